@@ -1,0 +1,35 @@
+package hightally.core.airframe;
+
+import hightally.core.linkage.Linkage;
+import hightally.core.linkage.RodEnd;
+import hightally.core.quantity.Text;
+import hightally.core.quantity.Within;
+
+/**
+ * The rod that moves a surface.
+ *
+ * @param driver what pushes it
+ * @param driverId id of that servo or surface
+ * @param linkage the four-bar at neutral; for a slave rod the driving surface's horn is the arm,
+ *     and the arm angle is the driving surface's angle
+ * @param end its adjustable end
+ * @param adjustedMm what has been added since neutral by trims moved into metal; plus is longer
+ */
+public record Rod(
+    DriverKind driver,
+    @Text(label = "Driven by", max = 40) String driverId,
+    Linkage linkage,
+    RodEnd end,
+    @Within(min = -30, max = 30, unit = "mm", label = "Rod adjusted", hint = "plus longer")
+        double adjustedMm) {
+
+  /** Pin to pin as it stands now, mm. */
+  public double lengthMm() {
+    return linkage.rodLengthMm() + adjustedMm;
+  }
+
+  /** The same rod made longer by {@code changeMm}. */
+  public Rod changedBy(double changeMm) {
+    return new Rod(driver, driverId, linkage, end, adjustedMm + changeMm);
+  }
+}

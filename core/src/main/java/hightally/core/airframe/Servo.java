@@ -1,0 +1,41 @@
+package hightally.core.airframe;
+
+import hightally.core.quantity.Text;
+import hightally.core.quantity.Within;
+
+/**
+ * A servo: pulse to arm angle.
+ *
+ * <p>{@code arm = (pulse - centrePulse) · degreesPerMicrosecond · (pullsOnIncrease ? -1 : 1) +
+ * armOffset}, clamped to ±maxAngle.
+ */
+public record Servo(
+    @Text(label = "Servo id", max = 40, pattern = Surface.ID_PATTERN) String id,
+    @Text(label = "Servo name") String name,
+    @Within(min = 1, max = 32, label = "Channel") int channel,
+    @Within(min = 0.01, max = 0.5, unit = "°/µs", label = "Arm turn per µs")
+        double degreesPerMicrosecond,
+    @Within(min = 700, max = 2300, unit = "µs", label = "Centre pulse")
+        double centrePulseMicroseconds,
+    @Within(min = 10, max = 180, unit = "°", label = "Arm stops at") double maxAngleDegrees,
+    boolean pullsOnIncrease,
+    @Within(min = -60, max = 60, unit = "°", label = "Arm offset", hint = "as seated, from square")
+        double armOffsetDegrees,
+    @Within(min = 0, max = 2000, unit = "N·cm", label = "Torque") double torqueNewtonCentimetres) {
+
+  /** Arm angle before the servo's own stops, degrees. */
+  public double freeArmDegrees(double pulseMicroseconds) {
+    return (pulseMicroseconds - centrePulseMicroseconds) * slope() + armOffsetDegrees;
+  }
+
+  /** Arm angle for a pulse, degrees. */
+  public double armDegrees(double pulseMicroseconds) {
+    double free = freeArmDegrees(pulseMicroseconds);
+    return Math.max(-maxAngleDegrees, Math.min(maxAngleDegrees, free));
+  }
+
+  /** Degrees of arm per microsecond, sign included. */
+  public double slope() {
+    return pullsOnIncrease ? -degreesPerMicrosecond : degreesPerMicrosecond;
+  }
+}

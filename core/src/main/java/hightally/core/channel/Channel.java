@@ -1,0 +1,31 @@
+package hightally.core.channel;
+
+import hightally.core.quantity.Text;
+import hightally.core.quantity.Within;
+
+/**
+ * One channel of the transmitter model.
+ *
+ * @param number as the transmitter numbers it
+ * @param name the pilot's name for it
+ * @param carries id of the surface whose command it carries, or {@link #THROTTLE}
+ * @param reversed whether the output turns its sign
+ */
+public record Channel(
+    @Within(min = 1, max = 32, label = "Channel") int number,
+    @Text(label = "Channel name") String name,
+    @Text(label = "Carries", max = 40) String carries,
+    boolean reversed,
+    @Within(min = -300, max = 300, unit = "µs", label = "Sub-trim") double subTrimMicroseconds,
+    @Within(min = 0, max = 200, unit = "%", label = "Endpoint low", hint = "minus side")
+        double endpointLowPercent,
+    @Within(min = 0, max = 200, unit = "%", label = "Endpoint high", hint = "plus side")
+        double endpointHighPercent) {
+  /** What a channel carries that drives the motor. */
+  public static final String THROTTLE = "throttle";
+
+  /** Whether this channel drives the motor's controller. */
+  public boolean carriesThrottle() {
+    return THROTTLE.equals(carries);
+  }
+}

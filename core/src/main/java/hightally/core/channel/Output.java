@@ -1,0 +1,89 @@
+package hightally.core.channel;
+
+import hightally.core.quantity.Within;
+
+/**
+ * The output stage of one channel: command in percent to pulse in µs.
+ *
+ * <p>Command clamped to ±limit, turned if reversed, then with {@code e} the endpoint of the side
+ * {@code v} is on: SHIFT {@code centre + subTrim + v/100·per100·e/100}; FIXED_ENDS {@code centre +
+ * subTrim + v/100·(per100·e/100 ∓ subTrim)}; last the hard limits.
+ */
+public record Output(
+    @Within(min = 100, max = 1000, unit = "µs", label = "Pulse for 100 %") double pulsePer100,
+    @Within(min = 700, max = 2300, unit = "µs", label = "Pulse centre") double centre,
+    boolean reversed,
+    @Within(min = -300, max = 300, unit = "µs", label = "Sub-trim") double subTrim,
+    SubTrimMode subTrimMode,
+    @Within(min = 0, max = 200, unit = "%", label = "Endpoint low") double endpointLow,
+    @Within(min = 0, max = 200, unit = "%", label = "Endpoint high") double endpointHigh,
+    @Within(min = 500, max = 1500, unit = "µs", label = "Shortest pulse") double limitLow,
+    @Within(min = 1500, max = 2500, unit = "µs", label = "Longest pulse") double limitHigh,
+    @Within(min = 50, max = 200, unit = "%", label = "Command limit") double commandLimit) {
+
+  /** The output stage of a channel on a transmitter. */
+  public static Output of(Transmitter transmitter, Channel channel) {
+    return new Output(
+        transmitter.microsecondsPer100(),
+        transmitter.centreMicroseconds(),
+        channel.reversed(),
+        channel.subTrimMicroseconds(),
+        transmitter.subTrimMode(),
+        channel.endpointLowPercent(),
+        channel.endpointHighPercent(),
+        transmitter.shortestMicroseconds(),
+        transmitter.longestMicroseconds(),
+        transmitter.commandLimitPercent());
+  }
+
+  /** Pulse for a command, µs. */
+  public double pulse(double commandPercent) {
+    double pulse = freePulse(Math.max(-commandLimit, Math.min(commandLimit, commandPercent)));
+    return Math.max(limitLow, Math.min(limitHigh, pulse));
+  }
+
+  /** Pulse before any limit, µs. */
+  public double freePulse(double commandPercent) {
+    double turned = reversed ? -commandPercent : commandPercent;
+    return centre + subTrim + turned / 100 * reach(turned);
+  }
+
+  /** Pulse before any limit as it would be with the sub-trim at zero, µs. */
+  public double unshiftedPulse(double commandPercent) {
+    double turned = reversed ? -commandPercent : commandPercent;
+    return centre + turned / 100 * pulsePer100 * endpoint(turned) / 100;
+  }
+
+  /** d(pulse)/d(command) on the side a command is on, µs per percent; 0 beyond a limit. */
+  public double slope(double commandPercent) {
+    double turned = reversed ? -commandPercent : commandPercent;
+    double pulse = freePulse(commandPercent);
+    if (Math.abs(commandPercent) > commandLimit || pulse < limitLow || pulse > limitHigh) {
+      return 0;
+    }
+    return (reversed ? -1 : 1) * reach(turned) / 100;
+  }
+
+  /**
+   * Microseconds per percent of command on the side a command is on, sign included, without
+   * sub-trim and limits: what turns a shift of the pulse into the command it equals.
+   */
+  public double plainSlope(double commandPercent) {
+    double turned = reversed ? -commandPercent : commandPercent;
+    double slope = pulsePer100 * endpoint(turned) / 10_000;
+    double fallback = slope == 0 ? pulsePer100 / 100 : slope;
+    return reversed ? -fallback : fallback;
+  }
+
+  private double reach(double turned) {
+    double ends = pulsePer100 * endpoint(turned) / 100;
+    if (subTrimMode == SubTrimMode.SHIFT) {
+      return ends;
+    }
+    return turned >= 0 ? ends - subTrim : ends + subTrim;
+  }
+
+  private double endpoint(double turned) {
+    return turned >= 0 ? endpointHigh : endpointLow;
+  }
+}

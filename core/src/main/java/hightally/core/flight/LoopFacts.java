@@ -1,0 +1,22 @@
+package hightally.core.flight;
+
+import hightally.core.phase.Trims;
+import java.util.Optional;
+
+/**
+ * What decides where a model stands.
+ *
+ * @param surfaces how many surfaces are described
+ * @param revision its newest revision
+ * @param fromAdjustment whether that revision came from an adjustment
+ * @param flightsOnRevision flights flown on it
+ * @param latestTrims trims of the newest flight on it, if there is one
+ * @param openAdjustment whether a work order is begun and not closed
+ */
+public record LoopFacts(
+    int surfaces,
+    int revision,
+    boolean fromAdjustment,
+    int flightsOnRevision,
+    Optional<Trims> latestTrims,
+    boolean openAdjustment) {}

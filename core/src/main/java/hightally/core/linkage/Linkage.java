@@ -1,0 +1,29 @@
+package hightally.core.linkage;
+
+import hightally.core.quantity.Within;
+
+/**
+ * The planar four-bar between a servo arm (or the horn of a driving surface) and a surface's horn,
+ * as it stands at neutral. Geometry and formulas: {@code docs/computation.md}, "Linkage".
+ *
+ * @param armRadiusMm shaft to the rod's hole
+ * @param hornRadiusMm hinge line to the rod's hole
+ * @param rodLengthMm between pin centres at neutral
+ * @param armLeanDegrees how far, at centre, the arm leans aft of square to the rod
+ * @param hornLeanDegrees how far the hole sits aft of square over the hinge line
+ * @param opposite whether horn and arm stand on opposite sides of the rod
+ * @param pushRaises whether pushing the rod raises the trailing edge (or moves it right)
+ */
+public record Linkage(
+    @Within(min = 1, max = 150, unit = "mm", label = "Arm radius", hint = "shaft to hole")
+        double armRadiusMm,
+    @Within(min = 1, max = 150, unit = "mm", label = "Horn radius", hint = "hinge line to hole")
+        double hornRadiusMm,
+    @Within(min = 5, max = 3000, unit = "mm", label = "Rod length", hint = "pin to pin at neutral")
+        double rodLengthMm,
+    @Within(min = -60, max = 60, unit = "°", label = "Arm lean", hint = "aft of square to the rod")
+        double armLeanDegrees,
+    @Within(min = -60, max = 60, unit = "°", label = "Horn lean", hint = "hole aft of the hinge")
+        double hornLeanDegrees,
+    boolean opposite,
+    boolean pushRaises) {}

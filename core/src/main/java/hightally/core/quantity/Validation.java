@@ -1,0 +1,117 @@
+package hightally.core.quantity;
+
+import java.lang.reflect.RecordComponent;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.regex.Pattern;
+
+/**
+ * Walks a tree of records and checks every component against its {@link Within} or {@link Text}.
+ *
+ * <p>A missing component, a number that is not finite and a number outside its range are
+ * violations. {@link SelfChecked} records are asked once all their own components are in order.
+ */
+public final class Validation {
+  private final List<Violation> found = new ArrayList<>();
+
+  private Validation() {}
+
+  /**
+   * Returns the same record, or throws with everything that is wrong in it.
+   *
+   * @throws InvalidInputException if anything is
+   */
+  public static <T extends Record> T check(T record) {
+    List<Violation> violations = violations(record);
+    if (!violations.isEmpty()) {
+      throw new InvalidInputException(violations);
+    }
+    return record;
+  }
+
+  /** Everything wrong in the record; empty when nothing is. */
+  public static List<Violation> violations(Record record) {
+    Validation validation = new Validation();
+    validation.walk(record, "");
+    return validation.found;
+  }
+
+  private void walk(Record record, String path) {
+    int before = found.size();
+    for (RecordComponent component : record.getClass().getRecordComponents()) {
+      component(component, read(component, record), path + component.getName());
+    }
+    if (found.size() == before && record instanceof SelfChecked self) {
+      self.check(path, found::add);
+    }
+  }
+
+  private void component(RecordComponent component, Object value, String path) {
+    if (value == null) {
+      found.add(new Violation(path, "missing", "given"));
+    } else if (value instanceof Number number) {
+      number(component.getAnnotation(Within.class), number, path);
+    } else if (value instanceof String text) {
+      text(component.getAnnotation(Text.class), text, path);
+    } else if (value instanceof Record child) {
+      walk(child, path + ".");
+    } else if (value instanceof List<?> list) {
+      list(component, list, path);
+    }
+  }
+
+  private void list(RecordComponent component, List<?> list, String path) {
+    for (int i = 0; i < list.size(); i++) {
+      component(component, list.get(i), path + "[" + i + "]");
+    }
+  }
+
+  private void number(Within within, Number number, String path) {
+    double value = number.doubleValue();
+    if (within == null) {
+      if (!Double.isFinite(value)) {
+        found.add(new Violation(path, number.toString(), "a finite number"));
+      }
+    } else if (!(value >= within.min() && value <= within.max())) {
+      found.add(new Violation(path, number.toString(), range(within)));
+    }
+  }
+
+  private void text(Text rule, String text, String path) {
+    if (rule == null) {
+      return;
+    }
+    int length = text.strip().length();
+    if (length < rule.min() || text.length() > rule.max()) {
+      String requirement = "a text of " + rule.min() + " to " + rule.max() + " characters";
+      found.add(new Violation(path, '"' + shortened(text) + '"', requirement));
+    } else if (!rule.pattern().isEmpty() && !Pattern.matches(rule.pattern(), text)) {
+      found.add(new Violation(path, '"' + shortened(text) + '"', "a text like " + rule.pattern()));
+    }
+  }
+
+  /** The range in words: {@code 1 to 150 mm}. */
+  public static String range(Within within) {
+    String unit = within.unit().isEmpty() ? "" : " " + within.unit();
+    return plain(within.min()) + " to " + plain(within.max()) + unit;
+  }
+
+  private static String plain(double value) {
+    return value == Math.rint(value) && Math.abs(value) < 1e9
+        ? Long.toString((long) value)
+        : Double.toString(value);
+  }
+
+  private static String shortened(String text) {
+    return text.length() <= 40 ? text : text.substring(0, 40) + "…";
+  }
+
+  private static Object read(RecordComponent component, Record record) {
+    try {
+      component.getAccessor().setAccessible(true);
+      return component.getAccessor().invoke(record);
+    } catch (ReflectiveOperationException e) {
+      throw new IllegalStateException("A record's accessor failed: " + component, e);
+    }
+  }
+}

@@ -1,0 +1,17 @@
+package hightally.core.signal;
+
+/** What kind of thing moves a surface; the tally lists them in this order. */
+public enum Contribution {
+  /** A stick, after rate and expo, through the surface's share. */
+  RESPONSE,
+  /** Trim clicks, through the surface's share. */
+  TRIM,
+  /** Sub-trim, and a transmitter's centre that is not the servo's. */
+  CENTRE_SHIFT,
+  /** The arm seated off square. */
+  ARM_OFFSET,
+  /** Trims that were moved into the rods. */
+  ROD,
+  /** What a limit cut off: command, pulse, servo stop. */
+  LIMIT
+}

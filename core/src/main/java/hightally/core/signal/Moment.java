@@ -1,0 +1,47 @@
+package hightally.core.signal;
+
+import hightally.core.phase.Trims;
+import hightally.core.quantity.Control;
+import hightally.core.quantity.Within;
+
+/**
+ * What the pilot's hands do at one moment.
+ *
+ * @param roll plus is right wing down
+ * @param pitch plus is nose up, stick back
+ * @param yaw plus is nose right
+ * @param throttle 0 closed, 1 full
+ * @param throttleCut whether the cut holds the motor
+ * @param trims clicks in the transmitter
+ */
+public record Moment(
+    @Within(min = -1, max = 1, label = "Roll stick") double roll,
+    @Within(min = -1, max = 1, label = "Pitch stick") double pitch,
+    @Within(min = -1, max = 1, label = "Yaw stick") double yaw,
+    @Within(min = 0, max = 1, label = "Throttle") double throttle,
+    boolean throttleCut,
+    Trims trims) {
+
+  /** Sticks centred, throttle closed and cut. */
+  public static Moment centred(Trims trims) {
+    return new Moment(0, 0, 0, 0, true, trims);
+  }
+
+  /** This moment with one stick moved. */
+  public Moment with(Control control, double value) {
+    return switch (control) {
+      case ROLL -> new Moment(value, pitch, yaw, throttle, throttleCut, trims);
+      case PITCH -> new Moment(roll, value, yaw, throttle, throttleCut, trims);
+      case YAW -> new Moment(roll, pitch, value, throttle, throttleCut, trims);
+    };
+  }
+
+  /** Position of one stick. */
+  public double of(Control control) {
+    return switch (control) {
+      case ROLL -> roll;
+      case PITCH -> pitch;
+      case YAW -> yaw;
+    };
+  }
+}

@@ -1,0 +1,84 @@
+package hightally.core.signal;
+
+import hightally.core.airframe.Surface;
+import hightally.core.linkage.FourBar;
+import hightally.core.linkage.RodEndKind;
+import hightally.core.phase.Trims;
+import hightally.core.quantity.Control;
+import java.util.ArrayList;
+import java.util.List;
+
+/** Makes the {@link SurfaceSheet} of each surface. */
+public final class SheetMaker {
+  /** Points of a response curve: enough for a smooth line at any width a page has. */
+  public static final int CURVE_POINTS = 41;
+
+  private SheetMaker() {}
+
+  /** The sheets of every surface of a setup, in its order. */
+  public static List<SurfaceSheet> of(SignalPath path) {
+    List<SurfaceSheet> sheets = new ArrayList<>();
+    for (int i = 0; i < path.setup().surfaces().size(); i++) {
+      sheets.add(sheet(path, i));
+    }
+    return sheets;
+  }
+
+  private static SurfaceSheet sheet(SignalPath path, int surface) {
+    Surface part = path.setup().surfaces().get(surface);
+    Positions centred = path.evaluate(Moment.centred(path.setup().trims()));
+    double driver = path.driverDegrees(surface, centred);
+    FourBar bar = path.bar(surface);
+    double gain = bar.gain(driver);
+    return new SurfaceSheet(
+        part.id(),
+        throwsOf(path, surface),
+        path.range(surface),
+        gain,
+        path.servoBehind(surface).torqueNewtonCentimetres() / Math.abs(gain),
+        mmPerTurn(part, bar, driver));
+  }
+
+  private static List<SurfaceSheet.ControlThrow> throwsOf(SignalPath path, int surface) {
+    List<SurfaceSheet.ControlThrow> found = new ArrayList<>();
+    for (Control control : Control.values()) {
+      if (path.channel(path.channelBehind(surface)).share(control) != 0) {
+        found.add(controlThrow(path, surface, control));
+      }
+    }
+    return found;
+  }
+
+  private static SurfaceSheet.ControlThrow controlThrow(
+      SignalPath path, int surface, Control control) {
+    Moment rest = Moment.centred(path.setup().trims());
+    List<Double> curve = new ArrayList<>();
+    for (int i = 0; i < CURVE_POINTS; i++) {
+      double stick = 2.0 * i / (CURVE_POINTS - 1) - 1;
+      curve.add(path.evaluate(rest.with(control, stick)).travelMm()[surface]);
+    }
+    return new SurfaceSheet.ControlThrow(
+        control,
+        curve.get(CURVE_POINTS - 1),
+        curve.get(0),
+        perClick(path, surface, control),
+        curve);
+  }
+
+  private static double perClick(SignalPath path, int surface, Control control) {
+    double none = path.evaluate(Moment.centred(Trims.ZERO)).travelMm()[surface];
+    Trims one =
+        switch (control) {
+          case ROLL -> new Trims(1, 0, 0);
+          case PITCH -> new Trims(0, 1, 0);
+          case YAW -> new Trims(0, 0, 1);
+        };
+    return path.evaluate(Moment.centred(one)).travelMm()[surface] - none;
+  }
+
+  private static double mmPerTurn(Surface part, FourBar bar, double driver) {
+    double perMm = part.rod().end().kind() == RodEndKind.SLIDE ? 1 : 1 / part.rod().end().turns(1);
+    double longer = bar.withRod(bar.rodLengthMm() + perMm).surfaceAngle(driver);
+    return part.travelMm(longer) - part.travelMm(bar.surfaceAngle(driver));
+  }
+}

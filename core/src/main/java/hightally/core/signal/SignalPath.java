@@ -1,0 +1,199 @@
+package hightally.core.signal;
+
+import hightally.core.airframe.DriverKind;
+import hightally.core.airframe.Rod;
+import hightally.core.airframe.Servo;
+import hightally.core.airframe.Surface;
+import hightally.core.linkage.FourBar;
+import hightally.core.linkage.UsableRange;
+import hightally.core.quantity.Control;
+import hightally.core.quantity.InvalidInputException;
+import hightally.core.quantity.Validation;
+import hightally.core.response.ResponseCurve;
+import hightally.core.setup.Setup;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * A setup made ready to evaluate: stick to surface, stage by stage.
+ *
+ * <p>Response → shares → trim → output stage → servo → linkage, as {@code docs/computation.md}
+ * states them. Immutable, so one path serves any number of threads. A surface whose rod cannot
+ * reach stands where it locked.
+ */
+public final class SignalPath {
+  private final Setup setup;
+  private final ResponseCurve roll;
+  private final ResponseCurve pitch;
+  private final ResponseCurve yaw;
+  private final ChannelPath[] channels;
+  private final int[] channelOfServo;
+  private final SurfacePath[] surfaces;
+  private final int[] servoOfSurface;
+  private final int[] masterOfSurface;
+  private final int[] order;
+
+  private SignalPath(Setup setup) {
+    this.setup = setup;
+    roll = ResponseCurve.of(setup.feel().roll());
+    pitch = ResponseCurve.of(setup.feel().pitch());
+    yaw = ResponseCurve.of(setup.feel().yaw());
+    channels =
+        setup.channels().stream()
+            .map(channel -> new ChannelPath(setup, channel))
+            .toArray(ChannelPath[]::new);
+    channelOfServo = setup.servos().stream().mapToInt(this::channelIndex).toArray();
+    surfaces = setup.surfaces().stream().map(SurfacePath::new).toArray(SurfacePath[]::new);
+    servoOfSurface = setup.surfaces().stream().mapToInt(this::servoIndex).toArray();
+    masterOfSurface = setup.surfaces().stream().mapToInt(this::masterIndex).toArray();
+    order = mastersFirst();
+  }
+
+  /**
+   * The path of a setup.
+   *
+   * @throws InvalidInputException naming every field that is out of its range
+   */
+  public static SignalPath of(Setup setup) {
+    return new SignalPath(Validation.check(setup));
+  }
+
+  /** The setup this path was made from. */
+  public Setup setup() {
+    return setup;
+  }
+
+  /** Where everything stands at a moment. The moment must be within its ranges. */
+  public Positions evaluate(Moment moment) {
+    double rollValue = roll.value(moment.roll());
+    double pitchValue = pitch.value(moment.pitch());
+    double yawValue = yaw.value(moment.yaw());
+    double[] commands = new double[channels.length];
+    double[] pulses = new double[channels.length];
+    for (int i = 0; i < channels.length; i++) {
+      commands[i] = channels[i].command(rollValue, pitchValue, yawValue, moment);
+      pulses[i] = channels[i].output().pulse(commands[i]);
+    }
+    double[] arms = new double[channelOfServo.length];
+    for (int i = 0; i < arms.length; i++) {
+      arms[i] = setup.servos().get(i).armDegrees(pulses[channelOfServo[i]]);
+    }
+    return withSurfaces(commands, pulses, arms);
+  }
+
+  private Positions withSurfaces(double[] commands, double[] pulses, double[] arms) {
+    double[] degrees = new double[surfaces.length];
+    double[] travel = new double[surfaces.length];
+    for (int i : order) {
+      double driver =
+          servoOfSurface[i] >= 0 ? arms[servoOfSurface[i]] : degrees[masterOfSurface[i]];
+      degrees[i] = surfaces[i].angle(driver);
+      travel[i] = surfaces[i].surface().travelMm(degrees[i]);
+    }
+    return new Positions(commands, pulses, arms, degrees, travel);
+  }
+
+  /** Index of a surface in the setup's list. */
+  public int indexOf(String surfaceId) {
+    for (int i = 0; i < surfaces.length; i++) {
+      if (surfaces[i].surface().id().equals(surfaceId)) {
+        return i;
+      }
+    }
+    throw InvalidInputException.of("surface", surfaceId, "the id of a surface of this setup");
+  }
+
+  /** The linkage solver of a surface, with its rod as it stands. */
+  public FourBar bar(int surface) {
+    return surfaces[surface].bar();
+  }
+
+  /** The usable range of a surface's linkage. */
+  public UsableRange range(int surface) {
+    return surfaces[surface].range();
+  }
+
+  /** The angle of what drives a surface's rod, as far as the rod lets it go, degrees. */
+  public double driverDegrees(int surface, Positions positions) {
+    double driver =
+        servoOfSurface[surface] >= 0
+            ? positions.armDegrees()[servoOfSurface[surface]]
+            : positions.surfaceDegrees()[masterOfSurface[surface]];
+    return surfaces[surface].held(driver);
+  }
+
+  /** The servo that moves a surface in the end, through however many slave rods. */
+  public Servo servoBehind(int surface) {
+    return setup.servos().get(servoOfSurface[first(surface)]);
+  }
+
+  /** Index of the channel behind a surface. */
+  public int channelBehind(int surface) {
+    return channelOfServo[servoOfSurface[first(surface)]];
+  }
+
+  ChannelPath channel(int index) {
+    return channels[index];
+  }
+
+  double responseOf(Control control, Moment moment) {
+    return switch (control) {
+      case ROLL -> roll.value(moment.roll());
+      case PITCH -> pitch.value(moment.pitch());
+      case YAW -> yaw.value(moment.yaw());
+    };
+  }
+
+  /** A surface's angle for an arm angle of the servo behind it. */
+  double angleBehind(int surface, double armDegrees, boolean rodsAsTheyStand) {
+    int master = masterOfSurface[surface];
+    double driver = master < 0 ? armDegrees : angleBehind(master, armDegrees, rodsAsTheyStand);
+    return rodsAsTheyStand
+        ? surfaces[surface].angle(driver)
+        : surfaces[surface].angleAtNeutralRod(driver);
+  }
+
+  private int first(int surface) {
+    return masterOfSurface[surface] < 0 ? surface : first(masterOfSurface[surface]);
+  }
+
+  private int channelIndex(Servo servo) {
+    for (int i = 0; i < setup.channels().size(); i++) {
+      if (setup.channels().get(i).number() == servo.channel()) {
+        return i;
+      }
+    }
+    throw new IllegalStateException("A checked setup has the channel of every servo");
+  }
+
+  private int servoIndex(Surface surface) {
+    Rod rod = surface.rod();
+    List<String> ids = setup.servos().stream().map(Servo::id).toList();
+    return rod.driver() == DriverKind.SERVO ? ids.indexOf(rod.driverId()) : -1;
+  }
+
+  private int masterIndex(Surface surface) {
+    Rod rod = surface.rod();
+    List<String> ids = setup.surfaces().stream().map(Surface::id).toList();
+    return rod.driver() == DriverKind.SURFACE ? ids.indexOf(rod.driverId()) : -1;
+  }
+
+  /** Every surface after the one whose horn drives it. */
+  private int[] mastersFirst() {
+    List<Integer> sorted = new ArrayList<>();
+    while (sorted.size() < surfaces.length) {
+      for (int i = 0; i < surfaces.length; i++) {
+        boolean ready = masterOfSurface[i] < 0 || sorted.contains(masterOfSurface[i]);
+        if (ready && !sorted.contains(i)) {
+          sorted.add(i);
+        }
+      }
+    }
+    return sorted.stream().mapToInt(Integer::intValue).toArray();
+  }
+
+  /** Order in which surfaces follow one another: drivers before what they drive. */
+  public List<Surface> surfacesInDrivingOrder() {
+    return java.util.Arrays.stream(order).mapToObj(i -> surfaces[i].surface()).toList();
+  }
+}

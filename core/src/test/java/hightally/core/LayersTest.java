@@ -1,0 +1,51 @@
+package hightally.core;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+
+import com.tngtech.archunit.core.importer.ImportOption;
+import com.tngtech.archunit.junit.AnalyzeClasses;
+import com.tngtech.archunit.junit.ArchTest;
+import com.tngtech.archunit.lang.ArchRule;
+import com.tngtech.archunit.library.Architectures;
+
+/** The core is plain Java, and its packages import only those before them in the list. */
+@AnalyzeClasses(packages = "hightally.core", importOptions = ImportOption.DoNotIncludeTests.class)
+class LayersTest {
+  private static final String[] UPWARDS = {
+    "quantity",
+    "linkage",
+    "airframe",
+    "channel",
+    "response",
+    "phase",
+    "setup",
+    "signal",
+    "flight",
+    "adjustment"
+  };
+
+  @ArchTest
+  static final ArchRule PLAIN_JAVA =
+      noClasses()
+          .should()
+          .dependOnClassesThat()
+          .resideOutsideOfPackages("java..", "hightally.core..");
+
+  @ArchTest static final ArchRule ONLY_UPWARDS = onlyUpwards();
+
+  private static ArchRule onlyUpwards() {
+    Architectures.LayeredArchitecture layers =
+        Architectures.layeredArchitecture().consideringOnlyDependenciesInLayers();
+    for (String name : UPWARDS) {
+      layers = layers.layer(name).definedBy("hightally.core." + name + "..");
+    }
+    for (int i = 0; i < UPWARDS.length; i++) {
+      String[] below = java.util.Arrays.copyOf(UPWARDS, i);
+      layers =
+          i == 0
+              ? layers.whereLayer(UPWARDS[i]).mayNotAccessAnyLayer()
+              : layers.whereLayer(UPWARDS[i]).mayOnlyAccessLayers(below);
+    }
+    return layers;
+  }
+}

@@ -1,0 +1,140 @@
+package hightally.core.adjustment;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import hightally.core.Rigs;
+import hightally.core.adjustment.WorkStep.Kind;
+import hightally.core.airframe.Surface;
+import hightally.core.phase.Trims;
+import hightally.core.quantity.HouseValues;
+import hightally.core.quantity.InvalidInputException;
+import hightally.core.setup.Setup;
+import hightally.core.signal.Moment;
+import hightally.core.signal.Positions;
+import hightally.core.signal.SignalPath;
+import java.util.List;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.IntRange;
+import org.junit.jupiter.api.Test;
+
+class AdjustmentPlannerTest {
+  @Test
+  void handWorkedClevis() {
+    // 16 clicks up at 0.5 %: 8 % of pitch, half to each elevon: 4 % = 20 µs = 1.8° of arm and, on a
+    // parallelogram, of surface (the arm's 0.5° offset is there with and without trim). The rod
+    // must
+    // push the horn's hole, 12 mm over the hinge, from 0.5° to 2.3°: 12·(sin 2.3° - sin 0.5°) =
+    // 0.3769 mm along a long rod. M2 thread, 0.4 mm: 0.94 turns, so two half turns out, 0.4 mm.
+    AdjustmentPlan plan =
+        AdjustmentPlanner.plan(Rigs.plain(), new Trims(0, 16, 0), HouseValues.STANDARD);
+    PlannedRod left = rod(plan, "left");
+    assertThat(left.exactMm()).isCloseTo(0.3769, within(2e-3));
+    assertThat(left.steps()).isEqualTo(2);
+    assertThat(left.direction()).isEqualTo(RodDirection.LENGTHEN);
+    assertThat(left.sentence()).startsWith("left: 1 turn out. Trailing edge goes up 1.7 mm.");
+  }
+
+  @Test
+  void theSecondOfAPairIsMarkedWithTheTrimPutBack() {
+    AdjustmentPlan plan =
+        AdjustmentPlanner.plan(Rigs.plain(), new Trims(0, 16, 0), HouseValues.STANDARD);
+    List<Kind> kinds = plan.steps().stream().map(WorkStep::kind).toList();
+    assertThat(kinds)
+        .containsExactly(
+            Kind.SAFETY,
+            Kind.TRIMS_IN,
+            Kind.MARK,
+            Kind.ZERO,
+            Kind.TURN,
+            Kind.CHECK,
+            Kind.TRIM_BACK,
+            Kind.MARK,
+            Kind.ZERO,
+            Kind.TURN,
+            Kind.CHECK,
+            Kind.VERIFY);
+    assertThat(plan.steps().get(6).title()).isEqualTo("Put the trim back: pitch 16 clicks up");
+  }
+
+  @Test
+  void aLargeTrimIsCalledASymptom() {
+    AdjustmentPlan plan =
+        AdjustmentPlanner.plan(Rigs.plain(), new Trims(30, 10, 0), HouseValues.STANDARD);
+    assertThat(plan.cautions())
+        .hasSize(1)
+        .first()
+        .asString()
+        .contains("roll trim of 30 clicks right");
+  }
+
+  @Test
+  void refusesClicksTheTransmitterCannotHave() {
+    assertThatThrownBy(
+            () -> AdjustmentPlanner.plan(Rigs.plain(), new Trims(0, 61, 0), HouseValues.STANDARD))
+        .isInstanceOf(InvalidInputException.class)
+        .hasMessageContaining("trims.pitch is 61; it must be -60 to 60 clicks");
+  }
+
+  @Property
+  void afterTheStepsEverySurfaceStandsWithinHalfAStepOfWhereItFlew(
+      @ForAll long seed,
+      @ForAll @IntRange(min = -20, max = 20) int roll,
+      @ForAll @IntRange(min = -20, max = 20) int pitch) {
+    Setup setup = Rigs.random(seed);
+    Trims trims = new Trims(roll, pitch, 0);
+    AdjustmentPlan plan = AdjustmentPlanner.plan(setup, trims, HouseValues.STANDARD);
+    Positions flown = SignalPath.of(setup).evaluate(Moment.centred(trims));
+    Positions now = SignalPath.of(plan.after()).evaluate(Moment.centred(Trims.ZERO));
+    SignalPath path = SignalPath.of(setup);
+    for (int i = 0; i < setup.surfaces().size(); i++) {
+      Surface surface = setup.surfaces().get(i);
+      PlannedRod rod = rod(plan, surface.id());
+      double error = now.travelMm()[i] - flown.travelMm()[i];
+      assertThat(error).isCloseTo(rod.errorMm(), within(1e-9));
+      double halfStep = surface.rod().end().stepMm() / 2;
+      double longest = path.bar(i).rodLengthMm() + rod.exactMm();
+      double driver = path.driverDegrees(i, path.evaluate(Moment.centred(Trims.ZERO)));
+      double most =
+          Math.max(
+              slip(path, i, surface, longest, halfStep, driver, rod.targetMm()),
+              slip(path, i, surface, longest, -halfStep, driver, rod.targetMm()));
+      if (!rod.slave()) {
+        assertThat(Math.abs(error)).isLessThanOrEqualTo(most + 1e-9);
+      }
+    }
+  }
+
+  @Property
+  void withTheExactRodNothingIsLeft(
+      @ForAll long seed, @ForAll @IntRange(min = -20, max = 20) int pitch) {
+    Setup setup = Rigs.random(seed);
+    SignalPath path = SignalPath.of(setup);
+    int left = path.indexOf("left");
+    double with = path.driverDegrees(left, path.evaluate(Moment.centred(new Trims(0, pitch, 0))));
+    double without = path.driverDegrees(left, path.evaluate(Moment.centred(Trims.ZERO)));
+    Surface surface = setup.surfaces().get(left);
+    RodChange.Found change =
+        (RodChange.Found) RodChange.of(path.bar(left), surface.rod().end(), 50, with, without);
+    double after =
+        path.bar(left)
+            .withRod(path.bar(left).rodLengthMm() + change.changeMm())
+            .surfaceAngle(without);
+    assertThat(surface.travelMm(after)).isCloseTo(change.targetTravelMm(), within(1e-9));
+  }
+
+  private static double slip(
+      SignalPath path, int i, Surface part, double rod, double by, double driver, double target) {
+    double degrees = path.bar(i).withRod(rod + by).surfaceAngle(driver);
+    return Math.abs(part.travelMm(degrees) - target);
+  }
+
+  private static PlannedRod rod(AdjustmentPlan plan, String surface) {
+    return plan.rods().stream()
+        .filter(one -> one.surface().equals(surface))
+        .findFirst()
+        .orElseThrow();
+  }
+}
