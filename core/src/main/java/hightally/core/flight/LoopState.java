@@ -30,7 +30,7 @@ public record LoopState(LoopStage stage, String waiting, boolean waits) {
   }
 
   private static LoopState flown(LoopFacts facts, Trims trims) {
-    if (trims.isZero()) {
+    if (trims.allZero()) {
       String flights = facts.flightsOnRevision() == 1 ? "the last flight" : "its flights";
       return new LoopState(LoopStage.FLY, "Trims at zero after " + flights + ".", false);
     }

@@ -62,6 +62,30 @@ public final class FourBar {
     return rodLength;
   }
 
+  double armMm() {
+    return arm;
+  }
+
+  double hornMm() {
+    return horn;
+  }
+
+  /**
+   * How far a point {@code radius} along the arm's direction must turn from the line of shaft and
+   * hinge to be {@code distance} from the hinge, degrees; {@code NaN} if it never is.
+   */
+  double openingDegrees(double radius, double distance) {
+    double line = Math.hypot(shaftX - hingeX, shaftY - hingeY);
+    double cosine = (distance * distance - line * line - radius * radius) / (2 * radius * line);
+    return Math.toDegrees(Math.acos(cosine));
+  }
+
+  /** The arm angle that stands {@code openingDegrees} from the line of shaft and hinge, degrees. */
+  double fromLineDegrees(double openingDegrees) {
+    double line = Math.atan2(shaftX - hingeX, shaftY - hingeY);
+    return Math.toDegrees(wrap(line - armLean + Math.toRadians(openingDegrees)));
+  }
+
   /** The one of the two intersections that stands at neutral when arm and rod do. */
   private double neutralBranch() {
     double px = -hingeX;
@@ -148,9 +172,7 @@ public final class FourBar {
   }
 
   private static double wrap(double radians) {
-    if (radians > Math.PI) {
-      return radians - 2 * Math.PI;
-    }
-    return radians <= -Math.PI ? radians + 2 * Math.PI : radians;
+    double once = radians > Math.PI ? radians - 2 * Math.PI : radians;
+    return once <= -Math.PI ? once + 2 * Math.PI : once;
   }
 }

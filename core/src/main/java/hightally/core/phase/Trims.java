@@ -29,7 +29,7 @@ public record Trims(
   }
 
   /** Whether every trim is centred. */
-  public boolean isZero() {
+  public boolean allZero() {
     return equals(ZERO);
   }
 

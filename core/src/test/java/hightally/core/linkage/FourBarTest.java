@@ -95,4 +95,21 @@ class FourBarTest {
     double next = Math.min(range.to(), arm + 1e-7);
     assertThat(bar.surfaceAngle(next)).isCloseTo(bar.surfaceAngle(arm), within(1e-2));
   }
+
+  @Property
+  void theRangeInClosedFormIsTheOneASweepFinds(@ForAll("linkages") Linkage linkage) {
+    FourBar bar = FourBar.of(linkage);
+    UsableRange range = RangeSearch.of(bar);
+    assertThat(range.to()).isCloseTo(swept(bar, 1), within(0.02));
+    assertThat(range.from()).isCloseTo(-swept(bar, -1), within(0.02));
+  }
+
+  private static double swept(FourBar bar, int sign) {
+    boolean rising = bar.gain(0) > 0;
+    double arm = 0;
+    while (arm < 120 && (rising ? bar.gain(sign * arm) > 0 : bar.gain(sign * arm) < 0)) {
+      arm += 0.01;
+    }
+    return arm;
+  }
 }

@@ -1,0 +1,71 @@
+package hightally.app.adjustment;
+
+import hightally.app.aircraft.Revision;
+import hightally.core.adjustment.AdjustmentPlan;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Adjustments over HTTP; an aircraft has at most one that is open. */
+@RestController
+@RequestMapping("/api/aircraft/{aircraftId}")
+class AdjustmentController {
+  private final Adjustments adjustments;
+
+  AdjustmentController(Adjustments adjustments) {
+    this.adjustments = adjustments;
+  }
+
+  /** The flight whose trims go into the rods. */
+  record Beginning(long flightId) {}
+
+  /** The step the pilot is at, and the version he saw. */
+  record Progress(int step, int version) {}
+
+  /** The version of the work order the pilot saw. */
+  record Seen(int version) {}
+
+  @GetMapping("/flights/{flightId}/adjustment")
+  AdjustmentPlan preview(@PathVariable long aircraftId, @PathVariable long flightId) {
+    return adjustments.preview(aircraftId, flightId);
+  }
+
+  @GetMapping("/adjustment")
+  ResponseEntity<OpenAdjustment> open(@PathVariable long aircraftId) {
+    return adjustments
+        .open(aircraftId)
+        .map(ResponseEntity::ok)
+        .orElseGet(() -> ResponseEntity.noContent().build());
+  }
+
+  @PostMapping("/adjustment")
+  @ResponseStatus(HttpStatus.CREATED)
+  OpenAdjustment begin(@PathVariable long aircraftId, @RequestBody Beginning beginning) {
+    return adjustments.begin(aircraftId, beginning.flightId());
+  }
+
+  @PutMapping("/adjustment")
+  OpenAdjustment moveTo(@PathVariable long aircraftId, @RequestBody Progress progress) {
+    return adjustments.moveTo(aircraftId, progress.step(), progress.version());
+  }
+
+  @PostMapping("/adjustment/close")
+  Revision close(@PathVariable long aircraftId, @RequestBody Seen seen) {
+    return adjustments.close(aircraftId, seen.version());
+  }
+
+  @DeleteMapping("/adjustment")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void abandon(@PathVariable long aircraftId, @RequestParam int version) {
+    adjustments.abandon(aircraftId, version);
+  }
+}

@@ -1,0 +1,102 @@
+package hightally.app.adjustment;
+
+import hightally.app.flight.Flight;
+import hightally.core.phase.Trims;
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.GeneratedValue;
+import jakarta.persistence.GenerationType;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import jakarta.persistence.Version;
+import java.time.Instant;
+
+/** One round of moving trims into metal: which flight, how far, and what came of it. */
+@Entity
+@Table(name = "adjustment")
+class AdjustmentEntity {
+  /** What has become of it. */
+  enum State {
+    OPEN,
+    CLOSED,
+    ABANDONED
+  }
+
+  @Id
+  @GeneratedValue(strategy = GenerationType.IDENTITY)
+  private Long id;
+
+  private long aircraftId;
+  private long flightId;
+  private int revisionNumber;
+  private int rollClicks;
+  private int pitchClicks;
+  private int yawClicks;
+
+  @Enumerated(EnumType.STRING)
+  private State state;
+
+  private int step;
+  private Integer resultRevision;
+  private Instant createdAt;
+  private Instant closedAt;
+  @Version private int version;
+
+  protected AdjustmentEntity() {}
+
+  AdjustmentEntity(Flight flight, Instant createdAt) {
+    aircraftId = flight.aircraftId();
+    flightId = flight.id();
+    revisionNumber = flight.revisionNumber();
+    rollClicks = flight.report().trims().roll();
+    pitchClicks = flight.report().trims().pitch();
+    yawClicks = flight.report().trims().yaw();
+    this.createdAt = createdAt;
+    state = State.OPEN;
+  }
+
+  void moveTo(int newStep) {
+    step = newStep;
+  }
+
+  void close(int revision, Instant at) {
+    state = State.CLOSED;
+    resultRevision = revision;
+    closedAt = at;
+  }
+
+  void abandon(Instant at) {
+    state = State.ABANDONED;
+    closedAt = at;
+  }
+
+  Long id() {
+    return id;
+  }
+
+  long aircraftId() {
+    return aircraftId;
+  }
+
+  long flightId() {
+    return flightId;
+  }
+
+  int revisionNumber() {
+    return revisionNumber;
+  }
+
+  /** The clicks as they stood in the flight when the work was begun. */
+  Trims trims() {
+    return new Trims(rollClicks, pitchClicks, yawClicks);
+  }
+
+  int step() {
+    return step;
+  }
+
+  int version() {
+    return version;
+  }
+}

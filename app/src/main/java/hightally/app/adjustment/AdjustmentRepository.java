@@ -1,0 +1,9 @@
+package hightally.app.adjustment;
+
+import java.util.Optional;
+import org.springframework.data.jpa.repository.JpaRepository;
+
+interface AdjustmentRepository extends JpaRepository<AdjustmentEntity, Long> {
+  Optional<AdjustmentEntity> findFirstByAircraftIdAndState(
+      long aircraftId, AdjustmentEntity.State state);
+}

@@ -1,0 +1,51 @@
+package hightally.app.aircraft;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.GeneratedValue;
+import jakarta.persistence.GenerationType;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import jakarta.persistence.Version;
+import java.time.Instant;
+
+/**
+ * One aircraft; its version moves with every new revision, so two pages cannot add the same one.
+ */
+@Entity
+@Table(name = "aircraft")
+class AircraftEntity {
+  @Id
+  @GeneratedValue(strategy = GenerationType.IDENTITY)
+  private Long id;
+
+  private String name;
+  private int newestRevision;
+  private Instant createdAt;
+  @Version private int version;
+
+  protected AircraftEntity() {}
+
+  AircraftEntity(String name, Instant createdAt) {
+    this.name = name;
+    this.createdAt = createdAt;
+  }
+
+  Long id() {
+    return id;
+  }
+
+  String name() {
+    return name;
+  }
+
+  int newestRevision() {
+    return newestRevision;
+  }
+
+  /** Counts one more revision, which also carries the model's name. */
+  int nextRevision(String revisedName) {
+    name = revisedName;
+    newestRevision++;
+    return newestRevision;
+  }
+}

@@ -1,0 +1,16 @@
+package hightally.app.aircraft;
+
+import hightally.core.setup.Setup;
+import java.time.Instant;
+
+/**
+ * A saved setup.
+ *
+ * @param number counted from 1 for each aircraft
+ * @param reason why it was saved
+ * @param fromAdjustment whether it is the result of moving trims into metal
+ * @param createdAt when
+ * @param setup the setup itself
+ */
+public record Revision(
+    int number, String reason, boolean fromAdjustment, Instant createdAt, Setup setup) {}

@@ -1,0 +1,41 @@
+package hightally.app.bench;
+
+import com.fasterxml.jackson.annotation.JsonSubTypes;
+import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import hightally.core.linkage.Pose;
+import hightally.core.quantity.Violation;
+import hightally.core.signal.Positions;
+import hightally.core.signal.SurfaceSheet;
+import hightally.core.signal.Tally;
+import java.util.List;
+
+/** What the bench answers. */
+@JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "type")
+@JsonSubTypes({
+  @JsonSubTypes.Type(value = BenchAnswer.Loaded.class, name = "loaded"),
+  @JsonSubTypes.Type(value = BenchAnswer.Frame.class, name = "frame"),
+  @JsonSubTypes.Type(value = BenchAnswer.Refused.class, name = "refused")
+})
+public sealed interface BenchAnswer {
+  /** The setup is on the bench; one sheet a surface. */
+  record Loaded(long number, List<SurfaceSheet> sheets) implements BenchAnswer {}
+
+  /** Where everything stands, and the selected surface's tally and linkage. */
+  record Frame(long number, Positions positions, Tally tally, LinkageView linkage)
+      implements BenchAnswer {}
+
+  /** The request broke its contract; the bench shows what it showed before. */
+  record Refused(long number, List<Violation> violations) implements BenchAnswer {}
+
+  /**
+   * The selected surface's linkage at this moment.
+   *
+   * @param gain degrees of surface per degree of driver; absent at a lock
+   */
+  record LinkageView(Pose pose, double driverDegrees, double surfaceDegrees, Double gain) {}
+
+  /** A refusal. */
+  static BenchAnswer refused(long number, List<Violation> violations) {
+    return new Refused(number, violations);
+  }
+}

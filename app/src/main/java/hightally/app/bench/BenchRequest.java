@@ -1,0 +1,23 @@
+package hightally.app.bench;
+
+import com.fasterxml.jackson.annotation.JsonSubTypes;
+import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import hightally.core.setup.Setup;
+import hightally.core.signal.Moment;
+
+/** What the page sends to the bench. */
+@JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "type")
+@JsonSubTypes({
+  @JsonSubTypes.Type(value = BenchRequest.Load.class, name = "load"),
+  @JsonSubTypes.Type(value = BenchRequest.Move.class, name = "move")
+})
+sealed interface BenchRequest {
+  /** Number the page gave; the answer carries it back. */
+  long number();
+
+  /** Put this setup on the bench. */
+  record Load(long number, Setup setup) implements BenchRequest {}
+
+  /** Show this moment, and the tally of one surface. */
+  record Move(long number, Moment moment, String selected) implements BenchRequest {}
+}

@@ -1,0 +1,49 @@
+package hightally.app.bench;
+
+import com.fasterxml.jackson.core.JacksonException;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import hightally.app.platform.JsonProblems;
+import hightally.core.quantity.InvalidInputException;
+import java.io.IOException;
+import org.springframework.stereotype.Component;
+import org.springframework.web.socket.TextMessage;
+import org.springframework.web.socket.WebSocketSession;
+import org.springframework.web.socket.handler.TextWebSocketHandler;
+
+/**
+ * The live bench over a WebSocket: the page sends a setup once and then moments; every moment is
+ * answered with where everything stands. One connection is served by one thread at a time, so its
+ * {@link BenchSession} needs no lock.
+ */
+@Component
+class BenchSocket extends TextWebSocketHandler {
+  private static final String SESSION = "bench";
+
+  private final ObjectMapper mapper;
+
+  BenchSocket(ObjectMapper mapper) {
+    this.mapper = mapper;
+  }
+
+  @Override
+  public void afterConnectionEstablished(WebSocketSession session) {
+    session.getAttributes().put(SESSION, new BenchSession());
+  }
+
+  @Override
+  protected void handleTextMessage(WebSocketSession session, TextMessage message)
+      throws IOException {
+    BenchSession bench = (BenchSession) session.getAttributes().get(SESSION);
+    session.sendMessage(new TextMessage(mapper.writeValueAsBytes(answer(bench, message))));
+  }
+
+  private BenchAnswer answer(BenchSession bench, TextMessage message) throws IOException {
+    try {
+      return bench.answer(mapper.readValue(message.getPayload(), BenchRequest.class));
+    } catch (JacksonException e) {
+      return BenchAnswer.refused(0, JsonProblems.explained(e).violations());
+    } catch (InvalidInputException e) {
+      return BenchAnswer.refused(0, e.violations());
+    }
+  }
+}

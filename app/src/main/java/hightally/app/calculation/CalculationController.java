@@ -1,0 +1,78 @@
+package hightally.app.calculation;
+
+import com.fasterxml.jackson.core.JacksonException;
+import com.fasterxml.jackson.databind.DeserializationFeature;
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.ObjectReader;
+import hightally.app.platform.JsonProblems;
+import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.media.Content;
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.util.function.Function;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The calculations, for scripts and spreadsheets; they store nothing. */
+@RestController
+@RequestMapping("/api/calc")
+class CalculationController {
+  private final ObjectReader reader;
+
+  CalculationController(ObjectMapper mapper) {
+    reader =
+        mapper
+            .reader()
+            .without(
+                DeserializationFeature.FAIL_ON_MISSING_CREATOR_PROPERTIES,
+                DeserializationFeature.FAIL_ON_NULL_CREATOR_PROPERTIES);
+  }
+
+  @PostMapping("/response")
+  @Operation(summary = "Rate and expo over stick positions")
+  @io.swagger.v3.oas.annotations.parameters.RequestBody(
+      content =
+          @Content(schema = @Schema(implementation = ResponseCalculation.ResponseGiven.class)))
+  ResponseCalculation.ResponseFound response(@RequestBody JsonNode given) {
+    return of(given, ResponseCalculation.ResponseGiven.class, ResponseCalculation::of);
+  }
+
+  @PostMapping("/output")
+  @Operation(summary = "Command to pulse to servo arm angle")
+  @io.swagger.v3.oas.annotations.parameters.RequestBody(
+      content = @Content(schema = @Schema(implementation = OutputCalculation.OutputsGiven.class)))
+  OutputCalculation.OutputsFound output(@RequestBody JsonNode given) {
+    return of(given, OutputCalculation.OutputsGiven.class, OutputCalculation::of);
+  }
+
+  @PostMapping("/linkage")
+  @Operation(summary = "Surface angle and gain over arm angles, and the usable range")
+  @io.swagger.v3.oas.annotations.parameters.RequestBody(
+      content = @Content(schema = @Schema(implementation = LinkageCalculation.LinkagesGiven.class)))
+  LinkageCalculation.LinkagesFound linkage(@RequestBody JsonNode given) {
+    return of(given, LinkageCalculation.LinkagesGiven.class, LinkageCalculation::of);
+  }
+
+  @PostMapping("/rodChange")
+  @Operation(summary = "A trim carried over into a rod, in steps of the rod's end")
+  @io.swagger.v3.oas.annotations.parameters.RequestBody(
+      content =
+          @Content(schema = @Schema(implementation = RodChangeCalculation.RodChangeGiven.class)))
+  RodChangeCalculation.RodChangeFound rodChange(@RequestBody JsonNode given) {
+    return of(given, RodChangeCalculation.RodChangeGiven.class, RodChangeCalculation::of);
+  }
+
+  private <G, F> F of(JsonNode given, Class<G> type, Function<G, F> calculation) {
+    try {
+      return calculation.apply(reader.forType(type).readValue(given));
+    } catch (JacksonException e) {
+      throw JsonProblems.explained(e);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+}

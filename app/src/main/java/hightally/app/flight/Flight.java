@@ -1,0 +1,7 @@
+package hightally.app.flight;
+
+import hightally.core.flight.FlightReport;
+
+/** A stored flight: on which revision, and what was noted. */
+public record Flight(
+    long id, long aircraftId, int revisionNumber, int version, FlightReport report) {}

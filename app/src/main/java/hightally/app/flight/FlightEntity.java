@@ -1,0 +1,77 @@
+package hightally.app.flight;
+
+import hightally.core.flight.FlightReport;
+import hightally.core.phase.Trims;
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.GeneratedValue;
+import jakarta.persistence.GenerationType;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import jakarta.persistence.Version;
+import java.time.Instant;
+import java.time.LocalDate;
+
+/** One flight on one revision. */
+@Entity
+@Table(name = "flight")
+class FlightEntity {
+  @Id
+  @GeneratedValue(strategy = GenerationType.IDENTITY)
+  private Long id;
+
+  private long aircraftId;
+  private int revisionNumber;
+  private LocalDate flownOn;
+
+  @Enumerated(EnumType.STRING)
+  private FlightReport.Wind wind;
+
+  @Enumerated(EnumType.STRING)
+  private FlightReport.Air air;
+
+  private String field;
+  private String battery;
+  private double cgMm;
+  private String remarks;
+  private int rollClicks;
+  private int pitchClicks;
+  private int yawClicks;
+  private Instant createdAt;
+  @Version private int version;
+
+  protected FlightEntity() {}
+
+  FlightEntity(long aircraftId, int revisionNumber, FlightReport report, Instant createdAt) {
+    this.aircraftId = aircraftId;
+    this.revisionNumber = revisionNumber;
+    this.createdAt = createdAt;
+    correct(report);
+  }
+
+  /** Takes over everything the pilot typed. */
+  final void correct(FlightReport report) {
+    flownOn = report.flownOn();
+    wind = report.wind();
+    air = report.air();
+    field = report.field();
+    battery = report.battery();
+    cgMm = report.cgMm();
+    remarks = report.remarks();
+    rollClicks = report.trims().roll();
+    pitchClicks = report.trims().pitch();
+    yawClicks = report.trims().yaw();
+  }
+
+  Flight read() {
+    Trims trims = new Trims(rollClicks, pitchClicks, yawClicks);
+    FlightReport report =
+        new FlightReport(flownOn, wind, air, field, battery, cgMm, remarks, trims);
+    return new Flight(id, aircraftId, revisionNumber, version, report);
+  }
+
+  int version() {
+    return version;
+  }
+}

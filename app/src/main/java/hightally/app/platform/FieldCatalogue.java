@@ -1,0 +1,75 @@
+package hightally.app.platform;
+
+import hightally.core.flight.FlightReport;
+import hightally.core.quantity.Text;
+import hightally.core.quantity.Within;
+import hightally.core.setup.Setup;
+import java.lang.reflect.ParameterizedType;
+import java.lang.reflect.RecordComponent;
+import java.util.ArrayList;
+import java.util.List;
+
+/** Label, unit and range of every field a pilot can type, read off the core's own statements. */
+public final class FieldCatalogue {
+  private final List<Field> fields = new ArrayList<>();
+
+  /**
+   * One field.
+   *
+   * @param path where it stands, list positions left out: {@code setup.surfaces[].chordMm}
+   * @param label its name
+   * @param unit its unit; empty for texts and plain numbers
+   * @param hint which way plus points, or what it is for
+   * @param min smallest value, or fewest characters
+   * @param max largest value, or most characters
+   * @param kind what sort of value
+   */
+  public record Field(
+      String path, String label, String unit, String hint, double min, double max, Kind kind) {}
+
+  /** Sorts of values. */
+  public enum Kind {
+    NUMBER,
+    WHOLE_NUMBER,
+    TEXT
+  }
+
+  private FieldCatalogue() {}
+
+  /** All fields of a setup and of a flight. */
+  public static List<Field> all() {
+    FieldCatalogue catalogue = new FieldCatalogue();
+    catalogue.walk(Setup.class, "setup");
+    catalogue.walk(FlightReport.class, "flight");
+    return List.copyOf(catalogue.fields);
+  }
+
+  private void walk(Class<?> record, String path) {
+    for (RecordComponent component : record.getRecordComponents()) {
+      component(component, path + "." + component.getName());
+    }
+  }
+
+  private void component(RecordComponent component, String path) {
+    Within within = component.getAnnotation(Within.class);
+    Text text = component.getAnnotation(Text.class);
+    if (within != null) {
+      Kind kind = component.getType() == int.class ? Kind.WHOLE_NUMBER : Kind.NUMBER;
+      fields.add(
+          new Field(
+              path,
+              within.label(),
+              within.unit(),
+              within.hint(),
+              within.min(),
+              within.max(),
+              kind));
+    } else if (text != null) {
+      fields.add(new Field(path, text.label(), "", "", text.min(), text.max(), Kind.TEXT));
+    } else if (component.getType().isRecord()) {
+      walk(component.getType(), path);
+    } else if (component.getGenericType() instanceof ParameterizedType list) {
+      walk((Class<?>) list.getActualTypeArguments()[0], path + "[]");
+    }
+  }
+}

@@ -1,0 +1,15 @@
+package hightally.app.platform;
+
+import org.springframework.boot.context.properties.ConfigurationProperties;
+import org.springframework.boot.context.properties.bind.DefaultValue;
+
+/**
+ * The program's own settings.
+ *
+ * @param demo whether an empty database is filled with the demo model
+ * @param data folder of the database
+ * @param exitWhenReady stops as soon as everything runs; for recording which classes a start loads
+ */
+@ConfigurationProperties("high-tally")
+public record HighTallyProperties(
+    boolean demo, String data, @DefaultValue("false") boolean exitWhenReady) {}

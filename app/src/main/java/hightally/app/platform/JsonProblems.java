@@ -1,0 +1,84 @@
+package hightally.app.platform;
+
+import com.fasterxml.jackson.core.JacksonException;
+import com.fasterxml.jackson.databind.JsonMappingException;
+import com.fasterxml.jackson.databind.exc.InvalidFormatException;
+import com.fasterxml.jackson.databind.exc.MismatchedInputException;
+import com.fasterxml.jackson.databind.exc.UnrecognizedPropertyException;
+import hightally.core.quantity.InvalidInputException;
+import java.util.Arrays;
+import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/** Says what is wrong with a text that should have been JSON, naming the place. */
+public final class JsonProblems {
+  private static final Pattern MISSING = Pattern.compile("creator property '([^']+)'");
+
+  private JsonProblems() {}
+
+  /** The failure as a broken contract, with the path of the field or the line and column. */
+  public static InvalidInputException explained(JacksonException e) {
+    if (e instanceof UnrecognizedPropertyException unknown) {
+      return InvalidInputException.of(path(unknown), "not known", "left out");
+    }
+    if (e instanceof InvalidFormatException format) {
+      return InvalidInputException.of(path(format), format.getValue(), wanted(format));
+    }
+    if (e instanceof MismatchedInputException mismatch) {
+      return mismatched(mismatch);
+    }
+    int line = e.getLocation() == null ? 0 : e.getLocation().getLineNr();
+    int column = e.getLocation() == null ? 0 : e.getLocation().getColumnNr();
+    String place = "line " + line + ", column " + column;
+    return InvalidInputException.of(
+        place, "not JSON", "valid JSON (" + e.getOriginalMessage() + ")");
+  }
+
+  private static InvalidInputException mismatched(MismatchedInputException e) {
+    Matcher missing = MISSING.matcher(e.getOriginalMessage());
+    if (missing.find()) {
+      String path = path(e);
+      String name = missing.group(1);
+      String field = path.endsWith(name) ? path : path.isEmpty() ? name : path + "." + name;
+      return InvalidInputException.of(field, "missing", "given");
+    }
+    return InvalidInputException.of(
+        path(e).isEmpty() ? "the document" : path(e), "of the wrong kind", wanted(e));
+  }
+
+  private static String wanted(MismatchedInputException e) {
+    Class<?> type = e.getTargetType();
+    if (type == null) {
+      return "of another kind";
+    }
+    if (type.isEnum()) {
+      return "one of " + Arrays.toString(type.getEnumConstants());
+    }
+    if (type == int.class || type == Integer.class || type == long.class) {
+      return "a whole number";
+    }
+    if (type == double.class || type == Double.class) {
+      return "a number";
+    }
+    if (type == boolean.class || type == Boolean.class) {
+      return "true or false";
+    }
+    if (List.class.isAssignableFrom(type)) {
+      return "a list";
+    }
+    return type == String.class ? "a text" : "an object with named fields";
+  }
+
+  private static String path(JsonMappingException e) {
+    StringBuilder path = new StringBuilder();
+    for (JsonMappingException.Reference step : e.getPath()) {
+      if (step.getFieldName() == null) {
+        path.append('[').append(step.getIndex()).append(']');
+      } else {
+        path.append(path.isEmpty() ? "" : ".").append(step.getFieldName());
+      }
+    }
+    return path.toString();
+  }
+}

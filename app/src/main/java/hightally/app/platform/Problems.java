@@ -1,0 +1,70 @@
+package hightally.app.platform;
+
+import com.fasterxml.jackson.core.JacksonException;
+import hightally.core.quantity.InvalidInputException;
+import org.springframework.dao.DataIntegrityViolationException;
+import org.springframework.dao.OptimisticLockingFailureException;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.HttpStatusCode;
+import org.springframework.http.ProblemDetail;
+import org.springframework.http.ResponseEntity;
+import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.RestControllerAdvice;
+import org.springframework.web.context.request.WebRequest;
+import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
+
+/** Every failure as problem details (RFC 9457); a broken contract lists its violations. */
+@RestControllerAdvice
+class Problems extends ResponseEntityExceptionHandler {
+  @ExceptionHandler(InvalidInputException.class)
+  ProblemDetail invalid(InvalidInputException e) {
+    ProblemDetail problem =
+        problem(HttpStatus.UNPROCESSABLE_ENTITY, "Invalid input", e.getMessage());
+    problem.setProperty("violations", e.violations());
+    return problem;
+  }
+
+  @ExceptionHandler(NotFoundException.class)
+  ProblemDetail missing(NotFoundException e) {
+    return problem(HttpStatus.NOT_FOUND, "Not found", e.getMessage());
+  }
+
+  @ExceptionHandler(ConflictException.class)
+  ProblemDetail conflict(ConflictException e) {
+    return problem(HttpStatus.CONFLICT, "Changed by another page", e.getMessage());
+  }
+
+  @ExceptionHandler({
+    OptimisticLockingFailureException.class,
+    DataIntegrityViolationException.class
+  })
+  ProblemDetail race(RuntimeException e) {
+    return problem(
+        HttpStatus.CONFLICT,
+        "Changed by another page",
+        "Another page saved at the same moment. Nothing of this change was stored; look at the newest"
+            + " state and save again.");
+  }
+
+  @Override
+  protected ResponseEntity<Object> handleHttpMessageNotReadable(
+      HttpMessageNotReadableException e,
+      HttpHeaders headers,
+      HttpStatusCode status,
+      WebRequest request) {
+    InvalidInputException explained =
+        e.getCause() instanceof JacksonException cause
+            ? JsonProblems.explained(cause)
+            : InvalidInputException.of("the body", "missing", "JSON");
+    return handleExceptionInternal(
+        e, invalid(explained), headers, HttpStatus.UNPROCESSABLE_ENTITY, request);
+  }
+
+  private static ProblemDetail problem(HttpStatus status, String title, String detail) {
+    ProblemDetail problem = ProblemDetail.forStatusAndDetail(status, detail);
+    problem.setTitle(title);
+    return problem;
+  }
+}

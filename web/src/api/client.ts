@@ -1,0 +1,57 @@
+import createClient from "openapi-fetch";
+import type { components, paths } from "./generated/schema";
+
+export type Schemas = components["schemas"];
+
+/** One thing wrong with an input: which field, what was given, what would be legal. */
+export interface Violation {
+  field: string;
+  value: string;
+  requirement: string;
+}
+
+/** A call that failed; the message says what happened and what to do. */
+export class ApiError extends Error {
+  readonly status: number;
+  readonly violations: Violation[];
+
+  constructor(status: number, message: string, violations: Violation[]) {
+    super(message);
+    this.status = status;
+    this.violations = violations;
+  }
+}
+
+export const api = createClient<paths>({
+  baseUrl: "",
+  fetch: (request) => globalThis.fetch(request),
+});
+
+interface Answer<T> {
+  data?: T;
+  error?: unknown;
+  response: Response;
+}
+
+/** The data of a call, or an {@link ApiError}; a call that never arrived becomes one as well. */
+export async function answered<T>(call: Promise<Answer<T>>): Promise<T> {
+  let answer: Answer<T>;
+  try {
+    answer = await call;
+  } catch {
+    throw new ApiError(
+      0,
+      "The program did not answer. Nothing was stored; what you typed is still here. Check that High Tally is running, then try again.",
+      [],
+    );
+  }
+  if (!answer.response.ok) {
+    const problem = (answer.error ?? {}) as { detail?: string; violations?: Violation[] };
+    throw new ApiError(
+      answer.response.status,
+      problem.detail ?? `The program answered with status ${answer.response.status}.`,
+      problem.violations ?? [],
+    );
+  }
+  return answer.data as T;
+}

@@ -1,0 +1,135 @@
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { answered, api, type Schemas } from "./client";
+
+export type Standing = Schemas["Standing"];
+export type Revision = Schemas["Revision"];
+export type Setup = Schemas["Setup"];
+export type Surface = Schemas["Surface"];
+export type Channel = Schemas["Channel"];
+export type Servo = Schemas["Servo"];
+export type Flight = Schemas["Flight"];
+export type FlightReport = Schemas["FlightReport"];
+export type Plan = Schemas["AdjustmentPlan"];
+export type PlannedRod = Schemas["PlannedRod"];
+export type WorkStep = Schemas["WorkStep"];
+export type OpenAdjustment = Schemas["OpenAdjustment"];
+export type Field = Schemas["Field"];
+
+const at = (id: number) => ({ params: { path: { id } } });
+const of = (aircraftId: number) => ({ params: { path: { aircraftId } } });
+
+export const useHangar = () =>
+  useQuery({ queryKey: ["hangar"], queryFn: () => answered(api.GET("/api/aircraft")) });
+
+export const useStanding = (id: number) =>
+  useQuery({
+    queryKey: ["hangar", id],
+    queryFn: () => answered(api.GET("/api/aircraft/{id}", at(id))),
+  });
+
+export const useFields = () =>
+  useQuery({
+    queryKey: ["fields"],
+    queryFn: () => answered(api.GET("/api/fields")),
+    staleTime: Infinity,
+  });
+
+export const useRevisions = (id: number) =>
+  useQuery({
+    queryKey: ["revisions", id],
+    queryFn: () => answered(api.GET("/api/aircraft/{id}/revisions", at(id))),
+  });
+
+export const useFlights = (id: number) =>
+  useQuery({
+    queryKey: ["flights", id],
+    queryFn: () => answered(api.GET("/api/aircraft/{aircraftId}/flights", of(id))),
+  });
+
+export const usePreview = (aircraftId: number, flightId: number | undefined) =>
+  useQuery({
+    queryKey: ["adjustment", aircraftId, "of", flightId],
+    enabled: flightId !== undefined,
+    queryFn: () =>
+      answered(
+        api.GET("/api/aircraft/{aircraftId}/flights/{flightId}/adjustment", {
+          params: { path: { aircraftId, flightId: flightId ?? 0 } },
+        }),
+      ),
+  });
+
+export const useOpenAdjustment = (id: number) =>
+  useQuery({
+    queryKey: ["adjustment", id],
+    queryFn: async () =>
+      (await answered(api.GET("/api/aircraft/{aircraftId}/adjustment", of(id)))) ?? null,
+  });
+
+/** A change that, once acknowledged, makes everything on screen be asked for again. */
+function useChange<V, T>(change: (value: V) => Promise<T>) {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: change,
+    onSuccess: () => client.invalidateQueries({ refetchType: "active" }),
+  });
+}
+
+export const useAddAircraft = () =>
+  useChange((body: Schemas["NewAircraft"]) => answered(api.POST("/api/aircraft", { body })));
+
+export const useRevise = (id: number) =>
+  useChange((body: Schemas["NewRevision"]) =>
+    answered(api.POST("/api/aircraft/{id}/revisions", { ...at(id), body })),
+  );
+
+export const useAddFlight = (id: number) =>
+  useChange((body: Schemas["NewFlight"]) =>
+    answered(api.POST("/api/aircraft/{aircraftId}/flights", { ...of(id), body })),
+  );
+
+export const useCorrectFlight = (aircraftId: number) =>
+  useChange(({ flightId, body }: { flightId: number; body: Schemas["CorrectedFlight"] }) =>
+    answered(
+      api.PUT("/api/aircraft/{aircraftId}/flights/{flightId}", {
+        params: { path: { aircraftId, flightId } },
+        body,
+      }),
+    ),
+  );
+
+export const useBeginAdjustment = (id: number) =>
+  useChange((flightId: number) =>
+    answered(api.POST("/api/aircraft/{aircraftId}/adjustment", { ...of(id), body: { flightId } })),
+  );
+
+export const useMoveAdjustment = (id: number) =>
+  useChange((body: Schemas["Progress"]) =>
+    answered(api.PUT("/api/aircraft/{aircraftId}/adjustment", { ...of(id), body })),
+  );
+
+export const useCloseAdjustment = (id: number) =>
+  useChange((version: number) =>
+    answered(
+      api.POST("/api/aircraft/{aircraftId}/adjustment/close", { ...of(id), body: { version } }),
+    ),
+  );
+
+export const useAbandonAdjustment = (aircraftId: number) =>
+  useChange((version: number) =>
+    answered(
+      api.DELETE("/api/aircraft/{aircraftId}/adjustment", {
+        params: { path: { aircraftId }, query: { version } },
+      }),
+    ),
+  );
+
+/** Reads a setup file without storing it. */
+export async function readSetupFile(text: string): Promise<Setup> {
+  return answered(
+    api.POST("/api/setup-files/read", {
+      body: text,
+      headers: { "Content-Type": "text/plain;charset=UTF-8" },
+      bodySerializer: (body: string) => body,
+    }),
+  );
+}

@@ -1,0 +1,41 @@
+import { Link } from "react-router";
+import { useFlights, useOpenAdjustment } from "@/api/queries";
+import { useModel } from "@/features/aircraft/model";
+import { buttonClass } from "@/ui/button";
+import { Empty } from "@/ui/card";
+import { Failure, Waiting } from "@/ui/message";
+import { PlanView } from "./PlanView";
+import { WorkOrderView } from "./WorkOrderView";
+
+/** From trims to rods: the plan, then the work order once it is begun. */
+export function AdjustPage() {
+  const { standing } = useModel();
+  const open = useOpenAdjustment(standing.id);
+  const flights = useFlights(standing.id);
+  if (open.isError || flights.isError) {
+    return <Failure error={open.error ?? flights.error} />;
+  }
+  if (open.data === undefined || flights.data === undefined) {
+    return <Waiting what="the adjustment" />;
+  }
+  if (open.data !== null) {
+    return <WorkOrderView open={open.data} />;
+  }
+  const flight = flights.data.find((one) => one.revisionNumber === standing.newest.number);
+  const { roll = 0, pitch = 0, yaw = 0 } = flight?.report.trims ?? {};
+  if (flight === undefined || (roll === 0 && pitch === 0 && yaw === 0)) {
+    return (
+      <Empty title={flight === undefined ? "Fly it first" : "Trims are at zero"}>
+        <p>
+          {flight === undefined
+            ? `Revision ${standing.newest.number} has no flight yet. Trim it in the air, note the clicks, and come back.`
+            : "The last flight needed no trim: nothing is left to turn."}
+        </p>
+        <Link to="../fly/new" className={buttonClass("main")}>
+          Log a flight
+        </Link>
+      </Empty>
+    );
+  }
+  return <PlanView flight={flight} />;
+}

@@ -1,0 +1,62 @@
+import type { PlannedRod } from "@/api/queries";
+
+/** Which way the end turns, seen from the surface, and which way the rod's length goes. */
+export function TurnDrawing({ rod }: { rod: PlannedRod }) {
+  const out = rod.steps > 0;
+  const turning = rod.sixths !== 0;
+  const words = out ? "counter-clockwise, rod gets longer" : "clockwise, rod gets shorter";
+  return (
+    <figure className="float-right mb-3 ml-6 w-44 sm:w-56">
+      <svg
+        viewBox="0 0 220 150"
+        className="mm-paper w-full rounded-card border border-line"
+        role="img"
+        aria-label={turning ? words : out ? "rod gets longer" : "rod gets shorter"}
+      >
+        {turning && (
+          <g transform={out ? "translate(140 0) scale(-1 1)" : undefined}>
+            <path
+              d="M42 82A32 32 0 1 1 96 88"
+              fill="none"
+              stroke="var(--ink)"
+              strokeWidth={6}
+              strokeLinecap="round"
+            />
+            <path d="M106 74 96 94 80 80Z" fill="var(--ink)" />
+            <rect
+              x={58}
+              y={56}
+              width={24}
+              height={24}
+              rx={3}
+              fill="var(--inset)"
+              stroke="var(--ink)"
+              strokeWidth={2.5}
+            />
+            <circle cx={70} cy={68} r={5} fill="var(--tag)" stroke="var(--ink)" />
+          </g>
+        )}
+        <g
+          transform="translate(150 40)"
+          stroke="var(--ink)"
+          strokeWidth={4}
+          fill="none"
+          strokeLinecap="round"
+        >
+          <path d="M4 40H56" strokeWidth={6} />
+          {out ? (
+            <path d="M-2 16H62M-2 16l9-7M-2 16l9 7M62 16l-9-7M62 16l-9 7" />
+          ) : (
+            <path d="M-2 16H20M20 16l-9-7M20 16l-9 7M62 16H40M40 16l9-7M40 16l9 7" />
+          )}
+        </g>
+        <text x={70} y={136} fontSize={14} textAnchor="middle" fill="var(--soft)">
+          {turning ? "seen from the surface" : ""}
+        </text>
+        <text x={180} y={136} fontSize={14} textAnchor="middle" fill="var(--soft)">
+          {out ? "longer" : "shorter"}
+        </text>
+      </svg>
+    </figure>
+  );
+}

@@ -1,0 +1,97 @@
+import { useEffect } from "react";
+import { useNavigate } from "react-router";
+import {
+  useAbandonAdjustment,
+  useCloseAdjustment,
+  useMoveAdjustment,
+  type OpenAdjustment,
+} from "@/api/queries";
+import { useModel } from "@/features/aircraft/model";
+import { Button } from "@/ui/button";
+import { Caution } from "@/ui/card";
+import { Failure } from "@/ui/message";
+import { TurnDrawing } from "./TurnDrawing";
+
+/** One step at a time, to be read from a metre away. */
+export function WorkOrderView({ open }: { open: OpenAdjustment }) {
+  const { standing } = useModel();
+  const navigate = useNavigate();
+  const move = useMoveAdjustment(standing.id);
+  const close = useCloseAdjustment(standing.id);
+  const abandon = useAbandonAdjustment(standing.id);
+  const { steps, rods } = open.plan;
+  const step = steps[open.step];
+  const last = open.step === steps.length - 1;
+  const busy = move.isPending || close.isPending || abandon.isPending;
+  const go = (to: number) => {
+    if (!busy && to >= 0 && to < steps.length) {
+      move.mutate({ step: to, version: open.version });
+    }
+  };
+  useEffect(() => {
+    const key = (event: KeyboardEvent) => {
+      if (event.key === "n" || event.key === "ArrowRight") {
+        go(open.step + 1);
+      } else if (event.key === "b" || event.key === "ArrowLeft") {
+        go(open.step - 1);
+      }
+    };
+    addEventListener("keydown", key);
+    return () => removeEventListener("keydown", key);
+  });
+  if (step === undefined) {
+    return null;
+  }
+  const rod = rods.find((one) => one.surface === step.surface);
+  const finish = () => close.mutate(open.version, { onSuccess: () => void navigate("../rig") });
+  return (
+    <div className="mx-auto max-w-4xl">
+      <div className="mb-3 flex items-center gap-3">
+        <progress
+          className="h-2 flex-1 accent-[var(--brand)]"
+          max={steps.length}
+          value={open.step + 1}
+          aria-label="Work order"
+        />
+        <span className="figures text-soft">
+          Step {open.step + 1} of {steps.length}
+        </span>
+      </div>
+      <article
+        className="min-h-[22rem] rounded-card border border-line bg-sheet p-6 sm:p-10"
+        aria-live="polite"
+      >
+        <h2 className="mb-4 text-3xl leading-tight sm:text-5xl" data-step={step.kind}>
+          {step.title}
+        </h2>
+        {step.kind === "TURN" && rod !== undefined && <TurnDrawing rod={rod} />}
+        <p className="max-w-[44ch] text-xl leading-snug sm:text-2xl">{step.detail}</p>
+        {step.caution !== "" && (
+          <div className="mt-5 text-lg">
+            <Caution>{step.caution}</Caution>
+          </div>
+        )}
+      </article>
+      {[move, close, abandon].map((one, i) => one.isError && <Failure key={i} error={one.error} />)}
+      <div className="mt-4 grid grid-cols-2 gap-3">
+        <Button large onClick={() => go(open.step - 1)} disabled={open.step === 0 || busy}>
+          Back
+        </Button>
+        {last ? (
+          <Button look="main" large onClick={finish} disabled={busy}>
+            Done: save revision {standing.newest.number + 1}, trims at zero
+          </Button>
+        ) : (
+          <Button look="main" large onClick={() => go(open.step + 1)} disabled={busy}>
+            Next
+          </Button>
+        )}
+      </div>
+      <div className="mt-6 text-right">
+        <Button look="warn" onClick={() => abandon.mutate(open.version)} disabled={busy}>
+          Give this adjustment up
+        </Button>
+      </div>
+    </div>
+  );
+}

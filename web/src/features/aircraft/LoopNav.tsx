@@ -1,0 +1,62 @@
+import { NavLink } from "react-router";
+import { WaitingTag } from "@/ui/card";
+import { useModel } from "./model";
+
+const STAGES = [
+  { stage: "RIG", to: "rig", label: "Rig" },
+  { stage: "PROGRAM", to: "program", label: "Program" },
+  { stage: "CHECK", to: "check", label: "Check" },
+  { stage: "FLY", to: "fly", label: "Fly" },
+  { stage: "ADJUST", to: "adjust", label: "Adjust" },
+] as const;
+
+/** The loop is the navigation: five places, the one the model stands at marked, what waits beside. */
+export function LoopNav() {
+  const { standing, draft } = useModel();
+  const { loop } = standing;
+  return (
+    <div className="no-print border-b border-line bg-sheet">
+      <div className="mx-auto flex max-w-[1400px] flex-wrap items-center gap-x-5 gap-y-1 px-4 py-1.5">
+        <h1 className="text-lg">
+          {draft.present.name}{" "}
+          <NavLink
+            to="revisions"
+            className="text-sm font-normal text-soft underline underline-offset-2"
+          >
+            revision {standing.newest.number}
+          </NavLink>
+        </h1>
+        <nav
+          aria-label="The loop"
+          className="order-last w-full overflow-x-auto sm:order-none sm:w-auto"
+        >
+          <ol className="flex items-center">
+            {STAGES.map(({ stage, to, label }, i) => (
+              <li key={stage} className="flex items-center">
+                {i > 0 && <span aria-hidden className="h-px w-3 bg-line-strong sm:w-6" />}
+                <NavLink
+                  to={to}
+                  className={({ isActive }) =>
+                    `flex items-center gap-1.5 rounded-full border px-3 py-1 font-medium ${isActive ? "border-brand bg-brand text-on-brand" : "border-line-strong hover:bg-inset"}`
+                  }
+                >
+                  {loop.stage === stage && (
+                    <span className={`size-2.5 rounded-full ${loop.waits ? "bg-tag" : "bg-done"}`}>
+                      <span className="sr-only">the model stands here: </span>
+                    </span>
+                  )}
+                  {label}
+                </NavLink>
+              </li>
+            ))}
+          </ol>
+        </nav>
+        {loop.waits ? (
+          <WaitingTag>{loop.waiting}</WaitingTag>
+        ) : (
+          <span className="text-sm text-soft">{loop.waiting}</span>
+        )}
+      </div>
+    </div>
+  );
+}

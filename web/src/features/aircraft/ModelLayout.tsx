@@ -1,0 +1,67 @@
+import { useEffect, useMemo, useReducer } from "react";
+import { Outlet, useParams } from "react-router";
+import { useStanding, type Standing } from "@/api/queries";
+import { keepDraft, keptDraft, reduceDraft } from "@/domain/draft";
+import { useGamepad } from "@/features/bench/gamepad";
+import { BenchContext, BenchStore } from "@/features/bench/store";
+import { Failure, Waiting } from "@/ui/message";
+import { DraftBar } from "./DraftBar";
+import { LoopNav } from "./LoopNav";
+import { ModelContext } from "./model";
+
+/** Everything about one model, with its bench and its draft. */
+export function ModelLayout() {
+  const id = Number(useParams().id);
+  const standing = useStanding(id);
+  if (standing.isError) {
+    return <Failure error={standing.error} />;
+  }
+  return standing.data === undefined ? (
+    <Waiting what="the model" />
+  ) : (
+    <LoadedModel key={id} standing={standing.data} />
+  );
+}
+
+function LoadedModel({ standing }: { standing: Standing }) {
+  const newest = standing.newest;
+  const [draft, change] = useReducer(reduceDraft, undefined, () => {
+    const fresh = { basedOn: newest.number, present: newest.setup, past: [], future: [] };
+    return keptDraft(standing.id) ?? fresh;
+  });
+  useEffect(() => keepDraft(standing.id, draft), [standing.id, draft]);
+  useEffect(() => {
+    if (draft.past.length === 0 && draft.future.length === 0 && draft.basedOn !== newest.number) {
+      change({ type: "restart", basedOn: newest.number, setup: newest.setup });
+    }
+  }, [draft, newest]);
+  const bench = useMemo(() => new BenchStore(), []);
+  useEffect(() => {
+    bench.open();
+    return () => bench.close();
+  }, [bench]);
+  useEffect(() => {
+    bench.load(draft.present);
+  }, [bench, draft.present]);
+  useEffect(() => {
+    bench.move({ trims: newest.setup.trims });
+  }, [bench, newest]);
+  const model = useMemo(() => ({ standing, draft, change }), [standing, draft]);
+  return (
+    <ModelContext value={model}>
+      <BenchContext value={bench}>
+        <GameController mode={draft.present.transmitter.stickMode} />
+        <LoopNav />
+        <div className="mx-auto max-w-[1400px] space-y-3 p-4">
+          <DraftBar />
+          <Outlet />
+        </div>
+      </BenchContext>
+    </ModelContext>
+  );
+}
+
+function GameController({ mode }: { mode: number }) {
+  useGamepad(mode);
+  return null;
+}

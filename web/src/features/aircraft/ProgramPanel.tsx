@@ -1,0 +1,97 @@
+import { CurvePlot } from "@/features/bench/CurvePlot";
+import { useBench, type Sheet } from "@/features/bench/store";
+import { controlName, keyOf, travelWords, type Control } from "@/domain/words";
+import { Card } from "@/ui/card";
+import { behind } from "./chain";
+import { DraftChoice, DraftNumber } from "./fields";
+import { useModel } from "./model";
+
+const SHAPES = [
+  ["CUBIC", "cubic"],
+  ["SQUARE", "square"],
+  ["EXPONENTIAL", "exponential"],
+] as const;
+
+/** What the transmitter does for the selected surface: rate, expo, endpoints, sub-trim. */
+export function ProgramPanel({ index }: { index: number }) {
+  const { draft } = useModel();
+  const sheet = useBench((state) => state.sheets[index]);
+  const surface = draft.present.surfaces[index];
+  const { channel } = behind(draft.present, index);
+  const carried = draft.present.channels[channel];
+  if (surface === undefined || sheet === undefined) {
+    return null;
+  }
+  return (
+    <>
+      {sheet.controls.map((one) => (
+        <Feel key={one.control} one={one} name={surface.name} sideways={surface.sideways} />
+      ))}
+      {carried !== undefined && (
+        <Card title={`Channel ${carried.number}, ${carried.name}: output`}>
+          <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
+            <DraftNumber path={["channels", channel, "endpointLowPercent"]} />
+            <DraftNumber path={["channels", channel, "endpointHighPercent"]} />
+            <DraftNumber path={["channels", channel, "subTrimMicroseconds"]} />
+            <DraftChoice
+              path={["channels", channel, "reversed"]}
+              label="Direction"
+              options={[
+                [false, "normal"],
+                [true, "reversed"],
+              ]}
+            />
+          </div>
+        </Card>
+      )}
+      <Card title="Transmitter">
+        <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
+          <DraftChoice
+            path={["transmitter", "subTrimMode"]}
+            label="Sub-trim"
+            options={[
+              ["SHIFT", "shifts the ends too"],
+              ["FIXED_ENDS", "leaves the ends"],
+            ]}
+          />
+          <DraftNumber path={["transmitter", "clickStepPercent"]} />
+          <DraftNumber path={["transmitter", "microsecondsPer100"]} />
+          <DraftNumber path={["transmitter", "stickMode"]} />
+        </div>
+      </Card>
+    </>
+  );
+}
+
+interface FeelProps {
+  one: Sheet["controls"][number];
+  name: string;
+  sideways: boolean;
+}
+
+function Feel({ one, name, sideways }: FeelProps) {
+  const key = keyOf(one.control as Control);
+  const path = ["feel", key] as const;
+  return (
+    <Card
+      title={`${controlName(key)}, at the ${name.toLowerCase()}`}
+      aside={
+        <p className="figures text-sm text-soft">
+          Full stick: {travelWords(one.minusMm, sideways)} to {travelWords(one.plusMm, sideways)} ·
+          one click {Math.abs(one.mmPerClick).toFixed(2)} mm
+        </p>
+      }
+    >
+      <div className="grid gap-4 sm:grid-cols-2">
+        <CurvePlot one={one} sideways={sideways} />
+        <div className="grid content-start grid-cols-2 gap-3">
+          <DraftNumber path={[...path, "rateNegativePercent"]} />
+          <DraftNumber path={[...path, "ratePositivePercent"]} />
+          <DraftNumber path={[...path, "expoNegativePercent"]} />
+          <DraftNumber path={[...path, "expoPositivePercent"]} />
+          <DraftChoice path={[...path, "shape"]} label="Shape of the curve" options={SHAPES} />
+        </div>
+      </div>
+    </Card>
+  );
+}

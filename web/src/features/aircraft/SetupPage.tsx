@@ -1,0 +1,40 @@
+import { AircraftViews } from "@/features/bench/AircraftViews";
+import { MotorNote } from "@/features/bench/MotorNote";
+import { StickPads } from "@/features/bench/StickPads";
+import { TallyPanel } from "@/features/bench/TallyPanel";
+import { useBench } from "@/features/bench/store";
+import { Card } from "@/ui/card";
+import { ChannelMap } from "./ChannelMap";
+import { ProgramPanel } from "./ProgramPanel";
+import { RigPanel } from "./RigPanel";
+import { useModel } from "./model";
+
+/** A model's page: the channel map, the selected surface's rig or program, and the bench beside it. */
+export function SetupPage({ part }: { part: "rig" | "program" }) {
+  const { draft } = useModel();
+  const selected = useBench((state) => state.selected);
+  const index = draft.present.surfaces.findIndex((surface) => surface.id === selected);
+  return (
+    <div className="grid gap-4 lg:grid-cols-[250px_minmax(0,1fr)_380px]">
+      <ChannelMap />
+      <div className="min-w-0 space-y-3">
+        {index >= 0 &&
+          (part === "rig" ? (
+            <RigPanel key={selected} index={index} />
+          ) : (
+            <ProgramPanel key={selected} index={index} />
+          ))}
+      </div>
+      <div className="space-y-3">
+        <AircraftViews />
+        <Card label="Sticks">
+          <StickPads mode={draft.present.transmitter.stickMode} compact />
+          <MotorNote />
+        </Card>
+        <Card>
+          <TallyPanel />
+        </Card>
+      </div>
+    </div>
+  );
+}

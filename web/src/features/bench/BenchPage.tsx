@@ -1,0 +1,37 @@
+import { useModel } from "@/features/aircraft/model";
+import { Card, Caution } from "@/ui/card";
+import { AircraftViews } from "./AircraftViews";
+import { MotorNote } from "./MotorNote";
+import { StickPads } from "./StickPads";
+import { TallyPanel } from "./TallyPanel";
+import { TrimSteppers } from "./TrimSteppers";
+
+/** The whole aircraft, the sticks, and the tally of one surface. */
+export function BenchPage() {
+  const { draft } = useModel();
+  const transmitter = draft.present.transmitter;
+  return (
+    <div className="grid gap-4 lg:grid-cols-[minmax(0,1fr)_420px]">
+      <div className="space-y-3">
+        <AircraftViews />
+        <Caution>
+          With the real model: propeller off or motor leads apart, transmitter on first and off
+          last, throttle cut on. Look from behind: stick right raises the right aileron, stick back
+          raises the elevator, rudder stick right moves the rudder right.
+        </Caution>
+      </div>
+      <div className="space-y-3">
+        <Card label="Sticks and trims">
+          <StickPads mode={transmitter.stickMode} />
+          <MotorNote />
+          <div className="mt-3 border-t border-line pt-3">
+            <TrimSteppers range={transmitter.trimRangeClicks} />
+          </div>
+        </Card>
+        <Card>
+          <TallyPanel />
+        </Card>
+      </div>
+    </div>
+  );
+}

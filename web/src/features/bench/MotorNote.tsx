@@ -1,0 +1,20 @@
+import { useBench } from "./store";
+
+/** What the throttle channel is told; a word with the number, since it is the one that hurts. */
+export function MotorNote() {
+  const setup = useBench((state) => state.setup);
+  const positions = useBench((state) => state.frame?.positions);
+  const i = setup?.channels.findIndex((channel) => channel.carries === "throttle") ?? -1;
+  const command = positions?.commandPercent[i];
+  const pulse = positions?.pulseMicroseconds[i];
+  if (command === undefined || pulse === undefined) {
+    return null;
+  }
+  const power = Math.round((command + 100) / 2);
+  return (
+    <p className={`text-sm ${power > 0 ? "font-semibold text-grounded" : "text-soft"}`}>
+      {power > 0 ? `Motor told to run: ${power} %` : "Motor told to stand still"} (
+      {Math.round(pulse)} µs)
+    </p>
+  );
+}

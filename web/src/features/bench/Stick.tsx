@@ -1,0 +1,147 @@
+import { useRef, type KeyboardEvent, type PointerEvent } from "react";
+import type { Moment } from "./store";
+
+export type Axis = "roll" | "pitch" | "yaw" | "throttle";
+
+interface Props {
+  side: "left" | "right";
+  across: Axis;
+  along: Axis;
+  moment: Moment;
+  stays: boolean;
+  size: number;
+  onMove: (axis: Axis, value: number) => void;
+}
+
+const KEY_STEP = 0.1;
+/** The knob's way, as a part of half the pad: the rest is the knob's own size. */
+const REACH = 0.78;
+
+/** Down the page is towards the pilot: stick back is nose up, throttle forward is power. */
+const toPage = (axis: Axis, value: number) => (axis === "throttle" ? 1 - 2 * value : value);
+const fromPage = (axis: Axis, value: number) => (axis === "throttle" ? (1 - value) / 2 : value);
+
+const percent = (axis: Axis, value: number) => {
+  const size = Math.round(Math.abs(value) * 100);
+  const way =
+    axis === "throttle"
+      ? ""
+      : size === 0
+        ? ""
+        : axis === "pitch"
+          ? value > 0
+            ? " back"
+            : " forward"
+          : value > 0
+            ? " right"
+            : " left";
+  return `${axis} ${size} %${way}`;
+};
+
+/** One stick: dragged, or moved with the arrow keys while it has the focus; Home centres it. */
+export function Stick({ side, across, along, moment, stays, size, onMove }: Props) {
+  const pad = useRef<SVGSVGElement>(null);
+  const x = toPage(across, moment[across]);
+  const y = toPage(along, moment[along]);
+
+  const follow = (event: PointerEvent) => {
+    const box = pad.current?.getBoundingClientRect();
+    if (box === undefined) {
+      return;
+    }
+    const half = (box.width / 2) * REACH;
+    const clamp = (value: number) => Math.max(-1, Math.min(1, value));
+    onMove(across, fromPage(across, clamp((event.clientX - box.left - box.width / 2) / half)));
+    onMove(along, fromPage(along, clamp((event.clientY - box.top - box.height / 2) / half)));
+  };
+  const centre = () => {
+    [across, along].filter((axis) => axis !== "throttle").forEach((axis) => onMove(axis, 0));
+  };
+  const key = (event: KeyboardEvent) => {
+    const moves: Record<string, [Axis, number]> = {
+      ArrowLeft: [across, -KEY_STEP],
+      ArrowRight: [across, KEY_STEP],
+      ArrowUp: [along, along === "throttle" ? KEY_STEP : -KEY_STEP],
+      ArrowDown: [along, along === "throttle" ? -KEY_STEP : KEY_STEP],
+    };
+    const found = moves[event.key];
+    if (event.key === "Home") {
+      centre();
+    } else if (found !== undefined) {
+      const [axis, by] = found;
+      const low = axis === "throttle" ? 0 : -1;
+      onMove(axis, Math.round(Math.max(low, Math.min(1, moment[axis] + by)) * 100) / 100);
+    } else {
+      return;
+    }
+    event.preventDefault();
+  };
+
+  const c = size / 2;
+  const half = c * REACH;
+  const words = `${percent(across, moment[across])}, ${percent(along, moment[along])}`;
+  return (
+    <div className="text-center">
+      <svg
+        ref={pad}
+        width={size}
+        height={size}
+        role="application"
+        tabIndex={0}
+        data-stick={side}
+        aria-label={`${side} stick: ${words}. Arrow keys move it, Home centres it.`}
+        className="touch-none rounded-card border border-line-strong bg-inset select-none"
+        onPointerDown={(event) => {
+          event.currentTarget.setPointerCapture(event.pointerId);
+          follow(event);
+        }}
+        onPointerMove={(event) => {
+          if (event.currentTarget.hasPointerCapture(event.pointerId)) {
+            follow(event);
+          }
+        }}
+        onPointerUp={() => {
+          if (!stays) {
+            centre();
+          }
+        }}
+        onKeyDown={key}
+      >
+        <path
+          d={`M${c} ${c - half}V${c + half}M${c - half} ${c}H${c + half}`}
+          stroke="var(--line-strong)"
+          strokeDasharray="2 4"
+        />
+        <line
+          x1={c}
+          y1={c}
+          x2={c + x * half}
+          y2={c + y * half}
+          stroke="var(--ink)"
+          strokeWidth={5}
+          strokeLinecap="round"
+        />
+        <circle
+          cx={c + x * half}
+          cy={c + y * half}
+          r={15}
+          fill="var(--brand)"
+          stroke="var(--sheet)"
+          strokeWidth={2}
+        />
+        <circle
+          cx={c + x * half}
+          cy={c + y * half}
+          r={5}
+          fill="none"
+          stroke="var(--on-brand)"
+          strokeWidth={1.5}
+        />
+      </svg>
+      <div className="mt-1 text-xs leading-tight text-soft">
+        <div>{percent(across, moment[across])}</div>
+        <div>{percent(along, moment[along])}</div>
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,65 @@
+import { useState } from "react";
+import { Stick, type Axis } from "./Stick";
+import { useBench, useBenchStore, type Moment } from "./store";
+
+/** Which control sits on which axis; the stick mode decides which thumb does what. */
+const MODES: Record<number, { left: [Axis, Axis]; right: [Axis, Axis] }> = {
+  1: { left: ["yaw", "pitch"], right: ["roll", "throttle"] },
+  2: { left: ["yaw", "throttle"], right: ["roll", "pitch"] },
+  3: { left: ["roll", "pitch"], right: ["yaw", "throttle"] },
+  4: { left: ["roll", "throttle"], right: ["yaw", "pitch"] },
+};
+
+/** Axes of a stick mode, left and right thumb; across first, then along. */
+export const axesOf = (mode: number) =>
+  MODES[mode] ?? ({ left: ["yaw", "throttle"], right: ["roll", "pitch"] } as const);
+
+/** Both sticks of the pilot's mode, and the throttle cut. */
+export function StickPads({ mode, compact = false }: { mode: number; compact?: boolean }) {
+  const store = useBenchStore();
+  const moment = useBench((state) => state.moment);
+  const [stays, setStays] = useState(false);
+  const axes = axesOf(mode);
+  const move = (axis: Axis, value: number) => store.move({ [axis]: value } as Partial<Moment>);
+  return (
+    <div className="space-y-2">
+      <div className="flex justify-center gap-4">
+        {(["left", "right"] as const).map((side) => (
+          <Stick
+            key={side}
+            side={side}
+            across={axes[side][0]}
+            along={axes[side][1]}
+            moment={moment}
+            stays={stays}
+            size={compact ? 132 : 168}
+            onMove={move}
+          />
+        ))}
+      </div>
+      <div className="flex flex-wrap items-center justify-between gap-2 text-sm">
+        <label className="flex items-center gap-2">
+          <input
+            type="checkbox"
+            className="size-4 accent-[var(--brand)]"
+            checked={stays}
+            onChange={(event) => setStays(event.target.checked)}
+          />
+          Sticks stay where I let go
+        </label>
+        <label className="flex items-center gap-2 font-medium">
+          <input
+            type="checkbox"
+            className="size-4 accent-[var(--grounded)]"
+            checked={moment.throttleCut}
+            onChange={(event) => store.move({ throttleCut: event.target.checked })}
+          />
+          Throttle cut {moment.throttleCut ? "holds the motor" : "is off"}
+        </label>
+      </div>
+      <p className="text-xs text-soft">
+        Stick mode {mode}. Simulated: no transmitter is connected.
+      </p>
+    </div>
+  );
+}

@@ -1,0 +1,100 @@
+import { signed, travelWords } from "@/domain/words";
+import { useBench } from "./store";
+
+/** The ledger of the selected surface: every line starts where the one above it ended. */
+export function TallyPanel() {
+  const tally = useBench((state) => state.frame?.tally);
+  const setup = useBench((state) => state.setup);
+  const surface = setup?.surfaces.find((one) => one.id === tally?.surface);
+  if (tally === undefined || surface === undefined) {
+    return null;
+  }
+  const marks = tally.lines.reduce<number[]>(
+    (sums, line) => [...sums, (sums.at(-1) ?? 0) + line.mm],
+    [0],
+  );
+  const least = Math.min(...marks, tally.mm - tally.minusLeftMm);
+  const most = Math.max(...marks, tally.mm + tally.plusLeftMm);
+  const span = Math.max(most - least, 1);
+  const x = (mm: number) => `${((mm - least) / span) * 100}%`;
+  const [plus, minus] = surface.sideways ? ["right", "left"] : ["up", "down"];
+  return (
+    <section aria-label={`Tally of the ${surface.name}`} className="text-sm">
+      <h2 className="mb-1 text-base">
+        Tally: {surface.name}{" "}
+        <span className="font-normal text-soft">
+          stands {travelWords(tally.mm, surface.sideways)}
+        </span>
+      </h2>
+      <table className="figures w-full border-collapse">
+        <thead>
+          <tr className="border-b border-line-strong text-right text-xs text-soft">
+            <th className="py-1 text-left font-medium">What moves it</th>
+            <th className="font-medium">%</th>
+            <th className="font-medium">degrees</th>
+            <th className="font-medium">mm</th>
+          </tr>
+        </thead>
+        <tbody>
+          {tally.lines.map((line, i) => (
+            <TallyRow
+              key={line.contribution + line.label}
+              line={line}
+              from={x(Math.min(marks[i] ?? 0, marks[i + 1] ?? 0))}
+              width={`${(Math.abs(line.mm) / span) * 100}%`}
+              zero={x(0)}
+            />
+          ))}
+        </tbody>
+        <tfoot>
+          <tr className="border-t-2 border-ink text-right font-bold" data-tally-total>
+            <th scope="row" className="py-1 text-left">
+              Stands at
+            </th>
+            <td>{signed(tally.percent, 1)}</td>
+            <td>{signed(tally.degrees, 2)}</td>
+            <td>{signed(tally.mm, 2)}</td>
+          </tr>
+        </tfoot>
+      </table>
+      <p className="mt-1 text-soft">
+        Left: <strong className="figures text-ink">{tally.plusLeftMm.toFixed(1)} mm</strong> {plus},{" "}
+        <strong className="figures text-ink">{tally.minusLeftMm.toFixed(1)} mm</strong> {minus}.
+        Plus is {plus}.
+      </p>
+    </section>
+  );
+}
+
+interface RowProps {
+  line: { label: string; percent: number; degrees: number; mm: number };
+  from: string;
+  width: string;
+  zero: string;
+}
+
+function TallyRow({ line, from, width, zero }: RowProps) {
+  return (
+    <>
+      <tr className="text-right">
+        <th scope="row" className="pt-1 text-left font-normal">
+          {line.label}
+        </th>
+        <td className="pt-1">{signed(line.percent, 1)}</td>
+        <td className="pt-1">{signed(line.degrees, 2)}</td>
+        <td className="pt-1">{signed(line.mm, 2)}</td>
+      </tr>
+      <tr aria-hidden className="border-b border-line">
+        <td colSpan={4} className="pb-1">
+          <div className="relative h-2">
+            <div className="absolute inset-y-0 w-px bg-line-strong" style={{ left: zero }} />
+            <div
+              className={`absolute inset-y-0 rounded-sm ${line.mm >= 0 ? "bg-plus" : "bg-minus"}`}
+              style={{ left: from, width }}
+            />
+          </div>
+        </td>
+      </tr>
+    </>
+  );
+}

@@ -1,0 +1,179 @@
+import { createContext, useContext, useSyncExternalStore } from "react";
+import type { Schemas, Violation } from "@/api/client";
+import type { Setup } from "@/api/queries";
+
+export type Moment = Schemas["Moment"];
+export type Frame = Schemas["Frame"];
+export type Sheet = Schemas["SurfaceSheet"];
+
+/** What the bench shows now. */
+export interface BenchState {
+  connected: boolean;
+  moment: Moment;
+  selected: string;
+  /** The setup the sheets and the frame belong to; a frame never meets another setup's drawing. */
+  setup: Setup | undefined;
+  sheets: Sheet[];
+  frame: Frame | undefined;
+  refused: Violation[];
+}
+
+type Answer =
+  | { type: "loaded"; number: number; sheets: Sheet[] }
+  | ({ type: "frame" } & Frame)
+  | { type: "refused"; number: number; violations: Violation[] };
+
+const RETRY_MS = 1000;
+const REST: Moment = {
+  roll: 0,
+  pitch: 0,
+  yaw: 0,
+  throttle: 0,
+  throttleCut: true,
+  trims: { roll: 0, pitch: 0, yaw: 0 },
+};
+
+/**
+ * The page's end of the bench. At most one moment is under way; while it is, only the newest one
+ * waits, so a slow answer never makes a queue.
+ */
+export class BenchStore {
+  private state: BenchState = {
+    connected: false,
+    moment: REST,
+    selected: "",
+    setup: undefined,
+    sheets: [],
+    frame: undefined,
+    refused: [],
+  };
+  private listeners = new Set<() => void>();
+  private socket: WebSocket | undefined;
+  private number = 0;
+  private loading: { number: number; setup: Setup } | undefined;
+  private wanted: Setup | undefined;
+  private underWay = false;
+  private waiting = false;
+  private closed = false;
+
+  readonly subscribe = (listener: () => void) => {
+    this.listeners.add(listener);
+    return () => void this.listeners.delete(listener);
+  };
+  readonly read = () => this.state;
+
+  /** Opens the connection, and again whenever it breaks. */
+  open(): void {
+    this.closed = false;
+    const scheme = location.protocol === "https:" ? "wss" : "ws";
+    const socket = new WebSocket(`${scheme}://${location.host}/api/bench`);
+    this.socket = socket;
+    socket.onopen = () => {
+      this.underWay = false;
+      this.change({ connected: true });
+      this.sendSetup();
+    };
+    socket.onmessage = (event) => this.answer(JSON.parse(event.data as string) as Answer);
+    socket.onclose = () => {
+      this.change({ connected: false });
+      if (!this.closed) {
+        setTimeout(() => this.open(), RETRY_MS);
+      }
+    };
+  }
+
+  /** Closes it for good. */
+  close(): void {
+    this.closed = true;
+    this.socket?.close();
+  }
+
+  /** Puts a setup on the bench. */
+  load(setup: Setup): void {
+    this.wanted = setup;
+    if (!setup.surfaces.some((surface) => surface.id === this.state.selected)) {
+      this.change({ selected: setup.surfaces[0]?.id ?? "" });
+    }
+    this.sendSetup();
+  }
+
+  /** Moves sticks, trims or the cut. */
+  move(part: Partial<Moment>): void {
+    this.change({ moment: { ...this.state.moment, ...part } });
+    this.ask();
+  }
+
+  /** Chooses the surface whose tally is shown. */
+  select(selected: string): void {
+    this.change({ selected });
+    this.ask();
+  }
+
+  private sendSetup(): void {
+    if (this.wanted !== undefined && this.socket?.readyState === WebSocket.OPEN) {
+      this.loading = { number: ++this.number, setup: this.wanted };
+      this.send({ type: "load", ...this.loading });
+    }
+  }
+
+  private ask(): void {
+    if (this.underWay) {
+      this.waiting = true;
+      return;
+    }
+    const ready = this.state.setup !== undefined && this.state.selected !== "";
+    if (ready && this.socket?.readyState === WebSocket.OPEN) {
+      this.underWay = true;
+      const { moment, selected } = this.state;
+      this.send({ type: "move", number: ++this.number, moment, selected });
+    }
+  }
+
+  private answer(answer: Answer): void {
+    switch (answer.type) {
+      case "loaded":
+        if (answer.number === this.loading?.number) {
+          this.change({ setup: this.loading.setup, sheets: answer.sheets, refused: [] });
+          this.ask();
+        }
+        return;
+      case "frame":
+        this.underWay = false;
+        this.change({ frame: answer, refused: [] });
+        break;
+      case "refused":
+        this.underWay = false;
+        this.change({ refused: answer.violations });
+    }
+    if (this.waiting) {
+      this.waiting = false;
+      this.ask();
+    }
+  }
+
+  private send(message: unknown): void {
+    this.socket?.send(JSON.stringify(message));
+  }
+
+  private change(part: Partial<BenchState>): void {
+    this.state = { ...this.state, ...part };
+    this.listeners.forEach((listener) => listener());
+  }
+}
+
+export const BenchContext = createContext<BenchStore | undefined>(undefined);
+
+/** The bench of the model on the page. */
+export function useBenchStore(): BenchStore {
+  const store = useContext(BenchContext);
+  if (store === undefined) {
+    throw new Error("The bench is only there on a model's pages");
+  }
+  return store;
+}
+
+/** A part of what the bench shows; the component redraws only when that part changes. */
+export function useBench<T>(select: (state: BenchState) => T): T {
+  const store = useBenchStore();
+  return useSyncExternalStore(store.subscribe, () => select(store.read()));
+}

@@ -1,0 +1,80 @@
+import { Link } from "react-router";
+import { useFlights, type Flight } from "@/api/queries";
+import { CONTROL_KEYS, clickWords, controlName, day } from "@/domain/words";
+import { useModel } from "@/features/aircraft/model";
+import { buttonClass } from "@/ui/button";
+import { Empty } from "@/ui/card";
+import { Failure, Waiting } from "@/ui/message";
+
+/** The flight log of a model, newest first. */
+export function FlightsPage() {
+  const { standing } = useModel();
+  const flights = useFlights(standing.id);
+  if (flights.data === undefined) {
+    return flights.isError ? <Failure error={flights.error} /> : <Waiting what="flights" />;
+  }
+  if (flights.data.length === 0) {
+    return (
+      <Empty title="Not flown yet">
+        <p>
+          After the control check, fly, trim until it goes straight hands off, and note the clicks.
+        </p>
+        <Link to="new" className={buttonClass("main")}>
+          Log the first flight
+        </Link>
+      </Empty>
+    );
+  }
+  return (
+    <div className="mx-auto max-w-3xl space-y-3">
+      <Link to="new" className={buttonClass("main", true)}>
+        Log a flight
+      </Link>
+      <ol className="space-y-3">
+        {flights.data.map((flight) => (
+          <li key={flight.id}>
+            <FlightCard flight={flight} newest={standing.newest.number} />
+          </li>
+        ))}
+      </ol>
+    </div>
+  );
+}
+
+function FlightCard({ flight, newest }: { flight: Flight; newest: number }) {
+  const { report } = flight;
+  const onNewest = flight.revisionNumber === newest;
+  return (
+    <article
+      className={`rounded-card border bg-sheet p-4 ${onNewest ? "border-line-strong" : "border-line"}`}
+    >
+      <div className="flex flex-wrap items-baseline justify-between gap-x-4">
+        <h2 className="text-base">{day(report.flownOn)}</h2>
+        <span className="text-sm text-soft">
+          revision {flight.revisionNumber}
+          {onNewest ? ", as the model is now" : ""}
+        </span>
+      </div>
+      <dl className="my-2 grid grid-cols-3 gap-2">
+        {CONTROL_KEYS.map((key) => (
+          <div key={key} className="rounded-card bg-inset px-3 py-1.5">
+            <dt className="text-xs text-soft">{controlName(key)}</dt>
+            <dd className="figures font-semibold">{clickWords(key, report.trims[key])}</dd>
+          </div>
+        ))}
+      </dl>
+      <p className="text-sm text-soft">
+        {report.wind.toLowerCase()} wind, {report.air.toLowerCase()} air
+        {report.field !== "" && `, ${report.field}`}
+        {report.battery !== "" && `, ${report.battery}`}, balance {report.cgMm} mm
+      </p>
+      {report.remarks !== "" && <p className="mt-1">{report.remarks}</p>}
+      <Link
+        to={String(flight.id)}
+        className="mt-1 inline-block text-sm underline underline-offset-2"
+      >
+        Correct this entry
+      </Link>
+    </article>
+  );
+}

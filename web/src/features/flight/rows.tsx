@@ -1,0 +1,73 @@
+import { ToggleGroup } from "radix-ui";
+import { useId, type InputHTMLAttributes, type Ref } from "react";
+import { Controller, type Control } from "react-hook-form";
+import type { FlightReport } from "@/api/queries";
+
+interface TextProps extends InputHTMLAttributes<HTMLInputElement> {
+  label: string;
+  error?: string | undefined;
+  ref?: Ref<HTMLInputElement>;
+}
+
+/** A labelled line of the form. */
+export function TextRow({ label, error, ...input }: TextProps) {
+  const id = useId();
+  return (
+    <div>
+      <label htmlFor={id} className="mb-0.5 block text-sm text-soft">
+        {label}
+      </label>
+      <input
+        id={id}
+        aria-invalid={error !== undefined}
+        aria-describedby={`${id}-error`}
+        className={`h-11 w-full rounded-card border bg-sheet px-3 ${error ? "border-2 border-grounded" : "border-line-strong"}`}
+        {...input}
+      />
+      {error && (
+        <p id={`${id}-error`} role="alert" className="text-sm font-medium text-grounded">
+          {error}
+        </p>
+      )}
+    </div>
+  );
+}
+
+interface ChoiceProps {
+  control: Control<FlightReport>;
+  name: "wind" | "air";
+  label: string;
+  options: readonly string[];
+}
+
+/** A few plain outcomes side by side. */
+export function ChoiceRow({ control, name, label, options }: ChoiceProps) {
+  return (
+    <div>
+      <div className="mb-0.5 text-sm text-soft">{label}</div>
+      <Controller
+        control={control}
+        name={name}
+        render={({ field }) => (
+          <ToggleGroup.Root
+            type="single"
+            aria-label={label}
+            value={field.value}
+            onValueChange={(value) => value !== "" && field.onChange(value)}
+            className="grid auto-cols-fr grid-flow-col overflow-hidden rounded-card border border-line-strong"
+          >
+            {options.map((option) => (
+              <ToggleGroup.Item
+                key={option}
+                value={option}
+                className="h-11 border-l border-line-strong capitalize first:border-l-0 data-[state=on]:bg-brand data-[state=on]:font-semibold data-[state=on]:text-on-brand"
+              >
+                {option.toLowerCase()}
+              </ToggleGroup.Item>
+            ))}
+          </ToggleGroup.Root>
+        )}
+      />
+    </div>
+  );
+}

@@ -1,0 +1,29 @@
+import { z } from "zod";
+import type { Field } from "@/api/queries";
+import { numberIn, textIn } from "@/ui/range";
+
+export const WINDS = ["CALM", "LIGHT", "FRESH", "STRONG"] as const;
+export const AIRS = ["SMOOTH", "BUMPY", "ROUGH"] as const;
+
+/** The form's rules, from the core's own ranges. */
+export function flightSchema(fields: Field[], trimRange: number) {
+  const field = (name: string) => {
+    const found = fields.find((one) => one.path === `flight.${name}`);
+    if (found === undefined) {
+      throw new Error(`The field catalogue lacks flight.${name}`);
+    }
+    return found;
+  };
+  const clicks = (name: string) =>
+    numberIn({ ...field(`trims.${name}`), min: -trimRange, max: trimRange });
+  return z.object({
+    flownOn: z.iso.date("Flown on: a date"),
+    wind: z.enum(WINDS),
+    air: z.enum(AIRS),
+    field: textIn(field("field")),
+    battery: textIn(field("battery")),
+    cgMm: numberIn(field("cgMm")),
+    remarks: textIn(field("remarks")),
+    trims: z.object({ roll: clicks("roll"), pitch: clicks("pitch"), yaw: clicks("yaw") }),
+  });
+}

@@ -1,0 +1,98 @@
+import { Link } from "react-router";
+import { useHangar, type Standing } from "@/api/queries";
+import { buttonClass } from "@/ui/button";
+import { Empty, WaitingTag } from "@/ui/card";
+import { Failure, Waiting } from "@/ui/message";
+import { Silhouette } from "./Silhouette";
+
+const STAGES = ["RIG", "PROGRAM", "CHECK", "FLY", "ADJUST"] as const;
+const NAMES = ["Rig", "Program", "Check", "Fly", "Adjust"] as const;
+
+/** All models, each with where it stands on the loop and what waits. */
+export function HangarPage() {
+  const hangar = useHangar();
+  if (hangar.data === undefined) {
+    return hangar.isError ? <Failure error={hangar.error} /> : <Waiting what="the hangar" />;
+  }
+  return (
+    <div className="mx-auto max-w-[1200px] p-4 sm:p-6">
+      <h1 className="mb-1 text-2xl">Hangar</h1>
+      <p className="mb-5 text-soft">
+        Every model goes round the same loop: rig, program, check, fly, adjust, and again.
+      </p>
+      {hangar.data.length === 0 ? (
+        <Empty title="No model yet">
+          <p>Bring in a setup file to begin with.</p>
+          <Link to="/bring-in" className={buttonClass("main")}>
+            Bring in a file
+          </Link>
+        </Empty>
+      ) : (
+        <ul className="space-y-4">
+          {hangar.data.map((one) => (
+            <li key={one.id}>
+              <ModelCard one={one} />
+            </li>
+          ))}
+        </ul>
+      )}
+    </div>
+  );
+}
+
+function ModelCard({ one }: { one: Standing }) {
+  const { setup, number, reason } = one.newest;
+  const { loop } = one;
+  const at = STAGES.indexOf(loop.stage as (typeof STAGES)[number]);
+  return (
+    <article className="grid overflow-hidden rounded-card border border-line bg-sheet sm:grid-cols-[300px_1fr]">
+      <div className="mm-paper grid place-items-center border-b border-line p-3 sm:border-r sm:border-b-0">
+        <Silhouette setup={setup} />
+      </div>
+      <div className="flex flex-col gap-3 p-5">
+        <div className="flex flex-wrap items-baseline gap-x-3">
+          <h2 className="text-xl">
+            <Link to={`/models/${one.id}/rig`} className="underline-offset-4 hover:underline">
+              {setup.name}
+            </Link>
+          </h2>
+          <span className="text-soft">{setup.airframe.kind}</span>
+        </div>
+        <ol className="flex flex-wrap items-center" aria-label={`On the loop: ${NAMES[at]}`}>
+          {NAMES.map((name, i) => (
+            <li
+              key={name}
+              className="flex items-center text-sm"
+              aria-current={i === at ? "step" : undefined}
+            >
+              {i > 0 && <span aria-hidden className="h-px w-5 bg-line-strong" />}
+              <span
+                className={`rounded-full border px-2.5 py-0.5 ${i === at ? "border-ink bg-ink font-semibold text-sheet" : "border-line-strong text-soft"}`}
+              >
+                {name}
+              </span>
+            </li>
+          ))}
+        </ol>
+        <div>{loop.waits ? <WaitingTag>{loop.waiting}</WaitingTag> : <p>{loop.waiting}</p>}</div>
+        <p className="text-sm text-soft">
+          Revision {number}: {reason}. {one.flightCount}{" "}
+          {one.flightCount === 1 ? "flight" : "flights"} logged.
+        </p>
+        <div className="mt-auto flex flex-wrap gap-2">
+          {loop.stage === "ADJUST" && (
+            <Link to={`/models/${one.id}/adjust`} className={buttonClass("main")}>
+              Turn the trims into metal
+            </Link>
+          )}
+          <Link to={`/models/${one.id}/check`} className={buttonClass("plain")}>
+            Bench
+          </Link>
+          <Link to={`/models/${one.id}/fly/new`} className={buttonClass("plain")}>
+            Log a flight
+          </Link>
+        </div>
+      </div>
+    </article>
+  );
+}

@@ -1,0 +1,38 @@
+import { createBrowserRouter, Navigate } from "react-router";
+import { AdjustPage } from "./features/adjustment/AdjustPage";
+import { ModelLayout } from "./features/aircraft/ModelLayout";
+import { RevisionsPage } from "./features/aircraft/RevisionsPage";
+import { SetupPage } from "./features/aircraft/SetupPage";
+import { BenchPage } from "./features/bench/BenchPage";
+import { FlightEntryPage } from "./features/flight/FlightEntryPage";
+import { FlightsPage } from "./features/flight/FlightsPage";
+import { HangarPage } from "./features/hangar/HangarPage";
+import { Shell } from "./features/hangar/Shell";
+import { BringInPage } from "./features/transfer/BringInPage";
+
+/** The addresses of the page; those under a model follow the loop. */
+export const router = createBrowserRouter([
+  {
+    element: <Shell />,
+    children: [
+      { path: "/", element: <HangarPage /> },
+      { path: "/bring-in", element: <BringInPage /> },
+      {
+        path: "/models/:id",
+        element: <ModelLayout />,
+        children: [
+          { index: true, element: <Navigate to="rig" replace /> },
+          { path: "rig", element: <SetupPage part="rig" /> },
+          { path: "program", element: <SetupPage part="program" /> },
+          { path: "check", element: <BenchPage /> },
+          { path: "fly", element: <FlightsPage /> },
+          { path: "fly/new", element: <FlightEntryPage /> },
+          { path: "fly/:flightId", element: <FlightEntryPage /> },
+          { path: "adjust", element: <AdjustPage /> },
+          { path: "revisions", element: <RevisionsPage /> },
+        ],
+      },
+      { path: "*", element: <Navigate to="/" replace /> },
+    ],
+  },
+]);

@@ -1,0 +1,57 @@
+import { useId, useState } from "react";
+import type { Field } from "@/api/queries";
+import { problemOf } from "./range";
+
+interface Props {
+  field: Field;
+  value: number;
+  onValue: (value: number) => void;
+  label?: string;
+}
+
+/**
+ * A number with its unit and range. What is typed stays as typed; only a legal value is handed on, and
+ * a wrong one is refused right here.
+ */
+export function NumberField({ field, value, onValue, label }: Props) {
+  const id = useId();
+  const [typed, setTyped] = useState({ text: String(value), of: value });
+  const current = typed.of === value || Number(typed.text) === value;
+  const text = current ? typed.text : String(value);
+  const problem = problemOf(field, text);
+  const type = (entered: string) => {
+    const legal = problemOf(field, entered) === undefined;
+    setTyped({ text: entered, of: legal ? Number(entered) : value });
+    if (legal && Number(entered) !== value) {
+      onValue(Number(entered));
+    }
+  };
+  return (
+    <div className="min-w-0">
+      <label htmlFor={id} className="mb-0.5 block text-sm text-soft">
+        {label ?? field.label}
+      </label>
+      <div
+        className={`flex items-center rounded-card border bg-sheet ${problem ? "border-2 border-grounded" : "border-line-strong"}`}
+      >
+        <input
+          id={id}
+          inputMode="decimal"
+          className="figures h-9 w-full min-w-0 rounded-card bg-transparent px-2.5 font-medium"
+          value={text}
+          aria-invalid={problem !== undefined}
+          aria-describedby={`${id}-help`}
+          onChange={(event) => type(event.target.value)}
+        />
+        {field.unit !== "" && <span className="pr-2.5 text-sm text-soft">{field.unit}</span>}
+      </div>
+      <p
+        id={`${id}-help`}
+        role={problem ? "alert" : undefined}
+        className={`mt-0.5 text-xs ${problem ? "font-medium text-grounded" : "text-soft"}`}
+      >
+        {problem ?? field.hint}
+      </p>
+    </div>
+  );
+}
