@@ -30,7 +30,10 @@ export function Card({ title, aside, children, className = "", label }: Props) {
 export function WaitingTag({ children }: { children: ReactNode }) {
   return (
     <span className="inline-flex items-center gap-2 rounded-r-card rounded-l-full bg-tag py-1 pr-3 pl-2 text-sm font-semibold text-on-tag">
-      <span aria-hidden className="size-2.5 rounded-full border-2 border-on-tag bg-sheet" />
+      <span
+        aria-hidden
+        className="size-2.5 shrink-0 rounded-full border-2 border-on-tag bg-sheet"
+      />
       {children}
     </span>
   );

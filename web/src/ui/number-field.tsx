@@ -2,6 +2,9 @@ import { useId, useState } from "react";
 import type { Field } from "@/api/queries";
 import { problemOf } from "./range";
 
+/** Sums of steps carry rounding far behind any ruler; the page leaves it out. */
+const shown = (value: number) => String(Number(value.toFixed(4)));
+
 interface Props {
   field: Field;
   value: number;
@@ -15,9 +18,9 @@ interface Props {
  */
 export function NumberField({ field, value, onValue, label }: Props) {
   const id = useId();
-  const [typed, setTyped] = useState({ text: String(value), of: value });
+  const [typed, setTyped] = useState({ text: shown(value), of: value });
   const current = typed.of === value || Number(typed.text) === value;
-  const text = current ? typed.text : String(value);
+  const text = current ? typed.text : shown(value);
   const problem = problemOf(field, text);
   const type = (entered: string) => {
     const legal = problemOf(field, entered) === undefined;

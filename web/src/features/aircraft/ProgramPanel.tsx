@@ -45,7 +45,7 @@ export function ProgramPanel({ index }: { index: number }) {
         </Card>
       )}
       <Card title="Transmitter">
-        <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
+        <div className="grid grid-cols-2 gap-3 sm:grid-cols-[1.5fr_1fr_1fr_1fr]">
           <DraftChoice
             path={["transmitter", "subTrimMode"]}
             label="Sub-trim"

@@ -26,7 +26,7 @@ export function SetupPage({ part }: { part: "rig" | "program" }) {
           ))}
       </div>
       <div className="space-y-3">
-        <AircraftViews />
+        <AircraftViews compact />
         <Card label="Sticks">
           <StickPads mode={draft.present.transmitter.stickMode} compact />
           <MotorNote />

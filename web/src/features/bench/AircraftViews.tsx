@@ -4,11 +4,14 @@ import type { Setup } from "@/api/queries";
 import { useBench, useBenchStore } from "./store";
 
 const WIDTH = 620;
-const SIDE_MARGIN = 70;
+/** Beside an editor the drawing is small, so its figures are larger against it. */
+const COMPACT_WIDTH = 430;
+const SIDE_MARGIN = 62;
 /** From behind, travels are drawn larger than the model, or they could not be seen. */
 const TRAVEL_SCALE = 2.5;
 
 interface View {
+  width: number;
   setup: Setup;
   travelMm: number[];
   degrees: number[];
@@ -17,7 +20,7 @@ interface View {
 }
 
 /** The live model, from behind and from above. */
-export function AircraftViews() {
+export function AircraftViews({ compact = false }: { compact?: boolean }) {
   const store = useBenchStore();
   const setup = useBench((state) => state.setup);
   const frame = useBench((state) => state.frame);
@@ -26,6 +29,7 @@ export function AircraftViews() {
     return <p className="p-6 text-soft">The bench is being set up …</p>;
   }
   const view: View = {
+    width: compact ? COMPACT_WIDTH : WIDTH,
     setup,
     travelMm: frame.positions.travelMm,
     degrees: frame.positions.surfaceDegrees,
@@ -38,7 +42,7 @@ export function AircraftViews() {
       data-frame={frame.number}
     >
       <RearView {...view} />
-      <TopView {...view} />
+      {!compact && <TopView {...view} />}
     </div>
   );
 }
@@ -47,20 +51,20 @@ const colour = (mm: number) =>
   Math.abs(mm) < 0.05 ? "var(--soft)" : mm > 0 ? "var(--plus)" : "var(--minus)";
 
 /** From behind: right is right, and trailing edges stand above or below their panel. */
-function RearView({ setup, travelMm, selected, onSelect }: View) {
+function RearView({ width, setup, travelMm, selected, onSelect }: View) {
   const { half, top, bottom } = extent(setup);
-  const scale = (WIDTH - 2 * SIDE_MARGIN) / (2 * half);
+  const scale = (width - 2 * SIDE_MARGIN) / (2 * half);
   const head = 34;
   const height = head + (top - bottom) * scale + 52;
   const at = (point: Vec, by = 0, normal?: Vec) => ({
-    x: WIDTH / 2 + (point.right + (normal?.right ?? 0) * by) * scale,
+    x: width / 2 + (point.right + (normal?.right ?? 0) * by) * scale,
     y: head + (top - point.up - (normal?.up ?? 0) * by) * scale,
   });
   const widest = [...setup.airframe.fuselage].sort((a, b) => b.halfWidthMm - a.halfWidthMm)[0];
   return (
     <svg
-      viewBox={`0 0 ${WIDTH} ${height}`}
-      className="block w-full"
+      viewBox={`0 0 ${width} ${height}`}
+      className="block max-h-[33dvh] w-full"
       role="group"
       aria-label="From behind"
     >
@@ -85,7 +89,7 @@ function RearView({ setup, travelMm, selected, onSelect }: View) {
       })}
       {widest !== undefined && (
         <ellipse
-          cx={WIDTH / 2}
+          cx={width / 2}
           cy={head + (top - (widest.topMm + widest.bottomMm) / 2) * scale}
           rx={widest.halfWidthMm * scale}
           ry={((widest.topMm - widest.bottomMm) / 2) * scale}
@@ -125,7 +129,9 @@ function RearSurface({ shape, mm, chosen, onSelect, at }: RearProps) {
   const [a, b] = moved as [{ x: number; y: number }, { x: number; y: number }];
   const label = surface.sideways
     ? { x: Math.max(a.x, b.x) + 14, y: Math.min(a.y, b.y) - 4, anchor: "start" as const }
-    : { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 + (mm >= 0 ? -9 : 20), anchor: "middle" as const };
+    : surface.side === "CENTRE"
+      ? { x: Math.max(a.x, b.x) + 10, y: (a.y + b.y) / 2 + 5, anchor: "start" as const }
+      : { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 + (mm >= 0 ? -9 : 20), anchor: "middle" as const };
   return (
     <g
       role="button"
@@ -167,12 +173,12 @@ function RearSurface({ shape, mm, chosen, onSelect, at }: RearProps) {
 }
 
 /** From above, nose up: panels, and each surface shortened by its angle as the eye sees it. */
-function TopView({ setup, travelMm, degrees, selected, onSelect }: View) {
+function TopView({ width, setup, travelMm, degrees, selected, onSelect }: View) {
   const { half, length } = extent(setup);
-  const scale = (WIDTH - 2 * SIDE_MARGIN) / (2 * half);
+  const scale = (width - 2 * SIDE_MARGIN) / (2 * half);
   const head = 34;
   const height = head + length * scale + 22;
-  const at = (point: Vec) => `${WIDTH / 2 + point.right * scale},${head + point.aft * scale}`;
+  const at = (point: Vec) => `${width / 2 + point.right * scale},${head + point.aft * scale}`;
   const body = setup.airframe.fuselage;
   const outline = [
     ...body.map((s) => ({ aft: s.aftMm, right: -s.halfWidthMm, up: 0 })),
@@ -186,8 +192,8 @@ function TopView({ setup, travelMm, degrees, selected, onSelect }: View) {
   const radius = (setup.airframe.propellerDiameterMm / 2) * scale;
   return (
     <svg
-      viewBox={`0 0 ${WIDTH} ${height}`}
-      className="block w-full border-t border-line"
+      viewBox={`0 0 ${width} ${height}`}
+      className="block max-h-[50dvh] w-full border-t border-line"
       role="group"
       aria-label="From above"
     >
@@ -196,8 +202,8 @@ function TopView({ setup, travelMm, degrees, selected, onSelect }: View) {
       </text>
       {radius > 0 && (
         <line
-          x1={WIDTH / 2 - radius}
-          x2={WIDTH / 2 + radius}
+          x1={width / 2 - radius}
+          x2={width / 2 + radius}
           y1={head}
           y2={head}
           stroke="var(--line-strong)"

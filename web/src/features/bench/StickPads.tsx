@@ -32,7 +32,7 @@ export function StickPads({ mode, compact = false }: { mode: number; compact?: b
             along={axes[side][1]}
             moment={moment}
             stays={stays}
-            size={compact ? 132 : 168}
+            size={compact ? 116 : 168}
             onMove={move}
           />
         ))}

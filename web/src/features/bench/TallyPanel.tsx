@@ -58,7 +58,8 @@ export function TallyPanel() {
         </tfoot>
       </table>
       <p className="mt-1 text-soft">
-        Left: <strong className="figures text-ink">{tally.plusLeftMm.toFixed(1)} mm</strong> {plus},{" "}
+        Still to be had:{" "}
+        <strong className="figures text-ink">{tally.plusLeftMm.toFixed(1)} mm</strong> {plus},{" "}
         <strong className="figures text-ink">{tally.minusLeftMm.toFixed(1)} mm</strong> {minus}.
         Plus is {plus}.
       </p>

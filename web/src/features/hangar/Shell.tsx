@@ -29,12 +29,15 @@ export function Shell() {
   return (
     <div className="min-h-dvh">
       <header className="no-print flex h-12 items-center gap-4 bg-[#12433d] px-4 text-[#f4f7f4]">
-        <Link to="/" className="flex items-center gap-2 text-lg font-semibold tracking-tight">
+        <Link
+          to="/"
+          className="flex items-center gap-2 text-lg font-semibold tracking-tight whitespace-nowrap"
+        >
           <img src="/tally.svg" alt="" className="size-8" />
           High Tally
         </Link>
-        <nav className="flex gap-1 text-sm" aria-label="Program">
-          <Link to="/" className="rounded-card px-3 py-1.5 hover:bg-white/15">
+        <nav className="flex gap-1 text-sm whitespace-nowrap" aria-label="Program">
+          <Link to="/" className="hidden rounded-card px-3 py-1.5 hover:bg-white/15 sm:block">
             Hangar
           </Link>
           <Link to="/bring-in" className="rounded-card px-3 py-1.5 hover:bg-white/15">

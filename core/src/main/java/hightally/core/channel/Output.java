@@ -54,14 +54,18 @@ public record Output(
     return centre + turned / 100 * pulsePer100 * endpoint(turned) / 100;
   }
 
-  /** d(pulse)/d(command) on the side a command is on, µs per percent; 0 beyond a limit. */
+  /**
+   * d(pulse)/d(command), µs per percent; 0 beyond a limit. At exactly 0, where the two sides meet
+   * in a corner if their endpoints differ, the mean of both: what a small step either way finds.
+   */
   public double slope(double commandPercent) {
-    double turned = reversed ? -commandPercent : commandPercent;
     double pulse = freePulse(commandPercent);
     if (Math.abs(commandPercent) > commandLimit || pulse < limitLow || pulse > limitHigh) {
       return 0;
     }
-    return (reversed ? -1 : 1) * reach(turned) / 100;
+    double turned = reversed ? -commandPercent : commandPercent;
+    double reach = turned == 0 ? (reach(1) + reach(-1)) / 2 : reach(turned);
+    return (reversed ? -1 : 1) * reach / 100;
   }
 
   /**

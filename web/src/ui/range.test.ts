@@ -1,0 +1,34 @@
+import { describe, expect, it } from "vitest";
+import type { Field } from "@/api/queries";
+import { problemOf } from "./range";
+
+const chord: Field = {
+  path: "setup.surfaces[].chordMm",
+  label: "Chord",
+  unit: "mm",
+  hint: "",
+  min: 5,
+  max: 600,
+  kind: "NUMBER",
+};
+
+describe("a typed number", () => {
+  it("is taken inside its range, ends included", () => {
+    expect(problemOf(chord, "5")).toBeUndefined();
+    expect(problemOf(chord, " 600 ")).toBeUndefined();
+  });
+
+  it("is refused with its value and range", () => {
+    expect(problemOf(chord, "601")).toBe("601 is refused. Chord: 5 to 600 mm");
+    expect(problemOf(chord, "wide")).toContain("wide is refused");
+    expect(problemOf(chord, "")).toBe("Chord is missing: 5 to 600 mm");
+  });
+
+  it("says what to do about a decimal comma", () => {
+    expect(problemOf(chord, "52,5")).toBe("Write 52.5 with a point");
+  });
+
+  it("refuses half a click", () => {
+    expect(problemOf({ ...chord, kind: "WHOLE_NUMBER" }, "7.5")).toContain("whole number");
+  });
+});
