@@ -6,6 +6,7 @@ import { defineConfig } from "vite";
 export default defineConfig({
   plugins: [react(), tailwindcss()],
   resolve: { alias: { "@": fileURLToPath(new URL("./src", import.meta.url)) } },
+  build: { chunkSizeWarningLimit: 900, reportCompressedSize: false },
   server: {
     proxy: { "/api": { target: "http://127.0.0.1:8080", ws: true } },
   },

@@ -65,12 +65,18 @@ export const useOpenAdjustment = (id: number) =>
       (await answered(api.GET("/api/aircraft/{aircraftId}/adjustment", of(id)))) ?? null,
   });
 
-/** A change that, once acknowledged, makes everything on screen be asked for again. */
+/**
+ * A change that, once acknowledged, makes everything on screen be asked for again: first where the
+ * models stand, since the rest is asked for by revision, then all else without waiting.
+ */
 function useChange<V, T>(change: (value: V) => Promise<T>) {
   const client = useQueryClient();
   return useMutation({
     mutationFn: change,
-    onSuccess: () => client.invalidateQueries({ refetchType: "active" }),
+    onSuccess: async () => {
+      await client.invalidateQueries({ queryKey: ["hangar"] });
+      void client.invalidateQueries({ predicate: ({ queryKey }) => queryKey[0] !== "hangar" });
+    },
   });
 }
 

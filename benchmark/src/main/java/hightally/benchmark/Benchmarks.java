@@ -1,0 +1,58 @@
+package hightally.benchmark;
+
+import java.util.Collection;
+import java.util.Locale;
+import org.openjdk.jmh.profile.GCProfiler;
+import org.openjdk.jmh.results.RunResult;
+import org.openjdk.jmh.runner.Runner;
+import org.openjdk.jmh.runner.RunnerException;
+import org.openjdk.jmh.runner.options.Options;
+import org.openjdk.jmh.runner.options.OptionsBuilder;
+import org.openjdk.jmh.runner.options.TimeValue;
+import org.openjdk.jmh.runner.options.VerboseMode;
+
+/** Runs the measurements and prints them as ratios within the run. */
+public final class Benchmarks {
+  private Benchmarks() {}
+
+  /** Everything that is measured outside the browser. */
+  public static void main(String[] args) throws RunnerException {
+    Options options =
+        new OptionsBuilder()
+            .include(EvaluationBenchmark.class.getSimpleName())
+            .forks(2)
+            .warmupIterations(4)
+            .measurementIterations(6)
+            .warmupTime(TimeValue.seconds(1))
+            .measurementTime(TimeValue.seconds(1))
+            .addProfiler(GCProfiler.class)
+            .verbosity(VerboseMode.SILENT)
+            .build();
+    Collection<RunResult> results = new Runner(options).run();
+    double full = time(results, "fullEvaluation");
+    double bare = time(results, "bareFourBars");
+    System.out.printf(
+        Locale.ROOT,
+        "One evaluation of the demo biplane: %.0f ns; its six bare four-bars: %.0f ns; ratio %.2f"
+            + " (limit 5); allocated per evaluation: %.0f bytes%n",
+        full,
+        bare,
+        full / bare,
+        allocated(results, "fullEvaluation"));
+  }
+
+  private static double time(Collection<RunResult> results, String name) {
+    return find(results, name).getPrimaryResult().getScore();
+  }
+
+  private static double allocated(Collection<RunResult> results, String name) {
+    return find(results, name).getSecondaryResults().get("gc.alloc.rate.norm").getScore();
+  }
+
+  private static RunResult find(Collection<RunResult> results, String name) {
+    return results.stream()
+        .filter(one -> one.getParams().getBenchmark().endsWith("." + name))
+        .findFirst()
+        .orElseThrow();
+  }
+}

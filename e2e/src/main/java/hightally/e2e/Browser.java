@@ -1,0 +1,75 @@
+package hightally.e2e;
+
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.options.ColorScheme;
+import com.microsoft.playwright.options.ReducedMotion;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+
+/** Debian's Chromium, driven by Playwright; errors on the page's console are kept. */
+public final class Browser implements AutoCloseable {
+  private final Playwright playwright;
+  private final com.microsoft.playwright.Browser browser;
+  private final List<String> errors = new ArrayList<>();
+
+  /** Starts the browser without a window. */
+  public Browser() {
+    Map<String, String> env = Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1");
+    playwright = Playwright.create(new Playwright.CreateOptions().setEnv(env));
+    browser =
+        playwright
+            .chromium()
+            .launch(
+                new BrowserType.LaunchOptions()
+                    .setExecutablePath(chromium())
+                    .setArgs(
+                        List.of(
+                            "--no-sandbox", "--disable-gpu", "--disable-background-networking")));
+  }
+
+  /** A page of a size and theme, with a memory of its own. */
+  public Page page(int width, int height, ColorScheme theme) {
+    BrowserContext context =
+        browser.newContext(
+            new com.microsoft.playwright.Browser.NewContextOptions()
+                .setViewportSize(width, height)
+                .setColorScheme(theme)
+                .setReducedMotion(ReducedMotion.REDUCE)
+                .setLocale("en-GB"));
+    Page page = context.newPage();
+    page.setDefaultTimeout(15_000);
+    page.onPageError(error -> errors.add(error));
+    page.onConsoleMessage(
+        message -> {
+          if (message.type().equals("error")) {
+            errors.add(message.text());
+          }
+        });
+    return page;
+  }
+
+  /** What went wrong on any page so far. */
+  public List<String> errors() {
+    return errors;
+  }
+
+  private static Path chromium() {
+    return Arrays.stream(System.getenv("PATH").split(":"))
+        .map(folder -> Path.of(folder, "chromium"))
+        .filter(Files::isExecutable)
+        .findFirst()
+        .orElseThrow(() -> new IllegalStateException("chromium is not on the PATH"));
+  }
+
+  @Override
+  public void close() {
+    playwright.close();
+  }
+}

@@ -1,0 +1,139 @@
+package hightally.e2e;
+
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStreamReader;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+
+/** The packaged application in a process of its own, started as the script starts it. */
+public final class RunningApp implements AutoCloseable {
+  private static final String READY = "High Tally is ready at ";
+  private static final Path JAR = root().resolve("app/target/high-tally-boot.jar");
+  private static final Path UNPACKED = root().resolve("e2e/target/run");
+
+  private final Process process;
+  private final String address;
+
+  private RunningApp(Process process, String address) {
+    this.process = process;
+    this.address = address;
+  }
+
+  /** The folder the project stands in, from whichever of its folders this was started. */
+  static Path root() {
+    Path here = Path.of("").toAbsolutePath();
+    return Files.exists(here.resolve("high-tally")) ? here : here.getParent();
+  }
+
+  /** Starts on a free port, with the demo model if the data folder is empty. */
+  public static RunningApp start(Path data) {
+    unpack();
+    List<String> flags = List.of("-XX:SharedArchiveFile=" + UNPACKED.resolve("classes.jsa"));
+    return launch(flags, List.of("--high-tally.data=" + data, "--server.port=0"));
+  }
+
+  /** Starting from the unpacked application with its class archive takes a third of the time. */
+  private static synchronized void unpack() {
+    Path archive = UNPACKED.resolve("classes.jsa");
+    try {
+      if (Files.exists(archive) && Files.getLastModifiedTime(archive).toMillis() > builtAt()) {
+        return;
+      }
+      deleteTree(UNPACKED);
+      run(
+          "java",
+          "-Djarmode=tools",
+          "-jar",
+          JAR.toString(),
+          "extract",
+          "--destination",
+          UNPACKED.toString());
+      Path data = Files.createTempDirectory("high-tally-training");
+      launch(
+              List.of("-XX:ArchiveClassesAtExit=" + archive, "-Dhigh-tally.exit-when-ready=true"),
+              List.of("--high-tally.data=" + data, "--server.port=0"))
+          .process
+          .waitFor();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    } catch (InterruptedException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
+  /**
+   * The boot jar's own time is fixed for reproducible builds; the plain jar's tells when it was
+   * made.
+   */
+  private static long builtAt() throws IOException {
+    return Files.getLastModifiedTime(root().resolve("app/target/high-tally.jar")).toMillis();
+  }
+
+  private static RunningApp launch(List<String> flags, List<String> arguments) {
+    List<String> command = new ArrayList<>(List.of("java", "-XX:TieredStopAtLevel=1"));
+    command.addAll(List.of("-XX:+UseSerialGC", "-Dspring.aot.enabled=true", "-Xlog:disable"));
+    command.addAll(flags);
+    command.addAll(List.of("-jar", UNPACKED.resolve("high-tally-boot.jar").toString()));
+    command.add("--high-tally.demo=true");
+    command.addAll(arguments);
+    try {
+      Process process = new ProcessBuilder(command).redirectErrorStream(true).start();
+      return new RunningApp(process, awaitAddress(process));
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  private static String awaitAddress(Process process) throws IOException {
+    BufferedReader out =
+        new BufferedReader(new InputStreamReader(process.getInputStream(), StandardCharsets.UTF_8));
+    StringBuilder said = new StringBuilder();
+    for (String line = out.readLine(); line != null; line = out.readLine()) {
+      if (line.startsWith(READY)) {
+        return line.substring(READY.length()).strip();
+      }
+      said.append(line).append('\n');
+    }
+    throw new IllegalStateException("The application ended before it was ready:\n" + said);
+  }
+
+  /** Address of the page, ending in a slash. */
+  public String address() {
+    return address;
+  }
+
+  /** Ends the process with SIGKILL: no shutdown hook runs. */
+  public void kill() {
+    process.destroyForcibly();
+    try {
+      process.waitFor();
+    } catch (InterruptedException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
+  @Override
+  public void close() {
+    kill();
+  }
+
+  private static void run(String... command) throws IOException, InterruptedException {
+    int exit = new ProcessBuilder(command).inheritIO().start().waitFor();
+    if (exit != 0) {
+      throw new IllegalStateException(String.join(" ", command) + " ended with " + exit);
+    }
+  }
+
+  private static void deleteTree(Path folder) throws IOException {
+    if (Files.exists(folder)) {
+      try (var files = Files.walk(folder)) {
+        files.sorted(java.util.Comparator.reverseOrder()).forEach(file -> file.toFile().delete());
+      }
+    }
+  }
+}

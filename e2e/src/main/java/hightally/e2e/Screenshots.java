@@ -1,0 +1,100 @@
+package hightally.e2e;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
+import com.microsoft.playwright.options.ColorScheme;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+
+/** Renews docs/screenshots from the demo data. */
+public final class Screenshots {
+  private final Browser browser;
+  private final RunningApp app;
+  private final Path folder = RunningApp.root().resolve("docs/screenshots");
+
+  private Screenshots(Browser browser, RunningApp app) {
+    this.browser = browser;
+    this.app = app;
+  }
+
+  /** Takes every picture. */
+  public static void main(String[] args) throws IOException {
+    Path data = Files.createTempDirectory("high-tally-pictures");
+    try (Browser browser = new Browser();
+        RunningApp app = RunningApp.start(data)) {
+      new Screenshots(browser, app).all();
+    }
+  }
+
+  private void all() throws IOException {
+    Files.createDirectories(folder);
+    plain("hangar", "", ColorScheme.LIGHT);
+    plain("model-rig", "models/1/rig", ColorScheme.LIGHT);
+    plain("model-program", "models/1/program", ColorScheme.DARK);
+    bench();
+    phone();
+    adjustment();
+  }
+
+  private void plain(String name, String path, ColorScheme theme) {
+    save(open(path, 1280, 800, theme), name);
+  }
+
+  private Page open(String path, int width, int height, ColorScheme theme) {
+    Page page = browser.page(width, height, theme);
+    page.navigate(app.address() + path);
+    page.waitForTimeout(900);
+    return page;
+  }
+
+  private void bench() {
+    Page page = open("models/1/check", 1280, 800, ColorScheme.LIGHT);
+    BoundingBox pad = page.locator("[data-stick=right]").boundingBox();
+    page.mouse().move(pad.x + pad.width / 2, pad.y + pad.height / 2);
+    page.mouse().down();
+    page.mouse().move(pad.x + pad.width * 0.72, pad.y + pad.height * 0.66);
+    page.waitForTimeout(400);
+    save(page, "bench-tally");
+  }
+
+  private void phone() {
+    Page page = open("models/1/fly/new", 390, 844, ColorScheme.LIGHT);
+    click(page, "Roll trim: one less", 9);
+    click(page, "Pitch trim: one more", 14);
+    click(page, "Yaw trim: one more", 6);
+    save(page, "flight-entry-phone");
+  }
+
+  private void adjustment() {
+    Page page = open("models/1/adjust", 1280, 800, ColorScheme.LIGHT);
+    save(page, "adjustment-plan");
+    click(page, "Start at the bench", 1);
+    Locator step = page.locator("[data-step]");
+    while (!"TURN".equals(step.getAttribute("data-step"))) {
+      String before = step.innerText();
+      click(page, "Next", 1);
+      page.waitForCondition(() -> !step.innerText().equals(before));
+    }
+    page.waitForTimeout(200);
+    save(page, "adjustment-step");
+    page.getByRole(AriaRole.BUTTON, named("Dark theme")).click();
+    save(page, "adjustment-step-dark");
+  }
+
+  private static void click(Page page, String name, int times) {
+    for (int i = 0; i < times; i++) {
+      page.getByRole(AriaRole.BUTTON, named(name)).click();
+    }
+  }
+
+  private static Page.GetByRoleOptions named(String name) {
+    return new Page.GetByRoleOptions().setName(name).setExact(true);
+  }
+
+  private void save(Page page, String name) {
+    page.screenshot(new Page.ScreenshotOptions().setPath(folder.resolve(name + ".png")));
+  }
+}

@@ -1,0 +1,184 @@
+package hightally.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.ColorScheme;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** The pilot's way through the page, in a real browser, on the packaged application. */
+class PathTest {
+  @TempDir static Path folder;
+  private static RunningApp app;
+  private static Browser browser;
+
+  @BeforeAll
+  static void start() {
+    app = RunningApp.start(folder.resolve("data"));
+    browser = new Browser();
+  }
+
+  @AfterAll
+  static void stop() {
+    browser.close();
+    app.close();
+  }
+
+  /**
+   * From the hangar to a revision with its trims at zero. Worked out by hand for the elevator:
+   *
+   * <p>One click is 0.5 %. Channel 2 is not reversed; its high endpoint is 96 % of 500 µs, so ten
+   * clicks are 5 % = 24 µs. The servo turns 0.09° a µs: 2.16°. The arm's hole, 13 mm out and
+   * leaning 2°, moves the rod 13·cos 2°·sin 2.16° = 0.490 mm; the horn's hole, 18 mm from the hinge
+   * and leaning 3°, turns the surface by about 0.490 / (18·cos 3°) rad = 1.56°; at 62 mm chord that
+   * is 1.69 mm.
+   *
+   * <p>Fourteen clicks are 33.6 µs or 3.024°, 0.685 mm of rod. An M2.5 clevis has 0.45 mm a turn:
+   * 1.52 turns, so three half turns. The servo pulls on a longer pulse and the horn is on the other
+   * side, so up is a shorter rod: 1½ turns in, 0.675 mm, 0.675 / 17.98 rad = 2.15°, 2.3 mm up.
+   */
+  @Test
+  void fromTheHangarToARevisionWithTrimsAtZero() {
+    browser.errors().clear();
+    Page page = browser.page(1280, 800, ColorScheme.LIGHT);
+    page.navigate(app.address());
+    assertThat(page.getByText("Trims wait for an adjustment: roll 9 clicks left")).isVisible();
+    page.getByRole(AriaRole.LINK, named("Quillon")).click();
+    button(page, "Elevator").first().click();
+    assertThat(page.getByText("Elevator: linkage")).isVisible();
+
+    page.getByRole(AriaRole.LINK, named("Check")).click();
+    for (int i = 0; i < 10; i++) {
+      button(page, "Pitch trim: one more").click();
+    }
+    Locator trim = page.locator("tr", new Page.LocatorOptions().setHasText("Pitch trim"));
+    assertThat(trim.locator("td").nth(2)).hasText("+1.69");
+    assertThat(trim.locator("td").nth(0)).hasText("+5.0");
+    theTallySumsToWhereTheSurfaceStands(page);
+
+    page.setViewportSize(390, 844);
+    page.getByRole(AriaRole.LINK, named("Fly")).click();
+    page.getByRole(AriaRole.LINK, named("Log a flight")).click();
+    times(9, () -> button(page, "Roll trim: one less").click());
+    times(14, () -> button(page, "Pitch trim: one more").click());
+    times(6, () -> button(page, "Yaw trim: one more").click());
+    assertThat(page.getByText("14 clicks nose up")).isVisible();
+    page.getByLabel("Remarks").fill("Hands off in calm air");
+    button(page, "Save the flight").click();
+    assertThat(page.getByText("Hands off in calm air")).isVisible();
+
+    page.setViewportSize(1280, 800);
+    page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Adjust")).click();
+    assertThat(page.locator("[data-rod=elevator]"))
+        .containsText("Elevator: 1½ turns in. Trailing edge goes up 2.3 mm.");
+    assertThat(page.locator("[data-rod=upper-aileron-left]")).containsText("leave the slave rod");
+    button(page, "Start at the bench").click();
+    followTheWorkOrder(page);
+
+    assertThat(page.getByText("Adjusted and not flown yet: the next flight confirms it."))
+        .isVisible();
+    page.getByRole(AriaRole.LINK, named("revision 4")).click();
+    assertThat(page.getByText("moved into the rods: roll 9 clicks left, pitch 14 clicks up"))
+        .isVisible();
+    page.getByRole(AriaRole.LINK, named("Check")).click();
+    assertThat(page.getByLabel("Pitch trim, clicks")).hasValue("0");
+    assertThat(browser.errors()).isEmpty();
+  }
+
+  private static void followTheWorkOrder(Page page) {
+    Locator step = page.locator("[data-step]");
+    assertThat(step).hasText("Make the motor harmless");
+    assertThat(page.getByText("Take the propeller off")).isVisible();
+    boolean trimPutBack = false;
+    boolean elevatorTurned = false;
+    while (!"VERIFY".equals(step.getAttribute("data-step"))) {
+      String before = page.getByText("of 2").innerText();
+      trimPutBack |= step.innerText().equals("Put the trim back: roll 9 clicks left");
+      elevatorTurned |= step.innerText().equals("Elevator: 1½ turns in");
+      button(page, "Next").click();
+      page.waitForCondition(() -> !page.getByText("of 2").innerText().equals(before));
+    }
+    assertThat(trimPutBack).as("the pair's second side is marked with the trim back in").isTrue();
+    assertThat(elevatorTurned).isTrue();
+    button(page, "Done: save revision 4, trims at zero").click();
+  }
+
+  private static void theTallySumsToWhereTheSurfaceStands(Page page) {
+    Locator rows = page.locator("tbody tr:not([aria-hidden])");
+    double sum = 0;
+    for (int i = 0; i < rows.count(); i++) {
+      sum += number(rows.nth(i).locator("td").nth(2).innerText());
+    }
+    double total = number(page.locator("[data-tally-total] td").nth(2).innerText());
+    assertThat(total).isCloseTo(sum, within(0.005 * (rows.count() + 1)));
+    assertThat(Math.abs(total)).isGreaterThan(1);
+  }
+
+  @Test
+  void aWrongValueIsRefusedAtItsFieldAndADraftSurvivesAReload() {
+    Page page = browser.page(1280, 800, ColorScheme.LIGHT);
+    page.navigate(app.address() + "models/1/rig");
+    Locator horn = page.getByLabel("Horn radius");
+    horn.fill("0");
+    assertThat(page.getByText("0 is refused. Horn radius: 1 to 150 mm")).isVisible();
+    assertThat(page.getByText("unsaved change")).hasCount(0);
+    horn.fill("16.5");
+    assertThat(page.getByText("1 unsaved change")).isVisible();
+    page.reload();
+    assertThat(page.getByLabel("Horn radius")).hasValue("16.5");
+    button(page, "Undo").click();
+    assertThat(page.getByLabel("Horn radius")).hasValue("15");
+    button(page, "Redo").click();
+    assertThat(page.getByLabel("Horn radius")).hasValue("16.5");
+    button(page, "Undo").click();
+  }
+
+  @Test
+  void aSetupIsSavedAsAFileAndReadBack() throws Exception {
+    Page page = browser.page(1280, 800, ColorScheme.DARK);
+    page.navigate(app.address() + "models/1/revisions");
+    Path saved = folder.resolve("quillon.json");
+    page.waitForDownload(
+            () -> page.getByRole(AriaRole.LINK, named("Save as a file")).first().click())
+        .saveAs(saved);
+    Path broken = folder.resolve("broken.json");
+    String text = Files.readString(saved);
+    Files.writeString(broken, text.replace("\"stickMode\" : 2", "\"stickMode\" : 7"));
+    page.navigate(app.address() + "bring-in");
+    page.locator("input[type=file]").setInputFiles(broken);
+    assertThat(page.getByText("transmitter.stickMode is 7; it must be 1 to 4.")).isVisible();
+    Files.writeString(saved, text.replace("\"name\" : \"Quillon\"", "\"name\" : \"Second one\""));
+    page.locator("input[type=file]").setInputFiles(saved);
+    button(page, "Add as a new model").click();
+    assertThat(page.getByText("Revision 1 has not been flown.")).isVisible();
+    assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Second one")))
+        .isVisible();
+  }
+
+  private static double number(String text) {
+    return Double.parseDouble(text.replace('−', '-'));
+  }
+
+  private static void times(int count, Runnable action) {
+    for (int i = 0; i < count; i++) {
+      action.run();
+    }
+  }
+
+  private static Locator button(Page page, String name) {
+    return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name));
+  }
+
+  private static Page.GetByRoleOptions named(String name) {
+    return new Page.GetByRoleOptions().setName(name).setExact(true);
+  }
+}
