@@ -10,7 +10,7 @@ const noFeatures = {
 };
 
 export default ts.config(
-  { ignores: ["dist", "node_modules", "src/api/generated"] },
+  { ignores: ["dist", "target", "node_modules", "src/api/generated"] },
   js.configs.recommended,
   ...ts.configs.strict,
   {

@@ -6,7 +6,7 @@ export function TurnDrawing({ rod }: { rod: PlannedRod }) {
   const turning = rod.sixths !== 0;
   const words = out ? "counter-clockwise, rod gets longer" : "clockwise, rod gets shorter";
   return (
-    <figure className="float-right mb-3 ml-6 w-44 sm:w-56">
+    <figure className="w-44 sm:w-56">
       <svg
         viewBox="0 0 220 150"
         className="mm-paper w-full rounded-card border border-line"

@@ -47,12 +47,19 @@ export function WorkOrderView({ open }: { open: OpenAdjustment }) {
   return (
     <div className="mx-auto max-w-4xl">
       <div className="mb-3 flex items-center gap-3">
-        <progress
-          className="h-2 flex-1 accent-[var(--brand)]"
-          max={steps.length}
-          value={open.step + 1}
+        <div
+          role="progressbar"
           aria-label="Work order"
-        />
+          aria-valuemin={1}
+          aria-valuemax={steps.length}
+          aria-valuenow={open.step + 1}
+          className="h-2 flex-1 overflow-hidden rounded-full bg-line"
+        >
+          <div
+            className="h-full bg-brand"
+            style={{ width: `${((open.step + 1) / steps.length) * 100}%` }}
+          />
+        </div>
         <span className="figures text-soft">
           Step {open.step + 1} of {steps.length}
         </span>
@@ -64,8 +71,10 @@ export function WorkOrderView({ open }: { open: OpenAdjustment }) {
         <h2 className="mb-4 text-3xl leading-tight sm:text-5xl" data-step={step.kind}>
           {step.title}
         </h2>
-        {step.kind === "TURN" && rod !== undefined && <TurnDrawing rod={rod} />}
-        <p className="max-w-[44ch] text-xl leading-snug sm:text-2xl">{step.detail}</p>
+        <div className="grid gap-6 sm:grid-cols-[1fr_auto]">
+          <p className="max-w-[44ch] text-xl leading-snug sm:text-2xl">{step.detail}</p>
+          {step.kind === "TURN" && rod !== undefined && <TurnDrawing rod={rod} />}
+        </div>
         {step.caution !== "" && (
           <div className="mt-5 text-lg">
             <Caution>{step.caution}</Caution>

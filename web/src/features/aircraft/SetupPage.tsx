@@ -29,7 +29,7 @@ export function SetupPage({ part }: { part: "rig" | "program" }) {
         <AircraftViews compact />
         <Card label="Sticks">
           <StickPads mode={draft.present.transmitter.stickMode} compact />
-          <MotorNote />
+          <MotorNote mode={draft.present.transmitter.stickMode} />
         </Card>
         <Card>
           <TallyPanel />

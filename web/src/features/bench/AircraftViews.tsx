@@ -55,7 +55,7 @@ function RearView({ width, setup, travelMm, selected, onSelect }: View) {
   const { half, top, bottom } = extent(setup);
   const scale = (width - 2 * SIDE_MARGIN) / (2 * half);
   const head = 34;
-  const height = head + (top - bottom) * scale + 52;
+  const height = head + (top - bottom) * scale + 62;
   const at = (point: Vec, by = 0, normal?: Vec) => ({
     x: width / 2 + (point.right + (normal?.right ?? 0) * by) * scale,
     y: head + (top - point.up - (normal?.up ?? 0) * by) * scale,
@@ -64,7 +64,7 @@ function RearView({ width, setup, travelMm, selected, onSelect }: View) {
   return (
     <svg
       viewBox={`0 0 ${width} ${height}`}
-      className="block max-h-[33dvh] w-full"
+      className="block max-h-[30dvh] w-full"
       role="group"
       aria-label="From behind"
     >
@@ -100,6 +100,7 @@ function RearView({ width, setup, travelMm, selected, onSelect }: View) {
       )}
       {surfaceShapes(setup).map((shape, i) => (
         <RearSurface
+          foot={height - 10}
           key={shape.surface.id}
           shape={shape}
           mm={travelMm[i] ?? 0}
@@ -113,6 +114,8 @@ function RearView({ width, setup, travelMm, selected, onSelect }: View) {
 }
 
 interface RearProps {
+  /** Where a surface across the middle is labelled, out of the wings' way. */
+  foot: number;
   shape: SurfaceShape;
   mm: number;
   chosen: boolean;
@@ -120,7 +123,7 @@ interface RearProps {
   at: (point: Vec, by?: number, normal?: Vec) => { x: number; y: number };
 }
 
-function RearSurface({ shape, mm, chosen, onSelect, at }: RearProps) {
+function RearSurface({ foot, shape, mm, chosen, onSelect, at }: RearProps) {
   const { surface, edge, normal } = shape;
   const drawn = mm * TRAVEL_SCALE;
   const rest = edge.map((point) => at(point));
@@ -130,7 +133,7 @@ function RearSurface({ shape, mm, chosen, onSelect, at }: RearProps) {
   const label = surface.sideways
     ? { x: Math.max(a.x, b.x) + 14, y: Math.min(a.y, b.y) - 4, anchor: "start" as const }
     : surface.side === "CENTRE"
-      ? { x: Math.max(a.x, b.x) + 10, y: (a.y + b.y) / 2 + 5, anchor: "start" as const }
+      ? { x: (a.x + b.x) / 2, y: foot, anchor: "middle" as const }
       : { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 + (mm >= 0 ? -9 : 20), anchor: "middle" as const };
   return (
     <g
@@ -166,6 +169,7 @@ function RearSurface({ shape, mm, chosen, onSelect, at }: RearProps) {
         className="figures"
         data-travel={surface.id}
       >
+        {surface.side === "CENTRE" && !surface.sideways && `${surface.name} `}
         {travel(mm, surface.sideways)}
       </text>
     </g>
@@ -193,7 +197,7 @@ function TopView({ width, setup, travelMm, degrees, selected, onSelect }: View) 
   return (
     <svg
       viewBox={`0 0 ${width} ${height}`}
-      className="block max-h-[50dvh] w-full border-t border-line"
+      className="block max-h-[42dvh] w-full border-t border-line"
       role="group"
       aria-label="From above"
     >

@@ -23,7 +23,7 @@ export function BenchPage() {
       <div className="space-y-3">
         <Card label="Sticks and trims">
           <StickPads mode={transmitter.stickMode} />
-          <MotorNote />
+          <MotorNote mode={transmitter.stickMode} />
           <div className="mt-3 border-t border-line pt-3">
             <TrimSteppers range={transmitter.trimRangeClicks} />
           </div>

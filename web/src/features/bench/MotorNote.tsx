@@ -1,7 +1,7 @@
 import { useBench } from "./store";
 
 /** What the throttle channel is told; a word with the number, since it is the one that hurts. */
-export function MotorNote() {
+export function MotorNote({ mode }: { mode: number }) {
   const setup = useBench((state) => state.setup);
   const positions = useBench((state) => state.frame?.positions);
   const i = setup?.channels.findIndex((channel) => channel.carries === "throttle") ?? -1;
@@ -12,9 +12,11 @@ export function MotorNote() {
   }
   const power = Math.round((command + 100) / 2);
   return (
-    <p className={`text-sm ${power > 0 ? "font-semibold text-grounded" : "text-soft"}`}>
-      {power > 0 ? `Motor told to run: ${power} %` : "Motor told to stand still"} (
-      {Math.round(pulse)} µs)
+    <p className="mt-1 text-xs text-soft">
+      <span className={power > 0 ? "font-semibold text-grounded" : ""}>
+        {power > 0 ? `Motor told to run: ${power} %` : "Motor told to stand still"}
+      </span>
+      , {Math.round(pulse)} µs. Simulated transmitter, stick mode {mode}.
     </p>
   );
 }

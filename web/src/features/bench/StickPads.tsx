@@ -45,7 +45,7 @@ export function StickPads({ mode, compact = false }: { mode: number; compact?: b
             checked={stays}
             onChange={(event) => setStays(event.target.checked)}
           />
-          Sticks stay where I let go
+          Sticks stay put
         </label>
         <label className="flex items-center gap-2 font-medium">
           <input
@@ -54,12 +54,9 @@ export function StickPads({ mode, compact = false }: { mode: number; compact?: b
             checked={moment.throttleCut}
             onChange={(event) => store.move({ throttleCut: event.target.checked })}
           />
-          Throttle cut {moment.throttleCut ? "holds the motor" : "is off"}
+          Throttle cut {moment.throttleCut ? "on" : "off"}
         </label>
       </div>
-      <p className="text-xs text-soft">
-        Stick mode {mode}. Simulated: no transmitter is connected.
-      </p>
     </div>
   );
 }

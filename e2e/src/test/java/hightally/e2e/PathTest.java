@@ -17,6 +17,8 @@ import org.junit.jupiter.api.io.TempDir;
 
 /** The pilot's way through the page, in a real browser, on the packaged application. */
 class PathTest {
+  private static final String DEMO_FILE = "app/src/main/resources/demo/quillon.json";
+
   @TempDir static Path folder;
   private static RunningApp app;
   private static Browser browser;
@@ -162,6 +164,62 @@ class PathTest {
     assertThat(page.getByText("Revision 1 has not been flown.")).isVisible();
     assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Second one")))
         .isVisible();
+  }
+
+  @Test
+  void theSecondOfTwoTabsIsToldAndKeepsItsText() {
+    Page first = browser.page(1280, 800, ColorScheme.LIGHT);
+    first.navigate(app.address() + "bring-in");
+    first.locator("input[type=file]").setInputFiles(RunningApp.root().resolve(DEMO_FILE));
+    button(first, "Add as a new model").click();
+    assertThat(first.getByText("Revision 1 has not been flown.")).isVisible();
+    Page second = browser.page(1280, 800, ColorScheme.LIGHT);
+    second.navigate(first.url());
+    edit(first, "16", "A longer horn");
+    edit(second, "17", "A longer horn still");
+    button(first, "Save as revision 2").click();
+    assertThat(first.getByText("Revision 2 has not been flown.")).isVisible();
+    button(second, "Save as revision 2").click();
+    assertThat(second.getByText("revision 2 has been saved since. Nothing was stored")).isVisible();
+    assertThat(second.getByLabel("Horn radius")).hasValue("17");
+    assertThat(second.getByLabel("Why this change")).hasValue("A longer horn still");
+    second.reload();
+    assertThat(second.getByLabel("Horn radius")).hasValue("17");
+    button(second, "Drop them and start from revision 2").click();
+    assertThat(second.getByLabel("Horn radius")).hasValue("16");
+  }
+
+  private static void edit(Page page, String horn, String reason) {
+    page.getByLabel("Horn radius").fill(horn);
+    page.getByLabel("Why this change").fill(reason);
+  }
+
+  @Test
+  void theKeyboardAloneMovesASurfaceAndFindsItsTally() {
+    Page page = browser.page(1280, 800, ColorScheme.LIGHT);
+    page.navigate(app.address() + "models/1/check");
+    Locator rudder = page.locator("[data-travel=rudder]");
+    assertThat(rudder).isVisible();
+    page.locator("[data-stick=left]").focus();
+    times(10, () -> page.keyboard().press("ArrowRight"));
+    assertThat(rudder).containsText("▶");
+    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Rudder:")).focus();
+    page.keyboard().press("Enter");
+    assertThat(page.getByText("Tally: Rudder")).isVisible();
+    assertThat(
+            page.locator("tr", new Page.LocatorOptions().setHasText("Yaw stick"))
+                .locator("td")
+                .first())
+        .hasText("+90.0");
+    page.locator("[data-stick=left]").focus();
+    page.keyboard().press("Home");
+    assertThat(
+            page.locator("tr", new Page.LocatorOptions().setHasText("Yaw stick"))
+                .locator("td")
+                .first())
+        .hasText("0.0");
+    page.keyboard().press("?");
+    assertThat(page.getByRole(AriaRole.DIALOG)).containsText("Next step of a work order");
   }
 
   private static double number(String text) {
