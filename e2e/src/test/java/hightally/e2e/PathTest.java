@@ -54,7 +54,7 @@ class PathTest {
     Page page = browser.page(1280, 800, ColorScheme.LIGHT);
     page.navigate(app.address());
     assertThat(page.getByText("Trims wait for an adjustment: roll 9 clicks left")).isVisible();
-    page.getByRole(AriaRole.LINK, named("Quillon")).click();
+    page.getByRole(AriaRole.LINK, named("Quillon")).first().click();
     button(page, "Elevator").first().click();
     assertThat(page.getByText("Elevator: linkage")).isVisible();
 

@@ -15,13 +15,13 @@ import hightally.core.signal.Moment;
 import hightally.core.signal.Positions;
 import hightally.core.signal.SignalPath;
 import java.util.List;
+import net.jqwik.api.Example;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.IntRange;
-import org.junit.jupiter.api.Test;
 
 class AdjustmentPlannerTest {
-  @Test
+  @Example
   void handWorkedClevis() {
     // 16 clicks up at 0.5 %: 8 % of pitch, half to each elevon: 4 % = 20 µs = 1.8° of arm and, on a
     // parallelogram, of surface (the arm's 0.5° offset is there with and without trim). The rod
@@ -37,7 +37,7 @@ class AdjustmentPlannerTest {
     assertThat(left.sentence()).startsWith("left: 1 turn out. Trailing edge goes up 1.7 mm.");
   }
 
-  @Test
+  @Example
   void theSecondOfAPairIsMarkedWithTheTrimPutBack() {
     AdjustmentPlan plan =
         AdjustmentPlanner.plan(Rigs.plain(), new Trims(0, 16, 0), HouseValues.STANDARD);
@@ -59,7 +59,7 @@ class AdjustmentPlannerTest {
     assertThat(plan.steps().get(6).title()).isEqualTo("Put the trim back: pitch 16 clicks up");
   }
 
-  @Test
+  @Example
   void aLargeTrimIsCalledASymptom() {
     AdjustmentPlan plan =
         AdjustmentPlanner.plan(Rigs.plain(), new Trims(30, 10, 0), HouseValues.STANDARD);
@@ -70,7 +70,7 @@ class AdjustmentPlannerTest {
         .contains("roll trim of 30 clicks right");
   }
 
-  @Test
+  @Example
   void refusesClicksTheTransmitterCannotHave() {
     assertThatThrownBy(
             () -> AdjustmentPlanner.plan(Rigs.plain(), new Trims(0, 61, 0), HouseValues.STANDARD))

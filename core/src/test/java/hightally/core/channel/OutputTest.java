@@ -4,17 +4,17 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import hightally.core.airframe.Servo;
+import net.jqwik.api.Example;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
-import org.junit.jupiter.api.Test;
 
 class OutputTest {
   private static Output output(SubTrimMode mode, boolean reversed, double subTrim) {
     return new Output(500, 1500, reversed, subTrim, mode, 80, 110, 900, 2100, 150);
   }
 
-  @Test
+  @Example
   void subTrimThatShiftsMovesBothEnds() {
     // Low endpoint 80 %: 400 µs; high 110 %: 550 µs; all 40 µs up.
     Output output = output(SubTrimMode.SHIFT, false, 40);
@@ -23,7 +23,7 @@ class OutputTest {
     assertThat(output.pulse(100)).isCloseTo(2090, within(1e-9));
   }
 
-  @Test
+  @Example
   void fixedEndsStayWhereTheyWere() {
     Output output = output(SubTrimMode.FIXED_ENDS, false, 40);
     assertThat(output.pulse(-100)).isCloseTo(1100, within(1e-9));
@@ -31,7 +31,7 @@ class OutputTest {
     assertThat(output.pulse(100)).isCloseTo(2050, within(1e-9));
   }
 
-  @Test
+  @Example
   void reversingExchangesTheSidesButNotTheCentre() {
     Output output = output(SubTrimMode.SHIFT, true, -30);
     assertThat(output.pulse(100)).isCloseTo(1070, within(1e-9));
@@ -39,7 +39,7 @@ class OutputTest {
     assertThat(output.pulse(0)).isCloseTo(1470, within(1e-9));
   }
 
-  @Test
+  @Example
   void firstTheCommandThenThePulseIsLimited() {
     Output output = output(SubTrimMode.SHIFT, false, 0);
     assertThat(output.pulse(200)).isEqualTo(2100);
@@ -50,7 +50,7 @@ class OutputTest {
     assertThat(output.slope(0)).as("mean of 4.0 and 5.5").isCloseTo(4.75, within(1e-12));
   }
 
-  @Test
+  @Example
   void anEndpointOfNothingStillHasASlopeToMeasureShiftsWith() {
     Output none = new Output(500, 1500, true, 0, SubTrimMode.SHIFT, 0, 0, 900, 2100, 150);
     assertThat(none.pulse(100)).isEqualTo(1500);
@@ -68,7 +68,7 @@ class OutputTest {
         .isLessThanOrEqualTo(output(mode, true, subTrim).pulse(command));
   }
 
-  @Test
+  @Example
   void aServoStopsAtItsStopsAndTurnsTheOtherWayWhenItPulls() {
     Servo pushes = new Servo("s", "S", 1, 0.1, 1520, 45, false, 2, 20);
     Servo pulls = new Servo("s", "S", 1, 0.1, 1520, 45, true, 2, 20);

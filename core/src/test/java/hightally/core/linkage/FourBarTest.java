@@ -9,11 +9,11 @@ import net.jqwik.api.Arbitraries;
 import net.jqwik.api.Arbitrary;
 import net.jqwik.api.Assume;
 import net.jqwik.api.Combinators;
+import net.jqwik.api.Example;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.Provide;
 import net.jqwik.api.constraints.DoubleRange;
-import org.junit.jupiter.api.Test;
 
 class FourBarTest {
   @Provide
@@ -26,14 +26,14 @@ class FourBarTest {
         .as(Linkage::new);
   }
 
-  @Test
+  @Example
   void parallelogramCarriesTheArmAngleToTheSurface() {
     FourBar bar = FourBar.of(new Linkage(12, 12, 150, 0, 0, false, true));
     assertThat(bar.surfaceAngle(30)).isCloseTo(30, within(1e-9));
     assertThat(bar.gain(30)).isCloseTo(1, within(1e-9));
   }
 
-  @Test
+  @Example
   void equalRadiiTurnBackWhereArmAndRodAreInLine() {
     // Arm and rod in line: shaft to horn hole = arm + rod. With the arm at 90° the arm lies along
     // the
@@ -43,7 +43,7 @@ class FourBarTest {
     assertThat(range.from()).isCloseTo(-90, within(1e-4));
   }
 
-  @Test
+  @Example
   void namesFieldValueAndRange() {
     assertThatThrownBy(() -> FourBar.of(new Linkage(0, 12, -3, 0, 0, false, true)))
         .isInstanceOf(InvalidInputException.class)

@@ -3,13 +3,13 @@ package hightally.core.linkage;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import net.jqwik.api.Example;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
-import org.junit.jupiter.api.Test;
 
 class RodEndTest {
-  @Test
+  @Example
   void stepsFollowTheKindOfEnd() {
     assertThat(new RodEnd(RodEndKind.CLEVIS, 0.4).stepMm()).isCloseTo(0.2, within(1e-12));
     assertThat(new RodEnd(RodEndKind.BALL_LINK, 0.4).stepMm()).isCloseTo(0.4, within(1e-12));
@@ -17,7 +17,7 @@ class RodEndTest {
     assertThat(new RodEnd(RodEndKind.SLIDE, 0.1).stepMm()).isCloseTo(0.1, within(1e-12));
   }
 
-  @Test
+  @Example
   void halvesGoAwayFromZero() {
     RodEnd end = new RodEnd(RodEndKind.BALL_LINK, 0.5);
     assertThat(end.steps(0.25)).isEqualTo(1);

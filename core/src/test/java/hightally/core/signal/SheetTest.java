@@ -7,12 +7,12 @@ import hightally.core.Rigs;
 import hightally.core.phase.Trims;
 import hightally.core.quantity.Control;
 import hightally.core.setup.Setup;
+import net.jqwik.api.Example;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
-import org.junit.jupiter.api.Test;
 
 class SheetTest {
-  @Test
+  @Example
   void aPlainRigsSheetIsTheOneWorkedOutByHand() {
     SurfaceSheet sheet = SheetMaker.of(SignalPath.of(Rigs.plain())).get(1);
     assertThat(sheet.surface()).isEqualTo("left");

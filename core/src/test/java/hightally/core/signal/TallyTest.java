@@ -6,14 +6,14 @@ import static org.assertj.core.api.Assertions.within;
 import hightally.core.Rigs;
 import hightally.core.phase.Trims;
 import hightally.core.setup.Setup;
+import net.jqwik.api.Example;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
 import net.jqwik.api.constraints.IntRange;
-import org.junit.jupiter.api.Test;
 
 class TallyTest {
-  @Test
+  @Example
   void theLinesOfAPlainRigAreTheOnesWorkedOutByHand() {
     // Half stick, rate 80 %, cubic expo 30 %: 0.8·(0.7·0.5 + 0.3·0.125) = 0.31. The left elevon
     // takes
