@@ -53,6 +53,23 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/calc/washer": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** Washer thickness for a change of the thrust line */
+    post: operations["washer"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/calc/rodChange": {
     parameters: {
       query?: never;
@@ -115,6 +132,40 @@ export interface paths {
     put?: never;
     /** Surface angle and gain over arm angles, and the usable range */
     post: operations["linkage"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/calc/balance": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** Battery shift and ballast for a wanted balance point */
+    post: operations["balance"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/calc/armSeating": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** Which arm and tooth stands nearest to square, and what is left for the sub-trim */
+    post: operations["armSeating"];
     delete?: never;
     options?: never;
     head?: never;
@@ -540,6 +591,16 @@ export interface components {
       caution: string;
       surface: string;
     };
+    WasherGiven: {
+      /** Format: double */
+      angle?: number;
+      /** Format: double */
+      boltSpacing?: number;
+    };
+    WasherFound: {
+      /** Format: double */
+      thickness: number;
+    };
     LinkageGiven: {
       /** Format: double */
       armRadius?: number;
@@ -675,6 +736,44 @@ export interface components {
       angle: number;
       /** Format: double */
       gain: number;
+    };
+    BalanceGiven: {
+      /** Format: double */
+      totalMass?: number;
+      /** Format: double */
+      batteryMass?: number;
+      /** Format: double */
+      cgNow?: number;
+      /** Format: double */
+      cgWanted?: number;
+      /** Format: double */
+      ballastAt?: number;
+    };
+    BalanceFound: {
+      /** Format: double */
+      batteryShift: number;
+      /** Format: double */
+      ballast: number;
+    };
+    ArmSeatingGiven: {
+      /** Format: int32 */
+      teeth?: number;
+      /** Format: int32 */
+      arms?: number;
+      /** Format: double */
+      wanted?: number;
+    };
+    ArmSeatingFound: {
+      /** Format: double */
+      reached: number;
+      /** Format: double */
+      remainder: number;
+      /** Format: double */
+      finestStep: number;
+      /** Format: int32 */
+      tooth: number;
+      /** Format: int32 */
+      arm: number;
     };
     Moment: {
       /** Format: double */
@@ -1007,6 +1106,30 @@ export interface operations {
       };
     };
   };
+  washer: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["WasherGiven"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["WasherFound"];
+        };
+      };
+    };
+  };
   rodChange: {
     parameters: {
       query?: never;
@@ -1099,6 +1222,54 @@ export interface operations {
         };
         content: {
           "*/*": components["schemas"]["LinkagesFound"];
+        };
+      };
+    };
+  };
+  balance: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["BalanceGiven"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["BalanceFound"];
+        };
+      };
+    };
+  };
+  armSeating: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["ArmSeatingGiven"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["ArmSeatingFound"];
         };
       };
     };

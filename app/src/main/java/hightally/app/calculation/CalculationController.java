@@ -66,9 +66,35 @@ class CalculationController {
     return of(given, RodChangeCalculation.RodChangeGiven.class, RodChangeCalculation::of);
   }
 
+  @PostMapping("/armSeating")
+  @Operation(
+      summary = "Which arm and tooth stands nearest to square, and what is left for the sub-trim")
+  @io.swagger.v3.oas.annotations.parameters.RequestBody(
+      content = @Content(schema = @Schema(implementation = RigCalculations.ArmSeatingGiven.class)))
+  RigCalculations.ArmSeatingFound armSeating(@RequestBody JsonNode given) {
+    return of(given, RigCalculations.ArmSeatingGiven.class, RigCalculations::seating);
+  }
+
+  @PostMapping("/balance")
+  @Operation(summary = "Battery shift and ballast for a wanted balance point")
+  @io.swagger.v3.oas.annotations.parameters.RequestBody(
+      content = @Content(schema = @Schema(implementation = RigCalculations.BalanceGiven.class)))
+  RigCalculations.BalanceFound balance(@RequestBody JsonNode given) {
+    return of(given, RigCalculations.BalanceGiven.class, RigCalculations::balance);
+  }
+
+  @PostMapping("/washer")
+  @Operation(summary = "Washer thickness for a change of the thrust line")
+  @io.swagger.v3.oas.annotations.parameters.RequestBody(
+      content = @Content(schema = @Schema(implementation = RigCalculations.WasherGiven.class)))
+  RigCalculations.WasherFound washer(@RequestBody JsonNode given) {
+    return of(given, RigCalculations.WasherGiven.class, RigCalculations::washer);
+  }
+
   private <G, F> F of(JsonNode given, Class<G> type, Function<G, F> calculation) {
     try {
-      return calculation.apply(reader.forType(type).readValue(given));
+      G read = reader.forType(type).readValue(given);
+      return calculation.apply(Given.need("the document", read));
     } catch (JacksonException e) {
       throw JsonProblems.explained(e);
     } catch (IOException e) {

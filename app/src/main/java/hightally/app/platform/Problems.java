@@ -48,6 +48,15 @@ class Problems extends ResponseEntityExceptionHandler {
             + " state and save again.");
   }
 
+  @ExceptionHandler(RuntimeException.class)
+  ProblemDetail unforeseen(RuntimeException e) {
+    logger.error("A request failed in a way nobody foresaw", e);
+    return problem(
+        HttpStatus.INTERNAL_SERVER_ERROR,
+        "Fault in the program",
+        "This is a fault in High Tally, not in what was sent. Nothing was stored.");
+  }
+
   @Override
   protected ResponseEntity<Object> handleHttpMessageNotReadable(
       HttpMessageNotReadableException e,

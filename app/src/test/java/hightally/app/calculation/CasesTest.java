@@ -13,7 +13,8 @@ import org.junit.jupiter.params.provider.MethodSource;
 
 /** Every worked case, through the API a script would use. */
 class CasesTest extends ApiTest {
-  private static final List<String> KINDS = List.of("response", "output", "linkage", "rodChange");
+  private static final List<String> KINDS =
+      List.of("response", "output", "linkage", "rodChange", "armSeating", "balance", "washer");
 
   static List<Named<JsonNode>> cases() throws Exception {
     List<Named<JsonNode>> cases = new ArrayList<>();

@@ -111,6 +111,11 @@ class BadInputTest extends ApiTest {
           response  | {"ratePositive": 100, "rateNegative": 100, "stick": [1.2]}                     | stick[0]
           response  | {"ratePositive": 100, "rateNegative": 100, "expoPositive": 100, "shape": "EXPONENTIAL", "stick": [0]} | expoPositive
           output    | {"command": [0]}                                                               | output
+          linkage   | null | the document
+          armSeating | {"teeth": 0, "arms": 4, "wanted": 3}                                          | teeth
+          balance   | {"totalMass": 900, "batteryMass": 0, "cgNow": 80, "cgWanted": 85, "ballastAt": 10} | batteryMass
+          balance   | {"totalMass": 900, "batteryMass": 90, "cgNow": 80, "cgWanted": 85, "ballastAt": 85} | ballastAt
+          washer    | {"angle": 2, "boltSpacing": -30}                                               | boltSpacing
           rodChange | []                                                                             | the document
           """)
   void calculationsNameTheFieldTheyRefuse(String kind, String given, String field)
