@@ -7,6 +7,7 @@ import { BenchPage } from "./features/bench/BenchPage";
 import { FlightEntryPage } from "./features/flight/FlightEntryPage";
 import { FlightsPage } from "./features/flight/FlightsPage";
 import { HangarPage } from "./features/hangar/HangarPage";
+import { NewModelPage } from "./features/hangar/NewModelPage";
 import { Shell } from "./features/hangar/Shell";
 import { BringInPage } from "./features/transfer/BringInPage";
 
@@ -16,6 +17,7 @@ export const router = createBrowserRouter([
     element: <Shell />,
     children: [
       { path: "/", element: <HangarPage /> },
+      { path: "/new", element: <NewModelPage /> },
       { path: "/bring-in", element: <BringInPage /> },
       {
         path: "/models/:id",

@@ -27,6 +27,13 @@ export const useStanding = (id: number) =>
     queryFn: () => answered(api.GET("/api/aircraft/{id}", at(id))),
   });
 
+export const useKinds = () =>
+  useQuery({
+    queryKey: ["kinds"],
+    queryFn: () => answered(api.GET("/api/kinds")),
+    staleTime: Infinity,
+  });
+
 export const useFields = () =>
   useQuery({
     queryKey: ["fields"],

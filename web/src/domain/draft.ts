@@ -10,6 +10,7 @@ export interface Draft {
 
 export type DraftAction =
   | { type: "edit"; path: Path; value: unknown }
+  | { type: "mend"; edits: { path: string[]; value: unknown }[] }
   | { type: "undo" }
   | { type: "redo" }
   | { type: "restart"; basedOn: number; setup: Setup };
@@ -26,6 +27,13 @@ export function reduceDraft(draft: Draft, action: DraftAction): Draft {
       const present = replaced(draft.present, action.path, action.value) as Setup;
       const past = [...draft.past, draft.present].slice(-MOST_STEPS);
       return { ...draft, present, past, future: [] };
+    }
+    case "mend": {
+      const present = action.edits.reduce<unknown>(
+        (document, { path, value }) => replaced(document, path.map(position), value),
+        draft.present,
+      ) as Setup;
+      return { ...draft, present, past: [...draft.past, draft.present], future: [] };
     }
     case "undo": {
       const previous = draft.past.at(-1);
@@ -48,6 +56,9 @@ export function reduceDraft(draft: Draft, action: DraftAction): Draft {
       return { basedOn: action.basedOn, present: action.setup, past: [], future: [] };
   }
 }
+
+/** List positions travel as text. */
+const position = (step: string) => (/^\d+$/.test(step) ? Number(step) : step);
 
 /** The same document with one value replaced; everything off the path is shared. */
 export function replaced(document: unknown, path: Path, value: unknown): unknown {

@@ -253,6 +253,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/kinds": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations["kinds"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/fields": {
     parameters: {
       query?: never;
@@ -803,6 +819,25 @@ export interface components {
       mmPerClick: number;
       curve: number[];
     };
+    Edit: {
+      path: string[];
+      /** Format: double */
+      value: number;
+    };
+    Finding: {
+      rule: string;
+      /** @enum {string} */
+      severity: "GROUNDS" | "WARNS";
+      surface: string;
+      title: string;
+      why: string;
+      /** Format: double */
+      measured: number;
+      /** Format: double */
+      limit: number;
+      unit: string;
+      mends: components["schemas"]["Mend"][];
+    };
     Frame: {
       /** Format: int64 */
       number: number;
@@ -819,8 +854,13 @@ export interface components {
       /** Format: double */
       gain: number;
     };
+    Mend: {
+      words: string;
+      edits: components["schemas"]["Edit"][];
+    };
     MomentShown: {
       sheets: components["schemas"]["SurfaceSheet"][];
+      findings: components["schemas"]["Finding"][];
       frame: components["schemas"]["Frame"];
     };
     Point: {
@@ -852,6 +892,17 @@ export interface components {
       torqueNewtonCentimetres: number;
       /** Format: double */
       mmPerTurn: number;
+      /** Format: double */
+      slopMm: number;
+      /** Format: double */
+      mmPerMicrosecond: number;
+      sweep: components["schemas"]["SweepPoint"][];
+    };
+    SweepPoint: {
+      /** Format: double */
+      driverDegrees: number;
+      /** Format: double */
+      mm: number;
     };
     Tally: {
       surface: string;
@@ -1460,6 +1511,26 @@ export interface operations {
         };
         content: {
           "*/*": components["schemas"]["Revision"];
+        };
+      };
+    };
+  };
+  kinds: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["Setup"][];
         };
       };
     };

@@ -5,6 +5,7 @@ import { Card } from "@/ui/card";
 import { behind } from "./chain";
 import { DraftChoice, DraftNumber } from "./fields";
 import { useModel } from "./model";
+import { TravelPlot } from "./TravelPlot";
 
 const ENDS = [
   ["CLEVIS", "Clevis, half turns"],
@@ -27,6 +28,7 @@ export function RigPanel({ index }: { index: number }) {
     <>
       <Card title={`${surface.name}: linkage`} aside={<LinkageFacts index={index} />}>
         <LinkageDrawing />
+        <TravelPlot index={index} />
         <div className="mt-3 grid grid-cols-2 gap-3 sm:grid-cols-3">
           <DraftNumber
             path={[...rod, "linkage", "armRadiusMm"]}

@@ -5,6 +5,7 @@ import { TallyPanel } from "@/features/bench/TallyPanel";
 import { useBench } from "@/features/bench/store";
 import { Card } from "@/ui/card";
 import { ChannelMap } from "./ChannelMap";
+import { FindingsCard } from "./FindingsCard";
 import { ProgramPanel } from "./ProgramPanel";
 import { RigPanel } from "./RigPanel";
 import { useModel } from "./model";
@@ -16,7 +17,10 @@ export function SetupPage({ part }: { part: "rig" | "program" }) {
   const index = draft.present.surfaces.findIndex((surface) => surface.id === selected);
   return (
     <div className="grid gap-4 lg:grid-cols-[250px_minmax(0,1fr)_380px]">
-      <ChannelMap />
+      <div className="space-y-3">
+        <FindingsCard />
+        <ChannelMap />
+      </div>
       <div className="min-w-0 space-y-3">
         {index >= 0 &&
           (part === "rig" ? (

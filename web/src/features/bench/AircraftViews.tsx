@@ -113,6 +113,11 @@ function RearView({ width, setup, travelMm, selected, onSelect }: View) {
   );
 }
 
+interface Spot {
+  x: number;
+  y: number;
+}
+
 interface RearProps {
   /** Where a surface across the middle is labelled, out of the wings' way. */
   foot: number;
@@ -120,7 +125,30 @@ interface RearProps {
   mm: number;
   chosen: boolean;
   onSelect: (id: string) => void;
-  at: (point: Vec, by?: number, normal?: Vec) => { x: number; y: number };
+  at: (point: Vec, by?: number, normal?: Vec) => Spot;
+}
+
+/** Panels steeper than this are labelled beyond their tip: above them is their neighbour. */
+const STEEP = 0.9;
+
+function labelPlace(shape: SurfaceShape, mm: number, a: Spot, b: Spot, foot: number) {
+  const { surface, normal } = shape;
+  if (surface.sideways) {
+    return { x: Math.max(a.x, b.x) + 14, y: Math.min(a.y, b.y) - 4, anchor: "start" as const };
+  }
+  if (surface.side === "CENTRE") {
+    return { x: (a.x + b.x) / 2, y: foot, anchor: "middle" as const };
+  }
+  if (normal.up < STEEP) {
+    return surface.side === "LEFT"
+      ? { x: b.x - 12, y: b.y, anchor: "end" as const }
+      : { x: b.x + 12, y: b.y, anchor: "start" as const };
+  }
+  return {
+    x: (a.x + b.x) / 2,
+    y: (a.y + b.y) / 2 + (mm >= 0 ? -9 : 20),
+    anchor: "middle" as const,
+  };
 }
 
 function RearSurface({ foot, shape, mm, chosen, onSelect, at }: RearProps) {
@@ -129,12 +157,8 @@ function RearSurface({ foot, shape, mm, chosen, onSelect, at }: RearProps) {
   const rest = edge.map((point) => at(point));
   const moved = edge.map((point) => at(point, drawn, normal));
   const ring = [...rest, ...[...moved].reverse()].map((p) => `${p.x},${p.y}`).join(" ");
-  const [a, b] = moved as [{ x: number; y: number }, { x: number; y: number }];
-  const label = surface.sideways
-    ? { x: Math.max(a.x, b.x) + 14, y: Math.min(a.y, b.y) - 4, anchor: "start" as const }
-    : surface.side === "CENTRE"
-      ? { x: (a.x + b.x) / 2, y: foot, anchor: "middle" as const }
-      : { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 + (mm >= 0 ? -9 : 20), anchor: "middle" as const };
+  const [a, b] = moved as [Spot, Spot];
+  const label = labelPlace(shape, mm, a, b, foot);
   return (
     <g
       role="button"

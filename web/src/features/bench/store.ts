@@ -5,6 +5,7 @@ import type { Setup } from "@/api/queries";
 export type Moment = Schemas["Moment"];
 export type Frame = Schemas["Frame"];
 export type Sheet = Schemas["SurfaceSheet"];
+export type Finding = Schemas["Finding"];
 
 /** What the bench shows now. */
 export interface BenchState {
@@ -14,12 +15,13 @@ export interface BenchState {
   /** The setup the sheets and the frame belong to; a frame never meets another setup's drawing. */
   setup: Setup | undefined;
   sheets: Sheet[];
+  findings: Finding[];
   frame: Frame | undefined;
   refused: Violation[];
 }
 
 type Answer =
-  | { type: "loaded"; number: number; sheets: Sheet[] }
+  | { type: "loaded"; number: number; sheets: Sheet[]; findings: Finding[] }
   | ({ type: "frame" } & Frame)
   | { type: "refused"; number: number; violations: Violation[] };
 
@@ -44,6 +46,7 @@ export class BenchStore {
     selected: "",
     setup: undefined,
     sheets: [],
+    findings: [],
     frame: undefined,
     refused: [],
   };
@@ -133,7 +136,8 @@ export class BenchStore {
     switch (answer.type) {
       case "loaded":
         if (answer.number === this.loading?.number) {
-          this.change({ setup: this.loading.setup, sheets: answer.sheets, refused: [] });
+          const { sheets, findings } = answer;
+          this.change({ setup: this.loading.setup, sheets, findings, refused: [] });
           this.ask();
         }
         return;

@@ -22,8 +22,11 @@ export function HangarPage() {
       </p>
       {hangar.data.length === 0 ? (
         <Empty title="No model yet">
-          <p>Bring in a setup file to begin with.</p>
-          <Link to="/bring-in" className={buttonClass("main")}>
+          <p>Start one from a kind of airframe, or bring in a setup file.</p>
+          <Link to="/new" className={buttonClass("main")}>
+            New model
+          </Link>{" "}
+          <Link to="/bring-in" className={buttonClass("plain")}>
             Bring in a file
           </Link>
         </Empty>

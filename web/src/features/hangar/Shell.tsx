@@ -40,7 +40,13 @@ export function Shell() {
           <Link to="/" className="hidden rounded-card px-3 py-1.5 hover:bg-white/15 sm:block">
             Hangar
           </Link>
-          <Link to="/bring-in" className="rounded-card px-3 py-1.5 hover:bg-white/15">
+          <Link to="/new" className="rounded-card px-3 py-1.5 hover:bg-white/15">
+            New model
+          </Link>
+          <Link
+            to="/bring-in"
+            className="hidden rounded-card px-3 py-1.5 hover:bg-white/15 sm:block"
+          >
             Bring in a file
           </Link>
         </nav>

@@ -21,7 +21,8 @@ class LayersTest {
     "setup",
     "signal",
     "flight",
-    "adjustment"
+    "adjustment",
+    "audit"
   };
 
   @ArchTest

@@ -222,6 +222,35 @@ class PathTest {
     assertThat(page.getByRole(AriaRole.DIALOG)).containsText("Next step of a work order");
   }
 
+  @Test
+  void aNewModelStartsFromAKind() {
+    Page page = browser.page(1280, 800, ColorScheme.LIGHT);
+    page.navigate(app.address());
+    page.getByRole(AriaRole.LINK, named("New model")).click();
+    page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("V-tail")).click();
+    page.getByLabel("Its name").fill("Wend");
+    button(page, "Start this model").click();
+    assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Wend")))
+        .isVisible();
+    assertThat(page.getByText("No findings.")).isVisible();
+    button(page, "Left V-tail").first().click();
+    assertThat(page.getByText("Left V-tail: linkage")).isVisible();
+  }
+
+  @Test
+  void aFindingIsMendedWithOneClickAndUndoneWithOne() {
+    Page page = browser.page(1280, 800, ColorScheme.LIGHT);
+    page.navigate(app.address() + "models/3/rig");
+    assertThat(page.getByText("3 findings")).isVisible();
+    Locator subTrim = page.locator("[data-finding=large-sub-trim]");
+    assertThat(subTrim).containsText("Right elevon: sub-trim of 64 µs");
+    button(page, "Sub-trim to zero, and level by the rod instead").click();
+    assertThat(subTrim).hasCount(0);
+    assertThat(page.getByText("1 unsaved change")).isVisible();
+    button(page, "Undo").click();
+    assertThat(subTrim).isVisible();
+  }
+
   private static double number(String text) {
     return Double.parseDouble(text.replace('−', '-'));
   }

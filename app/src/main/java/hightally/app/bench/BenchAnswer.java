@@ -2,6 +2,7 @@ package hightally.app.bench;
 
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import hightally.core.audit.Finding;
 import hightally.core.linkage.Pose;
 import hightally.core.quantity.Violation;
 import hightally.core.signal.Positions;
@@ -17,8 +18,9 @@ import java.util.List;
   @JsonSubTypes.Type(value = BenchAnswer.Refused.class, name = "refused")
 })
 public sealed interface BenchAnswer {
-  /** The setup is on the bench; one sheet a surface. */
-  record Loaded(long number, List<SurfaceSheet> sheets) implements BenchAnswer {}
+  /** The setup is on the bench: one sheet a surface, and what the pilot should know. */
+  record Loaded(long number, List<SurfaceSheet> sheets, List<Finding> findings)
+      implements BenchAnswer {}
 
   /** Where everything stands, and the selected surface's tally and linkage. */
   record Frame(long number, Positions positions, Tally tally, LinkageView linkage)

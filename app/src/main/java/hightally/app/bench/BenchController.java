@@ -1,5 +1,6 @@
 package hightally.app.bench;
 
+import hightally.core.audit.Finding;
 import hightally.core.setup.Setup;
 import hightally.core.signal.Moment;
 import hightally.core.signal.SurfaceSheet;
@@ -17,14 +18,15 @@ class BenchController {
   /** A setup, a moment, and the id of the surface to explain. */
   record MomentAsked(Setup setup, Moment moment, String selected) {}
 
-  /** What the sheet of every surface says, and where everything stands at the moment. */
-  record MomentShown(List<SurfaceSheet> sheets, BenchAnswer.Frame frame) {}
+  /** Sheets of every surface, findings, and where everything stands at the moment. */
+  record MomentShown(List<SurfaceSheet> sheets, List<Finding> findings, BenchAnswer.Frame frame) {}
 
   @PostMapping("/api/bench/moment")
   @Operation(summary = "Where every channel and surface stands at one moment; stores nothing")
   MomentShown moment(@RequestBody MomentAsked asked) {
     BenchSession session = new BenchSession();
     List<SurfaceSheet> sheets = session.load(asked.setup());
-    return new MomentShown(sheets, session.show(0, asked.moment(), asked.selected()));
+    return new MomentShown(
+        sheets, session.findings(), session.show(0, asked.moment(), asked.selected()));
   }
 }

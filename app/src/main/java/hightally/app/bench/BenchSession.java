@@ -1,6 +1,9 @@
 package hightally.app.bench;
 
+import hightally.core.audit.Audit;
+import hightally.core.audit.Finding;
 import hightally.core.linkage.FourBar;
+import hightally.core.quantity.HouseValues;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Validation;
 import hightally.core.setup.Setup;
@@ -20,7 +23,8 @@ final class BenchSession {
   BenchAnswer answer(BenchRequest request) {
     try {
       if (request instanceof BenchRequest.Load load) {
-        return new BenchAnswer.Loaded(load.number(), load(load.setup()));
+        List<SurfaceSheet> sheets = load(load.setup());
+        return new BenchAnswer.Loaded(load.number(), sheets, findings());
       }
       BenchRequest.Move move = (BenchRequest.Move) request;
       return show(move.number(), move.moment(), move.selected());
@@ -35,6 +39,11 @@ final class BenchSession {
     List<SurfaceSheet> sheets = SheetMaker.of(loaded);
     path = loaded;
     return sheets;
+  }
+
+  /** What the pilot should know of the setup on the bench. */
+  List<Finding> findings() {
+    return Audit.of(path, HouseValues.STANDARD);
   }
 
   /** Shows a moment, and the tally of one surface. */

@@ -20,8 +20,9 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
 /**
- * Fills an empty database with an invented biplane and its history, when asked to. The history goes
- * through the same use cases as a pilot's, so its second revision is a real adjustment.
+ * Fills an empty database with invented aircraft, when asked to: a biplane with its history, a
+ * V-tail glider and a flying wing on their rigs. The history goes through the same use cases as a
+ * pilot's, so its second revision is a real adjustment.
  */
 @Component
 class DemoData implements ApplicationRunner {
@@ -52,6 +53,8 @@ class DemoData implements ApplicationRunner {
   public void run(ApplicationArguments arguments) {
     if (properties.demo() && hangar.all().isEmpty()) {
       biplane();
+      hangar.add(aircraft.read("larkmere.json"), "Rig planned from the drawing, not flown yet");
+      hangar.add(aircraft.read("skerrow.json"), "As bought, measured on the table");
     }
   }
 

@@ -12,6 +12,7 @@ class PageRoutes implements WebMvcConfigurer {
   @Override
   public void addViewControllers(ViewControllerRegistry registry) {
     registry.addViewController("/models/**").setViewName("forward:/index.html");
+    registry.addViewController("/new").setViewName("forward:/index.html");
     registry.addViewController("/bring-in").setViewName("forward:/index.html");
   }
 

@@ -13,6 +13,9 @@ public final class SheetMaker {
   /** Points of a response curve: enough for a smooth line at any width a page has. */
   public static final int CURVE_POINTS = 41;
 
+  /** A tenth of a millimetre: what a worn clevis or a loose hole has. */
+  private static final double SLOP_MM = 0.1;
+
   private SheetMaker() {}
 
   /** The sheets of every surface of a setup, in its order. */
@@ -36,7 +39,10 @@ public final class SheetMaker {
         path.range(surface),
         gain,
         path.servoBehind(surface).torqueNewtonCentimetres() / Math.abs(gain),
-        mmPerTurn(part, bar, driver));
+        mmPerTurn(part, bar, driver),
+        Math.abs(longer(part, bar, driver, SLOP_MM)),
+        mmPerMicrosecond(path, surface, centred),
+        sweep(path, surface, part, bar));
   }
 
   private static List<SurfaceSheet.ControlThrow> throwsOf(SignalPath path, int surface) {
@@ -78,7 +84,32 @@ public final class SheetMaker {
 
   private static double mmPerTurn(Surface part, FourBar bar, double driver) {
     double perMm = part.rod().end().kind() == RodEndKind.SLIDE ? 1 : 1 / part.rod().end().turns(1);
-    double longer = bar.withRod(bar.rodLengthMm() + perMm).surfaceAngle(driver);
+    return longer(part, bar, driver, perMm);
+  }
+
+  private static double longer(Surface part, FourBar bar, double driver, double byMm) {
+    double longer = bar.withRod(bar.rodLengthMm() + byMm).surfaceAngle(driver);
     return part.travelMm(longer) - part.travelMm(bar.surfaceAngle(driver));
+  }
+
+  private static double mmPerMicrosecond(SignalPath path, int surface, Positions centred) {
+    Surface part = path.setup().surfaces().get(surface);
+    double arm = centred.armDegrees()[path.servoIndexBehind(surface)];
+    double step = path.servoBehind(surface).degreesPerMicrosecond();
+    double moved = part.travelMm(path.angleBehind(surface, arm + step, true));
+    return Math.abs(moved - part.travelMm(path.angleBehind(surface, arm, true)));
+  }
+
+  private static List<SurfaceSheet.SweepPoint> sweep(
+      SignalPath path, int surface, Surface part, FourBar bar) {
+    double most = path.servoBehind(surface).maxAngleDegrees();
+    double from = Math.max(-most, path.range(surface).from());
+    double to = Math.min(most, path.range(surface).to());
+    List<SurfaceSheet.SweepPoint> stops = new ArrayList<>();
+    for (int i = 0; i < CURVE_POINTS; i++) {
+      double driver = path.held(surface, from + (to - from) * i / (CURVE_POINTS - 1));
+      stops.add(new SurfaceSheet.SweepPoint(driver, part.travelMm(bar.surfaceAngle(driver))));
+    }
+    return stops;
   }
 }

@@ -124,7 +124,15 @@ public final class SignalPath {
 
   /** The servo that moves a surface in the end, through however many slave rods. */
   public Servo servoBehind(int surface) {
-    return setup.servos().get(servoOfSurface[first(surface)]);
+    return setup.servos().get(servoIndexBehind(surface));
+  }
+
+  int servoIndexBehind(int surface) {
+    return servoOfSurface[first(surface)];
+  }
+
+  double held(int surface, double driverDegrees) {
+    return surfaces[surface].held(driverDegrees);
   }
 
   /** Index of the channel behind a surface. */

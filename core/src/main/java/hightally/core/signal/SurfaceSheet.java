@@ -13,6 +13,9 @@ import java.util.List;
  * @param gainAtCentre degrees of surface per degree of driver, sign included
  * @param torqueNewtonCentimetres of the servo, at the surface, at centre
  * @param mmPerTurn trailing edge per turn of the rod made longer; for a sliding stopper, per mm
+ * @param slopMm what a tenth of a millimetre of slop in the rod means at the trailing edge
+ * @param mmPerMicrosecond the smallest step: trailing edge per microsecond of pulse
+ * @param sweep travel over the driver's angle, as far as the servo goes and the rod is usable
  */
 public record SurfaceSheet(
     String surface,
@@ -20,7 +23,13 @@ public record SurfaceSheet(
     UsableRange armRange,
     double gainAtCentre,
     double torqueNewtonCentimetres,
-    double mmPerTurn) {
+    double mmPerTurn,
+    double slopMm,
+    double mmPerMicrosecond,
+    List<SweepPoint> sweep) {
+
+  /** One point of the sweep. */
+  public record SweepPoint(double driverDegrees, double mm) {}
 
   /**
    * Travel from one control alone.

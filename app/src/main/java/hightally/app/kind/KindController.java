@@ -1,0 +1,21 @@
+package hightally.app.kind;
+
+import hightally.core.setup.Setup;
+import java.util.List;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Kinds of airframe over HTTP, each as the setup a new model begins with. */
+@RestController
+class KindController {
+  private final Kinds kinds;
+
+  KindController(Kinds kinds) {
+    this.kinds = kinds;
+  }
+
+  @GetMapping("/api/kinds")
+  List<Setup> kinds() {
+    return kinds.all();
+  }
+}

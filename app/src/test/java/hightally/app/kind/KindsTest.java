@@ -1,0 +1,122 @@
+package hightally.app.kind;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import hightally.app.ApiTest;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+
+/** Every kind and demo model moves the right way, and is audited as its data deserve. */
+class KindsTest extends ApiTest {
+  @Test
+  void everyKindMovesAsThePilotExpectsAndHasNoFinding() throws Exception {
+    JsonNode kinds = get("/api/kinds").json();
+    assertThat(kinds).hasSizeGreaterThanOrEqualTo(7);
+    for (JsonNode kind : kinds) {
+      String name = kind.at("/airframe/kind").asText();
+      assertThat(shown(kind, 0, 0, 0).get("findings")).as(name).isEmpty();
+      for (JsonNode rest : shown(kind, 0, 0, 0).at("/frame/positions/travelMm")) {
+        assertThat(rest.asDouble()).as(name + " at rest").isCloseTo(0, within(1e-9));
+      }
+      directions(kind, name);
+    }
+  }
+
+  /**
+   * Stick right raises what is right and lowers what is left; stick back raises what takes pitch.
+   */
+  private void directions(JsonNode kind, String name) throws Exception {
+    double[] roll = travel(kind, 1, 0, 0);
+    double[] pitch = travel(kind, 0, 1, 0);
+    double[] yaw = travel(kind, 0, 0, 1);
+    for (int i = 0; i < roll.length; i++) {
+      JsonNode surface = kind.at("/surfaces/" + i);
+      String what = name + ": " + surface.get("name").asText();
+      JsonNode shares = surface.get("shares");
+      assertThat(Math.signum(roll[i]))
+          .as(what)
+          .isEqualTo(Math.signum(shares.get("roll").asDouble()));
+      assertThat(Math.signum(pitch[i]))
+          .as(what)
+          .isEqualTo(Math.signum(shares.get("pitch").asDouble()));
+      double rate = kind.at("/feel/yaw/ratePositivePercent").asDouble();
+      assertThat(Math.signum(yaw[i]))
+          .as(what)
+          .isEqualTo(rate == 0 ? 0 : Math.signum(shares.get("yaw").asDouble()));
+    }
+  }
+
+  @Test
+  void theDemoWingHasItsThreeFindingsAndEachCanBeMended() throws Exception {
+    ObjectNode wing = (ObjectNode) json.readTree(resource("demo/skerrow.json"));
+    List<String> rules = new ArrayList<>();
+    for (JsonNode finding : shown(wing, 0, 0, 0).get("findings")) {
+      rules.add(finding.get("rule").asText());
+      ObjectNode mended = mended(wing, finding.at("/mends/0/edits"));
+      for (JsonNode left : shown(mended, 0, 0, 0).get("findings")) {
+        boolean same =
+            left.get("rule").equals(finding.get("rule"))
+                && left.get("surface").equals(finding.get("surface"))
+                && left.get("measured").asDouble() >= finding.get("measured").asDouble();
+        assertThat(same).as(finding.get("title").asText() + " is mended").isFalse();
+      }
+    }
+    assertThat(rules).containsExactly("large-sub-trim", "horn-off-hinge", "left-against-right");
+    assertThat(shown(json.readTree(resource("demo/larkmere.json")), 0, 0, 0).get("findings"))
+        .isEmpty();
+    assertThat(shown(biplane(), 0, 0, 0).get("findings")).isEmpty();
+  }
+
+  private ObjectNode mended(ObjectNode setup, JsonNode edits) {
+    ObjectNode changed = setup.deepCopy();
+    for (JsonNode edit : edits) {
+      ArrayNode path = (ArrayNode) edit.get("path");
+      StringBuilder pointer = new StringBuilder();
+      for (int i = 0; i < path.size() - 1; i++) {
+        pointer.append('/').append(path.get(i).asText());
+      }
+      ((ObjectNode) changed.at(pointer.toString()))
+          .set(path.get(path.size() - 1).asText(), edit.get("value"));
+    }
+    return changed;
+  }
+
+  private double[] travel(JsonNode setup, double roll, double pitch, double yaw) throws Exception {
+    JsonNode found = shown(setup, roll, pitch, yaw).at("/frame/positions/travelMm");
+    double[] travel = new double[found.size()];
+    for (int i = 0; i < travel.length; i++) {
+      double mm = found.get(i).asDouble();
+      travel[i] = Math.abs(mm) < 1e-9 ? 0 : mm;
+    }
+    return travel;
+  }
+
+  private JsonNode shown(JsonNode setup, double roll, double pitch, double yaw) throws Exception {
+    Map<String, Integer> trims = Map.of("roll", 0, "pitch", 0, "yaw", 0);
+    Map<String, Object> moment =
+        Map.of(
+            "roll",
+            roll,
+            "pitch",
+            pitch,
+            "yaw",
+            yaw,
+            "throttle",
+            0,
+            "throttleCut",
+            true,
+            "trims",
+            trims);
+    String selected = setup.at("/surfaces/0/id").asText();
+    Answer answer =
+        post("/api/bench/moment", Map.of("setup", setup, "moment", moment, "selected", selected));
+    assertThat(answer.status()).as(answer.body()).isEqualTo(200);
+    return answer.json();
+  }
+}

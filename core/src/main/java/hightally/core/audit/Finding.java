@@ -1,0 +1,52 @@
+package hightally.core.audit;
+
+import java.util.List;
+
+/**
+ * Something the pilot should know about a setup.
+ *
+ * @param rule id of the rule that found it
+ * @param severity how much it matters
+ * @param surface id of the surface it is about
+ * @param title what is so, in a few words
+ * @param why why it matters in the air
+ * @param measured the value found
+ * @param limit the house value it was held against
+ * @param unit of both
+ * @param mends changes that mend it, the smallest first; empty where only hands can
+ */
+public record Finding(
+    String rule,
+    Severity severity,
+    String surface,
+    String title,
+    String why,
+    double measured,
+    double limit,
+    String unit,
+    List<Mend> mends) {
+
+  /** How much a finding matters. */
+  public enum Severity {
+    /** Better mended before the model flies. */
+    GROUNDS,
+    /** Costs precision, torque or travel. */
+    WARNS
+  }
+
+  /**
+   * A change that mends a finding.
+   *
+   * @param words what it does
+   * @param edits the values to set
+   */
+  public record Mend(String words, List<Edit> edits) {}
+
+  /**
+   * One value of the setup's document.
+   *
+   * @param path where it stands: names and list positions from the top
+   * @param value what to set it to
+   */
+  public record Edit(List<String> path, double value) {}
+}

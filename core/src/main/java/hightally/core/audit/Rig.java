@@ -1,0 +1,121 @@
+package hightally.core.audit;
+
+import hightally.core.airframe.DriverKind;
+import hightally.core.airframe.Servo;
+import hightally.core.airframe.Side;
+import hightally.core.airframe.Surface;
+import hightally.core.audit.Finding.Edit;
+import hightally.core.channel.Channel;
+import hightally.core.channel.Output;
+import hightally.core.phase.Trims;
+import hightally.core.quantity.Control;
+import hightally.core.quantity.HouseValues;
+import hightally.core.setup.Setup;
+import hightally.core.signal.Moment;
+import hightally.core.signal.Positions;
+import hightally.core.signal.SignalPath;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.IntStream;
+
+/** What the rules ask of a setup, worked out once. */
+final class Rig {
+  private final SignalPath path;
+  private final HouseValues house;
+
+  Rig(SignalPath path, HouseValues house) {
+    this.path = path;
+    this.house = house;
+  }
+
+  SignalPath path() {
+    return path;
+  }
+
+  HouseValues house() {
+    return house;
+  }
+
+  Setup setup() {
+    return path.setup();
+  }
+
+  /** Indexes of all surfaces. */
+  IntStream surfaces() {
+    return IntStream.range(0, setup().surfaces().size());
+  }
+
+  Surface surface(int index) {
+    return setup().surfaces().get(index);
+  }
+
+  boolean drivenByServo(int index) {
+    return surface(index).rod().driver() == DriverKind.SERVO;
+  }
+
+  Servo servo(int index) {
+    return path.servoBehind(index);
+  }
+
+  Channel channel(int index) {
+    return setup().channels().get(path.channelBehind(index));
+  }
+
+  Output output(int index) {
+    return Output.of(setup().transmitter(), channel(index));
+  }
+
+  /** The control that moves a surface most. */
+  Control mainControl(int index) {
+    Surface carried = setup().surface(channel(index).carries()).orElseThrow();
+    Control main = Control.ROLL;
+    for (Control control : Control.values()) {
+      if (Math.abs(carried.shares().of(control)) > Math.abs(carried.shares().of(main))) {
+        main = control;
+      }
+    }
+    return main;
+  }
+
+  /** Everything with one stick at an end and the trims at zero. */
+  Positions at(Control control, double stick) {
+    return path.evaluate(Moment.centred(Trims.ZERO).with(control, stick));
+  }
+
+  /** Travel up (or right) from the centre at full deflection of the main control, mm. */
+  double plusMm(int index) {
+    return Math.max(moved(index, 1), moved(index, -1));
+  }
+
+  /** Travel down (or left) from the centre, mm, as a positive size. */
+  double minusMm(int index) {
+    return -Math.min(moved(index, 1), moved(index, -1));
+  }
+
+  private double moved(int index, double stick) {
+    Control control = mainControl(index);
+    return at(control, stick).travelMm()[index] - at(control, 0).travelMm()[index];
+  }
+
+  /** Index of the surface that mirrors this one on the right, for one on the left. */
+  Optional<Integer> partner(int left) {
+    if (surface(left).side() != Side.LEFT) {
+      return Optional.empty();
+    }
+    String id = surface(left).id().replace("left", "right");
+    return surfaces()
+        .boxed()
+        .filter(i -> surface(i).side() == Side.RIGHT && surface(i).id().equals(id))
+        .findFirst();
+  }
+
+  /** Sets a field of the channel behind a surface. */
+  Edit channelEdit(int index, String field, double value) {
+    return new Edit(List.of("channels", "" + path.channelBehind(index), field), value);
+  }
+
+  /** Sets what has been added to a surface's rod. */
+  Edit rodEdit(int index, double adjustedMm) {
+    return new Edit(List.of("surfaces", "" + index, "rod", "adjustedMm"), adjustedMm);
+  }
+}

@@ -1,0 +1,86 @@
+import { useState } from "react";
+import { useNavigate } from "react-router";
+import { useAddAircraft, useKinds, type Setup } from "@/api/queries";
+import { Button } from "@/ui/button";
+import { Failure, Waiting } from "@/ui/message";
+import { Silhouette } from "./Silhouette";
+
+/** A new model from a kind of airframe; everything about it can be changed afterwards. */
+export function NewModelPage() {
+  const kinds = useKinds();
+  const add = useAddAircraft();
+  const navigate = useNavigate();
+  const [name, setName] = useState("");
+  const [chosen, setChosen] = useState<Setup>();
+  if (kinds.data === undefined) {
+    return kinds.isError ? <Failure error={kinds.error} /> : <Waiting what="the kinds" />;
+  }
+  const start = () => {
+    if (chosen !== undefined) {
+      add.mutate(
+        {
+          reason: `Started from the kind “${chosen.airframe.kind}”: figures are starting points`,
+          setup: { ...chosen, name: name.trim() },
+        },
+        { onSuccess: ({ id }) => void navigate(`/models/${id}/rig`) },
+      );
+    }
+  };
+  return (
+    <div className="mx-auto max-w-[1200px] space-y-4 p-4 sm:p-6">
+      <h1 className="text-2xl">New model</h1>
+      <p className="text-soft">
+        Choose what it is. Sizes, linkages and throws are starting points, to be replaced by what
+        you measure.
+      </p>
+      <div
+        role="radiogroup"
+        aria-label="Kind of airframe"
+        className="grid grid-cols-2 gap-3 lg:grid-cols-4"
+      >
+        {kinds.data.map((kind) => (
+          <button
+            key={kind.airframe.kind}
+            type="button"
+            role="radio"
+            aria-checked={kind === chosen}
+            onClick={() => setChosen(kind)}
+            className={`flex flex-col items-center rounded-card border bg-sheet p-3 text-center ${kind === chosen ? "border-brand outline-3 outline-brand" : "border-line hover:border-line-strong"}`}
+          >
+            <span className="grid h-36 w-full place-items-center overflow-hidden [&_svg]:max-h-36">
+              <Silhouette setup={kind} />
+            </span>
+            <span className="mt-2 font-medium">{kind.airframe.kind}</span>
+            <span className="text-xs text-soft">{kind.servos.length} servos</span>
+          </button>
+        ))}
+      </div>
+      {add.isError && <Failure error={add.error} />}
+      <form
+        className="flex flex-wrap items-end gap-3"
+        onSubmit={(event) => {
+          event.preventDefault();
+          start();
+        }}
+      >
+        <label className="block">
+          <span className="mb-0.5 block text-sm text-soft">Its name</span>
+          <input
+            value={name}
+            maxLength={60}
+            onChange={(event) => setName(event.target.value)}
+            className="h-11 w-72 rounded-card border border-line-strong bg-sheet px-3"
+          />
+        </label>
+        <Button
+          type="submit"
+          look="main"
+          className="min-h-11"
+          disabled={chosen === undefined || name.trim() === "" || add.isPending}
+        >
+          Start this model
+        </Button>
+      </form>
+    </div>
+  );
+}
