@@ -36,6 +36,23 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/throws/search": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** The best holes, seatings and endpoints for wanted throws, cheapest first */
+    post: operations["search"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/setup-files/read": {
     parameters: {
       query?: never;
@@ -607,6 +624,53 @@ export interface components {
       caution: string;
       surface: string;
     };
+    ArmSeating: {
+      /** Format: int32 */
+      teeth: number;
+      /** Format: int32 */
+      arms: number;
+    };
+    ThrowQuestion: {
+      setup: components["schemas"]["Setup"];
+      surface: string;
+      /** Format: double */
+      plusMm: number;
+      /** Format: double */
+      minusMm: number;
+      armHolesMm: number[];
+      hornHolesMm: number[];
+      seating: components["schemas"]["ArmSeating"];
+    };
+    Edit: {
+      path: string[];
+      /** Format: double */
+      value: number;
+    };
+    Mend: {
+      words: string;
+      edits: components["schemas"]["Edit"][];
+    };
+    RigChoice: {
+      linkage: components["schemas"]["Linkage"];
+      /** Format: double */
+      plusEndpointPercent: number;
+      /** Format: double */
+      minusEndpointPercent: number;
+      /** Format: double */
+      torqueNewtonCentimetres: number;
+      /** Format: double */
+      mmPerMicrosecond: number;
+      /** Format: double */
+      slopMm: number;
+      /** Format: double */
+      marginDegrees: number;
+      /** Format: double */
+      cost: number;
+    };
+    ThrowAnswer: {
+      choice: components["schemas"]["RigChoice"];
+      mend: components["schemas"]["Mend"];
+    };
     WasherGiven: {
       /** Format: double */
       angle?: number;
@@ -819,11 +883,6 @@ export interface components {
       mmPerClick: number;
       curve: number[];
     };
-    Edit: {
-      path: string[];
-      /** Format: double */
-      value: number;
-    };
     Finding: {
       rule: string;
       /** @enum {string} */
@@ -853,10 +912,6 @@ export interface components {
       surfaceDegrees: number;
       /** Format: double */
       gain: number;
-    };
-    Mend: {
-      words: string;
-      edits: components["schemas"]["Edit"][];
     };
     MomentShown: {
       sheets: components["schemas"]["SurfaceSheet"][];
@@ -1130,6 +1185,30 @@ export interface operations {
           [name: string]: unknown;
         };
         content?: never;
+      };
+    };
+  };
+  search: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["ThrowQuestion"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["ThrowAnswer"][];
+        };
       };
     };
   };

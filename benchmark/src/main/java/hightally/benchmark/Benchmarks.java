@@ -20,6 +20,7 @@ public final class Benchmarks {
     Options options =
         new OptionsBuilder()
             .include(EvaluationBenchmark.class.getSimpleName())
+            .include(HoleSearchBenchmark.class.getSimpleName())
             .forks(2)
             .warmupIterations(4)
             .measurementIterations(6)
@@ -39,6 +40,15 @@ public final class Benchmarks {
         bare,
         full / bare,
         allocated(results, "fullEvaluation"));
+    double search = time(results, "search");
+    double sweep = time(results, "sweep");
+    System.out.printf(
+        Locale.ROOT,
+        "Hole search, 6 x 6 holes, 100 seatings, both rod sides: %.0f us; sweeping all of them: %.0f us;"
+            + " %.0f times as fast (aim 20), same best answers%n",
+        search,
+        sweep,
+        sweep / search);
   }
 
   private static double time(Collection<RunResult> results, String name) {

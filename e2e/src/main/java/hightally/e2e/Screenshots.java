@@ -34,6 +34,9 @@ public final class Screenshots {
     plain("hangar", "", ColorScheme.LIGHT);
     plain("model-rig", "models/1/rig", ColorScheme.LIGHT);
     plain("model-program", "models/1/program", ColorScheme.DARK);
+    plain("findings", "models/3/rig", ColorScheme.LIGHT);
+    plain("new-model", "new", ColorScheme.LIGHT);
+    throwsWanted();
     bench();
     phone();
     adjustment();
@@ -58,6 +61,15 @@ public final class Screenshots {
     page.mouse().move(pad.x + pad.width * 0.72, pad.y + pad.height * 0.66);
     page.waitForTimeout(400);
     save(page, "bench-tally");
+  }
+
+  private void throwsWanted() {
+    Page page = open("models/2/rig", 1280, 800, ColorScheme.LIGHT);
+    page.getByLabel("Wanted up, mm").fill("14");
+    page.getByLabel("Wanted down, mm").fill("8");
+    page.locator("[data-choices]").scrollIntoViewIfNeeded();
+    page.waitForTimeout(400);
+    save(page, "throws");
   }
 
   private void phone() {

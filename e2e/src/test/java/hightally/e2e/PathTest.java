@@ -251,6 +251,23 @@ class PathTest {
     assertThat(subTrim).isVisible();
   }
 
+  @Test
+  void aThrowTargetBecomesHolesAndEndpoints() {
+    Page page = browser.page(1280, 800, ColorScheme.LIGHT);
+    page.navigate(app.address() + "models/2/rig");
+    button(page, "Left aileron").first().click();
+    page.getByLabel("Wanted up, mm").fill("14");
+    page.getByLabel("Wanted down, mm").fill("8");
+    Locator choices = page.locator("[data-choices] tbody tr");
+    assertThat(choices.first()).containsText("N·cm");
+    String arm = choices.first().locator("td").first().innerText().replace(" mm", "");
+    button(page, "Take it").first().click();
+    assertThat(page.getByLabel("Arm radius")).hasValue(arm);
+    page.getByRole(AriaRole.LINK, named("Program")).click();
+    assertThat(page.getByText("mm down to ").or(page.getByText("mm up to "))).isVisible();
+    assertThat(page.getByText("1 unsaved change")).isVisible();
+  }
+
   private static double number(String text) {
     return Double.parseDouble(text.replace('−', '-'));
   }

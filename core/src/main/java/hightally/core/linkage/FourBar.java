@@ -48,6 +48,11 @@ public final class FourBar {
     return new FourBar(Validation.check(linkage), linkage.rodLengthMm());
   }
 
+  /** Solver of a linkage whose parts have been checked already; for searches over many. */
+  static FourBar trusted(Linkage linkage) {
+    return new FourBar(linkage, linkage.rodLengthMm());
+  }
+
   /**
    * Solver with the same joints and another rod.
    *

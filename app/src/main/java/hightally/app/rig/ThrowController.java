@@ -1,0 +1,19 @@
+package hightally.app.rig;
+
+import hightally.core.audit.ThrowSearch;
+import hightally.core.quantity.Validation;
+import io.swagger.v3.oas.annotations.Operation;
+import java.util.List;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RestController;
+
+/** From wanted throws to holes, seating and endpoints; stores nothing. */
+@RestController
+class ThrowController {
+  @PostMapping("/api/throws/search")
+  @Operation(summary = "The best holes, seatings and endpoints for wanted throws, cheapest first")
+  List<ThrowSearch.ThrowAnswer> search(@RequestBody ThrowSearch.ThrowQuestion question) {
+    return ThrowSearch.answers(Validation.check(question));
+  }
+}

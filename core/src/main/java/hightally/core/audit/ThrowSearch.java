@@ -1,0 +1,129 @@
+package hightally.core.audit;
+
+import hightally.core.airframe.Servo;
+import hightally.core.airframe.Surface;
+import hightally.core.audit.Finding.Edit;
+import hightally.core.audit.Finding.Mend;
+import hightally.core.linkage.ArmSeating;
+import hightally.core.linkage.FourBar;
+import hightally.core.linkage.HoleSearch;
+import hightally.core.linkage.Linkage;
+import hightally.core.linkage.RigChoice;
+import hightally.core.linkage.ThrowWish;
+import hightally.core.quantity.Control;
+import hightally.core.quantity.HouseValues;
+import hightally.core.quantity.InvalidInputException;
+import hightally.core.quantity.Text;
+import hightally.core.quantity.Within;
+import hightally.core.response.Response;
+import hightally.core.setup.Setup;
+import hightally.core.signal.SignalPath;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * From throws wanted at full stick to holes, seating and endpoints of a setup's surface, on the
+ * side of the rod it is on now.
+ */
+public final class ThrowSearch {
+  private static final int ANSWERS = 5;
+
+  private ThrowSearch() {}
+
+  /**
+   * What is asked.
+   *
+   * @param surface id of a surface that a servo drives
+   * @param plusMm wanted up (or right) at full stick of its main control
+   * @param minusMm wanted down (or left), as a positive size
+   * @param armHolesMm holes on the arm
+   * @param hornHolesMm holes on the horn
+   * @param seating teeth and arms of the servo
+   */
+  public record ThrowQuestion(
+      Setup setup,
+      @Text(label = "Surface", max = 40) String surface,
+      @Within(min = 0.5, max = 300, unit = "mm", label = "Wanted up") double plusMm,
+      @Within(min = 0.5, max = 300, unit = "mm", label = "Wanted down") double minusMm,
+      List<Double> armHolesMm,
+      List<Double> hornHolesMm,
+      ArmSeating seating) {}
+
+  /**
+   * One way to get there.
+   *
+   * @param choice what it costs
+   * @param mend the values to set
+   */
+  public record ThrowAnswer(RigChoice choice, Mend mend) {}
+
+  /** The best answers, cheapest first; none if no pair of holes reaches that far. */
+  public static List<ThrowAnswer> answers(ThrowQuestion question) {
+    Rig rig = new Rig(SignalPath.of(question.setup()), HouseValues.STANDARD);
+    int index = rig.path().indexOf(question.surface());
+    if (!rig.drivenByServo(index)) {
+      throw InvalidInputException.of(
+          "surface", question.surface(), "one that a servo drives; a slave follows its driver");
+    }
+    boolean opposite = rig.surface(index).rod().linkage().opposite();
+    return HoleSearch.best(wish(question, rig, index), Integer.MAX_VALUE).stream()
+        .filter(choice -> choice.linkage().opposite() == opposite)
+        .limit(ANSWERS)
+        .map(choice -> new ThrowAnswer(choice, mend(rig, index, choice)))
+        .toList();
+  }
+
+  private static ThrowWish wish(ThrowQuestion question, Rig rig, int index) {
+    Surface surface = rig.surface(index);
+    Linkage linkage = surface.rod().linkage();
+    Servo servo = rig.servo(index);
+    return new ThrowWish(
+        question.plusMm(),
+        question.minusMm(),
+        surface.chordMm(),
+        question.armHolesMm(),
+        question.hornHolesMm(),
+        linkage.rodLengthMm(),
+        linkage.hornLeanDegrees(),
+        question.seating(),
+        -linkage.armLeanDegrees(),
+        servo.degreesPerMicrosecond(),
+        servo.maxAngleDegrees(),
+        servo.torqueNewtonCentimetres(),
+        rig.setup().transmitter().microsecondsPer100() * fullCommand(rig, index),
+        rig.setup().transmitter().commandLimitPercent());
+  }
+
+  /** Command at full stick of the main control, as a fraction of nominal full travel. */
+  private static double fullCommand(Rig rig, int index) {
+    Control control = rig.mainControl(index);
+    Response response = rig.setup().feel().of(control);
+    double rate = Math.max(response.ratePositivePercent(), response.rateNegativePercent());
+    Surface carried = rig.setup().surface(rig.channel(index).carries()).orElseThrow();
+    double command = rate / 100 * Math.abs(carried.shares().of(control));
+    if (command == 0) {
+      throw InvalidInputException.of(
+          "surface", rig.surface(index).id(), "one that some stick moves: share and rate above 0");
+    }
+    return command;
+  }
+
+  private static Mend mend(Rig rig, int index, RigChoice choice) {
+    Linkage linkage = choice.linkage();
+    boolean raisesOnIncrease =
+        rig.servo(index).slope() * FourBar.of(rig.surface(index).rod().linkage()).gain(0) > 0;
+    double high = raisesOnIncrease ? choice.plusEndpointPercent() : choice.minusEndpointPercent();
+    double low = raisesOnIncrease ? choice.minusEndpointPercent() : choice.plusEndpointPercent();
+    List<Edit> edits = new ArrayList<>();
+    edits.add(linkageEdit(index, "armRadiusMm", linkage.armRadiusMm()));
+    edits.add(linkageEdit(index, "hornRadiusMm", linkage.hornRadiusMm()));
+    edits.add(linkageEdit(index, "armLeanDegrees", linkage.armLeanDegrees()));
+    edits.add(rig.channelEdit(index, "endpointHighPercent", Math.round(high)));
+    edits.add(rig.channelEdit(index, "endpointLowPercent", Math.round(low)));
+    return new Mend("Take these holes and endpoints", edits);
+  }
+
+  private static Edit linkageEdit(int index, String field, double value) {
+    return new Edit(List.of("surfaces", "" + index, "rod", "linkage", field), value);
+  }
+}

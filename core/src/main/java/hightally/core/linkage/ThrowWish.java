@@ -1,0 +1,76 @@
+package hightally.core.linkage;
+
+import hightally.core.quantity.SelfChecked;
+import hightally.core.quantity.Violation;
+import hightally.core.quantity.Within;
+import java.util.List;
+import java.util.function.Consumer;
+
+/**
+ * Throws a pilot wants, and the parts he has to get them with.
+ *
+ * @param plusMm wanted up (or right), for the largest rate
+ * @param minusMm wanted down (or left), as a positive size
+ * @param chordMm hinge line to trailing edge
+ * @param armHolesMm holes on the arm
+ * @param hornHolesMm holes on the horn
+ * @param rodLengthMm pin to pin; about right is enough
+ * @param hornLeanDegrees how far the horn's holes sit aft of the hinge line
+ * @param seating teeth and arms of the servo
+ * @param offSquareDegrees how far the arm must turn to stand square, as it is seated now
+ * @param degreesPerMicrosecond of the servo
+ * @param maxAngleDegrees the servo's own stop
+ * @param torqueNewtonCentimetres of the servo
+ * @param microsecondsPer100 of the transmitter
+ * @param endpointLimitPercent largest endpoint it takes
+ */
+public record ThrowWish(
+    @Within(min = 0.5, max = 300, unit = "mm", label = "Wanted up") double plusMm,
+    @Within(min = 0.5, max = 300, unit = "mm", label = "Wanted down") double minusMm,
+    @Within(min = 5, max = 600, unit = "mm", label = "Chord where measured") double chordMm,
+    List<Double> armHolesMm,
+    List<Double> hornHolesMm,
+    @Within(min = 5, max = 3000, unit = "mm", label = "Rod length") double rodLengthMm,
+    @Within(min = -60, max = 60, unit = "°", label = "Horn lean") double hornLeanDegrees,
+    ArmSeating seating,
+    @Within(min = -180, max = 180, unit = "°", label = "Arm off square") double offSquareDegrees,
+    @Within(min = 0.01, max = 0.5, unit = "°/µs", label = "Arm turn per µs")
+        double degreesPerMicrosecond,
+    @Within(min = 10, max = 180, unit = "°", label = "Arm stops at") double maxAngleDegrees,
+    @Within(min = 0, max = 2000, unit = "N·cm", label = "Torque") double torqueNewtonCentimetres,
+    @Within(min = 100, max = 1000, unit = "µs", label = "Pulse for 100 %")
+        double microsecondsPer100,
+    @Within(min = 50, max = 200, unit = "%", label = "Endpoint limit") double endpointLimitPercent)
+    implements SelfChecked {
+  private static final int MOST_HOLES = 20;
+  private static final double SMALLEST_MM = 1;
+  private static final double LARGEST_MM = 150;
+
+  public ThrowWish {
+    armHolesMm = armHolesMm == null ? null : List.copyOf(armHolesMm);
+    hornHolesMm = hornHolesMm == null ? null : List.copyOf(hornHolesMm);
+  }
+
+  @Override
+  public void check(String path, Consumer<Violation> found) {
+    holes(path + "armHolesMm", armHolesMm, found);
+    holes(path + "hornHolesMm", hornHolesMm, found);
+    double most = Math.max(plusMm, minusMm);
+    if (most >= chordMm) {
+      String field = path + (plusMm >= minusMm ? "plusMm" : "minusMm");
+      found.accept(new Violation(field, "" + most, "less than the chord, " + chordMm + " mm"));
+    }
+  }
+
+  private static void holes(String field, List<Double> holes, Consumer<Violation> found) {
+    if (holes.isEmpty() || holes.size() > MOST_HOLES) {
+      found.accept(new Violation(field, holes.size() + " holes", "1 to " + MOST_HOLES + " holes"));
+    }
+    for (int i = 0; i < holes.size(); i++) {
+      if (!(holes.get(i) >= SMALLEST_MM && holes.get(i) <= LARGEST_MM)) {
+        String range = SMALLEST_MM + " to " + LARGEST_MM + " mm";
+        found.accept(new Violation(field + "[" + i + "]", "" + holes.get(i), range));
+      }
+    }
+  }
+}
