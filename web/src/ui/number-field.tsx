@@ -46,7 +46,9 @@ export function NumberField({ field, value, onValue, label }: Props) {
           aria-describedby={`${id}-help`}
           onChange={(event) => type(event.target.value)}
         />
-        {field.unit !== "" && <span className="pr-2.5 text-sm text-soft">{field.unit}</span>}
+        {field.unit !== "" && (
+          <span className="pr-2.5 text-sm whitespace-nowrap text-soft">{field.unit}</span>
+        )}
       </div>
       <p
         id={`${id}-help`}

@@ -29,7 +29,7 @@ export function SetupPage({ part }: { part: "rig" | "program" }) {
             <ProgramPanel key={selected} index={index} />
           ))}
       </div>
-      <div className="space-y-3">
+      <div className="space-y-3 self-start lg:sticky lg:top-3">
         <AircraftViews compact />
         <Card label="Sticks">
           <StickPads mode={draft.present.transmitter.stickMode} compact />

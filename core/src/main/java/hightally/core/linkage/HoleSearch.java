@@ -138,10 +138,11 @@ public final class HoleSearch {
     double perDegree = wish.chordMm() * Math.PI / 180;
     double fine = perDegree * gain * wish.degreesPerMicrosecond();
     double slop = Math.abs(perDegree * bar.withRod(bar.rodLengthMm() + SLOP_MM).surfaceAngle(0));
+    double evenly = minusEndpoint * wish.plusMm() / wish.minusMm();
     double cost =
         slop / SLOP_COST_MM
             + fine / COARSE_COST_MM
-            + Math.abs(plusEndpoint - minusEndpoint) / APART_COST_PERCENT
+            + Math.abs(plusEndpoint - evenly) / APART_COST_PERCENT
             + Math.max(0, SAFE_MARGIN_DEGREES - margin) / MARGIN_COST_DEGREES
             + Math.abs(linkage.armLeanDegrees()) / LEAN_COST_DEGREES;
     return new RigChoice(
