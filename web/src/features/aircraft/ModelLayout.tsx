@@ -35,6 +35,17 @@ function LoadedModel({ standing }: { standing: Standing }) {
       change({ type: "restart", basedOn: newest.number, setup: newest.setup });
     }
   }, [draft, newest]);
+  useEffect(() => {
+    const key = (event: KeyboardEvent) => {
+      const typing = event.target instanceof HTMLInputElement;
+      if (!typing && (event.ctrlKey || event.metaKey) && event.key.toLowerCase() === "z") {
+        event.preventDefault();
+        change({ type: event.shiftKey ? "redo" : "undo" });
+      }
+    };
+    addEventListener("keydown", key);
+    return () => removeEventListener("keydown", key);
+  }, []);
   const bench = useMemo(() => new BenchStore(), []);
   useEffect(() => {
     bench.open();

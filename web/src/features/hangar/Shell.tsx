@@ -8,6 +8,7 @@ const SHORTCUTS: [keys: string, what: string][] = [
   ["?", "This list"],
   ["Arrow keys", "Move the stick that has the focus; Home centres it"],
   ["Enter or Space", "Choose the surface that has the focus"],
+  ["Ctrl+Z, Ctrl+Shift+Z", "Undo and redo a change of the setup"],
   ["N or →", "Next step of a work order"],
   ["B or ←", "One step back"],
 ];

@@ -11,10 +11,10 @@ import java.util.List;
  *
  * <p>For each the arm angles that give the two throws follow in closed form, so nothing is swept;
  * the endpoints follow from them. Cost adds up what a pilot pays: slop (each 0.1 mm at the edge per
- * 0.1 mm in the rod costs 1), coarseness (each 0.02 mm per µs costs 1), endpoints apart (each 10 %
- * costs 1), a margin to dead centre below 25° (each 5° costs 1) and an arm off square (each 2°
- * costs 1). So full servo movement on an inner hole wins over a reduced endpoint on an outer one:
- * the same throw with more torque and finer steps.
+ * 0.1 mm in the rod costs 1), coarseness (each 0.02 mm per µs costs 1), endpoints out of the
+ * proportion of the throws (each 10 % costs 1), a margin to dead centre below 25° (each 5° costs 1)
+ * and an arm off square (each 2° costs 1). So full servo movement on an inner hole wins over a
+ * reduced endpoint on an outer one: the same throw with more torque and finer steps.
  */
 public final class HoleSearch {
   /** An arm further off square than this belongs a tooth over. */
