@@ -1,7 +1,6 @@
 /** Words and figures the way the whole page writes them; no number's meaning hangs on a bare sign. */
 
 export type Control = "ROLL" | "PITCH" | "YAW";
-export const CONTROLS: readonly Control[] = ["ROLL", "PITCH", "YAW"];
 
 export type ControlKey = "roll" | "pitch" | "yaw";
 export const keyOf = (control: Control) => control.toLowerCase() as ControlKey;

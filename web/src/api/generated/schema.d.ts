@@ -901,6 +901,8 @@ export interface components {
       /** Format: int64 */
       number: number;
       positions: components["schemas"]["Positions"];
+      /** Format: double */
+      motorPower: number;
       tally: components["schemas"]["Tally"];
       linkage: components["schemas"]["LinkageView"];
     };

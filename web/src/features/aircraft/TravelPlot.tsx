@@ -11,6 +11,7 @@ export function TravelPlot({ index }: { index: number }) {
   const { draft } = useModel();
   const sheet = useBench((state) => state.sheets[index]);
   const here = useBench((state) => state.frame?.linkage);
+  const mm = useBench((state) => state.frame?.positions.travelMm[index]);
   const surface = draft.present.surfaces[index];
   if (sheet === undefined || surface === undefined) {
     return null;
@@ -63,10 +64,10 @@ export function TravelPlot({ index }: { index: number }) {
           strokeDasharray="5 4"
         />
         <polyline points={line(1, () => true)} fill="none" stroke="var(--ink)" strokeWidth={2.5} />
-        {here !== undefined && (
+        {here !== undefined && mm !== undefined && (
           <circle
             cx={x(here.driverDegrees)}
-            cy={y(surface.chordMm * Math.sin((here.surfaceDegrees * Math.PI) / 180))}
+            cy={y(mm)}
             r={6}
             fill="var(--tag)"
             stroke="var(--ink)"

@@ -5,12 +5,12 @@ export function MotorNote({ mode }: { mode: number }) {
   const setup = useBench((state) => state.setup);
   const positions = useBench((state) => state.frame?.positions);
   const i = setup?.channels.findIndex((channel) => channel.carries === "throttle") ?? -1;
-  const command = positions?.commandPercent[i];
+  const told = useBench((state) => state.frame?.motorPower);
   const pulse = positions?.pulseMicroseconds[i];
-  if (command === undefined || pulse === undefined) {
+  if (told === undefined || pulse === undefined) {
     return null;
   }
-  const power = Math.round((command + 100) / 2);
+  const power = Math.round(100 * told);
   return (
     <p className="mt-1 text-xs text-soft">
       <span className={power > 0 ? "font-semibold text-grounded" : ""}>

@@ -22,8 +22,12 @@ public sealed interface BenchAnswer {
   record Loaded(long number, List<SurfaceSheet> sheets, List<Finding> findings)
       implements BenchAnswer {}
 
-  /** Where everything stands, and the selected surface's tally and linkage. */
-  record Frame(long number, Positions positions, Tally tally, LinkageView linkage)
+  /**
+   * Where everything stands, the motor's power (0 to 1), and the selected surface's tally and
+   * linkage.
+   */
+  record Frame(
+      long number, Positions positions, double motorPower, Tally tally, LinkageView linkage)
       implements BenchAnswer {}
 
   /** The request broke its contract; the bench shows what it showed before. */

@@ -55,7 +55,11 @@ final class BenchSession {
     int surface = path.indexOf(selected);
     Positions positions = path.evaluate(moment);
     return new BenchAnswer.Frame(
-        number, positions, TallyMaker.of(path, moment, surface), linkage(surface, positions));
+        number,
+        positions,
+        moment.motorPower(),
+        TallyMaker.of(path, moment, surface),
+        linkage(surface, positions));
   }
 
   private BenchAnswer.LinkageView linkage(int surface, Positions positions) {

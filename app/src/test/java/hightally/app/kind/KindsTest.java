@@ -73,6 +73,34 @@ class KindsTest extends ApiTest {
     assertThat(shown(biplane(), 0, 0, 0).get("findings")).isEmpty();
   }
 
+  @Test
+  void surfacesThatShareAChannelAreMendedTogetherAndReportedOnce() throws Exception {
+    for (String name : List.of("tailed-one-aileron-servo", "tailed-two-aileron-servos")) {
+      ObjectNode setup = (ObjectNode) json.readTree(resource("kinds/" + name + ".json"));
+      for (JsonNode servo : setup.get("servos")) {
+        if (servo.get("id").asText().equals("servo-aileron-right")) {
+          ((ObjectNode) servo).put("channel", 1);
+          ((ArrayNode) setup.get("channels")).remove(4);
+        }
+      }
+      ((ObjectNode) setup.at("/channels/0")).put("subTrimMicroseconds", 80);
+      double[] before = travel(setup, 0, 0, 0);
+      JsonNode finding = shown(setup, 0, 0, 0).at("/findings/0");
+      assertThat(finding.get("rule").asText()).as(name).isEqualTo("large-sub-trim");
+      assertThat(finding.at("/mends/0/edits")).as("the channel and two rods").hasSize(3);
+      long reported = 0;
+      for (JsonNode one : shown(setup, 0, 0, 0).get("findings")) {
+        reported += one.get("rule").asText().equals("large-sub-trim") ? 1 : 0;
+      }
+      assertThat(reported).isEqualTo(1);
+      double[] after = travel(mended(setup, finding.at("/mends/0/edits")), 0, 0, 0);
+      for (int i = 0; i < before.length; i++) {
+        // Half a half turn of M2 is 0.1 mm of rod, at 14 mm radius and 45 mm chord 0.33 mm.
+        assertThat(after[i]).as(name + " " + i).isCloseTo(before[i], within(0.34));
+      }
+    }
+  }
+
   private ObjectNode mended(ObjectNode setup, JsonNode edits) {
     ObjectNode changed = setup.deepCopy();
     for (JsonNode edit : edits) {

@@ -14,6 +14,9 @@ import java.util.Locale;
 
 /** What a channel's output stage should look like. */
 final class OutputRules {
+  /** Servo arms have no hole further in than this, mm. */
+  private static final double SMALLEST_HOLE_MM = 4;
+
   private OutputRules() {}
 
   static List<Rule> all() {
@@ -43,8 +46,7 @@ final class OutputRules {
 
   private static List<Finding> largeSubTrim(Rule rule, Rig rig) {
     double limit = rig.house().largeSubTrimMicroseconds();
-    return rig.surfaces()
-        .filter(rig::drivenByServo)
+    return rig.onePerChannel()
         .filter(i -> Math.abs(rig.channel(i).subTrimMicroseconds()) > limit)
         .mapToObj(i -> subTrimFinding(rule, rig, i, limit))
         .toList();
@@ -57,18 +59,21 @@ final class OutputRules {
   }
 
   /**
-   * The same centre from the rod: sub-trim to zero, every rod behind the servo so that nothing
+   * The same centre from the rods: sub-trim to zero, every rod on the channel so that nothing
    * moves.
    */
   private static List<Mend> subTrimMend(Rig rig, int i) {
-    Output output = rig.output(i);
-    double with = rig.servo(i).armDegrees(output.pulse(0));
-    double shift = rig.channel(i).subTrimMicroseconds() * rig.servo(i).slope();
+    double pulse = rig.output(i).pulse(0);
+    double subTrim = rig.channel(i).subTrimMicroseconds();
     List<Edit> edits = new ArrayList<>();
     edits.add(rig.channelEdit(i, "subTrimMicroseconds", 0));
-    rig.surfaces()
-        .filter(other -> rig.drivenByServo(other) && rig.servo(other).equals(rig.servo(i)))
-        .forEach(other -> rodEdit(rig, other, with, with - shift).ifPresent(edits::add));
+    rig.onChannelOf(i)
+        .forEach(
+            other -> {
+              double with = rig.servo(other).armDegrees(pulse);
+              double without = with - subTrim * rig.servo(other).slope();
+              rodEdit(rig, other, with, without).ifPresent(edits::add);
+            });
     return List.of(new Mend("Sub-trim to zero, and level by the rod instead", edits));
   }
 
@@ -83,8 +88,7 @@ final class OutputRules {
 
   private static List<Finding> clipped(Rule rule, Rig rig) {
     List<Finding> findings = new ArrayList<>();
-    rig.surfaces()
-        .filter(rig::drivenByServo)
+    rig.onePerChannel()
         .forEach(
             i -> {
               clippedSide(rule, rig, i, 1, findings);
@@ -118,8 +122,7 @@ final class OutputRules {
 
   private static List<Finding> small(Rule rule, Rig rig) {
     double limit = rig.house().smallEndpointPercent();
-    return rig.surfaces()
-        .filter(rig::drivenByServo)
+    return rig.onePerChannel()
         .filter(i -> largestEndpoint(rig.channel(i)) < limit)
         .mapToObj(i -> smallFinding(rule, rig, i, limit))
         .toList();
@@ -128,24 +131,31 @@ final class OutputRules {
   private static Finding smallFinding(Rule rule, Rig rig, int i, double limit) {
     Channel channel = rig.channel(i);
     double largest = largestEndpoint(channel);
-    double radius = rig.surface(i).rod().linkage().armRadiusMm() * largest / 100;
-    double smallest = 4;
-    List<Edit> edits =
-        List.of(
-            rig.channelEdit(i, "endpointLowPercent", scaled(channel.endpointLowPercent(), largest)),
-            rig.channelEdit(
-                i, "endpointHighPercent", scaled(channel.endpointHighPercent(), largest)),
-            new Edit(
-                List.of("surfaces", "" + i, "rod", "linkage", "armRadiusMm"),
-                Math.round(radius * 10) / 10.0));
-    Mend mend =
-        new Mend(
-            String.format(Locale.ROOT, "Arm hole at %.1f mm, endpoints at 100 %%", radius), edits);
+    List<Edit> edits = new ArrayList<>();
+    edits.add(
+        rig.channelEdit(i, "endpointLowPercent", scaled(channel.endpointLowPercent(), largest)));
+    edits.add(
+        rig.channelEdit(i, "endpointHighPercent", scaled(channel.endpointHighPercent(), largest)));
+    rig.onChannelOf(i).forEach(other -> edits.add(armEdit(rig, other, largest)));
+    double radius = armRadius(rig, i, largest);
+    String words = String.format(Locale.ROOT, "Arm hole at %.1f mm, endpoints at 100 %%", radius);
+    boolean holeExists =
+        rig.onChannelOf(i).allMatch(other -> armRadius(rig, other, largest) >= SMALLEST_HOLE_MM);
     String title =
         String.format(
             Locale.ROOT, "%s: endpoints of no more than %.0f %%", rig.surface(i).name(), largest);
-    List<Mend> mends = radius >= smallest ? List.of(mend) : List.of();
+    List<Mend> mends = holeExists ? List.of(new Mend(words, edits)) : List.of();
     return finding(rule, rig, i, title, largest, limit, "%", mends);
+  }
+
+  private static double armRadius(Rig rig, int i, double largest) {
+    double radius = rig.surface(i).rod().linkage().armRadiusMm() * largest / 100;
+    return Math.round(radius * 10) / 10.0;
+  }
+
+  private static Edit armEdit(Rig rig, int i, double largest) {
+    List<String> path = List.of("surfaces", "" + i, "rod", "linkage", "armRadiusMm");
+    return new Edit(path, armRadius(rig, i, largest));
   }
 
   private static double scaled(double endpoint, double largest) {

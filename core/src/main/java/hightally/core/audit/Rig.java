@@ -53,6 +53,26 @@ final class Rig {
     return surface(index).rod().driver() == DriverKind.SERVO;
   }
 
+  /**
+   * Surfaces whose servos hang on the same channel: what changes the channel changes all of them.
+   */
+  IntStream onChannelOf(int index) {
+    int channel = path.channelBehind(index);
+    return surfaces().filter(this::drivenByServo).filter(i -> path.channelBehind(i) == channel);
+  }
+
+  /** One surface for every channel that drives any, so that a channel is reported once. */
+  IntStream onePerChannel() {
+    return surfaces()
+        .filter(this::drivenByServo)
+        .filter(i -> onChannelOf(i).min().orElseThrow() == i);
+  }
+
+  /** Whether only this surface hangs on its channel. */
+  boolean alone(int index) {
+    return onChannelOf(index).count() == 1;
+  }
+
   Servo servo(int index) {
     return path.servoBehind(index);
   }

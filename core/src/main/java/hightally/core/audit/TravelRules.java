@@ -51,7 +51,7 @@ final class TravelRules {
                         rig.surface(i).directionWord(1),
                         minus,
                         rig.surface(i).directionWord(-1));
-                List<Mend> mends = List.of(shorten(rig, i, plus > minus, Math.min(plus, minus)));
+                List<Mend> mends = shorten(rig, i, plus > minus, Math.min(plus, minus));
                 findings.add(finding(rule, rig, i, title, difference, limit, "mm", mends));
               }
             });
@@ -73,7 +73,7 @@ final class TravelRules {
       double leftMm = plus ? rig.plusMm(left) : rig.minusMm(left);
       double rightMm = plus ? rig.plusMm(right) : rig.minusMm(right);
       double difference = Math.abs(leftMm - rightMm);
-      if (difference > limit && !rig.servo(left).equals(rig.servo(right))) {
+      if (difference > limit) {
         int larger = leftMm > rightMm ? left : right;
         String title =
             String.format(
@@ -84,14 +84,22 @@ final class TravelRules {
                 rig.surface(left).directionWord(plus ? 1 : -1),
                 rig.surface(right).name().toLowerCase(Locale.ROOT),
                 rightMm);
-        List<Mend> mends = List.of(shorten(rig, larger, plus, Math.min(leftMm, rightMm)));
+        List<Mend> mends = shorten(rig, larger, plus, Math.min(leftMm, rightMm));
         findings.add(finding(rule, rig, larger, title, difference, limit, "mm", mends));
       }
     }
   }
 
-  /** The endpoint of the side that moves too far, made smaller in proportion to what is wanted. */
-  private static Mend shorten(Rig rig, int i, boolean plus, double wantedMm) {
+  /**
+   * The endpoint of the side that moves too far, made smaller in proportion to what is wanted.
+   * Where other surfaces hang on the channel it would change them as well: then only hands can mend
+   * it.
+   */
+  private static List<Mend> shorten(Rig rig, int i, boolean plus, double wantedMm) {
+    return rig.alone(i) ? List.of(endpointMend(rig, i, plus, wantedMm)) : List.of();
+  }
+
+  private static Mend endpointMend(Rig rig, int i, boolean plus, double wantedMm) {
     Channel channel = rig.channel(i);
     double found = plus ? rig.plusMm(i) : rig.minusMm(i);
     double command =

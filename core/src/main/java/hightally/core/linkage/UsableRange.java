@@ -11,9 +11,4 @@ package hightally.core.linkage;
 public record UsableRange(double from, double to, double reachFrom, double reachTo) {
   /** How far from centre the search looks, degrees: further than any servo arm turns. */
   public static final double SEARCH_LIMIT_DEGREES = 120;
-
-  /** Whether the range ends short of the search limit on the side of {@code sign}. */
-  public boolean endsAt(double sign) {
-    return sign < 0 ? from > -SEARCH_LIMIT_DEGREES : to < SEARCH_LIMIT_DEGREES;
-  }
 }

@@ -42,7 +42,7 @@ final class ChannelPath {
 
   /** The whole stick runs the whole range; cut holds the low end, where a one-way motor stops. */
   private static double motorCommand(Moment moment) {
-    return moment.throttleCut() ? -PERCENT : 2 * PERCENT * moment.throttle() - PERCENT;
+    return 2 * PERCENT * moment.motorPower() - PERCENT;
   }
 
   double share(Control control) {

@@ -27,6 +27,11 @@ public record Moment(
     return new Moment(0, 0, 0, 0, true, trims);
   }
 
+  /** Power the motor is told to give, 0 to 1: the throttle's, unless the cut holds it. */
+  public double motorPower() {
+    return throttleCut ? 0 : throttle;
+  }
+
   /** This moment with one stick moved. */
   public Moment with(Control control, double value) {
     return switch (control) {
