@@ -5,6 +5,7 @@ import hightally.core.phase.Trims;
 import hightally.core.signal.Moment;
 import hightally.core.signal.Positions;
 import hightally.core.signal.SignalPath;
+import java.util.List;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
@@ -41,7 +42,14 @@ public class EvaluationBenchmark {
     for (int i = 0; i < MOMENTS; i++) {
       double stick = Math.sin(i * 1.7);
       moments[i] =
-          new Moment(stick, Math.cos(i * 0.9), -stick, 0.5, false, new Trims(i % 9, -i % 7, i % 5));
+          new Moment(
+              stick,
+              Math.cos(i * 0.9),
+              -stick,
+              0.5,
+              false,
+              new Trims(i % 9, -i % 7, i % 5),
+              List.of());
       Positions positions = path.evaluate(moments[i]);
       drivers[i] = new double[surfaces];
       for (int s = 0; s < surfaces; s++) {

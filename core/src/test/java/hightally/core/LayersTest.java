@@ -20,9 +20,11 @@ class LayersTest {
     "phase",
     "setup",
     "signal",
+    "wiring",
     "flight",
     "adjustment",
-    "audit"
+    "audit",
+    "guide"
   };
 
   @ArchTest

@@ -1,6 +1,7 @@
 package hightally.core;
 
 import hightally.core.airframe.Airframe;
+import hightally.core.airframe.BalanceSheet;
 import hightally.core.airframe.DriverKind;
 import hightally.core.airframe.Panel;
 import hightally.core.airframe.Place;
@@ -10,15 +11,28 @@ import hightally.core.airframe.Shares;
 import hightally.core.airframe.Side;
 import hightally.core.airframe.Station;
 import hightally.core.airframe.Surface;
+import hightally.core.airframe.SurfacePart;
 import hightally.core.channel.Channel;
+import hightally.core.channel.Failsafe;
+import hightally.core.channel.InputKind;
+import hightally.core.channel.Lead;
+import hightally.core.channel.Receiver;
+import hightally.core.channel.Socket;
+import hightally.core.channel.SocketOutput;
+import hightally.core.channel.StickFunction;
 import hightally.core.channel.SubTrimMode;
 import hightally.core.channel.Transmitter;
+import hightally.core.channel.TransmitterInput;
+import hightally.core.channel.Wiring;
+import hightally.core.linkage.ArmSeating;
 import hightally.core.linkage.Linkage;
 import hightally.core.linkage.RodEnd;
 import hightally.core.linkage.RodEndKind;
 import hightally.core.phase.Trims;
+import hightally.core.quantity.HouseValues;
 import hightally.core.response.Feel;
 import hightally.core.response.Response;
+import hightally.core.setup.Notebook;
 import hightally.core.setup.Setup;
 import java.util.ArrayList;
 import java.util.List;
@@ -66,47 +80,111 @@ public final class Rigs {
       Linkage left,
       Linkage right,
       double adjusted) {
-    Transmitter transmitter = new Transmitter("Test", 2, mode, 1500, 500, 0.5, 60, 150, 900, 2100);
+    Transmitter transmitter = transmitter(mode, 1500, 500, 0.5, StickFunction.values());
     List<Channel> channels = new ArrayList<>();
     List<Servo> servos = new ArrayList<>();
     String[] sides = {"left", "right"};
     for (int i = 0; i < 2; i++) {
       channels.add(
           new Channel(i + 1, sides[i], sides[i], i == 1, subTrims[i], ends[i], ends[1 - i]));
-      servos.add(new Servo("s-" + sides[i], sides[i], i + 1, 0.09, 1500, 60, i == 1, 0.5, 20));
+      servos.add(
+          new Servo(
+              "s-" + sides[i],
+              sides[i],
+              i + 1,
+              0.09,
+              1500,
+              60,
+              i == 1,
+              0.5,
+              20,
+              new ArmSeating(25, 4),
+              List.of(),
+              250));
     }
     RodEnd end = new RodEnd(RodEndKind.CLEVIS, 0.4);
     Rod slave =
         new Rod(DriverKind.SURFACE, "left", new Linkage(15, 18, 140, 2, 0, false, true), end, 0);
     List<Surface> surfaces =
         List.of(
-            surface("slave", Side.LEFT, new Shares(-0.5, 0.5, 0), slave),
+            surface("slave", Side.LEFT, new Shares(-0.5, 0.5, 0, List.of()), slave),
             surface(
                 "left",
                 Side.LEFT,
-                new Shares(-0.5, 0.5, 0),
+                new Shares(-0.5, 0.5, 0, List.of()),
                 new Rod(DriverKind.SERVO, "s-left", left, end, adjusted)),
             surface(
                 "right",
                 Side.RIGHT,
-                new Shares(0.5, 0.5, 0),
+                new Shares(0.5, 0.5, 0, List.of()),
                 new Rod(DriverKind.SERVO, "s-right", right, end, 0)));
     Response response = Response.even(80, 30);
     return new Setup(
-        1,
+        Setup.FORMAT_VERSION,
         "Test rig",
         "",
-        new Airframe("Flying wing", List.of(), panels(), 0),
+        new Airframe("Flying wing", List.of(), panels(), List.of()),
         transmitter,
+        wiring(),
         channels,
         servos,
         surfaces,
+        List.of(),
+        List.of(),
         new Feel(response, response, response),
-        Trims.ZERO);
+        Trims.ZERO,
+        new BalanceSheet("Nose", 60, 55, 65, 900, List.of(), 25),
+        HouseValues.STANDARD,
+        Notebook.EMPTY);
+  }
+
+  /** A transmitter with its own conventions, one lever and one switch. */
+  public static Transmitter transmitter(
+      SubTrimMode mode, double centre, double per100, double click, StickFunction... order) {
+    return new Transmitter(
+        "Test",
+        2,
+        mode,
+        centre,
+        per100,
+        click,
+        60,
+        150,
+        900,
+        2100,
+        1,
+        12,
+        List.of(order),
+        300,
+        200,
+        List.of(
+            new TransmitterInput("lever", "lever", InputKind.LEVER, 0),
+            new TransmitterInput("switch", "switch", InputKind.SWITCH, 3)));
+  }
+
+  private static Wiring wiring() {
+    List<Socket> sockets =
+        List.of(new Socket(1, 1, SocketOutput.SERVO), new Socket(2, 2, SocketOutput.SERVO));
+    Receiver receiver = new Receiver("Test", sockets, false, Failsafe.EVERY_CHANNEL, 0);
+    List<Lead> leads =
+        List.of(
+            new Lead("s-left", 1, "", 0, false, "left"),
+            new Lead("s-right", 2, "", 0, false, "right"));
+    return new Wiring(receiver, leads, List.of());
   }
 
   private static Surface surface(String id, Side side, Shares shares, Rod rod) {
-    return new Surface(id, id, side, false, 50, new Place("wing", 0.2, 0.8), shares, rod);
+    return new Surface(
+        id,
+        id,
+        side,
+        false,
+        50,
+        new Place("wing", 0.2, 0.8),
+        shares,
+        rod,
+        SurfacePart.HINGED,
+        List.of());
   }
 
   private static List<Panel> panels() {

@@ -8,7 +8,6 @@ import hightally.app.platform.ConflictException;
 import hightally.app.platform.NotFoundException;
 import hightally.core.adjustment.AdjustmentPlan;
 import hightally.core.adjustment.AdjustmentPlanner;
-import hightally.core.quantity.HouseValues;
 import hightally.core.quantity.InvalidInputException;
 import java.time.Clock;
 import java.util.Optional;
@@ -48,7 +47,7 @@ public class Adjustments {
               + newest.number()
               + ". Fly it as it is now, and adjust from that flight.");
     }
-    return AdjustmentPlanner.plan(newest.setup(), flight.report().trims(), HouseValues.STANDARD);
+    return AdjustmentPlanner.plan(newest.setup(), flight.report().trims());
   }
 
   /** The work order that is open for an aircraft. */
@@ -124,9 +123,7 @@ public class Adjustments {
   private OpenAdjustment read(AdjustmentEntity entity) {
     AdjustmentPlan plan =
         AdjustmentPlanner.plan(
-            hangar.revision(entity.aircraftId(), entity.revisionNumber()).setup(),
-            entity.trims(),
-            HouseValues.STANDARD);
+            hangar.revision(entity.aircraftId(), entity.revisionNumber()).setup(), entity.trims());
     return new OpenAdjustment(
         entity.id(),
         entity.flightId(),

@@ -3,7 +3,6 @@ package hightally.app.bench;
 import hightally.core.audit.Audit;
 import hightally.core.audit.Finding;
 import hightally.core.linkage.FourBar;
-import hightally.core.quantity.HouseValues;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Validation;
 import hightally.core.setup.Setup;
@@ -43,7 +42,7 @@ final class BenchSession {
 
   /** What the pilot should know of the setup on the bench. */
   List<Finding> findings() {
-    return Audit.of(path, HouseValues.STANDARD);
+    return Audit.of(path);
   }
 
   /** Shows a moment, and the tally of one surface. */

@@ -73,17 +73,7 @@ class DemoData implements ApplicationRunner {
   private static Setup softer(Setup setup) {
     Feel feel = setup.feel();
     Feel changed = new Feel(feel.roll(), Response.even(75, 45), Response.even(90, 35));
-    return new Setup(
-        setup.formatVersion(),
-        setup.name(),
-        setup.notes(),
-        setup.airframe(),
-        setup.transmitter(),
-        setup.channels(),
-        setup.servos(),
-        setup.surfaces(),
-        changed,
-        setup.trims());
+    return setup.change().feel(changed).done();
   }
 
   private void adjust(long id, Flight flight) {

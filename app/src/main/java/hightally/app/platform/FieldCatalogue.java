@@ -54,10 +54,11 @@ public final class FieldCatalogue {
     Within within = component.getAnnotation(Within.class);
     Text text = component.getAnnotation(Text.class);
     if (within != null) {
+      String place = component.getType() == List.class ? path + "[]" : path;
       Kind kind = component.getType() == int.class ? Kind.WHOLE_NUMBER : Kind.NUMBER;
       fields.add(
           new Field(
-              path,
+              place,
               within.label(),
               within.unit(),
               within.hint(),
@@ -68,7 +69,8 @@ public final class FieldCatalogue {
       fields.add(new Field(path, text.label(), "", "", text.min(), text.max(), Kind.TEXT));
     } else if (component.getType().isRecord()) {
       walk(component.getType(), path);
-    } else if (component.getGenericType() instanceof ParameterizedType list) {
+    } else if (component.getGenericType() instanceof ParameterizedType list
+        && ((Class<?>) list.getActualTypeArguments()[0]).isRecord()) {
       walk((Class<?>) list.getActualTypeArguments()[0], path + "[]");
     }
   }

@@ -56,7 +56,7 @@ public class SetupDocuments {
       JsonNode tree = (text.stripLeading().startsWith("{") ? reader : yaml).readTree(text);
       checkVersion(tree);
       TokenBuffer tokens = new TokenBuffer(mapper, false);
-      mapper.writeTree(tokens, tree);
+      mapper.writeTree(tokens, SetupUpgrade.of(mapper, tree));
       return Validation.check(mapper.readValue(tokens.asParser(), Setup.class));
     } catch (JacksonException e) {
       throw JsonProblems.explained(e);

@@ -41,9 +41,16 @@ public final class SetupSchema {
     return node;
   }
 
+  private static boolean listed(RecordComponent component) {
+    return component.getGenericType() instanceof ParameterizedType;
+  }
+
   private ObjectNode component(RecordComponent component) {
     Within within = component.getAnnotation(Within.class);
     Text text = component.getAnnotation(Text.class);
+    if (within != null && listed(component)) {
+      return list(number(within, false));
+    }
     if (within != null) {
       return number(within, component.getType() == int.class);
     }
@@ -53,7 +60,16 @@ public final class SetupSchema {
     return type(component.getType(), component.getGenericType());
   }
 
+  private static ObjectNode list(ObjectNode items) {
+    ObjectNode node = JSON.objectNode().put("type", "array");
+    node.set("items", items);
+    return node;
+  }
+
   private ObjectNode type(Class<?> type, Type generic) {
+    if (type == Integer.class) {
+      return JSON.objectNode().put("type", "integer");
+    }
     if (type == boolean.class) {
       return JSON.objectNode().put("type", "boolean");
     }
@@ -66,9 +82,7 @@ public final class SetupSchema {
       return node;
     }
     if (generic instanceof ParameterizedType list) {
-      ObjectNode node = JSON.objectNode().put("type", "array");
-      node.set("items", type((Class<?>) list.getActualTypeArguments()[0], null));
-      return node;
+      return list(type((Class<?>) list.getActualTypeArguments()[0], null));
     }
     if (!definitions.has(type.getSimpleName())) {
       definitions.set(type.getSimpleName(), record(type));

@@ -140,7 +140,9 @@ class KindsTest extends ApiTest {
             "throttleCut",
             true,
             "trims",
-            trims);
+            trims,
+            "inputs",
+            List.of());
     String selected = setup.at("/surfaces/0/id").asText();
     Answer answer =
         post("/api/bench/moment", Map.of("setup", setup, "moment", moment, "selected", selected));

@@ -81,7 +81,9 @@ class ThrowsTest extends ApiTest {
   private JsonNode shown(ObjectNode setup) throws Exception {
     Map<String, Integer> trims = Map.of("roll", 0, "pitch", 0, "yaw", 0);
     Map<String, Object> moment =
-        Map.of("roll", 0, "pitch", 0, "yaw", 0, "throttle", 0, "throttleCut", true, "trims", trims);
+        Map.of(
+            "roll", 0, "pitch", 0, "yaw", 0, "throttle", 0, "throttleCut", true, "trims", trims,
+            "inputs", List.of());
     return post("/api/bench/moment", Map.of("setup", setup, "moment", moment, "selected", "rudder"))
         .json();
   }

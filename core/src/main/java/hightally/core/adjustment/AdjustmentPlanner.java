@@ -1,10 +1,7 @@
 package hightally.core.adjustment;
 
 import hightally.core.airframe.DriverKind;
-import hightally.core.airframe.Servo;
 import hightally.core.airframe.Surface;
-import hightally.core.channel.Channel;
-import hightally.core.channel.Output;
 import hightally.core.phase.Trims;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.HouseValues;
@@ -37,10 +34,10 @@ public final class AdjustmentPlanner {
   private final Map<String, RodChange.Found> changes = new HashMap<>();
   private final List<PlannedRod> rods = new ArrayList<>();
 
-  private AdjustmentPlanner(Setup setup, Trims trims, HouseValues house) {
+  private AdjustmentPlanner(Setup setup, Trims trims) {
     this.setup = setup;
     this.trims = trims;
-    this.house = house;
+    house = setup.house();
     path = SignalPath.of(setup);
     trimmed = path.evaluate(Moment.centred(trims));
     untrimmed = path.evaluate(Moment.centred(Trims.ZERO));
@@ -53,8 +50,8 @@ public final class AdjustmentPlanner {
    * @param trims clicks that stood in the transmitter when it flew straight
    * @throws InvalidInputException if a trim is beyond the transmitter's range
    */
-  public static AdjustmentPlan plan(Setup setup, Trims trims, HouseValues house) {
-    AdjustmentPlanner planner = new AdjustmentPlanner(setup.withTrims(trims), trims, house);
+  public static AdjustmentPlan plan(Setup setup, Trims trims) {
+    AdjustmentPlanner planner = new AdjustmentPlanner(setup.withTrims(trims), trims);
     return planner.plan();
   }
 
@@ -113,9 +110,9 @@ public final class AdjustmentPlanner {
   }
 
   private double leftPercent(int index, RodChange.Found found) {
-    Servo servo = path.servoBehind(index);
-    Channel channel = setup.channel(servo.channel()).orElseThrow();
-    double slope = Output.of(setup.transmitter(), channel).slope(0) * servo.slope();
+    int channel = path.channelBehind(index);
+    double command = untrimmed.commandPercent()[channel];
+    double slope = path.output(channel).slope(command) * path.servoBehind(index).slope();
     return slope == 0 ? 0 : found.driverLeftDegrees() / slope;
   }
 

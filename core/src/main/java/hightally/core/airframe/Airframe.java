@@ -1,7 +1,6 @@
 package hightally.core.airframe;
 
 import hightally.core.quantity.Text;
-import hightally.core.quantity.Within;
 import java.util.List;
 
 /**
@@ -10,16 +9,26 @@ import java.util.List;
  * @param kind the kind in the pilot's words
  * @param fuselage sections from nose to tail; may be empty for a bare wing
  * @param panels wings and tails, each side its own
- * @param propellerDiameterMm 0 for a model without a motor
+ * @param motors none for a glider without one
  */
 public record Airframe(
     @Text(label = "Kind of aircraft") String kind,
     List<Section> fuselage,
     List<Panel> panels,
-    @Within(min = 0, max = 1000, unit = "mm", label = "Propeller diameter")
-        double propellerDiameterMm) {
+    List<Motor> motors) {
   public Airframe {
     fuselage = fuselage == null ? null : List.copyOf(fuselage);
     panels = panels == null ? null : List.copyOf(panels);
+    motors = motors == null ? null : List.copyOf(motors);
+  }
+
+  /** The same airframe with other motors. */
+  public Airframe withMotors(List<Motor> changed) {
+    return new Airframe(kind, fuselage, panels, changed);
+  }
+
+  /** The same airframe with other panels. */
+  public Airframe withPanels(List<Panel> changed) {
+    return new Airframe(kind, fuselage, changed, motors);
   }
 }

@@ -1,10 +1,15 @@
 package hightally.core.airframe;
 
+import hightally.core.linkage.ArmSeating;
 import hightally.core.quantity.Text;
 import hightally.core.quantity.Within;
+import java.util.List;
 
 /**
  * A servo: pulse to arm angle.
+ *
+ * <p>{@code seating} are its teeth and the arms of its horn; {@code armHolesMm} the holes there
+ * are.
  *
  * <p>{@code arm = (pulse - centrePulse) · degreesPerMicrosecond · (pullsOnIncrease ? -1 : 1) +
  * armOffset}, clamped to ±maxAngle.
@@ -12,7 +17,7 @@ import hightally.core.quantity.Within;
 public record Servo(
     @Text(label = "Servo id", max = 40, pattern = Surface.ID_PATTERN) String id,
     @Text(label = "Servo name") String name,
-    @Within(min = 1, max = 32, label = "Channel") int channel,
+    @Within(min = 0, max = 64, label = "Channel") int channel,
     @Within(min = 0.01, max = 0.5, unit = "°/µs", label = "Arm turn per µs")
         double degreesPerMicrosecond,
     @Within(min = 700, max = 2300, unit = "µs", label = "Centre pulse")
@@ -21,7 +26,13 @@ public record Servo(
     boolean pullsOnIncrease,
     @Within(min = -60, max = 60, unit = "°", label = "Arm offset", hint = "as seated, from square")
         double armOffsetDegrees,
-    @Within(min = 0, max = 2000, unit = "N·cm", label = "Torque") double torqueNewtonCentimetres) {
+    @Within(min = 0, max = 2000, unit = "N·cm", label = "Torque") double torqueNewtonCentimetres,
+    ArmSeating seating,
+    @Within(min = 1, max = 150, unit = "mm", label = "Hole on the arm") List<Double> armHolesMm,
+    @Within(min = 0, max = 2000, unit = "mm", label = "Own lead") double leadMm) {
+  public Servo {
+    armHolesMm = armHolesMm == null ? null : List.copyOf(armHolesMm);
+  }
 
   /** Arm angle before the servo's own stops, degrees. */
   public double freeArmDegrees(double pulseMicroseconds) {
@@ -37,5 +48,39 @@ public record Servo(
   /** Degrees of arm per microsecond, sign included. */
   public double slope() {
     return pullsOnIncrease ? -degreesPerMicrosecond : degreesPerMicrosecond;
+  }
+
+  /** The same servo behind a reverser, which mirrors the pulse about {@code centre} µs. */
+  public Servo mirrored(double centre) {
+    return new Servo(
+        id,
+        name,
+        channel,
+        degreesPerMicrosecond,
+        2 * centre - centrePulseMicroseconds,
+        maxAngleDegrees,
+        !pullsOnIncrease,
+        armOffsetDegrees,
+        torqueNewtonCentimetres,
+        seating,
+        armHolesMm,
+        leadMm);
+  }
+
+  /** The same servo on another channel. */
+  public Servo onChannel(int changed) {
+    return new Servo(
+        id,
+        name,
+        changed,
+        degreesPerMicrosecond,
+        centrePulseMicroseconds,
+        maxAngleDegrees,
+        pullsOnIncrease,
+        armOffsetDegrees,
+        torqueNewtonCentimetres,
+        seating,
+        armHolesMm,
+        leadMm);
   }
 }

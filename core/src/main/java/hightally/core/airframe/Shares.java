@@ -2,15 +2,21 @@ package hightally.core.airframe;
 
 import hightally.core.quantity.Control;
 import hightally.core.quantity.Within;
+import java.util.List;
 
 /**
  * How much of each control a surface takes; 1 is the whole, minus turns it round. An elevator has 1
- * of pitch; the left aileron -1 of roll; the left elevon ½ of pitch and -½ of roll.
+ * of pitch; the left aileron -1 of roll; the left elevon ½ of pitch and -½ of roll; a flap -1 of
+ * its lever.
  */
 public record Shares(
     @Within(min = -2, max = 2, label = "Share of roll") double roll,
     @Within(min = -2, max = 2, label = "Share of pitch") double pitch,
-    @Within(min = -2, max = 2, label = "Share of yaw") double yaw) {
+    @Within(min = -2, max = 2, label = "Share of yaw") double yaw,
+    List<LeverShare> levers) {
+  public Shares {
+    levers = levers == null ? null : List.copyOf(levers);
+  }
 
   /** The share of one control. */
   public double of(Control control) {

@@ -1,7 +1,11 @@
 package hightally.core.airframe;
 
+import hightally.core.quantity.SelfChecked;
 import hightally.core.quantity.Text;
+import hightally.core.quantity.Violation;
 import hightally.core.quantity.Within;
+import java.util.List;
+import java.util.function.Consumer;
 
 /**
  * A movable surface.
@@ -14,6 +18,8 @@ import hightally.core.quantity.Within;
  * @param place where it is drawn
  * @param shares how much of each control it takes
  * @param rod what moves it
+ * @param part what kind of thing it is
+ * @param hornHolesMm holes there are on its horn, from the hinge line
  */
 public record Surface(
     @Text(label = "Surface id", max = 40, pattern = ID_PATTERN) String id,
@@ -29,9 +35,23 @@ public record Surface(
         double chordMm,
     Place place,
     Shares shares,
-    Rod rod) {
+    Rod rod,
+    SurfacePart part,
+    @Within(min = 1, max = 150, unit = "mm", label = "Hole on the horn") List<Double> hornHolesMm)
+    implements SelfChecked {
   /** Ids are lower-case words joined by hyphens. */
   public static final String ID_PATTERN = "[a-z0-9]+(-[a-z0-9]+)*";
+
+  public Surface {
+    hornHolesMm = hornHolesMm == null ? null : List.copyOf(hornHolesMm);
+  }
+
+  @Override
+  public void check(String path, Consumer<Violation> found) {
+    if (part == SurfacePart.WHEEL && !sideways) {
+      found.accept(new Violation(path + "sideways", "false", "true for a wheel: it steers"));
+    }
+  }
 
   /**
    * What a ruler standing square on the neutral chord reads, mm, for a surface angle in degrees.
@@ -42,6 +62,9 @@ public record Surface(
 
   /** Where plus or minus goes: up, down, right or left. */
   public String directionWord(double sign) {
+    if (part == SurfacePart.SWINGING_WING) {
+      return sign > 0 ? "aft" : "forward";
+    }
     if (sideways) {
       return sign > 0 ? "right" : "left";
     }
@@ -50,6 +73,7 @@ public record Surface(
 
   /** The same surface on another rod. */
   public Surface withRod(Rod changed) {
-    return new Surface(id, name, side, sideways, chordMm, place, shares, changed);
+    return new Surface(
+        id, name, side, sideways, chordMm, place, shares, changed, part, hornHolesMm);
   }
 }

@@ -1,6 +1,5 @@
 package hightally.core.audit;
 
-import hightally.core.quantity.HouseValues;
 import hightally.core.signal.SignalPath;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -14,16 +13,21 @@ public final class Audit {
     RULES.addAll(OutputRules.all());
     RULES.addAll(LinkageRules.all());
     RULES.addAll(TravelRules.all());
+    RULES.addAll(SharingRules.all());
+    RULES.addAll(MapRules.all());
   }
 
   private Audit() {}
 
   /** What a pilot should know of this setup, what grounds it first. */
-  public static List<Finding> of(SignalPath path, HouseValues house) {
-    Rig rig = new Rig(path, house);
+  public static List<Finding> of(SignalPath path) {
+    Rig rig = new Rig(path, path.setup().house());
     return RULES.stream()
         .flatMap(rule -> rule.check().findings(rule, rig).stream())
-        .sorted(Comparator.comparing(Finding::severity))
+        .map(finding -> finding.acceptedIn(path.setup().notebook()))
+        .sorted(
+            Comparator.comparing((Finding finding) -> !finding.acceptedBecause().isEmpty())
+                .thenComparing(Finding::severity))
         .toList();
   }
 }

@@ -1,5 +1,7 @@
 package hightally.core.audit;
 
+import hightally.core.setup.Acceptance;
+import hightally.core.setup.Notebook;
 import java.util.List;
 
 /**
@@ -7,13 +9,14 @@ import java.util.List;
  *
  * @param rule id of the rule that found it
  * @param severity how much it matters
- * @param surface id of the surface it is about
+ * @param surface id of the surface, or of the device, it is about
  * @param title what is so, in a few words
  * @param why why it matters in the air
  * @param measured the value found
  * @param limit the house value it was held against
  * @param unit of both
  * @param mends changes that mend it, the smallest first; empty where only hands can
+ * @param acceptedBecause why the pilot lives with it; empty while it is open
  */
 public record Finding(
     String rule,
@@ -24,7 +27,22 @@ public record Finding(
     double measured,
     double limit,
     String unit,
-    List<Mend> mends) {
+    List<Mend> mends,
+    String acceptedBecause) {
+
+  /** The same finding with the reason for which it was accepted, if it was. */
+  Finding acceptedIn(Notebook notebook) {
+    return notebook.accepted().stream()
+        .filter(one -> one.rule().equals(rule) && one.subject().equals(surface))
+        .findFirst()
+        .map(this::accepted)
+        .orElse(this);
+  }
+
+  private Finding accepted(Acceptance acceptance) {
+    return new Finding(
+        rule, severity, surface, title, why, measured, limit, unit, mends, acceptance.reason());
+  }
 
   /** How much a finding matters. */
   public enum Severity {

@@ -7,7 +7,6 @@ import hightally.core.audit.Finding.Mend;
 import hightally.core.audit.Finding.Severity;
 import hightally.core.linkage.Linkage;
 import hightally.core.linkage.UsableRange;
-import hightally.core.quantity.Control;
 import hightally.core.signal.Positions;
 import java.util.ArrayList;
 import java.util.List;
@@ -97,7 +96,7 @@ final class LinkageRules {
   }
 
   private static double margin(Rig rig, int i, int stick) {
-    Positions positions = rig.at(rig.mainControl(i), stick);
+    Positions positions = rig.at(i, stick);
     double driver = rig.path().driverDegrees(i, positions);
     UsableRange range = rig.path().range(i);
     return Math.min(driver - range.from(), range.to() - driver);
@@ -124,8 +123,7 @@ final class LinkageRules {
   }
 
   private static double beyond(Rig rig, int i, int stick) {
-    Control control = rig.mainControl(i);
-    double pulse = rig.at(control, stick).pulseMicroseconds()[rig.path().channelBehind(i)];
+    double pulse = rig.at(i, stick).pulseMicroseconds()[rig.path().channelBehind(i)];
     return Math.abs(rig.servo(i).freeArmDegrees(pulse)) - rig.servo(i).maxAngleDegrees();
   }
 }

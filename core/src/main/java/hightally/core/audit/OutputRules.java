@@ -184,6 +184,7 @@ final class OutputRules {
         measured,
         limit,
         unit,
-        mends);
+        mends,
+        "");
   }
 }

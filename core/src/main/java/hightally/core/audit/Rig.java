@@ -8,7 +8,6 @@ import hightally.core.audit.Finding.Edit;
 import hightally.core.channel.Channel;
 import hightally.core.channel.Output;
 import hightally.core.phase.Trims;
-import hightally.core.quantity.Control;
 import hightally.core.quantity.HouseValues;
 import hightally.core.setup.Setup;
 import hightally.core.signal.Moment;
@@ -82,39 +81,37 @@ final class Rig {
   }
 
   Output output(int index) {
-    return Output.of(setup().transmitter(), channel(index));
+    return path.output(path.channelBehind(index));
   }
 
-  /** The control that moves a surface most. */
-  Control mainControl(int index) {
-    Surface carried = setup().surface(channel(index).carries()).orElseThrow();
-    Control main = Control.ROLL;
-    for (Control control : Control.values()) {
-      if (Math.abs(carried.shares().of(control)) > Math.abs(carried.shares().of(main))) {
-        main = control;
-      }
-    }
-    return main;
+  /** The stick or lever that moves a surface most. */
+  MainDrive mainDrive(int index) {
+    return MainDrive.of(setup(), setup().surface(channel(index).carries()).orElseThrow());
   }
 
-  /** Everything with one stick at an end and the trims at zero. */
-  Positions at(Control control, double stick) {
-    return path.evaluate(Moment.centred(Trims.ZERO).with(control, stick));
+  /** Everything with a surface's main stick or lever at a place, and the trims at zero. */
+  Positions at(int index, double stick) {
+    return path.evaluate(mainDrive(index).moved(Moment.centred(Trims.ZERO), stick));
   }
 
   /** Travel up (or right) from the centre at full deflection of the main control, mm. */
   double plusMm(int index) {
-    return Math.max(moved(index, 1), moved(index, -1));
+    return Math.max(0, Math.max(moved(index, 1), moved(index, -1)));
   }
 
   /** Travel down (or left) from the centre, mm, as a positive size. */
   double minusMm(int index) {
-    return -Math.min(moved(index, 1), moved(index, -1));
+    return -Math.min(0, Math.min(moved(index, 1), moved(index, -1)));
+  }
+
+  /** The pulse of the channel behind a surface with the surface moved all the way up or down. */
+  double pulseOf(int index, double sign) {
+    boolean plain = (moved(index, 1) - moved(index, -1)) * sign > 0;
+    return at(index, plain ? 1 : -1).pulseMicroseconds()[path.channelBehind(index)];
   }
 
   private double moved(int index, double stick) {
-    Control control = mainControl(index);
-    return at(control, stick).travelMm()[index] - at(control, 0).travelMm()[index];
+    return at(index, stick).travelMm()[index] - at(index, 0).travelMm()[index];
   }
 
   /** Index of the surface that mirrors this one on the right, for one on the left. */

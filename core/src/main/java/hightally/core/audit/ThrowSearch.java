@@ -10,12 +10,9 @@ import hightally.core.linkage.HoleSearch;
 import hightally.core.linkage.Linkage;
 import hightally.core.linkage.RigChoice;
 import hightally.core.linkage.ThrowWish;
-import hightally.core.quantity.Control;
-import hightally.core.quantity.HouseValues;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Text;
 import hightally.core.quantity.Within;
-import hightally.core.response.Response;
 import hightally.core.setup.Setup;
 import hightally.core.signal.SignalPath;
 import java.util.ArrayList;
@@ -59,7 +56,7 @@ public final class ThrowSearch {
 
   /** The best answers, cheapest first; none if no pair of holes reaches that far. */
   public static List<ThrowAnswer> answers(ThrowQuestion question) {
-    Rig rig = new Rig(SignalPath.of(question.setup()), HouseValues.STANDARD);
+    Rig rig = new Rig(SignalPath.of(question.setup()), question.setup().house());
     int index = rig.path().indexOf(question.surface());
     if (!rig.drivenByServo(index)) {
       throw InvalidInputException.of(
@@ -96,11 +93,7 @@ public final class ThrowSearch {
 
   /** Command at full stick of the main control, as a fraction of nominal full travel. */
   private static double fullCommand(Rig rig, int index) {
-    Control control = rig.mainControl(index);
-    Response response = rig.setup().feel().of(control);
-    double rate = Math.max(response.ratePositivePercent(), response.rateNegativePercent());
-    Surface carried = rig.setup().surface(rig.channel(index).carries()).orElseThrow();
-    double command = rate / 100 * Math.abs(carried.shares().of(control));
+    double command = rig.mainDrive(index).fullCommandPercent() / 100;
     if (command == 0) {
       throw InvalidInputException.of(
           "surface", rig.surface(index).id(), "one that some stick moves: share and rate above 0");

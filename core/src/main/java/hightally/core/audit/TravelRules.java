@@ -35,6 +35,7 @@ final class TravelRules {
     List<Finding> findings = new ArrayList<>();
     rig.surfaces()
         .filter(rig::drivenByServo)
+        .filter(i -> !rig.mainDrive(i).oneWay())
         .forEach(
             i -> {
               double plus = rig.plusMm(i);
@@ -103,11 +104,10 @@ final class TravelRules {
     Channel channel = rig.channel(i);
     double found = plus ? rig.plusMm(i) : rig.minusMm(i);
     double command =
-        rig.at(rig.mainControl(i), 1).travelMm()[i] > rig.at(rig.mainControl(i), -1).travelMm()[i]
+        rig.at(i, 1).travelMm()[i] > rig.at(i, -1).travelMm()[i]
             ? (plus ? 1 : -1)
             : (plus ? -1 : 1);
-    double pulse =
-        rig.at(rig.mainControl(i), command).pulseMicroseconds()[rig.path().channelBehind(i)];
+    double pulse = rig.at(i, command).pulseMicroseconds()[rig.path().channelBehind(i)];
     boolean high = pulse > rig.output(i).pulse(0);
     double endpoint = high ? channel.endpointHighPercent() : channel.endpointLowPercent();
     double value = Math.round(endpoint * wantedMm / found);

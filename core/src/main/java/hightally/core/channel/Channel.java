@@ -8,11 +8,12 @@ import hightally.core.quantity.Within;
  *
  * @param number as the transmitter numbers it
  * @param name the pilot's name for it
- * @param carries id of the surface whose command it carries, or {@link #THROTTLE}
+ * @param carries id of the surface whose command it carries, {@link #THROTTLE}, or the id of an
+ *     input that a simple channel (retracts, wheel brake) follows
  * @param reversed whether the output turns its sign
  */
 public record Channel(
-    @Within(min = 1, max = 32, label = "Channel") int number,
+    @Within(min = 0, max = 64, label = "Channel") int number,
     @Text(label = "Channel name") String name,
     @Text(label = "Carries", max = 40) String carries,
     boolean reversed,
@@ -27,5 +28,32 @@ public record Channel(
   /** Whether this channel drives the motor's controller. */
   public boolean carriesThrottle() {
     return THROTTLE.equals(carries);
+  }
+
+  /** The same channel under another number. */
+  public Channel numbered(int changed) {
+    return new Channel(
+        changed,
+        name,
+        carries,
+        reversed,
+        subTrimMicroseconds,
+        endpointLowPercent,
+        endpointHighPercent);
+  }
+
+  /** The same channel with another endpoint on the plus side. */
+  public Channel withHigh(double percent) {
+    return with(subTrimMicroseconds, endpointLowPercent, percent);
+  }
+
+  /** The same channel with another endpoint on the minus side. */
+  public Channel withLow(double percent) {
+    return with(subTrimMicroseconds, percent, endpointHighPercent);
+  }
+
+  /** The same channel with another centre and ends. */
+  public Channel with(double subTrim, double low, double high) {
+    return new Channel(number, name, carries, reversed, subTrim, low, high);
   }
 }

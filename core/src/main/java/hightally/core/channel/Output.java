@@ -23,6 +23,16 @@ public record Output(
 
   /** The output stage of a channel on a transmitter. */
   public static Output of(Transmitter transmitter, Channel channel) {
+    return of(transmitter, channel, Double.POSITIVE_INFINITY);
+  }
+
+  /**
+   * The same where something between receiver and servo passes only so much travel.
+   *
+   * @param passesPercent of nominal full travel either way; infinite for all of it
+   */
+  public static Output of(Transmitter transmitter, Channel channel, double passesPercent) {
+    double reach = transmitter.microsecondsPer100() * passesPercent / 100;
     return new Output(
         transmitter.microsecondsPer100(),
         transmitter.centreMicroseconds(),
@@ -31,8 +41,8 @@ public record Output(
         transmitter.subTrimMode(),
         channel.endpointLowPercent(),
         channel.endpointHighPercent(),
-        transmitter.shortestMicroseconds(),
-        transmitter.longestMicroseconds(),
+        Math.max(transmitter.shortestMicroseconds(), transmitter.centreMicroseconds() - reach),
+        Math.min(transmitter.longestMicroseconds(), transmitter.centreMicroseconds() + reach),
         transmitter.commandLimitPercent());
   }
 

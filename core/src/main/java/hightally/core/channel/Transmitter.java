@@ -4,9 +4,16 @@ import hightally.core.quantity.SelfChecked;
 import hightally.core.quantity.Text;
 import hightally.core.quantity.Violation;
 import hightally.core.quantity.Within;
+import java.util.HashSet;
+import java.util.List;
 import java.util.function.Consumer;
 
-/** The conventions of the pilot's transmitter, as far as they reach the pulse. */
+/**
+ * The conventions of the pilot's transmitter.
+ *
+ * @param channelOrder which function its first four channels carry, in order
+ * @param inputs its levers and switches
+ */
 public record Transmitter(
     @Text(label = "Transmitter name") String name,
     @Within(min = 1, max = 4, label = "Stick mode") int stickMode,
@@ -20,14 +27,53 @@ public record Transmitter(
     @Within(min = 500, max = 1500, unit = "µs", label = "Shortest pulse")
         double shortestMicroseconds,
     @Within(min = 1500, max = 2500, unit = "µs", label = "Longest pulse")
-        double longestMicroseconds)
+        double longestMicroseconds,
+    @Within(min = 0, max = 1, label = "First channel is number") int firstChannel,
+    @Within(min = 2, max = 32, label = "Channels") int channelCount,
+    List<StickFunction> channelOrder,
+    @Within(min = 0, max = 300, unit = "µs", label = "Sub-trim up to")
+        double subTrimLimitMicroseconds,
+    @Within(min = 50, max = 200, unit = "%", label = "Endpoints up to") double endpointLimitPercent,
+    List<TransmitterInput> inputs)
     implements SelfChecked {
+  public Transmitter {
+    channelOrder = channelOrder == null ? null : List.copyOf(channelOrder);
+    inputs = inputs == null ? null : List.copyOf(inputs);
+  }
+
+  /** Index of the lever or switch of that id, -1 if there is none. */
+  public int inputIndex(String id) {
+    for (int i = 0; i < inputs.size(); i++) {
+      if (inputs.get(i).id().equals(id)) {
+        return i;
+      }
+    }
+    return -1;
+  }
+
+  /** The number of its last channel. */
+  public int lastChannel() {
+    return firstChannel + channelCount - 1;
+  }
+
   @Override
   public void check(String path, Consumer<Violation> found) {
     if (centreMicroseconds <= shortestMicroseconds || centreMicroseconds >= longestMicroseconds) {
       String range = shortestMicroseconds + " to " + longestMicroseconds + " µs, the hard limits";
       found.accept(
           new Violation(path + "centreMicroseconds", "" + centreMicroseconds, "within " + range));
+    }
+    if (StickFunction.values().length != channelOrder.size()
+        || new HashSet<>(channelOrder).size() != channelOrder.size()) {
+      found.accept(
+          new Violation(
+              path + "channelOrder", "" + channelOrder, "each of the four stick functions once"));
+    }
+    for (int i = 0; i < inputs.size(); i++) {
+      if (inputIndex(inputs.get(i).id()) != i) {
+        String field = path + "inputs[" + i + "].id";
+        found.accept(new Violation(field, inputs.get(i).id(), "different from the other inputs"));
+      }
     }
   }
 }

@@ -12,6 +12,10 @@ package hightally.core.quantity;
  * @param deadCentreMarginDegrees the closest full stick may come to dead centre or a lock
  * @param unevenMm difference of up against down that a ruler shows and a pilot feels
  * @param pairMm difference of left against right that pulls a model
+ * @param rulerMm what a ruler at a trailing edge may be out by
+ * @param contactMarginMm how far surfaces that can touch keep apart
+ * @param leadSpareMm length a lead needs beyond the straight way
+ * @param extensionStepMm extensions come in multiples of this
  */
 public record HouseValues(
     @Within(min = 1, max = 100, unit = "%", label = "A trim is large from") double largeTrimPercent,
@@ -25,7 +29,13 @@ public record HouseValues(
     @Within(min = 0, max = 45, unit = "°", label = "Margin to dead centre")
         double deadCentreMarginDegrees,
     @Within(min = 0.2, max = 20, unit = "mm", label = "Travel is uneven from") double unevenMm,
-    @Within(min = 0.2, max = 20, unit = "mm", label = "A pair is unequal from") double pairMm) {
+    @Within(min = 0.2, max = 20, unit = "mm", label = "A pair is unequal from") double pairMm,
+    @Within(min = 0.1, max = 5, unit = "mm", label = "A ruler is good to") double rulerMm,
+    @Within(min = 0, max = 20, unit = "mm", label = "Surfaces keep apart by")
+        double contactMarginMm,
+    @Within(min = 0, max = 500, unit = "mm", label = "Spare length of a lead") double leadSpareMm,
+    @Within(min = 10, max = 1000, unit = "mm", label = "Extensions come in steps of")
+        double extensionStepMm) {
 
   /**
    * What the program starts with. Trim 12 %: about a third of a common trim range; a straight,
@@ -34,7 +44,10 @@ public record HouseValues(
    * rounding. Endpoint 60 %: the next hole inwards usually gives that throw at full travel. Lean
    * 10°: beyond it up and down differ by more than a ruler's error. Dead centre 12°: half the
    * authority is gone by then. Uneven 1.5 mm and pair 1 mm: a millimetre or two already pulls a
-   * model.
+   * model. Ruler 0.5 mm: what two readings of the same edge differ by. Contact 1 mm: what flexes
+   * under load. Spare lead 80 mm: a curve at the root and slack at the plug. Extensions in 100 mm:
+   * how they are sold.
    */
-  public static final HouseValues STANDARD = new HouseValues(12, 40, 1, 60, 10, 12, 1.5, 1);
+  public static final HouseValues STANDARD =
+      new HouseValues(12, 40, 1, 60, 10, 12, 1.5, 1, 0.5, 1, 80, 100);
 }

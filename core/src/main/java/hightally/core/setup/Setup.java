@@ -1,11 +1,16 @@
 package hightally.core.setup;
 
 import hightally.core.airframe.Airframe;
+import hightally.core.airframe.BalanceSheet;
+import hightally.core.airframe.Contact;
 import hightally.core.airframe.Servo;
 import hightally.core.airframe.Surface;
 import hightally.core.channel.Channel;
 import hightally.core.channel.Transmitter;
+import hightally.core.channel.Wiring;
+import hightally.core.phase.Preset;
 import hightally.core.phase.Trims;
+import hightally.core.quantity.HouseValues;
 import hightally.core.quantity.SelfChecked;
 import hightally.core.quantity.Text;
 import hightally.core.quantity.Violation;
@@ -23,11 +28,17 @@ import java.util.function.Consumer;
  * @param notes anything the pilot wants to remember
  * @param airframe what is drawn
  * @param transmitter its conventions
+ * @param wiring receiver, leads, what sits in between
  * @param channels the channel map
  * @param servos what the channels drive
  * @param surfaces what the servos move
+ * @param contacts surfaces that were seen to touch
+ * @param presets standing commands of surfaces
  * @param feel rate and expo of each control
  * @param trims clicks that stand in the transmitter
+ * @param balance where it should balance, and does
+ * @param house the pilot's thresholds
+ * @param notebook wishes, sources, accepted findings
  */
 public record Setup(
     @Within(min = 1, max = FORMAT_VERSION, label = "Format version") int formatVersion,
@@ -35,19 +46,27 @@ public record Setup(
     @Text(label = "Notes", min = 0, max = 4000) String notes,
     Airframe airframe,
     Transmitter transmitter,
+    Wiring wiring,
     List<Channel> channels,
     List<Servo> servos,
     List<Surface> surfaces,
+    List<Contact> contacts,
+    List<Preset> presets,
     Feel feel,
-    Trims trims)
+    Trims trims,
+    BalanceSheet balance,
+    HouseValues house,
+    Notebook notebook)
     implements SelfChecked {
-  /** The newest form this program writes and reads. */
-  public static final int FORMAT_VERSION = 1;
+  /** The newest form this program writes; older ones are brought up to it on reading. */
+  public static final int FORMAT_VERSION = 2;
 
   public Setup {
     channels = channels == null ? null : List.copyOf(channels);
     servos = servos == null ? null : List.copyOf(servos);
     surfaces = surfaces == null ? null : List.copyOf(surfaces);
+    contacts = contacts == null ? null : List.copyOf(contacts);
+    presets = presets == null ? null : List.copyOf(presets);
   }
 
   @Override
@@ -70,24 +89,31 @@ public record Setup(
     return channels.stream().filter(channel -> channel.number() == number).findFirst();
   }
 
+  /** The device of that id, if there is one. */
+  public Optional<Device> device(String id) {
+    return Device.of(this).stream().filter(device -> device.id().equals(id)).findFirst();
+  }
+
+  /** The standing command of a surface, percent. */
+  public double presetPercent(String surface) {
+    return presets.stream()
+        .filter(preset -> preset.surface().equals(surface))
+        .mapToDouble(Preset::percent)
+        .sum();
+  }
+
+  /** A copy to change, part by part. */
+  public SetupChange change() {
+    return new SetupChange(this);
+  }
+
   /** The same setup with other trims in the transmitter. */
   public Setup withTrims(Trims changed) {
-    return new Setup(
-        formatVersion,
-        name,
-        notes,
-        airframe,
-        transmitter,
-        channels,
-        servos,
-        surfaces,
-        feel,
-        changed);
+    return change().trims(changed).done();
   }
 
   /** The same setup with other surfaces. */
   public Setup withSurfaces(List<Surface> changed) {
-    return new Setup(
-        formatVersion, name, notes, airframe, transmitter, channels, servos, changed, feel, trims);
+    return change().surfaces(changed).done();
   }
 }

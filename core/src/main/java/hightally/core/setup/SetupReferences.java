@@ -1,10 +1,14 @@
 package hightally.core.setup;
 
+import hightally.core.airframe.Contact;
 import hightally.core.airframe.DriverKind;
+import hightally.core.airframe.Motor;
 import hightally.core.airframe.Rod;
 import hightally.core.airframe.Servo;
 import hightally.core.airframe.Surface;
 import hightally.core.channel.Channel;
+import hightally.core.channel.Lead;
+import hightally.core.phase.Preset;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.Violation;
 import java.util.HashSet;
@@ -29,12 +33,34 @@ final class SetupReferences {
     unique("surfaces", "id", setup.surfaces(), Surface::id);
     unique("servos", "id", setup.servos(), Servo::id);
     unique("channels", "number", setup.channels(), Channel::number);
-    unique("channels", "carries", setup.channels(), Channel::carries);
+    unique("channels", "carries", setup.channels(), SetupReferences::carriedOnce);
     unique("airframe.panels", "id", setup.airframe().panels(), panel -> panel.id());
+    unique("airframe.motors", "id", setup.airframe().motors(), Motor::id);
+    unique("wiring.leads", "device", setup.wiring().leads(), Lead::device);
     channels();
     servos();
+    motors();
     surfaces();
+    leads();
+    known("contacts", "first", setup.contacts(), Contact::first);
+    known("contacts", "second", setup.contacts(), Contact::second);
+    known("presets", "surface", setup.presets(), Preset::surface);
+    known("notebook.goals", "surface", setup.notebook().goals(), ThrowGoal::surface);
     trims();
+  }
+
+  /** Several channels may carry the throttle, one for each motor; all else has one. */
+  private static Object carriedOnce(Channel channel) {
+    return channel.carriesThrottle() ? channel.number() : channel.carries();
+  }
+
+  private <T> void known(String list, String field, List<T> items, Function<T, String> surface) {
+    for (int i = 0; i < items.size(); i++) {
+      String id = surface.apply(items.get(i));
+      if (setup.surface(id).isEmpty()) {
+        report(list + "[" + i + "]." + field, id, "a surface's id");
+      }
+    }
   }
 
   private <T> void unique(String list, String field, List<T> items, Function<T, Object> key) {
@@ -50,8 +76,15 @@ final class SetupReferences {
   private void channels() {
     for (int i = 0; i < setup.channels().size(); i++) {
       Channel channel = setup.channels().get(i);
-      if (!channel.carriesThrottle() && setup.surface(channel.carries()).isEmpty()) {
-        report("channels[" + i + "].carries", channel.carries(), "a surface's id, or throttle");
+      boolean known =
+          channel.carriesThrottle()
+              || setup.surface(channel.carries()).isPresent()
+              || setup.transmitter().inputIndex(channel.carries()) >= 0;
+      if (!known) {
+        report(
+            "channels[" + i + "].carries",
+            channel.carries(),
+            "a surface's id, an input's id, or throttle");
       }
     }
   }
@@ -59,8 +92,38 @@ final class SetupReferences {
   private void servos() {
     for (int i = 0; i < setup.servos().size(); i++) {
       int number = setup.servos().get(i).channel();
-      if (setup.channel(number).filter(channel -> !channel.carriesThrottle()).isEmpty()) {
+      if (setup.channel(number).flatMap(one -> setup.surface(one.carries())).isEmpty()) {
         report("servos[" + i + "].channel", number, "a channel that carries a surface");
+      }
+    }
+  }
+
+  private void motors() {
+    for (int i = 0; i < setup.airframe().motors().size(); i++) {
+      int number = setup.airframe().motors().get(i).channel();
+      if (setup.channel(number).filter(Channel::carriesThrottle).isEmpty()) {
+        report("airframe.motors[" + i + "].channel", number, "a channel that carries the throttle");
+      }
+    }
+  }
+
+  private void leads() {
+    for (int i = 0; i < setup.wiring().leads().size(); i++) {
+      String device = setup.wiring().leads().get(i).device();
+      if (setup.device(device).isEmpty()) {
+        report(
+            "wiring.leads[" + i + "].device",
+            device,
+            "the id of a servo, a motor, or an input that a channel carries");
+      }
+    }
+  }
+
+  private void levers(Surface surface, String at) {
+    for (int i = 0; i < surface.shares().levers().size(); i++) {
+      String input = surface.shares().levers().get(i).input();
+      if (setup.transmitter().inputIndex(input) < 0) {
+        report(at + ".shares.levers[" + i + "].input", input, "the id of a lever or switch");
       }
     }
   }
@@ -71,6 +134,7 @@ final class SetupReferences {
       String at = "surfaces[" + i + "]";
       place(surface, at);
       driver(surface, at);
+      levers(surface, at);
     }
   }
 

@@ -3,6 +3,8 @@ package hightally.core.signal;
 import hightally.core.phase.Trims;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.Within;
+import java.util.ArrayList;
+import java.util.List;
 
 /**
  * What the pilot's hands do at one moment.
@@ -13,6 +15,8 @@ import hightally.core.quantity.Within;
  * @param throttle 0 closed, 1 full
  * @param throttleCut whether the cut holds the motor
  * @param trims clicks in the transmitter
+ * @param inputs levers and switches in the transmitter's order, 0 at rest to 1 at the far end;
+ *     those that are missing are at rest
  */
 public record Moment(
     @Within(min = -1, max = 1, label = "Roll stick") double roll,
@@ -20,11 +24,15 @@ public record Moment(
     @Within(min = -1, max = 1, label = "Yaw stick") double yaw,
     @Within(min = 0, max = 1, label = "Throttle") double throttle,
     boolean throttleCut,
-    Trims trims) {
+    Trims trims,
+    @Within(min = 0, max = 1, label = "Lever or switch") List<Double> inputs) {
+  public Moment {
+    inputs = inputs == null ? null : List.copyOf(inputs);
+  }
 
   /** Sticks centred, throttle closed and cut. */
   public static Moment centred(Trims trims) {
-    return new Moment(0, 0, 0, 0, true, trims);
+    return new Moment(0, 0, 0, 0, true, trims, List.of());
   }
 
   /** Power the motor is told to give, 0 to 1: the throttle's, unless the cut holds it. */
@@ -35,10 +43,25 @@ public record Moment(
   /** This moment with one stick moved. */
   public Moment with(Control control, double value) {
     return switch (control) {
-      case ROLL -> new Moment(value, pitch, yaw, throttle, throttleCut, trims);
-      case PITCH -> new Moment(roll, value, yaw, throttle, throttleCut, trims);
-      case YAW -> new Moment(roll, pitch, value, throttle, throttleCut, trims);
+      case ROLL -> new Moment(value, pitch, yaw, throttle, throttleCut, trims, inputs);
+      case PITCH -> new Moment(roll, value, yaw, throttle, throttleCut, trims, inputs);
+      case YAW -> new Moment(roll, pitch, value, throttle, throttleCut, trims, inputs);
     };
+  }
+
+  /** This moment with one lever or switch moved. */
+  public Moment withInput(int index, double value) {
+    List<Double> moved = new ArrayList<>(inputs);
+    while (moved.size() <= index) {
+      moved.add(0.0);
+    }
+    moved.set(index, value);
+    return new Moment(roll, pitch, yaw, throttle, throttleCut, trims, moved);
+  }
+
+  /** Position of a lever or switch, 0 to 1. */
+  public double input(int index) {
+    return index < inputs.size() ? inputs.get(index) : 0;
   }
 
   /** Position of one stick. */

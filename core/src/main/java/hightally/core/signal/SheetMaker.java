@@ -1,6 +1,7 @@
 package hightally.core.signal;
 
 import hightally.core.airframe.Surface;
+import hightally.core.channel.TransmitterInput;
 import hightally.core.linkage.FourBar;
 import hightally.core.linkage.RodEndKind;
 import hightally.core.phase.Trims;
@@ -36,6 +37,7 @@ public final class SheetMaker {
     return new SurfaceSheet(
         part.id(),
         throwsOf(path, surface),
+        leversOf(path, surface),
         path.range(surface),
         gain,
         path.servoBehind(surface).torqueNewtonCentimetres() / Math.abs(gain),
@@ -53,6 +55,27 @@ public final class SheetMaker {
       }
     }
     return found;
+  }
+
+  private static List<SurfaceSheet.LeverThrow> leversOf(SignalPath path, int surface) {
+    List<SurfaceSheet.LeverThrow> found = new ArrayList<>();
+    ChannelPath channel = path.channel(path.channelBehind(surface));
+    for (int lever = 0; lever < channel.leverCount(); lever++) {
+      found.add(leverThrow(path, surface, channel.leverInput(lever)));
+    }
+    return found;
+  }
+
+  private static SurfaceSheet.LeverThrow leverThrow(SignalPath path, int surface, int input) {
+    Moment rest = Moment.centred(path.setup().trims());
+    List<Double> curve = new ArrayList<>();
+    for (int i = 0; i < CURVE_POINTS; i++) {
+      Moment moved = rest.withInput(input, (double) i / (CURVE_POINTS - 1));
+      curve.add(path.evaluate(moved).travelMm()[surface]);
+    }
+    TransmitterInput part = path.setup().transmitter().inputs().get(input);
+    return new SurfaceSheet.LeverThrow(
+        part.id(), part.name(), curve.get(CURVE_POINTS - 1) - curve.get(0), curve);
   }
 
   private static SurfaceSheet.ControlThrow controlThrow(

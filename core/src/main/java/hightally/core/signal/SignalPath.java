@@ -4,6 +4,8 @@ import hightally.core.airframe.DriverKind;
 import hightally.core.airframe.Rod;
 import hightally.core.airframe.Servo;
 import hightally.core.airframe.Surface;
+import hightally.core.channel.Lead;
+import hightally.core.channel.Output;
 import hightally.core.linkage.FourBar;
 import hightally.core.linkage.UsableRange;
 import hightally.core.quantity.Control;
@@ -27,6 +29,7 @@ public final class SignalPath {
   private final ResponseCurve pitch;
   private final ResponseCurve yaw;
   private final ChannelPath[] channels;
+  private final Servo[] servos;
   private final int[] channelOfServo;
   private final SurfacePath[] surfaces;
   private final int[] servoOfSurface;
@@ -42,6 +45,7 @@ public final class SignalPath {
         setup.channels().stream()
             .map(channel -> new ChannelPath(setup, channel))
             .toArray(ChannelPath[]::new);
+    servos = setup.servos().stream().map(this::asWired).toArray(Servo[]::new);
     channelOfServo = setup.servos().stream().mapToInt(this::channelIndex).toArray();
     surfaces = setup.surfaces().stream().map(SurfacePath::new).toArray(SurfacePath[]::new);
     servoOfSurface = setup.surfaces().stream().mapToInt(this::servoIndex).toArray();
@@ -76,7 +80,7 @@ public final class SignalPath {
     }
     double[] arms = new double[channelOfServo.length];
     for (int i = 0; i < arms.length; i++) {
-      arms[i] = setup.servos().get(i).armDegrees(pulses[channelOfServo[i]]);
+      arms[i] = servos[i].armDegrees(pulses[channelOfServo[i]]);
     }
     return withSurfaces(commands, pulses, arms);
   }
@@ -122,12 +126,21 @@ public final class SignalPath {
     return surfaces[surface].held(driver);
   }
 
-  /** The servo that moves a surface in the end, through however many slave rods. */
+  /**
+   * The servo that moves a surface in the end, through however many slave rods, as it answers to
+   * the channel's pulse: behind a reverser it is mirrored.
+   */
   public Servo servoBehind(int surface) {
-    return setup.servos().get(servoIndexBehind(surface));
+    return servos[servoIndexBehind(surface)];
   }
 
-  int servoIndexBehind(int surface) {
+  private Servo asWired(Servo servo) {
+    boolean reverser = setup.wiring().lead(servo.id()).map(Lead::reverser).orElse(false);
+    return reverser ? servo.mirrored(Lead.REVERSER_CENTRE_MICROSECONDS) : servo;
+  }
+
+  /** Index of that servo in the setup's list. */
+  public int servoIndexBehind(int surface) {
     return servoOfSurface[first(surface)];
   }
 
@@ -138,6 +151,11 @@ public final class SignalPath {
   /** Index of the channel behind a surface. */
   public int channelBehind(int surface) {
     return channelOfServo[servoOfSurface[first(surface)]];
+  }
+
+  /** The output stage of a channel, with what sits between receiver and servos. */
+  public Output output(int channel) {
+    return channels[channel].output();
   }
 
   ChannelPath channel(int index) {

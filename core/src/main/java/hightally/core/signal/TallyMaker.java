@@ -83,6 +83,16 @@ public final class TallyMaker {
         add(Contribution.RESPONSE, name(control) + " stick", part, ideal(command));
       }
     }
+    for (int lever = 0; lever < channel.leverCount(); lever++) {
+      double part = channel.leverPercent(lever, moment);
+      command += part;
+      String input = path.setup().transmitter().inputs().get(channel.leverInput(lever)).name();
+      add(Contribution.LEVER, capital(input), part, ideal(command));
+    }
+    if (channel.presetPercent() != 0) {
+      command += channel.presetPercent();
+      add(Contribution.PRESET, "Preset", channel.presetPercent(), ideal(command));
+    }
     for (Control control : Control.values()) {
       if (channel.share(control) != 0) {
         double part = channel.trimPercent(control, moment.trims());
@@ -138,6 +148,10 @@ public final class TallyMaker {
 
   private double travel(double command) {
     return surfacePart.travelMm(path.angleBehind(surface, realArm(command), true));
+  }
+
+  private static String capital(String name) {
+    return name.substring(0, 1).toUpperCase(Locale.ROOT) + name.substring(1);
   }
 
   private static String name(Control control) {

@@ -8,7 +8,6 @@ import hightally.core.Rigs;
 import hightally.core.adjustment.WorkStep.Kind;
 import hightally.core.airframe.Surface;
 import hightally.core.phase.Trims;
-import hightally.core.quantity.HouseValues;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.setup.Setup;
 import hightally.core.signal.Moment;
@@ -28,8 +27,7 @@ class AdjustmentPlannerTest {
     // must
     // push the horn's hole, 12 mm over the hinge, from 0.5° to 2.3°: 12·(sin 2.3° - sin 0.5°) =
     // 0.3769 mm along a long rod. M2 thread, 0.4 mm: 0.94 turns, so two half turns out, 0.4 mm.
-    AdjustmentPlan plan =
-        AdjustmentPlanner.plan(Rigs.plain(), new Trims(0, 16, 0), HouseValues.STANDARD);
+    AdjustmentPlan plan = AdjustmentPlanner.plan(Rigs.plain(), new Trims(0, 16, 0));
     PlannedRod left = rod(plan, "left");
     assertThat(left.exactMm()).isCloseTo(0.3769, within(2e-3));
     assertThat(left.steps()).isEqualTo(2);
@@ -39,8 +37,7 @@ class AdjustmentPlannerTest {
 
   @Example
   void theSecondOfAPairIsMarkedWithTheTrimPutBack() {
-    AdjustmentPlan plan =
-        AdjustmentPlanner.plan(Rigs.plain(), new Trims(0, 16, 0), HouseValues.STANDARD);
+    AdjustmentPlan plan = AdjustmentPlanner.plan(Rigs.plain(), new Trims(0, 16, 0));
     List<Kind> kinds = plan.steps().stream().map(WorkStep::kind).toList();
     assertThat(kinds)
         .containsExactly(
@@ -61,8 +58,7 @@ class AdjustmentPlannerTest {
 
   @Example
   void aLargeTrimIsCalledASymptom() {
-    AdjustmentPlan plan =
-        AdjustmentPlanner.plan(Rigs.plain(), new Trims(30, 10, 0), HouseValues.STANDARD);
+    AdjustmentPlan plan = AdjustmentPlanner.plan(Rigs.plain(), new Trims(30, 10, 0));
     assertThat(plan.cautions())
         .hasSize(1)
         .first()
@@ -72,8 +68,7 @@ class AdjustmentPlannerTest {
 
   @Example
   void refusesClicksTheTransmitterCannotHave() {
-    assertThatThrownBy(
-            () -> AdjustmentPlanner.plan(Rigs.plain(), new Trims(0, 61, 0), HouseValues.STANDARD))
+    assertThatThrownBy(() -> AdjustmentPlanner.plan(Rigs.plain(), new Trims(0, 61, 0)))
         .isInstanceOf(InvalidInputException.class)
         .hasMessageContaining("trims.pitch is 61; it must be -60 to 60 clicks");
   }
@@ -85,7 +80,7 @@ class AdjustmentPlannerTest {
       @ForAll @IntRange(min = -20, max = 20) int pitch) {
     Setup setup = Rigs.random(seed);
     Trims trims = new Trims(roll, pitch, 0);
-    AdjustmentPlan plan = AdjustmentPlanner.plan(setup, trims, HouseValues.STANDARD);
+    AdjustmentPlan plan = AdjustmentPlanner.plan(setup, trims);
     Positions flown = SignalPath.of(setup).evaluate(Moment.centred(trims));
     Positions now = SignalPath.of(plan.after()).evaluate(Moment.centred(Trims.ZERO));
     SignalPath path = SignalPath.of(setup);

@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import hightally.core.airframe.Servo;
+import hightally.core.linkage.ArmSeating;
+import java.util.List;
 import net.jqwik.api.Example;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -70,8 +72,10 @@ class OutputTest {
 
   @Example
   void aServoStopsAtItsStopsAndTurnsTheOtherWayWhenItPulls() {
-    Servo pushes = new Servo("s", "S", 1, 0.1, 1520, 45, false, 2, 20);
-    Servo pulls = new Servo("s", "S", 1, 0.1, 1520, 45, true, 2, 20);
+    Servo pushes =
+        new Servo("s", "S", 1, 0.1, 1520, 45, false, 2, 20, new ArmSeating(25, 4), List.of(), 250);
+    Servo pulls =
+        new Servo("s", "S", 1, 0.1, 1520, 45, true, 2, 20, new ArmSeating(25, 4), List.of(), 250);
     assertThat(pushes.armDegrees(1620)).isCloseTo(12, within(1e-12));
     assertThat(pulls.armDegrees(1620)).isCloseTo(-8, within(1e-12));
     assertThat(pushes.armDegrees(2100)).isEqualTo(45);

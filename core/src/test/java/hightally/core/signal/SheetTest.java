@@ -7,6 +7,7 @@ import hightally.core.Rigs;
 import hightally.core.phase.Trims;
 import hightally.core.quantity.Control;
 import hightally.core.setup.Setup;
+import java.util.List;
 import net.jqwik.api.Example;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -47,9 +48,11 @@ class SheetTest {
   void rollAloneMovesElevonsApartAndPitchTogether(@ForAll long seed) {
     SignalPath path = SignalPath.of(Rigs.plain());
     double roll = (seed % 100) / 100.0;
-    double[] apart = path.evaluate(new Moment(roll, 0, 0, 0, true, Trims.ZERO)).commandPercent();
+    double[] apart =
+        path.evaluate(new Moment(roll, 0, 0, 0, true, Trims.ZERO, List.of())).commandPercent();
     assertThat(apart[0]).isCloseTo(-apart[1], within(1e-12));
-    double[] together = path.evaluate(new Moment(0, roll, 0, 0, true, Trims.ZERO)).commandPercent();
+    double[] together =
+        path.evaluate(new Moment(0, roll, 0, 0, true, Trims.ZERO, List.of())).commandPercent();
     assertThat(together[0]).isCloseTo(together[1], within(1e-12));
   }
 }

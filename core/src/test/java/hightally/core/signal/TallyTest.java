@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import hightally.core.Rigs;
 import hightally.core.phase.Trims;
 import hightally.core.setup.Setup;
+import java.util.List;
 import net.jqwik.api.Example;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -22,7 +23,7 @@ class TallyTest {
     // square: one degree of arm is one degree of surface, so the surface stands 0.5° higher.
     // Chord 50 mm: 50·sin(6.975°) = 6.0718 mm; 50·sin(7.475°) = 6.5047 mm.
     SignalPath path = SignalPath.of(Rigs.plain());
-    Moment moment = new Moment(0, 0.5, 0, 0, true, Trims.ZERO);
+    Moment moment = new Moment(0, 0.5, 0, 0, true, Trims.ZERO, List.of());
     Tally tally = TallyMaker.of(path, moment, path.indexOf("left"));
     TallyLine stick = tally.lines().get(1);
     assertThat(stick.label()).isEqualTo("Pitch stick");
@@ -41,7 +42,8 @@ class TallyTest {
       @ForAll @IntRange(min = -60, max = 60) int clicks) {
     Setup setup = Rigs.random(seed);
     SignalPath path = SignalPath.of(setup);
-    Moment moment = new Moment(roll, pitch, 0, 0, true, new Trims(clicks, -clicks / 2, 0));
+    Moment moment =
+        new Moment(roll, pitch, 0, 0, true, new Trims(clicks, -clicks / 2, 0), List.of());
     Positions positions = path.evaluate(moment);
     for (int i = 0; i < setup.surfaces().size(); i++) {
       Tally tally = TallyMaker.of(path, moment, i);
@@ -58,7 +60,8 @@ class TallyTest {
   void aSurfaceNeverPassesWhereItsRodLocks(
       @ForAll long seed, @ForAll @DoubleRange(min = -1, max = 1) double stick) {
     SignalPath path = SignalPath.of(Rigs.random(seed));
-    Positions positions = path.evaluate(new Moment(stick, stick, 0, 0, true, Trims.ZERO));
+    Positions positions =
+        path.evaluate(new Moment(stick, stick, 0, 0, true, Trims.ZERO, List.of()));
     for (double degrees : positions.surfaceDegrees()) {
       assertThat(degrees).isBetween(-180.0, 180.0);
     }

@@ -1,0 +1,167 @@
+package hightally.app.transfer;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import hightally.core.airframe.BalanceSheet;
+import hightally.core.quantity.HouseValues;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.StreamSupport;
+
+/**
+ * Brings a document of format version 1 up to version 2: what version 1 did not say gets the value
+ * under which everything moves as before. What is malformed is left as it is, for the reader to
+ * name.
+ */
+final class SetupUpgrade {
+  private static final double USUAL_ENDPOINT_LIMIT = 150;
+  private static final double USUAL_SUB_TRIM_LIMIT = 200;
+  private static final double USUAL_CHANNELS = 16;
+  private static final double UNKNOWN_MASS_GRAMS = 1000;
+  private static final double USUAL_BOLT_SPACING_MM = 25;
+  private static final double USUAL_LEAD_MM = 250;
+
+  private final ObjectMapper mapper;
+  private final ObjectNode setup;
+
+  private SetupUpgrade(ObjectMapper mapper, ObjectNode setup) {
+    this.mapper = mapper;
+    this.setup = setup;
+  }
+
+  /** The document in the newest form; a newer one comes back as it is. */
+  static JsonNode of(ObjectMapper mapper, JsonNode tree) {
+    return tree.path("formatVersion").asInt() == 1
+        ? new SetupUpgrade(mapper, tree.deepCopy()).upgraded()
+        : tree;
+  }
+
+  private JsonNode upgraded() {
+    setup.put("formatVersion", 2);
+    motors();
+    transmitter();
+    servos();
+    setup.set("wiring", wiring());
+    each("surfaces").forEach(this::surface);
+    setup.putArray("contacts");
+    setup.putArray("presets");
+    setup.set("balance", balance());
+    setup.set("house", mapper.valueToTree(HouseValues.STANDARD));
+    ObjectNode notebook = setup.putObject("notebook");
+    List.of("goals", "sources", "accepted").forEach(notebook::putArray);
+    return setup;
+  }
+
+  private void motors() {
+    if (setup.get("airframe") instanceof ObjectNode airframe) {
+      JsonNode diameter = airframe.remove("propellerDiameterMm");
+      ArrayNode motors = airframe.putArray("motors");
+      for (ObjectNode channel : each("channels")) {
+        if (channel.path("carries").asText().equals("throttle")) {
+          ObjectNode motor = motors.addObject().put("id", "motor").put("name", "Motor");
+          motor.set("channel", channel.get("number"));
+          motor.put("aftMm", 0).put("rightMm", 0);
+          motor.set("propellerDiameterMm", diameter);
+        }
+      }
+    }
+  }
+
+  private void transmitter() {
+    if (setup.get("transmitter") instanceof ObjectNode transmitter) {
+      transmitter.put("firstChannel", 1);
+      transmitter.put("channelCount", (int) largest(USUAL_CHANNELS, "number"));
+      ArrayNode order = transmitter.putArray("channelOrder");
+      List.of("ROLL", "PITCH", "THROTTLE", "YAW").forEach(order::add);
+      transmitter.put(
+          "subTrimLimitMicroseconds", largest(USUAL_SUB_TRIM_LIMIT, "subTrimMicroseconds"));
+      transmitter.put(
+          "endpointLimitPercent",
+          largest(USUAL_ENDPOINT_LIMIT, "endpointLowPercent", "endpointHighPercent"));
+      transmitter.putArray("inputs");
+    }
+  }
+
+  /** The largest of some fields over all channels, at least {@code least}. */
+  private double largest(double least, String... fields) {
+    double largest = least;
+    for (ObjectNode channel : each("channels")) {
+      for (String field : fields) {
+        largest = Math.max(largest, Math.abs(channel.path(field).asDouble()));
+      }
+    }
+    return largest;
+  }
+
+  private void servos() {
+    for (ObjectNode servo : each("servos")) {
+      servo.putObject("seating").put("teeth", 25).put("arms", 4);
+      servo.putArray("armHolesMm");
+      servo.put("leadMm", USUAL_LEAD_MM);
+    }
+  }
+
+  private ObjectNode wiring() {
+    ObjectNode wiring = mapper.createObjectNode();
+    ObjectNode receiver = wiring.putObject("receiver").put("name", "Receiver");
+    ArrayNode sockets = receiver.putArray("sockets");
+    for (ObjectNode channel : each("channels")) {
+      ObjectNode socket = sockets.addObject();
+      socket.set("number", channel.get("number"));
+      socket.set("channel", channel.get("number"));
+      socket.put("output", "SERVO");
+    }
+    receiver.put("anyChannel", false).put("failsafe", "EVERY_CHANNEL").put("failsafeChannel", 0);
+    ArrayNode leads = wiring.putArray("leads");
+    List<ObjectNode> servos = each("servos");
+    for (ObjectNode servo : servos) {
+      JsonNode channel = servo.path("channel");
+      long sharing = servos.stream().filter(one -> one.path("channel").equals(channel)).count();
+      lead(leads, servo.get("id"), channel, sharing == 1 ? "" : "y-" + channel.asText());
+    }
+    for (JsonNode motor : setup.path("airframe").path("motors")) {
+      lead(leads, motor.get("id"), motor.get("channel"), "");
+    }
+    wiring.putArray("between");
+    return wiring;
+  }
+
+  private static void lead(ArrayNode leads, JsonNode device, JsonNode socket, String splitter) {
+    ObjectNode lead = leads.addObject();
+    lead.set("device", device);
+    lead.set("socket", socket);
+    lead.put("splitter", splitter).put("extensionMm", 0).put("reverser", false).put("label", "");
+  }
+
+  private void surface(ObjectNode surface) {
+    if (surface.get("shares") instanceof ObjectNode shares) {
+      shares.putArray("levers");
+    }
+    surface.put("part", "HINGED");
+    surface.putArray("hornHolesMm");
+  }
+
+  /** Nothing is known of it: a point to begin with, a third behind the first panel's nose. */
+  private JsonNode balance() {
+    JsonNode root = setup.path("airframe").path("panels").path(0).path("root");
+    double point = Math.rint(root.path("aftMm").asDouble() + root.path("chordMm").asDouble() / 3);
+    return mapper.valueToTree(
+        new BalanceSheet(
+            "Nose",
+            point,
+            point,
+            point,
+            UNKNOWN_MASS_GRAMS,
+            new ArrayList<>(),
+            USUAL_BOLT_SPACING_MM));
+  }
+
+  private List<ObjectNode> each(String list) {
+    return StreamSupport.stream(setup.path(list).spliterator(), false)
+        .filter(ObjectNode.class::isInstance)
+        .map(ObjectNode.class::cast)
+        .toList();
+  }
+}

@@ -1,0 +1,46 @@
+package hightally.core.airframe;
+
+import hightally.core.quantity.SelfChecked;
+import hightally.core.quantity.Text;
+import hightally.core.quantity.Violation;
+import hightally.core.quantity.Within;
+import java.util.List;
+import java.util.function.Consumer;
+
+/**
+ * Where a model should balance and where it does, with each pack.
+ *
+ * @param datum what stations are measured from, in words
+ * @param targetMm wanted balance point
+ * @param foremostMm front end of the range that may be flown
+ * @param aftmostMm its rear end
+ * @param emptyMassGrams ready to fly but for the pack
+ * @param packs every pack in use
+ * @param boltSpacingMm between the motor mount's bolts
+ */
+public record BalanceSheet(
+    @Text(label = "Datum") String datum,
+    @Within(min = -2000, max = 5000, unit = "mm", label = "Balance point wanted") double targetMm,
+    @Within(min = -2000, max = 5000, unit = "mm", label = "Not further forward than")
+        double foremostMm,
+    @Within(min = -2000, max = 5000, unit = "mm", label = "Not further aft than") double aftmostMm,
+    @Within(min = 1, max = 150_000, unit = "g", label = "Mass without pack") double emptyMassGrams,
+    List<Pack> packs,
+    @Within(min = 1, max = 300, unit = "mm", label = "Motor bolt spacing") double boltSpacingMm)
+    implements SelfChecked {
+  public BalanceSheet {
+    packs = packs == null ? null : List.copyOf(packs);
+  }
+
+  @Override
+  public void check(String path, Consumer<Violation> found) {
+    if (foremostMm > targetMm) {
+      String most = "at most the wanted point, " + targetMm + " mm";
+      found.accept(new Violation(path + "foremostMm", "" + foremostMm, most));
+    }
+    if (aftmostMm < targetMm) {
+      String least = "at least the wanted point, " + targetMm + " mm";
+      found.accept(new Violation(path + "aftmostMm", "" + aftmostMm, least));
+    }
+  }
+}

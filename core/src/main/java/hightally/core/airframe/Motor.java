@@ -1,0 +1,30 @@
+package hightally.core.airframe;
+
+import hightally.core.quantity.Text;
+import hightally.core.quantity.Within;
+
+/**
+ * A motor with its controller.
+ *
+ * @param id short name used by references
+ * @param name the pilot's name for it
+ * @param channel of its controller; it carries the throttle
+ * @param aftMm where its propeller turns, aft of the nose
+ * @param rightMm likewise, right of the centre line
+ * @param propellerDiameterMm 0 for a jet or a fan inside the fuselage
+ */
+public record Motor(
+    @Text(label = "Motor id", max = 40, pattern = Surface.ID_PATTERN) String id,
+    @Text(label = "Motor name") String name,
+    @Within(min = 0, max = 64, label = "Channel") int channel,
+    @Within(min = -500, max = 6000, unit = "mm", label = "Propeller", hint = "aft of the nose")
+        double aftMm,
+    @Within(min = -5000, max = 5000, unit = "mm", label = "Sideways", hint = "plus right")
+        double rightMm,
+    @Within(min = 0, max = 1000, unit = "mm", label = "Propeller diameter")
+        double propellerDiameterMm) {
+  /** The same motor on another channel. */
+  public Motor onChannel(int changed) {
+    return new Motor(id, name, changed, aftMm, rightMm, propellerDiameterMm);
+  }
+}

@@ -1,0 +1,25 @@
+package hightally.core.channel;
+
+import hightally.core.quantity.Text;
+import hightally.core.quantity.Within;
+
+/**
+ * What runs from one device to a socket.
+ *
+ * @param device id of a servo or motor, or the id of the input a simple channel follows
+ * @param socket number of the receiver's socket
+ * @param splitter name of the Y-lead it shares with others; empty for none
+ * @param extensionMm length of the extension; 0 for none
+ * @param reverser whether a reverser in the lead mirrors the pulse about 1500 µs
+ * @param label what is written on the lead
+ */
+public record Lead(
+    @Text(label = "Device", max = 40) String device,
+    @Within(min = 0, max = 64, label = "Socket") int socket,
+    @Text(label = "Y-lead", min = 0, max = 40) String splitter,
+    @Within(min = 0, max = 5000, unit = "mm", label = "Extension") double extensionMm,
+    boolean reverser,
+    @Text(label = "Label", min = 0, max = 40) String label) {
+  /** Where a reverser mirrors the pulse, µs. */
+  public static final double REVERSER_CENTRE_MICROSECONDS = 1500;
+}

@@ -1,0 +1,15 @@
+package hightally.core.phase;
+
+import hightally.core.quantity.Text;
+import hightally.core.quantity.Within;
+
+/**
+ * A standing command of one surface: reflex, camber.
+ *
+ * @param surface its id
+ * @param percent of nominal full travel, plus up or right
+ */
+public record Preset(
+    @Text(label = "Surface", max = 40) String surface,
+    @Within(min = -150, max = 150, unit = "%", label = "Preset", hint = "plus up or right")
+        double percent) {}

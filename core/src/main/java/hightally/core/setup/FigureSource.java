@@ -1,0 +1,25 @@
+package hightally.core.setup;
+
+import hightally.core.quantity.Text;
+
+/**
+ * Where figures come from.
+ *
+ * @param figure what it is about: {@code balance}, {@code transmitter}, or a part's id, with an
+ *     optional group behind a slash, such as {@code left-aileron/throws}
+ * @param kind where from
+ * @param note which manual, which model, when
+ */
+public record FigureSource(
+    @Text(label = "Figure", max = 80) String figure,
+    SourceKind kind,
+    @Text(label = "Note", min = 0, max = 200) String note) {
+
+  /** Where a figure can come from; a measured one outranks the others. */
+  public enum SourceKind {
+    MANUAL,
+    MEASURED,
+    OTHER_MODEL,
+    OWN
+  }
+}

@@ -1,0 +1,128 @@
+package hightally.core.setup;
+
+import hightally.core.airframe.Airframe;
+import hightally.core.airframe.BalanceSheet;
+import hightally.core.airframe.Contact;
+import hightally.core.airframe.Servo;
+import hightally.core.airframe.Surface;
+import hightally.core.channel.Channel;
+import hightally.core.channel.Transmitter;
+import hightally.core.channel.Wiring;
+import hightally.core.phase.Preset;
+import hightally.core.phase.Trims;
+import hightally.core.response.Feel;
+import java.util.List;
+
+/** A setup on its way to another: set what differs, then {@link #done()}. */
+public final class SetupChange {
+  private final Setup from;
+  private Airframe airframe;
+  private Transmitter transmitter;
+  private Wiring wiring;
+  private List<Channel> channels;
+  private List<Servo> servos;
+  private List<Surface> surfaces;
+  private List<Contact> contacts;
+  private List<Preset> presets;
+  private Feel feel;
+  private Trims trims;
+  private BalanceSheet balance;
+  private Notebook notebook;
+
+  SetupChange(Setup from) {
+    this.from = from;
+    airframe = from.airframe();
+    transmitter = from.transmitter();
+    wiring = from.wiring();
+    channels = from.channels();
+    servos = from.servos();
+    surfaces = from.surfaces();
+    contacts = from.contacts();
+    presets = from.presets();
+    feel = from.feel();
+    trims = from.trims();
+    balance = from.balance();
+    notebook = from.notebook();
+  }
+
+  public SetupChange airframe(Airframe changed) {
+    airframe = changed;
+    return this;
+  }
+
+  public SetupChange transmitter(Transmitter changed) {
+    transmitter = changed;
+    return this;
+  }
+
+  public SetupChange wiring(Wiring changed) {
+    wiring = changed;
+    return this;
+  }
+
+  public SetupChange channels(List<Channel> changed) {
+    channels = changed;
+    return this;
+  }
+
+  public SetupChange servos(List<Servo> changed) {
+    servos = changed;
+    return this;
+  }
+
+  public SetupChange surfaces(List<Surface> changed) {
+    surfaces = changed;
+    return this;
+  }
+
+  public SetupChange contacts(List<Contact> changed) {
+    contacts = changed;
+    return this;
+  }
+
+  public SetupChange presets(List<Preset> changed) {
+    presets = changed;
+    return this;
+  }
+
+  public SetupChange feel(Feel changed) {
+    feel = changed;
+    return this;
+  }
+
+  public SetupChange trims(Trims changed) {
+    trims = changed;
+    return this;
+  }
+
+  public SetupChange balance(BalanceSheet changed) {
+    balance = changed;
+    return this;
+  }
+
+  public SetupChange notebook(Notebook changed) {
+    notebook = changed;
+    return this;
+  }
+
+  /** The changed setup; what was not set is as it was. */
+  public Setup done() {
+    return new Setup(
+        from.formatVersion(),
+        from.name(),
+        from.notes(),
+        airframe,
+        transmitter,
+        wiring,
+        channels,
+        servos,
+        surfaces,
+        contacts,
+        presets,
+        feel,
+        trims,
+        balance,
+        from.house(),
+        notebook);
+  }
+}
