@@ -9,6 +9,13 @@ import { FlightsPage } from "./features/flight/FlightsPage";
 import { HangarPage } from "./features/hangar/HangarPage";
 import { NewModelPage } from "./features/hangar/NewModelPage";
 import { Shell } from "./features/hangar/Shell";
+import { AirframePage } from "./features/rig/AirframePage";
+import { BalancePage } from "./features/rig/BalancePage";
+import { ChangesPage } from "./features/rig/ChangesPage";
+import { MapPage } from "./features/rig/MapPage";
+import { RigPages } from "./features/rig/RigPages";
+import { SetUpPage } from "./features/rig/SetUpPage";
+import { WiringPage } from "./features/rig/WiringPage";
 import { BringInPage } from "./features/transfer/BringInPage";
 
 /** The addresses of the page; those under a model follow the loop. */
@@ -24,7 +31,19 @@ export const router = createBrowserRouter([
         element: <ModelLayout />,
         children: [
           { index: true, element: <Navigate to="rig" replace /> },
-          { path: "rig", element: <SetupPage part="rig" /> },
+          {
+            path: "rig",
+            element: <RigPages />,
+            children: [
+              { index: true, element: <SetupPage part="rig" /> },
+              { path: "airframe", element: <AirframePage /> },
+              { path: "map", element: <MapPage /> },
+              { path: "map/wiring", element: <WiringPage /> },
+              { path: "set-up", element: <SetUpPage /> },
+              { path: "balance", element: <BalancePage /> },
+              { path: "changes", element: <ChangesPage /> },
+            ],
+          },
           { path: "program", element: <SetupPage part="program" /> },
           { path: "check", element: <BenchPage /> },
           { path: "fly", element: <FlightsPage /> },

@@ -76,7 +76,7 @@ export const useOpenAdjustment = (id: number) =>
  * A change that, once acknowledged, makes everything on screen be asked for again: first where the
  * models stand, since the rest is asked for by revision, then all else without waiting.
  */
-function useChange<V, T>(change: (value: V) => Promise<T>) {
+export function useChange<V, T>(change: (value: V) => Promise<T>) {
   const client = useQueryClient();
   return useMutation({
     mutationFn: change,

@@ -11,6 +11,7 @@ export interface Draft {
 export type DraftAction =
   | { type: "edit"; path: Path; value: unknown }
   | { type: "mend"; edits: { path: string[]; value: unknown }[] }
+  | { type: "replace"; setup: Setup }
   | { type: "undo" }
   | { type: "redo" }
   | { type: "restart"; basedOn: number; setup: Setup };
@@ -35,6 +36,13 @@ export function reduceDraft(draft: Draft, action: DraftAction): Draft {
       ) as Setup;
       return { ...draft, present, past: [...draft.past, draft.present], future: [] };
     }
+    case "replace":
+      return {
+        ...draft,
+        present: action.setup,
+        past: [...draft.past, draft.present].slice(-MOST_STEPS),
+        future: [],
+      };
     case "undo": {
       const previous = draft.past.at(-1);
       return previous === undefined

@@ -58,8 +58,18 @@ export function surfaceShapes(setup: Setup): SurfaceShape[] {
   });
 }
 
+/** A spoiler lies on the upper side; its hinge is drawn this far back on the chord. */
+const SPOILER_AT = 0.45;
+
 function shape(surface: Surface, panel: Panel): SurfaceShape {
-  const edge: [Vec, Vec] = [trailing(panel, surface.place.from), trailing(panel, surface.place.to)];
+  const behind = (t: number): Vec => {
+    const front = leading(panel, t);
+    const chord = mix(panel.root.chordMm, panel.tip.chordMm, t);
+    return surface.part === "SPOILER"
+      ? { ...front, aft: front.aft + chord * SPOILER_AT + surface.chordMm }
+      : trailing(panel, t);
+  };
+  const edge: [Vec, Vec] = [behind(surface.place.from), behind(surface.place.to)];
   const forward = (point: Vec): Vec => ({ ...point, aft: point.aft - surface.chordMm });
   return {
     surface,

@@ -11,22 +11,41 @@ export const controlName = (key: ControlKey) => key.charAt(0).toUpperCase() + ke
 /** Below this a travel reads as none; half of what is printed. */
 const NOTHING_MM = 0.05;
 
-export const directionWord = (sideways: boolean, value: number) =>
-  sideways ? (value > 0 ? "right" : "left") : value > 0 ? "up" : "down";
+/** Which way plus points: sideways or not, or the surface that knows it. */
+export type Way = boolean | { sideways: boolean; part: string };
 
-const arrow = (sideways: boolean, value: number) =>
-  sideways ? (value > 0 ? "▶" : "◀") : value > 0 ? "▲" : "▼";
+/** The words for plus and minus: up and down, right and left, or aft and forward. */
+export function wayWords(way: Way): readonly [plus: string, minus: string] {
+  if (typeof way !== "boolean" && way.part === "SWINGING_WING") {
+    return ["aft", "forward"];
+  }
+  const sideways = typeof way === "boolean" ? way : way.sideways;
+  return sideways ? ["right", "left"] : ["up", "down"];
+}
+
+const ARROWS: Record<string, string> = {
+  up: "▲",
+  down: "▼",
+  right: "▶",
+  left: "◀",
+  aft: "▼",
+  forward: "▲",
+};
+
+export const directionWord = (way: Way, value: number) => wayWords(way)[value > 0 ? 0 : 1];
+
+const arrow = (way: Way, value: number) => ARROWS[directionWord(way, value)];
 
 /** `▲ 12.4 mm`, or `0.0 mm` where nothing shows. */
-export function travel(mm: number, sideways: boolean): string {
+export function travel(mm: number, way: Way): string {
   const size = `${Math.abs(mm).toFixed(1)} mm`;
-  return Math.abs(mm) < NOTHING_MM ? size : `${arrow(sideways, mm)} ${size}`;
+  return Math.abs(mm) < NOTHING_MM ? size : `${arrow(way, mm)} ${size}`;
 }
 
 /** `12.4 mm up`, for screen readers and sentences. */
-export function travelWords(mm: number, sideways: boolean): string {
+export function travelWords(mm: number, way: Way): string {
   const size = `${Math.abs(mm).toFixed(1)} mm`;
-  return Math.abs(mm) < NOTHING_MM ? "neutral" : `${size} ${directionWord(sideways, mm)}`;
+  return Math.abs(mm) < NOTHING_MM ? "neutral" : `${size} ${directionWord(way, mm)}`;
 }
 
 /** A signed figure with a true minus and a fixed number of places: `+3.2`, `−0.4`, `0.0`. */

@@ -4,6 +4,22 @@
  */
 
 export interface paths {
+  "/api/aircraft/{aircraftId}/part-changes/{changeId}": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: operations["mark"];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/aircraft/{aircraftId}/flights/{flightId}": {
     parameters: {
       query?: never;
@@ -20,7 +36,7 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
-  "/api/aircraft/{aircraftId}/adjustment": {
+  "/api/aircraft/{aircraftId}/bench-set-up": {
     parameters: {
       query?: never;
       header?: never;
@@ -28,8 +44,24 @@ export interface paths {
       cookie?: never;
     };
     get: operations["open"];
-    put: operations["moveTo"];
+    put: operations["move"];
     post: operations["begin"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/aircraft/{aircraftId}/adjustment": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations["open_1"];
+    put: operations["moveTo"];
+    post: operations["begin_1"];
     delete: operations["abandon"];
     options?: never;
     head?: never;
@@ -64,6 +96,159 @@ export interface paths {
     put?: never;
     /** Reads a setup file (JSON or YAML); refuses it naming the place that is wrong */
     post: operations["read"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/rig/parts": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** The setup with a part added, complete with servo, channel and lead */
+    post: operations["add"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/rig/parts/remove": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** The setup without a part and all that only served it */
+    post: operations["remove"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/rig/measured": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** From throws measured at stick positions to geometry and equal sides */
+    post: operations["measured"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/rig/map/sheet": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** The wiring sheet with the parts to buy */
+    post: operations["sheet"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/rig/map/share": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** The setup with two channels made one on a Y-lead */
+    post: operations["share"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/rig/map/proposal": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** A channel map drawn up and explained; nothing moves differently */
+    post: operations["propose"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/rig/map/move": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** The model on another transmitter, every surface before and after */
+    post: operations["move_1"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/rig/fit": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** The linkage geometry that explains measured throws, and how sure it is */
+    post: operations["fit"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/rig/balance": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** Pack shift, ballast, washers and notes for every pack */
+    post: operations["balance"];
     delete?: never;
     options?: never;
     head?: never;
@@ -165,7 +350,7 @@ export interface paths {
     get?: never;
     put?: never;
     /** Battery shift and ballast for a wanted balance point */
-    post: operations["balance"];
+    post: operations["balance_1"];
     delete?: never;
     options?: never;
     head?: never;
@@ -215,7 +400,7 @@ export interface paths {
     };
     get: operations["all"];
     put?: never;
-    post: operations["add"];
+    post: operations["add_1"];
     delete?: never;
     options?: never;
     head?: never;
@@ -238,6 +423,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/aircraft/{aircraftId}/part-changes": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations["of"];
+    put?: never;
+    post: operations["note"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/aircraft/{aircraftId}/flights": {
     parameters: {
       query?: never;
@@ -247,7 +448,23 @@ export interface paths {
     };
     get: operations["flights"];
     put?: never;
-    post: operations["add_1"];
+    post: operations["add_2"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/aircraft/{aircraftId}/bench-set-up/close": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations["close"];
     delete?: never;
     options?: never;
     head?: never;
@@ -263,7 +480,7 @@ export interface paths {
     };
     get?: never;
     put?: never;
-    post: operations["close"];
+    post: operations["close_1"];
     delete?: never;
     options?: never;
     head?: never;
@@ -334,6 +551,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/aircraft/{aircraftId}/measurements": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations["measurements"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/aircraft/{aircraftId}/flights/{flightId}/adjustment": {
     parameters: {
       query?: never;
@@ -354,6 +587,45 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
   schemas: {
+    Marked: {
+      /** Format: int32 */
+      check: number;
+      done: boolean;
+    };
+    Check: {
+      voided: components["schemas"]["Voided"];
+      done: boolean;
+    };
+    NotedChange: {
+      /** Format: int64 */
+      id: number;
+      /** Format: int32 */
+      revisionNumber: number;
+      change: components["schemas"]["PartChange"];
+      checks: components["schemas"]["Check"][];
+      /** Format: date-time */
+      changedAt: string;
+    };
+    PartChange: {
+      /** @enum {string} */
+      kind:
+        | "SERVO"
+        | "ARM"
+        | "ROD"
+        | "RECEIVER"
+        | "TRANSMITTER"
+        | "PROPELLER"
+        | "MOTOR"
+        | "PACK"
+        | "STABILISER"
+        | "REPAIR";
+      subject: string;
+      note: string;
+    };
+    Voided: {
+      what: string;
+      why: string;
+    };
     CorrectedFlight: {
       /** Format: int32 */
       version: number;
@@ -392,11 +664,100 @@ export interface components {
       version: number;
       report: components["schemas"]["FlightReport"];
     };
+    GuideAnswer: {
+      step: string;
+      choice: string;
+      values: number[];
+    };
+    SetUpMoved: {
+      /** Format: int32 */
+      version: number;
+      step: string;
+      answers: components["schemas"]["GuideAnswer"][];
+    };
+    Choice: {
+      id: string;
+      words: string;
+    };
+    Edit: {
+      path: string[];
+      value: unknown;
+    };
+    Figure: {
+      label: string;
+      unit: string;
+      /** Format: double */
+      expected: number;
+      known: boolean;
+    };
+    GuideStep: {
+      id: string;
+      surface: string;
+      title: string;
+      instruction: string;
+      caution: string;
+      choices: components["schemas"]["Choice"][];
+      figures: components["schemas"]["Figure"][];
+    };
+    GuideVerdict: {
+      step: string;
+      agrees: boolean;
+      asks: boolean;
+      words: string;
+      mends: components["schemas"]["Mend"][];
+      seats: components["schemas"]["SeatPicture"][];
+    };
+    Measurement: {
+      step: string;
+      title: string;
+      choice: string;
+      values: number[];
+      /** Format: int32 */
+      revisionNumber: number;
+      /** Format: date-time */
+      answeredAt: string;
+    };
+    Mend: {
+      words: string;
+      edits: components["schemas"]["Edit"][];
+    };
+    OpenSetUp: {
+      /** @enum {string} */
+      school: "ROD_FIRST" | "SUB_TRIM_FIRST";
+      /** Format: date-time */
+      startedAt: string;
+      /** Format: int32 */
+      step: number;
+      steps: components["schemas"]["GuideStep"][];
+      answers: components["schemas"]["Measurement"][];
+      verdicts: components["schemas"]["GuideVerdict"][];
+      /** Format: int32 */
+      version: number;
+    };
+    SeatPicture: {
+      /** Format: int32 */
+      teeth: number;
+      /** Format: int32 */
+      arms: number;
+      /** Format: double */
+      offDegrees: number;
+      /** Format: double */
+      reachedDegrees: number;
+      /** Format: double */
+      remainderDegrees: number;
+      /** Format: int32 */
+      arm: number;
+    };
     Progress: {
       /** Format: int32 */
       step: number;
       /** Format: int32 */
       version: number;
+    };
+    Acceptance: {
+      rule: string;
+      subject: string;
+      reason: string;
     };
     AdjustmentPlan: {
       trims: components["schemas"]["Trims"];
@@ -409,8 +770,37 @@ export interface components {
       kind: string;
       fuselage: components["schemas"]["Section"][];
       panels: components["schemas"]["Panel"][];
+      motors: components["schemas"]["Motor"][];
+    };
+    ArmSeating: {
+      /** Format: int32 */
+      teeth: number;
+      /** Format: int32 */
+      arms: number;
+    };
+    BalanceSheet: {
+      datum: string;
       /** Format: double */
-      propellerDiameterMm: number;
+      targetMm: number;
+      /** Format: double */
+      foremostMm: number;
+      /** Format: double */
+      aftmostMm: number;
+      /** Format: double */
+      emptyMassGrams: number;
+      packs: components["schemas"]["Pack"][];
+      /** Format: double */
+      boltSpacingMm: number;
+    };
+    Between: {
+      name: string;
+      /** @enum {string} */
+      kind: "STABILISER" | "CONTROLLER";
+      channels: number[];
+      /** Format: double */
+      travelLimitPercent: number;
+      allowsTrim: boolean;
+      bypassed: boolean;
     };
     Channel: {
       /** Format: int32 */
@@ -425,10 +815,65 @@ export interface components {
       /** Format: double */
       endpointHighPercent: number;
     };
+    Contact: {
+      first: string;
+      /** Format: double */
+      firstMm: number;
+      second: string;
+      /** Format: double */
+      secondMm: number;
+    };
     Feel: {
       roll: components["schemas"]["Response"];
       pitch: components["schemas"]["Response"];
       yaw: components["schemas"]["Response"];
+    };
+    FigureSource: {
+      figure: string;
+      /** @enum {string} */
+      kind: "MANUAL" | "MEASURED" | "OTHER_MODEL" | "OWN";
+      note: string;
+    };
+    HouseValues: {
+      /** Format: double */
+      largeTrimPercent: number;
+      /** Format: double */
+      largeSubTrimMicroseconds: number;
+      /** Format: double */
+      clippedMicroseconds: number;
+      /** Format: double */
+      smallEndpointPercent: number;
+      /** Format: double */
+      leanDegrees: number;
+      /** Format: double */
+      deadCentreMarginDegrees: number;
+      /** Format: double */
+      unevenMm: number;
+      /** Format: double */
+      pairMm: number;
+      /** Format: double */
+      rulerMm: number;
+      /** Format: double */
+      contactMarginMm: number;
+      /** Format: double */
+      leadSpareMm: number;
+      /** Format: double */
+      extensionStepMm: number;
+    };
+    Lead: {
+      device: string;
+      /** Format: int32 */
+      socket: number;
+      splitter: string;
+      /** Format: double */
+      extensionMm: number;
+      reverser: boolean;
+      label: string;
+    };
+    LeverShare: {
+      input: string;
+      /** Format: double */
+      share: number;
     };
     Linkage: {
       /** Format: double */
@@ -444,6 +889,23 @@ export interface components {
       opposite: boolean;
       pushRaises: boolean;
     };
+    Motor: {
+      id: string;
+      name: string;
+      /** Format: int32 */
+      channel: number;
+      /** Format: double */
+      aftMm: number;
+      /** Format: double */
+      rightMm: number;
+      /** Format: double */
+      propellerDiameterMm: number;
+    };
+    Notebook: {
+      goals: components["schemas"]["ThrowGoal"][];
+      sources: components["schemas"]["FigureSource"][];
+      accepted: components["schemas"]["Acceptance"][];
+    };
     OpenAdjustment: {
       /** Format: int64 */
       id: number;
@@ -456,6 +918,15 @@ export interface components {
       /** Format: int32 */
       version: number;
       plan: components["schemas"]["AdjustmentPlan"];
+    };
+    Pack: {
+      name: string;
+      /** Format: double */
+      massGrams: number;
+      /** Format: double */
+      cgMm: number;
+      /** Format: double */
+      stationMm: number;
     };
     Panel: {
       id: string;
@@ -497,6 +968,20 @@ export interface components {
       /** Format: double */
       leftPercent: number;
       sentence: string;
+    };
+    Preset: {
+      surface: string;
+      /** Format: double */
+      percent: number;
+    };
+    Receiver: {
+      name: string;
+      sockets: components["schemas"]["Socket"][];
+      anyChannel: boolean;
+      /** @enum {string} */
+      failsafe: "EVERY_CHANNEL" | "ONE_CHANNEL" | "NONE";
+      /** Format: int32 */
+      failsafeChannel: number;
     };
     Response: {
       /** Format: double */
@@ -551,6 +1036,10 @@ export interface components {
       armOffsetDegrees: number;
       /** Format: double */
       torqueNewtonCentimetres: number;
+      seating: components["schemas"]["ArmSeating"];
+      armHolesMm: number[];
+      /** Format: double */
+      leadMm: number;
     };
     Setup: {
       /** Format: int32 */
@@ -559,11 +1048,17 @@ export interface components {
       notes: string;
       airframe: components["schemas"]["Airframe"];
       transmitter: components["schemas"]["Transmitter"];
+      wiring: components["schemas"]["Wiring"];
       channels: components["schemas"]["Channel"][];
       servos: components["schemas"]["Servo"][];
       surfaces: components["schemas"]["Surface"][];
+      contacts: components["schemas"]["Contact"][];
+      presets: components["schemas"]["Preset"][];
       feel: components["schemas"]["Feel"];
       trims: components["schemas"]["Trims"];
+      balance: components["schemas"]["BalanceSheet"];
+      house: components["schemas"]["HouseValues"];
+      notebook: components["schemas"]["Notebook"];
     };
     Shares: {
       /** Format: double */
@@ -572,6 +1067,15 @@ export interface components {
       pitch: number;
       /** Format: double */
       yaw: number;
+      levers: components["schemas"]["LeverShare"][];
+    };
+    Socket: {
+      /** Format: int32 */
+      number: number;
+      /** Format: int32 */
+      channel: number;
+      /** @enum {string} */
+      output: "SERVO" | "BUS" | "TELEMETRY";
     };
     Station: {
       /** Format: double */
@@ -594,6 +1098,16 @@ export interface components {
       place: components["schemas"]["Place"];
       shares: components["schemas"]["Shares"];
       rod: components["schemas"]["Rod"];
+      /** @enum {string} */
+      part: "HINGED" | "WHEEL" | "SPOILER" | "SWINGING_WING" | "NOZZLE";
+      hornHolesMm: number[];
+    };
+    ThrowGoal: {
+      surface: string;
+      /** Format: double */
+      plusMm: number;
+      /** Format: double */
+      minusMm: number;
     };
     Transmitter: {
       name: string;
@@ -615,6 +1129,29 @@ export interface components {
       shortestMicroseconds: number;
       /** Format: double */
       longestMicroseconds: number;
+      /** Format: int32 */
+      firstChannel: number;
+      /** Format: int32 */
+      channelCount: number;
+      channelOrder: ("ROLL" | "PITCH" | "THROTTLE" | "YAW")[];
+      /** Format: double */
+      subTrimLimitMicroseconds: number;
+      /** Format: double */
+      endpointLimitPercent: number;
+      inputs: components["schemas"]["TransmitterInput"][];
+    };
+    TransmitterInput: {
+      id: string;
+      name: string;
+      /** @enum {string} */
+      kind: "LEVER" | "SWITCH";
+      /** Format: int32 */
+      positions: number;
+    };
+    Wiring: {
+      receiver: components["schemas"]["Receiver"];
+      leads: components["schemas"]["Lead"][];
+      between: components["schemas"]["Between"][];
     };
     WorkStep: {
       /** @enum {string} */
@@ -623,12 +1160,6 @@ export interface components {
       detail: string;
       caution: string;
       surface: string;
-    };
-    ArmSeating: {
-      /** Format: int32 */
-      teeth: number;
-      /** Format: int32 */
-      arms: number;
     };
     ThrowQuestion: {
       setup: components["schemas"]["Setup"];
@@ -640,15 +1171,7 @@ export interface components {
       armHolesMm: number[];
       hornHolesMm: number[];
       seating: components["schemas"]["ArmSeating"];
-    };
-    Edit: {
-      path: string[];
-      /** Format: double */
-      value: number;
-    };
-    Mend: {
-      words: string;
-      edits: components["schemas"]["Edit"][];
+      inDegrees: boolean;
     };
     RigChoice: {
       linkage: components["schemas"]["Linkage"];
@@ -670,6 +1193,193 @@ export interface components {
     ThrowAnswer: {
       choice: components["schemas"]["RigChoice"];
       mend: components["schemas"]["Mend"];
+      /** Format: double */
+      plusMm: number;
+      /** Format: double */
+      minusMm: number;
+    };
+    PartAsked: {
+      setup: components["schemas"]["Setup"];
+      wish: components["schemas"]["PartWish"];
+    };
+    PartWish: {
+      /** @enum {string} */
+      kind: "SURFACE" | "SLAVE_SURFACE" | "PANEL" | "MOTOR" | "SIMPLE_CHANNEL";
+      name: string;
+      /** @enum {string} */
+      part: "HINGED" | "WHEEL" | "SPOILER" | "SWINGING_WING" | "NOZZLE";
+      /** @enum {string} */
+      side: "LEFT" | "CENTRE" | "RIGHT";
+      mirrored: boolean;
+      at: string;
+    };
+    PartGone: {
+      setup: components["schemas"]["Setup"];
+      id: string;
+    };
+    MeasuredQuestion: {
+      setup: components["schemas"]["Setup"];
+      surface: string;
+      readings: components["schemas"]["StickReading"][];
+    };
+    StickReading: {
+      /** Format: double */
+      stick: number;
+      /** Format: double */
+      travelMm: number;
+    };
+    Explanation: {
+      words: string;
+      linkage: components["schemas"]["Linkage"];
+      /** Format: double */
+      radiusPlusMinusMm: number;
+      /** Format: double */
+      leanPlusMinusDegrees: number;
+      /** Format: double */
+      leftOverMm: number;
+      explains: boolean;
+    };
+    MeasuredAnswer: {
+      expectedMm: number[];
+      explanations: components["schemas"]["Explanation"][];
+      mends: components["schemas"]["Mend"][];
+      even: components["schemas"]["Mend"][];
+    };
+    SetupAsked: {
+      setup: components["schemas"]["Setup"];
+    };
+    PartToBuy: {
+      /** Format: int32 */
+      count: number;
+      what: string;
+    };
+    WiringRow: {
+      /** Format: int32 */
+      socket: number;
+      /** Format: int32 */
+      channel: number;
+      channelName: string;
+      otherNames: string;
+      device: string;
+      moves: string;
+      side: string;
+      splitter: string;
+      /** Format: double */
+      extensionMm: number;
+      reverser: boolean;
+      through: string;
+      label: string;
+    };
+    WiringSheet: {
+      rows: components["schemas"]["WiringRow"][];
+      parts: components["schemas"]["PartToBuy"][];
+      /** Format: int32 */
+      channelCount: number;
+      /** Format: int64 */
+      missingSockets: number;
+    };
+    ShareAsked: {
+      setup: components["schemas"]["Setup"];
+      /** Format: int32 */
+      keep: number;
+      /** Format: int32 */
+      drop: number;
+    };
+    MapLine: {
+      /** Format: int32 */
+      channel: number;
+      name: string;
+      /** Format: int32 */
+      socket: number;
+      why: string;
+    };
+    Proposed: {
+      setup: components["schemas"]["Setup"];
+      lines: components["schemas"]["MapLine"][];
+      sharing: components["schemas"]["Sharing"][];
+    };
+    Sharing: {
+      /** Format: int32 */
+      keep: number;
+      /** Format: int32 */
+      drop: number;
+      names: string;
+      reverser: boolean;
+      costs: string[];
+      /** Format: double */
+      apartMm: number;
+    };
+    MoveAsked: {
+      setup: components["schemas"]["Setup"];
+      transmitter: components["schemas"]["Transmitter"];
+    };
+    Moved: {
+      setup: components["schemas"]["Setup"];
+      lines: components["schemas"]["MovedLine"][];
+      /** Format: double */
+      largestMm: number;
+      notes: string[];
+    };
+    MovedLine: {
+      surface: string;
+      where: string;
+      /** Format: double */
+      beforeMm: number;
+      /** Format: double */
+      afterMm: number;
+    };
+    FitQuestion: {
+      linkage: components["schemas"]["Linkage"];
+      /** Format: double */
+      chordMm: number;
+      readings: components["schemas"]["Reading"][];
+      /** Format: double */
+      rulerMm: number;
+    };
+    Reading: {
+      /** Format: double */
+      armDegrees: number;
+      /** Format: double */
+      travelMm: number;
+    };
+    BalanceQuestion: {
+      setup: components["schemas"]["Setup"];
+      /** Format: double */
+      sideDegrees: number;
+      /** Format: double */
+      downDegrees: number;
+      /** Format: double */
+      lateralOffsetMm: number;
+      /** Format: double */
+      lateralArmMm: number;
+      /** Format: double */
+      noseStationMm: number;
+      /** Format: double */
+      tailStationMm: number;
+    };
+    BalanceAdvice: {
+      packs: components["schemas"]["PackAdvice"][];
+      /** Format: double */
+      sideWasherMm: number;
+      /** Format: double */
+      downWasherMm: number;
+      /** Format: double */
+      lateralGrams: number;
+      notes: string[];
+    };
+    PackAdvice: {
+      name: string;
+      /** Format: double */
+      totalGrams: number;
+      /** Format: double */
+      offMm: number;
+      inRange: boolean;
+      /** Format: double */
+      shiftMm: number;
+      /** Format: double */
+      ballastGrams: number;
+      ballastAt: string;
+      words: string;
     };
     WasherGiven: {
       /** Format: double */
@@ -866,6 +1576,7 @@ export interface components {
       throttle: number;
       throttleCut: boolean;
       trims: components["schemas"]["Trims"];
+      inputs: number[];
     };
     MomentAsked: {
       setup: components["schemas"]["Setup"];
@@ -896,6 +1607,7 @@ export interface components {
       limit: number;
       unit: string;
       mends: components["schemas"]["Mend"][];
+      acceptedBecause: string;
     };
     Frame: {
       /** Format: int64 */
@@ -905,6 +1617,13 @@ export interface components {
       motorPower: number;
       tally: components["schemas"]["Tally"];
       linkage: components["schemas"]["LinkageView"];
+    };
+    LeverThrow: {
+      input: string;
+      name: string;
+      /** Format: double */
+      mm: number;
+      curve: number[];
     };
     LinkageView: {
       pose: components["schemas"]["Pose"];
@@ -942,6 +1661,7 @@ export interface components {
     SurfaceSheet: {
       surface: string;
       controls: components["schemas"]["ControlThrow"][];
+      levers: components["schemas"]["LeverThrow"][];
       armRange: components["schemas"]["UsableRange"];
       /** Format: double */
       gainAtCentre: number;
@@ -977,7 +1697,8 @@ export interface components {
     };
     TallyLine: {
       /** @enum {string} */
-      contribution: "RESPONSE" | "TRIM" | "CENTRE_SHIFT" | "ARM_OFFSET" | "ROD" | "LIMIT";
+      contribution:
+        "RESPONSE" | "LEVER" | "PRESET" | "TRIM" | "CENTRE_SHIFT" | "ARM_OFFSET" | "ROD" | "LIMIT";
       label: string;
       /** Format: double */
       percent: number;
@@ -1024,6 +1745,14 @@ export interface components {
       revisionNumber: number;
       report: components["schemas"]["FlightReport"];
     };
+    SetUpBegun: {
+      /** @enum {string} */
+      school: "ROD_FIRST" | "SUB_TRIM_FIRST";
+    };
+    SetUpSeen: {
+      /** Format: int32 */
+      version: number;
+    };
     Beginning: {
       /** Format: int64 */
       flightId: number;
@@ -1067,6 +1796,33 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+  mark: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        aircraftId: number;
+        changeId: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["Marked"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["NotedChange"];
+        };
+      };
+    };
+  };
   correct: {
     parameters: {
       query?: never;
@@ -1095,6 +1851,80 @@ export interface operations {
     };
   };
   open: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        aircraftId: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["OpenSetUp"];
+        };
+      };
+    };
+  };
+  move: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        aircraftId: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["SetUpMoved"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["OpenSetUp"];
+        };
+      };
+    };
+  };
+  begin: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        aircraftId: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["SetUpBegun"];
+      };
+    };
+    responses: {
+      /** @description Created */
+      201: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["OpenSetUp"];
+        };
+      };
+    };
+  };
+  open_1: {
     parameters: {
       query?: never;
       header?: never;
@@ -1142,7 +1972,7 @@ export interface operations {
       };
     };
   };
-  begin: {
+  begin_1: {
     parameters: {
       query?: never;
       header?: never;
@@ -1234,6 +2064,222 @@ export interface operations {
         };
         content: {
           "*/*": components["schemas"]["Setup"];
+        };
+      };
+    };
+  };
+  add: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["PartAsked"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["Setup"];
+        };
+      };
+    };
+  };
+  remove: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["PartGone"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["Setup"];
+        };
+      };
+    };
+  };
+  measured: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["MeasuredQuestion"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["MeasuredAnswer"];
+        };
+      };
+    };
+  };
+  sheet: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["SetupAsked"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["WiringSheet"];
+        };
+      };
+    };
+  };
+  share: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["ShareAsked"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["Setup"];
+        };
+      };
+    };
+  };
+  propose: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["SetupAsked"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["Proposed"];
+        };
+      };
+    };
+  };
+  move_1: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["MoveAsked"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["Moved"];
+        };
+      };
+    };
+  };
+  fit: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["FitQuestion"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["Explanation"][];
+        };
+      };
+    };
+  };
+  balance: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["BalanceQuestion"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["BalanceAdvice"];
         };
       };
     };
@@ -1358,7 +2404,7 @@ export interface operations {
       };
     };
   };
-  balance: {
+  balance_1: {
     parameters: {
       query?: never;
       header?: never;
@@ -1450,7 +2496,7 @@ export interface operations {
       };
     };
   };
-  add: {
+  add_1: {
     parameters: {
       query?: never;
       header?: never;
@@ -1522,6 +2568,54 @@ export interface operations {
       };
     };
   };
+  of: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        aircraftId: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["NotedChange"][];
+        };
+      };
+    };
+  };
+  note: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        aircraftId: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["PartChange"];
+      };
+    };
+    responses: {
+      /** @description Created */
+      201: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["NotedChange"];
+        };
+      };
+    };
+  };
   flights: {
     parameters: {
       query?: never;
@@ -1544,7 +2638,7 @@ export interface operations {
       };
     };
   };
-  add_1: {
+  add_2: {
     parameters: {
       query?: never;
       header?: never;
@@ -1571,6 +2665,30 @@ export interface operations {
     };
   };
   close: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        aircraftId: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["SetUpSeen"];
+      };
+    };
+    responses: {
+      /** @description No Content */
+      204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
+      };
+    };
+  };
+  close_1: {
     parameters: {
       query?: never;
       header?: never;
@@ -1677,6 +2795,28 @@ export interface operations {
         };
         content: {
           "*/*": string;
+        };
+      };
+    };
+  };
+  measurements: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        aircraftId: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["Measurement"][];
         };
       };
     };

@@ -1,5 +1,5 @@
 import { useBeginAdjustment, usePreview, type Flight, type PlannedRod } from "@/api/queries";
-import { day, travelWords } from "@/domain/words";
+import { day, travelWords, type Way } from "@/domain/words";
 import { useModel } from "@/features/aircraft/model";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
@@ -13,8 +13,7 @@ export function PlanView({ flight }: { flight: Flight }) {
   if (plan.data === undefined) {
     return plan.isError ? <Failure error={plan.error} /> : <Waiting what="the plan" />;
   }
-  const sideways = (id: string) =>
-    draft.present.surfaces.find((one) => one.id === id)?.sideways ?? false;
+  const wayOf = (id: string) => draft.present.surfaces.find((one) => one.id === id) ?? false;
   return (
     <div className="mx-auto max-w-4xl space-y-3">
       <h2 className="text-xl">Trims of {day(flight.report.flownOn)}, turned into metal</h2>
@@ -26,7 +25,7 @@ export function PlanView({ flight }: { flight: Flight }) {
       <Card>
         <ul>
           {plan.data.rods.map((rod) => (
-            <Rod key={rod.surface} rod={rod} sideways={sideways(rod.surface)} />
+            <Rod key={rod.surface} rod={rod} way={wayOf(rod.surface)} />
           ))}
         </ul>
       </Card>
@@ -48,7 +47,7 @@ export function PlanView({ flight }: { flight: Flight }) {
   );
 }
 
-function Rod({ rod, sideways }: { rod: PlannedRod; sideways: boolean }) {
+function Rod({ rod, way }: { rod: PlannedRod; way: Way }) {
   const exact = Math.abs(rod.turnsExact).toFixed(2);
   return (
     <li
@@ -64,8 +63,8 @@ function Rod({ rod, sideways }: { rod: PlannedRod; sideways: boolean }) {
             <br />
           </>
         )}
-        Edge {travelWords(rod.todayMm, sideways)} → {travelWords(rod.afterMm, sideways)}, flown at{" "}
-        {travelWords(rod.targetMm, sideways)}
+        Edge {travelWords(rod.todayMm, way)} → {travelWords(rod.afterMm, way)}, flown at{" "}
+        {travelWords(rod.targetMm, way)}
       </p>
     </li>
   );

@@ -75,7 +75,7 @@ function SurfaceButton({ surface, index }: { surface: Surface; index: number }) 
     >
       <span>{surface.name}</span>
       <span className="figures text-xs whitespace-nowrap">
-        {mm === undefined ? "" : travel(mm, surface.sideways)}
+        {mm === undefined ? "" : travel(mm, surface)}
       </span>
     </button>
   );

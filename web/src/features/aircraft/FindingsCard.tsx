@@ -1,4 +1,5 @@
 import { TriangleAlert } from "lucide-react";
+import { useState } from "react";
 import { useBench, useBenchStore, type Finding } from "@/features/bench/store";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
@@ -6,12 +7,15 @@ import { useModel } from "./model";
 
 /** What is wrong with the rig as it is being edited, why it matters, and the change that mends it. */
 export function FindingsCard() {
-  const findings = useBench((state) => state.findings);
+  const all = useBench((state) => state.findings);
+  const findings = all.filter((one) => one.acceptedBecause === "");
+  const accepted = all.filter((one) => one.acceptedBecause !== "");
   if (findings.length === 0) {
     return (
       <Card className="!p-3 text-sm">
         <span className="font-semibold text-done">No findings.</span>{" "}
         <span className="text-soft">The rules see nothing wrong with this rig.</span>
+        <AcceptedList accepted={accepted} />
       </Card>
     );
   }
@@ -25,7 +29,73 @@ export function FindingsCard() {
           <FindingItem key={one.rule + one.surface + one.title} one={one} />
         ))}
       </ul>
+      <AcceptedList accepted={accepted} />
     </Card>
+  );
+}
+
+const NOTED = ["notebook", "accepted"] as const;
+
+function AcceptedList({ accepted }: { accepted: Finding[] }) {
+  const { draft, change } = useModel();
+  const noted = draft.present.notebook.accepted;
+  const reopen = (finding: Finding) =>
+    change({
+      type: "edit",
+      path: NOTED,
+      value: noted.filter((one) => one.rule !== finding.rule || one.subject !== finding.surface),
+    });
+  return accepted.length === 0 ? null : (
+    <ul className="mt-2 space-y-1 border-t border-line pt-2 text-sm text-soft" data-accepted>
+      {accepted.map((one) => (
+        <li key={one.rule + one.surface + one.title}>
+          Accepted: {one.title}, because “{one.acceptedBecause}”.{" "}
+          <button type="button" className="underline" onClick={() => reopen(one)}>
+            Open it again
+          </button>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+function Accept({ one }: { one: Finding }) {
+  const { draft, change } = useModel();
+  const [reason, setReason] = useState("");
+  const accept = () =>
+    change({
+      type: "edit",
+      path: NOTED,
+      value: [
+        ...draft.present.notebook.accepted,
+        { rule: one.rule, subject: one.surface, reason: reason.trim() },
+      ],
+    });
+  return (
+    <details className="mt-0.5 pl-6 text-soft">
+      <summary className="cursor-pointer">Live with it</summary>
+      <form
+        className="flex gap-1"
+        onSubmit={(event) => {
+          event.preventDefault();
+          accept();
+        }}
+      >
+        <input
+          aria-label="Why you accept this finding"
+          placeholder="Why?"
+          required
+          minLength={3}
+          maxLength={300}
+          value={reason}
+          onChange={(event) => setReason(event.target.value)}
+          className="h-8 min-w-0 flex-1 rounded-card border border-line-strong bg-sheet px-2 text-ink"
+        />
+        <Button type="submit" className="!min-h-8 px-2 text-sm">
+          Accept
+        </Button>
+      </form>
+    </details>
   );
 }
 
@@ -66,6 +136,7 @@ function FindingItem({ one }: { one: Finding }) {
           {mend.words}
         </Button>
       ))}
+      <Accept one={one} />
     </li>
   );
 }

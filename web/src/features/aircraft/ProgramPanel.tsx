@@ -1,6 +1,6 @@
 import { CurvePlot } from "@/features/bench/CurvePlot";
 import { useBench, type Sheet } from "@/features/bench/store";
-import { controlName, keyOf, travelWords, type Control } from "@/domain/words";
+import { controlName, keyOf, travelWords, type Control, type Way } from "@/domain/words";
 import { Card } from "@/ui/card";
 import { behind } from "./chain";
 import { DraftChoice, DraftNumber } from "./fields";
@@ -25,7 +25,12 @@ export function ProgramPanel({ index }: { index: number }) {
   return (
     <>
       {sheet.controls.map((one) => (
-        <Feel key={one.control} one={one} name={surface.name} sideways={surface.sideways} />
+        <Feel key={one.control} one={one} name={surface.name} way={surface} />
+      ))}
+      {sheet.levers.map((lever) => (
+        <Card key={lever.input} title={`${lever.name}, at the ${surface.name.toLowerCase()}`}>
+          <p className="figures">Far end: {travelWords(lever.mm, surface)} from rest.</p>
+        </Card>
       ))}
       {carried !== undefined && (
         <Card title={`Channel ${carried.number}, ${carried.name}: output`}>
@@ -66,10 +71,10 @@ export function ProgramPanel({ index }: { index: number }) {
 interface FeelProps {
   one: Sheet["controls"][number];
   name: string;
-  sideways: boolean;
+  way: Way;
 }
 
-function Feel({ one, name, sideways }: FeelProps) {
+function Feel({ one, name, way }: FeelProps) {
   const key = keyOf(one.control as Control);
   const path = ["feel", key] as const;
   return (
@@ -77,13 +82,13 @@ function Feel({ one, name, sideways }: FeelProps) {
       title={`${controlName(key)}, at the ${name.toLowerCase()}`}
       aside={
         <p className="figures text-sm text-soft">
-          Full stick: {travelWords(one.minusMm, sideways)} to {travelWords(one.plusMm, sideways)} ·
-          one click {Math.abs(one.mmPerClick).toFixed(2)} mm
+          Full stick: {travelWords(one.minusMm, way)} to {travelWords(one.plusMm, way)} · one click{" "}
+          {Math.abs(one.mmPerClick).toFixed(2)} mm
         </p>
       }
     >
       <div className="grid gap-4 sm:grid-cols-2">
-        <CurvePlot one={one} sideways={sideways} />
+        <CurvePlot one={one} way={way} />
         <div className="grid content-start grid-cols-2 gap-3">
           <DraftNumber path={[...path, "rateNegativePercent"]} />
           <DraftNumber path={[...path, "ratePositivePercent"]} />

@@ -5,6 +5,7 @@ import { Card } from "@/ui/card";
 import { behind } from "./chain";
 import { DraftChoice, DraftNumber } from "./fields";
 import { useModel } from "./model";
+import { MeasuredCard } from "./MeasuredCard";
 import { ThrowsCard } from "./ThrowsCard";
 import { TravelPlot } from "./TravelPlot";
 
@@ -72,6 +73,7 @@ export function RigPanel({ index }: { index: number }) {
         </div>
       </Card>
       {!slave && <ThrowsCard index={index} />}
+      <MeasuredCard key={`measured-${index}`} index={index} />
       {servo >= 0 && !slave && (
         <Card title={draft.present.servos[servo]?.name}>
           <div className="grid grid-cols-2 gap-3 sm:grid-cols-3">

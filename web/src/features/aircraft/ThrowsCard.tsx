@@ -2,6 +2,7 @@ import { useQuery, keepPreviousData } from "@tanstack/react-query";
 import { useState } from "react";
 import { ApiError, answered, api, type Schemas } from "@/api/client";
 import type { Setup } from "@/api/queries";
+import { wayWords } from "@/domain/words";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Failure } from "@/ui/message";
@@ -17,21 +18,15 @@ interface Typed {
   hornHoles: string;
   teeth: string;
   arms: string;
+  inDegrees: boolean;
 }
 
 /** Wanted throws in, a short ranked list of holes and endpoints out, while typing. */
 export function ThrowsCard({ index }: { index: number }) {
   const { draft, change } = useModel();
   const surface = draft.present.surfaces[index];
-  const linkage = surface?.rod.linkage;
-  const [typed, setTyped] = useState<Typed>({
-    plus: "",
-    minus: "",
-    armHoles: holesAround(linkage?.armRadiusMm ?? 10),
-    hornHoles: holesAround(linkage?.hornRadiusMm ?? 12),
-    teeth: "25",
-    arms: "4",
-  });
+  const goals = draft.present.notebook.goals;
+  const [typed, setTyped] = useState<Typed>(() => startFrom(draft.present, index));
   const question = questionOf(draft.present, index, typed);
   const found = useQuery({
     queryKey: ["throws", question],
@@ -43,8 +38,13 @@ export function ThrowsCard({ index }: { index: number }) {
   if (surface === undefined) {
     return null;
   }
-  const [up, down] = surface.sideways ? ["right", "left"] : ["up", "down"];
-  const field = (key: keyof Typed, label: string) => (
+  const [up, down] = wayWords(surface);
+  const unit = typed.inDegrees ? "°" : "mm";
+  const keep = ({ plusMm, minusMm }: Answer) => [
+    ...goals.filter((one) => one.surface !== surface.id),
+    { surface: surface.id, plusMm: rounded(plusMm), minusMm: rounded(minusMm) },
+  ];
+  const field = (key: Exclude<keyof Typed, "inDegrees">, label: string) => (
     <label className="block">
       <span className="mb-0.5 block text-sm text-soft">{label}</span>
       <input
@@ -56,10 +56,23 @@ export function ThrowsCard({ index }: { index: number }) {
     </label>
   );
   return (
-    <Card title="Throws: what do you want?">
+    <Card
+      title="Throws: what do you want?"
+      aside={
+        <label className="flex items-center gap-2 text-sm">
+          <input
+            type="checkbox"
+            className="accent-[var(--brand)]"
+            checked={typed.inDegrees}
+            onChange={(event) => setTyped({ ...typed, inDegrees: event.target.checked })}
+          />
+          in degrees
+        </label>
+      }
+    >
       <div className="grid grid-cols-2 gap-3 sm:grid-cols-3">
-        {field("plus", `Wanted ${up}, mm`)}
-        {field("minus", `Wanted ${down}, mm`)}
+        {field("plus", `Wanted ${up}, ${unit}`)}
+        {field("minus", `Wanted ${down}, ${unit}`)}
         {field("armHoles", "Holes on the arm, mm")}
         {field("hornHoles", "Holes on the horn, mm")}
         {field("teeth", "Teeth of the servo")}
@@ -79,7 +92,12 @@ export function ThrowsCard({ index }: { index: number }) {
       {found.data !== undefined && found.data.length > 0 && question !== undefined && (
         <Choices
           answers={found.data}
-          onTake={({ mend }) => change({ type: "mend", edits: mend.edits })}
+          onTake={(answer) =>
+            change({
+              type: "mend",
+              edits: [...answer.mend.edits, { path: ["notebook", "goals"], value: keep(answer) }],
+            })
+          }
         />
       )}
     </Card>
@@ -101,29 +119,54 @@ function Choices({ answers, onTake }: { answers: Answer[]; onTake: (answer: Answ
         </tr>
       </thead>
       <tbody>
-        {answers.map(({ choice, mend }, i) => (
-          <tr key={i} className="border-b border-line text-right">
-            <td className="py-1 text-left font-semibold">{choice.linkage.armRadiusMm} mm</td>
-            <td>
-              {choice.linkage.hornRadiusMm} mm{choice.linkage.opposite ? ", other side" : ""}
-            </td>
-            <td>{Math.abs(choice.linkage.armLeanDegrees).toFixed(1)}°</td>
-            <td>
-              {choice.plusEndpointPercent.toFixed(0)} / {choice.minusEndpointPercent.toFixed(0)} %
-            </td>
-            <td>{choice.torqueNewtonCentimetres.toFixed(0)} N·cm</td>
-            <td>{choice.slopMm.toFixed(2)} mm</td>
-            <td>{choice.marginDegrees.toFixed(0)}°</td>
-            <td>
-              <Button className="!min-h-7 px-2 text-xs" onClick={() => onTake({ choice, mend })}>
-                Take it
-              </Button>
-            </td>
-          </tr>
-        ))}
+        {answers
+          .map((answer, i) => ({ ...answer, i }))
+          .map(({ choice, i, ...answer }) => (
+            <tr key={i} className="border-b border-line text-right">
+              <td className="py-1 text-left font-semibold">{choice.linkage.armRadiusMm} mm</td>
+              <td>
+                {choice.linkage.hornRadiusMm} mm{choice.linkage.opposite ? ", other side" : ""}
+              </td>
+              <td>{Math.abs(choice.linkage.armLeanDegrees).toFixed(1)}°</td>
+              <td>
+                {choice.plusEndpointPercent.toFixed(0)} / {choice.minusEndpointPercent.toFixed(0)} %
+              </td>
+              <td>{choice.torqueNewtonCentimetres.toFixed(0)} N·cm</td>
+              <td>{choice.slopMm.toFixed(2)} mm</td>
+              <td>{choice.marginDegrees.toFixed(0)}°</td>
+              <td>
+                <Button
+                  className="!min-h-7 px-2 text-xs"
+                  onClick={() => onTake({ choice, ...answer })}
+                >
+                  Take it
+                </Button>
+              </td>
+            </tr>
+          ))}
       </tbody>
     </table>
   );
+}
+
+const rounded = (mm: number) => Math.round(mm * 100) / 100;
+
+/** The wishes kept with the model, and the holes it is known to have. */
+function startFrom(setup: Setup, index: number): Typed {
+  const surface = setup.surfaces[index];
+  const goal = setup.notebook.goals.find((one) => one.surface === surface?.id);
+  const servo = setup.servos.find((one) => one.id === surface?.rod.driverId);
+  const holes = (known: number[] | undefined, radius: number) =>
+    known === undefined || known.length === 0 ? holesAround(radius) : known.join(", ");
+  return {
+    plus: goal === undefined ? "" : String(goal.plusMm),
+    minus: goal === undefined ? "" : String(goal.minusMm),
+    armHoles: holes(servo?.armHolesMm, surface?.rod.linkage.armRadiusMm ?? 10),
+    hornHoles: holes(surface?.hornHolesMm, surface?.rod.linkage.hornRadiusMm ?? 12),
+    teeth: String(servo?.seating.teeth ?? 25),
+    arms: String(servo?.seating.arms ?? 4),
+    inDegrees: false,
+  };
 }
 
 const holesAround = (radius: number) =>
@@ -147,5 +190,15 @@ function questionOf(setup: Setup, index: number, typed: Typed): Question | undef
     return undefined;
   }
   const seating = { teeth, arms };
-  return { setup, surface: surface.id, plusMm, minusMm, armHolesMm, hornHolesMm, seating };
+  const { inDegrees } = typed;
+  return {
+    setup,
+    surface: surface.id,
+    plusMm,
+    minusMm,
+    armHolesMm,
+    hornHolesMm,
+    seating,
+    inDegrees,
+  };
 }

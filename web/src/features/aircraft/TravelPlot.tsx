@@ -1,4 +1,4 @@
-import { signed } from "@/domain/words";
+import { signed, wayWords } from "@/domain/words";
 import { useBench } from "@/features/bench/store";
 import { useModel } from "./model";
 
@@ -26,7 +26,7 @@ export function TravelPlot({ index }: { index: number }) {
       .filter((stop) => keep(stop.mm))
       .map((stop) => `${x(turn * stop.driverDegrees).toFixed(1)},${y(turn * stop.mm).toFixed(1)}`)
       .join(" ");
-  const [up, down] = surface.sideways ? ["right", "left"] : ["up", "down"];
+  const [up, down] = wayWords(surface);
   const tick = Math.round(most / 1.05);
   return (
     <figure className="mt-3">

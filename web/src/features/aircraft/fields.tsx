@@ -1,3 +1,4 @@
+import { useState } from "react";
 import { useFields, type Field } from "@/api/queries";
 import { cataloguePath, valueAt, type Path } from "@/domain/draft";
 import { NumberField } from "@/ui/number-field";
@@ -28,7 +29,7 @@ export function DraftNumber({ path, label }: { path: Path; label?: string }) {
 interface ChoiceProps {
   path: Path;
   label: string;
-  options: readonly (readonly [value: string | boolean, words: string])[];
+  options: readonly (readonly [value: string | boolean | number, words: string])[];
 }
 
 /** One of a few values of the draft. */
@@ -54,6 +55,80 @@ export function DraftChoice({ path, label, options }: ChoiceProps) {
           </option>
         ))}
       </select>
+    </label>
+  );
+}
+
+/** A text of the draft; handed on when the field is left, so that a word is one step of undo. */
+export function DraftText({ path, label }: { path: Path; label?: string }) {
+  const { draft, change } = useModel();
+  const field = useField(cataloguePath(path));
+  const stored = valueAt(draft.present, path) as string;
+  const [typed, setTyped] = useState({ text: stored, of: stored });
+  const text = typed.of === stored ? typed.text : stored;
+  const length = text.trim().length;
+  const problem = field !== undefined && (length < field.min || text.length > field.max);
+  return (
+    <label className="block min-w-0">
+      <span className="mb-0.5 block text-sm text-soft">{label ?? field?.label}</span>
+      <input
+        className={`h-9 w-full rounded-card border bg-sheet px-2.5 ${problem ? "border-2 border-grounded" : "border-line-strong"}`}
+        value={text}
+        aria-invalid={problem}
+        onChange={(event) => setTyped({ text: event.target.value, of: stored })}
+        onBlur={() => !problem && text !== stored && change({ type: "edit", path, value: text })}
+      />
+      {problem && (
+        <span role="alert" className="text-xs font-medium text-grounded">
+          {field.min} to {field.max} characters
+        </span>
+      )}
+    </label>
+  );
+}
+
+/** A few numbers of the draft, separated by commas. */
+export function DraftNumbers({ path, label }: { path: Path; label: string }) {
+  const { draft, change } = useModel();
+  const field = useField(`${cataloguePath(path)}[]`);
+  const stored = (valueAt(draft.present, path) as number[]).join(", ");
+  const [typed, setTyped] = useState({ text: stored, of: stored });
+  const text = typed.of === stored ? typed.text : stored;
+  const values = text.trim() === "" ? [] : text.split(",").map((one) => Number(one.trim() || NaN));
+  const wrong = values.some(
+    (one) => Number.isNaN(one) || (field !== undefined && (one < field.min || one > field.max)),
+  );
+  return (
+    <label className="block min-w-0">
+      <span className="mb-0.5 block text-sm text-soft">{label}</span>
+      <input
+        className={`figures h-9 w-full rounded-card border bg-sheet px-2.5 font-medium ${wrong ? "border-2 border-grounded" : "border-line-strong"}`}
+        value={text}
+        aria-invalid={wrong}
+        onChange={(event) => setTyped({ text: event.target.value, of: stored })}
+        onBlur={() => !wrong && text !== stored && change({ type: "edit", path, value: values })}
+      />
+      {wrong && (
+        <span role="alert" className="text-xs font-medium text-grounded">
+          Numbers from {field?.min} to {field?.max} {field?.unit}, with commas between
+        </span>
+      )}
+    </label>
+  );
+}
+
+/** Yes or no in the draft. */
+export function DraftCheck({ path, label }: { path: Path; label: string }) {
+  const { draft, change } = useModel();
+  return (
+    <label className="flex items-center gap-2 text-sm">
+      <input
+        type="checkbox"
+        className="size-4 accent-[var(--brand)]"
+        checked={valueAt(draft.present, path) as boolean}
+        onChange={(event) => change({ type: "edit", path, value: event.target.checked })}
+      />
+      {label}
     </label>
   );
 }

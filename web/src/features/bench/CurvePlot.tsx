@@ -1,4 +1,4 @@
-import { signed, type Control, keyOf } from "@/domain/words";
+import { signed, type Control, type Way, keyOf, wayWords } from "@/domain/words";
 import { useBench, type Sheet } from "./store";
 
 type Throw = Sheet["controls"][number];
@@ -8,7 +8,7 @@ const H = 190;
 const PAD = { left: 38, right: 10, top: 10, bottom: 24 };
 
 /** Stick against millimetres of the selected surface; the dot is where the stick is. */
-export function CurvePlot({ one, sideways }: { one: Throw; sideways: boolean }) {
+export function CurvePlot({ one, way }: { one: Throw; way: Way }) {
   const stick = useBench((state) => state.moment[keyOf(one.control as Control)]);
   const most = Math.max(1, ...one.curve.map(Math.abs)) * 1.08;
   const x = (s: number) => PAD.left + ((s + 1) / 2) * (W - PAD.left - PAD.right);
@@ -21,7 +21,7 @@ export function CurvePlot({ one, sideways }: { one: Throw; sideways: boolean }) 
   const low = Math.floor(place);
   const from = one.curve[low] ?? 0;
   const here = from + ((one.curve[Math.min(last, low + 1)] ?? from) - from) * (place - low);
-  const plus = sideways ? "right" : "up";
+  const [plus] = wayWords(way);
   const tick = Math.round(most / 1.08);
   return (
     <svg

@@ -1,4 +1,5 @@
 import { useState } from "react";
+import { InputPads } from "./InputPads";
 import { Stick, type Axis } from "./Stick";
 import { useBench, useBenchStore, type Moment } from "./store";
 
@@ -37,6 +38,7 @@ export function StickPads({ mode, compact = false }: { mode: number; compact?: b
           />
         ))}
       </div>
+      <InputPads />
       <div className="flex flex-wrap items-center justify-between gap-2 text-sm">
         <label className="flex items-center gap-2">
           <input

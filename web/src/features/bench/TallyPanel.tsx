@@ -1,4 +1,4 @@
-import { signed, travelWords } from "@/domain/words";
+import { signed, travelWords, wayWords } from "@/domain/words";
 import { useBench } from "./store";
 
 /** The ledger of the selected surface: every line starts where the one above it ended. */
@@ -17,14 +17,12 @@ export function TallyPanel() {
   const most = Math.max(...marks, tally.mm + tally.plusLeftMm);
   const span = Math.max(most - least, 1);
   const x = (mm: number) => `${((mm - least) / span) * 100}%`;
-  const [plus, minus] = surface.sideways ? ["right", "left"] : ["up", "down"];
+  const [plus, minus] = wayWords(surface);
   return (
     <section aria-label={`Tally of the ${surface.name}`} className="text-sm">
       <h2 className="mb-1 text-base">
         Tally: {surface.name}{" "}
-        <span className="font-normal text-soft">
-          stands {travelWords(tally.mm, surface.sideways)}
-        </span>
+        <span className="font-normal text-soft">stands {travelWords(tally.mm, surface)}</span>
       </h2>
       <table className="figures w-full border-collapse">
         <thead>

@@ -33,6 +33,7 @@ const REST: Moment = {
   throttle: 0,
   throttleCut: true,
   trims: { roll: 0, pitch: 0, yaw: 0 },
+  inputs: [],
 };
 
 /**

@@ -6,6 +6,7 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import hightally.app.ApiTest;
 import java.net.URI;
+import java.util.List;
 import java.util.Map;
 import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.LinkedBlockingQueue;
@@ -101,6 +102,8 @@ class BenchSocketTest extends ApiTest {
         "throttleCut",
         false,
         "trims",
-        trims);
+        trims,
+        "inputs",
+        List.of());
   }
 }

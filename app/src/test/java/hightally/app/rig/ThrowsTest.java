@@ -69,21 +69,42 @@ class ThrowsTest extends ApiTest {
   private static Map<String, Object> question(
       ObjectNode setup, String surface, double plus, double minus) {
     return Map.of(
-        "setup", setup,
-        "surface", surface,
-        "plusMm", plus,
-        "minusMm", minus,
-        "armHolesMm", List.of(8, 10, 12, 14, 16),
-        "hornHolesMm", List.of(12, 15, 18, 21),
-        "seating", Map.of("teeth", 25, "arms", 4));
+        "setup",
+        setup,
+        "surface",
+        surface,
+        "plusMm",
+        plus,
+        "minusMm",
+        minus,
+        "armHolesMm",
+        List.of(8, 10, 12, 14, 16),
+        "hornHolesMm",
+        List.of(12, 15, 18, 21),
+        "seating",
+        Map.of("teeth", 25, "arms", 4),
+        "inDegrees",
+        false);
   }
 
   private JsonNode shown(ObjectNode setup) throws Exception {
     Map<String, Integer> trims = Map.of("roll", 0, "pitch", 0, "yaw", 0);
     Map<String, Object> moment =
         Map.of(
-            "roll", 0, "pitch", 0, "yaw", 0, "throttle", 0, "throttleCut", true, "trims", trims,
-            "inputs", List.of());
+            "roll",
+            0,
+            "pitch",
+            0,
+            "yaw",
+            0,
+            "throttle",
+            0,
+            "throttleCut",
+            true,
+            "trims",
+            trims,
+            "inputs",
+            List.of());
     return post("/api/bench/moment", Map.of("setup", setup, "moment", moment, "selected", "rudder"))
         .json();
   }

@@ -76,4 +76,9 @@ public record Surface(
     return new Surface(
         id, name, side, sideways, chordMm, place, shares, changed, part, hornHolesMm);
   }
+
+  /** The same surface taking other shares. */
+  public Surface withShares(Shares changed) {
+    return new Surface(id, name, side, sideways, chordMm, place, changed, rod, part, hornHolesMm);
+  }
 }

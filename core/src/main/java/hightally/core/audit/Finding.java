@@ -64,7 +64,7 @@ public record Finding(
    * One value of the setup's document.
    *
    * @param path where it stands: names and list positions from the top
-   * @param value what to set it to
+   * @param value what to set it to, a number or true or false
    */
-  public record Edit(List<String> path, double value) {}
+  public record Edit(List<String> path, Object value) {}
 }

@@ -36,6 +36,7 @@ public final class ThrowSearch {
    * @param armHolesMm holes on the arm
    * @param hornHolesMm holes on the horn
    * @param seating teeth and arms of the servo
+   * @param inDegrees whether the wanted throws are degrees of the surface instead of mm
    */
   public record ThrowQuestion(
       Setup setup,
@@ -44,15 +45,25 @@ public final class ThrowSearch {
       @Within(min = 0.5, max = 300, unit = "mm", label = "Wanted down") double minusMm,
       List<Double> armHolesMm,
       List<Double> hornHolesMm,
-      ArmSeating seating) {}
+      ArmSeating seating,
+      boolean inDegrees) {
+
+    /** A wanted throw in mm at the trailing edge. */
+    private double mm(double wanted) {
+      double chord = setup.surface(surface).orElseThrow().chordMm();
+      return inDegrees ? chord * Math.sin(Math.toRadians(wanted)) : wanted;
+    }
+  }
 
   /**
    * One way to get there.
    *
    * @param choice what it costs
    * @param mend the values to set
+   * @param plusMm what was wanted up (or right), in mm
+   * @param minusMm what was wanted down (or left), in mm
    */
-  public record ThrowAnswer(RigChoice choice, Mend mend) {}
+  public record ThrowAnswer(RigChoice choice, Mend mend, double plusMm, double minusMm) {}
 
   /** The best answers, cheapest first; none if no pair of holes reaches that far. */
   public static List<ThrowAnswer> answers(ThrowQuestion question) {
@@ -66,7 +77,13 @@ public final class ThrowSearch {
     return HoleSearch.best(wish(question, rig, index), Integer.MAX_VALUE).stream()
         .filter(choice -> choice.linkage().opposite() == opposite)
         .limit(ANSWERS)
-        .map(choice -> new ThrowAnswer(choice, mend(rig, index, choice)))
+        .map(
+            choice ->
+                new ThrowAnswer(
+                    choice,
+                    mend(rig, index, choice),
+                    question.mm(question.plusMm()),
+                    question.mm(question.minusMm())))
         .toList();
   }
 
@@ -75,8 +92,8 @@ public final class ThrowSearch {
     Linkage linkage = surface.rod().linkage();
     Servo servo = rig.servo(index);
     return new ThrowWish(
-        question.plusMm(),
-        question.minusMm(),
+        question.mm(question.plusMm()),
+        question.mm(question.minusMm()),
         surface.chordMm(),
         question.armHolesMm(),
         question.hornHolesMm(),

@@ -28,4 +28,9 @@ public record Between(
   public boolean carries(int channel) {
     return !bypassed && channels.contains(channel);
   }
+
+  /** The same thing with other channels running through it. */
+  public Between onChannels(List<Integer> changed) {
+    return new Between(name, kind, changed, travelLimitPercent, allowsTrim, bypassed);
+  }
 }

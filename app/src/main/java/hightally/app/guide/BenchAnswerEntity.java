@@ -1,0 +1,64 @@
+package hightally.app.guide;
+
+import hightally.core.guide.GuideAnswer;
+import jakarta.persistence.Entity;
+import jakarta.persistence.GeneratedValue;
+import jakarta.persistence.GenerationType;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import java.time.Instant;
+import java.util.Arrays;
+import java.util.List;
+import java.util.stream.Collectors;
+import org.hibernate.annotations.Immutable;
+
+/** One answer with its date; a later one to the same step stands beside it. */
+@Entity
+@Immutable
+@Table(name = "bench_answer")
+class BenchAnswerEntity {
+  @Id
+  @GeneratedValue(strategy = GenerationType.IDENTITY)
+  private Long id;
+
+  private long benchSetUpId;
+  private long aircraftId;
+  private int revisionNumber;
+  private String step;
+  private String title;
+  private String choice;
+  private String readings;
+  private Instant answeredAt;
+
+  protected BenchAnswerEntity() {}
+
+  BenchAnswerEntity(
+      BenchSetUpEntity setUp, int revisionNumber, GuideAnswer answer, String title, Instant at) {
+    benchSetUpId = setUp.id();
+    aircraftId = setUp.aircraftId();
+    this.revisionNumber = revisionNumber;
+    step = answer.step();
+    this.title = title;
+    choice = answer.choice();
+    readings = answer.values().stream().map(String::valueOf).collect(Collectors.joining(" "));
+    answeredAt = at;
+  }
+
+  long benchSetUpId() {
+    return benchSetUpId;
+  }
+
+  Measurement measurement() {
+    return new Measurement(step, title, choice, values(), revisionNumber, answeredAt);
+  }
+
+  GuideAnswer answer() {
+    return new GuideAnswer(step, choice, values());
+  }
+
+  private List<Double> values() {
+    return readings.isEmpty()
+        ? List.of()
+        : Arrays.stream(readings.split(" ")).map(Double::valueOf).toList();
+  }
+}

@@ -1,0 +1,70 @@
+package hightally.app.guide;
+
+import hightally.core.guide.GuideAnswer;
+import hightally.core.guide.School;
+import hightally.core.quantity.Text;
+import hightally.core.quantity.Validation;
+import java.util.List;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Guided set-ups over HTTP; an aircraft has at most one under way. */
+@RestController
+@RequestMapping("/api/aircraft/{aircraftId}")
+class BenchSetUpController {
+  private final BenchSetUps setUps;
+
+  BenchSetUpController(BenchSetUps setUps) {
+    this.setUps = setUps;
+  }
+
+  /** Which school of centring. */
+  record SetUpBegun(School school) {}
+
+  /** Where the pilot goes, the version he saw, and what he answered before going: one or none. */
+  record SetUpMoved(
+      int version, @Text(label = "Step", max = 120) String step, List<GuideAnswer> answers) {}
+
+  /** The version the pilot saw. */
+  record SetUpSeen(int version) {}
+
+  @GetMapping("/bench-set-up")
+  ResponseEntity<OpenSetUp> open(@PathVariable long aircraftId) {
+    return setUps
+        .open(aircraftId)
+        .map(ResponseEntity::ok)
+        .orElseGet(() -> ResponseEntity.noContent().build());
+  }
+
+  @PostMapping("/bench-set-up")
+  @ResponseStatus(HttpStatus.CREATED)
+  OpenSetUp begin(@PathVariable long aircraftId, @RequestBody SetUpBegun begun) {
+    return setUps.begin(aircraftId, begun.school());
+  }
+
+  @PutMapping("/bench-set-up")
+  OpenSetUp move(@PathVariable long aircraftId, @RequestBody SetUpMoved moved) {
+    Validation.check(moved);
+    GuideAnswer answer = moved.answers().isEmpty() ? null : moved.answers().get(0);
+    return setUps.moveTo(aircraftId, moved.version(), moved.step(), answer);
+  }
+
+  @PostMapping("/bench-set-up/close")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void close(@PathVariable long aircraftId, @RequestBody SetUpSeen seen) {
+    setUps.close(aircraftId, seen.version());
+  }
+
+  @GetMapping("/measurements")
+  List<Measurement> measurements(@PathVariable long aircraftId) {
+    return setUps.measurements(aircraftId);
+  }
+}

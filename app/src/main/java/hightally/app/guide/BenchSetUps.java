@@ -1,0 +1,145 @@
+package hightally.app.guide;
+
+import hightally.app.aircraft.Hangar;
+import hightally.app.aircraft.Revision;
+import hightally.app.platform.ConflictException;
+import hightally.app.platform.NotFoundException;
+import hightally.core.guide.Guide;
+import hightally.core.guide.GuideAnswer;
+import hightally.core.guide.GuideJudge;
+import hightally.core.guide.GuideStep;
+import hightally.core.guide.School;
+import hightally.core.quantity.InvalidInputException;
+import hightally.core.quantity.Validation;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Guided set-ups: begun, answered step by step, left and taken up again, closed. */
+@Service
+public class BenchSetUps {
+  private final BenchSetUpRepository setUps;
+  private final BenchAnswerRepository answers;
+  private final Hangar hangar;
+  private final Clock clock;
+
+  BenchSetUps(
+      BenchSetUpRepository setUps, BenchAnswerRepository answers, Hangar hangar, Clock clock) {
+    this.setUps = setUps;
+    this.answers = answers;
+    this.hangar = hangar;
+    this.clock = clock;
+  }
+
+  /** The set-up under way, if there is one. */
+  @Transactional(readOnly = true)
+  public Optional<OpenSetUp> open(long aircraftId) {
+    return entity(aircraftId).map(this::read);
+  }
+
+  /** Begins one. */
+  @Transactional
+  public OpenSetUp begin(long aircraftId, School school) {
+    if (entity(aircraftId).isPresent()) {
+      throw new ConflictException("A set-up of this model is under way; take that up again.");
+    }
+    String first = Guide.steps(hangar.newest(aircraftId).setup(), school).get(0).id();
+    return read(setUps.save(new BenchSetUpEntity(aircraftId, school, first, clock.instant())));
+  }
+
+  /**
+   * Moves to a step, and keeps an answer.
+   *
+   * @param answer null to only move
+   */
+  @Transactional
+  public OpenSetUp moveTo(long aircraftId, int version, String step, GuideAnswer answer) {
+    BenchSetUpEntity found = seen(aircraftId, version);
+    Revision newest = hangar.newest(aircraftId);
+    List<GuideStep> steps = Guide.steps(newest.setup(), found.school());
+    named(steps, "step", step);
+    if (answer != null) {
+      GuideStep asked = named(steps, "answer.step", Validation.check(answer).step());
+      fits(asked, answer);
+      answers.save(
+          new BenchAnswerEntity(found, newest.number(), answer, asked.title(), clock.instant()));
+    }
+    found.moveTo(step);
+    return read(setUps.saveAndFlush(found));
+  }
+
+  /** Closes it; what was measured stays. */
+  @Transactional
+  public void close(long aircraftId, int version) {
+    seen(aircraftId, version).close(clock.instant());
+  }
+
+  /** Everything ever measured on a model, newest first. */
+  @Transactional(readOnly = true)
+  public List<Measurement> measurements(long aircraftId) {
+    return answers.findByAircraftIdOrderByIdDesc(aircraftId).stream()
+        .map(BenchAnswerEntity::measurement)
+        .toList();
+  }
+
+  private static GuideStep named(List<GuideStep> steps, String field, String id) {
+    return steps.stream()
+        .filter(step -> step.id().equals(id))
+        .findFirst()
+        .orElseThrow(
+            () -> InvalidInputException.of(field, id, "a step of this set-up as the model is now"));
+  }
+
+  private static void fits(GuideStep step, GuideAnswer answer) {
+    boolean choice =
+        step.choices().isEmpty()
+            ? answer.choice().isEmpty()
+            : step.choices().stream().anyMatch(one -> one.id().equals(answer.choice()));
+    if (!choice) {
+      throw InvalidInputException.of("answer.choice", answer.choice(), "one of the step's choices");
+    }
+    if (answer.values().size() != step.figures().size()) {
+      throw InvalidInputException.of(
+          "answer.values", answer.values().size() + " figures", step.figures().size() + " figures");
+    }
+  }
+
+  private BenchSetUpEntity seen(long aircraftId, int version) {
+    BenchSetUpEntity found =
+        entity(aircraftId)
+            .orElseThrow(() -> new NotFoundException("set-up under way for aircraft", aircraftId));
+    if (found.version() != version) {
+      throw new ConflictException(
+          "This set-up has moved on from another page. Reload to see where it stands.");
+    }
+    return found;
+  }
+
+  private Optional<BenchSetUpEntity> entity(long aircraftId) {
+    return setUps.findFirstByAircraftIdAndState(aircraftId, BenchSetUpEntity.State.OPEN);
+  }
+
+  private OpenSetUp read(BenchSetUpEntity entity) {
+    Revision newest = hangar.newest(entity.aircraftId());
+    List<GuideStep> steps = Guide.steps(newest.setup(), entity.school());
+    Map<String, BenchAnswerEntity> latest = new LinkedHashMap<>();
+    for (BenchAnswerEntity answer : answers.findByBenchSetUpIdOrderById(entity.id())) {
+      latest.put(answer.answer().step(), answer);
+    }
+    List<GuideAnswer> given = latest.values().stream().map(BenchAnswerEntity::answer).toList();
+    List<String> ids = new ArrayList<>(steps.stream().map(GuideStep::id).toList());
+    return new OpenSetUp(
+        entity.school(),
+        entity.startedAt(),
+        Math.max(0, ids.indexOf(entity.step())),
+        steps,
+        latest.values().stream().map(BenchAnswerEntity::measurement).toList(),
+        GuideJudge.verdicts(newest.setup(), entity.school(), given),
+        entity.version());
+  }
+}

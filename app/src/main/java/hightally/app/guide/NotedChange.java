@@ -1,0 +1,16 @@
+package hightally.app.guide;
+
+import hightally.core.guide.PartChange;
+import java.time.Instant;
+import java.util.List;
+
+/**
+ * A part that was changed, with what must be done again.
+ *
+ * @param revisionNumber the revision the model was at
+ */
+public record NotedChange(
+    long id, int revisionNumber, PartChange change, List<Check> checks, Instant changedAt) {
+  /** One check that was voided, and whether it has been done again. */
+  public record Check(PartChange.Voided voided, boolean done) {}
+}

@@ -1,0 +1,57 @@
+package hightally.app.guide;
+
+import hightally.app.aircraft.Hangar;
+import hightally.app.platform.NotFoundException;
+import hightally.core.guide.PartChange;
+import hightally.core.quantity.InvalidInputException;
+import hightally.core.quantity.Validation;
+import java.time.Clock;
+import java.util.List;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Parts that were changed, and the checks that had to be done again. */
+@Service
+public class PartChanges {
+  private final PartChangeRepository changes;
+  private final Hangar hangar;
+  private final Clock clock;
+
+  PartChanges(PartChangeRepository changes, Hangar hangar, Clock clock) {
+    this.changes = changes;
+    this.hangar = hangar;
+    this.clock = clock;
+  }
+
+  /** All of a model's, newest first. */
+  @Transactional(readOnly = true)
+  public List<NotedChange> of(long aircraftId) {
+    return changes.findByAircraftIdOrderByIdDesc(aircraftId).stream()
+        .map(PartChangeEntity::read)
+        .toList();
+  }
+
+  /** Notes a change on the model as it is now. */
+  @Transactional
+  public NotedChange note(long aircraftId, PartChange change) {
+    Validation.check(change);
+    int revision = hangar.newest(aircraftId).number();
+    return changes.save(new PartChangeEntity(aircraftId, revision, change, clock.instant())).read();
+  }
+
+  /** Marks one of its checks as done again, or not. */
+  @Transactional
+  public NotedChange mark(long aircraftId, long changeId, int check, boolean done) {
+    PartChangeEntity found =
+        changes
+            .findById(changeId)
+            .filter(one -> one.aircraftId() == aircraftId)
+            .orElseThrow(() -> new NotFoundException("change of this aircraft", changeId));
+    int count = found.read().checks().size();
+    if (check < 0 || check >= count) {
+      throw InvalidInputException.of("check", check, "0 to " + (count - 1));
+    }
+    found.mark(check, done);
+    return changes.save(found).read();
+  }
+}

@@ -1,0 +1,330 @@
+package hightally.core.guide;
+
+import hightally.core.airframe.Surface;
+import hightally.core.audit.Finding.Edit;
+import hightally.core.audit.Finding.Mend;
+import hightally.core.guide.GuideVerdict.SeatPicture;
+import hightally.core.linkage.ArmSeating;
+import hightally.core.linkage.ArmSeating.Seat;
+import hightally.core.linkage.FourBar;
+import hightally.core.linkage.LinkageFit;
+import hightally.core.linkage.LinkageFit.Explanation;
+import hightally.core.linkage.LinkageFit.FitQuestion;
+import hightally.core.linkage.LinkageFit.Reading;
+import hightally.core.linkage.RodEnd;
+import hightally.core.linkage.RodEndKind;
+import hightally.core.phase.Trims;
+import hightally.core.quantity.Words;
+import hightally.core.setup.Setup;
+import hightally.core.signal.Moment;
+import hightally.core.signal.SignalPath;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+
+/** Says what the pilot's answers mean: what to turn, what to reverse, whether the ruler agrees. */
+public final class GuideJudge {
+  /** A reading this much too large or small is a unit, not a linkage. */
+  private static final double TEN = 10;
+
+  private static final double INCH_MM = 25.4;
+
+  /** How near a ratio must be to a unit's to be asked about. */
+  private static final double UNIT_LEEWAY = 0.25;
+
+  private static final double TRAVEL_LEEWAY = 0.1;
+  private static final double ONCE_LEEWAY = 0.25;
+
+  private final Setup setup;
+  private final School school;
+  private final SignalPath path;
+  private final Map<String, GuideStep> steps = new LinkedHashMap<>();
+  private final Map<String, GuideAnswer> answers = new LinkedHashMap<>();
+
+  private GuideJudge(Setup setup, School school, List<GuideAnswer> given) {
+    this.setup = setup;
+    this.school = school;
+    path = SignalPath.of(setup);
+    Guide.steps(setup, school).forEach(step -> steps.put(step.id(), step));
+    given.forEach(answer -> answers.put(answer.step(), answer));
+  }
+
+  /** One verdict for every answered step that has something to judge. */
+  public static List<GuideVerdict> verdicts(Setup setup, School school, List<GuideAnswer> answers) {
+    GuideJudge judge = new GuideJudge(setup, school, answers);
+    List<GuideVerdict> verdicts = new ArrayList<>();
+    for (GuideAnswer answer : answers) {
+      GuideStep step = judge.steps.get(answer.step());
+      if (step != null && answer.values().size() == step.figures().size()) {
+        judge.verdict(step, answer, verdicts);
+      }
+    }
+    return verdicts;
+  }
+
+  private void verdict(GuideStep step, GuideAnswer answer, List<GuideVerdict> verdicts) {
+    String kind = step.id().split("/")[0];
+    switch (kind) {
+      case "seat" -> verdicts.add(seat(step, answer.values().get(0)));
+      case "flush" -> verdicts.add(flush(step, answer.values().get(0)));
+      case "direction" -> verdicts.add(DirectionJudge.of(setup, path, answers, step));
+      case "travel" -> verdicts.add(travel(step, answer));
+      case "clicks" -> verdicts.add(clicks(step, answer.values().get(0)));
+      case "turn" -> verdicts.add(turn(step, answer.values().get(0)));
+      case "reflex" -> verdicts.add(reflex(step, answer.values().get(0)));
+      default -> {}
+    }
+  }
+
+  private Surface surface(GuideStep step) {
+    return setup.surface(step.surface()).orElseThrow();
+  }
+
+  private GuideVerdict seat(GuideStep step, double offDegrees) {
+    int index = path.indexOf(step.surface());
+    Seat seat = path.servoBehind(index).seating().nearest(-offDegrees);
+    double slope = path.servoBehind(index).slope();
+    String turn =
+        seat.tooth() == 0 && seat.arm() == 0
+            ? "Leave the arm as it is."
+            : String.format(
+                Locale.ROOT,
+                "Take the arm off, turn it %s%s: that turns it %.1f° %s the surface.",
+                seat.tooth() == 0 ? "" : teeth(seat.tooth()),
+                seat.arm() == 0
+                    ? ""
+                    : (seat.tooth() == 0 ? "" : " and ") + "use arm " + (seat.arm() + 1),
+                Math.abs(seat.reachedDegrees()),
+                seat.reachedDegrees() >= 0 ? "towards" : "away from");
+    double left = seat.remainderDegrees();
+    boolean rod = school == School.ROD_FIRST;
+    String rest =
+        String.format(
+            Locale.ROOT,
+            rod
+                ? " %.1f° is left: leave the sub-trim at zero, the rod will level the surface."
+                : " %.1f° is left: a sub-trim of %.0f µs squares it.",
+            Math.abs(left),
+            left / slope);
+    ArmSeating seating = path.servoBehind(index).seating();
+    SeatPicture picture =
+        new SeatPicture(
+            seating.teeth(), seating.arms(), offDegrees, seat.reachedDegrees(), left, seat.arm());
+    List<Mend> mends = List.of(seatMend(index, rod, left, slope));
+    return new GuideVerdict(step.id(), true, false, turn + rest, mends, List.of(picture));
+  }
+
+  private Mend seatMend(int index, boolean rod, double left, double slope) {
+    Edit lean =
+        edit(rod ? -rounded(left, 10) : 0.0, "surfaces", index, "rod", "linkage", "armLeanDegrees");
+    double subTrim = rod ? 0 : Math.rint(left / slope);
+    Edit centre = edit(subTrim, "channels", path.channelBehind(index), "subTrimMicroseconds");
+    String words = rod ? "Note what is left as the arm's lean" : "Set that sub-trim";
+    return new Mend(words, List.of(centre, lean));
+  }
+
+  private static String teeth(int tooth) {
+    int count = Math.abs(tooth);
+    return count
+        + (count == 1 ? " tooth " : " teeth ")
+        + (tooth > 0 ? "towards" : "away from")
+        + " the surface";
+  }
+
+  private GuideVerdict flush(GuideStep step, double offMm) {
+    Surface surface = surface(step);
+    int index = path.indexOf(surface.id());
+    FourBar bar = path.bar(index);
+    double driver = path.driverDegrees(index, path.evaluate(Moment.centred(Trims.ZERO)));
+    if (Math.abs(offMm) >= surface.chordMm()) {
+      return asks(step, offMm, surface.chordMm());
+    }
+    double wanted = bar.surfaceAngle(driver) - Math.toDegrees(Math.asin(offMm / surface.chordMm()));
+    double change = bar.rodFor(driver, wanted) - bar.rodLengthMm();
+    RodEnd end = surface.rod().end();
+    long count = end.steps(change);
+    if (Double.isNaN(change) || count == 0) {
+      return GuideVerdict.agrees(step.id(), "Level to within a step of its end.");
+    }
+    String amount =
+        end.kind() == RodEndKind.SLIDE
+            ? Words.millimetres(count * end.stepMm())
+            : Words.turns(count * end.kind().sixthsPerStep())
+                + " "
+                + Words.turnWord(count * end.kind().sixthsPerStep());
+    String way = count > 0 ? "longer (out)" : "shorter (in)";
+    return GuideVerdict.agrees(
+        step.id(),
+        String.format(
+            Locale.ROOT,
+            "Make the rod %s by %s: the trailing edge goes %s %s, and is level.",
+            way,
+            amount,
+            surface.directionWord(-offMm),
+            Words.millimetres(offMm)));
+  }
+
+  private GuideVerdict travel(GuideStep step, GuideAnswer answer) {
+    double house = setup.house().unevenMm();
+    boolean agrees = true;
+    for (int i = 0; i < step.figures().size(); i++) {
+      double expected = step.figures().get(i).expected();
+      double measured = Math.abs(answer.values().get(i));
+      if (otherUnit(measured, expected)) {
+        return asks(step, measured, expected);
+      }
+      double leeway = Math.max(house, TRAVEL_LEEWAY * expected);
+      agrees &= Math.abs(measured - expected) <= leeway;
+    }
+    return agrees
+        ? new GuideVerdict(step.id(), true, false, "The ruler and the program agree.", even(step))
+        : differs(step, answer);
+  }
+
+  private GuideVerdict differs(GuideStep step, GuideAnswer answer) {
+    Surface surface = surface(step);
+    int index = path.indexOf(surface.id());
+    Throws expected = Throws.of(path, index);
+    double rest = path.evaluate(Moment.centred(Trims.ZERO)).travelMm()[index];
+    List<Reading> readings =
+        List.of(
+            new Reading(expected.plusDriverDegrees(), rest + Math.abs(answer.values().get(0))),
+            new Reading(expected.minusDriverDegrees(), rest - Math.abs(answer.values().get(1))));
+    String words =
+        "The ruler and the program disagree. A hole, the chord, a lean or an endpoint on the"
+            + " transmitter is not what is written here.";
+    if (readings.stream().anyMatch(one -> Math.abs(one.travelMm()) >= surface.chordMm())) {
+      return asks(step, answer.values().get(0), expected.plusMm());
+    }
+    List<Explanation> found =
+        LinkageFit.explanations(
+            new FitQuestion(
+                surface.rod().linkage(), surface.chordMm(), readings, setup.house().rulerMm()));
+    List<Mend> mends =
+        found.stream()
+            .filter(Explanation::explains)
+            .map(one -> MeasuredThrows.taken(index, one))
+            .toList();
+    return new GuideVerdict(step.id(), false, false, words, mends);
+  }
+
+  /** Left against right, once both have been measured. */
+  private List<Mend> even(GuideStep step) {
+    String other = EvenPair.partnerId(step.id());
+    GuideAnswer here = answers.get(step.id());
+    GuideAnswer there = answers.get(other);
+    if (other.equals(step.id()) || there == null || steps.get(other) == null) {
+      return List.of();
+    }
+    List<Mend> mends = new ArrayList<>();
+    for (int i = 0; i < here.values().size(); i++) {
+      double mine = Math.abs(here.values().get(i));
+      double theirs = Math.abs(there.values().get(i));
+      if (mine - theirs > setup.house().pairMm() / 2) {
+        mends.add(EvenPair.smaller(path, path.indexOf(step.surface()), i == 0, theirs / mine));
+      }
+    }
+    return mends;
+  }
+
+  private GuideVerdict clicks(GuideStep step, double measured) {
+    double expected = step.figures().get(0).expected();
+    if (near(measured, expected)) {
+      return GuideVerdict.agrees(step.id(), "A click moves what the program says.");
+    }
+    if (otherUnit(measured, expected)) {
+      return asks(step, measured, expected);
+    }
+    double click = rounded(setup.transmitter().clickStepPercent() * measured / expected, 1000);
+    Edit edit = new Edit(List.of("transmitter", "clickStepPercent"), click);
+    String words = String.format(Locale.ROOT, "One click is %.3f %% on this transmitter", click);
+    return GuideVerdict.differs(
+        step.id(),
+        "Ten clicks move another distance than the program says: most likely the click step.",
+        new Mend(words, List.of(edit)));
+  }
+
+  private GuideVerdict turn(GuideStep step, double measured) {
+    double expected = step.figures().get(0).expected();
+    if (near(measured, expected)) {
+      return GuideVerdict.agrees(step.id(), "A turn moves what the program says.");
+    }
+    if (otherUnit(measured, expected)) {
+      return asks(step, measured, expected);
+    }
+    int index = path.indexOf(step.surface());
+    double pitch = rounded(surface(step).rod().end().pitchMm() * measured / expected, 1000);
+    Edit edit = edit(pitch, "surfaces", index, "rod", "end", "pitchMm");
+    String words = String.format(Locale.ROOT, "Thread pitch %.3f mm", pitch);
+    return GuideVerdict.differs(
+        step.id(),
+        "A turn moves another distance than the program says: another thread, or another hole.",
+        new Mend(words, List.of(edit)));
+  }
+
+  private GuideVerdict reflex(GuideStep step, double mm) {
+    Surface surface = surface(step);
+    if (Math.abs(mm) >= surface.chordMm()) {
+      return asks(step, mm, surface.chordMm());
+    }
+    double degrees = Math.toDegrees(Math.asin(mm / surface.chordMm()));
+    String size = String.format(Locale.ROOT, "%.1f mm is %.1f° of reflex.", mm, degrees);
+    String other = EvenPair.partnerId(step.id());
+    GuideAnswer there = answers.get(other);
+    if (there == null || other.equals(step.id())) {
+      return GuideVerdict.agrees(step.id(), size);
+    }
+    double apart = Math.abs(there.values().get(0) - mm);
+    return apart > setup.house().pairMm()
+        ? GuideVerdict.differs(
+            step.id(),
+            size
+                + String.format(
+                    Locale.ROOT,
+                    " The other side differs by %.1f mm: level them by the rods.",
+                    apart))
+        : GuideVerdict.agrees(step.id(), size + " Both sides agree.");
+  }
+
+  private boolean near(double measured, double expected) {
+    double leeway = Math.max(setup.house().rulerMm(), ONCE_LEEWAY * expected);
+    return Math.abs(Math.abs(measured) - expected) <= leeway;
+  }
+
+  private static boolean otherUnit(double measured, double expected) {
+    if (expected < 1 || measured == 0) {
+      return false;
+    }
+    double ratio = Math.abs(measured) / expected;
+    for (double unit : new double[] {TEN, 1 / TEN, INCH_MM, 1 / INCH_MM}) {
+      if (Math.abs(ratio / unit - 1) < UNIT_LEEWAY) {
+        return true;
+      }
+    }
+    return false;
+  }
+
+  private static GuideVerdict asks(GuideStep step, double measured, double expected) {
+    String words =
+        String.format(
+            Locale.ROOT,
+            "%s where %.1f mm was expected: is that mm, or inches or centimetres? Type it in mm.",
+            plain(measured),
+            expected);
+    return new GuideVerdict(step.id(), false, true, words, List.of());
+  }
+
+  private static String plain(double value) {
+    return Double.toString(rounded(value, 100));
+  }
+
+  static double rounded(double value, double perUnit) {
+    return Math.rint(value * perUnit) / perUnit;
+  }
+
+  private static Edit edit(Object value, Object... path) {
+    return new Edit(java.util.Arrays.stream(path).map(String::valueOf).toList(), value);
+  }
+}

@@ -1,0 +1,50 @@
+package hightally.core.guide;
+
+import hightally.core.audit.Finding.Mend;
+import java.util.List;
+
+/**
+ * What an answer means.
+ *
+ * @param step id of the step
+ * @param agrees whether the bench and the program say the same
+ * @param asks whether the figure looks as if it were in another unit and should be typed again
+ * @param words in words, with what to do
+ * @param mends changes to the setup that go with it
+ * @param seats how to seat the arm, to be drawn; empty at other steps
+ */
+public record GuideVerdict(
+    String step,
+    boolean agrees,
+    boolean asks,
+    String words,
+    List<Mend> mends,
+    List<SeatPicture> seats) {
+  /**
+   * An arm before and after it is seated.
+   *
+   * @param offDegrees how far it stands off square now, plus towards the surface
+   * @param reachedDegrees how far it is turned
+   * @param remainderDegrees what is left, for sub-trim or rod
+   * @param arm which arm is used, 0 being the one that stood nearest
+   */
+  public record SeatPicture(
+      int teeth,
+      int arms,
+      double offDegrees,
+      double reachedDegrees,
+      double remainderDegrees,
+      int arm) {}
+
+  GuideVerdict(String step, boolean agrees, boolean asks, String words, List<Mend> mends) {
+    this(step, agrees, asks, words, mends, List.of());
+  }
+
+  static GuideVerdict agrees(String step, String words, Mend... mends) {
+    return new GuideVerdict(step, true, false, words, List.of(mends));
+  }
+
+  static GuideVerdict differs(String step, String words, Mend... mends) {
+    return new GuideVerdict(step, false, false, words, List.of(mends));
+  }
+}

@@ -1,0 +1,23 @@
+package hightally.core.guide;
+
+import hightally.core.airframe.DriverKind;
+import hightally.core.airframe.Surface;
+import hightally.core.setup.Setup;
+import java.util.List;
+
+/** A model steered in pitch only by what also rolls it: a flying wing. */
+final class Reflex {
+  private Reflex() {}
+
+  static boolean applies(Setup setup) {
+    List<Surface> pitching =
+        setup.surfaces().stream().filter(one -> one.shares().pitch() != 0).toList();
+    return !pitching.isEmpty() && pitching.stream().allMatch(one -> one.shares().roll() != 0);
+  }
+
+  static List<Surface> elevons(Setup setup) {
+    return setup.surfaces().stream()
+        .filter(one -> one.shares().pitch() != 0 && one.rod().driver() == DriverKind.SERVO)
+        .toList();
+  }
+}

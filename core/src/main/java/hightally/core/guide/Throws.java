@@ -1,0 +1,109 @@
+package hightally.core.guide;
+
+import hightally.core.airframe.LeverShare;
+import hightally.core.airframe.Surface;
+import hightally.core.phase.Trims;
+import hightally.core.quantity.Control;
+import hightally.core.setup.Setup;
+import hightally.core.signal.Moment;
+import hightally.core.signal.Positions;
+import hightally.core.signal.SignalPath;
+import java.util.Locale;
+
+/**
+ * How far a surface goes each way from rest with the stick or lever that moves it most.
+ *
+ * @param control the stick; null where it is a lever
+ * @param input index of the lever, -1 where it is a stick
+ * @param lever its name, empty where it is a stick
+ * @param plusMm up or right
+ * @param minusMm down or left, as a positive size
+ * @param plusDriverDegrees the angle of what drives the rod there
+ * @param minusDriverDegrees likewise
+ */
+record Throws(
+    Control control,
+    int input,
+    String lever,
+    double plusMm,
+    double minusMm,
+    double plusDriverDegrees,
+    double minusDriverDegrees) {
+  private static final double NOTHING_MM = 0.05;
+
+  static Throws of(SignalPath path, int surface) {
+    Setup setup = path.setup();
+    Surface carried =
+        setup.surface(setup.channels().get(path.channelBehind(surface)).carries()).orElseThrow();
+    Moment rest = Moment.centred(Trims.ZERO);
+    Throws best = new Throws(null, -1, "", 0, 0, 0, 0);
+    for (Control control : Control.values()) {
+      if (carried.shares().of(control) != 0) {
+        Throws found =
+            between(path, surface, control, -1, rest.with(control, 1), rest.with(control, -1));
+        best = found.size() > best.size() ? found : best;
+      }
+    }
+    for (LeverShare share : carried.shares().levers()) {
+      int index = setup.transmitter().inputIndex(share.input());
+      Throws found = between(path, surface, null, index, rest.withInput(index, 1), rest);
+      best = found.size() > best.size() ? found : best;
+    }
+    return best;
+  }
+
+  private static Throws between(
+      SignalPath path, int surface, Control control, int input, Moment one, Moment other) {
+    double rest = path.evaluate(Moment.centred(Trims.ZERO)).travelMm()[surface];
+    Positions a = path.evaluate(one);
+    Positions b = path.evaluate(other);
+    boolean plain = a.travelMm()[surface] >= b.travelMm()[surface];
+    Positions high = plain ? a : b;
+    Positions low = plain ? b : a;
+    String lever = input < 0 ? "" : path.setup().transmitter().inputs().get(input).name();
+    return new Throws(
+        control,
+        input,
+        lever,
+        Math.max(0, high.travelMm()[surface] - rest),
+        Math.max(0, rest - low.travelMm()[surface]),
+        path.driverDegrees(surface, high),
+        path.driverDegrees(surface, low));
+  }
+
+  private double size() {
+    return plusMm + minusMm;
+  }
+
+  boolean none() {
+    return size() < NOTHING_MM;
+  }
+
+  /** How to get there. */
+  String where(int stickMode) {
+    if (control == null) {
+      return lever.substring(0, 1).toUpperCase(Locale.ROOT) + lever.substring(1) + " end to end";
+    }
+    String plus = StickWords.to(stickMode, control, 1);
+    return plus.substring(0, 1).toUpperCase(Locale.ROOT)
+        + plus.substring(1)
+        + ", then "
+        + StickWords.to(stickMode, control, -1);
+  }
+
+  /** Where a surface stands with its main stick or lever at a place. */
+  record Place(double travelMm, double driverDegrees) {}
+
+  static Place at(SignalPath path, int surface, double stick) {
+    Throws main = of(path, surface);
+    Moment rest = Moment.centred(Trims.ZERO);
+    Moment moved = rest;
+    if (main.control != null) {
+      moved = rest.with(main.control, stick);
+    } else if (main.input >= 0) {
+      moved = rest.withInput(main.input, Math.max(0, stick));
+    }
+    Positions positions = path.evaluate(moved);
+    return new Place(positions.travelMm()[surface], path.driverDegrees(surface, positions));
+  }
+}

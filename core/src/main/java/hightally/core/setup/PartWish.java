@@ -1,0 +1,37 @@
+package hightally.core.setup;
+
+import hightally.core.airframe.Side;
+import hightally.core.airframe.SurfacePart;
+import hightally.core.quantity.Text;
+
+/**
+ * A part to add to a model.
+ *
+ * @param kind what sort of part
+ * @param name the pilot's name for it
+ * @param part what kind of surface, where it is one
+ * @param side which half; both for a mirrored pair
+ * @param at id of the panel it sits on, or of the surface whose horn drives it
+ */
+public record PartWish(
+    PartKind kind,
+    @Text(label = "Name") String name,
+    SurfacePart part,
+    Side side,
+    boolean mirrored,
+    @Text(label = "Place", min = 0, max = 40) String at) {
+
+  /** Sorts of parts. */
+  public enum PartKind {
+    /** A surface with a servo, a channel and a lead of its own. */
+    SURFACE,
+    /** A surface on a slave rod from another one's horn. */
+    SLAVE_SURFACE,
+    /** A wing or tail panel. */
+    PANEL,
+    /** A motor with its own channel. */
+    MOTOR,
+    /** A channel that only follows a lever or switch: retracts, wheel brake, release. */
+    SIMPLE_CHANNEL
+  }
+}

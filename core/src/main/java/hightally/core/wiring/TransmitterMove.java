@@ -1,0 +1,240 @@
+package hightally.core.wiring;
+
+import hightally.core.airframe.LeverShare;
+import hightally.core.airframe.Shares;
+import hightally.core.airframe.Surface;
+import hightally.core.channel.Channel;
+import hightally.core.channel.Output;
+import hightally.core.channel.SubTrimMode;
+import hightally.core.channel.Transmitter;
+import hightally.core.channel.TransmitterInput;
+import hightally.core.phase.Preset;
+import hightally.core.phase.Trims;
+import hightally.core.quantity.Control;
+import hightally.core.quantity.Validation;
+import hightally.core.setup.Setup;
+import hightally.core.signal.Moment;
+import hightally.core.signal.SignalPath;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+
+/**
+ * Moves a model to another transmitter so that every surface goes on moving as it does.
+ *
+ * <p>A channel's pulse is a straight line on either side of the centred command; the new sub-trim
+ * puts that centre where it was, the new endpoints give each side the slope it had: {@code subTrim'
+ * = centre + subTrim - centre'}, and with r the reach in µs for 100 %, {@code endpoint' = 100 r /
+ * per100'} for SHIFT, {@code 100 (r ± subTrim') / per100'} for FIXED_ENDS. Trims become whole
+ * clicks of the new step; what is left of a click becomes a preset, so nothing is lost.
+ */
+public final class TransmitterMove {
+  private final Setup from;
+  private final Transmitter to;
+  private final List<String> notes = new ArrayList<>();
+  private final Map<String, String> inputs = new HashMap<>();
+
+  /**
+   * A model on another transmitter.
+   *
+   * @param setup the moved setup
+   * @param lines every surface at rest and at the ends of each stick, before and after
+   * @param largestMm the largest difference between the two
+   * @param notes what the new transmitter cannot give, or what was assumed
+   */
+  public record Moved(Setup setup, List<MovedLine> lines, double largestMm, List<String> notes) {}
+
+  /** One surface with one stick or lever at an end. */
+  public record MovedLine(String surface, String where, double beforeMm, double afterMm) {}
+
+  private TransmitterMove(Setup from, Transmitter to) {
+    this.from = from;
+    this.to = to;
+  }
+
+  /** Moves a setup to a transmitter. */
+  public static Moved of(Setup from, Transmitter to) {
+    Validation.check(from);
+    Validation.check(to);
+    return new TransmitterMove(from, to).moved();
+  }
+
+  private Moved moved() {
+    mapInputs();
+    Trims trims = new Trims(clicks(Control.ROLL), clicks(Control.PITCH), clicks(Control.YAW));
+    Setup translated =
+        from.change()
+            .transmitter(to)
+            .channels(from.channels().stream().map(this::channel).toList())
+            .surfaces(from.surfaces().stream().map(this::surface).toList())
+            .presets(presets(trims))
+            .trims(trims)
+            .done();
+    Setup numbered = ChannelPlan.renumbered(translated);
+    limits(numbered);
+    SignalPath before = SignalPath.of(from);
+    SignalPath after = SignalPath.of(numbered);
+    List<MovedLine> lines = lines(before, after);
+    double largest =
+        lines.stream().mapToDouble(one -> Math.abs(one.afterMm() - one.beforeMm())).max().orElse(0);
+    return new Moved(numbered, lines, largest, List.copyOf(notes));
+  }
+
+  private Channel channel(Channel channel) {
+    Output old = Output.of(from.transmitter(), channel);
+    double centre = old.freePulse(0);
+    double subTrim = centre - to.centreMicroseconds();
+    double turned = channel.reversed() ? -1 : 1;
+    double reachHigh = old.freePulse(100 * turned) - centre;
+    double reachLow = centre - old.freePulse(-100 * turned);
+    boolean fixed = to.subTrimMode() == SubTrimMode.FIXED_ENDS;
+    double high = 100 * (reachHigh + (fixed ? subTrim : 0)) / to.microsecondsPer100();
+    double low = 100 * (reachLow - (fixed ? subTrim : 0)) / to.microsecondsPer100();
+    return channel.with(subTrim, low, high);
+  }
+
+  private int clicks(Control control) {
+    double percent = from.trims().of(control) * from.transmitter().clickStepPercent();
+    double exact = percent / to.clickStepPercent();
+    long whole = (long) (Math.signum(exact) * Math.floor(Math.abs(exact) + 0.5));
+    int most = to.trimRangeClicks();
+    if (Math.abs(whole) > most) {
+      notes.add(
+          "The "
+              + control.name().toLowerCase(Locale.ROOT)
+              + " trim would need "
+              + Math.abs(whole)
+              + " clicks; this transmitter has "
+              + most
+              + ". The rest is in the presets.");
+    }
+    return (int) Math.max(-most, Math.min(most, whole));
+  }
+
+  /**
+   * What is left of the trims after whole clicks, as presets of the surfaces whose command it is.
+   */
+  private List<Preset> presets(Trims trims) {
+    List<Preset> presets = new ArrayList<>();
+    for (Surface surface : from.surfaces()) {
+      double percent = from.presetPercent(surface.id());
+      for (Control control : Control.values()) {
+        double left =
+            from.trims().of(control) * from.transmitter().clickStepPercent()
+                - trims.of(control) * to.clickStepPercent();
+        percent += surface.shares().of(control) * left;
+      }
+      if (percent != 0) {
+        presets.add(new Preset(surface.id(), percent));
+      }
+    }
+    return presets;
+  }
+
+  /** An input of the same id, else the next unused one of the same kind and as many positions. */
+  private void mapInputs() {
+    List<TransmitterInput> free = new ArrayList<>(to.inputs());
+    for (TransmitterInput old : from.transmitter().inputs()) {
+      if (free.removeIf(one -> one.id().equals(old.id()))) {
+        inputs.put(old.id(), old.id());
+      }
+    }
+    for (TransmitterInput old : from.transmitter().inputs()) {
+      if (!inputs.containsKey(old.id())) {
+        free.stream()
+            .filter(one -> one.kind() == old.kind() && one.positions() == old.positions())
+            .findFirst()
+            .ifPresent(
+                one -> {
+                  inputs.put(old.id(), one.id());
+                  free.remove(one);
+                });
+      }
+    }
+  }
+
+  private Surface surface(Surface surface) {
+    List<LeverShare> levers = new ArrayList<>();
+    for (LeverShare lever : surface.shares().levers()) {
+      String input = inputs.get(lever.input());
+      if (input == null) {
+        notes.add(
+            surface.name() + " follows the " + lever.input() + ", and this transmitter has none");
+      } else {
+        levers.add(new LeverShare(input, lever.share()));
+      }
+    }
+    Shares old = surface.shares();
+    return surface.withShares(new Shares(old.roll(), old.pitch(), old.yaw(), levers));
+  }
+
+  private void limits(Setup moved) {
+    for (Channel channel : moved.channels()) {
+      double endpoint = Math.max(channel.endpointHighPercent(), channel.endpointLowPercent());
+      double subTrim = Math.abs(channel.subTrimMicroseconds());
+      if (endpoint > to.endpointLimitPercent() + 1e-9) {
+        note(
+            "%s needs an endpoint of %.0f %%, and this transmitter goes to %.0f %%: take a hole"
+                + " with more travel.",
+            channel.name(), endpoint, to.endpointLimitPercent());
+      }
+      if (subTrim > to.subTrimLimitMicroseconds() + 1e-9) {
+        note(
+            "%s needs a sub-trim of %.0f µs, and this transmitter goes to %.0f µs: seat the arm"
+                + " again.",
+            channel.name(), subTrim, to.subTrimLimitMicroseconds());
+      }
+      if (channel.number() > to.lastChannel()) {
+        note(
+            "%s is left without a channel: this transmitter has %.0f, the last is %.0f.",
+            channel.name(), to.channelCount(), to.lastChannel());
+      }
+    }
+  }
+
+  private void note(String words, String name, double value, double limit) {
+    notes.add(String.format(Locale.ROOT, words, name, value, limit));
+  }
+
+  private List<MovedLine> lines(SignalPath before, SignalPath after) {
+    List<MovedLine> lines = new ArrayList<>();
+    Moment oldRest = Moment.centred(before.setup().trims());
+    Moment newRest = Moment.centred(after.setup().trims());
+    compare(lines, before, after, "at rest", oldRest, newRest);
+    for (Control control : Control.values()) {
+      for (int stick : new int[] {1, -1}) {
+        String where = control.name().toLowerCase(Locale.ROOT) + (stick > 0 ? " plus" : " minus");
+        Moment old = oldRest.with(control, stick);
+        compare(lines, before, after, where, old, newRest.with(control, stick));
+      }
+    }
+    for (TransmitterInput input : before.setup().transmitter().inputs()) {
+      int now = to.inputIndex(inputs.getOrDefault(input.id(), ""));
+      if (now >= 0) {
+        int was = before.setup().transmitter().inputIndex(input.id());
+        Moment old = oldRest.withInput(was, 1);
+        compare(lines, before, after, input.name(), old, newRest.withInput(now, 1));
+      }
+    }
+    return lines;
+  }
+
+  private static void compare(
+      List<MovedLine> lines,
+      SignalPath before,
+      SignalPath after,
+      String where,
+      Moment old,
+      Moment now) {
+    double[] a = before.evaluate(old).travelMm();
+    double[] b = after.evaluate(now).travelMm();
+    double[] rest = before.evaluate(Moment.centred(before.setup().trims())).travelMm();
+    for (int i = 0; i < a.length; i++) {
+      if (where.equals("at rest") || a[i] != rest[i] || b[i] != rest[i]) {
+        lines.add(new MovedLine(before.setup().surfaces().get(i).name(), where, a[i], b[i]));
+      }
+    }
+  }
+}

@@ -1,0 +1,114 @@
+import { keepPreviousData, useMutation, useQuery } from "@tanstack/react-query";
+import { answered, api, type Schemas } from "./client";
+import { useChange, type Setup } from "./queries";
+
+export type Proposed = Schemas["Proposed"];
+export type Moved = Schemas["Moved"];
+export type WiringSheet = Schemas["WiringSheet"];
+export type BalanceAdvice = Schemas["BalanceAdvice"];
+export type OpenSetUp = Schemas["OpenSetUp"];
+export type GuideStep = Schemas["GuideStep"];
+export type GuideVerdict = Schemas["GuideVerdict"];
+export type PartWish = Schemas["PartWish"];
+export type NotedChange = Schemas["NotedChange"];
+export type Measurement = Schemas["Measurement"];
+
+const of = (aircraftId: number) => ({ params: { path: { aircraftId } } });
+
+export const useAddPart = () =>
+  useMutation({
+    mutationFn: (body: Schemas["PartAsked"]) => answered(api.POST("/api/rig/parts", { body })),
+  });
+
+export const useRemovePart = () =>
+  useMutation({
+    mutationFn: (body: Schemas["PartGone"]) =>
+      answered(api.POST("/api/rig/parts/remove", { body })),
+  });
+
+export const useProposeMap = () =>
+  useMutation({
+    mutationFn: (setup: Setup) => answered(api.POST("/api/rig/map/proposal", { body: { setup } })),
+  });
+
+export const useShare = () =>
+  useMutation({
+    mutationFn: (body: Schemas["ShareAsked"]) => answered(api.POST("/api/rig/map/share", { body })),
+  });
+
+export const useMoveTransmitter = () =>
+  useMutation({
+    mutationFn: (body: Schemas["MoveAsked"]) => answered(api.POST("/api/rig/map/move", { body })),
+  });
+
+export const useWiringSheet = (setup: Setup) =>
+  useQuery({
+    queryKey: ["wiring", setup],
+    placeholderData: keepPreviousData,
+    retry: false,
+    queryFn: () => answered(api.POST("/api/rig/map/sheet", { body: { setup } })),
+  });
+
+export const useBalanceAdvice = (body: Schemas["BalanceQuestion"]) =>
+  useQuery({
+    queryKey: ["balance", body],
+    placeholderData: keepPreviousData,
+    retry: false,
+    queryFn: () => answered(api.POST("/api/rig/balance", { body })),
+  });
+
+export const useOpenSetUp = (aircraftId: number) =>
+  useQuery({
+    queryKey: ["set-up", aircraftId],
+    queryFn: async () =>
+      (await answered(api.GET("/api/aircraft/{aircraftId}/bench-set-up", of(aircraftId)))) ?? null,
+  });
+
+export const useBeginSetUp = (aircraftId: number) =>
+  useChange((school: Schemas["SetUpBegun"]["school"]) =>
+    answered(
+      api.POST("/api/aircraft/{aircraftId}/bench-set-up", { ...of(aircraftId), body: { school } }),
+    ),
+  );
+
+export const useMoveSetUp = (aircraftId: number) =>
+  useChange((body: Schemas["SetUpMoved"]) =>
+    answered(api.PUT("/api/aircraft/{aircraftId}/bench-set-up", { ...of(aircraftId), body })),
+  );
+
+export const useCloseSetUp = (aircraftId: number) =>
+  useChange((version: number) =>
+    answered(
+      api.POST("/api/aircraft/{aircraftId}/bench-set-up/close", {
+        ...of(aircraftId),
+        body: { version },
+      }),
+    ),
+  );
+
+export const useMeasurements = (aircraftId: number) =>
+  useQuery({
+    queryKey: ["measurements", aircraftId],
+    queryFn: () => answered(api.GET("/api/aircraft/{aircraftId}/measurements", of(aircraftId))),
+  });
+
+export const usePartChanges = (aircraftId: number) =>
+  useQuery({
+    queryKey: ["part-changes", aircraftId],
+    queryFn: () => answered(api.GET("/api/aircraft/{aircraftId}/part-changes", of(aircraftId))),
+  });
+
+export const useNoteChange = (aircraftId: number) =>
+  useChange((body: Schemas["PartChange"]) =>
+    answered(api.POST("/api/aircraft/{aircraftId}/part-changes", { ...of(aircraftId), body })),
+  );
+
+export const useMarkCheck = (aircraftId: number) =>
+  useChange(({ changeId, ...body }: Schemas["Marked"] & { changeId: number }) =>
+    answered(
+      api.PUT("/api/aircraft/{aircraftId}/part-changes/{changeId}", {
+        params: { path: { aircraftId, changeId } },
+        body,
+      }),
+    ),
+  );

@@ -1,0 +1,113 @@
+import { useMutation } from "@tanstack/react-query";
+import { useState } from "react";
+import { answered, api, type Schemas } from "@/api/client";
+import { wayWords } from "@/domain/words";
+import { Button } from "@/ui/button";
+import { Card } from "@/ui/card";
+import { Failure } from "@/ui/message";
+import { useModel } from "./model";
+
+type Answer = Schemas["MeasuredAnswer"];
+
+/** Where the stick stands for each reading; the first two are enough to begin with. */
+const STICKS = [1, -1, 0.5, -0.5] as const;
+
+/** Throws measured with the ruler: the geometry that explains them, and both sides made equal. */
+export function MeasuredCard({ index }: { index: number }) {
+  const { draft, change } = useModel();
+  const surface = draft.present.surfaces[index];
+  const [typed, setTyped] = useState<string[]>(["", "", "", ""]);
+  const ask = useMutation({
+    mutationFn: (body: Schemas["MeasuredQuestion"]) =>
+      answered(api.POST("/api/rig/measured", { body })),
+  });
+  if (surface === undefined) {
+    return null;
+  }
+  const [plus, minus] = wayWords(surface);
+  const readings = STICKS.flatMap((stick, i) => {
+    const text = (typed[i] ?? "").trim().replace(",", ".");
+    return text === "" || Number.isNaN(Number(text)) ? [] : [{ stick, travelMm: Number(text) }];
+  });
+  const submit = () => ask.mutate({ setup: draft.present, surface: surface.id, readings });
+  return (
+    <Card title="Throws: what did you measure?">
+      <form
+        onSubmit={(event) => {
+          event.preventDefault();
+          submit();
+        }}
+      >
+        <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
+          {["Full plus", "Full minus", "Half plus", "Half minus"].map((label, i) => (
+            <label key={label} className="block text-sm">
+              <span className="mb-0.5 block text-soft">{label}, mm</span>
+              <input
+                inputMode="decimal"
+                className="figures h-9 w-full rounded-card border border-line-strong bg-sheet px-2.5 font-medium"
+                value={typed[i] ?? ""}
+                onChange={(event) =>
+                  setTyped(typed.map((text, other) => (other === i ? event.target.value : text)))
+                }
+              />
+            </label>
+          ))}
+        </div>
+        <p className="mt-1 text-xs text-soft">
+          Plus is {plus}, minus is {minus}: type the sign. Stick plus is nose up or right; half is
+          half the stick’s way.
+        </p>
+        <Button type="submit" className="mt-2" disabled={readings.length < 2 || ask.isPending}>
+          What explains this?
+        </Button>
+      </form>
+      {ask.isError && <Failure error={ask.error} />}
+      {ask.data !== undefined && (
+        <Explained answer={ask.data} onTake={(edits) => change({ type: "mend", edits })} />
+      )}
+    </Card>
+  );
+}
+
+interface ExplainedProps {
+  answer: Answer;
+  onTake: (edits: Answer["mends"][number]["edits"]) => void;
+}
+
+function Explained({ answer, onTake }: ExplainedProps) {
+  const fitting = answer.explanations.filter((one) => one.explains).length;
+  return (
+    <div className="figures mt-3 space-y-2 text-sm" data-explained>
+      <p>
+        The program expected {answer.expectedMm.map((mm) => mm.toFixed(1)).join(" / ")} mm.{" "}
+        {fitting === 0
+          ? "No single lean or radius explains the readings: measure again, and look at the chord and the endpoints."
+          : fitting > 1
+            ? "More than one geometry explains them; readings at half stick tell them apart."
+            : ""}
+      </p>
+      <ul className="space-y-1">
+        {answer.explanations.map((one, i) => (
+          <li key={one.words} className="flex flex-wrap items-center gap-2">
+            <span className={one.explains ? "font-medium" : "text-soft"}>
+              {one.words}; leaves {one.leftOverMm.toFixed(2)} mm unexplained
+            </span>
+            {one.explains && (
+              <Button
+                className="!min-h-7 px-2 text-xs"
+                onClick={() => onTake(answer.mends[i]?.edits ?? [])}
+              >
+                Take it
+              </Button>
+            )}
+          </li>
+        ))}
+      </ul>
+      {answer.even.map((mend) => (
+        <Button key={mend.words} className="!min-h-8 text-sm" onClick={() => onTake(mend.edits)}>
+          {mend.words}
+        </Button>
+      ))}
+    </div>
+  );
+}

@@ -1,0 +1,98 @@
+import { Slider, ToggleGroup } from "radix-ui";
+import { useBench, useBenchStore } from "./store";
+
+/** The levers and switches something on this model listens to; the others would only be in the way. */
+export function InputPads() {
+  const store = useBenchStore();
+  const setup = useBench((state) => state.setup);
+  const values = useBench((state) => state.moment.inputs);
+  if (setup === undefined) {
+    return null;
+  }
+  const used = new Set([
+    ...setup.surfaces.flatMap((surface) => surface.shares.levers.map((lever) => lever.input)),
+    ...setup.channels.map((channel) => channel.carries),
+  ]);
+  const inputs = setup.transmitter.inputs;
+  const move = (index: number, value: number) =>
+    store.move({ inputs: inputs.map((_, i) => (i === index ? value : (values[i] ?? 0))) });
+  return (
+    <div className="space-y-1.5">
+      {inputs.map((input, index) =>
+        !used.has(input.id) ? null : (
+          <div key={input.id} className="flex items-center gap-3 text-sm">
+            <span className="w-28 shrink-0 first-letter:uppercase">{input.name}</span>
+            {input.kind === "LEVER" ? (
+              <LeverPad
+                name={input.name}
+                value={values[index] ?? 0}
+                onMove={(value) => move(index, value)}
+              />
+            ) : (
+              <SwitchPad
+                name={input.name}
+                positions={input.positions}
+                value={values[index] ?? 0}
+                onMove={(value) => move(index, value)}
+              />
+            )}
+          </div>
+        ),
+      )}
+    </div>
+  );
+}
+
+interface PadProps {
+  name: string;
+  value: number;
+  onMove: (value: number) => void;
+}
+
+function LeverPad({ name, value, onMove }: PadProps) {
+  return (
+    <>
+      <Slider.Root
+        className="relative flex h-7 flex-1 touch-none items-center"
+        value={[value]}
+        min={0}
+        max={1}
+        step={0.01}
+        onValueChange={([moved]) => onMove(moved ?? 0)}
+      >
+        <Slider.Track className="h-1.5 flex-1 rounded-full bg-line">
+          <Slider.Range className="absolute h-1.5 rounded-full bg-brand" />
+        </Slider.Track>
+        <Slider.Thumb
+          aria-label={name}
+          className="block h-6 w-4 rounded-card border border-line-strong bg-sheet"
+        />
+      </Slider.Root>
+      <span className="figures w-10 text-right">{Math.round(100 * value)} %</span>
+    </>
+  );
+}
+
+function SwitchPad({ name, positions, value, onMove }: PadProps & { positions: number }) {
+  const at = Math.round(value * (positions - 1));
+  return (
+    <ToggleGroup.Root
+      type="single"
+      aria-label={name}
+      value={String(at)}
+      onValueChange={(chosen) => chosen !== "" && onMove(Number(chosen) / (positions - 1))}
+      className="grid flex-1 auto-cols-fr grid-flow-col overflow-hidden rounded-card border border-line-strong"
+    >
+      {Array.from({ length: positions }, (_, i) => (
+        <ToggleGroup.Item
+          key={i}
+          value={String(i)}
+          aria-label={`${name}, position ${i + 1}`}
+          className="h-7 border-l border-line-strong first:border-l-0 data-[state=on]:bg-brand data-[state=on]:text-on-brand"
+        >
+          {i + 1}
+        </ToggleGroup.Item>
+      ))}
+    </ToggleGroup.Root>
+  );
+}

@@ -1,0 +1,182 @@
+import { Plus, X } from "lucide-react";
+import { useState } from "react";
+import { useBalanceAdvice, type BalanceAdvice } from "@/api/rig";
+import { DraftNumber, DraftText } from "@/features/aircraft/fields";
+import { useModel } from "@/features/aircraft/model";
+import { Button } from "@/ui/button";
+import { Card, Caution } from "@/ui/card";
+import { Failure } from "@/ui/message";
+import { NumberField } from "@/ui/number-field";
+import { BalanceDrawing } from "./BalanceDrawing";
+
+const B = ["balance"] as const;
+
+const ASKED = {
+  sideDegrees: ["Side thrust, change", "°", "plus right", -15, 15],
+  downDegrees: ["Down thrust, change", "°", "plus down", -15, 15],
+  lateralOffsetMm: ["Balances off the middle by", "mm", "towards the heavier wing", 0, 200],
+  lateralArmMm: ["Middle to tip ballast", "mm", "", 10, 5000],
+  noseStationMm: ["Nose ballast lies at", "mm", "aft of the datum", -5000, 5000],
+  tailStationMm: ["Tail ballast lies at", "mm", "aft of the datum", -5000, 5000],
+} as const;
+
+type Asked = keyof typeof ASKED;
+
+/** Where it should balance, where it does with each pack, and what to move. */
+export function BalancePage() {
+  const { draft, change } = useModel();
+  const { packs, targetMm } = draft.present.balance;
+  const sections = draft.present.airframe.fuselage.map((one) => one.aftMm);
+  const span = Math.max(
+    100,
+    ...draft.present.airframe.panels.map((one) => Math.abs(one.tip.rightMm)),
+  );
+  const [asked, setAsked] = useState<Record<Asked, number>>({
+    sideDegrees: 0,
+    downDegrees: 0,
+    lateralOffsetMm: 0,
+    lateralArmMm: Math.round(span),
+    noseStationMm: Math.min(0, ...sections),
+    tailStationMm: Math.max(targetMm + 100, ...sections),
+  });
+  const advice = useBalanceAdvice({ setup: draft.present, ...asked });
+  const setPacks = (value: typeof packs) => change({ type: "edit", path: [...B, "packs"], value });
+  const field = (key: Asked) => {
+    const [label, unit, hint, min, max] = ASKED[key];
+    return (
+      <NumberField
+        key={key}
+        field={{ path: key, label, unit, hint, min, max, kind: "NUMBER" }}
+        value={asked[key]}
+        onValue={(value) => setAsked({ ...asked, [key]: value })}
+      />
+    );
+  };
+  return (
+    <div className="grid gap-4 lg:grid-cols-2">
+      <div className="space-y-3">
+        <Card title="Where it should balance">
+          <div className="grid grid-cols-2 gap-3 sm:grid-cols-3">
+            <DraftText path={[...B, "datum"]} label="Measured from" />
+            <DraftNumber path={[...B, "targetMm"]} />
+            <DraftNumber path={[...B, "emptyMassGrams"]} />
+            <DraftNumber path={[...B, "foremostMm"]} />
+            <DraftNumber path={[...B, "aftmostMm"]} />
+            <DraftNumber path={[...B, "boltSpacingMm"]} />
+          </div>
+        </Card>
+        <Card title="Packs, and where it balances with each">
+          {packs.length === 0 && (
+            <p className="mb-2 text-soft">No pack yet. Each one in use gets its own mark.</p>
+          )}
+          {packs.map((pack, i) => (
+            <div
+              key={i}
+              className="mb-2 flex items-end gap-2 border-t border-line pt-2 first:border-0"
+            >
+              <div className="grid flex-1 grid-cols-2 gap-2 sm:grid-cols-4">
+                <DraftText path={[...B, "packs", i, "name"]} label="Pack" />
+                <DraftNumber path={[...B, "packs", i, "massGrams"]} />
+                <DraftNumber path={[...B, "packs", i, "cgMm"]} />
+                <DraftNumber path={[...B, "packs", i, "stationMm"]} />
+              </div>
+              <Button
+                look="quiet"
+                className="!px-2"
+                aria-label={`Remove ${pack.name}`}
+                onClick={() => setPacks(packs.filter((_, other) => other !== i))}
+              >
+                <X aria-hidden size={15} />
+              </Button>
+            </div>
+          ))}
+          <Button
+            onClick={() =>
+              setPacks([
+                ...packs,
+                {
+                  name: `Pack ${packs.length + 1}`,
+                  massGrams: 200,
+                  cgMm: targetMm,
+                  stationMm: targetMm - 100,
+                },
+              ])
+            }
+          >
+            <Plus aria-hidden size={16} /> Pack
+          </Button>
+        </Card>
+        <Caution>
+          Balance it ready to fly, pack in, a low-wing model upside down; slightly nose-down for the
+          first flight. The maker’s figure outranks this page.
+        </Caution>
+      </div>
+      <div className="space-y-3">
+        <Card title="What to move">
+          <BalanceDrawing setup={draft.present} />
+          {advice.isError && <Failure error={advice.error} />}
+          {advice.data?.packs.map((pack) => (
+            <PackAdvice key={pack.name} pack={pack} />
+          ))}
+          <ul className="mt-2 list-disc pl-5 text-sm text-soft">
+            {advice.data?.notes.map((note) => (
+              <li key={note}>{note}</li>
+            ))}
+          </ul>
+          <div className="mt-3 grid grid-cols-2 gap-3">
+            {field("noseStationMm")}
+            {field("tailStationMm")}
+          </div>
+        </Card>
+        <Card title="Across, and under the motor">
+          <div className="grid grid-cols-2 gap-3">
+            {field("lateralOffsetMm")}
+            {field("lateralArmMm")}
+            {field("sideDegrees")}
+            {field("downDegrees")}
+          </div>
+          {advice.data !== undefined && <AcrossWords advice={advice.data} asked={asked} />}
+        </Card>
+      </div>
+    </div>
+  );
+}
+
+function PackAdvice({ pack }: { pack: BalanceAdvice["packs"][number] }) {
+  return (
+    <p className="mt-2" data-pack={pack.name}>
+      <strong>{pack.name}</strong> ({pack.totalGrams.toFixed(0)} g):{" "}
+      <span className={pack.inRange ? "" : "font-semibold text-grounded"}>{pack.words}</span>
+    </p>
+  );
+}
+
+function AcrossWords({ advice, asked }: { advice: BalanceAdvice; asked: Record<Asked, number> }) {
+  const washer = (mm: number, words: string) =>
+    Math.abs(mm) < 0.005 ? null : (
+      <li>
+        A washer of <strong>{Math.abs(mm).toFixed(2)} mm</strong> {words}.
+      </li>
+    );
+  return (
+    <ul className="figures mt-2 list-disc pl-5" data-across>
+      {asked.lateralOffsetMm > 0 && (
+        <li>
+          <strong>{advice.lateralGrams.toFixed(1)} g</strong> at the tip of the lighter wing.
+        </li>
+      )}
+      {washer(
+        advice.sideWasherMm,
+        advice.sideWasherMm > 0
+          ? "under the left bolts of the mount: the shaft points further right"
+          : "under the right bolts of the mount: the shaft points further left",
+      )}
+      {washer(
+        advice.downWasherMm,
+        advice.downWasherMm > 0
+          ? "under the upper bolts of the mount: the shaft points further down"
+          : "under the lower bolts of the mount: the shaft points further up",
+      )}
+    </ul>
+  );
+}

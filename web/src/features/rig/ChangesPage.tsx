@@ -1,0 +1,277 @@
+import { Plus, X } from "lucide-react";
+import { useState } from "react";
+import { useMarkCheck, useNoteChange, usePartChanges, type NotedChange } from "@/api/rig";
+import { day } from "@/domain/words";
+import { DraftChoice, DraftNumber, DraftText, useField } from "@/features/aircraft/fields";
+import { useModel } from "@/features/aircraft/model";
+import { Button } from "@/ui/button";
+import { Card } from "@/ui/card";
+import { Choice } from "@/ui/choice";
+import { Failure } from "@/ui/message";
+
+type Kind = NotedChange["change"]["kind"];
+
+const KINDS: readonly (readonly [Kind, string])[] = [
+  ["SERVO", "servo"],
+  ["ARM", "servo arm"],
+  ["ROD", "rod"],
+  ["RECEIVER", "receiver"],
+  ["TRANSMITTER", "transmitter"],
+  ["PROPELLER", "propeller"],
+  ["MOTOR", "motor"],
+  ["PACK", "pack"],
+  ["STABILISER", "stabiliser"],
+  ["REPAIR", "repaired part of the airframe"],
+];
+
+/** What was changed and must be checked again; where figures come from; the pilot's thresholds. */
+export function ChangesPage() {
+  return (
+    <div className="grid gap-4 lg:grid-cols-2">
+      <div className="space-y-3">
+        <NoteChange />
+        <ChangeList />
+      </div>
+      <div className="space-y-3">
+        <Contacts />
+        <Sources />
+        <HouseValuesCard />
+      </div>
+    </div>
+  );
+}
+
+function NoteChange() {
+  const { standing } = useModel();
+  const note = useNoteChange(standing.id);
+  const [kind, setKind] = useState<Kind>("SERVO");
+  const [subject, setSubject] = useState("");
+  const [why, setWhy] = useState("");
+  return (
+    <Card title="Something was changed on the model">
+      <form
+        className="grid grid-cols-2 gap-3"
+        onSubmit={(event) => {
+          event.preventDefault();
+          note.mutate(
+            { kind, subject: subject.trim(), note: why.trim() },
+            {
+              onSuccess: () => {
+                setSubject("");
+                setWhy("");
+              },
+            },
+          );
+        }}
+      >
+        <Choice label="A new" value={kind} options={KINDS} onValue={setKind} />
+        <TextLine label="Which one" required value={subject} onValue={setSubject} />
+        <div className="col-span-2">
+          <TextLine label="Note" value={why} onValue={setWhy} />
+        </div>
+        <Button type="submit" look="main" disabled={note.isPending}>
+          Note it
+        </Button>
+      </form>
+      {note.isError && <Failure error={note.error} />}
+    </Card>
+  );
+}
+
+interface LineProps {
+  label: string;
+  value: string;
+  onValue: (value: string) => void;
+  required?: boolean;
+}
+
+function TextLine({ label, value, onValue, required = false }: LineProps) {
+  return (
+    <label className="block text-sm">
+      <span className="mb-0.5 block text-soft">{label}</span>
+      <input
+        className="h-9 w-full rounded-card border border-line-strong bg-sheet px-2.5"
+        value={value}
+        required={required}
+        maxLength={80}
+        onChange={(event) => onValue(event.target.value)}
+      />
+    </label>
+  );
+}
+
+function ChangeList() {
+  const { standing } = useModel();
+  const changes = usePartChanges(standing.id);
+  const mark = useMarkCheck(standing.id);
+  return (
+    <>
+      {changes.data?.map((one) => (
+        <Card
+          key={one.id}
+          title={`New ${KINDS.find(([kind]) => kind === one.change.kind)?.[1] ?? ""}: ${one.change.subject}`}
+          aside={
+            <span className="text-sm text-soft">
+              {day(one.changedAt)}, revision {one.revisionNumber}
+            </span>
+          }
+        >
+          {one.change.note !== "" && <p className="mb-1 text-sm">{one.change.note}</p>}
+          <p className="text-sm font-semibold">
+            {one.checks.every((check) => check.done)
+              ? "Everything has been done again."
+              : "To be done again:"}
+          </p>
+          <ul className="mt-1 space-y-1" data-change={one.change.kind}>
+            {one.checks.map((check, i) => (
+              <li key={check.voided.what}>
+                <label className="flex items-start gap-2">
+                  <input
+                    type="checkbox"
+                    className="mt-1 size-4 accent-[var(--brand)]"
+                    checked={check.done}
+                    onChange={(event) =>
+                      mark.mutate({ changeId: one.id, check: i, done: event.target.checked })
+                    }
+                  />
+                  <span>
+                    <span className={check.done ? "text-soft line-through" : "font-medium"}>
+                      {check.voided.what}
+                    </span>{" "}
+                    <span className="text-sm text-soft">({check.voided.why})</span>
+                  </span>
+                </label>
+              </li>
+            ))}
+          </ul>
+        </Card>
+      ))}
+      {changes.data?.length === 0 && (
+        <p className="px-1 text-sm text-soft">
+          Nothing noted yet. A new servo, rod, receiver, propeller or pack makes some checks and
+          earlier findings void; this page says which.
+        </p>
+      )}
+      {(changes.isError || mark.isError) && <Failure error={changes.error ?? mark.error} />}
+    </>
+  );
+}
+
+function Contacts() {
+  const { draft, change } = useModel();
+  const { contacts, surfaces } = draft.present;
+  const options = surfaces.map((one) => [one.id, one.name] as const);
+  const set = (value: unknown) => change({ type: "edit", path: ["contacts"], value });
+  return (
+    <Card title="Surfaces that touch">
+      <p className="mb-2 text-sm text-soft">
+        Move both until they touch and type where each stands. The program then watches every corner
+        of the sticks.
+      </p>
+      {contacts.map((_, i) => (
+        <div key={i} className="flex items-end gap-2 border-t border-line py-2 first:border-0">
+          <div className="grid flex-1 grid-cols-2 gap-2 sm:grid-cols-4">
+            <DraftChoice path={["contacts", i, "first"]} label="Surface" options={options} />
+            <DraftNumber path={["contacts", i, "firstMm"]} />
+            <DraftChoice path={["contacts", i, "second"]} label="Other surface" options={options} />
+            <DraftNumber path={["contacts", i, "secondMm"]} />
+          </div>
+          <Button
+            look="quiet"
+            className="!px-2"
+            aria-label="Remove this contact"
+            onClick={() => set(contacts.filter((__, other) => other !== i))}
+          >
+            <X aria-hidden size={15} />
+          </Button>
+        </div>
+      ))}
+      {surfaces.length > 1 && (
+        <Button
+          onClick={() =>
+            set([
+              ...contacts,
+              { first: surfaces[0]?.id, firstMm: 100, second: surfaces[1]?.id, secondMm: 100 },
+            ])
+          }
+        >
+          <Plus aria-hidden size={16} /> Two surfaces
+        </Button>
+      )}
+    </Card>
+  );
+}
+
+const GROUPS = ["linkage", "throws", "servo", "balance", "expo and rates"];
+
+function Sources() {
+  const { draft, change } = useModel();
+  const { sources } = draft.present.notebook;
+  const path = ["notebook", "sources"] as const;
+  const set = (value: unknown) => change({ type: "edit", path, value });
+  const figures = [
+    ...draft.present.surfaces.flatMap((one) =>
+      GROUPS.slice(0, 3).map((group) => [`${one.id}/${group}`, `${one.name}, ${group}`] as const),
+    ),
+    ["balance", "Balance"] as const,
+    ["feel", "Expo and rates"] as const,
+    ["transmitter", "Transmitter"] as const,
+  ];
+  return (
+    <Card title="Where the figures come from">
+      {sources.map((_, i) => (
+        <div key={i} className="flex items-end gap-2 border-t border-line py-2 first:border-0">
+          <div className="grid flex-1 grid-cols-3 gap-2">
+            <DraftChoice path={[...path, i, "figure"]} label="Figure" options={figures} />
+            <DraftChoice
+              path={[...path, i, "kind"]}
+              label="Source"
+              options={[
+                ["MANUAL", "the manual"],
+                ["MEASURED", "measured"],
+                ["OTHER_MODEL", "another model"],
+                ["OWN", "own choice"],
+              ]}
+            />
+            <DraftText path={[...path, i, "note"]} label="Note" />
+          </div>
+          <Button
+            look="quiet"
+            className="!px-2"
+            aria-label="Remove this source"
+            onClick={() => set(sources.filter((__, other) => other !== i))}
+          >
+            <X aria-hidden size={15} />
+          </Button>
+        </div>
+      ))}
+      <Button
+        onClick={() => set([...sources, { figure: figures[0]?.[0], kind: "MANUAL", note: "" }])}
+      >
+        <Plus aria-hidden size={16} /> Source
+      </Button>
+    </Card>
+  );
+}
+
+function HouseValuesCard() {
+  const { draft } = useModel();
+  return (
+    <Card title="House values">
+      <p className="mb-2 text-sm text-soft">
+        Thresholds and starting points that are judgement, not physics. Yours to change, for this
+        model; the reasons are in the documentation.
+      </p>
+      <div className="grid grid-cols-2 gap-3 sm:grid-cols-3">
+        {Object.keys(draft.present.house).map((name) => (
+          <HouseNumber key={name} name={name} />
+        ))}
+      </div>
+    </Card>
+  );
+}
+
+function HouseNumber({ name }: { name: string }) {
+  const field = useField(`setup.house.${name}`);
+  return field === undefined ? null : <DraftNumber path={["house", name]} />;
+}

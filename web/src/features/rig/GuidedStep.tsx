@@ -1,0 +1,238 @@
+import { useEffect, useState } from "react";
+import { useCloseSetUp, useMoveSetUp, type GuideVerdict, type OpenSetUp } from "@/api/rig";
+import { useModel } from "@/features/aircraft/model";
+import { AircraftViews } from "@/features/bench/AircraftViews";
+import { useBenchStore } from "@/features/bench/store";
+import { Button } from "@/ui/button";
+import { Caution } from "@/ui/card";
+import { Failure } from "@/ui/message";
+import { SeatDrawing } from "./SeatDrawing";
+
+/** What was typed, as numbers; a decimal comma is as good as a point. */
+const figures = (typed: string[]) =>
+  typed.map((text) => (text.trim() === "" ? NaN : Number(text.trim().replace(",", "."))));
+
+/** One step, to be read from a metre away. */
+export function GuidedStep({ open }: { open: OpenSetUp }) {
+  const { standing } = useModel();
+  const move = useMoveSetUp(standing.id);
+  const close = useCloseSetUp(standing.id);
+  const bench = useBenchStore();
+  const step = open.steps[open.step];
+  const answer = open.answers.find((one) => one.step === step?.id);
+  const verdict = open.verdicts.find((one) => one.step === step?.id);
+  const [typed, setTyped] = useState<string[]>(
+    step?.figures.map((_, i) => String(answer?.values[i] ?? "")) ?? [],
+  );
+  const surface = step?.surface ?? "";
+  useEffect(() => {
+    if (surface !== "") {
+      bench.select(surface);
+    }
+  }, [bench, surface]);
+  const values = figures(typed);
+  const complete = values.length > 0 && values.every((value) => Number.isFinite(value));
+  const wrong = typed.some((text, i) => text.trim() !== "" && !Number.isFinite(values[i]));
+  const changed = complete && values.some((value, i) => value !== answer?.values[i]);
+  const busy = move.isPending || close.isPending;
+  const last = open.step === open.steps.length - 1;
+  const send = (to: number, choice?: string) => {
+    const target = open.steps[to];
+    if (step === undefined || target === undefined || busy || wrong) {
+      return;
+    }
+    const given =
+      choice !== undefined
+        ? [{ step: step.id, choice, values: [] }]
+        : changed
+          ? [{ step: step.id, choice: "", values }]
+          : [];
+    move.mutate({ version: open.version, step: target.id, answers: given });
+  };
+  useEffect(() => {
+    const key = (event: KeyboardEvent) => {
+      if (event.target instanceof HTMLInputElement) {
+        return;
+      }
+      if (event.key === "n" || event.key === "ArrowRight") {
+        send(open.step + 1);
+      } else if (event.key === "b" || event.key === "ArrowLeft") {
+        send(open.step - 1);
+      }
+    };
+    addEventListener("keydown", key);
+    return () => removeEventListener("keydown", key);
+  });
+  if (step === undefined) {
+    return null;
+  }
+  return (
+    <div className="grid gap-4 lg:grid-cols-[minmax(0,1fr)_340px]">
+      <div>
+        <Progress at={open.step} of={open.steps.length} />
+        <form
+          className="min-h-[24rem] rounded-card border border-line bg-sheet p-6 sm:p-8"
+          onSubmit={(event) => {
+            event.preventDefault();
+            send(complete ? open.step : open.step + 1);
+          }}
+        >
+          <h2 className="mb-3 text-3xl leading-tight sm:text-4xl" data-guide={step.id}>
+            {step.title}
+          </h2>
+          <p className="mb-4 max-w-[52ch] text-xl leading-snug">{step.instruction}</p>
+          {step.caution !== "" && (
+            <div className="mb-4 text-lg">
+              <Caution>{step.caution}</Caution>
+            </div>
+          )}
+          <div className="flex flex-wrap gap-3">
+            {step.choices.map((choice) => (
+              <Button
+                key={choice.id}
+                large
+                look={answer?.choice === choice.id ? "main" : "plain"}
+                aria-pressed={answer?.choice === choice.id}
+                onClick={() => send(open.step, choice.id)}
+              >
+                {choice.words}
+              </Button>
+            ))}
+            {step.figures.map((figure, i) => (
+              <label key={figure.label} className="block">
+                <span className="block text-soft">
+                  {figure.label}
+                  {figure.known && `, expected ${figure.expected.toFixed(1)} ${figure.unit}`}
+                </span>
+                <span className="flex items-baseline gap-2">
+                  <input
+                    inputMode="decimal"
+                    className="figures h-14 w-32 rounded-card border border-line-strong bg-sheet px-3 text-3xl font-semibold"
+                    value={typed[i] ?? ""}
+                    onChange={(event) =>
+                      setTyped(
+                        typed.map((text, other) => (other === i ? event.target.value : text)),
+                      )
+                    }
+                  />
+                  <span className="text-xl text-soft">{figure.unit}</span>
+                </span>
+              </label>
+            ))}
+            {step.figures.length > 0 && (
+              <Button type="submit" large className="self-end" disabled={!changed || busy}>
+                Judge it
+              </Button>
+            )}
+          </div>
+          {wrong && (
+            <p role="alert" className="mt-2 font-medium text-grounded">
+              Numbers only.
+            </p>
+          )}
+          {verdict !== undefined && <Verdict verdict={verdict} />}
+        </form>
+        {[move, close].map((one, i) => one.isError && <Failure key={i} error={one.error} />)}
+        <div className="mt-4 grid grid-cols-2 gap-3">
+          <Button large onClick={() => send(open.step - 1)} disabled={open.step === 0 || busy}>
+            Back
+          </Button>
+          {last ? (
+            <Button look="main" large disabled={busy} onClick={() => close.mutate(open.version)}>
+              Done, close this set-up
+            </Button>
+          ) : (
+            <Button look="main" large onClick={() => send(open.step + 1)} disabled={busy || wrong}>
+              Next
+            </Button>
+          )}
+        </div>
+      </div>
+      <div className="space-y-3">
+        <AircraftViews compact />
+        {verdict?.seats.map((seat, i) => (
+          <SeatDrawing key={i} seat={seat} />
+        ))}
+        <StepList open={open} onGo={send} />
+      </div>
+    </div>
+  );
+}
+
+function Progress({ at, of }: { at: number; of: number }) {
+  return (
+    <div className="mb-3 flex items-center gap-3">
+      <div
+        role="progressbar"
+        aria-label="Bench set-up"
+        aria-valuemin={1}
+        aria-valuemax={of}
+        aria-valuenow={at + 1}
+        className="h-2 flex-1 overflow-hidden rounded-full bg-line"
+      >
+        <div className="h-full bg-brand" style={{ width: `${((at + 1) / of) * 100}%` }} />
+      </div>
+      <span className="figures text-soft">
+        Step {at + 1} of {of}
+      </span>
+    </div>
+  );
+}
+
+function Verdict({ verdict }: { verdict: GuideVerdict }) {
+  const { change } = useModel();
+  return (
+    <div
+      role="status"
+      data-verdict={verdict.asks ? "asks" : verdict.agrees ? "agrees" : "differs"}
+      className={`mt-5 border-l-4 bg-inset px-4 py-3 text-lg ${verdict.agrees ? "border-done" : "border-tag"}`}
+    >
+      <p className="font-medium">{verdict.words}</p>
+      {verdict.mends.map((mend) => (
+        <Button
+          key={mend.words}
+          className="mt-2 mr-2 text-base"
+          onClick={() => change({ type: "mend", edits: mend.edits })}
+        >
+          {mend.words}
+        </Button>
+      ))}
+    </div>
+  );
+}
+
+function StepList({ open, onGo }: { open: OpenSetUp; onGo: (to: number) => void }) {
+  return (
+    <details className="rounded-card border border-line bg-sheet p-3 text-sm">
+      <summary className="cursor-pointer font-semibold">All steps</summary>
+      <ol className="mt-2 max-h-80 overflow-auto">
+        {open.steps.map((step, i) => {
+          const verdict = open.verdicts.find((one) => one.step === step.id);
+          const answered = open.answers.some((one) => one.step === step.id);
+          const mark =
+            verdict === undefined
+              ? answered
+                ? "done"
+                : ""
+              : verdict.agrees
+                ? "done"
+                : "look again";
+          return (
+            <li key={step.id}>
+              <button
+                type="button"
+                className={`flex w-full justify-between gap-2 rounded-card px-2 py-0.5 text-left hover:bg-inset ${i === open.step ? "font-semibold" : ""}`}
+                onClick={() => onGo(i)}
+              >
+                <span>{step.title}</span>
+                <span className={mark === "look again" ? "text-grounded" : "text-done"}>
+                  {mark}
+                </span>
+              </button>
+            </li>
+          );
+        })}
+      </ol>
+    </details>
+  );
+}

@@ -1,0 +1,136 @@
+import { useState } from "react";
+import { Link } from "react-router";
+import { useProposeMap, useShare, useWiringSheet, type Proposed } from "@/api/rig";
+import { FindingsCard } from "@/features/aircraft/FindingsCard";
+import { useModel } from "@/features/aircraft/model";
+import { Button, buttonClass } from "@/ui/button";
+import { Card } from "@/ui/card";
+import { Failure } from "@/ui/message";
+import { MoveCard } from "./MoveCard";
+import { ReceiverCard } from "./ReceiverCard";
+import { TransmitterCard } from "./TransmitterCard";
+import { WiringPicture } from "./WiringPicture";
+
+/** From the transmitter's functions over channels and sockets to the last lead. */
+export function MapPage() {
+  const { draft } = useModel();
+  const sheet = useWiringSheet(draft.present);
+  return (
+    <div className="grid gap-4 lg:grid-cols-[minmax(0,1fr)_370px]">
+      <div className="min-w-0 space-y-3">
+        <Card
+          title="Channel map"
+          aside={
+            <Link to="wiring" className={buttonClass("main")}>
+              Wiring sheet
+            </Link>
+          }
+        >
+          {sheet.data !== undefined && <WiringPicture sheet={sheet.data} />}
+          {sheet.isError && <Failure error={sheet.error} />}
+        </Card>
+        <ReceiverCard />
+        <TransmitterCard />
+      </div>
+      <div className="space-y-3">
+        <ProposalCard />
+        <FindingsCard />
+        <MoveCard />
+      </div>
+    </div>
+  );
+}
+
+function ProposalCard() {
+  const { draft, change } = useModel();
+  const propose = useProposeMap();
+  const [shown, setShown] = useState<Proposed>();
+  const current = shown?.setup === draft.present || shown === undefined;
+  const draw = () => propose.mutate(draft.present, { onSuccess: setShown });
+  const take = (setup: Proposed["setup"]) => {
+    change({ type: "replace", setup });
+    setShown((old) => (old === undefined ? old : { ...old, setup }));
+  };
+  return (
+    <Card title="Let the program draw it up" className="!p-3">
+      <p className="mb-2 text-sm text-soft">
+        Stick functions on the channels where this transmitter expects them, then second surfaces of
+        pairs, levers and switches; sockets and lead lengths follow. Nothing moves differently.
+      </p>
+      <Button look="main" onClick={draw} disabled={propose.isPending}>
+        Propose a map
+      </Button>
+      {propose.isError && <Failure error={propose.error} />}
+      {shown !== undefined && (
+        <div className="mt-3 text-sm" data-proposal>
+          <ol className="space-y-1">
+            {shown.lines.map((line) => (
+              <li key={line.channel}>
+                <span className="font-semibold">
+                  Channel {line.channel}, {line.name}
+                </span>{" "}
+                {line.socket < 0 ? (
+                  <span className="font-medium text-grounded">has no socket</span>
+                ) : (
+                  <>on socket {line.socket}</>
+                )}
+                : <span className="text-soft">{line.why}.</span>
+              </li>
+            ))}
+          </ol>
+          <Button
+            className="mt-2"
+            onClick={() => take(shown.setup)}
+            disabled={current && shown.setup === draft.present}
+          >
+            Take this map
+          </Button>
+          {shown.sharing.length > 0 && (
+            <SharingList shown={shown} onTaken={() => setShown(undefined)} />
+          )}
+        </div>
+      )}
+    </Card>
+  );
+}
+
+function SharingList({ shown, onTaken }: { shown: Proposed; onTaken: () => void }) {
+  const { change } = useModel();
+  const share = useShare();
+  return (
+    <section className="mt-3 border-t border-line pt-2">
+      <h3 className="font-semibold">Sockets run out. What could share one, cheapest first:</h3>
+      <ul className="mt-1 space-y-2">
+        {shown.sharing.slice(0, 4).map((one) => (
+          <li key={`${one.keep}-${one.drop}`}>
+            <span className="font-medium">{one.names}</span> on a Y-lead
+            {one.reverser && ", with a reverser"}
+            <ul className="list-disc pl-5 text-soft">
+              {one.costs.map((cost) => (
+                <li key={cost}>{cost}</li>
+              ))}
+              <li className="figures">moves up to {one.apartMm.toFixed(1)} mm differently</li>
+            </ul>
+            <Button
+              className="mt-1"
+              onClick={() =>
+                share.mutate(
+                  { setup: shown.setup, keep: one.keep, drop: one.drop },
+                  {
+                    onSuccess: (setup) => {
+                      change({ type: "replace", setup });
+                      onTaken();
+                    },
+                  },
+                )
+              }
+            >
+              Let them share
+            </Button>
+          </li>
+        ))}
+      </ul>
+      {share.isError && <Failure error={share.error} />}
+    </section>
+  );
+}

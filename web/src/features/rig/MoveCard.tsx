@@ -1,0 +1,166 @@
+import { useState } from "react";
+import { useMoveTransmitter, type Moved } from "@/api/rig";
+import { useField } from "@/features/aircraft/fields";
+import { useModel } from "@/features/aircraft/model";
+import { Button } from "@/ui/button";
+import { Card } from "@/ui/card";
+import { Choice } from "@/ui/choice";
+import { Failure } from "@/ui/message";
+import { NumberField } from "@/ui/number-field";
+import { transmitterNumbers } from "./transmitter";
+
+type Transmitter = Moved["setup"]["transmitter"];
+
+const ORDERS: readonly (readonly [string, string])[] = [
+  ["ROLL PITCH THROTTLE YAW", "roll, pitch, throttle, yaw"],
+  ["THROTTLE ROLL PITCH YAW", "throttle, roll, pitch, yaw"],
+  ["PITCH ROLL THROTTLE YAW", "pitch, roll, throttle, yaw"],
+  ["ROLL PITCH YAW THROTTLE", "roll, pitch, yaw, throttle"],
+  ["YAW PITCH THROTTLE ROLL", "yaw, pitch, throttle, roll"],
+];
+
+/** The model on another transmitter, with every surface before and after. */
+export function MoveCard() {
+  const { draft, change } = useModel();
+  const [open, setOpen] = useState(false);
+  const [to, setTo] = useState<Transmitter>(draft.present.transmitter);
+  const [moved, setMoved] = useState<Moved>();
+  const move = useMoveTransmitter();
+  const set = (field: keyof Transmitter, value: unknown) => {
+    setTo({ ...to, [field]: value });
+    setMoved(undefined);
+  };
+  if (!open) {
+    return (
+      <Card title="Another transmitter" className="!p-3">
+        <p className="mb-2 text-sm text-soft">
+          Other order, other pulse, other sub-trim: every surface goes on moving as it does.
+        </p>
+        <Button
+          onClick={() => {
+            setTo(draft.present.transmitter);
+            setOpen(true);
+          }}
+        >
+          Move this model
+        </Button>
+      </Card>
+    );
+  }
+  return (
+    <Card title="To which transmitter?" className="!p-3">
+      <div className="grid grid-cols-2 gap-2">
+        <label className="col-span-2 block text-sm">
+          <span className="mb-0.5 block text-soft">Name</span>
+          <input
+            className="h-9 w-full rounded-card border border-line-strong bg-sheet px-2.5"
+            value={to.name}
+            maxLength={80}
+            onChange={(event) => set("name", event.target.value)}
+          />
+        </label>
+        <Choice
+          label="Channel order"
+          value={to.channelOrder.join(" ")}
+          options={ORDERS}
+          onValue={(order) => set("channelOrder", order.split(" "))}
+        />
+        <Choice
+          label="Sub-trim"
+          value={to.subTrimMode}
+          options={[
+            ["SHIFT", "shifts the ends too"],
+            ["FIXED_ENDS", "leaves the ends"],
+          ]}
+          onValue={(mode) => set("subTrimMode", mode)}
+        />
+        {(["stickMode", ...transmitterNumbers] as const).map((field) => (
+          <ProfileNumber
+            key={field}
+            field={field}
+            value={to[field]}
+            onValue={(value) => set(field, value)}
+          />
+        ))}
+      </div>
+      <div className="mt-2 flex gap-2">
+        <Button
+          look="main"
+          disabled={move.isPending}
+          onClick={() =>
+            move.mutate({ setup: draft.present, transmitter: to }, { onSuccess: setMoved })
+          }
+        >
+          Show before and after
+        </Button>
+        <Button look="quiet" onClick={() => setOpen(false)}>
+          Leave it
+        </Button>
+      </div>
+      {move.isError && <Failure error={move.error} />}
+      {moved !== undefined && (
+        <BeforeAfter
+          moved={moved}
+          onTake={() => {
+            change({ type: "replace", setup: moved.setup });
+            setMoved(undefined);
+            setOpen(false);
+          }}
+        />
+      )}
+    </Card>
+  );
+}
+
+interface ProfileProps {
+  field: "stickMode" | (typeof transmitterNumbers)[number];
+  value: number;
+  onValue: (value: number) => void;
+}
+
+function ProfileNumber({ field, value, onValue }: ProfileProps) {
+  const known = useField(`setup.transmitter.${field}`);
+  return known === undefined ? null : <NumberField field={known} value={value} onValue={onValue} />;
+}
+
+function BeforeAfter({ moved, onTake }: { moved: Moved; onTake: () => void }) {
+  return (
+    <section className="mt-3 text-sm" data-moved>
+      <p className="figures font-semibold">
+        Largest difference of any surface: {moved.largestMm.toFixed(4)} mm
+      </p>
+      {moved.notes.length > 0 && (
+        <ul className="my-1 list-disc pl-5 text-grounded">
+          {moved.notes.map((note) => (
+            <li key={note}>{note}</li>
+          ))}
+        </ul>
+      )}
+      <div className="max-h-64 overflow-auto">
+        <table className="figures w-full">
+          <thead>
+            <tr className="text-left text-xs text-soft">
+              <th className="font-medium">Surface</th>
+              <th className="font-medium">with</th>
+              <th className="text-right font-medium">before</th>
+              <th className="text-right font-medium">after</th>
+            </tr>
+          </thead>
+          <tbody>
+            {moved.lines.map((line, i) => (
+              <tr key={i} className="border-t border-line">
+                <td>{line.surface}</td>
+                <td>{line.where}</td>
+                <td className="text-right">{line.beforeMm.toFixed(2)}</td>
+                <td className="text-right">{line.afterMm.toFixed(2)}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+      <Button look="main" className="mt-2" onClick={onTake}>
+        Take it over
+      </Button>
+    </section>
+  );
+}

@@ -1,0 +1,191 @@
+import { Plus, X } from "lucide-react";
+import { DraftCheck, DraftChoice, DraftNumber, DraftText } from "@/features/aircraft/fields";
+import { useModel } from "@/features/aircraft/model";
+import { Button } from "@/ui/button";
+import { Card } from "@/ui/card";
+
+const R = ["wiring", "receiver"] as const;
+
+/** The receiver's profile, its sockets, the leads, and what sits in between. */
+export function ReceiverCard() {
+  const { draft, change } = useModel();
+  const { receiver, leads, between } = draft.present.wiring;
+  const sockets = receiver.sockets;
+  const set = (path: readonly (string | number)[], value: unknown) =>
+    change({ type: "edit", path, value });
+  const addSocket = () => {
+    const next = Math.max(-1, ...sockets.map((one) => one.number)) + 1;
+    const channel = Math.max(0, ...sockets.map((one) => one.channel)) + 1;
+    set([...R, "sockets"], [...sockets, { number: next, channel, output: "SERVO" }]);
+  };
+  return (
+    <>
+      <Card title="Receiver">
+        <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
+          <DraftText path={[...R, "name"]} />
+          <DraftChoice
+            path={[...R, "failsafe"]}
+            label="Failsafe holds"
+            options={[
+              ["EVERY_CHANNEL", "every channel"],
+              ["ONE_CHANNEL", "one channel only"],
+              ["NONE", "nothing"],
+            ]}
+          />
+          {receiver.failsafe === "ONE_CHANNEL" && <DraftNumber path={[...R, "failsafeChannel"]} />}
+          <div className="self-center">
+            <DraftCheck path={[...R, "anyChannel"]} label="A socket can carry any channel" />
+          </div>
+        </div>
+        <ul className="mt-3 grid gap-2 sm:grid-cols-2">
+          {sockets.map((socket, i) => (
+            <li key={i} className="flex items-end gap-2 rounded-card border border-line p-2">
+              <div className="w-20">
+                <DraftNumber path={[...R, "sockets", i, "number"]} />
+              </div>
+              <div className="w-20">
+                <DraftNumber path={[...R, "sockets", i, "channel"]} />
+              </div>
+              <div className="flex-1 pb-[1.05rem]">
+                <DraftChoice
+                  path={[...R, "sockets", i, "output"]}
+                  label="Puts out"
+                  options={[
+                    ["SERVO", "servo pulses"],
+                    ["BUS", "a serial bus"],
+                    ["TELEMETRY", "telemetry"],
+                  ]}
+                />
+              </div>
+              <Button
+                look="quiet"
+                className="mb-[1.05rem] !px-2"
+                aria-label={`Remove socket ${socket.number}`}
+                onClick={() =>
+                  set(
+                    [...R, "sockets"],
+                    sockets.filter((_, other) => other !== i),
+                  )
+                }
+              >
+                <X aria-hidden size={15} />
+              </Button>
+            </li>
+          ))}
+        </ul>
+        <Button className="mt-2" onClick={addSocket}>
+          <Plus aria-hidden size={16} /> Socket
+        </Button>
+      </Card>
+      <Card title="Leads">
+        <ul className="space-y-2">
+          {leads.map((lead, i) => (
+            <li key={lead.device} className="border-t border-line pt-2 first:border-0 first:pt-0">
+              <p className="mb-1 text-sm font-semibold">{deviceName(draft.present, lead.device)}</p>
+              <div className="grid grid-cols-2 gap-2 sm:grid-cols-[4.5rem_7rem_7rem_1fr_auto]">
+                <DraftNumber path={["wiring", "leads", i, "socket"]} />
+                <DraftText path={["wiring", "leads", i, "splitter"]} label="Y-lead" />
+                <DraftNumber path={["wiring", "leads", i, "extensionMm"]} />
+                <DraftText path={["wiring", "leads", i, "label"]} label="Label on it" />
+                <div className="self-center">
+                  <DraftCheck path={["wiring", "leads", i, "reverser"]} label="Reverser" />
+                </div>
+              </div>
+            </li>
+          ))}
+        </ul>
+      </Card>
+      <Card title="Between receiver and servos">
+        {between.length === 0 && (
+          <p className="text-sm text-soft">
+            Nothing. A stabiliser or on-board controller goes here, since it limits travel, may take
+            trims for commands, and asks for direction checks of its own.
+          </p>
+        )}
+        {between.map((one, i) => (
+          <div
+            key={i}
+            className="grid grid-cols-2 gap-2 border-t border-line py-2 first:border-0 sm:grid-cols-4"
+          >
+            <DraftText path={["wiring", "between", i, "name"]} label="Name" />
+            <DraftChoice
+              path={["wiring", "between", i, "kind"]}
+              label="What"
+              options={[
+                ["STABILISER", "stabiliser"],
+                ["CONTROLLER", "on-board controller"],
+              ]}
+            />
+            <DraftNumber path={["wiring", "between", i, "travelLimitPercent"]} />
+            <div className="space-y-1">
+              <DraftCheck path={["wiring", "between", i, "allowsTrim"]} label="Trims pass" />
+              <DraftCheck path={["wiring", "between", i, "bypassed"]} label="Bypassed" />
+            </div>
+            <fieldset className="col-span-full flex flex-wrap gap-3 text-sm">
+              <legend className="text-soft">Channels that run through it</legend>
+              {draft.present.channels.map((channel) => (
+                <label key={channel.number} className="flex items-center gap-1">
+                  <input
+                    type="checkbox"
+                    className="accent-[var(--brand)]"
+                    checked={one.channels.includes(channel.number)}
+                    onChange={(event) =>
+                      set(
+                        ["wiring", "between", i, "channels"],
+                        event.target.checked
+                          ? [...one.channels, channel.number]
+                          : one.channels.filter((number) => number !== channel.number),
+                      )
+                    }
+                  />
+                  {channel.number} {channel.name}
+                </label>
+              ))}
+            </fieldset>
+            <Button
+              look="quiet"
+              onClick={() =>
+                set(
+                  ["wiring", "between"],
+                  between.filter((_, other) => other !== i),
+                )
+              }
+            >
+              Remove it
+            </Button>
+          </div>
+        ))}
+        <Button
+          className="mt-2"
+          onClick={() =>
+            set(
+              ["wiring", "between"],
+              [
+                ...between,
+                {
+                  name: "Stabiliser",
+                  kind: "STABILISER",
+                  channels: [],
+                  travelLimitPercent: 150,
+                  allowsTrim: false,
+                  bypassed: false,
+                },
+              ],
+            )
+          }
+        >
+          <Plus aria-hidden size={16} /> Stabiliser or controller
+        </Button>
+      </Card>
+    </>
+  );
+}
+
+type Setup = ReturnType<typeof useModel>["draft"]["present"];
+
+/** The pilot's name for what a lead runs to. */
+export const deviceName = (setup: Setup, id: string): string =>
+  setup.servos.find((one) => one.id === id)?.name ??
+  setup.airframe.motors.find((one) => one.id === id)?.name ??
+  setup.channels.find((one) => one.carries === id)?.name ??
+  id;

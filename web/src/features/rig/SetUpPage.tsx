@@ -1,0 +1,92 @@
+import { useState } from "react";
+import { useBeginSetUp, useMeasurements, useOpenSetUp } from "@/api/rig";
+import { useModel } from "@/features/aircraft/model";
+import { day } from "@/domain/words";
+import { Button } from "@/ui/button";
+import { Card, Caution } from "@/ui/card";
+import { Choice } from "@/ui/choice";
+import { Failure, Waiting } from "@/ui/message";
+import { GuidedStep } from "./GuidedStep";
+
+type School = "ROD_FIRST" | "SUB_TRIM_FIRST";
+
+/** Setting the model up on the bench, one step at a time; it can be left and taken up again. */
+export function SetUpPage() {
+  const { standing } = useModel();
+  const open = useOpenSetUp(standing.id);
+  if (open.data === undefined) {
+    return open.isError ? <Failure error={open.error} /> : <Waiting what="the bench set-up" />;
+  }
+  return open.data === null ? <Begin /> : <GuidedStep key={open.data.step} open={open.data} />;
+}
+
+function Begin() {
+  const { standing } = useModel();
+  const begin = useBeginSetUp(standing.id);
+  const [school, setSchool] = useState<School>("ROD_FIRST");
+  return (
+    <div className="grid gap-4 lg:grid-cols-2">
+      <Card title="Set the model up on the bench">
+        <p className="mb-3">
+          Per servo: seat the arm, level the surface by its rod, check the direction from behind,
+          measure the travel with a ruler. Every figure is kept with its date; you can stop anywhere
+          and go on later.
+        </p>
+        <Caution>
+          Propeller off, motor leads apart, or the cut proven: the first step asks which, and writes
+          it down.
+        </Caution>
+        <div className="my-3 max-w-sm">
+          <Choice
+            label="How do you centre?"
+            value={school}
+            onValue={setSchool}
+            options={[
+              ["ROD_FIRST", "sub-trim stays zero, the rod levels"],
+              ["SUB_TRIM_FIRST", "sub-trim squares the arm, then the rod"],
+            ]}
+          />
+          <p className="mt-1 text-xs text-soft">
+            {school === "ROD_FIRST"
+              ? "Keeps the whole sub-trim in reserve; the arm may lean by up to half a tooth."
+              : "The arm is exactly square, so up and down are equal; some sub-trim is used up."}
+          </p>
+        </div>
+        <Button look="main" large onClick={() => begin.mutate(school)} disabled={begin.isPending}>
+          Begin
+        </Button>
+        {begin.isError && <Failure error={begin.error} />}
+      </Card>
+      <MeasurementLog />
+    </div>
+  );
+}
+
+function MeasurementLog() {
+  const { standing } = useModel();
+  const measurements = useMeasurements(standing.id);
+  const list = measurements.data ?? [];
+  return (
+    <Card title="What was measured">
+      {list.length === 0 ? (
+        <p className="text-soft">Nothing yet.</p>
+      ) : (
+        <table className="figures w-full text-sm">
+          <tbody>
+            {list.slice(0, 40).map((one, i) => (
+              <tr key={i} className="border-t border-line first:border-0">
+                <td className="py-1 pr-2">{one.title}</td>
+                <td className="pr-2 font-semibold whitespace-nowrap">
+                  {one.choice === "" ? one.values.join(" / ") : one.choice.replace("-", " ")}
+                </td>
+                <td className="whitespace-nowrap text-soft">
+                  {day(one.answeredAt)}, revision {one.revisionNumber}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+    </Card>
+  );
+}

@@ -1,0 +1,162 @@
+import { Plus, X } from "lucide-react";
+import {
+  DraftCheck,
+  DraftChoice,
+  DraftNumber,
+  DraftNumbers,
+  DraftText,
+} from "@/features/aircraft/fields";
+import { useModel } from "@/features/aircraft/model";
+import { behind } from "@/features/aircraft/chain";
+import { Button } from "@/ui/button";
+import { Card } from "@/ui/card";
+
+/** One surface: where it sits, what it takes of each control, what moves it. */
+export function SurfaceEditor({ index }: { index: number }) {
+  const { draft, change } = useModel();
+  const setup = draft.present;
+  const surface = setup.surfaces[index];
+  if (surface === undefined) {
+    return null;
+  }
+  const at = ["surfaces", index] as const;
+  const levers = surface.shares.levers;
+  const inputs = setup.transmitter.inputs;
+  const setLevers = (value: typeof levers) =>
+    change({ type: "edit", path: [...at, "shares", "levers"], value });
+  return (
+    <>
+      <Card title={surface.name}>
+        <div className="grid grid-cols-2 gap-3 sm:grid-cols-3">
+          <DraftText path={[...at, "name"]} label="Name" />
+          <DraftChoice
+            path={[...at, "side"]}
+            label="Side"
+            options={[
+              ["LEFT", "left"],
+              ["CENTRE", "middle"],
+              ["RIGHT", "right"],
+            ]}
+          />
+          <DraftChoice
+            path={[...at, "part"]}
+            label="Kind of surface"
+            options={[
+              ["HINGED", "on a hinge line"],
+              ["SPOILER", "spoiler plate"],
+              ["WHEEL", "steered wheel"],
+              ["SWINGING_WING", "swinging wing"],
+              ["NOZZLE", "vectoring nozzle"],
+            ]}
+          />
+          <DraftChoice
+            path={[...at, "place", "panel"]}
+            label="On panel"
+            options={setup.airframe.panels.map((panel) => [panel.id, panel.name] as const)}
+          />
+          <DraftNumber path={[...at, "place", "from"]} />
+          <DraftNumber path={[...at, "place", "to"]} />
+          <DraftNumber path={[...at, "chordMm"]} />
+          <DraftNumbers path={[...at, "hornHolesMm"]} label="Holes on the horn, mm" />
+          <div className="self-center">
+            <DraftCheck path={[...at, "sideways"]} label="Moves sideways" />
+          </div>
+        </div>
+      </Card>
+      <Card title="What it takes of each control">
+        <div className="grid grid-cols-2 gap-3 sm:grid-cols-3">
+          <DraftNumber path={[...at, "shares", "roll"]} />
+          <DraftNumber path={[...at, "shares", "pitch"]} />
+          <DraftNumber path={[...at, "shares", "yaw"]} />
+        </div>
+        <p className="mt-1 text-xs text-soft">
+          1 is all of it, minus turns it round: an elevator 1 of pitch, a left aileron −1 of roll, a
+          left elevon ½ of pitch and −½ of roll, a flap −1 of its lever.
+        </p>
+        {levers.map((_, i) => (
+          <div key={i} className="mt-2 flex items-end gap-2">
+            <DraftChoice
+              path={[...at, "shares", "levers", i, "input"]}
+              label="Lever or switch"
+              options={inputs.map((input) => [input.id, input.name] as const)}
+            />
+            <DraftNumber path={[...at, "shares", "levers", i, "share"]} />
+            <Button
+              look="quiet"
+              aria-label="Remove this lever"
+              onClick={() => setLevers(levers.filter((_, other) => other !== i))}
+            >
+              <X aria-hidden size={16} />
+            </Button>
+          </div>
+        ))}
+        {inputs.length > 0 && (
+          <Button
+            className="mt-2"
+            onClick={() => setLevers([...levers, { input: inputs[0]?.id ?? "", share: 1 }])}
+          >
+            <Plus aria-hidden size={16} /> A lever or switch moves it too
+          </Button>
+        )}
+      </Card>
+      <Driver index={index} />
+    </>
+  );
+}
+
+function Driver({ index }: { index: number }) {
+  const { draft, change } = useModel();
+  const setup = draft.present;
+  const surface = setup.surfaces[index];
+  const { servo } = behind(setup, index);
+  if (surface === undefined) {
+    return null;
+  }
+  const rod = surface.rod;
+  const drivers = [
+    ...setup.servos.map((one) => [`SERVO ${one.id}`, one.name] as const),
+    ...setup.surfaces
+      .filter((one) => one.id !== surface.id)
+      .map((one) => [`SURFACE ${one.id}`, `${one.name}, by a slave rod`] as const),
+  ];
+  const drive = (value: string) => {
+    const [driver, driverId] = value.split(" ");
+    change({ type: "edit", path: ["surfaces", index, "rod"], value: { ...rod, driver, driverId } });
+  };
+  return (
+    <Card title="What drives it">
+      <div className="grid grid-cols-2 gap-3 sm:grid-cols-3">
+        <label className="block min-w-0">
+          <span className="mb-0.5 block text-sm text-soft">Driven by</span>
+          <select
+            className="h-9 w-full rounded-card border border-line-strong bg-sheet px-2 font-medium"
+            value={`${rod.driver} ${rod.driverId}`}
+            onChange={(event) => drive(event.target.value)}
+          >
+            {drivers.map(([value, words]) => (
+              <option key={value} value={value}>
+                {words}
+              </option>
+            ))}
+          </select>
+        </label>
+        {rod.driver === "SERVO" && servo >= 0 && (
+          <>
+            <DraftText path={["servos", servo, "name"]} label="Servo" />
+            <DraftChoice
+              path={["servos", servo, "channel"]}
+              label="Channel"
+              options={setup.channels
+                .filter((one) => setup.surfaces.some((each) => each.id === one.carries))
+                .map((one) => [one.number, `${one.number}, ${one.name}`] as const)}
+            />
+            <DraftNumber path={["servos", servo, "seating", "teeth"]} />
+            <DraftNumber path={["servos", servo, "seating", "arms"]} />
+            <DraftNumbers path={["servos", servo, "armHolesMm"]} label="Holes on the arm, mm" />
+            <DraftNumber path={["servos", servo, "leadMm"]} />
+          </>
+        )}
+      </div>
+    </Card>
+  );
+}

@@ -1,0 +1,123 @@
+import { ArrowLeft, ArrowRight, Plus, X } from "lucide-react";
+import { DraftChoice, DraftNumber, DraftText } from "@/features/aircraft/fields";
+import { useModel } from "@/features/aircraft/model";
+import { Button } from "@/ui/button";
+import { Card } from "@/ui/card";
+import { transmitterNumbers } from "./transmitter";
+
+const T = ["transmitter"] as const;
+
+/** The transmitter's profile: its conventions, its channel order, its levers and switches. */
+export function TransmitterCard() {
+  const { draft, change } = useModel();
+  const { channelOrder, inputs } = draft.present.transmitter;
+  const set = (field: string, value: unknown) =>
+    change({ type: "edit", path: [...T, field], value });
+  const swap = (i: number) => {
+    const order = [...channelOrder];
+    const [a, b] = [order[i], order[i + 1]];
+    if (a !== undefined && b !== undefined) {
+      order[i] = b;
+      order[i + 1] = a;
+      set("channelOrder", order);
+    }
+  };
+  const add = (kind: "LEVER" | "SWITCH") => {
+    const name = kind === "LEVER" ? "new lever" : "new switch";
+    const taken = new Set(inputs.map((one) => one.id));
+    let id = name.replace(" ", "-");
+    for (let i = 2; taken.has(id); i++) {
+      id = `${name.replace(" ", "-")}-${i}`;
+    }
+    set("inputs", [...inputs, { id, name, kind, positions: kind === "LEVER" ? 0 : 3 }]);
+  };
+  return (
+    <Card title="Transmitter">
+      <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
+        <DraftText path={[...T, "name"]} />
+        <DraftNumber path={[...T, "stickMode"]} />
+        <DraftChoice
+          path={[...T, "subTrimMode"]}
+          label="Sub-trim"
+          options={[
+            ["SHIFT", "shifts the ends too"],
+            ["FIXED_ENDS", "leaves the ends"],
+          ]}
+        />
+        {transmitterNumbers.map((field) => (
+          <DraftNumber key={field} path={[...T, field]} />
+        ))}
+      </div>
+      <h3 className="mt-3 text-sm font-semibold">Order of its first four channels</h3>
+      <ol className="mt-1 flex flex-wrap items-center gap-1">
+        {channelOrder.map((one, i) => (
+          <li key={one} className="flex items-center gap-1">
+            <span className="rounded-card border border-line-strong px-2 py-1 capitalize">
+              {one.toLowerCase()}
+            </span>
+            {i + 1 < channelOrder.length && (
+              <Button
+                look="quiet"
+                className="!px-1"
+                aria-label={`Exchange ${one.toLowerCase()} and ${(channelOrder[i + 1] ?? "").toLowerCase()}`}
+                onClick={() => swap(i)}
+              >
+                <ArrowLeft aria-hidden size={13} />
+                <ArrowRight aria-hidden size={13} className="-ml-1.5" />
+              </Button>
+            )}
+          </li>
+        ))}
+      </ol>
+      <h3 className="mt-3 text-sm font-semibold">Levers and switches it has</h3>
+      <ul className="mt-1 grid gap-2 sm:grid-cols-2">
+        {inputs.map((input, i) => (
+          <li key={input.id} className="flex items-end gap-2">
+            <div className="flex-1">
+              <DraftText
+                path={[...T, "inputs", i, "name"]}
+                label={input.kind === "LEVER" ? "Lever" : "Switch"}
+              />
+            </div>
+            {input.kind === "SWITCH" && (
+              <div className="w-24">
+                <DraftChoice
+                  path={[...T, "inputs", i, "positions"]}
+                  label="Positions"
+                  options={[
+                    [2, "2"],
+                    [3, "3"],
+                    [4, "4"],
+                    [5, "5"],
+                    [6, "6"],
+                  ]}
+                />
+              </div>
+            )}
+            <Button
+              look="quiet"
+              className="!px-2"
+              aria-label={`Remove ${input.name}`}
+              onClick={() =>
+                set(
+                  "inputs",
+                  inputs.filter((_, other) => other !== i),
+                )
+              }
+            >
+              <X aria-hidden size={15} />
+            </Button>
+          </li>
+        ))}
+      </ul>
+      <div className="mt-2 flex gap-2">
+        <Button onClick={() => add("LEVER")}>
+          <Plus aria-hidden size={16} /> Lever
+        </Button>
+        <Button onClick={() => add("SWITCH")}>
+          <Plus aria-hidden size={16} /> Switch
+        </Button>
+      </div>
+    </Card>
+  );
+}

@@ -1,0 +1,92 @@
+import { Link } from "react-router";
+import { useWiringSheet } from "@/api/rig";
+import { useModel } from "@/features/aircraft/model";
+import { Button, buttonClass } from "@/ui/button";
+import { Failure, Waiting } from "@/ui/message";
+import { leadWords } from "./WiringPicture";
+
+/** One printed page: wire the model from it, and buy what it lists. */
+export function WiringPage() {
+  const { draft } = useModel();
+  const setup = draft.present;
+  const sheet = useWiringSheet(setup);
+  if (sheet.data === undefined) {
+    return sheet.isError ? <Failure error={sheet.error} /> : <Waiting what="the wiring sheet" />;
+  }
+  const { rows, parts } = sheet.data;
+  return (
+    <div className="mx-auto max-w-[900px]">
+      <div className="no-print mb-3 flex gap-2">
+        <Link to=".." relative="path" className={buttonClass()}>
+          Back to the map
+        </Link>
+        <Button look="main" onClick={() => print()}>
+          Print
+        </Button>
+      </div>
+      <article className="rounded-card border border-line bg-sheet p-6 print:border-0 print:p-0">
+        <header className="mb-3 flex flex-wrap items-baseline justify-between gap-2">
+          <h2 className="text-2xl">{setup.name}: wiring sheet</h2>
+          <p className="text-sm text-soft">
+            {setup.transmitter.name}, stick mode {setup.transmitter.stickMode} ·{" "}
+            {setup.wiring.receiver.name}
+          </p>
+        </header>
+        <p className="mb-3 border-l-4 border-grounded bg-inset px-3 py-1.5 text-sm font-medium">
+          Propeller off or motor leads apart. Set the receiver’s outputs before a servo is plugged
+          in. Transmitter on first, off last. Label old leads before they come off.
+        </p>
+        <table className="figures w-full border-collapse text-sm" data-wiring>
+          <thead>
+            <tr className="border-b-2 border-ink text-left text-xs text-soft">
+              {["Socket", "Channel", "Plug in", "Side", "Lead", "Moves", "Label", "Done"].map(
+                (name) => (
+                  <th key={name} className="py-1 pr-2 font-medium">
+                    {name}
+                  </th>
+                ),
+              )}
+            </tr>
+          </thead>
+          <tbody>
+            {rows.map((row) => (
+              <tr key={row.device} className="border-b border-line align-top">
+                <td className="py-1.5 text-lg font-bold">{row.socket < 0 ? "none" : row.socket}</td>
+                <td className="py-1.5 pr-2">
+                  {row.channel}, {row.channelName}
+                </td>
+                <td className="py-1.5 pr-2 font-semibold">{row.device}</td>
+                <td className="py-1.5 pr-2">{row.side}</td>
+                <td className="py-1.5 pr-2">{leadWords(row)}</td>
+                <td className="py-1.5 pr-2">{row.moves || "—"}</td>
+                <td className="py-1.5 pr-2">{row.label}</td>
+                <td className="py-1.5">
+                  <span className="inline-block size-4 border-2 border-line-strong" />
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+        <section className="mt-4">
+          <h3 className="text-base">Leads to buy</h3>
+          {parts.length === 0 ? (
+            <p className="text-sm">None: every servo’s own lead reaches.</p>
+          ) : (
+            <ul className="columns-2 text-sm" data-parts>
+              {parts.map((part) => (
+                <li key={part.what}>
+                  <strong>{part.count}</strong> {part.what}
+                </li>
+              ))}
+            </ul>
+          )}
+          <p className="mt-1 text-xs text-soft">
+            Lengths are worked out from the drawing, {setup.house.leadSpareMm} mm to spare; lay a
+            string before you buy. Plugs go in the way the receiver is marked; a reversed plug does
+            nothing and harms nothing, a wrong socket does.
+          </p>
+        </section>
+      </article>
+    </div>
+  );
+}
