@@ -781,6 +781,8 @@ export interface components {
     BalanceSheet: {
       datum: string;
       /** Format: double */
+      datumAftMm: number;
+      /** Format: double */
       targetMm: number;
       /** Format: double */
       foremostMm: number;

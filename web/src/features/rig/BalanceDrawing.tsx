@@ -5,19 +5,21 @@ const WIDTH = 560;
 
 /** The model from above, nose left, with the range that may be flown and every pack's mark. */
 export function BalanceDrawing({ setup }: { setup: Setup }) {
+  const { targetMm, foremostMm, aftmostMm, packs, datum, datumAftMm } = setup.balance;
   const points = setup.airframe.panels.flatMap(corners);
   const aft = [
     ...points.map((one) => one.aft),
     ...setup.airframe.fuselage.map((one) => one.aftMm),
-    setup.balance.targetMm + 20,
+    datumAftMm + targetMm + 20,
   ];
   const [from, to] = [Math.min(0, ...aft), Math.max(...aft)];
   const half = Math.max(60, ...points.map((one) => Math.abs(one.right)));
   const scale = (WIDTH - 40) / (to - from);
-  const shown = Math.min(half, (to - from) * 0.3);
+  const shown = Math.min(half, (to - from) * 0.22);
   const height = 2 * shown * scale + 46;
   const middle = height / 2 - 4;
   const x = (mm: number) => 20 + (mm - from) * scale;
+  const station = (mm: number) => x(datumAftMm + mm);
   const at = (one: Vec) =>
     `${x(one.aft)},${middle + Math.max(-shown, Math.min(shown, one.right)) * scale}`;
   const body = setup.airframe.fuselage;
@@ -25,7 +27,6 @@ export function BalanceDrawing({ setup }: { setup: Setup }) {
     ...body.map((s) => ({ aft: s.aftMm, right: -s.halfWidthMm, up: 0 })),
     ...[...body].reverse().map((s) => ({ aft: s.aftMm, right: s.halfWidthMm, up: 0 })),
   ];
-  const { targetMm, foremostMm, aftmostMm, packs, datum } = setup.balance;
   return (
     <svg
       viewBox={`0 0 ${WIDTH} ${height}`}
@@ -43,22 +44,36 @@ export function BalanceDrawing({ setup }: { setup: Setup }) {
       ))}
       <polygon points={outline.map(at).join(" ")} fill="var(--sheet)" stroke="var(--line-strong)" />
       <rect
-        x={x(foremostMm)}
+        x={station(foremostMm)}
         y={8}
         width={Math.max(2, (aftmostMm - foremostMm) * scale)}
         height={height - 34}
         fill="var(--done)"
         opacity={0.25}
       />
-      <path d={`M${x(targetMm)} 8V${height - 26}`} stroke="var(--done)" strokeWidth={2.5} />
-      <text x={x(targetMm)} y={height - 10} fontSize={12} textAnchor="middle" fill="var(--done)">
+      <path d={`M${station(targetMm)} 8V${height - 26}`} stroke="var(--done)" strokeWidth={2.5} />
+      <text
+        x={station(targetMm)}
+        y={height - 10}
+        fontSize={12}
+        textAnchor="middle"
+        fill="var(--done)"
+      >
         wanted {targetMm} mm
+      </text>
+      <path
+        d={`M${x(datumAftMm)} 8V${height - 26}`}
+        stroke="var(--line-strong)"
+        strokeDasharray="3 4"
+      />
+      <text x={x(datumAftMm)} y={height - 10} fontSize={12} fill="var(--soft)" textAnchor="middle">
+        datum
       </text>
       {packs.map((pack, i) => (
         <g key={i}>
-          <circle cx={x(pack.cgMm)} cy={middle} r={6} fill="var(--tag)" stroke="var(--ink)" />
+          <circle cx={station(pack.cgMm)} cy={middle} r={6} fill="var(--tag)" stroke="var(--ink)" />
           <text
-            x={x(pack.cgMm) + 10}
+            x={station(pack.cgMm) + 10}
             y={middle - 8 + i * 15}
             fontSize={12}
             fontWeight={600}

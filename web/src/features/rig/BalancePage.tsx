@@ -25,7 +25,7 @@ type Asked = keyof typeof ASKED;
 /** Where it should balance, where it does with each pack, and what to move. */
 export function BalancePage() {
   const { draft, change } = useModel();
-  const { packs, targetMm } = draft.present.balance;
+  const { packs, targetMm, datumAftMm } = draft.present.balance;
   const sections = draft.present.airframe.fuselage.map((one) => one.aftMm);
   const span = Math.max(
     100,
@@ -36,8 +36,8 @@ export function BalancePage() {
     downDegrees: 0,
     lateralOffsetMm: 0,
     lateralArmMm: Math.round(span),
-    noseStationMm: Math.min(0, ...sections),
-    tailStationMm: Math.max(targetMm + 100, ...sections),
+    noseStationMm: Math.min(0, ...sections) - datumAftMm,
+    tailStationMm: Math.max(targetMm + datumAftMm + 100, ...sections) - datumAftMm,
   });
   const advice = useBalanceAdvice({ setup: draft.present, ...asked });
   const setPacks = (value: typeof packs) => change({ type: "edit", path: [...B, "packs"], value });
@@ -58,6 +58,7 @@ export function BalancePage() {
         <Card title="Where it should balance">
           <div className="grid grid-cols-2 gap-3 sm:grid-cols-3">
             <DraftText path={[...B, "datum"]} label="Measured from" />
+            <DraftNumber path={[...B, "datumAftMm"]} />
             <DraftNumber path={[...B, "targetMm"]} />
             <DraftNumber path={[...B, "emptyMassGrams"]} />
             <DraftNumber path={[...B, "foremostMm"]} />

@@ -1,6 +1,6 @@
 import type { WiringSheet } from "@/api/rig";
 
-const ROW = 34;
+const ROW = 40;
 const TOP = 26;
 const COLUMNS = { socket: 40, lead: 130, device: 360, moves: 560 };
 const WIDTH = 760;
@@ -76,8 +76,8 @@ export function WiringPicture({ sheet }: { sheet: WiringSheet }) {
             strokeWidth={row.splitter === "" ? 2 : 3}
             strokeDasharray={row.socket < 0 ? "5 4" : undefined}
           />
-          <Label x={COLUMNS.lead} y={y(i) - 3} text={`${row.channel}  ${row.channelName}`} bold />
-          <Label x={COLUMNS.lead} y={y(i) + 12} text={leadWords(row)} small />
+          <Label x={COLUMNS.lead} y={y(i) - 5} text={`${row.channel}  ${row.channelName}`} bold />
+          <Label x={COLUMNS.lead} y={y(i) + 14} text={leadWords(row)} small />
           <Label x={COLUMNS.device} y={y(i) + 5} text={row.device} />
           <Label x={COLUMNS.moves} y={y(i) + 5} text={row.moves || "—"} />
         </g>

@@ -133,7 +133,7 @@ public final class Rigs {
         List.of(),
         new Feel(response, response, response),
         Trims.ZERO,
-        new BalanceSheet("Nose", 60, 55, 65, 900, List.of(), 25),
+        new BalanceSheet("Nose", 0, 60, 55, 65, 900, List.of(), 25),
         HouseValues.STANDARD,
         Notebook.EMPTY);
   }

@@ -12,6 +12,8 @@ import hightally.core.guide.School;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Validation;
 import java.time.Clock;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -49,7 +51,7 @@ public class BenchSetUps {
       throw new ConflictException("A set-up of this model is under way; take that up again.");
     }
     String first = Guide.steps(hangar.newest(aircraftId).setup(), school).get(0).id();
-    return read(setUps.save(new BenchSetUpEntity(aircraftId, school, first, clock.instant())));
+    return read(setUps.save(new BenchSetUpEntity(aircraftId, school, first, now())));
   }
 
   /**
@@ -66,8 +68,7 @@ public class BenchSetUps {
     if (answer != null) {
       GuideStep asked = named(steps, "answer.step", Validation.check(answer).step());
       fits(asked, answer);
-      answers.save(
-          new BenchAnswerEntity(found, newest.number(), answer, asked.title(), clock.instant()));
+      answers.save(new BenchAnswerEntity(found, newest.number(), answer, asked.title(), now()));
     }
     found.moveTo(step);
     return read(setUps.saveAndFlush(found));
@@ -76,7 +77,7 @@ public class BenchSetUps {
   /** Closes it; what was measured stays. */
   @Transactional
   public void close(long aircraftId, int version) {
-    seen(aircraftId, version).close(clock.instant());
+    seen(aircraftId, version).close(now());
   }
 
   /** Everything ever measured on a model, newest first. */
@@ -85,6 +86,11 @@ public class BenchSetUps {
     return answers.findByAircraftIdOrderByIdDesc(aircraftId).stream()
         .map(BenchAnswerEntity::measurement)
         .toList();
+  }
+
+  /** As exact as the database keeps it. */
+  private Instant now() {
+    return clock.instant().truncatedTo(ChronoUnit.MICROS);
   }
 
   private static GuideStep named(List<GuideStep> steps, String field, String id) {

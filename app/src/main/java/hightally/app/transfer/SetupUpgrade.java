@@ -150,6 +150,7 @@ final class SetupUpgrade {
     return mapper.valueToTree(
         new BalanceSheet(
             "Nose",
+            0,
             point,
             point,
             point,

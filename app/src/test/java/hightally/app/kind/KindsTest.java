@@ -85,14 +85,16 @@ class KindsTest extends ApiTest {
       }
       ((ObjectNode) setup.at("/channels/0")).put("subTrimMicroseconds", 80);
       double[] before = travel(setup, 0, 0, 0);
-      JsonNode finding = shown(setup, 0, 0, 0).at("/findings/0");
-      assertThat(finding.get("rule").asText()).as(name).isEqualTo("large-sub-trim");
-      assertThat(finding.at("/mends/0/edits")).as("the channel and two rods").hasSize(3);
+      JsonNode finding = null;
       long reported = 0;
       for (JsonNode one : shown(setup, 0, 0, 0).get("findings")) {
-        reported += one.get("rule").asText().equals("large-sub-trim") ? 1 : 0;
+        if (one.get("rule").asText().equals("large-sub-trim")) {
+          finding = one;
+          reported++;
+        }
       }
-      assertThat(reported).isEqualTo(1);
+      assertThat(reported).as(name).isEqualTo(1);
+      assertThat(finding.at("/mends/0/edits")).as("the channel and two rods").hasSize(3);
       double[] after = travel(mended(setup, finding.at("/mends/0/edits")), 0, 0, 0);
       for (int i = 0; i < before.length; i++) {
         // Half a half turn of M2 is 0.1 mm of rod, at 14 mm radius and 45 mm chord 0.33 mm.

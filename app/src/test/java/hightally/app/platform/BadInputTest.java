@@ -25,13 +25,21 @@ class BadInputTest extends ApiTest {
           /transmitter/stickMode        | 5      | transmitter.stickMode         | 1 to 4
           /feel/pitch/expoPositivePercent | 101  | feel.pitch.expoPositivePercent | -50 to 100 %
           /servos/0/channel             | 3      | servos[0].channel             | a channel that carries a surface
-          /channels/1/carries           | "wing" | channels[1].carries           | a surface's id, or throttle
+          /channels/1/carries           | "wing" | channels[1].carries           | a surface's id, an input's id, or throttle
           /surfaces/4/rod/driverId      | "none" | surfaces[4].rod.driverId      | a servo's id
           /surfaces/0/chordMm           | "52"   | surfaces[0].chordMm           | a number
           /trims/roll                   | 2.5    | trims.roll                    | a whole number
           /feel/yaw/shape               | "ROUND" | feel.yaw.shape               | one of [CUBIC, SQUARE, EXPONENTIAL]
           /servos/0/centrePulseMicroseconds | null | servos[0].centrePulseMicroseconds | a number
-          /formatVersion                | 2      | formatVersion                 | written by a newer High Tally
+          /formatVersion                | 3      | formatVersion                 | written by a newer High Tally
+          /servos/0/seating/teeth       | 0      | servos[0].seating.teeth       | 1 to 120
+          /surfaces/0/rod/adjustedMm    | -29    | surfaces[0].rod.adjustedMm    | a rod that connects both holes
+          /surfaces/0/chordMm           | -5     | surfaces[0].chordMm           | 5 to 600 mm
+          /wiring/leads/0/device        | "gone" | wiring.leads[0].device        | the id of a servo, a motor
+          /airframe/motors/0/channel    | 1      | airframe.motors[0].channel    | a channel that carries the throttle
+          /contacts/0/second            | "nose" | contacts[0].second            | a surface's id
+          /balance/aftmostMm            | 10     | balance.aftmostMm             | at least the wanted point
+          /transmitter/channelOrder     | ["ROLL","ROLL","YAW","PITCH"] | transmitter.channelOrder | each of the four stick functions once
           """)
   void aSetupFileIsRefusedWithThePlaceThatIsWrong(
       String pointer, String value, String field, String requirement) throws Exception {

@@ -11,6 +11,7 @@ import java.util.function.Consumer;
  * Where a model should balance and where it does, with each pack.
  *
  * @param datum what stations are measured from, in words
+ * @param datumAftMm where that is on the drawing, aft of the nose
  * @param targetMm wanted balance point
  * @param foremostMm front end of the range that may be flown
  * @param aftmostMm its rear end
@@ -20,6 +21,8 @@ import java.util.function.Consumer;
  */
 public record BalanceSheet(
     @Text(label = "Datum") String datum,
+    @Within(min = -2000, max = 5000, unit = "mm", label = "Datum lies at", hint = "aft of the nose")
+        double datumAftMm,
     @Within(min = -2000, max = 5000, unit = "mm", label = "Balance point wanted") double targetMm,
     @Within(min = -2000, max = 5000, unit = "mm", label = "Not further forward than")
         double foremostMm,

@@ -1,9 +1,13 @@
 package hightally.core.airframe;
 
+import hightally.core.linkage.FourBar;
 import hightally.core.linkage.Linkage;
 import hightally.core.linkage.RodEnd;
+import hightally.core.quantity.SelfChecked;
 import hightally.core.quantity.Text;
+import hightally.core.quantity.Violation;
 import hightally.core.quantity.Within;
+import java.util.function.Consumer;
 
 /**
  * The rod that moves a surface.
@@ -21,7 +25,18 @@ public record Rod(
     Linkage linkage,
     RodEnd end,
     @Within(min = -30, max = 30, unit = "mm", label = "Rod adjusted", hint = "plus longer")
-        double adjustedMm) {
+        double adjustedMm)
+    implements SelfChecked {
+  @Override
+  public void check(String path, Consumer<Violation> found) {
+    FourBar bar = FourBar.of(linkage);
+    boolean connects = lengthMm() > 0 && !Double.isNaN(bar.withRod(lengthMm()).surfaceAngle(0));
+    if (!connects) {
+      found.accept(
+          new Violation(
+              path + "adjustedMm", "" + adjustedMm, "a rod that connects both holes at neutral"));
+    }
+  }
 
   /** Pin to pin as it stands now, mm. */
   public double lengthMm() {

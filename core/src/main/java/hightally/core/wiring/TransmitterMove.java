@@ -31,6 +31,12 @@ import java.util.Map;
  * clicks of the new step; what is left of a click becomes a preset, so nothing is lost.
  */
 public final class TransmitterMove {
+  /** What a document can say at most; beyond it only the note tells. */
+  private static final double MOST_ENDPOINT = 200;
+
+  private static final double MOST_SUB_TRIM = 300;
+  private static final double NOTHING = 1e-9;
+
   private final Setup from;
   private final Transmitter to;
   private final List<String> notes = new ArrayList<>();
@@ -73,7 +79,7 @@ public final class TransmitterMove {
             .trims(trims)
             .done();
     Setup numbered = ChannelPlan.renumbered(translated);
-    limits(numbered);
+    numbers(numbered);
     SignalPath before = SignalPath.of(from);
     SignalPath after = SignalPath.of(numbered);
     List<MovedLine> lines = lines(before, after);
@@ -92,7 +98,13 @@ public final class TransmitterMove {
     boolean fixed = to.subTrimMode() == SubTrimMode.FIXED_ENDS;
     double high = 100 * (reachHigh + (fixed ? subTrim : 0)) / to.microsecondsPer100();
     double low = 100 * (reachLow - (fixed ? subTrim : 0)) / to.microsecondsPer100();
-    return channel.with(subTrim, low, high);
+    limits(channel, subTrim, Math.max(low, high));
+    return channel.with(
+        Math.max(-MOST_SUB_TRIM, Math.min(MOST_SUB_TRIM, subTrim)), endpoint(low), endpoint(high));
+  }
+
+  private static double endpoint(double percent) {
+    return Math.max(0, Math.min(MOST_ENDPOINT, percent));
   }
 
   private int clicks(Control control) {
@@ -170,22 +182,23 @@ public final class TransmitterMove {
     return surface.withShares(new Shares(old.roll(), old.pitch(), old.yaw(), levers));
   }
 
-  private void limits(Setup moved) {
+  private void limits(Channel channel, double subTrim, double endpoint) {
+    if (endpoint > to.endpointLimitPercent() + NOTHING) {
+      note(
+          "%s needs an endpoint of %.0f %%, and this transmitter goes to %.0f %%: take a hole with"
+              + " more travel.",
+          channel.name(), endpoint, to.endpointLimitPercent());
+    }
+    if (Math.abs(subTrim) > to.subTrimLimitMicroseconds() + NOTHING) {
+      note(
+          "%s needs a sub-trim of %.0f µs, and this transmitter goes to %.0f µs: seat the arm"
+              + " again.",
+          channel.name(), Math.abs(subTrim), to.subTrimLimitMicroseconds());
+    }
+  }
+
+  private void numbers(Setup moved) {
     for (Channel channel : moved.channels()) {
-      double endpoint = Math.max(channel.endpointHighPercent(), channel.endpointLowPercent());
-      double subTrim = Math.abs(channel.subTrimMicroseconds());
-      if (endpoint > to.endpointLimitPercent() + 1e-9) {
-        note(
-            "%s needs an endpoint of %.0f %%, and this transmitter goes to %.0f %%: take a hole"
-                + " with more travel.",
-            channel.name(), endpoint, to.endpointLimitPercent());
-      }
-      if (subTrim > to.subTrimLimitMicroseconds() + 1e-9) {
-        note(
-            "%s needs a sub-trim of %.0f µs, and this transmitter goes to %.0f µs: seat the arm"
-                + " again.",
-            channel.name(), subTrim, to.subTrimLimitMicroseconds());
-      }
       if (channel.number() > to.lastChannel()) {
         note(
             "%s is left without a channel: this transmitter has %.0f, the last is %.0f.",

@@ -1,0 +1,96 @@
+package hightally.core.guide;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import hightally.core.Rigs;
+import hightally.core.setup.Setup;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class GuideJudgeTest {
+  private static final Setup PLAIN = Rigs.plain();
+
+  /** What left and right elevon did on roll and on pitch; r is right, w is wrong. */
+  @ParameterizedTest
+  @CsvSource({
+    "r r r r, The right way",
+    "w w r r, reverse this servo",
+    "w r w r, turn that command's sign",
+    "r w r w, turn that command's sign",
+    "r w w r, exchange the two leads",
+    "w r r r, Wiring alone cannot do this"
+  })
+  void twoCommandsTellMixedSurfacesApart(String seen, String words) {
+    String[] each = seen.split(" ");
+    List<GuideAnswer> answers =
+        List.of(
+            direction("right", "roll", each[2]),
+            direction("right", "pitch", each[3]),
+            direction("left", "roll", each[0]),
+            direction("left", "pitch", each[1]));
+    List<GuideVerdict> verdicts = GuideJudge.verdicts(PLAIN, School.ROD_FIRST, answers);
+    assertThat(verdicts.get(3).words()).contains(words);
+  }
+
+  private static GuideAnswer direction(String surface, String command, String seen) {
+    String choice = seen.equals("r") ? Guide.RIGHT : Guide.WRONG;
+    return new GuideAnswer("direction/" + surface + "/" + command, choice, List.of());
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    // At 80 % the arm turns 0.5 · 80 · 0.09 · 5 = 18°, the surface as far: 50 · sin 18° = 15.45 mm.
+    "15.5, 15.2, agrees",
+    "12.0, 12.0, differs",
+    "0.61, 0.61, asks",
+    "1.5, 1.5, asks"
+  })
+  void theRulerAgreesDiffersOrIsInAnotherUnit(double up, double down, String verdict) {
+    GuideAnswer answer = new GuideAnswer("travel/right", "", List.of(up, down));
+    GuideVerdict found = GuideJudge.verdicts(PLAIN, School.ROD_FIRST, List.of(answer)).get(0);
+    String said = found.asks() ? "asks" : found.agrees() ? "agrees" : "differs";
+    assertThat(said).isEqualTo(verdict);
+    if (verdict.equals("differs")) {
+      // 12 mm at 18° of arm is 13.9° of surface, a horn of about 12 · sin 18 / sin 13.9 = 15.4 mm.
+      assertThat(found.mends().get(0).words()).contains("effective horn radius 15.4");
+    }
+  }
+
+  @Test
+  void bothSchoolsSeatTheArmAndSayWhatIsLeft() {
+    GuideAnswer off = new GuideAnswer("seat/right", "", List.of(10.0));
+    GuideVerdict rod = GuideJudge.verdicts(PLAIN, School.ROD_FIRST, List.of(off)).get(0);
+    // Four arms on 25 teeth reach every 3.6°: -10.8 is nearest to -10 and leaves 0.8°.
+    assertThat(rod.words())
+        .contains("10.8° away from")
+        .contains("0.8° is left: leave the sub-trim");
+    GuideVerdict trim = GuideJudge.verdicts(PLAIN, School.SUB_TRIM_FIRST, List.of(off)).get(0);
+    // The right servo pulls on an increase: 0.8° towards the surface is 9 µs less.
+    assertThat(trim.words()).contains("sub-trim of -9 µs");
+  }
+
+  @Test
+  void theStepsFollowTheStickModeAndAskHowTheMotorWasMadeHarmlessFirst() {
+    List<GuideStep> steps = Guide.steps(PLAIN, School.ROD_FIRST);
+    assertThat(steps.get(0).id()).isEqualTo("harmless");
+    assertThat(StickWords.to(1, hightally.core.quantity.Control.PITCH, 1))
+        .isEqualTo("left stick back, towards you");
+    assertThat(StickWords.to(2, hightally.core.quantity.Control.PITCH, 1))
+        .isEqualTo("right stick back, towards you");
+    List<String> kinds = new ArrayList<>();
+    steps.forEach(step -> kinds.add(step.id().split("/")[0]));
+    assertThat(kinds).containsSubsequence("harmless", "power", "seat", "flush", "direction");
+    assertThat(kinds).contains("reflex");
+  }
+
+  @Test
+  void aLevelSurfaceIsTurnsOfTheRodAway() {
+    GuideAnswer off = new GuideAnswer("flush/right", "", List.of(2.0));
+    GuideVerdict found = GuideJudge.verdicts(PLAIN, School.ROD_FIRST, List.of(off)).get(0);
+    // 2 mm at 50 mm chord is 2.29°, at 12 mm horn 0.48 mm of rod: 1.2 turns of M2, in halves 1.
+    assertThat(found.words()).contains("1 turn").contains("goes down 2.0 mm");
+  }
+}

@@ -1,0 +1,167 @@
+package hightally.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.ColorScheme;
+import com.microsoft.playwright.options.Media;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** Rigging a model, from a kind of airframe to a wired and measured one. */
+class RigStoriesTest {
+  @TempDir static Path folder;
+  private static RunningApp app;
+  private static Browser browser;
+
+  @BeforeAll
+  static void start() {
+    app = RunningApp.start(folder.resolve("data"));
+    browser = new Browser();
+  }
+
+  @AfterAll
+  static void stop() {
+    browser.close();
+    app.close();
+  }
+
+  @Test
+  void aNewVTailModelFromAKindToAPrintedWiringSheet() {
+    browser.errors().clear();
+    Page page = open("new");
+    page.getByRole(AriaRole.RADIO, containing("V-tail, flaps")).click();
+    page.getByLabel("Name").fill("Sandpiper");
+    button(page, Pattern.compile("^Start")).click();
+    assertThat(page.getByRole(AriaRole.HEADING, named("Sandpiper revision 1"))).isVisible();
+
+    page.getByRole(AriaRole.LINK, named("Channel map")).click();
+    button(page, "Propose a map").click();
+    Locator proposal = page.locator("[data-proposal]");
+    assertThat(proposal).containsText("Channel 5, Right aileron on socket 5");
+    button(page, "Take this map").click();
+    page.getByLabel("Why this change").fill("Map for the new receiver");
+    button(page, "Save as revision 2").click();
+    assertThat(page.getByText("unsaved change")).hasCount(0);
+
+    page.getByRole(AriaRole.LINK, named("Wiring sheet")).click();
+    Locator rows = page.locator("[data-wiring] tbody tr");
+    assertThat(rows).hasCount(7);
+    assertThat(rows.nth(4)).containsText("Right aileron servo");
+    assertThat(page.locator("[data-parts]")).containsText("2 extensions, 1000 mm");
+    page.emulateMedia(new Page.EmulateMediaOptions().setMedia(Media.PRINT));
+    assertThat(page.getByRole(AriaRole.NAVIGATION, named("Rig"))).isHidden();
+    byte[] printed = page.pdf(new Page.PdfOptions().setFormat("A4"));
+    assertThat(pages(printed)).as("printed pages").isEqualTo(1);
+    assertThat(browser.errors()).isEmpty();
+  }
+
+  private static long pages(byte[] pdf) {
+    String text = new String(pdf, StandardCharsets.ISO_8859_1);
+    return Pattern.compile("/Type\\s*/Page[^s]").matcher(text).results().count();
+  }
+
+  @Test
+  void aGuidedSetUpWithABreakInTheMiddle() {
+    browser.errors().clear();
+    Page page = open("models/3/rig/set-up");
+    button(page, "Begin").click();
+    Locator step = page.locator("[data-guide]");
+    assertThat(step).hasText("Nothing can start");
+    button(page, "No motor is fitted").click();
+    next(page, step);
+    next(page, step);
+    assertThat(step).hasText("Left elevon servo: seat the arm");
+    page.getByLabel("Off square").fill("4");
+    button(page, "Judge it").click();
+    // 25 teeth and four arms reach every 3.6°: 0.4° of the 4° are left.
+    assertThat(page.locator("[data-verdict=agrees]")).containsText("0.4° is left");
+
+    // The break: the page is closed and another one opened.
+    page.close();
+    Page later = open("models/3/rig/set-up");
+    Locator here = later.locator("[data-guide]");
+    assertThat(here).hasText("Left elevon servo: seat the arm");
+    assertThat(later.getByLabel("Off square")).hasValue("4");
+    next(later, here);
+    next(later, here);
+    assertThat(here).hasText("Left elevon: which way, on roll");
+    button(later, "Went up").click();
+    assertThat(later.locator("[data-verdict=differs]")).containsText("The other command will tell");
+    next(later, here);
+    button(later, "Went down").click();
+    assertThat(later.locator("[data-verdict=differs]")).containsText("reverse this servo");
+    button(later, Pattern.compile("^Channel 1, Left elevon: reversed")).click();
+    assertThat(later.getByText("1 unsaved change")).isVisible();
+    button(later, "Undo").click();
+    next(later, here);
+    assertThat(here).hasText("Left elevon: travel with the ruler");
+    later.getByLabel("Full up").fill("0.4");
+    later.getByLabel("Full down").fill("0.4");
+    button(later, "Judge it").click();
+    assertThat(later.locator("[data-verdict=asks]")).containsText("inches or centimetres");
+    assertThat(browser.errors()).isEmpty();
+  }
+
+  private static void next(Page page, Locator step) {
+    String before = step.getAttribute("data-guide");
+    button(page, "Next").click();
+    page.waitForCondition(() -> !before.equals(step.getAttribute("data-guide")));
+  }
+
+  @Test
+  void aModelGoesToAnotherTransmitterAndAFlapIsAdded() {
+    browser.errors().clear();
+    Page page = open("models/1/rig/map");
+    button(page, "Move this model").click();
+    page.getByLabel("Channel order").selectOption("THROTTLE ROLL PITCH YAW");
+    Locator card = page.locator("section", withText("To which transmitter?"));
+    card.getByLabel("Pulse centre").fill("1520");
+    button(page, "Show before and after").click();
+    assertThat(page.locator("[data-moved]"))
+        .containsText("Largest difference of any surface: 0.0000 mm");
+    button(page, "Take it over").click();
+    assertThat(page.getByText("1 unsaved change")).isVisible();
+    page.getByRole(AriaRole.LINK, named("Airframe")).click();
+    page.locator("form", withText("Add it")).getByLabel("Name").fill("Inner flap");
+    button(page, "Add it").click();
+    assertThat(page.getByRole(AriaRole.HEADING, named("Right inner flap"))).isVisible();
+    button(page, "Remove Left inner flap").click();
+    assertThat(button(page, "Remove Left inner flap")).hasCount(0);
+    assertThat(browser.errors()).isEmpty();
+  }
+
+  private static Page.LocatorOptions withText(String text) {
+    return new Page.LocatorOptions().setHasText(text);
+  }
+
+  private static Page open(String path) {
+    Page page = browser.page(1280, 800, ColorScheme.LIGHT);
+    page.navigate(app.address() + path);
+    return page;
+  }
+
+  private static Locator button(Page page, String name) {
+    return page.getByRole(AriaRole.BUTTON, named(name));
+  }
+
+  private static Locator button(Page page, Pattern name) {
+    return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name));
+  }
+
+  private static Page.GetByRoleOptions containing(String name) {
+    return new Page.GetByRoleOptions().setName(name);
+  }
+
+  private static Page.GetByRoleOptions named(String name) {
+    return new Page.GetByRoleOptions().setName(name).setExact(true);
+  }
+}
