@@ -1246,6 +1246,7 @@ export interface components {
       explanations: components["schemas"]["Explanation"][];
       mends: components["schemas"]["Mend"][];
       even: components["schemas"]["Mend"][];
+      question: string;
     };
     SetupAsked: {
       setup: components["schemas"]["Setup"];

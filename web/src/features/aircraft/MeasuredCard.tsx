@@ -78,6 +78,11 @@ function Explained({ answer, onTake }: ExplainedProps) {
   const fitting = answer.explanations.filter((one) => one.explains).length;
   return (
     <div className="figures mt-3 space-y-2 text-sm" data-explained>
+      {answer.question !== "" && (
+        <p role="alert" className="font-semibold text-grounded">
+          {answer.question}
+        </p>
+      )}
       <p>
         The program expected {answer.expectedMm.map((mm) => mm.toFixed(1)).join(" / ")} mm.{" "}
         {fitting === 0

@@ -4,6 +4,7 @@ import { StickPads } from "@/features/bench/StickPads";
 import { TallyPanel } from "@/features/bench/TallyPanel";
 import { useBench } from "@/features/bench/store";
 import { Card } from "@/ui/card";
+import { ContactsCard } from "./ContactsCard";
 import { ChannelMap } from "./ChannelMap";
 import { FindingsCard } from "./FindingsCard";
 import { ProgramPanel } from "./ProgramPanel";
@@ -24,7 +25,10 @@ export function SetupPage({ part }: { part: "rig" | "program" }) {
       <div className="min-w-0 space-y-3">
         {index >= 0 &&
           (part === "rig" ? (
-            <RigPanel key={selected} index={index} />
+            <>
+              <RigPanel key={selected} index={index} />
+              <ContactsCard />
+            </>
           ) : (
             <ProgramPanel key={selected} index={index} />
           ))}

@@ -34,14 +34,16 @@ export function Silhouette({ setup }: { setup: Setup }) {
           />
         ))}
       <polygon points={outline.map(at).join(" ")} fill="var(--sheet)" {...line} />
-      {surfaceShapes(setup).map(({ surface, hinge, edge }) => (
-        <polygon
-          key={surface.id}
-          points={[hinge[0], hinge[1], edge[1], edge[0]].map(at).join(" ")}
-          fill="var(--brand)"
-          opacity={0.75}
-        />
-      ))}
+      {surfaceShapes(setup)
+        .filter(({ surface }) => surface.part !== "SWINGING_WING")
+        .map(({ surface, hinge, edge }) => (
+          <polygon
+            key={surface.id}
+            points={[hinge[0], hinge[1], edge[1], edge[0]].map(at).join(" ")}
+            fill="var(--brand)"
+            opacity={0.75}
+          />
+        ))}
     </svg>
   );
 }

@@ -33,7 +33,6 @@ export function ChangesPage() {
         <ChangeList />
       </div>
       <div className="space-y-3">
-        <Contacts />
         <Sources />
         <HouseValuesCard />
       </div>
@@ -154,51 +153,6 @@ function ChangeList() {
       )}
       {(changes.isError || mark.isError) && <Failure error={changes.error ?? mark.error} />}
     </>
-  );
-}
-
-function Contacts() {
-  const { draft, change } = useModel();
-  const { contacts, surfaces } = draft.present;
-  const options = surfaces.map((one) => [one.id, one.name] as const);
-  const set = (value: unknown) => change({ type: "edit", path: ["contacts"], value });
-  return (
-    <Card title="Surfaces that touch">
-      <p className="mb-2 text-sm text-soft">
-        Move both until they touch and type where each stands. The program then watches every corner
-        of the sticks.
-      </p>
-      {contacts.map((_, i) => (
-        <div key={i} className="flex items-end gap-2 border-t border-line py-2 first:border-0">
-          <div className="grid flex-1 grid-cols-2 gap-2 sm:grid-cols-4">
-            <DraftChoice path={["contacts", i, "first"]} label="Surface" options={options} />
-            <DraftNumber path={["contacts", i, "firstMm"]} />
-            <DraftChoice path={["contacts", i, "second"]} label="Other surface" options={options} />
-            <DraftNumber path={["contacts", i, "secondMm"]} />
-          </div>
-          <Button
-            look="quiet"
-            className="!px-2"
-            aria-label="Remove this contact"
-            onClick={() => set(contacts.filter((__, other) => other !== i))}
-          >
-            <X aria-hidden size={15} />
-          </Button>
-        </div>
-      ))}
-      {surfaces.length > 1 && (
-        <Button
-          onClick={() =>
-            set([
-              ...contacts,
-              { first: surfaces[0]?.id, firstMm: 100, second: surfaces[1]?.id, secondMm: 100 },
-            ])
-          }
-        >
-          <Plus aria-hidden size={16} /> Two surfaces
-        </Button>
-      )}
-    </Card>
   );
 }
 

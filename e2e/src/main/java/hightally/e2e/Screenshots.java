@@ -36,6 +36,10 @@ public final class Screenshots {
     plain("model-program", "models/1/program", ColorScheme.DARK);
     plain("findings", "models/3/rig", ColorScheme.LIGHT);
     plain("new-model", "new", ColorScheme.LIGHT);
+    plain("airframe", "models/2/rig/airframe", ColorScheme.LIGHT);
+    plain("balance", "models/1/rig/balance", ColorScheme.LIGHT);
+    channelMap();
+    guidedStep();
     throwsWanted();
     bench();
     phone();
@@ -61,6 +65,32 @@ public final class Screenshots {
     page.mouse().move(pad.x + pad.width * 0.72, pad.y + pad.height * 0.66);
     page.waitForTimeout(400);
     save(page, "bench-tally");
+  }
+
+  private void channelMap() {
+    Page page = open("models/2/rig/map", 1280, 800, ColorScheme.LIGHT);
+    click(page, "Propose a map", 1);
+    page.locator("[data-proposal]").waitFor();
+    click(page, "Take this map", 1);
+    page.waitForTimeout(500);
+    save(page, "channel-map");
+  }
+
+  private void guidedStep() {
+    Page page = open("models/3/rig/set-up", 1280, 800, ColorScheme.LIGHT);
+    click(page, "Begin", 1);
+    click(page, "No motor is fitted", 1);
+    for (int i = 0; i < 2; i++) {
+      Locator step = page.locator("[data-guide]");
+      String before = step.innerText();
+      click(page, "Next", 1);
+      page.waitForCondition(() -> !step.innerText().equals(before));
+    }
+    page.getByLabel("Off square").fill("9");
+    click(page, "Judge it", 1);
+    page.locator("[data-verdict]").waitFor();
+    page.waitForTimeout(300);
+    save(page, "guided-step");
   }
 
   private void throwsWanted() {

@@ -293,7 +293,8 @@ public final class GuideJudge {
     return Math.abs(Math.abs(measured) - expected) <= leeway;
   }
 
-  private static boolean otherUnit(double measured, double expected) {
+  /** Whether a reading looks as if it were in centimetres, tenths or inches. */
+  static boolean otherUnit(double measured, double expected) {
     if (expected < 1 || measured == 0) {
       return false;
     }

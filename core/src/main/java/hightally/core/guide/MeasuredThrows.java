@@ -15,6 +15,7 @@ import hightally.core.setup.Setup;
 import hightally.core.signal.SignalPath;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 
 /** From throws measured at some stick positions to the geometry behind them, and to equal sides. */
 public final class MeasuredThrows {
@@ -45,10 +46,15 @@ public final class MeasuredThrows {
    * @param expectedMm what the program computes at each reading
    * @param explanations geometry that explains them, the simplest first
    * @param mends taking each explanation into the linkage, in the same order
+   * @param question asked where a reading looks as if it were in another unit; empty otherwise
    * @param even endpoints that make a pair's other side move as far, where it has one
    */
   public record MeasuredAnswer(
-      List<Double> expectedMm, List<Explanation> explanations, List<Mend> mends, List<Mend> even) {}
+      List<Double> expectedMm,
+      List<Explanation> explanations,
+      List<Mend> mends,
+      List<Mend> even,
+      String question) {}
 
   /** Works back from the readings. */
   public static MeasuredAnswer answer(MeasuredQuestion question) {
@@ -70,7 +76,22 @@ public final class MeasuredThrows {
             question.setup().house().rulerMm());
     List<Explanation> found = LinkageFit.explanations(Validation.check(fit));
     List<Mend> mends = found.stream().map(one -> taken(index, one)).toList();
-    return new MeasuredAnswer(expected, found, mends, EvenPair.mends(path, index));
+    return new MeasuredAnswer(
+        expected, found, mends, EvenPair.mends(path, index), question(question, expected));
+  }
+
+  private static String question(MeasuredQuestion question, List<Double> expected) {
+    for (int i = 0; i < expected.size(); i++) {
+      double measured = question.readings().get(i).travelMm();
+      if (GuideJudge.otherUnit(measured, Math.abs(expected.get(i)))) {
+        return String.format(
+            Locale.ROOT,
+            "%.2f where %.1f mm was expected: is that mm, or inches or centimetres?",
+            measured,
+            expected.get(i));
+      }
+    }
+    return "";
   }
 
   /** The values an explanation found, set in the surface's linkage. */
