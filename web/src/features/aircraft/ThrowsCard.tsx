@@ -92,6 +92,7 @@ export function ThrowsCard({ index }: { index: number }) {
       {found.data !== undefined && found.data.length > 0 && question !== undefined && (
         <Choices
           answers={found.data}
+          stale={found.isPlaceholderData}
           onTake={(answer) =>
             change({
               type: "mend",
@@ -104,7 +105,14 @@ export function ThrowsCard({ index }: { index: number }) {
   );
 }
 
-function Choices({ answers, onTake }: { answers: Answer[]; onTake: (answer: Answer) => void }) {
+interface ChoicesProps {
+  answers: Answer[];
+  /** Answers to what was typed before; shown until the new ones are there, not to be taken. */
+  stale: boolean;
+  onTake: (answer: Answer) => void;
+}
+
+function Choices({ answers, stale, onTake }: ChoicesProps) {
   return (
     <table className="figures mt-3 w-full border-collapse text-sm" data-choices>
       <thead>
@@ -138,6 +146,7 @@ function Choices({ answers, onTake }: { answers: Answer[]; onTake: (answer: Answ
                 <Button
                   className="!min-h-7 px-2 text-xs"
                   onClick={() => onTake({ choice, ...answer })}
+                  disabled={stale}
                 >
                   Take it
                 </Button>

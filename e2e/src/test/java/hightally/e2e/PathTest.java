@@ -260,6 +260,7 @@ class PathTest {
     page.getByLabel("Wanted down, mm").fill("8");
     Locator choices = page.locator("[data-choices] tbody tr");
     assertThat(choices.first()).containsText("N·cm");
+    assertThat(button(page, "Take it").first()).isEnabled();
     String arm = choices.first().locator("td").first().innerText().replace(" mm", "");
     button(page, "Take it").first().click();
     assertThat(page.getByLabel("Arm radius")).hasValue(arm);
