@@ -340,6 +340,23 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/calc/curve": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** Points joined by straight lines, level beyond the ends */
+    post: operations["curve"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/calc/balance": {
     parameters: {
       query?: never;
@@ -817,6 +834,28 @@ export interface components {
       /** Format: double */
       endpointHighPercent: number;
     };
+    Condition: {
+      id: string;
+      name: string;
+      /** @enum {string} */
+      kind:
+        | "SWITCH_AT"
+        | "ABOVE"
+        | "BELOW"
+        | "PHASE"
+        | "TELEMETRY_ABOVE"
+        | "TELEMETRY_BELOW"
+        | "TIMER_ABOVE"
+        | "AND"
+        | "OR"
+        | "NOT";
+      subject: string;
+      /** Format: double */
+      limit: number;
+      members: string[];
+      /** Format: double */
+      heldSeconds: number;
+    };
     Contact: {
       first: string;
       /** Format: double */
@@ -825,16 +864,53 @@ export interface components {
       /** Format: double */
       secondMm: number;
     };
+    CurvePoint: {
+      /** Format: double */
+      x: number;
+      /** Format: double */
+      y: number;
+    };
+    Differential: {
+      surface: string;
+      /** Format: double */
+      percent: number;
+    };
+    FailsafeSetting: {
+      /** Format: int32 */
+      channel: number;
+      holds: boolean;
+      /** Format: double */
+      percent: number;
+    };
     Feel: {
       roll: components["schemas"]["Response"];
       pitch: components["schemas"]["Response"];
       yaw: components["schemas"]["Response"];
+    };
+    FeelSet: {
+      id: string;
+      name: string;
+      when: string;
+      phases: string[];
+      hasRoll: boolean;
+      hasPitch: boolean;
+      hasYaw: boolean;
+      feel: components["schemas"]["Feel"];
     };
     FigureSource: {
       figure: string;
       /** @enum {string} */
       kind: "MANUAL" | "MEASURED" | "OTHER_MODEL" | "OWN";
       note: string;
+    };
+    FlightTimer: {
+      id: string;
+      name: string;
+      countsDown: boolean;
+      /** Format: double */
+      startSeconds: number;
+      when: string;
+      spokenAtSeconds: number[];
     };
     HouseValues: {
       /** Format: double */
@@ -891,6 +967,29 @@ export interface components {
       opposite: boolean;
       pushRaises: boolean;
     };
+    Mix: {
+      id: string;
+      name: string;
+      reason: string;
+      /** @enum {string} */
+      source: "STICK" | "RESPONSE" | "INPUT" | "THROTTLE" | "POWER" | "SURFACE" | "CONSTANT";
+      subject: string;
+      /** Format: double */
+      weightPlusPercent: number;
+      /** Format: double */
+      weightMinusPercent: number;
+      /** Format: double */
+      startPercent: number;
+      curve: components["schemas"]["CurvePoint"][];
+      targets: components["schemas"]["MixTarget"][];
+      when: string;
+      phases: string[];
+    };
+    MixTarget: {
+      target: string;
+      /** Format: double */
+      factor: number;
+    };
     Motor: {
       id: string;
       name: string;
@@ -936,6 +1035,20 @@ export interface components {
       root: components["schemas"]["Station"];
       tip: components["schemas"]["Station"];
     };
+    Phase: {
+      id: string;
+      name: string;
+      goal: string;
+      when: string;
+      /** Format: double */
+      fadeSeconds: number;
+      presets: components["schemas"]["Preset"][];
+      differential: components["schemas"]["Differential"][];
+      ownRoll: boolean;
+      ownPitch: boolean;
+      ownYaw: boolean;
+      trims: components["schemas"]["Trims"];
+    };
     Place: {
       panel: string;
       /** Format: double */
@@ -970,6 +1083,21 @@ export interface components {
       /** Format: double */
       leftPercent: number;
       sentence: string;
+    };
+    Power: {
+      throttleInput: string;
+      twoWay: boolean;
+      curves: components["schemas"]["ThrottleCurve"][];
+      cutWhen: string;
+      /** Format: double */
+      cutPercent: number;
+      armWhen: string;
+      releaseWithStickBack: boolean;
+      failsafe: components["schemas"]["FailsafeSetting"][];
+      throttleWarning: boolean;
+      startPositions: components["schemas"]["StartPosition"][];
+      timers: components["schemas"]["FlightTimer"][];
+      alarms: components["schemas"]["TelemetryAlarm"][];
     };
     Preset: {
       surface: string;
@@ -1055,8 +1183,12 @@ export interface components {
       servos: components["schemas"]["Servo"][];
       surfaces: components["schemas"]["Surface"][];
       contacts: components["schemas"]["Contact"][];
-      presets: components["schemas"]["Preset"][];
+      conditions: components["schemas"]["Condition"][];
+      phases: components["schemas"]["Phase"][];
       feel: components["schemas"]["Feel"];
+      feelSets: components["schemas"]["FeelSet"][];
+      mixes: components["schemas"]["Mix"][];
+      power: components["schemas"]["Power"];
       trims: components["schemas"]["Trims"];
       balance: components["schemas"]["BalanceSheet"];
       house: components["schemas"]["HouseValues"];
@@ -1078,6 +1210,11 @@ export interface components {
       channel: number;
       /** @enum {string} */
       output: "SERVO" | "BUS" | "TELEMETRY";
+    };
+    StartPosition: {
+      input: string;
+      /** Format: int32 */
+      position: number;
     };
     Station: {
       /** Format: double */
@@ -1103,6 +1240,18 @@ export interface components {
       /** @enum {string} */
       part: "HINGED" | "WHEEL" | "SPOILER" | "SWINGING_WING" | "NOZZLE";
       hornHolesMm: number[];
+    };
+    TelemetryAlarm: {
+      name: string;
+      value: string;
+      /** Format: double */
+      limit: number;
+      /** Format: double */
+      delaySeconds: number;
+    };
+    ThrottleCurve: {
+      phases: string[];
+      points: components["schemas"]["CurvePoint"][];
     };
     ThrowGoal: {
       surface: string;
@@ -1530,6 +1679,13 @@ export interface components {
       /** Format: double */
       gain: number;
     };
+    CurveGiven: {
+      points?: number[][];
+      x?: number[];
+    };
+    CurveFound: {
+      y: number[];
+    };
     BalanceGiven: {
       /** Format: double */
       totalMass?: number;
@@ -1580,11 +1736,19 @@ export interface components {
       throttleCut: boolean;
       trims: components["schemas"]["Trims"];
       inputs: number[];
+      readings: components["schemas"]["Readings"];
     };
     MomentAsked: {
       setup: components["schemas"]["Setup"];
       moment: components["schemas"]["Moment"];
       selected: string;
+    };
+    Readings: {
+      /** Format: double */
+      linkPercent: number;
+      /** Format: double */
+      voltage: number;
+      timerSeconds: number[];
     };
     ControlThrow: {
       /** @enum {string} */
@@ -1615,6 +1779,7 @@ export interface components {
     Frame: {
       /** Format: int64 */
       number: number;
+      phase: string;
       positions: components["schemas"]["Positions"];
       /** Format: double */
       motorPower: number;
@@ -1701,7 +1866,16 @@ export interface components {
     TallyLine: {
       /** @enum {string} */
       contribution:
-        "RESPONSE" | "LEVER" | "PRESET" | "TRIM" | "CENTRE_SHIFT" | "ARM_OFFSET" | "ROD" | "LIMIT";
+        | "RESPONSE"
+        | "DIFFERENTIAL"
+        | "LEVER"
+        | "PRESET"
+        | "MIX"
+        | "TRIM"
+        | "CENTRE_SHIFT"
+        | "ARM_OFFSET"
+        | "ROD"
+        | "LIMIT";
       label: string;
       /** Format: double */
       percent: number;
@@ -2403,6 +2577,30 @@ export interface operations {
         };
         content: {
           "*/*": components["schemas"]["LinkagesFound"];
+        };
+      };
+    };
+  };
+  curve: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["CurveGiven"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["CurveFound"];
         };
       };
     };

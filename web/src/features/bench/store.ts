@@ -34,6 +34,7 @@ const REST: Moment = {
   throttleCut: true,
   trims: { roll: 0, pitch: 0, yaw: 0 },
   inputs: [],
+  readings: { linkPercent: 100, voltage: 12.6, timerSeconds: [] },
 };
 
 /**

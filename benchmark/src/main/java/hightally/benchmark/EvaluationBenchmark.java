@@ -49,7 +49,8 @@ public class EvaluationBenchmark {
               0.5,
               false,
               new Trims(i % 9, -i % 7, i % 5),
-              List.of());
+              List.of(),
+              hightally.core.signal.Readings.NORMAL);
       Positions positions = path.evaluate(moments[i]);
       drivers[i] = new double[surfaces];
       for (int s = 0; s < surfaces; s++) {

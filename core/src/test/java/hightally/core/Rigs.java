@@ -28,7 +28,9 @@ import hightally.core.linkage.ArmSeating;
 import hightally.core.linkage.Linkage;
 import hightally.core.linkage.RodEnd;
 import hightally.core.linkage.RodEndKind;
+import hightally.core.phase.Phase;
 import hightally.core.phase.Trims;
+import hightally.core.power.Power;
 import hightally.core.quantity.HouseValues;
 import hightally.core.response.Feel;
 import hightally.core.response.Response;
@@ -131,7 +133,11 @@ public final class Rigs {
         surfaces,
         List.of(),
         List.of(),
+        List.of(phase()),
         new Feel(response, response, response),
+        List.of(),
+        List.of(),
+        Power.PLAIN,
         Trims.ZERO,
         new BalanceSheet("Nose", 0, 60, 55, 65, 900, List.of(), 25),
         HouseValues.STANDARD,
@@ -160,6 +166,12 @@ public final class Rigs {
         List.of(
             new TransmitterInput("lever", "lever", InputKind.LEVER, 0),
             new TransmitterInput("switch", "switch", InputKind.SWITCH, 3)));
+  }
+
+  /** The one phase a simple model has. */
+  private static Phase phase() {
+    return new Phase(
+        "flight", "Flight", "", "", 0, List.of(), List.of(), false, false, false, Trims.ZERO);
   }
 
   private static Wiring wiring() {

@@ -23,11 +23,16 @@ public sealed interface BenchAnswer {
       implements BenchAnswer {}
 
   /**
-   * Where everything stands, the motor's power (0 to 1), and the selected surface's tally and
-   * linkage.
+   * Where everything stands, the phase that is on, the motor's power (0 to 1), and the selected
+   * surface's tally and linkage.
    */
   record Frame(
-      long number, Positions positions, double motorPower, Tally tally, LinkageView linkage)
+      long number,
+      String phase,
+      Positions positions,
+      double motorPower,
+      Tally tally,
+      LinkageView linkage)
       implements BenchAnswer {}
 
   /** The request broke its contract; the bench shows what it showed before. */

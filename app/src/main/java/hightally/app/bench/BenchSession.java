@@ -55,8 +55,9 @@ final class BenchSession {
     Positions positions = path.evaluate(moment);
     return new BenchAnswer.Frame(
         number,
+        path.setup().phases().get(path.phase(moment)).id(),
         positions,
-        moment.motorPower(),
+        path.motorPower(moment),
         TallyMaker.of(path, moment, surface),
         linkage(surface, positions));
   }

@@ -41,6 +41,14 @@ class CalculationController {
     return of(given, ResponseCalculation.ResponseGiven.class, ResponseCalculation::of);
   }
 
+  @PostMapping("/curve")
+  @Operation(summary = "Points joined by straight lines, level beyond the ends")
+  @io.swagger.v3.oas.annotations.parameters.RequestBody(
+      content = @Content(schema = @Schema(implementation = CurveCalculation.CurveGiven.class)))
+  CurveCalculation.CurveFound curve(@RequestBody JsonNode given) {
+    return of(given, CurveCalculation.CurveGiven.class, CurveCalculation::of);
+  }
+
   @PostMapping("/output")
   @Operation(summary = "Command to pulse to servo arm angle")
   @io.swagger.v3.oas.annotations.parameters.RequestBody(

@@ -67,6 +67,9 @@ public final class SetupSchema {
   }
 
   private ObjectNode type(Class<?> type, Type generic) {
+    if (type == String.class) {
+      return JSON.objectNode().put("type", "string");
+    }
     if (type == Integer.class) {
       return JSON.objectNode().put("type", "integer");
     }

@@ -5,13 +5,15 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import hightally.core.airframe.BalanceSheet;
+import hightally.core.phase.Trims;
+import hightally.core.power.Power;
 import hightally.core.quantity.HouseValues;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.StreamSupport;
 
 /**
- * Brings a document of format version 1 up to version 2: what version 1 did not say gets the value
+ * Brings an older document up to the newest version: what the older one did not say gets the value
  * under which everything moves as before. What is malformed is left as it is, for the reader to
  * name.
  */
@@ -33,9 +35,28 @@ final class SetupUpgrade {
 
   /** The document in the newest form; a newer one comes back as it is. */
   static JsonNode of(ObjectMapper mapper, JsonNode tree) {
-    return tree.path("formatVersion").asInt() == 1
-        ? new SetupUpgrade(mapper, tree.deepCopy()).upgraded()
-        : tree;
+    int version = tree.path("formatVersion").asInt();
+    JsonNode second = version == 1 ? new SetupUpgrade(mapper, tree.deepCopy()).upgraded() : tree;
+    return second.path("formatVersion").asInt() == 2
+        ? new SetupUpgrade(mapper, second.deepCopy()).withProgram()
+        : second;
+  }
+
+  /** Version 3 knows phases, mixes and power: one phase with the presets, no mix, a plain motor. */
+  private JsonNode withProgram() {
+    setup.put("formatVersion", 3);
+    JsonNode presets = setup.remove("presets");
+    setup.putArray("conditions");
+    ObjectNode phase = setup.putArray("phases").addObject();
+    phase.put("id", "flight").put("name", "Flight").put("goal", "").put("when", "");
+    phase.put("fadeSeconds", 0).set("presets", presets);
+    phase.putArray("differential");
+    phase.put("ownRoll", false).put("ownPitch", false).put("ownYaw", false);
+    phase.set("trims", mapper.valueToTree(Trims.ZERO));
+    setup.putArray("feelSets");
+    setup.putArray("mixes");
+    setup.set("power", mapper.valueToTree(Power.PLAIN));
+    return setup;
   }
 
   private JsonNode upgraded() {

@@ -104,6 +104,8 @@ class BenchSocketTest extends ApiTest {
         "trims",
         trims,
         "inputs",
-        List.of());
+        List.of(),
+        "readings",
+        Map.of("linkPercent", 100, "voltage", 12, "timerSeconds", List.of()));
   }
 }

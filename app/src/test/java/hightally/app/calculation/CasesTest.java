@@ -14,7 +14,8 @@ import org.junit.jupiter.params.provider.MethodSource;
 /** Every worked case, through the API a script would use. */
 class CasesTest extends ApiTest {
   private static final List<String> KINDS =
-      List.of("response", "output", "linkage", "rodChange", "armSeating", "balance", "washer");
+      List.of(
+          "response", "curve", "output", "linkage", "rodChange", "armSeating", "balance", "washer");
 
   static List<Named<JsonNode>> cases() throws Exception {
     List<Named<JsonNode>> cases = new ArrayList<>();

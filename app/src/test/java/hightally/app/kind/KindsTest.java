@@ -144,7 +144,9 @@ class KindsTest extends ApiTest {
             "trims",
             trims,
             "inputs",
-            List.of());
+            List.of(),
+            "readings",
+            Map.of("linkPercent", 100, "voltage", 12, "timerSeconds", List.of()));
     String selected = setup.at("/surfaces/0/id").asText();
     Answer answer =
         post("/api/bench/moment", Map.of("setup", setup, "moment", moment, "selected", selected));

@@ -22,7 +22,7 @@ class RigTest extends ApiTest {
             MediaType.TEXT_PLAIN,
             resource("older/format-1.json"));
     assertThat(read.status()).as(read.body()).isEqualTo(200);
-    assertThat(read.json().get("formatVersion").asInt()).isEqualTo(2);
+    assertThat(read.json().get("formatVersion").asInt()).isEqualTo(3);
     JsonNode today = json.readTree(resource("demo/larkmere.json"));
     for (String stick : List.of("roll", "pitch", "yaw")) {
       JsonNode before = travel(read.json(), stick);
@@ -40,6 +40,7 @@ class RigTest extends ApiTest {
     moment.put("throttleCut", true);
     moment.put("trims", Map.of("roll", 2, "pitch", -3, "yaw", 1));
     moment.put("inputs", List.of());
+    moment.put("readings", Map.of("linkPercent", 100, "voltage", 12, "timerSeconds", List.of()));
     Map<String, Object> asked =
         Map.of("setup", setup, "moment", moment, "selected", "aileron-left");
     return post("/api/bench/moment", asked).json().at("/frame/positions/travelMm");

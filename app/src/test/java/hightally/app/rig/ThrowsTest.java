@@ -104,7 +104,9 @@ class ThrowsTest extends ApiTest {
             "trims",
             trims,
             "inputs",
-            List.of());
+            List.of(),
+            "readings",
+            Map.of("linkPercent", 100, "voltage", 12, "timerSeconds", List.of()));
     return post("/api/bench/moment", Map.of("setup", setup, "moment", moment, "selected", "rudder"))
         .json();
   }

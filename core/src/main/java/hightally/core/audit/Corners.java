@@ -5,6 +5,7 @@ import hightally.core.phase.Trims;
 import hightally.core.setup.Setup;
 import hightally.core.signal.Moment;
 import hightally.core.signal.Positions;
+import hightally.core.signal.Readings;
 import hightally.core.signal.SignalPath;
 import java.util.ArrayList;
 import java.util.List;
@@ -65,7 +66,7 @@ final class Corners {
     double roll = stick % STICKS - 1;
     double pitch = stick / STICKS % STICKS - 1;
     double yaw = stick / (STICKS * STICKS) - 1;
-    return new Moment(roll, pitch, yaw, 0, true, Trims.ZERO, List.of());
+    return new Moment(roll, pitch, yaw, 0, true, Trims.ZERO, List.of(), Readings.NORMAL);
   }
 
   private static double beyond(double travel, double limit) {

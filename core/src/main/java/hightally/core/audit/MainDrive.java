@@ -3,6 +3,7 @@ package hightally.core.audit;
 import hightally.core.airframe.LeverShare;
 import hightally.core.airframe.Surface;
 import hightally.core.quantity.Control;
+import hightally.core.response.FeelSet;
 import hightally.core.response.Response;
 import hightally.core.setup.Setup;
 import hightally.core.signal.Moment;
@@ -18,8 +19,7 @@ record MainDrive(Control control, int input, double fullCommandPercent) {
   static MainDrive of(Setup setup, Surface surface) {
     MainDrive main = new MainDrive(Control.ROLL, -1, 0);
     for (Control each : Control.values()) {
-      Response response = setup.feel().of(each);
-      double rate = Math.max(response.ratePositivePercent(), response.rateNegativePercent());
+      double rate = largestRate(setup, each);
       double full = Math.abs(surface.shares().of(each)) * rate;
       main = full > main.fullCommandPercent ? new MainDrive(each, -1, full) : main;
     }
@@ -29,6 +29,17 @@ record MainDrive(Control control, int input, double fullCommandPercent) {
       main = full > main.fullCommandPercent ? new MainDrive(null, index, full) : main;
     }
     return main;
+  }
+
+  private static double largestRate(Setup setup, Control control) {
+    Response plain = setup.feel().of(control);
+    double rate = Math.max(plain.ratePositivePercent(), plain.rateNegativePercent());
+    for (FeelSet set : setup.feelSets()) {
+      Response response = set.feel().of(control);
+      double here = Math.max(response.ratePositivePercent(), response.rateNegativePercent());
+      rate = set.has(control) ? Math.max(rate, here) : rate;
+    }
+    return rate;
   }
 
   /** Whether it moves a surface one way only. */

@@ -8,6 +8,8 @@ import hightally.core.airframe.Surface;
 import hightally.core.channel.Channel;
 import hightally.core.channel.Lead;
 import hightally.core.channel.Wiring;
+import hightally.core.mix.Mix;
+import hightally.core.phase.Phase;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Validation;
 import java.util.ArrayList;
@@ -56,6 +58,7 @@ public final class PartsRemoved {
       throw InvalidInputException.of(
           "id", id, "a surface that drives no other; this one drives " + driven);
     }
+    mixesUsing(setup, id);
     if (setup.surfaces().size() == 1) {
       throw InvalidInputException.of("id", id, "one of several: a model needs a surface");
     }
@@ -69,7 +72,7 @@ public final class PartsRemoved {
         .channels(channels(setup, servos, left, id))
         .contacts(
             kept(setup.contacts(), one -> !one.first().equals(id) && !one.second().equals(id)))
-        .presets(kept(setup.presets(), one -> !one.surface().equals(id)))
+        .phases(setup.phases().stream().map(phase -> without(phase, id)).toList())
         .notebook(
             new Notebook(
                 kept(setup.notebook().goals(), one -> !one.surface().equals(id)),
@@ -111,7 +114,23 @@ public final class PartsRemoved {
         channel.endpointHighPercent());
   }
 
+  private static void mixesUsing(Setup setup, String id) {
+    String names =
+        setup.mixes().stream()
+            .filter(
+                mix ->
+                    mix.subject().equals(id)
+                        || mix.targets().stream().anyMatch(one -> one.target().equals(id)))
+            .map(Mix::name)
+            .collect(Collectors.joining(", "));
+    if (!names.isEmpty()) {
+      throw InvalidInputException.of(
+          "id", id, "a part no mix uses; take it out of these first, or remove them: " + names);
+    }
+  }
+
   private static Setup withoutMotor(Setup setup, String id) {
+    mixesUsing(setup, id);
     List<Motor> motors = kept(setup.airframe().motors(), one -> !one.id().equals(id));
     Set<Integer> used = motors.stream().map(Motor::channel).collect(Collectors.toSet());
     return setup
@@ -142,6 +161,12 @@ public final class PartsRemoved {
     Wiring wiring = setup.wiring();
     List<Lead> leads = kept(wiring.leads(), lead -> devices.contains(lead.device()));
     return setup.change().wiring(new Wiring(wiring.receiver(), leads, wiring.between())).done();
+  }
+
+  private static Phase without(Phase phase, String surface) {
+    return phase
+        .withPresets(kept(phase.presets(), one -> !one.surface().equals(surface)))
+        .withDifferential(kept(phase.differential(), one -> !one.surface().equals(surface)));
   }
 
   private static <T> List<T> kept(List<T> list, java.util.function.Predicate<T> keep) {

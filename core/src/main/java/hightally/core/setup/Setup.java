@@ -8,14 +8,18 @@ import hightally.core.airframe.Surface;
 import hightally.core.channel.Channel;
 import hightally.core.channel.Transmitter;
 import hightally.core.channel.Wiring;
-import hightally.core.phase.Preset;
+import hightally.core.condition.Condition;
+import hightally.core.mix.Mix;
+import hightally.core.phase.Phase;
 import hightally.core.phase.Trims;
+import hightally.core.power.Power;
 import hightally.core.quantity.HouseValues;
 import hightally.core.quantity.SelfChecked;
 import hightally.core.quantity.Text;
 import hightally.core.quantity.Violation;
 import hightally.core.quantity.Within;
 import hightally.core.response.Feel;
+import hightally.core.response.FeelSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
@@ -33,8 +37,12 @@ import java.util.function.Consumer;
  * @param servos what the channels drive
  * @param surfaces what the servos move
  * @param contacts surfaces that were seen to touch
- * @param presets standing commands of surfaces
- * @param feel rate and expo of each control
+ * @param conditions by which phases, mixes and feel are switched
+ * @param phases flight phases, the first whose condition is true being on
+ * @param feel rate and expo of each control where no set decides it
+ * @param feelSets rates and expo by switch or phase
+ * @param mixes what moves what besides
+ * @param power from the throttle to the motor, and what watches over it
  * @param trims clicks that stand in the transmitter
  * @param balance where it should balance, and does
  * @param house the pilot's thresholds
@@ -51,22 +59,29 @@ public record Setup(
     List<Servo> servos,
     List<Surface> surfaces,
     List<Contact> contacts,
-    List<Preset> presets,
+    List<Condition> conditions,
+    List<Phase> phases,
     Feel feel,
+    List<FeelSet> feelSets,
+    List<Mix> mixes,
+    Power power,
     Trims trims,
     BalanceSheet balance,
     HouseValues house,
     Notebook notebook)
     implements SelfChecked {
   /** The newest form this program writes; older ones are brought up to it on reading. */
-  public static final int FORMAT_VERSION = 2;
+  public static final int FORMAT_VERSION = 3;
 
   public Setup {
     channels = channels == null ? null : List.copyOf(channels);
     servos = servos == null ? null : List.copyOf(servos);
     surfaces = surfaces == null ? null : List.copyOf(surfaces);
     contacts = contacts == null ? null : List.copyOf(contacts);
-    presets = presets == null ? null : List.copyOf(presets);
+    conditions = conditions == null ? null : List.copyOf(conditions);
+    phases = phases == null ? null : List.copyOf(phases);
+    feelSets = feelSets == null ? null : List.copyOf(feelSets);
+    mixes = mixes == null ? null : List.copyOf(mixes);
   }
 
   @Override
@@ -94,12 +109,14 @@ public record Setup(
     return Device.of(this).stream().filter(device -> device.id().equals(id)).findFirst();
   }
 
-  /** The standing command of a surface, percent. */
-  public double presetPercent(String surface) {
-    return presets.stream()
-        .filter(preset -> preset.surface().equals(surface))
-        .mapToDouble(Preset::percent)
-        .sum();
+  /** The phase that is on when no other is. */
+  public Phase basePhase() {
+    return phases.get(phases.size() - 1);
+  }
+
+  /** The phase of that id, if there is one. */
+  public Optional<Phase> phase(String id) {
+    return phases.stream().filter(phase -> phase.id().equals(id)).findFirst();
   }
 
   /** A copy to change, part by part. */

@@ -8,9 +8,13 @@ import hightally.core.airframe.Surface;
 import hightally.core.channel.Channel;
 import hightally.core.channel.Transmitter;
 import hightally.core.channel.Wiring;
-import hightally.core.phase.Preset;
+import hightally.core.condition.Condition;
+import hightally.core.mix.Mix;
+import hightally.core.phase.Phase;
 import hightally.core.phase.Trims;
+import hightally.core.power.Power;
 import hightally.core.response.Feel;
+import hightally.core.response.FeelSet;
 import java.util.List;
 
 /** A setup on its way to another: set what differs, then {@link #done()}. */
@@ -23,7 +27,11 @@ public final class SetupChange {
   private List<Servo> servos;
   private List<Surface> surfaces;
   private List<Contact> contacts;
-  private List<Preset> presets;
+  private List<Condition> conditions;
+  private List<Phase> phases;
+  private List<FeelSet> feelSets;
+  private List<Mix> mixes;
+  private Power power;
   private Feel feel;
   private Trims trims;
   private BalanceSheet balance;
@@ -38,7 +46,11 @@ public final class SetupChange {
     servos = from.servos();
     surfaces = from.surfaces();
     contacts = from.contacts();
-    presets = from.presets();
+    conditions = from.conditions();
+    phases = from.phases();
+    feelSets = from.feelSets();
+    mixes = from.mixes();
+    power = from.power();
     feel = from.feel();
     trims = from.trims();
     balance = from.balance();
@@ -80,8 +92,28 @@ public final class SetupChange {
     return this;
   }
 
-  public SetupChange presets(List<Preset> changed) {
-    presets = changed;
+  public SetupChange conditions(List<Condition> changed) {
+    conditions = changed;
+    return this;
+  }
+
+  public SetupChange phases(List<Phase> changed) {
+    phases = changed;
+    return this;
+  }
+
+  public SetupChange feelSets(List<FeelSet> changed) {
+    feelSets = changed;
+    return this;
+  }
+
+  public SetupChange mixes(List<Mix> changed) {
+    mixes = changed;
+    return this;
+  }
+
+  public SetupChange power(Power changed) {
+    power = changed;
     return this;
   }
 
@@ -118,8 +150,12 @@ public final class SetupChange {
         servos,
         surfaces,
         contacts,
-        presets,
+        conditions,
+        phases,
         feel,
+        feelSets,
+        mixes,
+        power,
         trims,
         balance,
         from.house(),

@@ -8,7 +8,6 @@ import hightally.core.airframe.Servo;
 import hightally.core.airframe.Surface;
 import hightally.core.channel.Channel;
 import hightally.core.channel.Lead;
-import hightally.core.phase.Preset;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.Violation;
 import java.util.HashSet;
@@ -44,7 +43,7 @@ final class SetupReferences {
     leads();
     known("contacts", "first", setup.contacts(), Contact::first);
     known("contacts", "second", setup.contacts(), Contact::second);
-    known("presets", "surface", setup.presets(), Preset::surface);
+    new ProgramReferences(setup, path, found).check();
     known("notebook.goals", "surface", setup.notebook().goals(), ThrowGoal::surface);
     trims();
   }

@@ -4,10 +4,14 @@ package hightally.core.signal;
 public enum Contribution {
   /** A stick, after rate and expo, through the surface's share. */
   RESPONSE,
+  /** What differential takes off a roll response. */
+  DIFFERENTIAL,
   /** A lever or switch, through the surface's share. */
   LEVER,
   /** A standing command of the surface: reflex, camber. */
   PRESET,
+  /** A mix. */
+  MIX,
   /** Trim clicks, through the surface's share. */
   TRIM,
   /** Sub-trim, and a transmitter's centre that is not the servo's. */

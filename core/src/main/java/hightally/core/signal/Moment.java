@@ -17,6 +17,7 @@ import java.util.List;
  * @param trims clicks in the transmitter
  * @param inputs levers and switches in the transmitter's order, 0 at rest to 1 at the far end;
  *     those that are missing are at rest
+ * @param readings what is measured and counted
  */
 public record Moment(
     @Within(min = -1, max = 1, label = "Roll stick") double roll,
@@ -25,27 +26,33 @@ public record Moment(
     @Within(min = 0, max = 1, label = "Throttle") double throttle,
     boolean throttleCut,
     Trims trims,
-    @Within(min = 0, max = 1, label = "Lever or switch") List<Double> inputs) {
+    @Within(min = 0, max = 1, label = "Lever or switch") List<Double> inputs,
+    Readings readings) {
   public Moment {
     inputs = inputs == null ? null : List.copyOf(inputs);
   }
 
   /** Sticks centred, throttle closed and cut. */
   public static Moment centred(Trims trims) {
-    return new Moment(0, 0, 0, 0, true, trims, List.of());
+    return new Moment(0, 0, 0, 0, true, trims, List.of(), Readings.NORMAL);
   }
 
-  /** Power the motor is told to give, 0 to 1: the throttle's, unless the cut holds it. */
-  public double motorPower() {
-    return throttleCut ? 0 : throttle;
+  /** This moment with other readings. */
+  public Moment with(Readings changed) {
+    return new Moment(roll, pitch, yaw, throttle, throttleCut, trims, inputs, changed);
+  }
+
+  /** This moment with the throttle elsewhere and the cut on or off. */
+  public Moment withThrottle(double value, boolean cut) {
+    return new Moment(roll, pitch, yaw, value, cut, trims, inputs, readings);
   }
 
   /** This moment with one stick moved. */
   public Moment with(Control control, double value) {
     return switch (control) {
-      case ROLL -> new Moment(value, pitch, yaw, throttle, throttleCut, trims, inputs);
-      case PITCH -> new Moment(roll, value, yaw, throttle, throttleCut, trims, inputs);
-      case YAW -> new Moment(roll, pitch, value, throttle, throttleCut, trims, inputs);
+      case ROLL -> new Moment(value, pitch, yaw, throttle, throttleCut, trims, inputs, readings);
+      case PITCH -> new Moment(roll, value, yaw, throttle, throttleCut, trims, inputs, readings);
+      case YAW -> new Moment(roll, pitch, value, throttle, throttleCut, trims, inputs, readings);
     };
   }
 
@@ -56,7 +63,7 @@ public record Moment(
       moved.add(0.0);
     }
     moved.set(index, value);
-    return new Moment(roll, pitch, yaw, throttle, throttleCut, trims, moved);
+    return new Moment(roll, pitch, yaw, throttle, throttleCut, trims, moved, readings);
   }
 
   /** Position of a lever or switch, 0 to 1. */

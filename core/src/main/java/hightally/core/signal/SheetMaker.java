@@ -50,18 +50,30 @@ public final class SheetMaker {
   private static List<SurfaceSheet.ControlThrow> throwsOf(SignalPath path, int surface) {
     List<SurfaceSheet.ControlThrow> found = new ArrayList<>();
     for (Control control : Control.values()) {
-      if (path.channel(path.channelBehind(surface)).share(control) != 0) {
+      if (moves(path, surface, control)) {
         found.add(controlThrow(path, surface, control));
       }
     }
     return found;
   }
 
+  /** Whether a stick moves a surface, by a share or by a mix. */
+  private static boolean moves(SignalPath path, int surface, Control control) {
+    Moment rest = Moment.centred(path.setup().trims());
+    double still = path.evaluate(rest).travelMm()[surface];
+    return path.evaluate(rest.with(control, 1)).travelMm()[surface] != still
+        || path.evaluate(rest.with(control, -1)).travelMm()[surface] != still
+        || path.program().share(path.carriedBehind(surface), control) != 0;
+  }
+
   private static List<SurfaceSheet.LeverThrow> leversOf(SignalPath path, int surface) {
     List<SurfaceSheet.LeverThrow> found = new ArrayList<>();
-    ChannelPath channel = path.channel(path.channelBehind(surface));
-    for (int lever = 0; lever < channel.leverCount(); lever++) {
-      found.add(leverThrow(path, surface, channel.leverInput(lever)));
+    Moment rest = Moment.centred(path.setup().trims());
+    double still = path.evaluate(rest).travelMm()[surface];
+    for (int i = 0; i < path.setup().transmitter().inputs().size(); i++) {
+      if (path.evaluate(rest.withInput(i, 1)).travelMm()[surface] != still) {
+        found.add(leverThrow(path, surface, i));
+      }
     }
     return found;
   }

@@ -8,10 +8,8 @@ import hightally.core.channel.Lead;
 import hightally.core.channel.Output;
 import hightally.core.linkage.FourBar;
 import hightally.core.linkage.UsableRange;
-import hightally.core.quantity.Control;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Validation;
-import hightally.core.response.ResponseCurve;
 import hightally.core.setup.Setup;
 import java.util.ArrayList;
 import java.util.List;
@@ -19,15 +17,13 @@ import java.util.List;
 /**
  * A setup made ready to evaluate: stick to surface, stage by stage.
  *
- * <p>Response → shares → trim → output stage → servo → linkage, as {@code docs/computation.md}
- * states them. Immutable, so one path serves any number of threads. A surface whose rod cannot
- * reach stands where it locked.
+ * <p>The {@link Program} → output stage → servo → linkage, as {@code docs/computation.md} states
+ * them. Immutable, so one path serves any number of threads. A surface whose rod cannot reach
+ * stands where it locked.
  */
 public final class SignalPath {
   private final Setup setup;
-  private final ResponseCurve roll;
-  private final ResponseCurve pitch;
-  private final ResponseCurve yaw;
+  private final Program program;
   private final ChannelPath[] channels;
   private final Servo[] servos;
   private final int[] channelOfServo;
@@ -38,9 +34,7 @@ public final class SignalPath {
 
   private SignalPath(Setup setup) {
     this.setup = setup;
-    roll = ResponseCurve.of(setup.feel().roll());
-    pitch = ResponseCurve.of(setup.feel().pitch());
-    yaw = ResponseCurve.of(setup.feel().yaw());
+    program = new Program(setup);
     channels =
         setup.channels().stream()
             .map(channel -> new ChannelPath(setup, channel))
@@ -69,20 +63,56 @@ public final class SignalPath {
 
   /** Where everything stands at a moment. The moment must be within its ranges. */
   public Positions evaluate(Moment moment) {
-    double rollValue = roll.value(moment.roll());
-    double pitchValue = pitch.value(moment.pitch());
-    double yawValue = yaw.value(moment.yaw());
+    return evaluate(moment, phase(moment));
+  }
+
+  /** The same in a phase, whichever the conditions say. */
+  public Positions evaluate(Moment moment, int phase) {
+    return positions(program.commands(moment, phase), moment);
+  }
+
+  /** The phase that is on at a moment, as an index of the setup's list. */
+  public int phase(Moment moment) {
+    return program.conditions().phase(moment);
+  }
+
+  /** The program behind it. */
+  public Program program() {
+    return program;
+  }
+
+  /**
+   * Where everything stands for given commands.
+   *
+   * @param programCommands of all surfaces, then of all motors, percent
+   */
+  public Positions positions(double[] programCommands, Moment moment) {
     double[] commands = new double[channels.length];
     double[] pulses = new double[channels.length];
     for (int i = 0; i < channels.length; i++) {
-      commands[i] = channels[i].command(rollValue, pitchValue, yawValue, moment);
+      commands[i] = channels[i].command(programCommands, moment);
       pulses[i] = channels[i].output().pulse(commands[i]);
     }
+    return ofPulses(commands, pulses);
+  }
+
+  /** Where everything stands for given pulses; the commands are only passed on. */
+  public Positions ofPulses(double[] commands, double[] pulses) {
     double[] arms = new double[channelOfServo.length];
     for (int i = 0; i < arms.length; i++) {
       arms[i] = servos[i].armDegrees(pulses[channelOfServo[i]]);
     }
     return withSurfaces(commands, pulses, arms);
+  }
+
+  /** How hard the motors are told to turn, 0 to 1, whichever way: the hardest of them. */
+  public double motorPower(Moment moment) {
+    double[] commands = program.commands(moment, phase(moment));
+    double power = 0;
+    for (int i = setup.surfaces().size(); i < commands.length; i++) {
+      power = Math.max(power, setup.power().power(commands[i]));
+    }
+    return power;
   }
 
   private Positions withSurfaces(double[] commands, double[] pulses, double[] arms) {
@@ -158,16 +188,13 @@ public final class SignalPath {
     return channels[channel].output();
   }
 
-  ChannelPath channel(int index) {
-    return channels[index];
+  /** Index of the surface whose command a surface's channel carries. */
+  public int carriedBehind(int surface) {
+    return channels[channelBehind(surface)].carried();
   }
 
-  double responseOf(Control control, Moment moment) {
-    return switch (control) {
-      case ROLL -> roll.value(moment.roll());
-      case PITCH -> pitch.value(moment.pitch());
-      case YAW -> yaw.value(moment.yaw());
-    };
+  ChannelPath channel(int index) {
+    return channels[index];
   }
 
   /** A surface's angle for an arm angle of the servo behind it. */

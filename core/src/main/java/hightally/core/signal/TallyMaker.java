@@ -20,6 +20,8 @@ public final class TallyMaker {
   /** A stage that moves the arm by less than this is not listed, degrees. */
   private static final double NOTHING_DEGREES = 1e-9;
 
+  private static final double PERCENT = 100;
+
   /** How far the arm is moved to feel the slope of the surface, degrees. */
   private static final double FEELER_DEGREES = 1e-4;
 
@@ -28,9 +30,12 @@ public final class TallyMaker {
   private final int surface;
   private final Surface surfacePart;
   private final Servo servo;
-  private final ChannelPath channel;
+  private final Program program;
+  private final int phase;
+  private final int carried;
   private final Output output;
   private final List<TallyLine> lines = new ArrayList<>();
+  private double command;
   private double percent;
   private double degrees;
   private double mm;
@@ -41,8 +46,10 @@ public final class TallyMaker {
     this.surface = surface;
     surfacePart = path.setup().surfaces().get(surface);
     servo = path.servoBehind(surface);
-    channel = path.channel(path.channelBehind(surface));
-    output = channel.output();
+    program = path.program();
+    phase = path.phase(moment);
+    carried = path.carriedBehind(surface);
+    output = path.output(path.channelBehind(surface));
   }
 
   /** The tally of a surface, by its index, at a moment. */
@@ -75,32 +82,48 @@ public final class TallyMaker {
   }
 
   private double commands() {
-    double command = 0;
     for (Control control : Control.values()) {
-      if (channel.share(control) != 0) {
-        double part = channel.responsePercent(control, path.responseOf(control, moment));
-        command += part;
-        add(Contribution.RESPONSE, name(control) + " stick", part, ideal(command));
+      if (program.share(carried, control) != 0) {
+        response(control);
       }
     }
-    for (int lever = 0; lever < channel.leverCount(); lever++) {
-      double part = channel.leverPercent(lever, moment);
-      command += part;
-      String input = path.setup().transmitter().inputs().get(channel.leverInput(lever)).name();
-      add(Contribution.LEVER, capital(input), part, ideal(command));
+    for (int lever = 0; lever < program.leverCount(carried); lever++) {
+      int input = program.leverInput(carried, lever);
+      String name = path.setup().transmitter().inputs().get(input).name();
+      command(Contribution.LEVER, capital(name), program.leverPart(carried, lever, moment));
     }
-    if (channel.presetPercent() != 0) {
-      command += channel.presetPercent();
-      add(Contribution.PRESET, "Preset", channel.presetPercent(), ideal(command));
+    if (program.preset(carried, phase) != 0) {
+      command(Contribution.PRESET, "Preset", program.preset(carried, phase));
     }
+    for (Program.MixPart mix : program.mixParts(carried, moment, phase)) {
+      command(Contribution.MIX, mix.name(), mix.percent());
+    }
+    double click = path.setup().transmitter().clickStepPercent();
     for (Control control : Control.values()) {
-      if (channel.share(control) != 0) {
-        double part = channel.trimPercent(control, moment.trims());
-        command += part;
-        add(Contribution.TRIM, name(control) + " trim", part, ideal(command));
+      double share = program.share(carried, control);
+      if (share != 0) {
+        double part = click * share * program.trims(moment, phase).of(control);
+        command(Contribution.TRIM, name(control) + " trim", part);
       }
     }
     return command;
+  }
+
+  private void response(Control control) {
+    double value = program.response(control, moment, phase);
+    double plain = PERCENT * program.share(carried, control) * value;
+    command(Contribution.RESPONSE, name(control) + " stick", plain);
+    if (control == Control.ROLL) {
+      double differs = program.rollPart(carried, phase, value) - plain;
+      if (differs != 0) {
+        command(Contribution.DIFFERENTIAL, "Differential", differs);
+      }
+    }
+  }
+
+  private void command(Contribution kind, String label, double part) {
+    command += part;
+    add(kind, label, part, ideal(command));
   }
 
   private void arm(Contribution kind, String label, double change, double arm, double command) {

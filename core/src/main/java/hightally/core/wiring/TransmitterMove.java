@@ -8,6 +8,10 @@ import hightally.core.channel.Output;
 import hightally.core.channel.SubTrimMode;
 import hightally.core.channel.Transmitter;
 import hightally.core.channel.TransmitterInput;
+import hightally.core.condition.Condition;
+import hightally.core.mix.Mix;
+import hightally.core.mix.MixSource;
+import hightally.core.phase.Phase;
 import hightally.core.phase.Preset;
 import hightally.core.phase.Trims;
 import hightally.core.quantity.Control;
@@ -41,6 +45,7 @@ public final class TransmitterMove {
   private final Transmitter to;
   private final List<String> notes = new ArrayList<>();
   private final Map<String, String> inputs = new HashMap<>();
+  private Trims trims;
 
   /**
    * A model on another transmitter.
@@ -69,13 +74,20 @@ public final class TransmitterMove {
 
   private Moved moved() {
     mapInputs();
-    Trims trims = new Trims(clicks(Control.ROLL), clicks(Control.PITCH), clicks(Control.YAW));
+    Trims common = from.trims();
+    trims =
+        new Trims(
+            clicks(Control.ROLL, common.roll()),
+            clicks(Control.PITCH, common.pitch()),
+            clicks(Control.YAW, common.yaw()));
     Setup translated =
         from.change()
             .transmitter(to)
             .channels(from.channels().stream().map(this::channel).toList())
             .surfaces(from.surfaces().stream().map(this::surface).toList())
-            .presets(presets(trims))
+            .phases(from.phases().stream().map(this::phase).toList())
+            .conditions(from.conditions().stream().map(this::condition).toList())
+            .mixes(from.mixes().stream().map(this::mix).toList())
             .trims(trims)
             .done();
     Setup numbered = ChannelPlan.renumbered(translated);
@@ -107,8 +119,8 @@ public final class TransmitterMove {
     return Math.max(0, Math.min(MOST_ENDPOINT, percent));
   }
 
-  private int clicks(Control control) {
-    double percent = from.trims().of(control) * from.transmitter().clickStepPercent();
+  private int clicks(Control control, int clicks) {
+    double percent = clicks * from.transmitter().clickStepPercent();
     double exact = percent / to.clickStepPercent();
     long whole = (long) (Math.signum(exact) * Math.floor(Math.abs(exact) + 0.5));
     int most = to.trimRangeClicks();
@@ -125,17 +137,27 @@ public final class TransmitterMove {
     return (int) Math.max(-most, Math.min(most, whole));
   }
 
-  /**
-   * What is left of the trims after whole clicks, as presets of the surfaces whose command it is.
-   */
-  private List<Preset> presets(Trims trims) {
+  private Phase phase(Phase phase) {
+    Trims own = phase.trims();
+    Trims whole =
+        new Trims(
+            clicks(Control.ROLL, own.roll()),
+            clicks(Control.PITCH, own.pitch()),
+            clicks(Control.YAW, own.yaw()));
+    return phase.withTrims(whole).withPresets(presets(phase, whole));
+  }
+
+  /** What is left of the trims after whole clicks, as presets of the same surfaces. */
+  private List<Preset> presets(Phase phase, Trims own) {
+    Trims before = phase.effective(from.trims());
+    Trims after = phase.withTrims(own).effective(trims);
     List<Preset> presets = new ArrayList<>();
     for (Surface surface : from.surfaces()) {
-      double percent = from.presetPercent(surface.id());
+      double percent = phase.presetPercent(surface.id());
       for (Control control : Control.values()) {
         double left =
-            from.trims().of(control) * from.transmitter().clickStepPercent()
-                - trims.of(control) * to.clickStepPercent();
+            before.of(control) * from.transmitter().clickStepPercent()
+                - after.of(control) * to.clickStepPercent();
         percent += surface.shares().of(control) * left;
       }
       if (percent != 0) {
@@ -165,6 +187,36 @@ public final class TransmitterMove {
                 });
       }
     }
+  }
+
+  private Condition condition(Condition old) {
+    if (from.transmitter().inputIndex(old.subject()) < 0) {
+      return old;
+    }
+    return new Condition(
+        old.id(),
+        old.name(),
+        old.kind(),
+        input(old.subject(), old.name()),
+        old.limit(),
+        old.members(),
+        old.heldSeconds());
+  }
+
+  private Mix mix(Mix old) {
+    return old.source() == MixSource.INPUT ? old.from(input(old.subject(), old.name())) : old;
+  }
+
+  /** The input that takes the place of another; where there is none, any, and a note. */
+  private String input(String old, String user) {
+    String found = inputs.get(old);
+    if (found != null || to.inputs().isEmpty()) {
+      return found == null ? old : found;
+    }
+    String instead = to.inputs().get(0).id();
+    notes.add(
+        user + " follows the " + old + "; this transmitter has none, " + instead + " stands in");
+    return instead;
   }
 
   private Surface surface(Surface surface) {

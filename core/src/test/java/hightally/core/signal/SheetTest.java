@@ -49,10 +49,12 @@ class SheetTest {
     SignalPath path = SignalPath.of(Rigs.plain());
     double roll = (seed % 100) / 100.0;
     double[] apart =
-        path.evaluate(new Moment(roll, 0, 0, 0, true, Trims.ZERO, List.of())).commandPercent();
+        path.evaluate(new Moment(roll, 0, 0, 0, true, Trims.ZERO, List.of(), Readings.NORMAL))
+            .commandPercent();
     assertThat(apart[0]).isCloseTo(-apart[1], within(1e-12));
     double[] together =
-        path.evaluate(new Moment(0, roll, 0, 0, true, Trims.ZERO, List.of())).commandPercent();
+        path.evaluate(new Moment(0, roll, 0, 0, true, Trims.ZERO, List.of(), Readings.NORMAL))
+            .commandPercent();
     assertThat(together[0]).isCloseTo(together[1], within(1e-12));
   }
 }

@@ -23,7 +23,7 @@ class TallyTest {
     // square: one degree of arm is one degree of surface, so the surface stands 0.5° higher.
     // Chord 50 mm: 50·sin(6.975°) = 6.0718 mm; 50·sin(7.475°) = 6.5047 mm.
     SignalPath path = SignalPath.of(Rigs.plain());
-    Moment moment = new Moment(0, 0.5, 0, 0, true, Trims.ZERO, List.of());
+    Moment moment = new Moment(0, 0.5, 0, 0, true, Trims.ZERO, List.of(), Readings.NORMAL);
     Tally tally = TallyMaker.of(path, moment, path.indexOf("left"));
     TallyLine stick = tally.lines().get(1);
     assertThat(stick.label()).isEqualTo("Pitch stick");
@@ -43,7 +43,8 @@ class TallyTest {
     Setup setup = Rigs.random(seed);
     SignalPath path = SignalPath.of(setup);
     Moment moment =
-        new Moment(roll, pitch, 0, 0, true, new Trims(clicks, -clicks / 2, 0), List.of());
+        new Moment(
+            roll, pitch, 0, 0, true, new Trims(clicks, -clicks / 2, 0), List.of(), Readings.NORMAL);
     Positions positions = path.evaluate(moment);
     for (int i = 0; i < setup.surfaces().size(); i++) {
       Tally tally = TallyMaker.of(path, moment, i);
@@ -61,7 +62,7 @@ class TallyTest {
       @ForAll long seed, @ForAll @DoubleRange(min = -1, max = 1) double stick) {
     SignalPath path = SignalPath.of(Rigs.random(seed));
     Positions positions =
-        path.evaluate(new Moment(stick, stick, 0, 0, true, Trims.ZERO, List.of()));
+        path.evaluate(new Moment(stick, stick, 0, 0, true, Trims.ZERO, List.of(), Readings.NORMAL));
     for (double degrees : positions.surfaceDegrees()) {
       assertThat(degrees).isBetween(-180.0, 180.0);
     }

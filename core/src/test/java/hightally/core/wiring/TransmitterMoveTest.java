@@ -9,6 +9,7 @@ import hightally.core.channel.Transmitter;
 import hightally.core.phase.Trims;
 import hightally.core.setup.Setup;
 import hightally.core.signal.Moment;
+import hightally.core.signal.Readings;
 import hightally.core.signal.SignalPath;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -54,7 +55,7 @@ class TransmitterMoveTest {
   }
 
   private static double[] travel(Setup setup, double roll, double pitch) {
-    Moment moment = new Moment(roll, pitch, 0, 0, true, setup.trims(), List.of());
+    Moment moment = new Moment(roll, pitch, 0, 0, true, setup.trims(), List.of(), Readings.NORMAL);
     return SignalPath.of(setup).evaluate(moment).travelMm();
   }
 

@@ -1,0 +1,55 @@
+package hightally.core.condition;
+
+import hightally.core.quantity.SelfChecked;
+import hightally.core.quantity.Text;
+import hightally.core.quantity.Violation;
+import hightally.core.quantity.Within;
+import java.util.List;
+import java.util.function.Consumer;
+
+/**
+ * Something that is true or false, by which phases, mixes and feel are switched.
+ *
+ * @param id short name used by references
+ * @param name the pilot's name for it
+ * @param kind what it looks at
+ * @param subject id of a lever, switch, phase or timer; or {@code roll}, {@code pitch}, {@code
+ *     yaw}, {@code throttle}, {@code link}, {@code voltage}; empty for and, or, not
+ * @param limit switch position, or what the subject is held against
+ * @param members ids of other conditions, for and, or, not
+ * @param heldSeconds how long it must have been so before it counts
+ */
+public record Condition(
+    @Text(label = "Condition id", max = 40, pattern = "[a-z0-9]+(-[a-z0-9]+)*") String id,
+    @Text(label = "Name") String name,
+    ConditionKind kind,
+    @Text(label = "Looks at", min = 0, max = 40) String subject,
+    @Within(min = -1000, max = 10_000, label = "Limit") double limit,
+    List<String> members,
+    @Within(min = 0, max = 60, unit = "s", label = "Held for") double heldSeconds)
+    implements SelfChecked {
+  public Condition {
+    members = members == null ? null : List.copyOf(members);
+  }
+
+  @Override
+  public void check(String path, Consumer<Violation> found) {
+    int count = members.size();
+    boolean legal =
+        switch (kind) {
+          case AND, OR -> count >= 2;
+          case NOT -> count == 1;
+          default -> count == 0;
+        };
+    if (!legal) {
+      String wanted =
+          kind == ConditionKind.NOT ? "one other" : combines() ? "two or more others" : "no others";
+      found.accept(new Violation(path + "members", count + " conditions", wanted));
+    }
+  }
+
+  /** Whether it is made of other conditions. */
+  public boolean combines() {
+    return kind == ConditionKind.AND || kind == ConditionKind.OR || kind == ConditionKind.NOT;
+  }
+}

@@ -1,0 +1,8 @@
+package hightally.core.mix;
+
+import hightally.core.quantity.Within;
+
+/** A point of a curve, percent against percent. */
+public record CurvePoint(
+    @Within(min = -100, max = 100, unit = "%", label = "At") double x,
+    @Within(min = -150, max = 150, unit = "%", label = "Value") double y) {}

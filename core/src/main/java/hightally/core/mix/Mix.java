@@ -1,0 +1,78 @@
+package hightally.core.mix;
+
+import hightally.core.quantity.SelfChecked;
+import hightally.core.quantity.Text;
+import hightally.core.quantity.Violation;
+import hightally.core.quantity.Within;
+import java.util.List;
+import java.util.function.Consumer;
+
+/**
+ * One thing moves another.
+ *
+ * <p>With x the source in percent: {@code weight/100 · (x ∓ start)} beyond the start point on
+ * either side and 0 within it; or, where a curve is given, the curve's value at x.
+ *
+ * @param id short name used by references
+ * @param name the pilot's name for it
+ * @param reason why it is there
+ * @param source where its value comes from
+ * @param subject {@code roll}, {@code pitch}, {@code yaw}, an input's or a surface's id; empty
+ *     where the source needs none
+ * @param weightPlusPercent for the plus side
+ * @param weightMinusPercent for the minus side
+ * @param startPercent below this, either side, nothing happens
+ * @param curve instead of weights; empty for none
+ * @param targets what it moves
+ * @param when id of a condition; empty for always
+ * @param phases ids of the phases it acts in; empty for all
+ */
+public record Mix(
+    @Text(label = "Mix id", max = 40, pattern = "[a-z0-9]+(-[a-z0-9]+)*") String id,
+    @Text(label = "Mix") String name,
+    @Text(label = "Reason", min = 0, max = 300) String reason,
+    MixSource source,
+    @Text(label = "Source", min = 0, max = 40) String subject,
+    @Within(min = -150, max = 150, unit = "%", label = "Weight, plus side")
+        double weightPlusPercent,
+    @Within(min = -150, max = 150, unit = "%", label = "Weight, minus side")
+        double weightMinusPercent,
+    @Within(min = 0, max = 100, unit = "%", label = "Starts at") double startPercent,
+    List<CurvePoint> curve,
+    List<MixTarget> targets,
+    @Text(label = "Condition", min = 0, max = 40) String when,
+    List<String> phases)
+    implements SelfChecked {
+  public Mix {
+    curve = curve == null ? null : List.copyOf(curve);
+    targets = targets == null ? null : List.copyOf(targets);
+    phases = phases == null ? null : List.copyOf(phases);
+  }
+
+  @Override
+  public void check(String path, Consumer<Violation> found) {
+    if (!curve.isEmpty()) {
+      Curve.violations(path + "curve", curve).forEach(found);
+    }
+    if (targets.isEmpty()) {
+      found.accept(new Violation(path + "targets", "none", "at least one"));
+    }
+  }
+
+  /** The same mix from another subject. */
+  public Mix from(String changed) {
+    return new Mix(
+        id,
+        name,
+        reason,
+        source,
+        changed,
+        weightPlusPercent,
+        weightMinusPercent,
+        startPercent,
+        curve,
+        targets,
+        when,
+        phases);
+  }
+}

@@ -1,0 +1,15 @@
+package hightally.core.power;
+
+import hightally.core.quantity.Within;
+
+/**
+ * What a channel does when the link is lost.
+ *
+ * @param channel its number
+ * @param holds whether it stays where it is
+ * @param percent the command it goes to otherwise
+ */
+public record FailsafeSetting(
+    @Within(min = 0, max = 64, label = "Channel") int channel,
+    boolean holds,
+    @Within(min = -150, max = 150, unit = "%", label = "Failsafe") double percent) {}

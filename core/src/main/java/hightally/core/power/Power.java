@@ -1,0 +1,69 @@
+package hightally.core.power;
+
+import hightally.core.quantity.Text;
+import hightally.core.quantity.Within;
+import java.util.List;
+
+/**
+ * From the throttle to the motor, what stops it, and what watches over it.
+ *
+ * @param throttleInput id of the lever that is the throttle; empty for the stick
+ * @param twoWay whether the controllers run both ways and stop in the middle of the range
+ * @param curves per phase; the first that has the phase, else the first without phases
+ * @param cutWhen id of the condition under which the cut holds; empty for a cut of its own
+ * @param cutPercent what the cut holds the motor at
+ * @param armWhen id of the condition without which the motor stays cut; empty for none
+ * @param releaseWithStickBack whether a cut lets go only with the stick back
+ * @param failsafe per channel
+ * @param throttleWarning whether switching on with the stick forward warns
+ * @param startPositions of switches, demanded at switch-on
+ */
+public record Power(
+    @Text(label = "Throttle on", min = 0, max = 40) String throttleInput,
+    boolean twoWay,
+    List<ThrottleCurve> curves,
+    @Text(label = "Throttle cut", min = 0, max = 40) String cutWhen,
+    @Within(min = -100, max = 100, unit = "%", label = "Cut holds") double cutPercent,
+    @Text(label = "Arming", min = 0, max = 40) String armWhen,
+    boolean releaseWithStickBack,
+    List<FailsafeSetting> failsafe,
+    boolean throttleWarning,
+    List<StartPosition> startPositions,
+    List<FlightTimer> timers,
+    List<TelemetryAlarm> alarms) {
+  /** One motor on the stick, running one way, with a cut of its own. */
+  public static final Power PLAIN =
+      new Power(
+          "",
+          false,
+          List.of(ThrottleCurve.PLAIN),
+          "",
+          -100,
+          "",
+          true,
+          List.of(),
+          true,
+          List.of(),
+          List.of(),
+          List.of());
+
+  public Power {
+    curves = curves == null ? null : List.copyOf(curves);
+    failsafe = failsafe == null ? null : List.copyOf(failsafe);
+    startPositions = startPositions == null ? null : List.copyOf(startPositions);
+    timers = timers == null ? null : List.copyOf(timers);
+    alarms = alarms == null ? null : List.copyOf(alarms);
+  }
+
+  /** Where the motor stands still, percent. */
+  public double stopPercent() {
+    return twoWay ? 0 : -100;
+  }
+
+  /** How fast it is told to turn for a command, 0 to 1, whichever way. */
+  public double power(double commandPercent) {
+    return twoWay
+        ? Math.min(1, Math.abs(commandPercent) / 100)
+        : Math.max(0, Math.min(1, (commandPercent + 100) / 200));
+  }
+}

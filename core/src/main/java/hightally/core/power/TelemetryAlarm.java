@@ -1,0 +1,17 @@
+package hightally.core.power;
+
+import hightally.core.quantity.Text;
+import hightally.core.quantity.Within;
+
+/**
+ * An alarm on a measured value.
+ *
+ * @param value {@code link} in percent or {@code voltage} in volts
+ * @param limit below this
+ * @param delaySeconds for longer than this
+ */
+public record TelemetryAlarm(
+    @Text(label = "Alarm") String name,
+    @Text(label = "Measured value", max = 20, pattern = "link|voltage") String value,
+    @Within(min = 0, max = 200, label = "Below") double limit,
+    @Within(min = 0, max = 30, unit = "s", label = "For longer than") double delaySeconds) {}

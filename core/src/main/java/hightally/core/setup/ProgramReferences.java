@@ -1,0 +1,314 @@
+package hightally.core.setup;
+
+import hightally.core.condition.Condition;
+import hightally.core.condition.ConditionKind;
+import hightally.core.mix.Mix;
+import hightally.core.mix.MixSource;
+import hightally.core.mix.MixTarget;
+import hightally.core.phase.Phase;
+import hightally.core.power.FlightTimer;
+import hightally.core.power.Power;
+import hightally.core.quantity.Control;
+import hightally.core.quantity.Violation;
+import hightally.core.response.FeelSet;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import java.util.function.Consumer;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+
+/** Checks that conditions, phases, mixes, feel and power refer to what is there, without loops. */
+final class ProgramReferences {
+  private static final Set<String> MEASURED = Set.of("link", "voltage");
+
+  private final Setup setup;
+  private final String path;
+  private final Consumer<Violation> found;
+  private final Set<String> conditionIds;
+  private final Set<String> phaseIds;
+  private final Set<String> timerIds;
+
+  ProgramReferences(Setup setup, String path, Consumer<Violation> found) {
+    this.setup = setup;
+    this.path = path;
+    this.found = found;
+    conditionIds = ids(setup.conditions(), Condition::id);
+    phaseIds = ids(setup.phases(), Phase::id);
+    timerIds = ids(setup.power().timers(), FlightTimer::id);
+  }
+
+  private static <T> Set<String> ids(List<T> list, Function<T, String> id) {
+    return list.stream().map(id).collect(Collectors.toSet());
+  }
+
+  void check() {
+    unique("conditions", setup.conditions(), Condition::id);
+    unique("phases", setup.phases(), Phase::id);
+    unique("mixes", setup.mixes(), Mix::id);
+    unique("feelSets", setup.feelSets(), FeelSet::id);
+    unique("power.timers", setup.power().timers(), FlightTimer::id);
+    conditions();
+    phases();
+    mixes();
+    for (int i = 0; i < setup.feelSets().size(); i++) {
+      FeelSet set = setup.feelSets().get(i);
+      when("feelSets[" + i + "].when", set.when());
+      phaseList("feelSets[" + i + "].phases", set.phases());
+    }
+    power();
+  }
+
+  private <T> void unique(String list, List<T> items, Function<T, String> id) {
+    Set<String> seen = new HashSet<>();
+    for (int i = 0; i < items.size(); i++) {
+      if (!seen.add(id.apply(items.get(i)))) {
+        report(list + "[" + i + "].id", id.apply(items.get(i)), "different from the others");
+      }
+    }
+  }
+
+  private void when(String field, String condition) {
+    if (!condition.isEmpty() && !conditionIds.contains(condition)) {
+      report(field, condition, "a condition's id, or empty");
+    }
+  }
+
+  private void phaseList(String field, List<String> phases) {
+    for (int i = 0; i < phases.size(); i++) {
+      if (!phaseIds.contains(phases.get(i))) {
+        report(field + "[" + i + "]", phases.get(i), "a phase's id");
+      }
+    }
+  }
+
+  private void conditions() {
+    for (int i = 0; i < setup.conditions().size(); i++) {
+      Condition condition = setup.conditions().get(i);
+      String at = "conditions[" + i + "]";
+      if (!condition.combines() && !subjectKnown(condition)) {
+        report(at + ".subject", condition.subject(), subjectWanted(condition.kind()));
+      }
+      for (int j = 0; j < condition.members().size(); j++) {
+        if (!conditionIds.contains(condition.members().get(j))) {
+          report(at + ".members[" + j + "]", condition.members().get(j), "a condition's id");
+        }
+      }
+      List<String> loop = loop(condition.id(), this::membersOf);
+      if (!loop.isEmpty()) {
+        report(at + ".members", String.join(" → ", loop), "conditions that do not go round");
+      }
+    }
+  }
+
+  private boolean subjectKnown(Condition condition) {
+    String subject = condition.subject();
+    return switch (condition.kind()) {
+      case SWITCH_AT -> setup.transmitter().inputIndex(subject) >= 0;
+      case ABOVE, BELOW ->
+          setup.transmitter().inputIndex(subject) >= 0
+              || subject.equals("throttle")
+              || stick(subject);
+      case PHASE -> phaseIds.contains(subject);
+      case TELEMETRY_ABOVE, TELEMETRY_BELOW -> MEASURED.contains(subject);
+      case TIMER_ABOVE -> timerIds.contains(subject);
+      default -> true;
+    };
+  }
+
+  private static boolean stick(String subject) {
+    return Arrays.stream(Control.values())
+        .anyMatch(control -> control.name().toLowerCase(Locale.ROOT).equals(subject));
+  }
+
+  private static String subjectWanted(ConditionKind kind) {
+    return switch (kind) {
+      case SWITCH_AT -> "the id of a switch";
+      case PHASE -> "a phase's id";
+      case TELEMETRY_ABOVE, TELEMETRY_BELOW -> "link or voltage";
+      case TIMER_ABOVE -> "a timer's id";
+      default -> "roll, pitch, yaw, throttle, or the id of a lever";
+    };
+  }
+
+  private List<String> membersOf(String id) {
+    return setup.conditions().stream()
+        .filter(one -> one.id().equals(id))
+        .findFirst()
+        .map(Condition::members)
+        .orElse(List.of());
+  }
+
+  private void phases() {
+    if (setup.phases().isEmpty()) {
+      report("phases", "none", "at least one");
+      return;
+    }
+    int last = setup.phases().size() - 1;
+    for (int i = 0; i <= last; i++) {
+      Phase phase = setup.phases().get(i);
+      String at = "phases[" + i + "]";
+      when(at + ".when", phase.when());
+      if (phase.when().isEmpty() && i < last) {
+        report(at + ".when", "empty", "a condition: only the last phase is on without one");
+      }
+      if (!phase.when().isEmpty() && i == last) {
+        report(
+            at + ".when", phase.when(), "empty for the last phase, which is on when no other is");
+      }
+      if (onPhase(phase.when(), new HashSet<>())) {
+        report(at + ".when", phase.when(), "a condition that does not itself ask for a phase");
+      }
+      surfaces(at + ".presets", phase.presets(), one -> one.surface());
+      surfaces(at + ".differential", phase.differential(), one -> one.surface());
+      clicks(at, phase);
+    }
+  }
+
+  private boolean onPhase(String id, Set<String> seen) {
+    return seen.add(id)
+        && setup.conditions().stream()
+            .filter(one -> one.id().equals(id))
+            .anyMatch(
+                one ->
+                    one.kind() == ConditionKind.PHASE
+                        || one.members().stream().anyMatch(member -> onPhase(member, seen)));
+  }
+
+  private <T> void surfaces(String list, List<T> items, Function<T, String> surface) {
+    for (int i = 0; i < items.size(); i++) {
+      String id = surface.apply(items.get(i));
+      if (setup.surface(id).isEmpty()) {
+        report(list + "[" + i + "].surface", id, "a surface's id");
+      }
+    }
+  }
+
+  private void clicks(String at, Phase phase) {
+    int range = setup.transmitter().trimRangeClicks();
+    for (Control control : Control.values()) {
+      int clicks = phase.trims().of(control);
+      if (Math.abs(clicks) > range) {
+        String field = at + ".trims." + control.name().toLowerCase(Locale.ROOT);
+        report(field, clicks, -range + " to " + range + " clicks, the transmitter's trim range");
+      }
+    }
+  }
+
+  private void mixes() {
+    for (int i = 0; i < setup.mixes().size(); i++) {
+      Mix mix = setup.mixes().get(i);
+      String at = "mixes[" + i + "]";
+      if (!sourceKnown(mix)) {
+        report(at + ".subject", mix.subject(), sourceWanted(mix.source()));
+      }
+      for (int j = 0; j < mix.targets().size(); j++) {
+        String target = mix.targets().get(j).target();
+        boolean known =
+            setup.surface(target).isPresent()
+                || setup.airframe().motors().stream().anyMatch(one -> one.id().equals(target));
+        if (!known) {
+          report(at + ".targets[" + j + "].target", target, "the id of a surface or motor");
+        }
+      }
+      when(at + ".when", mix.when());
+      phaseList(at + ".phases", mix.phases());
+    }
+    for (String surface : ids(setup.surfaces(), one -> one.id())) {
+      List<String> loop = loop(surface, this::fedBy);
+      if (!loop.isEmpty()) {
+        report("mixes", String.join(" → ", loop), "mixes that do not feed back into their source");
+        return;
+      }
+    }
+  }
+
+  private boolean sourceKnown(Mix mix) {
+    return switch (mix.source()) {
+      case STICK, RESPONSE -> stick(mix.subject());
+      case INPUT -> setup.transmitter().inputIndex(mix.subject()) >= 0;
+      case SURFACE -> setup.surface(mix.subject()).isPresent();
+      case THROTTLE, POWER, CONSTANT -> true;
+    };
+  }
+
+  private static String sourceWanted(MixSource source) {
+    return switch (source) {
+      case STICK, RESPONSE -> "roll, pitch or yaw";
+      case INPUT -> "the id of a lever or switch";
+      default -> "a surface's id";
+    };
+  }
+
+  /** Surfaces a surface's command flows into through mixes. */
+  private List<String> fedBy(String surface) {
+    return setup.mixes().stream()
+        .filter(mix -> mix.source() == MixSource.SURFACE && mix.subject().equals(surface))
+        .flatMap(mix -> mix.targets().stream())
+        .map(MixTarget::target)
+        .toList();
+  }
+
+  /** The way from a member back to itself, or nothing. */
+  private static List<String> loop(String start, Function<String, List<String>> next) {
+    return walk(start, start, next, new ArrayList<>(List.of(start)));
+  }
+
+  private static List<String> walk(
+      String start, String at, Function<String, List<String>> next, List<String> way) {
+    for (String one : next.apply(at)) {
+      if (one.equals(start)) {
+        way.add(one);
+        return way;
+      }
+      if (!way.contains(one)) {
+        way.add(one);
+        List<String> found = walk(start, one, next, way);
+        if (!found.isEmpty()) {
+          return found;
+        }
+        way.remove(way.size() - 1);
+      }
+    }
+    return List.of();
+  }
+
+  private void power() {
+    Power power = setup.power();
+    if (!power.throttleInput().isEmpty()
+        && setup.transmitter().inputIndex(power.throttleInput()) < 0) {
+      report("power.throttleInput", power.throttleInput(), "the id of a lever, or empty");
+    }
+    when("power.cutWhen", power.cutWhen());
+    when("power.armWhen", power.armWhen());
+    for (int i = 0; i < power.curves().size(); i++) {
+      phaseList("power.curves[" + i + "].phases", power.curves().get(i).phases());
+    }
+    if (power.curves().stream().noneMatch(curve -> curve.phases().isEmpty())) {
+      report(
+          "power.curves", power.curves().size() + " curves", "one among them for all other phases");
+    }
+    for (int i = 0; i < power.failsafe().size(); i++) {
+      int channel = power.failsafe().get(i).channel();
+      if (setup.channel(channel).isEmpty()) {
+        report("power.failsafe[" + i + "].channel", channel, "a channel's number");
+      }
+    }
+    for (int i = 0; i < power.startPositions().size(); i++) {
+      String input = power.startPositions().get(i).input();
+      if (setup.transmitter().inputIndex(input) < 0) {
+        report("power.startPositions[" + i + "].input", input, "the id of a switch");
+      }
+    }
+    for (int i = 0; i < power.timers().size(); i++) {
+      when("power.timers[" + i + "].when", power.timers().get(i).when());
+    }
+  }
+
+  private void report(String field, Object value, String requirement) {
+    found.accept(new Violation(path + field, String.valueOf(value), requirement));
+  }
+}

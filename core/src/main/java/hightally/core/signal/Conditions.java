@@ -1,0 +1,154 @@
+package hightally.core.signal;
+
+import hightally.core.condition.Condition;
+import hightally.core.condition.ConditionKind;
+import hightally.core.mix.Mix;
+import hightally.core.power.FlightTimer;
+import hightally.core.quantity.Control;
+import hightally.core.setup.Setup;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+
+/**
+ * The conditions of a setup, ready to be asked about a moment. A moment has no past: how long
+ * something has been so is not asked here but on the bench, which keeps time.
+ */
+public final class Conditions {
+  private static final double ON_POSITION = 0.25;
+
+  private final Setup setup;
+  private final Condition[] all;
+  private final int[][] members;
+  private final int[] inputs;
+  private final int[] timers;
+  private final int[] phases;
+  private final Map<String, Integer> byId = new HashMap<>();
+
+  Conditions(Setup setup) {
+    this.setup = setup;
+    all = setup.conditions().toArray(Condition[]::new);
+    for (int i = 0; i < all.length; i++) {
+      byId.put(all[i].id(), i);
+    }
+    members =
+        Arrays.stream(all)
+            .map(one -> one.members().stream().mapToInt(byId::get).toArray())
+            .toArray(int[][]::new);
+    inputs = indexes(one -> setup.transmitter().inputIndex(one));
+    List<String> timerIds = setup.power().timers().stream().map(FlightTimer::id).toList();
+    timers = indexes(timerIds::indexOf);
+    List<String> phaseIds = setup.phases().stream().map(phase -> phase.id()).toList();
+    phases = indexes(phaseIds::indexOf);
+  }
+
+  private int[] indexes(java.util.function.ToIntFunction<String> of) {
+    return Arrays.stream(all).mapToInt(one -> of.applyAsInt(one.subject())).toArray();
+  }
+
+  /** Index of a condition; -1 for an empty id, which is always true. */
+  public int index(String id) {
+    return id.isEmpty() ? -1 : byId.get(id);
+  }
+
+  /** How many there are. */
+  public int count() {
+    return all.length;
+  }
+
+  /** One of them. */
+  public Condition at(int index) {
+    return all[index];
+  }
+
+  /** Whether a condition is true at a moment in a phase; -1 asks for the one that always is. */
+  public boolean isTrue(int index, Moment moment, int phase) {
+    if (index < 0) {
+      return true;
+    }
+    Condition one = all[index];
+    return switch (one.kind()) {
+      case SWITCH_AT -> switchAt(index, moment);
+      case ABOVE -> value(index, moment) > one.limit();
+      case BELOW -> value(index, moment) < one.limit();
+      case PHASE -> phases[index] == phase;
+      case TELEMETRY_ABOVE -> measured(one, moment) > one.limit();
+      case TELEMETRY_BELOW -> measured(one, moment) < one.limit();
+      case TIMER_ABOVE -> moment.readings().timer(timers[index]) > one.limit();
+      case AND -> {
+        boolean every = true;
+        for (int member : members[index]) {
+          every &= isTrue(member, moment, phase);
+        }
+        yield every;
+      }
+      case OR -> {
+        boolean any = false;
+        for (int member : members[index]) {
+          any |= isTrue(member, moment, phase);
+        }
+        yield any;
+      }
+      case NOT -> !isTrue(members[index][0], moment, phase);
+    };
+  }
+
+  private boolean switchAt(int index, Moment moment) {
+    int positions = setup.transmitter().inputs().get(inputs[index]).positions();
+    double place = moment.input(inputs[index]) * Math.max(1, positions - 1);
+    return Math.abs(place - (all[index].limit() - 1)) < ON_POSITION;
+  }
+
+  private double value(int index, Moment moment) {
+    if (inputs[index] >= 0) {
+      return moment.input(inputs[index]);
+    }
+    String subject = all[index].subject();
+    return subject.equals("throttle")
+        ? moment.throttle()
+        : moment.of(Control.valueOf(subject.toUpperCase(Locale.ROOT)));
+  }
+
+  private static double measured(Condition one, Moment moment) {
+    return one.subject().equals("link")
+        ? moment.readings().linkPercent()
+        : moment.readings().voltage();
+  }
+
+  /** The phase that is on at a moment: the first whose condition is true. */
+  public int phase(Moment moment) {
+    int last = setup.phases().size() - 1;
+    for (int i = 0; i < last; i++) {
+      if (isTrue(index(setup.phases().get(i).when()), moment, -1)) {
+        return i;
+      }
+    }
+    return last;
+  }
+
+  /** Whether something limited to phases and a condition is on. */
+  boolean active(int condition, boolean[] inPhase, Moment moment, int phase) {
+    return inPhase[phase] && isTrue(condition, moment, phase);
+  }
+
+  /** Which phases a list of ids names; an empty list names all. */
+  static boolean[] inPhases(Setup setup, List<String> ids) {
+    boolean[] in = new boolean[setup.phases().size()];
+    for (int i = 0; i < in.length; i++) {
+      in[i] = ids.isEmpty() || ids.contains(setup.phases().get(i).id());
+    }
+    return in;
+  }
+
+  /** Whether a mix acts at a moment in a phase. */
+  boolean acts(Mix mix, boolean[] inPhase, Moment moment, int phase) {
+    return active(index(mix.when()), inPhase, moment, phase);
+  }
+
+  /** Whether any condition looks at a kind of thing. */
+  public boolean uses(ConditionKind kind) {
+    return Arrays.stream(all).anyMatch(one -> one.kind() == kind);
+  }
+}

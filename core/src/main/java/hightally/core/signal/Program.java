@@ -1,0 +1,336 @@
+package hightally.core.signal;
+
+import hightally.core.airframe.LeverShare;
+import hightally.core.airframe.Motor;
+import hightally.core.airframe.Surface;
+import hightally.core.mix.Curve;
+import hightally.core.mix.Mix;
+import hightally.core.mix.MixFunction;
+import hightally.core.mix.MixSource;
+import hightally.core.mix.MixTarget;
+import hightally.core.phase.Trims;
+import hightally.core.power.ThrottleCurve;
+import hightally.core.quantity.Control;
+import hightally.core.response.FeelSet;
+import hightally.core.response.ResponseCurve;
+import hightally.core.setup.Setup;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+
+/**
+ * The transmitter's program made ready to run: a moment to the command of every surface and motor.
+ *
+ * <p>Response and shares, differential, levers, the phase's preset, mixes, trim. Mixes from sticks,
+ * levers and the throttle come first; one from a surface's command after everything that flows into
+ * that surface, so the order in which mixes are listed never matters.
+ */
+public final class Program {
+  private static final Control[] CONTROLS = Control.values();
+  private static final double PERCENT = 100;
+
+  private final Setup setup;
+  private final Conditions conditions;
+  private final ResponseCurve[] plainFeel = new ResponseCurve[CONTROLS.length];
+  private final FeelSet[] sets;
+  private final ResponseCurve[][] setFeel;
+  private final boolean[][] setPhases;
+  private final double[][] shares;
+  private final int[][] leverInputs;
+  private final double[][] leverShares;
+  private final double[][] presets;
+  private final double[][] differential;
+  private final Trims[] ownTrims;
+  private final Mix[] mixes;
+  private final MixFunction[] functions;
+  private final boolean[][] mixPhases;
+  private final int[][] targets;
+  private final double[][] factors;
+  private final int[] sourceSurface;
+  private final int[] sourceInput;
+  private final Curve[] throttleCurves;
+  private final int surfaceCount;
+  private final int motorCount;
+  private final int throttleInput;
+  private final int cutWhen;
+  private final int armWhen;
+
+  Program(Setup setup) {
+    this.setup = setup;
+    conditions = new Conditions(setup);
+    surfaceCount = setup.surfaces().size();
+    motorCount = setup.airframe().motors().size();
+    for (Control control : CONTROLS) {
+      plainFeel[control.ordinal()] = ResponseCurve.of(setup.feel().of(control));
+    }
+    sets = setup.feelSets().toArray(FeelSet[]::new);
+    setFeel =
+        Arrays.stream(sets)
+            .map(
+                set ->
+                    Arrays.stream(CONTROLS)
+                        .map(control -> ResponseCurve.of(set.feel().of(control)))
+                        .toArray(ResponseCurve[]::new))
+            .toArray(ResponseCurve[][]::new);
+    setPhases =
+        Arrays.stream(sets)
+            .map(set -> Conditions.inPhases(setup, set.phases()))
+            .toArray(boolean[][]::new);
+    List<Surface> surfaces = setup.surfaces();
+    shares =
+        surfaces.stream()
+            .map(one -> Arrays.stream(CONTROLS).mapToDouble(one.shares()::of).toArray())
+            .toArray(double[][]::new);
+    leverInputs =
+        surfaces.stream()
+            .map(
+                one ->
+                    one.shares().levers().stream()
+                        .mapToInt(lever -> setup.transmitter().inputIndex(lever.input()))
+                        .toArray())
+            .toArray(int[][]::new);
+    leverShares =
+        surfaces.stream()
+            .map(one -> one.shares().levers().stream().mapToDouble(LeverShare::share).toArray())
+            .toArray(double[][]::new);
+    presets = perPhase((phase, surface) -> setup.phases().get(phase).presetPercent(surface));
+    differential = perPhase((phase, surface) -> setup.phases().get(phase).differential(surface));
+    ownTrims = setup.phases().stream().map(phase -> phase.trims()).toArray(Trims[]::new);
+    mixes = MixOrder.of(setup).toArray(Mix[]::new);
+    functions = Arrays.stream(mixes).map(MixFunction::of).toArray(MixFunction[]::new);
+    mixPhases =
+        Arrays.stream(mixes)
+            .map(mix -> Conditions.inPhases(setup, mix.phases()))
+            .toArray(boolean[][]::new);
+    targets =
+        Arrays.stream(mixes)
+            .map(mix -> mix.targets().stream().mapToInt(one -> targetIndex(one.target())).toArray())
+            .toArray(int[][]::new);
+    factors =
+        Arrays.stream(mixes)
+            .map(mix -> mix.targets().stream().mapToDouble(MixTarget::factor).toArray())
+            .toArray(double[][]::new);
+    sourceSurface =
+        Arrays.stream(mixes)
+            .mapToInt(mix -> mix.source() == MixSource.SURFACE ? targetIndex(mix.subject()) : -1)
+            .toArray();
+    sourceInput =
+        Arrays.stream(mixes)
+            .mapToInt(mix -> setup.transmitter().inputIndex(mix.subject()))
+            .toArray();
+    throttleCurves = throttleCurves();
+    throttleInput = setup.transmitter().inputIndex(setup.power().throttleInput());
+    cutWhen = conditions.index(setup.power().cutWhen());
+    armWhen = conditions.index(setup.power().armWhen());
+  }
+
+  private interface PerSurface {
+    double of(int phase, String surface);
+  }
+
+  private double[][] perPhase(PerSurface value) {
+    double[][] table = new double[setup.phases().size()][surfaceCount];
+    for (int phase = 0; phase < table.length; phase++) {
+      for (int i = 0; i < surfaceCount; i++) {
+        table[phase][i] = value.of(phase, setup.surfaces().get(i).id());
+      }
+    }
+    return table;
+  }
+
+  /** Surfaces come first, motors behind them. */
+  private int targetIndex(String id) {
+    for (int i = 0; i < surfaceCount; i++) {
+      if (setup.surfaces().get(i).id().equals(id)) {
+        return i;
+      }
+    }
+    List<String> motors = setup.airframe().motors().stream().map(Motor::id).toList();
+    return surfaceCount + motors.indexOf(id);
+  }
+
+  private Curve[] throttleCurves() {
+    Curve[] curves = new Curve[setup.phases().size()];
+    for (int i = 0; i < curves.length; i++) {
+      String phase = setup.phases().get(i).id();
+      List<ThrottleCurve> all = setup.power().curves();
+      ThrottleCurve chosen =
+          all.stream()
+              .filter(one -> one.phases().contains(phase))
+              .findFirst()
+              .or(() -> all.stream().filter(one -> one.phases().isEmpty()).findFirst())
+              .orElse(ThrottleCurve.PLAIN);
+      curves[i] = Curve.of(chosen.points());
+    }
+    return curves;
+  }
+
+  /** The conditions of the setup. */
+  public Conditions conditions() {
+    return conditions;
+  }
+
+  /** Surfaces and motors together. */
+  int size() {
+    return surfaceCount + motorCount;
+  }
+
+  /** The commands of all surfaces, then of all motors, percent. */
+  public double[] commands(Moment moment, int phase) {
+    double[] commands = new double[size()];
+    Trims trims = trims(moment, phase);
+    double roll = response(Control.ROLL, moment, phase);
+    double pitch = response(Control.PITCH, moment, phase);
+    double yaw = response(Control.YAW, moment, phase);
+    double click = setup.transmitter().clickStepPercent();
+    for (int i = 0; i < surfaceCount; i++) {
+      double[] share = shares[i];
+      double command =
+          rollPart(i, phase, roll)
+              + PERCENT * (share[1] * pitch + share[2] * yaw)
+              + presets[phase][i]
+              + click
+                  * (share[0] * trims.roll() + share[1] * trims.pitch() + share[2] * trims.yaw());
+      for (int lever = 0; lever < leverInputs[i].length; lever++) {
+        command += leverPart(i, lever, moment);
+      }
+      commands[i] = command;
+    }
+    boolean held = held(moment, phase);
+    double throttle = throttleCurves[phase].value(throttlePercent(moment));
+    for (int i = 0; i < motorCount; i++) {
+      commands[surfaceCount + i] = throttle;
+    }
+    for (int i = 0; i < mixes.length; i++) {
+      mix(i, moment, phase, commands, throttle, held);
+    }
+    for (int i = 0; i < motorCount; i++) {
+      double command = commands[surfaceCount + i];
+      commands[surfaceCount + i] =
+          held ? setup.power().cutPercent() : Math.max(-PERCENT, Math.min(PERCENT, command));
+    }
+    return commands;
+  }
+
+  private void mix(
+      int i, Moment moment, int phase, double[] commands, double throttle, boolean held) {
+    if (!acts(i, moment, phase)) {
+      return;
+    }
+    double value = functions[i].value(source(i, moment, phase, commands, throttle, held));
+    for (int t = 0; t < targets[i].length; t++) {
+      commands[targets[i][t]] += factors[i][t] * value;
+    }
+  }
+
+  boolean acts(int mix, Moment moment, int phase) {
+    return conditions.acts(mixes[mix], mixPhases[mix], moment, phase);
+  }
+
+  private double source(
+      int i, Moment moment, int phase, double[] commands, double throttle, boolean held) {
+    return switch (mixes[i].source()) {
+      case STICK -> PERCENT * moment.of(control(mixes[i].subject()));
+      case RESPONSE -> PERCENT * response(control(mixes[i].subject()), moment, phase);
+      case INPUT -> PERCENT * moment.input(sourceInput[i]);
+      case THROTTLE -> throttlePercent(moment);
+      case POWER -> held ? 0 : PERCENT * setup.power().power(throttle);
+      case SURFACE -> commands[sourceSurface[i]];
+      case CONSTANT -> PERCENT;
+    };
+  }
+
+  private static Control control(String subject) {
+    return Control.valueOf(subject.toUpperCase(Locale.ROOT));
+  }
+
+  /** The throttle stick or lever, -100 back to 100 full. */
+  double throttlePercent(Moment moment) {
+    double place = throttleInput >= 0 ? moment.input(throttleInput) : moment.throttle();
+    return 2 * PERCENT * place - PERCENT;
+  }
+
+  /** Whether cut or arming hold the motors. */
+  public boolean held(Moment moment, int phase) {
+    return moment.throttleCut()
+        || cutWhen >= 0 && conditions.isTrue(cutWhen, moment, phase)
+        || armWhen >= 0 && !conditions.isTrue(armWhen, moment, phase);
+  }
+
+  Trims trims(Moment moment, int phase) {
+    hightally.core.phase.Phase now = setup.phases().get(phase);
+    Trims common = moment.trims();
+    Trims own = ownTrims[phase];
+    return now.ownRoll() || now.ownPitch() || now.ownYaw()
+        ? now.withTrims(own).effective(common)
+        : common;
+  }
+
+  /** What a control's stick comes to behind rate and expo, -1.5 to 1.5. */
+  double response(Control control, Moment moment, int phase) {
+    return feel(control, moment, phase).value(moment.of(control));
+  }
+
+  private ResponseCurve feel(Control control, Moment moment, int phase) {
+    for (int i = 0; i < sets.length; i++) {
+      if (sets[i].has(control)
+          && conditions.active(conditions.index(sets[i].when()), setPhases[i], moment, phase)) {
+        return setFeel[i][control.ordinal()];
+      }
+    }
+    return plainFeel[control.ordinal()];
+  }
+
+  /** The roll share's part with differential, percent. */
+  double rollPart(int surface, int phase, double response) {
+    double part = PERCENT * shares[surface][0] * response;
+    double d = differential[phase][surface];
+    if (d > 0 && part < 0) {
+      return part * (1 - d);
+    }
+    return d < 0 && part > 0 ? part * (1 + d) : part;
+  }
+
+  double share(int surface, Control control) {
+    return shares[surface][control.ordinal()];
+  }
+
+  int leverCount(int surface) {
+    return leverInputs[surface].length;
+  }
+
+  int leverInput(int surface, int lever) {
+    return leverInputs[surface][lever];
+  }
+
+  double leverPart(int surface, int lever, Moment moment) {
+    return PERCENT * leverShares[surface][lever] * moment.input(leverInputs[surface][lever]);
+  }
+
+  double preset(int surface, int phase) {
+    return presets[phase][surface];
+  }
+
+  /** What every mix adds to a surface at a moment, in the order in which they are evaluated. */
+  List<MixPart> mixParts(int surface, Moment moment, int phase) {
+    List<MixPart> parts = new ArrayList<>();
+    double[] commands = commands(moment, phase);
+    double throttle = throttleCurves[phase].value(throttlePercent(moment));
+    boolean held = held(moment, phase);
+    for (int i = 0; i < mixes.length; i++) {
+      double factor = 0;
+      for (int t = 0; t < targets[i].length; t++) {
+        factor += targets[i][t] == surface ? factors[i][t] : 0;
+      }
+      if (factor != 0 && acts(i, moment, phase)) {
+        double source = source(i, moment, phase, commands, throttle, held);
+        parts.add(new MixPart(mixes[i].name(), factor * functions[i].value(source)));
+      }
+    }
+    return parts;
+  }
+
+  /** A mix and what it adds, percent. */
+  record MixPart(String name, double percent) {}
+}

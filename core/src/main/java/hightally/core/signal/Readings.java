@@ -1,0 +1,27 @@
+package hightally.core.signal;
+
+import hightally.core.quantity.Within;
+import java.util.List;
+
+/**
+ * What is measured and counted besides the pilot's hands.
+ *
+ * @param linkPercent quality of the link
+ * @param voltage of the pack
+ * @param timerSeconds what every timer shows, in the setup's order; missing ones have not begun
+ */
+public record Readings(
+    @Within(min = 0, max = 100, unit = "%", label = "Link") double linkPercent,
+    @Within(min = 0, max = 100, unit = "V", label = "Voltage") double voltage,
+    @Within(min = 0, max = 100_000, unit = "s", label = "Timer") List<Double> timerSeconds) {
+  /** A good link, a full pack, no timer begun. */
+  public static final Readings NORMAL = new Readings(100, 12.6, List.of());
+
+  public Readings {
+    timerSeconds = timerSeconds == null ? null : List.copyOf(timerSeconds);
+  }
+
+  double timer(int index) {
+    return index >= 0 && index < timerSeconds.size() ? timerSeconds.get(index) : 0;
+  }
+}
