@@ -255,6 +255,23 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/program/hazards": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** Every position of every switch tried: what a pilot would only find in the air */
+    post: operations["hazards"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/calc/washer": {
     parameters: {
       query?: never;
@@ -937,6 +954,10 @@ export interface components {
       leadSpareMm: number;
       /** Format: double */
       extensionStepMm: number;
+      /** Format: double */
+      powerJumpPercent: number;
+      /** Format: double */
+      softFadeSeconds: number;
     };
     Lead: {
       device: string;
@@ -1533,6 +1554,59 @@ export interface components {
       ballastAt: string;
       words: string;
     };
+    ProgramAsked: {
+      setup: components["schemas"]["Setup"];
+    };
+    Hazard: {
+      /** @enum {string} */
+      kind:
+        | "MOTOR_STARTS"
+        | "CUT_DISAGREES"
+        | "CANNOT_STOP"
+        | "RUNS_OUT"
+        | "PAIR_UNEQUAL"
+        | "SURFACES_TOUCH"
+        | "CONTROL_DEAD"
+        | "CONDITION_NEVER"
+        | "SWITCH_TWICE"
+        | "MIX_NEVER"
+        | "TRIM_COMMON"
+        | "TIMER_NEVER";
+      subject: string;
+      words: string;
+      why: string;
+      way: string[];
+      moments: components["schemas"]["Moment"][];
+    };
+    Moment: {
+      /** Format: double */
+      roll: number;
+      /** Format: double */
+      pitch: number;
+      /** Format: double */
+      yaw: number;
+      /** Format: double */
+      throttle: number;
+      throttleCut: boolean;
+      trims: components["schemas"]["Trims"];
+      inputs: number[];
+      readings: components["schemas"]["Readings"];
+    };
+    Outcome: {
+      hazards: components["schemas"]["Hazard"][];
+      /** Format: int64 */
+      states: number;
+      /** Format: int64 */
+      evaluated: number;
+      complete: boolean;
+    };
+    Readings: {
+      /** Format: double */
+      linkPercent: number;
+      /** Format: double */
+      voltage: number;
+      timerSeconds: number[];
+    };
     WasherGiven: {
       /** Format: double */
       angle?: number;
@@ -1724,31 +1798,10 @@ export interface components {
       /** Format: int32 */
       arm: number;
     };
-    Moment: {
-      /** Format: double */
-      roll: number;
-      /** Format: double */
-      pitch: number;
-      /** Format: double */
-      yaw: number;
-      /** Format: double */
-      throttle: number;
-      throttleCut: boolean;
-      trims: components["schemas"]["Trims"];
-      inputs: number[];
-      readings: components["schemas"]["Readings"];
-    };
     MomentAsked: {
       setup: components["schemas"]["Setup"];
       moment: components["schemas"]["Moment"];
       selected: string;
-    };
-    Readings: {
-      /** Format: double */
-      linkPercent: number;
-      /** Format: double */
-      voltage: number;
-      timerSeconds: number[];
     };
     ControlThrow: {
       /** @enum {string} */
@@ -2457,6 +2510,30 @@ export interface operations {
         };
         content: {
           "*/*": components["schemas"]["BalanceAdvice"];
+        };
+      };
+    };
+  };
+  hazards: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["ProgramAsked"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["Outcome"];
         };
       };
     };

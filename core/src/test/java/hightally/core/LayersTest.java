@@ -27,7 +27,8 @@ class LayersTest {
     "flight",
     "adjustment",
     "audit",
-    "guide"
+    "guide",
+    "hazard"
   };
 
   @ArchTest

@@ -21,8 +21,8 @@ import org.springframework.transaction.annotation.Transactional;
 
 /**
  * Fills an empty database with invented aircraft, when asked to: a biplane with its history, a
- * V-tail glider and a flying wing on their rigs. The history goes through the same use cases as a
- * pilot's, so its second revision is a real adjustment.
+ * V-tail glider, a flying wing and a twin on their rigs. The history goes through the same use
+ * cases as a pilot's, so its second revision is a real adjustment.
  */
 @Component
 class DemoData implements ApplicationRunner {
@@ -55,6 +55,7 @@ class DemoData implements ApplicationRunner {
       biplane();
       hangar.add(aircraft.read("larkmere.json"), "Rig planned from the drawing, not flown yet");
       hangar.add(aircraft.read("skerrow.json"), "As bought, measured on the table");
+      hangar.add(aircraft.read("brindle.json"), "Rig and program planned from the drawing");
     }
   }
 

@@ -53,6 +53,10 @@ final class SetupUpgrade {
     phase.putArray("differential");
     phase.put("ownRoll", false).put("ownPitch", false).put("ownYaw", false);
     phase.set("trims", mapper.valueToTree(Trims.ZERO));
+    if (setup.get("house") instanceof ObjectNode house) {
+      house.put("powerJumpPercent", HouseValues.STANDARD.powerJumpPercent());
+      house.put("softFadeSeconds", HouseValues.STANDARD.softFadeSeconds());
+    }
     setup.putArray("feelSets");
     setup.putArray("mixes");
     setup.set("power", mapper.valueToTree(Power.PLAIN));

@@ -103,6 +103,17 @@ class KindsTest extends ApiTest {
     }
   }
 
+  @Test
+  void noDemoModelHasAHazardButTheWingBoughtSecondHand() throws Exception {
+    for (String name : List.of("quillon", "larkmere", "brindle")) {
+      JsonNode setup = json.readTree(resource("demo/" + name + ".json"));
+      JsonNode outcome = post("/api/program/hazards", Map.of("setup", setup)).json();
+      assertThat(outcome.get("complete").asBoolean()).isTrue();
+      assertThat(outcome.get("hazards")).as(name).isEmpty();
+      assertThat(shown(setup, 0, 0, 0).get("findings")).as(name).isEmpty();
+    }
+  }
+
   private ObjectNode mended(ObjectNode setup, JsonNode edits) {
     ObjectNode changed = setup.deepCopy();
     for (JsonNode edit : edits) {

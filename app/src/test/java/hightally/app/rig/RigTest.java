@@ -23,7 +23,7 @@ class RigTest extends ApiTest {
             resource("older/format-1.json"));
     assertThat(read.status()).as(read.body()).isEqualTo(200);
     assertThat(read.json().get("formatVersion").asInt()).isEqualTo(3);
-    JsonNode today = json.readTree(resource("demo/larkmere.json"));
+    JsonNode today = json.readTree(resource("kinds/v-tail-flaps.json"));
     for (String stick : List.of("roll", "pitch", "yaw")) {
       JsonNode before = travel(read.json(), stick);
       JsonNode now = travel(today, stick);

@@ -89,6 +89,12 @@ final class Rig {
     return MainDrive.of(setup(), setup().surface(channel(index).carries()).orElseThrow());
   }
 
+  /** Whether some phase makes one side of a surface's roll smaller on purpose. */
+  boolean differential(int index) {
+    String id = surface(index).id();
+    return setup().phases().stream().anyMatch(phase -> phase.differential(id) != 0);
+  }
+
   /** Everything with a surface's main stick or lever at a place, and the trims at zero. */
   Positions at(int index, double stick) {
     return path.evaluate(mainDrive(index).moved(Moment.centred(Trims.ZERO), stick));

@@ -35,7 +35,7 @@ final class TravelRules {
     List<Finding> findings = new ArrayList<>();
     rig.surfaces()
         .filter(rig::drivenByServo)
-        .filter(i -> !rig.mainDrive(i).oneWay())
+        .filter(i -> !rig.mainDrive(i).oneWay() && !rig.differential(i))
         .forEach(
             i -> {
               double plus = rig.plusMm(i);

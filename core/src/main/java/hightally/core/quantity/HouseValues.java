@@ -16,6 +16,8 @@ package hightally.core.quantity;
  * @param contactMarginMm how far surfaces that can touch keep apart
  * @param leadSpareMm length a lead needs beyond the straight way
  * @param extensionStepMm extensions come in multiples of this
+ * @param powerJumpPercent a change of power a pilot feels as a jump
+ * @param softFadeSeconds a fade of this length is not a jump
  */
 public record HouseValues(
     @Within(min = 1, max = 100, unit = "%", label = "A trim is large from") double largeTrimPercent,
@@ -35,7 +37,9 @@ public record HouseValues(
         double contactMarginMm,
     @Within(min = 0, max = 500, unit = "mm", label = "Spare length of a lead") double leadSpareMm,
     @Within(min = 10, max = 1000, unit = "mm", label = "Extensions come in steps of")
-        double extensionStepMm) {
+        double extensionStepMm,
+    @Within(min = 1, max = 100, unit = "%", label = "Power jumps from") double powerJumpPercent,
+    @Within(min = 0, max = 10, unit = "s", label = "A fade is soft from") double softFadeSeconds) {
 
   /**
    * What the program starts with. Trim 12 %: about a third of a common trim range; a straight,
@@ -46,8 +50,8 @@ public record HouseValues(
    * authority is gone by then. Uneven 1.5 mm and pair 1 mm: a millimetre or two already pulls a
    * model. Ruler 0.5 mm: what two readings of the same edge differ by. Contact 1 mm: what flexes
    * under load. Spare lead 80 mm: a curve at the root and slack at the plug. Extensions in 100 mm:
-   * how they are sold.
+   * how they are sold. Power 10 % and fade 1 s: less pitches no model that balances.
    */
   public static final HouseValues STANDARD =
-      new HouseValues(12, 40, 1, 60, 10, 12, 1.5, 1, 0.5, 1, 80, 100);
+      new HouseValues(12, 40, 1, 60, 10, 12, 1.5, 1, 0.5, 1, 80, 100, 10, 1);
 }

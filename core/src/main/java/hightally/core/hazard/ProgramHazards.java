@@ -1,0 +1,237 @@
+package hightally.core.hazard;
+
+import hightally.core.condition.Condition;
+import hightally.core.condition.ConditionKind;
+import hightally.core.mix.Mix;
+import hightally.core.phase.Phase;
+import hightally.core.power.FlightTimer;
+import hightally.core.quantity.Control;
+import hightally.core.response.FeelSet;
+import hightally.core.setup.Setup;
+import hightally.core.signal.Conditions;
+import hightally.core.signal.Moment;
+import hightally.core.signal.SignalPath;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+
+/** What the program says that cannot happen, or means two things. */
+final class ProgramHazards {
+  private static final double[] PLACES = {-1, 0, 1};
+  private static final double JUST = 1e-6;
+  private static final double NOTICEABLE_PERCENT = 3;
+
+  private final HazardSearch search;
+  private final SignalPath path;
+  private final Setup setup;
+  private final Conditions conditions;
+  private final boolean[] wasTrue;
+  private final Set<String> acted = new HashSet<>();
+  private final Set<Integer> phasesSeen = new HashSet<>();
+
+  ProgramHazards(HazardSearch search) {
+    this.search = search;
+    path = search.path();
+    setup = search.setup();
+    conditions = path.program().conditions();
+    wasTrue = new boolean[conditions.count()];
+    for (int i = 0; i < wasTrue.length; i++) {
+      wasTrue[i] = outside(conditions.at(i));
+    }
+  }
+
+  /** Telemetry and timers change by themselves; what asks for them can become true. */
+  private boolean outside(Condition one) {
+    return switch (one.kind()) {
+      case TELEMETRY_ABOVE, TELEMETRY_BELOW, TIMER_ABOVE -> true;
+      case AND, OR, NOT ->
+          one.members().stream().anyMatch(id -> outside(conditions.at(conditions.index(id))));
+      default -> false;
+    };
+  }
+
+  /** What can be seen without moving anything. */
+  void written() {
+    switches();
+    for (Control control : Control.values()) {
+      commonTrim(control);
+    }
+  }
+
+  private void switches() {
+    Map<String, Set<String>> meanings = new LinkedHashMap<>();
+    for (Phase phase : setup.phases()) {
+      uses(phase.when(), "flight phases", meanings);
+    }
+    for (FeelSet set : setup.feelSets()) {
+      uses(set.when(), "rates and expo", meanings);
+    }
+    for (Mix mix : setup.mixes()) {
+      uses(mix.when(), "mix " + mix.name(), meanings);
+    }
+    uses(setup.power().cutWhen(), "throttle cut", meanings);
+    uses(setup.power().armWhen(), "arming", meanings);
+    meanings.forEach(
+        (input, what) -> {
+          if (what.size() > 1) {
+            String name =
+                setup.transmitter().inputs().get(setup.transmitter().inputIndex(input)).name();
+            String words = "The " + name + " means " + String.join(" and ", what) + ".";
+            search.keep(HazardKind.SWITCH_TWICE, input, what.size(), words, List.of(), List.of());
+          }
+        });
+  }
+
+  private void uses(String condition, String what, Map<String, Set<String>> meanings) {
+    if (condition.isEmpty()) {
+      return;
+    }
+    Condition one = conditions.at(conditions.index(condition));
+    if (one.kind() == ConditionKind.SWITCH_AT) {
+      meanings.computeIfAbsent(one.subject(), key -> new java.util.TreeSet<>()).add(what);
+    }
+    one.members().forEach(member -> uses(member, what, meanings));
+  }
+
+  private void commonTrim(Control control) {
+    List<Phase> common = setup.phases().stream().filter(phase -> !phase.own(control)).toList();
+    for (Phase one : common) {
+      for (Phase other : common) {
+        double differs = camber(one, control) - camber(other, control);
+        if (differs > NOTICEABLE_PERCENT) {
+          String words =
+              String.format(
+                  Locale.ROOT,
+                  "%s and %s share one %s trim, but their presets differ by %.0f %%.",
+                  one.name(),
+                  other.name(),
+                  control.name().toLowerCase(Locale.ROOT),
+                  differs);
+          search.keep(
+              HazardKind.TRIM_COMMON,
+              control.name().toLowerCase(Locale.ROOT),
+              differs,
+              words,
+              List.of(),
+              List.of());
+        }
+      }
+    }
+  }
+
+  /**
+   * Camber both sides share pitches the model; a preset with another sign left and right rolls it.
+   */
+  private double camber(Phase phase, Control control) {
+    return switch (control) {
+      case PITCH ->
+          setup.surfaces().stream()
+              .filter(one -> !one.sideways())
+              .mapToDouble(one -> phase.presetPercent(one.id()))
+              .sum();
+      case ROLL ->
+          setup.surfaces().stream()
+              .mapToDouble(one -> one.shares().roll() * phase.presetPercent(one.id()))
+              .sum();
+      case YAW -> 0;
+    };
+  }
+
+  /** Notes what is true and what acts in a state, with sticks and throttle in every corner. */
+  void state(Moment rest) {
+    phasesSeen.add(path.phase(rest));
+    for (Moment moment : stickPlaces(rest)) {
+      int phase = path.phase(moment);
+      phasesSeen.add(phase);
+      for (int i = 0; i < wasTrue.length; i++) {
+        wasTrue[i] |= conditions.isTrue(i, moment, phase);
+      }
+    }
+    for (Mix mix : setup.mixes()) {
+      if (!acted.contains(mix.id()) && acts(mix, rest)) {
+        acted.add(mix.id());
+      }
+    }
+  }
+
+  /**
+   * Sticks and throttle at their ends, and on both sides of every limit a condition holds them to.
+   */
+  private List<Moment> stickPlaces(Moment rest) {
+    List<Moment> places = new ArrayList<>();
+    places.add(rest);
+    for (double place : PLACES) {
+      places.add(rest.withThrottle(Math.max(0, place), false));
+      for (Control control : Control.values()) {
+        places.add(rest.with(control, place));
+      }
+    }
+    for (Condition one : setup.conditions()) {
+      boolean limit = one.kind() == ConditionKind.ABOVE || one.kind() == ConditionKind.BELOW;
+      if (limit && one.subject().equals("throttle")) {
+        places.add(rest.withThrottle(clamp(one.limit() + JUST), false));
+        places.add(rest.withThrottle(clamp(one.limit() - JUST), false));
+      }
+    }
+    return places;
+  }
+
+  private static double clamp(double value) {
+    return Math.max(0, Math.min(1, value));
+  }
+
+  private boolean acts(Mix mix, Moment rest) {
+    boolean flat =
+        mix.curve().isEmpty()
+            ? mix.weightPlusPercent() == 0 && mix.weightMinusPercent() == 0
+            : mix.curve().stream().allMatch(point -> point.y() == 0);
+    if (flat || mix.targets().stream().allMatch(target -> target.factor() == 0)) {
+      return false;
+    }
+    for (Moment moment : stickPlaces(rest)) {
+      int phase = path.phase(moment);
+      boolean inPhase =
+          mix.phases().isEmpty() || mix.phases().contains(setup.phases().get(phase).id());
+      if (inPhase && conditions.isTrue(conditions.index(mix.when()), moment, phase)) {
+        return true;
+      }
+    }
+    return false;
+  }
+
+  /** What was never true and never acted. */
+  void never() {
+    for (int i = 0; i < wasTrue.length; i++) {
+      if (!wasTrue[i]) {
+        Condition one = conditions.at(i);
+        String words =
+            "“" + one.name() + "” is true in no position of switches, levers and sticks.";
+        search.keep(HazardKind.CONDITION_NEVER, one.id(), 1, words, List.of(), List.of());
+      }
+    }
+    for (int i = 0; i < setup.phases().size(); i++) {
+      if (!phasesSeen.contains(i)) {
+        Phase phase = setup.phases().get(i);
+        String words = "No switch reaches phase " + phase.name() + ".";
+        search.keep(HazardKind.CONDITION_NEVER, phase.id(), 1, words, List.of(), List.of());
+      }
+    }
+    for (Mix mix : setup.mixes()) {
+      if (!acted.contains(mix.id())) {
+        String words = "“" + mix.name() + "” acts in no phase and position, or its weights are 0.";
+        search.keep(HazardKind.MIX_NEVER, mix.id(), 1, words, List.of(), List.of());
+      }
+    }
+    for (FlightTimer timer : setup.power().timers()) {
+      int when = conditions.index(timer.when());
+      if (when >= 0 && !wasTrue[when]) {
+        String words = "Timer “" + timer.name() + "” waits for what is never true.";
+        search.keep(HazardKind.TIMER_NEVER, timer.id(), 1, words, List.of(), List.of());
+      }
+    }
+  }
+}

@@ -1,0 +1,212 @@
+package hightally.core.hazard;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import hightally.core.Rigs;
+import hightally.core.airframe.Contact;
+import hightally.core.airframe.Motor;
+import hightally.core.channel.Channel;
+import hightally.core.condition.Condition;
+import hightally.core.condition.ConditionKind;
+import hightally.core.mix.CurvePoint;
+import hightally.core.mix.Mix;
+import hightally.core.mix.MixSource;
+import hightally.core.mix.MixTarget;
+import hightally.core.phase.Phase;
+import hightally.core.phase.Preset;
+import hightally.core.phase.Trims;
+import hightally.core.power.FailsafeSetting;
+import hightally.core.power.FlightTimer;
+import hightally.core.power.Power;
+import hightally.core.power.ThrottleCurve;
+import hightally.core.response.Feel;
+import hightally.core.response.FeelSet;
+import hightally.core.response.Response;
+import hightally.core.setup.Setup;
+import hightally.core.signal.SignalPath;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+
+class HazardSearchTest {
+  private static final Condition LOW = at("low", 1);
+  private static final Condition HIGH = at("high", 3);
+  private static final ThrottleCurve OFF = curve(List.of("landing"), -100, -100);
+
+  private static Condition at(String id, int position) {
+    return new Condition(id, id, ConditionKind.SWITCH_AT, "switch", position, List.of(), 0);
+  }
+
+  private static ThrottleCurve curve(List<String> phases, double low, double high) {
+    return new ThrottleCurve(phases, List.of(new CurvePoint(-100, low), new CurvePoint(100, high)));
+  }
+
+  private static Phase phase(String id, String when, Preset... presets) {
+    return new Phase(
+        id, id, "", when, 0, List.of(presets), List.of(), false, false, false, Trims.ZERO);
+  }
+
+  private static Mix mix(String id, MixSource source, String subject, double weight, String... to) {
+    List<MixTarget> targets = java.util.Arrays.stream(to).map(t -> new MixTarget(t, 1)).toList();
+    return new Mix(
+        id, id, "", source, subject, weight, weight, 0, List.of(), targets, "", List.of());
+  }
+
+  /** Two elevons and a motor with everything in order: two phases on one switch. */
+  private static Setup clean() {
+    Setup plain = Rigs.plain();
+    List<Channel> channels = new ArrayList<>(plain.channels());
+    channels.add(new Channel(3, "motor", Channel.THROTTLE, false, 0, 100, 100));
+    return plain
+        .change()
+        .channels(channels)
+        .airframe(plain.airframe().withMotors(List.of(new Motor("motor", "Motor", 3, 0, 0, 250))))
+        .conditions(List.of(HIGH))
+        .phases(List.of(phase("landing", "high"), phase("flight", "")))
+        .power(power(List.of(ThrottleCurve.PLAIN), -100, -100, List.of()))
+        .done();
+  }
+
+  private static Power power(
+      List<ThrottleCurve> curves, double cut, double failsafe, List<FlightTimer> timers) {
+    return new Power(
+        "",
+        false,
+        curves,
+        "",
+        cut,
+        "",
+        true,
+        List.of(new FailsafeSetting(3, false, failsafe)),
+        true,
+        List.of(),
+        timers,
+        List.of());
+  }
+
+  private static Setup planted(HazardKind kind) {
+    Setup clean = clean();
+    return switch (kind) {
+      case MOTOR_STARTS ->
+          clean
+              .change()
+              .power(power(List.of(ThrottleCurve.PLAIN, OFF), -100, -100, List.of()))
+              .done();
+      case CUT_DISAGREES ->
+          clean.change().power(power(List.of(ThrottleCurve.PLAIN), 0, -100, List.of())).done();
+      case CANNOT_STOP ->
+          clean
+              .change()
+              .power(
+                  power(
+                      List.of(ThrottleCurve.PLAIN, curve(List.of("landing"), -40, 100)),
+                      -100,
+                      -100,
+                      List.of()))
+              .done();
+      case RUNS_OUT ->
+          clean
+              .change()
+              .mixes(List.of(mix("much", MixSource.RESPONSE, "pitch", 100, "left", "right")))
+              .done();
+      case PAIR_UNEQUAL ->
+          clean
+              .change()
+              .phases(
+                  List.of(phase("landing", "high", new Preset("left", 20)), phase("flight", "")))
+              .done();
+      case SURFACES_TOUCH ->
+          clean.change().contacts(List.of(new Contact("right", 25, "left", 0))).done();
+      case CONTROL_DEAD ->
+          clean
+              .change()
+              .feelSets(
+                  List.of(
+                      new FeelSet(
+                          "none",
+                          "None",
+                          "",
+                          List.of("landing"),
+                          true,
+                          false,
+                          false,
+                          new Feel(Response.even(0, 0), Response.even(0, 0), Response.even(0, 0)))))
+              .done();
+      case CONDITION_NEVER ->
+          clean
+              .change()
+              .conditions(
+                  List.of(
+                      HIGH,
+                      LOW,
+                      new Condition(
+                          "both", "both", ConditionKind.AND, "", 0, List.of("high", "low"), 0)))
+              .done();
+      case SWITCH_TWICE ->
+          clean
+              .change()
+              .feelSets(
+                  List.of(
+                      new FeelSet(
+                          "soft", "Soft", "high", List.of(), true, true, true, clean.feel())))
+              .done();
+      case MIX_NEVER ->
+          clean.change().mixes(List.of(mix("idle", MixSource.STICK, "yaw", 0, "left"))).done();
+      case TRIM_COMMON ->
+          clean
+              .change()
+              .phases(
+                  List.of(
+                      phase("landing", "high", new Preset("left", 10), new Preset("right", 10)),
+                      phase("flight", "")))
+              .done();
+      case TIMER_NEVER ->
+          clean
+              .change()
+              .conditions(
+                  List.of(
+                      HIGH,
+                      LOW,
+                      new Condition(
+                          "both", "both", ConditionKind.AND, "", 0, List.of("high", "low"), 0)))
+              .power(
+                  power(
+                      List.of(ThrottleCurve.PLAIN),
+                      -100,
+                      -100,
+                      List.of(new FlightTimer("t", "T", false, 0, "both", List.of()))))
+              .done();
+    };
+  }
+
+  @Test
+  void aCleanSetupHasNone() {
+    assertThat(HazardSearch.of(SignalPath.of(clean())).hazards()).isEmpty();
+  }
+
+  @ParameterizedTest
+  @EnumSource(HazardKind.class)
+  void eachPlantedHazardIsFoundWithItsWay(HazardKind kind) {
+    HazardSearch.Outcome outcome = HazardSearch.of(SignalPath.of(planted(kind)));
+    assertThat(outcome.complete()).isTrue();
+    assertThat(outcome.hazards()).extracting(Hazard::kind).contains(kind);
+    Hazard found =
+        outcome.hazards().stream().filter(one -> one.kind() == kind).findFirst().orElseThrow();
+    if (kind == HazardKind.MOTOR_STARTS) {
+      // The switch back from landing starts the motor at the stick's full power.
+      assertThat(found.words()).contains("from 0 % to 100 %");
+      assertThat(found.way()).contains("switch at position 3", "throttle at 100 %");
+      assertThat(found.moments()).hasSize(2);
+    }
+  }
+
+  @Test
+  void itCanBeStopped() {
+    HazardSearch.Outcome outcome =
+        HazardSearch.of(SignalPath.of(planted(HazardKind.MIX_NEVER)), () -> true, part -> {});
+    assertThat(outcome.complete()).isFalse();
+    assertThat(outcome.hazards()).isEmpty();
+  }
+}
