@@ -255,6 +255,40 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/program/sheet": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** Phases against surfaces in mm, the switch plan, conditions as sentences */
+    post: operations["sheet_1"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/program/phases": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** The setup with a phase made separate; today's values are copied into it */
+    post: operations["phase"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/program/hazards": {
     parameters: {
       query?: never;
@@ -266,6 +300,75 @@ export interface paths {
     put?: never;
     /** Every position of every switch tried: what a pilot would only find in the air */
     post: operations["hazards"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/program/gallery": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** Common mixes and what each asks for */
+    get: operations["gallery"];
+    put?: never;
+    /** The setup with a common mix added, its weights worked out */
+    post: operations["build"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/program/feel": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** The setup with one of the usual ways of rates and expo */
+    post: operations["feel"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/program/entry-sheet": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** Every value to type into the transmitter */
+    post: operations["entries"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/program/entry-sheet/changes": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** Only what differs from what was last typed in, old beside new */
+    post: operations["changes"];
     delete?: never;
     options?: never;
     head?: never;
@@ -1557,6 +1660,46 @@ export interface components {
     ProgramAsked: {
       setup: components["schemas"]["Setup"];
     };
+    ConditionLine: {
+      condition: string;
+      sentence: string;
+    };
+    PhaseCell: {
+      /** Format: double */
+      restMm: number;
+      /** Format: double */
+      rollPlusMm: number;
+      /** Format: double */
+      rollMinusMm: number;
+      /** Format: double */
+      pitchPlusMm: number;
+      /** Format: double */
+      pitchMinusMm: number;
+    };
+    PhaseColumn: {
+      phase: string;
+      when: string;
+      cells: components["schemas"]["PhaseCell"][];
+    };
+    ProgramSheet: {
+      phases: components["schemas"]["PhaseColumn"][];
+      switches: components["schemas"]["SwitchRow"][];
+      conditions: components["schemas"]["ConditionLine"][];
+    };
+    SwitchRow: {
+      input: string;
+      name: string;
+      position: string;
+      hangs: string[];
+    };
+    PhaseWish: {
+      setup: components["schemas"]["Setup"];
+      name: string;
+      from: string;
+      input: string;
+      /** Format: int32 */
+      position: number;
+    };
     Hazard: {
       /** @enum {string} */
       kind:
@@ -1606,6 +1749,41 @@ export interface components {
       /** Format: double */
       voltage: number;
       timerSeconds: number[];
+    };
+    RecipeAsked: {
+      setup: components["schemas"]["Setup"];
+      /** @enum {string} */
+      recipe:
+        | "AILERON_TO_RUDDER"
+        | "ELEVATOR_TO_FLAP"
+        | "BRAKES_ON_STICK"
+        | "BRAKES_TO_ELEVATOR"
+        | "THROTTLE_TO_ELEVATOR"
+        | "RUDDER_TO_ELEVATOR"
+        | "RUDDER_TO_AILERON"
+        | "RUDDER_TO_MOTORS";
+      /** Format: double */
+      percent: number;
+      preset: string;
+      phases: string[];
+    };
+    FeelWish: {
+      setup: components["schemas"]["Setup"];
+      /** @enum {string} */
+      way: "ONE_SOFT" | "LADDER";
+      input: string;
+    };
+    Entry: {
+      key: string;
+      place: string;
+      what: string;
+      value: string;
+      before: string;
+      twin: string;
+    };
+    ChangesAsked: {
+      entered: components["schemas"]["Setup"];
+      setup: components["schemas"]["Setup"];
     };
     WasherGiven: {
       /** Format: double */
@@ -1833,6 +2011,7 @@ export interface components {
       /** Format: int64 */
       number: number;
       phase: string;
+      conditions: boolean[];
       positions: components["schemas"]["Positions"];
       /** Format: double */
       motorPower: number;
@@ -1990,6 +2169,23 @@ export interface components {
     Seen: {
       /** Format: int32 */
       version: number;
+    };
+    RecipeCard: {
+      /** @enum {string} */
+      recipe:
+        | "AILERON_TO_RUDDER"
+        | "ELEVATOR_TO_FLAP"
+        | "BRAKES_ON_STICK"
+        | "BRAKES_TO_ELEVATOR"
+        | "THROTTLE_TO_ELEVATOR"
+        | "RUDDER_TO_ELEVATOR"
+        | "RUDDER_TO_AILERON"
+        | "RUDDER_TO_MOTORS";
+      title: string;
+      reason: string;
+      asks: string;
+      /** Format: double */
+      start: number;
     };
     Field: {
       path: string;
@@ -2514,6 +2710,54 @@ export interface operations {
       };
     };
   };
+  sheet_1: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["ProgramAsked"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["ProgramSheet"];
+        };
+      };
+    };
+  };
+  phase: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["PhaseWish"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["Setup"];
+        };
+      };
+    };
+  };
   hazards: {
     parameters: {
       query?: never;
@@ -2534,6 +2778,122 @@ export interface operations {
         };
         content: {
           "*/*": components["schemas"]["Outcome"];
+        };
+      };
+    };
+  };
+  gallery: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["RecipeCard"][];
+        };
+      };
+    };
+  };
+  build: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["RecipeAsked"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["Setup"];
+        };
+      };
+    };
+  };
+  feel: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["FeelWish"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["Setup"];
+        };
+      };
+    };
+  };
+  entries: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["ProgramAsked"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["Entry"][];
+        };
+      };
+    };
+  };
+  changes: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["ChangesAsked"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["Entry"][];
         };
       };
     };

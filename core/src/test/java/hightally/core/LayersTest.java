@@ -23,6 +23,7 @@ class LayersTest {
     "power",
     "setup",
     "signal",
+    "program",
     "wiring",
     "flight",
     "adjustment",

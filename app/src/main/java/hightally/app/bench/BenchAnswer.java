@@ -23,12 +23,13 @@ public sealed interface BenchAnswer {
       implements BenchAnswer {}
 
   /**
-   * Where everything stands, the phase that is on, the motor's power (0 to 1), and the selected
-   * surface's tally and linkage.
+   * Where everything stands, the phase that is on, which conditions are true in the setup's order,
+   * the motor's power (0 to 1), and the selected surface's tally and linkage.
    */
   record Frame(
       long number,
       String phase,
+      List<Boolean> conditions,
       Positions positions,
       double motorPower,
       Tally tally,

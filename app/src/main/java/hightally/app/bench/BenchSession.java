@@ -6,6 +6,7 @@ import hightally.core.linkage.FourBar;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Validation;
 import hightally.core.setup.Setup;
+import hightally.core.signal.Conditions;
 import hightally.core.signal.Moment;
 import hightally.core.signal.Positions;
 import hightally.core.signal.SheetMaker;
@@ -13,6 +14,7 @@ import hightally.core.signal.SignalPath;
 import hightally.core.signal.SurfaceSheet;
 import hightally.core.signal.TallyMaker;
 import java.util.List;
+import java.util.stream.IntStream;
 
 /** The bench of one page: the setup that lies on it. */
 final class BenchSession {
@@ -56,10 +58,19 @@ final class BenchSession {
     return new BenchAnswer.Frame(
         number,
         path.setup().phases().get(path.phase(moment)).id(),
+        truths(moment),
         positions,
         path.motorPower(moment),
         TallyMaker.of(path, moment, surface),
         linkage(surface, positions));
+  }
+
+  private List<Boolean> truths(Moment moment) {
+    Conditions conditions = path.program().conditions();
+    int phase = path.phase(moment);
+    return IntStream.range(0, conditions.count())
+        .mapToObj(i -> conditions.isTrue(i, moment, phase))
+        .toList();
   }
 
   private BenchAnswer.LinkageView linkage(int surface, Positions positions) {

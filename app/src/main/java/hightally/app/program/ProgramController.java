@@ -1,9 +1,17 @@
 package hightally.app.program;
 
 import hightally.core.hazard.HazardSearch;
+import hightally.core.program.EntrySheet;
+import hightally.core.program.FeelStart;
+import hightally.core.program.MixGallery;
+import hightally.core.program.PhaseAdded;
+import hightally.core.program.ProgramSheet;
+import hightally.core.quantity.Validation;
 import hightally.core.setup.Setup;
 import hightally.core.signal.SignalPath;
 import io.swagger.v3.oas.annotations.Operation;
+import java.util.List;
+import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -21,5 +29,50 @@ class ProgramController {
       summary = "Every position of every switch tried: what a pilot would only find in the air")
   HazardSearch.Outcome hazards(@RequestBody ProgramAsked asked) {
     return HazardSearch.of(SignalPath.of(asked.setup()));
+  }
+
+  /** A setup as it is, and as it was when it was last typed into the transmitter. */
+  record ChangesAsked(Setup entered, Setup setup) {}
+
+  @PostMapping("/sheet")
+  @Operation(summary = "Phases against surfaces in mm, the switch plan, conditions as sentences")
+  ProgramSheet sheet(@RequestBody ProgramAsked asked) {
+    return ProgramSheet.of(SignalPath.of(asked.setup()));
+  }
+
+  @PostMapping("/phases")
+  @Operation(summary = "The setup with a phase made separate; today's values are copied into it")
+  Setup phase(@RequestBody PhaseAdded.PhaseWish wish) {
+    return PhaseAdded.of(wish);
+  }
+
+  @GetMapping("/gallery")
+  @Operation(summary = "Common mixes and what each asks for")
+  List<MixGallery.RecipeCard> gallery() {
+    return MixGallery.cards();
+  }
+
+  @PostMapping("/gallery")
+  @Operation(summary = "The setup with a common mix added, its weights worked out")
+  Setup build(@RequestBody MixGallery.RecipeAsked asked) {
+    return MixGallery.build(asked);
+  }
+
+  @PostMapping("/feel")
+  @Operation(summary = "The setup with one of the usual ways of rates and expo")
+  Setup feel(@RequestBody FeelStart.FeelWish wish) {
+    return FeelStart.of(wish);
+  }
+
+  @PostMapping("/entry-sheet")
+  @Operation(summary = "Every value to type into the transmitter")
+  List<EntrySheet.Entry> entries(@RequestBody ProgramAsked asked) {
+    return EntrySheet.of(Validation.check(asked.setup()));
+  }
+
+  @PostMapping("/entry-sheet/changes")
+  @Operation(summary = "Only what differs from what was last typed in, old beside new")
+  List<EntrySheet.Entry> changes(@RequestBody ChangesAsked asked) {
+    return EntrySheet.changes(Validation.check(asked.entered()), Validation.check(asked.setup()));
   }
 }

@@ -1,0 +1,170 @@
+package hightally.core.program;
+
+import hightally.core.channel.InputKind;
+import hightally.core.channel.TransmitterInput;
+import hightally.core.condition.Condition;
+import hightally.core.condition.ConditionKind;
+import hightally.core.mix.Mix;
+import hightally.core.mix.MixSource;
+import hightally.core.phase.Phase;
+import hightally.core.quantity.Control;
+import hightally.core.response.FeelSet;
+import hightally.core.setup.Setup;
+import hightally.core.signal.Moment;
+import hightally.core.signal.SignalPath;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * What a pilot wants to see of a program without moving a stick.
+ *
+ * @param phases every phase against every surface, mm
+ * @param switches every switch with all that hangs on each position
+ * @param conditions every condition as a sentence
+ */
+public record ProgramSheet(
+    List<PhaseColumn> phases, List<SwitchRow> switches, List<ConditionLine> conditions) {
+
+  /**
+   * A phase.
+   *
+   * @param when its condition as a sentence
+   * @param cells one a surface, in the setup's order
+   */
+  public record PhaseColumn(String phase, String when, List<PhaseCell> cells) {}
+
+  /**
+   * One surface in one phase, mm.
+   *
+   * @param restMm at rest, against the base phase at zero trims
+   * @param rollPlusMm with full roll plus, from rest
+   * @param rollMinusMm with full roll minus, from rest
+   * @param pitchPlusMm with full pitch plus, from rest
+   * @param pitchMinusMm with full pitch minus, from rest
+   */
+  public record PhaseCell(
+      double restMm,
+      double rollPlusMm,
+      double rollMinusMm,
+      double pitchPlusMm,
+      double pitchMinusMm) {}
+
+  /** One position of a switch, or a lever; and what hangs on it. */
+  public record SwitchRow(String input, String name, String position, List<String> hangs) {}
+
+  /** A condition in words. */
+  public record ConditionLine(String condition, String sentence) {}
+
+  /** The sheet of a setup. */
+  public static ProgramSheet of(SignalPath path) {
+    Setup setup = path.setup();
+    List<PhaseColumn> phases = new ArrayList<>();
+    for (int i = 0; i < setup.phases().size(); i++) {
+      phases.add(column(path, i));
+    }
+    List<ConditionLine> conditions =
+        setup.conditions().stream()
+            .map(one -> new ConditionLine(one.id(), ConditionWords.of(setup, one.id())))
+            .toList();
+    return new ProgramSheet(phases, switches(setup), conditions);
+  }
+
+  private static PhaseColumn column(SignalPath path, int phase) {
+    Setup setup = path.setup();
+    Moment rest = Moment.centred(setup.trims()).withThrottle(1, true);
+    double[] base =
+        path.evaluate(
+                Moment.centred(hightally.core.phase.Trims.ZERO).withThrottle(1, true),
+                setup.phases().size() - 1)
+            .travelMm();
+    double[] here = path.evaluate(rest, phase).travelMm();
+    double[] rollPlus = path.evaluate(rest.with(Control.ROLL, 1), phase).travelMm();
+    double[] rollMinus = path.evaluate(rest.with(Control.ROLL, -1), phase).travelMm();
+    double[] pitchPlus = path.evaluate(rest.with(Control.PITCH, 1), phase).travelMm();
+    double[] pitchMinus = path.evaluate(rest.with(Control.PITCH, -1), phase).travelMm();
+    List<PhaseCell> cells = new ArrayList<>();
+    for (int i = 0; i < here.length; i++) {
+      cells.add(
+          new PhaseCell(
+              here[i] - base[i],
+              rollPlus[i] - here[i],
+              rollMinus[i] - here[i],
+              pitchPlus[i] - here[i],
+              pitchMinus[i] - here[i]));
+    }
+    Phase one = setup.phases().get(phase);
+    String when =
+        one.when().isEmpty() ? "when no other is on" : ConditionWords.of(setup, one.when());
+    return new PhaseColumn(one.id(), when, cells);
+  }
+
+  private static List<SwitchRow> switches(Setup setup) {
+    Map<String, List<String>> hangs = new HashMap<>();
+    for (Phase phase : setup.phases()) {
+      note(setup, phase.when(), "phase " + phase.name(), hangs);
+    }
+    for (FeelSet set : setup.feelSets()) {
+      note(setup, set.when(), "rates: " + set.name(), hangs);
+    }
+    for (Mix mix : setup.mixes()) {
+      note(setup, mix.when(), "mix: " + mix.name(), hangs);
+      if (mix.source() == MixSource.INPUT) {
+        put(hangs, mix.subject() + " lever", "mix: " + mix.name());
+      }
+    }
+    note(setup, setup.power().cutWhen(), "throttle cut", hangs);
+    note(setup, setup.power().armWhen(), "arming", hangs);
+    setup.power().timers().forEach(one -> note(setup, one.when(), "timer " + one.name(), hangs));
+    if (!setup.power().throttleInput().isEmpty()) {
+      put(hangs, setup.power().throttleInput() + " lever", "throttle");
+    }
+    setup
+        .surfaces()
+        .forEach(
+            surface ->
+                surface
+                    .shares()
+                    .levers()
+                    .forEach(lever -> put(hangs, lever.input() + " lever", surface.name())));
+    List<SwitchRow> rows = new ArrayList<>();
+    for (TransmitterInput input : setup.transmitter().inputs()) {
+      if (input.kind() == InputKind.SWITCH) {
+        for (int position = 1; position <= input.positions(); position++) {
+          List<String> here =
+              new ArrayList<>(hangs.getOrDefault(input.id() + " " + position, List.of()));
+          here.addAll(hangs.getOrDefault(input.id() + " lever", List.of()));
+          rows.add(new SwitchRow(input.id(), input.name(), "" + position, here));
+        }
+      } else {
+        List<String> here = hangs.getOrDefault(input.id() + " lever", List.of());
+        rows.add(new SwitchRow(input.id(), input.name(), "", here));
+      }
+    }
+    return rows;
+  }
+
+  /** Follows a condition down to the switches it asks. */
+  private static void note(
+      Setup setup, String condition, String what, Map<String, List<String>> hangs) {
+    if (condition.isEmpty()) {
+      return;
+    }
+    Condition one =
+        setup.conditions().stream().filter(c -> c.id().equals(condition)).findFirst().orElseThrow();
+    if (one.kind() == ConditionKind.SWITCH_AT) {
+      put(hangs, one.subject() + " " + Math.round(one.limit()), what);
+    } else if (one.kind() == ConditionKind.ABOVE || one.kind() == ConditionKind.BELOW) {
+      put(hangs, one.subject() + " lever", what);
+    }
+    one.members().forEach(member -> note(setup, member, what, hangs));
+  }
+
+  private static void put(Map<String, List<String>> hangs, String key, String what) {
+    List<String> list = hangs.computeIfAbsent(key, one -> new ArrayList<>());
+    if (!list.contains(what)) {
+      list.add(what);
+    }
+  }
+}
