@@ -9,6 +9,13 @@ import { FlightsPage } from "./features/flight/FlightsPage";
 import { HangarPage } from "./features/hangar/HangarPage";
 import { NewModelPage } from "./features/hangar/NewModelPage";
 import { Shell } from "./features/hangar/Shell";
+import { EntryPage } from "./features/program/EntryPage";
+import { HazardsPage } from "./features/program/HazardsPage";
+import { MixesPage } from "./features/program/MixesPage";
+import { PhasesPage } from "./features/program/PhasesPage";
+import { PowerPage } from "./features/program/PowerPage";
+import { ProgramPages } from "./features/program/ProgramPages";
+import { SwitchesPage } from "./features/program/SwitchesPage";
 import { AirframePage } from "./features/rig/AirframePage";
 import { BalancePage } from "./features/rig/BalancePage";
 import { ChangesPage } from "./features/rig/ChangesPage";
@@ -44,7 +51,19 @@ export const router = createBrowserRouter([
               { path: "changes", element: <ChangesPage /> },
             ],
           },
-          { path: "program", element: <SetupPage part="program" /> },
+          {
+            path: "program",
+            element: <ProgramPages />,
+            children: [
+              { index: true, element: <SetupPage part="program" /> },
+              { path: "phases", element: <PhasesPage /> },
+              { path: "mixes", element: <MixesPage /> },
+              { path: "power", element: <PowerPage /> },
+              { path: "switches", element: <SwitchesPage /> },
+              { path: "hazards", element: <HazardsPage /> },
+              { path: "entry", element: <EntryPage /> },
+            ],
+          },
           { path: "check", element: <BenchPage /> },
           { path: "fly", element: <FlightsPage /> },
           { path: "fly/new", element: <FlightEntryPage /> },

@@ -1,4 +1,6 @@
 import { AircraftViews } from "@/features/bench/AircraftViews";
+import { FeelSetsCard } from "@/features/program/FeelSetsCard";
+import { PhaseNote } from "@/features/program/PhaseNote";
 import { MotorNote } from "@/features/bench/MotorNote";
 import { StickPads } from "@/features/bench/StickPads";
 import { TallyPanel } from "@/features/bench/TallyPanel";
@@ -30,12 +32,16 @@ export function SetupPage({ part }: { part: "rig" | "program" }) {
               <ContactsCard />
             </>
           ) : (
-            <ProgramPanel key={selected} index={index} />
+            <>
+              <ProgramPanel key={selected} index={index} />
+              <FeelSetsCard />
+            </>
           ))}
       </div>
       <div className="space-y-3 self-start lg:sticky lg:top-3">
         <AircraftViews compact />
         <Card label="Sticks">
+          <PhaseNote />
           <StickPads mode={draft.present.transmitter.stickMode} compact />
           <MotorNote mode={draft.present.transmitter.stickMode} />
         </Card>

@@ -1,6 +1,7 @@
 import { useModel } from "@/features/aircraft/model";
 import { Card, Caution } from "@/ui/card";
 import { AircraftViews } from "./AircraftViews";
+import { PhaseNote } from "@/features/program/PhaseNote";
 import { MotorNote } from "./MotorNote";
 import { StickPads } from "./StickPads";
 import { TallyPanel } from "./TallyPanel";
@@ -22,6 +23,7 @@ export function BenchPage() {
       </div>
       <div className="space-y-3">
         <Card label="Sticks and trims">
+          <PhaseNote />
           <StickPads mode={transmitter.stickMode} />
           <MotorNote mode={transmitter.stickMode} />
           <div className="mt-3 border-t border-line pt-3">

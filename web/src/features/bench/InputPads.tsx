@@ -12,6 +12,9 @@ export function InputPads() {
   const used = new Set([
     ...setup.surfaces.flatMap((surface) => surface.shares.levers.map((lever) => lever.input)),
     ...setup.channels.map((channel) => channel.carries),
+    ...setup.conditions.map((condition) => condition.subject),
+    ...setup.mixes.map((mix) => mix.subject),
+    setup.power.throttleInput,
   ]);
   const inputs = setup.transmitter.inputs;
   const move = (index: number, value: number) =>

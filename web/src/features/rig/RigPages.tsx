@@ -1,4 +1,4 @@
-import { NavLink, Outlet } from "react-router";
+import { Subpages } from "@/ui/subpages";
 
 const PAGES = [
   ["", "Linkages and throws"],
@@ -10,27 +10,4 @@ const PAGES = [
 ] as const;
 
 /** The pages of the rig, in the order in which a model is rigged. */
-export function RigPages() {
-  return (
-    <>
-      <nav aria-label="Rig" className="no-print overflow-x-auto">
-        <ul className="flex gap-1 border-b border-line-strong">
-          {PAGES.map(([to, label]) => (
-            <li key={to}>
-              <NavLink
-                to={to}
-                end
-                className={({ isActive }) =>
-                  `-mb-px block rounded-t-card border px-3 py-1 whitespace-nowrap ${isActive ? "border-line-strong border-b-sheet bg-sheet font-semibold" : "border-transparent text-soft hover:bg-inset"}`
-                }
-              >
-                {label}
-              </NavLink>
-            </li>
-          ))}
-        </ul>
-      </nav>
-      <Outlet />
-    </>
-  );
-}
+export const RigPages = () => <Subpages label="Rig" pages={PAGES} />;

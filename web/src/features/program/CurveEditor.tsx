@@ -1,0 +1,148 @@
+import { useRef } from "react";
+import type { CurvePoint } from "@/api/program";
+
+const W = 300;
+const H = 200;
+const MOST = 100;
+
+interface Props {
+  points: CurvePoint[];
+  label: string;
+  onPoints: (points: CurvePoint[]) => void;
+}
+
+const x = (value: number) => ((value + 100) / 200) * W;
+const y = (value: number) => H / 2 - (value / MOST) * (H / 2 - 8);
+
+/** A curve edited by dragging its points, with the arrow keys, or by typing. */
+export function CurveEditor({ points, label, onPoints }: Props) {
+  const svg = useRef<SVGSVGElement>(null);
+  const place = (index: number, to: CurvePoint) => {
+    const [low, high] = [points[index - 1]?.x ?? -101, points[index + 1]?.x ?? 101];
+    const clamped = {
+      x: Math.round(Math.max(low + 1, Math.min(high - 1, to.x, 100), -100)),
+      y: Math.round(Math.max(-150, Math.min(150, to.y))),
+    };
+    onPoints(points.map((one, i) => (i === index ? clamped : one)));
+  };
+  const drag = (index: number) => (event: React.PointerEvent) => {
+    const box = svg.current?.getBoundingClientRect();
+    if (event.buttons === 1 && box !== undefined) {
+      place(index, {
+        x: ((event.clientX - box.left) / box.width) * 200 - 100,
+        y: ((H / 2 - ((event.clientY - box.top) / box.height) * H) / (H / 2 - 8)) * MOST,
+      });
+    }
+  };
+  return (
+    <div className="grid gap-2 sm:grid-cols-[300px_1fr]">
+      <svg
+        ref={svg}
+        viewBox={`0 0 ${W} ${H}`}
+        className="mm-paper w-full touch-none rounded-card border border-line"
+        role="group"
+        aria-label={label}
+      >
+        <path d={`M0 ${y(0)}H${W}M${x(0)} 0V${H}`} stroke="var(--line-strong)" />
+        <polyline
+          points={[
+            `0,${y(points[0]?.y ?? 0)}`,
+            ...points.map((one) => `${x(one.x)},${y(one.y)}`),
+            `${W},${y(points.at(-1)?.y ?? 0)}`,
+          ].join(" ")}
+          fill="none"
+          stroke="var(--brand)"
+          strokeWidth={2.5}
+        />
+        {points.map((one, i) => (
+          <circle
+            key={i}
+            cx={x(one.x)}
+            cy={y(one.y)}
+            r={8}
+            fill="var(--tag)"
+            stroke="var(--ink)"
+            tabIndex={0}
+            role="slider"
+            aria-label={`Point ${i + 1}`}
+            aria-valuenow={one.y}
+            aria-valuetext={`${one.y} % at ${one.x} %`}
+            className="cursor-grab"
+            onPointerDown={(event) => event.currentTarget.setPointerCapture(event.pointerId)}
+            onPointerMove={drag(i)}
+            onKeyDown={(event) => {
+              const by = {
+                ArrowUp: [0, 1],
+                ArrowDown: [0, -1],
+                ArrowLeft: [-1, 0],
+                ArrowRight: [1, 0],
+              }[event.key];
+              if (by !== undefined) {
+                event.preventDefault();
+                place(i, { x: one.x + (by[0] ?? 0), y: one.y + (by[1] ?? 0) });
+              }
+            }}
+          />
+        ))}
+      </svg>
+      <PointList points={points} onPoints={onPoints} />
+    </div>
+  );
+}
+
+function PointList({ points, onPoints }: Omit<Props, "label">) {
+  const type = (index: number, key: "x" | "y", text: string) => {
+    const value = Number(text);
+    if (text.trim() !== "" && Number.isFinite(value)) {
+      onPoints(points.map((one, i) => (i === index ? { ...one, [key]: value } : one)));
+    }
+  };
+  const add = () => {
+    const gaps = points.slice(1).map((one, i) => one.x - (points[i]?.x ?? 0));
+    const widest = gaps.indexOf(Math.max(...gaps));
+    const [a, b] = [points[widest], points[widest + 1]];
+    if (a !== undefined && b !== undefined) {
+      const middle = { x: Math.round((a.x + b.x) / 2), y: Math.round((a.y + b.y) / 2) };
+      onPoints([...points.slice(0, widest + 1), middle, ...points.slice(widest + 1)]);
+    }
+  };
+  return (
+    <ul className="figures space-y-1 text-sm">
+      {points.map((one, i) => (
+        <li key={`${i}-${one.x}-${one.y}`} className="flex items-center gap-1">
+          <input
+            aria-label={`Point ${i + 1}, at percent`}
+            defaultValue={one.x}
+            className="h-7 w-16 rounded-card border border-line-strong bg-sheet px-1.5 text-right"
+            onBlur={(event) => type(i, "x", event.target.value)}
+          />
+          % →
+          <input
+            aria-label={`Point ${i + 1}, value percent`}
+            defaultValue={one.y}
+            className="h-7 w-16 rounded-card border border-line-strong bg-sheet px-1.5 text-right"
+            onBlur={(event) => type(i, "y", event.target.value)}
+          />
+          %
+          {points.length > 2 && (
+            <button
+              type="button"
+              className="px-1 underline"
+              aria-label={`Remove point ${i + 1}`}
+              onClick={() => onPoints(points.filter((_, other) => other !== i))}
+            >
+              remove
+            </button>
+          )}
+        </li>
+      ))}
+      {points.length < 17 && (
+        <li>
+          <button type="button" className="underline" onClick={add}>
+            Another point
+          </button>
+        </li>
+      )}
+    </ul>
+  );
+}

@@ -1,0 +1,114 @@
+import { Plus, X } from "lucide-react";
+import { useState } from "react";
+import { useFeelStart } from "@/api/program";
+import { CONTROL_KEYS, controlName } from "@/domain/words";
+import { DraftCheck, DraftNumber, DraftText } from "@/features/aircraft/fields";
+import { useModel } from "@/features/aircraft/model";
+import { Button } from "@/ui/button";
+import { Card } from "@/ui/card";
+import { Choice } from "@/ui/choice";
+import { Failure } from "@/ui/message";
+import { DraftPhases, DraftWhen } from "./parts";
+
+/** Rates and expo by switch or phase; of the sets that are on, the first decides a control. */
+export function FeelSetsCard() {
+  const { draft, change } = useModel();
+  const sets = draft.present.feelSets;
+  const set = (value: typeof sets) => change({ type: "edit", path: ["feelSets"], value });
+  const add = () =>
+    set([
+      ...sets,
+      {
+        id: `set-${sets.length + 1}-${Date.now() % 1000}`,
+        name: "New set",
+        when: "",
+        phases: [draft.present.phases[0]?.id ?? ""],
+        hasRoll: true,
+        hasPitch: true,
+        hasYaw: true,
+        feel: draft.present.feel,
+      },
+    ]);
+  return (
+    <Card title="Rates and expo by switch or phase">
+      <StartingPoints />
+      {sets.map((one, i) => (
+        <details key={one.id} className="border-t border-line py-2">
+          <summary className="cursor-pointer font-medium">{one.name}</summary>
+          <div className="grid grid-cols-2 gap-3 py-2 sm:grid-cols-3">
+            <DraftText path={["feelSets", i, "name"]} label="Name" />
+            <DraftWhen path={["feelSets", i, "when"]} label="Active while" none="always" />
+            <Button
+              look="quiet"
+              className="self-end justify-self-start"
+              onClick={() => set(sets.filter((_, other) => other !== i))}
+            >
+              <X aria-hidden size={15} /> Remove
+            </Button>
+          </div>
+          <DraftPhases path={["feelSets", i, "phases"]} />
+          {CONTROL_KEYS.map((key) => {
+            const has = `has${controlName(key)}` as "hasRoll" | "hasPitch" | "hasYaw";
+            return (
+              <div
+                key={key}
+                className="mt-2 grid grid-cols-[5.5rem_1fr_1fr_1fr_1fr] items-start gap-2"
+              >
+                <div className="pt-7">
+                  <DraftCheck path={["feelSets", i, has]} label={controlName(key)} />
+                </div>
+                {one[has] &&
+                  (
+                    [
+                      "rateNegativePercent",
+                      "ratePositivePercent",
+                      "expoNegativePercent",
+                      "expoPositivePercent",
+                    ] as const
+                  ).map((field) => (
+                    <DraftNumber key={field} path={["feelSets", i, "feel", key, field]} />
+                  ))}
+              </div>
+            );
+          })}
+        </details>
+      ))}
+      <Button className="mt-2" onClick={add}>
+        <Plus aria-hidden size={16} /> A set
+      </Button>
+    </Card>
+  );
+}
+
+function StartingPoints() {
+  const { draft, change } = useModel();
+  const start = useFeelStart();
+  const three = draft.present.transmitter.inputs.filter((one) => one.positions === 3);
+  const [input, setInput] = useState(three[0]?.id ?? "");
+  const take = (way: "ONE_SOFT" | "LADDER") =>
+    start.mutate(
+      { setup: draft.present, way, input: way === "LADDER" ? input : "" },
+      { onSuccess: (setup) => change({ type: "replace", setup }) },
+    );
+  return (
+    <div className="mb-2 flex flex-wrap items-end gap-2 text-sm">
+      <Button onClick={() => take("ONE_SOFT")}>One soft setting, full travel</Button>
+      {three.length > 0 && (
+        <>
+          <Button onClick={() => take("LADDER")}>Ladder of three positions</Button>
+          <Choice
+            label="on"
+            value={input}
+            onValue={setInput}
+            options={three.map((one) => [one.id, one.name] as const)}
+          />
+        </>
+      )}
+      <p className="w-full text-xs text-soft">
+        One soft setting: nothing has to be switched, much expo tames full travel. Ladder: full and
+        nearly linear, full and soft in the middle to begin with, reduced and soft.
+      </p>
+      {start.isError && <Failure error={start.error} />}
+    </div>
+  );
+}

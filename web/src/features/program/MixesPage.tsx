@@ -1,0 +1,266 @@
+import { Plus, X } from "lucide-react";
+import { useState } from "react";
+import { useBuildMix, useGallery, type Mix, type RecipeCard } from "@/api/program";
+import { DraftChoice, DraftNumber, DraftText } from "@/features/aircraft/fields";
+import { useModel } from "@/features/aircraft/model";
+import { Button } from "@/ui/button";
+import { Card } from "@/ui/card";
+import { Choice } from "@/ui/choice";
+import { Failure } from "@/ui/message";
+import { BenchBeside } from "./BenchBeside";
+import { CurveEditor } from "./CurveEditor";
+import { DraftPhases, DraftWhen } from "./parts";
+
+const SOURCES = [
+  ["RESPONSE", "a stick, behind rate and expo"],
+  ["STICK", "a stick as the thumb moves it"],
+  ["INPUT", "a lever or switch"],
+  ["THROTTLE", "the throttle stick"],
+  ["POWER", "the motor’s power"],
+  ["SURFACE", "another surface’s command"],
+  ["CONSTANT", "always on"],
+] as const;
+
+/** What moves what besides, each with its reason. */
+export function MixesPage() {
+  const { draft } = useModel();
+  return (
+    <div className="grid gap-4 lg:grid-cols-[minmax(0,1fr)_380px]">
+      <div className="min-w-0 space-y-3">
+        <Gallery />
+        {draft.present.mixes.map((mix, i) => (
+          <MixCard key={mix.id} mix={mix} index={i} />
+        ))}
+        {draft.present.mixes.length === 0 && (
+          <p className="px-1 text-soft">No mix yet: sticks move their surfaces and nothing else.</p>
+        )}
+      </div>
+      <BenchBeside />
+    </div>
+  );
+}
+
+function Gallery() {
+  const { draft, change } = useModel();
+  const gallery = useGallery();
+  const build = useBuildMix();
+  const [chosen, setChosen] = useState<RecipeCard>();
+  const [percent, setPercent] = useState("");
+  const [phase, setPhase] = useState("");
+  const phases = draft.present.phases;
+  const add = () =>
+    chosen !== undefined &&
+    build.mutate(
+      {
+        setup: draft.present,
+        recipe: chosen.recipe,
+        percent: Number(percent.replace(",", ".")),
+        preset: chosen.recipe === "ELEVATOR_TO_FLAP" ? phase : "",
+        phases: chosen.recipe === "ELEVATOR_TO_FLAP" || phase === "" ? [] : [phase],
+      },
+      {
+        onSuccess: (setup) => {
+          change({ type: "replace", setup });
+          setChosen(undefined);
+        },
+      },
+    );
+  return (
+    <Card title="Add a mix">
+      <div className="flex flex-wrap gap-1.5">
+        {gallery.data?.map((card) => (
+          <Button
+            key={card.recipe}
+            look={chosen?.recipe === card.recipe ? "main" : "plain"}
+            className="!min-h-8 text-sm"
+            onClick={() => {
+              setChosen(card);
+              setPercent(String(card.start));
+              setPhase("");
+            }}
+          >
+            {card.title}
+          </Button>
+        ))}
+      </div>
+      {chosen !== undefined && (
+        <form
+          className="mt-3 flex flex-wrap items-end gap-3 border-t border-line pt-3"
+          onSubmit={(event) => {
+            event.preventDefault();
+            add();
+          }}
+        >
+          <p className="w-full font-medium">{chosen.reason}</p>
+          <label className="block max-w-sm text-sm">
+            <span className="mb-0.5 block text-soft">{chosen.asks}</span>
+            <input
+              inputMode="decimal"
+              required
+              value={percent}
+              onChange={(event) => setPercent(event.target.value)}
+              className="figures h-9 w-28 rounded-card border border-line-strong bg-sheet px-2.5"
+            />
+          </label>
+          {phases.length > 1 && (
+            <Choice
+              label={chosen.recipe === "ELEVATOR_TO_FLAP" ? "Preset of phase" : "Acts in"}
+              value={phase}
+              onValue={setPhase}
+              options={[
+                ["", chosen.recipe === "ELEVATOR_TO_FLAP" ? "none, the figure" : "all phases"],
+                ...phases.map((one) => [one.id, one.name] as const),
+              ]}
+            />
+          )}
+          <Button type="submit" look="main" disabled={build.isPending}>
+            <Plus aria-hidden size={16} /> Build it
+          </Button>
+        </form>
+      )}
+      {build.isError && <Failure error={build.error} />}
+    </Card>
+  );
+}
+
+function MixCard({ mix, index }: { mix: Mix; index: number }) {
+  const { draft, change } = useModel();
+  const setup = draft.present;
+  const at = ["mixes", index] as const;
+  const set = (field: string, value: unknown) =>
+    change({ type: "edit", path: [...at, field], value });
+  const targets = [
+    ...setup.surfaces.map((one) => [one.id, one.name] as const),
+    ...setup.airframe.motors.map((one) => [one.id, one.name] as const),
+  ];
+  const subjects =
+    mix.source === "INPUT"
+      ? setup.transmitter.inputs.map((one) => [one.id, one.name] as const)
+      : mix.source === "SURFACE"
+        ? setup.surfaces.map((one) => [one.id, one.name] as const)
+        : mix.source === "STICK" || mix.source === "RESPONSE"
+          ? ([
+              ["roll", "roll"],
+              ["pitch", "pitch"],
+              ["yaw", "yaw"],
+            ] as const)
+          : [];
+  const source = (value: string) => {
+    const subject =
+      value === "INPUT"
+        ? (setup.transmitter.inputs[0]?.id ?? "")
+        : value === "SURFACE"
+          ? (setup.surfaces[0]?.id ?? "")
+          : value === "STICK" || value === "RESPONSE"
+            ? "roll"
+            : "";
+    change({ type: "edit", path: at, value: { ...mix, source: value, subject } });
+  };
+  return (
+    <Card
+      title={mix.name}
+      aside={
+        <Button
+          look="quiet"
+          className="!px-2"
+          aria-label={`Remove ${mix.name}`}
+          onClick={() =>
+            change({
+              type: "edit",
+              path: ["mixes"],
+              value: setup.mixes.filter((_, other) => other !== index),
+            })
+          }
+        >
+          <X aria-hidden size={15} />
+        </Button>
+      }
+    >
+      <div className="grid grid-cols-2 gap-3 sm:grid-cols-3">
+        <DraftText path={[...at, "name"]} label="Name" />
+        <Choice label="From" value={mix.source} options={SOURCES} onValue={source} />
+        {subjects.length > 0 && (
+          <DraftChoice path={[...at, "subject"]} label="Which" options={subjects} />
+        )}
+        <div className="col-span-2 sm:col-span-3">
+          <DraftText path={[...at, "reason"]} label="Reason" />
+        </div>
+      </div>
+      <div className="mt-3">
+        {mix.curve.length > 0 ? (
+          <>
+            <CurveEditor
+              points={mix.curve}
+              label={`Curve of ${mix.name}`}
+              onPoints={(points) => set("curve", points)}
+            />
+            <Button look="quiet" className="mt-1 text-sm" onClick={() => set("curve", [])}>
+              Two weights instead of a curve
+            </Button>
+          </>
+        ) : (
+          <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
+            <DraftNumber path={[...at, "weightPlusPercent"]} />
+            <DraftNumber path={[...at, "weightMinusPercent"]} />
+            <DraftNumber path={[...at, "startPercent"]} />
+            <Button
+              className="self-center"
+              onClick={() =>
+                set("curve", [
+                  { x: -100, y: -mix.weightMinusPercent },
+                  { x: 0, y: 0 },
+                  { x: 100, y: mix.weightPlusPercent },
+                ])
+              }
+            >
+              Make it a curve
+            </Button>
+          </div>
+        )}
+      </div>
+      <h3 className="mt-3 text-sm font-semibold">Moves</h3>
+      <ul className="mt-1 grid gap-2 sm:grid-cols-2">
+        {mix.targets.map((_, i) => (
+          <li key={i} className="flex items-end gap-2">
+            <div className="flex-1 pb-[1.05rem]">
+              <DraftChoice
+                path={[...at, "targets", i, "target"]}
+                label="Target"
+                options={targets}
+              />
+            </div>
+            <div className="w-32">
+              <DraftNumber path={[...at, "targets", i, "factor"]} />
+            </div>
+            {mix.targets.length > 1 && (
+              <Button
+                look="quiet"
+                className="mb-[1.05rem] !px-2"
+                aria-label={`Remove target ${i + 1}`}
+                onClick={() =>
+                  set(
+                    "targets",
+                    mix.targets.filter((__, other) => other !== i),
+                  )
+                }
+              >
+                <X aria-hidden size={15} />
+              </Button>
+            )}
+          </li>
+        ))}
+      </ul>
+      <div className="mt-2 flex flex-wrap items-end gap-4">
+        <Button
+          onClick={() =>
+            set("targets", [...mix.targets, { target: targets[0]?.[0] ?? "", factor: 1 }])
+          }
+        >
+          <Plus aria-hidden size={16} /> Target
+        </Button>
+        <DraftWhen path={[...at, "when"]} label="Active while" none="always" />
+        <DraftPhases path={[...at, "phases"]} />
+      </div>
+    </Card>
+  );
+}

@@ -1,0 +1,13 @@
+import { useBench } from "@/features/bench/store";
+
+/** The phase that is on, as the switches on the bench stand. */
+export function PhaseNote() {
+  const phase = useBench((state) => state.frame?.phase);
+  const name = useBench((state) => state.setup?.phases.find((one) => one.id === phase)?.name ?? "");
+  const count = useBench((state) => state.setup?.phases.length ?? 0);
+  return count < 2 ? null : (
+    <p className="mb-2 text-center" data-phase={phase}>
+      Phase <strong className="rounded-full bg-brand px-2.5 py-0.5 text-on-brand">{name}</strong>
+    </p>
+  );
+}

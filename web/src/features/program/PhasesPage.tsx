@@ -1,0 +1,297 @@
+import { ArrowDown, ArrowUp, X } from "lucide-react";
+import { useState } from "react";
+import { useAddPhase, useProgramSheet, type Phase } from "@/api/program";
+import { travel } from "@/domain/words";
+import { DraftCheck, DraftNumber, DraftText } from "@/features/aircraft/fields";
+import { useModel } from "@/features/aircraft/model";
+import { useBench } from "@/features/bench/store";
+import { Button } from "@/ui/button";
+import { Card } from "@/ui/card";
+import { Choice } from "@/ui/choice";
+import { Failure } from "@/ui/message";
+import { BenchBeside } from "./BenchBeside";
+import { DraftWhen } from "./parts";
+
+/** Phases against surfaces, in percent and millimetres; the first whose condition is true is on. */
+export function PhasesPage() {
+  const { draft, change } = useModel();
+  const setup = draft.present;
+  const sheet = useProgramSheet(setup);
+  const now = useBench((state) => state.frame?.phase);
+  const last = setup.phases.length - 1;
+  const setPhases = (value: Phase[]) => change({ type: "edit", path: ["phases"], value });
+  const move = (i: number, by: number) => {
+    const phases = [...setup.phases];
+    const [one, other] = [phases[i], phases[i + by]];
+    if (one !== undefined && other !== undefined) {
+      phases[i] = other;
+      phases[i + by] = one;
+      setPhases(phases);
+    }
+  };
+  return (
+    <div className="grid gap-4 lg:grid-cols-[minmax(0,1fr)_380px]">
+      <div className="min-w-0 space-y-3">
+        <Card title="Phases against surfaces" className="overflow-x-auto">
+          <table className="figures w-full min-w-[560px] border-collapse text-sm" data-phases>
+            <thead>
+              <tr className="border-b-2 border-ink text-left align-bottom">
+                <th className="py-1 pr-2 font-medium text-soft">Preset, and where it stands</th>
+                {setup.phases.map((phase) => (
+                  <th
+                    key={phase.id}
+                    className={`px-1.5 py-1 ${phase.id === now ? "rounded-t-card bg-inset" : ""}`}
+                  >
+                    {phase.name}
+                    <span className="block text-xs font-normal text-soft">
+                      {sheet.data?.phases.find((one) => one.phase === phase.id)?.when}
+                    </span>
+                  </th>
+                ))}
+              </tr>
+            </thead>
+            <tbody>
+              {setup.surfaces.map((surface, row) => (
+                <tr key={surface.id} className="border-b border-line">
+                  <th className="py-1 pr-2 text-left font-medium">{surface.name}</th>
+                  {setup.phases.map((phase, i) => {
+                    const cell = sheet.data?.phases[i]?.cells[row];
+                    return (
+                      <td
+                        key={phase.id}
+                        className={`px-1.5 py-1 ${phase.id === now ? "bg-inset" : ""}`}
+                      >
+                        <PresetCell index={i} phase={phase} surface={surface.id} />
+                        <span className="block text-xs text-soft">
+                          {cell === undefined ? "" : travel(cell.restMm, surface)}
+                        </span>
+                      </td>
+                    );
+                  })}
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </Card>
+        {setup.phases.map((phase, i) => (
+          <Card
+            key={phase.id}
+            title={phase.name}
+            aside={
+              i < last && (
+                <span className="flex gap-1">
+                  <Button
+                    look="quiet"
+                    className="!px-2"
+                    aria-label={`${phase.name}: earlier`}
+                    disabled={i === 0}
+                    onClick={() => move(i, -1)}
+                  >
+                    <ArrowUp aria-hidden size={15} />
+                  </Button>
+                  <Button
+                    look="quiet"
+                    className="!px-2"
+                    aria-label={`${phase.name}: later`}
+                    disabled={i >= last - 1}
+                    onClick={() => move(i, 1)}
+                  >
+                    <ArrowDown aria-hidden size={15} />
+                  </Button>
+                  <Button
+                    look="quiet"
+                    className="!px-2"
+                    aria-label={`Remove ${phase.name}`}
+                    onClick={() => setPhases(setup.phases.filter((_, other) => other !== i))}
+                  >
+                    <X aria-hidden size={15} />
+                  </Button>
+                </span>
+              )
+            }
+          >
+            <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
+              <DraftText path={["phases", i, "name"]} label="Name" />
+              {i < last ? (
+                <DraftWhen path={["phases", i, "when"]} label="On while" none="never" />
+              ) : (
+                <p className="self-center text-sm text-soft">On when no other is</p>
+              )}
+              <DraftNumber path={["phases", i, "fadeSeconds"]} />
+              <div className="space-y-0.5 self-center">
+                <DraftCheck path={["phases", i, "ownRoll"]} label="Own roll trim" />
+                <DraftCheck path={["phases", i, "ownPitch"]} label="Own pitch trim" />
+                <DraftCheck path={["phases", i, "ownYaw"]} label="Own yaw trim" />
+              </div>
+              <div className="col-span-2 sm:col-span-4">
+                <DraftText path={["phases", i, "goal"]} label="Goal" />
+              </div>
+            </div>
+            <DifferentialRow index={i} phase={phase} />
+          </Card>
+        ))}
+        <AddPhase />
+      </div>
+      <BenchBeside />
+    </div>
+  );
+}
+
+interface CellProps {
+  index: number;
+  phase: Phase;
+  surface: string;
+}
+
+/** A surface without an entry has a preset of 0; typing one makes the entry. */
+function PresetCell({ index, phase, surface }: CellProps) {
+  const { change } = useModel();
+  const at = phase.presets.findIndex((one) => one.surface === surface);
+  return at >= 0 ? (
+    <PercentInput
+      label={`${phase.name}, preset of ${surface}`}
+      value={phase.presets[at]?.percent ?? 0}
+      onValue={(value) =>
+        change({ type: "edit", path: ["phases", index, "presets", at, "percent"], value })
+      }
+    />
+  ) : (
+    <PercentInput
+      label={`${phase.name}, preset of ${surface}`}
+      value={0}
+      onValue={(percent) =>
+        change({
+          type: "edit",
+          path: ["phases", index, "presets"],
+          value: [...phase.presets, { surface, percent }],
+        })
+      }
+    />
+  );
+}
+
+interface PercentProps {
+  label: string;
+  value: number;
+  onValue: (value: number) => void;
+}
+
+function PercentInput({ label, value, onValue }: PercentProps) {
+  const [typed, setTyped] = useState({ text: String(value), of: value });
+  const text = typed.of === value ? typed.text : String(value);
+  const number = Number(text);
+  const wrong = text.trim() === "" || !Number.isFinite(number) || Math.abs(number) > 150;
+  return (
+    <span className="flex items-center gap-0.5">
+      <input
+        aria-label={`${label}, percent`}
+        aria-invalid={wrong}
+        inputMode="decimal"
+        className={`h-7 w-14 rounded-card border bg-sheet px-1.5 text-right font-medium ${wrong ? "border-2 border-grounded" : "border-line-strong"}`}
+        value={text}
+        onChange={(event) => setTyped({ text: event.target.value, of: value })}
+        onBlur={() => !wrong && number !== value && onValue(number)}
+      />
+      <span className="text-xs text-soft">%</span>
+    </span>
+  );
+}
+
+function DifferentialRow({ index, phase }: { index: number; phase: Phase }) {
+  const { draft, change } = useModel();
+  const rolling = draft.present.surfaces.filter((one) => one.shares.roll !== 0);
+  const set = (surface: string, percent: number) =>
+    change({
+      type: "edit",
+      path: ["phases", index, "differential"],
+      value: [
+        ...phase.differential.filter((one) => one.surface !== surface),
+        ...(percent === 0 ? [] : [{ surface, percent }]),
+      ],
+    });
+  return rolling.length === 0 ? null : (
+    <div className="mt-2 flex flex-wrap items-center gap-x-4 gap-y-1 text-sm">
+      <span className="text-soft">Differential, plus makes the down-going side smaller:</span>
+      {rolling.map((surface) => (
+        <span key={surface.id} className="flex items-center gap-1">
+          {surface.name}
+          <PercentInput
+            label={`${phase.name}, differential of ${surface.id}`}
+            value={phase.differential.find((one) => one.surface === surface.id)?.percent ?? 0}
+            onValue={(value) => set(surface.id, value)}
+          />
+        </span>
+      ))}
+    </div>
+  );
+}
+
+function AddPhase() {
+  const { draft, change } = useModel();
+  const add = useAddPhase();
+  const setup = draft.present;
+  const switches = setup.transmitter.inputs.filter((one) => one.kind === "SWITCH");
+  const [name, setName] = useState("");
+  const [from, setFrom] = useState(setup.phases.at(-1)?.id ?? "");
+  const [input, setInput] = useState(switches[0]?.id ?? "");
+  const [position, setPosition] = useState("2");
+  const chosen = switches.find((one) => one.id === input);
+  return (
+    <Card title="Make a phase separate">
+      <form
+        className="grid grid-cols-2 gap-3 sm:grid-cols-4"
+        onSubmit={(event) => {
+          event.preventDefault();
+          add.mutate(
+            { setup, name: name.trim(), from, input, position: Number(position) },
+            {
+              onSuccess: (changed) => {
+                change({ type: "replace", setup: changed });
+                setName("");
+              },
+            },
+          );
+        }}
+      >
+        <label className="block text-sm">
+          <span className="mb-0.5 block text-soft">Name of the phase</span>
+          <input
+            required
+            maxLength={40}
+            value={name}
+            onChange={(event) => setName(event.target.value)}
+            className="h-9 w-full rounded-card border border-line-strong bg-sheet px-2.5"
+          />
+        </label>
+        <Choice
+          label="Begins as a copy of"
+          value={from}
+          onValue={setFrom}
+          options={setup.phases.map((one) => [one.id, one.name] as const)}
+        />
+        <Choice
+          label="Switch"
+          value={input}
+          onValue={setInput}
+          options={switches.map((one) => [one.id, one.name] as const)}
+        />
+        <Choice
+          label="Position"
+          value={position}
+          onValue={setPosition}
+          options={Array.from(
+            { length: chosen?.positions ?? 2 },
+            (_, i) => [`${i + 1}`, `${i + 1}`] as const,
+          )}
+        />
+        <Button type="submit" look="main" disabled={add.isPending || switches.length === 0}>
+          Add the phase
+        </Button>
+      </form>
+      <p className="mt-2 text-xs text-soft">
+        Today’s values are copied into it, so nothing moves differently until you change them.
+      </p>
+      {add.isError && <Failure error={add.error} />}
+    </Card>
+  );
+}

@@ -1,0 +1,239 @@
+import { Plus, X } from "lucide-react";
+import {
+  DraftCheck,
+  DraftChoice,
+  DraftNumber,
+  DraftNumbers,
+  DraftText,
+} from "@/features/aircraft/fields";
+import { useModel } from "@/features/aircraft/model";
+import { Button } from "@/ui/button";
+import { Card, Caution } from "@/ui/card";
+import { BenchBeside } from "./BenchBeside";
+import { CurveEditor } from "./CurveEditor";
+import { DraftPhases, DraftWhen } from "./parts";
+
+const P = ["power"] as const;
+
+/** From the throttle to the motor, what stops it, and what watches over it. */
+export function PowerPage() {
+  const { draft, change } = useModel();
+  const setup = draft.present;
+  const power = setup.power;
+  const set = (field: string, value: unknown) =>
+    change({ type: "edit", path: [...P, field], value });
+  return (
+    <div className="grid gap-4 lg:grid-cols-[minmax(0,1fr)_380px]">
+      <div className="min-w-0 space-y-3">
+        <Card title="Motor">
+          <div className="grid grid-cols-2 gap-3 sm:grid-cols-3">
+            <DraftChoice
+              path={[...P, "throttleInput"]}
+              label="Throttle on"
+              options={[
+                ["", "the throttle stick"],
+                ...setup.transmitter.inputs
+                  .filter((one) => one.kind === "LEVER")
+                  .map((one) => [one.id, one.name] as const),
+              ]}
+            />
+            <DraftChoice
+              path={[...P, "twoWay"]}
+              label="Controller"
+              options={[
+                [false, "one way, stops at the low end"],
+                [true, "both ways, stops in the middle"],
+              ]}
+            />
+            <DraftNumber path={[...P, "cutPercent"]} />
+            <DraftWhen
+              path={[...P, "cutWhen"]}
+              label="Throttle cut while"
+              none="the bench’s own cut"
+            />
+            <DraftWhen path={[...P, "armWhen"]} label="Armed only while" none="always" />
+            <div className="space-y-1 self-center">
+              <DraftCheck
+                path={[...P, "releaseWithStickBack"]}
+                label="Lets go only with the stick back"
+              />
+              <DraftCheck
+                path={[...P, "throttleWarning"]}
+                label="Warns at switch-on if the stick is up"
+              />
+            </div>
+          </div>
+          <p className="mt-2 text-sm">
+            This controller stands still at <strong>{power.twoWay ? 0 : -100} %</strong>; cut,
+            failsafe and stick-back must all give that.
+          </p>
+        </Card>
+        {power.curves.map((curve, i) => (
+          <Card
+            key={i}
+            title="Throttle curve"
+            aside={
+              power.curves.length > 1 && (
+                <Button
+                  look="quiet"
+                  className="!px-2"
+                  aria-label={`Remove curve ${i + 1}`}
+                  onClick={() =>
+                    set(
+                      "curves",
+                      power.curves.filter((_, o) => o !== i),
+                    )
+                  }
+                >
+                  <X aria-hidden size={15} />
+                </Button>
+              )
+            }
+          >
+            <CurveEditor
+              points={curve.points}
+              label="Throttle curve"
+              onPoints={(points) =>
+                change({ type: "edit", path: [...P, "curves", i, "points"], value: points })
+              }
+            />
+            <DraftPhases path={[...P, "curves", i, "phases"]} />
+          </Card>
+        ))}
+        <Button
+          onClick={() =>
+            set("curves", [
+              ...power.curves,
+              { phases: [setup.phases[0]?.id ?? ""], points: power.curves[0]?.points ?? [] },
+            ])
+          }
+        >
+          <Plus aria-hidden size={16} /> A curve for some phases
+        </Button>
+        <FailsafeCard />
+        <TimersCard />
+      </div>
+      <BenchBeside />
+    </div>
+  );
+}
+
+function FailsafeCard() {
+  const { draft, change } = useModel();
+  const setup = draft.present;
+  const list = setup.power.failsafe;
+  const set = (value: typeof list) => change({ type: "edit", path: [...P, "failsafe"], value });
+  const missing = setup.channels.filter((one) => !list.some((each) => each.channel === one.number));
+  return (
+    <Card title="Failsafe: what each channel does when the link is lost">
+      <Caution>
+        Set it in the receiver, then prove it: motor held safe, switch the transmitter off. Outputs
+        fed by a serial bus do not follow the receiver’s own failsafe.
+      </Caution>
+      {list.map((one, i) => (
+        <div key={one.channel} className="mt-2 flex items-end gap-3">
+          <span className="w-44 self-center text-sm font-medium">
+            {one.channel}, {setup.channels.find((each) => each.number === one.channel)?.name}
+          </span>
+          <DraftCheck path={[...P, "failsafe", i, "holds"]} label="Holds" />
+          {!one.holds && <DraftNumber path={[...P, "failsafe", i, "percent"]} label="Goes to" />}
+          <Button
+            look="quiet"
+            className="!px-2"
+            aria-label={`Remove failsafe of channel ${one.channel}`}
+            onClick={() => set(list.filter((_, o) => o !== i))}
+          >
+            <X aria-hidden size={15} />
+          </Button>
+        </div>
+      ))}
+      {missing[0] !== undefined && (
+        <Button
+          className="mt-2"
+          onClick={() =>
+            set([...list, { channel: missing[0]?.number ?? 1, holds: true, percent: 0 }])
+          }
+        >
+          <Plus aria-hidden size={16} /> Channel {missing[0].number}
+        </Button>
+      )}
+    </Card>
+  );
+}
+
+function TimersCard() {
+  const { draft, change } = useModel();
+  const { timers, alarms } = draft.present.power;
+  const set = (field: string, value: unknown) =>
+    change({ type: "edit", path: [...P, field], value });
+  return (
+    <Card title="Timers and alarms">
+      {timers.map((timer, i) => (
+        <div
+          key={timer.id}
+          className="mb-2 grid grid-cols-2 gap-3 border-t border-line pt-2 first:border-0 sm:grid-cols-5"
+        >
+          <DraftText path={[...P, "timers", i, "name"]} label="Timer" />
+          <DraftChoice
+            path={[...P, "timers", i, "countsDown"]}
+            label="Counts"
+            options={[
+              [true, "down"],
+              [false, "up"],
+            ]}
+          />
+          <DraftNumber path={[...P, "timers", i, "startSeconds"]} />
+          <DraftWhen path={[...P, "timers", i, "when"]} label="Runs while" none="always" />
+          <DraftNumbers path={[...P, "timers", i, "spokenAtSeconds"]} label="Spoken at, s" />
+        </div>
+      ))}
+      {alarms.map((_, i) => (
+        <div
+          key={i}
+          className="mb-2 grid grid-cols-2 gap-3 border-t border-line pt-2 sm:grid-cols-4"
+        >
+          <DraftText path={[...P, "alarms", i, "name"]} label="Alarm" />
+          <DraftChoice
+            path={[...P, "alarms", i, "value"]}
+            label="On"
+            options={[
+              ["link", "link quality, %"],
+              ["voltage", "pack voltage, V"],
+            ]}
+          />
+          <DraftNumber path={[...P, "alarms", i, "limit"]} />
+          <DraftNumber path={[...P, "alarms", i, "delaySeconds"]} />
+        </div>
+      ))}
+      <div className="flex gap-2">
+        <Button
+          onClick={() =>
+            set("timers", [
+              ...timers,
+              {
+                id: `timer-${timers.length + 1}-${Date.now() % 1000}`,
+                name: "New timer",
+                countsDown: true,
+                startSeconds: 300,
+                when: "",
+                spokenAtSeconds: [60, 30],
+              },
+            ])
+          }
+        >
+          <Plus aria-hidden size={16} /> Timer
+        </Button>
+        <Button
+          onClick={() =>
+            set("alarms", [
+              ...alarms,
+              { name: "New alarm", value: "voltage", limit: 10, delaySeconds: 3 },
+            ])
+          }
+        >
+          <Plus aria-hidden size={16} /> Alarm
+        </Button>
+      </div>
+    </Card>
+  );
+}

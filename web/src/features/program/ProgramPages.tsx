@@ -1,0 +1,14 @@
+import { Subpages } from "@/ui/subpages";
+
+const PAGES = [
+  ["", "Feel and outputs"],
+  ["phases", "Flight phases"],
+  ["mixes", "Mixes"],
+  ["power", "Power and timers"],
+  ["switches", "Switch plan"],
+  ["hazards", "What every switch can do"],
+  ["entry", "Entry sheet"],
+] as const;
+
+/** The pages of the program, in the order in which a model is programmed. */
+export const ProgramPages = () => <Subpages label="Program" pages={PAGES} />;
