@@ -1749,6 +1749,7 @@ export interface components {
       /** Format: double */
       voltage: number;
       timerSeconds: number[];
+      truths: boolean[];
     };
     RecipeAsked: {
       setup: components["schemas"]["Setup"];
@@ -1981,6 +1982,21 @@ export interface components {
       moment: components["schemas"]["Moment"];
       selected: string;
     };
+    BenchMoment: {
+      positions: components["schemas"]["Positions"];
+      /** Format: int32 */
+      phase: number;
+      /** Format: double */
+      fadedIn: number;
+      motorHeld: boolean;
+      /** Format: double */
+      motorPower: number;
+      timerSeconds: number[];
+      spoken: string[];
+      alarms: string[];
+      truths: boolean[];
+      busy: boolean;
+    };
     ControlThrow: {
       /** @enum {string} */
       control: "ROLL" | "PITCH" | "YAW";
@@ -2011,10 +2027,8 @@ export interface components {
       /** Format: int64 */
       number: number;
       phase: string;
-      conditions: boolean[];
+      bench: components["schemas"]["BenchMoment"];
       positions: components["schemas"]["Positions"];
-      /** Format: double */
-      motorPower: number;
       tally: components["schemas"]["Tally"];
       linkage: components["schemas"]["LinkageView"];
     };

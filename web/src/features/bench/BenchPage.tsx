@@ -3,6 +3,7 @@ import { Card, Caution } from "@/ui/card";
 import { AircraftViews } from "./AircraftViews";
 import { PhaseNote } from "@/features/program/PhaseNote";
 import { MotorNote } from "./MotorNote";
+import { ReceiverPanel } from "./ReceiverPanel";
 import { StickPads } from "./StickPads";
 import { TallyPanel } from "./TallyPanel";
 import { TrimSteppers } from "./TrimSteppers";
@@ -29,6 +30,9 @@ export function BenchPage() {
           <div className="mt-3 border-t border-line pt-3">
             <TrimSteppers range={transmitter.trimRangeClicks} />
           </div>
+        </Card>
+        <Card title="Simulated receiver">
+          <ReceiverPanel />
         </Card>
         <Card>
           <TallyPanel />

@@ -5,7 +5,7 @@ export function MotorNote({ mode }: { mode: number }) {
   const setup = useBench((state) => state.setup);
   const positions = useBench((state) => state.frame?.positions);
   const i = setup?.channels.findIndex((channel) => channel.carries === "throttle") ?? -1;
-  const told = useBench((state) => state.frame?.motorPower);
+  const told = useBench((state) => state.frame?.bench.motorPower);
   const pulse = positions?.pulseMicroseconds[i];
   if (told === undefined || pulse === undefined) {
     return null;

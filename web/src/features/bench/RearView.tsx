@@ -96,8 +96,8 @@ function labelPlace(shape: SurfaceShape, mm: number, a: Spot, b: Spot, foot: num
   }
   if (normal.up < STEEP) {
     return surface.side === "LEFT"
-      ? { x: b.x - 12, y: b.y, anchor: "end" as const }
-      : { x: b.x + 12, y: b.y, anchor: "start" as const };
+      ? { x: b.x - 8, y: b.y - 12, anchor: "end" as const }
+      : { x: b.x + 8, y: b.y - 12, anchor: "start" as const };
   }
   return {
     x: (a.x + b.x) / 2,

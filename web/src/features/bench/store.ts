@@ -18,6 +18,10 @@ export interface BenchState {
   findings: Finding[];
   frame: Frame | undefined;
   refused: Violation[];
+  /** Whether the simulated receiver hears nothing. */
+  linkLost: boolean;
+  /** What the timers said last. */
+  spoken: string;
 }
 
 type Answer =
@@ -26,6 +30,8 @@ type Answer =
   | { type: "refused"; number: number; violations: Violation[] };
 
 const RETRY_MS = 1000;
+const FADE_MS = 16;
+const TIMER_MS = 200;
 const REST: Moment = {
   roll: 0,
   pitch: 0,
@@ -34,7 +40,7 @@ const REST: Moment = {
   throttleCut: true,
   trims: { roll: 0, pitch: 0, yaw: 0 },
   inputs: [],
-  readings: { linkPercent: 100, voltage: 12.6, timerSeconds: [] },
+  readings: { linkPercent: 100, voltage: 12.6, timerSeconds: [], truths: [] },
 };
 
 /**
@@ -51,6 +57,8 @@ export class BenchStore {
     findings: [],
     frame: undefined,
     refused: [],
+    linkLost: false,
+    spoken: "",
   };
   private listeners = new Set<() => void>();
   private socket: WebSocket | undefined;
@@ -60,6 +68,7 @@ export class BenchStore {
   private underWay = false;
   private waiting = false;
   private closed = false;
+  private later: ReturnType<typeof setTimeout> | undefined;
 
   readonly subscribe = (listener: () => void) => {
     this.listeners.add(listener);
@@ -90,6 +99,7 @@ export class BenchStore {
   /** Closes it for good. */
   close(): void {
     this.closed = true;
+    clearTimeout(this.later);
     this.socket?.close();
   }
 
@@ -105,6 +115,12 @@ export class BenchStore {
   /** Moves sticks, trims or the cut. */
   move(part: Partial<Moment>): void {
     this.change({ moment: { ...this.state.moment, ...part } });
+    this.ask();
+  }
+
+  /** Takes the link away from the simulated receiver, or gives it back. */
+  loseLink(linkLost: boolean): void {
+    this.change({ linkLost });
     this.ask();
   }
 
@@ -129,8 +145,16 @@ export class BenchStore {
     const ready = this.state.setup !== undefined && this.state.selected !== "";
     if (ready && this.socket?.readyState === WebSocket.OPEN) {
       this.underWay = true;
-      const { moment, selected } = this.state;
-      this.send({ type: "move", number: ++this.number, moment, selected });
+      const { moment, selected, linkLost } = this.state;
+      const atMilliseconds = performance.now();
+      this.send({
+        type: "move",
+        number: ++this.number,
+        moment,
+        selected,
+        atMilliseconds,
+        linkLost,
+      });
     }
   }
 
@@ -145,7 +169,12 @@ export class BenchStore {
         return;
       case "frame":
         this.underWay = false;
-        this.change({ frame: answer, refused: [] });
+        this.change({
+          frame: answer,
+          refused: [],
+          ...(answer.bench.spoken.length > 0 ? { spoken: answer.bench.spoken.join(", ") } : {}),
+        });
+        this.goOn(answer);
         break;
       case "refused":
         this.underWay = false;
@@ -154,6 +183,14 @@ export class BenchStore {
     if (this.waiting) {
       this.waiting = false;
       this.ask();
+    }
+  }
+
+  /** While something moves by itself the bench is asked again: often for a fade, less for a timer. */
+  private goOn(frame: Frame): void {
+    clearTimeout(this.later);
+    if (frame.bench.busy) {
+      this.later = setTimeout(() => this.ask(), frame.bench.fadedIn < 1 ? FADE_MS : TIMER_MS);
     }
   }
 

@@ -62,7 +62,7 @@ export function SwitchesPage() {
 function Conditions({ sentences }: { sentences: string[] }) {
   const { draft, change } = useModel();
   const setup = draft.present;
-  const truths = useBench((state) => state.frame?.conditions);
+  const truths = useBench((state) => state.frame?.bench.truths);
   const set = (value: typeof setup.conditions) =>
     change({ type: "edit", path: ["conditions"], value });
   const add = () => {

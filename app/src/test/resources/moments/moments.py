@@ -108,7 +108,7 @@ def commands(setup, m):
             "STICK": lambda: 100 * m[mix["subject"]],
             "RESPONSE": lambda: 100 * feel[mix["subject"]],
             "INPUT": lambda: 100 * m["inputs"][ids.index(mix["subject"])],
-            "THROTTLE": lambda: stick,
+            "THROTTLE": lambda: 200 * m["throttle"] - 100,
             "CONSTANT": lambda: 100,
         }[source]()
         if mix["curve"]:
@@ -215,7 +215,7 @@ def table(setup, seed):
             "throttleCut": rnd.random() < 0.2,
             "trims": {c: rnd.randrange(-9, 10) for c in CONTROLS},
             "inputs": inputs,
-            "readings": {"linkPercent": 100, "voltage": 12, "timerSeconds": []},
+            "readings": {"linkPercent": 100, "voltage": 12, "timerSeconds": [], "truths": []},
         }
         phase, pulses, mm = evaluate(setup, m)
         rows.append({"moment": m, "phase": phase, "pulses": pulses, "mm": mm})

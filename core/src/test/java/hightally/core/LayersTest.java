@@ -29,7 +29,8 @@ class LayersTest {
     "adjustment",
     "audit",
     "guide",
-    "hazard"
+    "hazard",
+    "bench"
   };
 
   @ArchTest

@@ -3,6 +3,7 @@ package hightally.app.bench;
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import hightally.core.audit.Finding;
+import hightally.core.bench.BenchMoment;
 import hightally.core.linkage.Pose;
 import hightally.core.quantity.Violation;
 import hightally.core.signal.Positions;
@@ -23,15 +24,14 @@ public sealed interface BenchAnswer {
       implements BenchAnswer {}
 
   /**
-   * Where everything stands, the phase that is on, which conditions are true in the setup's order,
-   * the motor's power (0 to 1), and the selected surface's tally and linkage.
+   * Where everything stands, the phase that is on, what goes on by itself on the simulated bench,
+   * and the selected surface's tally (of the phase that is on, faded in) and linkage.
    */
   record Frame(
       long number,
       String phase,
-      List<Boolean> conditions,
+      BenchMoment bench,
       Positions positions,
-      double motorPower,
       Tally tally,
       LinkageView linkage)
       implements BenchAnswer {}

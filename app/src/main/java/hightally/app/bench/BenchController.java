@@ -1,6 +1,7 @@
 package hightally.app.bench;
 
 import hightally.core.audit.Finding;
+import hightally.core.bench.BenchHands;
 import hightally.core.setup.Setup;
 import hightally.core.signal.Moment;
 import hightally.core.signal.SurfaceSheet;
@@ -27,6 +28,8 @@ class BenchController {
     BenchSession session = new BenchSession();
     List<SurfaceSheet> sheets = session.load(asked.setup());
     return new MomentShown(
-        sheets, session.findings(), session.show(0, asked.moment(), asked.selected()));
+        sheets,
+        session.findings(),
+        session.show(0, new BenchHands(asked.moment(), false), 0, asked.selected()));
   }
 }

@@ -18,6 +18,12 @@ sealed interface BenchRequest {
   /** Put this setup on the bench. */
   record Load(long number, Setup setup) implements BenchRequest {}
 
-  /** Show this moment, and the tally of one surface. */
-  record Move(long number, Moment moment, String selected) implements BenchRequest {}
+  /**
+   * Show this moment, and the tally of one surface.
+   *
+   * @param atMilliseconds on the page's own clock; the bench lets the time between two moves pass
+   * @param linkLost whether the simulated receiver hears nothing
+   */
+  record Move(long number, Moment moment, String selected, double atMilliseconds, boolean linkLost)
+      implements BenchRequest {}
 }

@@ -2,11 +2,13 @@ package hightally.app.bench;
 
 import hightally.core.audit.Audit;
 import hightally.core.audit.Finding;
+import hightally.core.bench.BenchHands;
+import hightally.core.bench.BenchMoment;
+import hightally.core.bench.BenchRun;
 import hightally.core.linkage.FourBar;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Validation;
 import hightally.core.setup.Setup;
-import hightally.core.signal.Conditions;
 import hightally.core.signal.Moment;
 import hightally.core.signal.Positions;
 import hightally.core.signal.SheetMaker;
@@ -14,11 +16,17 @@ import hightally.core.signal.SignalPath;
 import hightally.core.signal.SurfaceSheet;
 import hightally.core.signal.TallyMaker;
 import java.util.List;
-import java.util.stream.IntStream;
 
 /** The bench of one page: the setup that lies on it. */
 final class BenchSession {
+  private static final double MILLIS = 1000;
+
+  /** A page that slept takes up where it is instead of living through what it missed. */
+  private static final double LONGEST_STEP_SECONDS = 1;
+
   private SignalPath path;
+  private BenchRun run;
+  private double lastMilliseconds = Double.NaN;
 
   /** Answers one request; a refused one leaves the bench as it was. */
   BenchAnswer answer(BenchRequest request) {
@@ -28,7 +36,11 @@ final class BenchSession {
         return new BenchAnswer.Loaded(load.number(), sheets, findings());
       }
       BenchRequest.Move move = (BenchRequest.Move) request;
-      return show(move.number(), move.moment(), move.selected());
+      return show(
+          move.number(),
+          new BenchHands(move.moment(), move.linkLost()),
+          seconds(move.atMilliseconds()),
+          move.selected());
     } catch (InvalidInputException e) {
       return BenchAnswer.refused(request.number(), e.violations());
     }
@@ -39,6 +51,7 @@ final class BenchSession {
     SignalPath loaded = SignalPath.of(setup);
     List<SurfaceSheet> sheets = SheetMaker.of(loaded);
     path = loaded;
+    run = new BenchRun(loaded);
     return sheets;
   }
 
@@ -47,30 +60,28 @@ final class BenchSession {
     return Audit.of(path);
   }
 
-  /** Shows a moment, and the tally of one surface. */
-  BenchAnswer.Frame show(long number, Moment moment, String selected) {
+  private double seconds(double atMilliseconds) {
+    double passed = (atMilliseconds - lastMilliseconds) / MILLIS;
+    lastMilliseconds = atMilliseconds;
+    return passed > 0 ? Math.min(LONGEST_STEP_SECONDS, passed) : 0;
+  }
+
+  /** Lets time pass on the bench, and shows it with the tally of one surface. */
+  BenchAnswer.Frame show(long number, BenchHands hands, double seconds, String selected) {
     if (path == null) {
       throw InvalidInputException.of("setup", "missing", "loaded before a moment is shown");
     }
-    Validation.check(moment);
+    Moment moment = Validation.check(hands.moment());
     int surface = path.indexOf(selected);
-    Positions positions = path.evaluate(moment);
+    BenchMoment now = run.step(hands, seconds);
+    Moment known = moment.with(moment.readings().withTruths(now.truths()));
     return new BenchAnswer.Frame(
         number,
-        path.setup().phases().get(path.phase(moment)).id(),
-        truths(moment),
-        positions,
-        path.motorPower(moment),
-        TallyMaker.of(path, moment, surface),
-        linkage(surface, positions));
-  }
-
-  private List<Boolean> truths(Moment moment) {
-    Conditions conditions = path.program().conditions();
-    int phase = path.phase(moment);
-    return IntStream.range(0, conditions.count())
-        .mapToObj(i -> conditions.isTrue(i, moment, phase))
-        .toList();
+        path.setup().phases().get(now.phase()).id(),
+        now,
+        now.positions(),
+        TallyMaker.of(path, known, surface),
+        linkage(surface, now.positions()));
   }
 
   private BenchAnswer.LinkageView linkage(int surface, Positions positions) {

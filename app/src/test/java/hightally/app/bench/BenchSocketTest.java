@@ -85,7 +85,19 @@ class BenchSocketTest extends ApiTest {
   }
 
   private Map<String, Object> move(int number, String selected) {
-    return Map.of("type", "move", "number", number, "moment", moment(), "selected", selected);
+    return Map.of(
+        "type",
+        "move",
+        "number",
+        number,
+        "moment",
+        moment(),
+        "selected",
+        selected,
+        "atMilliseconds",
+        100.0 * number,
+        "linkLost",
+        false);
   }
 
   private static Map<String, Object> moment() {
@@ -106,6 +118,6 @@ class BenchSocketTest extends ApiTest {
         "inputs",
         List.of(),
         "readings",
-        Map.of("linkPercent", 100, "voltage", 12, "timerSeconds", List.of()));
+        Map.of("linkPercent", 100, "voltage", 12, "timerSeconds", List.of(), "truths", List.of()));
   }
 }

@@ -157,7 +157,8 @@ class KindsTest extends ApiTest {
             "inputs",
             List.of(),
             "readings",
-            Map.of("linkPercent", 100, "voltage", 12, "timerSeconds", List.of()));
+            Map.of(
+                "linkPercent", 100, "voltage", 12, "timerSeconds", List.of(), "truths", List.of()));
     String selected = setup.at("/surfaces/0/id").asText();
     Answer answer =
         post("/api/bench/moment", Map.of("setup", setup, "moment", moment, "selected", selected));

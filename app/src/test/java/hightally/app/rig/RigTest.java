@@ -40,7 +40,9 @@ class RigTest extends ApiTest {
     moment.put("throttleCut", true);
     moment.put("trims", Map.of("roll", 2, "pitch", -3, "yaw", 1));
     moment.put("inputs", List.of());
-    moment.put("readings", Map.of("linkPercent", 100, "voltage", 12, "timerSeconds", List.of()));
+    moment.put(
+        "readings",
+        Map.of("linkPercent", 100, "voltage", 12, "timerSeconds", List.of(), "truths", List.of()));
     Map<String, Object> asked =
         Map.of("setup", setup, "moment", moment, "selected", "aileron-left");
     return post("/api/bench/moment", asked).json().at("/frame/positions/travelMm");

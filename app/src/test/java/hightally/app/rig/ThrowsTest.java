@@ -109,7 +109,8 @@ class ThrowsTest extends ApiTest {
             "inputs",
             List.of(),
             "readings",
-            Map.of("linkPercent", 100, "voltage", 12, "timerSeconds", List.of()));
+            Map.of(
+                "linkPercent", 100, "voltage", 12, "timerSeconds", List.of(), "truths", List.of()));
     return post("/api/bench/moment", Map.of("setup", setup, "moment", moment, "selected", "rudder"))
         .json();
   }

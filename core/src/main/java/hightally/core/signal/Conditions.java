@@ -68,6 +68,10 @@ public final class Conditions {
     if (index < 0) {
       return true;
     }
+    List<Boolean> known = moment.readings().truths();
+    if (index < known.size()) {
+      return known.get(index);
+    }
     Condition one = all[index];
     return switch (one.kind()) {
       case SWITCH_AT -> switchAt(index, moment);

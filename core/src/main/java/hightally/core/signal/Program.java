@@ -234,7 +234,7 @@ public final class Program {
       case STICK -> PERCENT * moment.of(control(mixes[i].subject()));
       case RESPONSE -> PERCENT * response(control(mixes[i].subject()), moment, phase);
       case INPUT -> PERCENT * moment.input(sourceInput[i]);
-      case THROTTLE -> throttlePercent(moment);
+      case THROTTLE -> 2 * PERCENT * moment.throttle() - PERCENT;
       case POWER -> held ? 0 : PERCENT * setup.power().power(throttle);
       case SURFACE -> commands[sourceSurface[i]];
       case CONSTANT -> PERCENT;
@@ -245,7 +245,7 @@ public final class Program {
     return Control.valueOf(subject.toUpperCase(Locale.ROOT));
   }
 
-  /** The throttle stick or lever, -100 back to 100 full. */
+  /** What the motor follows, the throttle stick or a lever: -100 back to 100 full. */
   double throttlePercent(Moment moment) {
     double place = throttleInput >= 0 ? moment.input(throttleInput) : moment.throttle();
     return 2 * PERCENT * place - PERCENT;

@@ -9,16 +9,25 @@ import java.util.List;
  * @param linkPercent quality of the link
  * @param voltage of the pack
  * @param timerSeconds what every timer shows, in the setup's order; missing ones have not begun
+ * @param truths whether each condition is true, where something that keeps time has worked it out;
+ *     empty where it is asked of the moment itself
  */
 public record Readings(
     @Within(min = 0, max = 100, unit = "%", label = "Link") double linkPercent,
     @Within(min = 0, max = 100, unit = "V", label = "Voltage") double voltage,
-    @Within(min = 0, max = 100_000, unit = "s", label = "Timer") List<Double> timerSeconds) {
+    @Within(min = 0, max = 100_000, unit = "s", label = "Timer") List<Double> timerSeconds,
+    List<Boolean> truths) {
   /** A good link, a full pack, no timer begun. */
-  public static final Readings NORMAL = new Readings(100, 12.6, List.of());
+  public static final Readings NORMAL = new Readings(100, 12.6, List.of(), List.of());
 
   public Readings {
     timerSeconds = timerSeconds == null ? null : List.copyOf(timerSeconds);
+    truths = truths == null ? null : List.copyOf(truths);
+  }
+
+  /** The same readings with the conditions worked out. */
+  public Readings withTruths(List<Boolean> known) {
+    return new Readings(linkPercent, voltage, timerSeconds, known);
   }
 
   double timer(int index) {

@@ -1,0 +1,263 @@
+package hightally.core.bench;
+
+import hightally.core.channel.Channel;
+import hightally.core.phase.Phase;
+import hightally.core.power.FailsafeSetting;
+import hightally.core.power.FlightTimer;
+import hightally.core.power.TelemetryAlarm;
+import hightally.core.setup.Setup;
+import hightally.core.signal.Conditions;
+import hightally.core.signal.Moment;
+import hightally.core.signal.Positions;
+import hightally.core.signal.Readings;
+import hightally.core.signal.SignalPath;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+
+/**
+ * A simulated transmitter and receiver that keep time: phases fade, timers count, conditions that
+ * must hold for a while do, the cut lets go only with the stick back, a lost link shows the
+ * failsafe. Deterministic: time is an argument. One run belongs to one thread.
+ *
+ * <p>On a change of phase every command runs in a straight line from the old phase's value to the
+ * new one's, both taken at the sticks as they are. A motor that is to run slower or not at all does
+ * so at once; only more power fades in.
+ */
+public final class BenchRun {
+  private static final double STICK_BACK = 0.02;
+  private static final double MINUTE = 60;
+
+  private final SignalPath path;
+  private final Setup setup;
+  private final Conditions conditions;
+  private final double[] trueFor;
+  private final double[] timers;
+  private final double[] belowFor;
+  private int phase;
+  private int oldPhase;
+  private double fadeLeft;
+  private boolean latched;
+  private boolean started;
+  private double[] lastPulses;
+
+  public BenchRun(SignalPath path) {
+    this.path = path;
+    setup = path.setup();
+    conditions = path.program().conditions();
+    trueFor = new double[conditions.count()];
+    belowFor = new double[setup.power().alarms().size()];
+    timers =
+        setup.power().timers().stream()
+            .mapToDouble(one -> one.countsDown() ? one.startSeconds() : 0)
+            .toArray();
+  }
+
+  /**
+   * Lets time pass.
+   *
+   * @param hands what the pilot does all that time
+   * @param seconds since the step before, 0 or more
+   */
+  public BenchMoment step(BenchHands hands, double seconds) {
+    choosePhase(hands.moment(), seconds);
+    List<Boolean> truths = truths(hands.moment(), seconds);
+    for (int i = 0; i < trueFor.length; i++) {
+      trueFor[i] = rawly(i, hands.moment()) ? trueFor[i] + seconds : 0;
+    }
+    Moment moment = hands.moment().with(readings(hands.moment(), truths));
+    latchAtStart(moment);
+    double[] commands = faded(moment);
+    boolean held = holdMotor(moment, commands);
+    Positions positions = path.positions(commands, moment);
+    if (hands.linkLost() && lastPulses != null) {
+      positions = failsafe(positions);
+    } else {
+      lastPulses = positions.pulseMicroseconds().clone();
+    }
+    List<String> spoken = count(moment, seconds);
+    List<String> alarms = alarms(hands, seconds);
+    boolean busy = fadeLeft > 0 || timersRun(moment) || waits(hands.moment());
+    return new BenchMoment(
+        positions,
+        phase,
+        fadePart(),
+        held,
+        power(positions),
+        shown(),
+        spoken,
+        alarms,
+        truths,
+        busy);
+  }
+
+  private Readings readings(Moment moment, List<Boolean> truths) {
+    Readings given = moment.readings();
+    return new Readings(given.linkPercent(), given.voltage(), shown(), truths);
+  }
+
+  private List<Double> shown() {
+    List<Double> shown = new ArrayList<>();
+    for (double timer : timers) {
+      shown.add(Math.max(0, timer));
+    }
+    return shown;
+  }
+
+  /** A condition that must be held counts once it has been true for as long. */
+  private List<Boolean> truths(Moment moment, double seconds) {
+    List<Boolean> truths = new ArrayList<>();
+    for (int i = 0; i < trueFor.length; i++) {
+      double held = conditions.at(i).heldSeconds();
+      boolean enough = held == 0 || trueFor[i] + seconds >= held;
+      truths.add(rawly(i, moment) && enough);
+    }
+    return truths;
+  }
+
+  private boolean rawly(int condition, Moment moment) {
+    return conditions.isTrue(condition, moment.with(readings(moment, List.of())), phase);
+  }
+
+  private boolean waits(Moment moment) {
+    for (int i = 0; i < trueFor.length; i++) {
+      double held = conditions.at(i).heldSeconds();
+      if (held > 0 && trueFor[i] > 0 && trueFor[i] < held) {
+        return true;
+      }
+    }
+    return !setup.power().alarms().isEmpty() && moment.readings().linkPercent() < 100;
+  }
+
+  /** No phase's condition asks for a phase, so it can be chosen before those that do are known. */
+  private void choosePhase(Moment hands, double seconds) {
+    Moment moment = hands.with(readings(hands, truths(hands, seconds)));
+    int now = conditions.phase(moment);
+    if (!started) {
+      phase = now;
+      oldPhase = now;
+    } else if (now != phase) {
+      oldPhase = phase;
+      phase = now;
+      fadeLeft = setup.phases().get(now).fadeSeconds();
+    } else {
+      fadeLeft = Math.max(0, fadeLeft - seconds);
+    }
+  }
+
+  private void latchAtStart(Moment moment) {
+    if (!started) {
+      started = true;
+      latched = path.program().held(moment, phase);
+    }
+  }
+
+  private double fadePart() {
+    Phase now = setup.phases().get(phase);
+    return now.fadeSeconds() == 0 ? 1 : 1 - fadeLeft / now.fadeSeconds();
+  }
+
+  private double[] faded(Moment moment) {
+    double[] target = path.program().commands(moment, phase);
+    if (fadeLeft == 0) {
+      return target;
+    }
+    double[] old = path.program().commands(moment, oldPhase);
+    double part = fadePart();
+    int surfaces = setup.surfaces().size();
+    for (int i = 0; i < target.length; i++) {
+      boolean less = i >= surfaces && setup.power().power(target[i]) <= setup.power().power(old[i]);
+      target[i] = less ? target[i] : old[i] + part * (target[i] - old[i]);
+    }
+    return target;
+  }
+
+  /** Holds the motors while cut or unarmed, and after that until the stick has been back. */
+  private boolean holdMotor(Moment moment, double[] commands) {
+    boolean held = path.program().held(moment, phase);
+    boolean back = throttle(moment) <= STICK_BACK;
+    latched = held || latched && setup.power().releaseWithStickBack() && !back;
+    if (latched) {
+      for (int i = setup.surfaces().size(); i < commands.length; i++) {
+        commands[i] = setup.power().cutPercent();
+      }
+    }
+    return latched;
+  }
+
+  private double throttle(Moment moment) {
+    int input = setup.transmitter().inputIndex(setup.power().throttleInput());
+    return input >= 0 ? moment.input(input) : moment.throttle();
+  }
+
+  private Positions failsafe(Positions heard) {
+    double[] commands = heard.commandPercent().clone();
+    double[] pulses = lastPulses.clone();
+    for (int i = 0; i < pulses.length; i++) {
+      Channel channel = setup.channels().get(i);
+      for (FailsafeSetting one : setup.power().failsafe()) {
+        if (one.channel() == channel.number() && !one.holds()) {
+          commands[i] = one.percent();
+          pulses[i] = path.output(i).pulse(one.percent());
+        }
+      }
+    }
+    return path.ofPulses(commands, pulses);
+  }
+
+  private double power(Positions positions) {
+    double power = 0;
+    for (int i = 0; i < setup.channels().size(); i++) {
+      if (setup.channels().get(i).carriesThrottle()) {
+        power = Math.max(power, setup.power().power(positions.commandPercent()[i]));
+      }
+    }
+    return setup.airframe().motors().isEmpty() ? 0 : power;
+  }
+
+  private boolean timersRun(Moment moment) {
+    return setup.power().timers().stream().anyMatch(one -> runs(one, moment));
+  }
+
+  private boolean runs(FlightTimer timer, Moment moment) {
+    return conditions.isTrue(conditions.index(timer.when()), moment, phase);
+  }
+
+  private List<String> count(Moment moment, double seconds) {
+    List<String> spoken = new ArrayList<>();
+    for (int i = 0; i < timers.length; i++) {
+      FlightTimer timer = setup.power().timers().get(i);
+      if (runs(timer, moment)) {
+        double before = timers[i];
+        timers[i] += timer.countsDown() ? -seconds : seconds;
+        for (double at : timer.spokenAtSeconds()) {
+          if (before != timers[i] && (before - at) * (timers[i] - at) <= 0 && before != at) {
+            spoken.add(timer.name() + ": " + time(at));
+          }
+        }
+      }
+    }
+    return spoken;
+  }
+
+  private static String time(double seconds) {
+    return seconds >= MINUTE
+        ? String.format(
+            Locale.ROOT, "%.0f min %.0f s", Math.floor(seconds / MINUTE), seconds % MINUTE)
+        : String.format(Locale.ROOT, "%.0f s", seconds);
+  }
+
+  private List<String> alarms(BenchHands hands, double seconds) {
+    List<String> sounding = new ArrayList<>();
+    for (int i = 0; i < belowFor.length; i++) {
+      TelemetryAlarm alarm = setup.power().alarms().get(i);
+      double link = hands.linkLost() ? 0 : hands.moment().readings().linkPercent();
+      double value = alarm.value().equals("link") ? link : hands.moment().readings().voltage();
+      belowFor[i] = value < alarm.limit() ? belowFor[i] + seconds : 0;
+      if (belowFor[i] > alarm.delaySeconds()) {
+        sounding.add(alarm.name());
+      }
+    }
+    return sounding;
+  }
+}

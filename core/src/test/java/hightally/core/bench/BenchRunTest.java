@@ -1,0 +1,131 @@
+package hightally.core.bench;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import hightally.core.Rigs;
+import hightally.core.airframe.Motor;
+import hightally.core.channel.Channel;
+import hightally.core.condition.Condition;
+import hightally.core.condition.ConditionKind;
+import hightally.core.phase.Phase;
+import hightally.core.phase.Preset;
+import hightally.core.phase.Trims;
+import hightally.core.power.FailsafeSetting;
+import hightally.core.power.FlightTimer;
+import hightally.core.power.Power;
+import hightally.core.power.TelemetryAlarm;
+import hightally.core.power.ThrottleCurve;
+import hightally.core.setup.Setup;
+import hightally.core.signal.Moment;
+import hightally.core.signal.SignalPath;
+import java.util.ArrayList;
+import java.util.List;
+import net.jqwik.api.Example;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.DoubleRange;
+
+class BenchRunTest {
+  private static final Moment REST =
+      Moment.centred(Trims.ZERO).withThrottle(0, false).withInput(1, 0);
+  private static final Moment LANDING = REST.withInput(1, 1);
+
+  private static Setup setup(double holdSeconds) {
+    Setup plain = Rigs.plain();
+    List<Channel> channels = new ArrayList<>(plain.channels());
+    channels.add(new Channel(3, "motor", Channel.THROTTLE, false, 0, 100, 100));
+    Condition three =
+        new Condition(
+            "three", "Three", ConditionKind.SWITCH_AT, "switch", 3, List.of(), holdSeconds);
+    Condition cut = new Condition("cut", "Cut", ConditionKind.SWITCH_AT, "switch", 2, List.of(), 0);
+    Phase landing =
+        new Phase(
+            "landing",
+            "Landing",
+            "",
+            "three",
+            2,
+            List.of(new Preset("left", 40), new Preset("right", 40)),
+            List.of(),
+            false,
+            false,
+            false,
+            Trims.ZERO);
+    Power power =
+        new Power(
+            "",
+            false,
+            List.of(ThrottleCurve.PLAIN),
+            "cut",
+            -100,
+            "",
+            true,
+            List.of(new FailsafeSetting(3, false, -100)),
+            true,
+            List.of(),
+            List.of(new FlightTimer("t", "Pack", true, 65, "", List.of(60.0))),
+            List.of(new TelemetryAlarm("Weak", "link", 50, 1)));
+    return plain
+        .change()
+        .channels(channels)
+        .airframe(plain.airframe().withMotors(List.of(new Motor("motor", "Motor", 3, 0, 0, 250))))
+        .conditions(List.of(three, cut))
+        .phases(List.of(landing, plain.basePhase()))
+        .power(power)
+        .done();
+  }
+
+  private static BenchMoment step(BenchRun run, Moment moment, double seconds) {
+    return run.step(new BenchHands(moment, false), seconds);
+  }
+
+  @Property(tries = 100)
+  void aFadeIsAStraightLineAndEndsWhereItShould(
+      @ForAll @DoubleRange(min = 0.01, max = 1.9) double after) {
+    BenchRun run = new BenchRun(SignalPath.of(setup(0)));
+    step(run, REST, 0);
+    assertThat(step(run, LANDING, 0.5).positions().commandPercent()[0]).isZero();
+    double command = step(run, LANDING, after).positions().commandPercent()[0];
+    assertThat(command).isCloseTo(40 * after / 2, within(1e-9));
+    assertThat(step(run, LANDING, 2 - after).positions().commandPercent()[0]).isEqualTo(40);
+    assertThat(step(run, LANDING, 1).busy()).as("the timer runs on").isTrue();
+  }
+
+  @Example
+  void theCutLetsGoOnlyWithTheStickBack() {
+    BenchRun run = new BenchRun(SignalPath.of(setup(0)));
+    Moment up = REST.withThrottle(0.6, false);
+    Moment cut = up.withInput(1, 0.5);
+    assertThat(step(run, up, 0).motorPower()).isCloseTo(0.6, within(1e-9));
+    assertThat(step(run, cut, 0.1).motorPower()).isZero();
+    BenchMoment released = step(run, up, 0.1);
+    assertThat(released.motorHeld()).isTrue();
+    assertThat(released.motorPower()).isZero();
+    step(run, REST, 0.1);
+    assertThat(step(run, up, 0.1).motorPower()).isCloseTo(0.6, within(1e-9));
+  }
+
+  @Example
+  void aLostLinkShowsTheFailsafeAndSoundsItsAlarm() {
+    BenchRun run = new BenchRun(SignalPath.of(setup(0)));
+    Moment flying = REST.withThrottle(0.7, false).with(hightally.core.quantity.Control.PITCH, 0.5);
+    BenchMoment heard = step(run, flying, 0.1);
+    BenchMoment lost = run.step(new BenchHands(REST, true), 0.6);
+    assertThat(lost.motorPower()).isZero();
+    assertThat(lost.positions().travelMm()[1]).isEqualTo(heard.positions().travelMm()[1]);
+    assertThat(lost.alarms()).isEmpty();
+    assertThat(run.step(new BenchHands(REST, true), 0.6).alarms()).containsExactly("Weak");
+  }
+
+  @Example
+  void timersSpeakAndConditionsWaitUntilTheyHaveHeld() {
+    BenchRun run = new BenchRun(SignalPath.of(setup(1)));
+    step(run, REST, 0);
+    assertThat(step(run, LANDING, 0.6).phase()).isEqualTo(1);
+    assertThat(step(run, LANDING, 0.6).phase()).isZero();
+    BenchMoment later = step(run, LANDING, 4);
+    assertThat(later.spoken()).containsExactly("Pack: 1 min 0 s");
+    assertThat(later.timerSeconds().get(0)).isCloseTo(59.8, within(1e-9));
+  }
+}

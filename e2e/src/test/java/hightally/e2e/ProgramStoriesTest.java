@@ -1,0 +1,163 @@
+package hightally.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.ColorScheme;
+import java.nio.file.Path;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** Programming a model: phases, mixes, feel, hazards, and what to type in. */
+class ProgramStoriesTest {
+  @TempDir static Path folder;
+  private static RunningApp app;
+  private static Browser browser;
+
+  @BeforeAll
+  static void start() {
+    app = RunningApp.start(folder.resolve("data"));
+    browser = new Browser();
+  }
+
+  @AfterAll
+  static void stop() {
+    browser.close();
+    app.close();
+  }
+
+  /** A new electric glider, its motor on the stick; landing takes the stick for the brakes. */
+  @Test
+  void brakesOnTheThrottleStickStopTheMotor() {
+    browser.errors().clear();
+    Page page = open("new");
+    page.getByRole(AriaRole.RADIO, containing("V-tail, flaps")).click();
+    page.getByLabel("Name").fill("Wheatear");
+    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Start")))
+        .click();
+    page.getByRole(AriaRole.LINK, named("Program")).click();
+    page.getByRole(AriaRole.LINK, named("Flight phases")).click();
+    page.getByLabel("Name of the phase").fill("Landing");
+    Locator add = page.locator("section", withText("Make a phase separate"));
+    add.getByLabel("Switch").selectOption("front-right-switch");
+    add.getByLabel("Position").selectOption("3");
+    button(page, "Add the phase").click();
+    assertThat(page.locator("[data-phases] thead"))
+        .containsText("front right switch at position 3");
+
+    page.getByRole(AriaRole.LINK, named("Mixes")).click();
+    button(page, "Brakes on the throttle stick").click();
+    page.getByLabel("Acts in").selectOption("landing");
+    button(page, "Build it").click();
+    assertThat(page.getByRole(AriaRole.HEADING, named("Brakes on the throttle stick"))).isVisible();
+
+    page.getByRole(AriaRole.LINK, named("Power and timers")).click();
+    button(page, "A curve for some phases").click();
+    Locator curve = page.locator("section", withText("Throttle curve")).last();
+    curve.getByLabel("Point 2, value percent").fill("-100");
+    curve.getByLabel("Point 2, value percent").blur();
+
+    page.getByText("Throttle cut on").click();
+    page.getByLabel("Sticks stay put").check();
+    page.locator("[data-stick=left]").focus();
+    for (int i = 0; i < 4; i++) {
+      page.keyboard().press("ArrowUp");
+    }
+    assertThat(page.getByText("Motor told to run")).isVisible();
+    page.getByLabel("front right switch, position 3").click();
+    assertThat(page.locator("[data-phase=landing]")).isVisible();
+    assertThat(page.getByText("Motor told to stand still")).isVisible();
+    page.locator("[data-travel=flap-left]").click();
+    Locator brakes = page.locator("tr", withText("Brakes on the throttle stick"));
+    assertThat(brakes.locator("td").first()).containsText("−");
+    assertThat(browser.errors()).isEmpty();
+  }
+
+  @Test
+  void aMotorJumpIsFoundAndMended() {
+    browser.errors().clear();
+    Page page = open("models/4/program/phases");
+    assertThat(page.getByLabel("Fade").first()).hasValue("2");
+    page.getByRole(AriaRole.LINK, named("What every switch can do")).click();
+    assertThat(page.locator("[data-outcome='0']")).isVisible();
+    page.getByRole(AriaRole.LINK, named("Flight phases")).click();
+    page.getByLabel("Fade").nth(3).fill("0");
+    page.getByRole(AriaRole.LINK, named("What every switch can do")).click();
+    Locator jump = page.locator("[data-hazard=MOTOR_STARTS]").first();
+    assertThat(jump).containsText("phase Ground to Flight");
+    button(page, "Show it on the bench").first().click();
+    assertThat(page.locator("[data-phase=flight]")).isVisible();
+    button(page, "Undo").click();
+    assertThat(page.locator("[data-outcome='0']")).isVisible();
+    assertThat(browser.errors()).isEmpty();
+  }
+
+  @Test
+  void aLadderOfThreePositionsChangesTheThrowWithTheSwitch() {
+    browser.errors().clear();
+    Page page = open("models/3/program");
+    button(page, "Ladder of three positions").click();
+    assertThat(page.getByText("Reduced and soft").first()).isVisible();
+    page.locator("[data-stick=right]").focus();
+    page.getByLabel("Sticks stay put").check();
+    page.locator("[data-stick=right]").focus();
+    for (int i = 0; i < 10; i++) {
+      page.keyboard().press("ArrowRight");
+    }
+    Locator roll = page.locator("tr", withText("Roll stick")).locator("td").first();
+    page.getByLabel("front left switch, position 2").click();
+    String soft = roll.innerText();
+    page.getByLabel("front left switch, position 3").click();
+    assertThat(roll).not().hasText(soft);
+    page.getByLabel("front left switch, position 2").click();
+    assertThat(roll).hasText(soft);
+    assertThat(browser.errors()).isEmpty();
+  }
+
+  @Test
+  void oneRateAndOneMixGiveAnEntrySheetOfExactlyThoseValues() {
+    browser.errors().clear();
+    Page page = open("models/2/program");
+    page.getByLabel("Rate, plus side").first().fill("90");
+    page.getByRole(AriaRole.LINK, named("Mixes")).click();
+    Locator mix = page.locator("section", withText("Turns without slipping")).last();
+    page.getByLabel("Weight, plus side").first().fill("31");
+    assertThat(mix).isVisible();
+    page.getByRole(AriaRole.LINK, named("Entry sheet")).click();
+    page.getByLabel("Already in the transmitter").selectOption("1");
+    Locator entries = page.locator("[data-entry]");
+    assertThat(entries).hasCount(2);
+    assertThat(entries.first()).containsText("85 %");
+    assertThat(entries.first()).containsText("90 % / 85 %");
+    assertThat(entries.last()).containsText("31 % / 28 %");
+    assertThat(browser.errors()).isEmpty();
+  }
+
+  private static Page.LocatorOptions withText(String text) {
+    return new Page.LocatorOptions().setHasText(text);
+  }
+
+  private static Page open(String path) {
+    Page page = browser.page(1280, 800, ColorScheme.LIGHT);
+    page.navigate(app.address() + path);
+    return page;
+  }
+
+  private static Locator button(Page page, String name) {
+    return page.getByRole(AriaRole.BUTTON, named(name));
+  }
+
+  private static Page.GetByRoleOptions containing(String name) {
+    return new Page.GetByRoleOptions().setName(name);
+  }
+
+  private static Page.GetByRoleOptions named(String name) {
+    return new Page.GetByRoleOptions().setName(name).setExact(true);
+  }
+}

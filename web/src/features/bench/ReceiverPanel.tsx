@@ -1,0 +1,73 @@
+import { useBench, useBenchStore } from "./store";
+
+/** The simulated receiver and what watches over it: link, voltage, timers, alarms. */
+export function ReceiverPanel() {
+  const store = useBenchStore();
+  const setup = useBench((state) => state.setup);
+  const bench = useBench((state) => state.frame?.bench);
+  const readings = useBench((state) => state.moment.readings);
+  const lost = useBench((state) => state.linkLost);
+  const spoken = useBench((state) => state.spoken);
+  if (setup === undefined || bench === undefined) {
+    return null;
+  }
+  const set = (part: Partial<typeof readings>) =>
+    store.move({ readings: { ...readings, ...part } });
+  return (
+    <div className="space-y-2 text-sm">
+      <div className="flex flex-wrap items-center gap-x-4 gap-y-1">
+        <label className="flex items-center gap-2 font-medium">
+          <input
+            type="checkbox"
+            className="size-4 accent-[var(--grounded)]"
+            checked={lost}
+            onChange={(event) => store.loseLink(event.target.checked)}
+          />
+          Link lost {lost && "(failsafe)"}
+        </label>
+        <label className="flex items-center gap-2">
+          Link
+          <input
+            type="range"
+            min={0}
+            max={100}
+            value={readings.linkPercent}
+            onChange={(event) => set({ linkPercent: Number(event.target.value) })}
+          />
+          <span className="figures w-10">{readings.linkPercent} %</span>
+        </label>
+        <label className="flex items-center gap-2">
+          Pack
+          <input
+            type="range"
+            min={8}
+            max={13}
+            step={0.1}
+            value={readings.voltage}
+            onChange={(event) => set({ voltage: Number(event.target.value) })}
+          />
+          <span className="figures w-12">{readings.voltage.toFixed(1)} V</span>
+        </label>
+      </div>
+      {setup.power.timers.length > 0 && (
+        <ul className="figures flex flex-wrap gap-x-5">
+          {setup.power.timers.map((timer, i) => (
+            <li key={timer.id} data-timer={timer.id}>
+              {timer.name}: <strong>{clock(bench.timerSeconds[i] ?? 0)}</strong>
+            </li>
+          ))}
+        </ul>
+      )}
+      <p role="status" className="min-h-5">
+        {bench.alarms.length > 0 ? (
+          <strong className="text-grounded">Alarm: {bench.alarms.join(", ")}</strong>
+        ) : (
+          spoken !== "" && <span className="text-soft">Said: “{spoken}”</span>
+        )}
+      </p>
+    </div>
+  );
+}
+
+const clock = (seconds: number) =>
+  `${Math.floor(seconds / 60)}:${String(Math.floor(seconds % 60)).padStart(2, "0")}`;
