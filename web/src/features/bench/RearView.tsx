@@ -9,7 +9,7 @@ const TRAVEL_SCALE = 2.5;
 export function RearView({ width, setup, travelMm, selected, onSelect }: View) {
   const { half, top, bottom } = extent(setup);
   const scale = (width - 2 * SIDE_MARGIN) / (2 * half);
-  const head = 34;
+  const head = 46;
   const height = head + (top - bottom) * scale + 62;
   const at = (point: Vec, by = 0, normal?: Vec) => ({
     x: width / 2 + (point.right + (normal?.right ?? 0) * by) * scale,
@@ -88,6 +88,9 @@ const STEEP = 0.9;
 
 function labelPlace(shape: SurfaceShape, mm: number, a: Spot, b: Spot, foot: number) {
   const { surface, normal } = shape;
+  if (surface.part === "WHEEL") {
+    return { x: (a.x + b.x) / 2 + 66, y: foot, anchor: "start" as const };
+  }
   if (surface.sideways) {
     return { x: Math.max(a.x, b.x) + 14, y: Math.min(a.y, b.y) - 4, anchor: "start" as const };
   }
@@ -148,7 +151,9 @@ function RearSurface({ foot, shape, mm, chosen, onSelect, at }: RearProps) {
         className="figures"
         data-travel={surface.id}
       >
-        {surface.side === "CENTRE" && !surface.sideways && `${surface.name} `}
+        {surface.side === "CENTRE" &&
+          (!surface.sideways || surface.part === "WHEEL") &&
+          `${surface.name} `}
         {travel(mm, surface)}
       </text>
     </g>

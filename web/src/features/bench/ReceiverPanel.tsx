@@ -34,7 +34,7 @@ export function ReceiverPanel() {
             value={readings.linkPercent}
             onChange={(event) => set({ linkPercent: Number(event.target.value) })}
           />
-          <span className="figures w-10">{readings.linkPercent} %</span>
+          <span className="figures w-12 whitespace-nowrap">{readings.linkPercent} %</span>
         </label>
         <label className="flex items-center gap-2">
           Pack

@@ -38,6 +38,10 @@ public final class Screenshots {
     plain("new-model", "new", ColorScheme.LIGHT);
     plain("airframe", "models/2/rig/airframe", ColorScheme.LIGHT);
     plain("balance", "models/1/rig/balance", ColorScheme.LIGHT);
+    plain("phases", "models/2/program/phases", ColorScheme.LIGHT);
+    plain("mixes", "models/2/program/mixes", ColorScheme.LIGHT);
+    plain("power", "models/4/program/power", ColorScheme.LIGHT);
+    hazards();
     channelMap();
     guidedStep();
     throwsWanted();
@@ -53,7 +57,7 @@ public final class Screenshots {
   private Page open(String path, int width, int height, ColorScheme theme) {
     Page page = browser.page(width, height, theme);
     page.navigate(app.address() + path);
-    page.waitForTimeout(900);
+    page.waitForTimeout(1500);
     return page;
   }
 
@@ -65,6 +69,16 @@ public final class Screenshots {
     page.mouse().move(pad.x + pad.width * 0.72, pad.y + pad.height * 0.66);
     page.waitForTimeout(400);
     save(page, "bench-tally");
+  }
+
+  /** The twin with its fades taken out, so that there is something to find. */
+  private void hazards() {
+    Page page = open("models/4/program/phases", 1280, 800, ColorScheme.LIGHT);
+    page.getByLabel("Fade").nth(3).fill("0");
+    page.getByRole(AriaRole.LINK, named("What every switch can do")).click();
+    page.locator("[data-hazard]").first().waitFor();
+    page.waitForTimeout(400);
+    save(page, "hazards");
   }
 
   private void channelMap() {
