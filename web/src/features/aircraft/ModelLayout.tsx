@@ -1,6 +1,6 @@
-import { useEffect, useMemo, useReducer } from "react";
+import { useEffect, useMemo, useReducer, useState } from "react";
 import { Outlet, useParams } from "react-router";
-import { useStanding, type Standing } from "@/api/queries";
+import { readSetupFile, useStanding, type Standing } from "@/api/queries";
 import { keepDraft, keptDraft, reduceDraft } from "@/domain/draft";
 import { useGamepad } from "@/features/bench/gamepad";
 import { BenchContext, BenchStore } from "@/features/bench/store";
@@ -25,11 +25,28 @@ export function ModelLayout() {
 
 function LoadedModel({ standing }: { standing: Standing }) {
   const newest = standing.newest;
+  const [kept] = useState(() => keptDraft(standing.id));
+  const older =
+    kept !== undefined && kept.present.formatVersion !== newest.setup.formatVersion
+      ? kept
+      : undefined;
   const [draft, change] = useReducer(reduceDraft, undefined, () => {
     const fresh = { basedOn: newest.number, present: newest.setup, past: [], future: [] };
-    return keptDraft(standing.id) ?? fresh;
+    return older === undefined ? (kept ?? fresh) : fresh;
   });
-  useEffect(() => keepDraft(standing.id, draft), [standing.id, draft]);
+  useEffect(() => {
+    // A draft from an older High Tally is brought up to date by the program before it is shown.
+    if (older !== undefined) {
+      void readSetupFile(JSON.stringify(older.present)).then((setup) =>
+        change({ type: "replace", setup }),
+      );
+    }
+  }, [older]);
+  useEffect(() => {
+    if (older === undefined || draft.past.length > 0) {
+      keepDraft(standing.id, draft);
+    }
+  }, [standing.id, draft, older]);
   useEffect(() => {
     if (draft.past.length === 0 && draft.future.length === 0 && draft.basedOn !== newest.number) {
       change({ type: "restart", basedOn: newest.number, setup: newest.setup });

@@ -36,7 +36,14 @@ class FakeSocket {
 }
 
 const setup = { surfaces: [{ id: "elevator" }] } as unknown as Setup;
-const frame = (number: number) => ({ type: "frame", number, tally: {}, positions: {} });
+const still = { busy: false, fadedIn: 1, spoken: [] as string[] };
+const frame = (number: number, bench = still) => ({
+  type: "frame",
+  number,
+  tally: {},
+  positions: {},
+  bench,
+});
 
 /** A store with its setup on the bench and its first moment answered. */
 function ready(): [BenchStore, FakeSocket] {
@@ -66,6 +73,19 @@ describe("the bench's end in the page", () => {
     expect(socket.sent.map((one) => one.type)).toEqual(["load", "move"]);
     expect(store.read().setup).toBe(setup);
     expect(store.read().selected).toBe("elevator");
+  });
+
+  it("asks again while a phase fades, and keeps what a timer said", () => {
+    const [store, socket] = ready();
+    store.move({ roll: 0.1 });
+    socket.answer(frame(3, { busy: true, fadedIn: 0.5, spoken: ["Pack: 30 s"] }));
+    expect(store.read().spoken).toBe("Pack: 30 s");
+    const before = socket.sent.length;
+    vi.advanceTimersByTime(20);
+    expect(socket.sent.length).toBe(before + 1);
+    socket.answer(frame(4));
+    vi.advanceTimersByTime(1000);
+    expect(socket.sent.length).toBe(before + 1);
   });
 
   it("keeps one moment under way and sends only the newest of those that wait", () => {
