@@ -2,6 +2,7 @@ package hightally.core.adjustment;
 
 import hightally.core.airframe.DriverKind;
 import hightally.core.airframe.Surface;
+import hightally.core.phase.Phase;
 import hightally.core.phase.Trims;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.HouseValues;
@@ -39,8 +40,8 @@ public final class AdjustmentPlanner {
     this.trims = trims;
     house = setup.house();
     path = SignalPath.of(setup);
-    trimmed = path.evaluate(Moment.centred(trims));
-    untrimmed = path.evaluate(Moment.centred(Trims.ZERO));
+    trimmed = path.evaluateBase(Moment.centred(trims));
+    untrimmed = path.evaluateBase(Moment.centred(Trims.ZERO));
   }
 
   /**
@@ -141,6 +142,8 @@ public final class AdjustmentPlanner {
         setup.surfaces().stream()
             .map(part -> part.withRod(part.rod().changedBy(changes.get(part.id()).appliedMm())))
             .toList();
-    return setup.withSurfaces(changed).withTrims(Trims.ZERO);
+    List<Phase> phases = new ArrayList<>(setup.phases());
+    phases.set(phases.size() - 1, setup.basePhase().withTrims(Trims.ZERO));
+    return setup.change().surfaces(changed).phases(phases).trims(Trims.ZERO).done();
   }
 }

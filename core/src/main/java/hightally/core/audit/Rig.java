@@ -97,7 +97,7 @@ final class Rig {
 
   /** Everything with a surface's main stick or lever at a place, and the trims at zero. */
   Positions at(int index, double stick) {
-    return path.evaluate(mainDrive(index).moved(Moment.centred(Trims.ZERO), stick));
+    return path.evaluateBase(mainDrive(index).moved(Moment.centred(Trims.ZERO), stick));
   }
 
   /** Travel up (or right) from the centre at full deflection of the main control, mm. */

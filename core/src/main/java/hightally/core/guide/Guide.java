@@ -168,8 +168,8 @@ public final class Guide {
 
   private double moved(Surface surface, Moment moment) {
     int index = path.indexOf(surface.id());
-    double rest = path.evaluate(Moment.centred(Trims.ZERO)).travelMm()[index];
-    return path.evaluate(moment).travelMm()[index] - rest;
+    double rest = path.evaluateBase(Moment.centred(Trims.ZERO)).travelMm()[index];
+    return path.evaluateBase(moment).travelMm()[index] - rest;
   }
 
   private void travel(Surface surface) {

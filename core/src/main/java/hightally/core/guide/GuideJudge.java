@@ -137,7 +137,7 @@ public final class GuideJudge {
     Surface surface = surface(step);
     int index = path.indexOf(surface.id());
     FourBar bar = path.bar(index);
-    double driver = path.driverDegrees(index, path.evaluate(Moment.centred(Trims.ZERO)));
+    double driver = path.driverDegrees(index, path.evaluateBase(Moment.centred(Trims.ZERO)));
     if (Math.abs(offMm) >= surface.chordMm()) {
       return asks(step, offMm, surface.chordMm());
     }
@@ -187,7 +187,7 @@ public final class GuideJudge {
     Surface surface = surface(step);
     int index = path.indexOf(surface.id());
     Throws expected = Throws.of(path, index);
-    double rest = path.evaluate(Moment.centred(Trims.ZERO)).travelMm()[index];
+    double rest = path.evaluateBase(Moment.centred(Trims.ZERO)).travelMm()[index];
     List<Reading> readings =
         List.of(
             new Reading(expected.plusDriverDegrees(), rest + Math.abs(answer.values().get(0))),

@@ -54,9 +54,9 @@ record Throws(
 
   private static Throws between(
       SignalPath path, int surface, Control control, int input, Moment one, Moment other) {
-    double rest = path.evaluate(Moment.centred(Trims.ZERO)).travelMm()[surface];
-    Positions a = path.evaluate(one);
-    Positions b = path.evaluate(other);
+    double rest = path.evaluateBase(Moment.centred(Trims.ZERO)).travelMm()[surface];
+    Positions a = path.evaluateBase(one);
+    Positions b = path.evaluateBase(other);
     boolean plain = a.travelMm()[surface] >= b.travelMm()[surface];
     Positions high = plain ? a : b;
     Positions low = plain ? b : a;
@@ -103,7 +103,7 @@ record Throws(
     } else if (main.input >= 0) {
       moved = rest.withInput(main.input, Math.max(0, stick));
     }
-    Positions positions = path.evaluate(moved);
+    Positions positions = path.evaluateBase(moved);
     return new Place(positions.travelMm()[surface], path.driverDegrees(surface, positions));
   }
 }

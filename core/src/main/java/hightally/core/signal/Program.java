@@ -178,8 +178,12 @@ public final class Program {
 
   /** The commands of all surfaces, then of all motors, percent. */
   public double[] commands(Moment moment, int phase) {
+    return commands(moment, phase, trims(moment, phase));
+  }
+
+  /** The same with given trims in effect, whether the phase has its own or not. */
+  double[] commands(Moment moment, int phase, Trims trims) {
     double[] commands = new double[size()];
-    Trims trims = trims(moment, phase);
     double roll = response(Control.ROLL, moment, phase);
     double pitch = response(Control.PITCH, moment, phase);
     double yaw = response(Control.YAW, moment, phase);

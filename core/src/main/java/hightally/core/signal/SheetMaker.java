@@ -30,7 +30,7 @@ public final class SheetMaker {
 
   private static SurfaceSheet sheet(SignalPath path, int surface) {
     Surface part = path.setup().surfaces().get(surface);
-    Positions centred = path.evaluate(Moment.centred(path.setup().trims()));
+    Positions centred = path.evaluateBase(Moment.centred(trims(path)));
     double driver = path.driverDegrees(surface, centred);
     FourBar bar = path.bar(surface);
     double gain = bar.gain(driver);
@@ -47,6 +47,11 @@ public final class SheetMaker {
         sweep(path, surface, part, bar));
   }
 
+  /** What stands in the transmitter in the base phase. */
+  private static Trims trims(SignalPath path) {
+    return path.setup().basePhase().effective(path.setup().trims());
+  }
+
   private static List<SurfaceSheet.ControlThrow> throwsOf(SignalPath path, int surface) {
     List<SurfaceSheet.ControlThrow> found = new ArrayList<>();
     for (Control control : Control.values()) {
@@ -59,19 +64,19 @@ public final class SheetMaker {
 
   /** Whether a stick moves a surface, by a share or by a mix. */
   private static boolean moves(SignalPath path, int surface, Control control) {
-    Moment rest = Moment.centred(path.setup().trims());
-    double still = path.evaluate(rest).travelMm()[surface];
-    return path.evaluate(rest.with(control, 1)).travelMm()[surface] != still
-        || path.evaluate(rest.with(control, -1)).travelMm()[surface] != still
+    Moment rest = Moment.centred(trims(path));
+    double still = path.evaluateBase(rest).travelMm()[surface];
+    return path.evaluateBase(rest.with(control, 1)).travelMm()[surface] != still
+        || path.evaluateBase(rest.with(control, -1)).travelMm()[surface] != still
         || path.program().share(path.carriedBehind(surface), control) != 0;
   }
 
   private static List<SurfaceSheet.LeverThrow> leversOf(SignalPath path, int surface) {
     List<SurfaceSheet.LeverThrow> found = new ArrayList<>();
-    Moment rest = Moment.centred(path.setup().trims());
-    double still = path.evaluate(rest).travelMm()[surface];
+    Moment rest = Moment.centred(trims(path));
+    double still = path.evaluateBase(rest).travelMm()[surface];
     for (int i = 0; i < path.setup().transmitter().inputs().size(); i++) {
-      if (path.evaluate(rest.withInput(i, 1)).travelMm()[surface] != still) {
+      if (path.evaluateBase(rest.withInput(i, 1)).travelMm()[surface] != still) {
         found.add(leverThrow(path, surface, i));
       }
     }
@@ -79,11 +84,11 @@ public final class SheetMaker {
   }
 
   private static SurfaceSheet.LeverThrow leverThrow(SignalPath path, int surface, int input) {
-    Moment rest = Moment.centred(path.setup().trims());
+    Moment rest = Moment.centred(trims(path));
     List<Double> curve = new ArrayList<>();
     for (int i = 0; i < CURVE_POINTS; i++) {
       Moment moved = rest.withInput(input, (double) i / (CURVE_POINTS - 1));
-      curve.add(path.evaluate(moved).travelMm()[surface]);
+      curve.add(path.evaluateBase(moved).travelMm()[surface]);
     }
     TransmitterInput part = path.setup().transmitter().inputs().get(input);
     return new SurfaceSheet.LeverThrow(
@@ -92,11 +97,11 @@ public final class SheetMaker {
 
   private static SurfaceSheet.ControlThrow controlThrow(
       SignalPath path, int surface, Control control) {
-    Moment rest = Moment.centred(path.setup().trims());
+    Moment rest = Moment.centred(trims(path));
     List<Double> curve = new ArrayList<>();
     for (int i = 0; i < CURVE_POINTS; i++) {
       double stick = 2.0 * i / (CURVE_POINTS - 1) - 1;
-      curve.add(path.evaluate(rest.with(control, stick)).travelMm()[surface]);
+      curve.add(path.evaluateBase(rest.with(control, stick)).travelMm()[surface]);
     }
     return new SurfaceSheet.ControlThrow(
         control,
@@ -107,14 +112,14 @@ public final class SheetMaker {
   }
 
   private static double perClick(SignalPath path, int surface, Control control) {
-    double none = path.evaluate(Moment.centred(Trims.ZERO)).travelMm()[surface];
+    double none = path.evaluateBase(Moment.centred(Trims.ZERO)).travelMm()[surface];
     Trims one =
         switch (control) {
           case ROLL -> new Trims(1, 0, 0);
           case PITCH -> new Trims(0, 1, 0);
           case YAW -> new Trims(0, 0, 1);
         };
-    return path.evaluate(Moment.centred(one)).travelMm()[surface] - none;
+    return path.evaluateBase(Moment.centred(one)).travelMm()[surface] - none;
   }
 
   private static double mmPerTurn(Surface part, FourBar bar, double driver) {

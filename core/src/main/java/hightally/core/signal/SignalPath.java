@@ -71,6 +71,15 @@ public final class SignalPath {
     return positions(program.commands(moment, phase), moment);
   }
 
+  /**
+   * Where everything stands in the phase that is on when no other is, whatever the switches say,
+   * with the moment's trims in effect even if that phase has its own.
+   */
+  public Positions evaluateBase(Moment moment) {
+    int base = setup.phases().size() - 1;
+    return positions(program.commands(moment, base, moment.trims()), moment);
+  }
+
   /** The phase that is on at a moment, as an index of the setup's list. */
   public int phase(Moment moment) {
     return program.conditions().phase(moment);

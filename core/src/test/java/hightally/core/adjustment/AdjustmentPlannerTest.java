@@ -7,6 +7,9 @@ import static org.assertj.core.api.Assertions.within;
 import hightally.core.Rigs;
 import hightally.core.adjustment.WorkStep.Kind;
 import hightally.core.airframe.Surface;
+import hightally.core.condition.Condition;
+import hightally.core.condition.ConditionKind;
+import hightally.core.phase.Phase;
 import hightally.core.phase.Trims;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.setup.Setup;
@@ -131,5 +134,34 @@ class AdjustmentPlannerTest {
         .filter(one -> one.surface().equals(surface))
         .findFirst()
         .orElseThrow();
+  }
+
+  @net.jqwik.api.Example
+  void aModelWithPhasesAndTrimsOfTheirOwnIsPlannedInItsBasePhase() {
+    Setup plain = Rigs.plain();
+    Phase own =
+        new Phase(
+            "own",
+            "Own",
+            "",
+            "on",
+            0,
+            List.of(),
+            List.of(),
+            false,
+            true,
+            false,
+            new Trims(0, 9, 0));
+    Phase base =
+        new Phase(
+            "base", "Base", "", "", 0, List.of(), List.of(), true, true, true, new Trims(0, 16, 0));
+    Condition on = new Condition("on", "On", ConditionKind.SWITCH_AT, "switch", 1, List.of(), 0);
+    Setup phased = plain.change().conditions(List.of(on)).phases(List.of(own, base)).done();
+    Trims flown = new Trims(0, 16, 0);
+    AdjustmentPlan expected = AdjustmentPlanner.plan(plain, flown);
+    AdjustmentPlan found = AdjustmentPlanner.plan(phased, flown);
+    assertThat(found.rods()).isEqualTo(expected.rods());
+    assertThat(found.after().basePhase().trims()).isEqualTo(Trims.ZERO);
+    assertThat(found.after().phases().get(0).trims()).isEqualTo(new Trims(0, 9, 0));
   }
 }
