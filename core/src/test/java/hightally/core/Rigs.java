@@ -24,11 +24,19 @@ import hightally.core.channel.SubTrimMode;
 import hightally.core.channel.Transmitter;
 import hightally.core.channel.TransmitterInput;
 import hightally.core.channel.Wiring;
+import hightally.core.condition.Condition;
+import hightally.core.condition.ConditionKind;
 import hightally.core.linkage.ArmSeating;
 import hightally.core.linkage.Linkage;
 import hightally.core.linkage.RodEnd;
 import hightally.core.linkage.RodEndKind;
+import hightally.core.mix.CurvePoint;
+import hightally.core.mix.Mix;
+import hightally.core.mix.MixSource;
+import hightally.core.mix.MixTarget;
+import hightally.core.phase.Differential;
 import hightally.core.phase.Phase;
+import hightally.core.phase.Preset;
 import hightally.core.phase.Trims;
 import hightally.core.power.Power;
 import hightally.core.quantity.HouseValues;
@@ -37,6 +45,7 @@ import hightally.core.response.Response;
 import hightally.core.setup.Notebook;
 import hightally.core.setup.Setup;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Random;
 
@@ -202,5 +211,71 @@ public final class Rigs {
   private static List<Panel> panels() {
     return List.of(
         new Panel("wing", "Wing", new Station(0, 0, 0, 200), new Station(100, 500, 0, 120)));
+  }
+
+  /** A random rig with two phases, differential, presets, own trims and chained mixes. */
+  public static Setup programmed(long seed) {
+    Random random = new Random(seed);
+    List<Mix> mixes = new ArrayList<>();
+    mixes.add(mix("a", MixSource.RESPONSE, "roll", "left", part(random), List.of()));
+    mixes.add(
+        mix(
+            "b",
+            MixSource.THROTTLE,
+            "",
+            "left",
+            part(random),
+            List.of(new CurvePoint(-100, part(random)), new CurvePoint(100, part(random)))));
+    mixes.add(mix("c", MixSource.SURFACE, "left", "right", part(random), List.of()));
+    mixes.add(mix("d", MixSource.INPUT, "lever", "right", part(random), List.of()));
+    Collections.shuffle(mixes, random);
+    Phase thermal =
+        new Phase(
+            "thermal",
+            "Thermal",
+            "",
+            "three",
+            1,
+            List.of(new Preset("left", part(random)), new Preset("right", part(random))),
+            List.of(new Differential("left", 50), new Differential("right", -30)),
+            false,
+            true,
+            false,
+            new Trims(0, 7, 0));
+    Setup rig = random(seed);
+    return rig.change()
+        .conditions(
+            List.of(
+                new Condition(
+                    "three", "Three", ConditionKind.SWITCH_AT, "switch", 3, List.of(), 0)))
+        .phases(List.of(thermal, rig.basePhase()))
+        .mixes(mixes)
+        .done();
+  }
+
+  private static double part(Random random) {
+    return random.nextDouble() * 30 - 15;
+  }
+
+  public static Mix mix(
+      String id,
+      MixSource source,
+      String subject,
+      String target,
+      double w,
+      List<CurvePoint> curve) {
+    return new Mix(
+        id,
+        id,
+        "",
+        source,
+        subject,
+        w,
+        -w / 2,
+        5,
+        curve,
+        List.of(new MixTarget(target, 0.8)),
+        "",
+        List.of());
   }
 }

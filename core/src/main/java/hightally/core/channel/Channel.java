@@ -56,4 +56,16 @@ public record Channel(
   public Channel with(double subTrim, double low, double high) {
     return new Channel(number, name, carries, reversed, subTrim, low, high);
   }
+
+  /** The same channel carrying something else. */
+  public Channel carrying(String changed) {
+    return new Channel(
+        number,
+        name,
+        changed,
+        reversed,
+        subTrimMicroseconds,
+        endpointLowPercent,
+        endpointHighPercent);
+  }
 }

@@ -22,4 +22,9 @@ public record Lead(
     @Text(label = "Label", min = 0, max = 40) String label) {
   /** Where a reverser mirrors the pulse, µs. */
   public static final double REVERSER_CENTRE_MICROSECONDS = 1500;
+
+  /** The same lead to another device. */
+  public Lead to(String changed) {
+    return new Lead(changed, socket, splitter, extensionMm, reverser, label);
+  }
 }

@@ -76,4 +76,25 @@ public record Transmitter(
       }
     }
   }
+
+  /** The same transmitter with other levers and switches. */
+  public Transmitter withInputs(List<TransmitterInput> changed) {
+    return new Transmitter(
+        name,
+        stickMode,
+        subTrimMode,
+        centreMicroseconds,
+        microsecondsPer100,
+        clickStepPercent,
+        trimRangeClicks,
+        commandLimitPercent,
+        shortestMicroseconds,
+        longestMicroseconds,
+        firstChannel,
+        channelCount,
+        channelOrder,
+        subTrimLimitMicroseconds,
+        endpointLimitPercent,
+        changed);
+  }
 }

@@ -12,4 +12,9 @@ import hightally.core.quantity.Within;
 public record FailsafeSetting(
     @Within(min = 0, max = 64, label = "Channel") int channel,
     boolean holds,
-    @Within(min = -150, max = 150, unit = "%", label = "Failsafe") double percent) {}
+    @Within(min = -150, max = 150, unit = "%", label = "Failsafe") double percent) {
+  /** The same setting under another channel number. */
+  public FailsafeSetting onChannel(int changed) {
+    return new FailsafeSetting(changed, holds, percent);
+  }
+}

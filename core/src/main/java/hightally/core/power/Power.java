@@ -3,6 +3,7 @@ package hightally.core.power;
 import hightally.core.quantity.Text;
 import hightally.core.quantity.Within;
 import java.util.List;
+import java.util.function.UnaryOperator;
 
 /**
  * From the throttle to the motor, what stops it, and what watches over it.
@@ -65,5 +66,41 @@ public record Power(
     return twoWay
         ? Math.min(1, Math.abs(commandPercent) / 100)
         : Math.max(0, Math.min(1, (commandPercent + 100) / 200));
+  }
+
+  /** The same power with failsafe settings of other channels. */
+  public Power withFailsafe(List<FailsafeSetting> changed) {
+    return with(throttleInput, changed, startPositions);
+  }
+
+  /** The same power with the throttle on a lever. */
+  public Power throttleOn(String lever) {
+    return with(lever, failsafe, startPositions);
+  }
+
+  /** The same power on other levers and switches. */
+  public Power onInputs(UnaryOperator<String> input) {
+    String throttle = throttleInput.isEmpty() ? "" : input.apply(throttleInput);
+    List<StartPosition> positions =
+        startPositions.stream()
+            .map(one -> new StartPosition(input.apply(one.input()), one.position()))
+            .toList();
+    return with(throttle, failsafe, positions);
+  }
+
+  private Power with(String throttle, List<FailsafeSetting> held, List<StartPosition> positions) {
+    return new Power(
+        throttle,
+        twoWay,
+        curves,
+        cutWhen,
+        cutPercent,
+        armWhen,
+        releaseWithStickBack,
+        held,
+        throttleWarning,
+        positions,
+        timers,
+        alarms);
   }
 }

@@ -21,6 +21,7 @@ import hightally.core.linkage.ArmSeating;
 import hightally.core.linkage.Linkage;
 import hightally.core.linkage.RodEnd;
 import hightally.core.linkage.RodEndKind;
+import hightally.core.power.FailsafeSetting;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Validation;
 import java.util.ArrayList;
@@ -191,7 +192,13 @@ public final class PartsAdded {
             .channels(plus(setup.channels(), added))
             .airframe(setup.airframe().withMotors(plus(setup.airframe().motors(), motor)))
             .wiring(plugged(id, channel, name))
+            .power(setup.power().withFailsafe(plus(setup.power().failsafe(), stopped(channel))))
             .done();
+  }
+
+  /** A new motor stands still when the link is lost. */
+  private FailsafeSetting stopped(int channel) {
+    return new FailsafeSetting(channel, false, setup.power().stopPercent());
   }
 
   private void simple(String name, String input) {

@@ -155,12 +155,16 @@ public final class PartsRemoved {
     return setup.change().airframe(setup.airframe().withPanels(panels)).done();
   }
 
-  /** Leads whose device has gone go with it. */
+  /** Leads whose device has gone go with it, and failsafe settings of channels that have. */
   private static Setup tidied(Setup setup) {
     Set<String> devices = Device.of(setup).stream().map(Device::id).collect(Collectors.toSet());
     Wiring wiring = setup.wiring();
     List<Lead> leads = kept(wiring.leads(), lead -> devices.contains(lead.device()));
-    return setup.change().wiring(new Wiring(wiring.receiver(), leads, wiring.between())).done();
+    return setup
+        .change()
+        .wiring(new Wiring(wiring.receiver(), leads, wiring.between()))
+        .withoutLostFailsafe()
+        .done();
   }
 
   private static Phase without(Phase phase, String surface) {

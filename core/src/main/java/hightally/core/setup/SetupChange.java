@@ -137,6 +137,16 @@ public final class SetupChange {
     return this;
   }
 
+  /** Drops the failsafe settings of channels that are no longer there. */
+  public SetupChange withoutLostFailsafe() {
+    power =
+        power.withFailsafe(
+            power.failsafe().stream()
+                .filter(one -> channels.stream().anyMatch(c -> c.number() == one.channel()))
+                .toList());
+    return this;
+  }
+
   /** The changed setup; what was not set is as it was. */
   public Setup done() {
     return new Setup(

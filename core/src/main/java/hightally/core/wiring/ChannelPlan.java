@@ -11,6 +11,7 @@ import hightally.core.channel.SocketOutput;
 import hightally.core.channel.StickFunction;
 import hightally.core.channel.Transmitter;
 import hightally.core.channel.Wiring;
+import hightally.core.power.FailsafeSetting;
 import hightally.core.setup.Device;
 import hightally.core.setup.Setup;
 import java.util.ArrayList;
@@ -155,12 +156,17 @@ public final class ChannelPlan {
         wiring.between().stream()
             .map(one -> one.onChannels(one.channels().stream().map(this::moved).toList()))
             .toList();
+    List<FailsafeSetting> failsafe =
+        setup.power().failsafe().stream()
+            .map(one -> one.onChannel(numbers.get(one.channel())))
+            .toList();
     return setup
         .change()
         .channels(channels)
         .servos(servos)
         .airframe(setup.airframe().withMotors(motors))
         .wiring(new Wiring(wiring.receiver(), wiring.leads(), between))
+        .power(setup.power().withFailsafe(failsafe))
         .done();
   }
 

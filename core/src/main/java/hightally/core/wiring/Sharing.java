@@ -152,6 +152,7 @@ public record Sharing(
                                 one.channel() == drop.number() ? one.onChannel(keep.number()) : one)
                         .toList()))
         .wiring(wiring)
+        .withoutLostFailsafe()
         .done();
   }
 

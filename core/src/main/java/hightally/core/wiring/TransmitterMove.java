@@ -4,10 +4,12 @@ import hightally.core.airframe.LeverShare;
 import hightally.core.airframe.Shares;
 import hightally.core.airframe.Surface;
 import hightally.core.channel.Channel;
+import hightally.core.channel.Lead;
 import hightally.core.channel.Output;
 import hightally.core.channel.SubTrimMode;
 import hightally.core.channel.Transmitter;
 import hightally.core.channel.TransmitterInput;
+import hightally.core.channel.Wiring;
 import hightally.core.condition.Condition;
 import hightally.core.mix.Mix;
 import hightally.core.mix.MixSource;
@@ -88,6 +90,8 @@ public final class TransmitterMove {
             .phases(from.phases().stream().map(this::phase).toList())
             .conditions(from.conditions().stream().map(this::condition).toList())
             .mixes(from.mixes().stream().map(this::mix).toList())
+            .power(from.power().onInputs(old -> input(old, "The throttle or a start position")))
+            .wiring(wiring())
             .trims(trims)
             .done();
     Setup numbered = ChannelPlan.renumbered(translated);
@@ -97,7 +101,7 @@ public final class TransmitterMove {
     List<MovedLine> lines = lines(before, after);
     double largest =
         lines.stream().mapToDouble(one -> Math.abs(one.afterMm() - one.beforeMm())).max().orElse(0);
-    return new Moved(numbered, lines, largest, List.copyOf(notes));
+    return new Moved(numbered, lines, largest, notes.stream().distinct().toList());
   }
 
   private Channel channel(Channel channel) {
@@ -111,8 +115,27 @@ public final class TransmitterMove {
     double high = 100 * (reachHigh + (fixed ? subTrim : 0)) / to.microsecondsPer100();
     double low = 100 * (reachLow - (fixed ? subTrim : 0)) / to.microsecondsPer100();
     limits(channel, subTrim, Math.max(low, high));
-    return channel.with(
+    Channel there =
+        plainInput(channel) ? channel.carrying(input(channel.carries(), channel.name())) : channel;
+    return there.with(
         Math.max(-MOST_SUB_TRIM, Math.min(MOST_SUB_TRIM, subTrim)), endpoint(low), endpoint(high));
+  }
+
+  private boolean plainInput(Channel channel) {
+    return from.transmitter().inputIndex(channel.carries()) >= 0;
+  }
+
+  /** The lead of a simple channel is named by the input it follows. */
+  private Wiring wiring() {
+    List<Lead> leads =
+        from.wiring().leads().stream()
+            .map(
+                lead ->
+                    from.transmitter().inputIndex(lead.device()) >= 0
+                        ? lead.to(input(lead.device(), lead.label()))
+                        : lead)
+            .toList();
+    return new Wiring(from.wiring().receiver(), leads, from.wiring().between());
   }
 
   private static double endpoint(double percent) {

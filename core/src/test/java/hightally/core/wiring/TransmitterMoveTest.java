@@ -3,10 +3,17 @@ package hightally.core.wiring;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import hightally.core.Rigs;
+import hightally.core.airframe.Side;
+import hightally.core.airframe.SurfacePart;
+import hightally.core.channel.InputKind;
 import hightally.core.channel.StickFunction;
 import hightally.core.channel.SubTrimMode;
 import hightally.core.channel.Transmitter;
+import hightally.core.channel.TransmitterInput;
 import hightally.core.phase.Trims;
+import hightally.core.setup.PartWish;
+import hightally.core.setup.PartWish.PartKind;
+import hightally.core.setup.PartsAdded;
 import hightally.core.setup.Setup;
 import hightally.core.signal.Moment;
 import hightally.core.signal.Readings;
@@ -76,5 +83,42 @@ class TransmitterMoveTest {
     assertThat(moved.setup().channels()).extracting("number").containsExactly(3, 4);
     // 500 µs for 100 % on a transmitter with 200 µs needs 250 %, more than any endpoint.
     assertThat(moved.notes()).anyMatch(note -> note.contains("endpoint of 250 %"));
+  }
+
+  @Property(tries = 100)
+  void theProgramGoesWithItsLeversAndItsFailsafe(@ForAll long seed) {
+    Setup home = withRetracts(seed);
+    Transmitter other = other(new Random(seed));
+    List<TransmitterInput> renamed =
+        List.of(
+            new TransmitterInput("toggle", "toggle", InputKind.SWITCH, 3),
+            new TransmitterInput("slider", "slider", InputKind.LEVER, 0));
+    TransmitterMove.Moved away = TransmitterMove.of(home, other.withInputs(renamed));
+    Setup there = away.setup();
+    assertThat(there.power().throttleInput()).isEqualTo("slider");
+    assertThat(there.device("toggle")).isPresent();
+    int motor = there.airframe().motors().get(0).channel();
+    assertThat(there.power().failsafe()).extracting("channel").containsExactly(motor);
+    for (double place : new double[] {0, 0.4, 1}) {
+      // The lever is the other transmitter's second input, the switch its first.
+      Moment here = Moment.centred(home.trims()).withInput(0, place).withInput(1, 1);
+      Moment now = Moment.centred(there.trims()).withInput(1, place).withInput(0, 1);
+      double[] before = SignalPath.of(home).evaluate(here).travelMm();
+      double[] after = SignalPath.of(there).evaluate(now).travelMm();
+      for (int i = 0; i < before.length; i++) {
+        assertThat(Math.abs(after[i] - before[i])).isLessThan(1e-9);
+      }
+    }
+  }
+
+  /** A programmed rig whose motor follows the lever, and retracts that follow the switch. */
+  private static Setup withRetracts(long seed) {
+    PartWish motor =
+        new PartWish(PartKind.MOTOR, "Motor", SurfacePart.HINGED, Side.CENTRE, false, "");
+    PartWish retracts =
+        new PartWish(
+            PartKind.SIMPLE_CHANNEL, "Retracts", SurfacePart.HINGED, Side.CENTRE, false, "switch");
+    Setup rig = PartsAdded.of(PartsAdded.of(Rigs.programmed(seed), motor), retracts);
+    return rig.change().power(rig.power().throttleOn("lever")).done();
   }
 }
