@@ -2,8 +2,6 @@ import { keepPreviousData, useMutation, useQuery } from "@tanstack/react-query";
 import { answered, api, type Schemas } from "./client";
 import type { Setup } from "./queries";
 
-export type ProgramSheet = Schemas["ProgramSheet"];
-export type Outcome = Schemas["Outcome"];
 export type Hazard = Schemas["Hazard"];
 export type RecipeCard = Schemas["RecipeCard"];
 export type Entry = Schemas["Entry"];

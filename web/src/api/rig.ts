@@ -6,12 +6,11 @@ export type Proposed = Schemas["Proposed"];
 export type Moved = Schemas["Moved"];
 export type WiringSheet = Schemas["WiringSheet"];
 export type BalanceAdvice = Schemas["BalanceAdvice"];
+export type BalanceWish = Schemas["BalanceWish"];
 export type OpenSetUp = Schemas["OpenSetUp"];
-export type GuideStep = Schemas["GuideStep"];
 export type GuideVerdict = Schemas["GuideVerdict"];
 export type PartWish = Schemas["PartWish"];
 export type NotedChange = Schemas["NotedChange"];
-export type Measurement = Schemas["Measurement"];
 
 const of = (aircraftId: number) => ({ params: { path: { aircraftId } } });
 

@@ -221,23 +221,6 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
-  "/api/rig/fit": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** The linkage geometry that explains measured throws, and how sure it is */
-    post: operations["fit"];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
   "/api/rig/balance": {
     parameters: {
       query?: never;
@@ -1604,22 +1587,11 @@ export interface components {
       /** Format: double */
       afterMm: number;
     };
-    FitQuestion: {
-      linkage: components["schemas"]["Linkage"];
-      /** Format: double */
-      chordMm: number;
-      readings: components["schemas"]["Reading"][];
-      /** Format: double */
-      rulerMm: number;
-    };
-    Reading: {
-      /** Format: double */
-      armDegrees: number;
-      /** Format: double */
-      travelMm: number;
-    };
     BalanceQuestion: {
       setup: components["schemas"]["Setup"];
+      wish: components["schemas"]["BalanceWish"];
+    };
+    BalanceWish: {
       /** Format: double */
       sideDegrees: number;
       /** Format: double */
@@ -1685,6 +1657,9 @@ export interface components {
       phases: components["schemas"]["PhaseColumn"][];
       switches: components["schemas"]["SwitchRow"][];
       conditions: components["schemas"]["ConditionLine"][];
+      mixCurves: components["schemas"]["CurvePoint"][][];
+      /** Format: double */
+      motorStopPercent: number;
     };
     SwitchRow: {
       input: string;
@@ -2672,30 +2647,6 @@ export interface operations {
         };
         content: {
           "*/*": components["schemas"]["Moved"];
-        };
-      };
-    };
-  };
-  fit: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        "application/json": components["schemas"]["FitQuestion"];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "*/*": components["schemas"]["Explanation"][];
         };
       };
     };

@@ -1,6 +1,7 @@
 import { useState } from "react";
 import { useFields, type Field } from "@/api/queries";
 import { cataloguePath, valueAt, type Path } from "@/domain/draft";
+import { Choice } from "@/ui/choice";
 import { NumberField } from "@/ui/number-field";
 import { useModel } from "./model";
 
@@ -35,27 +36,18 @@ interface ChoiceProps {
 /** One of a few values of the draft. */
 export function DraftChoice({ path, label, options }: ChoiceProps) {
   const { draft, change } = useModel();
-  const value = valueAt(draft.present, path);
   return (
-    <label className="block">
-      <span className="mb-0.5 block text-sm text-soft">{label}</span>
-      <select
-        className="h-9 w-full rounded-card border border-line-strong bg-sheet px-2 font-medium"
-        value={String(value)}
-        onChange={(event) => {
-          const chosen = options.find(([one]) => String(one) === event.target.value);
-          if (chosen !== undefined) {
-            change({ type: "edit", path, value: chosen[0] });
-          }
-        }}
-      >
-        {options.map(([one, words]) => (
-          <option key={String(one)} value={String(one)}>
-            {words}
-          </option>
-        ))}
-      </select>
-    </label>
+    <Choice
+      label={label}
+      value={String(valueAt(draft.present, path))}
+      options={options.map(([one, words]) => [String(one), words] as const)}
+      onValue={(picked) => {
+        const chosen = options.find(([one]) => String(one) === picked);
+        if (chosen !== undefined) {
+          change({ type: "edit", path, value: chosen[0] });
+        }
+      }}
+    />
   );
 }
 

@@ -136,13 +136,11 @@ function PointList({ points, onPoints }: Omit<Props, "label">) {
           )}
         </li>
       ))}
-      {points.length < 17 && (
-        <li>
-          <button type="button" className="underline" onClick={add}>
-            Another point
-          </button>
-        </li>
-      )}
+      <li>
+        <button type="button" className="underline" onClick={add}>
+          Another point
+        </button>
+      </li>
     </ul>
   );
 }

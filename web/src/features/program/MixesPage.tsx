@@ -1,12 +1,20 @@
 import { Plus, X } from "lucide-react";
 import { useState } from "react";
-import { useBuildMix, useGallery, type Mix, type RecipeCard } from "@/api/program";
+import {
+  useBuildMix,
+  useGallery,
+  useProgramSheet,
+  type CurvePoint,
+  type Mix,
+  type RecipeCard,
+} from "@/api/program";
 import { DraftChoice, DraftNumber, DraftText } from "@/features/aircraft/fields";
 import { useModel } from "@/features/aircraft/model";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Choice } from "@/ui/choice";
 import { Failure } from "@/ui/message";
+import { TextLine } from "@/ui/text-line";
 import { BenchBeside } from "./BenchBeside";
 import { CurveEditor } from "./CurveEditor";
 import { DraftPhases, DraftWhen } from "./parts";
@@ -24,12 +32,13 @@ const SOURCES = [
 /** What moves what besides, each with its reason. */
 export function MixesPage() {
   const { draft } = useModel();
+  const sheet = useProgramSheet(draft.present);
   return (
     <div className="grid gap-4 lg:grid-cols-[minmax(0,1fr)_380px]">
       <div className="min-w-0 space-y-3">
         <Gallery />
         {draft.present.mixes.map((mix, i) => (
-          <MixCard key={mix.id} mix={mix} index={i} />
+          <MixCard key={mix.id} mix={mix} index={i} asCurve={sheet.data?.mixCurves[i] ?? []} />
         ))}
         {draft.present.mixes.length === 0 && (
           <p className="px-1 text-soft">No mix yet: sticks move their surfaces and nothing else.</p>
@@ -92,16 +101,16 @@ function Gallery() {
           }}
         >
           <p className="w-full font-medium">{chosen.reason}</p>
-          <label className="block max-w-sm text-sm">
-            <span className="mb-0.5 block text-soft">{chosen.asks}</span>
-            <input
+          <div className="max-w-sm">
+            <TextLine
+              label={chosen.asks}
               inputMode="decimal"
               required
+              width="w-28"
               value={percent}
-              onChange={(event) => setPercent(event.target.value)}
-              className="figures h-9 w-28 rounded-card border border-line-strong bg-sheet px-2.5"
+              onValue={setPercent}
             />
-          </label>
+          </div>
           {phases.length > 1 && (
             <Choice
               label={chosen.recipe === "ELEVATOR_TO_FLAP" ? "Preset of phase" : "Acts in"}
@@ -123,7 +132,14 @@ function Gallery() {
   );
 }
 
-function MixCard({ mix, index }: { mix: Mix; index: number }) {
+interface MixProps {
+  mix: Mix;
+  index: number;
+  /** The mix as a curve, as the core has it. */
+  asCurve: CurvePoint[];
+}
+
+function MixCard({ mix, index, asCurve }: MixProps) {
   const { draft, change } = useModel();
   const setup = draft.present;
   const at = ["mixes", index] as const;
@@ -203,16 +219,7 @@ function MixCard({ mix, index }: { mix: Mix; index: number }) {
             <DraftNumber path={[...at, "weightPlusPercent"]} />
             <DraftNumber path={[...at, "weightMinusPercent"]} />
             <DraftNumber path={[...at, "startPercent"]} />
-            <Button
-              className="self-center"
-              onClick={() =>
-                set("curve", [
-                  { x: -100, y: -mix.weightMinusPercent },
-                  { x: 0, y: 0 },
-                  { x: 100, y: mix.weightPlusPercent },
-                ])
-              }
-            >
+            <Button className="self-center" onClick={() => set("curve", asCurve)}>
               Make it a curve
             </Button>
           </div>

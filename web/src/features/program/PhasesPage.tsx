@@ -2,13 +2,15 @@ import { ArrowDown, ArrowUp, X } from "lucide-react";
 import { useState } from "react";
 import { useAddPhase, useProgramSheet, type Phase } from "@/api/program";
 import { travel } from "@/domain/words";
-import { DraftCheck, DraftNumber, DraftText } from "@/features/aircraft/fields";
+import { DraftCheck, DraftNumber, DraftText, useField } from "@/features/aircraft/fields";
 import { useModel } from "@/features/aircraft/model";
 import { useBench } from "@/features/bench/store";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Choice } from "@/ui/choice";
 import { Failure } from "@/ui/message";
+import { problemOf } from "@/ui/range";
+import { TextLine } from "@/ui/text-line";
 import { BenchBeside } from "./BenchBeside";
 import { DraftWhen } from "./parts";
 
@@ -149,6 +151,7 @@ function PresetCell({ index, phase, surface }: CellProps) {
   const at = phase.presets.findIndex((one) => one.surface === surface);
   return at >= 0 ? (
     <PercentInput
+      field="setup.phases[].presets[].percent"
       label={`${phase.name}, preset of ${surface}`}
       value={phase.presets[at]?.percent ?? 0}
       onValue={(value) =>
@@ -157,6 +160,7 @@ function PresetCell({ index, phase, surface }: CellProps) {
     />
   ) : (
     <PercentInput
+      field="setup.phases[].presets[].percent"
       label={`${phase.name}, preset of ${surface}`}
       value={0}
       onValue={(percent) =>
@@ -171,21 +175,26 @@ function PresetCell({ index, phase, surface }: CellProps) {
 }
 
 interface PercentProps {
+  /** The catalogue's field, for its range. */
+  field: string;
   label: string;
   value: number;
   onValue: (value: number) => void;
 }
 
-function PercentInput({ label, value, onValue }: PercentProps) {
+function PercentInput({ field, label, value, onValue }: PercentProps) {
+  const known = useField(field);
   const [typed, setTyped] = useState({ text: String(value), of: value });
   const text = typed.of === value ? typed.text : String(value);
   const number = Number(text);
-  const wrong = text.trim() === "" || !Number.isFinite(number) || Math.abs(number) > 150;
+  const problem = known === undefined ? undefined : problemOf(known, text);
+  const wrong = problem !== undefined;
   return (
     <span className="flex items-center gap-0.5">
       <input
         aria-label={`${label}, percent`}
         aria-invalid={wrong}
+        title={problem}
         inputMode="decimal"
         className={`h-7 w-14 rounded-card border bg-sheet px-1.5 text-right font-medium ${wrong ? "border-2 border-grounded" : "border-line-strong"}`}
         value={text}
@@ -216,6 +225,7 @@ function DifferentialRow({ index, phase }: { index: number; phase: Phase }) {
         <span key={surface.id} className="flex items-center gap-1">
           {surface.name}
           <PercentInput
+            field="setup.phases[].differential[].percent"
             label={`${phase.name}, differential of ${surface.id}`}
             value={phase.differential.find((one) => one.surface === surface.id)?.percent ?? 0}
             onValue={(value) => set(surface.id, value)}
@@ -253,16 +263,13 @@ function AddPhase() {
           );
         }}
       >
-        <label className="block text-sm">
-          <span className="mb-0.5 block text-soft">Name of the phase</span>
-          <input
-            required
-            maxLength={40}
-            value={name}
-            onChange={(event) => setName(event.target.value)}
-            className="h-9 w-full rounded-card border border-line-strong bg-sheet px-2.5"
-          />
-        </label>
+        <TextLine
+          label="Name of the phase"
+          required
+          maxLength={40}
+          value={name}
+          onValue={setName}
+        />
         <Choice
           label="Begins as a copy of"
           value={from}

@@ -1,4 +1,5 @@
 import { Plus, X } from "lucide-react";
+import { useProgramSheet } from "@/api/program";
 import {
   DraftCheck,
   DraftChoice,
@@ -20,6 +21,7 @@ export function PowerPage() {
   const { draft, change } = useModel();
   const setup = draft.present;
   const power = setup.power;
+  const sheet = useProgramSheet(setup);
   const set = (field: string, value: unknown) =>
     change({ type: "edit", path: [...P, field], value });
   return (
@@ -64,7 +66,7 @@ export function PowerPage() {
             </div>
           </div>
           <p className="mt-2 text-sm">
-            This controller stands still at <strong>{power.twoWay ? 0 : -100} %</strong>; cut,
+            This controller stands still at <strong>{sheet.data?.motorStopPercent} %</strong>; cut,
             failsafe and stick-back must all give that.
           </p>
         </Card>

@@ -9,6 +9,7 @@ import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Choice } from "@/ui/choice";
 import { Failure } from "@/ui/message";
+import { TextLine } from "@/ui/text-line";
 import { SurfaceEditor } from "./SurfaceEditor";
 
 type PartKind = PartWish["kind"];
@@ -151,16 +152,7 @@ function AddPart() {
           options={KINDS}
           onValue={(one) => setKind(one as PartKind)}
         />
-        <label className="block text-sm">
-          <span className="mb-0.5 block text-soft">Name</span>
-          <input
-            required
-            maxLength={60}
-            value={name}
-            onChange={(event) => setName(event.target.value)}
-            className="h-9 w-full rounded-card border border-line-strong bg-sheet px-2.5"
-          />
-        </label>
+        <TextLine label="Name" required maxLength={60} value={name} onValue={setName} />
         {kind !== "SIMPLE_CHANNEL" && (
           <Choice
             label="Side"

@@ -1,6 +1,7 @@
 import { Plus, X } from "lucide-react";
 import { useState } from "react";
-import { useBalanceAdvice, type BalanceAdvice } from "@/api/rig";
+import { useFields } from "@/api/queries";
+import { useBalanceAdvice, type BalanceAdvice, type BalanceWish } from "@/api/rig";
 import { DraftNumber, DraftText } from "@/features/aircraft/fields";
 import { useModel } from "@/features/aircraft/model";
 import { Button } from "@/ui/button";
@@ -11,17 +12,6 @@ import { BalanceDrawing } from "./BalanceDrawing";
 
 const B = ["balance"] as const;
 
-const ASKED = {
-  sideDegrees: ["Side thrust, change", "°", "plus right", -15, 15],
-  downDegrees: ["Down thrust, change", "°", "plus down", -15, 15],
-  lateralOffsetMm: ["Balances off the middle by", "mm", "towards the heavier wing", 0, 200],
-  lateralArmMm: ["Middle to tip ballast", "mm", "", 10, 5000],
-  noseStationMm: ["Nose ballast lies at", "mm", "aft of the datum", -5000, 5000],
-  tailStationMm: ["Tail ballast lies at", "mm", "aft of the datum", -5000, 5000],
-} as const;
-
-type Asked = keyof typeof ASKED;
-
 /** Where it should balance, where it does with each pack, and what to move. */
 export function BalancePage() {
   const { draft, change } = useModel();
@@ -31,7 +21,7 @@ export function BalancePage() {
     100,
     ...draft.present.airframe.panels.map((one) => Math.abs(one.tip.rightMm)),
   );
-  const [asked, setAsked] = useState<Record<Asked, number>>({
+  const [asked, setAsked] = useState<BalanceWish>({
     sideDegrees: 0,
     downDegrees: 0,
     lateralOffsetMm: 0,
@@ -39,14 +29,14 @@ export function BalancePage() {
     noseStationMm: Math.min(0, ...sections) - datumAftMm,
     tailStationMm: Math.max(targetMm + datumAftMm + 100, ...sections) - datumAftMm,
   });
-  const advice = useBalanceAdvice({ setup: draft.present, ...asked });
+  const advice = useBalanceAdvice({ setup: draft.present, wish: asked });
   const setPacks = (value: typeof packs) => change({ type: "edit", path: [...B, "packs"], value });
-  const field = (key: Asked) => {
-    const [label, unit, hint, min, max] = ASKED[key];
-    return (
+  const fields = useFields();
+  const field = (key: keyof BalanceWish) => {
+    const known = fields.data?.find((one) => one.path === `balanceWish.${key}`);
+    return known === undefined ? null : (
       <NumberField
-        key={key}
-        field={{ path: key, label, unit, hint, min, max, kind: "NUMBER" }}
+        field={known}
         value={asked[key]}
         onValue={(value) => setAsked({ ...asked, [key]: value })}
       />
@@ -152,7 +142,7 @@ function PackAdvice({ pack }: { pack: BalanceAdvice["packs"][number] }) {
   );
 }
 
-function AcrossWords({ advice, asked }: { advice: BalanceAdvice; asked: Record<Asked, number> }) {
+function AcrossWords({ advice, asked }: { advice: BalanceAdvice; asked: BalanceWish }) {
   const washer = (mm: number, words: string) =>
     Math.abs(mm) < 0.005 ? null : (
       <li>

@@ -8,6 +8,7 @@ import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Choice } from "@/ui/choice";
 import { Failure } from "@/ui/message";
+import { TextLine } from "@/ui/text-line";
 
 type Kind = NotedChange["change"]["kind"];
 
@@ -74,28 +75,6 @@ function NoteChange() {
       </form>
       {note.isError && <Failure error={note.error} />}
     </Card>
-  );
-}
-
-interface LineProps {
-  label: string;
-  value: string;
-  onValue: (value: string) => void;
-  required?: boolean;
-}
-
-function TextLine({ label, value, onValue, required = false }: LineProps) {
-  return (
-    <label className="block text-sm">
-      <span className="mb-0.5 block text-soft">{label}</span>
-      <input
-        className="h-9 w-full rounded-card border border-line-strong bg-sheet px-2.5"
-        value={value}
-        required={required}
-        maxLength={80}
-        onChange={(event) => onValue(event.target.value)}
-      />
-    </label>
   );
 }
 

@@ -7,6 +7,7 @@ import { Card } from "@/ui/card";
 import { Choice } from "@/ui/choice";
 import { Failure } from "@/ui/message";
 import { NumberField } from "@/ui/number-field";
+import { TextLine } from "@/ui/text-line";
 import { transmitterNumbers } from "./transmitter";
 
 type Transmitter = Moved["setup"]["transmitter"];
@@ -50,15 +51,9 @@ export function MoveCard() {
   return (
     <Card title="To which transmitter?" className="!p-3">
       <div className="grid grid-cols-2 gap-2">
-        <label className="col-span-2 block text-sm">
-          <span className="mb-0.5 block text-soft">Name</span>
-          <input
-            className="h-9 w-full rounded-card border border-line-strong bg-sheet px-2.5"
-            value={to.name}
-            maxLength={80}
-            onChange={(event) => set("name", event.target.value)}
-          />
-        </label>
+        <div className="col-span-2">
+          <TextLine label="Name" value={to.name} onValue={(name) => set("name", name)} />
+        </div>
         <Choice
           label="Channel order"
           value={to.channelOrder.join(" ")}

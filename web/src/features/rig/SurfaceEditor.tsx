@@ -10,6 +10,7 @@ import { useModel } from "@/features/aircraft/model";
 import { behind } from "@/features/aircraft/chain";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
+import { Choice } from "@/ui/choice";
 
 /** One surface: where it sits, what it takes of each control, what moves it. */
 export function SurfaceEditor({ index }: { index: number }) {
@@ -114,10 +115,10 @@ function Driver({ index }: { index: number }) {
   }
   const rod = surface.rod;
   const drivers = [
-    ...setup.servos.map((one) => [`SERVO ${one.id}`, one.name] as const),
+    ...setup.servos.map((one) => [`SERVO ${one.id}`, one.name] as [string, string]),
     ...setup.surfaces
       .filter((one) => one.id !== surface.id)
-      .map((one) => [`SURFACE ${one.id}`, `${one.name}, by a slave rod`] as const),
+      .map((one) => [`SURFACE ${one.id}`, `${one.name}, by a slave rod`] as [string, string]),
   ];
   const drive = (value: string) => {
     const [driver, driverId] = value.split(" ");
@@ -126,20 +127,12 @@ function Driver({ index }: { index: number }) {
   return (
     <Card title="What drives it">
       <div className="grid grid-cols-2 gap-3 sm:grid-cols-3">
-        <label className="block min-w-0">
-          <span className="mb-0.5 block text-sm text-soft">Driven by</span>
-          <select
-            className="h-9 w-full rounded-card border border-line-strong bg-sheet px-2 font-medium"
-            value={`${rod.driver} ${rod.driverId}`}
-            onChange={(event) => drive(event.target.value)}
-          >
-            {drivers.map(([value, words]) => (
-              <option key={value} value={value}>
-                {words}
-              </option>
-            ))}
-          </select>
-        </label>
+        <Choice
+          label="Driven by"
+          value={`${rod.driver} ${rod.driverId}`}
+          options={drivers}
+          onValue={drive}
+        />
         {rod.driver === "SERVO" && servo >= 0 && (
           <>
             <DraftText path={["servos", servo, "name"]} label="Servo" />

@@ -70,7 +70,9 @@ export function WiringPage() {
         <section className="mt-4">
           <h3 className="text-base">Leads to buy</h3>
           {parts.length === 0 ? (
-            <p className="text-sm">None: every servo’s own lead reaches.</p>
+            <p className="text-sm">
+              None on the map. Let the program propose the map to have lengths worked out.
+            </p>
           ) : (
             <ul className="columns-2 text-sm" data-parts>
               {parts.map((part) => (
@@ -82,8 +84,7 @@ export function WiringPage() {
           )}
           <p className="mt-1 text-xs text-soft">
             Lengths are worked out from the drawing, {setup.house.leadSpareMm} mm to spare; lay a
-            string before you buy. Plugs go in the way the receiver is marked; a reversed plug does
-            nothing and harms nothing, a wrong socket does.
+            string before you buy. Plugs go in the way the receiver is marked.
           </p>
         </section>
       </article>

@@ -50,7 +50,7 @@ public class BenchSetUps {
     if (entity(aircraftId).isPresent()) {
       throw new ConflictException("A set-up of this model is under way; take that up again.");
     }
-    String first = Guide.steps(hangar.newest(aircraftId).setup(), school).get(0).id();
+    String first = Guide.steps(hangar.newest(aircraftId).setup()).get(0).id();
     return read(setUps.save(new BenchSetUpEntity(aircraftId, school, first, now())));
   }
 
@@ -63,7 +63,7 @@ public class BenchSetUps {
   public OpenSetUp moveTo(long aircraftId, int version, String step, GuideAnswer answer) {
     BenchSetUpEntity found = seen(aircraftId, version);
     Revision newest = hangar.newest(aircraftId);
-    List<GuideStep> steps = Guide.steps(newest.setup(), found.school());
+    List<GuideStep> steps = Guide.steps(newest.setup());
     named(steps, "step", step);
     if (answer != null) {
       GuideStep asked = named(steps, "answer.step", Validation.check(answer).step());
@@ -132,7 +132,7 @@ public class BenchSetUps {
 
   private OpenSetUp read(BenchSetUpEntity entity) {
     Revision newest = hangar.newest(entity.aircraftId());
-    List<GuideStep> steps = Guide.steps(newest.setup(), entity.school());
+    List<GuideStep> steps = Guide.steps(newest.setup());
     Map<String, BenchAnswerEntity> latest = new LinkedHashMap<>();
     for (BenchAnswerEntity answer : answers.findByBenchSetUpIdOrderById(entity.id())) {
       latest.put(answer.answer().step(), answer);

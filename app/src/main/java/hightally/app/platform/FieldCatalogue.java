@@ -1,6 +1,7 @@
 package hightally.app.platform;
 
 import hightally.core.flight.FlightReport;
+import hightally.core.guide.BalanceAdvice.BalanceWish;
 import hightally.core.quantity.Text;
 import hightally.core.quantity.Within;
 import hightally.core.setup.Setup;
@@ -36,11 +37,12 @@ public final class FieldCatalogue {
 
   private FieldCatalogue() {}
 
-  /** All fields of a setup and of a flight. */
+  /** All fields of a setup, of a flight and of what the balance page asks. */
   public static List<Field> all() {
     FieldCatalogue catalogue = new FieldCatalogue();
     catalogue.walk(Setup.class, "setup");
     catalogue.walk(FlightReport.class, "flight");
+    catalogue.walk(BalanceWish.class, "balanceWish");
     return List.copyOf(catalogue.fields);
   }
 

@@ -3,7 +3,6 @@ package hightally.app.rig;
 import hightally.core.channel.Transmitter;
 import hightally.core.guide.BalanceAdvice;
 import hightally.core.guide.MeasuredThrows;
-import hightally.core.linkage.LinkageFit;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Text;
 import hightally.core.quantity.Validation;
@@ -15,7 +14,6 @@ import hightally.core.wiring.ChannelPlan;
 import hightally.core.wiring.TransmitterMove;
 import hightally.core.wiring.WiringSheet;
 import io.swagger.v3.oas.annotations.Operation;
-import java.util.List;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -94,11 +92,5 @@ class RigController {
   @Operation(summary = "From throws measured at stick positions to geometry and equal sides")
   MeasuredThrows.MeasuredAnswer measured(@RequestBody MeasuredThrows.MeasuredQuestion question) {
     return MeasuredThrows.answer(Validation.check(question));
-  }
-
-  @PostMapping("/fit")
-  @Operation(summary = "The linkage geometry that explains measured throws, and how sure it is")
-  List<LinkageFit.Explanation> fit(@RequestBody LinkageFit.FitQuestion question) {
-    return LinkageFit.explanations(Validation.check(question));
   }
 }

@@ -65,13 +65,22 @@ class RigTest extends ApiTest {
     JsonNode asked =
         json.valueToTree(
             Map.of(
-                "setup", biplane(),
-                "sideDegrees", 1.5,
-                "downDegrees", 0,
-                "lateralOffsetMm", 4,
-                "lateralArmMm", 600,
-                "noseStationMm", -200,
-                "tailStationMm", 900));
+                "setup",
+                biplane(),
+                "wish",
+                Map.of(
+                    "sideDegrees",
+                    1.5,
+                    "downDegrees",
+                    0,
+                    "lateralOffsetMm",
+                    4,
+                    "lateralArmMm",
+                    600,
+                    "noseStationMm",
+                    -200,
+                    "tailStationMm",
+                    900)));
     JsonNode advice = post("/api/rig/balance", asked).json();
     // Pack A: 3 mm aft of 115, 2415 g in all, the pack 365 g: 3 · 2415 / 365 = 19.8 mm forward.
     assertThat(advice.at("/packs/0/shiftMm").asDouble()).isCloseTo(-19.85, within(0.01));

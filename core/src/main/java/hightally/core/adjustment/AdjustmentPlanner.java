@@ -129,7 +129,7 @@ public final class AdjustmentPlanner {
                 "The %s trim of %s is %.0f %% of full travel. A trim this large is usually a sign of"
                     + " balance, warp, thrust line or incidence: look there before hiding it in a"
                     + " rod.",
-                control.name().toLowerCase(Locale.ROOT),
+                control.word(),
                 Words.clicks(control, trims.of(control)),
                 percent));
       }

@@ -138,7 +138,7 @@ final class WorkOrder {
     List<String> names = new ArrayList<>();
     for (Control control : Control.values()) {
       if (shares.of(control) != 0 && trims.of(control) != 0) {
-        names.add(control.name().toLowerCase(Locale.ROOT));
+        names.add(control.word());
       }
     }
     return String.join(" and ", names);

@@ -4,5 +4,12 @@ package hightally.core.airframe;
 public enum Side {
   LEFT,
   CENTRE,
-  RIGHT
+  RIGHT;
+
+  /**
+   * The id of what mirrors a part, by the names pilots give: left for right; its own if neither.
+   */
+  public static String mirrored(String id) {
+    return id.contains("left") ? id.replace("left", "right") : id.replace("right", "left");
+  }
 }

@@ -125,7 +125,7 @@ final class Rig {
     if (surface(left).side() != Side.LEFT) {
       return Optional.empty();
     }
-    String id = surface(left).id().replace("left", "right");
+    String id = Side.mirrored(surface(left).id());
     return surfaces()
         .boxed()
         .filter(i -> surface(i).side() == Side.RIGHT && surface(i).id().equals(id))

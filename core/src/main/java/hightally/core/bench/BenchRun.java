@@ -67,9 +67,9 @@ public final class BenchRun {
     }
     Moment moment = hands.moment().with(readings(hands.moment(), truths));
     latchAtStart(moment);
-    double[] commands = faded(moment);
-    boolean held = holdMotor(moment, commands);
-    Positions positions = path.positions(commands, moment);
+    boolean held = latched(moment);
+    Moment safe = held ? moment.withThrottle(moment.throttle(), true) : moment;
+    Positions positions = path.positions(faded(safe), safe);
     if (hands.linkLost() && lastPulses != null) {
       positions = failsafe(positions);
     } else {
@@ -172,16 +172,11 @@ public final class BenchRun {
     return target;
   }
 
-  /** Holds the motors while cut or unarmed, and after that until the stick has been back. */
-  private boolean holdMotor(Moment moment, double[] commands) {
+  /** Whether the motors are held: while cut or unarmed, and after that until the stick was back. */
+  private boolean latched(Moment moment) {
     boolean held = path.program().held(moment, phase);
     boolean back = throttle(moment) <= STICK_BACK;
     latched = held || latched && setup.power().releaseWithStickBack() && !back;
-    if (latched) {
-      for (int i = setup.surfaces().size(); i < commands.length; i++) {
-        commands[i] = setup.power().cutPercent();
-      }
-    }
     return latched;
   }
 

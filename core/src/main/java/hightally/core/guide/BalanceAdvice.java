@@ -37,8 +37,7 @@ public record BalanceAdvice(
    * @param noseStationMm where ballast at the nose would lie, aft of the datum
    * @param tailStationMm where ballast at the tail would lie
    */
-  public record BalanceQuestion(
-      Setup setup,
+  public record BalanceWish(
       @Within(min = -15, max = 15, unit = "°", label = "Side thrust, change") double sideDegrees,
       @Within(min = -15, max = 15, unit = "°", label = "Down thrust, change") double downDegrees,
       @Within(min = 0, max = 200, unit = "mm", label = "Balances off the middle by")
@@ -48,6 +47,9 @@ public record BalanceAdvice(
       @Within(min = -5000, max = 5000, unit = "mm", label = "Nose ballast at") double noseStationMm,
       @Within(min = -5000, max = 5000, unit = "mm", label = "Tail ballast at")
           double tailStationMm) {}
+
+  /** A model and what is asked about it. */
+  public record BalanceQuestion(Setup setup, BalanceWish wish) {}
 
   /**
    * One pack.
@@ -78,9 +80,9 @@ public record BalanceAdvice(
         packs.stream().mapToDouble(PackAdvice::totalGrams).max().orElse(sheet.emptyMassGrams());
     return new BalanceAdvice(
         packs,
-        Balance.washerMm(question.sideDegrees(), sheet.boltSpacingMm()),
-        Balance.washerMm(question.downDegrees(), sheet.boltSpacingMm()),
-        heaviest * question.lateralOffsetMm() / question.lateralArmMm(),
+        Balance.washerMm(question.wish().sideDegrees(), sheet.boltSpacingMm()),
+        Balance.washerMm(question.wish().downDegrees(), sheet.boltSpacingMm()),
+        heaviest * question.wish().lateralOffsetMm() / question.wish().lateralArmMm(),
         notes(question.setup(), packs));
   }
 
@@ -90,7 +92,7 @@ public record BalanceAdvice(
     double off = pack.cgMm() - sheet.targetMm();
     double shift = balance.batteryShiftMm(pack.massGrams());
     boolean nose = off > 0;
-    double station = nose ? question.noseStationMm() : question.tailStationMm();
+    double station = nose ? question.wish().noseStationMm() : question.wish().tailStationMm();
     boolean useful = nose ? station < sheet.targetMm() : station > sheet.targetMm();
     double grams = useful ? balance.ballastGrams(station) : 0;
     boolean inRange = pack.cgMm() >= sheet.foremostMm() && pack.cgMm() <= sheet.aftmostMm();

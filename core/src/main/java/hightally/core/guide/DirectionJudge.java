@@ -1,5 +1,6 @@
 package hightally.core.guide;
 
+import hightally.core.airframe.Side;
 import hightally.core.airframe.Surface;
 import hightally.core.audit.Finding.Edit;
 import hightally.core.audit.Finding.Mend;
@@ -9,7 +10,6 @@ import hightally.core.setup.Setup;
 import hightally.core.signal.SignalPath;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 
 /**
@@ -94,7 +94,7 @@ final class DirectionJudge {
   private Mend signTurned(Surface one, Surface other, String command) {
     List<Edit> edits = new ArrayList<>();
     for (Surface surface : List.of(one, other)) {
-      Control control = Control.valueOf(command.toUpperCase(Locale.ROOT));
+      Control control = Control.named(command);
       double share = surface.shares().of(control);
       int index = path.indexOf(surface.id());
       edits.add(new Edit(List.of("surfaces", "" + index, "shares", command), -share));
@@ -108,7 +108,7 @@ final class DirectionJudge {
     List<String> commands = new ArrayList<>();
     for (Control control : Control.values()) {
       if (carried.shares().of(control) != 0) {
-        commands.add(control.name().toLowerCase(Locale.ROOT));
+        commands.add(control.word());
       }
     }
     return commands.isEmpty()
@@ -132,7 +132,7 @@ final class DirectionJudge {
   }
 
   private Surface partner(Surface surface) {
-    String id = EvenPair.partnerId(surface.id());
+    String id = Side.mirrored(surface.id());
     return id.equals(surface.id()) ? null : setup.surface(id).orElse(null);
   }
 }

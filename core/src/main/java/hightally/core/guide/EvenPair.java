@@ -1,5 +1,6 @@
 package hightally.core.guide;
 
+import hightally.core.airframe.Side;
 import hightally.core.airframe.Surface;
 import hightally.core.audit.Finding.Edit;
 import hightally.core.audit.Finding.Mend;
@@ -18,7 +19,7 @@ final class EvenPair {
   static List<Mend> mends(SignalPath path, int surface) {
     String id = path.setup().surfaces().get(surface).id();
     Optional<Surface> partner =
-        path.setup().surface(partnerId(id)).filter(one -> !one.id().equals(id));
+        path.setup().surface(Side.mirrored(id)).filter(one -> !one.id().equals(id));
     if (partner.isEmpty()) {
       return List.of();
     }
@@ -40,11 +41,6 @@ final class EvenPair {
       }
     }
     return mends;
-  }
-
-  /** The id of the surface that mirrors one, by the pilot's naming; its own where none does. */
-  static String partnerId(String id) {
-    return id.contains("left") ? id.replace("left", "right") : id.replace("right", "left");
   }
 
   /**

@@ -7,6 +7,7 @@ import hightally.core.guide.GuideStep.Choice;
 import hightally.core.guide.GuideStep.Figure;
 import hightally.core.phase.Trims;
 import hightally.core.quantity.Control;
+import hightally.core.quantity.Words;
 import hightally.core.setup.Setup;
 import hightally.core.signal.Moment;
 import hightally.core.signal.SheetMaker;
@@ -27,21 +28,19 @@ public final class Guide {
   static final int CLICKS = 10;
 
   private final Setup setup;
-  private final School school;
   private final SignalPath path;
   private final List<SurfaceSheet> sheets;
   private final List<GuideStep> steps = new ArrayList<>();
 
-  private Guide(Setup setup, School school) {
+  private Guide(Setup setup) {
     this.setup = setup;
-    this.school = school;
     path = SignalPath.of(setup);
     sheets = SheetMaker.of(path);
   }
 
   /** All steps for a setup. */
-  public static List<GuideStep> steps(Setup setup, School school) {
-    Guide guide = new Guide(setup, school);
+  public static List<GuideStep> steps(Setup setup) {
+    Guide guide = new Guide(setup);
     guide.begin();
     for (Surface surface : guide.path.surfacesInDrivingOrder()) {
       guide.surface(surface);
@@ -79,7 +78,7 @@ public final class Guide {
             "",
             "Transmitter first, then the model",
             "Switch the transmitter on, then the model; off in the other order. "
-                + capital(StickWords.throttle(setup.transmitter().stickMode()))
+                + Words.capital(StickWords.throttle(setup.transmitter().stickMode()))
                 + " all the way back. All trims and all sub-trims to zero. Stand behind the model.",
             setup.airframe().motors().isEmpty()
                 ? ""
@@ -135,14 +134,14 @@ public final class Guide {
       if (carried.shares().of(control) != 0) {
         double travel = moved(surface, Moment.centred(Trims.ZERO).with(control, 1));
         String stick = StickWords.to(setup.transmitter().stickMode(), control, 1);
-        direction(surface, control.name().toLowerCase(Locale.ROOT), capital(stick), travel);
+        direction(surface, control.word(), Words.capital(stick), travel);
       }
     }
     for (LeverShare lever : carried.shares().levers()) {
       int index = setup.transmitter().inputIndex(lever.input());
       double travel = moved(surface, Moment.centred(Trims.ZERO).withInput(index, 1));
       String name = setup.transmitter().inputs().get(index).name();
-      direction(surface, lever.input(), capital(name) + " to its far end", travel);
+      direction(surface, lever.input(), Words.capital(name) + " to its far end", travel);
     }
   }
 
@@ -204,7 +203,7 @@ public final class Guide {
                         surface.id(),
                         surface.name() + ": what ten clicks move",
                         "Ten clicks of "
-                            + control.control().name().toLowerCase(Locale.ROOT)
+                            + control.control().word()
                             + " trim, measure how far the trailing edge moves, and take them out"
                             + " again.",
                         new Figure(
@@ -240,9 +239,5 @@ public final class Guide {
             "Keepers over the clevises. All directions once more from behind. Motor off the list last:"
                 + " leads together and propeller on only at the field, with the model held.",
             "The maker's manual, local rules and an experienced pilot have the last word."));
-  }
-
-  private static String capital(String words) {
-    return words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1);
   }
 }

@@ -1,5 +1,6 @@
 package hightally.core.guide;
 
+import hightally.core.airframe.Side;
 import hightally.core.airframe.Surface;
 import hightally.core.audit.Finding.Edit;
 import hightally.core.audit.Finding.Mend;
@@ -47,7 +48,7 @@ public final class GuideJudge {
     this.setup = setup;
     this.school = school;
     path = SignalPath.of(setup);
-    Guide.steps(setup, school).forEach(step -> steps.put(step.id(), step));
+    Guide.steps(setup).forEach(step -> steps.put(step.id(), step));
     given.forEach(answer -> answers.put(answer.step(), answer));
   }
 
@@ -212,7 +213,7 @@ public final class GuideJudge {
 
   /** Left against right, once both have been measured. */
   private List<Mend> even(GuideStep step) {
-    String other = EvenPair.partnerId(step.id());
+    String other = Side.mirrored(step.id());
     GuideAnswer here = answers.get(step.id());
     GuideAnswer there = answers.get(other);
     if (other.equals(step.id()) || there == null || steps.get(other) == null) {
@@ -271,7 +272,7 @@ public final class GuideJudge {
     }
     double degrees = Math.toDegrees(Math.asin(mm / surface.chordMm()));
     String size = String.format(Locale.ROOT, "%.1f mm is %.1f° of reflex.", mm, degrees);
-    String other = EvenPair.partnerId(step.id());
+    String other = Side.mirrored(step.id());
     GuideAnswer there = answers.get(other);
     if (there == null || other.equals(step.id())) {
       return GuideVerdict.agrees(step.id(), size);

@@ -4,11 +4,11 @@ import hightally.core.airframe.LeverShare;
 import hightally.core.airframe.Surface;
 import hightally.core.phase.Trims;
 import hightally.core.quantity.Control;
+import hightally.core.quantity.Words;
 import hightally.core.setup.Setup;
 import hightally.core.signal.Moment;
 import hightally.core.signal.Positions;
 import hightally.core.signal.SignalPath;
-import java.util.Locale;
 
 /**
  * How far a surface goes each way from rest with the stick or lever that moves it most.
@@ -82,11 +82,9 @@ record Throws(
   /** How to get there. */
   String where(int stickMode) {
     if (control == null) {
-      return lever.substring(0, 1).toUpperCase(Locale.ROOT) + lever.substring(1) + " end to end";
+      return Words.capital(lever) + " end to end";
     }
-    String plus = StickWords.to(stickMode, control, 1);
-    return plus.substring(0, 1).toUpperCase(Locale.ROOT)
-        + plus.substring(1)
+    return Words.capital(StickWords.to(stickMode, control, 1))
         + ", then "
         + StickWords.to(stickMode, control, -1);
   }

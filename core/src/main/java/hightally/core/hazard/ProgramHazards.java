@@ -109,15 +109,9 @@ final class ProgramHazards {
                   "%s and %s share one %s trim, but their presets differ by %.0f %%.",
                   one.name(),
                   other.name(),
-                  control.name().toLowerCase(Locale.ROOT),
+                  control.word(),
                   differs);
-          search.keep(
-              HazardKind.TRIM_COMMON,
-              control.name().toLowerCase(Locale.ROOT),
-              differs,
-              words,
-              List.of(),
-              List.of());
+          search.keep(HazardKind.TRIM_COMMON, control.word(), differs, words, List.of(), List.of());
         }
       }
     }

@@ -162,7 +162,7 @@ final class StateHazards {
   private void pairs(Moment corner, Positions positions) {
     for (int i = 0; i < setup.surfaces().size(); i++) {
       Surface left = setup.surfaces().get(i);
-      String other = left.id().replace("left", "right");
+      String other = Side.mirrored(left.id());
       if (left.side() != Side.LEFT || setup.surface(other).isEmpty()) {
         continue;
       }
@@ -192,7 +192,7 @@ final class StateHazards {
         boolean meant = setup.surfaces().stream().anyMatch(one -> one.shares().of(control) != 0);
         if (meant && example[phase] != null && !alive[phase][control.ordinal()]) {
           String name = setup.phases().get(phase).name();
-          String stick = control.name().toLowerCase(Locale.ROOT);
+          String stick = control.word();
           String words = "In phase " + name + " the " + stick + " stick moves nothing.";
           Moment moved = example[phase].with(control, 1);
           search.keep(
@@ -207,8 +207,7 @@ final class StateHazards {
     for (Control control : Control.values()) {
       double stick = moment.of(control);
       if (stick != 0) {
-        way.add(
-            control.name().toLowerCase(Locale.ROOT) + (stick > 0 ? " full plus" : " full minus"));
+        way.add(control.word() + (stick > 0 ? " full plus" : " full minus"));
       }
     }
     if (moment.throttle() > 0) {

@@ -1,7 +1,12 @@
 package hightally.core.mix;
 
+import java.util.List;
+import java.util.stream.DoubleStream;
+
 /** A mix made ready to evaluate: source percent to value percent. */
 public final class MixFunction {
+  private static final double FULL = 100;
+
   private final Curve curve;
   private final double plus;
   private final double minus;
@@ -28,5 +33,19 @@ public final class MixFunction {
       return plus * (x - start);
     }
     return x < -start ? minus * (x + start) : 0;
+  }
+
+  /** A mix by weights as the curve it is; one that has a curve, that curve. */
+  public static List<CurvePoint> asCurve(Mix mix) {
+    if (!mix.curve().isEmpty()) {
+      return mix.curve();
+    }
+    MixFunction function = of(mix);
+    return DoubleStream.of(-FULL, -mix.startPercent(), mix.startPercent(), FULL)
+        .distinct()
+        .map(x -> x == 0 ? 0 : x)
+        .distinct()
+        .mapToObj(x -> new CurvePoint(x, function.value(x)))
+        .toList();
   }
 }

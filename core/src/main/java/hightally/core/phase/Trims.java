@@ -4,7 +4,6 @@ import hightally.core.quantity.Control;
 import hightally.core.quantity.Within;
 import hightally.core.quantity.Words;
 import java.util.Arrays;
-import java.util.Locale;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
 
@@ -45,6 +44,6 @@ public record Trims(
   }
 
   private static String name(Control control) {
-    return control.name().toLowerCase(Locale.ROOT);
+    return control.word();
   }
 }

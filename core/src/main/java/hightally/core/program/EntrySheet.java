@@ -1,5 +1,6 @@
 package hightally.core.program;
 
+import hightally.core.airframe.Side;
 import hightally.core.channel.Channel;
 import hightally.core.mix.CurvePoint;
 import hightally.core.mix.Mix;
@@ -111,10 +112,7 @@ public final class EntrySheet {
   /** The channel of the mirrored surface, where its endpoints are the same today. */
   private String twin(Channel channel) {
     String carries = channel.carries();
-    String other =
-        carries.contains("left")
-            ? carries.replace("left", "right")
-            : carries.replace("right", "left");
+    String other = Side.mirrored(carries);
     return setup.channels().stream()
         .filter(one -> one.carries().equals(other) && !other.equals(carries))
         .filter(
@@ -131,7 +129,7 @@ public final class EntrySheet {
       boolean has = control == Control.ROLL ? roll : control == Control.PITCH ? pitch : yaw;
       if (has) {
         Response one = feel.of(control);
-        String name = control.name().toLowerCase(Locale.ROOT);
+        String name = control.word();
         String at = key + "/" + name;
         add(
             at + "/rate",

@@ -140,7 +140,7 @@ public final class MixGallery {
 
   private static Mix stick(
       RecipeAsked asked, String subject, List<MixTarget> targets, double percent) {
-    double full = full(asked.setup(), Control.valueOf(subject.toUpperCase(Locale.ROOT)));
+    double full = full(asked.setup(), Control.named(subject));
     double weight = 100 * percent / full;
     return mix(asked, MixSource.RESPONSE, subject, weight, weight, List.of(), targets);
   }

@@ -4,7 +4,9 @@ import hightally.core.channel.InputKind;
 import hightally.core.channel.TransmitterInput;
 import hightally.core.condition.Condition;
 import hightally.core.condition.ConditionKind;
+import hightally.core.mix.CurvePoint;
 import hightally.core.mix.Mix;
+import hightally.core.mix.MixFunction;
 import hightally.core.mix.MixSource;
 import hightally.core.phase.Phase;
 import hightally.core.quantity.Control;
@@ -23,9 +25,15 @@ import java.util.Map;
  * @param phases every phase against every surface, mm
  * @param switches every switch with all that hangs on each position
  * @param conditions every condition as a sentence
+ * @param mixCurves every mix as the curve it is, in the setup's order
+ * @param motorStopPercent where the motor stands still
  */
 public record ProgramSheet(
-    List<PhaseColumn> phases, List<SwitchRow> switches, List<ConditionLine> conditions) {
+    List<PhaseColumn> phases,
+    List<SwitchRow> switches,
+    List<ConditionLine> conditions,
+    List<List<CurvePoint>> mixCurves,
+    double motorStopPercent) {
 
   /**
    * A phase.
@@ -68,7 +76,9 @@ public record ProgramSheet(
         setup.conditions().stream()
             .map(one -> new ConditionLine(one.id(), ConditionWords.of(setup, one.id())))
             .toList();
-    return new ProgramSheet(phases, switches(setup), conditions);
+    List<List<CurvePoint>> curves = setup.mixes().stream().map(MixFunction::asCurve).toList();
+    return new ProgramSheet(
+        phases, switches(setup), conditions, curves, setup.power().stopPercent());
   }
 
   private static PhaseColumn column(SignalPath path, int phase) {

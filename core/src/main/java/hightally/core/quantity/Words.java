@@ -8,6 +8,11 @@ public final class Words {
 
   private Words() {}
 
+  /** With a capital, for the beginning of a sentence. */
+  public static String capital(String words) {
+    return words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1);
+  }
+
   /** One decimal, without a sign: {@code 0.8 mm}. */
   public static String millimetres(double mm) {
     return String.format(Locale.ROOT, "%.1f mm", Math.abs(mm));

@@ -15,7 +15,6 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Set;
 import java.util.function.Consumer;
 import java.util.function.Function;
@@ -120,8 +119,7 @@ final class ProgramReferences {
   }
 
   private static boolean stick(String subject) {
-    return Arrays.stream(Control.values())
-        .anyMatch(control -> control.name().toLowerCase(Locale.ROOT).equals(subject));
+    return Arrays.stream(Control.values()).anyMatch(control -> control.word().equals(subject));
   }
 
   private static String subjectWanted(ConditionKind kind) {
@@ -192,7 +190,7 @@ final class ProgramReferences {
     for (Control control : Control.values()) {
       int clicks = phase.trims().of(control);
       if (Math.abs(clicks) > range) {
-        String field = at + ".trims." + control.name().toLowerCase(Locale.ROOT);
+        String field = at + ".trims." + control.word();
         report(field, clicks, -range + " to " + range + " clicks, the transmitter's trim range");
       }
     }

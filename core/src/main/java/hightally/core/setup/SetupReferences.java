@@ -176,7 +176,7 @@ final class SetupReferences {
     for (Control control : Control.values()) {
       int clicks = setup.trims().of(control);
       if (Math.abs(clicks) > range) {
-        String field = "trims." + control.name().toLowerCase(java.util.Locale.ROOT);
+        String field = "trims." + control.word();
         report(field, clicks, -range + " to " + range + " clicks, the transmitter's trim range");
       }
     }

@@ -1,7 +1,6 @@
 package hightally.core.signal;
 
 import hightally.core.condition.Condition;
-import hightally.core.condition.ConditionKind;
 import hightally.core.mix.Mix;
 import hightally.core.power.FlightTimer;
 import hightally.core.quantity.Control;
@@ -9,7 +8,6 @@ import hightally.core.setup.Setup;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 
 /**
@@ -110,9 +108,7 @@ public final class Conditions {
       return moment.input(inputs[index]);
     }
     String subject = all[index].subject();
-    return subject.equals("throttle")
-        ? moment.throttle()
-        : moment.of(Control.valueOf(subject.toUpperCase(Locale.ROOT)));
+    return subject.equals("throttle") ? moment.throttle() : moment.of(Control.named(subject));
   }
 
   private static double measured(Condition one, Moment moment) {
@@ -149,10 +145,5 @@ public final class Conditions {
   /** Whether a mix acts at a moment in a phase. */
   boolean acts(Mix mix, boolean[] inPhase, Moment moment, int phase) {
     return active(index(mix.when()), inPhase, moment, phase);
-  }
-
-  /** Whether any condition looks at a kind of thing. */
-  public boolean uses(ConditionKind kind) {
-    return Arrays.stream(all).anyMatch(one -> one.kind() == kind);
   }
 }

@@ -17,7 +17,6 @@ import hightally.core.setup.Setup;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Locale;
 
 /**
  * The transmitter's program made ready to run: a moment to the command of every surface and motor.
@@ -246,7 +245,7 @@ public final class Program {
   }
 
   private static Control control(String subject) {
-    return Control.valueOf(subject.toUpperCase(Locale.ROOT));
+    return Control.named(subject);
   }
 
   /** What the motor follows, the throttle stick or a lever: -100 back to 100 full. */

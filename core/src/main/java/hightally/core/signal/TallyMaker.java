@@ -4,9 +4,9 @@ import hightally.core.airframe.Servo;
 import hightally.core.airframe.Surface;
 import hightally.core.channel.Output;
 import hightally.core.quantity.Control;
+import hightally.core.quantity.Words;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 
 /**
  * Explains one surface at one moment.
@@ -90,7 +90,7 @@ public final class TallyMaker {
     for (int lever = 0; lever < program.leverCount(carried); lever++) {
       int input = program.leverInput(carried, lever);
       String name = path.setup().transmitter().inputs().get(input).name();
-      command(Contribution.LEVER, capital(name), program.leverPart(carried, lever, moment));
+      command(Contribution.LEVER, Words.capital(name), program.leverPart(carried, lever, moment));
     }
     if (program.preset(carried, phase) != 0) {
       command(Contribution.PRESET, "Preset", program.preset(carried, phase));
@@ -103,7 +103,7 @@ public final class TallyMaker {
       double share = program.share(carried, control);
       if (share != 0) {
         double part = click * share * program.trims(moment, phase).of(control);
-        command(Contribution.TRIM, name(control) + " trim", part);
+        command(Contribution.TRIM, Words.capital(control.word()) + " trim", part);
       }
     }
     return command;
@@ -112,7 +112,7 @@ public final class TallyMaker {
   private void response(Control control) {
     double value = program.response(control, moment, phase);
     double plain = PERCENT * program.share(carried, control) * value;
-    command(Contribution.RESPONSE, name(control) + " stick", plain);
+    command(Contribution.RESPONSE, Words.capital(control.word()) + " stick", plain);
     if (control == Control.ROLL) {
       double differs = program.rollPart(carried, phase, value) - plain;
       if (differs != 0) {
@@ -171,14 +171,5 @@ public final class TallyMaker {
 
   private double travel(double command) {
     return surfacePart.travelMm(path.angleBehind(surface, realArm(command), true));
-  }
-
-  private static String capital(String name) {
-    return name.substring(0, 1).toUpperCase(Locale.ROOT) + name.substring(1);
-  }
-
-  private static String name(Control control) {
-    String name = control.name();
-    return name.charAt(0) + name.substring(1).toLowerCase(Locale.ROOT);
   }
 }

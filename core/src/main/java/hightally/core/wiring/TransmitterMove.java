@@ -150,7 +150,7 @@ public final class TransmitterMove {
     if (Math.abs(whole) > most) {
       notes.add(
           "The "
-              + control.name().toLowerCase(Locale.ROOT)
+              + control.word()
               + " trim would need "
               + Math.abs(whole)
               + " clicks; this transmitter has "
@@ -293,7 +293,7 @@ public final class TransmitterMove {
     compare(lines, before, after, "at rest", oldRest, newRest);
     for (Control control : Control.values()) {
       for (int stick : new int[] {1, -1}) {
-        String where = control.name().toLowerCase(Locale.ROOT) + (stick > 0 ? " plus" : " minus");
+        String where = control.word() + (stick > 0 ? " plus" : " minus");
         Moment old = oldRest.with(control, stick);
         compare(lines, before, after, where, old, newRest.with(control, stick));
       }

@@ -74,7 +74,7 @@ class GuideJudgeTest {
 
   @Test
   void theStepsFollowTheStickModeAndAskHowTheMotorWasMadeHarmlessFirst() {
-    List<GuideStep> steps = Guide.steps(PLAIN, School.ROD_FIRST);
+    List<GuideStep> steps = Guide.steps(PLAIN);
     assertThat(steps.get(0).id()).isEqualTo("harmless");
     assertThat(StickWords.to(1, hightally.core.quantity.Control.PITCH, 1))
         .isEqualTo("left stick back, towards you");
