@@ -10,30 +10,11 @@ import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 
 /** The pilot's way through the page, in a real browser, on the packaged application. */
-class PathTest {
+class PathTest extends Story {
   private static final String DEMO_FILE = "app/src/main/resources/demo/quillon.json";
-
-  @TempDir static Path folder;
-  private static RunningApp app;
-  private static Browser browser;
-
-  @BeforeAll
-  static void start() {
-    app = RunningApp.start(folder.resolve("data"));
-    browser = new Browser();
-  }
-
-  @AfterAll
-  static void stop() {
-    browser.close();
-    app.close();
-  }
 
   /**
    * From the hangar to a revision with its trims at zero. Worked out by hand for the elevator:
@@ -55,12 +36,12 @@ class PathTest {
     page.navigate(app.address());
     assertThat(page.getByText("Trims wait for an adjustment: roll 9 clicks left")).isVisible();
     page.getByRole(AriaRole.LINK, named("Quillon")).first().click();
-    button(page, "Elevator").first().click();
+    anyButton(page, "Elevator").first().click();
     assertThat(page.getByText("Elevator: linkage")).isVisible();
 
     page.getByRole(AriaRole.LINK, named("Check")).click();
     for (int i = 0; i < 10; i++) {
-      button(page, "Pitch trim: one more").click();
+      anyButton(page, "Pitch trim: one more").click();
     }
     Locator trim = page.locator("tr", new Page.LocatorOptions().setHasText("Pitch trim"));
     assertThat(trim.locator("td").nth(2)).hasText("+1.69");
@@ -70,12 +51,12 @@ class PathTest {
     page.setViewportSize(390, 844);
     page.getByRole(AriaRole.LINK, named("Fly")).click();
     page.getByRole(AriaRole.LINK, named("Log a flight")).click();
-    times(9, () -> button(page, "Roll trim: one less").click());
-    times(14, () -> button(page, "Pitch trim: one more").click());
-    times(6, () -> button(page, "Yaw trim: one more").click());
+    times(9, () -> anyButton(page, "Roll trim: one less").click());
+    times(14, () -> anyButton(page, "Pitch trim: one more").click());
+    times(6, () -> anyButton(page, "Yaw trim: one more").click());
     assertThat(page.getByText("14 clicks nose up")).isVisible();
     page.getByLabel("Remarks").fill("Hands off in calm air");
-    button(page, "Save the flight").click();
+    anyButton(page, "Save the flight").click();
     assertThat(page.getByText("Hands off in calm air")).isVisible();
 
     page.setViewportSize(1280, 800);
@@ -83,7 +64,7 @@ class PathTest {
     assertThat(page.locator("[data-rod=elevator]"))
         .containsText("Elevator: 1½ turns in. Trailing edge goes up 2.3 mm.");
     assertThat(page.locator("[data-rod=upper-aileron-left]")).containsText("leave the slave rod");
-    button(page, "Start at the bench").click();
+    anyButton(page, "Start at the bench").click();
     followTheWorkOrder(page);
 
     assertThat(page.getByText("Adjusted and not flown yet: the next flight confirms it."))
@@ -106,12 +87,12 @@ class PathTest {
       String before = page.getByText("of 2").innerText();
       trimPutBack |= step.innerText().equals("Put the trim back: roll 9 clicks left");
       elevatorTurned |= step.innerText().equals("Elevator: 1½ turns in");
-      button(page, "Next").click();
+      anyButton(page, "Next").click();
       page.waitForCondition(() -> !page.getByText("of 2").innerText().equals(before));
     }
     assertThat(trimPutBack).as("the pair's second side is marked with the trim back in").isTrue();
     assertThat(elevatorTurned).isTrue();
-    button(page, "Done: save revision 4, trims at zero").click();
+    anyButton(page, "Done: save revision 4, trims at zero").click();
   }
 
   private static void theTallySumsToWhereTheSurfaceStands(Page page) {
@@ -137,11 +118,11 @@ class PathTest {
     assertThat(page.getByText("1 unsaved change")).isVisible();
     page.reload();
     assertThat(page.getByLabel("Horn radius")).hasValue("16.5");
-    button(page, "Undo").click();
+    anyButton(page, "Undo").click();
     assertThat(page.getByLabel("Horn radius")).hasValue("15");
-    button(page, "Redo").click();
+    anyButton(page, "Redo").click();
     assertThat(page.getByLabel("Horn radius")).hasValue("16.5");
-    button(page, "Undo").click();
+    anyButton(page, "Undo").click();
   }
 
   @Test
@@ -160,7 +141,7 @@ class PathTest {
     assertThat(page.getByText("transmitter.stickMode is 7; it must be 1 to 4.")).isVisible();
     Files.writeString(saved, text.replace("\"name\" : \"Quillon\"", "\"name\" : \"Second one\""));
     page.locator("input[type=file]").setInputFiles(saved);
-    button(page, "Add as a new model").click();
+    anyButton(page, "Add as a new model").click();
     assertThat(page.getByText("Revision 1 has not been flown.")).isVisible();
     assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Second one")))
         .isVisible();
@@ -171,21 +152,21 @@ class PathTest {
     Page first = browser.page(1280, 800, ColorScheme.LIGHT);
     first.navigate(app.address() + "bring-in");
     first.locator("input[type=file]").setInputFiles(RunningApp.root().resolve(DEMO_FILE));
-    button(first, "Add as a new model").click();
+    anyButton(first, "Add as a new model").click();
     assertThat(first.getByText("Revision 1 has not been flown.")).isVisible();
     Page second = browser.page(1280, 800, ColorScheme.LIGHT);
     second.navigate(first.url());
     edit(first, "16", "A longer horn");
     edit(second, "17", "A longer horn still");
-    button(first, "Save as revision 2").click();
+    anyButton(first, "Save as revision 2").click();
     assertThat(first.getByText("Revision 2 has not been flown.")).isVisible();
-    button(second, "Save as revision 2").click();
+    anyButton(second, "Save as revision 2").click();
     assertThat(second.getByText("revision 2 has been saved since. Nothing was stored")).isVisible();
     assertThat(second.getByLabel("Horn radius")).hasValue("17");
     assertThat(second.getByLabel("Why this change")).hasValue("A longer horn still");
     second.reload();
     assertThat(second.getByLabel("Horn radius")).hasValue("17");
-    button(second, "Drop them and start from revision 2").click();
+    anyButton(second, "Drop them and start from revision 2").click();
     assertThat(second.getByLabel("Horn radius")).hasValue("16");
   }
 
@@ -229,11 +210,11 @@ class PathTest {
     page.getByRole(AriaRole.LINK, named("New model")).click();
     page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("V-tail")).click();
     page.getByLabel("Its name").fill("Wend");
-    button(page, "Start this model").click();
+    anyButton(page, "Start this model").click();
     assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Wend")))
         .isVisible();
     assertThat(page.getByText("No findings.")).isVisible();
-    button(page, "Left V-tail").first().click();
+    anyButton(page, "Left V-tail").first().click();
     assertThat(page.getByText("Left V-tail: linkage")).isVisible();
   }
 
@@ -244,10 +225,10 @@ class PathTest {
     assertThat(page.getByText("3 findings")).isVisible();
     Locator subTrim = page.locator("[data-finding=large-sub-trim]");
     assertThat(subTrim).containsText("Right elevon: sub-trim of 64 µs");
-    button(page, "Sub-trim to zero, and level by the rod instead").click();
+    anyButton(page, "Sub-trim to zero, and level by the rod instead").click();
     assertThat(subTrim).hasCount(0);
     assertThat(page.getByText("1 unsaved change")).isVisible();
-    button(page, "Undo").click();
+    anyButton(page, "Undo").click();
     assertThat(subTrim).isVisible();
   }
 
@@ -255,14 +236,14 @@ class PathTest {
   void aThrowTargetBecomesHolesAndEndpoints() {
     Page page = browser.page(1280, 800, ColorScheme.LIGHT);
     page.navigate(app.address() + "models/2/rig");
-    button(page, "Left aileron").first().click();
+    anyButton(page, "Left aileron").first().click();
     page.getByLabel("Wanted up, mm").fill("14");
     page.getByLabel("Wanted down, mm").fill("8");
     Locator choices = page.locator("[data-choices] tbody tr");
     assertThat(choices.first()).containsText("N·cm");
-    assertThat(button(page, "Take it").first()).isEnabled();
+    assertThat(anyButton(page, "Take it").first()).isEnabled();
     String arm = choices.first().locator("td").first().innerText().replace(" mm", "");
-    button(page, "Take it").first().click();
+    anyButton(page, "Take it").first().click();
     assertThat(page.getByLabel("Arm radius")).hasValue(arm);
     page.getByRole(AriaRole.LINK, named("Program")).click();
     assertThat(page.getByText("mm down to ").or(page.getByText("mm up to "))).isVisible();
@@ -279,11 +260,7 @@ class PathTest {
     }
   }
 
-  private static Locator button(Page page, String name) {
+  private static Locator anyButton(Page page, String name) {
     return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name));
-  }
-
-  private static Page.GetByRoleOptions named(String name) {
-    return new Page.GetByRoleOptions().setName(name).setExact(true);
   }
 }

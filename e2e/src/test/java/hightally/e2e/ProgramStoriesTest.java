@@ -6,36 +6,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
-import com.microsoft.playwright.options.ColorScheme;
-import java.nio.file.Path;
 import java.util.regex.Pattern;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 
 /** Programming a model: phases, mixes, feel, hazards, and what to type in. */
-class ProgramStoriesTest {
-  @TempDir static Path folder;
-  private static RunningApp app;
-  private static Browser browser;
-
-  @BeforeAll
-  static void start() {
-    app = RunningApp.start(folder.resolve("data"));
-    browser = new Browser();
-  }
-
-  @AfterAll
-  static void stop() {
-    browser.close();
-    app.close();
-  }
-
+class ProgramStoriesTest extends Story {
   /** A new electric glider, its motor on the stick; landing takes the stick for the brakes. */
   @Test
   void brakesOnTheThrottleStickStopTheMotor() {
-    browser.errors().clear();
     Page page = open("new");
     page.getByRole(AriaRole.RADIO, containing("V-tail, flaps")).click();
     page.getByLabel("Name").fill("Wheatear");
@@ -81,7 +59,6 @@ class ProgramStoriesTest {
 
   @Test
   void aMotorJumpIsFoundAndMended() {
-    browser.errors().clear();
     Page page = open("models/4/program/phases");
     assertThat(page.getByLabel("Fade").first()).hasValue("2");
     page.getByRole(AriaRole.LINK, named("What every switch can do")).click();
@@ -100,7 +77,6 @@ class ProgramStoriesTest {
 
   @Test
   void aLadderOfThreePositionsChangesTheThrowWithTheSwitch() {
-    browser.errors().clear();
     Page page = open("models/3/program");
     button(page, "Ladder of three positions").click();
     assertThat(page.getByText("Reduced and soft").first()).isVisible();
@@ -122,7 +98,6 @@ class ProgramStoriesTest {
 
   @Test
   void oneRateAndOneMixGiveAnEntrySheetOfExactlyThoseValues() {
-    browser.errors().clear();
     Page page = open("models/2/program");
     assertThat(page.getByRole(AriaRole.HEADING, named("Roll, at the left aileron"))).isVisible();
     page.getByLabel("Rate, plus side").first().fill("90");
@@ -136,27 +111,5 @@ class ProgramStoriesTest {
     assertThat(entries.first()).containsText("90 % / 85 %");
     assertThat(entries.last()).containsText("31 % / 28 %");
     assertThat(browser.errors()).isEmpty();
-  }
-
-  private static Page.LocatorOptions withText(String text) {
-    return new Page.LocatorOptions().setHasText(text);
-  }
-
-  private static Page open(String path) {
-    Page page = browser.page(1280, 800, ColorScheme.LIGHT);
-    page.navigate(app.address() + path);
-    return page;
-  }
-
-  private static Locator button(Page page, String name) {
-    return page.getByRole(AriaRole.BUTTON, named(name));
-  }
-
-  private static Page.GetByRoleOptions containing(String name) {
-    return new Page.GetByRoleOptions().setName(name);
-  }
-
-  private static Page.GetByRoleOptions named(String name) {
-    return new Page.GetByRoleOptions().setName(name).setExact(true);
   }
 }

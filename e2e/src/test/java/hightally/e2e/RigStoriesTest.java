@@ -6,37 +6,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
-import com.microsoft.playwright.options.ColorScheme;
 import com.microsoft.playwright.options.Media;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Path;
 import java.util.regex.Pattern;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 
 /** Rigging a model, from a kind of airframe to a wired and measured one. */
-class RigStoriesTest {
-  @TempDir static Path folder;
-  private static RunningApp app;
-  private static Browser browser;
-
-  @BeforeAll
-  static void start() {
-    app = RunningApp.start(folder.resolve("data"));
-    browser = new Browser();
-  }
-
-  @AfterAll
-  static void stop() {
-    browser.close();
-    app.close();
-  }
-
+class RigStoriesTest extends Story {
   @Test
   void aNewVTailModelFromAKindToAPrintedWiringSheet() {
-    browser.errors().clear();
     Page page = open("new");
     page.getByRole(AriaRole.RADIO, containing("V-tail, flaps")).click();
     page.getByLabel("Name").fill("Sandpiper");
@@ -71,7 +49,6 @@ class RigStoriesTest {
 
   @Test
   void aGuidedSetUpWithABreakInTheMiddle() {
-    browser.errors().clear();
     Page page = open("models/3/rig/set-up");
     button(page, "Begin").click();
     Locator step = page.locator("[data-guide]");
@@ -119,7 +96,6 @@ class RigStoriesTest {
 
   @Test
   void aModelGoesToAnotherTransmitterAndAFlapIsAdded() {
-    browser.errors().clear();
     Page page = open("models/1/rig/map");
     button(page, "Move this model").click();
     page.getByLabel("Channel order").selectOption("THROTTLE ROLL PITCH YAW");
@@ -139,29 +115,7 @@ class RigStoriesTest {
     assertThat(browser.errors()).isEmpty();
   }
 
-  private static Page.LocatorOptions withText(String text) {
-    return new Page.LocatorOptions().setHasText(text);
-  }
-
-  private static Page open(String path) {
-    Page page = browser.page(1280, 800, ColorScheme.LIGHT);
-    page.navigate(app.address() + path);
-    return page;
-  }
-
-  private static Locator button(Page page, String name) {
-    return page.getByRole(AriaRole.BUTTON, named(name));
-  }
-
   private static Locator button(Page page, Pattern name) {
     return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name));
-  }
-
-  private static Page.GetByRoleOptions containing(String name) {
-    return new Page.GetByRoleOptions().setName(name);
-  }
-
-  private static Page.GetByRoleOptions named(String name) {
-    return new Page.GetByRoleOptions().setName(name).setExact(true);
   }
 }

@@ -1,0 +1,53 @@
+package hightally.e2e;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.ColorScheme;
+import java.nio.file.Path;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.io.TempDir;
+
+/** The packaged application with demo data of its own, and a browser. */
+abstract class Story {
+  @TempDir static Path folder;
+  static RunningApp app;
+  static Browser browser;
+
+  @BeforeAll
+  static void start() {
+    app = RunningApp.start(folder.resolve("data"));
+    browser = new Browser();
+  }
+
+  @AfterAll
+  static void stop() {
+    browser.close();
+    app.close();
+  }
+
+  /** A new page at an address of the application; errors of earlier pages are forgotten. */
+  static Page open(String path) {
+    browser.errors().clear();
+    Page page = browser.page(1280, 800, ColorScheme.LIGHT);
+    page.navigate(app.address() + path);
+    return page;
+  }
+
+  static Locator button(Page page, String name) {
+    return page.getByRole(AriaRole.BUTTON, named(name));
+  }
+
+  static Page.LocatorOptions withText(String text) {
+    return new Page.LocatorOptions().setHasText(text);
+  }
+
+  static Page.GetByRoleOptions containing(String name) {
+    return new Page.GetByRoleOptions().setName(name);
+  }
+
+  static Page.GetByRoleOptions named(String name) {
+    return containing(name).setExact(true);
+  }
+}
