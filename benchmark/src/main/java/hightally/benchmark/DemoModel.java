@@ -1,17 +1,58 @@
 package hightally.benchmark;
 
 import com.fasterxml.jackson.databind.ObjectMapper;
+import hightally.core.airframe.Side;
+import hightally.core.airframe.SurfacePart;
+import hightally.core.channel.InputKind;
+import hightally.core.channel.Transmitter;
+import hightally.core.channel.TransmitterInput;
+import hightally.core.setup.PartWish;
+import hightally.core.setup.PartWish.PartKind;
+import hightally.core.setup.PartsAdded;
 import hightally.core.setup.Setup;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.util.List;
 
 /** The demo models, as they ship with the application. */
 final class DemoModel {
   private DemoModel() {}
 
   static Setup biplane() {
-    try (InputStream in = DemoModel.class.getResourceAsStream("/demo/quillon.json")) {
+    return read("quillon");
+  }
+
+  static Setup glider() {
+    return read("larkmere");
+  }
+
+  /** The demo glider with five phases, four switches of three positions, and eight servos. */
+  static Setup largeGlider() {
+    Setup glider = glider();
+    Transmitter transmitter = glider.transmitter();
+    List<TransmitterInput> inputs =
+        transmitter.inputs().stream()
+            .map(
+                one ->
+                    one.kind() == InputKind.SWITCH
+                        ? new TransmitterInput(one.id(), one.name(), one.kind(), 3)
+                        : one)
+            .toList();
+    Setup switched = glider.change().transmitter(transmitter.withInputs(inputs)).done();
+    return PartsAdded.of(
+        switched,
+        new PartWish(
+            PartKind.SURFACE,
+            "Spoiler",
+            SurfacePart.SPOILER,
+            Side.LEFT,
+            true,
+            glider.airframe().panels().get(0).id()));
+  }
+
+  private static Setup read(String name) {
+    try (InputStream in = DemoModel.class.getResourceAsStream("/demo/" + name + ".json")) {
       return new ObjectMapper().readValue(in, Setup.class);
     } catch (IOException e) {
       throw new UncheckedIOException(e);

@@ -1,5 +1,6 @@
 package hightally.core.hazard;
 
+import hightally.core.quantity.Control;
 import hightally.core.setup.Setup;
 import hightally.core.signal.Moment;
 import hightally.core.signal.SignalPath;
@@ -12,12 +13,10 @@ import java.util.function.BooleanSupplier;
 import java.util.function.DoubleConsumer;
 
 /**
- * What every switch can do: all positions of levers and switches, all transitions of one of them,
- * and in each the corners of the sticks.
- *
- * <p>Surfaces depend on a state only through the phase, what is active in it, and where the levers
- * stand; states that agree in these are looked at once. Of hazards of one kind about one thing only
- * the worst is kept.
+ * What every switch can do: all positions of switches and all stretches of levers and sticks in
+ * which nothing switches, all transitions of one of them, and in each wherever sticks and levers
+ * can go: bounded where that can be proven, tried in the corners where it cannot. Of hazards of one
+ * kind about one thing only the worst is kept.
  */
 public final class HazardSearch {
   private final SignalPath path;
@@ -32,10 +31,12 @@ public final class HazardSearch {
    *
    * @param hazards worst kinds first
    * @param states how many switch and lever states were covered
-   * @param evaluated how many distinct ones had to be evaluated
+   * @param evaluated how many moments had to be evaluated; all else was bounded
+   * @param sampled in how many distinct states a bound could not decide and corners were tried
    * @param complete whether it was not stopped on the way
    */
-  public record Outcome(List<Hazard> hazards, long states, long evaluated, boolean complete) {}
+  public record Outcome(
+      List<Hazard> hazards, long states, long evaluated, long sampled, boolean complete) {}
 
   HazardSearch(SignalPath path) {
     this.path = path;
@@ -69,7 +70,7 @@ public final class HazardSearch {
     for (long number = 0; number < count && complete; number++) {
       Moment moment = states.moment(number);
       power.state(number, moment);
-      surfaces.state(moment);
+      surfaces.state(number, moment);
       program.state(moment);
       if (number % 64 == 0) {
         progress.accept((double) number / count);
@@ -86,7 +87,8 @@ public final class HazardSearch {
             .map(Found::hazard)
             .sorted(Comparator.comparing(Hazard::kind))
             .toList();
-    return new Outcome(new ArrayList<>(hazards), count, surfaces.evaluated(), complete);
+    return new Outcome(
+        new ArrayList<>(hazards), count, surfaces.evaluated(), surfaces.sampled(), complete);
   }
 
   SignalPath path() {
@@ -99,6 +101,25 @@ public final class HazardSearch {
 
   States states() {
     return states;
+  }
+
+  /** Which switch, which lever, which stick leads to a moment. */
+  List<String> way(Moment moment) {
+    List<String> way = new ArrayList<>(states.words(moment));
+    for (Control control : Control.values()) {
+      double stick = moment.of(control);
+      if (Math.abs(stick) == 1) {
+        way.add(control.word() + (stick > 0 ? " full plus" : " full minus"));
+      } else if (stick != 0) {
+        way.add(control.word() + " at " + Math.round(100 * stick) + " %");
+      }
+    }
+    if (moment.throttle() == 1) {
+      way.add("throttle full");
+    } else if (moment.throttle() > 0) {
+      way.add("throttle at " + Math.round(100 * moment.throttle()) + " %");
+    }
+    return way;
   }
 
   /** Keeps a hazard if it is the worst of its kind about its subject. */

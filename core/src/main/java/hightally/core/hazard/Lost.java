@@ -1,27 +1,123 @@
 package hightally.core.hazard;
 
+import hightally.core.airframe.DriverKind;
 import hightally.core.airframe.Servo;
 import hightally.core.airframe.Surface;
+import hightally.core.channel.Output;
 import hightally.core.linkage.FourBar;
 import hightally.core.linkage.UsableRange;
 import hightally.core.signal.SignalPath;
+import java.util.function.DoublePredicate;
 
-/** What limits cut off a surface's travel. */
+/** What limits cut off a surface's travel, and from which command on. */
 final class Lost {
+  private static final double CUT_MICROSECONDS = 1;
+  private static final double FURTHEST_PERCENT = 1000;
+  private static final int HALVINGS = 60;
+
   private Lost() {}
 
   /** Travel the command would have given without limits, less what it gives, mm. */
   static double mm(SignalPath path, int surface, double command) {
+    return Math.abs(freeMm(path, surface, command) - realMm(path, surface, command));
+  }
+
+  /** Travel a command would give if nothing limited the pulse and the servo, mm. */
+  static double freeMm(SignalPath path, int surface, double command) {
+    Output output = path.output(path.channelBehind(surface));
+    return travel(
+        path, surface, path.servoBehind(surface).freeArmDegrees(output.freePulse(command)));
+  }
+
+  /** Travel a command gives, mm. */
+  static double realMm(SignalPath path, int surface, double command) {
+    Output output = path.output(path.channelBehind(surface));
+    return travel(path, surface, path.servoBehind(surface).armDegrees(output.pulse(command)));
+  }
+
+  private static double travel(SignalPath path, int surface, double arm) {
     Surface part = path.setup().surfaces().get(surface);
+    return part.travelMm(path.angleBehind(surface, arm, true));
+  }
+
+  /** Whether limits cut more off a command than a hair. */
+  static boolean cuts(SignalPath path, int surface, double command) {
+    Output output = path.output(path.channelBehind(surface));
     Servo servo = path.servoBehind(surface);
-    FourBar bar = path.bar(surface);
+    double pulse = output.pulse(command);
+    return Math.abs(output.freePulse(command) - pulse) > CUT_MICROSECONDS
+        || Math.abs(servo.freeArmDegrees(pulse)) > servo.maxAngleDegrees();
+  }
+
+  /** The last command on one side of 0 that is not cut, percent. */
+  static double lastFree(SignalPath path, int surface, int sign) {
+    return sign * last(command -> !cuts(path, surface, sign * command));
+  }
+
+  /**
+   * The command from which on a surface is as far as {@code limitMm} or further, if its travel only
+   * ever grows with the command; NaN if it does not, infinite if it never gets there.
+   */
+  static double reachedAt(SignalPath path, int surface, double limitMm) {
+    if (!steady(path, surface)) {
+      return Double.NaN;
+    }
+    double rises = realMm(path, surface, 1) - realMm(path, surface, -1);
+    double way = limitMm >= 0 == rises > 0 ? 1 : -1;
+    DoublePredicate before =
+        size -> {
+          double mm = realMm(path, surface, way * size);
+          return limitMm >= 0 ? mm < limitMm : mm > limitMm;
+        };
+    if (!before.test(0)) {
+      return Double.NaN;
+    }
+    double size = last(before);
+    return size >= FURTHEST_PERCENT ? way * Double.POSITIVE_INFINITY : way * size;
+  }
+
+  private static double last(DoublePredicate holds) {
+    double low = 0;
+    double high = FURTHEST_PERCENT;
+    if (holds.test(high)) {
+      return high;
+    }
+    for (int i = 0; i < HALVINGS; i++) {
+      double middle = (low + high) / 2;
+      if (holds.test(middle)) {
+        low = middle;
+      } else {
+        high = middle;
+      }
+    }
+    return low;
+  }
+
+  /** Whether neither its linkage nor one before it turns back anywhere the servo can go. */
+  private static boolean steady(SignalPath path, int surface) {
+    Servo servo = path.servoBehind(surface);
+    Output output = path.output(path.channelBehind(surface));
+    for (int sign : new int[] {-1, 1}) {
+      double arm = servo.armDegrees(output.pulse(sign * FURTHEST_PERCENT));
+      if (!within(path, surface, arm)) {
+        return false;
+      }
+    }
+    return true;
+  }
+
+  private static boolean within(SignalPath path, int surface, double arm) {
+    Surface part = path.setup().surfaces().get(surface);
     UsableRange range = path.range(surface);
-    int channel = path.channelBehind(surface);
-    double free = servo.freeArmDegrees(path.output(channel).freePulse(command));
-    double real = servo.armDegrees(path.output(channel).pulse(command));
-    double wanted = Math.max(range.reachFrom(), Math.min(range.reachTo(), free));
-    double reached = Math.max(range.reachFrom(), Math.min(range.reachTo(), real));
-    return Math.abs(
-        part.travelMm(bar.surfaceAngle(wanted)) - part.travelMm(bar.surfaceAngle(reached)));
+    double driver = arm;
+    if (part.rod().driver() == DriverKind.SURFACE) {
+      int master = path.indexOf(part.rod().driverId());
+      if (!within(path, master, arm)) {
+        return false;
+      }
+      FourBar bar = path.bar(master);
+      driver = bar.surfaceAngle(arm);
+    }
+    return driver > range.from() && driver < range.to();
   }
 }

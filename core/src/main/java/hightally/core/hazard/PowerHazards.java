@@ -10,23 +10,55 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.TreeSet;
 
 /** What the motor may do without its stick. */
 final class PowerHazards {
-  private static final double[] THROTTLES = {0, 0.5, 1};
   private static final double RUNS = 0.005;
   private static final double SAME_PERCENT = 0.5;
+  private static final double JUST = 1e-6;
 
   private final HazardSearch search;
   private final SignalPath path;
   private final Setup setup;
   private final int throttleInput;
+  private final double[] throttles;
+  private final Told[] told;
+
+  /** What the motor does in one state, at each of the throttle's places. */
+  private record Told(int[] phase, double[] power, boolean[] held) {}
 
   PowerHazards(HazardSearch search) {
     this.search = search;
     path = search.path();
     setup = search.setup();
     throttleInput = setup.transmitter().inputIndex(setup.power().throttleInput());
+    throttles = throttles();
+    told = new Told[Math.toIntExact(search.states().count())];
+  }
+
+  /**
+   * Ends and middle, and both sides of every point of a throttle curve and of every limit a
+   * condition holds the throttle against: between these the power is a straight line, so nothing
+   * larger can lie between.
+   */
+  private double[] throttles() {
+    TreeSet<Double> found = new TreeSet<>(List.of(0.0, 0.5, 1.0));
+    setup.power().curves().stream()
+        .flatMap(curve -> curve.points().stream())
+        .forEach(point -> around(found, (point.x() + 100) / 200));
+    String lever = setup.power().throttleInput();
+    String subject = lever.isEmpty() ? "throttle" : lever;
+    setup.conditions().stream()
+        .filter(one -> one.subject().equals(subject))
+        .forEach(one -> around(found, one.limit()));
+    return found.stream().mapToDouble(Double::doubleValue).toArray();
+  }
+
+  private static void around(TreeSet<Double> found, double place) {
+    for (double side : new double[] {place - JUST, place + JUST}) {
+      found.add(Math.max(0, Math.min(1, side)));
+    }
   }
 
   /** Cut and failsafe as they are written down. */
@@ -79,9 +111,10 @@ final class PowerHazards {
     if (setup.airframe().motors().isEmpty()) {
       return;
     }
-    Moment back = throttle(rest, 0);
-    double idle = path.motorPower(back);
+    Told here = told(number);
+    double idle = here.power()[0];
     if (idle > RUNS) {
+      Moment back = throttle(rest, 0);
       List<String> way = search.states().words(back);
       String words =
           String.format(
@@ -92,34 +125,52 @@ final class PowerHazards {
       search.keep(HazardKind.CANNOT_STOP, phase(back), idle, words, way, List.of(back));
     }
     for (int which = 0; which < search.states().used().size(); which++) {
-      int input = search.states().used().get(which);
-      if (input != throttleInput) {
-        for (double place : search.states().places(which)) {
-          transition(rest, input, place);
+      if (search.states().used().get(which) != throttleInput) {
+        for (int cell = 0; cell < search.states().cells(which).length; cell++) {
+          transition(number, search.states().number(number, which, cell), which);
         }
       }
     }
   }
 
-  private void transition(Moment rest, int input, double place) {
-    if (rest.input(input) == place) {
+  private Told told(long number) {
+    if (told[(int) number] == null) {
+      Moment rest = search.states().moment(number);
+      int[] phases = new int[throttles.length];
+      double[] power = new double[throttles.length];
+      boolean[] held = new boolean[throttles.length];
+      for (int i = 0; i < throttles.length; i++) {
+        Moment at = throttle(rest, throttles[i]);
+        phases[i] = path.phase(at);
+        power[i] = path.motorPower(at, phases[i]);
+        held[i] = path.program().held(at, phases[i]);
+      }
+      told[(int) number] = new Told(phases, power, held);
+    }
+    return told[(int) number];
+  }
+
+  private void transition(long number, long to, int which) {
+    if (number == to) {
       return;
     }
-    for (double throttle : THROTTLES) {
-      Moment before = throttle(rest, throttle);
-      Moment after = before.withInput(input, place);
-      double from = path.motorPower(before);
-      double to = path.motorPower(after);
-      boolean wasHeld = path.program().held(before, path.phase(before));
-      boolean latched = wasHeld && setup.power().releaseWithStickBack() && throttle > 0;
-      boolean starts = from <= RUNS && to > RUNS && !latched;
-      double fade = setup.phases().get(path.phase(after)).fadeSeconds();
+    Told before = told(number);
+    Told after = told(to);
+    for (int i = 0; i < throttles.length; i++) {
+      double from = before.power()[i];
+      double now = after.power()[i];
+      boolean latched =
+          before.held()[i] && setup.power().releaseWithStickBack() && throttles[i] > 0;
+      boolean starts = from <= RUNS && now > RUNS && !latched;
+      double fade = setup.phases().get(after.phase()[i]).fadeSeconds();
       boolean jumps =
           from > RUNS
-              && 100 * (to - from) > setup.house().powerJumpPercent()
+              && 100 * (now - from) > setup.house().powerJumpPercent()
               && fade < setup.house().softFadeSeconds();
       if (starts || jumps) {
-        report(before, after, input, from, to);
+        int input = search.states().used().get(which);
+        Moment moved = throttle(search.states().moment(to), throttles[i]);
+        report(throttle(search.states().moment(number), throttles[i]), moved, input, from, now);
       }
     }
   }

@@ -2,6 +2,7 @@ package hightally.core.hazard;
 
 import hightally.core.condition.Condition;
 import hightally.core.condition.ConditionKind;
+import hightally.core.hazard.States.Cell;
 import hightally.core.mix.Mix;
 import hightally.core.phase.Phase;
 import hightally.core.power.FlightTimer;
@@ -21,8 +22,6 @@ import java.util.Set;
 
 /** What the program says that cannot happen, or means two things. */
 final class ProgramHazards {
-  private static final double[] PLACES = {-1, 0, 1};
-  private static final double JUST = 1e-6;
   private static final double NOTICEABLE_PERCENT = 3;
 
   private final HazardSearch search;
@@ -32,12 +31,14 @@ final class ProgramHazards {
   private final boolean[] wasTrue;
   private final Set<String> acted = new HashSet<>();
   private final Set<Integer> phasesSeen = new HashSet<>();
+  private final boolean sticksSwitch;
 
   ProgramHazards(HazardSearch search) {
     this.search = search;
     path = search.path();
     setup = search.setup();
     conditions = path.program().conditions();
+    sticksSwitch = search.states().sticks().stream().anyMatch(cells -> cells.size() > 1);
     wasTrue = new boolean[conditions.count()];
     for (int i = 0; i < wasTrue.length; i++) {
       wasTrue[i] = outside(conditions.at(i));
@@ -152,30 +153,22 @@ final class ProgramHazards {
     }
   }
 
-  /**
-   * Sticks and throttle at their ends, and on both sides of every limit a condition holds them to.
-   */
+  /** Each stick and the throttle in every stretch between the limits conditions hold it against. */
   private List<Moment> stickPlaces(Moment rest) {
     List<Moment> places = new ArrayList<>();
     places.add(rest);
-    for (double place : PLACES) {
-      places.add(rest.withThrottle(Math.max(0, place), false));
-      for (Control control : Control.values()) {
-        places.add(rest.with(control, place));
+    if (!sticksSwitch) {
+      return places;
+    }
+    for (Control control : Control.values()) {
+      for (Cell cell : search.states().sticks().get(control.ordinal())) {
+        places.add(rest.with(control, cell.at()));
       }
     }
-    for (Condition one : setup.conditions()) {
-      boolean limit = one.kind() == ConditionKind.ABOVE || one.kind() == ConditionKind.BELOW;
-      if (limit && one.subject().equals("throttle")) {
-        places.add(rest.withThrottle(clamp(one.limit() + JUST), false));
-        places.add(rest.withThrottle(clamp(one.limit() - JUST), false));
-      }
+    for (Cell cell : search.states().sticks().get(Control.values().length)) {
+      places.add(rest.withThrottle(cell.at(), false));
     }
     return places;
-  }
-
-  private static double clamp(double value) {
-    return Math.max(0, Math.min(1, value));
   }
 
   private boolean acts(Mix mix, Moment rest) {

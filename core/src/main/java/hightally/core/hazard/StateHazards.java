@@ -2,140 +2,239 @@ package hightally.core.hazard;
 
 import hightally.core.airframe.Contact;
 import hightally.core.airframe.DriverKind;
-import hightally.core.airframe.Side;
 import hightally.core.airframe.Surface;
-import hightally.core.channel.Output;
-import hightally.core.phase.Trims;
+import hightally.core.hazard.States.Cell;
 import hightally.core.quantity.Control;
 import hightally.core.setup.Setup;
+import hightally.core.signal.CommandSpans;
+import hightally.core.signal.CommandSpans.Spans;
+import hightally.core.signal.CommandSpans.Stretch;
+import hightally.core.signal.Contribution;
 import hightally.core.signal.Moment;
 import hightally.core.signal.Positions;
 import hightally.core.signal.SignalPath;
-import java.util.ArrayList;
+import hightally.core.signal.TallyLine;
+import hightally.core.signal.TallyMaker;
+import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
 
-/** What surfaces do in the corners of the sticks, in every state that differs from the others. */
+/**
+ * What surfaces do in every state, wherever sticks and levers are.
+ *
+ * <p>How far each command can go is bounded, not sampled; a surface whose bound stays within its
+ * limits is done with. Only where a bound is passed is a moment evaluated: the one in which the
+ * command is furthest. Where a bound may be too wide, behind a mix from another surface, or where
+ * two surfaces could touch, the corners are tried instead, and counted.
+ */
 final class StateHazards {
-  private static final int[] ENDS = {-1, 0, 1};
-  private static final double[] THROTTLES = {0, 1};
-  private static final double STILL_MM = 0.05;
-  private static final double CUT_MICROSECONDS = 1;
+  private static final double STILL_PERCENT = 0.1;
+  private static final double WORSE_PERCENT = 0.01;
+  private static final double NAMED_PERCENT = 0.5;
+  private static final int SIDES = 2;
 
   private final HazardSearch search;
   private final SignalPath path;
   private final Setup setup;
-  private final Set<String> seen = new HashSet<>();
-  private final double[] neutral;
+  private final CommandSpans commands;
+  private final PairHazards pairs;
+  private final double[][] free;
+  private final double[][] worst;
+  private final double[][] touches;
+  private final Set<List<Object>> cornersSeen = new HashSet<>();
   private final boolean[][] alive;
   private final Moment[] example;
+  private long evaluated;
+  private long sampled;
 
   StateHazards(HazardSearch search) {
     this.search = search;
     path = search.path();
     setup = search.setup();
-    int base = setup.phases().size() - 1;
-    Moment rest = Moment.centred(Trims.ZERO);
-    neutral = path.evaluate(rest, base).travelMm();
+    commands = new CommandSpans(path);
+    pairs = new PairHazards(search);
+    int surfaces = setup.surfaces().size();
+    free = new double[surfaces][SIDES];
+    worst = new double[surfaces][SIDES];
+    for (int i = 0; i < surfaces; i++) {
+      free[i][0] = Lost.lastFree(path, i, -1);
+      free[i][1] = Lost.lastFree(path, i, 1);
+    }
+    touches = new double[setup.contacts().size()][];
+    for (int i = 0; i < touches.length; i++) {
+      Contact contact = setup.contacts().get(i);
+      touches[i] =
+          new double[] {
+            Lost.reachedAt(path, path.indexOf(contact.first()), contact.firstMm()),
+            Lost.reachedAt(path, path.indexOf(contact.second()), contact.secondMm())
+          };
+    }
     alive = new boolean[setup.phases().size()][Control.values().length];
     example = new Moment[setup.phases().size()];
   }
 
+  /** How many moments had to be evaluated. */
   long evaluated() {
-    return seen.size();
+    return evaluated + pairs.evaluated();
   }
 
-  void state(Moment rest) {
-    if (!seen.add(signature(rest))) {
-      return;
-    }
-    int phase = path.phase(rest);
-    example[phase] = rest;
-    Positions centre = path.evaluate(rest);
-    for (Control control : Control.values()) {
-      alive[phase][control.ordinal()] |= moves(centre, rest, control);
-    }
-    for (double throttle : THROTTLES) {
-      corners(rest.withThrottle(throttle, false));
-    }
+  /** How many states were tried in their corners because a bound could not decide. */
+  long sampled() {
+    return sampled;
   }
 
-  /** Phase, what is active in it, and where the levers stand that move something by how far. */
-  private String signature(Moment moment) {
-    StringBuilder text = new StringBuilder().append(path.phase(moment)).append('|');
-    int phase = path.phase(moment);
-    for (int i = 0; i < path.program().conditions().count(); i++) {
-      text.append(path.program().conditions().isTrue(i, moment, phase) ? '1' : '0');
-    }
-    for (String input : Levers.moving(setup)) {
-      text.append(',').append(moment.input(setup.transmitter().inputIndex(input)));
-    }
-    return text.toString();
-  }
-
-  private boolean moves(Positions centre, Moment rest, Control control) {
-    for (int end : new int[] {-1, 1}) {
-      double[] moved = path.evaluate(rest.with(control, end)).travelMm();
-      for (int i = 0; i < moved.length; i++) {
-        if (Math.abs(moved[i] - centre.travelMm()[i]) > STILL_MM) {
-          return true;
-        }
-      }
-    }
-    return false;
-  }
-
-  private void corners(Moment state) {
-    for (int roll : ENDS) {
-      for (int pitch : ENDS) {
-        for (int yaw : ENDS) {
-          Moment corner =
-              state.with(Control.ROLL, roll).with(Control.PITCH, pitch).with(Control.YAW, yaw);
-          Positions positions = path.evaluate(corner);
-          runsOut(corner, positions);
-          touching(corner, positions);
-          if (roll == 0 && yaw == 0) {
-            pairs(corner, positions);
+  void state(long number, Moment rest) {
+    Stretch stretch = search.states().stretch(number);
+    List<List<Cell>> sticks = search.states().sticks();
+    for (Cell roll : sticks.get(0)) {
+      for (Cell pitch : sticks.get(1)) {
+        for (Cell yaw : sticks.get(2)) {
+          for (Cell throttle : sticks.get(3)) {
+            Moment at =
+                rest.with(Control.ROLL, roll.at())
+                    .with(Control.PITCH, pitch.at())
+                    .with(Control.YAW, yaw.at())
+                    .withThrottle(throttle.at(), false);
+            set(stretch, roll, pitch, yaw, throttle);
+            look(at, stretch, roll.at() == 0 && yaw.at() == 0);
           }
         }
       }
     }
   }
 
-  private void runsOut(Moment corner, Positions positions) {
-    for (int i = 0; i < setup.surfaces().size(); i++) {
-      if (setup.surfaces().get(i).rod().driver() != DriverKind.SERVO) {
-        continue;
-      }
-      int channel = path.channelBehind(i);
-      Output output = path.output(channel);
-      double command = positions.commandPercent()[channel];
-      double free = output.freePulse(command);
-      double lost = Math.abs(free - positions.pulseMicroseconds()[channel]);
-      double arm = path.servoBehind(i).freeArmDegrees(positions.pulseMicroseconds()[channel]);
-      double beyond = Math.abs(arm) - path.servoBehind(i).maxAngleDegrees();
-      if (lost > CUT_MICROSECONDS || beyond > 0) {
-        keepRunsOut(corner, i, command, lost, beyond);
-      }
+  private static void set(Stretch stretch, Cell... sticks) {
+    for (int i = 0; i < sticks.length; i++) {
+      stretch.from()[i] = sticks[i].from();
+      stretch.to()[i] = sticks[i].to();
     }
   }
 
-  private void keepRunsOut(Moment corner, int i, double command, double lost, double beyond) {
+  private void look(Moment at, Stretch stretch, boolean centred) {
+    Spans spans = commands.of(at, stretch);
+    int phase = spans.phase();
+    if (example[phase] == null) {
+      example[phase] = at;
+    }
+    for (Control control : Control.values()) {
+      alive[phase][control.ordinal()] |= spans.moves(control) > STILL_PERCENT;
+    }
+    boolean corners = false;
+    for (int i = 0; i < setup.surfaces().size(); i++) {
+      if (setup.surfaces().get(i).rod().driver() == DriverKind.SERVO
+          && path.carriedBehind(i) >= 0) {
+        corners |= runsOut(i, spans);
+      }
+    }
+    for (int i = 0; i < touches.length; i++) {
+      corners |= mayTouch(i, spans);
+    }
+    if (corners && cornersSeen.add(spans.parts())) {
+      corners(at, spans.moving(stretch));
+    }
+    if (centred) {
+      pairs.look(at, stretch, spans);
+    }
+  }
+
+  /** Whether the bound passes a limit without being known to be reached. */
+  private boolean runsOut(int i, Spans spans) {
+    int carried = path.carriedBehind(i);
+    boolean undecided = false;
+    for (int side = 0; side < SIDES; side++) {
+      double end = side == 0 ? spans.low(carried) : spans.high(carried);
+      double beyond = side == 0 ? free[i][0] - end : end - free[i][1];
+      if (beyond > 0 && !spans.reached(carried)) {
+        undecided = true;
+      } else if (beyond > worst[i][side] + WORSE_PERCENT) {
+        worst[i][side] = beyond;
+        Moment corner = spans.end(carried, side == 1);
+        keepRunsOut(corner, i, evaluate(corner).commandPercent()[path.channelBehind(i)]);
+      }
+    }
+    return undecided;
+  }
+
+  private Positions evaluate(Moment moment) {
+    evaluated++;
+    return path.evaluate(moment);
+  }
+
+  private void keepRunsOut(Moment corner, int i, double command) {
     Surface surface = setup.surfaces().get(i);
     double mm = Lost.mm(path, i, command);
     String words =
         String.format(
             Locale.ROOT,
-            "%s is asked for %.0f %% and loses %.1f mm (%s).",
+            "%s is asked for %.0f %% (%s) and loses %.1f mm%s.",
             surface.name(),
             command,
+            together(corner, i, command),
             mm,
-            beyond > 0
-                ? String.format(Locale.ROOT, "servo %.0f° past its stop", beyond)
-                : String.format(Locale.ROOT, "%.0f µs cut off", lost));
-    search.keep(HazardKind.RUNS_OUT, surface.id(), mm, words, way(corner), List.of(corner));
+            rollLost(corner, i));
+    search.keep(HazardKind.RUNS_OUT, surface.id(), mm, words, search.way(corner), List.of(corner));
+  }
+
+  /** What adds up to a command, the most first. */
+  private String together(Moment corner, int i, double command) {
+    List<String> parts =
+        TallyMaker.of(path, corner, i).lines().stream()
+            .filter(line -> line.contribution().ordinal() <= Contribution.TRIM.ordinal())
+            .filter(line -> line.percent() * command > 0)
+            .filter(line -> Math.abs(line.percent()) >= NAMED_PERCENT)
+            .sorted(Comparator.comparingDouble((TallyLine line) -> -Math.abs(line.percent())))
+            .map(line -> String.format(Locale.ROOT, "%s %.0f", line.label(), line.percent()))
+            .toList();
+    return String.join(", ", parts);
+  }
+
+  /** How much of the roll is lost while pitch is held where the command is furthest. */
+  private String rollLost(Moment corner, int i) {
+    int carried = path.carriedBehind(i);
+    double share = setup.surfaces().get(carried).shares().roll();
+    if (share == 0 || corner.roll() == 0 || corner.pitch() == 0) {
+      return "";
+    }
+    int channel = path.channelBehind(i);
+    double level = evaluate(corner.with(Control.ROLL, 0)).commandPercent()[channel];
+    double rolled = evaluate(corner).commandPercent()[channel];
+    double wanted = Math.abs(Lost.freeMm(path, i, rolled) - Lost.freeMm(path, i, level));
+    double given = Math.abs(Lost.realMm(path, i, rolled) - Lost.realMm(path, i, level));
+    return String.format(
+        Locale.ROOT,
+        "; with the pitch stick there %.1f of the %.1f mm of roll are lost",
+        wanted - given,
+        wanted);
+  }
+
+  /** Whether both surfaces of a contact can get that far in a state, sticks and levers anywhere. */
+  private boolean mayTouch(int contact, Spans spans) {
+    Contact one = setup.contacts().get(contact);
+    return reaches(touches[contact][0], path.carriedBehind(path.indexOf(one.first())), spans)
+        && reaches(touches[contact][1], path.carriedBehind(path.indexOf(one.second())), spans);
+  }
+
+  private static boolean reaches(double at, int carried, Spans spans) {
+    return Double.isNaN(at)
+        || carried < 0
+        || (at >= 0 ? spans.high(carried) >= at : spans.low(carried) <= at);
+  }
+
+  private void corners(Moment state, Stretch stretch) {
+    sampled++;
+    for (Moment corner : Places.corners(state, stretch)) {
+      Positions positions = evaluate(corner);
+      touching(corner, positions);
+      for (int i = 0; i < setup.surfaces().size(); i++) {
+        double command = positions.commandPercent()[path.channelBehind(i)];
+        if (setup.surfaces().get(i).rod().driver() == DriverKind.SERVO
+            && Lost.cuts(path, i, command)) {
+          keepRunsOut(corner, i, command);
+        }
+      }
+    }
   }
 
   private void touching(Moment corner, Positions positions) {
@@ -153,34 +252,8 @@ final class StateHazards {
                 second);
         double size = Math.abs(first) + Math.abs(second);
         String subject = contact.first() + " " + contact.second();
-        search.keep(HazardKind.SURFACES_TOUCH, subject, size, words, way(corner), List.of(corner));
-      }
-    }
-  }
-
-  /** With roll and yaw centred a pair moves equally, in every phase and at every pitch. */
-  private void pairs(Moment corner, Positions positions) {
-    for (int i = 0; i < setup.surfaces().size(); i++) {
-      Surface left = setup.surfaces().get(i);
-      String other = Side.mirrored(left.id());
-      if (left.side() != Side.LEFT || setup.surface(other).isEmpty()) {
-        continue;
-      }
-      int right = path.indexOf(other);
-      double one = positions.travelMm()[i] - neutral[i];
-      double two = positions.travelMm()[right] - neutral[right];
-      double apart = Math.abs(one - two);
-      double travel = Math.max(Math.abs(one), Math.abs(two));
-      if (apart > Math.max(setup.house().pairMm(), 0.1 * travel)) {
-        String words =
-            String.format(
-                Locale.ROOT,
-                "%s moves by %.1f mm, %s by %.1f mm, roll and yaw centred.",
-                left.name(),
-                one,
-                setup.surfaces().get(right).name().toLowerCase(Locale.ROOT),
-                two);
-        search.keep(HazardKind.PAIR_UNEQUAL, left.id(), apart, words, way(corner), List.of(corner));
+        search.keep(
+            HazardKind.SURFACES_TOUCH, subject, size, words, search.way(corner), List.of(corner));
       }
     }
   }
@@ -196,23 +269,14 @@ final class StateHazards {
           String words = "In phase " + name + " the " + stick + " stick moves nothing.";
           Moment moved = example[phase].with(control, 1);
           search.keep(
-              HazardKind.CONTROL_DEAD, stick + " " + name, 1, words, way(moved), List.of(moved));
+              HazardKind.CONTROL_DEAD,
+              stick + " " + name,
+              1,
+              words,
+              search.way(moved),
+              List.of(moved));
         }
       }
     }
-  }
-
-  private List<String> way(Moment moment) {
-    List<String> way = new ArrayList<>(search.states().words(moment));
-    for (Control control : Control.values()) {
-      double stick = moment.of(control);
-      if (stick != 0) {
-        way.add(control.word() + (stick > 0 ? " full plus" : " full minus"));
-      }
-    }
-    if (moment.throttle() > 0) {
-      way.add("throttle full");
-    }
-    return way;
   }
 }

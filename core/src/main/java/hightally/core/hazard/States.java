@@ -6,7 +6,9 @@ import hightally.core.condition.Condition;
 import hightally.core.mix.Mix;
 import hightally.core.mix.MixSource;
 import hightally.core.phase.Trims;
+import hightally.core.quantity.Control;
 import hightally.core.setup.Setup;
+import hightally.core.signal.CommandSpans.Stretch;
 import hightally.core.signal.Moment;
 import hightally.core.signal.Readings;
 import java.util.ArrayList;
@@ -16,16 +18,19 @@ import java.util.TreeSet;
 import java.util.stream.IntStream;
 
 /**
- * Every position of the levers and switches something listens to, levers at both ends and in the
- * middle. What nothing listens to stays at rest: it cannot change anything.
+ * Every position of the switches something listens to, and for a lever every stretch between the
+ * limits conditions hold it against. What nothing listens to stays at rest: it cannot change
+ * anything. A lever that only moves something, and switches nothing, is one stretch from end to
+ * end.
  */
 final class States {
-  private static final double[] LEVER_PLACES = {0, 0.5, 1};
-  private static final double JUST = 1e-6;
-
   private final Setup setup;
   private final List<Integer> used;
-  private final List<double[]> places = new ArrayList<>();
+  private final List<Cell[]> cells = new ArrayList<>();
+  private final List<List<Cell>> sticks = new ArrayList<>();
+
+  /** A stretch in which nothing switches, and a place in it. */
+  record Cell(double from, double to, double at) {}
 
   States(Setup setup) {
     this.setup = setup;
@@ -42,42 +47,59 @@ final class States {
     found.add(setup.transmitter().inputIndex(setup.power().throttleInput()));
     found.remove(-1);
     used = List.copyOf(found);
-    used.forEach(input -> places.add(placesOf(input)));
+    used.forEach(input -> cells.add(cellsOf(input)));
+    for (Control control : Control.values()) {
+      sticks.add(cells(control.word(), -1, 0));
+    }
+    sticks.add(cells("throttle", 0, 0));
   }
 
-  /** Both sides of every limit a condition holds a lever against, besides its ends and middle. */
-  private double[] placesOf(int input) {
+  private Cell[] cellsOf(int input) {
     TransmitterInput part = setup.transmitter().inputs().get(input);
     if (part.kind() == InputKind.SWITCH) {
       return IntStream.range(0, part.positions())
           .mapToDouble(i -> (double) i / (part.positions() - 1))
-          .toArray();
+          .mapToObj(place -> new Cell(place, place, place))
+          .toArray(Cell[]::new);
     }
-    TreeSet<Double> found = new TreeSet<>();
-    for (double place : LEVER_PLACES) {
-      found.add(place);
-    }
+    return cells(part.id(), 0, 0).toArray(Cell[]::new);
+  }
+
+  /** The stretches of a stick or lever; the one it rests in is entered at its rest. */
+  private List<Cell> cells(String subject, double least, double rest) {
+    TreeSet<Double> ends = new TreeSet<>(List.of(least, 1.0));
     for (Condition one : setup.conditions()) {
-      if (one.subject().equals(part.id())) {
-        found.add(Math.max(0, Math.min(1, one.limit() - JUST)));
-        found.add(Math.max(0, Math.min(1, one.limit() + JUST)));
+      if (one.subject().equals(subject) && one.limit() > least && one.limit() < 1) {
+        ends.add(one.limit());
       }
     }
-    return found.stream().mapToDouble(Double::doubleValue).toArray();
+    List<Cell> found = new ArrayList<>();
+    double from = least;
+    for (double to : ends.tailSet(least, false)) {
+      boolean resting = rest >= from && rest < to;
+      found.add(new Cell(from, to, resting ? rest : (from + to) / 2));
+      from = to;
+    }
+    return found;
   }
 
   List<Integer> used() {
     return used;
   }
 
-  double[] places(int which) {
-    return places.get(which);
+  Cell[] cells(int which) {
+    return cells.get(which);
+  }
+
+  /** The stretches of roll, pitch, yaw and throttle: one each where no condition looks at them. */
+  List<List<Cell>> sticks() {
+    return sticks;
   }
 
   /** How many states there are. */
   long count() {
     long count = 1;
-    for (double[] each : places) {
+    for (Cell[] each : cells) {
       count *= each.length;
     }
     return count;
@@ -89,19 +111,43 @@ final class States {
     List<Double> inputs = new ArrayList<>();
     for (int i = 0; i < setup.transmitter().inputs().size(); i++) {
       int which = used.indexOf(i);
-      inputs.add(which < 0 ? 0.0 : places.get(which)[at[which]]);
+      inputs.add(which < 0 ? 0.0 : cells.get(which)[at[which]].at());
     }
     return new Moment(0, 0, 0, 0, false, Trims.ZERO, inputs, Readings.NORMAL);
+  }
+
+  /** How far the levers can go in a state while nothing switches. */
+  Stretch stretch(long number) {
+    Stretch whole = Stretch.whole(setup.transmitter().inputs().size());
+    int first = whole.from().length - setup.transmitter().inputs().size();
+    java.util.Arrays.fill(whole.to(), first, whole.to().length, 0);
+    int[] at = at(number);
+    for (int which = 0; which < at.length; which++) {
+      Cell cell = cells.get(which)[at[which]];
+      whole.from()[first + used.get(which)] = cell.from();
+      whole.to()[first + used.get(which)] = cell.to();
+    }
+    return whole;
   }
 
   int[] at(long number) {
     int[] at = new int[used.size()];
     long left = number;
     for (int i = 0; i < at.length; i++) {
-      at[i] = (int) (left % places.get(i).length);
-      left /= places.get(i).length;
+      at[i] = (int) (left % cells.get(i).length);
+      left /= cells.get(i).length;
     }
     return at;
+  }
+
+  /** The number of the state with one lever or switch in another of its cells. */
+  long number(long number, int which, int cell) {
+    long step = 1;
+    for (int i = 0; i < which; i++) {
+      step *= cells.get(i).length;
+    }
+    long now = number / step % cells.get(which).length;
+    return number + (cell - now) * step;
   }
 
   /** Where the levers and switches stand, in words; those at rest are left out. */

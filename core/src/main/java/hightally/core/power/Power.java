@@ -56,6 +56,15 @@ public record Power(
     alarms = alarms == null ? null : List.copyOf(alarms);
   }
 
+  /** The throttle curve of a phase: the first that names it, else the first that names none. */
+  public ThrottleCurve curve(String phase) {
+    return curves.stream()
+        .filter(one -> one.phases().contains(phase))
+        .findFirst()
+        .or(() -> curves.stream().filter(one -> one.phases().isEmpty()).findFirst())
+        .orElse(ThrottleCurve.PLAIN);
+  }
+
   /** Where the motor stands still, percent. */
   public double stopPercent() {
     return twoWay ? 0 : -100;

@@ -1,7 +1,6 @@
 package hightally.core.signal;
 
 import hightally.core.condition.Condition;
-import hightally.core.mix.Mix;
 import hightally.core.power.FlightTimer;
 import hightally.core.quantity.Control;
 import hightally.core.setup.Setup;
@@ -23,6 +22,7 @@ public final class Conditions {
   private final int[] inputs;
   private final int[] timers;
   private final int[] phases;
+  private final int[] phaseWhen;
   private final Map<String, Integer> byId = new HashMap<>();
 
   Conditions(Setup setup) {
@@ -40,6 +40,7 @@ public final class Conditions {
     timers = indexes(timerIds::indexOf);
     List<String> phaseIds = setup.phases().stream().map(phase -> phase.id()).toList();
     phases = indexes(phaseIds::indexOf);
+    phaseWhen = setup.phases().stream().mapToInt(phase -> index(phase.when())).toArray();
   }
 
   private int[] indexes(java.util.function.ToIntFunction<String> of) {
@@ -119,9 +120,9 @@ public final class Conditions {
 
   /** The phase that is on at a moment: the first whose condition is true. */
   public int phase(Moment moment) {
-    int last = setup.phases().size() - 1;
+    int last = phaseWhen.length - 1;
     for (int i = 0; i < last; i++) {
-      if (isTrue(index(setup.phases().get(i).when()), moment, -1)) {
+      if (isTrue(phaseWhen[i], moment, -1)) {
         return i;
       }
     }
@@ -140,10 +141,5 @@ public final class Conditions {
       in[i] = ids.isEmpty() || ids.contains(setup.phases().get(i).id());
     }
     return in;
-  }
-
-  /** Whether a mix acts at a moment in a phase. */
-  boolean acts(Mix mix, boolean[] inPhase, Moment moment, int phase) {
-    return active(index(mix.when()), inPhase, moment, phase);
   }
 }

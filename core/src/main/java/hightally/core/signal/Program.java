@@ -4,12 +4,12 @@ import hightally.core.airframe.LeverShare;
 import hightally.core.airframe.Motor;
 import hightally.core.airframe.Surface;
 import hightally.core.mix.Curve;
+import hightally.core.mix.CurvePoint;
 import hightally.core.mix.Mix;
 import hightally.core.mix.MixFunction;
 import hightally.core.mix.MixSource;
 import hightally.core.mix.MixTarget;
 import hightally.core.phase.Trims;
-import hightally.core.power.ThrottleCurve;
 import hightally.core.quantity.Control;
 import hightally.core.response.FeelSet;
 import hightally.core.response.ResponseCurve;
@@ -26,13 +26,14 @@ import java.util.List;
  * that surface, so the order in which mixes are listed never matters.
  */
 public final class Program {
+  // What is not private here is read by CommandSpans, which bounds what is evaluated here.
   private static final Control[] CONTROLS = Control.values();
   private static final double PERCENT = 100;
 
-  private final Setup setup;
+  final Setup setup;
   private final Conditions conditions;
   private final ResponseCurve[] plainFeel = new ResponseCurve[CONTROLS.length];
-  private final FeelSet[] sets;
+  final FeelSet[] sets;
   private final ResponseCurve[][] setFeel;
   private final boolean[][] setPhases;
   private final double[][] shares;
@@ -41,17 +42,21 @@ public final class Program {
   private final double[][] presets;
   private final double[][] differential;
   private final Trims[] ownTrims;
-  private final Mix[] mixes;
-  private final MixFunction[] functions;
+  final Mix[] mixes;
+  final MixFunction[] functions;
   private final boolean[][] mixPhases;
-  private final int[][] targets;
-  private final double[][] factors;
-  private final int[] sourceSurface;
-  private final int[] sourceInput;
-  private final Curve[] throttleCurves;
-  private final int surfaceCount;
+  private final int[] mixWhen;
+  private final int[] setWhen;
+  private final Control[] sourceControl;
+  private final boolean motorsMixed;
+  final int[][] targets;
+  final double[][] factors;
+  final int[] sourceSurface;
+  final int[] sourceInput;
+  final Curve[] throttleCurves;
+  final int surfaceCount;
   private final int motorCount;
-  private final int throttleInput;
+  final int throttleInput;
   private final int cutWhen;
   private final int armWhen;
 
@@ -106,6 +111,18 @@ public final class Program {
         Arrays.stream(mixes)
             .map(mix -> mix.targets().stream().mapToInt(one -> targetIndex(one.target())).toArray())
             .toArray(int[][]::new);
+    mixWhen = Arrays.stream(mixes).mapToInt(mix -> conditions.index(mix.when())).toArray();
+    setWhen = Arrays.stream(sets).mapToInt(set -> conditions.index(set.when())).toArray();
+    sourceControl =
+        Arrays.stream(mixes)
+            .map(
+                mix ->
+                    mix.source() == MixSource.STICK || mix.source() == MixSource.RESPONSE
+                        ? Control.named(mix.subject())
+                        : null)
+            .toArray(Control[]::new);
+    motorsMixed =
+        Arrays.stream(targets).flatMapToInt(Arrays::stream).anyMatch(to -> to >= surfaceCount);
     factors =
         Arrays.stream(mixes)
             .map(mix -> mix.targets().stream().mapToDouble(MixTarget::factor).toArray())
@@ -152,17 +169,14 @@ public final class Program {
   private Curve[] throttleCurves() {
     Curve[] curves = new Curve[setup.phases().size()];
     for (int i = 0; i < curves.length; i++) {
-      String phase = setup.phases().get(i).id();
-      List<ThrottleCurve> all = setup.power().curves();
-      ThrottleCurve chosen =
-          all.stream()
-              .filter(one -> one.phases().contains(phase))
-              .findFirst()
-              .or(() -> all.stream().filter(one -> one.phases().isEmpty()).findFirst())
-              .orElse(ThrottleCurve.PLAIN);
-      curves[i] = Curve.of(chosen.points());
+      curves[i] = Curve.of(throttlePoints(i));
     }
     return curves;
+  }
+
+  /** The throttle curve of a phase. */
+  List<CurvePoint> throttlePoints(int phase) {
+    return setup.power().curve(setup.phases().get(phase).id()).points();
   }
 
   /** The conditions of the setup. */
@@ -228,14 +242,14 @@ public final class Program {
   }
 
   boolean acts(int mix, Moment moment, int phase) {
-    return conditions.acts(mixes[mix], mixPhases[mix], moment, phase);
+    return conditions.active(mixWhen[mix], mixPhases[mix], moment, phase);
   }
 
   private double source(
       int i, Moment moment, int phase, double[] commands, double throttle, boolean held) {
     return switch (mixes[i].source()) {
-      case STICK -> PERCENT * moment.of(control(mixes[i].subject()));
-      case RESPONSE -> PERCENT * response(control(mixes[i].subject()), moment, phase);
+      case STICK -> PERCENT * moment.of(sourceControl[i]);
+      case RESPONSE -> PERCENT * response(sourceControl[i], moment, phase);
       case INPUT -> PERCENT * moment.input(sourceInput[i]);
       case THROTTLE -> 2 * PERCENT * moment.throttle() - PERCENT;
       case POWER -> held ? 0 : PERCENT * setup.power().power(throttle);
@@ -244,14 +258,28 @@ public final class Program {
     };
   }
 
-  private static Control control(String subject) {
-    return Control.named(subject);
-  }
-
   /** What the motor follows, the throttle stick or a lever: -100 back to 100 full. */
   double throttlePercent(Moment moment) {
     double place = throttleInput >= 0 ? moment.input(throttleInput) : moment.throttle();
     return 2 * PERCENT * place - PERCENT;
+  }
+
+  /** How hard the motors are told to turn in a phase, 0 to 1: the hardest of them. */
+  double motorPower(Moment moment, int phase) {
+    if (motorCount == 0) {
+      return 0;
+    }
+    if (!motorsMixed) {
+      double throttle = throttleCurves[phase].value(throttlePercent(moment));
+      double command = Math.max(-PERCENT, Math.min(PERCENT, throttle));
+      return setup.power().power(held(moment, phase) ? setup.power().cutPercent() : command);
+    }
+    double[] commands = commands(moment, phase);
+    double power = 0;
+    for (int i = surfaceCount; i < commands.length; i++) {
+      power = Math.max(power, setup.power().power(commands[i]));
+    }
+    return power;
   }
 
   /** Whether cut or arming hold the motors. */
@@ -276,13 +304,21 @@ public final class Program {
   }
 
   private ResponseCurve feel(Control control, Moment moment, int phase) {
+    return feel(control, feelSet(control, moment, phase));
+  }
+
+  /** Index of the set that decides a control; -1 where none does. */
+  int feelSet(Control control, Moment moment, int phase) {
     for (int i = 0; i < sets.length; i++) {
-      if (sets[i].has(control)
-          && conditions.active(conditions.index(sets[i].when()), setPhases[i], moment, phase)) {
-        return setFeel[i][control.ordinal()];
+      if (sets[i].has(control) && conditions.active(setWhen[i], setPhases[i], moment, phase)) {
+        return i;
       }
     }
-    return plainFeel[control.ordinal()];
+    return -1;
+  }
+
+  ResponseCurve feel(Control control, int set) {
+    return set < 0 ? plainFeel[control.ordinal()] : setFeel[set][control.ordinal()];
   }
 
   /** The roll share's part with differential, percent. */
@@ -305,6 +341,10 @@ public final class Program {
 
   int leverInput(int surface, int lever) {
     return leverInputs[surface][lever];
+  }
+
+  double leverShare(int surface, int lever) {
+    return leverShares[surface][lever];
   }
 
   double leverPart(int surface, int lever, Moment moment) {

@@ -116,12 +116,12 @@ public final class SignalPath {
 
   /** How hard the motors are told to turn, 0 to 1, whichever way: the hardest of them. */
   public double motorPower(Moment moment) {
-    double[] commands = program.commands(moment, phase(moment));
-    double power = 0;
-    for (int i = setup.surfaces().size(); i < commands.length; i++) {
-      power = Math.max(power, setup.power().power(commands[i]));
-    }
-    return power;
+    return motorPower(moment, phase(moment));
+  }
+
+  /** The same in a phase, whichever the conditions say. */
+  public double motorPower(Moment moment, int phase) {
+    return program.motorPower(moment, phase);
   }
 
   private Positions withSurfaces(double[] commands, double[] pulses, double[] arms) {
@@ -207,7 +207,7 @@ public final class SignalPath {
   }
 
   /** A surface's angle for an arm angle of the servo behind it. */
-  double angleBehind(int surface, double armDegrees, boolean rodsAsTheyStand) {
+  public double angleBehind(int surface, double armDegrees, boolean rodsAsTheyStand) {
     int master = masterOfSurface[surface];
     double driver = master < 0 ? armDegrees : angleBehind(master, armDegrees, rodsAsTheyStand);
     return rodsAsTheyStand
