@@ -17,6 +17,9 @@ import { PowerPage } from "./features/program/PowerPage";
 import { ProgramPages } from "./features/program/ProgramPages";
 import { SwitchesPage } from "./features/program/SwitchesPage";
 import { AirframePage } from "./features/rig/AirframePage";
+import { CheckPages } from "./features/bench/CheckPages";
+import { ScenesPage } from "./features/bench/ScenesPage";
+import { FeelPage } from "./features/program/FeelPage";
 import { BalancePage } from "./features/rig/BalancePage";
 import { ChangesPage } from "./features/rig/ChangesPage";
 import { MapPage } from "./features/rig/MapPage";
@@ -56,6 +59,7 @@ export const router = createBrowserRouter([
             element: <ProgramPages />,
             children: [
               { index: true, element: <SetupPage part="program" /> },
+              { path: "feel", element: <FeelPage /> },
               { path: "phases", element: <PhasesPage /> },
               { path: "mixes", element: <MixesPage /> },
               { path: "power", element: <PowerPage /> },
@@ -64,7 +68,14 @@ export const router = createBrowserRouter([
               { path: "entry", element: <EntryPage /> },
             ],
           },
-          { path: "check", element: <BenchPage /> },
+          {
+            path: "check",
+            element: <CheckPages />,
+            children: [
+              { index: true, element: <BenchPage /> },
+              { path: "scenes", element: <ScenesPage /> },
+            ],
+          },
           { path: "fly", element: <FlightsPage /> },
           { path: "fly/new", element: <FlightEntryPage /> },
           { path: "fly/:flightId", element: <FlightEntryPage /> },

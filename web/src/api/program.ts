@@ -1,4 +1,10 @@
-import { keepPreviousData, useMutation, useQuery } from "@tanstack/react-query";
+import {
+  keepPreviousData,
+  skipToken,
+  useMutation,
+  useQuery,
+  useQueryClient,
+} from "@tanstack/react-query";
 import { answered, api, type Schemas } from "./client";
 import type { Setup } from "./queries";
 
@@ -11,29 +17,121 @@ export type CurvePoint = Mix["curve"][number];
 
 const while_ = { placeholderData: keepPreviousData, retry: false } as const;
 
-export const useProgramSheet = (setup: Setup) =>
+export const useProgramSheet = (setup: Setup | undefined) =>
   useQuery({
     ...while_,
     queryKey: ["program", setup],
-    queryFn: () => answered(api.POST("/api/program/sheet", { body: { setup } })),
+    queryFn:
+      setup === undefined
+        ? skipToken
+        : () => answered(api.POST("/api/program/sheet", { body: { setup } })),
   });
 
-export const useHazards = (setup: Setup) =>
-  useQuery({
-    ...while_,
+const SEARCH_LOOK_MS = 150;
+
+/** A search that is begun, watched and, when the setup changes or the pilot says so, stopped. */
+export function useHazardSearch(setup: Setup) {
+  const begun = useQuery({
     queryKey: ["hazards", setup],
-    queryFn: ({ signal }) =>
-      answered(api.POST("/api/program/hazards", { body: { setup }, signal })),
+    retry: false,
+    staleTime: Infinity,
+    queryFn: () => answered(api.POST("/api/program/hazards/searches", { body: { setup } })),
   });
+  const id = begun.data?.id;
+  const at = { params: { path: { id: id ?? 0 } } };
+  const state = useQuery({
+    queryKey: ["hazard-search", id],
+    enabled: id !== undefined,
+    retry: false,
+    queryFn: () => answered(api.GET("/api/program/hazards/searches/{id}", at)),
+    refetchInterval: (query) => (query.state.data?.outcome == null ? SEARCH_LOOK_MS : false),
+  });
+  const stop = useMutation({
+    mutationFn: () => answered(api.DELETE("/api/program/hazards/searches/{id}", at)),
+  });
+  return { error: begun.error ?? state.error, state: state.data, stop: () => stop.mutate() };
+}
 
-export const useEntries = (setup: Setup, entered: Setup | undefined) =>
+export const useEntrySheet = (
+  aircraftId: number,
+  setup: Setup,
+  transmitter: Setup["transmitter"],
+) =>
   useQuery({
     ...while_,
-    queryKey: ["entries", setup, entered],
+    queryKey: ["entries", aircraftId, setup, transmitter],
     queryFn: () =>
-      entered === undefined
-        ? answered(api.POST("/api/program/entry-sheet", { body: { setup } }))
-        : answered(api.POST("/api/program/entry-sheet/changes", { body: { setup, entered } })),
+      answered(
+        api.POST("/api/aircraft/{aircraftId}/entry-sheet", {
+          params: { path: { aircraftId } },
+          body: { setup, transmitter },
+        }),
+      ),
+  });
+
+export const useEntered = (aircraftId: number, transmitter: string) =>
+  useQuery({
+    queryKey: ["entered", aircraftId, transmitter],
+    queryFn: () =>
+      answered(
+        api.GET("/api/aircraft/{aircraftId}/entered", {
+          params: { path: { aircraftId }, query: { transmitter } },
+        }),
+      ),
+  });
+
+export function useTick(aircraftId: number) {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (body: Schemas["TickedValue"][]) =>
+      answered(
+        api.PUT("/api/aircraft/{aircraftId}/entered", { params: { path: { aircraftId } }, body }),
+      ),
+    onSuccess: () => {
+      void client.invalidateQueries({ queryKey: ["entered", aircraftId] });
+      void client.invalidateQueries({ queryKey: ["entries", aircraftId] });
+    },
+  });
+}
+
+export const useFeelCurves = (setup: Setup, control: Schemas["CurvesAsked"]["control"]) =>
+  useQuery({
+    ...while_,
+    queryKey: ["feel", setup, control],
+    queryFn: () => answered(api.POST("/api/program/feel/curves", { body: { setup, control } })),
+  });
+
+export const useComplaints = () =>
+  useQuery({
+    queryKey: ["complaints"],
+    queryFn: () => answered(api.GET("/api/program/feel/words")),
+    staleTime: Infinity,
+  });
+
+export const useFeelAdvice = () =>
+  useMutation({
+    mutationFn: (body: Schemas["FeelAsked"]) =>
+      answered(api.POST("/api/program/feel/words", { body })),
+  });
+
+export const useConvertFeel = () =>
+  useMutation({
+    mutationFn: (body: Schemas["ConversionAsked"]) =>
+      answered(api.POST("/api/program/feel/convert", { body })),
+  });
+
+export const useRemoval = () =>
+  useMutation({
+    mutationFn: (body: Schemas["RemovalAsked"]) =>
+      answered(api.POST("/api/program/removal", { body })),
+  });
+
+export const useDifference = (before: Setup, after: Setup, enabled = true) =>
+  useQuery({
+    ...while_,
+    enabled,
+    queryKey: ["difference", before, after],
+    queryFn: () => answered(api.POST("/api/setups/difference", { body: { before, after } })),
   });
 
 export const useGallery = () =>

@@ -14,6 +14,7 @@ export type DraftAction =
   | { type: "replace"; setup: Setup }
   | { type: "undo" }
   | { type: "redo" }
+  | { type: "rebase"; basedOn: number }
   | { type: "restart"; basedOn: number; setup: Setup };
 
 /** Where a value stands in the document. */
@@ -43,6 +44,8 @@ export function reduceDraft(draft: Draft, action: DraftAction): Draft {
         past: [...draft.past, draft.present].slice(-MOST_STEPS),
         future: [],
       };
+    case "rebase":
+      return { ...draft, basedOn: action.basedOn };
     case "undo": {
       const previous = draft.past.at(-1);
       return previous === undefined

@@ -36,6 +36,24 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/aircraft/{aircraftId}/entered": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** What was ticked off as typed into a transmitter */
+    get: operations["entered"];
+    /** Ticks values off as typed in, or takes the tick back with an empty value */
+    put: operations["tick"];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/aircraft/{aircraftId}/bench-set-up": {
     parameters: {
       query?: never;
@@ -79,6 +97,23 @@ export interface paths {
     put?: never;
     /** The best holes, seatings and endpoints for wanted throws, cheapest first */
     post: operations["search"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/setups/difference": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** What differs between two setups, in words and in mm; stores nothing */
+    post: operations["difference"];
     delete?: never;
     options?: never;
     head?: never;
@@ -255,6 +290,23 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/program/removal": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** The program without a phase or condition, and what goes with it */
+    post: operations["remove_1"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/program/phases": {
     parameters: {
       query?: never;
@@ -283,6 +335,23 @@ export interface paths {
     put?: never;
     /** Every position of every switch tried: what a pilot would only find in the air */
     post: operations["hazards"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/program/hazards/searches": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** Begins a search for hazards that can be watched and stopped */
+    post: operations["search_1"];
     delete?: never;
     options?: never;
     head?: never;
@@ -318,6 +387,58 @@ export interface paths {
     put?: never;
     /** The setup with one of the usual ways of rates and expo */
     post: operations["feel"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/program/feel/words": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** What pilots say about a stick, and what it points to */
+    get: operations["words"];
+    put?: never;
+    /** The first step for what a pilot says about a stick */
+    post: operations["advise"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/program/feel/curves": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** Every feel a control can have, stick against mm */
+    post: operations["curves"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/program/feel/convert": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** A response in another shape, keeping its centre slope or its whole curve */
+    post: operations["convert"];
     delete?: never;
     options?: never;
     head?: never;
@@ -494,6 +615,57 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/bench/scenes/tour": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** A scene with each stick, lever and switch moved once */
+    post: operations["tour"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/bench/scenes/play": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** Where every surface was through a scene, on the simulated bench */
+    post: operations["play"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/bench/scenes/compare": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** The same scene on two setups, with what differs marked */
+    post: operations["compare"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/bench/moment": {
     parameters: {
       query?: never;
@@ -575,6 +747,23 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/aircraft/{aircraftId}/entry-sheet": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** Every value to type into a transmitter, with what was last typed in */
+    post: operations["sheet_2"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/aircraft/{aircraftId}/bench-set-up/close": {
     parameters: {
       query?: never;
@@ -602,6 +791,24 @@ export interface paths {
     put?: never;
     post: operations["close_1"];
     delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/program/hazards/searches/{id}": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** How far a search is; its outcome once it has ended */
+    get: operations["searched"];
+    put?: never;
+    post?: never;
+    /** Stops a search; what was found so far is kept */
+    delete: operations["stop"];
     options?: never;
     head?: never;
     patch?: never;
@@ -784,6 +991,19 @@ export interface components {
       version: number;
       report: components["schemas"]["FlightReport"];
     };
+    TickedValue: {
+      transmitter: string;
+      key: string;
+      value: string;
+      readBack: boolean;
+    };
+    EnteredValue: {
+      key: string;
+      value: string;
+      readBack: boolean;
+      /** Format: date-time */
+      enteredAt: string;
+    };
     GuideAnswer: {
       step: string;
       choice: string;
@@ -936,6 +1156,8 @@ export interface components {
       endpointLowPercent: number;
       /** Format: double */
       endpointHighPercent: number;
+      /** Format: double */
+      slowedSeconds: number;
     };
     Condition: {
       id: string;
@@ -977,6 +1199,30 @@ export interface components {
       surface: string;
       /** Format: double */
       percent: number;
+    };
+    EntryWord: {
+      /** @enum {string} */
+      section:
+        | "DIRECTION"
+        | "SUB_TRIM"
+        | "ENDPOINT"
+        | "SLOWED"
+        | "RATE"
+        | "EXPO"
+        | "PHASE"
+        | "FADE"
+        | "PRESET"
+        | "DIFFERENTIAL"
+        | "MIX"
+        | "POWER"
+        | "FAILSAFE"
+        | "TIMER"
+        | "TRIM";
+      name: string;
+      menu: string;
+      unit: string;
+      /** Format: double */
+      perUnit: number;
     };
     FailsafeSetting: {
       /** Format: int32 */
@@ -1044,6 +1290,18 @@ export interface components {
       powerJumpPercent: number;
       /** Format: double */
       softFadeSeconds: number;
+      /** Format: int32 */
+      settledFlights: number;
+      /** Format: int32 */
+      settledClicks: number;
+      /** Format: double */
+      sameCgMm: number;
+      /** Format: double */
+      suspiciousMm: number;
+      /** Format: int32 */
+      leaveClicks: number;
+      /** Format: int32 */
+      confirmClicks: number;
     };
     Lead: {
       device: string;
@@ -1397,6 +1655,7 @@ export interface components {
       /** Format: double */
       endpointLimitPercent: number;
       inputs: components["schemas"]["TransmitterInput"][];
+      words: components["schemas"]["EntryWord"][];
     };
     TransmitterInput: {
       id: string;
@@ -1455,6 +1714,29 @@ export interface components {
       plusMm: number;
       /** Format: double */
       minusMm: number;
+    };
+    DifferenceAsked: {
+      before: components["schemas"]["Setup"];
+      after: components["schemas"]["Setup"];
+    };
+    Difference: {
+      values: components["schemas"]["ValueLine"][];
+      movements: components["schemas"]["MovementLine"][];
+    };
+    MovementLine: {
+      surface: string;
+      phase: string;
+      where: string;
+      /** Format: double */
+      beforeMm: number;
+      /** Format: double */
+      afterMm: number;
+    };
+    ValueLine: {
+      place: string;
+      what: string;
+      before: string;
+      after: string;
     };
     PartAsked: {
       setup: components["schemas"]["Setup"];
@@ -1636,6 +1918,13 @@ export interface components {
       condition: string;
       sentence: string;
     };
+    MixReach: {
+      target: string;
+      /** Format: double */
+      plusMm: number;
+      /** Format: double */
+      minusMm: number;
+    };
     PhaseCell: {
       /** Format: double */
       restMm: number;
@@ -1653,11 +1942,22 @@ export interface components {
       when: string;
       cells: components["schemas"]["PhaseCell"][];
     };
+    PhaseStep: {
+      from: string;
+      to: string;
+      /** Format: double */
+      camberMm: number;
+      /** Format: double */
+      elevatorMm: number;
+      words: string;
+    };
     ProgramSheet: {
       phases: components["schemas"]["PhaseColumn"][];
       switches: components["schemas"]["SwitchRow"][];
       conditions: components["schemas"]["ConditionLine"][];
       mixCurves: components["schemas"]["CurvePoint"][][];
+      mixReach: components["schemas"]["MixReach"][][];
+      steps: components["schemas"]["PhaseStep"][];
       /** Format: double */
       motorStopPercent: number;
     };
@@ -1666,6 +1966,14 @@ export interface components {
       name: string;
       position: string;
       hangs: string[];
+    };
+    RemovalAsked: {
+      setup: components["schemas"]["Setup"];
+      id: string;
+    };
+    Removal: {
+      notes: string[];
+      setup: components["schemas"]["Setup"];
     };
     PhaseWish: {
       setup: components["schemas"]["Setup"];
@@ -1716,6 +2024,8 @@ export interface components {
       states: number;
       /** Format: int64 */
       evaluated: number;
+      /** Format: int64 */
+      sampled: number;
       complete: boolean;
     };
     Readings: {
@@ -1726,6 +2036,13 @@ export interface components {
       timerSeconds: number[];
       truths: boolean[];
     };
+    SearchState: {
+      /** Format: int64 */
+      id: number;
+      /** Format: double */
+      part: number;
+      outcome: components["schemas"]["Outcome"];
+    };
     RecipeAsked: {
       setup: components["schemas"]["Setup"];
       /** @enum {string} */
@@ -1733,6 +2050,8 @@ export interface components {
         | "AILERON_TO_RUDDER"
         | "ELEVATOR_TO_FLAP"
         | "BRAKES_ON_STICK"
+        | "BRAKES_ON_LEVER"
+        | "LEVER_TO_ELEVATOR"
         | "BRAKES_TO_ELEVATOR"
         | "THROTTLE_TO_ELEVATOR"
         | "RUDDER_TO_ELEVATOR"
@@ -1741,17 +2060,87 @@ export interface components {
       /** Format: double */
       percent: number;
       preset: string;
+      lever: string;
       phases: string[];
     };
     FeelWish: {
       setup: components["schemas"]["Setup"];
       /** @enum {string} */
-      way: "ONE_SOFT" | "LADDER";
+      way: "ONE_SOFT" | "LADDER" | "PER_PHASE";
       input: string;
+    };
+    FeelAsked: {
+      setup: components["schemas"]["Setup"];
+      set: string;
+      /** @enum {string} */
+      control: "ROLL" | "PITCH" | "YAW";
+      /** @enum {string} */
+      complaint:
+        | "TWITCHY"
+        | "SLUGGISH"
+        | "SUDDEN_AT_END"
+        | "RUNS_OUT"
+        | "TOO_FAST"
+        | "BITES_EARLY"
+        | "BITES_LATE"
+        | "WALLOWS"
+        | "BALLOONS";
+    };
+    FeelStep: {
+      before: components["schemas"]["Response"];
+      after: components["schemas"]["Response"];
+      words: string;
+      setup: components["schemas"]["Setup"];
+    };
+    CurvesAsked: {
+      setup: components["schemas"]["Setup"];
+      /** @enum {string} */
+      control: "ROLL" | "PITCH" | "YAW";
+    };
+    FeelLine: {
+      set: string;
+      name: string;
+      when: string;
+      mm: number[];
+    };
+    Together: {
+      surface: string;
+      sticks: number[];
+      curves: components["schemas"]["FeelLine"][];
+    };
+    ConversionAsked: {
+      response: components["schemas"]["Response"];
+      /** @enum {string} */
+      to: "CUBIC" | "SQUARE" | "EXPONENTIAL";
+      /** @enum {string} */
+      keep: "CENTRE_SLOPE" | "WHOLE_CURVE";
+    };
+    Converted: {
+      response: components["schemas"]["Response"];
+      /** Format: double */
+      largestDifferencePercent: number;
     };
     Entry: {
       key: string;
+      /** @enum {string} */
+      section:
+        | "DIRECTION"
+        | "SUB_TRIM"
+        | "ENDPOINT"
+        | "SLOWED"
+        | "RATE"
+        | "EXPO"
+        | "PHASE"
+        | "FADE"
+        | "PRESET"
+        | "DIFFERENTIAL"
+        | "MIX"
+        | "POWER"
+        | "FAILSAFE"
+        | "TIMER"
+        | "TRIM";
       place: string;
+      menu: string;
       what: string;
       value: string;
       before: string;
@@ -1952,6 +2341,65 @@ export interface components {
       /** Format: int32 */
       arm: number;
     };
+    TourAsked: {
+      setup: components["schemas"]["Setup"];
+    };
+    Scene: {
+      /** Format: int32 */
+      formatVersion: number;
+      name: string;
+      steps: components["schemas"]["SceneStep"][];
+      /** Format: double */
+      seconds: number;
+    };
+    SceneStep: {
+      /** Format: double */
+      atSeconds: number;
+      moment: components["schemas"]["Moment"];
+      linkLost: boolean;
+    };
+    PlayAsked: {
+      setup: components["schemas"]["Setup"];
+      scene: components["schemas"]["Scene"];
+    };
+    Played: {
+      seconds: number[];
+      tracks: components["schemas"]["Track"][];
+      power: number[];
+      phases: number[];
+    };
+    Track: {
+      surface: string;
+      name: string;
+      mm: number[];
+    };
+    CompareAsked: {
+      before: components["schemas"]["Setup"];
+      after: components["schemas"]["Setup"];
+      scene: components["schemas"]["Scene"];
+    };
+    Compared: {
+      before: components["schemas"]["Played"];
+      after: components["schemas"]["Played"];
+      differences: components["schemas"]["TrackDifference"][];
+      onlyBefore: string[];
+      onlyAfter: string[];
+    };
+    Stretch: {
+      /** Format: double */
+      fromSeconds: number;
+      /** Format: double */
+      toSeconds: number;
+    };
+    TrackDifference: {
+      surface: string;
+      name: string;
+      /** Format: double */
+      mostMm: number;
+      /** Format: double */
+      atSeconds: number;
+      stretches: components["schemas"]["Stretch"][];
+    };
     MomentAsked: {
       setup: components["schemas"]["Setup"];
       moment: components["schemas"]["Moment"];
@@ -1969,6 +2417,7 @@ export interface components {
       timerSeconds: number[];
       spoken: string[];
       alarms: string[];
+      warnings: string[];
       truths: boolean[];
       busy: boolean;
     };
@@ -2093,6 +2542,7 @@ export interface components {
         | "PRESET"
         | "MIX"
         | "TRIM"
+        | "UNDER_WAY"
         | "CENTRE_SHIFT"
         | "ARM_OFFSET"
         | "ROD"
@@ -2143,6 +2593,15 @@ export interface components {
       revisionNumber: number;
       report: components["schemas"]["FlightReport"];
     };
+    SheetAsked: {
+      setup: components["schemas"]["Setup"];
+      transmitter: components["schemas"]["Transmitter"];
+    };
+    SheetFor: {
+      transmitter: string;
+      entries: components["schemas"]["Entry"][];
+      notes: string[];
+    };
     SetUpBegun: {
       /** @enum {string} */
       school: "ROD_FIRST" | "SUB_TRIM_FIRST";
@@ -2165,6 +2624,8 @@ export interface components {
         | "AILERON_TO_RUDDER"
         | "ELEVATOR_TO_FLAP"
         | "BRAKES_ON_STICK"
+        | "BRAKES_ON_LEVER"
+        | "LEVER_TO_ELEVATOR"
         | "BRAKES_TO_ELEVATOR"
         | "THROTTLE_TO_ELEVATOR"
         | "RUDDER_TO_ELEVATOR"
@@ -2175,6 +2636,21 @@ export interface components {
       asks: string;
       /** Format: double */
       start: number;
+    };
+    ComplaintCard: {
+      /** @enum {string} */
+      complaint:
+        | "TWITCHY"
+        | "SLUGGISH"
+        | "SUDDEN_AT_END"
+        | "RUNS_OUT"
+        | "TOO_FAST"
+        | "BITES_EARLY"
+        | "BITES_LATE"
+        | "WALLOWS"
+        | "BALLOONS";
+      words: string;
+      lever: string;
     };
     Field: {
       path: string;
@@ -2261,6 +2737,56 @@ export interface operations {
         };
         content: {
           "*/*": components["schemas"]["Flight"];
+        };
+      };
+    };
+  };
+  entered: {
+    parameters: {
+      query: {
+        transmitter: string;
+      };
+      header?: never;
+      path: {
+        aircraftId: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["EnteredValue"][];
+        };
+      };
+    };
+  };
+  tick: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        aircraftId: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["TickedValue"][];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["EnteredValue"][];
         };
       };
     };
@@ -2455,6 +2981,30 @@ export interface operations {
         };
         content: {
           "*/*": components["schemas"]["ThrowAnswer"][];
+        };
+      };
+    };
+  };
+  difference: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["DifferenceAsked"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["Difference"];
         };
       };
     };
@@ -2699,6 +3249,30 @@ export interface operations {
       };
     };
   };
+  remove_1: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["RemovalAsked"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["Removal"];
+        };
+      };
+    };
+  };
   phase: {
     parameters: {
       query?: never;
@@ -2743,6 +3317,30 @@ export interface operations {
         };
         content: {
           "*/*": components["schemas"]["Outcome"];
+        };
+      };
+    };
+  };
+  search_1: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["ProgramAsked"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["SearchState"];
         };
       };
     };
@@ -2811,6 +3409,98 @@ export interface operations {
         };
         content: {
           "*/*": components["schemas"]["Setup"];
+        };
+      };
+    };
+  };
+  words: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["ComplaintCard"][];
+        };
+      };
+    };
+  };
+  advise: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["FeelAsked"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["FeelStep"];
+        };
+      };
+    };
+  };
+  curves: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["CurvesAsked"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["Together"];
+        };
+      };
+    };
+  };
+  convert: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["ConversionAsked"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["Converted"];
         };
       };
     };
@@ -3055,6 +3745,78 @@ export interface operations {
       };
     };
   };
+  tour: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["TourAsked"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["Scene"];
+        };
+      };
+    };
+  };
+  play: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["PlayAsked"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["Played"];
+        };
+      };
+    };
+  };
+  compare: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["CompareAsked"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["Compared"];
+        };
+      };
+    };
+  };
   moment: {
     parameters: {
       query?: never;
@@ -3267,6 +4029,32 @@ export interface operations {
       };
     };
   };
+  sheet_2: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        aircraftId: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["SheetAsked"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["SheetFor"];
+        };
+      };
+    };
+  };
   close: {
     parameters: {
       query?: never;
@@ -3313,6 +4101,50 @@ export interface operations {
         };
         content: {
           "*/*": components["schemas"]["Revision"];
+        };
+      };
+    };
+  };
+  searched: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["SearchState"];
+        };
+      };
+    };
+  };
+  stop: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["SearchState"];
         };
       };
     };

@@ -4,6 +4,7 @@ import { useRevise } from "@/api/queries";
 import { useBench } from "@/features/bench/store";
 import { Button } from "@/ui/button";
 import { Failure } from "@/ui/message";
+import { DifferenceList } from "./DifferenceList";
 import { useModel } from "./model";
 
 /** Unsaved changes: undo, redo, why, save. Shown only when there are any. */
@@ -78,11 +79,27 @@ export function DraftBar() {
       )}
       {revise.isError && <Failure error={revise.error} />}
       {draft.basedOn !== standing.newest.number && (
+        <details className="rounded-card border border-line bg-sheet p-3">
+          <summary className="cursor-pointer font-medium">
+            What differs between revision {standing.newest.number} and yours
+          </summary>
+          <DifferenceList
+            before={standing.newest.setup}
+            after={draft.present}
+            beforeName={`Revision ${standing.newest.number}`}
+            afterName="Yours"
+          />
+        </details>
+      )}
+      {draft.basedOn !== standing.newest.number && (
         <p role="alert" className="flex flex-wrap items-center gap-2">
           These changes were made on revision {draft.basedOn}, and revision {standing.newest.number}{" "}
           has been saved since. They are kept here until you drop them.
           <Button look="warn" onClick={restart}>
             Drop them and start from revision {standing.newest.number}
+          </Button>
+          <Button onClick={() => change({ type: "rebase", basedOn: standing.newest.number })}>
+            Keep mine and save over it as the next
           </Button>
         </p>
       )}

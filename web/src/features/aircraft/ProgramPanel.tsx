@@ -1,6 +1,7 @@
 import { CurvePlot } from "@/features/bench/CurvePlot";
 import { useBench, type Sheet } from "@/features/bench/store";
 import { controlName, keyOf, travelWords, type Control, type Way } from "@/domain/words";
+import { Term } from "@/features/program/Term";
 import { Card } from "@/ui/card";
 import { behind } from "./chain";
 import { DraftChoice, DraftNumber } from "./fields";
@@ -38,6 +39,7 @@ export function ProgramPanel({ index }: { index: number }) {
             <DraftNumber path={["channels", channel, "endpointLowPercent"]} />
             <DraftNumber path={["channels", channel, "endpointHighPercent"]} />
             <DraftNumber path={["channels", channel, "subTrimMicroseconds"]} />
+            <DraftNumber path={["channels", channel, "slowedSeconds"]} />
             <DraftChoice
               path={["channels", channel, "reversed"]}
               label="Direction"
@@ -47,6 +49,10 @@ export function ProgramPanel({ index }: { index: number }) {
               ]}
             />
           </div>
+          <p className="text-sm">
+            About <Term name="endpoint" index={channel} /> and{" "}
+            <Term name="sub-trim" index={channel} />.
+          </p>
         </Card>
       )}
       <Card title="Transmitter">

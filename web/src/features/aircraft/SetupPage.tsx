@@ -1,5 +1,4 @@
 import { AircraftViews } from "@/features/bench/AircraftViews";
-import { FeelSetsCard } from "@/features/program/FeelSetsCard";
 import { PhaseNote } from "@/features/program/PhaseNote";
 import { MotorNote } from "@/features/bench/MotorNote";
 import { StickPads } from "@/features/bench/StickPads";
@@ -32,10 +31,7 @@ export function SetupPage({ part }: { part: "rig" | "program" }) {
               <ContactsCard />
             </>
           ) : (
-            <>
-              <ProgramPanel key={selected} index={index} />
-              <FeelSetsCard />
-            </>
+            <ProgramPanel key={selected} index={index} />
           ))}
       </div>
       <div className="space-y-3 self-start lg:sticky lg:top-3">

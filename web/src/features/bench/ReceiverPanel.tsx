@@ -1,3 +1,4 @@
+import { Button } from "@/ui/button";
 import { useBench, useBenchStore } from "./store";
 
 /** The simulated receiver and what watches over it: link, voltage, timers, alarms. */
@@ -58,6 +59,9 @@ export function ReceiverPanel() {
           ))}
         </ul>
       )}
+      <Button className="!min-h-8 text-sm" onClick={() => store.switchOn()}>
+        Switch the transmitter off and on
+      </Button>
       <p role="status" className="min-h-5">
         {bench.alarms.length > 0 ? (
           <strong className="text-grounded">Alarm: {bench.alarms.join(", ")}</strong>

@@ -6,6 +6,7 @@ export type Moment = Schemas["Moment"];
 export type Frame = Schemas["Frame"];
 export type Sheet = Schemas["SurfaceSheet"];
 export type Finding = Schemas["Finding"];
+export type Scene = Schemas["Scene"];
 
 /** What the bench shows now. */
 export interface BenchState {
@@ -22,16 +23,20 @@ export interface BenchState {
   linkLost: boolean;
   /** What the timers said last. */
   spoken: string;
+  /** Whether movements are being kept for a scene. */
+  recording: boolean;
 }
 
 type Answer =
   | { type: "loaded"; number: number; sheets: Sheet[]; findings: Finding[] }
   | ({ type: "frame" } & Frame)
+  | { type: "switched-on"; number: number }
   | { type: "refused"; number: number; violations: Violation[] };
 
 const RETRY_MS = 1000;
 const FADE_MS = 16;
 const TIMER_MS = 200;
+const MOST_STEPS = 20_000;
 const REST: Moment = {
   roll: 0,
   pitch: 0,
@@ -59,6 +64,7 @@ export class BenchStore {
     refused: [],
     linkLost: false,
     spoken: "",
+    recording: false,
   };
   private listeners = new Set<() => void>();
   private socket: WebSocket | undefined;
@@ -68,6 +74,9 @@ export class BenchStore {
   private underWay = false;
   private waiting = false;
   private closed = false;
+  private begun: number | undefined;
+  private recorded: Scene["steps"] = [];
+  private playing: ReturnType<typeof setTimeout> | undefined;
   private later: ReturnType<typeof setTimeout> | undefined;
 
   readonly subscribe = (listener: () => void) => {
@@ -100,6 +109,7 @@ export class BenchStore {
   close(): void {
     this.closed = true;
     clearTimeout(this.later);
+    clearTimeout(this.playing);
     this.socket?.close();
   }
 
@@ -115,12 +125,72 @@ export class BenchStore {
   /** Moves sticks, trims or the cut. */
   move(part: Partial<Moment>): void {
     this.change({ moment: { ...this.state.moment, ...part } });
+    this.note();
     this.ask();
+  }
+
+  /** Switches the simulated transmitter off and on again. */
+  switchOn(): void {
+    if (this.socket?.readyState === WebSocket.OPEN) {
+      this.send({ type: "switch-on", number: ++this.number });
+      this.ask();
+    }
+  }
+
+  /** Begins to keep every movement with its time. */
+  record(): void {
+    clearTimeout(this.playing);
+    this.begun = performance.now();
+    this.recorded = [];
+    this.change({ recording: true });
+    this.note();
+  }
+
+  /** Ends the recording; undefined if none was begun. */
+  stopRecording(): Scene | undefined {
+    if (this.begun === undefined) {
+      return undefined;
+    }
+    const seconds = Math.max(0.5, (performance.now() - this.begun) / 1000);
+    this.begun = undefined;
+    this.change({ recording: false });
+    return { formatVersion: 1, name: "Recorded", steps: this.recorded, seconds };
+  }
+
+  /** Plays a scene on the bench in real time; the aircraft and the pads follow. */
+  play(scene: Scene, at: (seconds: number) => void): void {
+    clearTimeout(this.playing);
+    const start = performance.now();
+    const next = (index: number) => {
+      const step = scene.steps[index];
+      if (step === undefined) {
+        return;
+      }
+      this.playing = setTimeout(
+        () => {
+          this.change({ moment: step.moment, linkLost: step.linkLost });
+          at(step.atSeconds);
+          this.ask();
+          next(index + 1);
+        },
+        Math.max(0, start + 1000 * step.atSeconds - performance.now()),
+      );
+    };
+    next(0);
+  }
+
+  private note(): void {
+    if (this.begun !== undefined && this.recorded.length < MOST_STEPS) {
+      const atSeconds = (performance.now() - this.begun) / 1000;
+      const { moment, linkLost } = this.state;
+      this.recorded.push({ atSeconds, moment, linkLost });
+    }
   }
 
   /** Takes the link away from the simulated receiver, or gives it back. */
   loseLink(linkLost: boolean): void {
     this.change({ linkLost });
+    this.note();
     this.ask();
   }
 
@@ -176,6 +246,8 @@ export class BenchStore {
         });
         this.goOn(answer);
         break;
+      case "switched-on":
+        return;
       case "refused":
         this.underWay = false;
         this.change({ refused: answer.violations });

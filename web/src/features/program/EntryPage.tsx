@@ -1,83 +1,148 @@
 import { useState } from "react";
-import { useRevisions } from "@/api/queries";
-import { useEntries, type Entry } from "@/api/program";
+import { useEntered, useEntrySheet, useTick, type Entry } from "@/api/program";
+import { useHangar } from "@/api/queries";
 import { useModel } from "@/features/aircraft/model";
 import { Button } from "@/ui/button";
 import { Choice } from "@/ui/choice";
 import { Failure } from "@/ui/message";
+import { WordsCard } from "./WordsCard";
 
-/** What to type into the transmitter: everything, or only what differs from a revision entered before. */
+/** What to type into a transmitter, value by value, ticked off and read back; then only what differs. */
 export function EntryPage() {
   const { standing, draft } = useModel();
-  const revisions = useRevisions(standing.id);
-  const [entered, setEntered] = useState(
-    () => localStorage.getItem(`high-tally.entered.${standing.id}`) ?? "",
-  );
-  const before = revisions.data?.find((one) => String(one.number) === entered);
-  const entries = useEntries(draft.present, before?.setup);
-  const choose = (number: string) => {
-    setEntered(number);
-    localStorage.setItem(`high-tally.entered.${standing.id}`, number);
-  };
-  const places = [...new Set(entries.data?.map((one) => one.place))];
+  const hangar = useHangar();
+  const [into, setInto] = useState("");
+  const [all, setAll] = useState(true);
+  const others = (hangar.data ?? []).filter((one) => one.id !== standing.id);
+  const second = others.find((one) => String(one.id) === into)?.newest.setup.transmitter;
+  const transmitter = second ?? draft.present.transmitter;
+  const sheet = useEntrySheet(standing.id, draft.present, transmitter);
+  const entered = useEntered(standing.id, transmitter.name);
+  const tick = useTick(standing.id);
+  const ticked = new Map(entered.data?.map((one) => [one.key, one]));
+  const entries = sheet.data?.entries ?? [];
+  const differs = (one: Entry) => one.before !== one.value;
+  const shown = all ? entries : entries.filter(differs);
+  const places = [...new Set(shown.map((one) => one.menu || one.place))];
+  const open = entries.filter(differs).length;
+  const unread = entries.filter((one) => !differs(one) && ticked.get(one.key)?.readBack === false);
+  const mark = (one: Entry, value: string, readBack: boolean) =>
+    tick.mutate([{ transmitter: transmitter.name, key: one.key, value, readBack }]);
   return (
-    <div className="mx-auto max-w-[900px]">
+    <div className="mx-auto max-w-[940px]">
       <div className="no-print mb-3 flex flex-wrap items-end gap-3">
         <Choice
-          label="Already in the transmitter"
-          value={entered}
-          onValue={choose}
+          label="Typed into"
+          value={into}
+          onValue={setInto}
           options={[
-            ["", "nothing yet: the whole list"],
-            ...(revisions.data ?? []).map(
-              (one) => [String(one.number), `revision ${one.number}`] as const,
+            ["", draft.present.transmitter.name],
+            ...others.map(
+              (one) =>
+                [
+                  String(one.id),
+                  `${one.newest.setup.transmitter.name} (as with ${one.newest.setup.name})`,
+                ] as const,
             ),
+          ]}
+        />
+        <Choice
+          label="Show"
+          value={all ? "all" : "open"}
+          onValue={(value) => setAll(value === "all")}
+          options={[
+            ["all", "every value"],
+            ["open", "only what differs from what was entered"],
           ]}
         />
         <Button look="main" onClick={() => print()}>
           Print
         </Button>
+        <Button
+          disabled={open === 0 || tick.isPending}
+          onClick={() =>
+            tick.mutate(
+              entries.filter(differs).map((one) => ({
+                transmitter: transmitter.name,
+                key: one.key,
+                value: one.value,
+                readBack: false,
+              })),
+            )
+          }
+        >
+          All of it is entered
+        </Button>
       </div>
       <article className="rounded-card border border-line bg-sheet p-6 print:border-0 print:p-0">
-        <h2 className="text-2xl">
-          {draft.present.name}:{" "}
-          {before === undefined ? "entry sheet" : `what differs from revision ${before.number}`}
-        </h2>
+        <h2 className="text-2xl">{draft.present.name}: entry sheet</h2>
         <p className="mb-3 text-sm text-soft">
           High Tally cannot write into a transmitter. Type each value, tick it, then read all of it
-          back once. {draft.present.transmitter.name}, motor harmless.
+          back once: first box entered, second box read back. {transmitter.name}, motor harmless.
         </p>
-        {entries.isError && <Failure error={entries.error} />}
-        {entries.data?.length === 0 && <p className="font-medium text-done">Nothing differs.</p>}
+        <p className="mb-3 font-medium" role="status" data-open={open}>
+          {open === 0
+            ? "Nothing differs from what was entered."
+            : `${open} ${open === 1 ? "value" : "values"} to enter.`}{" "}
+          {unread.length > 0 && `${unread.length} entered and not yet read back.`}
+        </p>
+        {sheet.data?.notes.map((note) => (
+          <p key={note} className="border-l-4 border-tag bg-inset px-3 py-1 text-sm">
+            {note}
+          </p>
+        ))}
+        {sheet.isError && <Failure error={sheet.error} />}
+        {tick.isError && <Failure error={tick.error} />}
         {places.map((place) => (
           <section key={place} className="mb-3 break-inside-avoid">
             <h3 className="border-b border-ink text-base">{place}</h3>
             <table className="figures w-full text-sm" data-entries>
               <tbody>
-                {entries.data
-                  ?.filter((one) => one.place === place)
+                {shown
+                  .filter((one) => (one.menu || one.place) === place)
                   .map((one) => (
-                    <EntryRow key={one.key} one={one} />
+                    <tr key={one.key} className="border-b border-line" data-entry={one.key}>
+                      <td className="w-6 py-0.5">
+                        <input
+                          type="checkbox"
+                          aria-label={`${one.place}, ${one.what}: entered`}
+                          className="size-4"
+                          checked={!differs(one)}
+                          onChange={(event) =>
+                            mark(one, event.target.checked ? one.value : "", false)
+                          }
+                        />
+                      </td>
+                      <td className="w-6 py-0.5">
+                        <input
+                          type="checkbox"
+                          aria-label={`${one.place}, ${one.what}: read back`}
+                          title="read back"
+                          className="size-4 rounded-full accent-[var(--done)]"
+                          disabled={differs(one)}
+                          checked={!differs(one) && ticked.get(one.key)?.readBack === true}
+                          onChange={(event) => mark(one, one.value, event.target.checked)}
+                        />
+                      </td>
+                      <td className="w-1/2 py-0.5">
+                        {one.menu !== "" && <span className="text-soft">{one.place}: </span>}
+                        <span className="inline-block first-letter:uppercase">{one.what}</span>
+                      </td>
+                      <td className="py-0.5 text-soft line-through">
+                        {differs(one) ? one.before : ""}
+                      </td>
+                      <td className="py-0.5 font-semibold">{one.value}</td>
+                      <td className="py-0.5 text-xs text-soft">
+                        {one.twin === "" ? "" : "must equal its twin"}
+                      </td>
+                    </tr>
                   ))}
               </tbody>
             </table>
           </section>
         ))}
       </article>
+      {second === undefined && <WordsCard />}
     </div>
-  );
-}
-
-function EntryRow({ one }: { one: Entry }) {
-  return (
-    <tr className="border-b border-line" data-entry={one.key}>
-      <td className="w-6 py-0.5">
-        <input type="checkbox" aria-label={`${one.what} entered`} className="size-4" />
-      </td>
-      <td className="w-1/2 py-0.5 first-letter:uppercase">{one.what}</td>
-      <td className="py-0.5 text-soft line-through">{one.before}</td>
-      <td className="py-0.5 font-semibold">{one.value}</td>
-      <td className="py-0.5 text-xs text-soft">{one.twin === "" ? "" : "must equal its twin"}</td>
-    </tr>
   );
 }

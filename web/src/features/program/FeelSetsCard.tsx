@@ -85,7 +85,7 @@ function StartingPoints() {
   const start = useFeelStart();
   const three = draft.present.transmitter.inputs.filter((one) => one.positions === 3);
   const [input, setInput] = useState(three[0]?.id ?? "");
-  const take = (way: "ONE_SOFT" | "LADDER") =>
+  const take = (way: "ONE_SOFT" | "LADDER" | "PER_PHASE") =>
     start.mutate(
       { setup: draft.present, way, input: way === "LADDER" ? input : "" },
       { onSuccess: (setup) => change({ type: "replace", setup }) },
@@ -104,9 +104,13 @@ function StartingPoints() {
           />
         </>
       )}
+      {draft.present.phases.length > 1 && (
+        <Button onClick={() => take("PER_PHASE")}>A set for every phase</Button>
+      )}
       <p className="w-full text-xs text-soft">
         One soft setting: nothing has to be switched, much expo tames full travel. Ladder: full and
-        nearly linear, full and soft in the middle to begin with, reduced and soft.
+        nearly linear, full and soft in the middle to begin with, reduced and soft. A set for every
+        phase: less in speed, all there is in slow air.
       </p>
       {start.isError && <Failure error={start.error} />}
     </div>

@@ -1,5 +1,5 @@
-import { Play, TriangleAlert } from "lucide-react";
-import { useHazards, type Hazard } from "@/api/program";
+import { Play, Square, TriangleAlert } from "lucide-react";
+import { useHazardSearch, type Hazard } from "@/api/program";
 import { useModel } from "@/features/aircraft/model";
 import { useBenchStore } from "@/features/bench/store";
 import { Button } from "@/ui/button";
@@ -12,19 +12,31 @@ const PLAY_MS = 1200;
 /** Every position of every switch tried: what a pilot would only find in the air. */
 export function HazardsPage() {
   const { draft } = useModel();
-  const found = useHazards(draft.present);
-  const outcome = found.data;
+  const search = useHazardSearch(draft.present);
+  const outcome = search.state?.outcome;
   return (
     <div className="grid gap-4 lg:grid-cols-[minmax(0,1fr)_380px]">
       <div className="min-w-0 space-y-3">
         <Card title="What every switch can do">
-          {found.isError && <Failure error={found.error} />}
-          {outcome === undefined ? (
-            <p className="text-soft">Trying every position …</p>
+          {search.error !== null && <Failure error={search.error} />}
+          {outcome == null ? (
+            <div className="flex flex-wrap items-center gap-3">
+              <label className="flex flex-1 items-center gap-2 text-soft">
+                Trying every position …
+                <progress max={1} value={search.state?.part ?? 0} className="h-3 flex-1" />
+              </label>
+              <Button onClick={search.stop}>
+                <Square aria-hidden size={14} /> Stop
+              </Button>
+            </div>
           ) : (
             <p data-outcome={outcome.hazards.length}>
-              {outcome.states.toLocaleString("en-GB")} positions of levers and switches, each with
-              the corners of the sticks and every single flick from there.{" "}
+              {outcome.states.toLocaleString("en-GB")} positions of switches and stretches of
+              levers, each with every single flick from there, sticks and levers anywhere:{" "}
+              {outcome.sampled === 0
+                ? "proven by bounds, nothing sampled. "
+                : `bounded, in ${outcome.sampled} of them tried in the corners. `}
+              {!outcome.complete && <strong>Stopped before the end. </strong>}
               {outcome.hazards.length === 0 ? (
                 <strong className="text-done">Nothing was found.</strong>
               ) : (

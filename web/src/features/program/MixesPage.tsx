@@ -1,22 +1,15 @@
 import { Plus, X } from "lucide-react";
-import { useState } from "react";
-import {
-  useBuildMix,
-  useGallery,
-  useProgramSheet,
-  type CurvePoint,
-  type Mix,
-  type RecipeCard,
-} from "@/api/program";
+import { useProgramSheet, type CurvePoint, type Mix } from "@/api/program";
 import { DraftChoice, DraftNumber, DraftText } from "@/features/aircraft/fields";
+import { travel } from "@/domain/words";
 import { useModel } from "@/features/aircraft/model";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Choice } from "@/ui/choice";
-import { Failure } from "@/ui/message";
-import { TextLine } from "@/ui/text-line";
 import { BenchBeside } from "./BenchBeside";
 import { CurveEditor } from "./CurveEditor";
+import { Gallery } from "./Gallery";
+import { Term } from "./Term";
 import { DraftPhases, DraftWhen } from "./parts";
 
 const SOURCES = [
@@ -38,7 +31,13 @@ export function MixesPage() {
       <div className="min-w-0 space-y-3">
         <Gallery />
         {draft.present.mixes.map((mix, i) => (
-          <MixCard key={mix.id} mix={mix} index={i} asCurve={sheet.data?.mixCurves[i] ?? []} />
+          <MixCard
+            key={mix.id}
+            mix={mix}
+            index={i}
+            asCurve={sheet.data?.mixCurves[i] ?? []}
+            reach={sheet.data?.mixReach[i] ?? []}
+          />
         ))}
         {draft.present.mixes.length === 0 && (
           <p className="px-1 text-soft">No mix yet: sticks move their surfaces and nothing else.</p>
@@ -49,97 +48,16 @@ export function MixesPage() {
   );
 }
 
-function Gallery() {
-  const { draft, change } = useModel();
-  const gallery = useGallery();
-  const build = useBuildMix();
-  const [chosen, setChosen] = useState<RecipeCard>();
-  const [percent, setPercent] = useState("");
-  const [phase, setPhase] = useState("");
-  const phases = draft.present.phases;
-  const add = () =>
-    chosen !== undefined &&
-    build.mutate(
-      {
-        setup: draft.present,
-        recipe: chosen.recipe,
-        percent: Number(percent.replace(",", ".")),
-        preset: chosen.recipe === "ELEVATOR_TO_FLAP" ? phase : "",
-        phases: chosen.recipe === "ELEVATOR_TO_FLAP" || phase === "" ? [] : [phase],
-      },
-      {
-        onSuccess: (setup) => {
-          change({ type: "replace", setup });
-          setChosen(undefined);
-        },
-      },
-    );
-  return (
-    <Card title="Add a mix">
-      <div className="flex flex-wrap gap-1.5">
-        {gallery.data?.map((card) => (
-          <Button
-            key={card.recipe}
-            look={chosen?.recipe === card.recipe ? "main" : "plain"}
-            className="!min-h-8 text-sm"
-            onClick={() => {
-              setChosen(card);
-              setPercent(String(card.start));
-              setPhase("");
-            }}
-          >
-            {card.title}
-          </Button>
-        ))}
-      </div>
-      {chosen !== undefined && (
-        <form
-          className="mt-3 flex flex-wrap items-end gap-3 border-t border-line pt-3"
-          onSubmit={(event) => {
-            event.preventDefault();
-            add();
-          }}
-        >
-          <p className="w-full font-medium">{chosen.reason}</p>
-          <div className="max-w-sm">
-            <TextLine
-              label={chosen.asks}
-              inputMode="decimal"
-              required
-              width="w-28"
-              value={percent}
-              onValue={setPercent}
-            />
-          </div>
-          {phases.length > 1 && (
-            <Choice
-              label={chosen.recipe === "ELEVATOR_TO_FLAP" ? "Preset of phase" : "Acts in"}
-              value={phase}
-              onValue={setPhase}
-              options={[
-                ["", chosen.recipe === "ELEVATOR_TO_FLAP" ? "none, the figure" : "all phases"],
-                ...phases.map((one) => [one.id, one.name] as const),
-              ]}
-            />
-          )}
-          <Button type="submit" look="main" disabled={build.isPending}>
-            <Plus aria-hidden size={16} /> Build it
-          </Button>
-        </form>
-      )}
-      {build.isError && <Failure error={build.error} />}
-    </Card>
-  );
-}
-
 interface MixProps {
   mix: Mix;
   index: number;
   /** The mix as a curve, as the core has it. */
   asCurve: CurvePoint[];
+  /** What it does to each target, mm. */
+  reach: { target: string; plusMm: number; minusMm: number }[];
 }
 
-function MixCard({ mix, index, asCurve }: MixProps) {
+function MixCard({ mix, index, asCurve, reach }: MixProps) {
   const { draft, change } = useModel();
   const setup = draft.present;
   const at = ["mixes", index] as const;
@@ -218,7 +136,12 @@ function MixCard({ mix, index, asCurve }: MixProps) {
           <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
             <DraftNumber path={[...at, "weightPlusPercent"]} />
             <DraftNumber path={[...at, "weightMinusPercent"]} />
-            <DraftNumber path={[...at, "startPercent"]} />
+            <div>
+              <DraftNumber path={[...at, "startPercent"]} />
+              <span className="text-xs">
+                About the <Term name="start point" />
+              </span>
+            </div>
             <Button className="self-center" onClick={() => set("curve", asCurve)}>
               Make it a curve
             </Button>
@@ -227,7 +150,7 @@ function MixCard({ mix, index, asCurve }: MixProps) {
       </div>
       <h3 className="mt-3 text-sm font-semibold">Moves</h3>
       <ul className="mt-1 grid gap-2 sm:grid-cols-2">
-        {mix.targets.map((_, i) => (
+        {mix.targets.map((target, i) => (
           <li key={i} className="flex items-end gap-2">
             <div className="flex-1 pb-[1.05rem]">
               <DraftChoice
@@ -239,6 +162,7 @@ function MixCard({ mix, index, asCurve }: MixProps) {
             <div className="w-32">
               <DraftNumber path={[...at, "targets", i, "factor"]} />
             </div>
+            <Reach one={reach.find((each) => each.target === target.target)} />
             {mix.targets.length > 1 && (
               <Button
                 look="quiet"
@@ -269,5 +193,18 @@ function MixCard({ mix, index, asCurve }: MixProps) {
         <DraftPhases path={[...at, "phases"]} />
       </div>
     </Card>
+  );
+}
+
+/** What a mix does to a surface at both ends of its source. */
+function Reach({ one }: { one: MixProps["reach"][number] | undefined }) {
+  const { draft } = useModel();
+  const surface = draft.present.surfaces.find((each) => each.id === one?.target);
+  return one === undefined || surface === undefined ? null : (
+    <p className="figures w-24 pb-[1.05rem] text-xs text-soft" data-reach={one.target}>
+      {travel(one.minusMm, surface)}
+      <br />
+      {travel(one.plusMm, surface)}
+    </p>
   );
 }

@@ -1,3 +1,4 @@
+import { useProgramSheet } from "@/api/program";
 import { useBench } from "@/features/bench/store";
 
 /** The phase that is on, as the switches on the bench stand. */
@@ -6,10 +7,33 @@ export function PhaseNote() {
   const name = useBench((state) => state.setup?.phases.find((one) => one.id === phase)?.name ?? "");
   const fadedIn = useBench((state) => state.frame?.bench.fadedIn ?? 1);
   const count = useBench((state) => state.setup?.phases.length ?? 0);
-  return count < 2 ? null : (
-    <p className="mb-2 text-center" data-phase={phase}>
-      {fadedIn < 1 ? `Fading in, ${Math.round(100 * fadedIn)} %:` : "Phase"}{" "}
-      <strong className="rounded-full bg-brand px-2.5 py-0.5 text-on-brand">{name}</strong>
-    </p>
+  const setup = useBench((state) => state.setup);
+  const warnings = useBench((state) => state.frame?.bench.warnings) ?? [];
+  const sheet = useProgramSheet(setup);
+  const steps = sheet.data?.steps.filter((one) => one.from === phase) ?? [];
+  return (
+    <>
+      {warnings.length > 0 && (
+        <p role="alert" className="mb-2 border-l-4 border-grounded bg-inset px-2 py-1 text-sm">
+          Switched on: {warnings.join(" ")}
+        </p>
+      )}
+      {count > 1 && (
+        <div className="mb-2 text-center">
+          <p className="mb-1 text-center" data-phase={phase}>
+            {fadedIn < 1 ? `Fading in, ${Math.round(100 * fadedIn)} %:` : "Phase"}{" "}
+            <strong className="rounded-full bg-brand px-2.5 py-0.5 text-on-brand">{name}</strong>
+          </p>
+          <details className="text-left text-sm">
+            <summary className="cursor-pointer text-soft">What a flick would bring</summary>
+            <ul className="list-disc pl-5" data-steps>
+              {steps.map((one) => (
+                <li key={one.to}>{one.words}</li>
+              ))}
+            </ul>
+          </details>
+        </div>
+      )}
+    </>
   );
 }

@@ -1,16 +1,16 @@
 import { ArrowDown, ArrowUp, X } from "lucide-react";
 import { useState } from "react";
-import { useAddPhase, useProgramSheet, type Phase } from "@/api/program";
+import { useProgramSheet, type Phase } from "@/api/program";
 import { travel } from "@/domain/words";
 import { DraftCheck, DraftNumber, DraftText, useField } from "@/features/aircraft/fields";
 import { useModel } from "@/features/aircraft/model";
 import { useBench } from "@/features/bench/store";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
-import { Choice } from "@/ui/choice";
-import { Failure } from "@/ui/message";
 import { problemOf } from "@/ui/range";
-import { TextLine } from "@/ui/text-line";
+import { Term } from "./Term";
+import { RemoveDialog } from "./RemoveDialog";
+import { AddPhase } from "./AddPhase";
 import { BenchBeside } from "./BenchBeside";
 import { DraftWhen } from "./parts";
 
@@ -21,6 +21,7 @@ export function PhasesPage() {
   const sheet = useProgramSheet(setup);
   const now = useBench((state) => state.frame?.phase);
   const last = setup.phases.length - 1;
+  const [gone, setGone] = useState("");
   const setPhases = (value: Phase[]) => change({ type: "edit", path: ["phases"], value });
   const move = (i: number, by: number) => {
     const phases = [...setup.phases];
@@ -74,6 +75,9 @@ export function PhasesPage() {
               ))}
             </tbody>
           </table>
+          <p className="mt-2 text-sm">
+            About <Term name="priority" />, <Term name="fade" /> and <Term name="differential" />.
+          </p>
         </Card>
         {setup.phases.map((phase, i) => (
           <Card
@@ -104,7 +108,7 @@ export function PhasesPage() {
                     look="quiet"
                     className="!px-2"
                     aria-label={`Remove ${phase.name}`}
-                    onClick={() => setPhases(setup.phases.filter((_, other) => other !== i))}
+                    onClick={() => setGone(phase.id)}
                   >
                     <X aria-hidden size={15} />
                   </Button>
@@ -133,6 +137,11 @@ export function PhasesPage() {
           </Card>
         ))}
         <AddPhase />
+        <RemoveDialog
+          id={gone}
+          name={setup.phases.find((one) => one.id === gone)?.name ?? ""}
+          onClose={() => setGone("")}
+        />
       </div>
       <BenchBeside />
     </div>
@@ -233,72 +242,5 @@ function DifferentialRow({ index, phase }: { index: number; phase: Phase }) {
         </span>
       ))}
     </div>
-  );
-}
-
-function AddPhase() {
-  const { draft, change } = useModel();
-  const add = useAddPhase();
-  const setup = draft.present;
-  const switches = setup.transmitter.inputs.filter((one) => one.kind === "SWITCH");
-  const [name, setName] = useState("");
-  const [from, setFrom] = useState(setup.phases.at(-1)?.id ?? "");
-  const [input, setInput] = useState(switches[0]?.id ?? "");
-  const [position, setPosition] = useState("2");
-  const chosen = switches.find((one) => one.id === input);
-  return (
-    <Card title="Make a phase separate">
-      <form
-        className="grid grid-cols-2 gap-3 sm:grid-cols-4"
-        onSubmit={(event) => {
-          event.preventDefault();
-          add.mutate(
-            { setup, name: name.trim(), from, input, position: Number(position) },
-            {
-              onSuccess: (changed) => {
-                change({ type: "replace", setup: changed });
-                setName("");
-              },
-            },
-          );
-        }}
-      >
-        <TextLine
-          label="Name of the phase"
-          required
-          maxLength={40}
-          value={name}
-          onValue={setName}
-        />
-        <Choice
-          label="Begins as a copy of"
-          value={from}
-          onValue={setFrom}
-          options={setup.phases.map((one) => [one.id, one.name] as const)}
-        />
-        <Choice
-          label="Switch"
-          value={input}
-          onValue={setInput}
-          options={switches.map((one) => [one.id, one.name] as const)}
-        />
-        <Choice
-          label="Position"
-          value={position}
-          onValue={setPosition}
-          options={Array.from(
-            { length: chosen?.positions ?? 2 },
-            (_, i) => [`${i + 1}`, `${i + 1}`] as const,
-          )}
-        />
-        <Button type="submit" look="main" disabled={add.isPending || switches.length === 0}>
-          Add the phase
-        </Button>
-      </form>
-      <p className="mt-2 text-xs text-soft">
-        Today’s values are copied into it, so nothing moves differently until you change them.
-      </p>
-      {add.isError && <Failure error={add.error} />}
-    </Card>
   );
 }

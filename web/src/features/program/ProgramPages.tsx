@@ -1,7 +1,8 @@
 import { Subpages } from "@/ui/subpages";
 
 const PAGES = [
-  ["", "Feel and outputs"],
+  ["feel", "Feel"],
+  ["", "Surface by surface"],
   ["phases", "Flight phases"],
   ["mixes", "Mixes"],
   ["power", "Power and timers"],

@@ -1,3 +1,4 @@
+import { useState } from "react";
 import { Plus, X } from "lucide-react";
 import { useProgramSheet } from "@/api/program";
 import { DraftChoice, DraftNumber, DraftText } from "@/features/aircraft/fields";
@@ -5,6 +6,7 @@ import { useModel } from "@/features/aircraft/model";
 import { useBench } from "@/features/bench/store";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
+import { RemoveDialog } from "./RemoveDialog";
 import { BenchBeside } from "./BenchBeside";
 
 const KINDS = [
@@ -60,6 +62,7 @@ export function SwitchesPage() {
 }
 
 function Conditions({ sentences }: { sentences: string[] }) {
+  const [gone, setGone] = useState("");
   const { draft, change } = useModel();
   const setup = draft.present;
   const truths = useBench((state) => state.frame?.bench.truths);
@@ -101,15 +104,17 @@ function Conditions({ sentences }: { sentences: string[] }) {
               <span className="text-sm text-soft">{sentences[i]}</span>
             </span>
           </summary>
-          <ConditionEditor
-            index={i}
-            onRemove={() => set(setup.conditions.filter((_, o) => o !== i))}
-          />
+          <ConditionEditor index={i} onRemove={() => setGone(setup.conditions[i]?.id ?? "")} />
         </details>
       ))}
       <Button className="mt-2" onClick={add}>
         <Plus aria-hidden size={16} /> Condition
       </Button>
+      <RemoveDialog
+        id={gone}
+        name={setup.conditions.find((one) => one.id === gone)?.name ?? ""}
+        onClose={() => setGone("")}
+      />
     </Card>
   );
 }

@@ -97,7 +97,7 @@ public final class Rigs {
     String[] sides = {"left", "right"};
     for (int i = 0; i < 2; i++) {
       channels.add(
-          new Channel(i + 1, sides[i], sides[i], i == 1, subTrims[i], ends[i], ends[1 - i]));
+          new Channel(i + 1, sides[i], sides[i], i == 1, subTrims[i], ends[i], ends[1 - i], 0));
       servos.add(
           new Servo(
               "s-" + sides[i],
@@ -174,7 +174,8 @@ public final class Rigs {
         200,
         List.of(
             new TransmitterInput("lever", "lever", InputKind.LEVER, 0),
-            new TransmitterInput("switch", "switch", InputKind.SWITCH, 3)));
+            new TransmitterInput("switch", "switch", InputKind.SWITCH, 3)),
+        List.of());
   }
 
   /** The one phase a simple model has. */

@@ -33,15 +33,14 @@ public final class Screenshots {
     Files.createDirectories(folder);
     plain("hangar", "", ColorScheme.LIGHT);
     plain("model-rig", "models/1/rig", ColorScheme.LIGHT);
-    plain("model-program", "models/1/program", ColorScheme.DARK);
+    plain("feel", "models/2/program/feel", ColorScheme.DARK);
     plain("findings", "models/3/rig", ColorScheme.LIGHT);
-    plain("new-model", "new", ColorScheme.LIGHT);
-    plain("airframe", "models/2/rig/airframe", ColorScheme.LIGHT);
     plain("balance", "models/1/rig/balance", ColorScheme.LIGHT);
     plain("phases", "models/2/program/phases", ColorScheme.LIGHT);
     plain("mixes", "models/2/program/mixes", ColorScheme.LIGHT);
     plain("power", "models/4/program/power", ColorScheme.LIGHT);
     hazards();
+    scene();
     channelMap();
     guidedStep();
     throwsWanted();
@@ -79,6 +78,22 @@ public final class Screenshots {
     page.locator("[data-hazard]").first().waitFor();
     page.waitForTimeout(400);
     save(page, "hazards");
+  }
+
+  /** A feel changed, and a scene that shows where that differs. */
+  private void scene() {
+    Page page = open("models/2/program/feel", 1280, 800, ColorScheme.LIGHT);
+    click(page, "Runs out before the figure is flown", 1);
+    click(page, "Make this step", 1);
+    page.navigate(app.address() + "models/2/check");
+    page.getByRole(AriaRole.LINK, named("Scenes")).click();
+    click(page, "Everything once", 1);
+    page.getByLabel("Compare with").selectOption("1");
+    click(page, "Compare", 1);
+    page.locator("[data-mark]").first().waitFor();
+    click(page, "Play", 1);
+    page.waitForTimeout(1100);
+    save(page, "scene");
   }
 
   private void channelMap() {
@@ -136,8 +151,6 @@ public final class Screenshots {
     }
     page.waitForTimeout(200);
     save(page, "adjustment-step");
-    page.getByRole(AriaRole.BUTTON, named("Dark theme")).click();
-    save(page, "adjustment-step-dark");
   }
 
   private static void click(Page page, String name, int times) {

@@ -77,7 +77,7 @@ class ProgramStoriesTest extends Story {
 
   @Test
   void aLadderOfThreePositionsChangesTheThrowWithTheSwitch() {
-    Page page = open("models/3/program");
+    Page page = open("models/3/program/feel");
     button(page, "Ladder of three positions").click();
     assertThat(page.getByText("Reduced and soft").first()).isVisible();
     page.locator("[data-stick=right]").focus();
@@ -98,18 +98,65 @@ class ProgramStoriesTest extends Story {
 
   @Test
   void oneRateAndOneMixGiveAnEntrySheetOfExactlyThoseValues() {
-    Page page = open("models/2/program");
+    Page page = open("models/2/program/entry");
+    button(page, "All of it is entered").click();
+    assertThat(page.locator("[data-open='0']")).isVisible();
+    page.getByRole(AriaRole.LINK, named("Surface by surface")).click();
     assertThat(page.getByRole(AriaRole.HEADING, named("Roll, at the left aileron"))).isVisible();
     page.getByLabel("Rate, plus side").first().fill("90");
     page.getByRole(AriaRole.LINK, named("Mixes")).click();
     page.getByLabel("Weight, plus side").first().fill("31");
     page.getByRole(AriaRole.LINK, named("Entry sheet")).click();
-    page.getByLabel("Already in the transmitter").selectOption("1");
+    page.getByLabel("Show").selectOption("open");
     Locator entries = page.locator("[data-entry]");
     assertThat(entries).hasCount(2);
     assertThat(entries.first()).containsText("85 %");
     assertThat(entries.first()).containsText("90 % / 85 %");
     assertThat(entries.last()).containsText("31 % / 28 %");
+    entries.last().getByRole(AriaRole.CHECKBOX).first().click();
+    assertThat(entries).hasCount(1);
+    page.reload();
+    page.getByLabel("Show").selectOption("open");
+    assertThat(entries).hasCount(1);
+    assertThat(browser.errors()).isEmpty();
+  }
+
+  @Test
+  void aSceneShowsWhatAChangeDoesAndWords() {
+    Page page = open("models/2/program/feel");
+    button(page, "Twitchy around the centre").click();
+    assertThat(page.locator("[data-advice]")).containsText("expo 30 to 40 %");
+    button(page, "Make this step").click();
+    page.getByRole(AriaRole.LINK, containing("Check")).click();
+    page.getByRole(AriaRole.LINK, named("Scenes")).click();
+    button(page, "Everything once").click();
+    page.getByLabel("Compare with").selectOption("1");
+    button(page, "Compare").click();
+    assertThat(page.getByText("Left aileron +").or(page.getByText("Left aileron −")).first())
+        .isVisible();
+    assertThat(page.locator("[data-mark]").first()).isVisible();
+    button(page, "Record").click();
+    page.getByLabel("front right switch, position 3").click();
+    assertThat(page.locator("[data-phase=landing]")).isVisible();
+    button(page, "Stop recording").click();
+    assertThat(page.locator("[data-scene='2']")).isVisible();
+    page.getByLabel("front right switch, position 1").click();
+    assertThat(page.locator("[data-phase=landing]")).hasCount(0);
+    button(page, "Play").click();
+    assertThat(page.locator("[data-phase=landing]")).isVisible();
+    assertThat(browser.errors()).isEmpty();
+  }
+
+  @Test
+  void removingAPhaseSaysWhatHangsOnIt() {
+    Page page = open("models/2/program/phases");
+    button(page, "Remove Speed").click();
+    assertThat(page.locator("[data-uses]"))
+        .containsText("Rates “Speed, small throws” acts only in this phase: it goes too.");
+    button(page, "Remove it and do that").click();
+    assertThat(page.locator("[data-phases] thead")).not().containsText("Speed");
+    button(page, "Undo").click();
+    assertThat(page.locator("[data-phases] thead")).containsText("Speed");
     assertThat(browser.errors()).isEmpty();
   }
 }

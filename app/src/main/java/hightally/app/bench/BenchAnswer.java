@@ -16,6 +16,7 @@ import java.util.List;
 @JsonSubTypes({
   @JsonSubTypes.Type(value = BenchAnswer.Loaded.class, name = "loaded"),
   @JsonSubTypes.Type(value = BenchAnswer.Frame.class, name = "frame"),
+  @JsonSubTypes.Type(value = BenchAnswer.SwitchedOn.class, name = "switched-on"),
   @JsonSubTypes.Type(value = BenchAnswer.Refused.class, name = "refused")
 })
 public sealed interface BenchAnswer {
@@ -35,6 +36,9 @@ public sealed interface BenchAnswer {
       Tally tally,
       LinkageView linkage)
       implements BenchAnswer {}
+
+  /** The simulated transmitter was switched on again. */
+  record SwitchedOn(long number) implements BenchAnswer {}
 
   /** The request broke its contract; the bench shows what it showed before. */
   record Refused(long number, List<Violation> violations) implements BenchAnswer {}

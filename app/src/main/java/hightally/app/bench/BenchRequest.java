@@ -9,7 +9,8 @@ import hightally.core.signal.Moment;
 @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "type")
 @JsonSubTypes({
   @JsonSubTypes.Type(value = BenchRequest.Load.class, name = "load"),
-  @JsonSubTypes.Type(value = BenchRequest.Move.class, name = "move")
+  @JsonSubTypes.Type(value = BenchRequest.Move.class, name = "move"),
+  @JsonSubTypes.Type(value = BenchRequest.SwitchOn.class, name = "switch-on")
 })
 sealed interface BenchRequest {
   /** Number the page gave; the answer carries it back. */
@@ -17,6 +18,9 @@ sealed interface BenchRequest {
 
   /** Put this setup on the bench. */
   record Load(long number, Setup setup) implements BenchRequest {}
+
+  /** Switch the simulated transmitter off and on: timers, latch and warnings begin again. */
+  record SwitchOn(long number) implements BenchRequest {}
 
   /**
    * Show this moment, and the tally of one surface.

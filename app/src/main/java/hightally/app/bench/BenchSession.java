@@ -35,6 +35,10 @@ final class BenchSession {
         List<SurfaceSheet> sheets = load(load.setup());
         return new BenchAnswer.Loaded(load.number(), sheets, findings());
       }
+      if (request instanceof BenchRequest.SwitchOn) {
+        run = new BenchRun(path);
+        return new BenchAnswer.SwitchedOn(request.number());
+      }
       BenchRequest.Move move = (BenchRequest.Move) request;
       return show(
           move.number(),
@@ -80,8 +84,12 @@ final class BenchSession {
         path.setup().phases().get(now.phase()).id(),
         now,
         now.positions(),
-        TallyMaker.of(path, known, surface),
+        TallyMaker.underWay(path, known, surface, now.phase(), actual(surface, now.positions())),
         linkage(surface, now.positions()));
+  }
+
+  private double actual(int surface, Positions positions) {
+    return positions.commandPercent()[path.channelBehind(surface)];
   }
 
   private BenchAnswer.LinkageView linkage(int surface, Positions positions) {

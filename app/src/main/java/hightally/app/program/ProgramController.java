@@ -2,16 +2,24 @@ package hightally.app.program;
 
 import hightally.core.hazard.HazardSearch;
 import hightally.core.program.EntrySheet;
+import hightally.core.program.FeelAdvice;
+import hightally.core.program.FeelCurves;
 import hightally.core.program.FeelStart;
 import hightally.core.program.MixGallery;
 import hightally.core.program.PhaseAdded;
+import hightally.core.program.ProgramRemoved;
 import hightally.core.program.ProgramSheet;
 import hightally.core.quantity.Validation;
+import hightally.core.response.Response;
+import hightally.core.response.Shape;
+import hightally.core.response.ShapeConversion;
 import hightally.core.setup.Setup;
 import hightally.core.signal.SignalPath;
 import io.swagger.v3.oas.annotations.Operation;
 import java.util.List;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -21,6 +29,15 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/program")
 class ProgramController {
+  private final HazardRuns runs;
+
+  ProgramController(HazardRuns runs) {
+    this.runs = runs;
+  }
+
+  /** A response to convert. */
+  record ConversionAsked(Response response, Shape to, ShapeConversion.Keep keep) {}
+
   /** A setup to look at. */
   record ProgramAsked(Setup setup) {}
 
@@ -62,6 +79,54 @@ class ProgramController {
   @Operation(summary = "The setup with one of the usual ways of rates and expo")
   Setup feel(@RequestBody FeelStart.FeelWish wish) {
     return FeelStart.of(wish);
+  }
+
+  @PostMapping("/feel/convert")
+  @Operation(summary = "A response in another shape, keeping its centre slope or its whole curve")
+  ShapeConversion.Converted convert(@RequestBody ConversionAsked asked) {
+    return ShapeConversion.of(asked.response(), asked.to(), asked.keep());
+  }
+
+  @PostMapping("/feel/curves")
+  @Operation(summary = "Every feel a control can have, stick against mm")
+  FeelCurves.Together curves(@RequestBody FeelCurves.CurvesAsked asked) {
+    return FeelCurves.of(asked);
+  }
+
+  @GetMapping("/feel/words")
+  @Operation(summary = "What pilots say about a stick, and what it points to")
+  List<FeelAdvice.ComplaintCard> words() {
+    return FeelAdvice.cards();
+  }
+
+  @PostMapping("/feel/words")
+  @Operation(summary = "The first step for what a pilot says about a stick")
+  FeelAdvice.FeelStep advise(@RequestBody FeelAdvice.FeelAsked asked) {
+    return FeelAdvice.of(asked);
+  }
+
+  @PostMapping("/removal")
+  @Operation(summary = "The program without a phase or condition, and what goes with it")
+  ProgramRemoved.Removal remove(@RequestBody ProgramRemoved.RemovalAsked asked) {
+    return ProgramRemoved.of(asked);
+  }
+
+  @PostMapping("/hazards/searches")
+  @Operation(summary = "Begins a search for hazards that can be watched and stopped")
+  HazardRuns.SearchState search(@RequestBody ProgramAsked asked) {
+    return runs.begin(asked.setup());
+  }
+
+  @GetMapping("/hazards/searches/{id}")
+  @Operation(summary = "How far a search is; its outcome once it has ended")
+  HazardRuns.SearchState searched(@PathVariable long id) {
+    return runs.state(id);
+  }
+
+  @DeleteMapping("/hazards/searches/{id}")
+  @Operation(summary = "Stops a search; what was found so far is kept")
+  HazardRuns.SearchState stop(@PathVariable long id) {
+    return runs.stop(id);
   }
 
   @PostMapping("/entry-sheet")

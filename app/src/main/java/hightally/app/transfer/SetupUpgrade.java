@@ -37,9 +37,32 @@ final class SetupUpgrade {
   static JsonNode of(ObjectMapper mapper, JsonNode tree) {
     int version = tree.path("formatVersion").asInt();
     JsonNode second = version == 1 ? new SetupUpgrade(mapper, tree.deepCopy()).upgraded() : tree;
-    return second.path("formatVersion").asInt() == 2
-        ? new SetupUpgrade(mapper, second.deepCopy()).withProgram()
-        : second;
+    JsonNode third =
+        second.path("formatVersion").asInt() == 2
+            ? new SetupUpgrade(mapper, second.deepCopy()).withProgram()
+            : second;
+    return third.path("formatVersion").asInt() == 3
+        ? new SetupUpgrade(mapper, third.deepCopy()).withWords()
+        : third;
+  }
+
+  /** Version 4 knows slowed channels, a transmitter's own words, and when a trim has settled. */
+  private JsonNode withWords() {
+    setup.put("formatVersion", 4);
+    each("channels").forEach(channel -> channel.put("slowedSeconds", 0));
+    if (setup.get("transmitter") instanceof ObjectNode transmitter) {
+      transmitter.putArray("words");
+    }
+    if (setup.get("house") instanceof ObjectNode house) {
+      HouseValues standard = HouseValues.STANDARD;
+      house.put("settledFlights", standard.settledFlights());
+      house.put("settledClicks", standard.settledClicks());
+      house.put("sameCgMm", standard.sameCgMm());
+      house.put("suspiciousMm", standard.suspiciousMm());
+      house.put("leaveClicks", standard.leaveClicks());
+      house.put("confirmClicks", standard.confirmClicks());
+    }
+    return setup;
   }
 
   /** Version 3 knows phases, mixes and power: one phase with the presets, no mix, a plain motor. */

@@ -85,6 +85,8 @@ class ProgramApiTest extends ApiTest {
                     "ELEVATOR_TO_FLAP",
                     "percent",
                     0,
+                    "lever",
+                    "",
                     "preset",
                     "thermal-1",
                     "phases",

@@ -13,6 +13,7 @@ import java.util.List;
  * @param timerSeconds what every timer shows
  * @param spoken what the timers said in this step
  * @param alarms names of the alarms that sound
+ * @param warnings what the transmitter warns of since it was switched on, until it is seen to
  * @param truths whether each condition is true
  * @param busy whether something goes on moving by itself
  */
@@ -25,5 +26,6 @@ public record BenchMoment(
     List<Double> timerSeconds,
     List<String> spoken,
     List<String> alarms,
+    List<String> warnings,
     List<Boolean> truths,
     boolean busy) {}

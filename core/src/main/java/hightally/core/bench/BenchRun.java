@@ -1,10 +1,14 @@
 package hightally.core.bench;
 
 import hightally.core.channel.Channel;
+import hightally.core.channel.TransmitterInput;
 import hightally.core.phase.Phase;
 import hightally.core.power.FailsafeSetting;
 import hightally.core.power.FlightTimer;
+import hightally.core.power.StartPosition;
 import hightally.core.power.TelemetryAlarm;
+import hightally.core.quantity.Words;
+import hightally.core.setup.Device;
 import hightally.core.setup.Setup;
 import hightally.core.signal.Conditions;
 import hightally.core.signal.Moment;
@@ -18,7 +22,8 @@ import java.util.Locale;
 /**
  * A simulated transmitter and receiver that keep time: phases fade, timers count, conditions that
  * must hold for a while do, the cut lets go only with the stick back, a lost link shows the
- * failsafe. Deterministic: time is an argument. One run belongs to one thread.
+ * failsafe. Slowed channels run to where they belong, and what was demanded at switch-on is warned
+ * of until it has been so once. Deterministic: time is an argument. One run belongs to one thread.
  *
  * <p>On a change of phase every command runs in a straight line from the old phase's value to the
  * new one's, both taken at the sticks as they are. A motor that is to run slower or not at all does
@@ -27,6 +32,8 @@ import java.util.Locale;
 public final class BenchRun {
   private static final double STICK_BACK = 0.02;
   private static final double MINUTE = 60;
+  private static final double END_TO_END = 200;
+  private static final double PLACE = 0.1;
 
   private final SignalPath path;
   private final Setup setup;
@@ -40,6 +47,8 @@ public final class BenchRun {
   private boolean latched;
   private boolean started;
   private double[] lastPulses;
+  private double[] slowed;
+  private boolean ready;
 
   public BenchRun(SignalPath path) {
     this.path = path;
@@ -69,15 +78,18 @@ public final class BenchRun {
     latchAtStart(moment);
     boolean held = latched(moment);
     Moment safe = held ? moment.withThrottle(moment.throttle(), true) : moment;
-    Positions positions = path.positions(faded(safe), safe);
+    double[] full = path.positions(faded(safe), safe).commandPercent();
+    boolean arrived = slow(full, seconds, held);
+    Positions positions = path.ofCommands(slowed);
     if (hands.linkLost() && lastPulses != null) {
       positions = failsafe(positions);
     } else {
       lastPulses = positions.pulseMicroseconds().clone();
     }
+    List<String> warnings = warnings(moment);
     List<String> spoken = count(moment, seconds);
     List<String> alarms = alarms(hands, seconds);
-    boolean busy = fadeLeft > 0 || timersRun(moment) || waits(hands.moment());
+    boolean busy = fadeLeft > 0 || !arrived || timersRun(moment) || waits(hands.moment());
     return new BenchMoment(
         positions,
         phase,
@@ -87,8 +99,53 @@ public final class BenchRun {
         shown(),
         spoken,
         alarms,
+        warnings,
         truths,
         busy);
+  }
+
+  /**
+   * A slowed channel follows at most as fast as it is slowed to; a motor that is held stops at
+   * once, however slow its channel is.
+   *
+   * @return whether all are where they were told to be
+   */
+  private boolean slow(double[] wanted, double seconds, boolean held) {
+    boolean arrived = true;
+    if (slowed == null) {
+      slowed = wanted.clone();
+    }
+    for (int i = 0; i < wanted.length; i++) {
+      Channel channel = setup.channels().get(i);
+      double way = wanted[i] - slowed[i];
+      boolean free = channel.slowedSeconds() == 0 || held && channel.carriesThrottle();
+      double most = free ? Math.abs(way) : END_TO_END * seconds / channel.slowedSeconds();
+      slowed[i] = Math.abs(way) <= most ? wanted[i] : slowed[i] + Math.signum(way) * most;
+      arrived &= slowed[i] == wanted[i];
+    }
+    return arrived;
+  }
+
+  /** What the transmitter warns of since it was switched on, until it is seen to. */
+  private List<String> warnings(Moment moment) {
+    List<String> found = new ArrayList<>();
+    if (ready) {
+      return found;
+    }
+    boolean motors = !setup.airframe().motors().isEmpty();
+    if (motors && setup.power().throttleWarning() && throttle(moment) > STICK_BACK) {
+      found.add("Throttle is not back.");
+    }
+    for (StartPosition one : setup.power().startPositions()) {
+      int input = setup.transmitter().inputIndex(one.input());
+      TransmitterInput part = setup.transmitter().inputs().get(input);
+      double wanted = (one.position() - 1.0) / Math.max(1, part.positions() - 1);
+      if (Math.abs(moment.input(input) - wanted) > PLACE) {
+        found.add(Words.capital(part.name()) + " belongs at position " + one.position() + ".");
+      }
+    }
+    ready = found.isEmpty();
+    return found;
   }
 
   private Readings readings(Moment moment, List<Boolean> truths) {
@@ -191,13 +248,20 @@ public final class BenchRun {
     for (int i = 0; i < pulses.length; i++) {
       Channel channel = setup.channels().get(i);
       for (FailsafeSetting one : setup.power().failsafe()) {
-        if (one.channel() == channel.number() && !one.holds()) {
+        if (one.channel() == channel.number() && !one.holds() && reached(channel)) {
           commands[i] = one.percent();
           pulses[i] = path.output(i).pulse(one.percent());
         }
       }
     }
     return path.ofPulses(commands, pulses);
+  }
+
+  /** Whether the receiver's failsafe reaches everything on a channel. */
+  private boolean reached(Channel channel) {
+    return Device.of(setup).stream()
+        .filter(one -> one.channel() == channel.number())
+        .allMatch(one -> setup.wiring().failsafeReaches(one.id(), channel.number()));
   }
 
   private double power(Positions positions) {

@@ -11,6 +11,7 @@ import hightally.core.quantity.Within;
  * @param carries id of the surface whose command it carries, {@link #THROTTLE}, or the id of an
  *     input that a simple channel (retracts, wheel brake) follows
  * @param reversed whether the output turns its sign
+ * @param slowedSeconds how long the transmitter takes from -100 to 100 %; 0 does not slow
  */
 public record Channel(
     @Within(min = 0, max = 64, label = "Channel") int number,
@@ -21,7 +22,14 @@ public record Channel(
     @Within(min = 0, max = 200, unit = "%", label = "Endpoint low", hint = "minus side")
         double endpointLowPercent,
     @Within(min = 0, max = 200, unit = "%", label = "Endpoint high", hint = "plus side")
-        double endpointHighPercent) {
+        double endpointHighPercent,
+    @Within(
+            min = 0,
+            max = 30,
+            unit = "s",
+            label = "Slowed to",
+            hint = "from end to end; 0 is at full speed")
+        double slowedSeconds) {
   /** What a channel carries that drives the motor. */
   public static final String THROTTLE = "throttle";
 
@@ -39,7 +47,8 @@ public record Channel(
         reversed,
         subTrimMicroseconds,
         endpointLowPercent,
-        endpointHighPercent);
+        endpointHighPercent,
+        slowedSeconds);
   }
 
   /** The same channel with another endpoint on the plus side. */
@@ -54,7 +63,7 @@ public record Channel(
 
   /** The same channel with another centre and ends. */
   public Channel with(double subTrim, double low, double high) {
-    return new Channel(number, name, carries, reversed, subTrim, low, high);
+    return new Channel(number, name, carries, reversed, subTrim, low, high, slowedSeconds);
   }
 
   /** The same channel carrying something else. */
@@ -66,6 +75,7 @@ public record Channel(
         reversed,
         subTrimMicroseconds,
         endpointLowPercent,
-        endpointHighPercent);
+        endpointHighPercent,
+        slowedSeconds);
   }
 }

@@ -4,8 +4,10 @@ import hightally.core.quantity.SelfChecked;
 import hightally.core.quantity.Text;
 import hightally.core.quantity.Violation;
 import hightally.core.quantity.Within;
+import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 import java.util.function.Consumer;
 
 /**
@@ -13,6 +15,7 @@ import java.util.function.Consumer;
  *
  * @param channelOrder which function its first four channels carry, in order
  * @param inputs its levers and switches
+ * @param words what it calls things, in the order in which they are entered; may be empty
  */
 public record Transmitter(
     @Text(label = "Transmitter name") String name,
@@ -34,11 +37,13 @@ public record Transmitter(
     @Within(min = 0, max = 300, unit = "µs", label = "Sub-trim up to")
         double subTrimLimitMicroseconds,
     @Within(min = 50, max = 200, unit = "%", label = "Endpoints up to") double endpointLimitPercent,
-    List<TransmitterInput> inputs)
+    List<TransmitterInput> inputs,
+    List<EntryWord> words)
     implements SelfChecked {
   public Transmitter {
     channelOrder = channelOrder == null ? null : List.copyOf(channelOrder);
     inputs = inputs == null ? null : List.copyOf(inputs);
+    words = words == null ? null : List.copyOf(words);
   }
 
   /** Index of the lever or switch of that id, -1 if there is none. */
@@ -69,6 +74,14 @@ public record Transmitter(
           new Violation(
               path + "channelOrder", "" + channelOrder, "each of the four stick functions once"));
     }
+    Set<EntrySection> named = EnumSet.noneOf(EntrySection.class);
+    for (int i = 0; i < words.size(); i++) {
+      EntrySection section = words.get(i).section();
+      if (section != null && !named.add(section)) {
+        String field = path + "words[" + i + "].section";
+        found.accept(new Violation(field, "" + section, "each section once"));
+      }
+    }
     for (int i = 0; i < inputs.size(); i++) {
       if (inputIndex(inputs.get(i).id()) != i) {
         String field = path + "inputs[" + i + "].id";
@@ -95,6 +108,7 @@ public record Transmitter(
         channelOrder,
         subTrimLimitMicroseconds,
         endpointLimitPercent,
-        changed);
+        changed,
+        words);
   }
 }

@@ -15,6 +15,24 @@ public record Wiring(Receiver receiver, List<Lead> leads, List<Between> between)
     return leads.stream().filter(lead -> lead.device().equals(device)).findFirst();
   }
 
+  /**
+   * Whether the receiver's failsafe reaches a device: not behind a serial bus, and not if the
+   * receiver holds other channels only.
+   */
+  public boolean failsafeReaches(String device, int channel) {
+    boolean onBus =
+        lead(device)
+            .flatMap(lead -> receiver.socket(lead.socket()))
+            .map(socket -> socket.output() == SocketOutput.BUS)
+            .orElse(false);
+    return !onBus
+        && switch (receiver.failsafe()) {
+          case EVERY_CHANNEL -> true;
+          case ONE_CHANNEL -> receiver.failsafeChannel() == channel;
+          case NONE -> false;
+        };
+  }
+
   /** The largest travel that reaches a channel's servos, percent; infinite without a limit. */
   public double travelLimitPercent(int channel) {
     return between.stream()

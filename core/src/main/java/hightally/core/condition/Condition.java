@@ -48,6 +48,11 @@ public record Condition(
     }
   }
 
+  /** The same condition of other members. */
+  public Condition withMembers(List<String> changed) {
+    return new Condition(id, name, kind, subject, limit, changed, heldSeconds);
+  }
+
   /** Whether it is made of other conditions. */
   public boolean combines() {
     return kind == ConditionKind.AND || kind == ConditionKind.OR || kind == ConditionKind.NOT;

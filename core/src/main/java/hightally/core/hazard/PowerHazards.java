@@ -74,7 +74,14 @@ final class PowerHazards {
     for (Motor motor : setup.airframe().motors()) {
       Optional<FailsafeSetting> setting =
           power.failsafe().stream().filter(one -> one.channel() == motor.channel()).findFirst();
-      if (setting.isEmpty() || setting.get().holds()) {
+      if (!setup.wiring().failsafeReaches(motor.id(), motor.channel())) {
+        String words =
+            motor.name()
+                + " is out of reach of the receiver's failsafe (a serial bus, or a receiver that holds"
+                + " other channels): a lost link leaves the last power on. Its controller needs a"
+                + " failsafe of its own, proven.";
+        search.keep(HazardKind.CUT_DISAGREES, motor.id(), 1, words, List.of(), List.of());
+      } else if (setting.isEmpty() || setting.get().holds()) {
         String words =
             "When the link is lost, channel "
                 + motor.channel()

@@ -59,6 +59,23 @@ public record Mix(
     }
   }
 
+  /** The same mix, acting at other times. */
+  public Mix acting(String changedWhen, List<String> changedPhases) {
+    return new Mix(
+        id,
+        name,
+        reason,
+        source,
+        subject,
+        weightPlusPercent,
+        weightMinusPercent,
+        startPercent,
+        curve,
+        targets,
+        changedWhen,
+        changedPhases);
+  }
+
   /** The same mix from another subject. */
   public Mix from(String changed) {
     return new Mix(

@@ -21,4 +21,9 @@ public record FlightTimer(
   public FlightTimer {
     spokenAtSeconds = spokenAtSeconds == null ? null : List.copyOf(spokenAtSeconds);
   }
+
+  /** The same timer, waiting for nothing. */
+  public FlightTimer countingAlways() {
+    return new FlightTimer(id, name, countsDown, startSeconds, "", spokenAtSeconds);
+  }
 }

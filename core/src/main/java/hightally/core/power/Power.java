@@ -82,6 +82,37 @@ public record Power(
     return with(throttleInput, changed, startPositions);
   }
 
+  /** The same power with other throttle curves. */
+  public Power withCurves(List<ThrottleCurve> changed) {
+    return with(changed, cutWhen, armWhen, timers);
+  }
+
+  /** The same power without a condition, and with other timers. */
+  public Power without(String condition, List<FlightTimer> changed) {
+    return with(
+        curves,
+        cutWhen.equals(condition) ? "" : cutWhen,
+        armWhen.equals(condition) ? "" : armWhen,
+        changed);
+  }
+
+  private Power with(
+      List<ThrottleCurve> changedCurves, String cut, String arm, List<FlightTimer> changedTimers) {
+    return new Power(
+        throttleInput,
+        twoWay,
+        changedCurves,
+        cut,
+        cutPercent,
+        arm,
+        releaseWithStickBack,
+        failsafe,
+        throttleWarning,
+        startPositions,
+        changedTimers,
+        alarms);
+  }
+
   /** The same power with the throttle on a lever. */
   public Power throttleOn(String lever) {
     return with(lever, failsafe, startPositions);

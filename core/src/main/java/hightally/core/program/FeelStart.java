@@ -2,6 +2,7 @@ package hightally.core.program;
 
 import hightally.core.condition.Condition;
 import hightally.core.condition.ConditionKind;
+import hightally.core.phase.Phase;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Text;
 import hightally.core.quantity.Validation;
@@ -11,6 +12,7 @@ import hightally.core.response.Response;
 import hightally.core.setup.Setup;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 
 /** Ways pilots work with rates and expo, as starting points. */
 public final class FeelStart {
@@ -21,7 +23,9 @@ public final class FeelStart {
     /** Full travel, much expo, nothing to switch. */
     ONE_SOFT,
     /** Three positions: full and nearly linear, full and soft, reduced and soft. */
-    LADDER
+    LADDER,
+    /** A set for every phase but the last, beginning with what the phase is usually flown with. */
+    PER_PHASE
   }
 
   /** What is asked; the switch has three positions and is not needed for one setting. */
@@ -34,6 +38,9 @@ public final class FeelStart {
     if (wish.way() == Way.ONE_SOFT) {
       Feel soft = feel(100, 45, 100, 50, 100, 40);
       return setup.change().feel(soft).feelSets(List.of()).done();
+    }
+    if (wish.way() == Way.PER_PHASE) {
+      return perPhase(setup);
     }
     int input = setup.transmitter().inputIndex(wish.input());
     if (input < 0 || setup.transmitter().inputs().get(input).positions() != 3) {
@@ -53,6 +60,30 @@ public final class FeelStart {
             .feel(feel(100, 45, 100, 50, 100, 40))
             .feelSets(sets)
             .done());
+  }
+
+  /**
+   * Speed: less travel, since it is multiplied by the square of the speed. Landing and thermal: all
+   * there is, softly, since slow air answers little. Anything else begins with today's values.
+   */
+  private static Setup perPhase(Setup setup) {
+    if (setup.phases().size() < 2) {
+      throw InvalidInputException.of("way", Way.PER_PHASE, "a model with at least two phases");
+    }
+    List<FeelSet> sets = new ArrayList<>();
+    for (Phase phase : setup.phases().subList(0, setup.phases().size() - 1)) {
+      String name = phase.name().toLowerCase(Locale.ROOT);
+      Feel feel = setup.feel();
+      if (name.contains("speed")) {
+        feel = feel(65, 25, 60, 30, 80, 20);
+      } else if (name.contains("land") || name.contains("thermal") || name.contains("slow")) {
+        feel = feel(100, 35, 100, 35, 100, 25);
+      }
+      sets.add(
+          new FeelSet(
+              "in-" + phase.id(), phase.name(), "", List.of(phase.id()), true, true, true, feel));
+    }
+    return Validation.check(setup.change().feelSets(sets).done());
   }
 
   private static FeelSet set(String id, String name, String when, Feel feel) {

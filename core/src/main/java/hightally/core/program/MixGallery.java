@@ -2,6 +2,7 @@ package hightally.core.program;
 
 import hightally.core.airframe.Motor;
 import hightally.core.airframe.Surface;
+import hightally.core.channel.InputKind;
 import hightally.core.mix.CurvePoint;
 import hightally.core.mix.Mix;
 import hightally.core.mix.MixSource;
@@ -39,6 +40,16 @@ public final class MixGallery {
         "Flaps far down, ailerons up, in proportion; stick back is full brake",
         "Flaps down at full brake, in percent of their full travel",
         80),
+    BRAKES_ON_LEVER(
+        "Brakes on a lever",
+        "Flaps far down, ailerons up, in proportion to a lever",
+        "Flaps down at the lever's far end, in percent of their full travel",
+        80),
+    LEVER_TO_ELEVATOR(
+        "Brake lever to elevator",
+        "What the brakes on a lever pitch, the elevator takes out, most of it early",
+        "Elevator at full brake, in percent; minus is down",
+        -12),
     BRAKES_TO_ELEVATOR(
         "Brakes to elevator",
         "What the brakes pitch, the elevator takes out",
@@ -86,6 +97,7 @@ public final class MixGallery {
    *
    * @param percent the figure the recipe asks for
    * @param preset id of the phase whose preset is meant; empty for none
+   * @param lever id of the lever a recipe for a lever is about; else empty
    * @param phases ids of the phases it shall act in; empty for all
    */
   public record RecipeAsked(
@@ -93,6 +105,7 @@ public final class MixGallery {
       Recipe recipe,
       @Within(min = -150, max = 150, unit = "%", label = "Percent") double percent,
       @Text(label = "Preset of phase", min = 0, max = 40) String preset,
+      @Text(label = "Lever", min = 0, max = 40) String lever,
       List<String> phases) {}
 
   /** Everything the gallery holds. */
@@ -111,6 +124,15 @@ public final class MixGallery {
           case AILERON_TO_RUDDER -> stick(asked, "roll", yawing(setup, 1), asked.percent());
           case ELEVATOR_TO_FLAP -> flap(asked);
           case BRAKES_ON_STICK -> brakes(asked);
+          case BRAKES_ON_LEVER ->
+              lever(asked, braking(setup), point(0, 0), point(100, asked.percent()));
+          case LEVER_TO_ELEVATOR ->
+              lever(
+                  asked,
+                  pitching(setup),
+                  point(0, 0),
+                  point(50, 0.7 * asked.percent()),
+                  point(100, asked.percent()));
           case BRAKES_TO_ELEVATOR ->
               throttle(
                   asked,
@@ -176,10 +198,22 @@ public final class MixGallery {
   }
 
   private static Mix brakes(RecipeAsked asked) {
-    Setup setup = asked.setup();
+    return throttle(
+        asked, braking(asked.setup()), point(-100, asked.percent()), point(80, 0), point(100, 0));
+  }
+
+  private static List<MixTarget> braking(Setup setup) {
     List<MixTarget> targets = new ArrayList<>(targets(flaps(setup), one -> -1));
     targets.addAll(targets(ailerons(setup), one -> 0.3));
-    return throttle(asked, targets, point(-100, asked.percent()), point(80, 0), point(100, 0));
+    return targets;
+  }
+
+  private static Mix lever(RecipeAsked asked, List<MixTarget> targets, CurvePoint... points) {
+    int input = asked.setup().transmitter().inputIndex(asked.lever());
+    if (input < 0 || asked.setup().transmitter().inputs().get(input).kind() != InputKind.LEVER) {
+      throw InvalidInputException.of("lever", asked.lever(), "the id of a lever");
+    }
+    return mix(asked, MixSource.INPUT, asked.lever(), 0, 0, List.of(points), targets);
   }
 
   private static Mix throttle(RecipeAsked asked, List<MixTarget> targets, CurvePoint... points) {

@@ -8,7 +8,9 @@ import hightally.core.mix.CurvePoint;
 import hightally.core.mix.Mix;
 import hightally.core.mix.MixFunction;
 import hightally.core.mix.MixSource;
+import hightally.core.mix.MixTarget;
 import hightally.core.phase.Phase;
+import hightally.core.phase.Trims;
 import hightally.core.quantity.Control;
 import hightally.core.response.FeelSet;
 import hightally.core.setup.Setup;
@@ -26,6 +28,8 @@ import java.util.Map;
  * @param switches every switch with all that hangs on each position
  * @param conditions every condition as a sentence
  * @param mixCurves every mix as the curve it is, in the setup's order
+ * @param mixReach what every mix does to each of its targets, mm
+ * @param steps what every change of phase does at rest
  * @param motorStopPercent where the motor stands still
  */
 public record ProgramSheet(
@@ -33,7 +37,10 @@ public record ProgramSheet(
     List<SwitchRow> switches,
     List<ConditionLine> conditions,
     List<List<CurvePoint>> mixCurves,
+    List<List<MixReach>> mixReach,
+    List<PhaseStep> steps,
     double motorStopPercent) {
+  private static final double FULL = 100;
 
   /**
    * A phase.
@@ -62,6 +69,14 @@ public record ProgramSheet(
   /** One position of a switch, or a lever; and what hangs on it. */
   public record SwitchRow(String input, String name, String position, List<String> hangs) {}
 
+  /**
+   * What a mix does to one of its targets, with nothing else moving.
+   *
+   * @param plusMm at the plus end of its source
+   * @param minusMm at the minus end; for a lever, at rest
+   */
+  public record MixReach(String target, double plusMm, double minusMm) {}
+
   /** A condition in words. */
   public record ConditionLine(String condition, String sentence) {}
 
@@ -78,7 +93,45 @@ public record ProgramSheet(
             .toList();
     List<List<CurvePoint>> curves = setup.mixes().stream().map(MixFunction::asCurve).toList();
     return new ProgramSheet(
-        phases, switches(setup), conditions, curves, setup.power().stopPercent());
+        phases,
+        switches(setup),
+        conditions,
+        curves,
+        reaches(path),
+        PhaseStep.of(path),
+        setup.power().stopPercent());
+  }
+
+  private static List<List<MixReach>> reaches(SignalPath path) {
+    Setup setup = path.setup();
+    double[] rest = path.evaluate(Moment.centred(Trims.ZERO)).commandPercent();
+    List<List<MixReach>> reaches = new ArrayList<>();
+    for (Mix mix : setup.mixes()) {
+      MixFunction function = MixFunction.of(mix);
+      double low = mix.source() == MixSource.INPUT || mix.source() == MixSource.POWER ? 0 : -FULL;
+      List<MixReach> reach = new ArrayList<>();
+      for (MixTarget target : mix.targets()) {
+        int surface = index(setup, target.target());
+        if (surface >= 0) {
+          double plus = moved(path, rest, surface, target.factor() * function.value(FULL));
+          double minus = moved(path, rest, surface, target.factor() * function.value(low));
+          reach.add(new MixReach(target.target(), plus, minus));
+        }
+      }
+      reaches.add(reach);
+    }
+    return reaches;
+  }
+
+  private static int index(Setup setup, String id) {
+    return setup.surfaces().stream().map(one -> one.id()).toList().indexOf(id);
+  }
+
+  private static double moved(SignalPath path, double[] rest, int surface, double percent) {
+    double[] commands = rest.clone();
+    double before = path.ofCommands(commands).travelMm()[surface];
+    commands[path.channelBehind(surface)] += percent;
+    return path.ofCommands(commands).travelMm()[surface] - before;
   }
 
   private static PhaseColumn column(SignalPath path, int phase) {

@@ -18,6 +18,12 @@ package hightally.core.quantity;
  * @param extensionStepMm extensions come in multiples of this
  * @param powerJumpPercent a change of power a pilot feels as a jump
  * @param softFadeSeconds a fade of this length is not a jump
+ * @param settledFlights so many agreeing flights make a trim settled
+ * @param settledClicks how far apart trims of flights that agree may be
+ * @param sameCgMm balance points this close are the same
+ * @param suspiciousMm a trim that moves a trailing edge this far is a symptom
+ * @param leaveClicks so few clicks may stay in the transmitter
+ * @param confirmClicks how close to the prediction a flight's trims confirm it
  */
 public record HouseValues(
     @Within(min = 1, max = 100, unit = "%", label = "A trim is large from") double largeTrimPercent,
@@ -39,7 +45,17 @@ public record HouseValues(
     @Within(min = 10, max = 1000, unit = "mm", label = "Extensions come in steps of")
         double extensionStepMm,
     @Within(min = 1, max = 100, unit = "%", label = "Power jumps from") double powerJumpPercent,
-    @Within(min = 0, max = 10, unit = "s", label = "A fade is soft from") double softFadeSeconds) {
+    @Within(min = 0, max = 10, unit = "s", label = "A fade is soft from") double softFadeSeconds,
+    @Within(min = 1, max = 10, label = "A trim settles in", hint = "agreeing flights")
+        int settledFlights,
+    @Within(min = 0, max = 20, unit = "clicks", label = "Flights agree within") int settledClicks,
+    @Within(min = 0, max = 50, unit = "mm", label = "A balance point is the same within")
+        double sameCgMm,
+    @Within(min = 0.5, max = 50, unit = "mm", label = "A trim is suspicious from")
+        double suspiciousMm,
+    @Within(min = 0, max = 20, unit = "clicks", label = "Clicks that may stay") int leaveClicks,
+    @Within(min = 0, max = 20, unit = "clicks", label = "A flight confirms within")
+        int confirmClicks) {
 
   /**
    * What the program starts with. Trim 12 %: about a third of a common trim range; a straight,
@@ -50,8 +66,12 @@ public record HouseValues(
    * authority is gone by then. Uneven 1.5 mm and pair 1 mm: a millimetre or two already pulls a
    * model. Ruler 0.5 mm: what two readings of the same edge differ by. Contact 1 mm: what flexes
    * under load. Spare lead 80 mm: a curve at the root and slack at the plug. Extensions in 100 mm:
-   * how they are sold. Power 10 % and fade 1 s: less pitches no model that balances.
+   * how they are sold. Power 10 % and fade 1 s: less pitches no model that balances. Three flights
+   * within 2 clicks: two can agree by chance, and a gust is worth a click or two. Balance 2 mm:
+   * what a finger finds again. Suspicious 4 mm: a straight, balanced model of common size needs
+   * less. Two clicks may stay: half a turn of a clevis is about as much. A flight confirms within 1
+   * click.
    */
   public static final HouseValues STANDARD =
-      new HouseValues(12, 40, 1, 60, 10, 12, 1.5, 1, 0.5, 1, 80, 100, 10, 1);
+      new HouseValues(12, 40, 1, 60, 10, 12, 1.5, 1, 0.5, 1, 80, 100, 10, 1, 3, 2, 2, 4, 2, 1);
 }

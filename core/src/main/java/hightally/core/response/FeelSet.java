@@ -30,6 +30,16 @@ public record FeelSet(
     phases = phases == null ? null : List.copyOf(phases);
   }
 
+  /** The same set, acting at other times. */
+  public FeelSet acting(String changedWhen, List<String> changedPhases) {
+    return new FeelSet(id, name, changedWhen, changedPhases, hasRoll, hasPitch, hasYaw, feel);
+  }
+
+  /** The same set with another feel. */
+  public FeelSet withFeel(Feel changed) {
+    return new FeelSet(id, name, when, phases, hasRoll, hasPitch, hasYaw, changed);
+  }
+
   /** Whether it decides a control. */
   public boolean has(Control control) {
     return switch (control) {

@@ -100,7 +100,7 @@ public final class PartsAdded {
     setup =
         setup
             .change()
-            .channels(plus(setup.channels(), new Channel(channel, name, id, right, 0, 100, 100)))
+            .channels(plus(setup.channels(), new Channel(channel, name, id, right, 0, 100, 100, 0)))
             .servos(
                 plus(
                     setup.servos(),
@@ -185,7 +185,7 @@ public final class PartsAdded {
     String id = names.id(name);
     double right = side == Side.LEFT ? -200 : side == Side.RIGHT ? 200 : 0;
     Motor motor = new Motor(id, name, channel, side == Side.CENTRE ? 0 : 250, right, PROPELLER_MM);
-    Channel added = new Channel(channel, name, Channel.THROTTLE, false, 0, 100, 100);
+    Channel added = new Channel(channel, name, Channel.THROTTLE, false, 0, 100, 100, 0);
     setup =
         setup
             .change()
@@ -203,7 +203,7 @@ public final class PartsAdded {
 
   private void simple(String name, String input) {
     int channel = freeChannel();
-    Channel added = new Channel(channel, name, input, false, 0, 100, 100);
+    Channel added = new Channel(channel, name, input, false, 0, 100, 100, 0);
     setup =
         setup
             .change()

@@ -111,7 +111,8 @@ public final class PartsRemoved {
         channel.reversed(),
         channel.subTrimMicroseconds(),
         channel.endpointLowPercent(),
-        channel.endpointHighPercent());
+        channel.endpointHighPercent(),
+        channel.slowedSeconds());
   }
 
   private static void mixesUsing(Setup setup, String id) {

@@ -14,6 +14,8 @@ public enum Contribution {
   MIX,
   /** Trim clicks, through the surface's share. */
   TRIM,
+  /** Still fading, slowed or at failsafe: what is missing to where the program wants it. */
+  UNDER_WAY,
   /** Sub-trim, and a transmitter's centre that is not the servo's. */
   CENTRE_SHIFT,
   /** The arm seated off square. */

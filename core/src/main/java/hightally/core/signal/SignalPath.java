@@ -105,6 +105,15 @@ public final class SignalPath {
     return ofPulses(commands, pulses);
   }
 
+  /** Where everything stands for given commands of every channel, percent. */
+  public Positions ofCommands(double[] channelCommands) {
+    double[] pulses = new double[channels.length];
+    for (int i = 0; i < channels.length; i++) {
+      pulses[i] = channels[i].output().pulse(channelCommands[i]);
+    }
+    return ofPulses(channelCommands.clone(), pulses);
+  }
+
   /** Where everything stands for given pulses; the commands are only passed on. */
   public Positions ofPulses(double[] commands, double[] pulses) {
     double[] arms = new double[channelOfServo.length];

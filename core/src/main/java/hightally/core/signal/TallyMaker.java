@@ -32,6 +32,10 @@ public final class TallyMaker {
   private final Servo servo;
   private final Program program;
   private final int phase;
+
+  /** The command the channel is at, percent; NaN where it is at the one the program gives. */
+  private final double actual;
+
   private final int carried;
   private final Output output;
   private final List<TallyLine> lines = new ArrayList<>();
@@ -40,25 +44,41 @@ public final class TallyMaker {
   private double degrees;
   private double mm;
 
-  private TallyMaker(SignalPath path, Moment moment, int surface) {
+  private TallyMaker(SignalPath path, Moment moment, int surface, int phase, double actual) {
     this.path = path;
     this.moment = moment;
     this.surface = surface;
     surfacePart = path.setup().surfaces().get(surface);
     servo = path.servoBehind(surface);
     program = path.program();
-    phase = path.phase(moment);
+    this.phase = phase;
+    this.actual = actual;
     carried = path.carriedBehind(surface);
     output = path.output(path.channelBehind(surface));
   }
 
   /** The tally of a surface, by its index, at a moment. */
   public static Tally of(SignalPath path, Moment moment, int surface) {
-    return new TallyMaker(path, moment, surface).make();
+    return new TallyMaker(path, moment, surface, path.phase(moment), Double.NaN).make();
+  }
+
+  /**
+   * The tally while something is under way: a phase fades in, a channel is slowed, the link is
+   * lost.
+   *
+   * @param phase the one that is on
+   * @param actual the command the surface's channel is at, percent
+   */
+  public static Tally underWay(
+      SignalPath path, Moment moment, int surface, int phase, double actual) {
+    return new TallyMaker(path, moment, surface, phase, actual).make();
   }
 
   private Tally make() {
-    double command = commands();
+    commands();
+    if (!Double.isNaN(actual) && Math.abs(actual - command) > NOTHING_DEGREES) {
+      command(Contribution.UNDER_WAY, "Still under way", actual - command);
+    }
     double shifted = (output.freePulse(command) - servo.centrePulseMicroseconds()) * servo.slope();
     arm(Contribution.CENTRE_SHIFT, "Centre shift", shifted - idealArm(command), shifted, command);
     double offset = shifted + servo.armOffsetDegrees();
@@ -81,7 +101,7 @@ public final class TallyMaker {
         Math.max(0, mm - Math.min(atHigh, atLow)));
   }
 
-  private double commands() {
+  private void commands() {
     for (Control control : Control.values()) {
       if (program.share(carried, control) != 0) {
         response(control);
@@ -106,7 +126,6 @@ public final class TallyMaker {
         command(Contribution.TRIM, Words.capital(control.word()) + " trim", part);
       }
     }
-    return command;
   }
 
   private void response(Control control) {

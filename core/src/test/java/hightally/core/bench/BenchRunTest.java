@@ -34,7 +34,7 @@ class BenchRunTest {
   private static Setup setup(double holdSeconds) {
     Setup plain = Rigs.plain();
     List<Channel> channels = new ArrayList<>(plain.channels());
-    channels.add(new Channel(3, "motor", Channel.THROTTLE, false, 0, 100, 100));
+    channels.add(new Channel(3, "motor", Channel.THROTTLE, false, 0, 100, 100, 0));
     Condition three =
         new Condition(
             "three", "Three", ConditionKind.SWITCH_AT, "switch", 3, List.of(), holdSeconds);
@@ -127,5 +127,14 @@ class BenchRunTest {
     BenchMoment later = step(run, LANDING, 4);
     assertThat(later.spoken()).containsExactly("Pack: 1 min 0 s");
     assertThat(later.timerSeconds().get(0)).isCloseTo(59.8, within(1e-9));
+  }
+
+  @Example
+  void switchingOnWarnsUntilThrottleIsBack() {
+    BenchRun run = new BenchRun(SignalPath.of(setup(0)));
+    Moment forward = REST.withThrottle(0.4, false);
+    assertThat(step(run, forward, 0).warnings()).containsExactly("Throttle is not back.");
+    assertThat(step(run, REST, 0.1).warnings()).isEmpty();
+    assertThat(step(run, forward, 0.1).warnings()).as("only at switch-on").isEmpty();
   }
 }

@@ -58,7 +58,7 @@ class HazardSearchTest {
   private static Setup clean() {
     Setup plain = Rigs.plain();
     List<Channel> channels = new ArrayList<>(plain.channels());
-    channels.add(new Channel(3, "motor", Channel.THROTTLE, false, 0, 100, 100));
+    channels.add(new Channel(3, "motor", Channel.THROTTLE, false, 0, 100, 100, 0));
     return plain
         .change()
         .channels(channels)

@@ -128,7 +128,7 @@ class ChannelPlanTest {
                     .map(
                         one ->
                             new hightally.core.channel.Channel(
-                                one.number(), one.name(), one.carries(), true, 0, 100, 210 - 10))
+                                one.number(), one.name(), one.carries(), true, 0, 100, 200, 0))
                     .toList())
             .surfaces(
                 motor.surfaces().stream()

@@ -1,0 +1,93 @@
+package hightally.app.program;
+
+import hightally.app.aircraft.Hangar;
+import hightally.core.program.EntrySheet;
+import hightally.core.quantity.InvalidInputException;
+import hightally.core.quantity.Text;
+import hightally.core.quantity.Validation;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.List;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * What stands in the pilot's transmitters, as he ticked it off: by model, transmitter and value, so
+ * that after a change only what differs is left to type.
+ */
+@Service
+public class EntryList {
+  private final EnteredRepository entered;
+  private final Hangar hangar;
+  private final Clock clock;
+
+  EntryList(EnteredRepository entered, Hangar hangar, Clock clock) {
+    this.entered = entered;
+    this.hangar = hangar;
+    this.clock = clock;
+  }
+
+  /**
+   * A value that was typed in.
+   *
+   * @param key the entry's
+   * @param readBack whether it was also read back from the transmitter's display
+   */
+  public record EnteredValue(String key, String value, boolean readBack, Instant enteredAt) {}
+
+  /**
+   * A value ticked off, or its tick taken back.
+   *
+   * @param value as it stands in the transmitter now; empty takes the tick back
+   */
+  public record TickedValue(
+      @Text(label = "Transmitter", max = 80) String transmitter,
+      @Text(label = "Entry", max = 160) String key,
+      @Text(label = "Value", min = 0, max = 1000) String value,
+      boolean readBack) {}
+
+  /** All that was typed into one transmitter for a model. */
+  @Transactional(readOnly = true)
+  public List<EnteredValue> of(long aircraftId, String transmitter) {
+    hangar.newest(aircraftId);
+    return entered.findByAircraftIdAndTransmitter(aircraftId, transmitter).stream()
+        .map(EnteredEntity::read)
+        .toList();
+  }
+
+  /** Notes values as typed in. */
+  @Transactional
+  public List<EnteredValue> tick(long aircraftId, List<TickedValue> values) {
+    hangar.newest(aircraftId);
+    if (values.isEmpty()) {
+      throw InvalidInputException.of("values", "none", "at least one");
+    }
+    values.forEach(
+        one -> {
+          Validation.check(one);
+          var found =
+              entered.findByAircraftIdAndTransmitterAndKey(
+                  aircraftId, one.transmitter(), one.key());
+          if (one.value().isEmpty()) {
+            found.ifPresent(entered::delete);
+          } else {
+            EnteredEntity row =
+                found.orElseGet(() -> new EnteredEntity(aircraftId, one.transmitter(), one.key()));
+            row.enter(one.value(), one.readBack(), clock.instant());
+            entered.save(row);
+          }
+        });
+    entered.flush();
+    return of(aircraftId, values.get(0).transmitter());
+  }
+
+  /** The sheet of a design with what was typed in before beside each value. */
+  @Transactional(readOnly = true)
+  public List<EntrySheet.Entry> beside(
+      long aircraftId, String transmitter, List<EntrySheet.Entry> sheet) {
+    return EntrySheet.beside(
+        sheet,
+        of(aircraftId, transmitter).stream()
+            .collect(java.util.stream.Collectors.toMap(EnteredValue::key, EnteredValue::value)));
+  }
+}

@@ -1,0 +1,63 @@
+package hightally.core.bench;
+
+import hightally.core.quantity.SelfChecked;
+import hightally.core.quantity.Text;
+import hightally.core.quantity.Violation;
+import hightally.core.quantity.Within;
+import hightally.core.signal.Moment;
+import java.util.List;
+import java.util.function.Consumer;
+
+/**
+ * A sequence of movements of sticks, levers and switches, to be played on the simulated bench.
+ *
+ * @param formatVersion version of the file's form
+ * @param name what it shows
+ * @param steps in the order of their times
+ * @param seconds how long it goes on in all
+ */
+public record Scene(
+    @Within(min = 1, max = FORMAT_VERSION, label = "Format version") int formatVersion,
+    @Text(label = "Name of the scene", max = 80) String name,
+    List<SceneStep> steps,
+    @Within(min = 0.1, max = LONGEST_SECONDS, unit = "s", label = "Length") double seconds)
+    implements SelfChecked {
+  /** The form this program writes. */
+  public static final int FORMAT_VERSION = 1;
+
+  /** Longest scene. */
+  public static final double LONGEST_SECONDS = 600;
+
+  private static final int MOST_STEPS = 20_000;
+
+  /**
+   * What the hands do from a time on.
+   *
+   * @param atSeconds since the beginning
+   * @param linkLost whether the simulated receiver hears nothing
+   */
+  public record SceneStep(
+      @Within(min = 0, max = LONGEST_SECONDS, unit = "s", label = "Time") double atSeconds,
+      Moment moment,
+      boolean linkLost) {}
+
+  public Scene {
+    steps = steps == null ? null : List.copyOf(steps);
+  }
+
+  @Override
+  public void check(String path, Consumer<Violation> found) {
+    if (steps.isEmpty() || steps.size() > MOST_STEPS) {
+      String wanted = "1 to " + MOST_STEPS + " steps";
+      found.accept(new Violation(path + "steps", steps.size() + " steps", wanted));
+    }
+    for (int i = 1; i < steps.size(); i++) {
+      double before = steps.get(i - 1).atSeconds();
+      if (steps.get(i).atSeconds() < before) {
+        String field = path + "steps[" + i + "].atSeconds";
+        String wanted = "not before " + before + " s, the step before it";
+        found.accept(new Violation(field, "" + steps.get(i).atSeconds(), wanted));
+      }
+    }
+  }
+}

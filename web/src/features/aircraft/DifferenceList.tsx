@@ -1,0 +1,73 @@
+import { useDifference } from "@/api/program";
+import type { Setup } from "@/api/queries";
+import { signed } from "@/domain/words";
+import { Failure, Waiting } from "@/ui/message";
+
+interface Props {
+  before: Setup;
+  after: Setup;
+  beforeName: string;
+  afterName: string;
+}
+
+/** Two setups side by side: every value that differs, and what it does in millimetres. */
+export function DifferenceList({ before, after, beforeName, afterName }: Props) {
+  const difference = useDifference(before, after);
+  if (difference.data === undefined) {
+    return difference.isError ? (
+      <Failure error={difference.error} />
+    ) : (
+      <Waiting what="the difference" />
+    );
+  }
+  const { values, movements } = difference.data;
+  return (
+    <div className="space-y-3" data-differences={values.length}>
+      {values.length === 0 && <p className="font-medium text-done">They are the same.</p>}
+      {values.length > 0 && (
+        <table className="figures w-full text-sm">
+          <thead>
+            <tr className="border-b border-ink text-left">
+              <th className="py-1 font-medium text-soft">What</th>
+              <th className="py-1 font-medium text-soft">{beforeName}</th>
+              <th className="py-1 font-medium text-soft">{afterName}</th>
+            </tr>
+          </thead>
+          <tbody>
+            {values.map((one) => (
+              <tr key={one.place + one.what} className="border-b border-line align-top">
+                <td className="py-0.5">
+                  <span className="text-soft">{one.place} </span>
+                  {one.what}
+                </td>
+                <td className="py-0.5">{one.before}</td>
+                <td className="py-0.5 font-semibold">{one.after}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+      {movements.length > 0 && (
+        <details open={movements.length < 13}>
+          <summary className="cursor-pointer font-medium">
+            What it does: {movements.length} places of surfaces differ
+          </summary>
+          <table className="figures mt-1 w-full text-sm">
+            <tbody>
+              {movements.map((one) => (
+                <tr key={one.surface + one.phase + one.where} className="border-b border-line">
+                  <td className="py-0.5">{one.surface}</td>
+                  <td className="py-0.5 text-soft">
+                    {one.phase}, {one.where}
+                  </td>
+                  <td className="py-0.5 text-right">{signed(one.beforeMm, 1)}</td>
+                  <td className="py-0.5 text-right font-semibold">{signed(one.afterMm, 1)} mm</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </details>
+      )}
+    </div>
+  );
+}

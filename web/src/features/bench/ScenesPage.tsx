@@ -1,0 +1,199 @@
+import { useMutation } from "@tanstack/react-query";
+import { Circle, Download, FolderOpen, Play, Square } from "lucide-react";
+import { useState } from "react";
+import { answered, api, type Schemas } from "@/api/client";
+import { useRevisions, type Setup } from "@/api/queries";
+import { signed } from "@/domain/words";
+import { useModel } from "@/features/aircraft/model";
+import { PhaseNote } from "@/features/program/PhaseNote";
+import { Button } from "@/ui/button";
+import { Card } from "@/ui/card";
+import { Choice } from "@/ui/choice";
+import { Lines } from "@/ui/lines";
+import { Failure } from "@/ui/message";
+import { AircraftViews } from "./AircraftViews";
+import { StickPads } from "./StickPads";
+import { useBench, useBenchStore, type Scene } from "./store";
+
+type Compared = Schemas["Compared"];
+
+/** Movements recorded, played back, kept as a file, and used to compare two revisions. */
+export function ScenesPage() {
+  const { standing, draft } = useModel();
+  const store = useBenchStore();
+  const recording = useBench((state) => state.recording);
+  const revisions = useRevisions(standing.id);
+  const [scene, setScene] = useState<Scene>();
+  const [cursor, setCursor] = useState<number>();
+  const [problem, setProblem] = useState("");
+  const [other, setOther] = useState("");
+  const tour = useMutation({
+    mutationFn: (setup: Setup) => answered(api.POST("/api/bench/scenes/tour", { body: { setup } })),
+    onSuccess: setScene,
+  });
+  const compare = useMutation({
+    mutationFn: (body: Schemas["CompareAsked"]) =>
+      answered(api.POST("/api/bench/scenes/compare", { body })),
+  });
+  const before = revisions.data?.find((one) => String(one.number) === other)?.setup;
+  const open = async (file: File | undefined) => {
+    try {
+      const read = JSON.parse((await file?.text()) ?? "") as Scene;
+      if (!Array.isArray(read.steps) || typeof read.seconds !== "number") {
+        throw new Error();
+      }
+      setScene(read);
+      setProblem("");
+    } catch {
+      setProblem(
+        "This file is not a scene: it must be JSON with formatVersion, name, steps and seconds.",
+      );
+    }
+  };
+  const save = () => {
+    const link = document.createElement("a");
+    link.href = URL.createObjectURL(
+      new Blob([JSON.stringify(scene, null, 2)], { type: "application/json" }),
+    );
+    link.download = `${draft.present.name.toLowerCase()}-${scene?.name.toLowerCase() ?? ""}.scene.json`;
+    link.click();
+    URL.revokeObjectURL(link.href);
+  };
+  return (
+    <div className="grid gap-4 lg:grid-cols-[minmax(0,1fr)_420px]">
+      <div className="min-w-0 space-y-3">
+        <Card title="A scene">
+          <div className="flex flex-wrap items-end gap-2">
+            {recording ? (
+              <Button look="warn" onClick={() => setScene(store.stopRecording())}>
+                <Square aria-hidden size={15} /> Stop recording
+              </Button>
+            ) : (
+              <Button onClick={() => store.record()}>
+                <Circle aria-hidden size={15} className="fill-grounded text-grounded" /> Record
+              </Button>
+            )}
+            <Button onClick={() => tour.mutate(draft.present)}>Everything once</Button>
+            <label className="flex h-9 cursor-pointer items-center gap-2 rounded-card border border-line-strong px-3 font-medium focus-within:outline-2">
+              <FolderOpen aria-hidden size={15} /> Open a file
+              <input
+                type="file"
+                accept=".json"
+                className="sr-only"
+                onChange={(event) => void open(event.target.files?.[0])}
+              />
+            </label>
+            {scene !== undefined && !recording && (
+              <>
+                <Button onClick={save}>
+                  <Download aria-hidden size={15} /> Save as a file
+                </Button>
+                <Button look="main" onClick={() => store.play(scene, setCursor)}>
+                  <Play aria-hidden size={15} /> Play
+                </Button>
+              </>
+            )}
+          </div>
+          {problem !== "" && (
+            <p role="alert" className="mt-2 text-grounded">
+              {problem}
+            </p>
+          )}
+          {recording && <p className="mt-2 font-medium">Move sticks, levers and switches …</p>}
+          {scene !== undefined && (
+            <div className="mt-3 flex flex-wrap items-end gap-3" data-scene={scene.steps.length}>
+              <p className="w-full text-sm text-soft">
+                “{scene.name}”, {scene.seconds.toFixed(1)} s, {scene.steps.length} movements, on the
+                simulated bench.
+              </p>
+              <Choice
+                label="Compare with"
+                value={other}
+                onValue={setOther}
+                options={[
+                  ["", "choose a revision"],
+                  ...(revisions.data ?? []).map(
+                    (one) => [String(one.number), `revision ${one.number}`] as const,
+                  ),
+                ]}
+              />
+              <Button
+                disabled={before === undefined}
+                onClick={() =>
+                  before !== undefined && compare.mutate({ before, after: draft.present, scene })
+                }
+              >
+                Compare
+              </Button>
+            </div>
+          )}
+          {compare.isError && <Failure error={compare.error} />}
+        </Card>
+        {compare.data !== undefined && (
+          <Differences compared={compare.data} number={other} cursor={cursor} />
+        )}
+        <AircraftViews />
+      </div>
+      <Card label="Sticks" className="self-start">
+        <PhaseNote />
+        <StickPads mode={draft.present.transmitter.stickMode} />
+      </Card>
+    </div>
+  );
+}
+
+interface DifferencesProps {
+  compared: Compared;
+  number: string;
+  cursor: number | undefined;
+}
+
+function Differences({ compared, number, cursor }: DifferencesProps) {
+  const [chosen, setChosen] = useState(compared.differences[0]?.surface ?? "");
+  const known = compared.differences.find((one) => one.surface === chosen);
+  const surface = known?.surface ?? compared.differences[0]?.surface;
+  const marked = known ?? compared.differences[0];
+  const track = (of: "before" | "after") =>
+    compared[of].tracks.find((one) => one.surface === surface)?.mm ?? [];
+  return (
+    <Card title={`Against revision ${number}`}>
+      {[...compared.onlyBefore, ...compared.onlyAfter].length > 0 && (
+        <p className="mb-2 text-sm">
+          Only in one of them: {[...compared.onlyBefore, ...compared.onlyAfter].join(", ")}.
+        </p>
+      )}
+      {marked === undefined ? (
+        <p className="font-medium text-done">
+          Every surface moves alike, within what a ruler shows.
+        </p>
+      ) : (
+        <>
+          <ul className="mb-2 flex flex-wrap gap-1.5">
+            {compared.differences.map((one) => (
+              <li key={one.surface}>
+                <Button
+                  look={one.surface === surface ? "main" : "plain"}
+                  className="!min-h-8 text-sm"
+                  onClick={() => setChosen(one.surface)}
+                >
+                  {one.name} {signed(one.mostMm, 1)} mm at {one.atSeconds.toFixed(1)} s
+                </Button>
+              </li>
+            ))}
+          </ul>
+          <Lines
+            label={`${marked.name} through the scene, before and after`}
+            xLabel="seconds; the marked stretches differ"
+            yLabel={`mm at the ${marked.name.toLowerCase()}`}
+            marks={marked.stretches.map((one) => ({ from: one.fromSeconds, to: one.toSeconds }))}
+            cursor={cursor}
+            lines={[
+              { name: `revision ${number}`, xs: compared.before.seconds, ys: track("before") },
+              { name: "as it is now", xs: compared.after.seconds, ys: track("after") },
+            ]}
+          />
+        </>
+      )}
+    </Card>
+  );
+}

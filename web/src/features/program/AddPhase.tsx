@@ -1,0 +1,76 @@
+import { useState } from "react";
+import { useAddPhase } from "@/api/program";
+import { useModel } from "@/features/aircraft/model";
+import { Button } from "@/ui/button";
+import { Card } from "@/ui/card";
+import { Choice } from "@/ui/choice";
+import { Failure } from "@/ui/message";
+import { TextLine } from "@/ui/text-line";
+
+/** Makes a phase separate; what stands today is copied into it. */
+export function AddPhase() {
+  const { draft, change } = useModel();
+  const add = useAddPhase();
+  const setup = draft.present;
+  const switches = setup.transmitter.inputs.filter((one) => one.kind === "SWITCH");
+  const [name, setName] = useState("");
+  const [from, setFrom] = useState(setup.phases.at(-1)?.id ?? "");
+  const [input, setInput] = useState(switches[0]?.id ?? "");
+  const [position, setPosition] = useState("2");
+  const chosen = switches.find((one) => one.id === input);
+  return (
+    <Card title="Make a phase separate">
+      <form
+        className="grid grid-cols-2 gap-3 sm:grid-cols-4"
+        onSubmit={(event) => {
+          event.preventDefault();
+          add.mutate(
+            { setup, name: name.trim(), from, input, position: Number(position) },
+            {
+              onSuccess: (changed) => {
+                change({ type: "replace", setup: changed });
+                setName("");
+              },
+            },
+          );
+        }}
+      >
+        <TextLine
+          label="Name of the phase"
+          required
+          maxLength={40}
+          value={name}
+          onValue={setName}
+        />
+        <Choice
+          label="Begins as a copy of"
+          value={from}
+          onValue={setFrom}
+          options={setup.phases.map((one) => [one.id, one.name] as const)}
+        />
+        <Choice
+          label="Switch"
+          value={input}
+          onValue={setInput}
+          options={switches.map((one) => [one.id, one.name] as const)}
+        />
+        <Choice
+          label="Position"
+          value={position}
+          onValue={setPosition}
+          options={Array.from(
+            { length: chosen?.positions ?? 2 },
+            (_, i) => [`${i + 1}`, `${i + 1}`] as const,
+          )}
+        />
+        <Button type="submit" look="main" disabled={add.isPending || switches.length === 0}>
+          Add the phase
+        </Button>
+      </form>
+      <p className="mt-2 text-xs text-soft">
+        Today’s values are copied into it, so nothing moves differently until you change them.
+      </p>
+      {add.isError && <Failure error={add.error} />}
+    </Card>
+  );
+}

@@ -1,0 +1,231 @@
+import { useState } from "react";
+import { useComplaints, useConvertFeel, useFeelAdvice, useFeelCurves } from "@/api/program";
+import { useHangar, useStanding } from "@/api/queries";
+import { CONTROL_KEYS, controlName, keyOf, type Control } from "@/domain/words";
+import { DraftChoice, DraftNumber } from "@/features/aircraft/fields";
+import { useModel } from "@/features/aircraft/model";
+import { Button } from "@/ui/button";
+import { Card } from "@/ui/card";
+import { Choice } from "@/ui/choice";
+import { Lines } from "@/ui/lines";
+import { Failure } from "@/ui/message";
+import { BenchBeside } from "./BenchBeside";
+import { FeelSetsCard } from "./FeelSetsCard";
+import { Term } from "./Term";
+
+const SHAPES = [
+  ["CUBIC", "cubic"],
+  ["SQUARE", "square"],
+  ["EXPONENTIAL", "exponential"],
+] as const;
+type Shape = (typeof SHAPES)[number][0];
+const CONTROLS = CONTROL_KEYS.map(
+  (key) => [key.toUpperCase() as Control, controlName(key)] as const,
+);
+
+/** How the sticks feel: every position of a control drawn together, and what a pilot's words mean. */
+export function FeelPage() {
+  const { draft } = useModel();
+  const [control, setControl] = useState<Control>("ROLL");
+  const together = useFeelCurves(draft.present, control);
+  const key = keyOf(control);
+  const path = ["feel", key] as const;
+  const surface = draft.present.surfaces.find((one) => one.id === together.data?.surface);
+  const sets = draft.present.feelSets.filter((one) =>
+    together.data?.curves.some((line) => line.set === one.id),
+  );
+  return (
+    <div className="grid gap-4 lg:grid-cols-[minmax(0,1fr)_380px]">
+      <div className="min-w-0 space-y-3">
+        <Card
+          title={`${controlName(key)}: every position together`}
+          aside={
+            <Choice
+              label="Control"
+              value={control}
+              onValue={(value) => setControl(value as Control)}
+              options={CONTROLS}
+            />
+          }
+        >
+          {together.isError && <Failure error={together.error} />}
+          {together.data !== undefined && surface !== undefined && (
+            <Lines
+              label={`Stick against millimetres at the ${surface.name}`}
+              xLabel="stick, left or forward to right or back"
+              yLabel={`mm at the ${surface.name.toLowerCase()}`}
+              lines={together.data.curves.map((one) => ({
+                name: `${one.name} (${one.when}): ${Math.abs(one.mm.at(-1) ?? 0).toFixed(1)} mm`,
+                xs: together.data.sticks,
+                ys: one.mm,
+              }))}
+            />
+          )}
+          <div className="mt-3 grid grid-cols-2 gap-3 sm:grid-cols-5">
+            <DraftNumber path={[...path, "rateNegativePercent"]} />
+            <DraftNumber path={[...path, "ratePositivePercent"]} />
+            <DraftNumber path={[...path, "expoNegativePercent"]} />
+            <DraftNumber path={[...path, "expoPositivePercent"]} />
+            <DraftChoice path={[...path, "shape"]} label="Shape" options={SHAPES} />
+          </div>
+          <p className="text-sm">
+            What is <Term name="rate" /> and what is <Term name="expo" />?
+          </p>
+        </Card>
+        <Words control={control} sets={sets.map((one) => [one.id, one.name] as const)} />
+        <div className="grid gap-3 sm:grid-cols-2">
+          <Convert control={control} />
+          <Copies control={control} />
+        </div>
+        <FeelSetsCard />
+      </div>
+      <BenchBeside />
+    </div>
+  );
+}
+
+interface WordsProps {
+  control: Control;
+  sets: (readonly [string, string])[];
+}
+
+function Words({ control, sets }: WordsProps) {
+  const { draft, change } = useModel();
+  const complaints = useComplaints();
+  const advise = useFeelAdvice();
+  const [set, setSet] = useState("");
+  const known = sets.some(([id]) => id === set) ? set : "";
+  const step = advise.data;
+  return (
+    <Card title="In your words">
+      <div className="mb-2 flex flex-wrap items-end gap-2">
+        {sets.length > 0 && (
+          <Choice
+            label="Flown with"
+            value={known}
+            onValue={setSet}
+            options={[["", "the plain feel"], ...sets]}
+          />
+        )}
+        {complaints.data?.map((one) => (
+          <Button
+            key={one.complaint}
+            className="!min-h-8 text-sm"
+            onClick={() =>
+              advise.mutate({
+                setup: draft.present,
+                set: known,
+                control,
+                complaint: one.complaint,
+              })
+            }
+          >
+            {one.words}
+          </Button>
+        ))}
+      </div>
+      {advise.isError && <Failure error={advise.error} />}
+      {step !== undefined && (
+        <div className="flex flex-wrap items-center gap-3 border-l-4 border-brand bg-inset px-3 py-2">
+          <p className="flex-1" data-advice>
+            {step.words}
+          </p>
+          {JSON.stringify(step.before) !== JSON.stringify(step.after) && (
+            <Button
+              look="main"
+              onClick={() => {
+                change({ type: "replace", setup: step.setup });
+                advise.reset();
+              }}
+            >
+              Make this step
+            </Button>
+          )}
+        </div>
+      )}
+    </Card>
+  );
+}
+
+function Convert({ control }: { control: Control }) {
+  const { draft, change } = useModel();
+  const convert = useConvertFeel();
+  const key = keyOf(control);
+  const response = draft.present.feel[key];
+  const [to, setTo] = useState<Shape>(response.shape === "CUBIC" ? "SQUARE" : "CUBIC");
+  const take = (keep: "CENTRE_SLOPE" | "WHOLE_CURVE") =>
+    convert.mutate(
+      { response, to, keep },
+      {
+        onSuccess: (found) => change({ type: "edit", path: ["feel", key], value: found.response }),
+      },
+    );
+  return (
+    <Card title="Same feel in another shape">
+      <p className="mb-2 text-sm text-soft">
+        Transmitters bend the stick differently: the same number feels different.
+      </p>
+      <div className="flex flex-wrap items-end gap-2">
+        <Choice
+          label="Shape there"
+          value={to}
+          onValue={(value) => setTo(value as Shape)}
+          options={SHAPES}
+        />
+        <Button onClick={() => take("CENTRE_SLOPE")}>Keep the centre</Button>
+        <Button onClick={() => take("WHOLE_CURVE")}>Keep the whole curve</Button>
+      </div>
+      {convert.data !== undefined && (
+        <p className="mt-2 text-sm" role="status">
+          Expo {convert.data.response.expoNegativePercent} /{" "}
+          {convert.data.response.expoPositivePercent} %; nowhere more than{" "}
+          {convert.data.largestDifferencePercent.toFixed(1)} % of full travel from before.
+        </p>
+      )}
+      {convert.isError && <Failure error={convert.error} />}
+    </Card>
+  );
+}
+
+function Copies({ control }: { control: Control }) {
+  const { standing, draft, change } = useModel();
+  const hangar = useHangar();
+  const others = hangar.data?.filter((one) => one.id !== standing.id) ?? [];
+  const [model, setModel] = useState("");
+  const chosen = useStanding(Number(model || standing.id));
+  const key = keyOf(control);
+  const copy = (from: (typeof CONTROL_KEYS)[number]) =>
+    change({ type: "edit", path: ["feel", key], value: draft.present.feel[from] });
+  return (
+    <Card title="Copy a feel">
+      <div className="flex flex-wrap items-end gap-2">
+        {CONTROL_KEYS.filter((one) => one !== key).map((one) => (
+          <Button key={one} onClick={() => copy(one)}>
+            {controlName(one)} to {key}
+          </Button>
+        ))}
+        <Choice
+          label="From another model"
+          value={model}
+          onValue={setModel}
+          options={[
+            ["", "choose"],
+            ...others.map((one) => [String(one.id), one.newest.setup.name] as const),
+          ]}
+        />
+        {model !== "" && chosen.data !== undefined && (
+          <Button
+            onClick={() =>
+              change({ type: "edit", path: ["feel"], value: chosen.data.newest.setup.feel })
+            }
+          >
+            Take its plain feel
+          </Button>
+        )}
+      </div>
+      <p className="mt-2 text-xs text-soft">
+        A start only: no two models are alike, and trims are never copied.
+      </p>
+    </Card>
+  );
+}

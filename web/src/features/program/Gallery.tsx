@@ -1,0 +1,106 @@
+import { Plus } from "lucide-react";
+import { useState } from "react";
+import { useBuildMix, useGallery, type RecipeCard } from "@/api/program";
+import { useModel } from "@/features/aircraft/model";
+import { Button } from "@/ui/button";
+import { Card } from "@/ui/card";
+import { Choice } from "@/ui/choice";
+import { Failure } from "@/ui/message";
+import { TextLine } from "@/ui/text-line";
+
+const LEVER_RECIPES = ["BRAKES_ON_LEVER", "LEVER_TO_ELEVATOR"];
+
+/** Common mixes, built from what the pilot knows. */
+export function Gallery() {
+  const { draft, change } = useModel();
+  const gallery = useGallery();
+  const build = useBuildMix();
+  const [chosen, setChosen] = useState<RecipeCard>();
+  const [percent, setPercent] = useState("");
+  const [phase, setPhase] = useState("");
+  const [lever, setLever] = useState("");
+  const phases = draft.present.phases;
+  const levers = draft.present.transmitter.inputs.filter((one) => one.kind === "LEVER");
+  const add = () =>
+    chosen !== undefined &&
+    build.mutate(
+      {
+        setup: draft.present,
+        recipe: chosen.recipe,
+        percent: Number(percent.replace(",", ".")),
+        lever: LEVER_RECIPES.includes(chosen.recipe) ? lever || (levers[0]?.id ?? "") : "",
+        preset: chosen.recipe === "ELEVATOR_TO_FLAP" ? phase : "",
+        phases: chosen.recipe === "ELEVATOR_TO_FLAP" || phase === "" ? [] : [phase],
+      },
+      {
+        onSuccess: (setup) => {
+          change({ type: "replace", setup });
+          setChosen(undefined);
+        },
+      },
+    );
+  return (
+    <Card title="Add a mix">
+      <div className="flex flex-wrap gap-1.5">
+        {gallery.data?.map((card) => (
+          <Button
+            key={card.recipe}
+            look={chosen?.recipe === card.recipe ? "main" : "plain"}
+            className="!min-h-8 text-sm"
+            onClick={() => {
+              setChosen(card);
+              setPercent(String(card.start));
+              setPhase("");
+            }}
+          >
+            {card.title}
+          </Button>
+        ))}
+      </div>
+      {chosen !== undefined && (
+        <form
+          className="mt-3 flex flex-wrap items-end gap-3 border-t border-line pt-3"
+          onSubmit={(event) => {
+            event.preventDefault();
+            add();
+          }}
+        >
+          <p className="w-full font-medium">{chosen.reason}</p>
+          <div className="max-w-sm">
+            <TextLine
+              label={chosen.asks}
+              inputMode="decimal"
+              required
+              width="w-28"
+              value={percent}
+              onValue={setPercent}
+            />
+          </div>
+          {LEVER_RECIPES.includes(chosen.recipe) && (
+            <Choice
+              label="Lever"
+              value={lever || (levers[0]?.id ?? "")}
+              onValue={setLever}
+              options={levers.map((one) => [one.id, one.name] as const)}
+            />
+          )}
+          {phases.length > 1 && (
+            <Choice
+              label={chosen.recipe === "ELEVATOR_TO_FLAP" ? "Preset of phase" : "Acts in"}
+              value={phase}
+              onValue={setPhase}
+              options={[
+                ["", chosen.recipe === "ELEVATOR_TO_FLAP" ? "none, the figure" : "all phases"],
+                ...phases.map((one) => [one.id, one.name] as const),
+              ]}
+            />
+          )}
+          <Button type="submit" look="main" disabled={build.isPending}>
+            <Plus aria-hidden size={16} /> Build it
+          </Button>
+        </form>
+      )}
+      {build.isError && <Failure error={build.error} />}
+    </Card>
+  );
+}

@@ -1,0 +1,60 @@
+import { useEffect } from "react";
+import { useRemoval } from "@/api/program";
+import { useModel } from "@/features/aircraft/model";
+import { Button } from "@/ui/button";
+import { Failure } from "@/ui/message";
+import { Modal } from "@/ui/modal";
+
+interface Props {
+  /** Id of the phase or condition that shall go; empty for none. */
+  id: string;
+  name: string;
+  onClose: () => void;
+}
+
+/** Says where something is used and what would become of that, before it goes. */
+export function RemoveDialog({ id, name, onClose }: Props) {
+  const { draft, change } = useModel();
+  const removal = useRemoval();
+  const { mutate } = removal;
+  useEffect(() => {
+    if (id !== "") {
+      mutate({ setup: draft.present, id });
+    }
+  }, [id, draft.present, mutate]);
+  return (
+    <Modal
+      open={id !== ""}
+      onOpen={(open) => !open && onClose()}
+      title={`Remove ${name}?`}
+      description="It can be undone."
+    >
+      {removal.isError && <Failure error={removal.error} />}
+      {removal.data !== undefined && (
+        <>
+          {removal.data.notes.length === 0 ? (
+            <p>Nothing else hangs on it.</p>
+          ) : (
+            <ul className="list-disc space-y-1 pl-5" data-uses>
+              {removal.data.notes.map((note) => (
+                <li key={note}>{note}</li>
+              ))}
+            </ul>
+          )}
+          <div className="mt-4 flex gap-2">
+            <Button
+              look="warn"
+              onClick={() => {
+                change({ type: "replace", setup: removal.data.setup });
+                onClose();
+              }}
+            >
+              Remove it and do that
+            </Button>
+            <Button onClick={onClose}>Keep it</Button>
+          </div>
+        </>
+      )}
+    </Modal>
+  );
+}
