@@ -1426,7 +1426,7 @@ export interface components {
       surfaceName: string;
       slave: boolean;
       /** @enum {string} */
-      direction: "LENGTHEN" | "SHORTEN" | "LEAVE";
+      direction: "LENGTHEN" | "SHORTEN" | "NONE";
       /** Format: double */
       exactMm: number;
       /** Format: double */
@@ -2238,7 +2238,7 @@ export interface components {
       /** Format: double */
       rodChange: number;
       /** @enum {string} */
-      direction: "LENGTHEN" | "SHORTEN" | "LEAVE";
+      direction: "LENGTHEN" | "SHORTEN" | "NONE";
       /** Format: double */
       turnsExact: number;
       /** Format: int64 */

@@ -49,6 +49,14 @@ class CalculationController {
     return of(given, CurveCalculation.CurveGiven.class, CurveCalculation::of);
   }
 
+  @PostMapping("/retrim")
+  @Operation(summary = "Trims of every phase to rods, and the clicks that are left in each phase")
+  @io.swagger.v3.oas.annotations.parameters.RequestBody(
+      content = @Content(schema = @Schema(implementation = RetrimCalculation.RetrimGiven.class)))
+  RetrimCalculation.RetrimFound retrim(@RequestBody JsonNode given) {
+    return of(given, RetrimCalculation.RetrimGiven.class, RetrimCalculation::of);
+  }
+
   @PostMapping("/output")
   @Operation(summary = "Command to pulse to servo arm angle")
   @io.swagger.v3.oas.annotations.parameters.RequestBody(

@@ -65,7 +65,7 @@ final class RodChangeCalculation {
     return found(RodChange.of(bar, end, chord, with, without), armPerPercent);
   }
 
-  private static RodChangeFound found(RodChange change, double armPerPercent) {
+  static RodChangeFound found(RodChange change, double armPerPercent) {
     if (!(change instanceof RodChange.Found it)) {
       return new RodChangeFound(
           null, null, null, null, null, null, null, null, null, null, null, null);

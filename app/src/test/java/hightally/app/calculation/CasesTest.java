@@ -15,7 +15,15 @@ import org.junit.jupiter.params.provider.MethodSource;
 class CasesTest extends ApiTest {
   private static final List<String> KINDS =
       List.of(
-          "response", "curve", "output", "linkage", "rodChange", "armSeating", "balance", "washer");
+          "response",
+          "curve",
+          "output",
+          "linkage",
+          "rodChange",
+          "retrim",
+          "armSeating",
+          "balance",
+          "washer");
 
   static List<Named<JsonNode>> cases() throws Exception {
     List<Named<JsonNode>> cases = new ArrayList<>();

@@ -4,12 +4,15 @@ package hightally.core.adjustment;
 public enum RodDirection {
   LENGTHEN,
   SHORTEN,
-  LEAVE;
+  NONE;
+
+  /** Less than this is rounding. */
+  private static final double NOTHING_MM = 1e-9;
 
   /** The direction of a change of length. */
   public static RodDirection of(double changeMm) {
-    if (changeMm == 0) {
-      return LEAVE;
+    if (Math.abs(changeMm) < NOTHING_MM) {
+      return NONE;
     }
     return changeMm > 0 ? LENGTHEN : SHORTEN;
   }

@@ -45,6 +45,11 @@ public record Servo(
     return Math.max(-maxAngleDegrees, Math.min(maxAngleDegrees, free));
   }
 
+  /** The pulse for an arm angle, µs, before the servo's own stops. */
+  public double pulseFor(double armDegrees) {
+    return (armDegrees - armOffsetDegrees) / slope() + centrePulseMicroseconds;
+  }
+
   /** Degrees of arm per microsecond, sign included. */
   public double slope() {
     return pullsOnIncrease ? -degreesPerMicrosecond : degreesPerMicrosecond;

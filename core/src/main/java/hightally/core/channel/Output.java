@@ -65,6 +65,15 @@ public record Output(
   }
 
   /**
+   * The command that gives a pulse, before any limit, percent; infinite where no travel is left.
+   */
+  public double commandFor(double pulseMicroseconds) {
+    double offset = pulseMicroseconds - centre - subTrim;
+    double turned = 100 * offset / reach(offset);
+    return reversed ? -turned : turned;
+  }
+
+  /**
    * d(pulse)/d(command), µs per percent; 0 beyond a limit. At exactly 0, where the two sides meet
    * in a corner if their endpoints differ, the mean of both: what a small step either way finds.
    */
