@@ -4,6 +4,7 @@ import { ModelLayout } from "./features/aircraft/ModelLayout";
 import { RevisionsPage } from "./features/aircraft/RevisionsPage";
 import { SetupPage } from "./features/aircraft/SetupPage";
 import { BenchPage } from "./features/bench/BenchPage";
+import { FieldCardPage } from "./features/flight/FieldCardPage";
 import { FlightEntryPage } from "./features/flight/FlightEntryPage";
 import { FlightsPage } from "./features/flight/FlightsPage";
 import { HangarPage } from "./features/hangar/HangarPage";
@@ -78,6 +79,7 @@ export const router = createBrowserRouter([
           },
           { path: "fly", element: <FlightsPage /> },
           { path: "fly/new", element: <FlightEntryPage /> },
+          { path: "fly/card", element: <FieldCardPage /> },
           { path: "fly/:flightId", element: <FlightEntryPage /> },
           { path: "adjust", element: <AdjustPage /> },
           { path: "revisions", element: <RevisionsPage /> },

@@ -1,4 +1,4 @@
-import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { answered, api, type Schemas } from "./client";
 
 export type Standing = Schemas["Standing"];
@@ -53,17 +53,47 @@ export const useFlights = (id: number) =>
     queryFn: () => answered(api.GET("/api/aircraft/{aircraftId}/flights", of(id))),
   });
 
-export const usePreview = (aircraftId: number, flightId: number | undefined) =>
+export const usePreview = (aircraftId: number, flightId: number | undefined, reference: string) =>
   useQuery({
-    queryKey: ["adjustment", aircraftId, "of", flightId],
+    placeholderData: keepPreviousData,
+    queryKey: ["adjustment", aircraftId, "of", flightId, reference],
     enabled: flightId !== undefined,
     queryFn: () =>
       answered(
         api.GET("/api/aircraft/{aircraftId}/flights/{flightId}/adjustment", {
-          params: { path: { aircraftId, flightId: flightId ?? 0 } },
+          params: { path: { aircraftId, flightId: flightId ?? 0 }, query: { reference } },
         }),
       ),
   });
+
+export const useSettling = (id: number) =>
+  useQuery({
+    queryKey: ["settling", id],
+    queryFn: () => answered(api.GET("/api/aircraft/{id}/settling", at(id))),
+  });
+
+export const useConfirmation = (id: number) =>
+  useQuery({
+    queryKey: ["confirmation", id],
+    queryFn: () => answered(api.GET("/api/aircraft/{aircraftId}/confirmation", of(id))),
+  });
+
+export const useGauge = (id: number) =>
+  useChange((body: Schemas["Measured"]) =>
+    answered(api.PUT("/api/aircraft/{aircraftId}/adjustment/gauge", { ...of(id), body })),
+  );
+
+export const useImportFlights = (id: number) =>
+  useChange((file: File) =>
+    answered(
+      api.POST("/api/aircraft/{aircraftId}/flights.csv", {
+        ...of(id),
+        body: file as never,
+        headers: { "Content-Type": "application/octet-stream" },
+        bodySerializer: (body: unknown) => body as File,
+      }),
+    ),
+  );
 
 export const useOpenAdjustment = (id: number) =>
   useQuery({
@@ -111,8 +141,8 @@ export const useCorrectFlight = (aircraftId: number) =>
   );
 
 export const useBeginAdjustment = (id: number) =>
-  useChange((flightId: number) =>
-    answered(api.POST("/api/aircraft/{aircraftId}/adjustment", { ...of(id), body: { flightId } })),
+  useChange((body: Schemas["Beginning"]) =>
+    answered(api.POST("/api/aircraft/{aircraftId}/adjustment", { ...of(id), body })),
   );
 
 export const useMoveAdjustment = (id: number) =>

@@ -67,12 +67,7 @@ export function Lines({ lines, label, xLabel, yLabel, marks = [], height = 240, 
             {value.toFixed(Math.abs(value) < 10 ? 1 : 0).replace("-", "−")}
           </text>
         ))}
-        <text
-          x={(x0 < 0 ? x(0) : PAD.left) + 6}
-          y={PAD.top + 12}
-          fontSize={12}
-          fill="var(--soft)"
-        >
+        <text x={(x0 < 0 ? x(0) : PAD.left) + 6} y={PAD.top + 12} fontSize={12} fill="var(--soft)">
           {yLabel}
         </text>
         <text x={W - PAD.right} y={height - 9} fontSize={12} textAnchor="end" fill="var(--soft)">

@@ -86,6 +86,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/aircraft/{aircraftId}/adjustment/gauge": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: operations["measure"];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/throws/search": {
     parameters: {
       query?: never;
@@ -267,6 +283,23 @@ export interface paths {
     put?: never;
     /** Pack shift, ballast, washers and notes for every pack */
     post: operations["balance"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/program/trim-curve": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** The compensation curve that makes trims at several settings unnecessary */
+    post: operations["trimCurve"];
     delete?: never;
     options?: never;
     head?: never;
@@ -513,6 +546,23 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/calc/retrim": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** Trims of every phase to rods, and the clicks that are left in each phase */
+    post: operations["retrim"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/calc/response": {
     parameters: {
       query?: never;
@@ -747,6 +797,24 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/aircraft/{aircraftId}/flights.csv": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** All flights, one row a flight and phase */
+    get: operations["export"];
+    put?: never;
+    /** Notes the flights of a file on the newest revision; says what cannot be read */
+    post: operations["read_1"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/aircraft/{aircraftId}/entry-sheet": {
     parameters: {
       query?: never;
@@ -862,6 +930,23 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/aircraft/{id}/settling": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** Settled, not yet or suspicious, per phase and control, with every flight */
+    get: operations["settling"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/aircraft/{id}/revisions/{number}/file": {
     parameters: {
       query?: never;
@@ -902,6 +987,22 @@ export interface paths {
       cookie?: never;
     };
     get: operations["preview"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/aircraft/{aircraftId}/confirmation": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations["confirmation"];
     put?: never;
     post?: never;
     delete?: never;
@@ -970,7 +1071,22 @@ export interface components {
       /** Format: double */
       cgMm: number;
       remarks: string;
+      goal: string;
       trims: components["schemas"]["Trims"];
+      /** Format: double */
+      throttlePercent: number;
+      /** @enum {string} */
+      sure: "SURE" | "FAIRLY" | "NOT";
+      phases: components["schemas"]["PhaseReading"][];
+    };
+    PhaseReading: {
+      phase: string;
+      trims: components["schemas"]["Trims"];
+      /** Format: double */
+      throttlePercent: number;
+      /** @enum {string} */
+      sure: "SURE" | "FAIRLY" | "NOT";
+      turnsDiffer: boolean;
     };
     Trims: {
       /** Format: int32 */
@@ -1101,7 +1217,11 @@ export interface components {
     };
     AdjustmentPlan: {
       trims: components["schemas"]["Trims"];
+      reference: string;
       rods: components["schemas"]["PlannedRod"][];
+      phases: components["schemas"]["PhaseOutcome"][];
+      throwChanges: components["schemas"]["ThrowChange"][];
+      remedies: components["schemas"]["Remedy"][];
       steps: components["schemas"]["WorkStep"][];
       cautions: string[];
       after: components["schemas"]["Setup"];
@@ -1261,6 +1381,17 @@ export interface components {
       when: string;
       spokenAtSeconds: number[];
     };
+    Gauge: {
+      surface: string;
+      /** Format: double */
+      mm: number;
+      /** @enum {string} */
+      choice: "OPEN" | "ARITHMETIC" | "RULER";
+    };
+    GaugeCheck: {
+      gauge: components["schemas"]["Gauge"];
+      check: components["schemas"]["RulerCheck"];
+    };
     HouseValues: {
       /** Format: double */
       largeTrimPercent: number;
@@ -1384,6 +1515,7 @@ export interface components {
       /** Format: int32 */
       version: number;
       plan: components["schemas"]["AdjustmentPlan"];
+      gauges: components["schemas"]["GaugeCheck"][];
     };
     Pack: {
       name: string;
@@ -1413,6 +1545,15 @@ export interface components {
       ownPitch: boolean;
       ownYaw: boolean;
       trims: components["schemas"]["Trims"];
+    };
+    PhaseOutcome: {
+      phase: string;
+      name: string;
+      reference: boolean;
+      before: components["schemas"]["Trims"];
+      after: components["schemas"]["Trims"];
+      exact: number[];
+      errors: components["schemas"]["SurfaceError"][];
     };
     Place: {
       panel: string;
@@ -1478,6 +1619,12 @@ export interface components {
       /** Format: int32 */
       failsafeChannel: number;
     };
+    Remedy: {
+      surface: string;
+      /** @enum {string} */
+      kind: "TOOTH" | "LEAVE" | "SHARE" | "SYMPTOM";
+      words: string;
+    };
     Response: {
       /** Format: double */
       ratePositivePercent: number;
@@ -1504,6 +1651,16 @@ export interface components {
       kind: "CLEVIS" | "BALL_LINK" | "TURNBUCKLE" | "SLIDE";
       /** Format: double */
       pitchMm: number;
+    };
+    RulerCheck: {
+      /** Format: double */
+      computedMm: number;
+      /** Format: double */
+      measuredMm: number;
+      /** Format: double */
+      toleranceMm: number;
+      agree: boolean;
+      explanations: string[];
     };
     Section: {
       /** Format: double */
@@ -1606,6 +1763,12 @@ export interface components {
       part: "HINGED" | "WHEEL" | "SPOILER" | "SWINGING_WING" | "NOZZLE";
       hornHolesMm: number[];
     };
+    SurfaceError: {
+      surface: string;
+      name: string;
+      /** Format: double */
+      mm: number;
+    };
     TelemetryAlarm: {
       name: string;
       value: string;
@@ -1617,6 +1780,24 @@ export interface components {
     ThrottleCurve: {
       phases: string[];
       points: components["schemas"]["CurvePoint"][];
+    };
+    ThrowChange: {
+      surface: string;
+      name: string;
+      /** Format: double */
+      plusBefore: number;
+      /** Format: double */
+      plusAfter: number;
+      /** Format: double */
+      minusBefore: number;
+      /** Format: double */
+      minusAfter: number;
+      /** Format: int32 */
+      channel: number;
+      /** Format: double */
+      endpointLow: number;
+      /** Format: double */
+      endpointHigh: number;
     };
     ThrowGoal: {
       surface: string;
@@ -1677,6 +1858,11 @@ export interface components {
       detail: string;
       caution: string;
       surface: string;
+    };
+    Measured: {
+      gauge: components["schemas"]["Gauge"];
+      /** Format: int32 */
+      version: number;
     };
     ThrowQuestion: {
       setup: components["schemas"]["Setup"];
@@ -1910,6 +2096,19 @@ export interface components {
       ballastGrams: number;
       ballastAt: string;
       words: string;
+    };
+    TrimAt: {
+      /** Format: double */
+      settingPercent: number;
+      /** Format: int32 */
+      clicks: number;
+    };
+    TrimCurveAsked: {
+      flown: components["schemas"]["TrimAt"][];
+      /** Format: double */
+      referencePercent: number;
+      /** Format: double */
+      clickStepPercent: number;
     };
     ProgramAsked: {
       setup: components["schemas"]["Setup"];
@@ -2227,6 +2426,87 @@ export interface components {
       armOffset?: number;
     };
     RodChangeFound: {
+      /** Format: double */
+      targetAngle: number;
+      /** Format: double */
+      untrimmedAngle: number;
+      /** Format: double */
+      targetTravel: number;
+      /** Format: double */
+      gaugeChange: number;
+      /** Format: double */
+      rodChange: number;
+      /** @enum {string} */
+      direction: "LENGTHEN" | "SHORTEN" | "NONE";
+      /** Format: double */
+      turnsExact: number;
+      /** Format: int64 */
+      steps: number;
+      /** Format: double */
+      rodChangeApplied: number;
+      /** Format: double */
+      angleAfter: number;
+      /** Format: double */
+      travelError: number;
+      /** Format: double */
+      trimLeftCommand: number;
+    };
+    PerControl: {
+      /** Format: double */
+      roll: number;
+      /** Format: double */
+      pitch: number;
+      /** Format: double */
+      yaw: number;
+    };
+    RetrimGiven: {
+      /** Format: double */
+      clickStep?: number;
+      referencePhase?: string;
+      /** @enum {string} */
+      trimScope?: "COMMON" | "PER_PHASE";
+      phases?: components["schemas"]["RetrimPhase"][];
+      servos?: components["schemas"]["RetrimServo"][];
+    };
+    RetrimPhase: {
+      name: string;
+      trim: components["schemas"]["PerControl"];
+      preset: {
+        [key: string]: number;
+      };
+    };
+    RetrimServo: {
+      name: string;
+      shares: components["schemas"]["PerControl"];
+      linkage: components["schemas"]["LinkageGiven"];
+      output: components["schemas"]["OutputGiven"];
+      servo: components["schemas"]["ServoGiven"];
+      rodEnd: components["schemas"]["RodEndGiven"];
+      /** Format: double */
+      chord: number;
+    };
+    Clicks: {
+      /** Format: int32 */
+      roll: number;
+      /** Format: int32 */
+      pitch: number;
+      /** Format: int32 */
+      yaw: number;
+    };
+    RetrimFound: {
+      servos: components["schemas"]["RetrimServoFound"][];
+      phases: components["schemas"]["RetrimPhaseFound"][];
+    };
+    RetrimPhaseFound: {
+      name: string;
+      trimAfter: components["schemas"]["Clicks"];
+      trimAfterExact: components["schemas"]["PerControl"];
+      travelError: {
+        [key: string]: number;
+      };
+    };
+    RetrimServoFound: {
+      name: string;
       /** Format: double */
       targetAngle: number;
       /** Format: double */
@@ -2593,6 +2873,17 @@ export interface components {
       revisionNumber: number;
       report: components["schemas"]["FlightReport"];
     };
+    CsvProblem: {
+      /** Format: int32 */
+      row: number;
+      text: string;
+      reason: string;
+    };
+    Imported: {
+      /** Format: int32 */
+      taken: number;
+      problems: components["schemas"]["CsvProblem"][];
+    };
     SheetAsked: {
       setup: components["schemas"]["Setup"];
       transmitter: components["schemas"]["Transmitter"];
@@ -2613,6 +2904,7 @@ export interface components {
     Beginning: {
       /** Format: int64 */
       flightId: number;
+      reference: string;
     };
     Seen: {
       /** Format: int32 */
@@ -2677,6 +2969,51 @@ export interface components {
       /** Format: int32 */
       flightCount: number;
       loop: components["schemas"]["LoopState"];
+    };
+    SettlingSheet: {
+      reference: string;
+      ready: boolean;
+      series: components["schemas"]["TrimSeries"][];
+    };
+    TrimPoint: {
+      /** Format: int64 */
+      flight: number;
+      /** Format: date */
+      flownOn: string;
+      /** Format: int32 */
+      clicks: number;
+      counts: boolean;
+      why: string;
+    };
+    TrimSeries: {
+      phase: string;
+      /** @enum {string} */
+      control: "ROLL" | "PITCH" | "YAW";
+      /** @enum {string} */
+      state: "SETTLED" | "NOT_YET" | "SUSPICIOUS";
+      /** Format: int32 */
+      clicks: number;
+      words: string;
+      points: components["schemas"]["TrimPoint"][];
+    };
+    Confirmation: {
+      /** @enum {string} */
+      control: "ROLL" | "PITCH" | "YAW";
+      /** Format: int32 */
+      before: number;
+      /** Format: int32 */
+      predicted: number;
+      /** Format: int32 */
+      flown: number;
+      done: boolean;
+      /** Format: double */
+      learnedClickPercent: number;
+      words: string;
+    };
+    PhaseConfirmation: {
+      phase: string;
+      name: string;
+      controls: components["schemas"]["Confirmation"][];
     };
   };
   responses: never;
@@ -2961,6 +3298,32 @@ export interface operations {
       };
     };
   };
+  measure: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        aircraftId: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["Measured"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["OpenAdjustment"];
+        };
+      };
+    };
+  };
   search: {
     parameters: {
       query?: never;
@@ -3221,6 +3584,30 @@ export interface operations {
         };
         content: {
           "*/*": components["schemas"]["BalanceAdvice"];
+        };
+      };
+    };
+  };
+  trimCurve: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["TrimCurveAsked"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["CurvePoint"][];
         };
       };
     };
@@ -3597,6 +3984,30 @@ export interface operations {
         };
         content: {
           "*/*": components["schemas"]["RodChangeFound"];
+        };
+      };
+    };
+  };
+  retrim: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["RetrimGiven"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["RetrimFound"];
         };
       };
     };
@@ -4029,6 +4440,54 @@ export interface operations {
       };
     };
   };
+  export: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        aircraftId: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": string;
+        };
+      };
+    };
+  };
+  read_1: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        aircraftId: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/octet-stream": string;
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["Imported"];
+        };
+      };
+    };
+  };
   sheet_2: {
     parameters: {
       query?: never;
@@ -4211,6 +4670,28 @@ export interface operations {
       };
     };
   };
+  settling: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["SettlingSheet"];
+        };
+      };
+    };
+  };
   file: {
     parameters: {
       query?: never;
@@ -4258,7 +4739,9 @@ export interface operations {
   };
   preview: {
     parameters: {
-      query?: never;
+      query?: {
+        reference?: string;
+      };
       header?: never;
       path: {
         aircraftId: number;
@@ -4275,6 +4758,28 @@ export interface operations {
         };
         content: {
           "*/*": components["schemas"]["AdjustmentPlan"];
+        };
+      };
+    };
+  };
+  confirmation: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        aircraftId: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["PhaseConfirmation"][];
         };
       };
     };

@@ -4,6 +4,7 @@ import { useModel } from "@/features/aircraft/model";
 import { buttonClass } from "@/ui/button";
 import { Empty } from "@/ui/card";
 import { Failure, Waiting } from "@/ui/message";
+import { ConfirmationCard } from "./ConfirmationCard";
 import { PlanView } from "./PlanView";
 import { WorkOrderView } from "./WorkOrderView";
 
@@ -22,20 +23,29 @@ export function AdjustPage() {
     return <WorkOrderView open={open.data} />;
   }
   const flight = flights.data.find((one) => one.revisionNumber === standing.newest.number);
-  const { roll = 0, pitch = 0, yaw = 0 } = flight?.report.trims ?? {};
-  if (flight === undefined || (roll === 0 && pitch === 0 && yaw === 0)) {
+  const trims = [flight?.report.trims, ...(flight?.report.phases.map((one) => one.trims) ?? [])];
+  const zero = trims.every((one) => one?.roll === 0 && one.pitch === 0 && one.yaw === 0);
+  if (flight === undefined || zero) {
     return (
-      <Empty title={flight === undefined ? "Fly it first" : "Trims are at zero"}>
-        <p>
-          {flight === undefined
-            ? `Revision ${standing.newest.number} has no flight yet. Trim it in the air, note the clicks, and come back.`
-            : "The last flight needed no trim: nothing is left to turn."}
-        </p>
-        <Link to="../fly/new" className={buttonClass("main")}>
-          Log a flight
-        </Link>
-      </Empty>
+      <>
+        <ConfirmationCard />
+        <Empty title={flight === undefined ? "Fly it first" : "Trims are at zero"}>
+          <p>
+            {flight === undefined
+              ? `Revision ${standing.newest.number} has no flight yet. Trim it in the air, note the clicks, and come back.`
+              : "The last flight needed no trim: nothing is left to turn."}
+          </p>
+          <Link to="../fly/new" className={buttonClass("main")}>
+            Log a flight
+          </Link>
+        </Empty>
+      </>
     );
   }
-  return <PlanView flight={flight} />;
+  return (
+    <>
+      <ConfirmationCard />
+      <PlanView flight={flight} />
+    </>
+  );
 }

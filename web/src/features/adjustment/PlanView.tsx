@@ -1,14 +1,32 @@
-import { useBeginAdjustment, usePreview, type Flight, type PlannedRod } from "@/api/queries";
+import { useState } from "react";
+import {
+  useBeginAdjustment,
+  usePreview,
+  useSettling,
+  type Flight,
+  type PlannedRod,
+} from "@/api/queries";
 import { day, travelWords, type Way } from "@/domain/words";
 import { useModel } from "@/features/aircraft/model";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
+import { Choice } from "@/ui/choice";
+import { PhasesAfter } from "./PhasesAfter";
+import { TurnDrawing } from "./TurnDrawing";
 import { Failure, Waiting } from "@/ui/message";
 
 /** What the trims of a flight mean for every rod, before anything is touched. */
 export function PlanView({ flight }: { flight: Flight }) {
   const { standing, draft } = useModel();
-  const plan = usePreview(standing.id, flight.id);
+  const settling = useSettling(standing.id);
+  const [chosen, setChosen] = useState("");
+  const flown = [
+    draft.present.phases.at(-1)?.id ?? "",
+    ...flight.report.phases.map((one) => one.phase),
+  ];
+  const proposed = settling.data?.reference ?? "";
+  const reference = chosen !== "" ? chosen : flown.includes(proposed) ? proposed : (flown[0] ?? "");
+  const plan = usePreview(standing.id, flight.id, reference);
   const begin = useBeginAdjustment(standing.id);
   if (plan.data === undefined) {
     return plan.isError ? <Failure error={plan.error} /> : <Waiting what="the plan" />;
@@ -17,6 +35,26 @@ export function PlanView({ flight }: { flight: Flight }) {
   return (
     <div className="mx-auto max-w-4xl space-y-3">
       <h2 className="text-xl">Trims of {day(flight.report.flownOn)}, turned into metal</h2>
+      {flown.length > 1 && (
+        <div className="flex flex-wrap items-end gap-3">
+          <Choice
+            label="Phase whose trim becomes metal"
+            value={reference}
+            onValue={setChosen}
+            options={draft.present.phases
+              .filter((one) => flown.includes(one.id))
+              .map(
+                (one) => [one.id, one.name + (one.id === proposed ? " (flown most)" : "")] as const,
+              )}
+          />
+        </div>
+      )}
+      {settling.data !== undefined && !settling.data.ready && (
+        <p role="note" className="border-l-4 border-tag bg-sheet px-4 py-3">
+          Not all of these trims have settled yet: the log shows what is missing. Rods are for trims
+          that stay.
+        </p>
+      )}
       {plan.data.cautions.map((caution) => (
         <p key={caution} role="note" className="border-l-4 border-tag bg-sheet px-4 py-3">
           {caution}
@@ -29,12 +67,22 @@ export function PlanView({ flight }: { flight: Flight }) {
           ))}
         </ul>
       </Card>
+      {plan.data.remedies.length > 0 && (
+        <Card title="What may be better than a rod">
+          <ul className="list-disc space-y-1 pl-5" data-remedies>
+            {plan.data.remedies.map((one) => (
+              <li key={one.surface + one.kind}>{one.words}</li>
+            ))}
+          </ul>
+        </Card>
+      )}
+      <PhasesAfter plan={plan.data} />
       {begin.isError && <Failure error={begin.error} />}
       <div className="flex flex-wrap items-center gap-4">
         <Button
           look="main"
           large
-          onClick={() => begin.mutate(flight.id)}
+          onClick={() => begin.mutate({ flightId: flight.id, reference })}
           disabled={begin.isPending}
         >
           Start at the bench
@@ -66,6 +114,7 @@ function Rod({ rod, way }: { rod: PlannedRod; way: Way }) {
         Edge {travelWords(rod.todayMm, way)} → {travelWords(rod.afterMm, way)}, flown at{" "}
         {travelWords(rod.targetMm, way)}
       </p>
+      {rod.steps !== 0 && <TurnDrawing rod={rod} />}
     </li>
   );
 }

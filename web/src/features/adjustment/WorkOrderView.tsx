@@ -10,6 +10,7 @@ import { useModel } from "@/features/aircraft/model";
 import { Button } from "@/ui/button";
 import { Caution } from "@/ui/card";
 import { Failure } from "@/ui/message";
+import { GaugePanel } from "./GaugePanel";
 import { TurnDrawing } from "./TurnDrawing";
 
 /** One step at a time, to be read from a metre away. */
@@ -30,6 +31,9 @@ export function WorkOrderView({ open }: { open: OpenAdjustment }) {
   };
   useEffect(() => {
     const key = (event: KeyboardEvent) => {
+      if (event.target instanceof HTMLInputElement) {
+        return;
+      }
       if (event.key === "n" || event.key === "ArrowRight") {
         go(open.step + 1);
       } else if (event.key === "b" || event.key === "ArrowLeft") {
@@ -75,6 +79,9 @@ export function WorkOrderView({ open }: { open: OpenAdjustment }) {
           <p className="max-w-[44ch] text-xl leading-snug sm:text-2xl">{step.detail}</p>
           {step.kind === "TURN" && rod !== undefined && <TurnDrawing rod={rod} />}
         </div>
+        {rod !== undefined && (step.kind === "ZERO" || step.kind === "CHECK") && (
+          <GaugePanel key={rod.surface} open={open} rod={rod} />
+        )}
         {step.caution !== "" && (
           <div className="mt-5 text-lg">
             <Caution>{step.caution}</Caution>
@@ -88,7 +95,7 @@ export function WorkOrderView({ open }: { open: OpenAdjustment }) {
         </Button>
         {last ? (
           <Button look="main" large onClick={finish} disabled={busy}>
-            Done: save revision {standing.newest.number + 1}, trims at zero
+            Done: save revision {standing.newest.number + 1}
           </Button>
         ) : (
           <Button look="main" large onClick={() => go(open.step + 1)} disabled={busy}>

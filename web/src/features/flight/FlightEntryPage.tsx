@@ -1,6 +1,6 @@
 import { zodResolver } from "@hookform/resolvers/zod";
 import { useEffect } from "react";
-import { Controller, useForm } from "react-hook-form";
+import { useForm } from "react-hook-form";
 import { useNavigate, useParams } from "react-router";
 import {
   useAddFlight,
@@ -11,12 +11,11 @@ import {
   type Flight,
   type FlightReport,
 } from "@/api/queries";
-import { CONTROL_KEYS, clickWords, controlName } from "@/domain/words";
 import { useModel } from "@/features/aircraft/model";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Failure, Waiting } from "@/ui/message";
-import { Stepper } from "@/ui/stepper";
+import { PhaseTrims } from "./PhaseTrims";
 import { ChoiceRow, TextRow } from "./rows";
 import { AIRS, WINDS, flightSchema } from "./schema";
 
@@ -51,7 +50,11 @@ const fresh = (last: FlightReport | undefined): FlightReport => ({
   battery: last?.battery ?? "",
   cgMm: last?.cgMm ?? 0,
   remarks: "",
+  goal: "",
   trims: { roll: 0, pitch: 0, yaw: 0 },
+  throttlePercent: 50,
+  sure: "SURE",
+  phases: [],
 });
 
 interface EntryProps {
@@ -71,7 +74,9 @@ function Entry({ fields, corrected, last }: EntryProps) {
   const form = useForm<FlightReport>({
     resolver: zodResolver(flightSchema(fields, range)) as never,
     defaultValues:
-      kept === null ? (corrected?.report ?? fresh(last)) : (JSON.parse(kept) as FlightReport),
+      kept === null
+        ? (corrected?.report ?? fresh(last))
+        : { ...fresh(last), ...(JSON.parse(kept) as FlightReport) },
   });
   const { control, handleSubmit, register, formState, subscribe } = form;
   useEffect(
@@ -102,30 +107,7 @@ function Entry({ fields, corrected, last }: EntryProps) {
           ? `Flight on revision ${standing.newest.number}`
           : `Correct the flight on revision ${corrected.revisionNumber}`}
       </h2>
-      <Card title="Trims when it flew straight, hands off">
-        <div className="space-y-4">
-          {CONTROL_KEYS.map((name) => (
-            <div key={name}>
-              <div className="mb-1 text-sm font-medium text-soft">{controlName(name)} trim</div>
-              <Controller
-                control={control}
-                name={`trims.${name}`}
-                render={({ field }) => (
-                  <Stepper
-                    large
-                    label={`${controlName(name)} trim`}
-                    words={clickWords(name, field.value)}
-                    value={field.value}
-                    min={-range}
-                    max={range}
-                    onValue={field.onChange}
-                  />
-                )}
-              />
-            </div>
-          ))}
-        </div>
-      </Card>
+      <PhaseTrims form={form} range={range} />
       <Card title="The day">
         <div className="space-y-3">
           <TextRow
@@ -144,6 +126,7 @@ function Entry({ fields, corrected, last }: EntryProps) {
             error={errors.cgMm?.message}
             {...register("cgMm", { valueAsNumber: true })}
           />
+          <TextRow label="Goal of the flight" error={errors.goal?.message} {...register("goal")} />
           <TextRow label="Remarks" error={errors.remarks?.message} {...register("remarks")} />
         </div>
       </Card>

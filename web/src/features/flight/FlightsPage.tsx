@@ -4,6 +4,8 @@ import { CONTROL_KEYS, clickWords, controlName, day } from "@/domain/words";
 import { useModel } from "@/features/aircraft/model";
 import { buttonClass } from "@/ui/button";
 import { Empty } from "@/ui/card";
+import { CsvCard } from "./CsvCard";
+import { SettlingCard } from "./SettlingCard";
 import { Failure, Waiting } from "@/ui/message";
 
 /** The flight log of a model, newest first. */
@@ -22,14 +24,21 @@ export function FlightsPage() {
         <Link to="new" className={buttonClass("main")}>
           Log the first flight
         </Link>
+        <CsvCard />
       </Empty>
     );
   }
   return (
-    <div className="mx-auto max-w-3xl space-y-3">
-      <Link to="new" className={buttonClass("main", true)}>
-        Log a flight
-      </Link>
+    <div className="mx-auto max-w-4xl space-y-3">
+      <div className="flex flex-wrap gap-2">
+        <Link to="new" className={buttonClass("main", true)}>
+          Log a flight
+        </Link>
+        <Link to="card" className={buttonClass("plain", true)}>
+          Field card
+        </Link>
+      </div>
+      <SettlingCard />
       <ol className="space-y-3">
         {flights.data.map((flight) => (
           <li key={flight.id}>
@@ -37,6 +46,7 @@ export function FlightsPage() {
           </li>
         ))}
       </ol>
+      <CsvCard />
     </div>
   );
 }
@@ -63,6 +73,20 @@ function FlightCard({ flight, newest }: { flight: Flight; newest: number }) {
           </div>
         ))}
       </dl>
+      {report.phases.length > 0 && (
+        <p className="figures text-sm">
+          {report.phases
+            .map(
+              (one) =>
+                `${one.phase}: ${
+                  CONTROL_KEYS.filter((key) => one.trims[key] !== 0)
+                    .map((key) => `${key} ${clickWords(key, one.trims[key])}`)
+                    .join(", ") || "all at zero"
+                }`,
+            )
+            .join(" · ")}
+        </p>
+      )}
       <p className="text-sm text-soft">
         {report.wind.toLowerCase()} wind, {report.air.toLowerCase()} air
         {report.field !== "" && `, ${report.field}`}

@@ -3,6 +3,7 @@ import type { Field } from "@/api/queries";
 import { numberIn, textIn } from "@/ui/range";
 
 export const WINDS = ["CALM", "LIGHT", "FRESH", "STRONG"] as const;
+export const SURES = ["SURE", "FAIRLY", "NOT"] as const;
 export const AIRS = ["SMOOTH", "BUMPY", "ROUGH"] as const;
 
 /** The form's rules, from the core's own ranges. */
@@ -24,6 +25,10 @@ export function flightSchema(fields: Field[], trimRange: number) {
     battery: textIn(field("battery")),
     cgMm: numberIn(field("cgMm")),
     remarks: textIn(field("remarks")),
+    goal: textIn(field("goal")),
+    throttlePercent: numberIn(field("throttlePercent")),
+    sure: z.enum(SURES),
+    phases: z.array(z.any()),
     trims: z.object({ roll: clicks("roll"), pitch: clicks("pitch"), yaw: clicks("yaw") }),
   });
 }

@@ -9,6 +9,7 @@ import { Choice } from "@/ui/choice";
 import { BenchBeside } from "./BenchBeside";
 import { CurveEditor } from "./CurveEditor";
 import { Gallery } from "./Gallery";
+import { TrimCurveCard } from "./TrimCurveCard";
 import { Term } from "./Term";
 import { DraftPhases, DraftWhen } from "./parts";
 
@@ -42,6 +43,7 @@ export function MixesPage() {
         {draft.present.mixes.length === 0 && (
           <p className="px-1 text-soft">No mix yet: sticks move their surfaces and nothing else.</p>
         )}
+        <TrimCurveCard />
       </div>
       <BenchBeside />
     </div>

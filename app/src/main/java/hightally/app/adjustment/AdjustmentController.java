@@ -2,6 +2,7 @@ package hightally.app.adjustment;
 
 import hightally.app.aircraft.Revision;
 import hightally.core.adjustment.AdjustmentPlan;
+import java.util.List;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -25,8 +26,12 @@ class AdjustmentController {
     this.adjustments = adjustments;
   }
 
-  /** The flight whose trims go into the rods. */
-  record Beginning(long flightId) {}
+  /**
+   * The flight whose trims go into the rods.
+   *
+   * @param reference id of the phase whose trim becomes metal; empty for the last
+   */
+  record Beginning(long flightId, String reference) {}
 
   /** The step the pilot is at, and the version he saw. */
   record Progress(int step, int version) {}
@@ -35,8 +40,11 @@ class AdjustmentController {
   record Seen(int version) {}
 
   @GetMapping("/flights/{flightId}/adjustment")
-  AdjustmentPlan preview(@PathVariable long aircraftId, @PathVariable long flightId) {
-    return adjustments.preview(aircraftId, flightId);
+  AdjustmentPlan preview(
+      @PathVariable long aircraftId,
+      @PathVariable long flightId,
+      @RequestParam(defaultValue = "") String reference) {
+    return adjustments.preview(aircraftId, flightId, reference);
   }
 
   @GetMapping("/adjustment")
@@ -50,12 +58,25 @@ class AdjustmentController {
   @PostMapping("/adjustment")
   @ResponseStatus(HttpStatus.CREATED)
   OpenAdjustment begin(@PathVariable long aircraftId, @RequestBody Beginning beginning) {
-    return adjustments.begin(aircraftId, beginning.flightId());
+    return adjustments.begin(aircraftId, beginning.flightId(), beginning.reference());
   }
 
   @PutMapping("/adjustment")
   OpenAdjustment moveTo(@PathVariable long aircraftId, @RequestBody Progress progress) {
     return adjustments.moveTo(aircraftId, progress.step(), progress.version());
+  }
+
+  /** What the gauge showed, and the version of the work order the pilot saw. */
+  record Measured(Gauge gauge, int version) {}
+
+  @PutMapping("/adjustment/gauge")
+  OpenAdjustment measure(@PathVariable long aircraftId, @RequestBody Measured measured) {
+    return adjustments.measure(aircraftId, measured.gauge(), measured.version());
+  }
+
+  @GetMapping("/confirmation")
+  List<Adjustments.PhaseConfirmation> confirmation(@PathVariable long aircraftId) {
+    return adjustments.confirmation(aircraftId);
   }
 
   @PostMapping("/adjustment/close")

@@ -1,7 +1,11 @@
 package hightally.app.adjustment;
 
 import hightally.app.flight.Flight;
+import hightally.app.flight.PhaseReadings;
+import hightally.core.adjustment.FlownTrims;
+import hightally.core.flight.PhaseReading;
 import hightally.core.phase.Trims;
+import jakarta.persistence.Convert;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
@@ -11,6 +15,8 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
 
 /** One round of moving trims into metal: which flight, how far, and what came of it. */
 @Entity
@@ -39,19 +45,30 @@ class AdjustmentEntity {
 
   private int step;
   private Integer resultRevision;
+  private String referencePhase;
+
+  @Convert(converter = PhaseReadings.class)
+  private List<PhaseReading> phases;
+
+  @Convert(converter = Gauges.class)
+  private List<Gauge> gauges;
+
   private Instant createdAt;
   private Instant closedAt;
   @Version private int version;
 
   protected AdjustmentEntity() {}
 
-  AdjustmentEntity(Flight flight, Instant createdAt) {
+  AdjustmentEntity(Flight flight, FlownTrims flown, Instant createdAt) {
     aircraftId = flight.aircraftId();
     flightId = flight.id();
     revisionNumber = flight.revisionNumber();
     rollClicks = flight.report().trims().roll();
     pitchClicks = flight.report().trims().pitch();
     yawClicks = flight.report().trims().yaw();
+    referencePhase = flown.reference();
+    phases = flown.phases();
+    gauges = List.of();
     this.createdAt = createdAt;
     state = State.OPEN;
   }
@@ -90,6 +107,30 @@ class AdjustmentEntity {
   /** The clicks as they stood in the flight when the work was begun. */
   Trims trims() {
     return new Trims(rollClicks, pitchClicks, yawClicks);
+  }
+
+  /** The clicks of every phase as they stood when the work was begun. */
+  FlownTrims flown(String basePhase) {
+    if (referencePhase.isEmpty()) {
+      PhaseReading only = new PhaseReading(basePhase, trims(), 50, PhaseReading.Sure.SURE, false);
+      return new FlownTrims(basePhase, List.of(only));
+    }
+    return new FlownTrims(referencePhase, phases);
+  }
+
+  List<Gauge> gauges() {
+    return gauges;
+  }
+
+  void measured(Gauge gauge) {
+    List<Gauge> all = new ArrayList<>(gauges);
+    all.removeIf(one -> one.surface().equals(gauge.surface()));
+    all.add(gauge);
+    gauges = all;
+  }
+
+  Integer resultRevision() {
+    return resultRevision;
   }
 
   int step() {

@@ -8,8 +8,17 @@ import hightally.app.platform.ConflictException;
 import hightally.app.platform.NotFoundException;
 import hightally.core.adjustment.AdjustmentPlan;
 import hightally.core.adjustment.AdjustmentPlanner;
+import hightally.core.adjustment.Confirmation;
+import hightally.core.adjustment.FlownTrims;
+import hightally.core.adjustment.RulerCheck;
+import hightally.core.airframe.Surface;
+import hightally.core.flight.PhaseReading;
 import hightally.core.quantity.InvalidInputException;
+import hightally.core.quantity.Validation;
+import hightally.core.setup.Setup;
 import java.time.Clock;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -22,6 +31,9 @@ import org.springframework.transaction.annotation.Transactional;
  */
 @Service
 public class Adjustments {
+  private static final double LEAST_RATIO = 0.5;
+  private static final double MOST_RATIO = 2;
+
   private final AdjustmentRepository adjustments;
   private final Hangar hangar;
   private final FlightLog flights;
@@ -36,7 +48,7 @@ public class Adjustments {
 
   /** What the trims of a flight would mean for the rods. */
   @Transactional(readOnly = true)
-  public AdjustmentPlan preview(long aircraftId, long flightId) {
+  public AdjustmentPlan preview(long aircraftId, long flightId, String reference) {
     Flight flight = flights.flight(aircraftId, flightId);
     Revision newest = hangar.newest(aircraftId);
     if (flight.revisionNumber() != newest.number()) {
@@ -47,8 +59,85 @@ public class Adjustments {
               + newest.number()
               + ". Fly it as it is now, and adjust from that flight.");
     }
-    return AdjustmentPlanner.plan(newest.setup(), flight.report().trims());
+    return AdjustmentPlanner.plan(newest.setup(), flown(newest.setup(), flight, reference));
   }
+
+  private static FlownTrims flown(Setup setup, Flight flight, String reference) {
+    String base = setup.basePhase().id();
+    return new FlownTrims(reference.isEmpty() ? base : reference, flight.report().readings(base));
+  }
+
+  /**
+   * Notes what the gauge showed at a surface, and what the pilot decided where it disagrees with
+   * the arithmetic.
+   */
+  @Transactional
+  public OpenAdjustment measure(long aircraftId, Gauge gauge, int version) {
+    AdjustmentEntity found = current(aircraftId, version);
+    Setup setup = hangar.revision(aircraftId, found.revisionNumber()).setup();
+    Validation.check(new RulerCheck.GaugeReading(gauge.mm()));
+    if (setup.surface(gauge.surface()).isEmpty()) {
+      throw InvalidInputException.of("surface", gauge.surface(), "the id of a surface");
+    }
+    if (gauge.choice() == Gauge.Choice.RULER) {
+      AdjustmentPlan plan = AdjustmentPlanner.plan(setup, flownOf(found, setup));
+      double ratio = gauge.mm() / computed(plan, gauge.surface());
+      if (!(ratio >= LEAST_RATIO && ratio <= MOST_RATIO)) {
+        throw InvalidInputException.of(
+            "choice",
+            "RULER",
+            "a reading between half and twice the computed one; beyond that an input is wrong that"
+                + " must be found first");
+      }
+    }
+    found.measured(gauge);
+    return read(adjustments.saveAndFlush(found));
+  }
+
+  private static double computed(AdjustmentPlan plan, String surface) {
+    return plan.rods().stream()
+        .filter(rod -> rod.surface().equals(surface))
+        .mapToDouble(rod -> rod.targetMm() - rod.todayMm())
+        .findFirst()
+        .orElse(0);
+  }
+
+  private static FlownTrims flownOf(AdjustmentEntity entity, Setup setup) {
+    return entity.flown(setup.basePhase().id());
+  }
+
+  /** What the first flight after an adjustment says, phase by phase; empty if there is none. */
+  @Transactional(readOnly = true)
+  public List<PhaseConfirmation> confirmation(long aircraftId) {
+    Revision newest = hangar.newest(aircraftId);
+    Optional<Flight> first =
+        flights.flights(aircraftId).stream()
+            .filter(flight -> flight.revisionNumber() == newest.number())
+            .findFirst();
+    Optional<AdjustmentEntity> made =
+        adjustments.findFirstByAircraftIdAndResultRevision(aircraftId, newest.number());
+    if (first.isEmpty() || made.isEmpty()) {
+      return List.of();
+    }
+    AdjustmentPlan plan = read(made.get()).plan();
+    List<PhaseConfirmation> found = new ArrayList<>();
+    for (PhaseReading reading : first.get().report().readings(newest.setup().basePhase().id())) {
+      plan.phases().stream()
+          .filter(one -> one.phase().equals(reading.phase()))
+          .forEach(
+              one ->
+                  found.add(
+                      new PhaseConfirmation(
+                          one.phase(),
+                          one.name(),
+                          Confirmation.of(
+                              newest.setup(), one.before(), one.after(), reading.trims()))));
+    }
+    return found;
+  }
+
+  /** What a flight says of one phase. */
+  public record PhaseConfirmation(String phase, String name, List<Confirmation> controls) {}
 
   /** The work order that is open for an aircraft. */
   @Transactional(readOnly = true)
@@ -58,13 +147,14 @@ public class Adjustments {
 
   /** Begins a work order from a flight. */
   @Transactional
-  public OpenAdjustment begin(long aircraftId, long flightId) {
+  public OpenAdjustment begin(long aircraftId, long flightId, String reference) {
     if (entity(aircraftId).isPresent()) {
       throw new ConflictException("An adjustment of this model is open already: finish it first.");
     }
-    preview(aircraftId, flightId);
+    preview(aircraftId, flightId, reference);
     Flight flight = flights.flight(aircraftId, flightId);
-    return read(adjustments.save(new AdjustmentEntity(flight, clock.instant())));
+    FlownTrims flown = flown(hangar.newest(aircraftId).setup(), flight, reference);
+    return read(adjustments.save(new AdjustmentEntity(flight, flown, clock.instant())));
   }
 
   /** Keeps the step the pilot is at, so that the work can be left and taken up again. */
@@ -87,12 +177,23 @@ public class Adjustments {
     if (open.step() != open.plan().steps().size() - 1) {
       throw InvalidInputException.of("step", open.step(), "the last one before closing");
     }
+    List<String> waiting =
+        open.gauges().stream()
+            .filter(OpenAdjustment.GaugeCheck::waits)
+            .map(one -> one.gauge().surface())
+            .toList();
+    if (!waiting.isEmpty()) {
+      throw new ConflictException(
+          "Ruler and arithmetic disagree at "
+              + String.join(", ", waiting)
+              + ". Decide which of the two you believe before the work order is closed.");
+    }
     Flight flight = flights.flight(aircraftId, found.flightId());
     String reason =
         "Trims of the flight on "
             + flight.report().flownOn()
             + " moved into the rods: "
-            + found.trims().words(control -> true);
+            + open.plan().trims().words(control -> true);
     Revision made =
         hangar.revise(aircraftId, found.revisionNumber(), open.plan().after(), reason, found.id());
     found.close(made.number(), clock.instant());
@@ -121,15 +222,42 @@ public class Adjustments {
   }
 
   private OpenAdjustment read(AdjustmentEntity entity) {
-    AdjustmentPlan plan =
-        AdjustmentPlanner.plan(
-            hangar.revision(entity.aircraftId(), entity.revisionNumber()).setup(), entity.trims());
+    Setup setup = hangar.revision(entity.aircraftId(), entity.revisionNumber()).setup();
+    FlownTrims flown = flownOf(entity, setup);
+    AdjustmentPlan reckoned = AdjustmentPlanner.plan(setup, flown);
+    List<OpenAdjustment.GaugeCheck> checks = new ArrayList<>();
+    Setup believed = setup;
+    for (Gauge gauge : entity.gauges()) {
+      Surface surface = setup.surface(gauge.surface()).orElseThrow();
+      double computed = computed(reckoned, gauge.surface());
+      RulerCheck.GaugeReading reading = new RulerCheck.GaugeReading(gauge.mm());
+      checks.add(
+          new OpenAdjustment.GaugeCheck(gauge, RulerCheck.of(setup, surface, computed, reading)));
+      if (gauge.choice() == Gauge.Choice.RULER) {
+        believed = corrected(believed, surface, gauge.mm() / computed);
+      }
+    }
+    AdjustmentPlan plan = believed == setup ? reckoned : AdjustmentPlanner.plan(believed, flown);
     return new OpenAdjustment(
         entity.id(),
         entity.flightId(),
         entity.revisionNumber(),
         entity.step(),
         entity.version(),
-        plan);
+        plan,
+        checks);
+  }
+
+  /** The setup with a surface's lever arm such that it moves by as much more as was measured. */
+  private static Setup corrected(Setup setup, Surface surface, double ratio) {
+    return setup.withSurfaces(
+        setup.surfaces().stream()
+            .map(
+                one ->
+                    one.id().equals(surface.id())
+                        ? one.withRod(
+                            one.rod().withHorn(one.rod().linkage().hornRadiusMm() / ratio))
+                        : one)
+            .toList());
   }
 }

@@ -1,7 +1,27 @@
 package hightally.app.adjustment;
 
 import hightally.core.adjustment.AdjustmentPlan;
+import hightally.core.adjustment.RulerCheck;
+import java.util.List;
 
-/** A work order that is begun, with the step it stands at. */
+/**
+ * A work order that is begun, with the step it stands at.
+ *
+ * @param gauges what was measured on the bench, and how it compares
+ */
 public record OpenAdjustment(
-    long id, long flightId, int revisionNumber, int step, int version, AdjustmentPlan plan) {}
+    long id,
+    long flightId,
+    int revisionNumber,
+    int step,
+    int version,
+    AdjustmentPlan plan,
+    List<GaugeCheck> gauges) {
+  /** A reading beside the arithmetic. */
+  public record GaugeCheck(Gauge gauge, RulerCheck check) {
+    /** Whether the pilot has still to decide which of the two he believes. */
+    boolean waits() {
+      return !check.agree() && gauge.choice() == Gauge.Choice.OPEN;
+    }
+  }
+}

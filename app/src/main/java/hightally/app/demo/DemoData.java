@@ -9,11 +9,13 @@ import hightally.app.platform.HighTallyProperties;
 import hightally.core.flight.FlightReport;
 import hightally.core.flight.FlightReport.Air;
 import hightally.core.flight.FlightReport.Wind;
+import hightally.core.flight.PhaseReading.Sure;
 import hightally.core.phase.Trims;
 import hightally.core.response.Feel;
 import hightally.core.response.Response;
 import hightally.core.setup.Setup;
 import java.time.LocalDate;
+import java.util.List;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.stereotype.Component;
@@ -78,7 +80,7 @@ class DemoData implements ApplicationRunner {
   }
 
   private void adjust(long id, Flight flight) {
-    OpenAdjustment open = adjustments.begin(id, flight.id());
+    OpenAdjustment open = adjustments.begin(id, flight.id(), "");
     int last = open.plan().steps().size() - 1;
     OpenAdjustment done = adjustments.moveTo(id, last, open.version());
     adjustments.close(id, done.version());
@@ -87,7 +89,9 @@ class DemoData implements ApplicationRunner {
   private Flight flight(long id, int revision, int day, Trims trims, double cg, String remarks) {
     LocalDate date = LocalDate.of(2026, 9, day);
     Wind wind = day == 26 ? Wind.CALM : Wind.LIGHT;
-    FlightReport report = new FlightReport(date, wind, Air.SMOOTH, FIELD, PACK, cg, remarks, trims);
+    FlightReport report =
+        new FlightReport(
+            date, wind, Air.SMOOTH, FIELD, PACK, cg, remarks, "", trims, 50, Sure.SURE, List.of());
     return flights.add(id, revision, report);
   }
 }

@@ -1,7 +1,9 @@
 package hightally.app.flight;
 
 import hightally.core.flight.FlightReport;
+import hightally.core.flight.PhaseReading;
 import hightally.core.phase.Trims;
+import jakarta.persistence.Convert;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
@@ -12,6 +14,7 @@ import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.List;
 
 /** One flight on one revision. */
 @Entity
@@ -38,6 +41,15 @@ class FlightEntity {
   private int rollClicks;
   private int pitchClicks;
   private int yawClicks;
+  private String goal;
+  private double throttlePercent;
+
+  @Enumerated(EnumType.STRING)
+  private PhaseReading.Sure sure;
+
+  @Convert(converter = PhaseReadings.class)
+  private List<PhaseReading> phases;
+
   private Instant createdAt;
   @Version private int version;
 
@@ -59,6 +71,10 @@ class FlightEntity {
     battery = report.battery();
     cgMm = report.cgMm();
     remarks = report.remarks();
+    goal = report.goal();
+    throttlePercent = report.throttlePercent();
+    sure = report.sure();
+    phases = report.phases();
     rollClicks = report.trims().roll();
     pitchClicks = report.trims().pitch();
     yawClicks = report.trims().yaw();
@@ -67,7 +83,19 @@ class FlightEntity {
   Flight read() {
     Trims trims = new Trims(rollClicks, pitchClicks, yawClicks);
     FlightReport report =
-        new FlightReport(flownOn, wind, air, field, battery, cgMm, remarks, trims);
+        new FlightReport(
+            flownOn,
+            wind,
+            air,
+            field,
+            battery,
+            cgMm,
+            remarks,
+            goal,
+            trims,
+            throttlePercent,
+            sure,
+            phases);
     return new Flight(id, aircraftId, revisionNumber, version, report);
   }
 

@@ -4,6 +4,7 @@ import hightally.app.aircraft.Hangar;
 import hightally.app.platform.ConflictException;
 import hightally.app.platform.NotFoundException;
 import hightally.core.flight.FlightReport;
+import hightally.core.flight.PhaseReading;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Validation;
 import hightally.core.setup.Setup;
@@ -67,6 +68,15 @@ public class FlightLog {
     Validation.check(report);
     Setup flown = hangar.revision(aircraftId, revisionNumber).setup();
     Validation.check(flown.withTrims(report.trims()));
+    for (int i = 0; i < report.phases().size(); i++) {
+      PhaseReading reading = report.phases().get(i);
+      if (flown.phase(reading.phase()).isEmpty()) {
+        String known = String.join(", ", flown.phases().stream().map(phase -> phase.id()).toList());
+        throw InvalidInputException.of(
+            "phases[" + i + "].phase", reading.phase(), "a phase of that revision: " + known);
+      }
+      Validation.check(flown.withTrims(reading.trims()));
+    }
     LocalDate latest = LocalDate.now(clock).plusDays(1);
     if (report.flownOn().isAfter(latest)) {
       throw InvalidInputException.of("flownOn", report.flownOn(), "not after " + latest);

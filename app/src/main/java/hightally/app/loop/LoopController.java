@@ -53,7 +53,8 @@ class LoopController {
             newest.fromAdjustment(),
             here.size(),
             here.stream().map(FlightReport::trims).findFirst(),
-            adjustments.open(id).isPresent());
+            adjustments.open(id).isPresent(),
+            newest.setup().house().leaveClicks());
     return new Standing(id, newest, log.size(), LoopState.of(facts));
   }
 }

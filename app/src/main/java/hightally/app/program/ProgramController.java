@@ -1,6 +1,8 @@
 package hightally.app.program;
 
 import hightally.core.hazard.HazardSearch;
+import hightally.core.mix.CurvePoint;
+import hightally.core.mix.TrimsToCurve;
 import hightally.core.program.EntrySheet;
 import hightally.core.program.FeelAdvice;
 import hightally.core.program.FeelCurves;
@@ -103,6 +105,17 @@ class ProgramController {
   @Operation(summary = "The first step for what a pilot says about a stick")
   FeelAdvice.FeelStep advise(@RequestBody FeelAdvice.FeelAsked asked) {
     return FeelAdvice.of(asked);
+  }
+
+  /** Trims at several settings of a lever, and the setting at which the mix shall add nothing. */
+  record TrimCurveAsked(
+      List<TrimsToCurve.TrimAt> flown, double referencePercent, double clickStepPercent) {}
+
+  @PostMapping("/trim-curve")
+  @Operation(summary = "The compensation curve that makes trims at several settings unnecessary")
+  List<CurvePoint> trimCurve(@RequestBody TrimCurveAsked asked) {
+    asked.flown().forEach(Validation::check);
+    return TrimsToCurve.of(asked.flown(), asked.referencePercent(), asked.clickStepPercent());
   }
 
   @PostMapping("/removal")

@@ -16,8 +16,9 @@ class AdjustmentPathTest extends ApiTest {
   void goesFromAFlightToARevisionWithTrimsAtZero() throws Exception {
     String at = newModel();
     long flight = flight(at, 6, -4, 0);
-    JsonNode open = post(at + "/adjustment", Map.of("flightId", flight)).json();
-    assertThat(post(at + "/adjustment", Map.of("flightId", flight)).status()).isEqualTo(409);
+    JsonNode open = post(at + "/adjustment", Map.of("flightId", flight, "reference", "")).json();
+    assertThat(post(at + "/adjustment", Map.of("flightId", flight, "reference", "")).status())
+        .isEqualTo(409);
     int last = open.at("/plan/steps").size() - 1;
     assertThat(close(at, open.get("version").asInt()).status()).isEqualTo(422);
     assertThat(move(at, last + 1, 0).body()).contains("step is " + (last + 1));
@@ -28,8 +29,10 @@ class AdjustmentPathTest extends ApiTest {
     assertThat(made.get("number").asInt()).isEqualTo(2);
     assertThat(made.get("fromAdjustment").asBoolean()).isTrue();
     assertThat(made.get("reason").asText()).contains("roll 6 clicks right, pitch 4 clicks down");
-    assertThat(made.at("/setup/trims"))
-        .isEqualTo(json.readTree("{\"roll\":0,\"pitch\":0,\"yaw\":0}"));
+    // Half turns leave what the plan said: at most a click or two.
+    JsonNode left = open.at("/plan/phases/0/after");
+    assertThat(made.at("/setup/trims")).isEqualTo(left);
+    assertThat(Math.abs(left.get("roll").asInt())).isLessThanOrEqualTo(2);
     assertThat(get(at + "/adjustment").status()).isEqualTo(204);
     assertThat(get(at).json().at("/loop/waiting").asText()).contains("Adjusted and not flown yet");
     assertThat(get(at + "/flights/" + flight + "/adjustment").status()).isEqualTo(409);
@@ -38,12 +41,76 @@ class AdjustmentPathTest extends ApiTest {
   @Test
   void givenUpItLeavesTheSetupAsItWas() throws Exception {
     String at = newModel();
-    post(at + "/adjustment", Map.of("flightId", flight(at, 6, 0, 2)));
+    post(at + "/adjustment", Map.of("flightId", flight(at, 6, 0, 2), "reference", ""));
     assertThat(get(at).json().at("/loop/stage").asText()).isEqualTo("ADJUST");
     Answer gone =
         send(HttpMethod.DELETE, at + "/adjustment?version=0", MediaType.APPLICATION_JSON, "");
     assertThat(gone.status()).isEqualTo(204);
     assertThat(get(at).json().at("/newest/number").asInt()).isEqualTo(1);
+  }
+
+  /** The ruler shows half as much again as was reckoned; the pilot decides which he believes. */
+  @Test
+  void rulerAndArithmeticAreSettledBeforeItIsClosedAndTheNextFlightConfirms() throws Exception {
+    String at = newModel();
+    long flight = flight(at, 0, 12, 0);
+    JsonNode open = post(at + "/adjustment", Map.of("flightId", flight, "reference", "")).json();
+    JsonNode rod = rod(open, "elevator");
+    double computed = rod.get("targetMm").asDouble() - rod.get("todayMm").asDouble();
+    JsonNode measured = gauge(at, "elevator", 1.5 * computed, "OPEN", 0).json();
+    JsonNode check = measured.at("/gauges/0/check");
+    assertThat(check.get("agree").asBoolean()).isFalse();
+    assertThat(check.get("explanations").toString())
+        .contains("A trim click of")
+        .contains("horn radius")
+        .contains("behind the hinge line");
+    int last = measured.at("/plan/steps").size() - 1;
+    int version = move(at, last, measured.get("version").asInt()).json().get("version").asInt();
+    assertThat(close(at, version).body()).contains("Ruler and arithmetic disagree at elevator");
+
+    JsonNode ruler = gauge(at, "elevator", 1.5 * computed, "RULER", version).json();
+    assertThat(Math.abs(rod(ruler, "elevator").get("exactMm").asDouble()))
+        .isLessThan(1.05 * Math.abs(rod.get("exactMm").asDouble()));
+    JsonNode made = close(at, ruler.get("version").asInt()).json();
+    double horn = hornOf(json.valueToTree(open.at("/plan/after")), "elevator");
+    assertThat(hornOf(made.get("setup"), "elevator")).isLessThan(horn / 1.4);
+
+    ObjectNode report = (ObjectNode) get(at + "/flights").json().at("/0/report").deepCopy();
+    report.set("trims", json.valueToTree(Map.of("roll", 0, "pitch", 4, "yaw", 0)));
+    post(at + "/flights", Map.of("revisionNumber", 2, "report", report));
+    JsonNode said = get(at + "/confirmation").json().at("/0/controls");
+    JsonNode pitch = said.get(said.size() - 1);
+    assertThat(pitch.get("done").asBoolean()).isFalse();
+    int predicted = pitch.get("predicted").asInt();
+    double step = made.at("/setup/transmitter/clickStepPercent").asDouble();
+    assertThat(pitch.get("learnedClickPercent").asDouble())
+        .isCloseTo(
+            step * (12 - predicted) / (12 - 4.0), org.assertj.core.api.Assertions.within(1e-9));
+  }
+
+  private static JsonNode rod(JsonNode open, String surface) {
+    for (JsonNode rod : open.at("/plan/rods")) {
+      if (rod.get("surface").asText().equals(surface)) {
+        return rod;
+      }
+    }
+    throw new AssertionError(surface);
+  }
+
+  private static double hornOf(JsonNode setup, String surface) {
+    for (JsonNode one : setup.get("surfaces")) {
+      if (one.get("id").asText().equals(surface)) {
+        return one.at("/rod/linkage/hornRadiusMm").asDouble();
+      }
+    }
+    throw new AssertionError(surface);
+  }
+
+  private Answer gauge(String at, String surface, double mm, String choice, int version)
+      throws Exception {
+    Map<String, Object> gauge = Map.of("surface", surface, "mm", mm, "choice", choice);
+    String body = json.writeValueAsString(Map.of("gauge", gauge, "version", version));
+    return send(HttpMethod.PUT, at + "/adjustment/gauge", MediaType.APPLICATION_JSON, body);
   }
 
   private String newModel() throws Exception {

@@ -2,11 +2,12 @@ package hightally.core.adjustment;
 
 import hightally.core.airframe.DriverKind;
 import hightally.core.airframe.Surface;
-import hightally.core.phase.Phase;
+import hightally.core.flight.PhaseReading;
 import hightally.core.phase.Trims;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.HouseValues;
 import hightally.core.quantity.InvalidInputException;
+import hightally.core.quantity.Validation;
 import hightally.core.quantity.Words;
 import hightally.core.setup.Setup;
 import hightally.core.signal.Moment;
@@ -34,14 +35,29 @@ public final class AdjustmentPlanner {
   private final Positions untrimmed;
   private final Map<String, RodChange.Found> changes = new HashMap<>();
   private final List<PlannedRod> rods = new ArrayList<>();
+  private final List<PhaseReading> readings;
+  private final int reference;
 
-  private AdjustmentPlanner(Setup setup, Trims trims) {
+  private AdjustmentPlanner(Setup setup, FlownTrims flown) {
+    Validation.check(setup);
+    readings = flown.all(setup);
+    reference = setup.phases().indexOf(setup.phase(flown.reference()).orElseThrow());
+    trims = readings.get(reference).trims();
     this.setup = setup;
-    this.trims = trims;
+    for (PhaseReading reading : readings) {
+      Validation.check(reading);
+      Validation.check(setup.withTrims(reading.trims()));
+    }
     house = setup.house();
     path = SignalPath.of(setup);
-    trimmed = path.evaluateBase(Moment.centred(trims));
-    untrimmed = path.evaluateBase(Moment.centred(Trims.ZERO));
+    trimmed = path.evaluateTrimmed(rest(reference), reference, trims);
+    untrimmed = path.evaluateTrimmed(rest(reference), reference, Trims.ZERO);
+  }
+
+  /** Sticks centred, the throttle where it was when the phase was flown. */
+  private Moment rest(int phase) {
+    double throttle = readings.get(phase).throttlePercent() / 100;
+    return Moment.centred(Trims.ZERO).withThrottle(throttle, true);
   }
 
   /**
@@ -52,15 +68,43 @@ public final class AdjustmentPlanner {
    * @throws InvalidInputException if a trim is beyond the transmitter's range
    */
   public static AdjustmentPlan plan(Setup setup, Trims trims) {
-    AdjustmentPlanner planner = new AdjustmentPlanner(setup.withTrims(trims), trims);
-    return planner.plan();
+    return plan(setup, FlownTrims.base(setup, trims));
+  }
+
+  /**
+   * Plans an adjustment of every phase: the reference's trim goes into the rods, the others get the
+   * clicks with which they fly as trimmed.
+   *
+   * @throws InvalidInputException if a trim is beyond the transmitter's range, or a phase is not
+   *     there any more
+   */
+  public static AdjustmentPlan plan(Setup setup, FlownTrims flown) {
+    return new AdjustmentPlanner(setup, flown).plan();
   }
 
   private AdjustmentPlan plan() {
     List<Surface> order = path.surfacesInDrivingOrder();
     order.forEach(this::planRod);
-    List<WorkStep> steps = WorkOrder.steps(setup, trims, rods);
-    return new AdjustmentPlan(trims, List.copyOf(rods), steps, cautions(), after());
+    PhasesAfter phases = new PhasesAfter(path, turned(), readings, reference);
+    List<WorkStep> steps = WorkOrder.steps(setup, trims, rods, phases.outcomes());
+    return new AdjustmentPlan(
+        trims,
+        readings.get(reference).phase(),
+        List.copyOf(rods),
+        phases.outcomes(),
+        phases.throwChanges(),
+        Remedies.of(path, trims, trimmed, untrimmed),
+        steps,
+        cautions(),
+        phases.after());
+  }
+
+  /** The setup with its rods turned and nothing else changed. */
+  private Setup turned() {
+    return setup.withSurfaces(
+        setup.surfaces().stream()
+            .map(part -> part.withRod(part.rod().changedBy(changes.get(part.id()).appliedMm())))
+            .toList());
   }
 
   private void planRod(Surface surface) {
@@ -135,15 +179,5 @@ public final class AdjustmentPlanner {
       }
     }
     return cautions;
-  }
-
-  private Setup after() {
-    List<Surface> changed =
-        setup.surfaces().stream()
-            .map(part -> part.withRod(part.rod().changedBy(changes.get(part.id()).appliedMm())))
-            .toList();
-    List<Phase> phases = new ArrayList<>(setup.phases());
-    phases.set(phases.size() - 1, setup.basePhase().withTrims(Trims.ZERO));
-    return setup.change().surfaces(changed).phases(phases).trims(Trims.ZERO).done();
   }
 }

@@ -32,14 +32,16 @@ final class WorkOrder {
     this.trims = trims;
   }
 
-  static List<WorkStep> steps(Setup setup, Trims trims, List<PlannedRod> rods) {
+  static List<WorkStep> steps(
+      Setup setup, Trims trims, List<PlannedRod> rods, List<PhaseOutcome> phases) {
     WorkOrder order = new WorkOrder(setup, trims);
     order.begin();
     List<PlannedRod> todo = rods.stream().filter(PlannedRod::toDo).toList();
     for (int i = 0; i < todo.size(); i++) {
       order.surface(todo.get(i), i == 0);
     }
-    order.finish();
+    order.transmitter(phases);
+    order.finish(phases);
     return List.copyOf(order.steps);
   }
 
@@ -119,10 +121,30 @@ final class WorkOrder {
         surface);
   }
 
-  private void finish() {
+  /** Clicks of the other phases, and of the reference where whole steps leave some. */
+  private void transmitter(List<PhaseOutcome> phases) {
+    List<String> words = new ArrayList<>();
+    for (PhaseOutcome phase : phases) {
+      if (!phase.reference() || !phase.after().allZero()) {
+        words.add(phase.name() + ": " + orZero(phase.after().words(control -> true)) + ".");
+      }
+    }
+    if (!words.isEmpty()) {
+      whole(
+          Kind.TRIMS_IN,
+          "Trims of every phase",
+          String.join(" ", words)
+              + " With these clicks every phase flies as it was trimmed. The entry sheet lists them.",
+          "");
+    }
+  }
+
+  private void finish(List<PhaseOutcome> phases) {
+    boolean zero =
+        phases.stream().filter(PhaseOutcome::reference).allMatch(one -> one.after().allZero());
     whole(
         Kind.VERIFY,
-        "All trims at zero, marks met",
+        zero ? "All trims at zero, marks met" : "Trims as planned, marks met",
         "Every keeper on. Move each stick and check the directions from behind. A surface may look"
             + " crooked at zero trim and be right: never straighten it by eye.",
         "Before the next flight: full control check, and only then the propeller.");

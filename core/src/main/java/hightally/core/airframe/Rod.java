@@ -47,4 +47,9 @@ public record Rod(
   public Rod changedBy(double changeMm) {
     return new Rod(driver, driverId, linkage, end, adjustedMm + changeMm);
   }
+
+  /** The same rod at another hole of the horn; its length now is as it was. */
+  public Rod withHorn(double hornRadiusMm) {
+    return new Rod(driver, driverId, linkage.withHorn(hornRadiusMm), end, adjustedMm);
+  }
 }

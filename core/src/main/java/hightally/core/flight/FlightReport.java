@@ -4,6 +4,8 @@ import hightally.core.phase.Trims;
 import hightally.core.quantity.Text;
 import hightally.core.quantity.Within;
 import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
 
 /**
  * What a pilot notes after a flight.
@@ -15,7 +17,12 @@ import java.time.LocalDate;
  * @param battery which pack
  * @param cgMm balance point as flown, aft of the model's datum
  * @param remarks anything seen in the air
- * @param trims clicks that stood in the transmitter when it flew straight
+ * @param goal what the flight was to find out
+ * @param trims clicks that stood in the transmitter when it flew straight, in the phase that is on
+ *     when no other is
+ * @param throttlePercent with how much throttle
+ * @param sure how sure the pilot was
+ * @param phases what was flown in the other phases
  */
 public record FlightReport(
     LocalDate flownOn,
@@ -26,7 +33,23 @@ public record FlightReport(
     @Within(min = -500, max = 2000, unit = "mm", label = "Balance point", hint = "aft of datum")
         double cgMm,
     @Text(label = "Remarks", min = 0, max = 2000) String remarks,
-    Trims trims) {
+    @Text(label = "Goal of the flight", min = 0, max = 300) String goal,
+    Trims trims,
+    @Within(min = 0, max = 100, unit = "%", label = "Throttle") double throttlePercent,
+    PhaseReading.Sure sure,
+    List<PhaseReading> phases) {
+  public FlightReport {
+    phases = phases == null ? null : List.copyOf(phases);
+  }
+
+  /** Every phase that was flown: the one that is on when no other is, then the others. */
+  public List<PhaseReading> readings(String basePhase) {
+    List<PhaseReading> all = new ArrayList<>();
+    all.add(new PhaseReading(basePhase, trims, throttlePercent, sure, false));
+    phases.stream().filter(one -> !one.phase().equals(basePhase)).forEach(all::add);
+    return all;
+  }
+
   /** How much wind. */
   public enum Wind {
     CALM,

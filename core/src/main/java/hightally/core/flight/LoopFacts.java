@@ -12,6 +12,7 @@ import java.util.Optional;
  * @param flightsOnRevision flights flown on it
  * @param latestTrims trims of the newest flight on it, if there is one
  * @param openAdjustment whether a work order is begun and not closed
+ * @param leaveClicks so few clicks may stay in the transmitter
  */
 public record LoopFacts(
     int surfaces,
@@ -19,4 +20,5 @@ public record LoopFacts(
     boolean fromAdjustment,
     int flightsOnRevision,
     Optional<Trims> latestTrims,
-    boolean openAdjustment) {}
+    boolean openAdjustment,
+    int leaveClicks) {}

@@ -1,6 +1,8 @@
 package hightally.core.flight;
 
 import hightally.core.phase.Trims;
+import hightally.core.quantity.Control;
+import java.util.Arrays;
 
 /**
  * Where a model stands on the loop and what waits.
@@ -30,6 +32,13 @@ public record LoopState(LoopStage stage, String waiting, boolean waits) {
   }
 
   private static LoopState flown(LoopFacts facts, Trims trims) {
+    int left = facts.leaveClicks();
+    boolean mayStay =
+        Arrays.stream(Control.values()).allMatch(one -> Math.abs(trims.of(one)) <= left);
+    if (!trims.allZero() && mayStay) {
+      String text = "What is left may stay in the trims: " + trims.words(control -> true) + ".";
+      return new LoopState(LoopStage.FLY, text, false);
+    }
     if (trims.allZero()) {
       String flights = facts.flightsOnRevision() == 1 ? "the last flight" : "its flights";
       return new LoopState(LoopStage.FLY, "Trims at zero after " + flights + ".", false);

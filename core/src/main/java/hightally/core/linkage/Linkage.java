@@ -26,4 +26,10 @@ public record Linkage(
     @Within(min = -60, max = 60, unit = "°", label = "Horn lean", hint = "hole aft of the hinge")
         double hornLeanDegrees,
     boolean opposite,
-    boolean pushRaises) {}
+    boolean pushRaises) {
+  /** The same linkage in another hole of the horn. */
+  public Linkage withHorn(double radiusMm) {
+    return new Linkage(
+        armRadiusMm, radiusMm, rodLengthMm, armLeanDegrees, hornLeanDegrees, opposite, pushRaises);
+  }
+}

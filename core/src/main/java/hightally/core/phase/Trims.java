@@ -27,6 +27,15 @@ public record Trims(
     };
   }
 
+  /** The same trims with other clicks of one control. */
+  public Trims with(Control control, int clicks) {
+    return switch (control) {
+      case ROLL -> new Trims(clicks, pitch, yaw);
+      case PITCH -> new Trims(roll, clicks, yaw);
+      case YAW -> new Trims(roll, pitch, clicks);
+    };
+  }
+
   /** Whether every trim is centred. */
   public boolean allZero() {
     return equals(ZERO);

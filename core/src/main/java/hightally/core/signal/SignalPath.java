@@ -8,6 +8,7 @@ import hightally.core.channel.Lead;
 import hightally.core.channel.Output;
 import hightally.core.linkage.FourBar;
 import hightally.core.linkage.UsableRange;
+import hightally.core.phase.Trims;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Validation;
 import hightally.core.setup.Setup;
@@ -78,6 +79,11 @@ public final class SignalPath {
   public Positions evaluateBase(Moment moment) {
     int base = setup.phases().size() - 1;
     return positions(program.commands(moment, base, moment.trims()), moment);
+  }
+
+  /** Where everything stands in a phase with given trims in effect, whether its own or not. */
+  public Positions evaluateTrimmed(Moment moment, int phase, Trims trims) {
+    return positions(program.commands(moment, phase, trims), moment);
   }
 
   /** The phase that is on at a moment, as an index of the setup's list. */

@@ -10,7 +10,7 @@ class LoopStateTest {
   private static LoopState state(
       int surfaces, boolean fromAdjustment, int flights, Trims latest, boolean open) {
     return LoopState.of(
-        new LoopFacts(surfaces, 4, fromAdjustment, flights, Optional.ofNullable(latest), open));
+        new LoopFacts(surfaces, 4, fromAdjustment, flights, Optional.ofNullable(latest), open, 0));
   }
 
   @Test

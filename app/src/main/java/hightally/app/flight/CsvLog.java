@@ -1,0 +1,265 @@
+package hightally.app.flight;
+
+import hightally.core.flight.FlightReport;
+import hightally.core.flight.PhaseReading;
+import hightally.core.phase.Trims;
+import hightally.core.quantity.InvalidInputException;
+import hightally.core.setup.Setup;
+import java.nio.ByteBuffer;
+import java.nio.charset.CharacterCodingException;
+import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+
+/**
+ * Flights as comma-separated values: one row a flight and phase. The header names every column; the
+ * separator may be a comma, a semicolon or a tab, and with the latter two a decimal comma is read.
+ * Text that is not UTF-8 is read as Windows-1252.
+ */
+final class CsvLog {
+  /** The columns, in the order in which they are written; read in any order. */
+  static final List<String> COLUMNS =
+      List.of(
+          "flight",
+          "flown_on",
+          "wind",
+          "air",
+          "field",
+          "battery",
+          "cg_mm",
+          "goal",
+          "remarks",
+          "phase",
+          "roll_clicks",
+          "pitch_clicks",
+          "yaw_clicks",
+          "throttle_percent",
+          "sure");
+
+  private CsvLog() {}
+
+  /** A row that could not be read, and why. */
+  record CsvProblem(int row, String text, String reason) {}
+
+  /** What a file holds: flights that can be taken, and rows that cannot be read. */
+  record CsvRead(List<FlightReport> flights, List<CsvProblem> problems) {}
+
+  static String write(List<Flight> flights, String basePhase) {
+    StringBuilder text = new StringBuilder(String.join(",", COLUMNS)).append("\r\n");
+    for (Flight flight : flights) {
+      FlightReport report = flight.report();
+      for (PhaseReading reading : report.readings(basePhase)) {
+        List<Object> cells =
+            List.of(
+                flight.id(),
+                report.flownOn(),
+                report.wind(),
+                report.air(),
+                report.field(),
+                report.battery(),
+                report.cgMm(),
+                report.goal(),
+                report.remarks(),
+                reading.phase(),
+                reading.trims().roll(),
+                reading.trims().pitch(),
+                reading.trims().yaw(),
+                reading.throttlePercent(),
+                reading.sure());
+        text.append(String.join(",", cells.stream().map(CsvLog::quoted).toList())).append("\r\n");
+      }
+    }
+    return text.toString();
+  }
+
+  private static String quoted(Object cell) {
+    String text = cell.toString();
+    boolean plain = text.chars().noneMatch(c -> c == ',' || c == '"' || c == '\n' || c == '\r');
+    return plain ? text : '"' + text.replace("\"", "\"\"") + '"';
+  }
+
+  static String decoded(byte[] bytes) {
+    try {
+      String text = StandardCharsets.UTF_8.newDecoder().decode(ByteBuffer.wrap(bytes)).toString();
+      return text.startsWith("\uFEFF") ? text.substring(1) : text;
+    } catch (CharacterCodingException e) {
+      return new String(bytes, java.nio.charset.Charset.forName("windows-1252"));
+    }
+  }
+
+  static CsvRead read(String text, Setup setup) {
+    int end = text.indexOf('\n') < 0 ? text.length() : text.indexOf('\n');
+    char separator = separator(text.substring(0, end));
+    List<List<String>> rows = rows(text, separator);
+    if (rows.isEmpty()) {
+      throw InvalidInputException.of(
+          "the file", "empty", "a header and one row a flight and phase");
+    }
+    List<String> header =
+        rows.get(0).stream().map(one -> one.strip().toLowerCase(Locale.ROOT)).toList();
+    for (String needed : List.of("flown_on", "roll_clicks", "pitch_clicks", "yaw_clicks")) {
+      if (!header.contains(needed)) {
+        throw InvalidInputException.of(
+            "the header", String.join(", ", header), "one that has the column " + needed);
+      }
+    }
+    List<CsvProblem> problems = new ArrayList<>();
+    List<FlightReport> flights = new ArrayList<>();
+    String last = null;
+    for (int i = 1; i < rows.size(); i++) {
+      Row row = new Row(header, rows.get(i), separator != ',');
+      try {
+        String flight = row.text("flight", "row " + i);
+        PhaseReading reading = row.reading(setup);
+        if (flight.equals(last)) {
+          FlightReport before = flights.remove(flights.size() - 1);
+          flights.add(with(before, reading, setup));
+        } else {
+          flights.add(with(row.report(), reading, setup));
+        }
+        last = flight;
+      } catch (InvalidInputException e) {
+        problems.add(new CsvProblem(i + 1, String.join(" | ", rows.get(i)), e.getMessage()));
+      }
+    }
+    return new CsvRead(flights, problems);
+  }
+
+  private static FlightReport with(FlightReport report, PhaseReading reading, Setup setup) {
+    boolean base = reading.phase().equals(setup.basePhase().id());
+    List<PhaseReading> phases = new ArrayList<>(report.phases());
+    if (!base) {
+      phases.add(reading);
+    }
+    return new FlightReport(
+        report.flownOn(),
+        report.wind(),
+        report.air(),
+        report.field(),
+        report.battery(),
+        report.cgMm(),
+        report.remarks(),
+        report.goal(),
+        base ? reading.trims() : report.trims(),
+        base ? reading.throttlePercent() : report.throttlePercent(),
+        base ? reading.sure() : report.sure(),
+        phases);
+  }
+
+  private static char separator(String header) {
+    for (char one : new char[] {';', '\t'}) {
+      if (header.indexOf(one) >= 0) {
+        return one;
+      }
+    }
+    return ',';
+  }
+
+  private static List<List<String>> rows(String text, char separator) {
+    List<List<String>> rows = new ArrayList<>();
+    List<String> row = new ArrayList<>();
+    StringBuilder cell = new StringBuilder();
+    boolean quoted = false;
+    for (int i = 0; i <= text.length(); i++) {
+      char c = i < text.length() ? text.charAt(i) : '\n';
+      if (quoted && c == '"' && i + 1 < text.length() && text.charAt(i + 1) == '"') {
+        cell.append('"');
+        i++;
+      } else if (c == '"' && i < text.length()) {
+        quoted = !quoted;
+      } else if (!quoted && (c == separator || c == '\n')) {
+        row.add(cell.toString().strip());
+        cell.setLength(0);
+        if (c == '\n') {
+          if (row.stream().anyMatch(one -> !one.isEmpty())) {
+            rows.add(row);
+          }
+          row = new ArrayList<>();
+        }
+      } else {
+        cell.append(c);
+      }
+    }
+    return rows;
+  }
+
+  /** One row by the names of its columns. */
+  private record Row(List<String> header, List<String> cells, boolean decimalComma) {
+    String text(String column, String otherwise) {
+      int at = header.indexOf(column);
+      String cell = at >= 0 && at < cells.size() ? cells.get(at) : "";
+      return cell.isEmpty() ? otherwise : cell;
+    }
+
+    double number(String column, String otherwise) {
+      String cell = text(column, otherwise);
+      String plain = decimalComma ? cell.replace(',', '.') : cell;
+      try {
+        double value = Double.parseDouble(plain.replace('\u2212', '-'));
+        if (Double.isFinite(value)) {
+          return value;
+        }
+      } catch (NumberFormatException e) {
+        // Told below, with the column's name.
+      }
+      throw InvalidInputException.of(column, cell, "a number");
+    }
+
+    int clicks(String column) {
+      double value = number(column, "0");
+      if (value != Math.rint(value)) {
+        throw InvalidInputException.of(column, value, "whole clicks");
+      }
+      return (int) value;
+    }
+
+    <E extends Enum<E>> E one(String column, Class<E> kind, E otherwise) {
+      String cell = text(column, otherwise.name()).toUpperCase(Locale.ROOT);
+      for (E each : kind.getEnumConstants()) {
+        if (each.name().equals(cell)) {
+          return each;
+        }
+      }
+      throw InvalidInputException.of(column, cell, "one of " + List.of(kind.getEnumConstants()));
+    }
+
+    PhaseReading reading(Setup setup) {
+      String phase = text("phase", setup.basePhase().id());
+      if (setup.phase(phase).isEmpty()) {
+        throw InvalidInputException.of(
+            "phase", phase, "one of " + setup.phases().stream().map(one -> one.id()).toList());
+      }
+      return new PhaseReading(
+          phase,
+          new Trims(clicks("roll_clicks"), clicks("pitch_clicks"), clicks("yaw_clicks")),
+          number("throttle_percent", "50"),
+          one("sure", PhaseReading.Sure.class, PhaseReading.Sure.FAIRLY),
+          false);
+    }
+
+    FlightReport report() {
+      LocalDate day;
+      try {
+        day = LocalDate.parse(text("flown_on", ""));
+      } catch (java.time.format.DateTimeParseException e) {
+        throw InvalidInputException.of(
+            "flown_on", text("flown_on", "nothing"), "a date as 2026-09-05");
+      }
+      return new FlightReport(
+          day,
+          one("wind", FlightReport.Wind.class, FlightReport.Wind.CALM),
+          one("air", FlightReport.Air.class, FlightReport.Air.SMOOTH),
+          text("field", ""),
+          text("battery", ""),
+          number("cg_mm", "0"),
+          text("remarks", ""),
+          text("goal", ""),
+          Trims.ZERO,
+          50,
+          PhaseReading.Sure.FAIRLY,
+          List.of());
+    }
+  }
+}

@@ -1,0 +1,58 @@
+package hightally.core.adjustment;
+
+import hightally.core.flight.PhaseReading;
+import hightally.core.phase.Trims;
+import hightally.core.quantity.InvalidInputException;
+import hightally.core.setup.Setup;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * The trims every phase was flown with, and which of them goes into the rods.
+ *
+ * @param reference id of the phase whose trim becomes metal
+ * @param phases trims of the phases that were flown; the others count as they stand in the setup
+ */
+public record FlownTrims(String reference, List<PhaseReading> phases) {
+  private static final double HALF_THROTTLE_PERCENT = 50;
+
+  public FlownTrims {
+    phases = List.copyOf(phases);
+  }
+
+  /** One trim, flown in the phase that is on when no other is. */
+  public static FlownTrims base(Setup setup, Trims trims) {
+    String base = setup.basePhase().id();
+    return new FlownTrims(base, List.of(reading(base, trims)));
+  }
+
+  static PhaseReading reading(String phase, Trims trims) {
+    return new PhaseReading(phase, trims, HALF_THROTTLE_PERCENT, PhaseReading.Sure.SURE, false);
+  }
+
+  /** A reading of every phase, in the setup's order; one not flown stands as in the setup. */
+  List<PhaseReading> all(Setup setup) {
+    List<PhaseReading> all = new ArrayList<>();
+    PhaseReading decided = of(reference).orElseThrow(() -> missing(setup));
+    for (var phase : setup.phases()) {
+      Trims standing = phase.effective(decided.trims());
+      all.add(of(phase.id()).orElse(reading(phase.id(), standing)));
+    }
+    for (PhaseReading one : phases) {
+      if (setup.phase(one.phase()).isEmpty()) {
+        throw InvalidInputException.of(
+            "phases", one.phase(), "the id of a phase this setup has; it was renamed or removed");
+      }
+    }
+    return all;
+  }
+
+  private InvalidInputException missing(Setup setup) {
+    String known = String.join(", ", setup.phases().stream().map(phase -> phase.id()).toList());
+    return InvalidInputException.of("reference", reference, "a phase that was flown, of " + known);
+  }
+
+  private java.util.Optional<PhaseReading> of(String phase) {
+    return phases.stream().filter(one -> one.phase().equals(phase)).findFirst();
+  }
+}

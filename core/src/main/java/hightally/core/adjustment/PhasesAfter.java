@@ -1,0 +1,200 @@
+package hightally.core.adjustment;
+
+import hightally.core.adjustment.PhaseOutcome.SurfaceError;
+import hightally.core.airframe.DriverKind;
+import hightally.core.airframe.Surface;
+import hightally.core.channel.Channel;
+import hightally.core.channel.Output;
+import hightally.core.channel.SubTrimMode;
+import hightally.core.flight.PhaseReading;
+import hightally.core.linkage.FourBar;
+import hightally.core.phase.Phase;
+import hightally.core.phase.Trims;
+import hightally.core.quantity.Control;
+import hightally.core.setup.Setup;
+import hightally.core.signal.Moment;
+import hightally.core.signal.SignalPath;
+import java.util.ArrayList;
+import java.util.List;
+
+/** Every phase with new rods: its clicks, what is left, the throws, and the setup that results. */
+final class PhasesAfter {
+  private static final double NOTHING_MM = 0.05;
+
+  private final SignalPath before;
+  private final SignalPath after;
+  private final Setup setup;
+  private final List<PhaseReading> readings;
+  private final int reference;
+  private final List<Integer> servos = new ArrayList<>();
+  private final List<double[]> exact = new ArrayList<>();
+  private final List<Trims> clicks = new ArrayList<>();
+
+  PhasesAfter(SignalPath before, Setup turned, List<PhaseReading> readings, int reference) {
+    this.before = before;
+    this.readings = readings;
+    this.reference = reference;
+    setup = before.setup();
+    after = SignalPath.of(turned);
+    for (int i = 0; i < setup.surfaces().size(); i++) {
+      if (setup.surfaces().get(i).rod().driver() == DriverKind.SERVO
+          && before.carriedBehind(i) >= 0) {
+        servos.add(i);
+      }
+    }
+    for (int phase = 0; phase < readings.size(); phase++) {
+      exact.add(exact(phase));
+    }
+    Trims decided = whole(exact.get(reference));
+    for (int phase = 0; phase < readings.size(); phase++) {
+      Phase one = setup.phases().get(phase);
+      Trims own = whole(exact.get(phase));
+      clicks.add(phase == reference ? decided : one.withTrims(own).effective(decided));
+    }
+  }
+
+  private Moment rest(int phase) {
+    double throttle = readings.get(phase).throttlePercent() / 100;
+    return Moment.centred(Trims.ZERO).withThrottle(throttle, true);
+  }
+
+  /** The clicks that bring every surface back, by least squares over the rods at servos. */
+  private double[] exact(int phase) {
+    Moment rest = rest(phase);
+    Trims flown = readings.get(phase).trims();
+    double[] stood = before.evaluateTrimmed(rest, phase, flown).surfaceDegrees();
+    double[] neutral = before.evaluateTrimmed(rest, phase, Trims.ZERO).commandPercent();
+    double[] trimmed = before.evaluateTrimmed(rest, phase, flown).armDegrees();
+    double click = setup.transmitter().clickStepPercent();
+    List<double[]> rows = new ArrayList<>();
+    List<Double> wanted = new ArrayList<>();
+    for (int i : servos) {
+      int channel = before.channelBehind(i);
+      double near = trimmed[before.servoIndexBehind(i)];
+      double needed = command(i, after.bar(i).armFor(stood[i], near));
+      if (Double.isFinite(needed)) {
+        Surface carried = setup.surfaces().get(before.carriedBehind(i));
+        double[] row = new double[Control.values().length];
+        for (Control control : Control.values()) {
+          row[control.ordinal()] = click * carried.shares().of(control);
+        }
+        rows.add(row);
+        wanted.add(needed - neutral[channel]);
+      }
+    }
+    return LeastSquares.solve(rows, wanted);
+  }
+
+  private double command(int surface, double arm) {
+    Output output = before.output(before.channelBehind(surface));
+    return output.commandFor(before.servoBehind(surface).pulseFor(arm));
+  }
+
+  private static Trims whole(double[] exact) {
+    return new Trims(whole(exact[0]), whole(exact[1]), whole(exact[2]));
+  }
+
+  private static int whole(double clicks) {
+    return (int) (Math.signum(clicks) * Math.floor(Math.abs(clicks) + 0.5));
+  }
+
+  List<PhaseOutcome> outcomes() {
+    List<PhaseOutcome> found = new ArrayList<>();
+    for (int phase = 0; phase < readings.size(); phase++) {
+      Moment rest = rest(phase);
+      Trims flown = readings.get(phase).trims();
+      double[] stood = before.evaluateTrimmed(rest, phase, flown).travelMm();
+      double[] stands = after.evaluateTrimmed(rest, phase, clicks.get(phase)).travelMm();
+      List<SurfaceError> errors = new ArrayList<>();
+      for (int i = 0; i < stood.length; i++) {
+        Surface surface = setup.surfaces().get(i);
+        errors.add(new SurfaceError(surface.id(), surface.name(), stands[i] - stood[i]));
+      }
+      double[] clicksExact = exact.get(phase);
+      found.add(
+          new PhaseOutcome(
+              setup.phases().get(phase).id(),
+              setup.phases().get(phase).name(),
+              phase == reference,
+              flown,
+              clicks.get(phase),
+              List.of(clicksExact[0], clicksExact[1], clicksExact[2]),
+              errors));
+    }
+    return found;
+  }
+
+  /** Full travels of every surface at a servo that change visibly, and what restores them. */
+  List<ThrowChange> throwChanges() {
+    List<ThrowChange> found = new ArrayList<>();
+    for (int i : servos) {
+      double plus = travel(before, i, 100);
+      double minus = travel(before, i, -100);
+      double plusNow = travel(after, i, 100);
+      double minusNow = travel(after, i, -100);
+      if (Math.abs(plus - plusNow) > NOTHING_MM || Math.abs(minus - minusNow) > NOTHING_MM) {
+        Surface surface = setup.surfaces().get(i);
+        Channel channel = setup.channels().get(before.channelBehind(i));
+        double high = endpoint(i, channel, channel.reversed() ? -100 : 100);
+        double low = endpoint(i, channel, channel.reversed() ? 100 : -100);
+        found.add(
+            new ThrowChange(
+                surface.id(),
+                surface.name(),
+                plus,
+                plusNow,
+                minus,
+                minusNow,
+                channel.number(),
+                Double.isFinite(low) ? low : null,
+                Double.isFinite(high) ? high : null));
+      }
+    }
+    return found;
+  }
+
+  private static double[] commands(SignalPath path, int surface, double command) {
+    double[] all = new double[path.setup().channels().size()];
+    all[path.channelBehind(surface)] = command;
+    return all;
+  }
+
+  private static double travel(SignalPath path, int surface, double command) {
+    return path.ofCommands(commands(path, surface, command)).travelMm()[surface];
+  }
+
+  /** The endpoint with which a full command brings the old angle with the new rod. */
+  private double endpoint(int surface, Channel channel, double command) {
+    double[] commands = commands(before, surface, command);
+    double angle = before.ofCommands(commands).surfaceDegrees()[surface];
+    double near = before.ofCommands(commands).armDegrees()[before.servoIndexBehind(surface)];
+    FourBar bar = after.bar(surface);
+    double pulse = before.servoBehind(surface).pulseFor(bar.armFor(angle, near));
+    double subTrim = channel.subTrimMicroseconds();
+    double offset = pulse - setup.transmitter().centreMicroseconds() - subTrim;
+    boolean high = channel.reversed() ? command < 0 : command > 0;
+    double fixed =
+        setup.transmitter().subTrimMode() == SubTrimMode.FIXED_ENDS
+            ? (high ? subTrim : -subTrim)
+            : 0;
+    double reach = (high ? offset : -offset) + fixed;
+    return 100 * reach / setup.transmitter().microsecondsPer100();
+  }
+
+  /** Rods turned, clicks as they come out: common ones from the reference, own ones per phase. */
+  Setup after() {
+    List<Phase> phases = new ArrayList<>();
+    for (int i = 0; i < setup.phases().size(); i++) {
+      Phase phase = setup.phases().get(i);
+      Trims now = clicks.get(i);
+      Trims standing = phase.trims();
+      phases.add(
+          phase.withTrims(
+              new Trims(
+                  phase.ownRoll() ? now.roll() : standing.roll(),
+                  phase.ownPitch() ? now.pitch() : standing.pitch(),
+                  phase.ownYaw() ? now.yaw() : standing.yaw())));
+    }
+    return after.setup().change().phases(phases).trims(clicks.get(reference)).done();
+  }
+}

@@ -1,0 +1,23 @@
+package hightally.core.adjustment;
+
+/**
+ * What a changed rod does to a surface's full travel, and the endpoints that restore it.
+ *
+ * @param plusBefore travel at +100 % command before, mm from neutral
+ * @param plusAfter the same with the new rod
+ * @param minusBefore travel at -100 %, mm
+ * @param minusAfter the same with the new rod
+ * @param channel number of its channel
+ * @param endpointLow that would restore the old travels, percent; NaN if the linkage cannot
+ * @param endpointHigh likewise
+ */
+public record ThrowChange(
+    String surface,
+    String name,
+    double plusBefore,
+    double plusAfter,
+    double minusBefore,
+    double minusAfter,
+    int channel,
+    Double endpointLow,
+    Double endpointHigh) {}

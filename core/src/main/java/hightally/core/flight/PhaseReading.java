@@ -1,0 +1,28 @@
+package hightally.core.flight;
+
+import hightally.core.phase.Trims;
+import hightally.core.quantity.Text;
+import hightally.core.quantity.Within;
+
+/**
+ * What was flown in one phase.
+ *
+ * @param phase its id
+ * @param trims clicks that stood in the transmitter when it flew straight
+ * @param throttlePercent where the throttle was, 0 to 100
+ * @param sure how sure the pilot was
+ * @param turnsDiffer whether left and right turns flew differently
+ */
+public record PhaseReading(
+    @Text(label = "Phase", max = 40) String phase,
+    Trims trims,
+    @Within(min = 0, max = 100, unit = "%", label = "Throttle") double throttlePercent,
+    Sure sure,
+    boolean turnsDiffer) {
+  /** How sure a pilot is. */
+  public enum Sure {
+    SURE,
+    FAIRLY,
+    NOT
+  }
+}

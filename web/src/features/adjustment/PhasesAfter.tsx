@@ -1,0 +1,85 @@
+import type { Plan } from "@/api/queries";
+import { CONTROL_KEYS, clickWords, controlName, signed } from "@/domain/words";
+import { Card } from "@/ui/card";
+
+/** Every phase with the new rods: clicks before and after, what each surface is off by, the throws. */
+export function PhasesAfter({ plan }: { plan: Plan }) {
+  return (
+    <>
+      <Card title="Every phase keeps flying as trimmed" className="overflow-x-auto">
+        <table className="figures w-full text-sm" data-phases-after>
+          <thead>
+            <tr className="border-b border-ink text-left">
+              <th className="py-1 font-medium text-soft">Phase</th>
+              {CONTROL_KEYS.map((key) => (
+                <th key={key} className="py-1 font-medium text-soft">
+                  {controlName(key)}
+                </th>
+              ))}
+              <th className="py-1 font-medium text-soft">Off by, mm</th>
+            </tr>
+          </thead>
+          <tbody>
+            {plan.phases.map((phase) => (
+              <tr key={phase.phase} className="border-b border-line align-top">
+                <td className="py-1">
+                  <strong>{phase.name}</strong>
+                  {phase.reference && " (into the rods)"}
+                </td>
+                {CONTROL_KEYS.map((key) => (
+                  <td key={key} className="py-1">
+                    <span className="text-soft line-through">
+                      {phase.before[key] === phase.after[key]
+                        ? ""
+                        : clickWords(key, phase.before[key])}
+                    </span>{" "}
+                    <span className="font-semibold">{clickWords(key, phase.after[key])}</span>
+                  </td>
+                ))}
+                <td className="py-1">
+                  {phase.errors.every((one) => Math.abs(one.mm) < 0.05)
+                    ? "nothing"
+                    : phase.errors
+                        .filter((one) => Math.abs(one.mm) >= 0.05)
+                        .map((one) => `${one.name.toLowerCase()} ${signed(one.mm, 1)}`)
+                        .join(", ")}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </Card>
+      {plan.throwChanges.length > 0 && (
+        <Card title="Full travel with the new rods" className="overflow-x-auto">
+          <table className="figures w-full text-sm">
+            <thead>
+              <tr className="border-b border-ink text-left">
+                <th className="py-1 font-medium text-soft">Surface</th>
+                <th className="py-1 font-medium text-soft">Up, mm</th>
+                <th className="py-1 font-medium text-soft">Down, mm</th>
+                <th className="py-1 font-medium text-soft">Endpoints that restore it</th>
+              </tr>
+            </thead>
+            <tbody>
+              {plan.throwChanges.map((one) => (
+                <tr key={one.surface} className="border-b border-line">
+                  <td className="py-1">{one.name}</td>
+                  <td className="py-1">
+                    {signed(one.plusBefore, 1)} → {signed(one.plusAfter, 1)}
+                  </td>
+                  <td className="py-1">
+                    {signed(one.minusBefore, 1)} → {signed(one.minusAfter, 1)}
+                  </td>
+                  <td className="py-1">
+                    channel {one.channel}: {one.endpointLow?.toFixed(1) ?? "cannot"} /{" "}
+                    {one.endpointHigh?.toFixed(1) ?? "cannot"} %
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </Card>
+      )}
+    </>
+  );
+}

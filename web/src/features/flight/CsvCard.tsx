@@ -1,0 +1,49 @@
+import { Download } from "lucide-react";
+import { useImportFlights } from "@/api/queries";
+import { useModel } from "@/features/aircraft/model";
+import { buttonClass } from "@/ui/button";
+import { Failure } from "@/ui/message";
+
+/** Flights out to a spreadsheet and in from one; what cannot be read is said, the rest is taken. */
+export function CsvCard() {
+  const { standing } = useModel();
+  const bring = useImportFlights(standing.id);
+  return (
+    <div className="space-y-2">
+      <div className="flex flex-wrap gap-2">
+        <a className={buttonClass("plain")} href={`/api/aircraft/${standing.id}/flights.csv`}>
+          <Download aria-hidden size={16} /> Flights as CSV
+        </a>
+        <label className={`${buttonClass("plain")} cursor-pointer`}>
+          Bring in a CSV
+          <input
+            type="file"
+            accept=".csv,text/csv"
+            className="sr-only"
+            onChange={(event) => {
+              const file = event.target.files?.[0];
+              if (file !== undefined) {
+                bring.mutate(file);
+              }
+            }}
+          />
+        </label>
+      </div>
+      {bring.isError && <Failure error={bring.error} />}
+      {bring.data !== undefined && (
+        <div role="status" data-imported={bring.data.taken}>
+          <p className="font-medium">
+            {bring.data.taken} {bring.data.taken === 1 ? "flight" : "flights"} taken.
+          </p>
+          <ul className="list-disc pl-5 text-sm text-grounded">
+            {bring.data.problems.map((one) => (
+              <li key={one.row + one.reason}>
+                {one.row > 0 ? `Row ${one.row}` : one.text}: {one.reason}
+              </li>
+            ))}
+          </ul>
+        </div>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,135 @@
+import { useState } from "react";
+import { useWatch, type UseFormReturn } from "react-hook-form";
+import type { FlightReport } from "@/api/queries";
+import { CONTROL_KEYS, clickWords, controlName } from "@/domain/words";
+import { useModel } from "@/features/aircraft/model";
+import { Button } from "@/ui/button";
+import { Card } from "@/ui/card";
+import { Stepper } from "@/ui/stepper";
+
+type Reading = FlightReport["phases"][number];
+
+const SURE = [
+  ["SURE", "sure"],
+  ["FAIRLY", "fairly"],
+  ["NOT", "not sure"],
+] as const;
+
+/** Clicks of one phase after the other, by the thumb; a phase that was not flown stays out. */
+export function PhaseTrims({ form, range }: { form: UseFormReturn<FlightReport>; range: number }) {
+  const { standing } = useModel();
+  const phases = standing.newest.setup.phases;
+  const base = phases.at(-1);
+  const [chosen, setChosen] = useState(base?.id ?? "");
+  const report = useWatch({ control: form.control }) as FlightReport;
+  const readings = report.phases;
+  const isBase = chosen === base?.id;
+  const at = readings.findIndex((one) => one.phase === chosen);
+  const blank: Reading = {
+    phase: chosen,
+    trims: report.trims,
+    throttlePercent: 50,
+    sure: "SURE",
+    turnsDiffer: false,
+  };
+  const reading: Reading = isBase
+    ? { ...blank, throttlePercent: report.throttlePercent, sure: report.sure }
+    : (readings[at] ?? blank);
+  const set = (part: Partial<Reading>) => {
+    const changed = { ...reading, ...part };
+    if (isBase) {
+      form.setValue("trims", changed.trims);
+      form.setValue("throttlePercent", changed.throttlePercent);
+      form.setValue("sure", changed.sure);
+    } else {
+      form.setValue("phases", [...readings.filter((one) => one.phase !== chosen), changed]);
+    }
+  };
+  const flown = (id: string) => id === base?.id || readings.some((one) => one.phase === id);
+  return (
+    <Card title="Trims when it flew straight, hands off">
+      {phases.length > 1 && (
+        <div className="mb-3 flex flex-wrap gap-1.5" role="group" aria-label="Phase">
+          {[...phases].reverse().map((phase) => (
+            <Button
+              key={phase.id}
+              look={phase.id === chosen ? "main" : "plain"}
+              onClick={() => setChosen(phase.id)}
+              aria-pressed={phase.id === chosen}
+            >
+              {phase.name}
+              {flown(phase.id) && phase.id !== chosen ? " ✓" : ""}
+            </Button>
+          ))}
+        </div>
+      )}
+      <div className="space-y-4">
+        {CONTROL_KEYS.map((name) => (
+          <div key={name}>
+            <div className="mb-1 text-sm font-medium text-soft">{controlName(name)} trim</div>
+            <Stepper
+              large
+              label={`${controlName(name)} trim`}
+              words={clickWords(name, reading.trims[name])}
+              value={reading.trims[name]}
+              min={-range}
+              max={range}
+              onValue={(value) => set({ trims: { ...reading.trims, [name]: value } })}
+            />
+          </div>
+        ))}
+        <label className="flex items-center gap-3 text-sm">
+          <span className="w-20 text-soft">Throttle</span>
+          <input
+            type="range"
+            min={0}
+            max={100}
+            step={5}
+            className="h-9 flex-1"
+            value={reading.throttlePercent}
+            onChange={(event) => set({ throttlePercent: Number(event.target.value) })}
+          />
+          <span className="figures w-12 text-right">{reading.throttlePercent} %</span>
+        </label>
+        <div className="flex items-center gap-2" role="group" aria-label="How sure">
+          {SURE.map(([value, word]) => (
+            <Button
+              key={value}
+              look={reading.sure === value ? "main" : "plain"}
+              aria-pressed={reading.sure === value}
+              onClick={() => set({ sure: value })}
+            >
+              {word}
+            </Button>
+          ))}
+        </div>
+        {!isBase && (
+          <div className="flex flex-wrap items-center justify-between gap-2">
+            <label className="flex items-center gap-2 text-sm">
+              <input
+                type="checkbox"
+                className="size-4"
+                checked={reading.turnsDiffer}
+                onChange={(event) => set({ turnsDiffer: event.target.checked })}
+              />
+              Left and right turns differ
+            </label>
+            {at >= 0 && (
+              <Button
+                look="quiet"
+                onClick={() =>
+                  form.setValue(
+                    "phases",
+                    readings.filter((one) => one.phase !== chosen),
+                  )
+                }
+              >
+                Not flown
+              </Button>
+            )}
+          </div>
+        )}
+      </div>
+    </Card>
+  );
+}
