@@ -53,15 +53,23 @@ export const useFlights = (id: number) =>
     queryFn: () => answered(api.GET("/api/aircraft/{aircraftId}/flights", of(id))),
   });
 
-export const usePreview = (aircraftId: number, flightId: number | undefined, reference: string) =>
+export const usePreview = (
+  aircraftId: number,
+  flightId: number | undefined,
+  reference: string,
+  presetsTakeUp: boolean,
+) =>
   useQuery({
     placeholderData: keepPreviousData,
-    queryKey: ["adjustment", aircraftId, "of", flightId, reference],
+    queryKey: ["adjustment", aircraftId, "of", flightId, reference, presetsTakeUp],
     enabled: flightId !== undefined,
     queryFn: () =>
       answered(
         api.GET("/api/aircraft/{aircraftId}/flights/{flightId}/adjustment", {
-          params: { path: { aircraftId, flightId: flightId ?? 0 }, query: { reference } },
+          params: {
+            path: { aircraftId, flightId: flightId ?? 0 },
+            query: { reference, presetsTakeUp },
+          },
         }),
       ),
   });

@@ -2905,6 +2905,7 @@ export interface components {
       /** Format: int64 */
       flightId: number;
       reference: string;
+      presetsTakeUp: boolean;
     };
     Seen: {
       /** Format: int32 */
@@ -4741,6 +4742,7 @@ export interface operations {
     parameters: {
       query?: {
         reference?: string;
+        presetsTakeUp?: boolean;
       };
       header?: never;
       path: {

@@ -20,13 +20,14 @@ export function PlanView({ flight }: { flight: Flight }) {
   const { standing, draft } = useModel();
   const settling = useSettling(standing.id);
   const [chosen, setChosen] = useState("");
+  const [presetsTakeUp, setPresetsTakeUp] = useState(false);
   const flown = [
     draft.present.phases.at(-1)?.id ?? "",
     ...flight.report.phases.map((one) => one.phase),
   ];
   const proposed = settling.data?.reference ?? "";
   const reference = chosen !== "" ? chosen : flown.includes(proposed) ? proposed : (flown[0] ?? "");
-  const plan = usePreview(standing.id, flight.id, reference);
+  const plan = usePreview(standing.id, flight.id, reference, presetsTakeUp);
   const begin = useBeginAdjustment(standing.id);
   if (plan.data === undefined) {
     return plan.isError ? <Failure error={plan.error} /> : <Waiting what="the plan" />;
@@ -47,6 +48,15 @@ export function PlanView({ flight }: { flight: Flight }) {
                 (one) => [one.id, one.name + (one.id === proposed ? " (flown most)" : "")] as const,
               )}
           />
+          <label className="flex h-9 items-center gap-2">
+            <input
+              type="checkbox"
+              className="size-4 accent-[var(--brand)]"
+              checked={presetsTakeUp}
+              onChange={(event) => setPresetsTakeUp(event.target.checked)}
+            />
+            Presets of the other phases take up their trims
+          </label>
         </div>
       )}
       {settling.data !== undefined && !settling.data.ready && (
@@ -82,7 +92,7 @@ export function PlanView({ flight }: { flight: Flight }) {
         <Button
           look="main"
           large
-          onClick={() => begin.mutate({ flightId: flight.id, reference })}
+          onClick={() => begin.mutate({ flightId: flight.id, reference, presetsTakeUp })}
           disabled={begin.isPending}
         >
           Start at the bench

@@ -6,3 +6,4 @@ alter table flight add column phases varchar(20000) default '[]' not null;
 alter table adjustment add column reference_phase varchar(40) default '' not null;
 alter table adjustment add column phases varchar(20000) default '[]' not null;
 alter table adjustment add column gauges varchar(20000) default '[]' not null;
+alter table adjustment add column presets_take_up boolean default false not null;

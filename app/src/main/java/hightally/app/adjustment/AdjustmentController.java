@@ -30,8 +30,9 @@ class AdjustmentController {
    * The flight whose trims go into the rods.
    *
    * @param reference id of the phase whose trim becomes metal; empty for the last
+   * @param presetsTakeUp whether the other phases' own trims go into their presets
    */
-  record Beginning(long flightId, String reference) {}
+  record Beginning(long flightId, String reference, boolean presetsTakeUp) {}
 
   /** The step the pilot is at, and the version he saw. */
   record Progress(int step, int version) {}
@@ -43,8 +44,9 @@ class AdjustmentController {
   AdjustmentPlan preview(
       @PathVariable long aircraftId,
       @PathVariable long flightId,
-      @RequestParam(defaultValue = "") String reference) {
-    return adjustments.preview(aircraftId, flightId, reference);
+      @RequestParam(defaultValue = "") String reference,
+      @RequestParam(defaultValue = "false") boolean presetsTakeUp) {
+    return adjustments.preview(aircraftId, flightId, reference, presetsTakeUp);
   }
 
   @GetMapping("/adjustment")
@@ -58,7 +60,8 @@ class AdjustmentController {
   @PostMapping("/adjustment")
   @ResponseStatus(HttpStatus.CREATED)
   OpenAdjustment begin(@PathVariable long aircraftId, @RequestBody Beginning beginning) {
-    return adjustments.begin(aircraftId, beginning.flightId(), beginning.reference());
+    return adjustments.begin(
+        aircraftId, beginning.flightId(), beginning.reference(), beginning.presetsTakeUp());
   }
 
   @PutMapping("/adjustment")

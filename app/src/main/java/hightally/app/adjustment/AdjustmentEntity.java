@@ -46,6 +46,7 @@ class AdjustmentEntity {
   private int step;
   private Integer resultRevision;
   private String referencePhase;
+  private boolean presetsTakeUp;
 
   @Convert(converter = PhaseReadings.class)
   private List<PhaseReading> phases;
@@ -68,6 +69,7 @@ class AdjustmentEntity {
     yawClicks = flight.report().trims().yaw();
     referencePhase = flown.reference();
     phases = flown.phases();
+    presetsTakeUp = flown.presetsTakeUp();
     gauges = List.of();
     this.createdAt = createdAt;
     state = State.OPEN;
@@ -115,7 +117,7 @@ class AdjustmentEntity {
       PhaseReading only = new PhaseReading(basePhase, trims(), 50, PhaseReading.Sure.SURE, false);
       return new FlownTrims(basePhase, List.of(only));
     }
-    return new FlownTrims(referencePhase, phases);
+    return new FlownTrims(referencePhase, phases, presetsTakeUp);
   }
 
   List<Gauge> gauges() {

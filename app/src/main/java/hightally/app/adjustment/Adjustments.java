@@ -48,7 +48,8 @@ public class Adjustments {
 
   /** What the trims of a flight would mean for the rods. */
   @Transactional(readOnly = true)
-  public AdjustmentPlan preview(long aircraftId, long flightId, String reference) {
+  public AdjustmentPlan preview(
+      long aircraftId, long flightId, String reference, boolean presetsTakeUp) {
     Flight flight = flights.flight(aircraftId, flightId);
     Revision newest = hangar.newest(aircraftId);
     if (flight.revisionNumber() != newest.number()) {
@@ -59,12 +60,15 @@ public class Adjustments {
               + newest.number()
               + ". Fly it as it is now, and adjust from that flight.");
     }
-    return AdjustmentPlanner.plan(newest.setup(), flown(newest.setup(), flight, reference));
+    return AdjustmentPlanner.plan(
+        newest.setup(), flown(newest.setup(), flight, reference, presetsTakeUp));
   }
 
-  private static FlownTrims flown(Setup setup, Flight flight, String reference) {
+  private static FlownTrims flown(
+      Setup setup, Flight flight, String reference, boolean presetsTakeUp) {
     String base = setup.basePhase().id();
-    return new FlownTrims(reference.isEmpty() ? base : reference, flight.report().readings(base));
+    return new FlownTrims(
+        reference.isEmpty() ? base : reference, flight.report().readings(base), presetsTakeUp);
   }
 
   /**
@@ -147,13 +151,14 @@ public class Adjustments {
 
   /** Begins a work order from a flight. */
   @Transactional
-  public OpenAdjustment begin(long aircraftId, long flightId, String reference) {
+  public OpenAdjustment begin(
+      long aircraftId, long flightId, String reference, boolean presetsTakeUp) {
     if (entity(aircraftId).isPresent()) {
       throw new ConflictException("An adjustment of this model is open already: finish it first.");
     }
-    preview(aircraftId, flightId, reference);
+    preview(aircraftId, flightId, reference, presetsTakeUp);
     Flight flight = flights.flight(aircraftId, flightId);
-    FlownTrims flown = flown(hangar.newest(aircraftId).setup(), flight, reference);
+    FlownTrims flown = flown(hangar.newest(aircraftId).setup(), flight, reference, presetsTakeUp);
     return read(adjustments.save(new AdjustmentEntity(flight, flown, clock.instant())));
   }
 

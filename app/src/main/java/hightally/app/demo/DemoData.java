@@ -80,7 +80,7 @@ class DemoData implements ApplicationRunner {
   }
 
   private void adjust(long id, Flight flight) {
-    OpenAdjustment open = adjustments.begin(id, flight.id(), "");
+    OpenAdjustment open = adjustments.begin(id, flight.id(), "", false);
     int last = open.plan().steps().size() - 1;
     OpenAdjustment done = adjustments.moveTo(id, last, open.version());
     adjustments.close(id, done.version());

@@ -16,8 +16,16 @@ class AdjustmentPathTest extends ApiTest {
   void goesFromAFlightToARevisionWithTrimsAtZero() throws Exception {
     String at = newModel();
     long flight = flight(at, 6, -4, 0);
-    JsonNode open = post(at + "/adjustment", Map.of("flightId", flight, "reference", "")).json();
-    assertThat(post(at + "/adjustment", Map.of("flightId", flight, "reference", "")).status())
+    JsonNode open =
+        post(
+                at + "/adjustment",
+                Map.of("flightId", flight, "reference", "", "presetsTakeUp", false))
+            .json();
+    assertThat(
+            post(
+                    at + "/adjustment",
+                    Map.of("flightId", flight, "reference", "", "presetsTakeUp", false))
+                .status())
         .isEqualTo(409);
     int last = open.at("/plan/steps").size() - 1;
     assertThat(close(at, open.get("version").asInt()).status()).isEqualTo(422);
@@ -41,7 +49,9 @@ class AdjustmentPathTest extends ApiTest {
   @Test
   void givenUpItLeavesTheSetupAsItWas() throws Exception {
     String at = newModel();
-    post(at + "/adjustment", Map.of("flightId", flight(at, 6, 0, 2), "reference", ""));
+    post(
+        at + "/adjustment",
+        Map.of("flightId", flight(at, 6, 0, 2), "reference", "", "presetsTakeUp", false));
     assertThat(get(at).json().at("/loop/stage").asText()).isEqualTo("ADJUST");
     Answer gone =
         send(HttpMethod.DELETE, at + "/adjustment?version=0", MediaType.APPLICATION_JSON, "");
@@ -54,7 +64,11 @@ class AdjustmentPathTest extends ApiTest {
   void rulerAndArithmeticAreSettledBeforeItIsClosedAndTheNextFlightConfirms() throws Exception {
     String at = newModel();
     long flight = flight(at, 0, 12, 0);
-    JsonNode open = post(at + "/adjustment", Map.of("flightId", flight, "reference", "")).json();
+    JsonNode open =
+        post(
+                at + "/adjustment",
+                Map.of("flightId", flight, "reference", "", "presetsTakeUp", false))
+            .json();
     JsonNode rod = rod(open, "elevator");
     double computed = rod.get("targetMm").asDouble() - rod.get("todayMm").asDouble();
     JsonNode measured = gauge(at, "elevator", 1.5 * computed, "OPEN", 0).json();

@@ -37,11 +37,13 @@ public final class AdjustmentPlanner {
   private final List<PlannedRod> rods = new ArrayList<>();
   private final List<PhaseReading> readings;
   private final int reference;
+  private final boolean presetsTakeUp;
 
   private AdjustmentPlanner(Setup setup, FlownTrims flown) {
     Validation.check(setup);
     readings = flown.all(setup);
     reference = setup.phases().indexOf(setup.phase(flown.reference()).orElseThrow());
+    presetsTakeUp = flown.presetsTakeUp();
     trims = readings.get(reference).trims();
     this.setup = setup;
     for (PhaseReading reading : readings) {
@@ -85,7 +87,7 @@ public final class AdjustmentPlanner {
   private AdjustmentPlan plan() {
     List<Surface> order = path.surfacesInDrivingOrder();
     order.forEach(this::planRod);
-    PhasesAfter phases = new PhasesAfter(path, turned(), readings, reference);
+    PhasesAfter phases = new PhasesAfter(path, turned(), readings, reference, presetsTakeUp);
     List<WorkStep> steps = WorkOrder.steps(setup, trims, rods, phases.outcomes());
     return new AdjustmentPlan(
         trims,

@@ -12,12 +12,19 @@ import java.util.List;
  *
  * @param reference id of the phase whose trim becomes metal
  * @param phases trims of the phases that were flown; the others count as they stand in the setup
+ * @param presetsTakeUp whether the other phases' own trims go into their presets, so that their
+ *     clicks are zero as well
  */
-public record FlownTrims(String reference, List<PhaseReading> phases) {
+public record FlownTrims(String reference, List<PhaseReading> phases, boolean presetsTakeUp) {
   private static final double HALF_THROTTLE_PERCENT = 50;
 
   public FlownTrims {
     phases = List.copyOf(phases);
+  }
+
+  /** The other phases keep clicks of their own. */
+  public FlownTrims(String reference, List<PhaseReading> phases) {
+    this(reference, phases, false);
   }
 
   /** One trim, flown in the phase that is on when no other is. */

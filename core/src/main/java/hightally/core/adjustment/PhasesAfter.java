@@ -9,6 +9,7 @@ import hightally.core.channel.SubTrimMode;
 import hightally.core.flight.PhaseReading;
 import hightally.core.linkage.FourBar;
 import hightally.core.phase.Phase;
+import hightally.core.phase.Preset;
 import hightally.core.phase.Trims;
 import hightally.core.quantity.Control;
 import hightally.core.setup.Setup;
@@ -22,6 +23,7 @@ final class PhasesAfter {
   private static final double NOTHING_MM = 0.05;
 
   private final SignalPath before;
+  private final SignalPath rods;
   private final SignalPath after;
   private final Setup setup;
   private final List<PhaseReading> readings;
@@ -30,12 +32,20 @@ final class PhasesAfter {
   private final List<double[]> exact = new ArrayList<>();
   private final List<Trims> clicks = new ArrayList<>();
 
-  PhasesAfter(SignalPath before, Setup turned, List<PhaseReading> readings, int reference) {
+  /** Percent each surface's command lacks in each phase, trims at zero, with the new rods. */
+  private final List<double[]> needed = new ArrayList<>();
+
+  PhasesAfter(
+      SignalPath before,
+      Setup turned,
+      List<PhaseReading> readings,
+      int reference,
+      boolean presetsTakeUp) {
     this.before = before;
     this.readings = readings;
     this.reference = reference;
     setup = before.setup();
-    after = SignalPath.of(turned);
+    rods = SignalPath.of(turned);
     for (int i = 0; i < setup.surfaces().size(); i++) {
       if (setup.surfaces().get(i).rod().driver() == DriverKind.SERVO
           && before.carriedBehind(i) >= 0) {
@@ -48,9 +58,37 @@ final class PhasesAfter {
     Trims decided = whole(exact.get(reference));
     for (int phase = 0; phase < readings.size(); phase++) {
       Phase one = setup.phases().get(phase);
-      Trims own = whole(exact.get(phase));
+      boolean taken = presetsTakeUp && phase != reference;
+      Trims own = taken ? Trims.ZERO : whole(exact.get(phase));
       clicks.add(phase == reference ? decided : one.withTrims(own).effective(decided));
     }
+    after = presetsTakeUp ? SignalPath.of(withPresets(turned)) : rods;
+  }
+
+  /** Presets of the other phases take up what their clicks would have to do, to a tenth of a %. */
+  private Setup withPresets(Setup turned) {
+    List<Phase> phases = new ArrayList<>();
+    double click = setup.transmitter().clickStepPercent();
+    for (int phase = 0; phase < readings.size(); phase++) {
+      Phase one = turned.phases().get(phase);
+      List<Preset> presets = new ArrayList<>(one.presets());
+      for (int i : servos) {
+        Surface carried = setup.surfaces().get(before.carriedBehind(i));
+        boolean own = carried.id().equals(setup.surfaces().get(i).id());
+        double lacking = needed.get(phase)[i];
+        for (Control control : Control.values()) {
+          lacking -= click * carried.shares().of(control) * clicks.get(phase).of(control);
+        }
+        double add = Math.rint(lacking * 10) / 10;
+        if (own && phase != reference && add != 0 && Double.isFinite(add)) {
+          double standing = one.presetPercent(carried.id());
+          presets.removeIf(preset -> preset.surface().equals(carried.id()));
+          presets.add(new Preset(carried.id(), standing + add));
+        }
+      }
+      phases.add(one.withPresets(presets));
+    }
+    return turned.change().phases(phases).done();
   }
 
   private Moment rest(int phase) {
@@ -68,18 +106,21 @@ final class PhasesAfter {
     double click = setup.transmitter().clickStepPercent();
     List<double[]> rows = new ArrayList<>();
     List<Double> wanted = new ArrayList<>();
+    double[] lacking = new double[stood.length];
+    needed.add(lacking);
     for (int i : servos) {
       int channel = before.channelBehind(i);
       double near = trimmed[before.servoIndexBehind(i)];
-      double needed = command(i, after.bar(i).armFor(stood[i], near));
-      if (Double.isFinite(needed)) {
+      double command = command(i, rods.bar(i).armFor(stood[i], near));
+      lacking[i] = command - neutral[channel];
+      if (Double.isFinite(command)) {
         Surface carried = setup.surfaces().get(before.carriedBehind(i));
         double[] row = new double[Control.values().length];
         for (Control control : Control.values()) {
           row[control.ordinal()] = click * carried.shares().of(control);
         }
         rows.add(row);
-        wanted.add(needed - neutral[channel]);
+        wanted.add(lacking[i]);
       }
     }
     return LeastSquares.solve(rows, wanted);
@@ -168,7 +209,7 @@ final class PhasesAfter {
     double[] commands = commands(before, surface, command);
     double angle = before.ofCommands(commands).surfaceDegrees()[surface];
     double near = before.ofCommands(commands).armDegrees()[before.servoIndexBehind(surface)];
-    FourBar bar = after.bar(surface);
+    FourBar bar = rods.bar(surface);
     double pulse = before.servoBehind(surface).pulseFor(bar.armFor(angle, near));
     double subTrim = channel.subTrimMicroseconds();
     double offset = pulse - setup.transmitter().centreMicroseconds() - subTrim;
@@ -185,7 +226,7 @@ final class PhasesAfter {
   Setup after() {
     List<Phase> phases = new ArrayList<>();
     for (int i = 0; i < setup.phases().size(); i++) {
-      Phase phase = setup.phases().get(i);
+      Phase phase = after.setup().phases().get(i);
       Trims now = clicks.get(i);
       Trims standing = phase.trims();
       phases.add(
