@@ -55,9 +55,14 @@ export function PlanView({ flight }: { flight: Flight }) {
               checked={presetsTakeUp}
               onChange={(event) => setPresetsTakeUp(event.target.checked)}
             />
-            Presets of the other phases take up their trims
+            Presets take up what the rods leave
           </label>
         </div>
+      )}
+      {settling.data?.ready === true && (
+        <p className="text-soft">
+          Settled trims count with the middle of their flights, not with the last one alone.
+        </p>
       )}
       {settling.data !== undefined && !settling.data.ready && (
         <p role="note" className="border-l-4 border-tag bg-sheet px-4 py-3">

@@ -4,6 +4,7 @@ import hightally.app.aircraft.Hangar;
 import hightally.app.aircraft.Revision;
 import hightally.app.flight.Flight;
 import hightally.app.flight.FlightLog;
+import hightally.app.flight.TrimLog;
 import hightally.app.platform.ConflictException;
 import hightally.app.platform.NotFoundException;
 import hightally.core.adjustment.AdjustmentPlan;
@@ -37,9 +38,16 @@ public class Adjustments {
   private final AdjustmentRepository adjustments;
   private final Hangar hangar;
   private final FlightLog flights;
+  private final TrimLog log;
   private final Clock clock;
 
-  Adjustments(AdjustmentRepository adjustments, Hangar hangar, FlightLog flights, Clock clock) {
+  Adjustments(
+      AdjustmentRepository adjustments,
+      Hangar hangar,
+      FlightLog flights,
+      TrimLog log,
+      Clock clock) {
+    this.log = log;
     this.adjustments = adjustments;
     this.hangar = hangar;
     this.flights = flights;
@@ -64,11 +72,12 @@ public class Adjustments {
         newest.setup(), flown(newest.setup(), flight, reference, presetsTakeUp));
   }
 
-  private static FlownTrims flown(
-      Setup setup, Flight flight, String reference, boolean presetsTakeUp) {
+  private FlownTrims flown(Setup setup, Flight flight, String reference, boolean presetsTakeUp) {
     String base = setup.basePhase().id();
     return new FlownTrims(
-        reference.isEmpty() ? base : reference, flight.report().readings(base), presetsTakeUp);
+        reference.isEmpty() ? base : reference,
+        log.settled(flight.aircraftId(), flight),
+        presetsTakeUp);
   }
 
   /**

@@ -1,126 +1,23 @@
 package hightally.app.loop;
 
-import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.ObjectMapper;
-import hightally.app.aircraft.Hangar;
-import hightally.app.aircraft.Revision;
-import hightally.app.flight.FlightLog;
-import hightally.app.guide.NotedChange;
-import hightally.app.guide.PartChanges;
-import hightally.core.flight.Settling;
-import hightally.core.flight.Settling.FlownOnce;
-import hightally.core.flight.Settling.SeriesBreak;
-import hightally.core.flight.TrimSeries;
-import hightally.core.quantity.Control;
-import hightally.core.setup.Setup;
+import hightally.app.flight.TrimLog;
 import io.swagger.v3.oas.annotations.Operation;
-import java.time.ZoneOffset;
-import java.util.ArrayList;
-import java.util.Comparator;
-import java.util.List;
-import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RestController;
 
-/** Whether the trims of every phase have settled. */
+/** Whether the trims of every phase have settled, over HTTP. */
 @RestController
-public class SettlingController {
-  /** Parts of a setup that decide where surfaces stand for given clicks. */
-  private static final List<String> DECISIVE = List.of("surfaces", "servos", "channels", "wiring");
+class SettlingController {
+  private final TrimLog log;
 
-  private final Hangar hangar;
-  private final FlightLog flights;
-  private final PartChanges changes;
-  private final ObjectMapper mapper;
-
-  SettlingController(Hangar hangar, FlightLog flights, PartChanges changes, ObjectMapper mapper) {
-    this.hangar = hangar;
-    this.flights = flights;
-    this.changes = changes;
-    this.mapper = mapper;
+  SettlingController(TrimLog log) {
+    this.log = log;
   }
-
-  /**
-   * All series.
-   *
-   * @param reference id of the phase flown most, proposed for the rods
-   * @param ready whether a series has settled and is not at zero
-   */
-  public record SettlingSheet(String reference, boolean ready, List<TrimSeries> series) {}
 
   @GetMapping("/api/aircraft/{id}/settling")
   @Operation(summary = "Settled, not yet or suspicious, per phase and control, with every flight")
-  @Transactional(readOnly = true)
-  public SettlingSheet settling(@PathVariable long id) {
-    Setup setup = hangar.newest(id).setup();
-    List<FlownOnce> flown =
-        flights.flights(id).stream()
-            .map(one -> new FlownOnce(one.id(), one.revisionNumber(), one.report()))
-            .toList();
-    List<TrimSeries> series = Settling.of(setup, flown, breaks(id));
-    String reference =
-        setup.phases().stream()
-            .max(
-                Comparator.comparingLong(
-                    phase ->
-                        series.stream()
-                            .filter(one -> one.phase().equals(phase.id()))
-                            .flatMap(one -> one.points().stream())
-                            .filter(TrimSeries.TrimPoint::counts)
-                            .count()))
-            .orElseThrow()
-            .id();
-    boolean ready =
-        series.stream()
-            .anyMatch(
-                one ->
-                    one.state() == TrimSeries.State.SETTLED
-                        && Math.abs(one.clicks()) > setup.house().leaveClicks());
-    return new SettlingSheet(reference, ready, series);
-  }
-
-  private List<SeriesBreak> breaks(long id) {
-    List<Control> all = List.of(Control.values());
-    List<SeriesBreak> breaks = new ArrayList<>();
-    List<Revision> revisions = new ArrayList<>(hangar.revisions(id));
-    revisions.sort(Comparator.comparingInt(Revision::number));
-    for (int i = 1; i < revisions.size(); i++) {
-      Revision now = revisions.get(i);
-      String in = " in revision " + now.number();
-      if (now.fromAdjustment()) {
-        breaks.add(new SeriesBreak(now.number(), null, all, "rods were turned" + in));
-      } else if (moved(revisions.get(i - 1).setup(), now.setup())) {
-        breaks.add(new SeriesBreak(now.number(), null, all, "the rig was changed" + in));
-      }
-    }
-    for (NotedChange change : changes.of(id)) {
-      for (String check : change.checks().stream().map(one -> one.voided().what()).toList()) {
-        List<Control> voided =
-            check.startsWith("Settled trims")
-                ? all
-                : check.startsWith("Settled pitch")
-                    ? List.of(Control.PITCH)
-                    : check.startsWith("Settled yaw") ? List.of(Control.YAW) : List.of();
-        if (!voided.isEmpty()) {
-          breaks.add(
-              new SeriesBreak(
-                  change.revisionNumber(),
-                  change.changedAt().atZone(ZoneOffset.UTC).toLocalDate(),
-                  voided,
-                  "a part was changed: " + change.change().subject()));
-        }
-      }
-    }
-    return breaks;
-  }
-
-  private boolean moved(Setup before, Setup after) {
-    JsonNode one = mapper.valueToTree(before);
-    JsonNode two = mapper.valueToTree(after);
-    boolean presets =
-        !one.findValues("presets").equals(two.findValues("presets"))
-            && before.phases().size() == after.phases().size();
-    return presets || DECISIVE.stream().anyMatch(part -> !one.get(part).equals(two.get(part)));
+  TrimLog.SettlingSheet settling(@PathVariable long id) {
+    return log.settling(id);
   }
 }

@@ -12,8 +12,8 @@ import java.util.List;
  *
  * @param reference id of the phase whose trim becomes metal
  * @param phases trims of the phases that were flown; the others count as they stand in the setup
- * @param presetsTakeUp whether the other phases' own trims go into their presets, so that their
- *     clicks are zero as well
+ * @param presetsTakeUp whether presets take up what the rods leave, in every phase, so that all
+ *     clicks are zero
  */
 public record FlownTrims(String reference, List<PhaseReading> phases, boolean presetsTakeUp) {
   private static final double HALF_THROTTLE_PERCENT = 50;

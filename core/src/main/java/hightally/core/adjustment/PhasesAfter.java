@@ -55,17 +55,16 @@ final class PhasesAfter {
     for (int phase = 0; phase < readings.size(); phase++) {
       exact.add(exact(phase));
     }
-    Trims decided = whole(exact.get(reference));
+    Trims decided = presetsTakeUp ? Trims.ZERO : whole(exact.get(reference));
     for (int phase = 0; phase < readings.size(); phase++) {
       Phase one = setup.phases().get(phase);
-      boolean taken = presetsTakeUp && phase != reference;
-      Trims own = taken ? Trims.ZERO : whole(exact.get(phase));
+      Trims own = presetsTakeUp ? Trims.ZERO : whole(exact.get(phase));
       clicks.add(phase == reference ? decided : one.withTrims(own).effective(decided));
     }
     after = presetsTakeUp ? SignalPath.of(withPresets(turned)) : rods;
   }
 
-  /** Presets of the other phases take up what their clicks would have to do, to a tenth of a %. */
+  /** Presets take up what clicks would have to do, to a tenth of a percent, in every phase. */
   private Setup withPresets(Setup turned) {
     List<Phase> phases = new ArrayList<>();
     double click = setup.transmitter().clickStepPercent();
@@ -80,7 +79,7 @@ final class PhasesAfter {
           lacking -= click * carried.shares().of(control) * clicks.get(phase).of(control);
         }
         double add = Math.rint(lacking * 10) / 10;
-        if (own && phase != reference && add != 0 && Double.isFinite(add)) {
+        if (own && add != 0 && Double.isFinite(add)) {
           double standing = one.presetPercent(carried.id());
           presets.removeIf(preset -> preset.surface().equals(carried.id()));
           presets.add(new Preset(carried.id(), standing + add));

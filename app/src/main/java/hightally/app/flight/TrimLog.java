@@ -1,0 +1,154 @@
+package hightally.app.flight;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import hightally.app.aircraft.Hangar;
+import hightally.app.aircraft.Revision;
+import hightally.app.guide.NotedChange;
+import hightally.app.guide.PartChanges;
+import hightally.core.flight.PhaseReading;
+import hightally.core.flight.Settling;
+import hightally.core.flight.Settling.FlownOnce;
+import hightally.core.flight.Settling.SeriesBreak;
+import hightally.core.flight.TrimSeries;
+import hightally.core.phase.Phase;
+import hightally.core.phase.Trims;
+import hightally.core.quantity.Control;
+import hightally.core.setup.Setup;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.Comparator;
+import java.util.List;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Whether the trims of every phase have settled. */
+@Service
+public class TrimLog {
+  /** Parts of a setup that decide where surfaces stand for given clicks. */
+  private static final List<String> DECISIVE = List.of("surfaces", "servos", "channels", "wiring");
+
+  private final Hangar hangar;
+  private final FlightLog flights;
+  private final PartChanges changes;
+  private final ObjectMapper mapper;
+
+  TrimLog(Hangar hangar, FlightLog flights, PartChanges changes, ObjectMapper mapper) {
+    this.hangar = hangar;
+    this.flights = flights;
+    this.changes = changes;
+    this.mapper = mapper;
+  }
+
+  /**
+   * All series.
+   *
+   * @param reference id of the phase flown most, proposed for the rods
+   * @param ready whether a series has settled and is not at zero
+   */
+  public record SettlingSheet(String reference, boolean ready, List<TrimSeries> series) {}
+
+  /** All series of an aircraft. */
+  @Transactional(readOnly = true)
+  public SettlingSheet settling(long id) {
+    Setup setup = hangar.newest(id).setup();
+    List<FlownOnce> flown =
+        flights.flights(id).stream()
+            .map(one -> new FlownOnce(one.id(), one.revisionNumber(), one.report()))
+            .toList();
+    List<TrimSeries> series = Settling.of(setup, flown, breaks(id));
+    List<Phase> lastFirst = new ArrayList<>(setup.phases());
+    Collections.reverse(lastFirst);
+    String reference =
+        lastFirst.stream()
+            .max(
+                Comparator.comparingLong(
+                    phase ->
+                        series.stream()
+                            .filter(one -> one.phase().equals(phase.id()))
+                            .flatMap(one -> one.points().stream())
+                            .filter(TrimSeries.TrimPoint::counts)
+                            .count()))
+            .orElseThrow()
+            .id();
+    boolean ready =
+        series.stream()
+            .anyMatch(
+                one ->
+                    one.state() == TrimSeries.State.SETTLED
+                        && Math.abs(one.clicks()) > setup.house().leaveClicks());
+    return new SettlingSheet(reference, ready, series);
+  }
+
+  /**
+   * What a flight was trimmed to in every phase, each trim that has settled replaced by the middle
+   * of the flights that count: one flight is a click off easily.
+   */
+  @Transactional(readOnly = true)
+  public List<PhaseReading> settled(long id, Flight flight) {
+    String base = hangar.newest(id).setup().basePhase().id();
+    List<TrimSeries> series = settling(id).series();
+    List<PhaseReading> found = new ArrayList<>();
+    for (PhaseReading reading : flight.report().readings(base)) {
+      Trims trims = reading.trims();
+      for (TrimSeries one : series) {
+        if (one.phase().equals(reading.phase()) && one.state() == TrimSeries.State.SETTLED) {
+          trims = trims.with(one.control(), one.clicks());
+        }
+      }
+      found.add(
+          new PhaseReading(
+              reading.phase(),
+              trims,
+              reading.throttlePercent(),
+              reading.sure(),
+              reading.turnsDiffer()));
+    }
+    return found;
+  }
+
+  private List<SeriesBreak> breaks(long id) {
+    List<Control> all = List.of(Control.values());
+    List<SeriesBreak> breaks = new ArrayList<>();
+    List<Revision> revisions = new ArrayList<>(hangar.revisions(id));
+    revisions.sort(Comparator.comparingInt(Revision::number));
+    for (int i = 1; i < revisions.size(); i++) {
+      Revision now = revisions.get(i);
+      String in = " in revision " + now.number();
+      if (now.fromAdjustment()) {
+        breaks.add(new SeriesBreak(now.number(), null, all, "rods were turned" + in));
+      } else if (moved(revisions.get(i - 1).setup(), now.setup())) {
+        breaks.add(new SeriesBreak(now.number(), null, all, "the rig was changed" + in));
+      }
+    }
+    for (NotedChange change : changes.of(id)) {
+      for (String check : change.checks().stream().map(one -> one.voided().what()).toList()) {
+        List<Control> voided =
+            check.startsWith("Settled trims")
+                ? all
+                : check.startsWith("Settled pitch")
+                    ? List.of(Control.PITCH)
+                    : check.startsWith("Settled yaw") ? List.of(Control.YAW) : List.of();
+        if (!voided.isEmpty()) {
+          breaks.add(
+              new SeriesBreak(
+                  change.revisionNumber(),
+                  change.changedAt().atZone(ZoneOffset.UTC).toLocalDate(),
+                  voided,
+                  "a part was changed: " + change.change().subject()));
+        }
+      }
+    }
+    return breaks;
+  }
+
+  private boolean moved(Setup before, Setup after) {
+    JsonNode one = mapper.valueToTree(before);
+    JsonNode two = mapper.valueToTree(after);
+    boolean presets =
+        !one.findValues("presets").equals(two.findValues("presets"))
+            && before.phases().size() == after.phases().size();
+    return presets || DECISIVE.stream().anyMatch(part -> !one.get(part).equals(two.get(part)));
+  }
+}

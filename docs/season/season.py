@@ -1,0 +1,241 @@
+"""A season: twelve flights of a simulated glider with hidden faults, following the program's advice only.
+
+    ./high-tally demo --data DIR --port 8080
+    python3 docs/season/season.py http://127.0.0.1:8080
+
+The glider that flies is not the one that is described: its wing is warped (it needs aileron), the
+horn of one V-tail half is 6 % longer than was measured, the balance point moves by 6 mm before the
+seventh flight, and the pilot's trims are off by up to a click now and then (a fixed seed). The script
+logs each flight in every phase, asks whether the trims have settled, and only when the program says
+so follows its work order: the steps it names are turned on the flying model's rods, the clicks and
+presets it names are typed in. Nothing else is changed. It ends with an error if trims do not end
+within one click of zero in every phase, or if an adjustment is begun on flights from both sides of
+the shift. It writes season.svg and season.csv beside itself.
+"""
+
+import copy
+import json
+import os
+import random
+import sys
+import urllib.request
+
+BASE = sys.argv[1] if len(sys.argv) > 1 else "http://127.0.0.1:8080"
+HERE = os.path.dirname(os.path.abspath(__file__))
+CONTROLS = ("roll", "pitch", "yaw")
+FLIGHTS = 12
+SHIFT_BEFORE = 7
+CG = (84.0, 90.0)
+WARP_MM = 1.1
+PITCH_OFF_MM = 0.9
+PITCH_PER_CG_MM = 0.10
+YAW_OFF_MM = -0.35
+PHASE_PITCH_MM = {"landing": -0.5, "speed": -0.6, "thermal-1": 0.4, "thermal-2": 0.6, "cruise": 0.0}
+random.seed(20260905)
+
+
+def call(method, path, body=None):
+    data = None if body is None else json.dumps(body).encode()
+    request = urllib.request.Request(
+        BASE + path, data, {"Content-Type": "application/json"}, method=method
+    )
+    with urllib.request.urlopen(request) as answer:
+        text = answer.read()
+    return json.loads(text) if text else None
+
+
+def surface(setup, name):
+    return next(one for one in setup["surfaces"] if one["id"] == name)
+
+
+def faulty(described):
+    """The glider that really flies: one horn 6 % longer than described."""
+    real = copy.deepcopy(described)
+    surface(real, "v-tail-left")["rod"]["linkage"]["hornRadiusMm"] *= 1.06
+    return real
+
+
+def switches(setup, phase):
+    """Where the switches stand for a phase; looked up in its condition."""
+    inputs = [0.0] * len(setup["transmitter"]["inputs"])
+    ids = [one["id"] for one in setup["transmitter"]["inputs"]]
+    # All phases are away from where the speed position of the first switch is.
+    inputs[ids.index("front-left-switch")] = 0.5
+
+    def satisfy(condition):
+        one = next(c for c in setup["conditions"] if c["id"] == condition)
+        if one["kind"] == "SWITCH_AT":
+            at = ids.index(one["subject"])
+            count = setup["transmitter"]["inputs"][at]["positions"]
+            inputs[at] = (one["limit"] - 1) / (count - 1)
+        for member in one["members"]:
+            satisfy(member)
+
+    if phase["when"]:
+        satisfy(phase["when"])
+    return inputs
+
+
+def stands(setup, phase, trims):
+    """Where every surface of a setup stands in a phase, hands off, with these clicks in effect."""
+    trimmed = copy.deepcopy(setup)
+    for one in trimmed["phases"]:
+        if one["id"] == phase["id"]:
+            one["trims"] = trims
+    moment = {
+        "roll": 0, "pitch": 0, "yaw": 0, "throttle": 1, "throttleCut": True, "trims": trims,
+        "inputs": switches(setup, phase),
+        "readings": {"linkPercent": 100, "voltage": 12, "timerSeconds": [], "truths": []},
+    }
+    shown = call("POST", "/api/bench/moment",
+                 {"setup": trimmed, "moment": moment, "selected": setup["surfaces"][0]["id"]})
+    assert shown["frame"]["phase"] == phase["id"], (shown["frame"]["phase"], phase["id"])
+    return dict(zip((one["id"] for one in setup["surfaces"]),
+                    shown["frame"]["positions"]["travelMm"]))
+
+
+def attitude(where):
+    """What the surfaces do to the model: mm of aileron, elevator and rudder in effect."""
+    return (
+        (where["aileron-right"] - where["aileron-left"]) / 2,
+        (where["v-tail-left"] + where["v-tail-right"]) / 2,
+        (where["v-tail-left"] - where["v-tail-right"]) / 2,
+    )
+
+
+def rest_of(described, phase):
+    """What presets and phases are meant to do is no fault: the first design flies level there."""
+    return attitude(stands(described, phase, dict.fromkeys(CONTROLS, 0)))
+
+
+def clicks_needed(real, phase, wanted):
+    """Whole clicks that come nearest to the attitude wanted; two rounds, since linkages bend."""
+    trims = dict.fromkeys(CONTROLS, 0)
+    for _ in range(2):
+        now = attitude(stands(real, phase, trims))
+        for i, control in enumerate(CONTROLS):
+            more = dict(trims, **{control: trims[control] + 8})
+            per = (attitude(stands(real, phase, more))[i] - now[i]) / 8
+            trims[control] += round((wanted[i] - now[i]) / per)
+    return trims
+
+
+def main():
+    kind = next(one for one in call("GET", "/api/aircraft") if one["newest"]["setup"]["name"] == "Larkmere")
+    design = kind["newest"]["setup"]
+    for phase in design["phases"]:
+        phase["trims"] = dict.fromkeys(CONTROLS, 0)
+        phase["ownRoll"] = phase["ownPitch"] = phase["ownYaw"] = True
+    design["name"] = "Season"
+    model = call("POST", "/api/aircraft", {"reason": "A season with hidden faults", "setup": design})["id"]
+    at = f"/api/aircraft/{model}"
+    real = faulty(design)
+    level = {phase["id"]: rest_of(design, phase) for phase in design["phases"]}
+    log, adjusted = [], []
+    for flight in range(1, FLIGHTS + 1):
+        shifted = flight >= SHIFT_BEFORE
+        newest = call("GET", at)["newest"]
+        readings = []
+        for phase in newest["setup"]["phases"]:
+            pitch = PITCH_OFF_MM + PHASE_PITCH_MM[phase["id"]]
+            pitch -= (CG[1] - CG[0]) * PITCH_PER_CG_MM if shifted else 0
+            calm = level[phase["id"]]
+            wanted = (calm[0] + WARP_MM, calm[1] + pitch, calm[2] + YAW_OFF_MM)
+            trims = clicks_needed(real, phase, wanted)
+            log.append((flight, newest["number"], phase["id"], dict(trims)))
+            for control in CONTROLS:
+                trims[control] += random.choice((0, 0, 0, 0, 1, -1)) if flight < FLIGHTS else 0
+            readings.append({"phase": phase["id"], "trims": trims, "throttlePercent": 100,
+                             "sure": "SURE", "turnsDiffer": False})
+        base = readings[-1]
+        report = {
+            "flownOn": f"2026-09-{flight:02d}", "wind": "CALM", "air": "SMOOTH",
+            "field": "Long Meadow", "battery": "Pack 1", "cgMm": CG[shifted], "remarks": "",
+            "goal": "Trims of every phase", "trims": base["trims"], "throttlePercent": 100,
+            "sure": "SURE", "phases": readings[:-1],
+        }
+        noted = call("POST", at + "/flights", {"revisionNumber": newest["number"], "report": report})
+        sheet = call("GET", at + "/settling")
+        waiting = [one for one in sheet["series"] if one["points"] and one["state"] != "SETTLED"]
+        print(f"flight {flight}: revision {newest['number']}, trims {base['trims']}, "
+              f"{len(waiting)} series not settled, ready: {sheet['ready']}")
+        if not sheet["ready"] or waiting:
+            continue
+        counted = [p["flight"] for one in sheet["series"] for p in one["points"] if p["counts"]]
+        adjusted.append((flight, len(set(counted))))
+        real = adjust(at, noted["id"], sheet["reference"], real)
+    check(log, adjusted)
+    draw(log, adjusted)
+
+
+def adjust(at, flight, reference, real):
+    """Follows the work order to its end, on the flying model as well."""
+    opened = call("POST", at + "/adjustment",
+                  {"flightId": flight, "reference": reference, "presetsTakeUp": True})
+    turned = copy.deepcopy(real)
+    for rod in opened["plan"]["rods"]:
+        surface(turned, rod["surface"])["rod"]["adjustedMm"] += rod["appliedMm"]
+        if rod["toDo"] if "toDo" in rod else rod["steps"]:
+            print("   ", rod["sentence"])
+    last = len(opened["plan"]["steps"]) - 1
+    moved = call("PUT", at + "/adjustment", {"step": last, "version": opened["version"]})
+    made = call("POST", at + "/adjustment/close", {"version": moved["version"]})
+    turned["phases"] = copy.deepcopy(made["setup"]["phases"])
+    return turned
+
+
+def check(log, adjusted):
+    last = [entry for entry in log if entry[0] == FLIGHTS]
+    worst = max(abs(clicks) for entry in last for clicks in entry[3].values())
+    print(f"last flight: at most {worst} clicks in any phase; adjusted after flights "
+          + ", ".join(str(one[0]) for one in adjusted))
+    assert worst <= 1, last
+    for flight, _ in adjusted:
+        assert flight < SHIFT_BEFORE or flight >= SHIFT_BEFORE + 2, "adjusted across the shift"
+    assert adjusted, "never adjusted"
+
+
+def draw(log, adjusted):
+    with open(os.path.join(HERE, "season.csv"), "w", encoding="utf-8") as out:
+        out.write("flight,revision,phase,roll_clicks,pitch_clicks,yaw_clicks\n")
+        for flight, revision, phase, trims in log:
+            out.write(",".join(map(str, (flight, revision, phase, *trims.values()))) + "\n")
+    width, row = 720, 150
+    phases = list(dict.fromkeys(entry[2] for entry in log))
+    top = max(abs(c) for entry in log for c in entry[3].values()) + 1
+    dashes = ("", "8 4", "2 4", "10 3 2 3", "14 6")
+
+    def x(flight):
+        return 60 + (flight - 1) / (FLIGHTS - 1) * (width - 90)
+
+    parts = [f'<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 {width} {3 * row + 60}" '
+             'font-family="sans-serif" font-size="12"><rect width="100%" height="100%" fill="#fff"/>']
+    for k, control in enumerate(CONTROLS):
+        middle = 20 + k * row + row / 2
+
+        def y(clicks):
+            return middle - clicks / top * (row / 2 - 10)
+
+        parts.append(f'<text x="8" y="{middle + 4}">{control}</text>'
+                     f'<path d="M60 {middle}H{width - 30}" stroke="#888"/>'
+                     f'<text x="{width - 26}" y="{y(top - 1) + 4}">{top - 1}</text>')
+        for j, phase in enumerate(phases):
+            points = " ".join(f"{x(f):.1f},{y(t[control]):.1f}" for f, _, p, t in log if p == phase)
+            parts.append(f'<polyline points="{points}" fill="none" stroke="#14453d" '
+                         f'stroke-width="2" stroke-dasharray="{dashes[j % 5]}"/>')
+    bottom = 20 + 3 * row
+    for flight, _ in adjusted:
+        parts.append(f'<path d="M{x(flight + 0.5):.1f} 12V{bottom}" stroke="#b00" stroke-dasharray="4 3"/>'
+                     f'<text x="{x(flight + 0.5) + 3:.1f}" y="20" fill="#b00">adjusted</text>')
+    parts.append(f'<path d="M{x(SHIFT_BEFORE - 0.5):.1f} 12V{bottom}" stroke="#06c"/>'
+                 f'<text x="{x(SHIFT_BEFORE - 0.5) + 3:.1f}" y="{bottom - 4}" fill="#06c">balance moved</text>')
+    for flight in range(1, FLIGHTS + 1):
+        parts.append(f'<text x="{x(flight) - 4:.1f}" y="{bottom + 16}">{flight}</text>')
+    legend = " · ".join(f"{phase} ({dashes[j] or 'solid'})" for j, phase in enumerate(phases))
+    parts.append(f'<text x="60" y="{bottom + 36}">clicks per flight, before the pilot\'s error; {legend}</text></svg>')
+    with open(os.path.join(HERE, "season.svg"), "w", encoding="utf-8") as out:
+        out.write("\n".join(parts))
+
+
+if __name__ == "__main__":
+    main()
