@@ -115,7 +115,7 @@ function Rod({ rod, way }: { rod: PlannedRod; way: Way }) {
   return (
     <li
       data-rod={rod.surface}
-      className={`grid gap-x-6 gap-y-1 border-t border-line py-3 first:border-0 sm:grid-cols-[1fr_auto] ${rod.steps === 0 ? "text-soft" : ""}`}
+      className={`grid gap-x-6 gap-y-1 border-t border-line py-3 first:border-0 sm:grid-cols-[auto_1fr_auto] ${rod.steps === 0 ? "text-soft" : ""}`}
     >
       <p className={rod.steps === 0 ? "" : "text-lg font-semibold"}>{rod.sentence}</p>
       <p className="figures text-sm text-soft sm:text-right">
@@ -129,7 +129,11 @@ function Rod({ rod, way }: { rod: PlannedRod; way: Way }) {
         Edge {travelWords(rod.todayMm, way)} → {travelWords(rod.afterMm, way)}, flown at{" "}
         {travelWords(rod.targetMm, way)}
       </p>
-      {rod.steps !== 0 && <TurnDrawing rod={rod} />}
+      {rod.steps !== 0 && (
+        <div className="sm:order-first sm:row-span-2 [&_figure]:w-28">
+          <TurnDrawing rod={rod} />
+        </div>
+      )}
     </li>
   );
 }

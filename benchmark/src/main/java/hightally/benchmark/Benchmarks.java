@@ -22,6 +22,7 @@ public final class Benchmarks {
             .include(EvaluationBenchmark.class.getSimpleName())
             .include(HoleSearchBenchmark.class.getSimpleName())
             .include(HazardBenchmark.class.getSimpleName())
+            .include(RetrimBenchmark.class.getSimpleName())
             .forks(2)
             .warmupIterations(4)
             .measurementIterations(6)
@@ -60,6 +61,16 @@ public final class Benchmarks {
         HazardBenchmark.states(),
         states,
         states / check);
+    double retrim = time(results, "retrim");
+    double bars = time(results, "itsBareFourBars");
+    System.out.printf(
+        Locale.ROOT,
+        "Retrim of the six-servo glider with five phases: %.0f ns; the %d four-bar solutions it needs:"
+            + " %.0f ns; ratio %.2f (limit 20)%n",
+        retrim,
+        RetrimBenchmark.solutions(),
+        bars,
+        retrim / bars);
   }
 
   private static double time(Collection<RunResult> results, String name) {

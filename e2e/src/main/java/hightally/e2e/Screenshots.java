@@ -47,6 +47,8 @@ public final class Screenshots {
     bench();
     phone();
     adjustment();
+    plain("settled", "models/1/fly", ColorScheme.LIGHT);
+    plain("history", "models/1/revisions", ColorScheme.LIGHT);
   }
 
   private void plain(String name, String path, ColorScheme theme) {

@@ -2,6 +2,7 @@ package hightally.e2e;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
 import java.nio.file.Path;
@@ -11,6 +12,9 @@ import org.junit.jupiter.api.io.TempDir;
 
 /** The packaged application with demo data of its own, and a browser. */
 abstract class Story {
+  /** A shared machine may be slow; nothing here is a measurement. */
+  private static final double PATIENCE_MILLIS = 20_000;
+
   @TempDir static Path folder;
   static RunningApp app;
   static Browser browser;
@@ -19,6 +23,7 @@ abstract class Story {
   static void start() {
     app = RunningApp.start(folder.resolve("data"));
     browser = new Browser();
+    PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE_MILLIS);
   }
 
   @AfterAll

@@ -10,8 +10,10 @@ import hightally.core.setup.Setup;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -26,6 +28,7 @@ public final class Settling {
   private final HouseValues house;
   private final List<FlownOnce> flights;
   private final List<SeriesBreak> breaks;
+  private final Map<Control, Double> mmPerClick = new EnumMap<>(Control.class);
 
   /** A flight: its number, its report, and the revision it was on. */
   public record FlownOnce(long flight, int revision, FlightReport report) {}
@@ -228,6 +231,6 @@ public final class Settling {
 
   /** What one click moves at the surface it moves most: its chord times a small angle. */
   private double mmPerClick(Control control) {
-    return MillimetresPerClick.most(setup, control);
+    return mmPerClick.computeIfAbsent(control, one -> MillimetresPerClick.most(setup, one));
   }
 }
