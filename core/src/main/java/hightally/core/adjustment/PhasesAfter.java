@@ -55,10 +55,10 @@ final class PhasesAfter {
     for (int phase = 0; phase < readings.size(); phase++) {
       exact.add(exact(phase));
     }
-    Trims decided = presetsTakeUp ? Trims.ZERO : whole(exact.get(reference));
+    Trims decided = presetsTakeUp ? Trims.ZERO : Retrim.whole(exact.get(reference));
     for (int phase = 0; phase < readings.size(); phase++) {
       Phase one = setup.phases().get(phase);
-      Trims own = presetsTakeUp ? Trims.ZERO : whole(exact.get(phase));
+      Trims own = presetsTakeUp ? Trims.ZERO : Retrim.whole(exact.get(phase));
       clicks.add(phase == reference ? decided : one.withTrims(own).effective(decided));
     }
     after = presetsTakeUp ? SignalPath.of(withPresets(turned)) : rods;
@@ -128,14 +128,6 @@ final class PhasesAfter {
   private double command(int surface, double arm) {
     Output output = before.output(before.channelBehind(surface));
     return output.commandFor(before.servoBehind(surface).pulseFor(arm));
-  }
-
-  private static Trims whole(double[] exact) {
-    return new Trims(whole(exact[0]), whole(exact[1]), whole(exact[2]));
-  }
-
-  private static int whole(double clicks) {
-    return (int) (Math.signum(clicks) * Math.floor(Math.abs(clicks) + 0.5));
   }
 
   List<PhaseOutcome> outcomes() {

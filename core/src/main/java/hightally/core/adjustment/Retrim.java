@@ -158,7 +158,7 @@ public final class Retrim {
   }
 
   private PhaseAfter after(FlownPhase phase, double[] exact) {
-    Trims clicks = new Trims(whole(exact[0]), whole(exact[1]), whole(exact[2]));
+    Trims clicks = whole(exact);
     double[] errors = new double[servos.size()];
     for (int i = 0; i < errors.length; i++) {
       Driven one = servos.get(i);
@@ -167,6 +167,11 @@ public final class Retrim {
       errors[i] = one.travel(now) - one.travel(stood(i, phase));
     }
     return new PhaseAfter(phase.name(), clicks, exact, errors);
+  }
+
+  /** Whole clicks, halves away from zero. */
+  static Trims whole(double[] exact) {
+    return new Trims(whole(exact[0]), whole(exact[1]), whole(exact[2]));
   }
 
   private static int whole(double clicks) {

@@ -3,6 +3,7 @@ package hightally.core.program;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Validation;
+import hightally.core.quantity.Words;
 import hightally.core.response.Feel;
 import hightally.core.response.FeelSet;
 import hightally.core.response.Response;
@@ -134,8 +135,7 @@ public final class FeelAdvice {
 
   private static String words(FeelAsked asked, Response before, Response after) {
     Complaint complaint = asked.complaint();
-    String lever =
-        complaint.lever.substring(0, 1).toUpperCase(Locale.ROOT) + complaint.lever.substring(1);
+    String lever = Words.capital(complaint.lever);
     if (after.equals(before)) {
       String stuck =
           complaint.rate > 0

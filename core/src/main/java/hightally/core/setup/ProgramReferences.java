@@ -22,6 +22,9 @@ import java.util.stream.Collectors;
 
 /** Checks that conditions, phases, mixes, feel and power refer to what is there, without loops. */
 final class ProgramReferences {
+  /** More than any transmitter holds, and what the exhaustive check can tell apart. */
+  private static final int MOST_MIXES = 64;
+
   private static final Set<String> MEASURED = Set.of("link", "voltage");
 
   private final Setup setup;
@@ -48,6 +51,9 @@ final class ProgramReferences {
     unique("conditions", setup.conditions(), Condition::id);
     unique("phases", setup.phases(), Phase::id);
     unique("mixes", setup.mixes(), Mix::id);
+    if (setup.mixes().size() > MOST_MIXES) {
+      report("mixes", setup.mixes().size() + " mixes", "at most " + MOST_MIXES);
+    }
     unique("feelSets", setup.feelSets(), FeelSet::id);
     unique("power.timers", setup.power().timers(), FlightTimer::id);
     conditions();

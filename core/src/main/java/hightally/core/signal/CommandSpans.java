@@ -194,11 +194,6 @@ public final class CommandSpans {
     }
   }
 
-  /** Whether there are few enough mixes to be told apart here. */
-  public static boolean canBound(Setup setup) {
-    return setup.mixes().size() <= Long.SIZE;
-  }
-
   private int axis(Mix mix, int index) {
     return switch (mix.source()) {
       case STICK, RESPONSE -> Control.named(mix.subject()).ordinal();
