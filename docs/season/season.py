@@ -152,7 +152,7 @@ def main():
             "flownOn": f"2026-09-{flight:02d}", "wind": "CALM", "air": "SMOOTH",
             "field": "Long Meadow", "battery": "Pack 1", "cgMm": CG[shifted], "remarks": "",
             "goal": "Trims of every phase", "trims": base["trims"], "throttlePercent": 100,
-            "sure": "SURE", "phases": readings[:-1],
+            "sure": "SURE", "turnsDiffer": False, "phases": readings[:-1],
         }
         noted = call("POST", at + "/flights", {"revisionNumber": newest["number"], "report": report})
         sheet = call("GET", at + "/settling")

@@ -86,6 +86,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/aircraft/{aircraftId}/adjustment/verified": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: operations["verify"];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/aircraft/{aircraftId}/adjustment/gauge": {
     parameters: {
       query?: never;
@@ -765,6 +781,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/aircraft/{aircraftId}/simulated-flight": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations["fly"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/aircraft/{aircraftId}/part-changes": {
     parameters: {
       query?: never;
@@ -1053,6 +1085,7 @@ export interface components {
     Voided: {
       what: string;
       why: string;
+      trimsOf: ("ROLL" | "PITCH" | "YAW")[];
     };
     CorrectedFlight: {
       /** Format: int32 */
@@ -1077,6 +1110,7 @@ export interface components {
       throttlePercent: number;
       /** @enum {string} */
       sure: "SURE" | "FAIRLY" | "NOT";
+      turnsDiffer: boolean;
       phases: components["schemas"]["PhaseReading"][];
     };
     PhaseReading: {
@@ -1224,6 +1258,8 @@ export interface components {
       remedies: components["schemas"]["Remedy"][];
       steps: components["schemas"]["WorkStep"][];
       cautions: string[];
+      findings: components["schemas"]["Finding"][];
+      entries: components["schemas"]["Entry"][];
       after: components["schemas"]["Setup"];
     };
     Airframe: {
@@ -1320,6 +1356,32 @@ export interface components {
       /** Format: double */
       percent: number;
     };
+    Entry: {
+      key: string;
+      /** @enum {string} */
+      section:
+        | "DIRECTION"
+        | "SUB_TRIM"
+        | "ENDPOINT"
+        | "SLOWED"
+        | "RATE"
+        | "EXPO"
+        | "PHASE"
+        | "FADE"
+        | "PRESET"
+        | "DIFFERENTIAL"
+        | "MIX"
+        | "POWER"
+        | "FAILSAFE"
+        | "TIMER"
+        | "TRIM";
+      place: string;
+      menu: string;
+      what: string;
+      value: string;
+      before: string;
+      twin: string;
+    };
     EntryWord: {
       /** @enum {string} */
       section:
@@ -1343,6 +1405,19 @@ export interface components {
       unit: string;
       /** Format: double */
       perUnit: number;
+    };
+    Expected: {
+      surface: string;
+      name: string;
+      how: string;
+      first: string;
+      /** Format: double */
+      plusMm: number;
+      /** Format: double */
+      minusMm: number;
+      measured: components["schemas"]["Verified"];
+      fits: boolean;
+      words: string;
     };
     FailsafeSetting: {
       /** Format: int32 */
@@ -1371,6 +1446,21 @@ export interface components {
       /** @enum {string} */
       kind: "MANUAL" | "MEASURED" | "OTHER_MODEL" | "OWN";
       note: string;
+    };
+    Finding: {
+      rule: string;
+      /** @enum {string} */
+      severity: "GROUNDS" | "WARNS";
+      surface: string;
+      title: string;
+      why: string;
+      /** Format: double */
+      measured: number;
+      /** Format: double */
+      limit: number;
+      unit: string;
+      mends: components["schemas"]["Mend"][];
+      acceptedBecause: string;
     };
     FlightTimer: {
       id: string;
@@ -1516,6 +1606,8 @@ export interface components {
       version: number;
       plan: components["schemas"]["AdjustmentPlan"];
       gauges: components["schemas"]["GaugeCheck"][];
+      verification: components["schemas"]["Expected"][];
+      undo: string[];
     };
     Pack: {
       name: string;
@@ -1589,6 +1681,7 @@ export interface components {
       /** Format: double */
       leftPercent: number;
       sentence: string;
+      turnBack: string;
     };
     Power: {
       throttleInput: string;
@@ -1846,6 +1939,14 @@ export interface components {
       /** Format: int32 */
       positions: number;
     };
+    Verified: {
+      surface: string;
+      /** Format: double */
+      plusMm: number;
+      /** Format: double */
+      minusMm: number;
+      rightWay: boolean;
+    };
     Wiring: {
       receiver: components["schemas"]["Receiver"];
       leads: components["schemas"]["Lead"][];
@@ -1858,6 +1959,11 @@ export interface components {
       detail: string;
       caution: string;
       surface: string;
+    };
+    Seeing: {
+      verified: components["schemas"]["Verified"];
+      /** Format: int32 */
+      version: number;
     };
     Measured: {
       gauge: components["schemas"]["Gauge"];
@@ -2319,32 +2425,6 @@ export interface components {
       /** Format: double */
       largestDifferencePercent: number;
     };
-    Entry: {
-      key: string;
-      /** @enum {string} */
-      section:
-        | "DIRECTION"
-        | "SUB_TRIM"
-        | "ENDPOINT"
-        | "SLOWED"
-        | "RATE"
-        | "EXPO"
-        | "PHASE"
-        | "FADE"
-        | "PRESET"
-        | "DIFFERENTIAL"
-        | "MIX"
-        | "POWER"
-        | "FAILSAFE"
-        | "TIMER"
-        | "TRIM";
-      place: string;
-      menu: string;
-      what: string;
-      value: string;
-      before: string;
-      twin: string;
-    };
     ChangesAsked: {
       entered: components["schemas"]["Setup"];
       setup: components["schemas"]["Setup"];
@@ -2712,21 +2792,6 @@ export interface components {
       mmPerClick: number;
       curve: number[];
     };
-    Finding: {
-      rule: string;
-      /** @enum {string} */
-      severity: "GROUNDS" | "WARNS";
-      surface: string;
-      title: string;
-      why: string;
-      /** Format: double */
-      measured: number;
-      /** Format: double */
-      limit: number;
-      unit: string;
-      mends: components["schemas"]["Mend"][];
-      acceptedBecause: string;
-    };
     Frame: {
       /** Format: int64 */
       number: number;
@@ -2867,6 +2932,38 @@ export interface components {
       /** Format: date-time */
       createdAt: string;
       setup: components["schemas"]["Setup"];
+    };
+    Faults: {
+      /** Format: double */
+      warpMm: number;
+      /** Format: double */
+      pitchMm: number;
+      /** Format: double */
+      yawMm: number;
+      /** Format: double */
+      designCgMm: number;
+      /** Format: double */
+      pitchMmPerCgMm: number;
+      horns: components["schemas"]["HornFault"][];
+      phases: components["schemas"]["PhaseFault"][];
+      unsteady: boolean;
+    };
+    Flown: {
+      faults: components["schemas"]["Faults"];
+      /** Format: double */
+      cgMm: number;
+      /** Format: int64 */
+      seed: number;
+    };
+    HornFault: {
+      surface: string;
+      /** Format: double */
+      percent: number;
+    };
+    PhaseFault: {
+      phase: string;
+      /** Format: double */
+      pitchMm: number;
     };
     NewFlight: {
       /** Format: int32 */
@@ -3009,7 +3106,16 @@ export interface components {
       done: boolean;
       /** Format: double */
       learnedClickPercent: number;
+      learnedArms: components["schemas"]["LearnedArm"][];
       words: string;
+    };
+    LearnedArm: {
+      surface: string;
+      name: string;
+      /** Format: double */
+      radiusMm: number;
+      /** Format: double */
+      learnedMm: number;
     };
     PhaseConfirmation: {
       phase: string;
@@ -3296,6 +3402,32 @@ export interface operations {
           [name: string]: unknown;
         };
         content?: never;
+      };
+    };
+  };
+  verify: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        aircraftId: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["Seeing"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["OpenAdjustment"];
+        };
       };
     };
   };
@@ -4341,6 +4473,32 @@ export interface operations {
         };
         content: {
           "*/*": components["schemas"]["Revision"];
+        };
+      };
+    };
+  };
+  fly: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        aircraftId: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["Flown"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["PhaseReading"][];
         };
       };
     };

@@ -54,6 +54,7 @@ const fresh = (last: FlightReport | undefined): FlightReport => ({
   trims: { roll: 0, pitch: 0, yaw: 0 },
   throttlePercent: 50,
   sure: "SURE",
+  turnsDiffer: false,
   phases: [],
 });
 

@@ -33,7 +33,12 @@ export function PhaseTrims({ form, range }: { form: UseFormReturn<FlightReport>;
     turnsDiffer: false,
   };
   const reading: Reading = isBase
-    ? { ...blank, throttlePercent: report.throttlePercent, sure: report.sure }
+    ? {
+        ...blank,
+        throttlePercent: report.throttlePercent,
+        sure: report.sure,
+        turnsDiffer: report.turnsDiffer,
+      }
     : (readings[at] ?? blank);
   const set = (part: Partial<Reading>) => {
     const changed = { ...reading, ...part };
@@ -41,6 +46,7 @@ export function PhaseTrims({ form, range }: { form: UseFormReturn<FlightReport>;
       form.setValue("trims", changed.trims);
       form.setValue("throttlePercent", changed.throttlePercent);
       form.setValue("sure", changed.sure);
+      form.setValue("turnsDiffer", changed.turnsDiffer);
     } else {
       form.setValue("phases", [...readings.filter((one) => one.phase !== chosen), changed]);
     }
@@ -103,32 +109,30 @@ export function PhaseTrims({ form, range }: { form: UseFormReturn<FlightReport>;
             </Button>
           ))}
         </div>
-        {!isBase && (
-          <div className="flex flex-wrap items-center justify-between gap-2">
-            <label className="flex items-center gap-2 text-sm">
-              <input
-                type="checkbox"
-                className="size-4"
-                checked={reading.turnsDiffer}
-                onChange={(event) => set({ turnsDiffer: event.target.checked })}
-              />
-              Left and right turns differ
-            </label>
-            {at >= 0 && (
-              <Button
-                look="quiet"
-                onClick={() =>
-                  form.setValue(
-                    "phases",
-                    readings.filter((one) => one.phase !== chosen),
-                  )
-                }
-              >
-                Not flown
-              </Button>
-            )}
-          </div>
-        )}
+        <div className="flex flex-wrap items-center justify-between gap-2">
+          <label className="flex items-center gap-2 text-sm">
+            <input
+              type="checkbox"
+              className="size-4"
+              checked={reading.turnsDiffer}
+              onChange={(event) => set({ turnsDiffer: event.target.checked })}
+            />
+            Left and right turns differ
+          </label>
+          {!isBase && at >= 0 && (
+            <Button
+              look="quiet"
+              onClick={() =>
+                form.setValue(
+                  "phases",
+                  readings.filter((one) => one.phase !== chosen),
+                )
+              }
+            >
+              Not flown
+            </Button>
+          )}
+        </div>
       </div>
     </Card>
   );

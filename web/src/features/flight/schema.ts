@@ -28,6 +28,7 @@ export function flightSchema(fields: Field[], trimRange: number) {
     goal: textIn(field("goal")),
     throttlePercent: numberIn(field("throttlePercent")),
     sure: z.enum(SURES),
+    turnsDiffer: z.boolean(),
     phases: z.array(z.any()),
     trims: z.object({ roll: clicks("roll"), pitch: clicks("pitch"), yaw: clicks("yaw") }),
   });

@@ -25,9 +25,9 @@ class LayersTest {
     "signal",
     "program",
     "wiring",
+    "audit",
     "flight",
     "adjustment",
-    "audit",
     "guide",
     "hazard",
     "bench"

@@ -4,15 +4,76 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Download;
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.ColorScheme;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
-/** Flights out to a spreadsheet and in from one. */
+/** From the field to the rods and back on a phone; flights out to a spreadsheet and in from one. */
 class FlightStoriesTest extends Story {
+  private static final int CLICKS = 20;
+
+  /** For a biplane and for elevons, where one surface carries two trims. */
+  @ParameterizedTest
+  @CsvSource({"1,elevator", "3,elevon-left"})
+  void threeFlightsSettleGoIntoTheRodsAndTheNextFlightConfirms(int model, String surface) {
+    browser.errors().clear();
+    Page page = browser.page(390, 844, ColorScheme.LIGHT);
+    for (int flight = 0; flight < 3; flight++) {
+      logFlight(page, model, CLICKS);
+    }
+    Locator pitch = page.locator("[data-series$=PITCH]").first();
+    assertThat(pitch.locator("[data-state=SETTLED]")).isVisible();
+
+    page.navigate(app.address() + "models/" + model + "/adjust");
+    button(page, "Start at the bench").click();
+    Locator gauge = page.locator("[data-gauge='" + surface + "']");
+    until(page, gauge);
+    // A tenth of what the arithmetic says: the pilot looks again and finds his misreading.
+    gauge.getByLabel("Gauge, mm, plus is up or right").fill("0,1");
+    button(page, "Compare").click();
+    assertThat(gauge).containsText("they disagree");
+    assertThat(gauge).containsText("The gauge showed almost nothing");
+    button(page, "Misread: keep the arithmetic").click();
+    assertThat(gauge).containsText("the arithmetic is believed");
+    Locator done = page.locator("button", withText("Done: save revision"));
+    until(page, done);
+    done.click();
+    page.waitForURL("**/rig");
+
+    logFlight(page, model, 0);
+    page.navigate(app.address() + "models/" + model + "/adjust");
+    assertThat(page.locator("[data-confirmation]")).containsText("pitch: done");
+    page.navigate(app.address() + "models/" + model + "/revisions");
+    assertThat(page.locator("[data-differences]").first()).containsText("Rod adjusted");
+    assertThat(browser.errors()).isEmpty();
+    page.close();
+  }
+
+  private static void until(Page page, Locator shown) {
+    String counter = "[role=progressbar]";
+    while (shown.count() == 0) {
+      String before = page.locator(counter).getAttribute("aria-valuenow");
+      button(page, "Next").click();
+      assertThat(page.locator(counter)).not().hasAttribute("aria-valuenow", before);
+    }
+  }
+
+  private static void logFlight(Page page, int model, int pitchClicks) {
+    page.navigate(app.address() + "models/" + model + "/fly/new");
+    for (int click = 0; click < pitchClicks; click++) {
+      page.getByLabel("Pitch trim: one more").click();
+    }
+    button(page, "Save the flight").click();
+    page.waitForURL("**/fly");
+  }
+
   @Test
   void flightsGoOutAndComeInAsCsv() throws Exception {
     Page page = open("models/1/fly");

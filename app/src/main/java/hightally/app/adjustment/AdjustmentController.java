@@ -2,6 +2,7 @@ package hightally.app.adjustment;
 
 import hightally.app.aircraft.Revision;
 import hightally.core.adjustment.AdjustmentPlan;
+import hightally.core.guide.BenchVerification;
 import java.util.List;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
@@ -75,6 +76,14 @@ class AdjustmentController {
   @PutMapping("/adjustment/gauge")
   OpenAdjustment measure(@PathVariable long aircraftId, @RequestBody Measured measured) {
     return adjustments.measure(aircraftId, measured.gauge(), measured.version());
+  }
+
+  /** What a surface did at full stick, and the version of the work order the pilot saw. */
+  record Seeing(BenchVerification.Verified verified, int version) {}
+
+  @PutMapping("/adjustment/verified")
+  OpenAdjustment verify(@PathVariable long aircraftId, @RequestBody Seeing seeing) {
+    return adjustments.verify(aircraftId, seeing.verified(), seeing.version());
   }
 
   @GetMapping("/confirmation")

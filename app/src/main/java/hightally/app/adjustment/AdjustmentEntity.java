@@ -4,6 +4,7 @@ import hightally.app.flight.Flight;
 import hightally.app.flight.PhaseReadings;
 import hightally.core.adjustment.FlownTrims;
 import hightally.core.flight.PhaseReading;
+import hightally.core.guide.BenchVerification.Verified;
 import hightally.core.phase.Trims;
 import jakarta.persistence.Convert;
 import jakarta.persistence.Entity;
@@ -54,6 +55,9 @@ class AdjustmentEntity {
   @Convert(converter = Gauges.class)
   private List<Gauge> gauges;
 
+  @Convert(converter = VerifiedThrows.class)
+  private List<Verified> verified;
+
   private Instant createdAt;
   private Instant closedAt;
   @Version private int version;
@@ -71,6 +75,7 @@ class AdjustmentEntity {
     phases = flown.phases();
     presetsTakeUp = flown.presetsTakeUp();
     gauges = List.of();
+    verified = List.of();
     this.createdAt = createdAt;
     state = State.OPEN;
   }
@@ -129,6 +134,17 @@ class AdjustmentEntity {
     all.removeIf(one -> one.surface().equals(gauge.surface()));
     all.add(gauge);
     gauges = all;
+  }
+
+  List<Verified> verified() {
+    return verified;
+  }
+
+  void verified(Verified measured) {
+    List<Verified> all = new ArrayList<>(verified);
+    all.removeIf(one -> one.surface().equals(measured.surface()));
+    all.add(measured);
+    verified = all;
   }
 
   Integer resultRevision() {

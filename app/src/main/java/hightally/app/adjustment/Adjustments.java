@@ -14,6 +14,7 @@ import hightally.core.adjustment.FlownTrims;
 import hightally.core.adjustment.RulerCheck;
 import hightally.core.airframe.Surface;
 import hightally.core.flight.PhaseReading;
+import hightally.core.guide.BenchVerification;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Validation;
 import hightally.core.setup.Setup;
@@ -104,6 +105,15 @@ public class Adjustments {
       }
     }
     found.measured(gauge);
+    return read(adjustments.saveAndFlush(found));
+  }
+
+  /** Notes what a surface does at the end, measured at full stick. */
+  @Transactional
+  public OpenAdjustment verify(long aircraftId, BenchVerification.Verified verified, int version) {
+    AdjustmentEntity found = current(aircraftId, version);
+    BenchVerification.check(hangar.revision(aircraftId, found.revisionNumber()).setup(), verified);
+    found.verified(verified);
     return read(adjustments.saveAndFlush(found));
   }
 
@@ -202,6 +212,17 @@ public class Adjustments {
               + String.join(", ", waiting)
               + ". Decide which of the two you believe before the work order is closed.");
     }
+    List<String> wrong =
+        open.verification().stream()
+            .filter(BenchVerification.Expected::wrongWay)
+            .map(BenchVerification.Expected::name)
+            .toList();
+    if (!wrong.isEmpty()) {
+      throw new ConflictException(
+          "Seen to move the wrong way: "
+              + String.join(", ", wrong)
+              + ". Mend that and measure again before the work order is closed.");
+    }
     Flight flight = flights.flight(aircraftId, found.flightId());
     String reason =
         "Trims of the flight on "
@@ -259,7 +280,9 @@ public class Adjustments {
         entity.step(),
         entity.version(),
         plan,
-        checks);
+        checks,
+        BenchVerification.of(plan.after(), entity.verified()),
+        plan.undoneFrom(entity.step()));
   }
 
   /** The setup with a surface's lever arm such that it moves by as much more as was measured. */

@@ -2,12 +2,15 @@ package hightally.app.adjustment;
 
 import hightally.core.adjustment.AdjustmentPlan;
 import hightally.core.adjustment.RulerCheck;
+import hightally.core.guide.BenchVerification;
 import java.util.List;
 
 /**
  * A work order that is begun, with the step it stands at.
  *
  * @param gauges what was measured on the bench, and how it compares
+ * @param verification what every surface should do at the end, beside what was measured
+ * @param undo what has to be turned back if the work is given up here; empty while nothing is
  */
 public record OpenAdjustment(
     long id,
@@ -16,7 +19,9 @@ public record OpenAdjustment(
     int step,
     int version,
     AdjustmentPlan plan,
-    List<GaugeCheck> gauges) {
+    List<GaugeCheck> gauges,
+    List<BenchVerification.Expected> verification,
+    List<String> undo) {
   /** A reading beside the arithmetic. */
   public record GaugeCheck(Gauge gauge, RulerCheck check) {
     /** Whether the pilot has still to decide which of the two he believes. */

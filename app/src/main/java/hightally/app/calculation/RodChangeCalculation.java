@@ -2,11 +2,11 @@ package hightally.app.calculation;
 
 import static hightally.app.calculation.LinkageCalculation.finite;
 
-import hightally.core.adjustment.RodChange;
 import hightally.core.adjustment.RodDirection;
 import hightally.core.airframe.Servo;
 import hightally.core.channel.Output;
 import hightally.core.linkage.FourBar;
+import hightally.core.linkage.RodChange;
 import hightally.core.linkage.RodEnd;
 import hightally.core.linkage.RodEndKind;
 

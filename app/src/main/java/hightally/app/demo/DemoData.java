@@ -91,7 +91,19 @@ class DemoData implements ApplicationRunner {
     Wind wind = day == 26 ? Wind.CALM : Wind.LIGHT;
     FlightReport report =
         new FlightReport(
-            date, wind, Air.SMOOTH, FIELD, PACK, cg, remarks, "", trims, 50, Sure.SURE, List.of());
+            date,
+            wind,
+            Air.SMOOTH,
+            FIELD,
+            PACK,
+            cg,
+            remarks,
+            "",
+            trims,
+            50,
+            Sure.SURE,
+            false,
+            List.of());
     return flights.add(id, revision, report);
   }
 }

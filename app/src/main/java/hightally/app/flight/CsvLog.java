@@ -5,6 +5,8 @@ import hightally.core.flight.PhaseReading;
 import hightally.core.phase.Trims;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.setup.Setup;
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.ByteBuffer;
 import java.nio.charset.CharacterCodingException;
 import java.nio.charset.StandardCharsets;
@@ -12,6 +14,9 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVParser;
+import org.apache.commons.csv.CSVRecord;
 
 /**
  * Flights as comma-separated values: one row a flight and phase. The header names every column; the
@@ -36,7 +41,10 @@ final class CsvLog {
           "pitch_clicks",
           "yaw_clicks",
           "throttle_percent",
-          "sure");
+          "sure",
+          "turns_differ");
+
+  private static final String END = "\r\n";
 
   private CsvLog() {}
 
@@ -47,37 +55,32 @@ final class CsvLog {
   record CsvRead(List<FlightReport> flights, List<CsvProblem> problems) {}
 
   static String write(List<Flight> flights, String basePhase) {
-    StringBuilder text = new StringBuilder(String.join(",", COLUMNS)).append("\r\n");
+    StringBuilder text = new StringBuilder(CSVFormat.DEFAULT.format(COLUMNS.toArray()));
     for (Flight flight : flights) {
       FlightReport report = flight.report();
       for (PhaseReading reading : report.readings(basePhase)) {
-        List<Object> cells =
-            List.of(
-                flight.id(),
-                report.flownOn(),
-                report.wind(),
-                report.air(),
-                report.field(),
-                report.battery(),
-                report.cgMm(),
-                report.goal(),
-                report.remarks(),
-                reading.phase(),
-                reading.trims().roll(),
-                reading.trims().pitch(),
-                reading.trims().yaw(),
-                reading.throttlePercent(),
-                reading.sure());
-        text.append(String.join(",", cells.stream().map(CsvLog::quoted).toList())).append("\r\n");
+        text.append(END)
+            .append(
+                CSVFormat.DEFAULT.format(
+                    flight.id(),
+                    report.flownOn(),
+                    report.wind(),
+                    report.air(),
+                    report.field(),
+                    report.battery(),
+                    report.cgMm(),
+                    report.goal(),
+                    report.remarks(),
+                    reading.phase(),
+                    reading.trims().roll(),
+                    reading.trims().pitch(),
+                    reading.trims().yaw(),
+                    reading.throttlePercent(),
+                    reading.sure(),
+                    reading.turnsDiffer() ? "YES" : "NO"));
       }
     }
-    return text.toString();
-  }
-
-  private static String quoted(Object cell) {
-    String text = cell.toString();
-    boolean plain = text.chars().noneMatch(c -> c == ',' || c == '"' || c == '\n' || c == '\r');
-    return plain ? text : '"' + text.replace("\"", "\"\"") + '"';
+    return text.append(END).toString();
   }
 
   static String decoded(byte[] bytes) {
@@ -145,6 +148,7 @@ final class CsvLog {
         base ? reading.trims() : report.trims(),
         base ? reading.throttlePercent() : report.throttlePercent(),
         base ? reading.sure() : report.sure(),
+        base ? reading.turnsDiffer() : report.turnsDiffer(),
         phases);
   }
 
@@ -158,31 +162,28 @@ final class CsvLog {
   }
 
   private static List<List<String>> rows(String text, char separator) {
-    List<List<String>> rows = new ArrayList<>();
-    List<String> row = new ArrayList<>();
-    StringBuilder cell = new StringBuilder();
-    boolean quoted = false;
-    for (int i = 0; i <= text.length(); i++) {
-      char c = i < text.length() ? text.charAt(i) : '\n';
-      if (quoted && c == '"' && i + 1 < text.length() && text.charAt(i + 1) == '"') {
-        cell.append('"');
-        i++;
-      } else if (c == '"' && i < text.length()) {
-        quoted = !quoted;
-      } else if (!quoted && (c == separator || c == '\n')) {
-        row.add(cell.toString().strip());
-        cell.setLength(0);
-        if (c == '\n') {
-          if (row.stream().anyMatch(one -> !one.isEmpty())) {
-            rows.add(row);
-          }
-          row = new ArrayList<>();
-        }
-      } else {
-        cell.append(c);
-      }
+    CSVFormat format =
+        CSVFormat.DEFAULT
+            .builder()
+            .setDelimiter(separator)
+            .setIgnoreEmptyLines(true)
+            .setTrim(true)
+            .setLenientEof(true)
+            .setTrailingData(true)
+            .get();
+    try (CSVParser parser = CSVParser.parse(text, format)) {
+      return parser.stream()
+          .map(CSVRecord::toList)
+          .filter(row -> row.stream().anyMatch(cell -> !cell.isEmpty()))
+          .toList();
+    } catch (IOException | UncheckedIOException e) {
+      throw InvalidInputException.of("the file", "unreadable", "quotes that are closed again");
     }
-    return rows;
+  }
+
+  private enum YesNo {
+    YES,
+    NO
   }
 
   /** One row by the names of its columns. */
@@ -236,7 +237,7 @@ final class CsvLog {
           new Trims(clicks("roll_clicks"), clicks("pitch_clicks"), clicks("yaw_clicks")),
           number("throttle_percent", "50"),
           one("sure", PhaseReading.Sure.class, PhaseReading.Sure.FAIRLY),
-          false);
+          one("turns_differ", YesNo.class, YesNo.NO) == YesNo.YES);
     }
 
     FlightReport report() {
@@ -259,6 +260,7 @@ final class CsvLog {
           Trims.ZERO,
           50,
           PhaseReading.Sure.FAIRLY,
+          false,
           List.of());
     }
   }

@@ -47,6 +47,8 @@ class FlightEntity {
   @Enumerated(EnumType.STRING)
   private PhaseReading.Sure sure;
 
+  private boolean turnsDiffer;
+
   @Convert(converter = PhaseReadings.class)
   private List<PhaseReading> phases;
 
@@ -74,6 +76,7 @@ class FlightEntity {
     goal = report.goal();
     throttlePercent = report.throttlePercent();
     sure = report.sure();
+    turnsDiffer = report.turnsDiffer();
     phases = report.phases();
     rollClicks = report.trims().roll();
     pitchClicks = report.trims().pitch();
@@ -95,6 +98,7 @@ class FlightEntity {
             trims,
             throttlePercent,
             sure,
+            turnsDiffer,
             phases);
     return new Flight(id, aircraftId, revisionNumber, version, report);
   }

@@ -123,21 +123,18 @@ public class TrimLog {
       }
     }
     for (NotedChange change : changes.of(id)) {
-      for (String check : change.checks().stream().map(one -> one.voided().what()).toList()) {
-        List<Control> voided =
-            check.startsWith("Settled trims")
-                ? all
-                : check.startsWith("Settled pitch")
-                    ? List.of(Control.PITCH)
-                    : check.startsWith("Settled yaw") ? List.of(Control.YAW) : List.of();
-        if (!voided.isEmpty()) {
-          breaks.add(
-              new SeriesBreak(
-                  change.revisionNumber(),
-                  change.changedAt().atZone(ZoneOffset.UTC).toLocalDate(),
-                  voided,
-                  "a part was changed: " + change.change().subject()));
-        }
+      List<Control> voided =
+          change.checks().stream()
+              .flatMap(one -> one.voided().trimsOf().stream())
+              .distinct()
+              .toList();
+      if (!voided.isEmpty()) {
+        breaks.add(
+            new SeriesBreak(
+                change.revisionNumber(),
+                change.changedAt().atZone(ZoneOffset.UTC).toLocalDate(),
+                voided,
+                "a part was changed: " + change.change().subject()));
       }
     }
     return breaks;

@@ -1,7 +1,10 @@
 package hightally.core.adjustment;
 
+import hightally.core.audit.Finding;
 import hightally.core.phase.Trims;
+import hightally.core.program.EntrySheet;
 import hightally.core.setup.Setup;
+import java.util.ArrayList;
 import java.util.List;
 
 /**
@@ -15,6 +18,8 @@ import java.util.List;
  * @param rods one entry a surface, drivers before what they drive
  * @param steps the work order
  * @param cautions what the pilot should think about first; often empty
+ * @param findings what the rig would be found to have with the new rods and does not have now
+ * @param entries what changes on the transmitter, what stood there in the flight beside each value
  * @param after the setup once the steps are made: rods changed, trims at zero
  */
 public record AdjustmentPlan(
@@ -26,4 +31,23 @@ public record AdjustmentPlan(
     List<Remedy> remedies,
     List<WorkStep> steps,
     List<String> cautions,
-    Setup after) {}
+    List<Finding> findings,
+    List<EntrySheet.Entry> entries,
+    Setup after) {
+  /**
+   * What has to be turned back if the work is given up at a step: the rods turned before it, the
+   * last one first.
+   */
+  public List<String> undoneFrom(int step) {
+    List<String> words = new ArrayList<>();
+    for (int i = Math.min(step, steps.size()) - 1; i >= 0; i--) {
+      WorkStep made = steps.get(i);
+      if (made.kind() == WorkStep.Kind.TURN) {
+        rods.stream()
+            .filter(rod -> rod.surface().equals(made.surface()))
+            .forEach(rod -> words.add(rod.surfaceName() + ": " + rod.turnBack() + "."));
+      }
+    }
+    return words;
+  }
+}

@@ -2,8 +2,12 @@ package hightally.core.adjustment;
 
 import hightally.core.airframe.DriverKind;
 import hightally.core.airframe.Surface;
+import hightally.core.audit.Audit;
+import hightally.core.audit.Finding;
 import hightally.core.flight.PhaseReading;
+import hightally.core.linkage.RodChange;
 import hightally.core.phase.Trims;
+import hightally.core.program.EntrySheet;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.HouseValues;
 import hightally.core.quantity.InvalidInputException;
@@ -98,6 +102,8 @@ public final class AdjustmentPlanner {
         Remedies.of(path, trims, trimmed, untrimmed),
         steps,
         cautions(),
+        newFindings(phases.after()),
+        EntrySheet.changes(phases.flown(), phases.after()),
         phases.after());
   }
 
@@ -107,6 +113,18 @@ public final class AdjustmentPlanner {
         setup.surfaces().stream()
             .map(part -> part.withRod(part.rod().changedBy(changes.get(part.id()).appliedMm())))
             .toList());
+  }
+
+  /** Findings of the rig that only the new rods bring. */
+  private List<Finding> newFindings(Setup after) {
+    List<String> known = Audit.of(path).stream().map(AdjustmentPlanner::key).toList();
+    return Audit.of(SignalPath.of(after)).stream()
+        .filter(one -> one.acceptedBecause().isEmpty() && !known.contains(key(one)))
+        .toList();
+  }
+
+  private static String key(Finding finding) {
+    return finding.rule() + " " + finding.surface() + " " + finding.severity();
   }
 
   private void planRod(Surface surface) {
@@ -153,7 +171,8 @@ public final class AdjustmentPlanner {
         surface.travelMm(found.afterDegrees()),
         found.errorMm(),
         slave ? 0 : leftPercent(index, found),
-        RodWords.sentence(surface, found, slave));
+        RodWords.sentence(surface, found, slave),
+        RodWords.turn(found.end(), -found.steps()));
   }
 
   private double leftPercent(int index, RodChange.Found found) {

@@ -1,8 +1,11 @@
 package hightally.core.adjustment;
 
+import hightally.core.airframe.DriverKind;
+import hightally.core.airframe.Surface;
 import hightally.core.phase.Trims;
 import hightally.core.quantity.Control;
 import hightally.core.setup.Setup;
+import hightally.core.signal.SignalPath;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -12,7 +15,9 @@ import java.util.Locale;
  *
  * <p>With T clicks flown before, P predicted to be left and R flown now, the rods moved the surface
  * by what T - P clicks were thought to be, and R - P clicks are still missing of it: a click moves
- * (T - P) / (T - R) times as much as was reckoned, or the linkage does that much less.
+ * the arm's hole (T - P) / (T - R) times as far as was reckoned. That is another click step, if all
+ * controls say so, or another effective radius of the arms behind this control; a horn's radius
+ * drops out, since rod and click act on it alike.
  *
  * @param control which control
  * @param before clicks flown before the adjustment
@@ -21,6 +26,7 @@ import java.util.Locale;
  * @param done whether they agree within the house value
  * @param learnedClickPercent the click step that would explain the rest; null where nothing can be
  *     learned
+ * @param learnedArms arm radii that would explain it instead; empty where nothing can be learned
  * @param words all of it in words
  */
 public record Confirmation(
@@ -30,53 +36,117 @@ public record Confirmation(
     int flown,
     boolean done,
     Double learnedClickPercent,
+    List<LearnedArm> learnedArms,
     String words) {
+  /** An arm that acts as if it had another radius, mm. */
+  public record LearnedArm(String surface, String name, double radiusMm, double learnedMm) {}
+
   private static final double LEAST = 0.5;
   private static final double MOST = 2;
+
+  /** From so many clicks on, a control tells something about the others. */
+  private static final int TELLING_CLICKS = 4;
+
+  private static final double ALIKE = 0.15;
 
   /** Compares a flight with the prediction, control by control. */
   public static List<Confirmation> of(Setup setup, Trims before, Trims predicted, Trims flown) {
     List<Confirmation> found = new ArrayList<>();
     for (Control control : Control.values()) {
-      if (before.of(control) != 0 || predicted.of(control) != 0 || flown.of(control) != 0) {
-        found.add(of(setup, control, before.of(control), predicted.of(control), flown.of(control)));
+      int was = before.of(control);
+      int expected = predicted.of(control);
+      int now = flown.of(control);
+      if (was != 0 || expected != 0 || now != 0) {
+        found.add(of(setup, control, was, expected, now));
       }
     }
-    return found;
+    String others = others(found, setup.transmitter().clickStepPercent());
+    return found.stream().map(one -> one.learns() ? one.saying(others) : one).toList();
   }
 
   private static Confirmation of(Setup setup, Control control, int was, int expected, int now) {
-    int off = now - expected;
-    if (Math.abs(off) <= setup.house().confirmClicks()) {
-      return new Confirmation(
-          control,
-          was,
-          expected,
-          now,
-          true,
-          null,
-          "Confirmed: " + now + " where " + expected + " was predicted.");
+    if (Math.abs(now - expected) <= setup.house().confirmClicks()) {
+      String words = "Confirmed: " + now + " where " + expected + " was predicted.";
+      return new Confirmation(control, was, expected, now, true, null, List.of(), words);
     }
     double step = setup.transmitter().clickStepPercent();
     double factor = was == now ? 0 : (double) (was - expected) / (was - now);
-    boolean learned = factor >= LEAST && factor <= MOST;
+    if (factor < LEAST || factor > MOST) {
+      String words =
+          now
+              + " clicks where "
+              + expected
+              + " were predicted, and no click step or arm explains it: look at balance, a slipping"
+              + " linkage, or turns made the wrong way.";
+      return new Confirmation(control, was, expected, now, false, null, List.of(), words);
+    }
     String words =
-        learned
-            ? String.format(
-                Locale.ROOT,
-                "%d clicks where %d were predicted: a click moves as much as %.2f %%, not %.2f %%, or the"
-                    + " linkage that much less. With your consent the second round reckons with it.",
-                now,
-                expected,
-                step * factor,
-                step)
-            : String.format(
-                Locale.ROOT,
-                "%d clicks where %d were predicted, and no click step explains it: look at balance, a"
-                    + " slipping linkage, or turns made the wrong way.",
-                now,
-                expected);
+        String.format(
+            Locale.ROOT,
+            "%d clicks where %d were predicted: a click moves as much as %.2f %%, not %.2f %%, or the"
+                + " arm acts with %.0f %% of its radius.",
+            now,
+            expected,
+            step * factor,
+            step,
+            100 * factor);
+    List<LearnedArm> arms = arms(setup, control, factor);
+    return new Confirmation(control, was, expected, now, false, step * factor, arms, words);
+  }
+
+  private static List<LearnedArm> arms(Setup setup, Control control, double factor) {
+    SignalPath path = SignalPath.of(setup);
+    List<LearnedArm> arms = new ArrayList<>();
+    for (int i = 0; i < setup.surfaces().size(); i++) {
+      Surface surface = setup.surfaces().get(i);
+      int carried = surface.rod().driver() == DriverKind.SERVO ? path.carriedBehind(i) : -1;
+      if (carried >= 0 && setup.surfaces().get(carried).shares().of(control) != 0) {
+        double radius = surface.rod().linkage().armRadiusMm();
+        arms.add(new LearnedArm(surface.id(), surface.name(), radius, radius * factor));
+      }
+    }
+    return arms;
+  }
+
+  private boolean learns() {
+    return learnedClickPercent != null;
+  }
+
+  private Confirmation saying(String more) {
     return new Confirmation(
-        control, was, expected, now, false, learned ? step * factor : null, words);
+        control,
+        before,
+        predicted,
+        flown,
+        done,
+        learnedClickPercent,
+        learnedArms,
+        words + " " + more);
+  }
+
+  /** Which of the two the controls together speak for. */
+  private static String others(List<Confirmation> all, double step) {
+    List<Confirmation> telling =
+        all.stream().filter(one -> Math.abs(one.before - one.predicted) >= TELLING_CLICKS).toList();
+    if (telling.stream().anyMatch(Confirmation::done)) {
+      return "Another control is confirmed, so it is not the click step: correct the arm.";
+    }
+    double most =
+        telling.stream()
+            .filter(Confirmation::learns)
+            .mapToDouble(one -> one.learnedClickPercent)
+            .max()
+            .orElse(0);
+    double least =
+        telling.stream()
+            .filter(Confirmation::learns)
+            .mapToDouble(one -> one.learnedClickPercent)
+            .min()
+            .orElse(0);
+    if (telling.stream().filter(Confirmation::learns).count() > 1 && most - least <= ALIKE * step) {
+      return "All controls say the same: it is the click step.";
+    }
+    return "One control cannot tell the two apart: count the clicks from end to end, then correct"
+        + " the one that is wrong.";
   }
 }

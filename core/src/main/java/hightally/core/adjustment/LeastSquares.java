@@ -6,14 +6,14 @@ import java.util.List;
  * The least sum of squares for three unknowns, by the normal equations. An unknown that adds
  * nothing new, because nothing depends on it or others do the same, gets the value 0.
  */
-final class LeastSquares {
+public final class LeastSquares {
   private static final int UNKNOWNS = 3;
   private static final double NOTHING = 1e-9;
 
   private LeastSquares() {}
 
   /** Solves {@code rows · x ≈ wanted}; zero where nothing depends on an unknown. */
-  static double[] solve(List<double[]> rows, List<Double> wanted) {
+  public static double[] solve(List<double[]> rows, List<Double> wanted) {
     double[][] normal = new double[UNKNOWNS][UNKNOWNS];
     double[] right = new double[UNKNOWNS];
     for (int r = 0; r < rows.size(); r++) {

@@ -4,7 +4,6 @@ import hightally.core.adjustment.PhaseOutcome.SurfaceError;
 import hightally.core.airframe.DriverKind;
 import hightally.core.airframe.Surface;
 import hightally.core.channel.Channel;
-import hightally.core.channel.Output;
 import hightally.core.channel.SubTrimMode;
 import hightally.core.flight.PhaseReading;
 import hightally.core.linkage.FourBar;
@@ -55,10 +54,10 @@ final class PhasesAfter {
     for (int phase = 0; phase < readings.size(); phase++) {
       exact.add(exact(phase));
     }
-    Trims decided = presetsTakeUp ? Trims.ZERO : Retrim.whole(exact.get(reference));
+    Trims decided = presetsTakeUp ? Trims.ZERO : ClickFit.whole(exact.get(reference));
     for (int phase = 0; phase < readings.size(); phase++) {
       Phase one = setup.phases().get(phase);
-      Trims own = presetsTakeUp ? Trims.ZERO : Retrim.whole(exact.get(phase));
+      Trims own = presetsTakeUp ? Trims.ZERO : ClickFit.whole(exact.get(phase));
       clicks.add(phase == reference ? decided : one.withTrims(own).effective(decided));
     }
     after = presetsTakeUp ? SignalPath.of(withPresets(turned)) : rods;
@@ -102,32 +101,19 @@ final class PhasesAfter {
     double[] stood = before.evaluateTrimmed(rest, phase, flown).surfaceDegrees();
     double[] neutral = before.evaluateTrimmed(rest, phase, Trims.ZERO).commandPercent();
     double[] trimmed = before.evaluateTrimmed(rest, phase, flown).armDegrees();
-    double click = setup.transmitter().clickStepPercent();
-    List<double[]> rows = new ArrayList<>();
-    List<Double> wanted = new ArrayList<>();
+    ClickFit fit = new ClickFit(setup.transmitter().clickStepPercent());
     double[] lacking = new double[stood.length];
     needed.add(lacking);
     for (int i : servos) {
       int channel = before.channelBehind(i);
       double near = trimmed[before.servoIndexBehind(i)];
-      double command = command(i, rods.bar(i).armFor(stood[i], near));
+      double command =
+          ClickFit.command(
+              rods.bar(i), before.output(channel), before.servoBehind(i), stood[i], near);
       lacking[i] = command - neutral[channel];
-      if (Double.isFinite(command)) {
-        Surface carried = setup.surfaces().get(before.carriedBehind(i));
-        double[] row = new double[Control.values().length];
-        for (Control control : Control.values()) {
-          row[control.ordinal()] = click * carried.shares().of(control);
-        }
-        rows.add(row);
-        wanted.add(lacking[i]);
-      }
+      fit.servo(setup.surfaces().get(before.carriedBehind(i)).shares().ofControls(), lacking[i]);
     }
-    return LeastSquares.solve(rows, wanted);
-  }
-
-  private double command(int surface, double arm) {
-    Output output = before.output(before.channelBehind(surface));
-    return output.commandFor(before.servoBehind(surface).pulseFor(arm));
+    return fit.exact();
   }
 
   List<PhaseOutcome> outcomes() {
@@ -215,10 +201,19 @@ final class PhasesAfter {
 
   /** Rods turned, clicks as they come out: common ones from the reference, own ones per phase. */
   Setup after() {
+    return with(after.setup(), clicks);
+  }
+
+  /** As it was flown: the clicks of every phase where the transmitter had them. */
+  Setup flown() {
+    return with(setup, readings.stream().map(PhaseReading::trims).toList());
+  }
+
+  private Setup with(Setup into, List<Trims> trims) {
     List<Phase> phases = new ArrayList<>();
-    for (int i = 0; i < setup.phases().size(); i++) {
-      Phase phase = after.setup().phases().get(i);
-      Trims now = clicks.get(i);
+    for (int i = 0; i < into.phases().size(); i++) {
+      Phase phase = into.phases().get(i);
+      Trims now = trims.get(i);
       Trims standing = phase.trims();
       phases.add(
           phase.withTrims(
@@ -227,6 +222,6 @@ final class PhasesAfter {
                   phase.ownPitch() ? now.pitch() : standing.pitch(),
                   phase.ownYaw() ? now.yaw() : standing.yaw())));
     }
-    return after.setup().change().phases(phases).trims(clicks.get(reference)).done();
+    return into.change().phases(phases).trims(trims.get(reference)).done();
   }
 }

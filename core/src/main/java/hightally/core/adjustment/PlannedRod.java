@@ -18,6 +18,7 @@ package hightally.core.adjustment;
  * @param errorMm after against target
  * @param leftPercent trim that would take the error out, percent of command
  * @param sentence all of it in words
+ * @param turnBack how it is undone, in words
  */
 public record PlannedRod(
     String surface,
@@ -34,7 +35,8 @@ public record PlannedRod(
     double afterMm,
     double errorMm,
     double leftPercent,
-    String sentence) {
+    String sentence,
+    String turnBack) {
   /** Whether there is anything to turn. */
   public boolean toDo() {
     return steps != 0;

@@ -3,6 +3,7 @@ package hightally.core.adjustment;
 import hightally.core.airframe.Servo;
 import hightally.core.channel.Output;
 import hightally.core.linkage.FourBar;
+import hightally.core.linkage.RodChange;
 import hightally.core.linkage.RodEnd;
 import hightally.core.phase.Trims;
 import hightally.core.quantity.Control;
@@ -138,27 +139,19 @@ public final class Retrim {
   }
 
   private double[] exact(FlownPhase phase) {
-    List<double[]> rows = new ArrayList<>();
-    List<Double> wanted = new ArrayList<>();
+    ClickFit fit = new ClickFit(clickStep);
     for (int i = 0; i < servos.size(); i++) {
       Driven one = servos.get(i);
-      double command = phase.restPercent()[i] + trim(one, phase.trims());
-      double arm = after[i].armFor(stood(i, phase), one.arm(command));
-      double needed = one.output().commandFor(one.servo().pulseFor(arm));
-      if (Double.isFinite(needed)) {
-        double[] row = one.shares().clone();
-        for (int c = 0; c < row.length; c++) {
-          row[c] *= clickStep;
-        }
-        rows.add(row);
-        wanted.add(needed - phase.restPercent()[i]);
-      }
+      double rest = phase.restPercent()[i];
+      double near = one.arm(rest + trim(one, phase.trims()));
+      double command = ClickFit.command(after[i], one.output(), one.servo(), stood(i, phase), near);
+      fit.servo(one.shares(), command - rest);
     }
-    return LeastSquares.solve(rows, wanted);
+    return fit.exact();
   }
 
   private PhaseAfter after(FlownPhase phase, double[] exact) {
-    Trims clicks = whole(exact);
+    Trims clicks = ClickFit.whole(exact);
     double[] errors = new double[servos.size()];
     for (int i = 0; i < errors.length; i++) {
       Driven one = servos.get(i);
@@ -167,14 +160,5 @@ public final class Retrim {
       errors[i] = one.travel(now) - one.travel(stood(i, phase));
     }
     return new PhaseAfter(phase.name(), clicks, exact, errors);
-  }
-
-  /** Whole clicks, halves away from zero. */
-  static Trims whole(double[] exact) {
-    return new Trims(whole(exact[0]), whole(exact[1]), whole(exact[2]));
-  }
-
-  private static int whole(double clicks) {
-    return (int) (Math.signum(clicks) * Math.floor(Math.abs(clicks) + 0.5));
   }
 }

@@ -1,6 +1,7 @@
 package hightally.core.adjustment;
 
 import hightally.core.airframe.Surface;
+import hightally.core.linkage.RodChange;
 import hightally.core.linkage.RodEnd;
 import hightally.core.linkage.RodEndKind;
 import hightally.core.quantity.Words;

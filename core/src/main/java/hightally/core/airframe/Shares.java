@@ -26,4 +26,9 @@ public record Shares(
       case YAW -> yaw;
     };
   }
+
+  /** The shares of all controls, in their order. */
+  public double[] ofControls() {
+    return new double[] {roll, pitch, yaw};
+  }
 }

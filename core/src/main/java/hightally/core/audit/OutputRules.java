@@ -1,6 +1,5 @@
 package hightally.core.audit;
 
-import hightally.core.adjustment.RodChange;
 import hightally.core.airframe.Surface;
 import hightally.core.audit.Finding.Edit;
 import hightally.core.audit.Finding.Mend;
@@ -8,6 +7,7 @@ import hightally.core.audit.Finding.Severity;
 import hightally.core.channel.Channel;
 import hightally.core.channel.Output;
 import hightally.core.linkage.FourBar;
+import hightally.core.linkage.RodChange;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;

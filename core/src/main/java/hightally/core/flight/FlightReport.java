@@ -22,6 +22,7 @@ import java.util.List;
  *     when no other is
  * @param throttlePercent with how much throttle
  * @param sure how sure the pilot was
+ * @param turnsDiffer whether left and right turns flew differently there
  * @param phases what was flown in the other phases
  */
 public record FlightReport(
@@ -37,6 +38,7 @@ public record FlightReport(
     Trims trims,
     @Within(min = 0, max = 100, unit = "%", label = "Throttle") double throttlePercent,
     PhaseReading.Sure sure,
+    boolean turnsDiffer,
     List<PhaseReading> phases) {
   public FlightReport {
     phases = phases == null ? null : List.copyOf(phases);
@@ -45,7 +47,7 @@ public record FlightReport(
   /** Every phase that was flown: the one that is on when no other is, then the others. */
   public List<PhaseReading> readings(String basePhase) {
     List<PhaseReading> all = new ArrayList<>();
-    all.add(new PhaseReading(basePhase, trims, throttlePercent, sure, false));
+    all.add(new PhaseReading(basePhase, trims, throttlePercent, sure, turnsDiffer));
     phases.stream().filter(one -> !one.phase().equals(basePhase)).forEach(all::add);
     return all;
   }

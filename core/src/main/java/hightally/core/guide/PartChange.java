@@ -1,5 +1,6 @@
 package hightally.core.guide;
 
+import hightally.core.quantity.Control;
 import hightally.core.quantity.Text;
 import java.util.ArrayList;
 import java.util.List;
@@ -30,8 +31,16 @@ public record PartChange(
     REPAIR
   }
 
-  /** A check, measurement or finding that no longer holds, and why. */
-  public record Voided(String what, String why) {}
+  /**
+   * A check, measurement or finding that no longer holds, and why.
+   *
+   * @param trimsOf controls whose settled trims are void; mostly none
+   */
+  public record Voided(String what, String why, List<Control> trimsOf) {
+    Voided(String what, String why) {
+      this(what, why, List.of());
+    }
+  }
 
   private static final Voided DIRECTIONS =
       new Voided("All directions, from behind", "wiring and polarity may have changed");
@@ -48,9 +57,13 @@ public record PartChange(
       new Voided("Range check, motor off and running", "antennas and interference are new");
   private static final Voided CG = new Voided("Balance point with every pack", "masses have moved");
   private static final Voided PITCH_TRIM =
-      new Voided("Settled pitch trim", "it belonged to the old balance point");
+      new Voided(
+          "Settled pitch trim", "it belonged to the old balance point", List.of(Control.PITCH));
   private static final Voided YAW_TRIM =
-      new Voided("Settled yaw trim and side thrust", "torque and slipstream have changed");
+      new Voided(
+          "Settled yaw trim and side thrust",
+          "torque and slipstream have changed",
+          List.of(Control.YAW));
   private static final Voided POWER_PITCH =
       new Voided("Thrust line tests: pitch with throttle", "another thrust at the same stick");
   private static final Voided MAP =
@@ -58,7 +71,7 @@ public record PartChange(
   private static final Voided TIMER =
       new Voided("Flight timer", "the pack empties at another rate");
   private static final Voided TRIMS =
-      new Voided("Settled trims of all controls", "neutral has moved");
+      new Voided("Settled trims of all controls", "neutral has moved", List.of(Control.values()));
   private static final Voided LATERAL =
       new Voided("Lateral balance", "one side may be heavier now");
 

@@ -9,6 +9,7 @@ import hightally.core.adjustment.WorkStep.Kind;
 import hightally.core.airframe.Surface;
 import hightally.core.condition.Condition;
 import hightally.core.condition.ConditionKind;
+import hightally.core.linkage.RodChange;
 import hightally.core.phase.Phase;
 import hightally.core.phase.Trims;
 import hightally.core.quantity.InvalidInputException;

@@ -35,6 +35,7 @@ class SettlingTest {
             new Trims(0, pitch, 0),
             throttle,
             Sure.SURE,
+            false,
             List.of());
     return new FlownOnce(day, 1, report);
   }

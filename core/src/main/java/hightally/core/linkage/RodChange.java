@@ -1,7 +1,4 @@
-package hightally.core.adjustment;
-
-import hightally.core.linkage.FourBar;
-import hightally.core.linkage.RodEnd;
+package hightally.core.linkage;
 
 /**
  * The rod that puts a surface, with the trim at zero, where it stood with the trim in.

@@ -1,0 +1,40 @@
+package hightally.app.flight;
+
+import hightally.app.aircraft.Hangar;
+import hightally.core.bench.FlyingModel;
+import hightally.core.bench.FlyingModel.Faults;
+import hightally.core.flight.PhaseReading;
+import java.util.List;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** A simulated flight of an aircraft's newest revision: a stand-in to practise with. */
+@RestController
+@RequestMapping("/api/aircraft/{aircraftId}/simulated-flight")
+class SimulatedFlightController {
+  private static final int DESIGN = 1;
+  private final Hangar hangar;
+
+  SimulatedFlightController(Hangar hangar) {
+    this.hangar = hangar;
+  }
+
+  /**
+   * What flies.
+   *
+   * @param faults what its description does not know
+   * @param cgMm where it balances
+   * @param seed decides where an unsteady pilot is a click off
+   */
+  record Flown(Faults faults, double cgMm, long seed) {}
+
+  /** The clicks it needs in every phase; the first revision is what it was designed to do. */
+  @PostMapping
+  List<PhaseReading> fly(@PathVariable long aircraftId, @RequestBody Flown flown) {
+    return new FlyingModel(hangar.revision(aircraftId, DESIGN).setup(), flown.faults())
+        .fly(hangar.newest(aircraftId).setup(), flown.cgMm(), flown.seed());
+  }
+}

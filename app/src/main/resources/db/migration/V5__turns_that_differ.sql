@@ -1,0 +1,3 @@
+alter table flight add column turns_differ boolean default false not null;
+
+alter table adjustment add column verified varchar(20000) default '[]' not null;

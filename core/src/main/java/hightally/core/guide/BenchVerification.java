@@ -1,0 +1,127 @@
+package hightally.core.guide;
+
+import hightally.core.airframe.Surface;
+import hightally.core.quantity.InvalidInputException;
+import hightally.core.quantity.Text;
+import hightally.core.quantity.Validation;
+import hightally.core.quantity.Within;
+import hightally.core.setup.Setup;
+import hightally.core.signal.SignalPath;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+
+/** What every surface should do at the end of an adjustment, beside what was measured. */
+public final class BenchVerification {
+  private static final double LEEWAY = 0.1;
+
+  private BenchVerification() {}
+
+  /**
+   * What was measured at one surface.
+   *
+   * @param plusMm as far as it goes up, or right, from rest
+   * @param minusMm as far as it goes down, or left, as a positive size
+   * @param rightWay whether it went the way the words say
+   */
+  public record Verified(
+      @Text(label = "Surface", max = 40) String surface,
+      @Within(min = 0, max = 600, unit = "mm", label = "Up, or right") double plusMm,
+      @Within(min = 0, max = 600, unit = "mm", label = "Down, or left") double minusMm,
+      boolean rightWay) {}
+
+  /**
+   * What a surface should do.
+   *
+   * @param how which stick or lever to move, and how
+   * @param first which way the trailing edge goes first
+   * @param plusMm as far as it goes up, or right, from rest
+   * @param minusMm likewise down, or left, as a positive size
+   * @param measured what was measured; null while nothing was
+   * @param fits whether that agrees; true while nothing was measured
+   * @param words what to think of it; empty while nothing was measured
+   */
+  public record Expected(
+      String surface,
+      String name,
+      String how,
+      String first,
+      double plusMm,
+      double minusMm,
+      Verified measured,
+      boolean fits,
+      String words) {
+    /** Whether it was seen to move the wrong way. */
+    public boolean wrongWay() {
+      return measured != null && !measured.rightWay();
+    }
+  }
+
+  /** Every surface that a stick or lever moves. */
+  public static List<Expected> of(Setup setup, List<Verified> measured) {
+    SignalPath path = SignalPath.of(setup);
+    List<Expected> found = new ArrayList<>();
+    for (int i = 0; i < setup.surfaces().size(); i++) {
+      Surface surface = setup.surfaces().get(i);
+      Throws throwing = Throws.of(path, i);
+      if (!throwing.none()) {
+        Optional<Verified> seen =
+            measured.stream().filter(one -> one.surface().equals(surface.id())).findFirst();
+        boolean up = Throws.at(path, i, 1).travelMm() > Throws.at(path, i, 0).travelMm();
+        found.add(expected(setup, surface, throwing, up, seen.orElse(null)));
+      }
+    }
+    return found;
+  }
+
+  /** Checks a measurement for being one of this setup. */
+  public static void check(Setup setup, Verified verified) {
+    Validation.check(verified);
+    if (setup.surface(verified.surface()).isEmpty()) {
+      throw InvalidInputException.of("surface", verified.surface(), "the id of a surface");
+    }
+  }
+
+  private static Expected expected(
+      Setup setup, Surface surface, Throws throwing, boolean up, Verified seen) {
+    double plus = throwing.plusMm();
+    double minus = throwing.minusMm();
+    boolean fits =
+        seen == null
+            || seen.rightWay()
+                && near(seen.plusMm(), plus, setup)
+                && near(seen.minusMm(), minus, setup);
+    return new Expected(
+        surface.id(),
+        surface.name(),
+        throwing.where(setup.transmitter().stickMode()),
+        surface.directionWord(up ? 1 : -1),
+        plus,
+        minus,
+        seen,
+        fits,
+        seen == null ? "" : words(surface, seen, plus, minus, fits));
+  }
+
+  private static boolean near(double measured, double expected, Setup setup) {
+    return Math.abs(measured - expected) <= Math.max(setup.house().rulerMm(), LEEWAY * expected);
+  }
+
+  private static String words(
+      Surface surface, Verified seen, double plus, double minus, boolean fits) {
+    if (!seen.rightWay()) {
+      return surface.name() + " goes the wrong way: it must not fly like this.";
+    }
+    return fits
+        ? "As expected."
+        : String.format(
+            Locale.ROOT,
+            "%.1f and %.1f mm where %.1f and %.1f were expected: a horn hole, an endpoint or the place"
+                + " of the ruler is another than described.",
+            seen.plusMm(),
+            seen.minusMm(),
+            plus,
+            minus);
+  }
+}
