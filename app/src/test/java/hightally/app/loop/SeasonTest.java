@@ -1,0 +1,121 @@
+package hightally.app.loop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import hightally.app.ApiTest;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.springframework.http.HttpMethod;
+import org.springframework.http.MediaType;
+
+/**
+ * Twelve flights of the simulated glider with hidden faults, over the API, following the program's
+ * advice only: a warped wing, a horn 6 % off, a pilot who is a click off now and then, and a
+ * balance point that moves before the seventh flight. {@code docs/season} flies and draws the same
+ * one.
+ */
+class SeasonTest extends ApiTest {
+  private static final int FLIGHTS = 12;
+  private static final int SHIFT_BEFORE = 7;
+
+  private String at;
+  private final List<Integer> adjustedAfter = new ArrayList<>();
+
+  @Test
+  void trimsEndWithinAClickOfZeroAndTheShiftBringsNoFalseAdjustment() throws Exception {
+    ObjectNode design = (ObjectNode) json.readTree(resource("demo/larkmere.json"));
+    JsonNode none = json.valueToTree(Map.of("roll", 0, "pitch", 0, "yaw", 0));
+    for (JsonNode phase : design.get("phases")) {
+      for (String own : List.of("ownRoll", "ownPitch", "ownYaw")) {
+        ((ObjectNode) phase).put(own, true);
+      }
+      ((ObjectNode) phase).set("trims", none);
+    }
+    design.put("name", "Season");
+    Answer added = post("/api/aircraft", Map.of("reason", "A season", "setup", design));
+    assertThat(added.status()).as(added.body()).isEqualTo(201);
+    at = "/api/aircraft/" + added.json().get("id").asLong();
+    JsonNode last = null;
+    for (int flight = 1; flight <= FLIGHTS; flight++) {
+      double cg = flight < SHIFT_BEFORE ? 84 : 90;
+      last = simulated(cg, flight, false);
+      long noted = log(flight, cg, simulated(cg, flight, true));
+      JsonNode sheet = get(at + "/settling").json();
+      boolean settled = true;
+      for (JsonNode series : sheet.get("series")) {
+        settled &= series.get("points").isEmpty() || series.get("state").asText().equals("SETTLED");
+      }
+      if (settled && sheet.get("ready").asBoolean()) {
+        adjust(noted, sheet.get("reference").asText());
+        adjustedAfter.add(flight);
+      }
+    }
+    assertThat(adjustedAfter).isNotEmpty();
+    // Three flights must lie on one side of the shift before anything is turned.
+    assertThat(adjustedAfter)
+        .noneMatch(flight -> flight >= SHIFT_BEFORE && flight < SHIFT_BEFORE + 2);
+    for (JsonNode reading : last) {
+      for (JsonNode clicks : reading.get("trims")) {
+        assertThat(Math.abs(clicks.asInt())).as(reading.toString()).isLessThanOrEqualTo(1);
+      }
+    }
+  }
+
+  private ArrayNode simulated(double cg, int seed, boolean unsteady) throws Exception {
+    Map<String, Object> faults =
+        Map.of(
+            "warpMm",
+            1.1,
+            "pitchMm",
+            0.9,
+            "yawMm",
+            -0.35,
+            "designCgMm",
+            84,
+            "pitchMmPerCgMm",
+            0.1,
+            "horns",
+            List.of(Map.of("surface", "v-tail-left", "percent", 6)),
+            "phases",
+            List.of(
+                Map.of("phase", "landing", "pitchMm", -0.5),
+                Map.of("phase", "speed", "pitchMm", -0.6),
+                Map.of("phase", "thermal-1", "pitchMm", 0.4),
+                Map.of("phase", "thermal-2", "pitchMm", 0.6)),
+            "unsteady",
+            unsteady);
+    Answer flown =
+        post(at + "/simulated-flight", Map.of("faults", faults, "cgMm", cg, "seed", seed));
+    assertThat(flown.status()).as(flown.body()).isEqualTo(200);
+    return (ArrayNode) flown.json();
+  }
+
+  private long log(int day, double cg, ArrayNode readings) throws Exception {
+    ObjectNode report =
+        (ObjectNode) get("/api/aircraft/1/flights").json().at("/0/report").deepCopy();
+    report.put("flownOn", "2026-09-%02d".formatted(day)).put("wind", "CALM").put("cgMm", cg);
+    report.set("trims", readings.remove(0).get("trims"));
+    report.set("phases", readings);
+    int revision = get(at).json().at("/newest/number").asInt();
+    Answer added = post(at + "/flights", Map.of("revisionNumber", revision, "report", report));
+    assertThat(added.status()).as(added.body()).isEqualTo(201);
+    return added.json().get("id").asLong();
+  }
+
+  private void adjust(long flight, String reference) throws Exception {
+    Map<String, Object> begin =
+        Map.of("flightId", flight, "reference", reference, "presetsTakeUp", true);
+    JsonNode open = post(at + "/adjustment", begin).json();
+    int last = open.at("/plan/steps").size() - 1;
+    String body = json.writeValueAsString(Map.of("step", last, "version", open.get("version")));
+    JsonNode moved =
+        send(HttpMethod.PUT, at + "/adjustment", MediaType.APPLICATION_JSON, body).json();
+    Answer closed = post(at + "/adjustment/close", Map.of("version", moved.get("version")));
+    assertThat(closed.status()).as(closed.body()).isEqualTo(200);
+  }
+}
