@@ -1,5 +1,6 @@
 import { createBrowserRouter, Navigate } from "react-router";
 import { AdjustPage } from "./features/adjustment/AdjustPage";
+import { WorkSheetPage } from "./features/adjustment/WorkSheetPage";
 import { ModelLayout } from "./features/aircraft/ModelLayout";
 import { RevisionsPage } from "./features/aircraft/RevisionsPage";
 import { SetupPage } from "./features/aircraft/SetupPage";
@@ -82,6 +83,7 @@ export const router = createBrowserRouter([
           { path: "fly/card", element: <FieldCardPage /> },
           { path: "fly/:flightId", element: <FlightEntryPage /> },
           { path: "adjust", element: <AdjustPage /> },
+          { path: "adjust/sheet", element: <WorkSheetPage /> },
           { path: "revisions", element: <RevisionsPage /> },
         ],
       },

@@ -91,6 +91,24 @@ export const useGauge = (id: number) =>
     answered(api.PUT("/api/aircraft/{aircraftId}/adjustment/gauge", { ...of(id), body })),
   );
 
+/** Takes what a flight has taught into the description. */
+export const useLearn = (id: number) =>
+  useChange((body: Schemas["Learned"]) =>
+    answered(api.POST("/api/aircraft/{aircraftId}/learned", { ...of(id), body })),
+  );
+
+export const useVerify = (id: number) =>
+  useChange((body: Schemas["Seeing"]) =>
+    answered(api.PUT("/api/aircraft/{aircraftId}/adjustment/verified", { ...of(id), body })),
+  );
+
+/** Lets the simulated model fly: nothing is stored. */
+export const useSimulatedFlight = (id: number) =>
+  useMutation({
+    mutationFn: (body: Schemas["Flown"]) =>
+      answered(api.POST("/api/aircraft/{aircraftId}/simulated-flight", { ...of(id), body })),
+  });
+
 export const useImportFlights = (id: number) =>
   useChange((file: File) =>
     answered(

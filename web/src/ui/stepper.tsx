@@ -1,4 +1,5 @@
 import { Minus, Plus } from "lucide-react";
+import { useState } from "react";
 
 interface Props {
   label: string;
@@ -12,8 +13,12 @@ interface Props {
 
 /** Whole clicks by two buttons large enough for a thumb, and by typing. */
 export function Stepper({ label, words, value, min, max, large = false, onValue }: Props) {
+  const [typing, setTyping] = useState<string | null>(null);
   const size = large ? "size-16" : "size-9";
-  const step = (by: number) => onValue(Math.max(min, Math.min(max, value + by)));
+  const step = (by: number) => {
+    setTyping(null);
+    onValue(Math.max(min, Math.min(max, value + by)));
+  };
   const button = `${size} grid shrink-0 place-items-center rounded-card border border-line-strong bg-inset hover:bg-line disabled:opacity-40`;
   return (
     <div role="group" aria-label={label} className="flex items-center gap-2">
@@ -31,8 +36,10 @@ export function Stepper({ label, words, value, min, max, large = false, onValue 
           aria-label={`${label}, clicks`}
           className={`figures w-full min-w-0 rounded-card bg-transparent text-center font-semibold ${large ? "text-4xl" : "text-base"}`}
           inputMode="numeric"
-          value={value}
+          value={typing ?? value}
+          onBlur={() => setTyping(null)}
           onChange={(event) => {
+            setTyping(event.target.value);
             const typed = Number.parseInt(event.target.value || "0", 10);
             if (Number.isFinite(typed)) {
               onValue(Math.max(min, Math.min(max, typed)));

@@ -813,6 +813,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/aircraft/{aircraftId}/learned": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations["learn"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/aircraft/{aircraftId}/flights": {
     parameters: {
       query?: never;
@@ -2929,6 +2945,7 @@ export interface components {
       number: number;
       reason: string;
       fromAdjustment: boolean;
+      corrects: boolean;
       /** Format: date-time */
       createdAt: string;
       setup: components["schemas"]["Setup"];
@@ -2964,6 +2981,18 @@ export interface components {
       phase: string;
       /** Format: double */
       pitchMm: number;
+    };
+    Arm: {
+      surface: string;
+      /** Format: double */
+      armRadiusMm: number;
+    };
+    Learned: {
+      /** Format: int32 */
+      basedOn: number;
+      /** Format: double */
+      clickStepPercent: number;
+      arms: components["schemas"]["Arm"][];
     };
     NewFlight: {
       /** Format: int32 */
@@ -3064,6 +3093,8 @@ export interface components {
       /** Format: int64 */
       id: number;
       newest: components["schemas"]["Revision"];
+      /** Format: int32 */
+      trimsHoldSince: number;
       /** Format: int32 */
       flightCount: number;
       loop: components["schemas"]["LoopState"];
@@ -4547,6 +4578,32 @@ export interface operations {
         };
         content: {
           "*/*": components["schemas"]["NotedChange"];
+        };
+      };
+    };
+  };
+  learn: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        aircraftId: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["Learned"];
+      };
+    };
+    responses: {
+      /** @description Created */
+      201: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["Revision"];
         };
       };
     };

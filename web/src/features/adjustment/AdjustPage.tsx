@@ -22,7 +22,7 @@ export function AdjustPage() {
   if (open.data !== null) {
     return <WorkOrderView open={open.data} />;
   }
-  const flight = flights.data.find((one) => one.revisionNumber === standing.newest.number);
+  const flight = flights.data.find((one) => one.revisionNumber >= standing.trimsHoldSince);
   const trims = [flight?.report.trims, ...(flight?.report.phases.map((one) => one.trims) ?? [])];
   const zero = trims.every((one) => one?.roll === 0 && one.pitch === 0 && one.yaw === 0);
   if (flight === undefined || zero) {

@@ -1,13 +1,15 @@
-import { useConfirmation } from "@/api/queries";
+import { useConfirmation, useLearn } from "@/api/queries";
 import { controlName, keyOf, type Control } from "@/domain/words";
 import { useModel } from "@/features/aircraft/model";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
+import { Failure } from "@/ui/message";
 
 /** What the first flight after an adjustment says, against the prediction. */
 export function ConfirmationCard() {
-  const { standing, draft, change } = useModel();
+  const { standing, draft } = useModel();
   const said = useConfirmation(standing.id);
+  const learn = useLearn(standing.id);
   const lines = said.data?.flatMap((phase) =>
     phase.controls.map((one) => ({ ...one, phase: phase.name })),
   );
@@ -15,35 +17,59 @@ export function ConfirmationCard() {
     return null;
   }
   const step = draft.present.transmitter.clickStepPercent;
+  const basedOn = standing.newest.number;
   return (
     <Card title="Does the flight confirm the adjustment?" className="mx-auto mb-3 max-w-4xl">
       <ul className="space-y-2" data-confirmation>
         {lines.map((one) => {
           const learned = one.learnedClickPercent;
+          const arms = one.learnedArms;
           return (
             <li key={one.phase + one.control} className="flex flex-wrap items-center gap-2">
               <strong className={one.done ? "text-done" : "text-grounded"}>
                 {one.phase}, {controlName(keyOf(one.control as Control)).toLowerCase()}:{" "}
                 {one.done ? "done" : "second round"}
               </strong>
-              <span className="flex-1">{one.words}</span>
-              {!one.done && learned != null && Math.abs(learned - step) > 0.005 && (
+              <span className="min-w-60 flex-1">{one.words}</span>
+              {learned != null && Math.abs(learned - step) > 0.005 && (
                 <Button
+                  disabled={learn.isPending}
                   onClick={() =>
-                    change({
-                      type: "edit",
-                      path: ["transmitter", "clickStepPercent"],
-                      value: Math.round(learned * 100) / 100,
+                    learn.mutate({
+                      basedOn,
+                      clickStepPercent: Math.round(learned * 100) / 100,
+                      arms: [],
                     })
                   }
                 >
                   Reckon with {learned.toFixed(2)} % a click
                 </Button>
               )}
+              {arms.length > 0 && (
+                <Button
+                  disabled={learn.isPending}
+                  onClick={() =>
+                    learn.mutate({
+                      basedOn,
+                      clickStepPercent: step,
+                      arms: arms.map((arm) => ({
+                        surface: arm.surface,
+                        armRadiusMm: Math.round(arm.learnedMm * 10) / 10,
+                      })),
+                    })
+                  }
+                >
+                  Reckon with an arm of{" "}
+                  {arms
+                    .map((arm) => `${arm.learnedMm.toFixed(1)} mm (${arm.name.toLowerCase()})`)
+                    .join(", ")}
+                </Button>
+              )}
             </li>
           );
         })}
       </ul>
+      {learn.isError && <Failure error={learn.error} />}
     </Card>
   );
 }

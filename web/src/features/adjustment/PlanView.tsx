@@ -11,6 +11,7 @@ import { useModel } from "@/features/aircraft/model";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Choice } from "@/ui/choice";
+import { AfterCards } from "./AfterCards";
 import { PhasesAfter } from "./PhasesAfter";
 import { TurnDrawing } from "./TurnDrawing";
 import { Failure, Waiting } from "@/ui/message";
@@ -92,6 +93,7 @@ export function PlanView({ flight }: { flight: Flight }) {
         </Card>
       )}
       <PhasesAfter plan={plan.data} />
+      <AfterCards plan={plan.data} />
       {begin.isError && <Failure error={begin.error} />}
       <div className="flex flex-wrap items-center gap-4">
         <Button

@@ -1,16 +1,13 @@
 import { useEffect } from "react";
-import { useNavigate } from "react-router";
-import {
-  useAbandonAdjustment,
-  useCloseAdjustment,
-  useMoveAdjustment,
-  type OpenAdjustment,
-} from "@/api/queries";
+import { Link, useNavigate } from "react-router";
+import { useCloseAdjustment, useMoveAdjustment, type OpenAdjustment } from "@/api/queries";
+import { VerifyPanel } from "./VerifyPanel";
 import { useModel } from "@/features/aircraft/model";
 import { Button } from "@/ui/button";
 import { Caution } from "@/ui/card";
 import { Failure } from "@/ui/message";
 import { GaugePanel } from "./GaugePanel";
+import { GiveUp } from "./GiveUp";
 import { TurnDrawing } from "./TurnDrawing";
 
 /** One step at a time, to be read from a metre away. */
@@ -19,11 +16,10 @@ export function WorkOrderView({ open }: { open: OpenAdjustment }) {
   const navigate = useNavigate();
   const move = useMoveAdjustment(standing.id);
   const close = useCloseAdjustment(standing.id);
-  const abandon = useAbandonAdjustment(standing.id);
   const { steps, rods } = open.plan;
   const step = steps[open.step];
   const last = open.step === steps.length - 1;
-  const busy = move.isPending || close.isPending || abandon.isPending;
+  const busy = move.isPending || close.isPending;
   const go = (to: number) => {
     if (!busy && to >= 0 && to < steps.length) {
       move.mutate({ step: to, version: open.version });
@@ -67,6 +63,9 @@ export function WorkOrderView({ open }: { open: OpenAdjustment }) {
         <span className="figures text-soft">
           Step {open.step + 1} of {steps.length}
         </span>
+        <Link to="sheet" className="underline underline-offset-2">
+          On paper
+        </Link>
       </div>
       <article
         className="min-h-[22rem] rounded-card border border-line bg-sheet p-6 sm:p-10"
@@ -82,13 +81,14 @@ export function WorkOrderView({ open }: { open: OpenAdjustment }) {
         {rod !== undefined && (step.kind === "ZERO" || step.kind === "CHECK") && (
           <GaugePanel key={rod.surface} open={open} rod={rod} />
         )}
+        {step.kind === "VERIFY" && <VerifyPanel open={open} />}
         {step.caution !== "" && (
           <div className="mt-5 text-lg">
             <Caution>{step.caution}</Caution>
           </div>
         )}
       </article>
-      {[move, close, abandon].map((one, i) => one.isError && <Failure key={i} error={one.error} />)}
+      {[move, close].map((one, i) => one.isError && <Failure key={i} error={one.error} />)}
       <div className="mt-4 grid grid-cols-2 gap-3">
         <Button large onClick={() => go(open.step - 1)} disabled={open.step === 0 || busy}>
           Back
@@ -103,11 +103,7 @@ export function WorkOrderView({ open }: { open: OpenAdjustment }) {
           </Button>
         )}
       </div>
-      <div className="mt-6 text-right">
-        <Button look="warn" onClick={() => abandon.mutate(open.version)} disabled={busy}>
-          Give this adjustment up
-        </Button>
-      </div>
+      <GiveUp open={open} />
     </div>
   );
 }

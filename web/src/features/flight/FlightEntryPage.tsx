@@ -17,6 +17,7 @@ import { Card } from "@/ui/card";
 import { Failure, Waiting } from "@/ui/message";
 import { PhaseTrims } from "./PhaseTrims";
 import { ChoiceRow, TextRow } from "./rows";
+import { standingTrims } from "./standing";
 import { AIRS, WINDS, flightSchema } from "./schema";
 
 const today = () => new Date().toLocaleDateString("sv-SE");
@@ -36,13 +37,13 @@ export function FlightEntryPage() {
       key={flightId ?? "new"}
       fields={fields.data}
       corrected={corrected}
-      last={flights.data[0]?.report}
+      flights={flights.data}
     />
   );
 }
 
-/** A new entry starts from the last flight's place, pack and balance: they seldom change in a day. */
-const fresh = (last: FlightReport | undefined): FlightReport => ({
+/** A new entry starts from the last flight's place, pack and balance, and from the trims that stand. */
+const fresh = (last: FlightReport | undefined, trims: FlightReport["trims"]): FlightReport => ({
   flownOn: today(),
   wind: "CALM",
   air: "SMOOTH",
@@ -51,7 +52,7 @@ const fresh = (last: FlightReport | undefined): FlightReport => ({
   cgMm: last?.cgMm ?? 0,
   remarks: "",
   goal: "",
-  trims: { roll: 0, pitch: 0, yaw: 0 },
+  trims,
   throttlePercent: 50,
   sure: "SURE",
   turnsDiffer: false,
@@ -61,11 +62,15 @@ const fresh = (last: FlightReport | undefined): FlightReport => ({
 interface EntryProps {
   fields: Field[];
   corrected: Flight | undefined;
-  last: FlightReport | undefined;
+  flights: Flight[];
 }
 
-function Entry({ fields, corrected, last }: EntryProps) {
+function Entry({ fields, corrected, flights }: EntryProps) {
   const { standing } = useModel();
+  const { setup } = standing.newest;
+  const standingIn = (phase: string) =>
+    standingTrims(setup, standing.trimsHoldSince, flights, phase);
+  const blank = fresh(flights[0]?.report, standingIn(setup.phases.at(-1)?.id ?? ""));
   const navigate = useNavigate();
   const range = standing.newest.setup.transmitter.trimRangeClicks;
   const add = useAddFlight(standing.id);
@@ -76,8 +81,8 @@ function Entry({ fields, corrected, last }: EntryProps) {
     resolver: zodResolver(flightSchema(fields, range)) as never,
     defaultValues:
       kept === null
-        ? (corrected?.report ?? fresh(last))
-        : { ...fresh(last), ...(JSON.parse(kept) as FlightReport) },
+        ? (corrected?.report ?? blank)
+        : { ...blank, ...(JSON.parse(kept) as FlightReport) },
   });
   const { control, handleSubmit, register, formState, subscribe } = form;
   useEffect(
@@ -108,7 +113,7 @@ function Entry({ fields, corrected, last }: EntryProps) {
           ? `Flight on revision ${standing.newest.number}`
           : `Correct the flight on revision ${corrected.revisionNumber}`}
       </h2>
-      <PhaseTrims form={form} range={range} />
+      <PhaseTrims form={form} range={range} standingIn={standingIn} />
       <Card title="The day">
         <div className="space-y-3">
           <TextRow

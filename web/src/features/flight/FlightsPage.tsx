@@ -42,7 +42,7 @@ export function FlightsPage() {
       <ol className="space-y-3">
         {flights.data.map((flight) => (
           <li key={flight.id}>
-            <FlightCard flight={flight} newest={standing.newest.number} />
+            <FlightCard flight={flight} since={standing.trimsHoldSince} />
           </li>
         ))}
       </ol>
@@ -51,9 +51,12 @@ export function FlightsPage() {
   );
 }
 
-function FlightCard({ flight, newest }: { flight: Flight; newest: number }) {
+function FlightCard({ flight, since }: { flight: Flight; since: number }) {
+  const { draft } = useModel();
+  const phaseName = (id: string) =>
+    draft.present.phases.find((one) => one.id === id)?.name ?? `${id} (a phase no longer there)`;
   const { report } = flight;
-  const onNewest = flight.revisionNumber === newest;
+  const onNewest = flight.revisionNumber >= since;
   return (
     <article
       className={`rounded-card border bg-sheet p-4 ${onNewest ? "border-line-strong" : "border-line"}`}
@@ -62,7 +65,7 @@ function FlightCard({ flight, newest }: { flight: Flight; newest: number }) {
         <h2 className="text-base">{day(report.flownOn)}</h2>
         <span className="text-sm text-soft">
           revision {flight.revisionNumber}
-          {onNewest ? ", as the model is now" : ""}
+          {onNewest ? ", trims as the model is now" : ""}
         </span>
       </div>
       <dl className="my-2 grid grid-cols-3 gap-2">
@@ -78,7 +81,7 @@ function FlightCard({ flight, newest }: { flight: Flight; newest: number }) {
           {report.phases
             .map(
               (one) =>
-                `${one.phase}: ${
+                `${phaseName(one.phase)}: ${
                   CONTROL_KEYS.filter((key) => one.trims[key] !== 0)
                     .map((key) => `${key} ${clickWords(key, one.trims[key])}`)
                     .join(", ") || "all at zero"

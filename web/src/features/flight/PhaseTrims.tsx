@@ -15,8 +15,14 @@ const SURE = [
   ["NOT", "not sure"],
 ] as const;
 
+interface Props {
+  form: UseFormReturn<FlightReport>;
+  range: number;
+  standingIn: (phase: string) => Reading["trims"];
+}
+
 /** Clicks of one phase after the other, by the thumb; a phase that was not flown stays out. */
-export function PhaseTrims({ form, range }: { form: UseFormReturn<FlightReport>; range: number }) {
+export function PhaseTrims({ form, range, standingIn }: Props) {
   const { standing } = useModel();
   const phases = standing.newest.setup.phases;
   const base = phases.at(-1);
@@ -27,7 +33,7 @@ export function PhaseTrims({ form, range }: { form: UseFormReturn<FlightReport>;
   const at = readings.findIndex((one) => one.phase === chosen);
   const blank: Reading = {
     phase: chosen,
-    trims: report.trims,
+    trims: isBase ? report.trims : standingIn(chosen),
     throttlePercent: 50,
     sure: "SURE",
     turnsDiffer: false,

@@ -135,9 +135,9 @@ public final class Screenshots {
 
   private void phone() {
     Page page = open("models/1/fly/new", 390, 844, ColorScheme.LIGHT);
-    click(page, "Roll trim: one less", 9);
-    click(page, "Pitch trim: one more", 14);
-    click(page, "Yaw trim: one more", 6);
+    page.getByLabel("Roll trim, clicks").fill("-9");
+    page.getByLabel("Pitch trim, clicks").fill("14");
+    page.getByLabel("Yaw trim, clicks").fill("6");
     save(page, "flight-entry-phone");
   }
 

@@ -51,9 +51,9 @@ class PathTest extends Story {
     page.setViewportSize(390, 844);
     page.getByRole(AriaRole.LINK, named("Fly")).click();
     page.getByRole(AriaRole.LINK, named("Log a flight")).click();
-    times(9, () -> anyButton(page, "Roll trim: one less").click());
-    times(14, () -> anyButton(page, "Pitch trim: one more").click());
-    times(6, () -> anyButton(page, "Yaw trim: one more").click());
+    Story.trimTo(page, "Roll", -9);
+    Story.trimTo(page, "Pitch", 14);
+    Story.trimTo(page, "Yaw", 6);
     assertThat(page.getByText("14 clicks nose up")).isVisible();
     page.getByLabel("Remarks").fill("Hands off in calm air");
     anyButton(page, "Save the flight").click();

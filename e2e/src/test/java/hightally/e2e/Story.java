@@ -44,6 +44,16 @@ abstract class Story {
     return page.getByRole(AriaRole.BUTTON, named(name));
   }
 
+  /** Clicks a trim's stepper until it stands where it should. */
+  static void trimTo(Page page, String trim, int clicks) {
+    Locator shown = page.getByLabel(trim + " trim, clicks");
+    int missing = clicks - Integer.parseInt(shown.inputValue());
+    for (int i = 0; i < Math.abs(missing); i++) {
+      page.getByLabel(trim + " trim: one " + (missing > 0 ? "more" : "less")).click();
+    }
+    PlaywrightAssertions.assertThat(shown).hasValue("" + clicks);
+  }
+
   static Page.LocatorOptions withText(String text) {
     return new Page.LocatorOptions().setHasText(text);
   }

@@ -91,6 +91,12 @@ class AdjustmentController {
     return adjustments.confirmation(aircraftId);
   }
 
+  @PostMapping("/learned")
+  @ResponseStatus(HttpStatus.CREATED)
+  Revision learn(@PathVariable long aircraftId, @RequestBody Learned learned) {
+    return adjustments.learn(aircraftId, learned);
+  }
+
   @PostMapping("/adjustment/close")
   Revision close(@PathVariable long aircraftId, @RequestBody Seen seen) {
     return adjustments.close(aircraftId, seen.version());

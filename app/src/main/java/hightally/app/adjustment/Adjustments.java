@@ -1,6 +1,7 @@
 package hightally.app.adjustment;
 
 import hightally.app.aircraft.Hangar;
+import hightally.app.aircraft.Lineage;
 import hightally.app.aircraft.Revision;
 import hightally.app.flight.Flight;
 import hightally.app.flight.FlightLog;
@@ -40,6 +41,7 @@ public class Adjustments {
   private final Hangar hangar;
   private final FlightLog flights;
   private final TrimLog log;
+  private final Lineage lineage;
   private final Clock clock;
 
   Adjustments(
@@ -47,8 +49,10 @@ public class Adjustments {
       Hangar hangar,
       FlightLog flights,
       TrimLog log,
+      Lineage lineage,
       Clock clock) {
     this.log = log;
+    this.lineage = lineage;
     this.adjustments = adjustments;
     this.hangar = hangar;
     this.flights = flights;
@@ -61,13 +65,15 @@ public class Adjustments {
       long aircraftId, long flightId, String reference, boolean presetsTakeUp) {
     Flight flight = flights.flight(aircraftId, flightId);
     Revision newest = hangar.newest(aircraftId);
-    if (flight.revisionNumber() != newest.number()) {
+    Revision since = lineage.since(aircraftId);
+    if (flight.revisionNumber() < since.number()) {
       throw new ConflictException(
           "This flight was on revision "
               + flight.revisionNumber()
-              + ", but the model is at revision "
-              + newest.number()
-              + ". Fly it as it is now, and adjust from that flight.");
+              + ", and since revision "
+              + since.number()
+              + " its trims no longer fit the model. Fly it as it is now, and adjust from that"
+              + " flight.");
     }
     return AdjustmentPlanner.plan(
         newest.setup(), flown(newest.setup(), flight, reference, presetsTakeUp));
@@ -133,13 +139,17 @@ public class Adjustments {
   @Transactional(readOnly = true)
   public List<PhaseConfirmation> confirmation(long aircraftId) {
     Revision newest = hangar.newest(aircraftId);
+    int since = lineage.since(aircraftId).number();
     Optional<Flight> first =
         flights.flights(aircraftId).stream()
-            .filter(flight -> flight.revisionNumber() == newest.number())
-            .findFirst();
+            .filter(flight -> flight.revisionNumber() >= since)
+            .reduce((later, earlier) -> earlier);
     Optional<AdjustmentEntity> made =
-        adjustments.findFirstByAircraftIdAndResultRevision(aircraftId, newest.number());
-    if (first.isEmpty() || made.isEmpty()) {
+        adjustments.findFirstByAircraftIdAndResultRevision(aircraftId, since);
+    boolean learned =
+        hangar.revisions(aircraftId).stream()
+            .anyMatch(one -> one.number() > since && one.corrects());
+    if (first.isEmpty() || made.isEmpty() || learned) {
       return List.of();
     }
     AdjustmentPlan plan = read(made.get()).plan();
@@ -157,6 +167,44 @@ public class Adjustments {
                               newest.setup(), one.before(), one.after(), reading.trims()))));
     }
     return found;
+  }
+
+  /**
+   * What a flight has taught, with the pilot's consent taken into the description; the model is as
+   * it was, so the flight's trims go on to count.
+   */
+  @Transactional
+  public Revision learn(long aircraftId, Learned learned) {
+    Validation.check(learned);
+    Revision newest = hangar.newest(aircraftId);
+    if (entity(aircraftId).isPresent()) {
+      throw new ConflictException("An adjustment of this model is open: finish it first.");
+    }
+    Setup now = newest.setup();
+    List<String> words = new ArrayList<>();
+    if (learned.clickStepPercent() != now.transmitter().clickStepPercent()) {
+      now =
+          now.change()
+              .transmitter(now.transmitter().withClickStep(learned.clickStepPercent()))
+              .done();
+      words.add("one click is " + learned.clickStepPercent() + " %");
+    }
+    for (Learned.Arm arm : learned.arms()) {
+      Surface surface =
+          now.surface(arm.surface())
+              .orElseThrow(
+                  () -> InvalidInputException.of("arms", arm.surface(), "the id of a surface"));
+      Surface taught = surface.withRod(surface.rod().withArm(arm.armRadiusMm()));
+      now =
+          now.withSurfaces(
+              now.surfaces().stream().map(one -> one == surface ? taught : one).toList());
+      words.add("the arm of " + surface.name() + " acts with " + arm.armRadiusMm() + " mm");
+    }
+    if (words.isEmpty()) {
+      throw InvalidInputException.of("arms", "none", "an arm, or a click step");
+    }
+    return hangar.correct(
+        aircraftId, learned.basedOn(), now, "Learned in flight: " + String.join(", ", words));
   }
 
   /** What a flight says of one phase. */

@@ -40,7 +40,7 @@ public class Hangar {
   public long add(Setup setup, String reason) {
     Validation.check(setup);
     AircraftEntity added = aircraft.save(new AircraftEntity(setup.name(), clock.instant()));
-    store(added, setup, reason, null);
+    store(added, setup, reason, null, false);
     return added.id();
   }
 
@@ -53,7 +53,16 @@ public class Hangar {
   @Transactional
   public Revision revise(
       long aircraftId, int basedOn, Setup setup, String reason, Long adjustmentId) {
-    Validation.check(setup);
+    return store(current(aircraftId, basedOn), setup, reason, adjustmentId, false);
+  }
+
+  /** Saves what a flight has taught about the description: the model itself is as it was. */
+  @Transactional
+  public Revision correct(long aircraftId, int basedOn, Setup setup, String reason) {
+    return store(current(aircraftId, basedOn), setup, reason, null, true);
+  }
+
+  private AircraftEntity current(long aircraftId, int basedOn) {
     AircraftEntity found = find(aircraftId);
     if (found.newestRevision() != basedOn) {
       throw new ConflictException(
@@ -63,7 +72,7 @@ public class Hangar {
               + found.newestRevision()
               + " has been saved since. Nothing was stored; your changes are still on this page.");
     }
-    return store(found, setup, reason, adjustmentId);
+    return found;
   }
 
   /** The newest revision of an aircraft. */
@@ -90,11 +99,19 @@ public class Hangar {
         .toList();
   }
 
-  private Revision store(AircraftEntity owner, Setup setup, String reason, Long adjustmentId) {
+  private Revision store(
+      AircraftEntity owner, Setup setup, String reason, Long adjustmentId, boolean corrects) {
+    Validation.check(setup);
     int number = owner.nextRevision(setup.name());
     RevisionEntity saved =
         new RevisionEntity(
-            owner.id(), number, reason, adjustmentId, clock.instant(), documents.write(setup));
+            owner.id(),
+            number,
+            reason,
+            adjustmentId,
+            corrects,
+            clock.instant(),
+            documents.write(setup));
     return read(revisions.save(saved));
   }
 
@@ -107,6 +124,7 @@ public class Hangar {
         entity.number(),
         entity.reason(),
         entity.adjustmentId() != null,
+        entity.corrects(),
         entity.createdAt(),
         documents.read(entity.setup()));
   }

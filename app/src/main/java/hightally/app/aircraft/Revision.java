@@ -9,8 +9,14 @@ import java.time.Instant;
  * @param number counted from 1 for each aircraft
  * @param reason why it was saved
  * @param fromAdjustment whether it is the result of moving trims into metal
+ * @param corrects whether it only corrects the description from what a flight has taught
  * @param createdAt when
  * @param setup the setup itself
  */
 public record Revision(
-    int number, String reason, boolean fromAdjustment, Instant createdAt, Setup setup) {}
+    int number,
+    String reason,
+    boolean fromAdjustment,
+    boolean corrects,
+    Instant createdAt,
+    Setup setup) {}

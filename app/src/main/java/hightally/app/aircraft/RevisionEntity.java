@@ -21,6 +21,7 @@ class RevisionEntity {
   private int number;
   private String reason;
   private Long adjustmentId;
+  private boolean corrects;
   private Instant createdAt;
 
   private String setup;
@@ -32,12 +33,14 @@ class RevisionEntity {
       int number,
       String reason,
       Long adjustmentId,
+      boolean corrects,
       Instant createdAt,
       String setup) {
     this.aircraftId = aircraftId;
     this.number = number;
     this.reason = reason;
     this.adjustmentId = adjustmentId;
+    this.corrects = corrects;
     this.createdAt = createdAt;
     this.setup = setup;
   }
@@ -52,6 +55,10 @@ class RevisionEntity {
 
   Long adjustmentId() {
     return adjustmentId;
+  }
+
+  boolean corrects() {
+    return corrects;
   }
 
   Instant createdAt() {

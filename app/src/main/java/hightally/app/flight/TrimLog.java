@@ -1,9 +1,7 @@
 package hightally.app.flight;
 
-import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.ObjectMapper;
 import hightally.app.aircraft.Hangar;
-import hightally.app.aircraft.Revision;
+import hightally.app.aircraft.Lineage;
 import hightally.app.guide.NotedChange;
 import hightally.app.guide.PartChanges;
 import hightally.core.flight.PhaseReading;
@@ -26,19 +24,16 @@ import org.springframework.transaction.annotation.Transactional;
 /** Whether the trims of every phase have settled. */
 @Service
 public class TrimLog {
-  /** Parts of a setup that decide where surfaces stand for given clicks. */
-  private static final List<String> DECISIVE = List.of("surfaces", "servos", "channels", "wiring");
-
   private final Hangar hangar;
   private final FlightLog flights;
   private final PartChanges changes;
-  private final ObjectMapper mapper;
+  private final Lineage lineage;
 
-  TrimLog(Hangar hangar, FlightLog flights, PartChanges changes, ObjectMapper mapper) {
+  TrimLog(Hangar hangar, FlightLog flights, PartChanges changes, Lineage lineage) {
     this.hangar = hangar;
     this.flights = flights;
     this.changes = changes;
-    this.mapper = mapper;
+    this.lineage = lineage;
   }
 
   /**
@@ -111,16 +106,8 @@ public class TrimLog {
   private List<SeriesBreak> breaks(long id) {
     List<Control> all = List.of(Control.values());
     List<SeriesBreak> breaks = new ArrayList<>();
-    List<Revision> revisions = new ArrayList<>(hangar.revisions(id));
-    revisions.sort(Comparator.comparingInt(Revision::number));
-    for (int i = 1; i < revisions.size(); i++) {
-      Revision now = revisions.get(i);
-      String in = " in revision " + now.number();
-      if (now.fromAdjustment()) {
-        breaks.add(new SeriesBreak(now.number(), null, all, "rods were turned" + in));
-      } else if (moved(revisions.get(i - 1).setup(), now.setup())) {
-        breaks.add(new SeriesBreak(now.number(), null, all, "the rig was changed" + in));
-      }
+    for (Lineage.Parting parting : lineage.partings(id)) {
+      breaks.add(new SeriesBreak(parting.revision().number(), null, all, parting.why()));
     }
     for (NotedChange change : changes.of(id)) {
       List<Control> voided =
@@ -138,14 +125,5 @@ public class TrimLog {
       }
     }
     return breaks;
-  }
-
-  private boolean moved(Setup before, Setup after) {
-    JsonNode one = mapper.valueToTree(before);
-    JsonNode two = mapper.valueToTree(after);
-    boolean presets =
-        !one.findValues("presets").equals(two.findValues("presets"))
-            && before.phases().size() == after.phases().size();
-    return presets || DECISIVE.stream().anyMatch(part -> !one.get(part).equals(two.get(part)));
   }
 }

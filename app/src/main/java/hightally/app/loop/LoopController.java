@@ -2,6 +2,7 @@ package hightally.app.loop;
 
 import hightally.app.adjustment.Adjustments;
 import hightally.app.aircraft.Hangar;
+import hightally.app.aircraft.Lineage;
 import hightally.app.aircraft.Revision;
 import hightally.app.flight.Flight;
 import hightally.app.flight.FlightLog;
@@ -20,15 +21,21 @@ class LoopController {
   private final Hangar hangar;
   private final FlightLog flights;
   private final Adjustments adjustments;
+  private final Lineage lineage;
 
-  LoopController(Hangar hangar, FlightLog flights, Adjustments adjustments) {
+  LoopController(Hangar hangar, FlightLog flights, Adjustments adjustments, Lineage lineage) {
     this.hangar = hangar;
     this.flights = flights;
     this.adjustments = adjustments;
+    this.lineage = lineage;
   }
 
-  /** An aircraft with its newest revision and its place on the loop. */
-  record Standing(long id, Revision newest, int flightCount, LoopState loop) {}
+  /**
+   * An aircraft with its newest revision and its place on the loop.
+   *
+   * @param trimsHoldSince number of the first revision whose trims still mean the same
+   */
+  record Standing(long id, Revision newest, int trimsHoldSince, int flightCount, LoopState loop) {}
 
   @GetMapping("/api/aircraft")
   @Transactional(readOnly = true)
@@ -40,21 +47,22 @@ class LoopController {
   @Transactional(readOnly = true)
   public Standing one(@PathVariable long id) {
     Revision newest = hangar.newest(id);
+    Revision since = lineage.since(id);
     List<Flight> log = flights.flights(id);
     List<FlightReport> here =
         log.stream()
-            .filter(flight -> flight.revisionNumber() == newest.number())
+            .filter(flight -> flight.revisionNumber() >= since.number())
             .map(Flight::report)
             .toList();
     LoopFacts facts =
         new LoopFacts(
             newest.setup().surfaces().size(),
             newest.number(),
-            newest.fromAdjustment(),
+            since.fromAdjustment(),
             here.size(),
             here.stream().map(FlightReport::trims).findFirst(),
             adjustments.open(id).isPresent(),
             newest.setup().house().leaveClicks());
-    return new Standing(id, newest, log.size(), LoopState.of(facts));
+    return new Standing(id, newest, since.number(), log.size(), LoopState.of(facts));
   }
 }

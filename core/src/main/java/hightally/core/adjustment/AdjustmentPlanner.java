@@ -42,12 +42,14 @@ public final class AdjustmentPlanner {
   private final List<PhaseReading> readings;
   private final int reference;
   private final boolean presetsTakeUp;
+  private final List<String> gone;
 
   private AdjustmentPlanner(Setup setup, FlownTrims flown) {
     Validation.check(setup);
     readings = flown.all(setup);
     reference = setup.phases().indexOf(setup.phase(flown.reference()).orElseThrow());
     presetsTakeUp = flown.presetsTakeUp();
+    gone = flown.gone(setup);
     trims = readings.get(reference).trims();
     this.setup = setup;
     for (PhaseReading reading : readings) {
@@ -184,6 +186,13 @@ public final class AdjustmentPlanner {
 
   private List<String> cautions() {
     List<String> cautions = new ArrayList<>();
+    for (String phase : gone) {
+      cautions.add(
+          "The trims of phase "
+              + phase
+              + " are left out: the setup has no such phase any more. If it is another one now, correct"
+              + " the flight's entry.");
+    }
     double step = setup.transmitter().clickStepPercent();
     for (Control control : Control.values()) {
       double percent = Math.abs(trims.of(control) * step);

@@ -37,6 +37,14 @@ public record FlownTrims(String reference, List<PhaseReading> phases, boolean pr
     return new PhaseReading(phase, trims, HALF_THROTTLE_PERCENT, PhaseReading.Sure.SURE, false);
   }
 
+  /** Phases that were flown and that a setup does not have any more. */
+  List<String> gone(Setup setup) {
+    return phases.stream()
+        .map(PhaseReading::phase)
+        .filter(one -> setup.phase(one).isEmpty())
+        .toList();
+  }
+
   /** A reading of every phase, in the setup's order; one not flown stands as in the setup. */
   List<PhaseReading> all(Setup setup) {
     List<PhaseReading> all = new ArrayList<>();
@@ -44,12 +52,6 @@ public record FlownTrims(String reference, List<PhaseReading> phases, boolean pr
     for (var phase : setup.phases()) {
       Trims standing = phase.effective(decided.trims());
       all.add(of(phase.id()).orElse(reading(phase.id(), standing)));
-    }
-    for (PhaseReading one : phases) {
-      if (setup.phase(one.phase()).isEmpty()) {
-        throw InvalidInputException.of(
-            "phases", one.phase(), "the id of a phase this setup has; it was renamed or removed");
-      }
     }
     return all;
   }

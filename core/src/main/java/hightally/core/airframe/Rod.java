@@ -48,6 +48,11 @@ public record Rod(
     return new Rod(driver, driverId, linkage, end, adjustedMm + changeMm);
   }
 
+  /** The same rod at an arm of another radius. */
+  public Rod withArm(double armRadiusMm) {
+    return new Rod(driver, driverId, linkage.withArm(armRadiusMm), end, adjustedMm);
+  }
+
   /** The same rod at another hole of the horn; its length now is as it was. */
   public Rod withHorn(double hornRadiusMm) {
     return new Rod(driver, driverId, linkage.withHorn(hornRadiusMm), end, adjustedMm);

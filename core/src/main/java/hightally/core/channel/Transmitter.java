@@ -92,13 +92,22 @@ public record Transmitter(
 
   /** The same transmitter with other levers and switches. */
   public Transmitter withInputs(List<TransmitterInput> changed) {
+    return with(clickStepPercent, changed);
+  }
+
+  /** The same transmitter with another trim step. */
+  public Transmitter withClickStep(double percent) {
+    return with(percent, inputs);
+  }
+
+  private Transmitter with(double click, List<TransmitterInput> changed) {
     return new Transmitter(
         name,
         stickMode,
         subTrimMode,
         centreMicroseconds,
         microsecondsPer100,
-        clickStepPercent,
+        click,
         trimRangeClicks,
         commandLimitPercent,
         shortestMicroseconds,

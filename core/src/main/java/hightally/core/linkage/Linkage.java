@@ -27,6 +27,12 @@ public record Linkage(
         double hornLeanDegrees,
     boolean opposite,
     boolean pushRaises) {
+  /** The same linkage with another arm. */
+  public Linkage withArm(double radiusMm) {
+    return new Linkage(
+        radiusMm, hornRadiusMm, rodLengthMm, armLeanDegrees, hornLeanDegrees, opposite, pushRaises);
+  }
+
   /** The same linkage in another hole of the horn. */
   public Linkage withHorn(double radiusMm) {
     return new Linkage(

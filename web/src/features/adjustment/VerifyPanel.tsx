@@ -1,0 +1,90 @@
+import { useState } from "react";
+import { useVerify, type OpenAdjustment } from "@/api/queries";
+import { wayWords } from "@/domain/words";
+import { useModel } from "@/features/aircraft/model";
+import { Button } from "@/ui/button";
+import { Failure } from "@/ui/message";
+import { TextLine } from "@/ui/text-line";
+
+type Expected = OpenAdjustment["verification"][number];
+
+/** At the end: every stick to its ends, the way seen and the throws measured. */
+export function VerifyPanel({ open }: { open: OpenAdjustment }) {
+  return (
+    <ul className="mt-5 divide-y divide-line border-t border-line" data-verify>
+      {open.verification.map((one) => (
+        <Surface key={one.surface} open={open} expected={one} />
+      ))}
+    </ul>
+  );
+}
+
+const read = (text: string) => (text.trim() === "" ? NaN : Number(text.replace(",", ".")));
+
+function Surface({ open, expected }: { open: OpenAdjustment; expected: Expected }) {
+  const { standing, draft } = useModel();
+  const verify = useVerify(standing.id);
+  const seen = expected.measured;
+  const [plus, setPlus] = useState(seen?.plusMm.toFixed(1) ?? "");
+  const [minus, setMinus] = useState(seen?.minusMm.toFixed(1) ?? "");
+  const way = draft.present.surfaces.find((one) => one.id === expected.surface) ?? false;
+  const [up, down] = wayWords(way);
+  const save = (rightWay: boolean) => {
+    const typed = [read(plus), read(minus)];
+    const [plusMm = 0, minusMm = 0] = typed.map((mm) => (Number.isFinite(mm) ? mm : 0));
+    if (!rightWay || typed.every(Number.isFinite)) {
+      verify.mutate({
+        version: open.version,
+        verified: { surface: expected.surface, plusMm, minusMm, rightWay },
+      });
+    }
+  };
+  return (
+    <li className="py-3" data-verify-surface={expected.surface}>
+      <p className="text-lg">
+        <strong>{expected.name}</strong>: {expected.how}. First {expected.first}.{" "}
+        <span className="figures text-soft">
+          Expected {expected.plusMm.toFixed(1)} mm {up}, {expected.minusMm.toFixed(1)} mm {down}.
+        </span>
+      </p>
+      <form
+        className="flex flex-wrap items-end gap-2"
+        onSubmit={(event) => {
+          event.preventDefault();
+          save(true);
+        }}
+      >
+        <TextLine
+          label={`${expected.name}, mm ${up}`}
+          inputMode="decimal"
+          width="w-36"
+          value={plus}
+          onValue={setPlus}
+        />
+        <TextLine
+          label={`${expected.name}, mm ${down}`}
+          inputMode="decimal"
+          width="w-36"
+          value={minus}
+          onValue={setMinus}
+        />
+        <Button type="submit" disabled={verify.isPending}>
+          Right way, note it
+        </Button>
+        <Button look="warn" onClick={() => save(false)} disabled={verify.isPending}>
+          Wrong way
+        </Button>
+      </form>
+      {expected.words !== "" && (
+        <p
+          role="status"
+          className={`font-medium ${expected.fits ? "text-done" : "text-grounded"}`}
+          data-fits={expected.fits}
+        >
+          {expected.words}
+        </p>
+      )}
+      {verify.isError && <Failure error={verify.error} />}
+    </li>
+  );
+}

@@ -1,0 +1,160 @@
+import { useOpenAdjustment, type OpenAdjustment, type PlannedRod } from "@/api/queries";
+import { CONTROL_KEYS, clickWords, controlName, travelWords } from "@/domain/words";
+import { useModel } from "@/features/aircraft/model";
+import { Button } from "@/ui/button";
+import { Empty } from "@/ui/card";
+import { Failure, Waiting } from "@/ui/message";
+
+const BOX = "border border-ink p-1 align-top";
+
+/** The whole work order on one page, with room for what is measured. */
+export function WorkSheetPage() {
+  const { standing, draft } = useModel();
+  const open = useOpenAdjustment(standing.id);
+  if (open.data === undefined) {
+    return open.isError ? <Failure error={open.error} /> : <Waiting what="the work order" />;
+  }
+  if (open.data === null) {
+    return <Empty title="No adjustment is open">Begin one on the Adjust page.</Empty>;
+  }
+  const { plan } = open.data;
+  const turned = plan.rods.filter((rod) => rod.steps !== 0);
+  const whole = plan.steps.filter((step) => step.surface === "");
+  const first = whole.slice(0, 2);
+  const last = whole.slice(2);
+  return (
+    <div className="mx-auto max-w-[820px]">
+      <Button look="main" className="no-print mb-3" onClick={() => print()}>
+        Print
+      </Button>
+      <article
+        className="rounded-card border border-line bg-sheet p-6 text-sm print:border-0 print:p-0"
+        data-work-sheet
+      >
+        <h2 className="text-2xl">{draft.present.name}: work order</h2>
+        <p className="mb-2 text-soft">
+          From revision {open.data.revisionNumber} to {standing.newest.number + 1}. The maker's
+          manual outranks this sheet.
+        </p>
+        {first.map((step) => (
+          <Step key={step.title} title={step.title} words={`${step.detail} ${step.caution}`} />
+        ))}
+        <p className="mt-2">
+          One surface after the other, trim in: mark, trim to zero, turn, check at the mark, trim
+          back in for the next.
+        </p>
+        <table className="figures mt-1 w-full border-collapse">
+          <thead>
+            <tr className="text-left">
+              {["Surface", "Turn", "Gauge, in to zeroed", "Measured", "Stands after", "✓"].map(
+                (one) => (
+                  <th key={one} className={BOX}>
+                    {one}
+                  </th>
+                ),
+              )}
+            </tr>
+          </thead>
+          <tbody>
+            {turned.map((rod) => (
+              <Row key={rod.surface} rod={rod} />
+            ))}
+          </tbody>
+        </table>
+        <Phases open={open.data} />
+        {last.map((step) => (
+          <Step key={step.title} title={step.title} words={`${step.detail} ${step.caution}`} />
+        ))}
+        <Throws open={open.data} />
+      </article>
+    </div>
+  );
+}
+
+function Step({ title, words }: { title: string; words: string }) {
+  return (
+    <p className="mt-1.5 flex gap-2">
+      <span aria-hidden className="mt-0.5 size-4 shrink-0 border border-ink" />
+      <span>
+        <strong>{title}.</strong> {words}
+      </span>
+    </p>
+  );
+}
+
+function Row({ rod }: { rod: PlannedRod }) {
+  const { draft } = useModel();
+  const way = draft.present.surfaces.find((one) => one.id === rod.surface) ?? false;
+  const [turn] = rod.sentence.replace(`${rod.surfaceName}: `, "").split(". ");
+  return (
+    <tr>
+      <td className={BOX}>
+        <strong>{rod.surfaceName}</strong>
+      </td>
+      <td className={BOX}>{turn?.replace(/\.$/, "")}</td>
+      <td className={BOX}>{travelWords(rod.todayMm - rod.targetMm, way)}</td>
+      <td className={`${BOX} w-20`} />
+      <td className={BOX}>{travelWords(rod.afterMm, way)}</td>
+      <td className={`${BOX} w-8`} />
+    </tr>
+  );
+}
+
+function Phases({ open }: { open: OpenAdjustment }) {
+  return (
+    <table className="figures mt-3 w-full border-collapse">
+      <thead>
+        <tr className="text-left">
+          <th className={BOX}>Trims afterwards</th>
+          {CONTROL_KEYS.map((key) => (
+            <th key={key} className={BOX}>
+              {controlName(key)}
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {open.plan.phases.map((phase) => (
+          <tr key={phase.phase}>
+            <td className={BOX}>{phase.name}</td>
+            {CONTROL_KEYS.map((key) => (
+              <td key={key} className={BOX}>
+                {clickWords(key, phase.after[key])}
+              </td>
+            ))}
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+function Throws({ open }: { open: OpenAdjustment }) {
+  return (
+    <table className="figures mt-3 w-full border-collapse">
+      <thead>
+        <tr className="text-left">
+          {["At full stick", "Which way first", "Expected, mm", "Measured, mm"].map((one) => (
+            <th key={one} className={BOX}>
+              {one}
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {open.verification.map((one) => (
+          <tr key={one.surface}>
+            <td className={BOX}>
+              {one.name}: {one.how.toLowerCase()}
+            </td>
+            <td className={BOX}>{one.first}</td>
+            <td className={BOX}>
+              {one.plusMm.toFixed(1)} / {one.minusMm.toFixed(1)}
+            </td>
+            <td className={`${BOX} w-32`} />
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
