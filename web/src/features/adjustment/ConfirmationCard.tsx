@@ -25,46 +25,48 @@ export function ConfirmationCard() {
           const learned = one.learnedClickPercent;
           const arms = one.learnedArms;
           return (
-            <li key={one.phase + one.control} className="flex flex-wrap items-center gap-2">
+            <li key={one.phase + one.control} className="border-b border-line pb-2 last:border-0">
               <strong className={one.done ? "text-done" : "text-grounded"}>
                 {one.phase}, {controlName(keyOf(one.control as Control)).toLowerCase()}:{" "}
-                {one.done ? "done" : "second round"}
-              </strong>
-              <span className="min-w-60 flex-1">{one.words}</span>
-              {learned != null && Math.abs(learned - step) > 0.005 && (
-                <Button
-                  disabled={learn.isPending}
-                  onClick={() =>
-                    learn.mutate({
-                      basedOn,
-                      clickStepPercent: Math.round(learned * 100) / 100,
-                      arms: [],
-                    })
-                  }
-                >
-                  Reckon with {learned.toFixed(2)} % a click
-                </Button>
-              )}
-              {arms.length > 0 && (
-                <Button
-                  disabled={learn.isPending}
-                  onClick={() =>
-                    learn.mutate({
-                      basedOn,
-                      clickStepPercent: step,
-                      arms: arms.map((arm) => ({
-                        surface: arm.surface,
-                        armRadiusMm: Math.round(arm.learnedMm * 10) / 10,
-                      })),
-                    })
-                  }
-                >
-                  Reckon with an arm of{" "}
-                  {arms
-                    .map((arm) => `${arm.learnedMm.toFixed(1)} mm (${arm.name.toLowerCase()})`)
-                    .join(", ")}
-                </Button>
-              )}
+                {one.done ? "done" : "second round"}.
+              </strong>{" "}
+              <span>{one.words}</span>
+              <span className="mt-1 flex flex-wrap gap-2 empty:hidden">
+                {learned != null && Math.abs(learned - step) > 0.005 && (
+                  <Button
+                    disabled={learn.isPending}
+                    onClick={() =>
+                      learn.mutate({
+                        basedOn,
+                        clickStepPercent: Math.round(learned * 100) / 100,
+                        arms: [],
+                      })
+                    }
+                  >
+                    Reckon with {learned.toFixed(2)} % a click
+                  </Button>
+                )}
+                {arms.length > 0 && (
+                  <Button
+                    disabled={learn.isPending}
+                    onClick={() =>
+                      learn.mutate({
+                        basedOn,
+                        clickStepPercent: step,
+                        arms: arms.map((arm) => ({
+                          surface: arm.surface,
+                          armRadiusMm: Math.round(arm.learnedMm * 10) / 10,
+                        })),
+                      })
+                    }
+                  >
+                    Reckon with an arm of{" "}
+                    {arms
+                      .map((arm) => `${arm.learnedMm.toFixed(1)} mm (${arm.name.toLowerCase()})`)
+                      .join(", ")}
+                  </Button>
+                )}
+              </span>
             </li>
           );
         })}

@@ -1,5 +1,5 @@
 import { zodResolver } from "@hookform/resolvers/zod";
-import { useEffect } from "react";
+import { useEffect, useState } from "react";
 import { useForm } from "react-hook-form";
 import { useNavigate, useParams } from "react-router";
 import {
@@ -15,8 +15,10 @@ import { useModel } from "@/features/aircraft/model";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Failure, Waiting } from "@/ui/message";
+import { CardTable } from "./CardTable";
 import { PhaseTrims } from "./PhaseTrims";
 import { ChoiceRow, TextRow } from "./rows";
+import { SimulatedFlight } from "./SimulatedFlight";
 import { standingTrims } from "./standing";
 import { AIRS, WINDS, flightSchema } from "./schema";
 
@@ -73,6 +75,7 @@ function Entry({ fields, corrected, flights }: EntryProps) {
   const blank = fresh(flights[0]?.report, standingIn(setup.phases.at(-1)?.id ?? ""));
   const navigate = useNavigate();
   const range = standing.newest.setup.transmitter.trimRangeClicks;
+  const [byCard, setByCard] = useState(false);
   const add = useAddFlight(standing.id);
   const correct = useCorrectFlight(standing.id);
   const key = `high-tally.flight.${standing.id}.${corrected?.id ?? "new"}`;
@@ -113,7 +116,27 @@ function Entry({ fields, corrected, flights }: EntryProps) {
           ? `Flight on revision ${standing.newest.number}`
           : `Correct the flight on revision ${corrected.revisionNumber}`}
       </h2>
-      <PhaseTrims form={form} range={range} standingIn={standingIn} />
+      <div className="flex gap-2" role="group" aria-label="Entered">
+        <Button
+          look={byCard ? "plain" : "main"}
+          onClick={() => setByCard(false)}
+          aria-pressed={!byCard}
+        >
+          By thumb
+        </Button>
+        <Button
+          look={byCard ? "main" : "plain"}
+          onClick={() => setByCard(true)}
+          aria-pressed={byCard}
+        >
+          From the field card
+        </Button>
+      </div>
+      {byCard ? (
+        <CardTable form={form} range={range} />
+      ) : (
+        <PhaseTrims form={form} range={range} standingIn={standingIn} />
+      )}
       <Card title="The day">
         <div className="space-y-3">
           <TextRow
@@ -146,6 +169,7 @@ function Entry({ fields, corrected, flights }: EntryProps) {
       >
         Save the flight
       </Button>
+      {corrected === undefined && <SimulatedFlight form={form} />}
     </form>
   );
 }

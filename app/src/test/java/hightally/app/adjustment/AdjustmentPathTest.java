@@ -16,17 +16,8 @@ class AdjustmentPathTest extends ApiTest {
   void goesFromAFlightToARevisionWithTrimsAtZero() throws Exception {
     String at = newModel();
     long flight = flight(at, 6, -4, 0);
-    JsonNode open =
-        post(
-                at + "/adjustment",
-                Map.of("flightId", flight, "reference", "", "presetsTakeUp", false))
-            .json();
-    assertThat(
-            post(
-                    at + "/adjustment",
-                    Map.of("flightId", flight, "reference", "", "presetsTakeUp", false))
-                .status())
-        .isEqualTo(409);
+    JsonNode open = post(at + "/adjustment", begin(flight)).json();
+    assertThat(post(at + "/adjustment", begin(flight)).status()).isEqualTo(409);
     int last = open.at("/plan/steps").size() - 1;
     assertThat(close(at, open.get("version").asInt()).status()).isEqualTo(422);
     assertThat(move(at, last + 1, 0).body()).contains("step is " + (last + 1));
@@ -64,11 +55,7 @@ class AdjustmentPathTest extends ApiTest {
   void rulerAndArithmeticAreSettledBeforeItIsClosedAndTheNextFlightConfirms() throws Exception {
     String at = newModel();
     long flight = flight(at, 0, 12, 0);
-    JsonNode open =
-        post(
-                at + "/adjustment",
-                Map.of("flightId", flight, "reference", "", "presetsTakeUp", false))
-            .json();
+    JsonNode open = post(at + "/adjustment", begin(flight)).json();
     JsonNode rod = rod(open, "elevator");
     double computed = rod.get("targetMm").asDouble() - rod.get("todayMm").asDouble();
     JsonNode measured = gauge(at, "elevator", 1.5 * computed, "OPEN", 0).json();
@@ -102,6 +89,111 @@ class AdjustmentPathTest extends ApiTest {
             step * (12 - predicted) / (12 - 4.0), org.assertj.core.api.Assertions.within(1e-9));
   }
 
+  /**
+   * What was flown is learned from; the model is as it was, so the same flight goes on to count.
+   */
+  @Test
+  void whatAFlightTeachesIsTakenIntoTheDescriptionForASecondRound() throws Exception {
+    String at = newModel();
+    adjusted(at, flight(at, 0, 12, 0));
+    long second = flight(at, 0, 4, 0, 2);
+    JsonNode said = get(at + "/confirmation").json().at("/0/controls");
+    JsonNode pitch = said.get(said.size() - 1);
+    JsonNode arm = pitch.at("/learnedArms/0");
+    assertThat(arm.get("surface").asText()).isEqualTo("elevator");
+    double factor = (12.0 - pitch.get("predicted").asInt()) / (12 - 4);
+    assertThat(arm.get("learnedMm").asDouble() / arm.get("radiusMm").asDouble())
+        .isCloseTo(factor, org.assertj.core.api.Assertions.within(1e-9));
+    String plan = at + "/flights/" + second + "/adjustment";
+    double before = rod(plan(plan), "elevator").get("exactMm").asDouble();
+
+    JsonNode made = learn(at, "elevator", arm.get("learnedMm").asDouble()).json();
+    assertThat(made.get("corrects").asBoolean()).isTrue();
+    assertThat(get(at).json().get("trimsHoldSince").asInt()).isEqualTo(2);
+    assertThat(get(at + "/confirmation").json()).isEmpty();
+    // The same clicks move the rod by as much more as the arm is longer than it was taken to be.
+    assertThat(rod(plan(plan), "elevator").get("exactMm").asDouble() / before)
+        .isBetween(0.97 * factor, 1.03 * factor);
+    assertThat(learn(at, "nowhere", 12).body()).contains("arms is nowhere");
+    assertThat(learn(at, "elevator", 0.5).body()).contains("1 to 100 mm");
+  }
+
+  @Test
+  void whatMovesNoSurfaceLeavesTheFlightsTrimsStanding() throws Exception {
+    String at = newModel();
+    long flight = flight(at, 6, 0, 0);
+    ObjectNode setup = (ObjectNode) get(at).json().at("/newest/setup");
+    assertThat(revise(at, 1, setup.put("name", "Renamed")).status()).isEqualTo(201);
+    assertThat(get(at + "/flights/" + flight + "/adjustment").status()).isEqualTo(200);
+    ((ObjectNode) setup.at("/channels/0")).put("subTrimMicroseconds", 25);
+    assertThat(revise(at, 2, setup).status()).isEqualTo(201);
+    Answer refused = get(at + "/flights/" + flight + "/adjustment");
+    assertThat(refused.status()).isEqualTo(409);
+    assertThat(refused.body()).contains("since revision 3 its trims no longer fit");
+  }
+
+  @Test
+  void aSurfaceSeenToGoTheWrongWayKeepsTheOrderOpenAndGivingUpNamesWhatToTurnBack()
+      throws Exception {
+    String at = newModel();
+    post(at + "/adjustment", begin(flight(at, 0, 12, 0)));
+    JsonNode open = get(at + "/adjustment").json();
+    assertThat(open.get("undo")).isEmpty();
+    int last = open.at("/plan/steps").size() - 1;
+    int version = move(at, last, 0).json().get("version").asInt();
+    JsonNode wrong = verified(at, 14, 14, false, version).json();
+    assertThat(wrong.get("undo").toString()).contains("Elevator").contains("turn");
+    int now = wrong.get("version").asInt();
+    assertThat(close(at, now).body()).contains("Seen to move the wrong way: Elevator");
+    JsonNode shown = wrong.at("/verification");
+    JsonNode expected = null;
+    for (JsonNode one : shown) {
+      expected = one.get("surface").asText().equals("elevator") ? one : expected;
+    }
+    double up = expected.get("plusMm").asDouble();
+    double down = expected.get("minusMm").asDouble();
+    JsonNode right = verified(at, up, down, true, now).json();
+    assertThat(right.get("verification").toString()).contains("As expected.");
+    assertThat(close(at, right.get("version").asInt()).status()).isEqualTo(200);
+  }
+
+  private Map<String, Object> begin(long flight) {
+    return Map.of("flightId", flight, "reference", "", "presetsTakeUp", false);
+  }
+
+  private void adjusted(String at, long flight) throws Exception {
+    JsonNode open = post(at + "/adjustment", begin(flight)).json();
+    JsonNode moved = move(at, open.at("/plan/steps").size() - 1, 0).json();
+    assertThat(close(at, moved.get("version").asInt()).status()).isEqualTo(200);
+  }
+
+  private JsonNode plan(String path) throws Exception {
+    return json.createObjectNode().set("plan", get(path).json());
+  }
+
+  private Answer revise(String at, int basedOn, JsonNode setup) throws Exception {
+    return post(
+        at + "/revisions", Map.of("basedOn", basedOn, "reason", "For this test", "setup", setup));
+  }
+
+  private Answer learn(String at, String surface, double radius) throws Exception {
+    JsonNode newest = get(at).json().get("newest");
+    return post(
+        at + "/learned",
+        Map.of(
+            "basedOn", newest.get("number"),
+            "clickStepPercent", newest.at("/setup/transmitter/clickStepPercent"),
+            "arms", java.util.List.of(Map.of("surface", surface, "armRadiusMm", radius))));
+  }
+
+  private Answer verified(String at, double plus, double minus, boolean rightWay, int version)
+      throws Exception {
+    Map<String, Object> seen =
+        Map.of("surface", "elevator", "plusMm", plus, "minusMm", minus, "rightWay", rightWay);
+    String body = json.writeValueAsString(Map.of("verified", seen, "version", version));
+    return send(HttpMethod.PUT, at + "/adjustment/verified", MediaType.APPLICATION_JSON, body);
+  }
+
   private static JsonNode rod(JsonNode open, String surface) {
     for (JsonNode rod : open.at("/plan/rods")) {
       if (rod.get("surface").asText().equals(surface)) {
@@ -133,10 +225,14 @@ class AdjustmentPathTest extends ApiTest {
   }
 
   private long flight(String at, int roll, int pitch, int yaw) throws Exception {
+    return flight(at, roll, pitch, yaw, 1);
+  }
+
+  private long flight(String at, int roll, int pitch, int yaw, int revision) throws Exception {
     ObjectNode report =
         (ObjectNode) get("/api/aircraft/1/flights").json().at("/0/report").deepCopy();
     report.set("trims", json.valueToTree(Map.of("roll", roll, "pitch", pitch, "yaw", yaw)));
-    Answer added = post(at + "/flights", Map.of("revisionNumber", 1, "report", report));
+    Answer added = post(at + "/flights", Map.of("revisionNumber", revision, "report", report));
     assertThat(added.status()).as(added.body()).isEqualTo(201);
     return added.json().get("id").asLong();
   }

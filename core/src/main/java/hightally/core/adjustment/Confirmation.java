@@ -4,9 +4,11 @@ import hightally.core.airframe.DriverKind;
 import hightally.core.airframe.Surface;
 import hightally.core.phase.Trims;
 import hightally.core.quantity.Control;
+import hightally.core.quantity.Words;
 import hightally.core.setup.Setup;
 import hightally.core.signal.SignalPath;
 import java.util.ArrayList;
+import java.util.DoubleSummaryStatistics;
 import java.util.List;
 import java.util.Locale;
 
@@ -44,8 +46,8 @@ public record Confirmation(
   private static final double LEAST = 0.5;
   private static final double MOST = 2;
 
-  /** From so many clicks on, a control tells something about the others. */
-  private static final int TELLING_CLICKS = 4;
+  /** With fewer clicks in the rods than this, a pilot's click more or less says nothing. */
+  private static final int TELLING_CLICKS = 8;
 
   private static final double ALIKE = 0.15;
 
@@ -60,33 +62,35 @@ public record Confirmation(
         found.add(of(setup, control, was, expected, now));
       }
     }
-    String others = others(found, setup.transmitter().clickStepPercent());
-    return found.stream().map(one -> one.learns() ? one.saying(others) : one).toList();
+    return together(found, setup.transmitter().clickStepPercent());
   }
 
   private static Confirmation of(Setup setup, Control control, int was, int expected, int now) {
+    String compared =
+        Words.clicks(control, now) + " where " + Words.clicks(control, expected) + " was predicted";
     if (Math.abs(now - expected) <= setup.house().confirmClicks()) {
-      String words = "Confirmed: " + now + " where " + expected + " was predicted.";
+      String words = "Confirmed: " + compared + ".";
       return new Confirmation(control, was, expected, now, true, null, List.of(), words);
     }
     double step = setup.transmitter().clickStepPercent();
     double factor = was == now ? 0 : (double) (was - expected) / (was - now);
-    if (factor < LEAST || factor > MOST) {
+    boolean few = Math.abs(was - expected) < TELLING_CLICKS;
+    if (few || factor < LEAST || factor > MOST) {
       String words =
-          now
-              + " clicks where "
-              + expected
-              + " were predicted, and no click step or arm explains it: look at balance, a slipping"
-              + " linkage, or turns made the wrong way.";
+          compared
+              + (few
+                  ? ". So few clicks went into the rods that this may be the pilot's: fly it again,"
+                      + " and adjust once it has settled."
+                  : ", and no click step or arm explains it: look at balance, a slipping linkage, or"
+                      + " turns made the wrong way.");
       return new Confirmation(control, was, expected, now, false, null, List.of(), words);
     }
     String words =
         String.format(
             Locale.ROOT,
-            "%d clicks where %d were predicted: a click moves as much as %.2f %%, not %.2f %%, or the"
-                + " arm acts with %.0f %% of its radius.",
-            now,
-            expected,
+            "%s: a click moves as much as %.2f %%, not %.2f %%, or the arm acts with %.0f %% of its"
+                + " radius.",
+            compared,
             step * factor,
             step,
             100 * factor);
@@ -112,41 +116,44 @@ public record Confirmation(
     return learnedClickPercent != null;
   }
 
-  private Confirmation saying(String more) {
-    return new Confirmation(
-        control,
-        before,
-        predicted,
-        flown,
-        done,
-        learnedClickPercent,
-        learnedArms,
-        words + " " + more);
+  private Confirmation deciding(Double click, List<LearnedArm> arms, String more) {
+    String all = words + " " + more;
+    return new Confirmation(control, before, predicted, flown, done, click, arms, all);
   }
 
-  /** Which of the two the controls together speak for. */
-  private static String others(List<Confirmation> all, double step) {
-    List<Confirmation> telling =
-        all.stream().filter(one -> Math.abs(one.before - one.predicted) >= TELLING_CLICKS).toList();
-    if (telling.stream().anyMatch(Confirmation::done)) {
-      return "Another control is confirmed, so it is not the click step: correct the arm.";
-    }
-    double most =
-        telling.stream()
+  /** What the controls together speak for: the click step moves all, an arm only its own. */
+  private static List<Confirmation> together(List<Confirmation> all, double step) {
+    boolean another =
+        all.stream()
+            .anyMatch(one -> one.done && Math.abs(one.before - one.predicted) >= TELLING_CLICKS);
+    DoubleSummaryStatistics clicks =
+        all.stream()
             .filter(Confirmation::learns)
             .mapToDouble(one -> one.learnedClickPercent)
-            .max()
-            .orElse(0);
-    double least =
-        telling.stream()
-            .filter(Confirmation::learns)
-            .mapToDouble(one -> one.learnedClickPercent)
-            .min()
-            .orElse(0);
-    if (telling.stream().filter(Confirmation::learns).count() > 1 && most - least <= ALIKE * step) {
-      return "All controls say the same: it is the click step.";
-    }
-    return "One control cannot tell the two apart: count the clicks from end to end, then correct"
-        + " the one that is wrong.";
+            .summaryStatistics();
+    boolean alike = clicks.getCount() > 1 && clicks.getMax() - clicks.getMin() <= ALIKE * step;
+    return all.stream()
+        .map(
+            one -> {
+              if (!one.learns()) {
+                return one;
+              }
+              if (another) {
+                return one.deciding(
+                    null,
+                    one.learnedArms,
+                    "Another control is confirmed, so it is not the click step.");
+              }
+              return alike
+                  ? one.deciding(
+                      one.learnedClickPercent,
+                      List.of(),
+                      "All controls say the same, so it is the click step.")
+                  : one.deciding(
+                      one.learnedClickPercent,
+                      one.learnedArms,
+                      "One control cannot tell the two apart: count the clicks from end to end.");
+            })
+        .toList();
   }
 }

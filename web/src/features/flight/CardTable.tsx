@@ -1,0 +1,149 @@
+import { useState } from "react";
+import { useWatch, type UseFormReturn } from "react-hook-form";
+import type { FlightReport } from "@/api/queries";
+import { CONTROL_KEYS, controlName, type ControlKey } from "@/domain/words";
+import { useModel } from "@/features/aircraft/model";
+import { Card } from "@/ui/card";
+import { Choice } from "@/ui/choice";
+
+type Reading = FlightReport["phases"][number];
+type Unit = "clicks" | "%" | "µs";
+
+interface Props {
+  form: UseFormReturn<FlightReport>;
+  range: number;
+}
+
+/** The field card's table in one screen: every phase a row, in the unit the transmitter shows. */
+export function CardTable({ form, range }: Props) {
+  const { standing } = useModel();
+  const { transmitter, phases } = standing.newest.setup;
+  const [unit, setUnit] = useState<Unit>("clicks");
+  const report = useWatch({ control: form.control }) as FlightReport;
+  const base = phases.at(-1)?.id ?? "";
+  const perClick = {
+    clicks: 1,
+    "%": transmitter.clickStepPercent,
+    µs: (transmitter.clickStepPercent * transmitter.microsecondsPer100) / 100,
+  }[unit];
+  const reading = (id: string): Reading | undefined =>
+    id === base ? { ...report, phase: base } : report.phases.find((one) => one.phase === id);
+  const set = (id: string, part: Partial<Reading>) => {
+    if (id === base) {
+      for (const [name, value] of Object.entries(part)) {
+        form.setValue(name as "trims", value as FlightReport["trims"]);
+      }
+      return;
+    }
+    const blank: Reading = {
+      phase: id,
+      trims: { roll: 0, pitch: 0, yaw: 0 },
+      throttlePercent: 50,
+      sure: "SURE",
+      turnsDiffer: false,
+    };
+    form.setValue("phases", [
+      ...report.phases.filter((one) => one.phase !== id),
+      { ...blank, ...reading(id), ...part },
+    ]);
+  };
+  return (
+    <Card title="Trims from the field card">
+      <Choice
+        label="The transmitter shows"
+        value={unit}
+        onValue={setUnit}
+        options={[
+          ["clicks", "clicks"],
+          ["%", "percent"],
+          ["µs", "microseconds"],
+        ]}
+      />
+      <table className="mt-2 w-full text-sm" data-card-table>
+        <thead>
+          <tr className="text-left text-soft">
+            <th className="font-medium">Phase</th>
+            {CONTROL_KEYS.map((key) => (
+              <th key={key} className="font-medium">
+                {controlName(key)}
+              </th>
+            ))}
+            <th className="font-medium">Sure?</th>
+          </tr>
+        </thead>
+        <tbody>
+          {[...phases].reverse().map((phase) => (
+            <tr key={phase.id} className="border-t border-line">
+              <td className="max-w-24 py-1 pr-1">{phase.name}</td>
+              {CONTROL_KEYS.map((key) => (
+                <td key={key} className="py-1 pr-1">
+                  <Cell
+                    key={unit}
+                    name={`${phase.name}, ${key}, ${unit}`}
+                    clicks={reading(phase.id)?.trims[key]}
+                    perClick={perClick}
+                    range={range}
+                    onClicks={(clicks) => {
+                      const trims = reading(phase.id)?.trims ?? { roll: 0, pitch: 0, yaw: 0 };
+                      set(phase.id, { trims: { ...trims, [key as ControlKey]: clicks } });
+                    }}
+                  />
+                </td>
+              ))}
+              <td>
+                <input
+                  type="checkbox"
+                  className="size-6 accent-[var(--brand)]"
+                  aria-label={`${phase.name}: sure`}
+                  checked={reading(phase.id)?.sure === "SURE"}
+                  onChange={(event) =>
+                    set(phase.id, { sure: event.target.checked ? "SURE" : "NOT" })
+                  }
+                />
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="mt-1 text-sm text-soft">
+        Plus is right, nose up, right. A row left empty was not flown. Stored in whole clicks of{" "}
+        {transmitter.clickStepPercent} %.
+      </p>
+    </Card>
+  );
+}
+
+interface CellProps {
+  name: string;
+  clicks: number | undefined;
+  perClick: number;
+  range: number;
+  onClicks: (clicks: number) => void;
+}
+
+function Cell({ name, clicks, perClick, range, onClicks }: CellProps) {
+  const [typed, setTyped] = useState<string | null>(null);
+  const shown = clicks === undefined ? "" : String(Math.round(clicks * perClick * 10) / 10);
+  const value = Math.round(Number((typed ?? "").replace(",", ".").replace("−", "-")) / perClick);
+  const wrong =
+    typed !== null && typed.trim() !== "" && !(Number.isFinite(value) && Math.abs(value) <= range);
+  return (
+    <input
+      aria-label={name}
+      aria-invalid={wrong}
+      title={wrong ? `${name}: at most ${Math.round(range * perClick)} either way` : undefined}
+      inputMode="text"
+      className={`figures h-11 w-full min-w-12 rounded-card border bg-sheet px-1 text-center text-base ${wrong ? "border-2 border-grounded" : "border-line-strong"}`}
+      value={typed ?? shown}
+      onBlur={() => !wrong && setTyped(null)}
+      onChange={(event) => {
+        const text = event.target.value;
+        setTyped(text);
+        const read = Math.round(Number(text.replace(",", ".").replace("−", "-")) / perClick);
+        if (text.trim() !== "" && Number.isFinite(read) && Math.abs(read) <= range) {
+          onClicks(read);
+        }
+      }}
+    />
+  );
+}
