@@ -93,7 +93,8 @@ def main():
 def adjust(at, flight, reference):
     """Follows the work order to its end: the rods it names are the ones that fly next."""
     opened = call("POST", at + "/adjustment",
-                  {"flightId": flight, "reference": reference, "presetsTakeUp": True})
+                  {"flightId": flight, "reference": reference, "presetsTakeUp": True,
+                   "controls": ["ROLL", "PITCH", "YAW"]})
     for rod in opened["plan"]["rods"]:
         if rod["steps"]:
             print("   ", rod["sentence"])

@@ -58,17 +58,18 @@ export const usePreview = (
   flightId: number | undefined,
   reference: string,
   presetsTakeUp: boolean,
+  controls: Schemas["Beginning"]["controls"],
 ) =>
   useQuery({
     placeholderData: keepPreviousData,
-    queryKey: ["adjustment", aircraftId, "of", flightId, reference, presetsTakeUp],
+    queryKey: ["adjustment", aircraftId, "of", flightId, reference, presetsTakeUp, controls],
     enabled: flightId !== undefined,
     queryFn: () =>
       answered(
         api.GET("/api/aircraft/{aircraftId}/flights/{flightId}/adjustment", {
           params: {
             path: { aircraftId, flightId: flightId ?? 0 },
-            query: { reference, presetsTakeUp },
+            query: { reference, presetsTakeUp, controls },
           },
         }),
       ),

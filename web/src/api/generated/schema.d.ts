@@ -3032,6 +3032,7 @@ export interface components {
       flightId: number;
       reference: string;
       presetsTakeUp: boolean;
+      controls: ("ROLL" | "PITCH" | "YAW")[];
     };
     Seen: {
       /** Format: int32 */
@@ -4958,6 +4959,7 @@ export interface operations {
       query?: {
         reference?: string;
         presetsTakeUp?: boolean;
+        controls?: ("ROLL" | "PITCH" | "YAW")[];
       };
       header?: never;
       path: {

@@ -6,7 +6,7 @@ import {
   type Flight,
   type PlannedRod,
 } from "@/api/queries";
-import { day, travelWords, type Way } from "@/domain/words";
+import { day, travelWords, type Control, type Way } from "@/domain/words";
 import { useModel } from "@/features/aircraft/model";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
@@ -22,13 +22,14 @@ export function PlanView({ flight }: { flight: Flight }) {
   const settling = useSettling(standing.id);
   const [chosen, setChosen] = useState("");
   const [presetsTakeUp, setPresetsTakeUp] = useState(false);
+  const [controls, setControls] = useState<Control[]>(["ROLL", "PITCH", "YAW"]);
   const flown = [
     draft.present.phases.at(-1)?.id ?? "",
     ...flight.report.phases.map((one) => one.phase),
   ];
   const proposed = settling.data?.reference ?? "";
   const reference = chosen !== "" ? chosen : flown.includes(proposed) ? proposed : (flown[0] ?? "");
-  const plan = usePreview(standing.id, flight.id, reference, presetsTakeUp);
+  const plan = usePreview(standing.id, flight.id, reference, presetsTakeUp, controls);
   const begin = useBeginAdjustment(standing.id);
   if (plan.data === undefined) {
     return plan.isError ? <Failure error={plan.error} /> : <Waiting what="the plan" />;
@@ -37,8 +38,8 @@ export function PlanView({ flight }: { flight: Flight }) {
   return (
     <div className="mx-auto max-w-4xl space-y-3">
       <h2 className="text-xl">Trims of {day(flight.report.flownOn)}, turned into metal</h2>
-      {flown.length > 1 && (
-        <div className="flex flex-wrap items-end gap-3">
+      <div className="flex flex-wrap items-end gap-x-5 gap-y-2">
+        {flown.length > 1 && (
           <Choice
             label="Phase whose trim becomes metal"
             value={reference}
@@ -49,17 +50,32 @@ export function PlanView({ flight }: { flight: Flight }) {
                 (one) => [one.id, one.name + (one.id === proposed ? " (flown most)" : "")] as const,
               )}
           />
-          <label className="flex h-9 items-center gap-2">
-            <input
-              type="checkbox"
-              className="size-4 accent-[var(--brand)]"
-              checked={presetsTakeUp}
-              onChange={(event) => setPresetsTakeUp(event.target.checked)}
+        )}
+        <fieldset className="flex h-9 items-center gap-3">
+          <legend className="sr-only">Trims that go into the rods</legend>
+          <span className="text-soft">Into the rods:</span>
+          {(["ROLL", "PITCH", "YAW"] as const).map((one) => (
+            <Tick
+              key={one}
+              label={one.toLowerCase()}
+              checked={controls.includes(one)}
+              onChecked={(on) => {
+                const rest = controls.filter((each) => each !== one);
+                if (on || rest.length > 0) {
+                  setControls(on ? [...rest, one] : rest);
+                }
+              }}
             />
-            Presets take up what the rods leave
-          </label>
-        </div>
-      )}
+          ))}
+        </fieldset>
+        {flown.length > 1 && (
+          <Tick
+            label="Presets take up what the rods leave"
+            checked={presetsTakeUp}
+            onChecked={setPresetsTakeUp}
+          />
+        )}
+      </div>
       {settling.data?.ready === true && (
         <p className="text-soft">
           Settled trims count with the middle of their flights, not with the last one alone.
@@ -99,7 +115,7 @@ export function PlanView({ flight }: { flight: Flight }) {
         <Button
           look="main"
           large
-          onClick={() => begin.mutate({ flightId: flight.id, reference, presetsTakeUp })}
+          onClick={() => begin.mutate({ flightId: flight.id, reference, presetsTakeUp, controls })}
           disabled={begin.isPending}
         >
           Start at the bench
@@ -109,6 +125,26 @@ export function PlanView({ flight }: { flight: Flight }) {
         </p>
       </div>
     </div>
+  );
+}
+
+interface TickProps {
+  label: string;
+  checked: boolean;
+  onChecked: (checked: boolean) => void;
+}
+
+function Tick({ label, checked, onChecked }: TickProps) {
+  return (
+    <label className="flex h-9 items-center gap-2">
+      <input
+        type="checkbox"
+        className="size-4 accent-[var(--brand)]"
+        checked={checked}
+        onChange={(event) => onChecked(event.target.checked)}
+      />
+      {label}
+    </label>
   );
 }
 

@@ -1,8 +1,10 @@
 package hightally.app.adjustment;
 
+import hightally.app.adjustment.Adjustments.Wish;
 import hightally.app.aircraft.Revision;
 import hightally.core.adjustment.AdjustmentPlan;
 import hightally.core.guide.BenchVerification;
+import hightally.core.quantity.Control;
 import java.util.List;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
@@ -32,8 +34,10 @@ class AdjustmentController {
    *
    * @param reference id of the phase whose trim becomes metal; empty for the last
    * @param presetsTakeUp whether the other phases' own trims go into their presets
+   * @param controls whose trims go into the rods
    */
-  record Beginning(long flightId, String reference, boolean presetsTakeUp) {}
+  record Beginning(
+      long flightId, String reference, boolean presetsTakeUp, List<Control> controls) {}
 
   /** The step the pilot is at, and the version he saw. */
   record Progress(int step, int version) {}
@@ -46,8 +50,9 @@ class AdjustmentController {
       @PathVariable long aircraftId,
       @PathVariable long flightId,
       @RequestParam(defaultValue = "") String reference,
-      @RequestParam(defaultValue = "false") boolean presetsTakeUp) {
-    return adjustments.preview(aircraftId, flightId, reference, presetsTakeUp);
+      @RequestParam(defaultValue = "false") boolean presetsTakeUp,
+      @RequestParam(defaultValue = "ROLL,PITCH,YAW") List<Control> controls) {
+    return adjustments.preview(aircraftId, flightId, new Wish(reference, presetsTakeUp, controls));
   }
 
   @GetMapping("/adjustment")
@@ -62,7 +67,9 @@ class AdjustmentController {
   @ResponseStatus(HttpStatus.CREATED)
   OpenAdjustment begin(@PathVariable long aircraftId, @RequestBody Beginning beginning) {
     return adjustments.begin(
-        aircraftId, beginning.flightId(), beginning.reference(), beginning.presetsTakeUp());
+        aircraftId,
+        beginning.flightId(),
+        new Wish(beginning.reference(), beginning.presetsTakeUp(), beginning.controls()));
   }
 
   @PutMapping("/adjustment")

@@ -6,6 +6,7 @@ import hightally.core.adjustment.FlownTrims;
 import hightally.core.flight.PhaseReading;
 import hightally.core.guide.BenchVerification.Verified;
 import hightally.core.phase.Trims;
+import hightally.core.quantity.Control;
 import jakarta.persistence.Convert;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
@@ -49,6 +50,9 @@ class AdjustmentEntity {
   private String referencePhase;
   private boolean presetsTakeUp;
 
+  @Convert(converter = Controls.class)
+  private List<Control> controls;
+
   @Convert(converter = PhaseReadings.class)
   private List<PhaseReading> phases;
 
@@ -74,6 +78,7 @@ class AdjustmentEntity {
     referencePhase = flown.reference();
     phases = flown.phases();
     presetsTakeUp = flown.presetsTakeUp();
+    controls = flown.controls();
     gauges = List.of();
     verified = List.of();
     this.createdAt = createdAt;
@@ -122,7 +127,7 @@ class AdjustmentEntity {
       PhaseReading only = new PhaseReading(basePhase, trims(), 50, PhaseReading.Sure.SURE, false);
       return new FlownTrims(basePhase, List.of(only));
     }
-    return new FlownTrims(referencePhase, phases, presetsTakeUp);
+    return new FlownTrims(referencePhase, phases, presetsTakeUp, controls);
   }
 
   List<Gauge> gauges() {

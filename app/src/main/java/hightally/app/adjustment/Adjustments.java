@@ -16,6 +16,7 @@ import hightally.core.adjustment.RulerCheck;
 import hightally.core.airframe.Surface;
 import hightally.core.flight.PhaseReading;
 import hightally.core.guide.BenchVerification;
+import hightally.core.quantity.Control;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Validation;
 import hightally.core.setup.Setup;
@@ -59,10 +60,18 @@ public class Adjustments {
     this.clock = clock;
   }
 
+  /**
+   * What the pilot wants in the rods.
+   *
+   * @param reference id of the phase whose trim becomes metal; empty for the last
+   * @param presetsTakeUp whether presets take up what the rods leave
+   * @param controls whose trims go into the rods
+   */
+  public record Wish(String reference, boolean presetsTakeUp, List<Control> controls) {}
+
   /** What the trims of a flight would mean for the rods. */
   @Transactional(readOnly = true)
-  public AdjustmentPlan preview(
-      long aircraftId, long flightId, String reference, boolean presetsTakeUp) {
+  public AdjustmentPlan preview(long aircraftId, long flightId, Wish wish) {
     Flight flight = flights.flight(aircraftId, flightId);
     Revision newest = hangar.newest(aircraftId);
     Revision since = lineage.since(aircraftId);
@@ -75,16 +84,16 @@ public class Adjustments {
               + " its trims no longer fit the model. Fly it as it is now, and adjust from that"
               + " flight.");
     }
-    return AdjustmentPlanner.plan(
-        newest.setup(), flown(newest.setup(), flight, reference, presetsTakeUp));
+    return AdjustmentPlanner.plan(newest.setup(), flown(newest.setup(), flight, wish));
   }
 
-  private FlownTrims flown(Setup setup, Flight flight, String reference, boolean presetsTakeUp) {
+  private FlownTrims flown(Setup setup, Flight flight, Wish wish) {
     String base = setup.basePhase().id();
     return new FlownTrims(
-        reference.isEmpty() ? base : reference,
+        wish.reference().isEmpty() ? base : wish.reference(),
         log.settled(flight.aircraftId(), flight),
-        presetsTakeUp);
+        wish.presetsTakeUp(),
+        wish.controls());
   }
 
   /**
@@ -218,14 +227,13 @@ public class Adjustments {
 
   /** Begins a work order from a flight. */
   @Transactional
-  public OpenAdjustment begin(
-      long aircraftId, long flightId, String reference, boolean presetsTakeUp) {
+  public OpenAdjustment begin(long aircraftId, long flightId, Wish wish) {
     if (entity(aircraftId).isPresent()) {
       throw new ConflictException("An adjustment of this model is open already: finish it first.");
     }
-    preview(aircraftId, flightId, reference, presetsTakeUp);
+    preview(aircraftId, flightId, wish);
     Flight flight = flights.flight(aircraftId, flightId);
-    FlownTrims flown = flown(hangar.newest(aircraftId).setup(), flight, reference, presetsTakeUp);
+    FlownTrims flown = flown(hangar.newest(aircraftId).setup(), flight, wish);
     return read(adjustments.save(new AdjustmentEntity(flight, flown, clock.instant())));
   }
 

@@ -1,6 +1,7 @@
 package hightally.app.demo;
 
 import hightally.app.adjustment.Adjustments;
+import hightally.app.adjustment.Adjustments.Wish;
 import hightally.app.adjustment.OpenAdjustment;
 import hightally.app.aircraft.Hangar;
 import hightally.app.flight.Flight;
@@ -11,6 +12,7 @@ import hightally.core.flight.FlightReport.Air;
 import hightally.core.flight.FlightReport.Wind;
 import hightally.core.flight.PhaseReading.Sure;
 import hightally.core.phase.Trims;
+import hightally.core.quantity.Control;
 import hightally.core.response.Feel;
 import hightally.core.response.Response;
 import hightally.core.setup.Setup;
@@ -80,7 +82,8 @@ class DemoData implements ApplicationRunner {
   }
 
   private void adjust(long id, Flight flight) {
-    OpenAdjustment open = adjustments.begin(id, flight.id(), "", false);
+    OpenAdjustment open =
+        adjustments.begin(id, flight.id(), new Wish("", false, List.of(Control.values())));
     int last = open.plan().steps().size() - 1;
     OpenAdjustment done = adjustments.moveTo(id, last, open.version());
     adjustments.close(id, done.version());

@@ -40,9 +40,7 @@ class AdjustmentPathTest extends ApiTest {
   @Test
   void givenUpItLeavesTheSetupAsItWas() throws Exception {
     String at = newModel();
-    post(
-        at + "/adjustment",
-        Map.of("flightId", flight(at, 6, 0, 2), "reference", "", "presetsTakeUp", false));
+    post(at + "/adjustment", begin(flight(at, 6, 0, 2)));
     assertThat(get(at).json().at("/loop/stage").asText()).isEqualTo("ADJUST");
     Answer gone =
         send(HttpMethod.DELETE, at + "/adjustment?version=0", MediaType.APPLICATION_JSON, "");
@@ -119,6 +117,20 @@ class AdjustmentPathTest extends ApiTest {
   }
 
   @Test
+  void onlyTheChosenControlsGoIntoTheRodsAndTheOthersKeepTheirClicks() throws Exception {
+    String at = newModel();
+    JsonNode open = post(at + "/adjustment", begin(flight(at, 6, -8, 0), "PITCH")).json();
+    for (JsonNode rod : open.at("/plan/rods")) {
+      boolean elevator = rod.get("surface").asText().equals("elevator");
+      assertThat(rod.get("steps").asInt() != 0).as(rod.toString()).isEqualTo(elevator);
+    }
+    assertThat(open.at("/plan/phases/0/after/roll").asInt()).isEqualTo(6);
+    assertThat(Math.abs(open.at("/plan/phases/0/after/pitch").asInt())).isLessThanOrEqualTo(2);
+    assertThat(open.at("/plan/steps/1/detail").asText()).contains("stays in throughout: roll 6");
+    assertThat(post(at + "/adjustment", begin(1)).body()).contains("open already");
+  }
+
+  @Test
   void whatMovesNoSurfaceLeavesTheFlightsTrimsStanding() throws Exception {
     String at = newModel();
     long flight = flight(at, 6, 0, 0);
@@ -158,7 +170,12 @@ class AdjustmentPathTest extends ApiTest {
   }
 
   private Map<String, Object> begin(long flight) {
-    return Map.of("flightId", flight, "reference", "", "presetsTakeUp", false);
+    return begin(flight, "ROLL", "PITCH", "YAW");
+  }
+
+  private static Map<String, Object> begin(long flight, String... controls) {
+    return Map.of(
+        "flightId", flight, "reference", "", "presetsTakeUp", false, "controls", controls);
   }
 
   private void adjusted(String at, long flight) throws Exception {

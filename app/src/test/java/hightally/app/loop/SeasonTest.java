@@ -109,7 +109,15 @@ class SeasonTest extends ApiTest {
 
   private void adjust(long flight, String reference) throws Exception {
     Map<String, Object> begin =
-        Map.of("flightId", flight, "reference", reference, "presetsTakeUp", true);
+        Map.of(
+            "flightId",
+            flight,
+            "reference",
+            reference,
+            "presetsTakeUp",
+            true,
+            "controls",
+            List.of("ROLL", "PITCH", "YAW"));
     JsonNode open = post(at + "/adjustment", begin).json();
     int last = open.at("/plan/steps").size() - 1;
     String body = json.writeValueAsString(Map.of("step", last, "version", open.get("version")));

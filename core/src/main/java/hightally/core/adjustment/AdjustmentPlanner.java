@@ -33,6 +33,7 @@ import java.util.Map;
 public final class AdjustmentPlanner {
   private final Setup setup;
   private final Trims trims;
+  private final Trims staying;
   private final HouseValues house;
   private final SignalPath path;
   private final Positions trimmed;
@@ -50,7 +51,8 @@ public final class AdjustmentPlanner {
     reference = setup.phases().indexOf(setup.phase(flown.reference()).orElseThrow());
     presetsTakeUp = flown.presetsTakeUp();
     gone = flown.gone(setup);
-    trims = readings.get(reference).trims();
+    trims = readings.get(reference).trims().only(flown.controls()::contains);
+    staying = readings.get(reference).trims().only(one -> !flown.controls().contains(one));
     this.setup = setup;
     for (PhaseReading reading : readings) {
       Validation.check(reading);
@@ -58,8 +60,8 @@ public final class AdjustmentPlanner {
     }
     house = setup.house();
     path = SignalPath.of(setup);
-    trimmed = path.evaluateTrimmed(rest(reference), reference, trims);
-    untrimmed = path.evaluateTrimmed(rest(reference), reference, Trims.ZERO);
+    trimmed = path.evaluateTrimmed(rest(reference), reference, readings.get(reference).trims());
+    untrimmed = path.evaluateTrimmed(rest(reference), reference, staying);
   }
 
   /** Sticks centred, the throttle where it was when the phase was flown. */
@@ -94,7 +96,7 @@ public final class AdjustmentPlanner {
     List<Surface> order = path.surfacesInDrivingOrder();
     order.forEach(this::planRod);
     PhasesAfter phases = new PhasesAfter(path, turned(), readings, reference, presetsTakeUp);
-    List<WorkStep> steps = WorkOrder.steps(setup, trims, rods, phases.outcomes());
+    List<WorkStep> steps = WorkOrder.steps(setup, trims, staying, rods, phases.outcomes());
     return new AdjustmentPlan(
         trims,
         readings.get(reference).phase(),

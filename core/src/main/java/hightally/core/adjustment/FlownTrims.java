@@ -2,6 +2,7 @@ package hightally.core.adjustment;
 
 import hightally.core.flight.PhaseReading;
 import hightally.core.phase.Trims;
+import hightally.core.quantity.Control;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.setup.Setup;
 import java.util.ArrayList;
@@ -14,17 +15,23 @@ import java.util.List;
  * @param phases trims of the phases that were flown; the others count as they stand in the setup
  * @param presetsTakeUp whether presets take up what the rods leave, in every phase, so that all
  *     clicks are zero
+ * @param controls whose trims go into the rods; the clicks of the others stay
  */
-public record FlownTrims(String reference, List<PhaseReading> phases, boolean presetsTakeUp) {
+public record FlownTrims(
+    String reference, List<PhaseReading> phases, boolean presetsTakeUp, List<Control> controls) {
   private static final double HALF_THROTTLE_PERCENT = 50;
 
   public FlownTrims {
     phases = List.copyOf(phases);
+    controls = controls == null ? List.of() : List.copyOf(controls);
+    if (controls.isEmpty()) {
+      throw InvalidInputException.of("controls", "none", "at least one of roll, pitch, yaw");
+    }
   }
 
   /** The other phases keep clicks of their own. */
   public FlownTrims(String reference, List<PhaseReading> phases) {
-    this(reference, phases, false);
+    this(reference, phases, false, List.of(Control.values()));
   }
 
   /** One trim, flown in the phase that is on when no other is. */

@@ -25,16 +25,18 @@ final class WorkOrder {
 
   private final Setup setup;
   private final Trims trims;
+  private final Trims staying;
   private final List<WorkStep> steps = new ArrayList<>();
 
-  private WorkOrder(Setup setup, Trims trims) {
+  private WorkOrder(Setup setup, Trims trims, Trims staying) {
     this.setup = setup;
+    this.staying = staying;
     this.trims = trims;
   }
 
   static List<WorkStep> steps(
-      Setup setup, Trims trims, List<PlannedRod> rods, List<PhaseOutcome> phases) {
-    WorkOrder order = new WorkOrder(setup, trims);
+      Setup setup, Trims trims, Trims staying, List<PlannedRod> rods, List<PhaseOutcome> phases) {
+    WorkOrder order = new WorkOrder(setup, trims, staying);
     order.begin();
     List<PlannedRod> todo = rods.stream().filter(PlannedRod::toDo).toList();
     for (int i = 0; i < todo.size(); i++) {
@@ -55,7 +57,12 @@ final class WorkOrder {
     whole(
         Kind.TRIMS_IN,
         "Trims in: " + orZero(trims.words(control -> true)),
-        "The transmitter must show the trims of the flight. Set them if it does not.",
+        "The transmitter must show the trims of the flight. Set them if it does not."
+            + (staying.allZero()
+                ? ""
+                : " What is not going into the rods stays in throughout: "
+                    + staying.words(control -> true)
+                    + "."),
         "");
   }
 

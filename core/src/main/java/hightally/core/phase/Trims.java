@@ -36,6 +36,15 @@ public record Trims(
     };
   }
 
+  /** The trims of some controls, the others at zero. */
+  public Trims only(Predicate<Control> chosen) {
+    Trims some = ZERO;
+    for (Control control : Control.values()) {
+      some = chosen.test(control) ? some.with(control, of(control)) : some;
+    }
+    return some;
+  }
+
   /** Whether every trim is centred. */
   public boolean allZero() {
     return equals(ZERO);
