@@ -27,6 +27,16 @@ export const useProgramSheet = (setup: Setup | undefined) =>
         : () => answered(api.POST("/api/program/sheet", { body: { setup } })),
   });
 
+/** The little drawings beside terms, asked for when one is opened. */
+export const useTerms = (setup: Setup, channel: number, open: boolean) =>
+  useQuery({
+    ...while_,
+    queryKey: ["terms", setup, channel],
+    queryFn: open
+      ? () => answered(api.POST("/api/program/terms", { body: { setup, channel } }))
+      : skipToken,
+  });
+
 const SEARCH_LOOK_MS = 150;
 
 /** A search that is begun, watched and, when the setup changes or the pilot says so, stopped. */

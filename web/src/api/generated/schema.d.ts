@@ -322,6 +322,23 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/program/terms": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** What rate, expo, sub-trim and the like do, drawn from this setup's values */
+    post: operations["terms"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/program/sheet": {
     parameters: {
       query?: never;
@@ -2232,6 +2249,18 @@ export interface components {
       /** Format: double */
       clickStepPercent: number;
     };
+    TermsAsked: {
+      setup: components["schemas"]["Setup"];
+      /** Format: int32 */
+      channel: number;
+    };
+    TermCurve: {
+      term: string;
+      places: number[];
+      plain: number[];
+      now: number[];
+      caption: string;
+    };
     ProgramAsked: {
       setup: components["schemas"]["Setup"];
     };
@@ -3773,6 +3802,30 @@ export interface operations {
         };
         content: {
           "*/*": components["schemas"]["CurvePoint"][];
+        };
+      };
+    };
+  };
+  terms: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["TermsAsked"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["TermCurve"][];
         };
       };
     };

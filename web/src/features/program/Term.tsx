@@ -1,39 +1,22 @@
 import { Popover } from "radix-ui";
-import type { ReactNode } from "react";
+import { useState, type ReactNode } from "react";
+import type { Schemas } from "@/api/client";
+import { useTerms } from "@/api/program";
 import { useModel } from "@/features/aircraft/model";
 
 const W = 200;
 const H = 110;
 const X = (s: number) => 100 + 88 * s;
 const Y = (v: number) => 55 - 44 * v;
-const line = (f: (s: number) => number) =>
-  Array.from({ length: 41 }, (_, i) => i / 20 - 1)
-    .map((s, i) => `${i === 0 ? "M" : "L"}${X(s).toFixed(1)} ${Y(f(s)).toFixed(1)}`)
-    .join("");
-
 interface Known {
   title: string;
   words: string;
-  draw: (values: Values) => ReactNode;
-}
-
-/** What the drawings take from the model on the page. */
-interface Values {
-  expo: number;
-  rate: number;
-  subTrim: number;
-  low: number;
-  high: number;
-  fade: number;
-  start: number;
-  differential: number;
+  /** What no curve shows. */
+  draw?: (fadeSeconds: number) => ReactNode;
 }
 
 const Axes = () => (
   <path d={`M${X(-1)} ${Y(0)}H${X(1)}M${X(0)} ${Y(1.1)}V${Y(-1.1)}`} stroke="var(--line-strong)" />
-);
-const Faint = ({ d }: { d: string }) => (
-  <path d={d} fill="none" stroke="var(--soft)" strokeDasharray="4 4" />
 );
 const Bold = ({ d }: { d: string }) => (
   <path d={d} fill="none" stroke="var(--brand)" strokeWidth={2.5} />
@@ -48,80 +31,33 @@ const TERMS = {
   rate: {
     title: "Rate",
     words: "How far the surface goes at full stick. Everything between shrinks with it.",
-    draw: ({ rate }) => (
-      <>
-        <Faint d={line((s) => s)} />
-        <Bold d={line((s) => s * rate)} />
-        <Words x={X(-0.95)} y={Y(0.8)}>{`${Math.round(100 * rate)} % at the end`}</Words>
-      </>
-    ),
   },
   expo: {
     title: "Expo",
     words: "How much softer the stick is around its centre; the end stays where the rate puts it.",
-    draw: ({ expo }) => (
-      <>
-        <Faint d={line((s) => s)} />
-        <Bold d={line((s) => (1 - expo) * s + expo * s ** 3)} />
-        <Words x={X(-0.95)} y={Y(0.8)}>{`centre ${Math.round(100 * (1 - expo))} % as steep`}</Words>
-      </>
-    ),
   },
   "sub-trim": {
     title: "Sub-trim",
     words:
       "Moves the centre of one channel. Use it for what arm and tooth leave; a large one costs travel on one side.",
-    draw: ({ subTrim }) => (
-      <>
-        <Faint d={line((s) => s)} />
-        <Bold d={line((s) => s + subTrim / 500)} />
-        <Words x={X(-0.95)} y={Y(0.8)}>{`${Math.round(subTrim)} µs here`}</Words>
-      </>
-    ),
   },
   endpoint: {
     title: "Endpoint",
     words: "How far one channel goes on each side, whatever the sticks and mixes ask.",
-    draw: ({ low, high }) => (
-      <>
-        <Faint d={line((s) => s)} />
-        <Bold d={line((s) => s * (s < 0 ? low : high))} />
-        <Words
-          x={X(-0.95)}
-          y={Y(0.8)}
-        >{`${Math.round(100 * low)} and ${Math.round(100 * high)} %`}</Words>
-      </>
-    ),
   },
   differential: {
     title: "Differential",
     words:
       "Makes the down-going aileron move less than the up-going one, against yawing out of a turn.",
-    draw: ({ differential }) => (
-      <>
-        <Faint d={line((s) => s)} />
-        <Bold d={line((s) => (s < 0 ? s * (1 - differential) : s))} />
-        <Words x={X(-0.95)} y={Y(0.8)}>{`down ${Math.round(100 * (1 - differential))} %`}</Words>
-      </>
-    ),
   },
   "start point": {
     title: "Start point",
     words: "Below it the mix does nothing; from there on it grows from zero, so nothing jumps.",
-    draw: ({ start }) => (
-      <>
-        <Faint d={line((s) => s * 0.6)} />
-        <Bold
-          d={line((s) => (s > start ? 0.6 * (s - start) : s < -start ? 0.6 * (s + start) : 0))}
-        />
-        <Words x={X(-0.95)} y={Y(0.8)}>{`nothing within ${Math.round(100 * start)} %`}</Words>
-      </>
-    ),
   },
   fade: {
     title: "Fade",
     words: "A change of phase runs in a straight line for so long. Less power comes at once.",
-    draw: ({ fade }) => (
+    draw: (fade) => (
       <>
         <Bold d={`M${X(-1)} ${Y(-0.6)}H${X(-0.4)}L${X(0.4)} ${Y(0.6)}H${X(1)}`} />
         <Words x={X(-0.95)} y={Y(0.8)}>{`${fade} s from one to the other`}</Words>
@@ -177,21 +113,12 @@ const TERMS = {
 export function Term({ name, index = 0 }: { name: keyof typeof TERMS; index?: number }) {
   const { draft } = useModel();
   const setup = draft.present;
+  const [open, setOpen] = useState(false);
+  const curves = useTerms(setup, index, open);
   const term: Known = TERMS[name];
-  const channel = setup.channels[index];
-  const phase = setup.phases[0];
-  const values: Values = {
-    expo: setup.feel.roll.expoPositivePercent / 100,
-    rate: setup.feel.roll.ratePositivePercent / 100,
-    subTrim: channel?.subTrimMicroseconds ?? 0,
-    low: (channel?.endpointLowPercent ?? 100) / 100,
-    high: (channel?.endpointHighPercent ?? 100) / 100,
-    fade: phase?.fadeSeconds ?? 0,
-    start: (setup.mixes.find((one) => one.startPercent > 0)?.startPercent ?? 20) / 100,
-    differential: (setup.phases.flatMap((one) => one.differential)[0]?.percent ?? 50) / 100,
-  };
+  const curve = curves.data?.find((one) => one.term === name);
   return (
-    <Popover.Root>
+    <Popover.Root open={open} onOpenChange={setOpen}>
       <Popover.Trigger className="underline decoration-dotted underline-offset-2">
         {term.title.toLowerCase()}
       </Popover.Trigger>
@@ -201,13 +128,33 @@ export function Term({ name, index = 0 }: { name: keyof typeof TERMS; index?: nu
           className="z-50 w-60 rounded-card border border-line-strong bg-sheet p-3 text-sm"
         >
           <p className="font-semibold">{term.title}</p>
-          <svg viewBox={`0 0 ${W} ${H}`} className="my-1 w-full" aria-hidden>
+          <svg viewBox={`0 0 ${W} ${H}`} className="my-1 w-full" aria-hidden data-term={name}>
             {name !== "priority" && <Axes />}
-            {term.draw(values)}
+            {term.draw?.(setup.phases[0]?.fadeSeconds ?? 0)}
+            {curve !== undefined && <Curve curve={curve} />}
           </svg>
           <p>{term.words}</p>
         </Popover.Content>
       </Popover.Portal>
     </Popover.Root>
+  );
+}
+
+/** Without it, dashed, and with it. */
+function Curve({ curve }: { curve: Schemas["TermCurve"] }) {
+  const line = (values: number[]) =>
+    values
+      .map(
+        (v, i) => `${i === 0 ? "M" : "L"}${X(curve.places[i] ?? 0).toFixed(1)} ${Y(v).toFixed(1)}`,
+      )
+      .join("");
+  return (
+    <>
+      <path d={line(curve.plain)} fill="none" stroke="var(--soft)" strokeDasharray="4 4" />
+      <Bold d={line(curve.now)} />
+      <Words x={X(-0.95)} y={Y(0.9)}>
+        {curve.caption}
+      </Words>
+    </>
   );
 }

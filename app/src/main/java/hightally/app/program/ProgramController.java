@@ -11,6 +11,7 @@ import hightally.core.program.MixGallery;
 import hightally.core.program.PhaseAdded;
 import hightally.core.program.ProgramRemoved;
 import hightally.core.program.ProgramSheet;
+import hightally.core.program.TermCurves;
 import hightally.core.quantity.Validation;
 import hightally.core.response.Response;
 import hightally.core.response.Shape;
@@ -93,6 +94,12 @@ class ProgramController {
   @Operation(summary = "Every feel a control can have, stick against mm")
   FeelCurves.Together curves(@RequestBody FeelCurves.CurvesAsked asked) {
     return FeelCurves.of(asked);
+  }
+
+  @PostMapping("/terms")
+  @Operation(summary = "What rate, expo, sub-trim and the like do, drawn from this setup's values")
+  List<TermCurves.TermCurve> terms(@RequestBody TermCurves.TermsAsked asked) {
+    return TermCurves.of(asked);
   }
 
   @GetMapping("/feel/words")

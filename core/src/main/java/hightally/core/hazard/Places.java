@@ -1,8 +1,8 @@
 package hightally.core.hazard;
 
 import hightally.core.quantity.Control;
-import hightally.core.signal.CommandSpans.Stretch;
 import hightally.core.signal.Moment;
+import hightally.core.signal.Stretch;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.DoubleStream;

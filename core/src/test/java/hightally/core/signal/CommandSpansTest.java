@@ -7,8 +7,6 @@ import hightally.core.Rigs;
 import hightally.core.phase.Trims;
 import hightally.core.quantity.Control;
 import hightally.core.setup.Setup;
-import hightally.core.signal.CommandSpans.Spans;
-import hightally.core.signal.CommandSpans.Stretch;
 import java.util.List;
 import java.util.Random;
 import net.jqwik.api.ForAll;
