@@ -168,8 +168,8 @@ function Rod({ rod, way }: { rod: PlannedRod; way: Way }) {
         {travelWords(rod.targetMm, way)}
       </p>
       {rod.steps !== 0 && (
-        <div className="sm:order-first sm:row-span-2 [&_figure]:w-28">
-          <TurnDrawing rod={rod} />
+        <div className="sm:order-first sm:row-span-2 [&_figure]:w-40">
+          <TurnDrawing rod={rod} way={way} />
         </div>
       )}
     </li>

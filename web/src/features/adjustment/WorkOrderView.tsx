@@ -12,7 +12,7 @@ import { TurnDrawing } from "./TurnDrawing";
 
 /** One step at a time, to be read from a metre away. */
 export function WorkOrderView({ open }: { open: OpenAdjustment }) {
-  const { standing } = useModel();
+  const { standing, draft } = useModel();
   const navigate = useNavigate();
   const move = useMoveAdjustment(standing.id);
   const close = useCloseAdjustment(standing.id);
@@ -43,6 +43,7 @@ export function WorkOrderView({ open }: { open: OpenAdjustment }) {
     return null;
   }
   const rod = rods.find((one) => one.surface === step.surface);
+  const way = draft.present.surfaces.find((one) => one.id === step.surface) ?? false;
   const finish = () => close.mutate(open.version, { onSuccess: () => void navigate("../rig") });
   return (
     <div className="mx-auto max-w-4xl">
@@ -76,7 +77,7 @@ export function WorkOrderView({ open }: { open: OpenAdjustment }) {
         </h2>
         <div className="grid gap-6 sm:grid-cols-[1fr_auto]">
           <p className="max-w-[44ch] text-xl leading-snug sm:text-2xl">{step.detail}</p>
-          {step.kind === "TURN" && rod !== undefined && <TurnDrawing rod={rod} />}
+          {step.kind === "TURN" && rod !== undefined && <TurnDrawing rod={rod} way={way} />}
         </div>
         {rod !== undefined && (step.kind === "ZERO" || step.kind === "CHECK") && (
           <GaugePanel key={rod.surface} open={open} rod={rod} />

@@ -1,5 +1,5 @@
 import { Link } from "react-router";
-import { useFlights, type Flight } from "@/api/queries";
+import { useFlights, useRevisions, type Flight } from "@/api/queries";
 import { CONTROL_KEYS, clickWords, controlName, day } from "@/domain/words";
 import { useModel } from "@/features/aircraft/model";
 import { buttonClass } from "@/ui/button";
@@ -12,6 +12,7 @@ import { Failure, Waiting } from "@/ui/message";
 export function FlightsPage() {
   const { standing } = useModel();
   const flights = useFlights(standing.id);
+  const revisions = useRevisions(standing.id);
   if (flights.data === undefined) {
     return flights.isError ? <Failure error={flights.error} /> : <Waiting what="flights" />;
   }
@@ -42,7 +43,11 @@ export function FlightsPage() {
       <ol className="space-y-3">
         {flights.data.map((flight) => (
           <li key={flight.id}>
-            <FlightCard flight={flight} since={standing.trimsHoldSince} />
+            <FlightCard
+              flight={flight}
+              since={standing.trimsHoldSince}
+              changed={revisions.data?.find((one) => one.number === flight.revisionNumber)?.reason}
+            />
           </li>
         ))}
       </ol>
@@ -51,7 +56,14 @@ export function FlightsPage() {
   );
 }
 
-function FlightCard({ flight, since }: { flight: Flight; since: number }) {
+interface FlightCardProps {
+  flight: Flight;
+  since: number;
+  /** What the revision it was on had changed. */
+  changed: string | undefined;
+}
+
+function FlightCard({ flight, since, changed }: FlightCardProps) {
   const { draft } = useModel();
   const phaseName = (id: string) =>
     draft.present.phases.find((one) => one.id === id)?.name ?? `${id} (a phase no longer there)`;
@@ -95,6 +107,8 @@ function FlightCard({ flight, since }: { flight: Flight; since: number }) {
         {report.field !== "" && `, ${report.field}`}
         {report.battery !== "" && `, ${report.battery}`}, balance {report.cgMm} mm
       </p>
+      {changed !== undefined && <p className="text-sm text-soft">Changed before it: {changed}</p>}
+      {report.goal !== "" && <p className="text-sm">To find out: {report.goal}</p>}
       {report.remarks !== "" && <p className="mt-1">{report.remarks}</p>}
       <Link
         to={String(flight.id)}

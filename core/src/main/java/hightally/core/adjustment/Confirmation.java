@@ -49,6 +49,9 @@ public record Confirmation(
   /** With fewer clicks in the rods than this, a pilot's click more or less says nothing. */
   private static final int TELLING_CLICKS = 8;
 
+  /** Two flights, each good to a click, tell nothing by less than this. */
+  private static final int TELLING_REST = 3;
+
   private static final double ALIKE = 0.15;
 
   /** Compares a flight with the prediction, control by control. */
@@ -74,13 +77,13 @@ public record Confirmation(
     }
     double step = setup.transmitter().clickStepPercent();
     double factor = was == now ? 0 : (double) (was - expected) / (was - now);
-    boolean few = Math.abs(was - expected) < TELLING_CLICKS;
+    boolean few =
+        Math.abs(was - expected) < TELLING_CLICKS || Math.abs(now - expected) < TELLING_REST;
     if (few || factor < LEAST || factor > MOST) {
       String words =
           compared
               + (few
-                  ? ". So few clicks went into the rods that this may be the pilot's: fly it again,"
-                      + " and adjust once it has settled."
+                  ? ". So few clicks may be the pilot's: fly it again, and adjust once it has settled."
                   : ", and no click step or arm explains it: look at balance, a slipping linkage, or"
                       + " turns made the wrong way.");
       return new Confirmation(control, was, expected, now, false, null, List.of(), words);

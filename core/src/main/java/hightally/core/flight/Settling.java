@@ -99,14 +99,15 @@ public final class Settling {
         counting.stream()
             .map(one -> reading(one, phase).orElseThrow().trims().of(control))
             .toList();
-    int middle = middle(clicks);
+    List<Integer> agreeing = agreeing(clicks);
+    int middle = middle(agreeing);
     String suspicion = suspicion(phase, control, counting, clicks, middle);
     if (!suspicion.isEmpty()) {
       return new TrimSeries(phase, control, State.SUSPICIOUS, middle, suspicion, points);
     }
     String missing = missing(clicks);
     return missing.isEmpty()
-        ? new TrimSeries(phase, control, State.SETTLED, middle, settled(clicks), points)
+        ? new TrimSeries(phase, control, State.SETTLED, middle, settled(agreeing), points)
         : new TrimSeries(phase, control, State.NOT_YET, middle, missing, points);
   }
 
@@ -166,12 +167,21 @@ public final class Settling {
         : "";
   }
 
-  private String settled(List<Integer> clicks) {
+  /** The newest flights that agree, as many as do. */
+  private List<Integer> agreeing(List<Integer> clicks) {
+    int first = clicks.size();
+    while (first > 0 && spread(clicks.subList(first - 1, clicks.size())) <= house.settledClicks()) {
+      first--;
+    }
+    return clicks.subList(first, clicks.size());
+  }
+
+  private static String settled(List<Integer> agreeing) {
+    int apart = spread(agreeing);
     return "Settled: "
-        + clicks.size()
-        + " flights within "
-        + spread(clicks.subList(clicks.size() - house.settledFlights(), clicks.size()))
-        + " clicks.";
+        + agreeing.size()
+        + " flights "
+        + (apart == 0 ? "alike." : "within " + apart + (apart == 1 ? " click." : " clicks."));
   }
 
   private String suspicion(
