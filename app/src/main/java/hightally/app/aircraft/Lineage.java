@@ -4,6 +4,8 @@ import hightally.core.flight.TrimsHold;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -11,6 +13,11 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Lineage {
   private final Hangar hangar;
+
+  /** Saved revisions never change, so what two of them have in common is worked out once. */
+  private final Map<Successor, Boolean> known = new ConcurrentHashMap<>();
+
+  private record Successor(long aircraftId, int number) {}
 
   Lineage(Hangar hangar) {
     this.hangar = hangar;
@@ -37,6 +44,12 @@ public class Lineage {
       }
     }
     return found;
+  }
+
+  private boolean holds(long aircraftId, Revision before, Revision now) {
+    return known.computeIfAbsent(
+        new Successor(aircraftId, now.number()),
+        key -> TrimsHold.between(before.setup(), now.setup()));
   }
 
   /** The revision since which trims mean what they mean on the newest one. */

@@ -1,7 +1,9 @@
 package hightally.core.quantity;
 
+import java.lang.reflect.Method;
 import java.lang.reflect.RecordComponent;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.regex.Pattern;
 
@@ -12,9 +14,38 @@ import java.util.regex.Pattern;
  * violations. {@link SelfChecked} records are asked once all their own components are in order.
  */
 public final class Validation {
+  /** What is asked of each component of a record, looked up once a class. */
+  private static final ClassValue<Part[]> PARTS =
+      new ClassValue<>() {
+        @Override
+        protected Part[] computeValue(Class<?> type) {
+          return Arrays.stream(type.getRecordComponents()).map(Part::of).toArray(Part[]::new);
+        }
+      };
+
   private final List<Violation> found = new ArrayList<>();
 
   private Validation() {}
+
+  private record Part(String name, Within within, Text text, Method accessor) {
+    static Part of(RecordComponent component) {
+      Method accessor = component.getAccessor();
+      accessor.setAccessible(true);
+      return new Part(
+          component.getName(),
+          component.getAnnotation(Within.class),
+          component.getAnnotation(Text.class),
+          accessor);
+    }
+
+    Object of(Record record) {
+      try {
+        return accessor.invoke(record);
+      } catch (ReflectiveOperationException e) {
+        throw new IllegalStateException("A record's accessor failed: " + name, e);
+      }
+    }
+  }
 
   /**
    * Returns the same record, or throws with everything that is wrong in it.
@@ -38,31 +69,31 @@ public final class Validation {
 
   private void walk(Record record, String path) {
     int before = found.size();
-    for (RecordComponent component : record.getClass().getRecordComponents()) {
-      component(component, read(component, record), path + component.getName());
+    for (Part part : PARTS.get(record.getClass())) {
+      component(part, part.of(record), path + part.name());
     }
     if (found.size() == before && record instanceof SelfChecked self) {
       self.check(path, found::add);
     }
   }
 
-  private void component(RecordComponent component, Object value, String path) {
+  private void component(Part part, Object value, String path) {
     if (value == null) {
       found.add(new Violation(path, "missing", "given"));
     } else if (value instanceof Number number) {
-      number(component.getAnnotation(Within.class), number, path);
+      number(part.within(), number, path);
     } else if (value instanceof String text) {
-      text(component.getAnnotation(Text.class), text, path);
+      text(part.text(), text, path);
     } else if (value instanceof Record child) {
       walk(child, path + ".");
     } else if (value instanceof List<?> list) {
-      list(component, list, path);
+      list(part, list, path);
     }
   }
 
-  private void list(RecordComponent component, List<?> list, String path) {
+  private void list(Part part, List<?> list, String path) {
     for (int i = 0; i < list.size(); i++) {
-      component(component, list.get(i), path + "[" + i + "]");
+      component(part, list.get(i), path + "[" + i + "]");
     }
   }
 
@@ -104,14 +135,5 @@ public final class Validation {
 
   private static String shortened(String text) {
     return text.length() <= 40 ? text : text.substring(0, 40) + "…";
-  }
-
-  private static Object read(RecordComponent component, Record record) {
-    try {
-      component.getAccessor().setAccessible(true);
-      return component.getAccessor().invoke(record);
-    } catch (ReflectiveOperationException e) {
-      throw new IllegalStateException("A record's accessor failed: " + component, e);
-    }
   }
 }
