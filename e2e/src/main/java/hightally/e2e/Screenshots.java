@@ -5,6 +5,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.ColorScheme;
+import com.microsoft.playwright.options.LoadState;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -59,6 +60,7 @@ public final class Screenshots {
     Page page = browser.page(width, height, theme);
     page.navigate(app.address() + path);
     page.waitForTimeout(1500);
+    page.waitForLoadState(LoadState.NETWORKIDLE);
     return page;
   }
 
@@ -166,6 +168,7 @@ public final class Screenshots {
   }
 
   private void save(Page page, String name) {
+    page.waitForLoadState(LoadState.NETWORKIDLE);
     page.screenshot(new Page.ScreenshotOptions().setPath(folder.resolve(name + ".png")));
   }
 }
