@@ -44,17 +44,9 @@ export function WorkSheetPage() {
           back in for the next.
         </p>
         <table className="figures mt-1 w-full border-collapse">
-          <thead>
-            <tr className="text-left">
-              {["Surface", "Turn", "Gauge, in to zeroed", "Measured", "Stands after", "✓"].map(
-                (one) => (
-                  <th key={one} className={BOX}>
-                    {one}
-                  </th>
-                ),
-              )}
-            </tr>
-          </thead>
+          <Head
+            cells={["Surface", "Turn", "Gauge, in to zeroed", "Measured", "Stands after", "✓"]}
+          />
           <tbody>
             {turned.map((rod) => (
               <Row key={rod.surface} rod={rod} />
@@ -68,6 +60,20 @@ export function WorkSheetPage() {
         <Throws open={open.data} />
       </article>
     </div>
+  );
+}
+
+function Head({ cells }: { cells: string[] }) {
+  return (
+    <thead>
+      <tr className="text-left">
+        {cells.map((one) => (
+          <th key={one} className={BOX}>
+            {one}
+          </th>
+        ))}
+      </tr>
+    </thead>
   );
 }
 
@@ -103,16 +109,7 @@ function Row({ rod }: { rod: PlannedRod }) {
 function Phases({ open }: { open: OpenAdjustment }) {
   return (
     <table className="figures mt-3 w-full border-collapse">
-      <thead>
-        <tr className="text-left">
-          <th className={BOX}>Trims afterwards</th>
-          {CONTROL_KEYS.map((key) => (
-            <th key={key} className={BOX}>
-              {controlName(key)}
-            </th>
-          ))}
-        </tr>
-      </thead>
+      <Head cells={["Trims afterwards", ...CONTROL_KEYS.map(controlName)]} />
       <tbody>
         {open.plan.phases.map((phase) => (
           <tr key={phase.phase}>
@@ -132,15 +129,7 @@ function Phases({ open }: { open: OpenAdjustment }) {
 function Throws({ open }: { open: OpenAdjustment }) {
   return (
     <table className="figures mt-3 w-full border-collapse">
-      <thead>
-        <tr className="text-left">
-          {["At full stick", "Which way first", "Expected, mm", "Measured, mm"].map((one) => (
-            <th key={one} className={BOX}>
-              {one}
-            </th>
-          ))}
-        </tr>
-      </thead>
+      <Head cells={["At full stick", "Which way first", "Expected, mm", "Measured, mm"]} />
       <tbody>
         {open.verification.map((one) => (
           <tr key={one.surface}>

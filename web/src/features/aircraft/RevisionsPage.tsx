@@ -41,6 +41,10 @@ export function RevisionsPage() {
     <div className="mx-auto grid max-w-[1250px] gap-4 lg:grid-cols-[minmax(0,5fr)_minmax(0,6fr)]">
       <Card title="Revisions">
         {revise.isError && <Failure error={revise.error} />}
+        <p className="mb-2 text-sm text-soft">
+          Restoring makes a new revision of the old description. Rods turned since have to be turned
+          back by hand: compare the two, it names them.
+        </p>
         <ol>
           {revisions.data.map((each) => (
             <li
@@ -56,6 +60,7 @@ export function RevisionsPage() {
                 <p className="text-sm text-soft">
                   {day(each.createdAt)}
                   {each.fromAdjustment && ", from an adjustment"}
+                  {each.corrects && ", learned in flight; the model is as it was"}
                 </p>
                 <Flown
                   trims={

@@ -59,6 +59,38 @@ class FlightStoriesTest extends Story {
     page.close();
   }
 
+  @Test
+  void aFieldCardIsTypedInAsTheTransmitterShowsItAndAnOrderGivenUpIsTurnedBack() {
+    browser.errors().clear();
+    Page page = browser.page(390, 844, ColorScheme.LIGHT);
+    page.navigate(app.address() + "models/4/fly/new");
+    button(page, "From the field card").click();
+    page.getByLabel("The transmitter shows").selectOption("%");
+    Locator cells = page.locator("[data-card-table] input[inputmode=text]");
+    cells.nth(1).fill("8");
+    cells.nth(4).fill("-1,5");
+    cells.nth(5).fill("900");
+    assertThat(cells.nth(5)).hasAttribute("aria-invalid", "true");
+    cells.nth(5).fill("0");
+    page.getByLabel("The transmitter shows").selectOption("clicks");
+    assertThat(cells.nth(1)).hasValue("16");
+    assertThat(cells.nth(4)).hasValue("-3");
+    button(page, "Save the flight").click();
+    page.waitForURL("**/fly");
+    assertThat(page.getByText("16 clicks nose up").first()).isVisible();
+    assertThat(page.getByText("pitch 3 clicks nose down").first()).isVisible();
+
+    page.navigate(app.address() + "models/4/adjust");
+    button(page, "Start at the bench").click();
+    until(page, page.locator("[data-step=CHECK]"));
+    button(page, "Give this adjustment up").click();
+    assertThat(page.locator("[data-undo] li")).hasCount(1);
+    button(page, "All of it is back: give it up").click();
+    assertThat(button(page, "Start at the bench")).isVisible();
+    assertThat(browser.errors()).isEmpty();
+    page.close();
+  }
+
   private static void until(Page page, Locator shown) {
     String counter = "[role=progressbar]";
     while (shown.count() == 0) {

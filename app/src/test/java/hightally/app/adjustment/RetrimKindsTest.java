@@ -9,6 +9,7 @@ import hightally.core.adjustment.AdjustmentPlan;
 import hightally.core.adjustment.AdjustmentPlanner;
 import hightally.core.adjustment.FlownTrims;
 import hightally.core.adjustment.PlannedRod;
+import hightally.core.adjustment.WorkStep;
 import hightally.core.airframe.DriverKind;
 import hightally.core.airframe.Surface;
 import hightally.core.flight.PhaseReading;
@@ -21,8 +22,10 @@ import hightally.core.signal.Moment;
 import hightally.core.signal.Positions;
 import hightally.core.signal.SignalPath;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Random;
+import java.util.Set;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Named;
@@ -140,6 +143,43 @@ class RetrimKindsTest extends ApiTest {
         }
         assertThat(Math.abs(rod.errorMm())).as(rod.surface()).isLessThanOrEqualTo(most + NANO);
       }
+    }
+  }
+
+  /** Every surface is marked with its trim in, turned with it out, and looked at afterwards. */
+  @ParameterizedTest
+  @MethodSource("models")
+  void theWorkOrderNeverLosesAMark(String model) throws Exception {
+    Setup setup = read(model);
+    Random random = new Random(3 + model.hashCode());
+    for (int i = 0; i < TRIES; i++) {
+      AdjustmentPlan plan = AdjustmentPlanner.plan(setup, flown(setup, random));
+      boolean trimIn = false;
+      String marked = "";
+      Set<String> turned = new HashSet<>();
+      for (WorkStep step : plan.steps()) {
+        switch (step.kind()) {
+          case SAFETY -> assertThat(turned).isEmpty();
+          case TRIMS_IN, TRIM_BACK -> trimIn = true;
+          case MARK -> {
+            assertThat(trimIn).as(model).isTrue();
+            marked = step.surface();
+          }
+          case ZERO -> trimIn = false;
+          case TURN -> {
+            assertThat(trimIn).as(model).isFalse();
+            assertThat(step.surface()).isEqualTo(marked);
+            assertThat(turned.add(marked)).as("turned once").isTrue();
+          }
+          case CHECK -> assertThat(step.surface()).isEqualTo(marked);
+          case VERIFY -> assertThat(step).isEqualTo(plan.steps().get(plan.steps().size() - 1));
+        }
+      }
+      assertThat(turned)
+          .containsExactlyInAnyOrderElementsOf(
+              plan.rods().stream().filter(PlannedRod::toDo).map(PlannedRod::surface).toList());
+      assertThat(plan.undoneFrom(plan.steps().size())).hasSize(turned.size());
+      assertThat(plan.undoneFrom(2)).isEmpty();
     }
   }
 

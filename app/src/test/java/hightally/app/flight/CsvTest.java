@@ -35,10 +35,10 @@ class CsvTest extends ApiTest {
     String at = glider();
     String text =
         "flight,flown_on,wind,air,field,battery,cg_mm,goal,remarks,phase,roll_clicks,pitch_clicks,"
-            + "yaw_clicks,throttle_percent,sure\r\n"
+            + "yaw_clicks,throttle_percent,sure,turns_differ\r\n"
             + "a,2026-09-05,CALM,SMOOTH,Long Meadow,Pack 1,83.5,Level,\"Said \"\"hm\"\", twice\","
-            + "cruise,3,-4,0,50,SURE\r\n"
-            + "a,2026-09-05,CALM,SMOOTH,Long Meadow,Pack 1,83.5,Level,,speed,3,-9,0,50,FAIRLY\r\n";
+            + "cruise,3,-4,0,50,SURE,yes\r\n"
+            + "a,2026-09-05,CALM,SMOOTH,Long Meadow,Pack 1,83.5,Level,,speed,3,-9,0,50,FAIRLY,\r\n";
     JsonNode taken = imported(at, text.getBytes(StandardCharsets.UTF_8));
     assertThat(taken.get("taken").asInt()).isEqualTo(1);
     String out = get(at + "/flights.csv").body();
@@ -47,6 +47,8 @@ class CsvTest extends ApiTest {
     JsonNode one = get(at + "/flights").json().at("/0/report");
     assertThat(get(other + "/flights").json().at("/0/report")).isEqualTo(one);
     assertThat(one.at("/phases/0/trims/pitch").asInt()).isEqualTo(-9);
+    assertThat(one.get("turnsDiffer").asBoolean()).isTrue();
+    assertThat(one.at("/phases/0/turnsDiffer").asBoolean()).isFalse();
     assertThat(one.at("/remarks").asText()).isEqualTo("Said \"hm\", twice");
   }
 
@@ -69,5 +71,43 @@ class CsvTest extends ApiTest {
     JsonNode report = get(at + "/flights").json().at("/0/report");
     assertThat(report.get("cgMm").asDouble()).isEqualTo(83.5);
     assertThat(report.get("remarks").asText()).isEqualTo("b\u00f6ig");
+  }
+
+  /** A quote that is never closed costs the rows behind it, not those before it, and is said. */
+  @Test
+  void aBrokenQuoteSpoilsOnlyWhatItSwallows() throws Exception {
+    String at = glider();
+    String text =
+        "flown_on,roll_clicks,pitch_clicks,yaw_clicks,remarks\n"
+            + "2026-09-05,1,2,0,fine\n"
+            + "2026-09-06,\"1,2,0,swallowed\n"
+            + "2026-09-07,1,2,0,too\n";
+    JsonNode found = imported(at, text.getBytes(StandardCharsets.UTF_8));
+    assertThat(found.get("taken").asInt()).isEqualTo(1);
+    assertThat(found.at("/problems/0/reason").asText()).contains("roll_clicks");
+  }
+
+  @Test
+  void trimsOfAPhaseRemovedSinceAreLeftOutAndSaid() throws Exception {
+    String at = glider();
+    String text =
+        "flight,flown_on,phase,roll_clicks,pitch_clicks,yaw_clicks\n"
+            + "a,2026-09-05,cruise,6,-8,0\n"
+            + "a,2026-09-05,speed,6,-9,0\n";
+    assertThat(imported(at, text.getBytes(StandardCharsets.UTF_8)).get("taken").asInt())
+        .isEqualTo(1);
+    JsonNode flight = get(at + "/flights").json().get(0);
+    JsonNode setup = get(at).json().at("/newest/setup");
+    JsonNode without =
+        post("/api/program/removal", Map.of("setup", setup, "id", "speed")).json().get("setup");
+    Map<String, Object> revision =
+        Map.of("basedOn", 1, "reason", "No speed phase", "setup", without);
+    assertThat(post(at + "/revisions", revision).status()).isEqualTo(201);
+    Answer plan = get(at + "/flights/" + flight.get("id") + "/adjustment");
+    assertThat(plan.status()).as(plan.body()).isEqualTo(200);
+    assertThat(plan.json().get("cautions").toString()).contains("phase speed are left out");
+    Answer gone = get(at + "/flights/" + flight.get("id") + "/adjustment?reference=speed");
+    assertThat(gone.status()).isEqualTo(422);
+    assertThat(gone.body()).contains("reference is speed").contains("cruise");
   }
 }

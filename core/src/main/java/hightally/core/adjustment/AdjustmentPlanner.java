@@ -6,6 +6,7 @@ import hightally.core.audit.Audit;
 import hightally.core.audit.Finding;
 import hightally.core.flight.PhaseReading;
 import hightally.core.linkage.RodChange;
+import hightally.core.linkage.UsableRange;
 import hightally.core.phase.Trims;
 import hightally.core.program.EntrySheet;
 import hightally.core.quantity.Control;
@@ -135,12 +136,28 @@ public final class AdjustmentPlanner {
     int index = path.indexOf(surface.id());
     boolean slave = surface.rod().driver() == DriverKind.SURFACE;
     RodChange change = slave ? behindMaster(surface, index) : behindServo(surface, index);
-    if (!(change instanceof RodChange.Found found)) {
-      throw InvalidInputException.of(
-          "surfaces[" + index + "].rod", "locked at neutral", "a linkage that reaches its neutral");
+    if (change instanceof RodChange.Locked locked) {
+      throw unreachable(index, locked.driverDegrees());
+    }
+    RodChange.Found found = (RodChange.Found) change;
+    if (Double.isNaN(found.afterDegrees())) {
+      throw unreachable(index, found.driverDegrees());
     }
     changes.put(surface.id(), found);
     rods.add(describe(surface, index, found, slave));
+  }
+
+  private InvalidInputException unreachable(int index, double driverDegrees) {
+    UsableRange range = path.range(index);
+    return InvalidInputException.of(
+        "surfaces[" + index + "].rod",
+        String.format(Locale.ROOT, "locked with what drives it at %.1f°", driverDegrees),
+        String.format(
+            Locale.ROOT,
+            "a linkage that reaches that: this one does from %.1f to %.1f°. A hole further out on the"
+                + " horn or further in on the arm, or an arm seated squarer, gives it more",
+            range.reachFrom(),
+            range.reachTo()));
   }
 
   private RodChange behindServo(Surface surface, int index) {

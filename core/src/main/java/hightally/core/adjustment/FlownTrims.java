@@ -55,7 +55,8 @@ public record FlownTrims(
   /** A reading of every phase, in the setup's order; one not flown stands as in the setup. */
   List<PhaseReading> all(Setup setup) {
     List<PhaseReading> all = new ArrayList<>();
-    PhaseReading decided = of(reference).orElseThrow(() -> missing(setup));
+    PhaseReading decided =
+        setup.phase(reference).flatMap(phase -> of(phase.id())).orElseThrow(() -> missing(setup));
     for (var phase : setup.phases()) {
       Trims standing = phase.effective(decided.trims());
       all.add(of(phase.id()).orElse(reading(phase.id(), standing)));

@@ -78,6 +78,21 @@ class AdjustmentPlannerTest {
         .hasMessageContaining("trims.pitch is 61; it must be -60 to 60 clicks");
   }
 
+  @Example
+  void aLinkageThatCannotReachSaysHowFarItDoesAndWhatElseToDo() {
+    Setup long60 =
+        Rigs.plain()
+            .withSurfaces(
+                Rigs.plain().surfaces().stream()
+                    .map(one -> one.withRod(one.rod().withArm(60)))
+                    .toList());
+    assertThatThrownBy(() -> AdjustmentPlanner.plan(long60, new Trims(0, 60, 0)))
+        .isInstanceOf(InvalidInputException.class)
+        .hasMessageContaining("locked with what drives it at")
+        .hasMessageContaining("this one does from")
+        .hasMessageContaining("further in on the arm");
+  }
+
   @Property
   void afterTheStepsEverySurfaceStandsWithinHalfAStepOfWhereItFlew(
       @ForAll long seed,
