@@ -125,6 +125,7 @@ export function PhaseTrims({ form, range, standingIn }: Props) {
             />
             Left and right turns differ
           </label>
+          {!isBase && at < 0 && <Button onClick={() => set({})}>Flown with these</Button>}
           {!isBase && at >= 0 && (
             <Button
               look="quiet"
