@@ -16,19 +16,26 @@ import { PhasesAfter } from "./PhasesAfter";
 import { TurnDrawing } from "./TurnDrawing";
 import { Failure, Waiting } from "@/ui/message";
 
+const ALL: Control[] = ["ROLL", "PITCH", "YAW"];
+
 /** What the trims of a flight mean for every rod, before anything is touched. */
 export function PlanView({ flight }: { flight: Flight }) {
   const { standing, draft } = useModel();
   const settling = useSettling(standing.id);
   const [chosen, setChosen] = useState("");
   const [presetsTakeUp, setPresetsTakeUp] = useState(false);
-  const [controls, setControls] = useState<Control[]>(["ROLL", "PITCH", "YAW"]);
+  const [picked, setPicked] = useState<Control[] | null>(null);
   const flown = [
     draft.present.phases.at(-1)?.id ?? "",
     ...flight.report.phases.map((one) => one.phase),
   ];
   const proposed = settling.data?.reference ?? "";
   const reference = chosen !== "" ? chosen : flown.includes(proposed) ? proposed : (flown[0] ?? "");
+  const series = (settling.data?.series ?? []).filter((one) => one.phase === reference);
+  const settled = series
+    .filter((one) => one.state === "SETTLED")
+    .map((one) => one.control as Control);
+  const controls = picked ?? (settled.length > 0 ? settled : ALL);
   const plan = usePreview(standing.id, flight.id, reference, presetsTakeUp, controls);
   const begin = useBeginAdjustment(standing.id);
   if (plan.data === undefined) {
@@ -54,7 +61,7 @@ export function PlanView({ flight }: { flight: Flight }) {
         <fieldset className="flex h-9 items-center gap-3">
           <legend className="sr-only">Trims that go into the rods</legend>
           <span className="text-soft">Into the rods:</span>
-          {(["ROLL", "PITCH", "YAW"] as const).map((one) => (
+          {ALL.map((one) => (
             <Tick
               key={one}
               label={one.toLowerCase()}
@@ -62,7 +69,7 @@ export function PlanView({ flight }: { flight: Flight }) {
               onChecked={(on) => {
                 const rest = controls.filter((each) => each !== one);
                 if (on || rest.length > 0) {
-                  setControls(on ? [...rest, one] : rest);
+                  setPicked(on ? [...rest, one] : rest);
                 }
               }}
             />
@@ -81,9 +88,14 @@ export function PlanView({ flight }: { flight: Flight }) {
           Settled trims count with the middle of their flights, not with the last one alone.
         </p>
       )}
-      {settling.data !== undefined && !settling.data.ready && (
+      {picked === null && settled.length > 0 && settled.length < series.length && (
         <p role="note" className="border-l-4 border-tag bg-sheet px-4 py-3">
-          Not all of these trims have settled yet: the log shows what is missing. Rods are for trims
+          Chosen are the trims that have settled; the others keep their clicks until they have.
+        </p>
+      )}
+      {settling.data !== undefined && settled.length === 0 && (
+        <p role="note" className="border-l-4 border-tag bg-sheet px-4 py-3">
+          None of these trims has settled yet: the log shows what is missing. Rods are for trims
           that stay.
         </p>
       )}
