@@ -49,7 +49,7 @@ public final class Screenshots {
     phone();
     adjustment();
     plain("settled", "models/1/fly", ColorScheme.LIGHT);
-    plain("history", "models/1/revisions", ColorScheme.LIGHT);
+    history();
   }
 
   private void plain(String name, String path, ColorScheme theme) {
@@ -77,7 +77,7 @@ public final class Screenshots {
   /** The twin with its fades taken out, so that there is something to find. */
   private void hazards() {
     Page page = open("models/4/program/phases", 1280, 800, ColorScheme.LIGHT);
-    page.getByLabel("Fade").nth(3).fill("0");
+    page.getByLabel("Fade").last().fill("0");
     page.getByRole(AriaRole.LINK, named("What every switch can do")).click();
     page.locator("[data-hazard]").first().waitFor();
     page.waitForTimeout(400);
@@ -155,6 +155,15 @@ public final class Screenshots {
     }
     page.waitForTimeout(200);
     save(page, "adjustment-step");
+  }
+
+  /** What the first adjustment changed, in values and in mm. */
+  private void history() {
+    Page page = open("models/1/revisions", 1280, 800, ColorScheme.LIGHT);
+    page.getByLabel("From").selectOption("1");
+    page.getByLabel("To").selectOption("2");
+    page.waitForTimeout(500);
+    save(page, "history");
   }
 
   private static void click(Page page, String name, int times) {
