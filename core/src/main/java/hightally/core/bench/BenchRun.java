@@ -27,7 +27,7 @@ import java.util.Locale;
  *
  * <p>On a change of phase every command runs in a straight line from the old phase's value to the
  * new one's, both taken at the sticks as they are. A motor that is to run slower or not at all does
- * so at once; only more power fades in.
+ * so at once; only more power fades in, and the other way round only from standing still.
  */
 public final class BenchRun {
   private static final double STICK_BACK = 0.02;
@@ -223,8 +223,10 @@ public final class BenchRun {
     double part = fadePart();
     int surfaces = setup.surfaces().size();
     for (int i = 0; i < target.length; i++) {
-      boolean less = i >= surfaces && setup.power().power(target[i]) <= setup.power().power(old[i]);
-      target[i] = less ? target[i] : old[i] + part * (target[i] - old[i]);
+      target[i] =
+          i < surfaces
+              ? old[i] + part * (target[i] - old[i])
+              : setup.power().fading(old[i], target[i], part);
     }
     return target;
   }

@@ -26,7 +26,7 @@ final class PowerHazards {
   private final Told[] told;
 
   /** What the motor does in one state, at each of the throttle's places. */
-  private record Told(int[] phase, double[] power, boolean[] held) {}
+  private record Told(int[] phase, double[] command, double[] power, boolean[] held) {}
 
   PowerHazards(HazardSearch search) {
     this.search = search;
@@ -145,14 +145,16 @@ final class PowerHazards {
       Moment rest = search.states().moment(number);
       int[] phases = new int[throttles.length];
       double[] power = new double[throttles.length];
+      double[] command = new double[throttles.length];
       boolean[] held = new boolean[throttles.length];
       for (int i = 0; i < throttles.length; i++) {
         Moment at = throttle(rest, throttles[i]);
         phases[i] = path.phase(at);
-        power[i] = path.motorPower(at, phases[i]);
+        command[i] = path.motorCommand(at, phases[i]);
+        power[i] = setup.power().power(command[i]);
         held[i] = path.program().held(at, phases[i]);
       }
-      told[(int) number] = new Told(phases, power, held);
+      told[(int) number] = new Told(phases, command, power, held);
     }
     return told[(int) number];
   }
@@ -174,10 +176,16 @@ final class PowerHazards {
           from > RUNS
               && 100 * (now - from) > setup.house().powerJumpPercent()
               && fade < setup.house().softFadeSeconds();
-      if (starts || jumps) {
+      boolean reverses =
+          from > RUNS
+              && now > RUNS
+              && setup.power().reverses(before.command()[i], after.command()[i])
+              && fade < setup.house().softFadeSeconds();
+      if (starts || jumps || reverses) {
         int input = search.states().used().get(which);
         Moment moved = throttle(search.states().moment(to), throttles[i]);
-        report(throttle(search.states().moment(number), throttles[i]), moved, input, from, now);
+        double turned = reverses ? -now : now;
+        report(throttle(search.states().moment(number), throttles[i]), moved, input, from, turned);
       }
     }
   }
@@ -187,10 +195,11 @@ final class PowerHazards {
     String words =
         String.format(
             Locale.ROOT,
-            "The %s takes the motor from %.0f %% to %.0f %%, the stick unmoved (phase %s to %s).",
+            "The %s takes the motor from %.0f %% to %.0f %%%s, the stick unmoved (phase %s to %s).",
             name,
             100 * from,
-            100 * to,
+            100 * Math.abs(to),
+            to < 0 ? " the other way round" : "",
             phase(before),
             phase(after));
     List<String> way = new ArrayList<>(search.states().words(before));
@@ -204,7 +213,7 @@ final class PowerHazards {
     search.keep(
         HazardKind.MOTOR_STARTS,
         setup.transmitter().inputs().get(input).id(),
-        to - from,
+        Math.abs(to - from),
         words,
         way,
         List.of(before, after));

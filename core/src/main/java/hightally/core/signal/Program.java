@@ -266,20 +266,26 @@ public final class Program {
 
   /** How hard the motors are told to turn in a phase, 0 to 1: the hardest of them. */
   double motorPower(Moment moment, int phase) {
+    return motorCount == 0 ? 0 : setup.power().power(motorCommand(moment, phase));
+  }
+
+  /** The command of the motor that is told to turn hardest, percent; 0 where there is none. */
+  double motorCommand(Moment moment, int phase) {
     if (motorCount == 0) {
       return 0;
     }
     if (!motorsMixed) {
       double throttle = throttleCurves[phase].value(throttlePercent(moment));
       double command = Math.max(-PERCENT, Math.min(PERCENT, throttle));
-      return setup.power().power(held(moment, phase) ? setup.power().cutPercent() : command);
+      return held(moment, phase) ? setup.power().cutPercent() : command;
     }
     double[] commands = commands(moment, phase);
-    double power = 0;
+    double hardest = commands[surfaceCount];
     for (int i = surfaceCount; i < commands.length; i++) {
-      power = Math.max(power, setup.power().power(commands[i]));
+      boolean harder = setup.power().power(commands[i]) > setup.power().power(hardest);
+      hardest = harder ? commands[i] : hardest;
     }
-    return power;
+    return hardest;
   }
 
   /** Whether cut or arming hold the motors. */

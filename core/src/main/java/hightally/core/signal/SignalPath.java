@@ -139,6 +139,11 @@ public final class SignalPath {
     return program.motorPower(moment, phase);
   }
 
+  /** The command of the motor that is told to turn hardest in a phase; 0 where there is none. */
+  public double motorCommand(Moment moment, int phase) {
+    return program.motorCommand(moment, phase);
+  }
+
   private Positions withSurfaces(double[] commands, double[] pulses, double[] arms) {
     double[] degrees = new double[surfaces.length];
     double[] travel = new double[surfaces.length];

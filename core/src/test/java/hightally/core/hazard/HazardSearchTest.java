@@ -48,6 +48,21 @@ class HazardSearchTest {
         id, id, "", when, 0, List.of(presets), List.of(), false, false, false, Trims.ZERO);
   }
 
+  private static Phase soft(Phase one) {
+    return new Phase(
+        one.id(),
+        one.name(),
+        "",
+        one.when(),
+        2,
+        one.presets(),
+        List.of(),
+        false,
+        false,
+        false,
+        Trims.ZERO);
+  }
+
   private static Mix mix(String id, MixSource source, String subject, double weight, String... to) {
     List<MixTarget> targets = java.util.Arrays.stream(to).map(t -> new MixTarget(t, 1)).toList();
     return new Mix(
@@ -200,6 +215,41 @@ class HazardSearchTest {
       assertThat(found.way()).contains("switch at position 3", "throttle at 100 %");
       assertThat(found.moments()).hasSize(2);
     }
+  }
+
+  @Test
+  void aMotorThatIsTurnedRoundAtOnceIsFoundAndOneThatFadesIsNot() {
+    ThrottleCurve forward = curve(List.of(), 0, 100);
+    ThrottleCurve backward = curve(List.of("landing"), 0, -30);
+    Power plain = power(List.of(backward, forward), 0, 0, List.of());
+    Power bothWays =
+        new Power(
+            plain.throttleInput(),
+            true,
+            plain.curves(),
+            plain.cutWhen(),
+            plain.cutPercent(),
+            plain.armWhen(),
+            plain.releaseWithStickBack(),
+            plain.failsafe(),
+            plain.throttleWarning(),
+            plain.startPositions(),
+            plain.timers(),
+            plain.alarms());
+    Setup setup = clean().change().power(bothWays).done();
+    assertThat(HazardSearch.of(SignalPath.of(setup)).hazards())
+        .filteredOn(one -> one.kind() == HazardKind.MOTOR_STARTS)
+        .isNotEmpty()
+        .anySatisfy(one -> assertThat(one.words()).contains("the other way round"));
+    List<Phase> faded = setup.phases().stream().map(HazardSearchTest::soft).toList();
+    Setup soft = setup.change().phases(faded).done();
+    assertThat(HazardSearch.of(SignalPath.of(soft)).hazards())
+        .noneMatch(one -> one.kind() == HazardKind.MOTOR_STARTS);
+    // Half-way into the fade it has stopped and comes up the other way; less power comes at once.
+    assertThat(bothWays.fading(100, -30, 0.5)).isEqualTo(-15);
+    assertThat(bothWays.fading(100, -30, 0)).isZero();
+    assertThat(bothWays.fading(100, 35, 0)).isEqualTo(35);
+    assertThat(bothWays.fading(35, 100, 0.5)).isEqualTo(67.5);
   }
 
   @Test
