@@ -103,11 +103,23 @@ export const useVerify = (id: number) =>
     answered(api.PUT("/api/aircraft/{aircraftId}/adjustment/verified", { ...of(id), body })),
   );
 
+/** The clicks that stand in the transmitter, asked for anew whenever an entry begins. */
+export const useStandingTrims = (id: number) =>
+  useQuery({
+    gcTime: 0,
+    queryKey: ["standing-trims", id],
+    queryFn: () => answered(api.GET("/api/aircraft/{id}/standing-trims", at(id))),
+  });
+
 /** Lets the simulated model fly: nothing is stored. */
 export const useSimulatedFlight = (id: number) =>
   useMutation({
-    mutationFn: (body: Schemas["Flown"]) =>
-      answered(api.POST("/api/aircraft/{aircraftId}/simulated-flight", { ...of(id), body })),
+    mutationFn: (query: { cgMm: number; seed: number }) =>
+      answered(
+        api.GET("/api/aircraft/{aircraftId}/simulated-flight", {
+          params: { path: { aircraftId: id }, query },
+        }),
+      ),
   });
 
 export const useImportFlights = (id: number) =>

@@ -805,7 +805,7 @@ export interface paths {
       path?: never;
       cookie?: never;
     };
-    get?: never;
+    get: operations["practise"];
     put?: never;
     post: operations["fly"];
     delete?: never;
@@ -987,6 +987,23 @@ export interface paths {
       cookie?: never;
     };
     get: operations["one"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/aircraft/{id}/standing-trims": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** The clicks that stand in the transmitter, per phase, and a click's worth */
+    get: operations["standing"];
     put?: never;
     post?: never;
     delete?: never;
@@ -1714,6 +1731,7 @@ export interface components {
       /** Format: double */
       leftPercent: number;
       sentence: string;
+      turn: string;
       turnBack: string;
     };
     Power: {
@@ -3128,6 +3146,17 @@ export interface components {
       /** Format: int32 */
       flightCount: number;
       loop: components["schemas"]["LoopState"];
+    };
+    PhaseTrims: {
+      phase: string;
+      trims: components["schemas"]["Trims"];
+    };
+    StandingTrims: {
+      phases: components["schemas"]["PhaseTrims"][];
+      /** Format: double */
+      percentPerClick: number;
+      /** Format: double */
+      microsecondsPerClick: number;
     };
     SettlingSheet: {
       reference: string;
@@ -4562,6 +4591,31 @@ export interface operations {
       };
     };
   };
+  practise: {
+    parameters: {
+      query: {
+        cgMm: number;
+        seed: number;
+      };
+      header?: never;
+      path: {
+        aircraftId: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["PhaseReading"][];
+        };
+      };
+    };
+  };
   fly: {
     parameters: {
       query?: never;
@@ -4936,6 +4990,28 @@ export interface operations {
         };
         content: {
           "*/*": components["schemas"]["Standing"];
+        };
+      };
+    };
+  };
+  standing: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "*/*": components["schemas"]["StandingTrims"];
         };
       };
     };

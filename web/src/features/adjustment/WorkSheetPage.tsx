@@ -91,13 +91,12 @@ function Step({ title, words }: { title: string; words: string }) {
 function Row({ rod }: { rod: PlannedRod }) {
   const { draft } = useModel();
   const way = draft.present.surfaces.find((one) => one.id === rod.surface) ?? false;
-  const [turn] = rod.sentence.replace(`${rod.surfaceName}: `, "").split(". ");
   return (
     <tr>
       <td className={BOX}>
         <strong>{rod.surfaceName}</strong>
       </td>
-      <td className={BOX}>{turn?.replace(/\.$/, "")}</td>
+      <td className={BOX}>{rod.turn}</td>
       <td className={BOX}>{travelWords(rod.todayMm - rod.targetMm, way)}</td>
       <td className={`${BOX} w-20`} />
       <td className={BOX}>{travelWords(rod.afterMm, way)}</td>

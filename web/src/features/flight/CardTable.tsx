@@ -1,4 +1,5 @@
 import { useState } from "react";
+import type { Schemas } from "@/api/client";
 import { useWatch, type UseFormReturn } from "react-hook-form";
 import type { FlightReport } from "@/api/queries";
 import { CONTROL_KEYS, controlName, type ControlKey } from "@/domain/words";
@@ -12,19 +13,20 @@ type Unit = "clicks" | "%" | "µs";
 interface Props {
   form: UseFormReturn<FlightReport>;
   range: number;
+  stands: Schemas["StandingTrims"];
 }
 
 /** The field card's table in one screen: every phase a row, in the unit the transmitter shows. */
-export function CardTable({ form, range }: Props) {
+export function CardTable({ form, range, stands }: Props) {
   const { standing } = useModel();
-  const { transmitter, phases } = standing.newest.setup;
+  const { phases } = standing.newest.setup;
   const [unit, setUnit] = useState<Unit>("clicks");
   const report = useWatch({ control: form.control }) as FlightReport;
   const base = phases.at(-1)?.id ?? "";
   const perClick = {
     clicks: 1,
-    "%": transmitter.clickStepPercent,
-    µs: (transmitter.clickStepPercent * transmitter.microsecondsPer100) / 100,
+    "%": stands.percentPerClick,
+    µs: stands.microsecondsPerClick,
   }[unit];
   const reading = (id: string): Reading | undefined =>
     id === base ? { ...report, phase: base } : report.phases.find((one) => one.phase === id);
@@ -107,7 +109,7 @@ export function CardTable({ form, range }: Props) {
       </table>
       <p className="mt-1 text-sm text-soft">
         Plus is right, nose up, right. A row left empty was not flown. Stored in whole clicks of{" "}
-        {transmitter.clickStepPercent} %.
+        {stands.percentPerClick} %.
       </p>
     </Card>
   );

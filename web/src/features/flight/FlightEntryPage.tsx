@@ -7,10 +7,12 @@ import {
   useCorrectFlight,
   useFields,
   useFlights,
+  useStandingTrims,
   type Field,
   type Flight,
   type FlightReport,
 } from "@/api/queries";
+import type { Schemas } from "@/api/client";
 import { useModel } from "@/features/aircraft/model";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
@@ -19,7 +21,6 @@ import { CardTable } from "./CardTable";
 import { PhaseTrims } from "./PhaseTrims";
 import { ChoiceRow, TextRow } from "./rows";
 import { SimulatedFlight } from "./SimulatedFlight";
-import { standingTrims } from "./standing";
 import { AIRS, WINDS, flightSchema } from "./schema";
 
 const today = () => new Date().toLocaleDateString("sv-SE");
@@ -30,7 +31,8 @@ export function FlightEntryPage() {
   const flightId = useParams().flightId;
   const flights = useFlights(standing.id);
   const fields = useFields();
-  if (flights.data === undefined || fields.data === undefined) {
+  const trims = useStandingTrims(standing.id);
+  if (flights.data === undefined || fields.data === undefined || trims.data === undefined) {
     return <Waiting what="the form" />;
   }
   const corrected = flights.data.find((one) => String(one.id) === flightId);
@@ -39,7 +41,8 @@ export function FlightEntryPage() {
       key={flightId ?? "new"}
       fields={fields.data}
       corrected={corrected}
-      flights={flights.data}
+      last={flights.data[0]?.report}
+      stands={trims.data}
     />
   );
 }
@@ -64,15 +67,16 @@ const fresh = (last: FlightReport | undefined, trims: FlightReport["trims"]): Fl
 interface EntryProps {
   fields: Field[];
   corrected: Flight | undefined;
-  flights: Flight[];
+  last: FlightReport | undefined;
+  stands: Schemas["StandingTrims"];
 }
 
-function Entry({ fields, corrected, flights }: EntryProps) {
+function Entry({ fields, corrected, last, stands }: EntryProps) {
   const { standing } = useModel();
-  const { setup } = standing.newest;
+  const none = { roll: 0, pitch: 0, yaw: 0 };
   const standingIn = (phase: string) =>
-    standingTrims(setup, standing.trimsHoldSince, flights, phase);
-  const blank = fresh(flights[0]?.report, standingIn(setup.phases.at(-1)?.id ?? ""));
+    stands.phases.find((one) => one.phase === phase)?.trims ?? none;
+  const blank = fresh(last, stands.phases.at(-1)?.trims ?? none);
   const navigate = useNavigate();
   const range = standing.newest.setup.transmitter.trimRangeClicks;
   const [byCard, setByCard] = useState(false);
@@ -133,7 +137,7 @@ function Entry({ fields, corrected, flights }: EntryProps) {
         </Button>
       </div>
       {byCard ? (
-        <CardTable form={form} range={range} />
+        <CardTable form={form} range={range} stands={stands} />
       ) : (
         <PhaseTrims form={form} range={range} standingIn={standingIn} />
       )}

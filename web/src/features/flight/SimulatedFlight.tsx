@@ -1,30 +1,16 @@
-import { useState } from "react";
 import type { UseFormReturn } from "react-hook-form";
 import { useSimulatedFlight, type FlightReport } from "@/api/queries";
 import { useModel } from "@/features/aircraft/model";
 import { Button } from "@/ui/button";
 import { Failure } from "@/ui/message";
 
-/** Faults the description does not know of, of a size every builder has met. */
-const FAULTS = {
-  warpMm: 0.9,
-  pitchMm: -0.8,
-  yawMm: 0.6,
-  pitchMmPerCgMm: 0.1,
-  horns: [],
-  phases: [],
-  unsteady: true,
-};
-
 /** To practise with: the simulated model flies and the trims it needs are filled in. */
 export function SimulatedFlight({ form }: { form: UseFormReturn<FlightReport> }) {
   const { standing } = useModel();
   const fly = useSimulatedFlight(standing.id);
-  const [cgMm] = useState(() => form.getValues("cgMm"));
   const start = () => {
-    const faults = { ...FAULTS, designCgMm: cgMm };
     fly.mutate(
-      { faults, cgMm: form.getValues("cgMm") || 0, seed: Date.now() % 1000 },
+      { cgMm: form.getValues("cgMm") || 0, seed: Date.now() % 1000 },
       {
         onSuccess: ([base, ...others]) => {
           if (base !== undefined) {

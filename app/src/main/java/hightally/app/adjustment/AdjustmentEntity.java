@@ -7,6 +7,7 @@ import hightally.core.flight.PhaseReading;
 import hightally.core.guide.BenchVerification.Verified;
 import hightally.core.phase.Trims;
 import hightally.core.quantity.Control;
+import hightally.core.setup.Setup;
 import jakarta.persistence.Convert;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
@@ -122,10 +123,9 @@ class AdjustmentEntity {
   }
 
   /** The clicks of every phase as they stood when the work was begun. */
-  FlownTrims flown(String basePhase) {
+  FlownTrims flown(Setup setup) {
     if (referencePhase.isEmpty()) {
-      PhaseReading only = new PhaseReading(basePhase, trims(), 50, PhaseReading.Sure.SURE, false);
-      return new FlownTrims(basePhase, List.of(only));
+      return FlownTrims.base(setup, trims());
     }
     return new FlownTrims(referencePhase, phases, presetsTakeUp, controls);
   }

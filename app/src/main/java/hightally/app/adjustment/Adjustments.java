@@ -141,7 +141,7 @@ public class Adjustments {
   }
 
   private static FlownTrims flownOf(AdjustmentEntity entity, Setup setup) {
-    return entity.flown(setup.basePhase().id());
+    return entity.flown(setup);
   }
 
   /** What the first flight after an adjustment says, phase by phase; empty if there is none. */
@@ -203,10 +203,7 @@ public class Adjustments {
           now.surface(arm.surface())
               .orElseThrow(
                   () -> InvalidInputException.of("arms", arm.surface(), "the id of a surface"));
-      Surface taught = surface.withRod(surface.rod().withArm(arm.armRadiusMm()));
-      now =
-          now.withSurfaces(
-              now.surfaces().stream().map(one -> one == surface ? taught : one).toList());
+      now = now.withSurface(surface.withRod(surface.rod().withArm(arm.armRadiusMm())));
       words.add("the arm of " + surface.name() + " acts with " + arm.armRadiusMm() + " mm");
     }
     if (words.isEmpty()) {
@@ -343,14 +340,7 @@ public class Adjustments {
 
   /** The setup with a surface's lever arm such that it moves by as much more as was measured. */
   private static Setup corrected(Setup setup, Surface surface, double ratio) {
-    return setup.withSurfaces(
-        setup.surfaces().stream()
-            .map(
-                one ->
-                    one.id().equals(surface.id())
-                        ? one.withRod(
-                            one.rod().withHorn(one.rod().linkage().hornRadiusMm() / ratio))
-                        : one)
-            .toList());
+    double horn = surface.rod().linkage().hornRadiusMm() / ratio;
+    return setup.withSurface(surface.withRod(surface.rod().withHorn(horn)));
   }
 }

@@ -5,10 +5,12 @@ import hightally.core.bench.FlyingModel;
 import hightally.core.bench.FlyingModel.Faults;
 import hightally.core.flight.PhaseReading;
 import java.util.List;
+import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 /** A simulated flight of an aircraft's newest revision: a stand-in to practise with. */
@@ -17,9 +19,11 @@ import org.springframework.web.bind.annotation.RestController;
 class SimulatedFlightController {
   private static final int DESIGN = 1;
   private final Hangar hangar;
+  private final FlightLog log;
 
-  SimulatedFlightController(Hangar hangar) {
+  SimulatedFlightController(Hangar hangar, FlightLog log) {
     this.hangar = hangar;
+    this.log = log;
   }
 
   /**
@@ -36,5 +40,17 @@ class SimulatedFlightController {
   List<PhaseReading> fly(@PathVariable long aircraftId, @RequestBody Flown flown) {
     return new FlyingModel(hangar.revision(aircraftId, DESIGN).setup(), flown.faults())
         .fly(hangar.newest(aircraftId).setup(), flown.cgMm(), flown.seed());
+  }
+
+  /**
+   * The same with faults to practise with; they belong to the balance point of the first flight, so
+   * a pack that is moved afterwards shows.
+   */
+  @GetMapping
+  List<PhaseReading> practise(
+      @PathVariable long aircraftId, @RequestParam double cgMm, @RequestParam long seed) {
+    List<Flight> flown = log.flights(aircraftId);
+    double first = flown.isEmpty() ? cgMm : flown.get(flown.size() - 1).report().cgMm();
+    return fly(aircraftId, new Flown(FlyingModel.practice(first), cgMm, seed));
   }
 }

@@ -8,6 +8,7 @@ import hightally.core.flight.PhaseReading;
 import hightally.core.flight.Settling;
 import hightally.core.flight.Settling.FlownOnce;
 import hightally.core.flight.Settling.SeriesBreak;
+import hightally.core.flight.StandingTrims;
 import hightally.core.flight.TrimSeries;
 import hightally.core.phase.Phase;
 import hightally.core.phase.Trims;
@@ -48,11 +49,7 @@ public class TrimLog {
   @Transactional(readOnly = true)
   public SettlingSheet settling(long id) {
     Setup setup = hangar.newest(id).setup();
-    List<FlownOnce> flown =
-        flights.flights(id).stream()
-            .map(one -> new FlownOnce(one.id(), one.revisionNumber(), one.report()))
-            .toList();
-    List<TrimSeries> series = Settling.of(setup, flown, breaks(id));
+    List<TrimSeries> series = Settling.of(setup, flown(id), breaks(id));
     List<Phase> lastFirst = new ArrayList<>(setup.phases());
     Collections.reverse(lastFirst);
     String reference =
@@ -76,6 +73,20 @@ public class TrimLog {
     return new SettlingSheet(reference, ready, series);
   }
 
+  /** The clicks that stand in the transmitter now. */
+  @Transactional(readOnly = true)
+  public StandingTrims standing(long id) {
+    int since = lineage.since(id).number();
+    List<FlownOnce> holding = flown(id).stream().filter(one -> one.revision() >= since).toList();
+    return StandingTrims.of(hangar.newest(id).setup(), holding);
+  }
+
+  private List<FlownOnce> flown(long id) {
+    return flights.flights(id).stream()
+        .map(one -> new FlownOnce(one.id(), one.revisionNumber(), one.report()))
+        .toList();
+  }
+
   /**
    * What a flight was trimmed to in every phase, each trim that has settled replaced by the middle
    * of the flights that count: one flight is a click off easily.
@@ -92,13 +103,7 @@ public class TrimLog {
           trims = trims.with(one.control(), one.clicks());
         }
       }
-      found.add(
-          new PhaseReading(
-              reading.phase(),
-              trims,
-              reading.throttlePercent(),
-              reading.sure(),
-              reading.turnsDiffer()));
+      found.add(reading.withTrims(trims));
     }
     return found;
   }

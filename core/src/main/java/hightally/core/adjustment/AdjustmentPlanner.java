@@ -15,7 +15,6 @@ import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Validation;
 import hightally.core.quantity.Words;
 import hightally.core.setup.Setup;
-import hightally.core.signal.Moment;
 import hightally.core.signal.Positions;
 import hightally.core.signal.SignalPath;
 import java.util.ArrayList;
@@ -61,14 +60,10 @@ public final class AdjustmentPlanner {
     }
     house = setup.house();
     path = SignalPath.of(setup);
-    trimmed = path.evaluateTrimmed(rest(reference), reference, readings.get(reference).trims());
-    untrimmed = path.evaluateTrimmed(rest(reference), reference, staying);
-  }
-
-  /** Sticks centred, the throttle where it was when the phase was flown. */
-  private Moment rest(int phase) {
-    double throttle = readings.get(phase).throttlePercent() / 100;
-    return Moment.centred(Trims.ZERO).withThrottle(throttle, true);
+    trimmed =
+        path.evaluateTrimmed(
+            readings.get(reference).rest(), reference, readings.get(reference).trims());
+    untrimmed = path.evaluateTrimmed(readings.get(reference).rest(), reference, staying);
   }
 
   /**
@@ -193,6 +188,7 @@ public final class AdjustmentPlanner {
         found.errorMm(),
         slave ? 0 : leftPercent(index, found),
         RodWords.sentence(surface, found, slave),
+        RodWords.turn(found.end(), found.steps()),
         RodWords.turn(found.end(), -found.steps()));
   }
 

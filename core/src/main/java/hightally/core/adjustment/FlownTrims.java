@@ -7,6 +7,7 @@ import hightally.core.quantity.InvalidInputException;
 import hightally.core.setup.Setup;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * The trims every phase was flown with, and which of them goes into the rods.
@@ -69,7 +70,7 @@ public record FlownTrims(
     return InvalidInputException.of("reference", reference, "a phase that was flown, of " + known);
   }
 
-  private java.util.Optional<PhaseReading> of(String phase) {
+  private Optional<PhaseReading> of(String phase) {
     return phases.stream().filter(one -> one.phase().equals(phase)).findFirst();
   }
 }

@@ -89,14 +89,9 @@ final class PhasesAfter {
     return turned.change().phases(phases).done();
   }
 
-  private Moment rest(int phase) {
-    double throttle = readings.get(phase).throttlePercent() / 100;
-    return Moment.centred(Trims.ZERO).withThrottle(throttle, true);
-  }
-
   /** The clicks that bring every surface back, by least squares over the rods at servos. */
   private double[] exact(int phase) {
-    Moment rest = rest(phase);
+    Moment rest = readings.get(phase).rest();
     Trims flown = readings.get(phase).trims();
     double[] stood = before.evaluateTrimmed(rest, phase, flown).surfaceDegrees();
     double[] neutral = before.evaluateTrimmed(rest, phase, Trims.ZERO).commandPercent();
@@ -119,7 +114,7 @@ final class PhasesAfter {
   List<PhaseOutcome> outcomes() {
     List<PhaseOutcome> found = new ArrayList<>();
     for (int phase = 0; phase < readings.size(); phase++) {
-      Moment rest = rest(phase);
+      Moment rest = readings.get(phase).rest();
       Trims flown = readings.get(phase).trims();
       double[] stood = before.evaluateTrimmed(rest, phase, flown).travelMm();
       double[] stands = after.evaluateTrimmed(rest, phase, clicks.get(phase)).travelMm();

@@ -18,6 +18,7 @@ package hightally.core.adjustment;
  * @param errorMm after against target
  * @param leftPercent trim that would take the error out, percent of command
  * @param sentence all of it in words
+ * @param turn how the end is turned, in words
  * @param turnBack how it is undone, in words
  */
 public record PlannedRod(
@@ -36,6 +37,7 @@ public record PlannedRod(
     double errorMm,
     double leftPercent,
     String sentence,
+    String turn,
     String turnBack) {
   /** Whether there is anything to turn. */
   public boolean toDo() {

@@ -28,6 +28,11 @@ public final class FlyingModel {
   private static final int ONE_IN = 6;
   private static final double NOTHING_MM = 1e-6;
 
+  /** Faults of a size every builder has met, to practise with. */
+  public static Faults practice(double designCgMm) {
+    return new Faults(0.9, -0.8, 0.6, designCgMm, 0.1, List.of(), List.of(), true);
+  }
+
   private final Setup design;
   private final Faults faults;
   private final SignalPath asDesigned;

@@ -3,6 +3,7 @@ package hightally.core.flight;
 import hightally.core.phase.Trims;
 import hightally.core.quantity.Text;
 import hightally.core.quantity.Within;
+import hightally.core.signal.Moment;
 
 /**
  * What was flown in one phase.
@@ -19,6 +20,16 @@ public record PhaseReading(
     @Within(min = 0, max = 100, unit = "%", label = "Throttle") double throttlePercent,
     Sure sure,
     boolean turnsDiffer) {
+  /** Hands off, the throttle where it was. */
+  public Moment rest() {
+    return Moment.centred(Trims.ZERO).withThrottle(throttlePercent / 100, true);
+  }
+
+  /** The same reading with other clicks. */
+  public PhaseReading withTrims(Trims changed) {
+    return new PhaseReading(phase, changed, throttlePercent, sure, turnsDiffer);
+  }
+
   /** How sure a pilot is. */
   public enum Sure {
     SURE,

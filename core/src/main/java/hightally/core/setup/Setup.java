@@ -129,6 +129,12 @@ public record Setup(
     return change().trims(changed).done();
   }
 
+  /** The same setup with one surface changed. */
+  public Setup withSurface(Surface changed) {
+    return withSurfaces(
+        surfaces.stream().map(one -> one.id().equals(changed.id()) ? changed : one).toList());
+  }
+
   /** The same setup with other surfaces. */
   public Setup withSurfaces(List<Surface> changed) {
     return change().surfaces(changed).done();
