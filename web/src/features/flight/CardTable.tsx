@@ -126,9 +126,11 @@ interface CellProps {
 function Cell({ name, clicks, perClick, range, onClicks }: CellProps) {
   const [typed, setTyped] = useState<string | null>(null);
   const shown = clicks === undefined ? "" : String(Math.round(clicks * perClick * 10) / 10);
-  const value = Math.round(Number((typed ?? "").replace(",", ".").replace("−", "-")) / perClick);
-  const wrong =
-    typed !== null && typed.trim() !== "" && !(Number.isFinite(value) && Math.abs(value) <= range);
+  const read = (text: string) => {
+    const value = Math.round(Number(text.replace(",", ".").replace("−", "-")) / perClick);
+    return text.trim() !== "" && Math.abs(value) <= range ? value : undefined;
+  };
+  const wrong = typed !== null && typed.trim() !== "" && read(typed) === undefined;
   return (
     <input
       aria-label={name}
@@ -139,11 +141,10 @@ function Cell({ name, clicks, perClick, range, onClicks }: CellProps) {
       value={typed ?? shown}
       onBlur={() => !wrong && setTyped(null)}
       onChange={(event) => {
-        const text = event.target.value;
-        setTyped(text);
-        const read = Math.round(Number(text.replace(",", ".").replace("−", "-")) / perClick);
-        if (text.trim() !== "" && Number.isFinite(read) && Math.abs(read) <= range) {
-          onClicks(read);
+        setTyped(event.target.value);
+        const value = read(event.target.value);
+        if (value !== undefined) {
+          onClicks(value);
         }
       }}
     />

@@ -35,9 +35,6 @@ import org.springframework.transaction.annotation.Transactional;
  */
 @Service
 public class Adjustments {
-  private static final double LEAST_RATIO = 0.5;
-  private static final double MOST_RATIO = 2;
-
   private final AdjustmentRepository adjustments;
   private final Hangar hangar;
   private final FlightLog flights;
@@ -104,20 +101,14 @@ public class Adjustments {
   public OpenAdjustment measure(long aircraftId, Gauge gauge, int version) {
     AdjustmentEntity found = current(aircraftId, version);
     Setup setup = hangar.revision(aircraftId, found.revisionNumber()).setup();
-    Validation.check(new RulerCheck.GaugeReading(gauge.mm()));
-    if (setup.surface(gauge.surface()).isEmpty()) {
-      throw InvalidInputException.of("surface", gauge.surface(), "the id of a surface");
-    }
+    Surface surface =
+        setup
+            .surface(gauge.surface())
+            .orElseThrow(
+                () -> InvalidInputException.of("surface", gauge.surface(), "the id of a surface"));
+    RulerCheck check = check(setup, AdjustmentPlanner.plan(setup, found.flown(setup)), gauge);
     if (gauge.choice() == Gauge.Choice.RULER) {
-      AdjustmentPlan plan = AdjustmentPlanner.plan(setup, flownOf(found, setup));
-      double ratio = gauge.mm() / computed(plan, gauge.surface());
-      if (!(ratio >= LEAST_RATIO && ratio <= MOST_RATIO)) {
-        throw InvalidInputException.of(
-            "choice",
-            "RULER",
-            "a reading between half and twice the computed one; beyond that an input is wrong that"
-                + " must be found first");
-      }
+      check.believed(setup, surface);
     }
     found.measured(gauge);
     return read(adjustments.saveAndFlush(found));
@@ -132,16 +123,15 @@ public class Adjustments {
     return read(adjustments.saveAndFlush(found));
   }
 
-  private static double computed(AdjustmentPlan plan, String surface) {
-    return plan.rods().stream()
-        .filter(rod -> rod.surface().equals(surface))
-        .mapToDouble(rod -> rod.targetMm() - rod.todayMm())
-        .findFirst()
-        .orElse(0);
-  }
-
-  private static FlownTrims flownOf(AdjustmentEntity entity, Setup setup) {
-    return entity.flown(setup);
+  private static RulerCheck check(Setup setup, AdjustmentPlan plan, Gauge gauge) {
+    double computed =
+        plan.rods().stream()
+            .filter(rod -> rod.surface().equals(gauge.surface()))
+            .mapToDouble(rod -> rod.targetMm() - rod.todayMm())
+            .findFirst()
+            .orElse(0);
+    Surface surface = setup.surface(gauge.surface()).orElseThrow();
+    return RulerCheck.of(setup, surface, computed, new RulerCheck.GaugeReading(gauge.mm()));
   }
 
   /** What the first flight after an adjustment says, phase by phase; empty if there is none. */
@@ -311,18 +301,15 @@ public class Adjustments {
 
   private OpenAdjustment read(AdjustmentEntity entity) {
     Setup setup = hangar.revision(entity.aircraftId(), entity.revisionNumber()).setup();
-    FlownTrims flown = flownOf(entity, setup);
+    FlownTrims flown = entity.flown(setup);
     AdjustmentPlan reckoned = AdjustmentPlanner.plan(setup, flown);
     List<OpenAdjustment.GaugeCheck> checks = new ArrayList<>();
     Setup believed = setup;
     for (Gauge gauge : entity.gauges()) {
-      Surface surface = setup.surface(gauge.surface()).orElseThrow();
-      double computed = computed(reckoned, gauge.surface());
-      RulerCheck.GaugeReading reading = new RulerCheck.GaugeReading(gauge.mm());
-      checks.add(
-          new OpenAdjustment.GaugeCheck(gauge, RulerCheck.of(setup, surface, computed, reading)));
+      RulerCheck check = check(setup, reckoned, gauge);
+      checks.add(new OpenAdjustment.GaugeCheck(gauge, check));
       if (gauge.choice() == Gauge.Choice.RULER) {
-        believed = corrected(believed, surface, gauge.mm() / computed);
+        believed = check.believed(believed, setup.surface(gauge.surface()).orElseThrow());
       }
     }
     AdjustmentPlan plan = believed == setup ? reckoned : AdjustmentPlanner.plan(believed, flown);
@@ -336,11 +323,5 @@ public class Adjustments {
         checks,
         BenchVerification.of(plan.after(), entity.verified()),
         plan.undoneFrom(entity.step()));
-  }
-
-  /** The setup with a surface's lever arm such that it moves by as much more as was measured. */
-  private static Setup corrected(Setup setup, Surface surface, double ratio) {
-    double horn = surface.rod().linkage().hornRadiusMm() / ratio;
-    return setup.withSurface(surface.withRod(surface.rod().withHorn(horn)));
   }
 }

@@ -1,6 +1,7 @@
 package hightally.core.adjustment;
 
 import hightally.core.airframe.Surface;
+import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Validation;
 import hightally.core.quantity.Within;
 import hightally.core.setup.Setup;
@@ -29,6 +30,11 @@ public record RulerCheck(
   private static final double QUARTER = 0.25;
   private static final double NEAR = 0.12;
 
+  /** Between half and twice a reading may be believed; beyond that an input is wrong. */
+  private static final double LEAST = 0.5;
+
+  private static final double MOST = 2;
+
   /** A gauge reading: trim in less trim zeroed, plus is up or right. */
   public record GaugeReading(
       @Within(min = -300, max = 300, unit = "mm", label = "Gauge, trim in less trim zeroed")
@@ -46,6 +52,24 @@ public record RulerCheck(
         tolerance,
         agree,
         agree ? List.of() : explained(setup, surface, computedMm, measured));
+  }
+
+  /**
+   * The setup with a surface's lever arm such that it moves by as much more as was measured.
+   *
+   * @throws InvalidInputException if the reading is not between half and twice the computed one
+   */
+  public Setup believed(Setup setup, Surface surface) {
+    double ratio = measuredMm / computedMm;
+    if (!(ratio >= LEAST && ratio <= MOST)) {
+      throw InvalidInputException.of(
+          "choice",
+          "RULER",
+          "a reading between half and twice the computed one; beyond that an input is wrong that"
+              + " must be found first");
+    }
+    double horn = surface.rod().linkage().hornRadiusMm() / ratio;
+    return setup.withSurface(surface.withRod(surface.rod().withHorn(horn)));
   }
 
   private static List<String> explained(
