@@ -11,10 +11,12 @@ import hightally.core.guide.GuideStep;
 import hightally.core.guide.School;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Validation;
+import hightally.core.setup.Setup;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -134,8 +136,18 @@ public class BenchSetUps {
     Revision newest = hangar.newest(entity.aircraftId());
     List<GuideStep> steps = Guide.steps(newest.setup());
     Map<String, BenchAnswerEntity> latest = new LinkedHashMap<>();
+    Map<Integer, Setup> then = new HashMap<>();
+    then.put(newest.number(), newest.setup());
     for (BenchAnswerEntity answer : answers.findByBenchSetUpIdOrderById(entity.id())) {
-      latest.put(answer.answer().step(), answer);
+      int revision = answer.measurement().revisionNumber();
+      Setup on =
+          then.computeIfAbsent(
+              revision, number -> hangar.revision(entity.aircraftId(), number).setup());
+      if (Guide.holds(answer.answer(), on, newest.setup())) {
+        latest.put(answer.answer().step(), answer);
+      } else {
+        latest.remove(answer.answer().step());
+      }
     }
     List<GuideAnswer> given = latest.values().stream().map(BenchAnswerEntity::answer).toList();
     List<String> ids = new ArrayList<>(steps.stream().map(GuideStep::id).toList());

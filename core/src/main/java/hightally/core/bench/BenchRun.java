@@ -2,7 +2,6 @@ package hightally.core.bench;
 
 import hightally.core.channel.Channel;
 import hightally.core.channel.TransmitterInput;
-import hightally.core.phase.Phase;
 import hightally.core.power.FailsafeSetting;
 import hightally.core.power.FlightTimer;
 import hightally.core.power.StartPosition;
@@ -20,14 +19,11 @@ import java.util.List;
 import java.util.Locale;
 
 /**
- * A simulated transmitter and receiver that keep time: phases fade, timers count, conditions that
- * must hold for a while do, the cut lets go only with the stick back, a lost link shows the
- * failsafe. Slowed channels run to where they belong, and what was demanded at switch-on is warned
- * of until it has been so once. Deterministic: time is an argument. One run belongs to one thread.
- *
- * <p>On a change of phase every command runs in a straight line from the old phase's value to the
- * new one's, both taken at the sticks as they are. A motor that is to run slower or not at all does
- * so at once; only more power fades in, and the other way round only from standing still.
+ * A simulated transmitter and receiver that keep time: phases fade ({@link PhaseFade}), timers
+ * count, conditions that must hold for a while do, the cut lets go only with the stick back, a lost
+ * link shows the failsafe. Slowed channels run to where they belong, and what was demanded at
+ * switch-on is warned of until it has been so once. Deterministic: time is an argument. One run
+ * belongs to one thread.
  */
 public final class BenchRun {
   private static final double STICK_BACK = 0.02;
@@ -41,9 +37,8 @@ public final class BenchRun {
   private final double[] trueFor;
   private final double[] timers;
   private final double[] belowFor;
+  private final PhaseFade fade;
   private int phase;
-  private int oldPhase;
-  private double fadeLeft;
   private boolean latched;
   private boolean started;
   private double[] lastPulses;
@@ -53,6 +48,7 @@ public final class BenchRun {
   public BenchRun(SignalPath path) {
     this.path = path;
     setup = path.setup();
+    fade = new PhaseFade(path);
     conditions = path.program().conditions();
     trueFor = new double[conditions.count()];
     belowFor = new double[setup.power().alarms().size()];
@@ -78,7 +74,7 @@ public final class BenchRun {
     latchAtStart(moment);
     boolean held = latched(moment);
     Moment safe = held ? moment.withThrottle(moment.throttle(), true) : moment;
-    double[] full = path.positions(faded(safe), safe).commandPercent();
+    double[] full = path.positions(fade.commands(safe, held), safe).commandPercent();
     boolean arrived = slow(full, seconds, held);
     Positions positions = path.ofCommands(slowed);
     if (hands.linkLost() && lastPulses != null) {
@@ -89,11 +85,11 @@ public final class BenchRun {
     List<String> warnings = warnings(moment);
     List<String> spoken = count(moment, seconds);
     List<String> alarms = alarms(hands, seconds);
-    boolean busy = fadeLeft > 0 || !arrived || timersRun(moment) || waits(hands.moment());
+    boolean busy = fade.underWay() || !arrived || timersRun(moment) || waits(hands.moment());
     return new BenchMoment(
         positions,
         phase,
-        fadePart(),
+        fade.part(),
         held,
         power(positions),
         shown(),
@@ -189,17 +185,8 @@ public final class BenchRun {
   /** No phase's condition asks for a phase, so it can be chosen before those that do are known. */
   private void choosePhase(Moment hands, double seconds) {
     Moment moment = hands.with(readings(hands, truths(hands, seconds)));
-    int now = conditions.phase(moment);
-    if (!started) {
-      phase = now;
-      oldPhase = now;
-    } else if (now != phase) {
-      oldPhase = phase;
-      phase = now;
-      fadeLeft = setup.phases().get(now).fadeSeconds();
-    } else {
-      fadeLeft = Math.max(0, fadeLeft - seconds);
-    }
+    phase = conditions.phase(moment);
+    fade.pass(seconds, phase);
   }
 
   private void latchAtStart(Moment moment) {
@@ -207,28 +194,6 @@ public final class BenchRun {
       started = true;
       latched = path.program().held(moment, phase);
     }
-  }
-
-  private double fadePart() {
-    Phase now = setup.phases().get(phase);
-    return now.fadeSeconds() == 0 ? 1 : 1 - fadeLeft / now.fadeSeconds();
-  }
-
-  private double[] faded(Moment moment) {
-    double[] target = path.program().commands(moment, phase);
-    if (fadeLeft == 0) {
-      return target;
-    }
-    double[] old = path.program().commands(moment, oldPhase);
-    double part = fadePart();
-    int surfaces = setup.surfaces().size();
-    for (int i = 0; i < target.length; i++) {
-      target[i] =
-          i < surfaces
-              ? old[i] + part * (target[i] - old[i])
-              : setup.power().fading(old[i], target[i], part);
-    }
-    return target;
   }
 
   /** Whether the motors are held: while cut or unarmed, and after that until the stick was back. */

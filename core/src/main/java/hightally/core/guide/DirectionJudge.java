@@ -1,5 +1,7 @@
 package hightally.core.guide;
 
+import hightally.core.airframe.DriverKind;
+import hightally.core.airframe.Servo;
 import hightally.core.airframe.Side;
 import hightally.core.airframe.Surface;
 import hightally.core.audit.Finding.Edit;
@@ -15,7 +17,12 @@ import java.util.Map;
 /**
  * What a surface that went the wrong way means. A surface with one command is reversed at its
  * servo. One with two is told apart by both: wrong in both, its servo; both surfaces of a pair
- * wrong in one, that command's sign; each wrong in another, their leads are exchanged.
+ * wrong in one, or each in another, their leads are exchanged.
+ *
+ * <p>What the stick should do stays what it is: where the model did otherwise, its description was
+ * wrong as well. So a servo found to turn the other way is reversed in the transmitter and turned
+ * round in the description, in one change; and leads found exchanged are put right by hand, which
+ * makes the description true.
  */
 final class DirectionJudge {
   private final Setup setup;
@@ -41,16 +48,48 @@ final class DirectionJudge {
       return GuideVerdict.agrees(step.id(), "The right way.");
     }
     if (commands.size() == 1 || wrong.size() == commands.size()) {
-      return GuideVerdict.differs(
-          step.id(),
-          "Wrong in every command: reverse this servo. After that, check every direction again.",
-          reversed(surface));
+      return wholly(step, surface);
     }
     if (!answered(surface, commands)) {
       return GuideVerdict.differs(
           step.id(), "Noted. The other command will tell whether it is the servo or the sign.");
     }
     return mixed(step, surface, wrong.get(0));
+  }
+
+  /** Wrong in every command: the servo, unless others on its channel go the right way. */
+  private GuideVerdict wholly(GuideStep step, Surface surface) {
+    List<Surface> others = sharing(surface);
+    if (others.stream().allMatch(one -> wrongInAll(one))) {
+      return GuideVerdict.differs(
+          step.id(),
+          "Wrong in every command: reverse this servo. After that, check every direction again.",
+          reversed(surface));
+    }
+    String names = String.join(", ", others.stream().map(Surface::name).toList());
+    return others.stream().allMatch(one -> answered(one, commands(one)))
+        ? GuideVerdict.differs(
+            step.id(),
+            "Wrong, and on one channel with "
+                + names
+                + ", so reversing the channel would turn that round. Turn this one at its own rod or"
+                + " horn, or with a reverser in its lead; then check every direction again.")
+        : GuideVerdict.differs(
+            step.id(), "Noted. It shares a channel with " + names + ": check that first.");
+  }
+
+  /** The other surfaces with a servo of their own, or the same servo, on a surface's channel. */
+  private List<Surface> sharing(Surface surface) {
+    int channel = path.channelBehind(path.indexOf(surface.id()));
+    return setup.surfaces().stream()
+        .filter(one -> one.rod().driver() == DriverKind.SERVO && !one.id().equals(surface.id()))
+        .filter(one -> path.channelBehind(path.indexOf(one.id())) == channel)
+        .toList();
+  }
+
+  private boolean wrongInAll(Surface surface) {
+    List<String> commands = commands(surface);
+    return answered(surface, commands) && wrong(surface, commands).size() == commands.size();
   }
 
   private GuideVerdict mixed(GuideStep step, Surface surface, String wrong) {
@@ -66,9 +105,8 @@ final class DirectionJudge {
           step.id(),
           "Both surfaces are wrong in "
               + wrong
-              + " and right otherwise: turn that command's sign in both, or exchange their two"
-              + " leads. Then check every direction again.",
-          signTurned(surface, partner, wrong));
+              + " and right otherwise: their leads are exchanged. Exchange the two leads at the"
+              + " receiver, then check every direction again.");
     }
     if (theirs.size() == 1) {
       return GuideVerdict.differs(
@@ -82,24 +120,46 @@ final class DirectionJudge {
             + " sit between the receiver and the servo.");
   }
 
+  /**
+   * The channel reversed, and every servo on it turned round in the description: its arm rests
+   * where it rested, and moves for a stick as it moved before.
+   */
   private Mend reversed(Surface surface) {
     int index = path.channelBehind(path.indexOf(surface.id()));
     Channel channel = setup.channels().get(index);
-    Edit edit = new Edit(List.of("channels", "" + index, "reversed"), !channel.reversed());
+    List<Edit> edits = new ArrayList<>();
+    edits.add(new Edit(List.of("channels", "" + index, "reversed"), !channel.reversed()));
+    for (int i = 0; i < setup.servos().size(); i++) {
+      Servo servo = setup.servos().get(i);
+      if (servo.channel() == channel.number()) {
+        edits.add(new Edit(List.of("servos", "" + i, "pullsOnIncrease"), !servo.pullsOnIncrease()));
+        double turned = restTurned(servo, path.output(index).pulse(0));
+        if (turned != 0) {
+          double offset = servo.armOffsetDegrees() + 2 * turned;
+          edits.add(new Edit(List.of("servos", "" + i, "armOffsetDegrees"), offset));
+        }
+      }
+    }
     String words = channel.reversed() ? "no longer reversed" : "reversed";
     return new Mend(
-        "Channel " + channel.number() + ", " + channel.name() + ": " + words, List.of(edit));
+        "Channel "
+            + channel.number()
+            + ", "
+            + channel.name()
+            + ": "
+            + words
+            + " in the transmitter, and its servo noted as turning the other way",
+        edits);
   }
 
-  private Mend signTurned(Surface one, Surface other, String command) {
-    List<Edit> edits = new ArrayList<>();
-    for (Surface surface : List.of(one, other)) {
-      Control control = Control.named(command);
-      double share = surface.shares().of(control);
-      int index = path.indexOf(surface.id());
-      edits.add(new Edit(List.of("surfaces", "" + index, "shares", command), -share));
-    }
-    return new Mend("Turn the sign of " + command + " in both shares", edits);
+  /** How far the centred pulse turns a servo's arm from where it was seated, degrees. */
+  private double restTurned(Servo servo, double pulse) {
+    return setup.surfaces().stream()
+        .filter(one -> one.rod().driverId().equals(servo.id()))
+        .findFirst()
+        .map(one -> path.servoBehind(path.indexOf(one.id())))
+        .map(wired -> (pulse - wired.centrePulseMicroseconds()) * wired.slope())
+        .orElse(0.0);
   }
 
   private List<String> commands(Surface surface) {

@@ -2,7 +2,9 @@ package hightally.core.guide;
 
 import hightally.core.airframe.DriverKind;
 import hightally.core.airframe.LeverShare;
+import hightally.core.airframe.Servo;
 import hightally.core.airframe.Surface;
+import hightally.core.channel.Lead;
 import hightally.core.guide.GuideStep.Choice;
 import hightally.core.guide.GuideStep.Figure;
 import hightally.core.phase.Trims;
@@ -47,6 +49,48 @@ public final class Guide {
     }
     guide.finish();
     return List.copyOf(guide.steps);
+  }
+
+  /**
+   * Whether an answer given on one setup still says something on a later one. How a surface was
+   * seen to go does not once what decides its direction has been changed: it is asked again.
+   */
+  public static boolean holds(GuideAnswer answer, Setup then, Setup now) {
+    String[] parts = answer.step().split("/");
+    return !parts[0].equals("direction")
+        || Directed.of(then, parts[1]).equals(Directed.of(now, parts[1]));
+  }
+
+  /** What decides which way a surface goes. */
+  private record Directed(List<Object> facts) {
+    static Directed of(Setup setup, String id) {
+      List<Object> facts = new ArrayList<>();
+      setup
+          .surface(id)
+          .ifPresent(
+              surface -> {
+                facts.add(surface.rod().driverId());
+                facts.add(surface.rod().linkage().pushRaises());
+                facts.add(surface.rod().linkage().opposite());
+                setup
+                    .servo(surface.rod().driverId())
+                    .ifPresent(servo -> servo(setup, servo, facts));
+              });
+      return new Directed(facts);
+    }
+
+    private static void servo(Setup setup, Servo servo, List<Object> facts) {
+      facts.add(servo.pullsOnIncrease());
+      facts.add(servo.channel());
+      facts.add(setup.wiring().lead(servo.id()).map(Lead::reverser).orElse(false));
+      setup.channels().stream()
+          .filter(one -> one.number() == servo.channel())
+          .forEach(
+              channel -> {
+                facts.add(channel.reversed());
+                setup.surface(channel.carries()).ifPresent(one -> facts.add(one.shares()));
+              });
+    }
   }
 
   private void begin() {

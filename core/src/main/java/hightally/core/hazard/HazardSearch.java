@@ -34,9 +34,15 @@ public final class HazardSearch {
    * @param evaluated how many moments had to be evaluated; all else was bounded
    * @param sampled in how many distinct states a bound could not decide and corners were tried
    * @param complete whether it was not stopped on the way
+   * @param notLookedAt what this setup has and the search leaves out: nothing is proven of that
    */
   public record Outcome(
-      List<Hazard> hazards, long states, long evaluated, long sampled, boolean complete) {}
+      List<Hazard> hazards,
+      long states,
+      long evaluated,
+      long sampled,
+      boolean complete,
+      List<LeftOut> notLookedAt) {}
 
   HazardSearch(SignalPath path) {
     this.path = path;
@@ -88,7 +94,12 @@ public final class HazardSearch {
             .sorted(Comparator.comparing(Hazard::kind))
             .toList();
     return new Outcome(
-        new ArrayList<>(hazards), count, surfaces.evaluated(), surfaces.sampled(), complete);
+        new ArrayList<>(hazards),
+        count,
+        surfaces.evaluated(),
+        surfaces.sampled(),
+        complete,
+        LeftOut.of(setup));
   }
 
   SignalPath path() {

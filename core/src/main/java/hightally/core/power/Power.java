@@ -82,17 +82,6 @@ public record Power(
     return twoWay && oneCommandPercent * otherCommandPercent < 0;
   }
 
-  /**
-   * A motor's command while a phase fades in: less power at once, more in a straight line; the
-   * other way round it stops at once and comes up from there.
-   *
-   * @param part how much of the fade is over, 0 to 1
-   */
-  public double fading(double oldPercent, double newPercent, double part) {
-    double from = reverses(oldPercent, newPercent) ? stopPercent() : oldPercent;
-    return power(newPercent) <= power(from) ? newPercent : from + part * (newPercent - from);
-  }
-
   /** The same power with failsafe settings of other channels. */
   public Power withFailsafe(List<FailsafeSetting> changed) {
     return with(throttleInput, changed, startPositions);

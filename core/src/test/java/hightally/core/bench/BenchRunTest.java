@@ -8,6 +8,7 @@ import hightally.core.airframe.Motor;
 import hightally.core.channel.Channel;
 import hightally.core.condition.Condition;
 import hightally.core.condition.ConditionKind;
+import hightally.core.mix.CurvePoint;
 import hightally.core.phase.Phase;
 import hightally.core.phase.Preset;
 import hightally.core.phase.Trims;
@@ -21,10 +22,12 @@ import hightally.core.signal.Moment;
 import hightally.core.signal.SignalPath;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Random;
 import net.jqwik.api.Example;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
+import net.jqwik.api.constraints.IntRange;
 
 class BenchRunTest {
   private static final Moment REST =
@@ -90,6 +93,136 @@ class BenchRunTest {
     assertThat(command).isCloseTo(40 * after / 2, within(1e-9));
     assertThat(step(run, LANDING, 2 - after).positions().commandPercent()[0]).isEqualTo(40);
     assertThat(step(run, LANDING, 1).busy()).as("the timer runs on").isTrue();
+  }
+
+  /** Land, middle, flight: three phases on one switch, each fading in for three seconds. */
+  private static Setup threePhases() {
+    Setup one = setup(0);
+    Condition middle =
+        new Condition("middle", "Middle", ConditionKind.SWITCH_AT, "switch", 2, List.of(), 0);
+    ThrottleCurve little =
+        new ThrottleCurve(
+            List.of("landing"), List.of(new CurvePoint(-100, -100), new CurvePoint(100, -94)));
+    Power power =
+        one.power()
+            .withCurves(List.of(ThrottleCurve.PLAIN, little))
+            .without("cut", one.power().timers());
+    return one.change()
+        .conditions(List.of(one.conditions().get(0), middle))
+        .phases(
+            List.of(
+                phase("landing", "three", 40),
+                phase("middle", "middle", -20),
+                phase("flight", "", 0)))
+        .power(power)
+        .done();
+  }
+
+  private static Phase phase(String id, String when, double preset) {
+    List<Preset> presets = List.of(new Preset("left", preset), new Preset("right", preset));
+    return new Phase(id, id, "", when, 3, presets, List.of(), false, false, false, Trims.ZERO);
+  }
+
+  @Example
+  void aSecondFlickDuringAFadeGoesOnFromWhereThingsStand() {
+    BenchRun run = new BenchRun(SignalPath.of(threePhases()));
+    Moment full = REST.withThrottle(1, false);
+    assertThat(step(run, full.withInput(1, 1), 0).motorPower()).isCloseTo(0.03, within(1e-9));
+    step(run, full.withInput(1, 0.5), 0.5);
+    BenchMoment halfWay = step(run, full.withInput(1, 0.5), 1.5);
+    // Half of the way from 40 to -20 %, and from 3 to 100 % power.
+    assertThat(halfWay.positions().commandPercent()[0]).isCloseTo(10, within(1e-9));
+    assertThat(halfWay.motorPower()).isCloseTo(0.515, within(1e-9));
+    BenchMoment flicked = step(run, full, 0);
+    assertThat(flicked.positions().commandPercent()[0]).isCloseTo(10, within(1e-9));
+    assertThat(flicked.motorPower()).isCloseTo(0.515, within(1e-9));
+    BenchMoment later = step(run, full, 1);
+    // Flight weighs a third; land and middle share what is left as they stood, half and half.
+    assertThat(later.positions().commandPercent()[0]).isCloseTo(2 / 3.0 * 10, within(1e-9));
+    assertThat(later.motorPower()).isCloseTo(0.515 + 0.485 / 3, within(1e-9));
+    assertThat(step(run, full, 2).positions().commandPercent()[0]).isZero();
+    assertThat(step(run, full, 0).motorPower()).isEqualTo(1);
+  }
+
+  /** Whatever is flicked whenever, nothing runs faster than a fade of three seconds allows. */
+  @Property(tries = 200)
+  void noFlickMakesASurfaceOrTheMotorJump(
+      @ForAll List<@IntRange(min = 0, max = 2) Integer> flicks, @ForAll long seed) {
+    BenchRun run = new BenchRun(SignalPath.of(threePhases()));
+    Random random = new Random(seed);
+    Moment now = REST.withThrottle(1, false);
+    BenchMoment before = step(run, now, 0);
+    for (int flick : flicks) {
+      now = now.withInput(1, flick / 2.0);
+      double seconds = random.nextInt(5) * 0.2;
+      BenchMoment after = step(run, now, seconds);
+      double surface =
+          after.positions().commandPercent()[0] - before.positions().commandPercent()[0];
+      assertThat(Math.abs(surface)).isLessThanOrEqualTo(60 * seconds / 3 + 1e-9);
+      // From where it stands to what is asked over the rest of the fade: never a step from nothing.
+      double rise = after.motorPower() - before.motorPower();
+      assertThat(rise).isLessThanOrEqualTo(seconds == 0 ? 1e-9 : 1);
+      if (flick == 2) {
+        assertThat(after.motorPower()).as("less power at once").isLessThanOrEqualTo(0.03 + 1e-9);
+      }
+      before = after;
+    }
+  }
+
+  @Example
+  void aMotorThatTurnsRoundStopsFirst() {
+    Setup one = threePhases();
+    ThrottleCurve back =
+        new ThrottleCurve(
+            List.of("middle"), List.of(new CurvePoint(-100, 0), new CurvePoint(100, -30)));
+    ThrottleCurve ahead =
+        new ThrottleCurve(List.of(), List.of(new CurvePoint(-100, 0), new CurvePoint(100, 100)));
+    Power both =
+        new Power(
+            "",
+            true,
+            List.of(ahead, back),
+            "",
+            0,
+            "",
+            true,
+            List.of(),
+            true,
+            List.of(),
+            List.of(),
+            List.of());
+    BenchRun run = new BenchRun(SignalPath.of(one.change().power(both).done()));
+    Moment full = REST.withThrottle(1, false);
+    assertThat(step(run, full, 0).positions().commandPercent()[2]).isEqualTo(100);
+    assertThat(step(run, full.withInput(1, 0.5), 0.1).positions().commandPercent()[2]).isZero();
+    assertThat(step(run, full.withInput(1, 0.5), 1.5).positions().commandPercent()[2])
+        .isCloseTo(-15, within(1e-9));
+  }
+
+  @Example
+  void aCutThatLetsGoFadesTheMotorIn() {
+    Setup one = threePhases();
+    Power plain = one.power();
+    Power cut =
+        new Power(
+            "",
+            false,
+            plain.curves(),
+            "middle",
+            -100,
+            "",
+            false,
+            List.of(),
+            true,
+            List.of(),
+            List.of(),
+            List.of());
+    BenchRun run = new BenchRun(SignalPath.of(one.change().power(cut).done()));
+    Moment full = REST.withThrottle(1, false);
+    assertThat(step(run, full, 0).motorPower()).isEqualTo(1);
+    assertThat(step(run, full.withInput(1, 0.5), 0.1).motorPower()).isZero();
+    assertThat(step(run, full, 1).motorPower()).as("let go").isZero();
+    assertThat(step(run, full, 1.5).motorPower()).isCloseTo(0.5, within(1e-9));
   }
 
   @Example

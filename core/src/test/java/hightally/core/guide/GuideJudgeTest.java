@@ -18,8 +18,8 @@ class GuideJudgeTest {
   @CsvSource({
     "r r r r, The right way",
     "w w r r, reverse this servo",
-    "w r w r, turn that command's sign",
-    "r w r w, turn that command's sign",
+    "w r w r, their leads are exchanged",
+    "r w r w, their leads are exchanged",
     "r w w r, exchange the two leads",
     "w r r r, Wiring alone cannot do this"
   })
