@@ -55,8 +55,8 @@ def fly(at, flight, unsteady):
 
 
 def main():
-    kind = next(one for one in call("GET", "/api/aircraft") if one["newest"]["setup"]["name"] == "Larkmere")
-    design = kind["newest"]["setup"]
+    kind = next(one for one in call("GET", "/api/aircraft")["items"] if one["name"] == "Larkmere")
+    design = call("GET", "/api/aircraft/%d" % kind["id"])["newest"]["setup"]
     for phase in design["phases"]:
         phase["trims"] = dict.fromkeys(CONTROLS, 0)
         phase["ownRoll"] = phase["ownPitch"] = phase["ownYaw"] = True

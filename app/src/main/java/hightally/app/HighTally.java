@@ -1,5 +1,6 @@
 package hightally.app;
 
+import hightally.app.platform.StartFailure;
 import java.time.Clock;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
@@ -10,9 +11,32 @@ import org.springframework.context.annotation.Bean;
 @SpringBootApplication
 @ConfigurationPropertiesScan
 public class HighTally {
+  private static final String DATA = "--high-tally.data=";
+
   /** Command line start; settings are Spring's, see {@code application.yaml}. */
   public static void main(String[] args) {
-    SpringApplication.run(HighTally.class, args);
+    try {
+      SpringApplication.run(HighTally.class, args);
+    } catch (SpringApplication.AbandonedRunException e) {
+      throw e; // A preparatory run of the framework's, which ends this way.
+    } catch (Throwable e) {
+      String why = StartFailure.words(e, data(args));
+      if (why.isEmpty()) {
+        e.printStackTrace();
+        why = "Something nobody foresaw; what is printed above tells more.";
+      }
+      System.err.println("High Tally cannot start. " + why);
+      System.exit(1);
+    }
+  }
+
+  private static String data(String[] args) {
+    for (String arg : args) {
+      if (arg.startsWith(DATA)) {
+        return arg.substring(DATA.length());
+      }
+    }
+    return "./data";
   }
 
   @Bean

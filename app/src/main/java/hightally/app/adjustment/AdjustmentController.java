@@ -5,6 +5,7 @@ import hightally.app.aircraft.Revision;
 import hightally.core.adjustment.AdjustmentPlan;
 import hightally.core.guide.BenchVerification;
 import hightally.core.quantity.Control;
+import io.swagger.v3.oas.annotations.Operation;
 import java.util.List;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
@@ -46,6 +47,7 @@ class AdjustmentController {
   record Seen(int version) {}
 
   @GetMapping("/flights/{flightId}/adjustment")
+  @Operation(summary = "What the trims of a flight would mean for the rods; stores nothing")
   AdjustmentPlan preview(
       @PathVariable long aircraftId,
       @PathVariable long flightId,
@@ -56,6 +58,7 @@ class AdjustmentController {
   }
 
   @GetMapping("/adjustment")
+  @Operation(summary = "The work order that is open; empty if there is none")
   ResponseEntity<OpenAdjustment> open(@PathVariable long aircraftId) {
     return adjustments
         .open(aircraftId)
@@ -64,6 +67,8 @@ class AdjustmentController {
   }
 
   @PostMapping("/adjustment")
+  @Operation(
+      summary = "Begins a work order from a flight, or takes up the one begun with the same wish")
   @ResponseStatus(HttpStatus.CREATED)
   OpenAdjustment begin(@PathVariable long aircraftId, @RequestBody Beginning beginning) {
     return adjustments.begin(
@@ -73,6 +78,7 @@ class AdjustmentController {
   }
 
   @PutMapping("/adjustment")
+  @Operation(summary = "Keeps the step of the work order the pilot is at")
   OpenAdjustment moveTo(@PathVariable long aircraftId, @RequestBody Progress progress) {
     return adjustments.moveTo(aircraftId, progress.step(), progress.version());
   }
@@ -81,6 +87,7 @@ class AdjustmentController {
   record Measured(Gauge gauge, int version) {}
 
   @PutMapping("/adjustment/gauge")
+  @Operation(summary = "Notes what the gauge showed at a surface")
   OpenAdjustment measure(@PathVariable long aircraftId, @RequestBody Measured measured) {
     return adjustments.measure(aircraftId, measured.gauge(), measured.version());
   }
@@ -89,27 +96,32 @@ class AdjustmentController {
   record Seeing(BenchVerification.Verified verified, int version) {}
 
   @PutMapping("/adjustment/verified")
+  @Operation(summary = "Notes what a surface did at full stick, once the rods are turned")
   OpenAdjustment verify(@PathVariable long aircraftId, @RequestBody Seeing seeing) {
     return adjustments.verify(aircraftId, seeing.verified(), seeing.version());
   }
 
   @GetMapping("/confirmation")
+  @Operation(summary = "What the first flight after an adjustment says of it, phase by phase")
   List<Adjustments.PhaseConfirmation> confirmation(@PathVariable long aircraftId) {
     return adjustments.confirmation(aircraftId);
   }
 
   @PostMapping("/learned")
+  @Operation(summary = "Takes what a flight has taught into the description")
   @ResponseStatus(HttpStatus.CREATED)
   Revision learn(@PathVariable long aircraftId, @RequestBody Learned learned) {
     return adjustments.learn(aircraftId, learned);
   }
 
   @PostMapping("/adjustment/close")
+  @Operation(summary = "Closes the work order: rods changed, trims as the plan says")
   Revision close(@PathVariable long aircraftId, @RequestBody Seen seen) {
     return adjustments.close(aircraftId, seen.version());
   }
 
   @DeleteMapping("/adjustment")
+  @Operation(summary = "Gives the work order up; the setup stays as it was")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void abandon(@PathVariable long aircraftId, @RequestParam int version) {
     adjustments.abandon(aircraftId, version);

@@ -69,10 +69,10 @@ class AdjustmentEntity {
 
   protected AdjustmentEntity() {}
 
-  AdjustmentEntity(Flight flight, FlownTrims flown, Instant createdAt) {
+  AdjustmentEntity(Flight flight, int revisionNumber, FlownTrims flown, Instant createdAt) {
     aircraftId = flight.aircraftId();
     flightId = flight.id();
-    revisionNumber = flight.revisionNumber();
+    this.revisionNumber = revisionNumber;
     rollClicks = flight.report().trims().roll();
     pitchClicks = flight.report().trims().pitch();
     yawClicks = flight.report().trims().yaw();

@@ -71,13 +71,13 @@ public class Adjustments {
   public AdjustmentPlan preview(long aircraftId, long flightId, Wish wish) {
     Flight flight = flights.flight(aircraftId, flightId);
     Revision newest = hangar.newest(aircraftId);
-    Revision since = lineage.since(aircraftId);
-    if (flight.revisionNumber() < since.number()) {
+    int since = newest.trimsHoldSince();
+    if (flight.revisionNumber() < since) {
       throw new ConflictException(
           "This flight was on revision "
               + flight.revisionNumber()
               + ", and since revision "
-              + since.number()
+              + since
               + " its trims no longer fit the model. Fly it as it is now, and adjust from that"
               + " flight.");
     }
@@ -138,17 +138,11 @@ public class Adjustments {
   @Transactional(readOnly = true)
   public List<PhaseConfirmation> confirmation(long aircraftId) {
     Revision newest = hangar.newest(aircraftId);
-    int since = lineage.since(aircraftId).number();
-    Optional<Flight> first =
-        flights.flights(aircraftId).stream()
-            .filter(flight -> flight.revisionNumber() >= since)
-            .reduce((later, earlier) -> earlier);
+    int since = newest.trimsHoldSince();
+    Optional<Flight> first = flights.first(aircraftId, since);
     Optional<AdjustmentEntity> made =
         adjustments.findFirstByAircraftIdAndResultRevision(aircraftId, since);
-    boolean learned =
-        hangar.revisions(aircraftId).stream()
-            .anyMatch(one -> one.number() > since && one.corrects());
-    if (first.isEmpty() || made.isEmpty() || learned) {
+    if (first.isEmpty() || made.isEmpty() || lineage.correctedAfter(aircraftId, since)) {
       return List.of();
     }
     AdjustmentPlan plan = read(made.get()).plan();
@@ -212,16 +206,34 @@ public class Adjustments {
     return entity(aircraftId).map(this::read);
   }
 
-  /** Begins a work order from a flight. */
+  /** Whether one is. */
+  @Transactional(readOnly = true)
+  public boolean isOpen(long aircraftId) {
+    return entity(aircraftId).isPresent();
+  }
+
+  /** Begins a work order from a flight; one begun with the same wish is taken up again. */
   @Transactional
   public OpenAdjustment begin(long aircraftId, long flightId, Wish wish) {
-    if (entity(aircraftId).isPresent()) {
-      throw new ConflictException("An adjustment of this model is open already: finish it first.");
-    }
+    hangar.alone(aircraftId);
     preview(aircraftId, flightId, wish);
     Flight flight = flights.flight(aircraftId, flightId);
-    FlownTrims flown = flown(hangar.newest(aircraftId).setup(), flight, wish);
-    return read(adjustments.save(new AdjustmentEntity(flight, flown, clock.instant())));
+    Revision newest = hangar.newest(aircraftId);
+    FlownTrims flown = flown(newest.setup(), flight, wish);
+    Optional<AdjustmentEntity> open = entity(aircraftId);
+    if (open.isPresent()) {
+      boolean same =
+          open.get().flightId() == flightId
+              && open.get().revisionNumber() == newest.number()
+              && open.get().flown(newest.setup()).equals(flown);
+      if (same) {
+        return read(open.get());
+      }
+      throw new ConflictException("An adjustment of this model is open already: finish it first.");
+    }
+    return read(
+        adjustments.saveAndFlush(
+            new AdjustmentEntity(flight, newest.number(), flown, clock.instant())));
   }
 
   /** Keeps the step the pilot is at, so that the work can be left and taken up again. */
@@ -272,8 +284,11 @@ public class Adjustments {
             + flight.report().flownOn()
             + " moved into the rods: "
             + open.plan().trims().words(control -> true);
-    Revision made =
-        hangar.revise(aircraftId, found.revisionNumber(), open.plan().after(), reason, found.id());
+    Revision newest = hangar.newest(aircraftId);
+    Setup before = hangar.revision(aircraftId, found.revisionNumber()).setup();
+    // An order from before revisions were held back may lie below a newer one: its rods are turned.
+    Setup after = open.plan().onto(before, newest.setup());
+    Revision made = hangar.adjusted(aircraftId, newest.number(), after, reason, found.id());
     found.close(made.number(), clock.instant());
     return made;
   }

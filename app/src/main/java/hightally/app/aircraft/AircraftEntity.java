@@ -21,13 +21,15 @@ class AircraftEntity {
   private String name;
   private int newestRevision;
   private Instant createdAt;
+  private String requestKey;
   @Version private int version;
 
   protected AircraftEntity() {}
 
-  AircraftEntity(String name, Instant createdAt) {
+  AircraftEntity(String name, Instant createdAt, String requestKey) {
     this.name = name;
     this.createdAt = createdAt;
+    this.requestKey = requestKey;
   }
 
   Long id() {

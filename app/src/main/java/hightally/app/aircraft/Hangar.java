@@ -2,11 +2,14 @@ package hightally.app.aircraft;
 
 import hightally.app.platform.ConflictException;
 import hightally.app.platform.NotFoundException;
-import hightally.app.transfer.SetupDocuments;
+import hightally.app.platform.Page;
+import hightally.core.flight.TrimsHold;
 import hightally.core.quantity.Validation;
 import hightally.core.setup.Setup;
 import java.time.Clock;
 import java.util.List;
+import java.util.Optional;
+import org.springframework.data.domain.PageRequest;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -15,55 +18,111 @@ import org.springframework.transaction.annotation.Transactional;
 public class Hangar {
   private final AircraftRepository aircraft;
   private final RevisionRepository revisions;
-  private final SetupDocuments documents;
+  private final StoredSetups setups;
+  private final List<RevisionHold> holds;
   private final Clock clock;
 
   Hangar(
       AircraftRepository aircraft,
       RevisionRepository revisions,
-      SetupDocuments documents,
+      StoredSetups setups,
+      List<RevisionHold> holds,
       Clock clock) {
     this.aircraft = aircraft;
     this.revisions = revisions;
-    this.documents = documents;
+    this.setups = setups;
+    this.holds = holds;
     this.clock = clock;
   }
 
-  /** Numbers of all aircraft, oldest first. */
+  /** Whether there is none. */
   @Transactional(readOnly = true)
-  public List<Long> all() {
-    return aircraft.findAll().stream().map(AircraftEntity::id).sorted().toList();
+  public boolean isEmpty() {
+    return aircraft.count() == 0;
+  }
+
+  /** Numbers of the aircraft whose name has a part, oldest first. */
+  @Transactional(readOnly = true)
+  public Page<Long> named(String part, Page.Asked asked) {
+    var found =
+        aircraft.findByNameContainingIgnoreCaseOrderById(
+            part, PageRequest.of(asked.page(), asked.size()));
+    return new Page<>(found.map(AircraftEntity::id).getContent(), found.getTotalElements());
   }
 
   /** Adds an aircraft with its first revision and answers with its number. */
   @Transactional
   public long add(Setup setup, String reason) {
+    return add(setup, reason, null);
+  }
+
+  /** The same for a request with a key, or null. */
+  @Transactional
+  public long add(Setup setup, String reason, String requestKey) {
     Validation.check(setup);
-    AircraftEntity added = aircraft.save(new AircraftEntity(setup.name(), clock.instant()));
+    AircraftEntity added =
+        aircraft.saveAndFlush(new AircraftEntity(setup.name(), clock.instant(), requestKey));
     store(added, setup, reason, null, false);
     return added.id();
+  }
+
+  /** The aircraft a request with that key has added. */
+  @Transactional(readOnly = true)
+  public Optional<Long> addedBy(String requestKey) {
+    return aircraft.findByRequestKey(requestKey).map(AircraftEntity::id);
   }
 
   /**
    * Saves a new revision.
    *
    * @param basedOn the revision the change was made on; it must still be the newest
-   * @param adjustmentId the adjustment it comes from, or null
    */
   @Transactional
-  public Revision revise(
-      long aircraftId, int basedOn, Setup setup, String reason, Long adjustmentId) {
-    return store(current(aircraftId, basedOn), setup, reason, adjustmentId, false);
+  public Revision revise(long aircraftId, int basedOn, Setup setup, String reason) {
+    AircraftEntity found = current(aircraftId, basedOn);
+    refuseUnderWork(aircraftId);
+    return store(found, setup, reason, null, false);
+  }
+
+  /** Saves what an adjustment has made of the newest revision. */
+  @Transactional
+  public Revision adjusted(long aircraftId, int basedOn, Setup setup, String reason, long from) {
+    return store(current(aircraftId, basedOn), setup, reason, from, false);
   }
 
   /** Saves what a flight has taught about the description: the model itself is as it was. */
   @Transactional
   public Revision correct(long aircraftId, int basedOn, Setup setup, String reason) {
-    return store(current(aircraftId, basedOn), setup, reason, null, true);
+    AircraftEntity found = current(aircraftId, basedOn);
+    refuseUnderWork(aircraftId);
+    return store(found, setup, reason, null, true);
+  }
+
+  /**
+   * Keeps everyone else from beginning work on an aircraft or saving a revision of it until this
+   * transaction has ended.
+   */
+  @Transactional
+  public void alone(long aircraftId) {
+    locked(aircraftId);
+  }
+
+  private AircraftEntity locked(long id) {
+    return aircraft.findLockedById(id).orElseThrow(() -> new NotFoundException("aircraft", id));
+  }
+
+  private void refuseUnderWork(long aircraftId) {
+    for (RevisionHold hold : holds) {
+      hold.why(aircraftId)
+          .ifPresent(
+              why -> {
+                throw new ConflictException(why);
+              });
+    }
   }
 
   private AircraftEntity current(long aircraftId, int basedOn) {
-    AircraftEntity found = find(aircraftId);
+    AircraftEntity found = locked(aircraftId);
     if (found.newestRevision() != basedOn) {
       throw new ConflictException(
           "This change was made on revision "
@@ -81,51 +140,62 @@ public class Hangar {
     return revision(aircraftId, find(aircraftId).newestRevision());
   }
 
+  /** The header of the newest revision. */
+  @Transactional(readOnly = true)
+  public RevisionHeader newestHeader(long aircraftId) {
+    return entity(aircraftId, find(aircraftId).newestRevision()).header();
+  }
+
   /** One revision of an aircraft. */
   @Transactional(readOnly = true)
   public Revision revision(long aircraftId, int number) {
-    return revisions
-        .findByAircraftIdAndNumber(aircraftId, number)
-        .map(this::read)
-        .orElseThrow(() -> new NotFoundException("revision of this aircraft with number", number));
+    RevisionEntity found = entity(aircraftId, number);
+    return new Revision(found.header(), setups.of(found));
   }
 
-  /** All revisions of an aircraft, newest first. */
+  /** Headers of an aircraft's revisions, newest first. */
   @Transactional(readOnly = true)
-  public List<Revision> revisions(long aircraftId) {
-    find(aircraftId);
-    return revisions.findByAircraftIdOrderByNumberDesc(aircraftId).stream()
-        .map(this::read)
+  public Page<RevisionHeader> headers(long aircraftId, Page.Asked asked) {
+    var found =
+        revisions.findByAircraftIdOrderByNumberDesc(
+            find(aircraftId).id(), PageRequest.of(asked.page(), asked.size()));
+    return new Page<>(found.map(RevisionEntity::header).getContent(), found.getTotalElements());
+  }
+
+  /** Headers of some of an aircraft's revisions. */
+  @Transactional(readOnly = true)
+  public List<RevisionHeader> headers(long aircraftId, List<Integer> numbers) {
+    return revisions.findByAircraftIdAndNumberIn(aircraftId, numbers).stream()
+        .map(RevisionEntity::header)
         .toList();
+  }
+
+  private RevisionEntity entity(long aircraftId, int number) {
+    return revisions
+        .findByAircraftIdAndNumber(aircraftId, number)
+        .orElseThrow(() -> new NotFoundException("revision of this aircraft with number", number));
   }
 
   private Revision store(
       AircraftEntity owner, Setup setup, String reason, Long adjustmentId, boolean corrects) {
     Validation.check(setup);
+    int before = owner.newestRevision();
     int number = owner.nextRevision(setup.name());
+    boolean holds = before > 0 && adjustmentId == null && (corrects || holds(owner, before, setup));
+    int since = holds ? entity(owner.id(), before).trimsHoldSince() : number;
     RevisionEntity saved =
-        new RevisionEntity(
-            owner.id(),
-            number,
-            reason,
-            adjustmentId,
-            corrects,
-            clock.instant(),
-            documents.write(setup));
-    return read(revisions.save(saved));
+        revisions.save(
+            new RevisionEntity(
+                owner.id(), number, reason, adjustmentId, corrects, clock.instant(), since));
+    setups.store(saved, setup);
+    return new Revision(saved.header(), setup);
+  }
+
+  private boolean holds(AircraftEntity owner, int before, Setup setup) {
+    return TrimsHold.between(setups.of(entity(owner.id(), before)), setup);
   }
 
   private AircraftEntity find(long id) {
     return aircraft.findById(id).orElseThrow(() -> new NotFoundException("aircraft", id));
-  }
-
-  private Revision read(RevisionEntity entity) {
-    return new Revision(
-        entity.number(),
-        entity.reason(),
-        entity.adjustmentId() != null,
-        entity.corrects(),
-        entity.createdAt(),
-        documents.read(entity.setup()));
   }
 }

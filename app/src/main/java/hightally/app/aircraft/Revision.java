@@ -10,6 +10,7 @@ import java.time.Instant;
  * @param reason why it was saved
  * @param fromAdjustment whether it is the result of moving trims into metal
  * @param corrects whether it only corrects the description from what a flight has taught
+ * @param trimsHoldSince number of the first revision whose trims mean the same as this one's
  * @param createdAt when
  * @param setup the setup itself
  */
@@ -18,5 +19,17 @@ public record Revision(
     String reason,
     boolean fromAdjustment,
     boolean corrects,
+    int trimsHoldSince,
     Instant createdAt,
-    Setup setup) {}
+    Setup setup) {
+  Revision(RevisionHeader header, Setup setup) {
+    this(
+        header.number(),
+        header.reason(),
+        header.fromAdjustment(),
+        header.corrects(),
+        header.trimsHoldSince(),
+        header.createdAt(),
+        setup);
+  }
+}

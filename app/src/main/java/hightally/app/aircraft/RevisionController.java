@@ -1,11 +1,17 @@
 package hightally.app.aircraft;
 
+import hightally.app.platform.Once;
+import hightally.app.platform.Page;
 import hightally.app.transfer.SetupDocuments;
 import hightally.core.quantity.Text;
 import hightally.core.quantity.Validation;
 import hightally.core.setup.Setup;
+import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.media.Content;
+import io.swagger.v3.oas.annotations.media.Schema;
+import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import java.nio.charset.StandardCharsets;
-import java.util.List;
+import java.util.Optional;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -15,7 +21,9 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -42,24 +50,53 @@ class RevisionController {
 
   @PostMapping
   @ResponseStatus(HttpStatus.CREATED)
-  Added add(@RequestBody NewAircraft added) {
+  @Operation(summary = "Adds an aircraft with its first revision; once for each key")
+  Added add(
+      @RequestHeader(name = Once.KEY, required = false) String key,
+      @RequestBody NewAircraft added) {
     Validation.check(added);
-    return new Added(hangar.add(added.setup(), added.reason()));
+    String once = Once.key(key);
+    return new Added(
+        Once.of(
+            () -> once == null ? Optional.empty() : hangar.addedBy(once),
+            () -> hangar.add(added.setup(), added.reason(), once)));
   }
 
   @GetMapping("/{id}/revisions")
-  List<Revision> revisions(@PathVariable long id) {
-    return hangar.revisions(id);
+  @Operation(summary = "The revisions of an aircraft, newest first, without their setups")
+  Page<RevisionHeader> revisions(
+      @PathVariable long id,
+      @RequestParam(defaultValue = "0") int page,
+      @RequestParam(defaultValue = "50") int size) {
+    return hangar.headers(id, new Page.Asked(page, size));
+  }
+
+  @GetMapping("/{id}/revisions/{number}")
+  @Operation(summary = "One revision with its setup")
+  Revision revision(@PathVariable long id, @PathVariable int number) {
+    return hangar.revision(id, number);
   }
 
   @PostMapping("/{id}/revisions")
   @ResponseStatus(HttpStatus.CREATED)
+  @Operation(
+      summary =
+          "Saves a new revision; refused if another was saved since, or rods are being turned")
   Revision revise(@PathVariable long id, @RequestBody NewRevision revised) {
     Validation.check(revised);
-    return hangar.revise(id, revised.basedOn(), revised.setup(), revised.reason(), null);
+    return hangar.revise(id, revised.basedOn(), revised.setup(), revised.reason());
   }
 
   @GetMapping("/{id}/revisions/{number}/file")
+  @Operation(
+      summary = "The setup of a revision as a file",
+      responses =
+          @ApiResponse(
+              responseCode = "200",
+              content =
+                  @Content(
+                      mediaType = "application/json",
+                      schema = @Schema(implementation = Setup.class))))
   ResponseEntity<String> file(@PathVariable long id, @PathVariable int number) {
     Setup setup = hangar.revision(id, number).setup();
     String name = setup.name().replaceAll("[^A-Za-z0-9]+", "-") + "-revision-" + number + ".json";

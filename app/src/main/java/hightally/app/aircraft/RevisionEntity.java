@@ -6,11 +6,9 @@ import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
-import org.hibernate.annotations.Immutable;
 
-/** One setup as it was saved; never changed afterwards. */
+/** The header of one revision; its setup is kept apart. Only added, never changed. */
 @Entity
-@Immutable
 @Table(name = "revision")
 class RevisionEntity {
   @Id
@@ -24,7 +22,8 @@ class RevisionEntity {
   private boolean corrects;
   private Instant createdAt;
 
-  private String setup;
+  /** Null only on rows from before this was kept, until they are looked at. */
+  private Integer trimsHoldSince;
 
   protected RevisionEntity() {}
 
@@ -35,22 +34,26 @@ class RevisionEntity {
       Long adjustmentId,
       boolean corrects,
       Instant createdAt,
-      String setup) {
+      int trimsHoldSince) {
     this.aircraftId = aircraftId;
     this.number = number;
     this.reason = reason;
     this.adjustmentId = adjustmentId;
     this.corrects = corrects;
     this.createdAt = createdAt;
-    this.setup = setup;
+    this.trimsHoldSince = trimsHoldSince;
+  }
+
+  Long id() {
+    return id;
+  }
+
+  long aircraftId() {
+    return aircraftId;
   }
 
   int number() {
     return number;
-  }
-
-  String reason() {
-    return reason;
   }
 
   Long adjustmentId() {
@@ -61,11 +64,17 @@ class RevisionEntity {
     return corrects;
   }
 
-  Instant createdAt() {
-    return createdAt;
+  Integer trimsHoldSince() {
+    return trimsHoldSince;
   }
 
-  String setup() {
-    return setup;
+  /** Works out once, for a row from before it was kept, since when trims hold. */
+  void heldSince(int revision) {
+    trimsHoldSince = revision;
+  }
+
+  RevisionHeader header() {
+    return new RevisionHeader(
+        number, reason, adjustmentId != null, corrects, trimsHoldSince, createdAt);
   }
 }

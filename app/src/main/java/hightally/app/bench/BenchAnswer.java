@@ -5,6 +5,7 @@ import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import hightally.core.audit.Finding;
 import hightally.core.bench.BenchMoment;
 import hightally.core.linkage.Pose;
+import hightally.core.quantity.Absentable;
 import hightally.core.quantity.Violation;
 import hightally.core.signal.Positions;
 import hightally.core.signal.SurfaceSheet;
@@ -48,7 +49,8 @@ public sealed interface BenchAnswer {
    *
    * @param gain degrees of surface per degree of driver; absent at a lock
    */
-  record LinkageView(Pose pose, double driverDegrees, double surfaceDegrees, Double gain) {}
+  record LinkageView(
+      Pose pose, double driverDegrees, double surfaceDegrees, @Absentable Double gain) {}
 
   /** A refusal. */
   static BenchAnswer refused(long number, List<Violation> violations) {

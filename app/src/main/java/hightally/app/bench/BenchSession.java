@@ -36,6 +36,7 @@ final class BenchSession {
         return new BenchAnswer.Loaded(load.number(), sheets, findings());
       }
       if (request instanceof BenchRequest.SwitchOn) {
+        needLoaded();
         run = new BenchRun(path);
         return new BenchAnswer.SwitchedOn(request.number());
       }
@@ -64,6 +65,12 @@ final class BenchSession {
     return Audit.of(path);
   }
 
+  private void needLoaded() {
+    if (path == null) {
+      throw InvalidInputException.of("setup", "missing", "loaded before anything else");
+    }
+  }
+
   private double seconds(double atMilliseconds) {
     double passed = (atMilliseconds - lastMilliseconds) / MILLIS;
     lastMilliseconds = atMilliseconds;
@@ -72,9 +79,7 @@ final class BenchSession {
 
   /** Lets time pass on the bench, and shows it with the tally of one surface. */
   BenchAnswer.Frame show(long number, BenchHands hands, double seconds, String selected) {
-    if (path == null) {
-      throw InvalidInputException.of("setup", "missing", "loaded before a moment is shown");
-    }
+    needLoaded();
     Moment moment = Validation.check(hands.moment());
     int surface = path.indexOf(selected);
     BenchMoment now = run.step(hands, seconds);

@@ -4,7 +4,11 @@ import com.fasterxml.jackson.core.JacksonException;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import hightally.app.platform.JsonProblems;
 import hightally.core.quantity.InvalidInputException;
+import hightally.core.quantity.Violation;
 import java.io.IOException;
+import java.util.List;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
 import org.springframework.web.socket.TextMessage;
 import org.springframework.web.socket.WebSocketSession;
@@ -17,7 +21,11 @@ import org.springframework.web.socket.handler.TextWebSocketHandler;
  */
 @Component
 class BenchSocket extends TextWebSocketHandler {
+  private static final Logger LOG = LoggerFactory.getLogger(BenchSocket.class);
   private static final String SESSION = "bench";
+  private static final Violation FAULT =
+      new Violation(
+          "the bench", "at fault, not what was sent", "loaded again: the fault is in High Tally");
 
   private final ObjectMapper mapper;
 
@@ -44,6 +52,9 @@ class BenchSocket extends TextWebSocketHandler {
       return BenchAnswer.refused(0, JsonProblems.explained(e).violations());
     } catch (InvalidInputException e) {
       return BenchAnswer.refused(0, e.violations());
+    } catch (RuntimeException e) {
+      LOG.error("A message to the bench failed in a way nobody foresaw", e);
+      return BenchAnswer.refused(0, List.of(FAULT));
     }
   }
 }

@@ -3,6 +3,7 @@ package hightally.app.calculation;
 import hightally.core.linkage.FourBar;
 import hightally.core.linkage.RangeSearch;
 import hightally.core.linkage.UsableRange;
+import hightally.core.quantity.Absentable;
 import java.util.Arrays;
 import java.util.List;
 
@@ -14,7 +15,7 @@ final class LinkageCalculation {
   record LinkagesGiven(LinkageGiven linkage, List<Double> arm) {}
 
   /** One arm angle; angle and gain are null where the linkage is locked. */
-  record Stop(double arm, Double angle, Double gain) {}
+  record Stop(double arm, @Absentable Double angle, @Absentable Double gain) {}
 
   /** Angles in degrees; the usable range is looked for within ±120°. */
   record LinkagesFound(List<Stop> sweep, double usableFrom, double usableTo) {}

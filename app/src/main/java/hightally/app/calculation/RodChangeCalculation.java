@@ -9,6 +9,7 @@ import hightally.core.linkage.FourBar;
 import hightally.core.linkage.RodChange;
 import hightally.core.linkage.RodEnd;
 import hightally.core.linkage.RodEndKind;
+import hightally.core.quantity.Absentable;
 
 /** Kind {@code rodChange}: a trim carried over into a rod. */
 final class RodChangeCalculation {
@@ -37,18 +38,18 @@ final class RodChangeCalculation {
 
   /** Angles in degrees, travels and lengths in mm, the trim left over in percent; null: locked. */
   record RodChangeFound(
-      Double targetAngle,
-      Double untrimmedAngle,
-      Double targetTravel,
-      Double gaugeChange,
-      Double rodChange,
-      RodDirection direction,
-      Double turnsExact,
-      Long steps,
-      Double rodChangeApplied,
-      Double angleAfter,
-      Double travelError,
-      Double trimLeftCommand) {}
+      @Absentable Double targetAngle,
+      @Absentable Double untrimmedAngle,
+      @Absentable Double targetTravel,
+      @Absentable Double gaugeChange,
+      @Absentable Double rodChange,
+      @Absentable RodDirection direction,
+      @Absentable Double turnsExact,
+      @Absentable Long steps,
+      @Absentable Double rodChangeApplied,
+      @Absentable Double angleAfter,
+      @Absentable Double travelError,
+      @Absentable Double trimLeftCommand) {}
 
   static RodChangeFound of(RodChangeGiven given) {
     FourBar bar = Given.need("linkage", given.linkage()).bar("linkage.");

@@ -55,7 +55,7 @@ class DemoData implements ApplicationRunner {
   @Override
   @Transactional
   public void run(ApplicationArguments arguments) {
-    if (properties.demo() && hangar.all().isEmpty()) {
+    if (properties.demo() && hangar.isEmpty()) {
       biplane();
       hangar.add(aircraft.read("larkmere.json"), "Rig planned from the drawing, not flown yet");
       hangar.add(aircraft.read("skerrow.json"), "As bought, measured on the table");
@@ -70,7 +70,7 @@ class DemoData implements ApplicationRunner {
     adjust(id, second);
     flight(id, 2, 12, new Trims(1, -1, 0), 118, "Confirms the adjustment. Pitch too lively.");
     Setup softer = softer(hangar.newest(id).setup());
-    hangar.revise(id, 2, softer, "More expo on pitch, a little on yaw; battery 5 mm forward", null);
+    hangar.revise(id, 2, softer, "More expo on pitch, a little on yaw; battery 5 mm forward");
     flight(id, 3, 19, new Trims(-8, 13, 5), 113, "Wants up elevator after the battery moved.");
     flight(id, 3, 26, new Trims(-9, 14, 6), 113, "Same again, calm evening, trims settled.");
   }

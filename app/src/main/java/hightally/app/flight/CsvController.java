@@ -43,12 +43,10 @@ class CsvController {
     return ResponseEntity.ok()
         .contentType(new MediaType("text", "csv", java.nio.charset.StandardCharsets.UTF_8))
         .header("Content-Disposition", "attachment; filename=\"flights.csv\"")
-        .body(CsvLog.write(log.flights(aircraftId), base));
+        .body(CsvLog.write(log.all(aircraftId), base));
   }
 
-  @PostMapping(
-      value = "/api/aircraft/{aircraftId}/flights.csv",
-      consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
+  @PostMapping(value = "/api/aircraft/{aircraftId}/flights.csv", consumes = "text/csv")
   @Operation(
       summary = "Notes the flights of a file on the newest revision; says what cannot be read")
   Imported read(@PathVariable long aircraftId, @RequestBody byte[] bytes) {

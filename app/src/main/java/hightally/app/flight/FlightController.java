@@ -1,14 +1,19 @@
 package hightally.app.flight;
 
+import hightally.app.platform.Once;
+import hightally.app.platform.Page;
 import hightally.core.flight.FlightReport;
-import java.util.List;
+import io.swagger.v3.oas.annotations.Operation;
+import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -29,17 +34,35 @@ class FlightController {
   record CorrectedFlight(int version, FlightReport report) {}
 
   @GetMapping
-  List<Flight> flights(@PathVariable long aircraftId) {
-    return log.flights(aircraftId);
+  @Operation(summary = "The flights of an aircraft, newest first")
+  Page<Flight> flights(
+      @PathVariable long aircraftId,
+      @RequestParam(defaultValue = "0") int page,
+      @RequestParam(defaultValue = "50") int size) {
+    return log.flights(aircraftId, new Page.Asked(page, size));
+  }
+
+  @GetMapping("/{flightId}")
+  @Operation(summary = "One flight as it was noted")
+  Flight flight(@PathVariable long aircraftId, @PathVariable long flightId) {
+    return log.flight(aircraftId, flightId);
   }
 
   @PostMapping
   @ResponseStatus(HttpStatus.CREATED)
-  Flight add(@PathVariable long aircraftId, @RequestBody NewFlight flight) {
-    return log.add(aircraftId, flight.revisionNumber(), flight.report());
+  @Operation(summary = "Notes a flight on a revision; once for each key")
+  Flight add(
+      @PathVariable long aircraftId,
+      @RequestHeader(name = Once.KEY, required = false) String key,
+      @RequestBody NewFlight flight) {
+    String once = Once.key(key);
+    return Once.of(
+        () -> once == null ? Optional.empty() : log.notedBy(aircraftId, once),
+        () -> log.add(aircraftId, flight.revisionNumber(), flight.report(), once));
   }
 
   @PutMapping("/{flightId}")
+  @Operation(summary = "Corrects what was noted of a flight")
   Flight correct(
       @PathVariable long aircraftId,
       @PathVariable long flightId,

@@ -53,11 +53,18 @@ class FlightEntity {
   private List<PhaseReading> phases;
 
   private Instant createdAt;
+  private String requestKey;
   @Version private int version;
 
   protected FlightEntity() {}
 
-  FlightEntity(long aircraftId, int revisionNumber, FlightReport report, Instant createdAt) {
+  FlightEntity(
+      long aircraftId,
+      int revisionNumber,
+      FlightReport report,
+      Instant createdAt,
+      String requestKey) {
+    this.requestKey = requestKey;
     this.aircraftId = aircraftId;
     this.revisionNumber = revisionNumber;
     this.createdAt = createdAt;

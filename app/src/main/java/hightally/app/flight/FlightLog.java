@@ -3,6 +3,7 @@ package hightally.app.flight;
 import hightally.app.aircraft.Hangar;
 import hightally.app.platform.ConflictException;
 import hightally.app.platform.NotFoundException;
+import hightally.app.platform.Page;
 import hightally.core.flight.FlightReport;
 import hightally.core.flight.PhaseReading;
 import hightally.core.quantity.InvalidInputException;
@@ -11,6 +12,10 @@ import hightally.core.setup.Setup;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
+import org.springframework.data.domain.Limit;
+import org.springframework.data.domain.PageRequest;
+import org.springframework.data.domain.Pageable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -27,13 +32,68 @@ public class FlightLog {
     this.clock = clock;
   }
 
-  /** All flights of an aircraft, newest first. */
+  /** A part of an aircraft's flights, newest first. */
   @Transactional(readOnly = true)
-  public List<Flight> flights(long aircraftId) {
-    hangar.newest(aircraftId);
-    return flights.findByAircraftIdOrderByFlownOnDescIdDesc(aircraftId).stream()
+  public Page<Flight> flights(long aircraftId, Page.Asked asked) {
+    hangar.newestHeader(aircraftId);
+    var found =
+        flights.findByAircraftIdOrderByFlownOnDescIdDesc(
+            aircraftId, PageRequest.of(asked.page(), asked.size()));
+    return new Page<>(found.map(FlightEntity::read).getContent(), found.getTotalElements());
+  }
+
+  /** Every flight of an aircraft, newest first: only for writing all of them out. */
+  @Transactional(readOnly = true)
+  public List<Flight> all(long aircraftId) {
+    hangar.newestHeader(aircraftId);
+    return flights
+        .findByAircraftIdOrderByFlownOnDescIdDesc(aircraftId, Pageable.unpaged())
         .map(FlightEntity::read)
-        .toList();
+        .getContent();
+  }
+
+  /** How many flights were flown on a revision or a later one; from 0 on, how many in all. */
+  @Transactional(readOnly = true)
+  public long count(long aircraftId, int sinceRevision) {
+    return sinceRevision <= 1
+        ? flights.countByAircraftId(aircraftId)
+        : flights.countByAircraftIdAndRevisionNumberGreaterThanEqual(aircraftId, sinceRevision);
+  }
+
+  /** The newest flight on a revision or a later one. */
+  @Transactional(readOnly = true)
+  public Optional<Flight> newest(long aircraftId, int sinceRevision) {
+    return flights
+        .findFirstByAircraftIdAndRevisionNumberGreaterThanEqualOrderByFlownOnDescIdDesc(
+            aircraftId, sinceRevision)
+        .map(FlightEntity::read);
+  }
+
+  /**
+   * The newest flight on a revision or a later one in which a phase other than the base was flown.
+   */
+  @Transactional(readOnly = true)
+  public Optional<Flight> newestIn(long aircraftId, int sinceRevision, String phase) {
+    return flights
+        .flownIn(aircraftId, sinceRevision, "%\"phase\":\"" + phase + "\"%", Limit.of(1))
+        .stream()
+        .findFirst()
+        .map(FlightEntity::read);
+  }
+
+  /** The first flight on a revision or a later one. */
+  @Transactional(readOnly = true)
+  public Optional<Flight> first(long aircraftId, int sinceRevision) {
+    return flights
+        .findFirstByAircraftIdAndRevisionNumberGreaterThanEqualOrderByFlownOnAscIdAsc(
+            aircraftId, sinceRevision)
+        .map(FlightEntity::read);
+  }
+
+  /** The flight a request with that key has noted. */
+  @Transactional(readOnly = true)
+  public Optional<Flight> notedBy(long aircraftId, String requestKey) {
+    return flights.findByAircraftIdAndRequestKey(aircraftId, requestKey).map(FlightEntity::read);
   }
 
   /** One flight of an aircraft. */
@@ -45,8 +105,15 @@ public class FlightLog {
   /** Notes a flight on a revision. */
   @Transactional
   public Flight add(long aircraftId, int revisionNumber, FlightReport report) {
+    return add(aircraftId, revisionNumber, report, null);
+  }
+
+  /** The same for a request with a key, or null. */
+  @Transactional
+  public Flight add(long aircraftId, int revisionNumber, FlightReport report, String requestKey) {
     check(aircraftId, revisionNumber, report);
-    FlightEntity added = new FlightEntity(aircraftId, revisionNumber, report, clock.instant());
+    FlightEntity added =
+        new FlightEntity(aircraftId, revisionNumber, report, clock.instant(), requestKey);
     return flights.saveAndFlush(added).read();
   }
 

@@ -4,6 +4,7 @@ import hightally.app.aircraft.Hangar;
 import hightally.core.bench.FlyingModel;
 import hightally.core.bench.FlyingModel.Faults;
 import hightally.core.flight.PhaseReading;
+import io.swagger.v3.oas.annotations.Operation;
 import java.util.List;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -37,6 +38,7 @@ class SimulatedFlightController {
 
   /** The clicks it needs in every phase; the first revision is what it was designed to do. */
   @PostMapping
+  @Operation(summary = "Simulated: the clicks a model with given faults needs in every phase")
   List<PhaseReading> fly(@PathVariable long aircraftId, @RequestBody Flown flown) {
     return new FlyingModel(hangar.revision(aircraftId, DESIGN).setup(), flown.faults())
         .fly(hangar.newest(aircraftId).setup(), flown.cgMm(), flown.seed());
@@ -47,10 +49,10 @@ class SimulatedFlightController {
    * a pack that is moved afterwards shows.
    */
   @GetMapping
+  @Operation(summary = "Simulated: the clicks of a model with faults to practise with")
   List<PhaseReading> practise(
       @PathVariable long aircraftId, @RequestParam double cgMm, @RequestParam long seed) {
-    List<Flight> flown = log.flights(aircraftId);
-    double first = flown.isEmpty() ? cgMm : flown.get(flown.size() - 1).report().cgMm();
+    double first = log.first(aircraftId, DESIGN).map(one -> one.report().cgMm()).orElse(cgMm);
     return fly(aircraftId, new Flown(FlyingModel.practice(first), cgMm, seed));
   }
 }

@@ -4,6 +4,7 @@ import hightally.app.aircraft.Hangar;
 import hightally.app.aircraft.Lineage;
 import hightally.app.guide.NotedChange;
 import hightally.app.guide.PartChanges;
+import hightally.app.platform.Page;
 import hightally.core.flight.PhaseReading;
 import hightally.core.flight.Settling;
 import hightally.core.flight.Settling.FlownOnce;
@@ -25,6 +26,12 @@ import org.springframework.transaction.annotation.Transactional;
 /** Whether the trims of every phase have settled. */
 @Service
 public class TrimLog {
+  /**
+   * So many of the newest flights are looked at. Three that agree are asked for and a few more show
+   * whether something drifts; what lies further back has no say.
+   */
+  private static final int NEWEST = 40;
+
   private final Hangar hangar;
   private final FlightLog flights;
   private final PartChanges changes;
@@ -49,7 +56,8 @@ public class TrimLog {
   @Transactional(readOnly = true)
   public SettlingSheet settling(long id) {
     Setup setup = hangar.newest(id).setup();
-    List<TrimSeries> series = Settling.of(setup, flown(id), breaks(id));
+    List<FlownOnce> flown = flown(id);
+    List<TrimSeries> series = Settling.of(setup, flown, breaks(id, flown));
     List<Phase> lastFirst = new ArrayList<>(setup.phases());
     Collections.reverse(lastFirst);
     String reference =
@@ -76,15 +84,31 @@ public class TrimLog {
   /** The clicks that stand in the transmitter now. */
   @Transactional(readOnly = true)
   public StandingTrims standing(long id) {
-    int since = lineage.since(id).number();
-    List<FlownOnce> holding = flown(id).stream().filter(one -> one.revision() >= since).toList();
-    return StandingTrims.of(hangar.newest(id).setup(), holding);
+    int since = lineage.since(id);
+    Setup setup = hangar.newest(id).setup();
+    List<FlownOnce> holding =
+        new ArrayList<>(flown(id).stream().filter(one -> one.revision() >= since).toList());
+    String base = setup.basePhase().id();
+    for (Phase phase : setup.phases()) {
+      boolean seen =
+          holding.stream()
+              .flatMap(one -> one.report().readings(base).stream())
+              .anyMatch(reading -> reading.phase().equals(phase.id()));
+      if (!seen) {
+        flights.newestIn(id, since, phase.id()).map(TrimLog::flownOnce).ifPresent(holding::add);
+      }
+    }
+    return StandingTrims.of(setup, holding);
   }
 
   private List<FlownOnce> flown(long id) {
-    return flights.flights(id).stream()
-        .map(one -> new FlownOnce(one.id(), one.revisionNumber(), one.report()))
+    return flights.flights(id, new Page.Asked(0, NEWEST)).items().stream()
+        .map(TrimLog::flownOnce)
         .toList();
+  }
+
+  private static FlownOnce flownOnce(Flight one) {
+    return new FlownOnce(one.id(), one.revisionNumber(), one.report());
   }
 
   /**
@@ -108,10 +132,11 @@ public class TrimLog {
     return found;
   }
 
-  private List<SeriesBreak> breaks(long id) {
+  private List<SeriesBreak> breaks(long id, List<FlownOnce> flown) {
     List<Control> all = List.of(Control.values());
     List<SeriesBreak> breaks = new ArrayList<>();
-    for (Lineage.Parting parting : lineage.partings(id)) {
+    int oldest = flown.stream().mapToInt(FlownOnce::revision).min().orElse(Integer.MAX_VALUE);
+    for (Lineage.Parting parting : lineage.partings(id, oldest)) {
       breaks.add(new SeriesBreak(parting.revision().number(), null, all, parting.why()));
     }
     for (NotedChange change : changes.of(id)) {

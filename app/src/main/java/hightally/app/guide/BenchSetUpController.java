@@ -4,6 +4,7 @@ import hightally.core.guide.GuideAnswer;
 import hightally.core.guide.School;
 import hightally.core.quantity.Text;
 import hightally.core.quantity.Validation;
+import io.swagger.v3.oas.annotations.Operation;
 import java.util.List;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
@@ -37,6 +38,7 @@ class BenchSetUpController {
   record SetUpSeen(int version) {}
 
   @GetMapping("/bench-set-up")
+  @Operation(summary = "The guided set-up under way; empty if there is none")
   ResponseEntity<OpenSetUp> open(@PathVariable long aircraftId) {
     return setUps
         .open(aircraftId)
@@ -45,12 +47,14 @@ class BenchSetUpController {
   }
 
   @PostMapping("/bench-set-up")
+  @Operation(summary = "Begins a guided set-up, or takes up the one of the same school")
   @ResponseStatus(HttpStatus.CREATED)
   OpenSetUp begin(@PathVariable long aircraftId, @RequestBody SetUpBegun begun) {
     return setUps.begin(aircraftId, begun.school());
   }
 
   @PutMapping("/bench-set-up")
+  @Operation(summary = "Keeps an answer and goes to a step")
   OpenSetUp move(@PathVariable long aircraftId, @RequestBody SetUpMoved moved) {
     Validation.check(moved);
     GuideAnswer answer = moved.answers().isEmpty() ? null : moved.answers().get(0);
@@ -58,12 +62,14 @@ class BenchSetUpController {
   }
 
   @PostMapping("/bench-set-up/close")
+  @Operation(summary = "Closes the guided set-up; what was measured stays")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void close(@PathVariable long aircraftId, @RequestBody SetUpSeen seen) {
     setUps.close(aircraftId, seen.version());
   }
 
   @GetMapping("/measurements")
+  @Operation(summary = "Everything ever measured on a model, newest first")
   List<Measurement> measurements(@PathVariable long aircraftId) {
     return setUps.measurements(aircraftId);
   }

@@ -46,10 +46,15 @@ public class BenchSetUps {
     return entity(aircraftId).map(this::read);
   }
 
-  /** Begins one. */
+  /** Begins one; one of the same school that is under way is taken up again. */
   @Transactional
   public OpenSetUp begin(long aircraftId, School school) {
-    if (entity(aircraftId).isPresent()) {
+    hangar.alone(aircraftId);
+    Optional<BenchSetUpEntity> underWay = entity(aircraftId);
+    if (underWay.isPresent()) {
+      if (underWay.get().school() == school) {
+        return read(underWay.get());
+      }
       throw new ConflictException("A set-up of this model is under way; take that up again.");
     }
     String first = Guide.steps(hangar.newest(aircraftId).setup()).get(0).id();

@@ -1,13 +1,17 @@
 package hightally.app.guide;
 
+import hightally.app.platform.Once;
 import hightally.core.guide.PartChange;
+import io.swagger.v3.oas.annotations.Operation;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
@@ -26,17 +30,26 @@ class PartChangeController {
   record Marked(int check, boolean done) {}
 
   @GetMapping
+  @Operation(summary = "The changed parts of an aircraft and what is due again, newest first")
   List<NotedChange> of(@PathVariable long aircraftId) {
     return changes.of(aircraftId);
   }
 
   @PostMapping
   @ResponseStatus(HttpStatus.CREATED)
-  NotedChange note(@PathVariable long aircraftId, @RequestBody PartChange change) {
-    return changes.note(aircraftId, change);
+  @Operation(summary = "Notes a changed part and the checks it voids; once for each key")
+  NotedChange note(
+      @PathVariable long aircraftId,
+      @RequestHeader(name = Once.KEY, required = false) String key,
+      @RequestBody PartChange change) {
+    String once = Once.key(key);
+    return Once.of(
+        () -> once == null ? Optional.empty() : changes.notedBy(aircraftId, once),
+        () -> changes.note(aircraftId, change, once));
   }
 
   @PutMapping("/{changeId}")
+  @Operation(summary = "Marks a check as done again, or not")
   NotedChange mark(
       @PathVariable long aircraftId, @PathVariable long changeId, @RequestBody Marked marked) {
     return changes.mark(aircraftId, changeId, marked.check(), marked.done());

@@ -36,11 +36,18 @@ class PartChangeEntity {
   private String done = "";
 
   private Instant changedAt;
+  private String requestKey;
   @Version private int version;
 
   protected PartChangeEntity() {}
 
-  PartChangeEntity(long aircraftId, int revisionNumber, PartChange change, Instant changedAt) {
+  PartChangeEntity(
+      long aircraftId,
+      int revisionNumber,
+      PartChange change,
+      Instant changedAt,
+      String requestKey) {
+    this.requestKey = requestKey;
     this.aircraftId = aircraftId;
     this.revisionNumber = revisionNumber;
     kind = change.kind();

@@ -7,6 +7,7 @@ import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Validation;
 import java.time.Clock;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -31,12 +32,23 @@ public class PartChanges {
         .toList();
   }
 
-  /** Notes a change on the model as it is now. */
+  /** Notes a change on the model as it is now, for a request with a key or null. */
   @Transactional
-  public NotedChange note(long aircraftId, PartChange change) {
+  public NotedChange note(long aircraftId, PartChange change, String requestKey) {
     Validation.check(change);
-    int revision = hangar.newest(aircraftId).number();
-    return changes.save(new PartChangeEntity(aircraftId, revision, change, clock.instant())).read();
+    int revision = hangar.newestHeader(aircraftId).number();
+    return changes
+        .saveAndFlush(
+            new PartChangeEntity(aircraftId, revision, change, clock.instant(), requestKey))
+        .read();
+  }
+
+  /** The change a request with that key has noted. */
+  @Transactional(readOnly = true)
+  public Optional<NotedChange> notedBy(long aircraftId, String requestKey) {
+    return changes
+        .findByAircraftIdAndRequestKey(aircraftId, requestKey)
+        .map(PartChangeEntity::read);
   }
 
   /** Marks one of its checks as done again, or not. */

@@ -1,6 +1,7 @@
 package hightally.app.kind;
 
 import hightally.core.setup.Setup;
+import io.swagger.v3.oas.annotations.Operation;
 import java.util.List;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RestController;
@@ -15,6 +16,7 @@ class KindController {
   }
 
   @GetMapping("/api/kinds")
+  @Operation(summary = "The kinds of airframe a model can start from, each as a whole setup")
   List<Setup> kinds() {
     return kinds.all();
   }

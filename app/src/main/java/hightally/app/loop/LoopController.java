@@ -2,17 +2,18 @@ package hightally.app.loop;
 
 import hightally.app.adjustment.Adjustments;
 import hightally.app.aircraft.Hangar;
-import hightally.app.aircraft.Lineage;
 import hightally.app.aircraft.Revision;
-import hightally.app.flight.Flight;
 import hightally.app.flight.FlightLog;
-import hightally.core.flight.FlightReport;
+import hightally.app.platform.Page;
 import hightally.core.flight.LoopFacts;
 import hightally.core.flight.LoopState;
+import hightally.core.setup.Setup;
+import io.swagger.v3.oas.annotations.Operation;
 import java.util.List;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 /** The hangar: every aircraft with where it stands on the loop and what waits. */
@@ -21,13 +22,11 @@ class LoopController {
   private final Hangar hangar;
   private final FlightLog flights;
   private final Adjustments adjustments;
-  private final Lineage lineage;
 
-  LoopController(Hangar hangar, FlightLog flights, Adjustments adjustments, Lineage lineage) {
+  LoopController(Hangar hangar, FlightLog flights, Adjustments adjustments) {
     this.hangar = hangar;
     this.flights = flights;
     this.adjustments = adjustments;
-    this.lineage = lineage;
   }
 
   /**
@@ -35,34 +34,56 @@ class LoopController {
    *
    * @param trimsHoldSince number of the first revision whose trims still mean the same
    */
-  record Standing(long id, Revision newest, int trimsHoldSince, int flightCount, LoopState loop) {}
+  record Standing(long id, Revision newest, int trimsHoldSince, long flightCount, LoopState loop) {}
 
   @GetMapping("/api/aircraft")
+  @Operation(summary = "The hangar: aircraft whose name has a part, where each stands, what waits")
   @Transactional(readOnly = true)
-  public List<Standing> all() {
-    return hangar.all().stream().map(this::one).toList();
+  public Page<HangarEntry> all(
+      @RequestParam(defaultValue = "") String named,
+      @RequestParam(defaultValue = "0") int page,
+      @RequestParam(defaultValue = "12") int size) {
+    Page<Long> found = hangar.named(named, new Page.Asked(page, size));
+    return new Page<>(found.items().stream().map(this::entry).toList(), found.total());
+  }
+
+  private HangarEntry entry(long id) {
+    Revision newest = hangar.newest(id);
+    Setup setup = newest.setup();
+    return new HangarEntry(
+        id,
+        setup.name(),
+        setup.airframe(),
+        setup.surfaces(),
+        newest.number(),
+        newest.reason(),
+        flights.count(id, 0),
+        loop(id, newest));
   }
 
   @GetMapping("/api/aircraft/{id}")
+  @Operation(summary = "An aircraft with its newest revision and where it stands")
   @Transactional(readOnly = true)
   public Standing one(@PathVariable long id) {
     Revision newest = hangar.newest(id);
-    Revision since = lineage.since(id);
-    List<Flight> log = flights.flights(id);
-    List<FlightReport> here =
-        log.stream()
-            .filter(flight -> flight.revisionNumber() >= since.number())
-            .map(Flight::report)
-            .toList();
-    LoopFacts facts =
+    return new Standing(
+        id, newest, newest.trimsHoldSince(), flights.count(id, 0), loop(id, newest));
+  }
+
+  private LoopState loop(long id, Revision newest) {
+    int since = newest.trimsHoldSince();
+    boolean fromAdjustment =
+        since == newest.number()
+            ? newest.fromAdjustment()
+            : hangar.headers(id, List.of(since)).get(0).fromAdjustment();
+    return LoopState.of(
         new LoopFacts(
             newest.setup().surfaces().size(),
             newest.number(),
-            since.fromAdjustment(),
-            here.size(),
-            here.stream().map(FlightReport::trims).findFirst(),
-            adjustments.open(id).isPresent(),
-            newest.setup().house().leaveClicks());
-    return new Standing(id, newest, since.number(), log.size(), LoopState.of(facts));
+            fromAdjustment,
+            Math.toIntExact(flights.count(id, since)),
+            flights.newest(id, since).map(one -> one.report().trims()),
+            adjustments.isOpen(id),
+            newest.setup().house().leaveClicks()));
   }
 }

@@ -3,8 +3,10 @@ package hightally.app.platform;
 import com.fasterxml.jackson.core.JacksonException;
 import com.fasterxml.jackson.databind.JsonMappingException;
 import com.fasterxml.jackson.databind.exc.InvalidFormatException;
+import com.fasterxml.jackson.databind.exc.InvalidNullException;
 import com.fasterxml.jackson.databind.exc.MismatchedInputException;
 import com.fasterxml.jackson.databind.exc.UnrecognizedPropertyException;
+import com.fasterxml.jackson.databind.exc.ValueInstantiationException;
 import hightally.core.quantity.InvalidInputException;
 import java.util.Arrays;
 import java.util.List;
@@ -14,6 +16,8 @@ import java.util.regex.Pattern;
 /** Says what is wrong with a text that should have been JSON, naming the place. */
 public final class JsonProblems {
   private static final Pattern MISSING = Pattern.compile("creator property '([^']+)'");
+
+  private static final Pattern CODE = Pattern.compile("`|[a-z]\\.[A-Z]|[a-z]\\.[a-z]+\\.|\\(\\)");
 
   private JsonProblems() {}
 
@@ -25,6 +29,12 @@ public final class JsonProblems {
     if (e instanceof InvalidFormatException format) {
       return InvalidInputException.of(path(format), format.getValue(), wanted(format));
     }
+    if (e instanceof InvalidNullException absent) {
+      return InvalidInputException.of(path(absent), "null", "given");
+    }
+    if (e instanceof ValueInstantiationException impossible) {
+      return InvalidInputException.of(path(impossible), "not possible", "as the API describes it");
+    }
     if (e instanceof MismatchedInputException mismatch) {
       return mismatched(mismatch);
     }
@@ -32,7 +42,12 @@ public final class JsonProblems {
     int column = e.getLocation() == null ? 0 : e.getLocation().getColumnNr();
     String place = "line " + line + ", column " + column;
     return InvalidInputException.of(
-        place, "not JSON", "valid JSON (" + e.getOriginalMessage() + ")");
+        place, "not JSON", "valid JSON" + inside(e.getOriginalMessage()));
+  }
+
+  /** What the parser found, where it says it in words and not in names of its own code. */
+  private static String inside(String message) {
+    return message == null || CODE.matcher(message).find() ? "" : " (" + message + ")";
   }
 
   private static InvalidInputException mismatched(MismatchedInputException e) {

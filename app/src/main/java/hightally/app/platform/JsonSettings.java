@@ -1,5 +1,7 @@
 package hightally.app.platform;
 
+import com.fasterxml.jackson.annotation.JsonSetter;
+import com.fasterxml.jackson.annotation.Nulls;
 import com.fasterxml.jackson.core.JsonParser;
 import com.fasterxml.jackson.databind.DeserializationFeature;
 import com.fasterxml.jackson.databind.MapperFeature;
@@ -17,6 +19,8 @@ class JsonSettings {
   Jackson2ObjectMapperBuilderCustomizer strictJson() {
     return builder ->
         builder
+            .postConfigurer(
+                mapper -> mapper.setDefaultSetterInfo(JsonSetter.Value.forContentNulls(Nulls.FAIL)))
             .featuresToEnable(
                 DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES,
                 DeserializationFeature.FAIL_ON_MISSING_CREATOR_PROPERTIES,

@@ -2,14 +2,19 @@ package hightally.app.platform;
 
 import com.fasterxml.jackson.core.JacksonException;
 import hightally.core.quantity.InvalidInputException;
+import org.springframework.dao.DataAccessResourceFailureException;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.dao.OptimisticLockingFailureException;
+import org.springframework.dao.PessimisticLockingFailureException;
+import org.springframework.dao.UncategorizedDataAccessException;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.HttpStatusCode;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.transaction.CannotCreateTransactionException;
+import org.springframework.transaction.TransactionSystemException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.WebRequest;
@@ -18,6 +23,12 @@ import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExcep
 /** Every failure as problem details (RFC 9457); a broken contract lists its violations. */
 @RestControllerAdvice
 class Problems extends ResponseEntityExceptionHandler {
+  private final Connections connections;
+
+  Problems(Connections connections) {
+    this.connections = connections;
+  }
+
   @ExceptionHandler(InvalidInputException.class)
   ProblemDetail invalid(InvalidInputException e) {
     ProblemDetail problem =
@@ -38,7 +49,7 @@ class Problems extends ResponseEntityExceptionHandler {
 
   @ExceptionHandler({
     OptimisticLockingFailureException.class,
-    DataIntegrityViolationException.class
+    PessimisticLockingFailureException.class
   })
   ProblemDetail race(RuntimeException e) {
     return problem(
@@ -46,6 +57,39 @@ class Problems extends ResponseEntityExceptionHandler {
         "Changed by another page",
         "Another page saved at the same moment. Nothing of this change was stored; look at the newest"
             + " state and save again.");
+  }
+
+  /** A constraint of the database: something too long for its place, or there already. */
+  @ExceptionHandler(DataIntegrityViolationException.class)
+  ProblemDetail refusedByTheDatabase(DataIntegrityViolationException e) {
+    String state = NestedSql.state(e);
+    if (NestedSql.UNIQUE.equals(state)) {
+      return race(e);
+    }
+    if (NestedSql.TOO_LONG.equals(state)) {
+      return problem(
+          HttpStatus.UNPROCESSABLE_ENTITY,
+          "Too long",
+          "Something in this request is longer than what there is room for. Nothing was stored.");
+    }
+    return unforeseen(e);
+  }
+
+  /** The database cannot be reached or written: a full or missing disk, most likely. */
+  @ExceptionHandler({
+    DataAccessResourceFailureException.class,
+    CannotCreateTransactionException.class,
+    TransactionSystemException.class,
+    UncategorizedDataAccessException.class
+  })
+  ProblemDetail noRoom(RuntimeException e) {
+    logger.error("The data cannot be written", e);
+    connections.renew();
+    return problem(
+        HttpStatus.SERVICE_UNAVAILABLE,
+        "The data cannot be written",
+        "The folder of the data cannot be written: perhaps the disk is full. Nothing of this change"
+            + " was stored. Make room and try again; the program need not be started anew.");
   }
 
   @ExceptionHandler(RuntimeException.class)

@@ -2,23 +2,40 @@ package hightally.app.program;
 
 import hightally.app.platform.NotFoundException;
 import hightally.core.hazard.HazardSearch;
+import hightally.core.quantity.Absentable;
 import hightally.core.setup.Setup;
 import hightally.core.signal.SignalPath;
 import jakarta.annotation.PreDestroy;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
 import java.util.Map;
 import java.util.concurrent.ConcurrentSkipListMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.atomic.AtomicLong;
+import java.util.function.BooleanSupplier;
+import java.util.function.DoubleConsumer;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.stereotype.Component;
 
-/** Searches for hazards that go on while the page watches, and can be stopped. */
+/**
+ * Searches for hazards that go on while the page watches. Each ends: by itself, when told to, when
+ * nobody has asked about it for a while, or when its time is up; and says which.
+ */
 @Component
 class HazardRuns {
+  private static final Logger LOG = LoggerFactory.getLogger(HazardRuns.class);
   private static final int KEPT = 20;
+  private static final Duration LONGEST = Duration.ofMinutes(2);
+  private static final Duration ALONE = Duration.ofSeconds(20);
 
   private final Map<Long, Run> runs = new ConcurrentSkipListMap<>();
   private final AtomicLong numbers = new AtomicLong();
+  private final Clock clock;
+  private final Search search;
   private final ExecutorService workers =
       Executors.newSingleThreadExecutor(
           task -> {
@@ -27,18 +44,88 @@ class HazardRuns {
             return thread;
           });
 
+  /** What searches: a path, asked whether to stop, told how far it is. */
+  interface Search {
+    HazardSearch.Outcome of(SignalPath path, BooleanSupplier stop, DoubleConsumer progress);
+  }
+
+  @Autowired
+  HazardRuns(Clock clock) {
+    this(clock, HazardSearch::of);
+  }
+
+  HazardRuns(Clock clock, Search search) {
+    this.clock = clock;
+    this.search = search;
+  }
+
+  /** What has become of a search. */
+  enum SearchEnd {
+    /** It looked at everything. */
+    WHOLE,
+    /** It was told to stop. */
+    STOPPED,
+    /** It had the longest time a search may take. */
+    TIME_UP,
+    /** Nobody asked about it. */
+    LEFT_ALONE,
+    /** The setup has more states than can be looked at. */
+    TOO_LARGE,
+    /** A fault in the program. */
+    FAILED
+  }
+
   /**
    * How far a search is.
    *
    * @param part 0 to 1
-   * @param outcome once it has ended or was stopped; absent before
+   * @param end how it ended; absent while it goes on
+   * @param outcome what it found; absent while it goes on, and where it failed
    */
-  record SearchState(long id, double part, HazardSearch.Outcome outcome) {}
+  record SearchState(
+      long id, double part, @Absentable SearchEnd end, @Absentable HazardSearch.Outcome outcome) {}
 
-  private static final class Run {
+  private final class Run implements BooleanSupplier {
     private volatile double part;
     private volatile boolean stop;
+    private volatile Instant asked = clock.instant();
+    private volatile Instant begun;
+    private volatile SearchEnd end;
     private volatile HazardSearch.Outcome outcome;
+
+    @Override
+    public boolean getAsBoolean() {
+      return stop || timeUp() || alone();
+    }
+
+    private boolean timeUp() {
+      return Duration.between(begun, clock.instant()).compareTo(LONGEST) > 0;
+    }
+
+    private boolean alone() {
+      return Duration.between(asked, clock.instant()).compareTo(ALONE) > 0;
+    }
+
+    void go(SignalPath path) {
+      begun = clock.instant();
+      try {
+        HazardSearch.Outcome found = search.of(path, this, done -> part = done);
+        outcome = found;
+        end = end(found);
+      } catch (RuntimeException | OutOfMemoryError e) {
+        LOG.error("A search for hazards failed", e);
+        end = SearchEnd.FAILED;
+      }
+    }
+
+    private SearchEnd end(HazardSearch.Outcome found) {
+      return switch (found.ending()) {
+        case WHOLE -> SearchEnd.WHOLE;
+        case TOO_LARGE -> SearchEnd.TOO_LARGE;
+        case STOPPED ->
+            stop ? SearchEnd.STOPPED : timeUp() ? SearchEnd.TIME_UP : SearchEnd.LEFT_ALONE;
+      };
+    }
   }
 
   /** Begins a search. */
@@ -47,16 +134,37 @@ class HazardRuns {
     Run run = new Run();
     long id = numbers.incrementAndGet();
     runs.put(id, run);
-    runs.keySet().removeIf(old -> old <= id - KEPT);
-    workers.execute(
-        () -> run.outcome = HazardSearch.of(path, () -> run.stop, part -> run.part = part));
+    forget(id - KEPT);
+    workers.execute(() -> run.go(path));
     return state(id);
+  }
+
+  private void forget(long upTo) {
+    runs.entrySet()
+        .removeIf(
+            old -> {
+              boolean gone = old.getKey() <= upTo;
+              old.getValue().stop |= gone;
+              return gone;
+            });
+  }
+
+  /** Searches while the caller waits, for at most as long as a search may take. */
+  HazardSearch.Outcome now(Setup setup) {
+    Instant begun = clock.instant();
+    return search.of(
+        SignalPath.of(setup),
+        () -> Duration.between(begun, clock.instant()).compareTo(LONGEST) > 0,
+        part -> {});
   }
 
   /** How far it is. */
   SearchState state(long id) {
     Run run = find(id);
-    return new SearchState(id, run.part, run.outcome);
+    run.asked = clock.instant();
+    // The end is written last: with it, the outcome is there.
+    SearchEnd end = run.end;
+    return new SearchState(id, run.part, end, end == null ? null : run.outcome);
   }
 
   /** Stops it between two states; what was found so far is kept. */
@@ -75,6 +183,7 @@ class HazardRuns {
 
   @PreDestroy
   void end() {
+    runs.values().forEach(run -> run.stop = true);
     workers.shutdownNow();
   }
 }

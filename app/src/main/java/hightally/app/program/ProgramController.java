@@ -48,7 +48,7 @@ class ProgramController {
   @Operation(
       summary = "Every position of every switch tried: what a pilot would only find in the air")
   HazardSearch.Outcome hazards(@RequestBody ProgramAsked asked) {
-    return HazardSearch.of(SignalPath.of(asked.setup()));
+    return runs.now(asked.setup());
   }
 
   /** A setup as it is, and as it was when it was last typed into the transmitter. */

@@ -74,7 +74,7 @@ class AdjustmentPathTest extends ApiTest {
     double horn = hornOf(json.valueToTree(open.at("/plan/after")), "elevator");
     assertThat(hornOf(made.get("setup"), "elevator")).isLessThan(horn / 1.4);
 
-    ObjectNode report = (ObjectNode) get(at + "/flights").json().at("/0/report").deepCopy();
+    ObjectNode report = (ObjectNode) get(at + "/flights").json().at("/items/0/report").deepCopy();
     report.set("trims", json.valueToTree(Map.of("roll", 0, "pitch", 4, "yaw", 0)));
     post(at + "/flights", Map.of("revisionNumber", 2, "report", report));
     JsonNode said = get(at + "/confirmation").json().at("/0/controls");
@@ -247,7 +247,7 @@ class AdjustmentPathTest extends ApiTest {
 
   private long flight(String at, int roll, int pitch, int yaw, int revision) throws Exception {
     ObjectNode report =
-        (ObjectNode) get("/api/aircraft/1/flights").json().at("/0/report").deepCopy();
+        (ObjectNode) get("/api/aircraft/1/flights").json().at("/items/0/report").deepCopy();
     report.set("trims", json.valueToTree(Map.of("roll", roll, "pitch", pitch, "yaw", yaw)));
     Answer added = post(at + "/flights", Map.of("revisionNumber", revision, "report", report));
     assertThat(added.status()).as(added.body()).isEqualTo(201);

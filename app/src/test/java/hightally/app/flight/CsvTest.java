@@ -23,7 +23,7 @@ class CsvTest extends ApiTest {
     MockHttpServletResponse response =
         http.perform(
                 MockMvcRequestBuilders.post(at + "/flights.csv")
-                    .contentType(MediaType.APPLICATION_OCTET_STREAM)
+                    .contentType(MediaType.parseMediaType("text/csv"))
                     .content(bytes))
             .andReturn()
             .getResponse();
@@ -44,8 +44,8 @@ class CsvTest extends ApiTest {
     String out = get(at + "/flights.csv").body();
     String other = glider();
     imported(other, out.getBytes(StandardCharsets.UTF_8));
-    JsonNode one = get(at + "/flights").json().at("/0/report");
-    assertThat(get(other + "/flights").json().at("/0/report")).isEqualTo(one);
+    JsonNode one = get(at + "/flights").json().at("/items/0/report");
+    assertThat(get(other + "/flights").json().at("/items/0/report")).isEqualTo(one);
     assertThat(one.at("/phases/0/trims/pitch").asInt()).isEqualTo(-9);
     assertThat(one.get("turnsDiffer").asBoolean()).isTrue();
     assertThat(one.at("/phases/0/turnsDiffer").asBoolean()).isFalse();
@@ -68,7 +68,7 @@ class CsvTest extends ApiTest {
         .anySatisfy(one -> assertThat(one).contains("phase").contains("cruise"))
         .anySatisfy(one -> assertThat(one).contains("whole clicks"))
         .anySatisfy(one -> assertThat(one).contains("300"));
-    JsonNode report = get(at + "/flights").json().at("/0/report");
+    JsonNode report = get(at + "/flights").json().at("/items/0/report");
     assertThat(report.get("cgMm").asDouble()).isEqualTo(83.5);
     assertThat(report.get("remarks").asText()).isEqualTo("b\u00f6ig");
   }
@@ -96,7 +96,7 @@ class CsvTest extends ApiTest {
             + "a,2026-09-05,speed,6,-9,0\n";
     assertThat(imported(at, text.getBytes(StandardCharsets.UTF_8)).get("taken").asInt())
         .isEqualTo(1);
-    JsonNode flight = get(at + "/flights").json().get(0);
+    JsonNode flight = get(at + "/flights").json().at("/items/0");
     JsonNode setup = get(at).json().at("/newest/setup");
     JsonNode without =
         post("/api/program/removal", Map.of("setup", setup, "id", "speed")).json().get("setup");

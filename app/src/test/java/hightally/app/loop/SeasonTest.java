@@ -97,7 +97,7 @@ class SeasonTest extends ApiTest {
 
   private long log(int day, double cg, ArrayNode readings) throws Exception {
     ObjectNode report =
-        (ObjectNode) get("/api/aircraft/1/flights").json().at("/0/report").deepCopy();
+        (ObjectNode) get("/api/aircraft/1/flights").json().at("/items/0/report").deepCopy();
     report.put("flownOn", "2026-09-%02d".formatted(day)).put("wind", "CALM").put("cgMm", cg);
     report.set("trims", readings.remove(0).get("trims"));
     report.set("phases", readings);

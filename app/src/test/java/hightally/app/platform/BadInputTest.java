@@ -107,7 +107,7 @@ class BadInputTest extends ApiTest {
     Answer second = post(path, change);
     assertThat(second.status()).isEqualTo(409);
     assertThat(second.body()).contains("revision 2 has been saved since");
-    assertThat(get(path).json()).hasSize(2);
+    assertThat(get(path).json().get("items")).hasSize(2);
   }
 
   @ParameterizedTest
@@ -159,7 +159,7 @@ class BadInputTest extends ApiTest {
 
   private Answer flight(String field, Object value) throws Exception {
     ObjectNode report =
-        (ObjectNode) get("/api/aircraft/1/flights").json().at("/0/report").deepCopy();
+        (ObjectNode) get("/api/aircraft/1/flights").json().at("/items/0/report").deepCopy();
     report.set(field, json.valueToTree(value));
     return post("/api/aircraft/1/flights", Map.of("revisionNumber", 3, "report", report));
   }

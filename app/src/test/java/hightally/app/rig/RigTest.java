@@ -118,7 +118,8 @@ class RigTest extends ApiTest {
     String at = "/api/aircraft/2/bench-set-up";
     assertThat(get(at).status()).isEqualTo(204);
     JsonNode open = post(at, Map.of("school", "ROD_FIRST")).json();
-    assertThat(post(at, Map.of("school", "ROD_FIRST")).status()).isEqualTo(409);
+    assertThat(post(at, Map.of("school", "SUB_TRIM_FIRST")).status()).isEqualTo(409);
+    assertThat(post(at, Map.of("school", "ROD_FIRST")).json()).isEqualTo(open);
     open =
         move(at, open, 1, Map.of("step", "harmless", "choice", "leads-apart", "values", List.of()));
     open =

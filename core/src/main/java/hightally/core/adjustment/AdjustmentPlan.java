@@ -1,11 +1,15 @@
 package hightally.core.adjustment;
 
 import hightally.core.audit.Finding;
+import hightally.core.phase.Phase;
 import hightally.core.phase.Trims;
 import hightally.core.program.EntrySheet;
 import hightally.core.setup.Setup;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
 
 /**
  * Trims turned into rods.
@@ -34,6 +38,34 @@ public record AdjustmentPlan(
     List<Finding> findings,
     List<EntrySheet.Entry> entries,
     Setup after) {
+  /**
+   * What this plan leaves on a setup that may have been changed since it was made: the same turns
+   * of the rods, and the trims of every phase that is still there.
+   *
+   * @param before the setup the plan was made on
+   */
+  public Setup onto(Setup before, Setup now) {
+    if (now.equals(before)) {
+      return after;
+    }
+    Map<String, Double> turned =
+        rods.stream().collect(Collectors.toMap(PlannedRod::surface, PlannedRod::appliedMm));
+    return now.change()
+        .surfaces(
+            now.surfaces().stream()
+                .map(one -> one.withRod(one.rod().changedBy(turned.getOrDefault(one.id(), 0.0))))
+                .toList())
+        .phases(now.phases().stream().map(one -> withTrimsAfter(before, one)).toList())
+        .trims(after.trims())
+        .done();
+  }
+
+  private Phase withTrimsAfter(Setup before, Phase phase) {
+    Optional<Phase> planned = after.phase(phase.id());
+    boolean unchanged = before.phase(phase.id()).filter(phase::equals).isPresent();
+    return planned.map(one -> unchanged ? one : phase.withTrims(one.trims())).orElse(phase);
+  }
+
   /**
    * What has to be turned back if the work is given up at a step: the rods turned before it, the
    * last one first.

@@ -3,6 +3,7 @@ package hightally.core.adjustment;
 import hightally.core.airframe.DriverKind;
 import hightally.core.airframe.Surface;
 import hightally.core.phase.Trims;
+import hightally.core.quantity.Absentable;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.Words;
 import hightally.core.setup.Setup;
@@ -37,7 +38,7 @@ public record Confirmation(
     int predicted,
     int flown,
     boolean done,
-    Double learnedClickPercent,
+    @Absentable Double learnedClickPercent,
     List<LearnedArm> learnedArms,
     String words) {
   /** An arm that acts as if it had another radius, mm. */

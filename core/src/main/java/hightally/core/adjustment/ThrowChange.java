@@ -1,5 +1,7 @@
 package hightally.core.adjustment;
 
+import hightally.core.quantity.Absentable;
+
 /**
  * What a changed rod does to a surface's full travel, and the endpoints that restore it.
  *
@@ -19,5 +21,5 @@ public record ThrowChange(
     double minusBefore,
     double minusAfter,
     int channel,
-    Double endpointLow,
-    Double endpointHigh) {}
+    @Absentable Double endpointLow,
+    @Absentable Double endpointHigh) {}

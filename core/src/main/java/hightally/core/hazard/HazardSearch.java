@@ -19,6 +19,9 @@ import java.util.function.DoubleConsumer;
  * kind about one thing only the worst is kept.
  */
 public final class HazardSearch {
+  /** How many states pass before it is asked whether to stop. */
+  private static final int LOOK_UP = 64;
+
   private final SignalPath path;
   private final Setup setup;
   private final States states;
@@ -33,7 +36,7 @@ public final class HazardSearch {
    * @param states how many switch and lever states were covered
    * @param evaluated how many moments had to be evaluated; all else was bounded
    * @param sampled in how many distinct states a bound could not decide and corners were tried
-   * @param complete whether it was not stopped on the way
+   * @param ending how it ended; only a whole search proves anything
    * @param notLookedAt what this setup has and the search leaves out: nothing is proven of that
    */
   public record Outcome(
@@ -41,8 +44,23 @@ public final class HazardSearch {
       long states,
       long evaluated,
       long sampled,
-      boolean complete,
-      List<LeftOut> notLookedAt) {}
+      Ending ending,
+      List<LeftOut> notLookedAt) {
+    /** Whether it looked at everything it set out to. */
+    public boolean complete() {
+      return ending == Ending.WHOLE;
+    }
+  }
+
+  /** How a search ends. */
+  public enum Ending {
+    /** Every state was looked at. */
+    WHOLE,
+    /** It was stopped on the way. */
+    STOPPED,
+    /** More states than can be looked at in bounded time and memory: none was. */
+    TOO_LARGE
+  }
 
   HazardSearch(SignalPath path) {
     this.path = path;
@@ -72,13 +90,14 @@ public final class HazardSearch {
     ProgramHazards program = new ProgramHazards(this);
     program.written();
     long count = states.count();
-    boolean complete = true;
+    boolean tooLarge = count > States.MOST;
+    boolean complete = !tooLarge;
     for (long number = 0; number < count && complete; number++) {
       Moment moment = states.moment(number);
       power.state(number, moment);
       surfaces.state(number, moment);
       program.state(moment);
-      if (number % 64 == 0) {
+      if (number % LOOK_UP == 0) {
         progress.accept((double) number / count);
         complete = !stop.getAsBoolean();
       }
@@ -98,7 +117,7 @@ public final class HazardSearch {
         count,
         surfaces.evaluated(),
         surfaces.sampled(),
-        complete,
+        tooLarge ? Ending.TOO_LARGE : complete ? Ending.WHOLE : Ending.STOPPED,
         LeftOut.of(setup));
   }
 

@@ -18,6 +18,9 @@ final class PowerHazards {
   private static final double SAME_PERCENT = 0.5;
   private static final double JUST = 1e-6;
 
+  /** What is told of so many states is kept; of the others it is worked out each time. */
+  private static final int KEPT = 50_000;
+
   private final HazardSearch search;
   private final SignalPath path;
   private final Setup setup;
@@ -34,7 +37,7 @@ final class PowerHazards {
     setup = search.setup();
     throttleInput = setup.transmitter().inputIndex(setup.power().throttleInput());
     throttles = throttles();
-    told = new Told[Math.toIntExact(search.states().count())];
+    told = new Told[(int) Math.min(KEPT, search.states().count())];
   }
 
   /**
@@ -141,22 +144,29 @@ final class PowerHazards {
   }
 
   private Told told(long number) {
+    if (number >= told.length) {
+      return tell(number);
+    }
     if (told[(int) number] == null) {
-      Moment rest = search.states().moment(number);
-      int[] phases = new int[throttles.length];
-      double[] power = new double[throttles.length];
-      double[] command = new double[throttles.length];
-      boolean[] held = new boolean[throttles.length];
-      for (int i = 0; i < throttles.length; i++) {
-        Moment at = throttle(rest, throttles[i]);
-        phases[i] = path.phase(at);
-        command[i] = path.motorCommand(at, phases[i]);
-        power[i] = setup.power().power(command[i]);
-        held[i] = path.program().held(at, phases[i]);
-      }
-      told[(int) number] = new Told(phases, command, power, held);
+      told[(int) number] = tell(number);
     }
     return told[(int) number];
+  }
+
+  private Told tell(long number) {
+    Moment rest = search.states().moment(number);
+    int[] phases = new int[throttles.length];
+    double[] power = new double[throttles.length];
+    double[] command = new double[throttles.length];
+    boolean[] held = new boolean[throttles.length];
+    for (int i = 0; i < throttles.length; i++) {
+      Moment at = throttle(rest, throttles[i]);
+      phases[i] = path.phase(at);
+      command[i] = path.motorCommand(at, phases[i]);
+      power[i] = setup.power().power(command[i]);
+      held[i] = path.program().held(at, phases[i]);
+    }
+    return new Told(phases, command, power, held);
   }
 
   private void transition(long number, long to, int which) {

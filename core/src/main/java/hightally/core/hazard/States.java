@@ -24,6 +24,9 @@ import java.util.stream.IntStream;
  * end.
  */
 final class States {
+  /** More than this are not looked at: minutes, and a search must end. */
+  static final long MOST = 1_000_000;
+
   private final Setup setup;
   private final List<Integer> used;
   private final List<Cell[]> cells = new ArrayList<>();
@@ -96,11 +99,11 @@ final class States {
     return sticks;
   }
 
-  /** How many states there are. */
+  /** How many states there are; the largest number there is where they are more than that. */
   long count() {
     long count = 1;
     for (Cell[] each : cells) {
-      count *= each.length;
+      count = count > Long.MAX_VALUE / each.length ? Long.MAX_VALUE : count * each.length;
     }
     return count;
   }

@@ -9,7 +9,7 @@ import java.lang.annotation.Target;
 /** How long a text may be, stated once for checks, schema and page. */
 @Documented
 @Retention(RetentionPolicy.RUNTIME)
-@Target(ElementType.RECORD_COMPONENT)
+@Target({ElementType.RECORD_COMPONENT, ElementType.FIELD, ElementType.METHOD})
 public @interface Text {
   /** Fewest characters, blanks at the ends not counted. */
   int min() default 1;

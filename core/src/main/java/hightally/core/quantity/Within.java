@@ -12,7 +12,7 @@ import java.lang.annotation.Target;
  */
 @Documented
 @Retention(RetentionPolicy.RUNTIME)
-@Target(ElementType.RECORD_COMPONENT)
+@Target({ElementType.RECORD_COMPONENT, ElementType.FIELD, ElementType.METHOD})
 public @interface Within {
   /** Smallest legal value, included. */
   double min();

@@ -1,0 +1,9 @@
+package hightally.app.aircraft;
+
+import java.util.Optional;
+
+/** Something under way that a new revision would pull the ground from under. */
+public interface RevisionHold {
+  /** Why no revision may be saved now, in a sentence; empty where one may. */
+  Optional<String> why(long aircraftId);
+}

@@ -1,0 +1,24 @@
+package hightally.app.loop;
+
+import hightally.core.airframe.Airframe;
+import hightally.core.airframe.Surface;
+import hightally.core.flight.LoopState;
+import java.util.List;
+
+/**
+ * One aircraft as the hangar shows it.
+ *
+ * @param airframe its kind and outline
+ * @param surfaces for its outline
+ * @param revision number of the newest
+ * @param reason why that was saved
+ */
+record HangarEntry(
+    long id,
+    String name,
+    Airframe airframe,
+    List<Surface> surfaces,
+    int revision,
+    String reason,
+    long flightCount,
+    LoopState loop) {}

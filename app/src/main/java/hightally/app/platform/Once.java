@@ -1,0 +1,47 @@
+package hightally.app.platform;
+
+import hightally.core.quantity.InvalidInputException;
+import java.util.Optional;
+import java.util.function.Supplier;
+import java.util.regex.Pattern;
+import org.springframework.dao.DataIntegrityViolationException;
+
+/**
+ * The same request sent twice does its work once. A request that is sent again carries the key it
+ * carried before, which the database holds beside what came of it: unique, so even two at the same
+ * moment make one.
+ */
+public final class Once {
+  /** The header that carries the key. */
+  public static final String KEY = "Idempotency-Key";
+
+  private static final Pattern LEGAL = Pattern.compile("[A-Za-z0-9-]{8,64}");
+
+  private Once() {}
+
+  /** The key, if it is legal; null where none was sent. */
+  public static String key(String sent) {
+    if (sent != null && !LEGAL.matcher(sent).matches()) {
+      throw InvalidInputException.of(KEY, sent, "8 to 64 letters, digits and hyphens");
+    }
+    return sent;
+  }
+
+  /**
+   * What came of the request before, or what comes of it now.
+   *
+   * @param before finds what it made
+   * @param now does it; whoever comes second at the same moment fails on a unique constraint
+   */
+  public static <T> T of(Supplier<Optional<T>> before, Supplier<T> now) {
+    Optional<T> made = before.get();
+    if (made.isPresent()) {
+      return made.get();
+    }
+    try {
+      return now.get();
+    } catch (DataIntegrityViolationException e) {
+      return before.get().orElseThrow(() -> e);
+    }
+  }
+}

@@ -1,0 +1,88 @@
+package hightally.app.platform;
+
+import java.net.BindException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.flywaydb.core.api.exception.FlywayValidateException;
+import org.springframework.boot.web.server.PortInUseException;
+
+/** Why the program could not start, in one sentence that says what to do. */
+public final class StartFailure {
+  private static final int LOCKED = 90020;
+  private static final int NOT_WRITTEN_BY_THIS = 90048;
+  private static final int CORRUPTED = 90030;
+  private static final int IO = 90028;
+  private static final int IO_WITH_TEXT = 90031;
+  private static final int GENERAL = 50000;
+  private static final int READ_ONLY = 90097;
+
+  private StartFailure() {}
+
+  /**
+   * The sentence; empty where nobody foresaw the failure.
+   *
+   * @param data the folder of the data
+   */
+  public static String words(Throwable failure, String data) {
+    for (Throwable cause = failure; cause != null; cause = cause.getCause()) {
+      if (cause instanceof PortInUseException port) {
+        return "Port "
+            + port.getPort()
+            + " is taken: end what runs there, or choose another with"
+            + " --port N.";
+      }
+      if (cause instanceof BindException) {
+        return "The port cannot be opened: choose another with --port N.";
+      }
+      if (cause instanceof NewerData || cause instanceof FlywayValidateException) {
+        return "The data in "
+            + data
+            + " was written by a newer High Tally: start that one, or use"
+            + " another folder with --data DIR. Nothing was changed.";
+      }
+    }
+    return database(failure, data);
+  }
+
+  private static String database(Throwable failure, String data) {
+    int code = NestedSql.code(failure);
+    if (code == LOCKED) {
+      return "The data in "
+          + data
+          + " is in use by another High Tally: use that one, end it, or"
+          + " choose another folder with --data DIR.";
+    }
+    if (code != 0 && notWritable(Path.of(data))) {
+      return "The folder "
+          + data
+          + " cannot be written: give this user the right to, or choose"
+          + " another with --data DIR.";
+    }
+    return switch (code) {
+      case READ_ONLY ->
+          "The folder "
+              + data
+              + " cannot be written: give this user the right to, or choose"
+              + " another with --data DIR.";
+      case CORRUPTED, NOT_WRITTEN_BY_THIS, IO, IO_WITH_TEXT, GENERAL ->
+          "The data in "
+              + data
+              + " is damaged or cannot be read: put a copy of the folder in its"
+              + " place, or start with another with --data DIR. Nothing was changed.";
+      default -> "";
+    };
+  }
+
+  private static boolean notWritable(Path folder) {
+    Path existing = folder.toAbsolutePath();
+    while (existing != null && !Files.exists(existing)) {
+      existing = existing.getParent();
+    }
+    return existing == null || !Files.isDirectory(existing) || !Files.isWritable(existing);
+  }
+
+  /** The data was written by a newer program. */
+  static final class NewerData extends RuntimeException {
+    private static final long serialVersionUID = 1;
+  }
+}
