@@ -9,6 +9,39 @@ const noFeatures = {
   patterns: [{ group: ["@/features/*"], message: "Features stand on this; not the other way." }],
 };
 
+/** Features import one another in this direction only: each may use those before it. */
+const ORDER = [
+  "model",
+  "bench",
+  "program",
+  "rig",
+  "flight",
+  "adjustment",
+  "aircraft",
+  "hangar",
+  "transfer",
+];
+
+const oneDirection = ORDER.map((feature, i) => ({
+  files: [`src/features/${feature}/**`],
+  rules: {
+    "no-restricted-imports": [
+      "error",
+      {
+        patterns: [
+          {
+            group: ORDER.slice(i + 1).flatMap((later) => [
+              `@/features/${later}/*`,
+              `../${later}/*`,
+            ]),
+            message: `Features import one another in one direction: ${ORDER.join(", ")}.`,
+          },
+        ].filter((pattern) => pattern.group.length > 0),
+      },
+    ],
+  },
+}));
+
 export default ts.config(
   { ignores: ["dist", "target", "node_modules", "src/api/generated"] },
   js.configs.recommended,
@@ -27,5 +60,6 @@ export default ts.config(
     files: ["src/{api,domain,ui}/**"],
     rules: { "no-restricted-imports": ["error", noFeatures] },
   },
+  ...oneDirection,
   { files: ["scripts/**", "*.js"], languageOptions: { globals: globals.node } },
 );

@@ -1,92 +1,157 @@
-import { createBrowserRouter, Navigate } from "react-router";
-import { AdjustPage } from "./features/adjustment/AdjustPage";
-import { WorkSheetPage } from "./features/adjustment/WorkSheetPage";
-import { ModelLayout } from "./features/aircraft/ModelLayout";
-import { RevisionsPage } from "./features/aircraft/RevisionsPage";
-import { SetupPage } from "./features/aircraft/SetupPage";
-import { BenchPage } from "./features/bench/BenchPage";
-import { FieldCardPage } from "./features/flight/FieldCardPage";
-import { FlightEntryPage } from "./features/flight/FlightEntryPage";
-import { FlightsPage } from "./features/flight/FlightsPage";
+import { createBrowserRouter, Navigate, type RouteObject } from "react-router";
 import { HangarPage } from "./features/hangar/HangarPage";
-import { NewModelPage } from "./features/hangar/NewModelPage";
 import { Shell } from "./features/hangar/Shell";
-import { EntryPage } from "./features/program/EntryPage";
-import { HazardsPage } from "./features/program/HazardsPage";
-import { MixesPage } from "./features/program/MixesPage";
-import { PhasesPage } from "./features/program/PhasesPage";
-import { PowerPage } from "./features/program/PowerPage";
-import { ProgramPages } from "./features/program/ProgramPages";
-import { SwitchesPage } from "./features/program/SwitchesPage";
-import { AirframePage } from "./features/rig/AirframePage";
-import { CheckPages } from "./features/bench/CheckPages";
-import { ScenesPage } from "./features/bench/ScenesPage";
-import { FeelPage } from "./features/program/FeelPage";
-import { BalancePage } from "./features/rig/BalancePage";
-import { ChangesPage } from "./features/rig/ChangesPage";
-import { MapPage } from "./features/rig/MapPage";
-import { RigPages } from "./features/rig/RigPages";
-import { SetUpPage } from "./features/rig/SetUpPage";
-import { WiringPage } from "./features/rig/WiringPage";
-import { BringInPage } from "./features/transfer/BringInPage";
+import { Waiting } from "./ui/message";
+import { RouteFault } from "./ui/route-fault";
+
+type Page = () => React.ReactNode;
+
+/**
+ * A page that is loaded when it is first opened. Each has a title and, if it fails, an error page in
+ * its own place, so that what stands around it goes on.
+ */
+const page = (
+  path: string | undefined,
+  title: string,
+  load: () => Promise<Page>,
+  children?: RouteObject[],
+): RouteObject =>
+  ({
+    ...(path === undefined ? { index: true } : { path, ...(children ? { children } : {}) }),
+    handle: { title },
+    lazy: async () => ({ Component: await load() }),
+    errorElement: <RouteFault />,
+    hydrateFallbackElement: <Waiting what={title.toLowerCase()} />,
+  }) as RouteObject;
+
+const rig = [
+  page(undefined, "Rig", async () => (await import("./features/aircraft/SetupPage")).RigSetupPage),
+  page(
+    "airframe",
+    "Airframe",
+    async () => (await import("./features/rig/AirframePage")).AirframePage,
+  ),
+  page("map", "Channel map", async () => (await import("./features/rig/MapPage")).MapPage),
+  page(
+    "map/wiring",
+    "Wiring sheet",
+    async () => (await import("./features/rig/WiringPage")).WiringPage,
+  ),
+  page("set-up", "Bench set-up", async () => (await import("./features/rig/SetUpPage")).SetUpPage),
+  page("balance", "Balance", async () => (await import("./features/rig/BalancePage")).BalancePage),
+  page(
+    "changes",
+    "Changed parts",
+    async () => (await import("./features/rig/ChangesPage")).ChangesPage,
+  ),
+];
+
+const program = [
+  page(
+    undefined,
+    "Program",
+    async () => (await import("./features/aircraft/SetupPage")).ProgramSetupPage,
+  ),
+  page("feel", "Feel", async () => (await import("./features/program/FeelPage")).FeelPage),
+  page(
+    "phases",
+    "Flight phases",
+    async () => (await import("./features/program/PhasesPage")).PhasesPage,
+  ),
+  page("mixes", "Mixes", async () => (await import("./features/program/MixesPage")).MixesPage),
+  page("power", "Power", async () => (await import("./features/program/PowerPage")).PowerPage),
+  page(
+    "switches",
+    "Switches",
+    async () => (await import("./features/program/SwitchesPage")).SwitchesPage,
+  ),
+  page(
+    "hazards",
+    "Hazards",
+    async () => (await import("./features/program/HazardsPage")).HazardsPage,
+  ),
+  page(
+    "entry",
+    "Entry sheet",
+    async () => (await import("./features/program/EntryPage")).EntryPage,
+  ),
+];
+
+const check = [
+  page(undefined, "Bench", async () => (await import("./features/bench/BenchPage")).BenchPage),
+  page("scenes", "Scenes", async () => (await import("./features/bench/ScenesPage")).ScenesPage),
+];
+
+const entry = async () => (await import("./features/flight/FlightEntryPage")).FlightEntryPage;
+
+const model = [
+  { index: true, element: <Navigate to="rig" replace /> },
+  page("rig", "Rig", async () => (await import("./features/rig/RigPages")).RigPages, rig),
+  page(
+    "program",
+    "Program",
+    async () => (await import("./features/program/ProgramPages")).ProgramPages,
+    program,
+  ),
+  page(
+    "check",
+    "Check",
+    async () => (await import("./features/bench/CheckPages")).CheckPages,
+    check,
+  ),
+  page("fly", "Flights", async () => (await import("./features/flight/FlightsPage")).FlightsPage),
+  page("fly/new", "Log a flight", entry),
+  page(
+    "fly/card",
+    "Field card",
+    async () => (await import("./features/flight/FieldCardPage")).FieldCardPage,
+  ),
+  page("fly/:flightId", "Correct a flight", entry),
+  page(
+    "adjust",
+    "Adjust",
+    async () => (await import("./features/adjustment/AdjustPage")).AdjustPage,
+  ),
+  page(
+    "adjust/sheet",
+    "Work order",
+    async () => (await import("./features/adjustment/WorkSheetPage")).WorkSheetPage,
+  ),
+  page(
+    "revisions",
+    "Revisions",
+    async () => (await import("./features/aircraft/RevisionsPage")).RevisionsPage,
+  ),
+];
 
 /** The addresses of the page; those under a model follow the loop. */
 export const router = createBrowserRouter([
   {
     element: <Shell />,
+    errorElement: <RouteFault />,
     children: [
-      { path: "/", element: <HangarPage /> },
-      { path: "/new", element: <NewModelPage /> },
-      { path: "/bring-in", element: <BringInPage /> },
       {
-        path: "/models/:id",
-        element: <ModelLayout />,
-        children: [
-          { index: true, element: <Navigate to="rig" replace /> },
-          {
-            path: "rig",
-            element: <RigPages />,
-            children: [
-              { index: true, element: <SetupPage part="rig" /> },
-              { path: "airframe", element: <AirframePage /> },
-              { path: "map", element: <MapPage /> },
-              { path: "map/wiring", element: <WiringPage /> },
-              { path: "set-up", element: <SetUpPage /> },
-              { path: "balance", element: <BalancePage /> },
-              { path: "changes", element: <ChangesPage /> },
-            ],
-          },
-          {
-            path: "program",
-            element: <ProgramPages />,
-            children: [
-              { index: true, element: <SetupPage part="program" /> },
-              { path: "feel", element: <FeelPage /> },
-              { path: "phases", element: <PhasesPage /> },
-              { path: "mixes", element: <MixesPage /> },
-              { path: "power", element: <PowerPage /> },
-              { path: "switches", element: <SwitchesPage /> },
-              { path: "hazards", element: <HazardsPage /> },
-              { path: "entry", element: <EntryPage /> },
-            ],
-          },
-          {
-            path: "check",
-            element: <CheckPages />,
-            children: [
-              { index: true, element: <BenchPage /> },
-              { path: "scenes", element: <ScenesPage /> },
-            ],
-          },
-          { path: "fly", element: <FlightsPage /> },
-          { path: "fly/new", element: <FlightEntryPage /> },
-          { path: "fly/card", element: <FieldCardPage /> },
-          { path: "fly/:flightId", element: <FlightEntryPage /> },
-          { path: "adjust", element: <AdjustPage /> },
-          { path: "adjust/sheet", element: <WorkSheetPage /> },
-          { path: "revisions", element: <RevisionsPage /> },
-        ],
+        path: "/",
+        element: <HangarPage />,
+        handle: { title: "Hangar" },
+        errorElement: <RouteFault />,
       },
+      page(
+        "/new",
+        "New model",
+        async () => (await import("./features/hangar/NewModelPage")).NewModelPage,
+      ),
+      page(
+        "/bring-in",
+        "Bring in a file",
+        async () => (await import("./features/transfer/BringInPage")).BringInPage,
+      ),
+      page(
+        "/models/:id",
+        "Model",
+        async () => (await import("./features/aircraft/ModelLayout")).ModelLayout,
+        model,
+      ),
       { path: "*", element: <Navigate to="/" replace /> },
     ],
   },

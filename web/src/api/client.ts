@@ -27,6 +27,15 @@ export const api = createClient<paths>({
   fetch: (request) => globalThis.fetch(request),
 });
 
+/**
+ * A key for a request that must do its work once, however often it is sent. The same value sent
+ * again while it has not been answered carries the same key.
+ */
+export function requestKey(): string {
+  const bytes = crypto.getRandomValues(new Uint8Array(16));
+  return [...bytes].map((one) => one.toString(16).padStart(2, "0")).join("");
+}
+
 interface Answer<T> {
   data?: T;
   error?: unknown;

@@ -9,6 +9,7 @@ import { answered, api, type Schemas } from "./client";
 import type { Setup } from "./queries";
 
 export type Hazard = Schemas["Hazard"];
+export type Outcome = Schemas["Outcome"];
 export type RecipeCard = Schemas["RecipeCard"];
 export type Entry = Schemas["Entry"];
 export type Mix = Setup["mixes"][number];
@@ -54,12 +55,17 @@ export function useHazardSearch(setup: Setup) {
     enabled: id !== undefined,
     retry: false,
     queryFn: () => answered(api.GET("/api/program/hazards/searches/{id}", at)),
-    refetchInterval: (query) => (query.state.data?.outcome == null ? SEARCH_LOOK_MS : false),
+    refetchInterval: (query) => (query.state.data?.end == null ? SEARCH_LOOK_MS : false),
   });
   const stop = useMutation({
     mutationFn: () => answered(api.DELETE("/api/program/hazards/searches/{id}", at)),
   });
-  return { error: begun.error ?? state.error, state: state.data, stop: () => stop.mutate() };
+  return {
+    error: begun.error ?? state.error,
+    state: state.data,
+    stop: () => stop.mutate(),
+    again: () => void begun.refetch(),
+  };
 }
 
 export const useEntrySheet = (

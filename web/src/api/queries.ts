@@ -1,8 +1,17 @@
-import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { answered, api, type Schemas } from "./client";
+import {
+  keepPreviousData,
+  queryOptions,
+  useInfiniteQuery,
+  useMutation,
+  useQuery,
+  useQueryClient,
+} from "@tanstack/react-query";
+import { useRef } from "react";
+import { answered, api, requestKey, type Schemas } from "./client";
 
 export type Standing = Schemas["Standing"];
-export type Revision = Schemas["Revision"];
+export type HangarEntry = Schemas["HangarEntry"];
+export type RevisionHeader = Schemas["RevisionHeader"];
 export type Setup = Schemas["Setup"];
 export type Surface = Schemas["Surface"];
 export type Channel = Schemas["Channel"];
@@ -18,8 +27,43 @@ export type Field = Schemas["Field"];
 const at = (id: number) => ({ params: { path: { id } } });
 const of = (aircraftId: number) => ({ params: { path: { aircraftId } } });
 
-export const useHangar = () =>
-  useQuery({ queryKey: ["hangar"], queryFn: () => answered(api.GET("/api/aircraft")) });
+interface Part<T> {
+  items: T[];
+  total: number;
+}
+
+/** A list that may grow, asked for part by part; what has come so far, and how many there are. */
+function useParts<T>(
+  key: readonly unknown[],
+  size: number,
+  part: (page: number) => Promise<Part<T>>,
+) {
+  const query = useInfiniteQuery({
+    queryKey: key,
+    initialPageParam: 0,
+    queryFn: ({ pageParam }) => part(pageParam),
+    getNextPageParam: (last, all) => (all.length * size < last.total ? all.length : undefined),
+    placeholderData: keepPreviousData,
+  });
+  return {
+    items: query.data?.pages.flatMap((one) => one.items),
+    total: query.data?.pages[0]?.total ?? 0,
+    error: query.error,
+    isError: query.isError,
+    more: query.hasNextPage ? () => void query.fetchNextPage() : undefined,
+    coming: query.isFetchingNextPage,
+  };
+}
+
+const MODELS_AT_ONCE = 12;
+const AT_ONCE = 50;
+
+export const useHangar = (named = "") =>
+  useParts(["hangar", "named", named], MODELS_AT_ONCE, (page) =>
+    answered(
+      api.GET("/api/aircraft", { params: { query: { named, page, size: MODELS_AT_ONCE } } }),
+    ),
+  );
 
 export const useStanding = (id: number) =>
   useQuery({
@@ -41,16 +85,50 @@ export const useFields = () =>
     staleTime: Infinity,
   });
 
+/** Headers of the revisions, newest first. */
 export const useRevisions = (id: number) =>
-  useQuery({
-    queryKey: ["revisions", id],
-    queryFn: () => answered(api.GET("/api/aircraft/{id}/revisions", at(id))),
+  useParts(["revisions", id], AT_ONCE, (page) =>
+    answered(
+      api.GET("/api/aircraft/{id}/revisions", {
+        params: { path: { id }, query: { page, size: AT_ONCE } },
+      }),
+    ),
+  );
+
+/** One revision with its setup; a saved one never changes. */
+export const revisionQuery = (id: number, number: number) =>
+  queryOptions({
+    queryKey: ["revision", id, number],
+    staleTime: Infinity,
+    queryFn: () =>
+      answered(
+        api.GET("/api/aircraft/{id}/revisions/{number}", { params: { path: { id, number } } }),
+      ),
   });
 
-export const useFlights = (id: number) =>
+export const useRevision = (id: number, number: number | undefined) =>
+  useQuery({ ...revisionQuery(id, number ?? 0), enabled: number !== undefined });
+
+/** The flights, newest first. */
+export const useFlights = (aircraftId: number) =>
+  useParts(["flights", aircraftId], AT_ONCE, (page) =>
+    answered(
+      api.GET("/api/aircraft/{aircraftId}/flights", {
+        params: { path: { aircraftId }, query: { page, size: AT_ONCE } },
+      }),
+    ),
+  );
+
+export const useFlight = (aircraftId: number, flightId: number | undefined) =>
   useQuery({
-    queryKey: ["flights", id],
-    queryFn: () => answered(api.GET("/api/aircraft/{aircraftId}/flights", of(id))),
+    queryKey: ["flight", aircraftId, flightId],
+    enabled: flightId !== undefined,
+    queryFn: () =>
+      answered(
+        api.GET("/api/aircraft/{aircraftId}/flights/{flightId}", {
+          params: { path: { aircraftId, flightId: flightId ?? 0 } },
+        }),
+      ),
   });
 
 export const usePreview = (
@@ -128,7 +206,7 @@ export const useImportFlights = (id: number) =>
       api.POST("/api/aircraft/{aircraftId}/flights.csv", {
         ...of(id),
         body: file as never,
-        headers: { "Content-Type": "application/octet-stream" },
+        headers: { "Content-Type": "text/csv" },
         bodySerializer: (body: unknown) => body as File,
       }),
     ),
@@ -156,17 +234,40 @@ export function useChange<V, T>(change: (value: V) => Promise<T>) {
   });
 }
 
+/**
+ * The key of a request under way: the same until it has been answered, so that pressing the button
+ * again, or trying again after a lost answer, does the work once.
+ */
+function useOnce<V, T>(send: (value: V, header: { "Idempotency-Key": string }) => Promise<T>) {
+  const underWay = useRef<{ text: string; key: string }>(undefined);
+  return useChange(async (value: V) => {
+    const text = JSON.stringify(value);
+    const sent = underWay.current?.text === text ? underWay.current : { text, key: requestKey() };
+    underWay.current = sent;
+    const answer = await send(value, { "Idempotency-Key": sent.key });
+    underWay.current = undefined;
+    return answer;
+  });
+}
+
 export const useAddAircraft = () =>
-  useChange((body: Schemas["NewAircraft"]) => answered(api.POST("/api/aircraft", { body })));
+  useOnce((body: Schemas["NewAircraft"], header) =>
+    answered(api.POST("/api/aircraft", { params: { header }, body })),
+  );
 
 export const useRevise = (id: number) =>
   useChange((body: Schemas["NewRevision"]) =>
     answered(api.POST("/api/aircraft/{id}/revisions", { ...at(id), body })),
   );
 
-export const useAddFlight = (id: number) =>
-  useChange((body: Schemas["NewFlight"]) =>
-    answered(api.POST("/api/aircraft/{aircraftId}/flights", { ...of(id), body })),
+export const useAddFlight = (aircraftId: number) =>
+  useOnce((body: Schemas["NewFlight"], header) =>
+    answered(
+      api.POST("/api/aircraft/{aircraftId}/flights", {
+        params: { path: { aircraftId }, header },
+        body,
+      }),
+    ),
   );
 
 export const useCorrectFlight = (aircraftId: number) =>

@@ -1,4 +1,5 @@
 import type { Setup } from "@/api/queries";
+import { forget, keep, kept, shaped, type Kept } from "./storage";
 
 /** A setup being edited: what it was made from, and every step back and forward. */
 export interface Draft {
@@ -6,12 +7,17 @@ export interface Draft {
   present: Setup;
   past: Setup[];
   future: Setup[];
+  /** What the pilot is in the middle of: a drag, a number being typed. All of it is one step. */
+  gesture?: string | undefined;
+  /** Whether there are changes although the steps back to them are not kept any more. */
+  changed?: boolean | undefined;
 }
 
 export type DraftAction =
-  | { type: "edit"; path: Path; value: unknown }
+  | { type: "edit"; path: Path; value: unknown; gesture?: string | undefined }
   | { type: "mend"; edits: { path: string[]; value: unknown }[] }
   | { type: "replace"; setup: Setup }
+  | { type: "settle" }
   | { type: "undo" }
   | { type: "redo" }
   | { type: "rebase"; basedOn: number }
@@ -25,25 +31,20 @@ const MOST_STEPS = 200;
 /** The only way a draft changes. */
 export function reduceDraft(draft: Draft, action: DraftAction): Draft {
   switch (action.type) {
-    case "edit": {
-      const present = replaced(draft.present, action.path, action.value) as Setup;
-      const past = [...draft.past, draft.present].slice(-MOST_STEPS);
-      return { ...draft, present, past, future: [] };
-    }
-    case "mend": {
-      const present = action.edits.reduce<unknown>(
-        (document, { path, value }) => replaced(document, path.map(position), value),
-        draft.present,
-      ) as Setup;
-      return { ...draft, present, past: [...draft.past, draft.present], future: [] };
-    }
+    case "edit":
+      return stepped(draft, replaced(draft.present, action.path, action.value), action.gesture);
+    case "mend":
+      return stepped(
+        draft,
+        action.edits.reduce<unknown>(
+          (document, { path, value }) => replaced(document, path.map(position), value),
+          draft.present,
+        ),
+      );
     case "replace":
-      return {
-        ...draft,
-        present: action.setup,
-        past: [...draft.past, draft.present].slice(-MOST_STEPS),
-        future: [],
-      };
+      return stepped(draft, action.setup);
+    case "settle":
+      return draft.gesture === undefined ? draft : { ...draft, gesture: undefined };
     case "rebase":
       return { ...draft, basedOn: action.basedOn };
     case "undo": {
@@ -54,19 +55,37 @@ export function reduceDraft(draft: Draft, action: DraftAction): Draft {
             ...draft,
             present: previous,
             past: draft.past.slice(0, -1),
-            future: [draft.present, ...draft.future],
+            future: [draft.present, ...draft.future].slice(0, MOST_STEPS),
+            gesture: undefined,
           };
     }
     case "redo": {
       const [next, ...rest] = draft.future;
       return next === undefined
         ? draft
-        : { ...draft, present: next, past: [...draft.past, draft.present], future: rest };
+        : {
+            ...draft,
+            present: next,
+            past: [...draft.past, draft.present],
+            future: rest,
+            gesture: undefined,
+          };
     }
     case "restart":
       return { basedOn: action.basedOn, present: action.setup, past: [], future: [] };
   }
 }
+
+/** One thing the pilot did; more of the same gesture belongs to the same step. */
+function stepped(draft: Draft, document: unknown, gesture?: string): Draft {
+  const present = document as Setup;
+  const same = gesture !== undefined && gesture === draft.gesture && draft.past.length > 0;
+  const past = same ? draft.past : [...draft.past, draft.present].slice(-MOST_STEPS);
+  return { ...draft, present, past, future: [], gesture };
+}
+
+/** Whether there is something to save. */
+export const isChanged = (draft: Draft) => draft.past.length > 0 || draft.changed === true;
 
 /** List positions travel as text. */
 const position = (step: string) => (/^\d+$/.test(step) ? Number(step) : step);
@@ -97,21 +116,60 @@ export const cataloguePath = (path: Path): string =>
 
 const storageKey = (aircraftId: number) => `high-tally.draft.${aircraftId}`;
 
-/** Keeps a draft over a reload; one without changes is forgotten. */
-export function keepDraft(aircraftId: number, draft: Draft): void {
-  if (draft.past.length === 0) {
-    localStorage.removeItem(storageKey(aircraftId));
-  } else {
-    localStorage.setItem(storageKey(aircraftId), JSON.stringify(draft));
+/** So many steps back are kept over a reload, where there is room. */
+const KEPT_STEPS = 20;
+
+/** How much of a draft this browser has kept: all that matters, the setup alone, or nothing. */
+export type DraftKept = "all" | "without steps" | "nothing";
+
+let lastKept: DraftKept = "all";
+const listeners = new Set<() => void>();
+
+/** How the last keeping went, for the page to say. */
+export const draftStorage = {
+  read: () => lastKept,
+  subscribe: (listener: () => void) => {
+    listeners.add(listener);
+    return () => void listeners.delete(listener);
+  },
+};
+
+/** Keeps a draft over a reload and lets the page know how much of it is kept. */
+export function keepDraft(aircraftId: number, draft: Draft): DraftKept {
+  const now = stored(aircraftId, draft);
+  if (now !== lastKept) {
+    lastKept = now;
+    listeners.forEach((listener) => listener());
   }
+  return now;
 }
 
-/** The draft kept for an aircraft, if it can be read. */
-export function keptDraft(aircraftId: number): Draft | undefined {
-  try {
-    const text = localStorage.getItem(storageKey(aircraftId));
-    return text === null ? undefined : (JSON.parse(text) as Draft);
-  } catch {
-    return undefined;
+/**
+ * Keeps a draft over a reload; one without changes is forgotten. Where the store is full the steps
+ * back go first, never the edit itself.
+ */
+function stored(aircraftId: number, draft: Draft): DraftKept {
+  const key = storageKey(aircraftId);
+  if (!isChanged(draft)) {
+    forget(key);
+    return "all";
   }
+  const { basedOn, present } = draft;
+  const past = draft.past.slice(-KEPT_STEPS);
+  const future = draft.future.slice(0, KEPT_STEPS);
+  if (keep(key, { basedOn, present, past, future, changed: true })) {
+    return "all";
+  }
+  // The old text stands in the way of the new one.
+  forget(key);
+  return keep(key, { basedOn, present, past: [], future: [], changed: true })
+    ? "without steps"
+    : "nothing";
 }
+
+const isDraft = (value: unknown): value is Draft =>
+  shaped(value, { basedOn: "number", present: "object", past: "array", future: "array" }) &&
+  shaped((value as Draft).present, { formatVersion: "number", surfaces: "array" });
+
+/** The draft kept for an aircraft, if it can be read. */
+export const keptDraft = (aircraftId: number): Kept<Draft> => kept(storageKey(aircraftId), isDraft);

@@ -1,5 +1,8 @@
 import type { Setup, Surface } from "@/api/queries";
 
+/** As much of a setup as its outline takes. */
+export type Outline = Pick<Setup, "name" | "airframe" | "surfaces">;
+
 /** Geometry for the aircraft's drawings: where things are, in mm; nothing here computes a movement. */
 
 export interface Vec {
@@ -51,7 +54,7 @@ function normalOf(panel: Panel, sideways: boolean): Vec {
 }
 
 /** Shapes of all surfaces whose panel is there. */
-export function surfaceShapes(setup: Setup): SurfaceShape[] {
+export function surfaceShapes(setup: Outline): SurfaceShape[] {
   return setup.surfaces.flatMap((surface) => {
     const panel = setup.airframe.panels.find((one) => one.id === surface.place.panel);
     return panel === undefined ? [] : [shape(surface, panel)];
@@ -80,7 +83,7 @@ function shape(surface: Surface, panel: Panel): SurfaceShape {
 }
 
 /** How far the model reaches: half its span, its length, and its height above and below. */
-export function extent(setup: Setup): {
+export function extent(setup: Outline): {
   half: number;
   length: number;
   top: number;

@@ -1,4 +1,4 @@
-import { useId, useState } from "react";
+import { useId, useRef, useState } from "react";
 import type { Field } from "@/api/queries";
 import { problemOf } from "./range";
 
@@ -8,7 +8,8 @@ const shown = (value: number) => String(Number(value.toFixed(4)));
 interface Props {
   field: Field;
   value: number;
-  onValue: (value: number) => void;
+  /** A number being typed is one thing the pilot does: all of it carries the same gesture. */
+  onValue: (value: number, gesture: string) => void;
   label?: string;
 }
 
@@ -18,6 +19,7 @@ interface Props {
  */
 export function NumberField({ field, value, onValue, label }: Props) {
   const id = useId();
+  const visits = useRef(0);
   const [typed, setTyped] = useState({ text: shown(value), of: value });
   const current = typed.of === value || Number(typed.text) === value;
   const text = current ? typed.text : shown(value);
@@ -26,7 +28,7 @@ export function NumberField({ field, value, onValue, label }: Props) {
     const legal = problemOf(field, entered) === undefined;
     setTyped({ text: entered, of: legal ? Number(entered) : value });
     if (legal && Number(entered) !== value) {
-      onValue(Number(entered));
+      onValue(Number(entered), `${id} ${visits.current}`);
     }
   };
   return (
@@ -44,6 +46,9 @@ export function NumberField({ field, value, onValue, label }: Props) {
           value={text}
           aria-invalid={problem !== undefined}
           aria-describedby={`${id}-help`}
+          onFocus={() => {
+            visits.current += 1;
+          }}
           onChange={(event) => type(event.target.value)}
         />
         {field.unit !== "" && (

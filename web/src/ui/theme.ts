@@ -1,12 +1,15 @@
 import { useState } from "react";
+import { keep, kept } from "@/domain/storage";
 
 type Theme = "light" | "dark";
 const KEY = "high-tally.theme";
 
+const isTheme = (value: unknown): value is Theme => value === "light" || value === "dark";
+
 const current = (): Theme => {
-  const kept = localStorage.getItem(KEY);
-  if (kept === "light" || kept === "dark") {
-    return kept;
+  const chosen = kept(KEY, isTheme);
+  if (chosen.state === "kept") {
+    return chosen.value;
   }
   return matchMedia("(prefers-color-scheme: dark)").matches ? "dark" : "light";
 };
@@ -21,7 +24,7 @@ export function useTheme(): [Theme, () => void] {
   const [theme, setTheme] = useState(current);
   const turn = () => {
     const next = theme === "light" ? "dark" : "light";
-    localStorage.setItem(KEY, next);
+    keep(KEY, next);
     applyTheme(next);
     setTheme(next);
   };

@@ -12,7 +12,8 @@ export interface paths {
       cookie?: never;
     };
     get?: never;
-    put: operations["mark"];
+    /** Marks a check as done again, or not */
+    put: operations["putAircraftAircraftIdPartChangesChangeId"];
     post?: never;
     delete?: never;
     options?: never;
@@ -27,8 +28,10 @@ export interface paths {
       path?: never;
       cookie?: never;
     };
-    get?: never;
-    put: operations["correct"];
+    /** One flight as it was noted */
+    get: operations["getAircraftAircraftIdFlightsFlightId"];
+    /** Corrects what was noted of a flight */
+    put: operations["putAircraftAircraftIdFlightsFlightId"];
     post?: never;
     delete?: never;
     options?: never;
@@ -44,9 +47,9 @@ export interface paths {
       cookie?: never;
     };
     /** What was ticked off as typed into a transmitter */
-    get: operations["entered"];
+    get: operations["getAircraftAircraftIdEntered"];
     /** Ticks values off as typed in, or takes the tick back with an empty value */
-    put: operations["tick"];
+    put: operations["putAircraftAircraftIdEntered"];
     post?: never;
     delete?: never;
     options?: never;
@@ -61,9 +64,12 @@ export interface paths {
       path?: never;
       cookie?: never;
     };
-    get: operations["open"];
-    put: operations["move"];
-    post: operations["begin"];
+    /** The guided set-up under way; empty if there is none */
+    get: operations["getAircraftAircraftIdBenchSetUp"];
+    /** Keeps an answer and goes to a step */
+    put: operations["putAircraftAircraftIdBenchSetUp"];
+    /** Begins a guided set-up, or takes up the one of the same school */
+    post: operations["postAircraftAircraftIdBenchSetUp"];
     delete?: never;
     options?: never;
     head?: never;
@@ -77,10 +83,14 @@ export interface paths {
       path?: never;
       cookie?: never;
     };
-    get: operations["open_1"];
-    put: operations["moveTo"];
-    post: operations["begin_1"];
-    delete: operations["abandon"];
+    /** The work order that is open; empty if there is none */
+    get: operations["getAircraftAircraftIdAdjustment"];
+    /** Keeps the step of the work order the pilot is at */
+    put: operations["putAircraftAircraftIdAdjustment"];
+    /** Begins a work order from a flight, or takes up the one begun with the same wish */
+    post: operations["postAircraftAircraftIdAdjustment"];
+    /** Gives the work order up; the setup stays as it was */
+    delete: operations["deleteAircraftAircraftIdAdjustment"];
     options?: never;
     head?: never;
     patch?: never;
@@ -94,7 +104,8 @@ export interface paths {
       cookie?: never;
     };
     get?: never;
-    put: operations["verify"];
+    /** Notes what a surface did at full stick, once the rods are turned */
+    put: operations["putAircraftAircraftIdAdjustmentVerified"];
     post?: never;
     delete?: never;
     options?: never;
@@ -110,7 +121,8 @@ export interface paths {
       cookie?: never;
     };
     get?: never;
-    put: operations["measure"];
+    /** Notes what the gauge showed at a surface */
+    put: operations["putAircraftAircraftIdAdjustmentGauge"];
     post?: never;
     delete?: never;
     options?: never;
@@ -128,7 +140,7 @@ export interface paths {
     get?: never;
     put?: never;
     /** The best holes, seatings and endpoints for wanted throws, cheapest first */
-    post: operations["search"];
+    post: operations["postThrowsSearch"];
     delete?: never;
     options?: never;
     head?: never;
@@ -145,7 +157,7 @@ export interface paths {
     get?: never;
     put?: never;
     /** What differs between two setups, in words and in mm; stores nothing */
-    post: operations["difference"];
+    post: operations["postSetupsDifference"];
     delete?: never;
     options?: never;
     head?: never;
@@ -162,7 +174,7 @@ export interface paths {
     get?: never;
     put?: never;
     /** Reads a setup file (JSON or YAML); refuses it naming the place that is wrong */
-    post: operations["read"];
+    post: operations["postSetupFilesRead"];
     delete?: never;
     options?: never;
     head?: never;
@@ -179,7 +191,7 @@ export interface paths {
     get?: never;
     put?: never;
     /** The setup with a part added, complete with servo, channel and lead */
-    post: operations["add"];
+    post: operations["postRigParts"];
     delete?: never;
     options?: never;
     head?: never;
@@ -196,7 +208,7 @@ export interface paths {
     get?: never;
     put?: never;
     /** The setup without a part and all that only served it */
-    post: operations["remove"];
+    post: operations["postRigPartsRemove"];
     delete?: never;
     options?: never;
     head?: never;
@@ -213,7 +225,7 @@ export interface paths {
     get?: never;
     put?: never;
     /** From throws measured at stick positions to geometry and equal sides */
-    post: operations["measured"];
+    post: operations["postRigMeasured"];
     delete?: never;
     options?: never;
     head?: never;
@@ -230,7 +242,7 @@ export interface paths {
     get?: never;
     put?: never;
     /** The wiring sheet with the parts to buy */
-    post: operations["sheet"];
+    post: operations["postRigMapSheet"];
     delete?: never;
     options?: never;
     head?: never;
@@ -247,7 +259,7 @@ export interface paths {
     get?: never;
     put?: never;
     /** The setup with two channels made one on a Y-lead */
-    post: operations["share"];
+    post: operations["postRigMapShare"];
     delete?: never;
     options?: never;
     head?: never;
@@ -264,7 +276,7 @@ export interface paths {
     get?: never;
     put?: never;
     /** A channel map drawn up and explained; nothing moves differently */
-    post: operations["propose"];
+    post: operations["postRigMapProposal"];
     delete?: never;
     options?: never;
     head?: never;
@@ -281,7 +293,7 @@ export interface paths {
     get?: never;
     put?: never;
     /** The model on another transmitter, every surface before and after */
-    post: operations["move_1"];
+    post: operations["postRigMapMove"];
     delete?: never;
     options?: never;
     head?: never;
@@ -298,7 +310,7 @@ export interface paths {
     get?: never;
     put?: never;
     /** Pack shift, ballast, washers and notes for every pack */
-    post: operations["balance"];
+    post: operations["postRigBalance"];
     delete?: never;
     options?: never;
     head?: never;
@@ -315,7 +327,7 @@ export interface paths {
     get?: never;
     put?: never;
     /** The compensation curve that makes trims at several settings unnecessary */
-    post: operations["trimCurve"];
+    post: operations["postProgramTrimCurve"];
     delete?: never;
     options?: never;
     head?: never;
@@ -332,7 +344,7 @@ export interface paths {
     get?: never;
     put?: never;
     /** What rate, expo, sub-trim and the like do, drawn from this setup's values */
-    post: operations["terms"];
+    post: operations["postProgramTerms"];
     delete?: never;
     options?: never;
     head?: never;
@@ -349,7 +361,7 @@ export interface paths {
     get?: never;
     put?: never;
     /** Phases against surfaces in mm, the switch plan, conditions as sentences */
-    post: operations["sheet_1"];
+    post: operations["postProgramSheet"];
     delete?: never;
     options?: never;
     head?: never;
@@ -366,7 +378,7 @@ export interface paths {
     get?: never;
     put?: never;
     /** The program without a phase or condition, and what goes with it */
-    post: operations["remove_1"];
+    post: operations["postProgramRemoval"];
     delete?: never;
     options?: never;
     head?: never;
@@ -383,7 +395,7 @@ export interface paths {
     get?: never;
     put?: never;
     /** The setup with a phase made separate; today's values are copied into it */
-    post: operations["phase"];
+    post: operations["postProgramPhases"];
     delete?: never;
     options?: never;
     head?: never;
@@ -400,7 +412,7 @@ export interface paths {
     get?: never;
     put?: never;
     /** Every position of every switch tried: what a pilot would only find in the air */
-    post: operations["hazards"];
+    post: operations["postProgramHazards"];
     delete?: never;
     options?: never;
     head?: never;
@@ -417,7 +429,7 @@ export interface paths {
     get?: never;
     put?: never;
     /** Begins a search for hazards that can be watched and stopped */
-    post: operations["search_1"];
+    post: operations["postProgramHazardsSearches"];
     delete?: never;
     options?: never;
     head?: never;
@@ -432,10 +444,10 @@ export interface paths {
       cookie?: never;
     };
     /** Common mixes and what each asks for */
-    get: operations["gallery"];
+    get: operations["getProgramGallery"];
     put?: never;
     /** The setup with a common mix added, its weights worked out */
-    post: operations["build"];
+    post: operations["postProgramGallery"];
     delete?: never;
     options?: never;
     head?: never;
@@ -452,7 +464,7 @@ export interface paths {
     get?: never;
     put?: never;
     /** The setup with one of the usual ways of rates and expo */
-    post: operations["feel"];
+    post: operations["postProgramFeel"];
     delete?: never;
     options?: never;
     head?: never;
@@ -467,10 +479,10 @@ export interface paths {
       cookie?: never;
     };
     /** What pilots say about a stick, and what it points to */
-    get: operations["words"];
+    get: operations["getProgramFeelWords"];
     put?: never;
     /** The first step for what a pilot says about a stick */
-    post: operations["advise"];
+    post: operations["postProgramFeelWords"];
     delete?: never;
     options?: never;
     head?: never;
@@ -487,7 +499,7 @@ export interface paths {
     get?: never;
     put?: never;
     /** Every feel a control can have, stick against mm */
-    post: operations["curves"];
+    post: operations["postProgramFeelCurves"];
     delete?: never;
     options?: never;
     head?: never;
@@ -504,7 +516,7 @@ export interface paths {
     get?: never;
     put?: never;
     /** A response in another shape, keeping its centre slope or its whole curve */
-    post: operations["convert"];
+    post: operations["postProgramFeelConvert"];
     delete?: never;
     options?: never;
     head?: never;
@@ -521,7 +533,7 @@ export interface paths {
     get?: never;
     put?: never;
     /** Every value to type into the transmitter */
-    post: operations["entries"];
+    post: operations["postProgramEntrySheet"];
     delete?: never;
     options?: never;
     head?: never;
@@ -538,7 +550,7 @@ export interface paths {
     get?: never;
     put?: never;
     /** Only what differs from what was last typed in, old beside new */
-    post: operations["changes"];
+    post: operations["postProgramEntrySheetChanges"];
     delete?: never;
     options?: never;
     head?: never;
@@ -555,7 +567,7 @@ export interface paths {
     get?: never;
     put?: never;
     /** Washer thickness for a change of the thrust line */
-    post: operations["washer"];
+    post: operations["postCalcWasher"];
     delete?: never;
     options?: never;
     head?: never;
@@ -572,7 +584,7 @@ export interface paths {
     get?: never;
     put?: never;
     /** A trim carried over into a rod, in steps of the rod's end */
-    post: operations["rodChange"];
+    post: operations["postCalcRodChange"];
     delete?: never;
     options?: never;
     head?: never;
@@ -589,7 +601,7 @@ export interface paths {
     get?: never;
     put?: never;
     /** Trims of every phase to rods, and the clicks that are left in each phase */
-    post: operations["retrim"];
+    post: operations["postCalcRetrim"];
     delete?: never;
     options?: never;
     head?: never;
@@ -606,7 +618,7 @@ export interface paths {
     get?: never;
     put?: never;
     /** Rate and expo over stick positions */
-    post: operations["response"];
+    post: operations["postCalcResponse"];
     delete?: never;
     options?: never;
     head?: never;
@@ -623,7 +635,7 @@ export interface paths {
     get?: never;
     put?: never;
     /** Command to pulse to servo arm angle */
-    post: operations["output"];
+    post: operations["postCalcOutput"];
     delete?: never;
     options?: never;
     head?: never;
@@ -640,7 +652,7 @@ export interface paths {
     get?: never;
     put?: never;
     /** Surface angle and gain over arm angles, and the usable range */
-    post: operations["linkage"];
+    post: operations["postCalcLinkage"];
     delete?: never;
     options?: never;
     head?: never;
@@ -657,7 +669,7 @@ export interface paths {
     get?: never;
     put?: never;
     /** Points joined by straight lines, level beyond the ends */
-    post: operations["curve"];
+    post: operations["postCalcCurve"];
     delete?: never;
     options?: never;
     head?: never;
@@ -674,7 +686,7 @@ export interface paths {
     get?: never;
     put?: never;
     /** Battery shift and ballast for a wanted balance point */
-    post: operations["balance_1"];
+    post: operations["postCalcBalance"];
     delete?: never;
     options?: never;
     head?: never;
@@ -691,7 +703,7 @@ export interface paths {
     get?: never;
     put?: never;
     /** Which arm and tooth stands nearest to square, and what is left for the sub-trim */
-    post: operations["armSeating"];
+    post: operations["postCalcArmSeating"];
     delete?: never;
     options?: never;
     head?: never;
@@ -708,7 +720,7 @@ export interface paths {
     get?: never;
     put?: never;
     /** A scene with each stick, lever and switch moved once */
-    post: operations["tour"];
+    post: operations["postBenchScenesTour"];
     delete?: never;
     options?: never;
     head?: never;
@@ -725,7 +737,7 @@ export interface paths {
     get?: never;
     put?: never;
     /** Where every surface was through a scene, on the simulated bench */
-    post: operations["play"];
+    post: operations["postBenchScenesPlay"];
     delete?: never;
     options?: never;
     head?: never;
@@ -742,7 +754,7 @@ export interface paths {
     get?: never;
     put?: never;
     /** The same scene on two setups, with what differs marked */
-    post: operations["compare"];
+    post: operations["postBenchScenesCompare"];
     delete?: never;
     options?: never;
     head?: never;
@@ -759,7 +771,7 @@ export interface paths {
     get?: never;
     put?: never;
     /** Where every channel and surface stands at one moment; stores nothing */
-    post: operations["moment"];
+    post: operations["postBenchMoment"];
     delete?: never;
     options?: never;
     head?: never;
@@ -773,9 +785,11 @@ export interface paths {
       path?: never;
       cookie?: never;
     };
-    get: operations["all"];
+    /** The hangar: aircraft whose name has a part, where each stands, what waits */
+    get: operations["getAircraft"];
     put?: never;
-    post: operations["add_1"];
+    /** Adds an aircraft with its first revision; once for each key */
+    post: operations["postAircraft"];
     delete?: never;
     options?: never;
     head?: never;
@@ -789,9 +803,11 @@ export interface paths {
       path?: never;
       cookie?: never;
     };
-    get: operations["revisions"];
+    /** The revisions of an aircraft, newest first, without their setups */
+    get: operations["getAircraftIdRevisions"];
     put?: never;
-    post: operations["revise"];
+    /** Saves a new revision; refused if another was saved since, or rods are being turned */
+    post: operations["postAircraftIdRevisions"];
     delete?: never;
     options?: never;
     head?: never;
@@ -805,9 +821,11 @@ export interface paths {
       path?: never;
       cookie?: never;
     };
-    get: operations["practise"];
+    /** Simulated: the clicks of a model with faults to practise with */
+    get: operations["getAircraftAircraftIdSimulatedFlight"];
     put?: never;
-    post: operations["fly"];
+    /** Simulated: the clicks a model with given faults needs in every phase */
+    post: operations["postAircraftAircraftIdSimulatedFlight"];
     delete?: never;
     options?: never;
     head?: never;
@@ -821,9 +839,11 @@ export interface paths {
       path?: never;
       cookie?: never;
     };
-    get: operations["of"];
+    /** The changed parts of an aircraft and what is due again, newest first */
+    get: operations["getAircraftAircraftIdPartChanges"];
     put?: never;
-    post: operations["note"];
+    /** Notes a changed part and the checks it voids; once for each key */
+    post: operations["postAircraftAircraftIdPartChanges"];
     delete?: never;
     options?: never;
     head?: never;
@@ -839,7 +859,8 @@ export interface paths {
     };
     get?: never;
     put?: never;
-    post: operations["learn"];
+    /** Takes what a flight has taught into the description */
+    post: operations["postAircraftAircraftIdLearned"];
     delete?: never;
     options?: never;
     head?: never;
@@ -853,9 +874,11 @@ export interface paths {
       path?: never;
       cookie?: never;
     };
-    get: operations["flights"];
+    /** The flights of an aircraft, newest first */
+    get: operations["getAircraftAircraftIdFlights"];
     put?: never;
-    post: operations["add_2"];
+    /** Notes a flight on a revision; once for each key */
+    post: operations["postAircraftAircraftIdFlights"];
     delete?: never;
     options?: never;
     head?: never;
@@ -870,10 +893,10 @@ export interface paths {
       cookie?: never;
     };
     /** All flights, one row a flight and phase */
-    get: operations["export"];
+    get: operations["getAircraftAircraftIdFlightsCsv"];
     put?: never;
     /** Notes the flights of a file on the newest revision; says what cannot be read */
-    post: operations["read_1"];
+    post: operations["postAircraftAircraftIdFlightsCsv"];
     delete?: never;
     options?: never;
     head?: never;
@@ -890,7 +913,7 @@ export interface paths {
     get?: never;
     put?: never;
     /** Every value to type into a transmitter, with what was last typed in */
-    post: operations["sheet_2"];
+    post: operations["postAircraftAircraftIdEntrySheet"];
     delete?: never;
     options?: never;
     head?: never;
@@ -906,7 +929,8 @@ export interface paths {
     };
     get?: never;
     put?: never;
-    post: operations["close"];
+    /** Closes the guided set-up; what was measured stays */
+    post: operations["postAircraftAircraftIdBenchSetUpClose"];
     delete?: never;
     options?: never;
     head?: never;
@@ -922,7 +946,8 @@ export interface paths {
     };
     get?: never;
     put?: never;
-    post: operations["close_1"];
+    /** Closes the work order: rods changed, trims as the plan says */
+    post: operations["postAircraftAircraftIdAdjustmentClose"];
     delete?: never;
     options?: never;
     head?: never;
@@ -937,11 +962,11 @@ export interface paths {
       cookie?: never;
     };
     /** How far a search is; its outcome once it has ended */
-    get: operations["searched"];
+    get: operations["getProgramHazardsSearchesId"];
     put?: never;
     post?: never;
     /** Stops a search; what was found so far is kept */
-    delete: operations["stop"];
+    delete: operations["deleteProgramHazardsSearchesId"];
     options?: never;
     head?: never;
     patch?: never;
@@ -954,7 +979,8 @@ export interface paths {
       path?: never;
       cookie?: never;
     };
-    get: operations["kinds"];
+    /** The kinds of airframe a model can start from, each as a whole setup */
+    get: operations["getKinds"];
     put?: never;
     post?: never;
     delete?: never;
@@ -970,7 +996,8 @@ export interface paths {
       path?: never;
       cookie?: never;
     };
-    get: operations["fields"];
+    /** Label, unit and range of every field a pilot can type */
+    get: operations["getFields"];
     put?: never;
     post?: never;
     delete?: never;
@@ -986,7 +1013,8 @@ export interface paths {
       path?: never;
       cookie?: never;
     };
-    get: operations["one"];
+    /** An aircraft with its newest revision and where it stands */
+    get: operations["getAircraftId"];
     put?: never;
     post?: never;
     delete?: never;
@@ -1003,7 +1031,7 @@ export interface paths {
       cookie?: never;
     };
     /** The clicks that stand in the transmitter, per phase, and a click's worth */
-    get: operations["standing"];
+    get: operations["getAircraftIdStandingTrims"];
     put?: never;
     post?: never;
     delete?: never;
@@ -1020,7 +1048,24 @@ export interface paths {
       cookie?: never;
     };
     /** Settled, not yet or suspicious, per phase and control, with every flight */
-    get: operations["settling"];
+    get: operations["getAircraftIdSettling"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/aircraft/{id}/revisions/{number}": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** One revision with its setup */
+    get: operations["getAircraftIdRevisionsNumber"];
     put?: never;
     post?: never;
     delete?: never;
@@ -1036,7 +1081,8 @@ export interface paths {
       path?: never;
       cookie?: never;
     };
-    get: operations["file"];
+    /** The setup of a revision as a file */
+    get: operations["getAircraftIdRevisionsNumberFile"];
     put?: never;
     post?: never;
     delete?: never;
@@ -1052,7 +1098,8 @@ export interface paths {
       path?: never;
       cookie?: never;
     };
-    get: operations["measurements"];
+    /** Everything ever measured on a model, newest first */
+    get: operations["getAircraftAircraftIdMeasurements"];
     put?: never;
     post?: never;
     delete?: never;
@@ -1068,7 +1115,8 @@ export interface paths {
       path?: never;
       cookie?: never;
     };
-    get: operations["preview"];
+    /** What the trims of a flight would mean for the rods; stores nothing */
+    get: operations["getAircraftAircraftIdFlightsFlightIdAdjustment"];
     put?: never;
     post?: never;
     delete?: never;
@@ -1084,7 +1132,8 @@ export interface paths {
       path?: never;
       cookie?: never;
     };
-    get: operations["confirmation"];
+    /** What the first flight after an adjustment says of it, phase by phase */
+    get: operations["getAircraftAircraftIdConfirmation"];
     put?: never;
     post?: never;
     delete?: never;
@@ -1129,7 +1178,9 @@ export interface components {
         | "PACK"
         | "STABILISER"
         | "REPAIR";
+      /** @description Which */
       subject: string;
+      /** @description Note */
       note: string;
     };
     Voided: {
@@ -1149,14 +1200,24 @@ export interface components {
       wind: "CALM" | "LIGHT" | "FRESH" | "STRONG";
       /** @enum {string} */
       air: "SMOOTH" | "BUMPY" | "ROUGH";
+      /** @description Field */
       field: string;
+      /** @description Battery */
       battery: string;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Balance point, mm: aft of datum
+       */
       cgMm: number;
+      /** @description Remarks */
       remarks: string;
+      /** @description Goal of the flight */
       goal: string;
       trims: components["schemas"]["Trims"];
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Throttle, %
+       */
       throttlePercent: number;
       /** @enum {string} */
       sure: "SURE" | "FAIRLY" | "NOT";
@@ -1164,20 +1225,33 @@ export interface components {
       phases: components["schemas"]["PhaseReading"][];
     };
     PhaseReading: {
+      /** @description Phase */
       phase: string;
       trims: components["schemas"]["Trims"];
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Throttle, %
+       */
       throttlePercent: number;
       /** @enum {string} */
       sure: "SURE" | "FAIRLY" | "NOT";
       turnsDiffer: boolean;
     };
     Trims: {
-      /** Format: int32 */
+      /**
+       * Format: int32
+       * @description Roll trim, clicks
+       */
       roll: number;
-      /** Format: int32 */
+      /**
+       * Format: int32
+       * @description Pitch trim, clicks
+       */
       pitch: number;
-      /** Format: int32 */
+      /**
+       * Format: int32
+       * @description Yaw trim, clicks
+       */
       yaw: number;
     };
     Flight: {
@@ -1192,8 +1266,11 @@ export interface components {
       report: components["schemas"]["FlightReport"];
     };
     TickedValue: {
+      /** @description Transmitter */
       transmitter: string;
+      /** @description Entry */
       key: string;
+      /** @description Value */
       value: string;
       readBack: boolean;
     };
@@ -1205,13 +1282,16 @@ export interface components {
       enteredAt: string;
     };
     GuideAnswer: {
+      /** @description Step */
       step: string;
+      /** @description Choice */
       choice: string;
       values: number[];
     };
     SetUpMoved: {
       /** Format: int32 */
       version: number;
+      /** @description Step */
       step: string;
       answers: components["schemas"]["GuideAnswer"][];
     };
@@ -1295,8 +1375,11 @@ export interface components {
       version: number;
     };
     Acceptance: {
+      /** @description Rule */
       rule: string;
+      /** @description Subject */
       subject: string;
+      /** @description Reason */
       reason: string;
     };
     AdjustmentPlan: {
@@ -1313,60 +1396,109 @@ export interface components {
       after: components["schemas"]["Setup"];
     };
     Airframe: {
+      /** @description Kind of aircraft */
       kind: string;
       fuselage: components["schemas"]["Section"][];
       panels: components["schemas"]["Panel"][];
       motors: components["schemas"]["Motor"][];
     };
     ArmSeating: {
-      /** Format: int32 */
+      /**
+       * Format: int32
+       * @description Teeth
+       */
       teeth: number;
-      /** Format: int32 */
+      /**
+       * Format: int32
+       * @description Arms
+       */
       arms: number;
     };
     BalanceSheet: {
+      /** @description Datum */
       datum: string;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Datum lies at, mm: aft of the nose
+       */
       datumAftMm: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Balance point wanted, mm
+       */
       targetMm: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Not further forward than, mm
+       */
       foremostMm: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Not further aft than, mm
+       */
       aftmostMm: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Mass without pack, g
+       */
       emptyMassGrams: number;
       packs: components["schemas"]["Pack"][];
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Motor bolt spacing, mm
+       */
       boltSpacingMm: number;
     };
     Between: {
+      /** @description Name */
       name: string;
       /** @enum {string} */
       kind: "STABILISER" | "CONTROLLER";
       channels: number[];
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Passes travel up to, %
+       */
       travelLimitPercent: number;
       allowsTrim: boolean;
       bypassed: boolean;
     };
     Channel: {
-      /** Format: int32 */
+      /**
+       * Format: int32
+       * @description Channel
+       */
       number: number;
+      /** @description Channel name */
       name: string;
+      /** @description Carries */
       carries: string;
       reversed: boolean;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Sub-trim, µs
+       */
       subTrimMicroseconds: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Endpoint low, %: minus side
+       */
       endpointLowPercent: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Endpoint high, %: plus side
+       */
       endpointHighPercent: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Slowed to, s: from end to end; 0 is at full speed
+       */
       slowedSeconds: number;
     };
     Condition: {
+      /** @description Condition id */
       id: string;
+      /** @description Name */
       name: string;
       /** @enum {string} */
       kind:
@@ -1380,30 +1512,55 @@ export interface components {
         | "AND"
         | "OR"
         | "NOT";
+      /** @description Looks at */
       subject: string;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Limit
+       */
       limit: number;
       members: string[];
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Held for, s
+       */
       heldSeconds: number;
     };
     Contact: {
+      /** @description Surface */
       first: string;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Touches at, mm: plus up or right
+       */
       firstMm: number;
+      /** @description Other surface */
       second: string;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description With the other at, mm: plus up or right
+       */
       secondMm: number;
     };
     CurvePoint: {
-      /** Format: double */
+      /**
+       * Format: double
+       * @description At, %
+       */
       x: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Value, %
+       */
       y: number;
     };
     Differential: {
+      /** @description Surface */
       surface: string;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Differential, %
+       */
       percent: number;
     };
     Entry: {
@@ -1450,10 +1607,16 @@ export interface components {
         | "FAILSAFE"
         | "TIMER"
         | "TRIM";
+      /** @description Its name there */
       name: string;
+      /** @description Where it is found */
       menu: string;
+      /** @description Its unit */
       unit: string;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Of these to one of the design's
+       */
       perUnit: number;
     };
     Expected: {
@@ -1470,10 +1633,16 @@ export interface components {
       words: string;
     };
     FailsafeSetting: {
-      /** Format: int32 */
+      /**
+       * Format: int32
+       * @description Channel
+       */
       channel: number;
       holds: boolean;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Failsafe, %
+       */
       percent: number;
     };
     Feel: {
@@ -1482,8 +1651,11 @@ export interface components {
       yaw: components["schemas"]["Response"];
     };
     FeelSet: {
+      /** @description Set id */
       id: string;
+      /** @description Set */
       name: string;
+      /** @description Condition */
       when: string;
       phases: string[];
       hasRoll: boolean;
@@ -1492,9 +1664,11 @@ export interface components {
       feel: components["schemas"]["Feel"];
     };
     FigureSource: {
+      /** @description Figure */
       figure: string;
       /** @enum {string} */
       kind: "MANUAL" | "MEASURED" | "OTHER_MODEL" | "OWN";
+      /** @description Note */
       note: string;
     };
     Finding: {
@@ -1513,11 +1687,17 @@ export interface components {
       acceptedBecause: string;
     };
     FlightTimer: {
+      /** @description Timer id */
       id: string;
+      /** @description Timer */
       name: string;
       countsDown: boolean;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Starts from, s
+       */
       startSeconds: number;
+      /** @description Runs while */
       when: string;
       spokenAtSeconds: number[];
     };
@@ -1533,109 +1713,229 @@ export interface components {
       check: components["schemas"]["RulerCheck"];
     };
     HouseValues: {
-      /** Format: double */
+      /**
+       * Format: double
+       * @description A trim is large from, %
+       */
       largeTrimPercent: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description A sub-trim is large from, µs
+       */
       largeSubTrimMicroseconds: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description A pulse is clipped from, µs
+       */
       clippedMicroseconds: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description An endpoint is small below, %
+       */
       smallEndpointPercent: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description A lean is large from, °
+       */
       leanDegrees: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Margin to dead centre, °
+       */
       deadCentreMarginDegrees: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Travel is uneven from, mm
+       */
       unevenMm: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description A pair is unequal from, mm
+       */
       pairMm: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description A ruler is good to, mm
+       */
       rulerMm: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Surfaces keep apart by, mm
+       */
       contactMarginMm: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Spare length of a lead, mm
+       */
       leadSpareMm: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Extensions come in steps of, mm
+       */
       extensionStepMm: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Power jumps from, %
+       */
       powerJumpPercent: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description A fade is soft from, s
+       */
       softFadeSeconds: number;
-      /** Format: int32 */
+      /**
+       * Format: int32
+       * @description A trim settles in: agreeing flights
+       */
       settledFlights: number;
-      /** Format: int32 */
+      /**
+       * Format: int32
+       * @description Flights agree within, clicks
+       */
       settledClicks: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description A balance point is the same within, mm
+       */
       sameCgMm: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description A trim is suspicious from, mm
+       */
       suspiciousMm: number;
-      /** Format: int32 */
+      /**
+       * Format: int32
+       * @description Clicks that may stay, clicks
+       */
       leaveClicks: number;
-      /** Format: int32 */
+      /**
+       * Format: int32
+       * @description A flight confirms within, clicks
+       */
       confirmClicks: number;
     };
     Lead: {
+      /** @description Device */
       device: string;
-      /** Format: int32 */
+      /**
+       * Format: int32
+       * @description Socket
+       */
       socket: number;
+      /** @description Y-lead */
       splitter: string;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Extension, mm
+       */
       extensionMm: number;
       reverser: boolean;
+      /** @description Label */
       label: string;
     };
     LeverShare: {
+      /** @description Lever */
       input: string;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Share of the lever
+       */
       share: number;
     };
     Linkage: {
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Arm radius, mm: shaft to hole
+       */
       armRadiusMm: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Horn radius, mm: hinge line to hole
+       */
       hornRadiusMm: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Rod length, mm: pin to pin at neutral
+       */
       rodLengthMm: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Arm lean, °: aft of square to the rod
+       */
       armLeanDegrees: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Horn lean, °: hole aft of the hinge
+       */
       hornLeanDegrees: number;
       opposite: boolean;
       pushRaises: boolean;
     };
     Mix: {
+      /** @description Mix id */
       id: string;
+      /** @description Mix */
       name: string;
+      /** @description Reason */
       reason: string;
       /** @enum {string} */
       source: "STICK" | "RESPONSE" | "INPUT" | "THROTTLE" | "POWER" | "SURFACE" | "CONSTANT";
+      /** @description Source */
       subject: string;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Weight, plus side, %
+       */
       weightPlusPercent: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Weight, minus side, %
+       */
       weightMinusPercent: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Starts at, %
+       */
       startPercent: number;
       curve: components["schemas"]["CurvePoint"][];
       targets: components["schemas"]["MixTarget"][];
+      /** @description Condition */
       when: string;
       phases: string[];
     };
     MixTarget: {
+      /** @description Target */
       target: string;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Factor: minus turns it round
+       */
       factor: number;
     };
     Motor: {
+      /** @description Motor id */
       id: string;
+      /** @description Motor name */
       name: string;
-      /** Format: int32 */
+      /**
+       * Format: int32
+       * @description Channel
+       */
       channel: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Propeller, mm: aft of the nose
+       */
       aftMm: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Sideways, mm: plus right
+       */
       rightMm: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Propeller diameter, mm
+       */
       propellerDiameterMm: number;
     };
     Notebook: {
@@ -1660,26 +1960,45 @@ export interface components {
       undo: string[];
     };
     Pack: {
+      /** @description Pack */
       name: string;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Mass of the pack, g
+       */
       massGrams: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Balances at, mm: aft of the datum
+       */
       cgMm: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Lies at, mm: aft of the datum
+       */
       stationMm: number;
     };
     Panel: {
+      /** @description Panel id */
       id: string;
+      /** @description Panel name */
       name: string;
       root: components["schemas"]["Station"];
       tip: components["schemas"]["Station"];
     };
     Phase: {
+      /** @description Phase id */
       id: string;
+      /** @description Phase */
       name: string;
+      /** @description Goal */
       goal: string;
+      /** @description Condition */
       when: string;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Fade, s
+       */
       fadeSeconds: number;
       presets: components["schemas"]["Preset"][];
       differential: components["schemas"]["Differential"][];
@@ -1698,10 +2017,17 @@ export interface components {
       errors: components["schemas"]["SurfaceError"][];
     };
     Place: {
+      /** @description Panel */
       panel: string;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Inner end: part of the panel's span
+       */
       from: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Outer end: part of the panel's span
+       */
       to: number;
     };
     PlannedRod: {
@@ -1735,12 +2061,18 @@ export interface components {
       turnBack: string;
     };
     Power: {
+      /** @description Throttle on */
       throttleInput: string;
       twoWay: boolean;
       curves: components["schemas"]["ThrottleCurve"][];
+      /** @description Throttle cut */
       cutWhen: string;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Cut holds, %
+       */
       cutPercent: number;
+      /** @description Arming */
       armWhen: string;
       releaseWithStickBack: boolean;
       failsafe: components["schemas"]["FailsafeSetting"][];
@@ -1750,17 +2082,25 @@ export interface components {
       alarms: components["schemas"]["TelemetryAlarm"][];
     };
     Preset: {
+      /** @description Surface */
       surface: string;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Preset, %: plus up or right
+       */
       percent: number;
     };
     Receiver: {
+      /** @description Receiver name */
       name: string;
       sockets: components["schemas"]["Socket"][];
       anyChannel: boolean;
       /** @enum {string} */
       failsafe: "EVERY_CHANNEL" | "ONE_CHANNEL" | "NONE";
-      /** Format: int32 */
+      /**
+       * Format: int32
+       * @description Channel held at failsafe
+       */
       failsafeChannel: number;
     };
     Remedy: {
@@ -1770,13 +2110,25 @@ export interface components {
       words: string;
     };
     Response: {
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Rate, plus side, %
+       */
       ratePositivePercent: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Rate, minus side, %
+       */
       rateNegativePercent: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Expo, plus side, %
+       */
       expoPositivePercent: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Expo, minus side, %
+       */
       expoNegativePercent: number;
       /** @enum {string} */
       shape: "CUBIC" | "SQUARE" | "EXPONENTIAL";
@@ -1784,16 +2136,23 @@ export interface components {
     Rod: {
       /** @enum {string} */
       driver: "SERVO" | "SURFACE";
+      /** @description Driven by */
       driverId: string;
       linkage: components["schemas"]["Linkage"];
       end: components["schemas"]["RodEnd"];
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Rod adjusted, mm: plus longer
+       */
       adjustedMm: number;
     };
     RodEnd: {
       /** @enum {string} */
       kind: "CLEVIS" | "BALL_LINK" | "TURNBUCKLE" | "SLIDE";
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Thread pitch, mm: mm per turn
+       */
       pitchMm: number;
     };
     RulerCheck: {
@@ -1807,40 +2166,80 @@ export interface components {
       explanations: string[];
     };
     Section: {
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Station, mm: aft of the nose
+       */
       aftMm: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Half width, mm
+       */
       halfWidthMm: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Underside, mm
+       */
       bottomMm: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Top, mm
+       */
       topMm: number;
     };
     Servo: {
+      /** @description Servo id */
       id: string;
+      /** @description Servo name */
       name: string;
-      /** Format: int32 */
+      /**
+       * Format: int32
+       * @description Channel
+       */
       channel: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Arm turn per µs, °/µs
+       */
       degreesPerMicrosecond: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Centre pulse, µs
+       */
       centrePulseMicroseconds: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Arm stops at, °
+       */
       maxAngleDegrees: number;
       pullsOnIncrease: boolean;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Arm offset, °: as seated, from square
+       */
       armOffsetDegrees: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Torque, N·cm
+       */
       torqueNewtonCentimetres: number;
       seating: components["schemas"]["ArmSeating"];
       armHolesMm: number[];
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Own lead, mm
+       */
       leadMm: number;
     };
     Setup: {
-      /** Format: int32 */
+      /**
+       * Format: int32
+       * @description Format version
+       */
       formatVersion: number;
+      /** @description Model name */
       name: string;
+      /** @description Notes */
       notes: string;
       airframe: components["schemas"]["Airframe"];
       transmitter: components["schemas"]["Transmitter"];
@@ -1861,44 +2260,80 @@ export interface components {
       notebook: components["schemas"]["Notebook"];
     };
     Shares: {
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Share of roll
+       */
       roll: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Share of pitch
+       */
       pitch: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Share of yaw
+       */
       yaw: number;
       levers: components["schemas"]["LeverShare"][];
     };
     Socket: {
-      /** Format: int32 */
+      /**
+       * Format: int32
+       * @description Socket
+       */
       number: number;
-      /** Format: int32 */
+      /**
+       * Format: int32
+       * @description Channel
+       */
       channel: number;
       /** @enum {string} */
       output: "SERVO" | "BUS" | "TELEMETRY";
     };
     StartPosition: {
+      /** @description Switch */
       input: string;
-      /** Format: int32 */
+      /**
+       * Format: int32
+       * @description Position
+       */
       position: number;
     };
     Station: {
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Leading edge, mm: aft of the nose
+       */
       aftMm: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Sideways, mm: plus right
+       */
       rightMm: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Height, mm: plus up
+       */
       upMm: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Chord, mm
+       */
       chordMm: number;
     };
     Surface: {
+      /** @description Surface id */
       id: string;
+      /** @description Surface name */
       name: string;
       /** @enum {string} */
       side: "LEFT" | "CENTRE" | "RIGHT";
       sideways: boolean;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Chord where measured, mm: hinge line to trailing edge
+       */
       chordMm: number;
       place: components["schemas"]["Place"];
       shares: components["schemas"]["Shares"];
@@ -1914,11 +2349,19 @@ export interface components {
       mm: number;
     };
     TelemetryAlarm: {
+      /** @description Alarm */
       name: string;
+      /** @description Measured value */
       value: string;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Below
+       */
       limit: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description For longer than, s
+       */
       delaySeconds: number;
     };
     ThrottleCurve: {
@@ -1939,62 +2382,118 @@ export interface components {
       /** Format: int32 */
       channel: number;
       /** Format: double */
-      endpointLow: number;
+      endpointLow: number | null;
       /** Format: double */
-      endpointHigh: number;
+      endpointHigh: number | null;
     };
     ThrowGoal: {
+      /** @description Surface */
       surface: string;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Wanted up or right, mm
+       */
       plusMm: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Wanted down or left, mm
+       */
       minusMm: number;
     };
     Transmitter: {
+      /** @description Transmitter name */
       name: string;
-      /** Format: int32 */
+      /**
+       * Format: int32
+       * @description Stick mode
+       */
       stickMode: number;
       /** @enum {string} */
       subTrimMode: "SHIFT" | "FIXED_ENDS";
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Pulse centre, µs
+       */
       centreMicroseconds: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Pulse for 100 %, µs
+       */
       microsecondsPer100: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description One trim click, %
+       */
       clickStepPercent: number;
-      /** Format: int32 */
+      /**
+       * Format: int32
+       * @description Trim range, clicks
+       */
       trimRangeClicks: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Command limit, %
+       */
       commandLimitPercent: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Shortest pulse, µs
+       */
       shortestMicroseconds: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Longest pulse, µs
+       */
       longestMicroseconds: number;
-      /** Format: int32 */
+      /**
+       * Format: int32
+       * @description First channel is number
+       */
       firstChannel: number;
-      /** Format: int32 */
+      /**
+       * Format: int32
+       * @description Channels
+       */
       channelCount: number;
       channelOrder: ("ROLL" | "PITCH" | "THROTTLE" | "YAW")[];
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Sub-trim up to, µs
+       */
       subTrimLimitMicroseconds: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Endpoints up to, %
+       */
       endpointLimitPercent: number;
       inputs: components["schemas"]["TransmitterInput"][];
       words: components["schemas"]["EntryWord"][];
     };
     TransmitterInput: {
+      /** @description Input id */
       id: string;
+      /** @description Name */
       name: string;
       /** @enum {string} */
       kind: "LEVER" | "SWITCH";
-      /** Format: int32 */
+      /**
+       * Format: int32
+       * @description Positions: 0 for a lever
+       */
       positions: number;
     };
     Verified: {
+      /** @description Surface */
       surface: string;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Up, or right, mm
+       */
       plusMm: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Down, or left, mm
+       */
       minusMm: number;
       rightWay: boolean;
     };
@@ -2023,10 +2522,17 @@ export interface components {
     };
     ThrowQuestion: {
       setup: components["schemas"]["Setup"];
+      /** @description Surface */
       surface: string;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Wanted up, mm
+       */
       plusMm: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Wanted down, mm
+       */
       minusMm: number;
       armHolesMm: number[];
       hornHolesMm: number[];
@@ -2088,27 +2594,37 @@ export interface components {
     PartWish: {
       /** @enum {string} */
       kind: "SURFACE" | "SLAVE_SURFACE" | "PANEL" | "MOTOR" | "SIMPLE_CHANNEL";
+      /** @description Name */
       name: string;
       /** @enum {string} */
       part: "HINGED" | "WHEEL" | "SPOILER" | "SWINGING_WING" | "NOZZLE";
       /** @enum {string} */
       side: "LEFT" | "CENTRE" | "RIGHT";
       mirrored: boolean;
+      /** @description Place */
       at: string;
     };
     PartGone: {
       setup: components["schemas"]["Setup"];
+      /** @description Part */
       id: string;
     };
     MeasuredQuestion: {
       setup: components["schemas"]["Setup"];
+      /** @description Surface */
       surface: string;
       readings: components["schemas"]["StickReading"][];
     };
     StickReading: {
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Stick
+       */
       stick: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Measured, mm: plus up or right
+       */
       travelMm: number;
     };
     Explanation: {
@@ -2217,17 +2733,35 @@ export interface components {
       wish: components["schemas"]["BalanceWish"];
     };
     BalanceWish: {
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Side thrust, change, °
+       */
       sideDegrees: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Down thrust, change, °
+       */
       downDegrees: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Balances off the middle by, mm
+       */
       lateralOffsetMm: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Middle to tip ballast, mm
+       */
       lateralArmMm: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Nose ballast at, mm
+       */
       noseStationMm: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Tail ballast at, mm
+       */
       tailStationMm: number;
     };
     BalanceAdvice: {
@@ -2241,6 +2775,7 @@ export interface components {
       notes: string[];
     };
     PackAdvice: {
+      /** @description Pack */
       name: string;
       /** Format: double */
       totalGrams: number;
@@ -2255,9 +2790,15 @@ export interface components {
       words: string;
     };
     TrimAt: {
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Setting, %
+       */
       settingPercent: number;
-      /** Format: int32 */
+      /**
+       * Format: int32
+       * @description Trim, clicks
+       */
       clicks: number;
     };
     TrimCurveAsked: {
@@ -2337,6 +2878,7 @@ export interface components {
     };
     RemovalAsked: {
       setup: components["schemas"]["Setup"];
+      /** @description What goes */
       id: string;
     };
     Removal: {
@@ -2345,10 +2887,16 @@ export interface components {
     };
     PhaseWish: {
       setup: components["schemas"]["Setup"];
+      /** @description Phase */
       name: string;
+      /** @description Copy of */
       from: string;
+      /** @description Switch */
       input: string;
-      /** Format: int32 */
+      /**
+       * Format: int32
+       * @description Position
+       */
       position: number;
     };
     Hazard: {
@@ -2373,13 +2921,25 @@ export interface components {
       moments: components["schemas"]["Moment"][];
     };
     Moment: {
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Roll stick
+       */
       roll: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Pitch stick
+       */
       pitch: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Yaw stick
+       */
       yaw: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Throttle
+       */
       throttle: number;
       throttleCut: boolean;
       trims: components["schemas"]["Trims"];
@@ -2394,12 +2954,20 @@ export interface components {
       evaluated: number;
       /** Format: int64 */
       sampled: number;
-      complete: boolean;
+      /** @enum {string} */
+      ending: "WHOLE" | "STOPPED" | "TOO_LARGE";
+      notLookedAt: ("MIXES_ONTO_MOTORS" | "TELEMETRY" | "TIMERS" | "PULSES")[];
     };
     Readings: {
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Link, %
+       */
       linkPercent: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Voltage, V
+       */
       voltage: number;
       timerSeconds: number[];
       truths: boolean[];
@@ -2409,7 +2977,8 @@ export interface components {
       id: number;
       /** Format: double */
       part: number;
-      outcome: components["schemas"]["Outcome"];
+      end: ("WHOLE" | "STOPPED" | "TIME_UP" | "LEFT_ALONE" | "TOO_LARGE" | "FAILED") | null;
+      outcome: components["schemas"]["Outcome"] | null;
     };
     RecipeAsked: {
       setup: components["schemas"]["Setup"];
@@ -2425,9 +2994,14 @@ export interface components {
         | "RUDDER_TO_ELEVATOR"
         | "RUDDER_TO_AILERON"
         | "RUDDER_TO_MOTORS";
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Percent, %
+       */
       percent: number;
+      /** @description Preset of phase */
       preset: string;
+      /** @description Lever */
       lever: string;
       phases: string[];
     };
@@ -2435,6 +3009,7 @@ export interface components {
       setup: components["schemas"]["Setup"];
       /** @enum {string} */
       way: "ONE_SOFT" | "LADDER" | "PER_PHASE";
+      /** @description Switch */
       input: string;
     };
     FeelAsked: {
@@ -2570,29 +3145,28 @@ export interface components {
     };
     RodChangeFound: {
       /** Format: double */
-      targetAngle: number;
+      targetAngle: number | null;
       /** Format: double */
-      untrimmedAngle: number;
+      untrimmedAngle: number | null;
       /** Format: double */
-      targetTravel: number;
+      targetTravel: number | null;
       /** Format: double */
-      gaugeChange: number;
+      gaugeChange: number | null;
       /** Format: double */
-      rodChange: number;
-      /** @enum {string} */
-      direction: "LENGTHEN" | "SHORTEN" | "NONE";
+      rodChange: number | null;
+      direction: ("LENGTHEN" | "SHORTEN" | "NONE") | null;
       /** Format: double */
-      turnsExact: number;
+      turnsExact: number | null;
       /** Format: int64 */
-      steps: number;
+      steps: number | null;
       /** Format: double */
-      rodChangeApplied: number;
+      rodChangeApplied: number | null;
       /** Format: double */
-      angleAfter: number;
+      angleAfter: number | null;
       /** Format: double */
-      travelError: number;
+      travelError: number | null;
       /** Format: double */
-      trimLeftCommand: number;
+      trimLeftCommand: number | null;
     };
     PerControl: {
       /** Format: double */
@@ -2651,29 +3225,28 @@ export interface components {
     RetrimServoFound: {
       name: string;
       /** Format: double */
-      targetAngle: number;
+      targetAngle: number | null;
       /** Format: double */
-      untrimmedAngle: number;
+      untrimmedAngle: number | null;
       /** Format: double */
-      targetTravel: number;
+      targetTravel: number | null;
       /** Format: double */
-      gaugeChange: number;
+      gaugeChange: number | null;
       /** Format: double */
-      rodChange: number;
-      /** @enum {string} */
-      direction: "LENGTHEN" | "SHORTEN" | "NONE";
+      rodChange: number | null;
+      direction: ("LENGTHEN" | "SHORTEN" | "NONE") | null;
       /** Format: double */
-      turnsExact: number;
+      turnsExact: number | null;
       /** Format: int64 */
-      steps: number;
+      steps: number | null;
       /** Format: double */
-      rodChangeApplied: number;
+      rodChangeApplied: number | null;
       /** Format: double */
-      angleAfter: number;
+      angleAfter: number | null;
       /** Format: double */
-      travelError: number;
+      travelError: number | null;
       /** Format: double */
-      trimLeftCommand: number;
+      trimLeftCommand: number | null;
     };
     ResponseGiven: {
       /** Format: double */
@@ -2715,9 +3288,9 @@ export interface components {
       /** Format: double */
       arm: number;
       /** Format: double */
-      angle: number;
+      angle: number | null;
       /** Format: double */
-      gain: number;
+      gain: number | null;
     };
     CurveGiven: {
       points?: number[][];
@@ -2768,15 +3341,25 @@ export interface components {
       setup: components["schemas"]["Setup"];
     };
     Scene: {
-      /** Format: int32 */
+      /**
+       * Format: int32
+       * @description Format version
+       */
       formatVersion: number;
+      /** @description Name of the scene */
       name: string;
       steps: components["schemas"]["SceneStep"][];
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Length, s
+       */
       seconds: number;
     };
     SceneStep: {
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Time, s
+       */
       atSeconds: number;
       moment: components["schemas"]["Moment"];
       linkLost: boolean;
@@ -2878,7 +3461,7 @@ export interface components {
       /** Format: double */
       surfaceDegrees: number;
       /** Format: double */
-      gain: number;
+      gain: number | null;
     };
     MomentShown: {
       sheets: components["schemas"]["SurfaceSheet"][];
@@ -2974,6 +3557,7 @@ export interface components {
       reachTo: number;
     };
     NewAircraft: {
+      /** @description Reason */
       reason: string;
       setup: components["schemas"]["Setup"];
     };
@@ -2984,6 +3568,7 @@ export interface components {
     NewRevision: {
       /** Format: int32 */
       basedOn: number;
+      /** @description Reason */
       reason: string;
       setup: components["schemas"]["Setup"];
     };
@@ -2993,20 +3578,37 @@ export interface components {
       reason: string;
       fromAdjustment: boolean;
       corrects: boolean;
+      /** Format: int32 */
+      trimsHoldSince: number;
       /** Format: date-time */
       createdAt: string;
       setup: components["schemas"]["Setup"];
     };
     Faults: {
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Warp, mm
+       */
       warpMm: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Pitch, mm
+       */
       pitchMm: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Yaw, mm
+       */
       yawMm: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Balance point, mm
+       */
       designCgMm: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Pitch by balance point, mm/mm
+       */
       pitchMmPerCgMm: number;
       horns: components["schemas"]["HornFault"][];
       phases: components["schemas"]["PhaseFault"][];
@@ -3020,24 +3622,39 @@ export interface components {
       seed: number;
     };
     HornFault: {
+      /** @description Surface */
       surface: string;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Horn longer by, %
+       */
       percent: number;
     };
     PhaseFault: {
+      /** @description Phase */
       phase: string;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Pitch of the phase, mm
+       */
       pitchMm: number;
     };
     Arm: {
+      /** @description Surface */
       surface: string;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description Arm radius, mm
+       */
       armRadiusMm: number;
     };
     Learned: {
       /** Format: int32 */
       basedOn: number;
-      /** Format: double */
+      /**
+       * Format: double
+       * @description One trim click, %
+       */
       clickStepPercent: number;
       arms: components["schemas"]["Arm"][];
     };
@@ -3131,11 +3748,30 @@ export interface components {
       /** @enum {string} */
       kind: "NUMBER" | "WHOLE_NUMBER" | "TEXT";
     };
+    HangarEntry: {
+      /** Format: int64 */
+      id: number;
+      name: string;
+      transmitter: string;
+      airframe: components["schemas"]["Airframe"];
+      surfaces: components["schemas"]["Surface"][];
+      /** Format: int32 */
+      revision: number;
+      reason: string;
+      /** Format: int64 */
+      flightCount: number;
+      loop: components["schemas"]["LoopState"];
+    };
     LoopState: {
       /** @enum {string} */
       stage: "RIG" | "PROGRAM" | "CHECK" | "FLY" | "ADJUST";
       waiting: string;
       waits: boolean;
+    };
+    PageHangarEntry: {
+      items: components["schemas"]["HangarEntry"][];
+      /** Format: int64 */
+      total: number;
     };
     Standing: {
       /** Format: int64 */
@@ -3143,7 +3779,7 @@ export interface components {
       newest: components["schemas"]["Revision"];
       /** Format: int32 */
       trimsHoldSince: number;
-      /** Format: int32 */
+      /** Format: int64 */
       flightCount: number;
       loop: components["schemas"]["LoopState"];
     };
@@ -3184,6 +3820,27 @@ export interface components {
       words: string;
       points: components["schemas"]["TrimPoint"][];
     };
+    PageRevisionHeader: {
+      items: components["schemas"]["RevisionHeader"][];
+      /** Format: int64 */
+      total: number;
+    };
+    RevisionHeader: {
+      /** Format: int32 */
+      number: number;
+      reason: string;
+      fromAdjustment: boolean;
+      corrects: boolean;
+      /** Format: int32 */
+      trimsHoldSince: number;
+      /** Format: date-time */
+      createdAt: string;
+    };
+    PageFlight: {
+      items: components["schemas"]["Flight"][];
+      /** Format: int64 */
+      total: number;
+    };
     Confirmation: {
       /** @enum {string} */
       control: "ROLL" | "PITCH" | "YAW";
@@ -3195,7 +3852,7 @@ export interface components {
       flown: number;
       done: boolean;
       /** Format: double */
-      learnedClickPercent: number;
+      learnedClickPercent: number | null;
       learnedArms: components["schemas"]["LearnedArm"][];
       words: string;
     };
@@ -3212,6 +3869,26 @@ export interface components {
       name: string;
       controls: components["schemas"]["Confirmation"][];
     };
+    /** @description One thing wrong with an input. */
+    Violation: {
+      /** @description which field, by its path */
+      field: string;
+      /** @description what was given */
+      value: string;
+      /** @description what would be legal */
+      requirement: string;
+    };
+    /** @description Why a request was not carried out (RFC 9457). */
+    Problem: {
+      /** @description what sort of failure */
+      title: string;
+      /** @description what happened and what to do, in a sentence */
+      detail: string;
+      /** @description the HTTP status once more */
+      status: number;
+      /** @description only with status 422 */
+      violations?: components["schemas"]["Violation"][];
+    };
   };
   responses: never;
   parameters: never;
@@ -3221,7 +3898,7 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
-  mark: {
+  putAircraftAircraftIdPartChangesChangeId: {
     parameters: {
       query?: never;
       header?: never;
@@ -3243,12 +3920,143 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["NotedChange"];
+          "application/json": components["schemas"]["NotedChange"];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The data cannot be written: perhaps the disk is full. */
+      503: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  correct: {
+  getAircraftAircraftIdFlightsFlightId: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        aircraftId: number;
+        flightId: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["Flight"];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  putAircraftAircraftIdFlightsFlightId: {
     parameters: {
       query?: never;
       header?: never;
@@ -3270,12 +4078,75 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["Flight"];
+          "application/json": components["schemas"]["Flight"];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The data cannot be written: perhaps the disk is full. */
+      503: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  entered: {
+  getAircraftAircraftIdEntered: {
     parameters: {
       query: {
         transmitter: string;
@@ -3294,12 +4165,57 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["EnteredValue"][];
+          "application/json": components["schemas"]["EnteredValue"][];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  tick: {
+  putAircraftAircraftIdEntered: {
     parameters: {
       query?: never;
       header?: never;
@@ -3320,12 +4236,75 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["EnteredValue"][];
+          "application/json": components["schemas"]["EnteredValue"][];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The data cannot be written: perhaps the disk is full. */
+      503: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  open: {
+  getAircraftAircraftIdBenchSetUp: {
     parameters: {
       query?: never;
       header?: never;
@@ -3342,12 +4321,57 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["OpenSetUp"];
+          "application/json": components["schemas"]["OpenSetUp"];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  move: {
+  putAircraftAircraftIdBenchSetUp: {
     parameters: {
       query?: never;
       header?: never;
@@ -3368,12 +4392,75 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["OpenSetUp"];
+          "application/json": components["schemas"]["OpenSetUp"];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The data cannot be written: perhaps the disk is full. */
+      503: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  begin: {
+  postAircraftAircraftIdBenchSetUp: {
     parameters: {
       query?: never;
       header?: never;
@@ -3394,12 +4481,75 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["OpenSetUp"];
+          "application/json": components["schemas"]["OpenSetUp"];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The data cannot be written: perhaps the disk is full. */
+      503: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  open_1: {
+  getAircraftAircraftIdAdjustment: {
     parameters: {
       query?: never;
       header?: never;
@@ -3416,12 +4566,57 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["OpenAdjustment"];
+          "application/json": components["schemas"]["OpenAdjustment"];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  moveTo: {
+  putAircraftAircraftIdAdjustment: {
     parameters: {
       query?: never;
       header?: never;
@@ -3442,12 +4637,75 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["OpenAdjustment"];
+          "application/json": components["schemas"]["OpenAdjustment"];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The data cannot be written: perhaps the disk is full. */
+      503: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  begin_1: {
+  postAircraftAircraftIdAdjustment: {
     parameters: {
       query?: never;
       header?: never;
@@ -3468,12 +4726,75 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["OpenAdjustment"];
+          "application/json": components["schemas"]["OpenAdjustment"];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The data cannot be written: perhaps the disk is full. */
+      503: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  abandon: {
+  deleteAircraftAircraftIdAdjustment: {
     parameters: {
       query: {
         version: number;
@@ -3493,9 +4814,63 @@ export interface operations {
         };
         content?: never;
       };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The data cannot be written: perhaps the disk is full. */
+      503: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
     };
   };
-  verify: {
+  putAircraftAircraftIdAdjustmentVerified: {
     parameters: {
       query?: never;
       header?: never;
@@ -3516,12 +4891,75 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["OpenAdjustment"];
+          "application/json": components["schemas"]["OpenAdjustment"];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The data cannot be written: perhaps the disk is full. */
+      503: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  measure: {
+  putAircraftAircraftIdAdjustmentGauge: {
     parameters: {
       query?: never;
       header?: never;
@@ -3542,12 +4980,75 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["OpenAdjustment"];
+          "application/json": components["schemas"]["OpenAdjustment"];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The data cannot be written: perhaps the disk is full. */
+      503: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  search: {
+  postThrowsSearch: {
     parameters: {
       query?: never;
       header?: never;
@@ -3566,12 +5067,39 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["ThrowAnswer"][];
+          "application/json": components["schemas"]["ThrowAnswer"][];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  difference: {
+  postSetupsDifference: {
     parameters: {
       query?: never;
       header?: never;
@@ -3590,12 +5118,39 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["Difference"];
+          "application/json": components["schemas"]["Difference"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  read: {
+  postSetupFilesRead: {
     parameters: {
       query?: never;
       header?: never;
@@ -3614,12 +5169,39 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["Setup"];
+          "application/json": components["schemas"]["Setup"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  add: {
+  postRigParts: {
     parameters: {
       query?: never;
       header?: never;
@@ -3638,12 +5220,39 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["Setup"];
+          "application/json": components["schemas"]["Setup"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  remove: {
+  postRigPartsRemove: {
     parameters: {
       query?: never;
       header?: never;
@@ -3662,12 +5271,39 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["Setup"];
+          "application/json": components["schemas"]["Setup"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  measured: {
+  postRigMeasured: {
     parameters: {
       query?: never;
       header?: never;
@@ -3686,12 +5322,39 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["MeasuredAnswer"];
+          "application/json": components["schemas"]["MeasuredAnswer"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  sheet: {
+  postRigMapSheet: {
     parameters: {
       query?: never;
       header?: never;
@@ -3710,12 +5373,39 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["WiringSheet"];
+          "application/json": components["schemas"]["WiringSheet"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  share: {
+  postRigMapShare: {
     parameters: {
       query?: never;
       header?: never;
@@ -3734,12 +5424,39 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["Setup"];
+          "application/json": components["schemas"]["Setup"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  propose: {
+  postRigMapProposal: {
     parameters: {
       query?: never;
       header?: never;
@@ -3758,12 +5475,39 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["Proposed"];
+          "application/json": components["schemas"]["Proposed"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  move_1: {
+  postRigMapMove: {
     parameters: {
       query?: never;
       header?: never;
@@ -3782,12 +5526,39 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["Moved"];
+          "application/json": components["schemas"]["Moved"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  balance: {
+  postRigBalance: {
     parameters: {
       query?: never;
       header?: never;
@@ -3806,12 +5577,39 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["BalanceAdvice"];
+          "application/json": components["schemas"]["BalanceAdvice"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  trimCurve: {
+  postProgramTrimCurve: {
     parameters: {
       query?: never;
       header?: never;
@@ -3830,12 +5628,39 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["CurvePoint"][];
+          "application/json": components["schemas"]["CurvePoint"][];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  terms: {
+  postProgramTerms: {
     parameters: {
       query?: never;
       header?: never;
@@ -3854,12 +5679,39 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["TermCurve"][];
+          "application/json": components["schemas"]["TermCurve"][];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  sheet_1: {
+  postProgramSheet: {
     parameters: {
       query?: never;
       header?: never;
@@ -3878,12 +5730,39 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["ProgramSheet"];
+          "application/json": components["schemas"]["ProgramSheet"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  remove_1: {
+  postProgramRemoval: {
     parameters: {
       query?: never;
       header?: never;
@@ -3902,12 +5781,39 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["Removal"];
+          "application/json": components["schemas"]["Removal"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  phase: {
+  postProgramPhases: {
     parameters: {
       query?: never;
       header?: never;
@@ -3926,12 +5832,39 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["Setup"];
+          "application/json": components["schemas"]["Setup"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  hazards: {
+  postProgramHazards: {
     parameters: {
       query?: never;
       header?: never;
@@ -3950,12 +5883,39 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["Outcome"];
+          "application/json": components["schemas"]["Outcome"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  search_1: {
+  postProgramHazardsSearches: {
     parameters: {
       query?: never;
       header?: never;
@@ -3974,12 +5934,39 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["SearchState"];
+          "application/json": components["schemas"]["SearchState"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  gallery: {
+  getProgramGallery: {
     parameters: {
       query?: never;
       header?: never;
@@ -3994,12 +5981,21 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["RecipeCard"][];
+          "application/json": components["schemas"]["RecipeCard"][];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  build: {
+  postProgramGallery: {
     parameters: {
       query?: never;
       header?: never;
@@ -4018,12 +6014,39 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["Setup"];
+          "application/json": components["schemas"]["Setup"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  feel: {
+  postProgramFeel: {
     parameters: {
       query?: never;
       header?: never;
@@ -4042,12 +6065,39 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["Setup"];
+          "application/json": components["schemas"]["Setup"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  words: {
+  getProgramFeelWords: {
     parameters: {
       query?: never;
       header?: never;
@@ -4062,12 +6112,21 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["ComplaintCard"][];
+          "application/json": components["schemas"]["ComplaintCard"][];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  advise: {
+  postProgramFeelWords: {
     parameters: {
       query?: never;
       header?: never;
@@ -4086,12 +6145,39 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["FeelStep"];
+          "application/json": components["schemas"]["FeelStep"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  curves: {
+  postProgramFeelCurves: {
     parameters: {
       query?: never;
       header?: never;
@@ -4110,12 +6196,39 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["Together"];
+          "application/json": components["schemas"]["Together"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  convert: {
+  postProgramFeelConvert: {
     parameters: {
       query?: never;
       header?: never;
@@ -4134,12 +6247,39 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["Converted"];
+          "application/json": components["schemas"]["Converted"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  entries: {
+  postProgramEntrySheet: {
     parameters: {
       query?: never;
       header?: never;
@@ -4158,12 +6298,39 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["Entry"][];
+          "application/json": components["schemas"]["Entry"][];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  changes: {
+  postProgramEntrySheetChanges: {
     parameters: {
       query?: never;
       header?: never;
@@ -4182,12 +6349,39 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["Entry"][];
+          "application/json": components["schemas"]["Entry"][];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  washer: {
+  postCalcWasher: {
     parameters: {
       query?: never;
       header?: never;
@@ -4196,6 +6390,12 @@ export interface operations {
     };
     requestBody: {
       content: {
+        /**
+         * @example {
+         *       "angle": 3.1,
+         *       "boltSpacing": 36.6
+         *     }
+         */
         "application/json": components["schemas"]["WasherGiven"];
       };
     };
@@ -4206,12 +6406,39 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["WasherFound"];
+          "application/json": components["schemas"]["WasherFound"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  rodChange: {
+  postCalcRodChange: {
     parameters: {
       query?: never;
       header?: never;
@@ -4220,6 +6447,45 @@ export interface operations {
     };
     requestBody: {
       content: {
+        /**
+         * @example {
+         *       "linkage": {
+         *         "armRadius": 15.7,
+         *         "hornRadius": 22.3,
+         *         "rodLength": 286.2,
+         *         "armLean": 3.7,
+         *         "hornLean": -7.7,
+         *         "opposite": true,
+         *         "pushRaises": false
+         *       },
+         *       "output": {
+         *         "pulsePer100": 500,
+         *         "centre": 1520,
+         *         "reversed": true,
+         *         "subTrim": -53,
+         *         "subTrimMode": "SHIFT",
+         *         "endpointLow": 98,
+         *         "endpointHigh": 99,
+         *         "limitLow": 900,
+         *         "limitHigh": 2100,
+         *         "commandLimit": 150
+         *       },
+         *       "servo": {
+         *         "degreesPerMicrosecond": 0.1,
+         *         "centrePulse": 1500,
+         *         "maxAngle": 60,
+         *         "pullsOnIncrease": false,
+         *         "armOffset": 0
+         *       },
+         *       "rodEnd": {
+         *         "kind": "SLIDE",
+         *         "step": 0.1
+         *       },
+         *       "chord": 42.2,
+         *       "neutralCommand": 0,
+         *       "trimCommand": 3.5
+         *     }
+         */
         "application/json": components["schemas"]["RodChangeGiven"];
       };
     };
@@ -4230,12 +6496,39 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["RodChangeFound"];
+          "application/json": components["schemas"]["RodChangeFound"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  retrim: {
+  postCalcRetrim: {
     parameters: {
       query?: never;
       header?: never;
@@ -4244,6 +6537,65 @@ export interface operations {
     };
     requestBody: {
       content: {
+        /**
+         * @example {
+         *       "clickStep": 0.8,
+         *       "referencePhase": "launch",
+         *       "trimScope": "COMMON",
+         *       "phases": [
+         *         {
+         *           "name": "launch",
+         *           "trim": {
+         *             "pitch": -14
+         *           },
+         *           "preset": {
+         *             "elevator": 0
+         *           }
+         *         }
+         *       ],
+         *       "servos": [
+         *         {
+         *           "name": "elevator",
+         *           "shares": {
+         *             "pitch": 1
+         *           },
+         *           "linkage": {
+         *             "armRadius": 16.9,
+         *             "hornRadius": 15.5,
+         *             "rodLength": 100.1,
+         *             "armLean": -1.3,
+         *             "hornLean": 7.8,
+         *             "opposite": true,
+         *             "pushRaises": true
+         *           },
+         *           "output": {
+         *             "pulsePer100": 400,
+         *             "centre": 1500,
+         *             "reversed": true,
+         *             "subTrim": 19,
+         *             "subTrimMode": "SHIFT",
+         *             "endpointLow": 78,
+         *             "endpointHigh": 100,
+         *             "limitLow": 900,
+         *             "limitHigh": 2100,
+         *             "commandLimit": 150
+         *           },
+         *           "servo": {
+         *             "degreesPerMicrosecond": 0.075,
+         *             "centrePulse": 1500,
+         *             "maxAngle": 75,
+         *             "pullsOnIncrease": true,
+         *             "armOffset": 0
+         *           },
+         *           "rodEnd": {
+         *             "kind": "TURNBUCKLE",
+         *             "pitch": 0.5
+         *           },
+         *           "chord": 64.8
+         *         }
+         *       ]
+         *     }
+         */
         "application/json": components["schemas"]["RetrimGiven"];
       };
     };
@@ -4254,12 +6606,39 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["RetrimFound"];
+          "application/json": components["schemas"]["RetrimFound"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  response: {
+  postCalcResponse: {
     parameters: {
       query?: never;
       header?: never;
@@ -4268,6 +6647,22 @@ export interface operations {
     };
     requestBody: {
       content: {
+        /**
+         * @example {
+         *       "ratePositive": 73,
+         *       "rateNegative": 52,
+         *       "expoPositive": 89,
+         *       "expoNegative": -30,
+         *       "shape": "CUBIC",
+         *       "stick": [
+         *         -1,
+         *         -0.196,
+         *         0,
+         *         0.64,
+         *         1
+         *       ]
+         *     }
+         */
         "application/json": components["schemas"]["ResponseGiven"];
       };
     };
@@ -4278,12 +6673,39 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["ResponseFound"];
+          "application/json": components["schemas"]["ResponseFound"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  output: {
+  postCalcOutput: {
     parameters: {
       query?: never;
       header?: never;
@@ -4292,6 +6714,38 @@ export interface operations {
     };
     requestBody: {
       content: {
+        /**
+         * @example {
+         *       "output": {
+         *         "pulsePer100": 500,
+         *         "centre": 1520,
+         *         "reversed": true,
+         *         "subTrim": 42,
+         *         "subTrimMode": "SHIFT",
+         *         "endpointLow": 104,
+         *         "endpointHigh": 91,
+         *         "limitLow": 900,
+         *         "limitHigh": 2100,
+         *         "commandLimit": 150
+         *       },
+         *       "servo": {
+         *         "degreesPerMicrosecond": 0.09,
+         *         "centrePulse": 1500,
+         *         "maxAngle": 60,
+         *         "pullsOnIncrease": true,
+         *         "armOffset": 0
+         *       },
+         *       "command": [
+         *         -180,
+         *         -100,
+         *         -58,
+         *         0,
+         *         88.2,
+         *         100,
+         *         180
+         *       ]
+         *     }
+         */
         "application/json": components["schemas"]["OutputsGiven"];
       };
     };
@@ -4302,12 +6756,39 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["OutputsFound"];
+          "application/json": components["schemas"]["OutputsFound"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  linkage: {
+  postCalcLinkage: {
     parameters: {
       query?: never;
       header?: never;
@@ -4316,6 +6797,30 @@ export interface operations {
     };
     requestBody: {
       content: {
+        /**
+         * @example {
+         *       "linkage": {
+         *         "armRadius": 16.2,
+         *         "hornRadius": 11.6,
+         *         "rodLength": 347.1,
+         *         "armLean": 2.2,
+         *         "hornLean": 9.9,
+         *         "opposite": true,
+         *         "pushRaises": true
+         *       },
+         *       "arm": [
+         *         -60,
+         *         -40,
+         *         -20,
+         *         -5,
+         *         0,
+         *         5,
+         *         20,
+         *         40,
+         *         60
+         *       ]
+         *     }
+         */
         "application/json": components["schemas"]["LinkagesGiven"];
       };
     };
@@ -4326,12 +6831,39 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["LinkagesFound"];
+          "application/json": components["schemas"]["LinkagesFound"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  curve: {
+  postCalcCurve: {
     parameters: {
       query?: never;
       header?: never;
@@ -4340,6 +6872,30 @@ export interface operations {
     };
     requestBody: {
       content: {
+        /**
+         * @example {
+         *       "points": [
+         *         [
+         *           -100,
+         *           -20.1
+         *         ],
+         *         [
+         *           -31,
+         *           69.2
+         *         ],
+         *         [
+         *           100,
+         *           -6.3
+         *         ]
+         *       ],
+         *       "x": [
+         *         -100,
+         *         92.8,
+         *         -55.4,
+         *         100
+         *       ]
+         *     }
+         */
         "application/json": components["schemas"]["CurveGiven"];
       };
     };
@@ -4350,12 +6906,39 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["CurveFound"];
+          "application/json": components["schemas"]["CurveFound"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  balance_1: {
+  postCalcBalance: {
     parameters: {
       query?: never;
       header?: never;
@@ -4364,6 +6947,15 @@ export interface operations {
     };
     requestBody: {
       content: {
+        /**
+         * @example {
+         *       "totalMass": 898,
+         *       "batteryMass": 672,
+         *       "cgNow": 110.8,
+         *       "cgWanted": 110.2,
+         *       "ballastAt": 3
+         *     }
+         */
         "application/json": components["schemas"]["BalanceGiven"];
       };
     };
@@ -4374,12 +6966,39 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["BalanceFound"];
+          "application/json": components["schemas"]["BalanceFound"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  armSeating: {
+  postCalcArmSeating: {
     parameters: {
       query?: never;
       header?: never;
@@ -4388,6 +7007,13 @@ export interface operations {
     };
     requestBody: {
       content: {
+        /**
+         * @example {
+         *       "teeth": 21,
+         *       "arms": 6,
+         *       "wanted": 7.6
+         *     }
+         */
         "application/json": components["schemas"]["ArmSeatingGiven"];
       };
     };
@@ -4398,12 +7024,39 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["ArmSeatingFound"];
+          "application/json": components["schemas"]["ArmSeatingFound"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  tour: {
+  postBenchScenesTour: {
     parameters: {
       query?: never;
       header?: never;
@@ -4422,12 +7075,39 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["Scene"];
+          "application/json": components["schemas"]["Scene"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  play: {
+  postBenchScenesPlay: {
     parameters: {
       query?: never;
       header?: never;
@@ -4446,12 +7126,39 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["Played"];
+          "application/json": components["schemas"]["Played"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  compare: {
+  postBenchScenesCompare: {
     parameters: {
       query?: never;
       header?: never;
@@ -4470,12 +7177,39 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["Compared"];
+          "application/json": components["schemas"]["Compared"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  moment: {
+  postBenchMoment: {
     parameters: {
       query?: never;
       header?: never;
@@ -4494,14 +7228,45 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["MomentShown"];
+          "application/json": components["schemas"]["MomentShown"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  all: {
+  getAircraft: {
     parameters: {
-      query?: never;
+      query?: {
+        named?: string;
+        page?: number;
+        size?: number;
+      };
       header?: never;
       path?: never;
       cookie?: never;
@@ -4514,15 +7279,44 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["Standing"][];
+          "application/json": components["schemas"]["PageHangarEntry"];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  add_1: {
+  postAircraft: {
     parameters: {
       query?: never;
-      header?: never;
+      header?: {
+        "Idempotency-Key"?: string;
+      };
       path?: never;
       cookie?: never;
     };
@@ -4538,14 +7332,62 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["Added"];
+          "application/json": components["schemas"]["Added"];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The data cannot be written: perhaps the disk is full. */
+      503: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  revisions: {
+  getAircraftIdRevisions: {
     parameters: {
-      query?: never;
+      query?: {
+        page?: number;
+        size?: number;
+      };
       header?: never;
       path: {
         id: number;
@@ -4560,12 +7402,57 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["Revision"][];
+          "application/json": components["schemas"]["PageRevisionHeader"];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  revise: {
+  postAircraftIdRevisions: {
     parameters: {
       query?: never;
       header?: never;
@@ -4586,12 +7473,75 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["Revision"];
+          "application/json": components["schemas"]["Revision"];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The data cannot be written: perhaps the disk is full. */
+      503: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  practise: {
+  getAircraftAircraftIdSimulatedFlight: {
     parameters: {
       query: {
         cgMm: number;
@@ -4611,12 +7561,57 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["PhaseReading"][];
+          "application/json": components["schemas"]["PhaseReading"][];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  fly: {
+  postAircraftAircraftIdSimulatedFlight: {
     parameters: {
       query?: never;
       header?: never;
@@ -4637,12 +7632,75 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["PhaseReading"][];
+          "application/json": components["schemas"]["PhaseReading"][];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The data cannot be written: perhaps the disk is full. */
+      503: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  of: {
+  getAircraftAircraftIdPartChanges: {
     parameters: {
       query?: never;
       header?: never;
@@ -4659,15 +7717,62 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["NotedChange"][];
+          "application/json": components["schemas"]["NotedChange"][];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  note: {
+  postAircraftAircraftIdPartChanges: {
     parameters: {
       query?: never;
-      header?: never;
+      header?: {
+        "Idempotency-Key"?: string;
+      };
       path: {
         aircraftId: number;
       };
@@ -4685,12 +7790,75 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["NotedChange"];
+          "application/json": components["schemas"]["NotedChange"];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The data cannot be written: perhaps the disk is full. */
+      503: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  learn: {
+  postAircraftAircraftIdLearned: {
     parameters: {
       query?: never;
       header?: never;
@@ -4711,14 +7879,80 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["Revision"];
+          "application/json": components["schemas"]["Revision"];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The data cannot be written: perhaps the disk is full. */
+      503: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  flights: {
+  getAircraftAircraftIdFlights: {
     parameters: {
-      query?: never;
+      query?: {
+        page?: number;
+        size?: number;
+      };
       header?: never;
       path: {
         aircraftId: number;
@@ -4733,15 +7967,62 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["Flight"][];
+          "application/json": components["schemas"]["PageFlight"];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  add_2: {
+  postAircraftAircraftIdFlights: {
     parameters: {
       query?: never;
-      header?: never;
+      header?: {
+        "Idempotency-Key"?: string;
+      };
       path: {
         aircraftId: number;
       };
@@ -4759,12 +8040,75 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["Flight"];
+          "application/json": components["schemas"]["Flight"];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The data cannot be written: perhaps the disk is full. */
+      503: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  export: {
+  getAircraftAircraftIdFlightsCsv: {
     parameters: {
       query?: never;
       header?: never;
@@ -4781,12 +8125,57 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": string;
+          "application/json": string;
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  read_1: {
+  postAircraftAircraftIdFlightsCsv: {
     parameters: {
       query?: never;
       header?: never;
@@ -4797,7 +8186,7 @@ export interface operations {
     };
     requestBody: {
       content: {
-        "application/octet-stream": string;
+        "text/csv": string;
       };
     };
     responses: {
@@ -4807,12 +8196,75 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["Imported"];
+          "application/json": components["schemas"]["Imported"];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The data cannot be written: perhaps the disk is full. */
+      503: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  sheet_2: {
+  postAircraftAircraftIdEntrySheet: {
     parameters: {
       query?: never;
       header?: never;
@@ -4833,12 +8285,75 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["SheetFor"];
+          "application/json": components["schemas"]["SheetFor"];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The data cannot be written: perhaps the disk is full. */
+      503: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  close: {
+  postAircraftAircraftIdBenchSetUpClose: {
     parameters: {
       query?: never;
       header?: never;
@@ -4860,9 +8375,72 @@ export interface operations {
         };
         content?: never;
       };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The data cannot be written: perhaps the disk is full. */
+      503: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
     };
   };
-  close_1: {
+  postAircraftAircraftIdAdjustmentClose: {
     parameters: {
       query?: never;
       header?: never;
@@ -4883,12 +8461,75 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["Revision"];
+          "application/json": components["schemas"]["Revision"];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The data cannot be written: perhaps the disk is full. */
+      503: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  searched: {
+  getProgramHazardsSearchesId: {
     parameters: {
       query?: never;
       header?: never;
@@ -4905,12 +8546,48 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["SearchState"];
+          "application/json": components["schemas"]["SearchState"];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  stop: {
+  deleteProgramHazardsSearchesId: {
     parameters: {
       query?: never;
       header?: never;
@@ -4927,12 +8604,48 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["SearchState"];
+          "application/json": components["schemas"]["SearchState"];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  kinds: {
+  getKinds: {
     parameters: {
       query?: never;
       header?: never;
@@ -4947,12 +8660,21 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["Setup"][];
+          "application/json": components["schemas"]["Setup"][];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  fields: {
+  getFields: {
     parameters: {
       query?: never;
       header?: never;
@@ -4967,12 +8689,21 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["Field"][];
+          "application/json": components["schemas"]["Field"][];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  one: {
+  getAircraftId: {
     parameters: {
       query?: never;
       header?: never;
@@ -4989,12 +8720,57 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["Standing"];
+          "application/json": components["schemas"]["Standing"];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  standing: {
+  getAircraftIdStandingTrims: {
     parameters: {
       query?: never;
       header?: never;
@@ -5011,12 +8787,57 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["StandingTrims"];
+          "application/json": components["schemas"]["StandingTrims"];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  settling: {
+  getAircraftIdSettling: {
     parameters: {
       query?: never;
       header?: never;
@@ -5033,12 +8854,57 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["SettlingSheet"];
+          "application/json": components["schemas"]["SettlingSheet"];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  file: {
+  getAircraftIdRevisionsNumber: {
     parameters: {
       query?: never;
       header?: never;
@@ -5056,12 +8922,125 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": string;
+          "application/json": components["schemas"]["Revision"];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  measurements: {
+  getAircraftIdRevisionsNumberFile: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+        number: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["Setup"];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  getAircraftAircraftIdMeasurements: {
     parameters: {
       query?: never;
       header?: never;
@@ -5078,12 +9057,57 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["Measurement"][];
+          "application/json": components["schemas"]["Measurement"][];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  preview: {
+  getAircraftAircraftIdFlightsFlightIdAdjustment: {
     parameters: {
       query?: {
         reference?: string;
@@ -5105,12 +9129,57 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["AdjustmentPlan"];
+          "application/json": components["schemas"]["AdjustmentPlan"];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };
   };
-  confirmation: {
+  getAircraftAircraftIdConfirmation: {
     parameters: {
       query?: never;
       header?: never;
@@ -5127,7 +9196,52 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "*/*": components["schemas"]["PhaseConfirmation"][];
+          "application/json": components["schemas"]["PhaseConfirmation"][];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
     };

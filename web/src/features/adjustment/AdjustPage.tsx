@@ -1,6 +1,6 @@
 import { Link } from "react-router";
 import { useFlights, useOpenAdjustment } from "@/api/queries";
-import { useModel } from "@/features/aircraft/model";
+import { useModel } from "@/features/model/model";
 import { buttonClass } from "@/ui/button";
 import { Empty } from "@/ui/card";
 import { Failure, Waiting } from "@/ui/message";
@@ -16,13 +16,13 @@ export function AdjustPage() {
   if (open.isError || flights.isError) {
     return <Failure error={open.error ?? flights.error} />;
   }
-  if (open.data === undefined || flights.data === undefined) {
+  if (open.data === undefined || flights.items === undefined) {
     return <Waiting what="the adjustment" />;
   }
   if (open.data !== null) {
     return <WorkOrderView open={open.data} />;
   }
-  const flight = flights.data.find((one) => one.revisionNumber >= standing.trimsHoldSince);
+  const flight = flights.items.find((one) => one.revisionNumber >= standing.trimsHoldSince);
   const trims = [flight?.report.trims, ...(flight?.report.phases.map((one) => one.trims) ?? [])];
   const zero = trims.every((one) => one?.roll === 0 && one.pitch === 0 && one.yaw === 0);
   if (flight === undefined || zero) {

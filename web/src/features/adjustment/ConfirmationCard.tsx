@@ -1,6 +1,6 @@
 import { useConfirmation, useLearn } from "@/api/queries";
 import { controlName, keyOf, type Control } from "@/domain/words";
-import { useModel } from "@/features/aircraft/model";
+import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Failure } from "@/ui/message";

@@ -1,7 +1,7 @@
 import { useState } from "react";
 import { useGauge, type OpenAdjustment, type PlannedRod } from "@/api/queries";
 import { signed, travelWords } from "@/domain/words";
-import { useModel } from "@/features/aircraft/model";
+import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { Failure } from "@/ui/message";
 import { TextLine } from "@/ui/text-line";

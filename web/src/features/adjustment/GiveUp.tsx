@@ -1,6 +1,6 @@
 import { useState } from "react";
 import { useAbandonAdjustment, type OpenAdjustment } from "@/api/queries";
-import { useModel } from "@/features/aircraft/model";
+import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { Failure } from "@/ui/message";
 import { Modal } from "@/ui/modal";

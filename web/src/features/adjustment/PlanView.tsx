@@ -1,3 +1,4 @@
+import { Check } from "@/ui/check";
 import { useState } from "react";
 import {
   useBeginAdjustment,
@@ -7,7 +8,7 @@ import {
   type PlannedRod,
 } from "@/api/queries";
 import { day, travelWords, type Control, type Way } from "@/domain/words";
-import { useModel } from "@/features/aircraft/model";
+import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Choice } from "@/ui/choice";
@@ -148,15 +149,12 @@ interface TickProps {
 
 function Tick({ label, checked, onChecked }: TickProps) {
   return (
-    <label className="flex h-9 items-center gap-2">
-      <input
-        type="checkbox"
-        className="size-4 accent-[var(--brand)]"
-        checked={checked}
-        onChange={(event) => onChecked(event.target.checked)}
-      />
-      {label}
-    </label>
+    <Check
+      className="h-9"
+      checked={checked}
+      onChecked={(checked) => onChecked(checked)}
+      label={label}
+    />
   );
 }
 

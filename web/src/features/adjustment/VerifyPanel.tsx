@@ -1,7 +1,7 @@
 import { useState } from "react";
 import { useVerify, type OpenAdjustment } from "@/api/queries";
 import { wayWords } from "@/domain/words";
-import { useModel } from "@/features/aircraft/model";
+import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { Failure } from "@/ui/message";
 import { TextLine } from "@/ui/text-line";

@@ -1,11 +1,13 @@
-import { useEffect } from "react";
 import { Link, useNavigate } from "react-router";
 import { useCloseAdjustment, useMoveAdjustment, type OpenAdjustment } from "@/api/queries";
 import { VerifyPanel } from "./VerifyPanel";
-import { useModel } from "@/features/aircraft/model";
+import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { Caution } from "@/ui/card";
+import { useFocusOn } from "@/ui/focus";
 import { Failure } from "@/ui/message";
+import { PartDone } from "@/ui/part-done";
+import { useStepKeys } from "@/ui/shortcuts";
 import { GaugePanel } from "./GaugePanel";
 import { GiveUp } from "./GiveUp";
 import { TurnDrawing } from "./TurnDrawing";
@@ -25,20 +27,8 @@ export function WorkOrderView({ open }: { open: OpenAdjustment }) {
       move.mutate({ step: to, version: open.version });
     }
   };
-  useEffect(() => {
-    const key = (event: KeyboardEvent) => {
-      if (event.target instanceof HTMLInputElement) {
-        return;
-      }
-      if (event.key === "n" || event.key === "ArrowRight") {
-        go(open.step + 1);
-      } else if (event.key === "b" || event.key === "ArrowLeft") {
-        go(open.step - 1);
-      }
-    };
-    addEventListener("keydown", key);
-    return () => removeEventListener("keydown", key);
-  });
+  useStepKeys({ busy, next: () => go(open.step + 1), back: () => go(open.step - 1) });
+  const heading = useFocusOn<HTMLHeadingElement>(open.step);
   if (step === undefined) {
     return null;
   }
@@ -48,19 +38,7 @@ export function WorkOrderView({ open }: { open: OpenAdjustment }) {
   return (
     <div className="mx-auto max-w-4xl">
       <div className="mb-3 flex items-center gap-3">
-        <div
-          role="progressbar"
-          aria-label="Work order"
-          aria-valuemin={1}
-          aria-valuemax={steps.length}
-          aria-valuenow={open.step + 1}
-          className="h-2 flex-1 overflow-hidden rounded-full bg-line"
-        >
-          <div
-            className="h-full bg-brand"
-            style={{ width: `${((open.step + 1) / steps.length) * 100}%` }}
-          />
-        </div>
+        <PartDone label="Work order" hidden part={(open.step + 1) / steps.length} />
         <span className="figures text-soft">
           Step {open.step + 1} of {steps.length}
         </span>
@@ -72,7 +50,12 @@ export function WorkOrderView({ open }: { open: OpenAdjustment }) {
         className="min-h-[22rem] rounded-card border border-line bg-sheet p-6 sm:p-10"
         aria-live="polite"
       >
-        <h2 className="mb-4 text-3xl leading-tight sm:text-5xl" data-step={step.kind}>
+        <h2
+          ref={heading}
+          tabIndex={-1}
+          className="mb-4 text-3xl leading-tight sm:text-5xl"
+          data-step={step.kind}
+        >
           {step.title}
         </h2>
         <div className="grid gap-6 sm:grid-cols-[1fr_auto]">

@@ -1,6 +1,6 @@
 import { useOpenAdjustment, type OpenAdjustment, type PlannedRod } from "@/api/queries";
 import { CONTROL_KEYS, clickWords, controlName, travelWords } from "@/domain/words";
-import { useModel } from "@/features/aircraft/model";
+import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { Empty } from "@/ui/card";
 import { Failure, Waiting } from "@/ui/message";

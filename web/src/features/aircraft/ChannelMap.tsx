@@ -2,7 +2,7 @@ import type { Channel, Setup, Surface } from "@/api/queries";
 import { travel } from "@/domain/words";
 import { useBench, useBenchStore } from "@/features/bench/store";
 import { Card } from "@/ui/card";
-import { useModel } from "./model";
+import { useModel } from "@/features/model/model";
 
 /** Channel by channel: what it carries, the servo behind it, and every surface that moves with it. */
 export function ChannelMap() {

@@ -1,8 +1,8 @@
 import { Plus, X } from "lucide-react";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
-import { DraftChoice, DraftNumber } from "./fields";
-import { useModel } from "./model";
+import { DraftChoice, DraftNumber } from "@/features/model/fields";
+import { useModel } from "@/features/model/model";
 
 /** Surfaces that were seen to touch, and where. */
 export function ContactsCard() {

@@ -1,22 +1,51 @@
+import { Fold } from "@/ui/fold";
 import { Redo2, Undo2 } from "lucide-react";
-import { useState } from "react";
+import { useState, useSyncExternalStore } from "react";
 import { useRevise } from "@/api/queries";
+import { draftStorage, isChanged } from "@/domain/draft";
 import { useBench } from "@/features/bench/store";
 import { Button } from "@/ui/button";
+import { useFocusOn } from "@/ui/focus";
 import { Failure } from "@/ui/message";
-import { DifferenceList } from "./DifferenceList";
-import { useModel } from "./model";
+import { DifferenceList } from "@/features/model/DifferenceList";
+import { useModel } from "@/features/model/model";
+
+interface Props {
+  /** Whether what was kept from last time could not be read. */
+  broken: boolean;
+}
 
 /** Unsaved changes: undo, redo, why, save. Shown only when there are any. */
-export function DraftBar() {
+export function DraftBar({ broken }: Props) {
+  const storage = useSyncExternalStore(draftStorage.subscribe, draftStorage.read);
   const { standing, draft, change } = useModel();
   const [reason, setReason] = useState("");
   const revise = useRevise(standing.id);
   const refused = useBench((state) => state.refused);
   const connected = useBench((state) => state.connected);
-  const changed = draft.past.length > 0;
+  const changed = isChanged(draft);
+  const [saved, setSaved] = useState(0);
+  const said = useFocusOn<HTMLParagraphElement>(saved);
   if (!changed && draft.future.length === 0) {
-    return connected ? null : <Disconnected />;
+    return (
+      <>
+        {!connected && <Disconnected />}
+        {broken && (
+          <p role="alert" className="border-l-4 border-grounded bg-inset px-4 py-2">
+            What this browser kept from last time could not be read; the model is shown as it was
+            saved.
+          </p>
+        )}
+        <p
+          ref={said}
+          tabIndex={-1}
+          role="status"
+          className={saved === 0 ? "sr-only" : "no-print text-sm text-done"}
+        >
+          {saved > 0 && `Saved as revision ${saved}.`}
+        </p>
+      </>
+    );
   }
   const save = () =>
     revise.mutate(
@@ -25,6 +54,7 @@ export function DraftBar() {
         onSuccess: (made) => {
           change({ type: "restart", basedOn: made.number, setup: made.setup });
           setReason("");
+          setSaved(made.number);
         },
       },
     );
@@ -41,9 +71,15 @@ export function DraftBar() {
         }}
       >
         <span className="font-medium" role="status">
-          {draft.past.length} unsaved {draft.past.length === 1 ? "change" : "changes"}
+          {draft.past.length === 0
+            ? "Unsaved changes"
+            : `${draft.past.length} unsaved ${draft.past.length === 1 ? "change" : "changes"}`}
         </span>
-        <Button look="quiet" onClick={() => change({ type: "undo" })} disabled={!changed}>
+        <Button
+          look="quiet"
+          onClick={() => change({ type: "undo" })}
+          disabled={draft.past.length === 0}
+        >
           <Undo2 aria-hidden size={16} /> Undo
         </Button>
         <Button
@@ -77,19 +113,30 @@ export function DraftBar() {
             .join(" ")}
         </p>
       )}
+      {storage !== "all" && (
+        <p role="alert" className="text-grounded">
+          {storage === "nothing"
+            ? "This browser’s storage is full or forbidden: your changes are on this page only. Save them before you close or reload it."
+            : "This browser’s storage is nearly full: your changes are kept over a reload, the steps back to before are not."}
+        </p>
+      )}
       {revise.isError && <Failure error={revise.error} />}
       {draft.basedOn !== standing.newest.number && (
-        <details className="rounded-card border border-line bg-sheet p-3">
-          <summary className="cursor-pointer font-medium">
-            What differs between revision {standing.newest.number} and yours
-          </summary>
+        <Fold
+          className="rounded-card border border-line bg-sheet p-3"
+          title={
+            <span className="font-medium">
+              What differs between revision {standing.newest.number} and yours
+            </span>
+          }
+        >
           <DifferenceList
             before={standing.newest.setup}
             after={draft.present}
             beforeName={`Revision ${standing.newest.number}`}
             afterName="Yours"
           />
-        </details>
+        </Fold>
       )}
       {draft.basedOn !== standing.newest.number && (
         <p role="alert" className="flex flex-wrap items-center gap-2">

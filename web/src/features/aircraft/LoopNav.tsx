@@ -1,6 +1,6 @@
 import { NavLink } from "react-router";
 import { WaitingTag } from "@/ui/card";
-import { useModel } from "./model";
+import { useModel } from "@/features/model/model";
 
 const STAGES = [
   { stage: "RIG", to: "rig", label: "Rig" },

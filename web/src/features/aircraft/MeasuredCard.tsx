@@ -5,7 +5,7 @@ import { wayWords } from "@/domain/words";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Failure } from "@/ui/message";
-import { useModel } from "./model";
+import { useModel } from "@/features/model/model";
 
 type Answer = Schemas["MeasuredAnswer"];
 

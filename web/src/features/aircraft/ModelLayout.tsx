@@ -1,19 +1,20 @@
 import { useEffect, useMemo, useReducer, useState } from "react";
 import { Outlet, useParams } from "react-router";
 import { readSetupFile, useStanding, type Standing } from "@/api/queries";
-import { keepDraft, keptDraft, reduceDraft } from "@/domain/draft";
+import { isChanged, keepDraft, keptDraft, reduceDraft, type Draft } from "@/domain/draft";
 import { useGamepad } from "@/features/bench/gamepad";
 import { BenchContext, BenchStore } from "@/features/bench/store";
 import { Failure, Waiting } from "@/ui/message";
+import { useListedKey, useShortcut } from "@/ui/shortcuts";
 import { DraftBar } from "./DraftBar";
 import { LoopNav } from "./LoopNav";
-import { ModelContext } from "./model";
+import { ModelContext } from "@/features/model/model";
 
 /** Everything about one model, with its bench and its draft. */
 export function ModelLayout() {
   const id = Number(useParams().id);
   const standing = useStanding(id);
-  if (standing.isError) {
+  if (standing.isError && standing.data === undefined) {
     return <Failure error={standing.error} />;
   }
   return standing.data === undefined ? (
@@ -25,12 +26,13 @@ export function ModelLayout() {
 
 function LoadedModel({ standing }: { standing: Standing }) {
   const newest = standing.newest;
-  const [kept] = useState(() => keptDraft(standing.id));
+  const [found] = useState(() => keptDraft(standing.id));
+  const kept = found.state === "kept" ? found.value : undefined;
   const older =
     kept !== undefined && kept.present.formatVersion !== newest.setup.formatVersion
       ? kept
       : undefined;
-  const [draft, change] = useReducer(reduceDraft, undefined, () => {
+  const [draft, change] = useReducer(reduceDraft, undefined, (): Draft => {
     const fresh = { basedOn: newest.number, present: newest.setup, past: [], future: [] };
     return older === undefined ? (kept ?? fresh) : fresh;
   });
@@ -43,26 +45,23 @@ function LoadedModel({ standing }: { standing: Standing }) {
     }
   }, [older]);
   useEffect(() => {
-    if (older === undefined || draft.past.length > 0) {
+    if (older === undefined || isChanged(draft)) {
       keepDraft(standing.id, draft);
     }
   }, [standing.id, draft, older]);
   useEffect(() => {
-    if (draft.past.length === 0 && draft.future.length === 0 && draft.basedOn !== newest.number) {
+    if (!isChanged(draft) && draft.future.length === 0 && draft.basedOn !== newest.number) {
       change({ type: "restart", basedOn: newest.number, setup: newest.setup });
     }
   }, [draft, newest]);
-  useEffect(() => {
-    const key = (event: KeyboardEvent) => {
-      const typing = event.target instanceof HTMLInputElement;
-      if (!typing && (event.ctrlKey || event.metaKey) && event.key.toLowerCase() === "z") {
-        event.preventDefault();
-        change({ type: event.shiftKey ? "redo" : "undo" });
-      }
-    };
-    addEventListener("keydown", key);
-    return () => removeEventListener("keydown", key);
-  }, []);
+  useShortcut({ on: "mod+z", keys: "Ctrl+Z", what: "Undo a change of the setup" }, () =>
+    change({ type: "undo" }),
+  );
+  useShortcut({ on: "mod+shift+z", keys: "Ctrl+Shift+Z", what: "Redo a change of the setup" }, () =>
+    change({ type: "redo" }),
+  );
+  useListedKey("Arrow keys", "Move the stick that has the focus; Home centres it");
+  useListedKey("Enter or Space", "Choose the surface that has the focus");
   const bench = useMemo(() => new BenchStore(), []);
   useEffect(() => {
     bench.open();
@@ -81,7 +80,7 @@ function LoadedModel({ standing }: { standing: Standing }) {
         <GameController mode={draft.present.transmitter.stickMode} />
         <LoopNav />
         <div className="mx-auto max-w-[1400px] space-y-3 p-4">
-          <DraftBar />
+          <DraftBar broken={found.state === "broken"} />
           <Outlet />
         </div>
       </BenchContext>

@@ -3,9 +3,9 @@ import { useBench, type Sheet } from "@/features/bench/store";
 import { controlName, keyOf, travelWords, type Control, type Way } from "@/domain/words";
 import { Term } from "@/features/program/Term";
 import { Card } from "@/ui/card";
-import { behind } from "./chain";
-import { DraftChoice, DraftNumber } from "./fields";
-import { useModel } from "./model";
+import { behind } from "@/features/model/chain";
+import { DraftChoice, DraftNumber } from "@/features/model/fields";
+import { useModel } from "@/features/model/model";
 
 const SHAPES = [
   ["CUBIC", "cubic"],

@@ -1,13 +1,22 @@
 import { Download, RotateCcw } from "lucide-react";
 import { useState } from "react";
-import { useFlights, useRevise, useRevisions } from "@/api/queries";
+import { useQueryClient } from "@tanstack/react-query";
+import {
+  revisionQuery,
+  useFlights,
+  useRevise,
+  useRevision,
+  useRevisions,
+  type Flight,
+} from "@/api/queries";
 import { CONTROL_KEYS, clickWords, day } from "@/domain/words";
 import { Button, buttonClass } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Choice } from "@/ui/choice";
 import { Failure, Waiting } from "@/ui/message";
-import { DifferenceList } from "./DifferenceList";
-import { useModel } from "./model";
+import { More } from "@/ui/more";
+import { DifferenceList } from "@/features/model/DifferenceList";
+import { useModel } from "@/features/model/model";
 
 /** Every saved state, what it did to the trims; two compared, one restored as a new revision. */
 export function RevisionsPage() {
@@ -15,27 +24,26 @@ export function RevisionsPage() {
   const revisions = useRevisions(standing.id);
   const flights = useFlights(standing.id);
   const revise = useRevise(standing.id);
+  const client = useQueryClient();
   const newest = standing.newest.number;
   const [before, setBefore] = useState(String(Math.max(1, newest - 1)));
   const [after, setAfter] = useState(String(newest));
-  if (revisions.data === undefined) {
+  const one = useRevision(standing.id, Number(before)).data?.setup;
+  const two = useRevision(standing.id, Number(after)).data?.setup;
+  if (revisions.items === undefined) {
     return revisions.isError ? <Failure error={revisions.error} /> : <Waiting what="revisions" />;
   }
-  const numbers = revisions.data.map(
-    (one) => [String(one.number), `revision ${one.number}`] as const,
+  const numbers = revisions.items.map(
+    (each) => [String(each.number), `revision ${each.number}`] as const,
   );
-  const at = (number: string) => revisions.data.find((one) => String(one.number) === number)?.setup;
-  const [one, two] = [at(before), at(after)];
-  const restore = (number: number) => {
-    const setup = at(String(number));
-    if (setup !== undefined) {
-      revise.mutate(
-        { basedOn: newest, reason: `Revision ${number} restored`, setup },
-        {
-          onSuccess: (made) => change({ type: "restart", basedOn: made.number, setup: made.setup }),
-        },
-      );
-    }
+  const restore = async (number: number) => {
+    const { setup } = await client.fetchQuery(revisionQuery(standing.id, number));
+    revise.mutate(
+      { basedOn: newest, reason: `Revision ${number} restored`, setup },
+      {
+        onSuccess: (made) => change({ type: "restart", basedOn: made.number, setup: made.setup }),
+      },
+    );
   };
   return (
     <div className="mx-auto grid max-w-[1250px] gap-4 lg:grid-cols-[minmax(0,5fr)_minmax(0,6fr)]">
@@ -46,7 +54,7 @@ export function RevisionsPage() {
           back by hand: compare the two, it names them.
         </p>
         <ol>
-          {revisions.data.map((each) => (
+          {revisions.items.map((each) => (
             <li
               key={each.number}
               data-revision={each.number}
@@ -64,7 +72,7 @@ export function RevisionsPage() {
                 </p>
                 <Flown
                   trims={
-                    flights.data?.filter((flight) => flight.revisionNumber === each.number) ?? []
+                    flights.items?.filter((flight) => flight.revisionNumber === each.number) ?? []
                   }
                 />
               </div>
@@ -76,13 +84,27 @@ export function RevisionsPage() {
                 <Download aria-hidden size={16} /> File
               </a>
               {each.number !== newest && (
-                <Button look="quiet" onClick={() => restore(each.number)}>
+                <Button look="quiet" onClick={() => void restore(each.number)}>
                   <RotateCcw aria-hidden size={15} /> Restore
                 </Button>
               )}
             </li>
           ))}
         </ol>
+        <More
+          shown={revisions.items.length}
+          total={revisions.total}
+          more={revisions.more}
+          coming={revisions.coming}
+        />
+        {flights.more !== undefined && (
+          <p className="pt-2 text-sm text-soft">
+            Shown with the newest {flights.items?.length} flights.{" "}
+            <Button look="quiet" onClick={flights.more}>
+              Older flights too
+            </Button>
+          </p>
+        )}
       </Card>
       <Card title="What changed">
         <div className="mb-3 flex flex-wrap gap-3">
@@ -102,10 +124,8 @@ export function RevisionsPage() {
   );
 }
 
-type Flights = NonNullable<ReturnType<typeof useFlights>["data"]>;
-
 /** What trims a revision was flown with, first to last. */
-function Flown({ trims }: { trims: Flights }) {
+function Flown({ trims }: { trims: Flight[] }) {
   return trims.length === 0 ? (
     <p className="text-sm text-soft">Not flown.</p>
   ) : (

@@ -1,5 +1,5 @@
 import { AircraftViews } from "@/features/bench/AircraftViews";
-import { PhaseNote } from "@/features/program/PhaseNote";
+import { PhaseNote } from "@/features/bench/PhaseNote";
 import { MotorNote } from "@/features/bench/MotorNote";
 import { StickPads } from "@/features/bench/StickPads";
 import { TallyPanel } from "@/features/bench/TallyPanel";
@@ -7,13 +7,16 @@ import { useBench } from "@/features/bench/store";
 import { Card } from "@/ui/card";
 import { ContactsCard } from "./ContactsCard";
 import { ChannelMap } from "./ChannelMap";
-import { FindingsCard } from "./FindingsCard";
+import { FindingsCard } from "@/features/bench/FindingsCard";
 import { ProgramPanel } from "./ProgramPanel";
 import { RigPanel } from "./RigPanel";
-import { useModel } from "./model";
+import { useModel } from "@/features/model/model";
+
+export const RigSetupPage = () => <SetupPage part="rig" />;
+export const ProgramSetupPage = () => <SetupPage part="program" />;
 
 /** A model's page: the channel map, the selected surface's rig or program, and the bench beside it. */
-export function SetupPage({ part }: { part: "rig" | "program" }) {
+function SetupPage({ part }: { part: "rig" | "program" }) {
   const { draft } = useModel();
   const selected = useBench((state) => state.selected);
   const index = draft.present.surfaces.findIndex((surface) => surface.id === selected);

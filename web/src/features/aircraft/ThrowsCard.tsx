@@ -1,3 +1,4 @@
+import { Check } from "@/ui/check";
 import { useQuery, keepPreviousData } from "@tanstack/react-query";
 import { useState } from "react";
 import { ApiError, answered, api, type Schemas } from "@/api/client";
@@ -6,7 +7,7 @@ import { wayWords } from "@/domain/words";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Failure } from "@/ui/message";
-import { useModel } from "./model";
+import { useModel } from "@/features/model/model";
 
 type Question = Schemas["ThrowQuestion"];
 type Answer = Schemas["ThrowAnswer"];
@@ -59,15 +60,12 @@ export function ThrowsCard({ index }: { index: number }) {
     <Card
       title="Throws: what do you want?"
       aside={
-        <label className="flex items-center gap-2 text-sm">
-          <input
-            type="checkbox"
-            className="accent-[var(--brand)]"
-            checked={typed.inDegrees}
-            onChange={(event) => setTyped({ ...typed, inDegrees: event.target.checked })}
-          />
-          in degrees
-        </label>
+        <Check
+          className="text-sm"
+          checked={typed.inDegrees}
+          onChecked={(checked) => setTyped({ ...typed, inDegrees: checked })}
+          label="in degrees"
+        />
       }
     >
       <div className="grid grid-cols-2 gap-3 sm:grid-cols-3">

@@ -1,7 +1,7 @@
-import { useModel } from "@/features/aircraft/model";
+import { useModel } from "@/features/model/model";
 import { Card, Caution } from "@/ui/card";
 import { AircraftViews } from "./AircraftViews";
-import { PhaseNote } from "@/features/program/PhaseNote";
+import { PhaseNote } from "@/features/bench/PhaseNote";
 import { MotorNote } from "./MotorNote";
 import { ReceiverPanel } from "./ReceiverPanel";
 import { StickPads } from "./StickPads";

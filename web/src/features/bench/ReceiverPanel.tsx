@@ -1,4 +1,6 @@
+import { Check } from "@/ui/check";
 import { Button } from "@/ui/button";
+import { Slide } from "@/ui/slide";
 import { useBench, useBenchStore } from "./store";
 
 /** The simulated receiver and what watches over it: link, voltage, timers, alarms. */
@@ -17,38 +19,31 @@ export function ReceiverPanel() {
   return (
     <div className="space-y-2 text-sm">
       <div className="flex flex-wrap items-center gap-x-4 gap-y-1">
-        <label className="flex items-center gap-2 font-medium">
-          <input
-            type="checkbox"
-            className="size-4 accent-[var(--grounded)]"
-            checked={lost}
-            onChange={(event) => store.loseLink(event.target.checked)}
-          />
-          Link lost {lost && "(failsafe)"}
-        </label>
-        <label className="flex items-center gap-2">
-          Link
-          <input
-            type="range"
-            min={0}
-            max={100}
-            value={readings.linkPercent}
-            onChange={(event) => set({ linkPercent: Number(event.target.value) })}
-          />
-          <span className="figures w-12 whitespace-nowrap">{readings.linkPercent} %</span>
-        </label>
-        <label className="flex items-center gap-2">
-          Pack
-          <input
-            type="range"
-            min={8}
-            max={13}
-            step={0.1}
-            value={readings.voltage}
-            onChange={(event) => set({ voltage: Number(event.target.value) })}
-          />
-          <span className="figures w-12">{readings.voltage.toFixed(1)} V</span>
-        </label>
+        <Check
+          className="font-medium"
+          checked={lost}
+          onChecked={(checked) => store.loseLink(checked)}
+          label={<>Link lost {lost && "(failsafe)"}</>}
+        />
+        <Slide
+          className="w-40"
+          label="Link"
+          min={0}
+          max={100}
+          value={readings.linkPercent}
+          words={`${readings.linkPercent} %`}
+          onValue={(linkPercent) => set({ linkPercent })}
+        />
+        <Slide
+          className="w-40"
+          label="Pack"
+          min={8}
+          max={13}
+          step={0.1}
+          value={readings.voltage}
+          words={`${readings.voltage.toFixed(1)} V`}
+          onValue={(voltage) => set({ voltage })}
+        />
       </div>
       {setup.power.timers.length > 0 && (
         <ul className="figures flex flex-wrap gap-x-5">

@@ -2,14 +2,14 @@ import { useMutation } from "@tanstack/react-query";
 import { Circle, Download, FolderOpen, Play, Square } from "lucide-react";
 import { useState } from "react";
 import { answered, api, type Schemas } from "@/api/client";
-import { useRevisions, type Setup } from "@/api/queries";
+import { useRevision, useRevisions, type Setup } from "@/api/queries";
 import { signed } from "@/domain/words";
-import { useModel } from "@/features/aircraft/model";
-import { PhaseNote } from "@/features/program/PhaseNote";
+import { useModel } from "@/features/model/model";
+import { PhaseNote } from "@/features/bench/PhaseNote";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Choice } from "@/ui/choice";
-import { Lines } from "@/ui/lines";
+import { Chart } from "@/ui/chart";
 import { Failure } from "@/ui/message";
 import { AircraftViews } from "./AircraftViews";
 import { StickPads } from "./StickPads";
@@ -35,7 +35,7 @@ export function ScenesPage() {
     mutationFn: (body: Schemas["CompareAsked"]) =>
       answered(api.POST("/api/bench/scenes/compare", { body })),
   });
-  const before = revisions.data?.find((one) => String(one.number) === other)?.setup;
+  const before = useRevision(standing.id, other === "" ? undefined : Number(other)).data?.setup;
   const open = async (file: File | undefined) => {
     try {
       const read = JSON.parse((await file?.text()) ?? "") as Scene;
@@ -112,7 +112,7 @@ export function ScenesPage() {
                 onValue={setOther}
                 options={[
                   ["", "choose a revision"],
-                  ...(revisions.data ?? []).map(
+                  ...(revisions.items ?? []).map(
                     (one) => [String(one.number), `revision ${one.number}`] as const,
                   ),
                 ]}
@@ -181,12 +181,12 @@ function Differences({ compared, number, cursor }: DifferencesProps) {
               </li>
             ))}
           </ul>
-          <Lines
+          <Chart
             label={`${marked.name} through the scene, before and after`}
             xLabel="seconds; the marked stretches differ"
             yLabel={`mm at the ${marked.name.toLowerCase()}`}
             marks={marked.stretches.map((one) => ({ from: one.fromSeconds, to: one.toSeconds }))}
-            cursor={cursor}
+            at={cursor === undefined ? undefined : { x: cursor }}
             lines={[
               { name: `revision ${number}`, xs: compared.before.seconds, ys: track("before") },
               { name: "as it is now", xs: compared.after.seconds, ys: track("after") },

@@ -1,3 +1,4 @@
+import { Check } from "@/ui/check";
 import { useState } from "react";
 import { InputPads } from "./InputPads";
 import { Stick, type Axis } from "./Stick";
@@ -40,24 +41,13 @@ export function StickPads({ mode, compact = false }: { mode: number; compact?: b
       </div>
       <InputPads />
       <div className="flex flex-wrap items-center justify-between gap-2 text-sm">
-        <label className="flex items-center gap-2">
-          <input
-            type="checkbox"
-            className="size-4 accent-[var(--brand)]"
-            checked={stays}
-            onChange={(event) => setStays(event.target.checked)}
-          />
-          Sticks stay put
-        </label>
-        <label className="flex items-center gap-2 font-medium">
-          <input
-            type="checkbox"
-            className="size-4 accent-[var(--grounded)]"
-            checked={moment.throttleCut}
-            onChange={(event) => store.move({ throttleCut: event.target.checked })}
-          />
-          Throttle cut {moment.throttleCut ? "on" : "off"}
-        </label>
+        <Check checked={stays} onChecked={(checked) => setStays(checked)} label="Sticks stay put" />
+        <Check
+          className="font-medium"
+          checked={moment.throttleCut}
+          onChecked={(checked) => store.move({ throttleCut: checked })}
+          label={<>Throttle cut {moment.throttleCut ? "on" : "off"}</>}
+        />
       </div>
     </div>
   );

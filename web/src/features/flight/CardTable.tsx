@@ -1,9 +1,11 @@
+import { Check } from "@/ui/check";
+import { Tip } from "@/ui/tip";
 import { useState } from "react";
 import type { Schemas } from "@/api/client";
 import { useWatch, type UseFormReturn } from "react-hook-form";
 import type { FlightReport } from "@/api/queries";
 import { CONTROL_KEYS, controlName, type ControlKey } from "@/domain/words";
-import { useModel } from "@/features/aircraft/model";
+import { useModel } from "@/features/model/model";
 import { Card } from "@/ui/card";
 import { Choice } from "@/ui/choice";
 
@@ -93,14 +95,11 @@ export function CardTable({ form, range, stands }: Props) {
                 </td>
               ))}
               <td>
-                <input
-                  type="checkbox"
-                  className="size-6 accent-[var(--brand)]"
-                  aria-label={`${phase.name}: sure`}
+                <Check
+                  hidden
+                  label={`${phase.name}: sure`}
                   checked={reading(phase.id)?.sure === "SURE"}
-                  onChange={(event) =>
-                    set(phase.id, { sure: event.target.checked ? "SURE" : "NOT" })
-                  }
+                  onChecked={(checked) => set(phase.id, { sure: checked ? "SURE" : "NOT" })}
                 />
               </td>
             </tr>
@@ -131,11 +130,10 @@ function Cell({ name, clicks, perClick, range, onClicks }: CellProps) {
     return text.trim() !== "" && Math.abs(value) <= range ? value : undefined;
   };
   const wrong = typed !== null && typed.trim() !== "" && read(typed) === undefined;
-  return (
+  const input = (
     <input
       aria-label={name}
       aria-invalid={wrong}
-      title={wrong ? `${name}: at most ${Math.round(range * perClick)} either way` : undefined}
       inputMode="text"
       className={`figures h-11 w-full min-w-12 rounded-card border bg-sheet px-1 text-center text-base ${wrong ? "border-2 border-grounded" : "border-line-strong"}`}
       value={typed ?? shown}
@@ -148,5 +146,10 @@ function Cell({ name, clicks, perClick, range, onClicks }: CellProps) {
         }
       }}
     />
+  );
+  return (
+    <Tip words={wrong ? `${name}: at most ${Math.round(range * perClick)} either way` : undefined}>
+      {input}
+    </Tip>
   );
 }

@@ -1,6 +1,6 @@
 import { Download } from "lucide-react";
 import { useImportFlights } from "@/api/queries";
-import { useModel } from "@/features/aircraft/model";
+import { useModel } from "@/features/model/model";
 import { buttonClass } from "@/ui/button";
 import { Failure } from "@/ui/message";
 

@@ -1,6 +1,6 @@
 import { useSettling } from "@/api/queries";
 import { CONTROL_KEYS, controlName } from "@/domain/words";
-import { useModel } from "@/features/aircraft/model";
+import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 
 /** One page for the field: boxes for what the flight is to find out, to be typed in afterwards. */

@@ -6,6 +6,7 @@ import {
   useAddFlight,
   useCorrectFlight,
   useFields,
+  useFlight,
   useFlights,
   useStandingTrims,
   type Field,
@@ -13,10 +14,12 @@ import {
   type FlightReport,
 } from "@/api/queries";
 import type { Schemas } from "@/api/client";
-import { useModel } from "@/features/aircraft/model";
+import { forget, keep, kept, shaped } from "@/domain/storage";
+import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Failure, Waiting } from "@/ui/message";
+import { SwitchTabs } from "@/ui/switch-tabs";
 import { CardTable } from "./CardTable";
 import { PhaseTrims } from "./PhaseTrims";
 import { ChoiceRow, TextRow } from "./rows";
@@ -30,22 +33,40 @@ export function FlightEntryPage() {
   const { standing } = useModel();
   const flightId = useParams().flightId;
   const flights = useFlights(standing.id);
+  const corrected = useFlight(standing.id, flightId === undefined ? undefined : Number(flightId));
   const fields = useFields();
   const trims = useStandingTrims(standing.id);
-  if (flights.data === undefined || fields.data === undefined || trims.data === undefined) {
+  if (corrected.isError) {
+    return <Failure error={corrected.error} />;
+  }
+  if (
+    flights.items === undefined ||
+    fields.data === undefined ||
+    trims.data === undefined ||
+    (flightId !== undefined && corrected.data === undefined)
+  ) {
     return <Waiting what="the form" />;
   }
-  const corrected = flights.data.find((one) => String(one.id) === flightId);
   return (
     <Entry
       key={flightId ?? "new"}
       fields={fields.data}
-      corrected={corrected}
-      last={flights.data[0]?.report}
+      corrected={corrected.data}
+      last={flights.items[0]?.report}
       stands={trims.data}
     />
   );
 }
+
+/** Whether what was kept is a report such as this form fills in. */
+const isReport = (value: unknown): value is FlightReport =>
+  shaped(value, { flownOn: "string", trims: "object", phases: "array" }) &&
+  shaped((value as FlightReport).trims, { roll: "number", pitch: "number", yaw: "number" }) &&
+  (value as FlightReport).phases.every(
+    (one: unknown) =>
+      shaped(one, { phase: "string", trims: "object" }) &&
+      shaped((one as FlightReport["phases"][number]).trims, { roll: "number" }),
+  );
 
 /** A new entry starts from the last flight's place, pack and balance, and from the trims that stand. */
 const fresh = (last: FlightReport | undefined, trims: FlightReport["trims"]): FlightReport => ({
@@ -83,25 +104,24 @@ function Entry({ fields, corrected, last, stands }: EntryProps) {
   const add = useAddFlight(standing.id);
   const correct = useCorrectFlight(standing.id);
   const key = `high-tally.flight.${standing.id}.${corrected?.id ?? "new"}`;
-  const kept = localStorage.getItem(key);
+  const [found] = useState(() => kept(key, isReport));
   const form = useForm<FlightReport>({
     resolver: zodResolver(flightSchema(fields, range)) as never,
     defaultValues:
-      kept === null
-        ? (corrected?.report ?? blank)
-        : { ...blank, ...(JSON.parse(kept) as FlightReport) },
+      found.state === "kept" ? { ...blank, ...found.value } : (corrected?.report ?? blank),
   });
   const { control, handleSubmit, register, formState, subscribe } = form;
+  const [stored, setStored] = useState(true);
   useEffect(
     () =>
       subscribe({
         formState: { values: true },
-        callback: ({ values }) => localStorage.setItem(key, JSON.stringify(values)),
+        callback: ({ values }) => setStored(keep(key, values)),
       }),
     [subscribe, key],
   );
   const saved = () => {
-    localStorage.removeItem(key);
+    forget(key);
     void navigate("..", { relative: "path" });
   };
   const save = handleSubmit((report) => {
@@ -120,27 +140,34 @@ function Entry({ fields, corrected, last, stands }: EntryProps) {
           ? `Flight on revision ${standing.newest.number}`
           : `Correct the flight on revision ${corrected.revisionNumber}`}
       </h2>
-      <div className="flex gap-2" role="group" aria-label="Entered">
-        <Button
-          look={byCard ? "plain" : "main"}
-          onClick={() => setByCard(false)}
-          aria-pressed={!byCard}
-        >
-          By thumb
-        </Button>
-        <Button
-          look={byCard ? "main" : "plain"}
-          onClick={() => setByCard(true)}
-          aria-pressed={byCard}
-        >
-          From the field card
-        </Button>
-      </div>
-      {byCard ? (
-        <CardTable form={form} range={range} stands={stands} />
-      ) : (
-        <PhaseTrims form={form} range={range} standingIn={standingIn} />
+      {found.state === "broken" && (
+        <p role="alert" className="border-l-4 border-grounded bg-inset px-4 py-2">
+          An entry that was begun here before could not be read; the form begins anew.
+        </p>
       )}
+      {!stored && (
+        <p role="alert" className="border-l-4 border-grounded bg-inset px-4 py-2">
+          This browser’s storage is full or forbidden: the entry is on this page only. Save it
+          before you close or reload the page.
+        </p>
+      )}
+      <SwitchTabs
+        label="Entered"
+        value={byCard ? "card" : "thumb"}
+        onValue={(way) => setByCard(way === "card")}
+        options={[
+          [
+            "thumb",
+            "By thumb",
+            <PhaseTrims key="thumb" form={form} range={range} standingIn={standingIn} />,
+          ],
+          [
+            "card",
+            "From the field card",
+            <CardTable key="card" form={form} range={range} stands={stands} />,
+          ],
+        ]}
+      />
       <Card title="The day">
         <div className="space-y-3">
           <TextRow

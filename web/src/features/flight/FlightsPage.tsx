@@ -1,22 +1,23 @@
 import { Link } from "react-router";
 import { useFlights, useRevisions, type Flight } from "@/api/queries";
 import { CONTROL_KEYS, clickWords, controlName, day } from "@/domain/words";
-import { useModel } from "@/features/aircraft/model";
+import { useModel } from "@/features/model/model";
 import { buttonClass } from "@/ui/button";
 import { Empty } from "@/ui/card";
 import { CsvCard } from "./CsvCard";
 import { SettlingCard } from "./SettlingCard";
 import { Failure, Waiting } from "@/ui/message";
+import { More } from "@/ui/more";
 
 /** The flight log of a model, newest first. */
 export function FlightsPage() {
   const { standing } = useModel();
   const flights = useFlights(standing.id);
   const revisions = useRevisions(standing.id);
-  if (flights.data === undefined) {
+  if (flights.items === undefined) {
     return flights.isError ? <Failure error={flights.error} /> : <Waiting what="flights" />;
   }
-  if (flights.data.length === 0) {
+  if (flights.items.length === 0) {
     return (
       <Empty title="Not flown yet">
         <p>
@@ -41,16 +42,22 @@ export function FlightsPage() {
       </div>
       <SettlingCard />
       <ol className="space-y-3">
-        {flights.data.map((flight) => (
+        {flights.items.map((flight) => (
           <li key={flight.id}>
             <FlightCard
               flight={flight}
               since={standing.trimsHoldSince}
-              changed={revisions.data?.find((one) => one.number === flight.revisionNumber)?.reason}
+              changed={revisions.items?.find((one) => one.number === flight.revisionNumber)?.reason}
             />
           </li>
         ))}
       </ol>
+      <More
+        shown={flights.items.length}
+        total={flights.total}
+        more={flights.more}
+        coming={flights.coming}
+      />
       <CsvCard />
     </div>
   );

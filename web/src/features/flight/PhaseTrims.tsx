@@ -1,10 +1,12 @@
+import { Check } from "@/ui/check";
 import { useState } from "react";
 import { useWatch, type UseFormReturn } from "react-hook-form";
 import type { FlightReport } from "@/api/queries";
 import { CONTROL_KEYS, clickWords, controlName } from "@/domain/words";
-import { useModel } from "@/features/aircraft/model";
+import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
+import { Slide } from "@/ui/slide";
 import { Stepper } from "@/ui/stepper";
 
 type Reading = FlightReport["phases"][number];
@@ -90,19 +92,15 @@ export function PhaseTrims({ form, range, standingIn }: Props) {
             />
           </div>
         ))}
-        <label className="flex items-center gap-3 text-sm">
-          <span className="w-20 text-soft">Throttle</span>
-          <input
-            type="range"
-            min={0}
-            max={100}
-            step={5}
-            className="h-9 flex-1"
-            value={reading.throttlePercent}
-            onChange={(event) => set({ throttlePercent: Number(event.target.value) })}
-          />
-          <span className="figures w-12 text-right">{reading.throttlePercent} %</span>
-        </label>
+        <Slide
+          label="Throttle"
+          min={0}
+          max={100}
+          step={5}
+          value={reading.throttlePercent}
+          words={`${reading.throttlePercent} %`}
+          onValue={(throttlePercent) => set({ throttlePercent })}
+        />
         <div className="flex items-center gap-2" role="group" aria-label="How sure">
           {SURE.map(([value, word]) => (
             <Button
@@ -116,15 +114,12 @@ export function PhaseTrims({ form, range, standingIn }: Props) {
           ))}
         </div>
         <div className="flex flex-wrap items-center justify-between gap-2">
-          <label className="flex items-center gap-2 text-sm">
-            <input
-              type="checkbox"
-              className="size-4"
-              checked={reading.turnsDiffer}
-              onChange={(event) => set({ turnsDiffer: event.target.checked })}
-            />
-            Left and right turns differ
-          </label>
+          <Check
+            className="text-sm"
+            checked={reading.turnsDiffer}
+            onChecked={(checked) => set({ turnsDiffer: checked })}
+            label="Left and right turns differ"
+          />
           {!isBase && at < 0 && <Button onClick={() => set({})}>Flown with these</Button>}
           {!isBase && at >= 0 && (
             <Button

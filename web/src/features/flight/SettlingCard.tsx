@@ -1,8 +1,9 @@
 import type { Schemas } from "@/api/client";
 import { useSettling } from "@/api/queries";
 import { clickWords, controlName, day, keyOf, type Control } from "@/domain/words";
-import { useModel } from "@/features/aircraft/model";
+import { useModel } from "@/features/model/model";
 import { Card } from "@/ui/card";
+import { Chart } from "@/ui/chart";
 import { Failure } from "@/ui/message";
 
 type Series = Schemas["TrimSeries"];
@@ -51,65 +52,34 @@ export function SettlingCard() {
   );
 }
 
-const W = 320;
-const H = 84;
+const SHOWN = 12;
 
 /** Clicks over flights; what counts is filled, what does not is hollow, the reason at hand. */
 function Plot({ points }: { points: Point[] }) {
-  const shown = points.slice(-12);
-  const values = shown.map((one) => one.clicks);
-  const top = Math.max(2, ...values) + 1;
-  const low = Math.min(-2, ...values) - 1;
-  const x = (i: number) => 30 + (shown.length < 2 ? 0 : (i / (shown.length - 1)) * (W - 46));
-  const y = (clicks: number) => 8 + ((top - clicks) / (top - low)) * (H - 16);
+  const shown = points.slice(-SHOWN);
+  const words = (one: Point) =>
+    `${day(one.flownOn)}: ${one.clicks}${one.why === "" ? "" : `, ${one.why}`}`;
+  const line = {
+    name: "Clicks",
+    xs: shown.map((_, i) => i),
+    ys: shown.map((one) => one.clicks),
+    ink: "var(--soft)",
+    dot: (i: number) => ({
+      fill: shown[i]?.counts ? "var(--brand)" : "var(--sheet)",
+      words: words(shown[i] as Point),
+    }),
+  };
   return (
-    <svg
-      viewBox={`0 0 ${W} ${H}`}
-      className="mm-paper my-1 block w-full rounded-card border border-line"
-      role="img"
-      aria-label={shown
-        .map((one) => `${day(one.flownOn)}: ${one.clicks}${one.counts ? "" : `, ${one.why}`}`)
-        .join("; ")}
-    >
-      <path d={`M26 ${y(0)}H${W - 6}`} stroke="var(--line-strong)" />
-      <text x={4} y={y(0) + 4} fontSize={11} fill="var(--soft)">
-        0
-      </text>
-      {shown.map((one, i) => {
-        const before = shown[i - 1];
-        const broken = before !== undefined && before.counts !== one.counts;
-        return (
-          <g key={one.flight}>
-            {before !== undefined && (
-              <line
-                x1={x(i - 1)}
-                y1={y(before.clicks)}
-                x2={x(i)}
-                y2={y(one.clicks)}
-                stroke="var(--soft)"
-                strokeDasharray={before.counts && one.counts ? undefined : "3 4"}
-              />
-            )}
-            {broken && (
-              <path
-                d={`M${(x(i - 1) + x(i)) / 2} 6V${H - 6}`}
-                stroke="var(--grounded)"
-                strokeDasharray="5 3"
-              />
-            )}
-            <circle
-              cx={x(i)}
-              cy={y(one.clicks)}
-              r={5}
-              fill={one.counts ? "var(--brand)" : "var(--sheet)"}
-              stroke="var(--brand)"
-              strokeWidth={2}
-            >
-              <title>{`${day(one.flownOn)}: ${one.clicks}${one.why === "" ? "" : `, ${one.why}`}`}</title>
-            </circle>
-          </g>
-        );
-      })}
-    </svg>
+    <Chart
+      lines={[line]}
+      label={shown.map(words).join("; ")}
+      xLabel=""
+      yLabel=""
+      height={104}
+      legend={false}
+      breaks={shown.flatMap((one, i) =>
+        i > 0 && shown[i - 1]?.counts !== one.counts ? [i - 0.5] : [],
+      )}
+    />
   );
 }

@@ -1,6 +1,6 @@
 import type { UseFormReturn } from "react-hook-form";
 import { useSimulatedFlight, type FlightReport } from "@/api/queries";
-import { useModel } from "@/features/aircraft/model";
+import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { Failure } from "@/ui/message";
 

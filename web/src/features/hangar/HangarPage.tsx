@@ -1,26 +1,47 @@
+import { useState } from "react";
 import { Link } from "react-router";
-import { useHangar, type Standing } from "@/api/queries";
+import { useHangar, type HangarEntry } from "@/api/queries";
 import { buttonClass } from "@/ui/button";
 import { Empty, WaitingTag } from "@/ui/card";
 import { Failure, Waiting } from "@/ui/message";
+import { More } from "@/ui/more";
+import { TextLine } from "@/ui/text-line";
 import { Silhouette } from "./Silhouette";
 
 const STAGES = ["RIG", "PROGRAM", "CHECK", "FLY", "ADJUST"] as const;
 const NAMES = ["Rig", "Program", "Check", "Fly", "Adjust"] as const;
 
+/** From so many models on a name is searched for. */
+const MANY = 6;
+
 /** All models, each with where it stands on the loop and what waits. */
 export function HangarPage() {
-  const hangar = useHangar();
-  if (hangar.data === undefined) {
+  const [named, setNamed] = useState("");
+  const hangar = useHangar(named.trim());
+  const models = hangar.items;
+  if (models === undefined) {
     return hangar.isError ? <Failure error={hangar.error} /> : <Waiting what="the hangar" />;
   }
   return (
     <div className="mx-auto max-w-[1200px] p-4 sm:p-6">
-      <h1 className="mb-1 text-2xl">Hangar</h1>
-      <p className="mb-5 text-soft">
-        Every model goes round the same loop: rig, program, check, fly, adjust, and again.
-      </p>
-      {hangar.data.length === 0 ? (
+      <div className="mb-5 flex flex-wrap items-end justify-between gap-3">
+        <div>
+          <h1 className="mb-1 text-2xl">Hangar</h1>
+          <p className="text-soft">
+            Every model goes round the same loop: rig, program, check, fly, adjust, and again.
+          </p>
+        </div>
+        {(hangar.total >= MANY || named !== "") && (
+          <TextLine
+            label="Find a model"
+            type="search"
+            value={named}
+            onValue={setNamed}
+            width="w-60"
+          />
+        )}
+      </div>
+      {models.length === 0 && named === "" && (
         <Empty title="No model yet">
           <p>Start one from a kind of airframe, or bring in a setup file.</p>
           <Link to="/new" className={buttonClass("main")}>
@@ -30,36 +51,36 @@ export function HangarPage() {
             Bring in a file
           </Link>
         </Empty>
-      ) : (
-        <ul className="space-y-4">
-          {hangar.data.map((one) => (
-            <li key={one.id}>
-              <ModelCard one={one} />
-            </li>
-          ))}
-        </ul>
       )}
+      {models.length === 0 && named !== "" && <p>No model’s name has “{named}” in it.</p>}
+      <ul className="space-y-4">
+        {models.map((one) => (
+          <li key={one.id}>
+            <ModelCard one={one} />
+          </li>
+        ))}
+      </ul>
+      <More shown={models.length} total={hangar.total} more={hangar.more} coming={hangar.coming} />
     </div>
   );
 }
 
-function ModelCard({ one }: { one: Standing }) {
-  const { setup, number, reason } = one.newest;
+function ModelCard({ one }: { one: HangarEntry }) {
   const { loop } = one;
   const at = STAGES.indexOf(loop.stage as (typeof STAGES)[number]);
   return (
     <article className="grid overflow-hidden rounded-card border border-line bg-sheet sm:grid-cols-[300px_1fr]">
       <div className="mm-paper grid place-items-center border-b border-line p-3 sm:border-r sm:border-b-0">
-        <Silhouette setup={setup} />
+        <Silhouette setup={one} />
       </div>
       <div className="flex flex-col gap-3 p-5">
         <div className="flex flex-wrap items-baseline gap-x-3">
           <h2 className="text-xl">
             <Link to={`/models/${one.id}/rig`} className="underline-offset-4 hover:underline">
-              {setup.name}
+              {one.name}
             </Link>
           </h2>
-          <span className="text-soft">{setup.airframe.kind}</span>
+          <span className="text-soft">{one.airframe.kind}</span>
         </div>
         <ol className="flex flex-wrap items-center" aria-label={`On the loop: ${NAMES[at]}`}>
           {NAMES.map((name, i) => (
@@ -79,7 +100,7 @@ function ModelCard({ one }: { one: Standing }) {
         </ol>
         <div>{loop.waits ? <WaitingTag>{loop.waiting}</WaitingTag> : <p>{loop.waiting}</p>}</div>
         <p className="text-sm text-soft">
-          Revision {number}: {reason}. {one.flightCount}{" "}
+          Revision {one.revision}: {one.reason}. {one.flightCount}{" "}
           {one.flightCount === 1 ? "flight" : "flights"} logged.
         </p>
         <div className="mt-auto flex flex-wrap gap-2">

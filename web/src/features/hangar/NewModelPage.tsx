@@ -1,3 +1,4 @@
+import { RadioGroup } from "radix-ui";
 import { useState } from "react";
 import { useNavigate } from "react-router";
 import { useAddAircraft, useKinds, type Setup } from "@/api/queries";
@@ -33,28 +34,26 @@ export function NewModelPage() {
         Choose what it is. Sizes, linkages and throws are starting points, to be replaced by what
         you measure.
       </p>
-      <div
-        role="radiogroup"
+      <RadioGroup.Root
         aria-label="Kind of airframe"
+        value={chosen?.airframe.kind ?? ""}
+        onValueChange={(kind) => setChosen(kinds.data.find((one) => one.airframe.kind === kind))}
         className="grid grid-cols-2 gap-3 lg:grid-cols-4"
       >
         {kinds.data.map((kind) => (
-          <button
+          <RadioGroup.Item
             key={kind.airframe.kind}
-            type="button"
-            role="radio"
-            aria-checked={kind === chosen}
-            onClick={() => setChosen(kind)}
-            className={`flex flex-col items-center rounded-card border bg-sheet p-3 text-center ${kind === chosen ? "border-brand outline-3 outline-brand" : "border-line hover:border-line-strong"}`}
+            value={kind.airframe.kind}
+            className="flex flex-col items-center rounded-card border border-line bg-sheet p-3 text-center hover:border-line-strong data-[state=checked]:border-brand data-[state=checked]:outline-3 data-[state=checked]:outline-brand"
           >
             <span className="grid h-36 w-full place-items-center overflow-hidden [&_svg]:max-h-36">
               <Silhouette setup={kind} />
             </span>
             <span className="mt-2 font-medium">{kind.airframe.kind}</span>
             <span className="text-xs text-soft">{kind.servos.length} servos</span>
-          </button>
+          </RadioGroup.Item>
         ))}
-      </div>
+      </RadioGroup.Root>
       {add.isError && <Failure error={add.error} />}
       <form
         className="flex flex-wrap items-end gap-3"

@@ -1,31 +1,17 @@
 import { CircleHelp, Moon, Sun } from "lucide-react";
-import { useEffect, useState } from "react";
-import { Link, Outlet } from "react-router";
+import { useEffect, useRef, useState } from "react";
+import { Link, Outlet, useLocation, useMatches } from "react-router";
+import { focusMain, MAIN } from "@/ui/focus";
 import { Modal } from "@/ui/modal";
+import { useShortcut, useShortcutList } from "@/ui/shortcuts";
 import { useTheme } from "@/ui/theme";
-
-const SHORTCUTS: [keys: string, what: string][] = [
-  ["?", "This list"],
-  ["Arrow keys", "Move the stick that has the focus; Home centres it"],
-  ["Enter or Space", "Choose the surface that has the focus"],
-  ["Ctrl+Z, Ctrl+Shift+Z", "Undo and redo a change of the setup"],
-  ["N or →", "Next step of a work order"],
-  ["B or ←", "One step back"],
-];
 
 /** The frame around every page. */
 export function Shell() {
   const [theme, turnTheme] = useTheme();
   const [help, setHelp] = useState(false);
-  useEffect(() => {
-    const key = (event: KeyboardEvent) => {
-      if (event.key === "?" && !(event.target instanceof HTMLInputElement)) {
-        setHelp(true);
-      }
-    };
-    addEventListener("keydown", key);
-    return () => removeEventListener("keydown", key);
-  }, []);
+  useShortcut({ on: "?", keys: "?", what: "This list" }, () => setHelp(true));
+  useArrival();
   const icon = "grid size-9 place-items-center rounded-card hover:bg-white/15";
   return (
     <div className="min-h-dvh">
@@ -70,7 +56,7 @@ export function Shell() {
           </button>
         </div>
       </header>
-      <main>
+      <main id={MAIN} tabIndex={-1} className="outline-none">
         <Outlet />
       </main>
       <Modal
@@ -79,15 +65,42 @@ export function Shell() {
         title="Keyboard"
         description="Keys that work at the bench."
       >
-        <dl className="grid grid-cols-[auto_1fr] gap-x-5 gap-y-2">
-          {SHORTCUTS.map(([keys, what]) => (
-            <div key={keys} className="contents">
-              <dt className="font-semibold">{keys}</dt>
-              <dd>{what}</dd>
-            </div>
-          ))}
-        </dl>
+        <ShortcutList />
       </Modal>
     </div>
   );
+}
+
+function ShortcutList() {
+  return (
+    <dl className="grid grid-cols-[auto_1fr] gap-x-5 gap-y-2">
+      {useShortcutList().map(({ keys, what }) => (
+        <div key={keys} className="contents">
+          <dt className="font-semibold">{keys}</dt>
+          <dd>{what}</dd>
+        </div>
+      ))}
+    </dl>
+  );
+}
+
+/** Every page has its own title, and begins where the focus is put when it is opened. */
+function useArrival(): void {
+  const matches = useMatches();
+  const { pathname } = useLocation();
+  const titles = matches.flatMap((one) => {
+    const { title } = (one.handle ?? {}) as { title?: string };
+    return title === undefined ? [] : [title];
+  });
+  const title = [titles.at(-1), "High Tally"].filter(Boolean).join(" · ");
+  const before = useRef(pathname);
+  useEffect(() => {
+    if (before.current !== pathname) {
+      before.current = pathname;
+      focusMain();
+    }
+  }, [pathname]);
+  useEffect(() => {
+    document.title = title;
+  }, [title]);
 }

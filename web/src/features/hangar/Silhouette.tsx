@@ -1,8 +1,7 @@
-import type { Setup } from "@/api/queries";
-import { corners, extent, surfaceShapes, type Vec } from "@/domain/drawing";
+import { corners, extent, surfaceShapes, type Outline, type Vec } from "@/domain/drawing";
 
 /** The model from above, at rest, from its numbers. */
-export function Silhouette({ setup }: { setup: Setup }) {
+export function Silhouette({ setup }: { setup: Outline }) {
   const { half, length } = extent(setup);
   const margin = 20;
   const at = (p: Vec) => `${p.right + half + margin},${p.aft + margin}`;

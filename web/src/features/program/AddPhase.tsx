@@ -1,6 +1,6 @@
 import { useState } from "react";
 import { useAddPhase } from "@/api/program";
-import { useModel } from "@/features/aircraft/model";
+import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Choice } from "@/ui/choice";

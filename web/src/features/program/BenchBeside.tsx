@@ -1,10 +1,10 @@
-import { useModel } from "@/features/aircraft/model";
+import { useModel } from "@/features/model/model";
 import { AircraftViews } from "@/features/bench/AircraftViews";
 import { MotorNote } from "@/features/bench/MotorNote";
 import { StickPads } from "@/features/bench/StickPads";
 import { TallyPanel } from "@/features/bench/TallyPanel";
 import { Card } from "@/ui/card";
-import { PhaseNote } from "./PhaseNote";
+import { PhaseNote } from "@/features/bench/PhaseNote";
 
 /** The bench beside whatever is being programmed. */
 export function BenchBeside() {

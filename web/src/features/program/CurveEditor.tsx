@@ -1,4 +1,4 @@
-import { useRef } from "react";
+import { useId, useRef } from "react";
 import type { CurvePoint } from "@/api/program";
 
 const W = 300;
@@ -8,7 +8,8 @@ const MOST = 100;
 interface Props {
   points: CurvePoint[];
   label: string;
-  onPoints: (points: CurvePoint[]) => void;
+  /** A drag is one thing the pilot does: all of it carries the same gesture. */
+  onPoints: (points: CurvePoint[], gesture?: string) => void;
 }
 
 const x = (value: number) => ((value + 100) / 200) * W;
@@ -17,21 +18,27 @@ const y = (value: number) => H / 2 - (value / MOST) * (H / 2 - 8);
 /** A curve edited by dragging its points, with the arrow keys, or by typing. */
 export function CurveEditor({ points, label, onPoints }: Props) {
   const svg = useRef<SVGSVGElement>(null);
-  const place = (index: number, to: CurvePoint) => {
+  const id = useId();
+  const drags = useRef(0);
+  const place = (index: number, to: CurvePoint, gesture?: string) => {
     const [low, high] = [points[index - 1]?.x ?? -101, points[index + 1]?.x ?? 101];
     const clamped = {
       x: Math.round(Math.max(low + 1, Math.min(high - 1, to.x, 100), -100)),
       y: Math.round(Math.max(-150, Math.min(150, to.y))),
     };
-    onPoints(points.map((one, i) => (i === index ? clamped : one)));
+    onPoints(
+      points.map((one, i) => (i === index ? clamped : one)),
+      gesture,
+    );
   };
   const drag = (index: number) => (event: React.PointerEvent) => {
     const box = svg.current?.getBoundingClientRect();
     if (event.buttons === 1 && box !== undefined) {
-      place(index, {
+      const to = {
         x: ((event.clientX - box.left) / box.width) * 200 - 100,
         y: ((H / 2 - ((event.clientY - box.top) / box.height) * H) / (H / 2 - 8)) * MOST,
-      });
+      };
+      place(index, to, `${id} ${drags.current}`);
     }
   };
   return (
@@ -68,7 +75,10 @@ export function CurveEditor({ points, label, onPoints }: Props) {
             aria-valuenow={one.y}
             aria-valuetext={`${one.y} % at ${one.x} %`}
             className="cursor-grab"
-            onPointerDown={(event) => event.currentTarget.setPointerCapture(event.pointerId)}
+            onPointerDown={(event) => {
+              drags.current += 1;
+              event.currentTarget.setPointerCapture(event.pointerId);
+            }}
             onPointerMove={drag(i)}
             onKeyDown={(event) => {
               const by = {

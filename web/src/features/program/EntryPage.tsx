@@ -1,7 +1,8 @@
+import { Check } from "@/ui/check";
 import { useState } from "react";
 import { useEntered, useEntrySheet, useTick, type Entry } from "@/api/program";
-import { useHangar } from "@/api/queries";
-import { useModel } from "@/features/aircraft/model";
+import { useHangar, useStanding } from "@/api/queries";
+import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { Choice } from "@/ui/choice";
 import { Failure } from "@/ui/message";
@@ -13,8 +14,9 @@ export function EntryPage() {
   const hangar = useHangar();
   const [into, setInto] = useState("");
   const [all, setAll] = useState(true);
-  const others = (hangar.data ?? []).filter((one) => one.id !== standing.id);
-  const second = others.find((one) => String(one.id) === into)?.newest.setup.transmitter;
+  const others = (hangar.items ?? []).filter((one) => one.id !== standing.id);
+  const other = useStanding(Number(into || standing.id));
+  const second = into === "" ? undefined : other.data?.newest.setup.transmitter;
   const transmitter = second ?? draft.present.transmitter;
   const sheet = useEntrySheet(standing.id, draft.present, transmitter);
   const entered = useEntered(standing.id, transmitter.name);
@@ -38,11 +40,7 @@ export function EntryPage() {
           options={[
             ["", draft.present.transmitter.name],
             ...others.map(
-              (one) =>
-                [
-                  String(one.id),
-                  `${one.newest.setup.transmitter.name} (as with ${one.newest.setup.name})`,
-                ] as const,
+              (one) => [String(one.id), `${one.transmitter} (as with ${one.name})`] as const,
             ),
           ]}
         />
@@ -103,25 +101,20 @@ export function EntryPage() {
                   .map((one) => (
                     <tr key={one.key} className="border-b border-line" data-entry={one.key}>
                       <td className="w-6 py-0.5">
-                        <input
-                          type="checkbox"
-                          aria-label={`${one.place}, ${one.what}: entered`}
-                          className="size-4"
+                        <Check
+                          hidden
+                          label={`${one.place}, ${one.what}: entered`}
                           checked={!differs(one)}
-                          onChange={(event) =>
-                            mark(one, event.target.checked ? one.value : "", false)
-                          }
+                          onChecked={(checked) => mark(one, checked ? one.value : "", false)}
                         />
                       </td>
                       <td className="w-6 py-0.5">
-                        <input
-                          type="checkbox"
-                          aria-label={`${one.place}, ${one.what}: read back`}
-                          title="read back"
-                          className="size-4 rounded-full accent-[var(--done)]"
+                        <Check
+                          hidden
+                          label={`${one.place}, ${one.what}: read back`}
                           disabled={differs(one)}
                           checked={!differs(one) && ticked.get(one.key)?.readBack === true}
-                          onChange={(event) => mark(one, one.value, event.target.checked)}
+                          onChecked={(checked) => mark(one, one.value, checked)}
                         />
                       </td>
                       <td className="w-1/2 py-0.5">

@@ -2,12 +2,12 @@ import { useState } from "react";
 import { useComplaints, useConvertFeel, useFeelAdvice, useFeelCurves } from "@/api/program";
 import { useHangar, useStanding } from "@/api/queries";
 import { CONTROL_KEYS, controlName, keyOf, type Control } from "@/domain/words";
-import { DraftChoice, DraftNumber } from "@/features/aircraft/fields";
-import { useModel } from "@/features/aircraft/model";
+import { DraftChoice, DraftNumber } from "@/features/model/fields";
+import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Choice } from "@/ui/choice";
-import { Lines } from "@/ui/lines";
+import { Chart } from "@/ui/chart";
 import { Failure } from "@/ui/message";
 import { BenchBeside } from "./BenchBeside";
 import { FeelSetsCard } from "./FeelSetsCard";
@@ -50,7 +50,7 @@ export function FeelPage() {
         >
           {together.isError && <Failure error={together.error} />}
           {together.data !== undefined && surface !== undefined && (
-            <Lines
+            <Chart
               label={`Stick against millimetres at the ${surface.name}`}
               xLabel="stick, left or forward to right or back"
               yLabel={`mm at the ${surface.name.toLowerCase()}`}
@@ -190,7 +190,7 @@ function Convert({ control }: { control: Control }) {
 function Copies({ control }: { control: Control }) {
   const { standing, draft, change } = useModel();
   const hangar = useHangar();
-  const others = hangar.data?.filter((one) => one.id !== standing.id) ?? [];
+  const others = hangar.items?.filter((one) => one.id !== standing.id) ?? [];
   const [model, setModel] = useState("");
   const chosen = useStanding(Number(model || standing.id));
   const key = keyOf(control);
@@ -208,10 +208,7 @@ function Copies({ control }: { control: Control }) {
           label="From another model"
           value={model}
           onValue={setModel}
-          options={[
-            ["", "choose"],
-            ...others.map((one) => [String(one.id), one.newest.setup.name] as const),
-          ]}
+          options={[["", "choose"], ...others.map((one) => [String(one.id), one.name] as const)]}
         />
         {model !== "" && chosen.data !== undefined && (
           <Button

@@ -1,9 +1,10 @@
+import { Fold } from "@/ui/fold";
 import { Plus, X } from "lucide-react";
 import { useState } from "react";
 import { useFeelStart } from "@/api/program";
 import { CONTROL_KEYS, controlName } from "@/domain/words";
-import { DraftCheck, DraftNumber, DraftText } from "@/features/aircraft/fields";
-import { useModel } from "@/features/aircraft/model";
+import { DraftCheck, DraftNumber, DraftText } from "@/features/model/fields";
+import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Choice } from "@/ui/choice";
@@ -33,8 +34,11 @@ export function FeelSetsCard() {
     <Card title="Rates and expo by switch or phase">
       <StartingPoints />
       {sets.map((one, i) => (
-        <details key={one.id} className="border-t border-line py-2">
-          <summary className="cursor-pointer font-medium">{one.name}</summary>
+        <Fold
+          key={one.id}
+          className="border-t border-line py-2"
+          title={<span className="font-medium">{one.name}</span>}
+        >
           <div className="grid grid-cols-2 gap-3 py-2 sm:grid-cols-3">
             <DraftText path={["feelSets", i, "name"]} label="Name" />
             <DraftWhen path={["feelSets", i, "when"]} label="Active while" none="always" />
@@ -71,7 +75,7 @@ export function FeelSetsCard() {
               </div>
             );
           })}
-        </details>
+        </Fold>
       ))}
       <Button className="mt-2" onClick={add}>
         <Plus aria-hidden size={16} /> A set

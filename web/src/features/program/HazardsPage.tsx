@@ -1,10 +1,11 @@
 import { Play, Square, TriangleAlert } from "lucide-react";
-import { useHazardSearch, type Hazard } from "@/api/program";
-import { useModel } from "@/features/aircraft/model";
+import { useHazardSearch, type Hazard, type Outcome } from "@/api/program";
+import { useModel } from "@/features/model/model";
 import { useBenchStore } from "@/features/bench/store";
 import { Button } from "@/ui/button";
 import { Card, Caution } from "@/ui/card";
 import { Failure } from "@/ui/message";
+import { PartDone } from "@/ui/part-done";
 import { BenchBeside } from "./BenchBeside";
 
 const PLAY_MS = 1200;
@@ -19,32 +20,15 @@ export function HazardsPage() {
       <div className="min-w-0 space-y-3">
         <Card title="What every switch can do">
           {search.error !== null && <Failure error={search.error} />}
-          {outcome == null ? (
+          {search.state?.end == null ? (
             <div className="flex flex-wrap items-center gap-3">
-              <label className="flex flex-1 items-center gap-2 text-soft">
-                Trying every position …
-                <progress max={1} value={search.state?.part ?? 0} className="h-3 flex-1" />
-              </label>
+              <PartDone label="Trying every position …" part={search.state?.part ?? 0} />
               <Button onClick={search.stop}>
                 <Square aria-hidden size={14} /> Stop
               </Button>
             </div>
           ) : (
-            <p data-outcome={outcome.hazards.length}>
-              {outcome.states.toLocaleString("en-GB")} positions of switches and stretches of
-              levers, each with every single flick from there, sticks and levers anywhere:{" "}
-              {outcome.sampled === 0
-                ? "proven by bounds, nothing sampled. "
-                : `bounded, in ${outcome.sampled} of them tried in the corners. `}
-              {!outcome.complete && <strong>Stopped before the end. </strong>}
-              {outcome.hazards.length === 0 ? (
-                <strong className="text-done">Nothing was found.</strong>
-              ) : (
-                <strong className="text-grounded">
-                  {outcome.hazards.length} {outcome.hazards.length === 1 ? "hazard" : "hazards"}.
-                </strong>
-              )}
-            </p>
+            <Ended end={search.state.end} outcome={outcome ?? undefined} again={search.again} />
           )}
         </Card>
         {outcome?.hazards.map((hazard) => (
@@ -59,6 +43,68 @@ export function HazardsPage() {
     </div>
   );
 }
+
+const ENDS = {
+  WHOLE: "",
+  STOPPED: "Stopped before the end: nothing is proven.",
+  TIME_UP: "Two minutes were not enough to look at everything: nothing is proven.",
+  LEFT_ALONE: "It stopped because nobody was watching: nothing is proven.",
+  TOO_LARGE:
+    "There are too many positions to try them all: nothing is proven. Fewer switches that something listens to would make it possible.",
+  FAILED: "The search failed, by a fault in High Tally: nothing is proven.",
+} as const;
+
+interface EndedProps {
+  end: keyof typeof ENDS;
+  outcome: Outcome | undefined;
+  again: () => void;
+}
+
+/** What came of the search, and what it did not look at. */
+function Ended({ end, outcome, again }: EndedProps) {
+  const whole = end === "WHOLE";
+  const proven = whole && outcome?.sampled === 0 && outcome.notLookedAt.length === 0;
+  return (
+    <div className="space-y-2" data-outcome={outcome?.hazards.length} data-end={end}>
+      {outcome !== undefined && (
+        <p>
+          {outcome.states.toLocaleString("en-GB")} positions of switches and stretches of levers,
+          each with every single flick from there, sticks and levers anywhere:{" "}
+          {proven && "proven by bounds, nothing sampled. "}
+          {outcome.sampled > 0 && `bounded, in ${outcome.sampled} of them tried in the corners. `}
+          {outcome.hazards.length > 0 ? (
+            <strong className="text-grounded">
+              {outcome.hazards.length} {outcome.hazards.length === 1 ? "hazard" : "hazards"}.
+            </strong>
+          ) : (
+            whole && <strong className="text-done">Nothing was found.</strong>
+          )}
+        </p>
+      )}
+      {!whole && (
+        <p className="flex flex-wrap items-center gap-3">
+          <strong>{ENDS[end]}</strong>
+          {end !== "TOO_LARGE" && <Button onClick={again}>Search again</Button>}
+        </p>
+      )}
+      {outcome !== undefined && outcome.notLookedAt.length > 0 && (
+        <p className="border-l-4 border-grounded bg-inset px-3 py-2" data-left-out>
+          <strong>Not looked at:</strong>{" "}
+          {outcome.notLookedAt.map((one) => LEFT_OUT[one]).join("; ")}. Prove these on the model,
+          motor harmless.
+        </p>
+      )}
+    </div>
+  );
+}
+
+const LEFT_OUT: Record<Outcome["notLookedAt"][number], string> = {
+  MIXES_ONTO_MOTORS: "what sticks, levers and surfaces mixed onto a motor do to it",
+  TELEMETRY: "conditions on link or voltage that come true or false in flight",
+  TIMERS: "conditions on a timer that runs up",
+  PULSES:
+    "whether stick back, cut and failsafe give the controller’s stop as a pulse at the socket",
+};
 
 function HazardCard({ hazard }: { hazard: Hazard }) {
   const store = useBenchStore();

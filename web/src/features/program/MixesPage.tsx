@@ -1,8 +1,8 @@
 import { Plus, X } from "lucide-react";
 import { useProgramSheet, type CurvePoint, type Mix } from "@/api/program";
-import { DraftChoice, DraftNumber, DraftText } from "@/features/aircraft/fields";
+import { DraftChoice, DraftNumber, DraftText } from "@/features/model/fields";
 import { travel } from "@/domain/words";
-import { useModel } from "@/features/aircraft/model";
+import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Choice } from "@/ui/choice";
@@ -63,8 +63,8 @@ function MixCard({ mix, index, asCurve, reach }: MixProps) {
   const { draft, change } = useModel();
   const setup = draft.present;
   const at = ["mixes", index] as const;
-  const set = (field: string, value: unknown) =>
-    change({ type: "edit", path: [...at, field], value });
+  const set = (field: string, value: unknown, gesture?: string) =>
+    change({ type: "edit", path: [...at, field], value, gesture });
   const targets = [
     ...setup.surfaces.map((one) => [one.id, one.name] as const),
     ...setup.airframe.motors.map((one) => [one.id, one.name] as const),
@@ -128,7 +128,7 @@ function MixCard({ mix, index, asCurve, reach }: MixProps) {
             <CurveEditor
               points={mix.curve}
               label={`Curve of ${mix.name}`}
-              onPoints={(points) => set("curve", points)}
+              onPoints={(points, gesture) => set("curve", points, gesture)}
             />
             <Button look="quiet" className="mt-1 text-sm" onClick={() => set("curve", [])}>
               Two weights instead of a curve

@@ -2,12 +2,13 @@ import { ArrowDown, ArrowUp, X } from "lucide-react";
 import { useState } from "react";
 import { useProgramSheet, type Phase } from "@/api/program";
 import { travel } from "@/domain/words";
-import { DraftCheck, DraftNumber, DraftText, useField } from "@/features/aircraft/fields";
-import { useModel } from "@/features/aircraft/model";
+import { DraftCheck, DraftNumber, DraftText, useField } from "@/features/model/fields";
+import { useModel } from "@/features/model/model";
 import { useBench } from "@/features/bench/store";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { problemOf } from "@/ui/range";
+import { Tip } from "@/ui/tip";
 import { Term } from "./Term";
 import { RemoveDialog } from "./RemoveDialog";
 import { AddPhase } from "./AddPhase";
@@ -200,16 +201,17 @@ function PercentInput({ field, label, value, onValue }: PercentProps) {
   const wrong = problem !== undefined;
   return (
     <span className="flex items-center gap-0.5">
-      <input
-        aria-label={`${label}, percent`}
-        aria-invalid={wrong}
-        title={problem}
-        inputMode="decimal"
-        className={`h-7 w-14 rounded-card border bg-sheet px-1.5 text-right font-medium ${wrong ? "border-2 border-grounded" : "border-line-strong"}`}
-        value={text}
-        onChange={(event) => setTyped({ text: event.target.value, of: value })}
-        onBlur={() => !wrong && number !== value && onValue(number)}
-      />
+      <Tip words={problem}>
+        <input
+          aria-label={`${label}, percent`}
+          aria-invalid={wrong}
+          inputMode="decimal"
+          className={`h-7 w-14 rounded-card border bg-sheet px-1.5 text-right font-medium ${wrong ? "border-2 border-grounded" : "border-line-strong"}`}
+          value={text}
+          onChange={(event) => setTyped({ text: event.target.value, of: value })}
+          onBlur={() => !wrong && number !== value && onValue(number)}
+        />
+      </Tip>
       <span className="text-xs text-soft">%</span>
     </span>
   );

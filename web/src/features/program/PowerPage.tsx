@@ -6,8 +6,8 @@ import {
   DraftNumber,
   DraftNumbers,
   DraftText,
-} from "@/features/aircraft/fields";
-import { useModel } from "@/features/aircraft/model";
+} from "@/features/model/fields";
+import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { Card, Caution } from "@/ui/card";
 import { BenchBeside } from "./BenchBeside";
@@ -95,8 +95,8 @@ export function PowerPage() {
             <CurveEditor
               points={curve.points}
               label="Throttle curve"
-              onPoints={(points) =>
-                change({ type: "edit", path: [...P, "curves", i, "points"], value: points })
+              onPoints={(value, gesture) =>
+                change({ type: "edit", path: [...P, "curves", i, "points"], value, gesture })
               }
             />
             <DraftPhases path={[...P, "curves", i, "phases"]} />

@@ -1,6 +1,6 @@
 import { useEffect } from "react";
 import { useRemoval } from "@/api/program";
-import { useModel } from "@/features/aircraft/model";
+import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { Failure } from "@/ui/message";
 import { Modal } from "@/ui/modal";

@@ -1,8 +1,10 @@
+import { Check } from "@/ui/check";
+import { Fold } from "@/ui/fold";
 import { useState } from "react";
 import { Plus, X } from "lucide-react";
 import { useProgramSheet } from "@/api/program";
-import { DraftChoice, DraftNumber, DraftText } from "@/features/aircraft/fields";
-import { useModel } from "@/features/aircraft/model";
+import { DraftChoice, DraftNumber, DraftText } from "@/features/model/fields";
+import { useModel } from "@/features/model/model";
 import { useBench } from "@/features/bench/store";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
@@ -91,21 +93,26 @@ function Conditions({ sentences }: { sentences: string[] }) {
   return (
     <Card title="Conditions">
       {setup.conditions.map((one, i) => (
-        <details key={one.id} className="border-t border-line py-1 first:border-0">
-          <summary className="flex cursor-pointer items-baseline gap-2">
-            <span
-              className={`inline-block w-12 shrink-0 rounded-full text-center text-xs font-semibold ${truths?.[i] ? "bg-brand text-on-brand" : "bg-inset text-soft"}`}
-              data-truth={one.id}
-            >
-              {truths?.[i] ? "true" : "false"}
+        <Fold
+          key={one.id}
+          className="border-t border-line py-1 first:border-0"
+          title={
+            <span className="flex  items-baseline gap-2">
+              <span
+                className={`inline-block w-12 shrink-0 rounded-full text-center text-xs font-semibold ${truths?.[i] ? "bg-brand text-on-brand" : "bg-inset text-soft"}`}
+                data-truth={one.id}
+              >
+                {truths?.[i] ? "true" : "false"}
+              </span>
+              <span>
+                <span className="font-medium">{one.name}</span>{" "}
+                <span className="text-sm text-soft">{sentences[i]}</span>
+              </span>
             </span>
-            <span>
-              <span className="font-medium">{one.name}</span>{" "}
-              <span className="text-sm text-soft">{sentences[i]}</span>
-            </span>
-          </summary>
+          }
+        >
           <ConditionEditor index={i} onRemove={() => setGone(setup.conditions[i]?.id ?? "")} />
-        </details>
+        </Fold>
       ))}
       <Button className="mt-2" onClick={add}>
         <Plus aria-hidden size={16} /> Condition
@@ -165,23 +172,20 @@ function ConditionEditor({ index, onRemove }: { index: number; onRemove: () => v
         <fieldset className="col-span-full flex flex-wrap gap-3 text-sm">
           <legend className="text-soft">Of these</legend>
           {others.map((each) => (
-            <label key={each.id} className="flex items-center gap-1">
-              <input
-                type="checkbox"
-                className="accent-[var(--brand)]"
-                checked={one.members.includes(each.id)}
-                onChange={(event) =>
-                  change({
-                    type: "edit",
-                    path: [...at, "members"],
-                    value: event.target.checked
-                      ? [...one.members, each.id]
-                      : one.members.filter((member) => member !== each.id),
-                  })
-                }
-              />
-              {each.name}
-            </label>
+            <Check
+              key={each.id}
+              checked={one.members.includes(each.id)}
+              onChecked={(checked) =>
+                change({
+                  type: "edit",
+                  path: [...at, "members"],
+                  value: checked
+                    ? [...one.members, each.id]
+                    : one.members.filter((member) => member !== each.id),
+                })
+              }
+              label={each.name}
+            />
           ))}
         </fieldset>
       )}

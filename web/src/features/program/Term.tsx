@@ -2,7 +2,7 @@ import { Popover } from "radix-ui";
 import { useState, type ReactNode } from "react";
 import type { Schemas } from "@/api/client";
 import { useTerms } from "@/api/program";
-import { useModel } from "@/features/aircraft/model";
+import { useModel } from "@/features/model/model";
 
 const W = 200;
 const H = 110;

@@ -2,11 +2,11 @@ import { useMutation } from "@tanstack/react-query";
 import { Plus } from "lucide-react";
 import { useState } from "react";
 import { answered, api, type Schemas } from "@/api/client";
-import { useModel } from "@/features/aircraft/model";
+import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Choice } from "@/ui/choice";
-import { Lines } from "@/ui/lines";
+import { Chart } from "@/ui/chart";
 import { Failure } from "@/ui/message";
 import { TextLine } from "@/ui/text-line";
 
@@ -76,7 +76,7 @@ export function TrimCurveCard() {
       {make.isError && <Failure error={make.error} />}
       {make.data !== undefined && (
         <div className="mt-3 space-y-2">
-          <Lines
+          <Chart
             label="Curve from trims"
             xLabel="setting, %"
             yLabel="command, %"

@@ -1,8 +1,8 @@
 import { ArrowUp, Plus, X } from "lucide-react";
 import { useState } from "react";
 import type { Setup } from "@/api/queries";
-import { DraftNumber, DraftText } from "@/features/aircraft/fields";
-import { useModel } from "@/features/aircraft/model";
+import { DraftNumber, DraftText } from "@/features/model/fields";
+import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Choice } from "@/ui/choice";

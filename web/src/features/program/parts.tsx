@@ -1,5 +1,6 @@
-import { useModel } from "@/features/aircraft/model";
-import { DraftChoice } from "@/features/aircraft/fields";
+import { Check } from "@/ui/check";
+import { useModel } from "@/features/model/model";
+import { DraftChoice } from "@/features/model/fields";
 import { valueAt, type Path } from "@/domain/draft";
 
 /** A condition of the draft, or none. */
@@ -23,15 +24,12 @@ export function DraftPhases({ path }: { path: Path }) {
     <fieldset className="flex flex-wrap gap-x-3 gap-y-1 text-sm">
       <legend className="text-soft">In phases {chosen.length === 0 && "(all)"}</legend>
       {draft.present.phases.map((phase) => (
-        <label key={phase.id} className="flex items-center gap-1">
-          <input
-            type="checkbox"
-            className="accent-[var(--brand)]"
-            checked={chosen.includes(phase.id)}
-            onChange={(event) => toggle(phase.id, event.target.checked)}
-          />
-          {phase.name}
-        </label>
+        <Check
+          key={phase.id}
+          checked={chosen.includes(phase.id)}
+          onChecked={(checked) => toggle(phase.id, checked)}
+          label={phase.name}
+        />
       ))}
     </fieldset>
   );

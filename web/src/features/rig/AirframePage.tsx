@@ -1,10 +1,11 @@
+import { Fold } from "@/ui/fold";
 import { Trash2 } from "lucide-react";
 import { useState } from "react";
 import { useAddPart, useRemovePart, type PartWish } from "@/api/rig";
 import { AircraftViews } from "@/features/bench/AircraftViews";
 import { useBench, useBenchStore } from "@/features/bench/store";
-import { useModel } from "@/features/aircraft/model";
-import { DraftNumber, DraftText } from "@/features/aircraft/fields";
+import { useModel } from "@/features/model/model";
+import { DraftNumber, DraftText } from "@/features/model/fields";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Choice } from "@/ui/choice";
@@ -219,8 +220,11 @@ function Panels() {
   return (
     <Card title="Panels">
       {draft.present.airframe.panels.map((panel, i) => (
-        <details key={panel.id} className="border-t border-line py-1 first:border-0">
-          <summary className="cursor-pointer font-medium">{panel.name}</summary>
+        <Fold
+          key={panel.id}
+          className="border-t border-line py-1 first:border-0"
+          title={<span className="font-medium">{panel.name}</span>}
+        >
           <div className="space-y-2 py-2">
             <DraftText path={["airframe", "panels", i, "name"]} />
             {(["root", "tip"] as const).map((end) => (
@@ -237,7 +241,7 @@ function Panels() {
               <PartRow id={panel.id} name={`Remove ${panel.name}`} />
             </ul>
           </div>
-        </details>
+        </Fold>
       ))}
     </Card>
   );

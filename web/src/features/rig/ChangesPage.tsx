@@ -1,9 +1,10 @@
+import { Check } from "@/ui/check";
 import { Plus, X } from "lucide-react";
 import { useState } from "react";
 import { useMarkCheck, useNoteChange, usePartChanges, type NotedChange } from "@/api/rig";
 import { day } from "@/domain/words";
-import { DraftChoice, DraftNumber, DraftText, useField } from "@/features/aircraft/fields";
-import { useModel } from "@/features/aircraft/model";
+import { DraftChoice, DraftNumber, DraftText, useField } from "@/features/model/fields";
+import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Choice } from "@/ui/choice";
@@ -103,22 +104,22 @@ function ChangeList() {
           <ul className="mt-1 space-y-1" data-change={one.change.kind}>
             {one.checks.map((check, i) => (
               <li key={check.voided.what}>
-                <label className="flex items-start gap-2">
-                  <input
-                    type="checkbox"
-                    className="mt-1 size-4 accent-[var(--brand)]"
-                    checked={check.done}
-                    onChange={(event) =>
-                      mark.mutate({ changeId: one.id, check: i, done: event.target.checked })
-                    }
-                  />
-                  <span>
-                    <span className={check.done ? "text-soft line-through" : "font-medium"}>
-                      {check.voided.what}
-                    </span>{" "}
-                    <span className="text-sm text-soft">({check.voided.why})</span>
-                  </span>
-                </label>
+                <Check
+                  checked={check.done}
+                  onChecked={(checked) =>
+                    mark.mutate({ changeId: one.id, check: i, done: checked })
+                  }
+                  label={
+                    <>
+                      <span>
+                        <span className={check.done ? "text-soft line-through" : "font-medium"}>
+                          {check.voided.what}
+                        </span>{" "}
+                        <span className="text-sm text-soft">({check.voided.why})</span>
+                      </span>
+                    </>
+                  }
+                />
               </li>
             ))}
           </ul>

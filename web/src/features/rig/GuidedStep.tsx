@@ -1,16 +1,22 @@
+import { Fold } from "@/ui/fold";
 import { useEffect, useState } from "react";
 import { useCloseSetUp, useMoveSetUp, type GuideVerdict, type OpenSetUp } from "@/api/rig";
-import { useModel } from "@/features/aircraft/model";
+import { useModel } from "@/features/model/model";
 import { AircraftViews } from "@/features/bench/AircraftViews";
 import { useBenchStore } from "@/features/bench/store";
 import { Button } from "@/ui/button";
 import { Caution } from "@/ui/card";
 import { Failure } from "@/ui/message";
+import { PartDone } from "@/ui/part-done";
+import { useStepKeys } from "@/ui/shortcuts";
 import { SeatDrawing } from "./SeatDrawing";
 
 /** What was typed, as numbers; a decimal comma is as good as a point. */
 const figures = (typed: string[]) =>
   typed.map((text) => (text.trim() === "" ? NaN : Number(text.trim().replace(",", "."))));
+
+/** Where the focus goes when another step comes up. */
+export const STEP_TITLE = "guided-step";
 
 /** One step, to be read from a metre away. */
 export function GuidedStep({ open }: { open: OpenSetUp }) {
@@ -49,20 +55,7 @@ export function GuidedStep({ open }: { open: OpenSetUp }) {
           : [];
     move.mutate({ version: open.version, step: target.id, answers: given });
   };
-  useEffect(() => {
-    const key = (event: KeyboardEvent) => {
-      if (event.target instanceof HTMLInputElement) {
-        return;
-      }
-      if (event.key === "n" || event.key === "ArrowRight") {
-        send(open.step + 1);
-      } else if (event.key === "b" || event.key === "ArrowLeft") {
-        send(open.step - 1);
-      }
-    };
-    addEventListener("keydown", key);
-    return () => removeEventListener("keydown", key);
-  });
+  useStepKeys({ busy, next: () => send(open.step + 1), back: () => send(open.step - 1) });
   if (step === undefined) {
     return null;
   }
@@ -77,7 +70,12 @@ export function GuidedStep({ open }: { open: OpenSetUp }) {
             send(complete ? open.step : open.step + 1);
           }}
         >
-          <h2 className="mb-3 text-3xl leading-tight sm:text-4xl" data-guide={step.id}>
+          <h2
+            id={STEP_TITLE}
+            tabIndex={-1}
+            className="mb-3 text-3xl leading-tight sm:text-4xl"
+            data-guide={step.id}
+          >
             {step.title}
           </h2>
           <p className="mb-4 max-w-[52ch] text-xl leading-snug">{step.instruction}</p>
@@ -162,16 +160,7 @@ export function GuidedStep({ open }: { open: OpenSetUp }) {
 function Progress({ at, of }: { at: number; of: number }) {
   return (
     <div className="mb-3 flex items-center gap-3">
-      <div
-        role="progressbar"
-        aria-label="Bench set-up"
-        aria-valuemin={1}
-        aria-valuemax={of}
-        aria-valuenow={at + 1}
-        className="h-2 flex-1 overflow-hidden rounded-full bg-line"
-      >
-        <div className="h-full bg-brand" style={{ width: `${((at + 1) / of) * 100}%` }} />
-      </div>
+      <PartDone label="Bench set-up" hidden part={(at + 1) / of} />
       <span className="figures text-soft">
         Step {at + 1} of {of}
       </span>
@@ -203,8 +192,10 @@ function Verdict({ verdict }: { verdict: GuideVerdict }) {
 
 function StepList({ open, onGo }: { open: OpenSetUp; onGo: (to: number) => void }) {
   return (
-    <details className="rounded-card border border-line bg-sheet p-3 text-sm">
-      <summary className="cursor-pointer font-semibold">All steps</summary>
+    <Fold
+      className="rounded-card border border-line bg-sheet p-3 text-sm"
+      title={<span className="font-semibold">All steps</span>}
+    >
       <ol className="mt-2 max-h-80 overflow-auto">
         {open.steps.map((step, i) => {
           const verdict = open.verdicts.find((one) => one.step === step.id);
@@ -233,6 +224,6 @@ function StepList({ open, onGo }: { open: OpenSetUp; onGo: (to: number) => void 
           );
         })}
       </ol>
-    </details>
+    </Fold>
   );
 }

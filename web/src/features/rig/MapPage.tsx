@@ -1,8 +1,8 @@
 import { useState } from "react";
 import { Link } from "react-router";
 import { useProposeMap, useShare, useWiringSheet, type Proposed } from "@/api/rig";
-import { FindingsCard } from "@/features/aircraft/FindingsCard";
-import { useModel } from "@/features/aircraft/model";
+import { FindingsCard } from "@/features/bench/FindingsCard";
+import { useModel } from "@/features/model/model";
 import { Button, buttonClass } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Failure } from "@/ui/message";

@@ -1,7 +1,7 @@
 import { useState } from "react";
 import { useMoveTransmitter, type Moved } from "@/api/rig";
-import { useField } from "@/features/aircraft/fields";
-import { useModel } from "@/features/aircraft/model";
+import { useField } from "@/features/model/fields";
+import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Choice } from "@/ui/choice";

@@ -1,6 +1,7 @@
+import { Check } from "@/ui/check";
 import { Plus, X } from "lucide-react";
-import { DraftCheck, DraftChoice, DraftNumber, DraftText } from "@/features/aircraft/fields";
-import { useModel } from "@/features/aircraft/model";
+import { DraftCheck, DraftChoice, DraftNumber, DraftText } from "@/features/model/fields";
+import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 
@@ -124,22 +125,23 @@ export function ReceiverCard() {
             <fieldset className="col-span-full flex flex-wrap gap-3 text-sm">
               <legend className="text-soft">Channels that run through it</legend>
               {draft.present.channels.map((channel) => (
-                <label key={channel.number} className="flex items-center gap-1">
-                  <input
-                    type="checkbox"
-                    className="accent-[var(--brand)]"
-                    checked={one.channels.includes(channel.number)}
-                    onChange={(event) =>
-                      set(
-                        ["wiring", "between", i, "channels"],
-                        event.target.checked
-                          ? [...one.channels, channel.number]
-                          : one.channels.filter((number) => number !== channel.number),
-                      )
-                    }
-                  />
-                  {channel.number} {channel.name}
-                </label>
+                <Check
+                  key={channel.number}
+                  checked={one.channels.includes(channel.number)}
+                  onChecked={(checked) =>
+                    set(
+                      ["wiring", "between", i, "channels"],
+                      checked
+                        ? [...one.channels, channel.number]
+                        : one.channels.filter((number) => number !== channel.number),
+                    )
+                  }
+                  label={
+                    <>
+                      {channel.number} {channel.name}
+                    </>
+                  }
+                />
               ))}
             </fieldset>
             <Button

@@ -1,12 +1,12 @@
-import { useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import { useBeginSetUp, useMeasurements, useOpenSetUp } from "@/api/rig";
-import { useModel } from "@/features/aircraft/model";
+import { useModel } from "@/features/model/model";
 import { day } from "@/domain/words";
 import { Button } from "@/ui/button";
 import { Card, Caution } from "@/ui/card";
 import { Choice } from "@/ui/choice";
 import { Failure, Waiting } from "@/ui/message";
-import { GuidedStep } from "./GuidedStep";
+import { GuidedStep, STEP_TITLE } from "./GuidedStep";
 
 type School = "ROD_FIRST" | "SUB_TRIM_FIRST";
 
@@ -14,6 +14,14 @@ type School = "ROD_FIRST" | "SUB_TRIM_FIRST";
 export function SetUpPage() {
   const { standing } = useModel();
   const open = useOpenSetUp(standing.id);
+  const step = open.data?.step;
+  const before = useRef(step);
+  useEffect(() => {
+    if (before.current !== step && open.data !== undefined) {
+      document.getElementById(STEP_TITLE)?.focus({ preventScroll: true });
+    }
+    before.current = step;
+  }, [step, open.data]);
   if (open.data === undefined) {
     return open.isError ? <Failure error={open.error} /> : <Waiting what="the bench set-up" />;
   }

@@ -5,9 +5,9 @@ import {
   DraftNumber,
   DraftNumbers,
   DraftText,
-} from "@/features/aircraft/fields";
-import { useModel } from "@/features/aircraft/model";
-import { behind } from "@/features/aircraft/chain";
+} from "@/features/model/fields";
+import { useModel } from "@/features/model/model";
+import { behind } from "@/features/model/chain";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Choice } from "@/ui/choice";

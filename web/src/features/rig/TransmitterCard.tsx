@@ -1,6 +1,6 @@
 import { ArrowLeft, ArrowRight, Plus, X } from "lucide-react";
-import { DraftChoice, DraftNumber, DraftText } from "@/features/aircraft/fields";
-import { useModel } from "@/features/aircraft/model";
+import { DraftChoice, DraftNumber, DraftText } from "@/features/model/fields";
+import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { transmitterNumbers } from "./transmitter";

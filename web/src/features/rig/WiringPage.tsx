@@ -1,6 +1,6 @@
 import { Link } from "react-router";
 import { useWiringSheet } from "@/api/rig";
-import { useModel } from "@/features/aircraft/model";
+import { useModel } from "@/features/model/model";
 import { Button, buttonClass } from "@/ui/button";
 import { Failure, Waiting } from "@/ui/message";
 import { leadWords } from "./WiringPicture";

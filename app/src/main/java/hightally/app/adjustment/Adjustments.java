@@ -35,6 +35,9 @@ import org.springframework.transaction.annotation.Transactional;
  */
 @Service
 public class Adjustments {
+  private static final String ALREADY_OPEN =
+      "An adjustment of this model is open already: finish it first.";
+
   private final AdjustmentRepository adjustments;
   private final Hangar hangar;
   private final FlightLog flights;
@@ -216,20 +219,22 @@ public class Adjustments {
   @Transactional
   public OpenAdjustment begin(long aircraftId, long flightId, Wish wish) {
     hangar.alone(aircraftId);
+    Optional<AdjustmentEntity> open = entity(aircraftId);
+    if (open.isPresent() && open.get().flightId() != flightId) {
+      throw new ConflictException(ALREADY_OPEN);
+    }
     preview(aircraftId, flightId, wish);
     Flight flight = flights.flight(aircraftId, flightId);
     Revision newest = hangar.newest(aircraftId);
     FlownTrims flown = flown(newest.setup(), flight, wish);
-    Optional<AdjustmentEntity> open = entity(aircraftId);
     if (open.isPresent()) {
       boolean same =
-          open.get().flightId() == flightId
-              && open.get().revisionNumber() == newest.number()
+          open.get().revisionNumber() == newest.number()
               && open.get().flown(newest.setup()).equals(flown);
       if (same) {
         return read(open.get());
       }
-      throw new ConflictException("An adjustment of this model is open already: finish it first.");
+      throw new ConflictException(ALREADY_OPEN);
     }
     return read(
         adjustments.saveAndFlush(

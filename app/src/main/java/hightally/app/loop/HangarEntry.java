@@ -10,12 +10,14 @@ import java.util.List;
  *
  * @param airframe its kind and outline
  * @param surfaces for its outline
+ * @param transmitter name of the one it is programmed on
  * @param revision number of the newest
  * @param reason why that was saved
  */
 record HangarEntry(
     long id,
     String name,
+    String transmitter,
     Airframe airframe,
     List<Surface> surfaces,
     int revision,

@@ -53,6 +53,7 @@ class LoopController {
     return new HangarEntry(
         id,
         setup.name(),
+        setup.transmitter().name(),
         setup.airframe(),
         setup.surfaces(),
         newest.number(),

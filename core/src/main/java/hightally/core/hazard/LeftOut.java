@@ -8,22 +8,14 @@ import java.util.List;
 
 /** What the search does not look at; said with its outcome wherever the setup has such a thing. */
 public enum LeftOut {
-  MIXES_ONTO_MOTORS("what sticks, levers and surfaces mixed onto a motor do to it"),
-  TELEMETRY("conditions on link or voltage becoming true or false in flight"),
-  TIMERS("conditions on a timer running up"),
-  PULSES(
-      "whether stick back, cut and failsafe give the controller's stop as a pulse at the socket");
-
-  private final String words;
-
-  LeftOut(String words) {
-    this.words = words;
-  }
-
-  /** What is left out, as the end of a sentence. */
-  public String words() {
-    return words;
-  }
+  /** What sticks, levers and surfaces mixed onto a motor do to it. */
+  MIXES_ONTO_MOTORS,
+  /** Conditions on link or voltage that come true or false in flight. */
+  TELEMETRY,
+  /** Conditions on a timer that runs up. */
+  TIMERS,
+  /** Whether stick back, cut and failsafe give the controller's stop as a pulse at the socket. */
+  PULSES;
 
   static List<LeftOut> of(Setup setup) {
     List<String> motors = setup.airframe().motors().stream().map(Motor::id).toList();

@@ -1,3 +1,4 @@
+import { Fold } from "@/ui/fold";
 import { useDifference } from "@/api/program";
 import type { Setup } from "@/api/queries";
 import { signed } from "@/domain/words";
@@ -48,10 +49,14 @@ export function DifferenceList({ before, after, beforeName, afterName }: Props) 
         </table>
       )}
       {movements.length > 0 && (
-        <details open={movements.length < 13}>
-          <summary className="cursor-pointer font-medium">
-            What it does: {movements.length} places of surfaces differ
-          </summary>
+        <Fold
+          open={movements.length < 13}
+          title={
+            <span className="font-medium">
+              What it does: {movements.length} places of surfaces differ
+            </span>
+          }
+        >
           <table className="figures mt-1 w-full text-sm">
             <tbody>
               {movements.map((one) => (
@@ -66,7 +71,7 @@ export function DifferenceList({ before, after, beforeName, afterName }: Props) 
               ))}
             </tbody>
           </table>
-        </details>
+        </Fold>
       )}
     </div>
   );

@@ -1,5 +1,6 @@
+import { Fold } from "@/ui/fold";
 import { useProgramSheet } from "@/api/program";
-import { useBench } from "@/features/bench/store";
+import { useBench } from "./store";
 
 /** The phase that is on, as the switches on the bench stand. */
 export function PhaseNote() {
@@ -24,14 +25,16 @@ export function PhaseNote() {
             {fadedIn < 1 ? `Fading in, ${Math.round(100 * fadedIn)} %:` : "Phase"}{" "}
             <strong className="rounded-full bg-brand px-2.5 py-0.5 text-on-brand">{name}</strong>
           </p>
-          <details className="text-left text-sm">
-            <summary className="cursor-pointer text-soft">What a flick would bring</summary>
+          <Fold
+            className="text-left text-sm"
+            title={<span className="text-soft">What a flick would bring</span>}
+          >
             <ul className="list-disc pl-5" data-steps>
               {steps.map((one) => (
                 <li key={one.to}>{one.words}</li>
               ))}
             </ul>
-          </details>
+          </Fold>
         </div>
       )}
     </>

@@ -1,3 +1,4 @@
+import { Check } from "@/ui/check";
 import { useState } from "react";
 import { useFields, type Field } from "@/api/queries";
 import { cataloguePath, valueAt, type Path } from "@/domain/draft";
@@ -22,7 +23,7 @@ export function DraftNumber({ path, label }: { path: Path; label?: string }) {
       field={field}
       label={label}
       value={valueAt(draft.present, path) as number}
-      onValue={(value) => change({ type: "edit", path, value })}
+      onValue={(value, gesture) => change({ type: "edit", path, value, gesture })}
     />
   );
 }
@@ -113,14 +114,11 @@ export function DraftNumbers({ path, label }: { path: Path; label: string }) {
 export function DraftCheck({ path, label }: { path: Path; label: string }) {
   const { draft, change } = useModel();
   return (
-    <label className="flex items-center gap-2 text-sm">
-      <input
-        type="checkbox"
-        className="size-4 accent-[var(--brand)]"
-        checked={valueAt(draft.present, path) as boolean}
-        onChange={(event) => change({ type: "edit", path, value: event.target.checked })}
-      />
-      {label}
-    </label>
+    <Check
+      className="text-sm"
+      checked={valueAt(draft.present, path) as boolean}
+      onChecked={(checked) => change({ type: "edit", path, value: checked })}
+      label={label}
+    />
   );
 }

@@ -1,9 +1,10 @@
+import { Fold } from "@/ui/fold";
 import { TriangleAlert } from "lucide-react";
 import { useState } from "react";
-import { useBench, useBenchStore, type Finding } from "@/features/bench/store";
+import { useBench, useBenchStore, type Finding } from "./store";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
-import { useModel } from "./model";
+import { useModel } from "@/features/model/model";
 
 /** What is wrong with the rig as it is being edited, why it matters, and the change that mends it. */
 export function FindingsCard() {
@@ -72,8 +73,7 @@ function Accept({ one }: { one: Finding }) {
       ],
     });
   return (
-    <details className="mt-0.5 pl-6 text-soft">
-      <summary className="cursor-pointer">Live with it</summary>
+    <Fold className="mt-0.5 pl-6 text-soft" title={<span>Live with it</span>}>
       <form
         className="flex gap-1"
         onSubmit={(event) => {
@@ -95,7 +95,7 @@ function Accept({ one }: { one: Finding }) {
           Accept
         </Button>
       </form>
-    </details>
+    </Fold>
   );
 }
 
@@ -123,10 +123,9 @@ function FindingItem({ one }: { one: Finding }) {
           {grounds && <span className="text-grounded"> (before it flies)</span>}
         </span>
       </button>
-      <details className="mt-0.5 pl-6 text-soft">
-        <summary className="cursor-pointer">Why it matters</summary>
+      <Fold className="mt-0.5 pl-6 text-soft" title={<span>Why it matters</span>}>
         <p>{one.why}</p>
-      </details>
+      </Fold>
       {one.mends.map((mend) => (
         <Button
           key={mend.words}
