@@ -1,5 +1,5 @@
 import type { Setup } from "@/api/queries";
-import { forget, keep, kept, shaped, type Kept } from "./storage";
+import { forget, keep, keepForGood, kept, shaped, type Kept } from "./storage";
 
 /** A setup being edited: what it was made from, and every step back and forward. */
 export interface Draft {
@@ -119,8 +119,8 @@ const storageKey = (aircraftId: number) => `high-tally.draft.${aircraftId}`;
 /** So many steps back are kept over a reload, where there is room. */
 const KEPT_STEPS = 20;
 
-/** How much of a draft this browser has kept: all that matters, the setup alone, or nothing. */
-export type DraftKept = "all" | "without steps" | "nothing";
+/** How much of a draft this browser has kept, and for how long. */
+export type DraftKept = "all" | "without steps" | "in this tab" | "nothing";
 
 let lastKept: DraftKept = "all";
 const listeners = new Set<() => void>();
@@ -157,14 +157,15 @@ function stored(aircraftId: number, draft: Draft): DraftKept {
   const { basedOn, present } = draft;
   const past = draft.past.slice(-KEPT_STEPS);
   const future = draft.future.slice(0, KEPT_STEPS);
-  if (keep(key, { basedOn, present, past, future, changed: true })) {
+  const whole = { basedOn, present, past, future, changed: true };
+  if (keepForGood(key, whole)) {
     return "all";
   }
-  // The old text stands in the way of the new one.
-  forget(key);
-  return keep(key, { basedOn, present, past: [], future: [], changed: true })
-    ? "without steps"
-    : "nothing";
+  if (keepForGood(key, { ...whole, past: [], future: [] })) {
+    return "without steps";
+  }
+  const keeping = keep(key, whole);
+  return keeping === "kept" ? "all" : keeping;
 }
 
 const isDraft = (value: unknown): value is Draft =>

@@ -60,6 +60,7 @@ export function Chart({ at, height = 240, label, legend = true, ...rest }: Chart
         className="mm-paper relative w-full rounded-card border border-line"
         style={{ height }}
         data-chart={rest.lines.length}
+        data-marks={rest.marks?.length}
       >
         <Suspense>
           <Paper {...rest} x0={range.x[0]} x1={range.x[1]} y0={range.y[0]} y1={range.y[1]} />

@@ -1,5 +1,5 @@
 import { Tooltip } from "radix-ui";
-import type { ReactNode } from "react";
+import { useState, type ReactNode } from "react";
 
 interface Props {
   /** Nothing comes up without words; what is inside stays the same element either way. */
@@ -9,9 +9,10 @@ interface Props {
 
 /** Words that come up beside something when it is pointed at or has the focus. */
 export function Tip({ words, children }: Props) {
+  const [open, setOpen] = useState(false);
   return (
     <Tooltip.Provider delayDuration={250}>
-      <Tooltip.Root {...(words === undefined ? { open: false } : {})}>
+      <Tooltip.Root open={open && words !== undefined} onOpenChange={setOpen}>
         <Tooltip.Trigger asChild>{children}</Tooltip.Trigger>
         <Tooltip.Portal>
           <Tooltip.Content

@@ -15,6 +15,16 @@ interface Props {
   broken: boolean;
 }
 
+/** What this browser could not keep, and what to do. */
+const STORED = {
+  "without steps":
+    "This browser’s storage is nearly full: your changes are kept over a reload, the steps back to before are not.",
+  "in this tab":
+    "This browser’s storage is full: your changes are kept as long as this tab is open. Save them before you close it.",
+  nothing:
+    "This browser’s storage is full or forbidden: your changes are on this page only. Save them before you close or reload it.",
+} as const;
+
 /** Unsaved changes: undo, redo, why, save. Shown only when there are any. */
 export function DraftBar({ broken }: Props) {
   const storage = useSyncExternalStore(draftStorage.subscribe, draftStorage.read);
@@ -115,9 +125,7 @@ export function DraftBar({ broken }: Props) {
       )}
       {storage !== "all" && (
         <p role="alert" className="text-grounded">
-          {storage === "nothing"
-            ? "This browser’s storage is full or forbidden: your changes are on this page only. Save them before you close or reload it."
-            : "This browser’s storage is nearly full: your changes are kept over a reload, the steps back to before are not."}
+          {STORED[storage]}
         </p>
       )}
       {revise.isError && <Failure error={revise.error} />}

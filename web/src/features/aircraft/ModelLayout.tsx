@@ -5,7 +5,7 @@ import { isChanged, keepDraft, keptDraft, reduceDraft, type Draft } from "@/doma
 import { useGamepad } from "@/features/bench/gamepad";
 import { BenchContext, BenchStore } from "@/features/bench/store";
 import { Failure, Waiting } from "@/ui/message";
-import { useListedKey, useShortcut } from "@/ui/shortcuts";
+import { useShortcut } from "@/ui/shortcuts";
 import { DraftBar } from "./DraftBar";
 import { LoopNav } from "./LoopNav";
 import { ModelContext } from "@/features/model/model";
@@ -54,14 +54,8 @@ function LoadedModel({ standing }: { standing: Standing }) {
       change({ type: "restart", basedOn: newest.number, setup: newest.setup });
     }
   }, [draft, newest]);
-  useShortcut({ on: "mod+z", keys: "Ctrl+Z", what: "Undo a change of the setup" }, () =>
-    change({ type: "undo" }),
-  );
-  useShortcut({ on: "mod+shift+z", keys: "Ctrl+Shift+Z", what: "Redo a change of the setup" }, () =>
-    change({ type: "redo" }),
-  );
-  useListedKey("Arrow keys", "Move the stick that has the focus; Home centres it");
-  useListedKey("Enter or Space", "Choose the surface that has the focus");
+  useShortcut("undo", () => change({ type: "undo" }));
+  useShortcut("redo", () => change({ type: "redo" }));
   const bench = useMemo(() => new BenchStore(), []);
   useEffect(() => {
     bench.open();

@@ -116,7 +116,7 @@ function Entry({ fields, corrected, last, stands }: EntryProps) {
     () =>
       subscribe({
         formState: { values: true },
-        callback: ({ values }) => setStored(keep(key, values)),
+        callback: ({ values }) => setStored(keep(key, values) === "kept"),
       }),
     [subscribe, key],
   );
@@ -147,8 +147,8 @@ function Entry({ fields, corrected, last, stands }: EntryProps) {
       )}
       {!stored && (
         <p role="alert" className="border-l-4 border-grounded bg-inset px-4 py-2">
-          This browser’s storage is full or forbidden: the entry is on this page only. Save it
-          before you close or reload the page.
+          This browser’s storage is full or forbidden: the entry is kept only as long as this tab is
+          open. Save it before you close it.
         </p>
       )}
       <SwitchTabs

@@ -1,4 +1,7 @@
 import { z } from "zod";
+
+// The page may not make code out of text; without this the library tries whether it may.
+z.config({ jitless: true });
 import type { Field } from "@/api/queries";
 import { numberIn, textIn } from "@/ui/range";
 

@@ -3,14 +3,14 @@ import { useEffect, useRef, useState } from "react";
 import { Link, Outlet, useLocation, useMatches } from "react-router";
 import { focusMain, MAIN } from "@/ui/focus";
 import { Modal } from "@/ui/modal";
-import { useShortcut, useShortcutList } from "@/ui/shortcuts";
+import { SHORTCUTS, useShortcut } from "@/ui/shortcuts";
 import { useTheme } from "@/ui/theme";
 
 /** The frame around every page. */
 export function Shell() {
   const [theme, turnTheme] = useTheme();
   const [help, setHelp] = useState(false);
-  useShortcut({ on: "?", keys: "?", what: "This list" }, () => setHelp(true));
+  useShortcut("help", () => setHelp(true));
   useArrival();
   const icon = "grid size-9 place-items-center rounded-card hover:bg-white/15";
   return (
@@ -74,7 +74,7 @@ export function Shell() {
 function ShortcutList() {
   return (
     <dl className="grid grid-cols-[auto_1fr] gap-x-5 gap-y-2">
-      {useShortcutList().map(({ keys, what }) => (
+      {Object.values(SHORTCUTS).map(({ keys, what }) => (
         <div key={keys} className="contents">
           <dt className="font-semibold">{keys}</dt>
           <dd>{what}</dd>

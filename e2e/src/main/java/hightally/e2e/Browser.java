@@ -2,6 +2,7 @@ package hightally.e2e;
 
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.options.ColorScheme;
@@ -22,16 +23,24 @@ public final class Browser implements AutoCloseable {
   /** Starts the browser without a window. */
   public Browser() {
     Map<String, String> env = Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1");
-    playwright = Playwright.create(new Playwright.CreateOptions().setEnv(env));
-    browser =
-        playwright
-            .chromium()
-            .launch(
-                new BrowserType.LaunchOptions()
-                    .setExecutablePath(chromium())
-                    .setArgs(
-                        List.of(
-                            "--no-sandbox", "--disable-gpu", "--disable-background-networking")));
+    Playwright driver = Playwright.create(new Playwright.CreateOptions().setEnv(env));
+    try {
+      browser = launched(driver);
+    } catch (RuntimeException e) {
+      driver.close();
+      throw e;
+    }
+    playwright = driver;
+  }
+
+  private static com.microsoft.playwright.Browser launched(Playwright driver) {
+    return driver
+        .chromium()
+        .launch(
+            new BrowserType.LaunchOptions()
+                .setExecutablePath(chromium())
+                .setArgs(
+                    List.of("--no-sandbox", "--disable-gpu", "--disable-background-networking")));
   }
 
   /** A page of a size and theme, with a memory of its own. */
@@ -53,6 +62,12 @@ public final class Browser implements AutoCloseable {
           }
         });
     return page;
+  }
+
+  /** Picks one of the values of a list by its own value, not by its words. */
+  public static void choose(Locator list, String value) {
+    list.click();
+    list.page().locator("[data-option='" + value + "']").click();
   }
 
   /** What went wrong on any page so far. */

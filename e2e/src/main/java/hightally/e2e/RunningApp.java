@@ -30,12 +30,42 @@ public final class RunningApp implements AutoCloseable {
     return Files.exists(here.resolve("high-tally")) ? here : here.getParent();
   }
 
+  /** Whether an application started here is still running. */
+  static boolean anyLeft() {
+    return ProcessHandle.current()
+        .descendants()
+        .filter(ProcessHandle::isAlive)
+        .anyMatch(one -> one.info().commandLine().orElse("").contains(UNPACKED.toString()));
+  }
+
   /** Starts on a free port, with the demo model if the data folder is empty. */
   public static RunningApp start(Path data) {
     unpack();
     List<String> flags = List.of("-XX:SharedArchiveFile=" + UNPACKED.resolve("classes.jsa"));
     return launch(flags, List.of("--high-tally.data=" + data, "--server.port=0"));
   }
+
+  /** Tries to start where it cannot: what it prints, and the code it ends with. */
+  static Ended startAndEnd(String... arguments) {
+    unpack();
+    List<String> command =
+        new ArrayList<>(List.of("java", "-XX:TieredStopAtLevel=1", "-Dspring.aot.enabled=true"));
+    command.add("-XX:SharedArchiveFile=" + UNPACKED.resolve("classes.jsa"));
+    command.addAll(List.of("-jar", UNPACKED.resolve("high-tally-boot.jar").toString()));
+    command.addAll(List.of(arguments));
+    try {
+      Process process = new ProcessBuilder(command).redirectErrorStream(true).start();
+      String said = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+      return new Ended(process.waitFor(), said);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    } catch (InterruptedException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
+  /** How a start ended that failed. */
+  record Ended(int code, String said) {}
 
   /** Starting from the unpacked application with its class archive takes a third of the time. */
   private static synchronized void unpack() {
@@ -83,7 +113,14 @@ public final class RunningApp implements AutoCloseable {
     command.addAll(arguments);
     try {
       Process process = new ProcessBuilder(command).redirectErrorStream(true).start();
-      return new RunningApp(process, awaitAddress(process));
+      // Whatever becomes of this program, the one it started ends with it.
+      Runtime.getRuntime().addShutdownHook(new Thread(process::destroyForcibly));
+      try {
+        return new RunningApp(process, awaitAddress(process));
+      } catch (IOException | RuntimeException e) {
+        process.destroyForcibly();
+        throw e;
+      }
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }

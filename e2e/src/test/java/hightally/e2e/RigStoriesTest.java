@@ -98,7 +98,7 @@ class RigStoriesTest extends Story {
   void aModelGoesToAnotherTransmitterAndAFlapIsAdded() {
     Page page = open("models/1/rig/map");
     button(page, "Move this model").click();
-    page.getByLabel("Channel order").selectOption("THROTTLE ROLL PITCH YAW");
+    Browser.choose(page.getByLabel("Channel order"), "THROTTLE ROLL PITCH YAW");
     Locator card = page.locator("section", withText("To which transmitter?"));
     card.getByLabel("Pulse centre").fill("1520");
     button(page, "Show before and after").click();

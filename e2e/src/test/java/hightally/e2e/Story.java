@@ -6,6 +6,7 @@ import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
 import java.nio.file.Path;
+import java.util.function.Supplier;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.io.TempDir;
@@ -22,14 +23,27 @@ abstract class Story {
   @BeforeAll
   static void start() {
     app = RunningApp.start(folder.resolve("data"));
-    browser = new Browser();
+    browser = beside(app, Browser::new);
     PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE_MILLIS);
+  }
+
+  /** A browser beside a running application; where there is none the application is ended. */
+  static Browser beside(RunningApp running, Supplier<Browser> starts) {
+    try {
+      return starts.get();
+    } catch (RuntimeException e) {
+      running.close();
+      throw e;
+    }
   }
 
   @AfterAll
   static void stop() {
-    browser.close();
-    app.close();
+    try {
+      browser.close();
+    } finally {
+      app.close();
+    }
   }
 
   /** A new page at an address of the application; errors of earlier pages are forgotten. */

@@ -16,6 +16,10 @@ public final class StartFailure {
   private static final int GENERAL = 50000;
   private static final int READ_ONLY = 90097;
 
+  private static final String NOT_WRITABLE =
+      "The folder %s cannot be written: give this user the right to, or choose another with"
+          + " --data DIR.";
+
   private StartFailure() {}
 
   /**
@@ -53,17 +57,10 @@ public final class StartFailure {
           + " choose another folder with --data DIR.";
     }
     if (code != 0 && notWritable(Path.of(data))) {
-      return "The folder "
-          + data
-          + " cannot be written: give this user the right to, or choose"
-          + " another with --data DIR.";
+      return NOT_WRITABLE.formatted(data);
     }
     return switch (code) {
-      case READ_ONLY ->
-          "The folder "
-              + data
-              + " cannot be written: give this user the right to, or choose"
-              + " another with --data DIR.";
+      case READ_ONLY -> NOT_WRITABLE.formatted(data);
       case CORRUPTED, NOT_WRITTEN_BY_THIS, IO, IO_WITH_TEXT, GENERAL ->
           "The data in "
               + data
@@ -78,7 +75,11 @@ public final class StartFailure {
     while (existing != null && !Files.exists(existing)) {
       existing = existing.getParent();
     }
-    return existing == null || !Files.isDirectory(existing) || !Files.isWritable(existing);
+    Path file = folder.resolve("high-tally.mv.db");
+    return existing == null
+        || !Files.isDirectory(existing)
+        || !Files.isWritable(existing)
+        || Files.exists(file) && !Files.isWritable(file);
   }
 
   /** The data was written by a newer program. */

@@ -19,7 +19,7 @@ final class ApiBodies {
       List.of(
           "elevator",
           "rudder",
-          "aileron-upper-left",
+          "upper-aileron-left",
           "flight",
           "roll",
           "pitch",

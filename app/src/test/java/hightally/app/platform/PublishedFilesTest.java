@@ -4,21 +4,24 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.ObjectNode;
 import com.networknt.schema.InputFormat;
 import com.networknt.schema.JsonSchemaFactory;
 import com.networknt.schema.SpecVersion;
-import hightally.app.ApiTest;
+import hightally.app.Pilot;
 import hightally.app.transfer.SetupSchema;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 
 /**
  * The committed descriptions are what the program says today. Run with {@code -Dpublish=true} to
  * write them anew.
  */
-class PublishedFilesTest extends ApiTest {
+class PublishedFilesTest extends Pilot {
   private static final Path API = Path.of("../web/openapi.json");
+  private static final Path ANSWERS = Path.of("../web/src/test/answers.json");
   private static final Path SCHEMA = Path.of("../docs/setup.schema.json");
 
   @Test
@@ -39,6 +42,37 @@ class PublishedFilesTest extends ApiTest {
                 .getSchema(SetupSchema.text())
                 .validate(resource("demo/quillon.json"), InputFormat.JSON))
         .isEmpty();
+  }
+
+  /** The page's own tests speak to answers the program really gives. */
+  @Test
+  void theAnswersThePageIsTestedWithAreFresh() throws Exception {
+    ObjectNode answers = json.createObjectNode();
+    ObjectNode setup = biplane();
+    answers.set("setup", setup);
+    answers.set("fields", get("/api/fields").json());
+    answers.set("gallery", get("/api/program/gallery").json());
+    answers.set("words", get("/api/program/feel/words").json());
+    Map<String, Object> moment =
+        Map.of(
+            "setup",
+            setup,
+            "moment",
+            ApiBodies.parts(setup, json).get("Moment"),
+            "selected",
+            "upper-aileron-left");
+    answers.set("moment", post("/api/bench/moment", moment).json());
+    answers.set("program", post("/api/program/sheet", Map.of("setup", setup)).json());
+    String at = newModel();
+    ObjectNode order =
+        (ObjectNode) post(at + "/adjustment", beginning(flight(at, 1, 6, -4, 0))).json();
+    answers.set("order", order.put("id", 1).put("flightId", 1));
+    ObjectNode standing = (ObjectNode) get(at).json();
+    ((ObjectNode) standing.put("id", 1).get("newest")).put("createdAt", "2026-09-05T10:00:00Z");
+    answers.set("standing", standing);
+    publish(ANSWERS, json.writerWithDefaultPrettyPrinter().writeValueAsString(answers) + "\n");
+    assertThat(json.readTree(Files.readString(ANSWERS)))
+        .isEqualTo(json.readTree(answers.toString()));
   }
 
   private static void publish(Path file, String text) throws Exception {

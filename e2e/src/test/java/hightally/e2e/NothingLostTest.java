@@ -1,0 +1,122 @@
+package hightally.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
+import org.junit.jupiter.api.Test;
+
+/** What a pilot has typed survives a full store, a broken one, a failing page and his own undo. */
+class NothingLostTest extends Story {
+  /** Fills the store to the last character. */
+  private static final String BRIM =
+      "() => { let i = 0; for (let size = 1 << 20; size >= 1; size = size >> 1) {"
+          + " try { for (;;) { localStorage.setItem('brim' + i, 'x'.repeat(size)); i++; } }"
+          + " catch (full) { /* smaller pieces then */ } } return i; }";
+
+  @Test
+  void aStoreFilledToTheBrimCostsNeitherThePageNorTheEdit() {
+    Page page = open("models/1/rig");
+    Locator radius = page.getByLabel("Horn radius");
+    assertThat(radius).isVisible();
+    page.evaluate(BRIM);
+    radius.fill("16.5");
+    assertThat(page.getByText("storage is full: your changes are kept as long as this tab"))
+        .isVisible();
+    page.reload();
+    assertThat(page.getByLabel("Horn radius")).hasValue("16.5");
+    assertThat(page.getByText("1 unsaved change")).isVisible();
+    assertThat(page.getByText("as long as this tab")).isVisible();
+    page.evaluate("() => localStorage.clear()");
+    page.getByLabel("Horn radius").fill("17");
+    assertThat(page.getByText("as long as this tab")).hasCount(0);
+    assertThat(browser.errors()).isEmpty();
+  }
+
+  @Test
+  void aBrokenKeptFlightOpensAsAnEmptyFormWithAWordAboutIt() {
+    Page page = open("models/2/fly");
+    page.evaluate("() => localStorage.setItem('high-tally.flight.2.new', '{\"trims\": {\"roll\"')");
+    page.navigate(app.address() + "models/2/fly/new");
+    assertThat(page.getByText("could not be read; the form begins anew")).isVisible();
+    assertThat(page.getByLabel("Roll trim, clicks")).hasValue("0");
+    page.evaluate("() => localStorage.setItem('high-tally.draft.2', '{\"basedOn\":1}')");
+    page.navigate(app.address() + "models/2/rig");
+    assertThat(page.getByText("kept from last time could not be read")).isVisible();
+    assertThat(page.getByLabel("Horn radius")).isVisible();
+    assertThat(browser.errors()).isEmpty();
+  }
+
+  @Test
+  void aDragIsOneStepOfUndoAndSoIsATypedNumber() {
+    Page page = open("models/2/program/power");
+    Locator point = page.getByRole(AriaRole.SLIDER, containing("Point 2")).first();
+    String before = point.getAttribute("aria-valuetext");
+    BoundingBox box = point.boundingBox();
+    page.mouse().move(box.x + box.width / 2, box.y + box.height / 2);
+    page.mouse().down();
+    for (int i = 1; i <= 12; i++) {
+      page.mouse().move(box.x + box.width / 2 - 2 * i, box.y + box.height / 2 + 3 * i);
+    }
+    page.mouse().up();
+    assertThat(page.getByText("1 unsaved change")).isVisible();
+    assertThat(point.getAttribute("aria-valuetext")).isNotEqualTo(before);
+    page.keyboard().press("Control+z");
+    assertThat(point).hasAttribute("aria-valuetext", before);
+
+    page.navigate(app.address() + "models/2/rig");
+    Locator radius = page.getByLabel("Horn radius");
+    String was = radius.inputValue();
+    radius.click();
+    page.keyboard().press("Control+a");
+    page.keyboard().type("14.5");
+    assertThat(page.getByText("1 unsaved change")).isVisible();
+    page.keyboard().press("Control+z");
+    assertThat(page.getByText("unsaved change")).isVisible();
+    radius.fill("14.5");
+    page.locator("h1").first().click();
+    page.keyboard().press("Control+z");
+    assertThat(radius).hasValue(was);
+    assertThat(button(page, "Undo")).isDisabled();
+  }
+
+  @Test
+  void aPageThatFailsShowsItsErrorPageAndTheDraftIsStillThere() {
+    Page page = open("models/3/rig");
+    page.getByLabel("Horn radius").fill("13");
+    page.locator("h1").first().click();
+    assertThat(page.getByText("1 unsaved change")).isVisible();
+    page.route("**/api/program/gallery", FailingGallery::answer);
+    page.getByRole(AriaRole.LINK, named("Program")).click();
+    page.getByRole(AriaRole.LINK, named("Mixes")).click();
+    assertThat(page.getByText("This page has a fault")).isVisible();
+    assertThat(page.getByText("1 unsaved change")).isVisible();
+    page.getByRole(AriaRole.LINK, named("Flight phases")).click();
+    assertThat(page.getByText("This page has a fault")).hasCount(0);
+    page.reload();
+    assertThat(page.getByText("1 unsaved change")).isVisible();
+  }
+
+  /** An answer of a shape no page can draw. */
+  private static final class FailingGallery {
+    static void answer(Route route) {
+      route.fulfill(
+          new Route.FulfillOptions().setContentType("application/json").setBody("{\"cards\": 3}"));
+    }
+  }
+
+  @Test
+  void everyPageHasATitleOfItsOwnAndBeginsWhereTheFocusIs() {
+    Page page = open("");
+    assertThat(page).hasTitle("Hangar · High Tally");
+    page.navigate(app.address() + "models/1/rig");
+    assertThat(page).hasTitle("Rig · High Tally");
+    page.getByRole(AriaRole.LINK, named("Check")).click();
+    assertThat(page).hasTitle("Bench · High Tally");
+    assertThat(page.locator("main")).isFocused();
+  }
+}

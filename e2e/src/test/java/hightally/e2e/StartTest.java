@@ -1,0 +1,61 @@
+package hightally.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.net.InetAddress;
+import java.net.ServerSocket;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** A start that fails says why in one sentence, and leaves nothing running. */
+class StartTest {
+  @TempDir private Path folder;
+
+  @Test
+  void dataInUseAndAPortThatIsTaken() throws Exception {
+    Path data = folder.resolve("data");
+    try (RunningApp running = RunningApp.start(data);
+        ServerSocket taken = new ServerSocket(0, 1, InetAddress.getByName("127.0.0.1"))) {
+      assertThat(running.address()).isNotEmpty();
+      said("--high-tally.data=" + data, "--server.port=0")
+          .contains("is in use by another High Tally");
+      said("--high-tally.data=" + folder.resolve("other"), "--server.port=" + taken.getLocalPort())
+          .contains("Port " + taken.getLocalPort() + " is taken");
+    }
+  }
+
+  @Test
+  void dataThatIsDamagedAndAFolderThatCannotBeWritten() throws Exception {
+    Path data = Files.createDirectories(folder.resolve("damaged"));
+    Files.write(data.resolve("high-tally.mv.db"), "not a database".repeat(2000).getBytes());
+    said("--high-tally.data=" + data, "--server.port=0").contains("damaged or cannot be read");
+    Path file = Files.writeString(folder.resolve("a-file"), "no folder");
+    said("--high-tally.data=" + file.resolve("in-it"), "--server.port=0")
+        .contains("cannot be written");
+  }
+
+  @Test
+  void aBrowserThatDoesNotStartLeavesNoServerRunning() {
+    RunningApp running = RunningApp.start(folder.resolve("left"));
+    assertThat(RunningApp.anyLeft()).isTrue();
+    assertThatThrownBy(
+            () ->
+                Story.beside(
+                    running,
+                    () -> {
+                      throw new IllegalStateException("no browser here");
+                    }))
+        .hasMessage("no browser here");
+    assertThat(RunningApp.anyLeft()).isFalse();
+  }
+
+  private static org.assertj.core.api.AbstractStringAssert<?> said(String... arguments) {
+    RunningApp.Ended ended = RunningApp.startAndEnd(arguments);
+    assertThat(ended.code()).isEqualTo(1);
+    assertThat(ended.said().strip().lines()).as(ended.said()).hasSize(1);
+    return assertThat(ended.said()).startsWith("High Tally cannot start. ");
+  }
+}

@@ -1,0 +1,63 @@
+import { screen, waitFor } from "@testing-library/react";
+import userEvent from "@testing-library/user-event";
+import { describe, expect, it } from "vitest";
+import { answers, program, show, type Asked } from "@/test/page";
+import { WorkOrderView } from "./WorkOrderView";
+
+const order = answers.order;
+const at = (step: number) => ({ ...order, step });
+const moved = ({ body }: Asked) => ({ ...order, ...(body as object) });
+
+describe("a step of the work", () => {
+  it("says what to do, how far the work is, and what can hurt", () => {
+    program({});
+    show(<WorkOrderView open={at(0)} />);
+    const first = order.plan.steps[0];
+    expect(screen.getByRole("heading", { level: 2 })).toHaveTextContent(first?.title ?? "");
+    expect(screen.getByText(`Step 1 of ${order.plan.steps.length}`)).toBeInTheDocument();
+    expect(screen.getByRole("button", { name: "Back" })).toBeDisabled();
+    if (first?.caution) {
+      expect(screen.getByRole("note")).toHaveTextContent(first.caution);
+    }
+  });
+
+  it("goes on by button and by key, naming the version the pilot saw", async () => {
+    const asked = program({ "PUT /adjustment": moved });
+    show(<WorkOrderView open={at(1)} />);
+    await userEvent.click(screen.getByRole("button", { name: "Next" }));
+    await waitFor(() => expect(asked).toHaveLength(1));
+    expect(asked[0]?.body).toEqual({ step: 2, version: order.version });
+    await waitFor(() => expect(screen.getByRole("button", { name: "Next" })).toBeEnabled());
+    await userEvent.keyboard("b");
+    await waitFor(() => expect(asked).toHaveLength(2));
+    expect(asked[1]?.body).toEqual({ step: 0, version: order.version });
+  });
+
+  it("says why it could not go on and stays", async () => {
+    program({ "PUT /adjustment": [409, { detail: "This work order was moved on elsewhere." }] });
+    show(<WorkOrderView open={at(1)} />);
+    await userEvent.click(screen.getByRole("button", { name: "Next" }));
+    expect(await screen.findByText("This work order was moved on elsewhere.")).toBeInTheDocument();
+    expect(screen.getByText(`Step 2 of ${order.plan.steps.length}`)).toBeInTheDocument();
+  });
+
+  it("shows which way the clevis turns where there is something to turn", () => {
+    program({});
+    const turn = order.plan.steps.findIndex((one) => one.kind === "TURN");
+    expect(turn).toBeGreaterThan(0);
+    show(<WorkOrderView open={at(turn)} />);
+    const step = order.plan.steps[turn];
+    const rod = order.plan.rods.find((one) => one.surface === step?.surface);
+    expect(rod?.steps).not.toBe(0);
+    const way =
+      (rod?.steps ?? 0) > 0 ? "counter-clockwise, rod gets longer" : "clockwise, rod gets shorter";
+    expect(screen.getByRole("img").getAttribute("aria-label")).toMatch(new RegExp(`^${way}`));
+  });
+
+  it("ends with the revision it makes", async () => {
+    const asked = program({ "POST /adjustment/close": { number: 2, setup: order.plan.after } });
+    show(<WorkOrderView open={at(order.plan.steps.length - 1)} />);
+    await userEvent.click(screen.getByRole("button", { name: "Done: save revision 2" }));
+    await waitFor(() => expect(asked[0]?.body).toEqual({ version: order.version }));
+  });
+});

@@ -1,0 +1,113 @@
+import { screen, waitFor } from "@testing-library/react";
+import userEvent from "@testing-library/user-event";
+import { describe, expect, it, vi } from "vitest";
+import type { Setup } from "@/api/queries";
+import { keepDraft, type Draft } from "@/domain/draft";
+import { DraftNumber } from "@/features/model/fields";
+import { answers, program, show } from "@/test/page";
+import { DraftBar } from "./DraftBar";
+
+const CHORD = ["surfaces", 0, "chordMm"] as const;
+const FIELDS = { "GET /api/fields": answers.fields };
+
+function Page() {
+  return (
+    <>
+      <DraftBar broken={false} />
+      <DraftNumber path={CHORD} />
+    </>
+  );
+}
+
+async function typeChord(text: string) {
+  const field = await screen.findByLabelText(/behind the hinge|chord/i);
+  await userEvent.clear(field);
+  await userEvent.type(field, text);
+  await userEvent.tab();
+  return field;
+}
+
+describe("the bar of unsaved changes", () => {
+  it("counts what was typed as one change and takes it back with one undo", async () => {
+    program(FIELDS);
+    show(<Page />);
+    const field = await typeChord("45");
+    expect(screen.getByText("1 unsaved change")).toBeInTheDocument();
+    await userEvent.click(screen.getByRole("button", { name: /Undo/ }));
+    expect(field).toHaveValue(String(answers.setup.surfaces[0]?.chordMm));
+    expect(screen.getByRole("button", { name: /Undo/ })).toBeDisabled();
+    await userEvent.click(screen.getByRole("button", { name: /Redo/ }));
+    expect(field).toHaveValue("45");
+  });
+
+  it("saves with its reason on the revision it was made on, and puts the focus on what came of it", async () => {
+    const asked = program({
+      ...FIELDS,
+      "POST /revisions": ({ body }: { body: unknown }) => [
+        201,
+        { number: 2, setup: (body as { setup: Setup }).setup },
+      ],
+    });
+    show(<Page />);
+    await typeChord("45");
+    await userEvent.type(screen.getByLabelText("Why this change"), " measured again ");
+    await userEvent.click(screen.getByRole("button", { name: "Save as revision 2" }));
+    const said = await screen.findByText("Saved as revision 2.");
+    expect(said).toHaveFocus();
+    const sent = asked.find((one) => one.method === "POST")?.body as Draft & { reason: string };
+    expect(sent).toMatchObject({ basedOn: 1, reason: "measured again" });
+    expect(screen.queryByText(/unsaved/)).not.toBeInTheDocument();
+  });
+
+  it("keeps everything when the save is refused, and says why", async () => {
+    program({
+      ...FIELDS,
+      "POST /revisions": [409, { detail: "Revision 2 has been saved since." }],
+    });
+    show(<Page />);
+    await typeChord("45");
+    await userEvent.type(screen.getByLabelText("Why this change"), "measured again");
+    await userEvent.click(screen.getByRole("button", { name: "Save as revision 2" }));
+    expect(await screen.findByText("Revision 2 has been saved since.")).toBeInTheDocument();
+    expect(screen.getByText("1 unsaved change")).toBeInTheDocument();
+    expect(screen.getByLabelText("Why this change")).toHaveValue("measured again");
+  });
+
+  it("says what a save elsewhere means, and lets the pilot keep or drop what is his", async () => {
+    program({ ...FIELDS, "POST /difference": { values: [], movements: [] } });
+    const newest = { ...answers.standing.newest, number: 3 };
+    const drafts: Draft[] = [];
+    const on: Draft[] = [];
+    show(
+      <>
+        <DraftBar broken={false} />
+        <DraftNumber path={CHORD} />
+      </>,
+      { standing: { ...answers.standing, newest }, onDraft: (draft) => drafts.push(draft) },
+    );
+    await typeChord("45");
+    on.push(drafts.at(-1) as Draft);
+    expect(screen.getByRole("button", { name: "Save as revision 4" })).toBeInTheDocument();
+    expect(on[0]?.basedOn).toBe(3);
+  });
+
+  it("tells what this browser could not keep", async () => {
+    program(FIELDS);
+    show(<Page />);
+    await typeChord("45");
+    vi.spyOn(Storage.prototype, "setItem").mockImplementation(() => {
+      throw new DOMException("full", "QuotaExceededError");
+    });
+    keepDraft(1, { basedOn: 1, present: answers.setup, past: [answers.setup], future: [] });
+    await waitFor(() => expect(screen.getByText(/on this page only/)).toBeInTheDocument());
+    vi.restoreAllMocks();
+    keepDraft(1, { basedOn: 1, present: answers.setup, past: [answers.setup], future: [] });
+    await waitFor(() => expect(screen.queryByText(/on this page only/)).not.toBeInTheDocument());
+  });
+
+  it("tells when what was kept cannot be read", () => {
+    program(FIELDS);
+    show(<DraftBar broken />);
+    expect(screen.getByText(/could not be read/)).toBeInTheDocument();
+  });
+});

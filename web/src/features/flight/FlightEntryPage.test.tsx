@@ -1,0 +1,96 @@
+import { screen, waitFor } from "@testing-library/react";
+import userEvent from "@testing-library/user-event";
+import { describe, expect, it } from "vitest";
+import { answers, program, show, type Asked } from "@/test/page";
+import { FlightEntryPage } from "./FlightEntryPage";
+
+const STANDS = {
+  phases: answers.setup.phases.map((one) => ({
+    phase: one.id,
+    trims: { roll: 2, pitch: -3, yaw: 0 },
+  })),
+  percentPerClick: 0.5,
+  microsecondsPerClick: 2,
+};
+
+const REPLIES = {
+  "GET /flights": { items: [], total: 0 },
+  "GET /api/fields": answers.fields,
+  "GET /standing-trims": STANDS,
+  "POST /flights": ({ body }: Asked) => [201, { id: 9, ...(body as object) }],
+};
+
+const KEY = "high-tally.flight.1.new";
+
+describe("noting a flight", () => {
+  it("starts from the trims that stand in the transmitter", async () => {
+    program(REPLIES);
+    show(<FlightEntryPage />);
+    expect(await screen.findByLabelText("Roll trim, clicks")).toHaveValue("2");
+    expect(screen.getByLabelText("Pitch trim, clicks")).toHaveValue("-3");
+  });
+
+  it("sends what was entered, once, with a key of its own", async () => {
+    const asked = program(REPLIES);
+    show(<FlightEntryPage />);
+    await userEvent.click(await screen.findByLabelText("Roll trim: one more"));
+    await userEvent.type(screen.getByLabelText("Remarks"), "Calm evening");
+    await userEvent.clear(screen.getByLabelText(/Balance point/));
+    await userEvent.type(screen.getByLabelText(/Balance point/), "118");
+    await userEvent.click(screen.getByRole("button", { name: "Save the flight" }));
+    await waitFor(() => expect(asked.some((one) => one.method === "POST")).toBe(true));
+    const sent = asked.find((one) => one.method === "POST");
+    expect(sent?.body).toMatchObject({
+      revisionNumber: 1,
+      report: { trims: { roll: 3, pitch: -3, yaw: 0 }, remarks: "Calm evening", cgMm: 118 },
+    });
+    expect(sent?.headers.get("Idempotency-Key")).toMatch(/^[0-9a-f]{32}$/);
+    await waitFor(() => expect(localStorage.getItem(KEY)).toBeNull());
+  });
+
+  it("tries again with the same key after an answer that was lost", async () => {
+    let times = 0;
+    const asked = program({
+      ...REPLIES,
+      "POST /flights": ({ body }: Asked) =>
+        ++times === 1
+          ? [503, { detail: "The disk is full." }]
+          : [201, { id: 9, ...(body as object) }],
+    });
+    show(<FlightEntryPage />);
+    await userEvent.click(await screen.findByLabelText("Roll trim: one more"));
+    const save = screen.getByRole("button", { name: "Save the flight" });
+    await userEvent.click(save);
+    expect(await screen.findByText("The disk is full.")).toBeInTheDocument();
+    expect(localStorage.getItem(KEY)).not.toBeNull();
+    await userEvent.click(save);
+    await waitFor(() => expect(times).toBe(2));
+    const keys = asked
+      .filter((one) => one.method === "POST")
+      .map((one) => one.headers.get("Idempotency-Key"));
+    expect(keys[0]).toBe(keys[1]);
+  });
+
+  it("opens what was kept, and an empty form with a word where that is broken", async () => {
+    program(REPLIES);
+    localStorage.setItem(KEY, '{"trims":{"roll":7}');
+    show(<FlightEntryPage />);
+    expect(await screen.findByText(/the form begins anew/)).toBeInTheDocument();
+    expect(screen.getByLabelText("Roll trim, clicks")).toHaveValue("2");
+  });
+
+  it("refuses a day that is none, at its field", async () => {
+    program(REPLIES);
+    show(<FlightEntryPage />);
+    await userEvent.clear(await screen.findByLabelText("Flown on"));
+    await userEvent.click(screen.getByRole("button", { name: "Save the flight" }));
+    expect(await screen.findByRole("alert")).toBeInTheDocument();
+  });
+
+  it("is typed in from the card as well", async () => {
+    program(REPLIES);
+    show(<FlightEntryPage />);
+    await userEvent.click(await screen.findByRole("tab", { name: "From the field card" }));
+    expect(screen.getByLabelText("The transmitter shows")).toBeInTheDocument();
+  });
+});

@@ -1,0 +1,87 @@
+import { screen, waitFor } from "@testing-library/react";
+import userEvent from "@testing-library/user-event";
+import { describe, expect, it } from "vitest";
+import type { Outcome } from "@/api/program";
+import { answers, program, show } from "@/test/page";
+import { HazardsPage } from "./HazardsPage";
+
+const outcome = (part: Partial<Outcome> = {}): Outcome => ({
+  hazards: [],
+  states: 12,
+  evaluated: 40,
+  sampled: 0,
+  ending: "WHOLE",
+  notLookedAt: [],
+  ...part,
+});
+
+const search = (state: object) =>
+  program({
+    "POST /searches": { id: 7, part: 0, end: null, outcome: null },
+    "GET /searches/7": { id: 7, part: 1, ...state },
+    "DELETE /searches/7": { id: 7, part: 0.5, end: null, outcome: null },
+    "POST /api/program/sheet": answers.program,
+  });
+
+describe("what every switch can do", () => {
+  it("is called proven only where everything was looked at", async () => {
+    search({ end: "WHOLE", outcome: outcome() });
+    show(<HazardsPage />);
+    expect(await screen.findByText("Nothing was found.")).toBeInTheDocument();
+    expect(screen.getByText(/proven by bounds, nothing sampled/)).toBeInTheDocument();
+  });
+
+  it("names what it did not look at, and then proves nothing", async () => {
+    search({
+      end: "WHOLE",
+      outcome: outcome({ notLookedAt: ["MIXES_ONTO_MOTORS", "TELEMETRY", "TIMERS", "PULSES"] }),
+    });
+    show(<HazardsPage />);
+    const said = await screen.findByText(/mixed onto a motor/);
+    expect(said).toHaveTextContent("link or voltage");
+    expect(said).toHaveTextContent("timer");
+    expect(said).toHaveTextContent("pulse at the socket");
+    expect(screen.queryByText(/proven by bounds/)).not.toBeInTheDocument();
+  });
+
+  it.each([
+    ["TOO_LARGE", /too many positions/],
+    ["TIME_UP", /Two minutes were not enough/],
+    ["LEFT_ALONE", /nobody was watching/],
+    ["STOPPED", /Stopped before the end/],
+    ["FAILED", /by a fault in High Tally/],
+  ])("says how it ended: %s", async (end, words) => {
+    search({ end, outcome: end === "FAILED" ? null : outcome({ ending: "STOPPED" }) });
+    show(<HazardsPage />);
+    expect(await screen.findByText(words)).toBeInTheDocument();
+    expect(screen.queryByText("Nothing was found.")).not.toBeInTheDocument();
+  });
+
+  it("shows each hazard with why it matters and the way there", async () => {
+    search({
+      end: "WHOLE",
+      outcome: outcome({
+        hazards: [
+          {
+            kind: "MOTOR_STARTS",
+            subject: "switch",
+            words: "The switch takes the motor from 0 % to 100 %.",
+            why: "Nobody expects it.",
+            way: ["switch at position 2", "then switch back"],
+            moments: [],
+          },
+        ],
+      }),
+    });
+    show(<HazardsPage />);
+    expect(await screen.findByText("1 hazard.")).toBeInTheDocument();
+    expect(screen.getByText("switch at position 2 · then switch back")).toBeInTheDocument();
+  });
+
+  it("is stopped when told to", async () => {
+    const asked = search({ end: null, outcome: null });
+    show(<HazardsPage />);
+    await userEvent.click(await screen.findByRole("button", { name: "Stop" }));
+    await waitFor(() => expect(asked.some((one) => one.method === "DELETE")).toBe(true));
+  });
+});

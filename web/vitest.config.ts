@@ -1,0 +1,14 @@
+import react from "@vitejs/plugin-react";
+import { fileURLToPath } from "node:url";
+import { defineConfig } from "vitest/config";
+
+export default defineConfig({
+  plugins: [react()],
+  resolve: { alias: { "@": fileURLToPath(new URL("./src", import.meta.url)) } },
+  test: {
+    environment: "jsdom",
+    setupFiles: ["src/test/browser.ts"],
+    restoreMocks: true,
+    unstubGlobals: true,
+  },
+});
