@@ -1,0 +1,164 @@
+package hightally.e2e;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.io.IOException;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.file.Files;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+
+/**
+ * Measures what a long history costs: a model with 300 revisions and 1,000 flights against one with
+ * 1 and 10, and a hangar with 200 models against one with 4, request by request in turn.
+ */
+public final class Growth {
+  private static final int REVISIONS = 300;
+  private static final int FLIGHTS = 1000;
+  private static final int FEW_FLIGHTS = 10;
+  private static final int MODELS = 200;
+  private static final int DEMO_MODELS = 4;
+  private static final int ROUNDS = 120;
+  private static final int WARM_UP = 60;
+  private static final double AIM = 3;
+
+  private final ObjectMapper json = new ObjectMapper();
+  private final HttpClient client = HttpClient.newHttpClient();
+  private final String address;
+
+  private Growth(String address) {
+    this.address = address;
+  }
+
+  /** Measures and prints. */
+  public static void main(String[] args) throws IOException, InterruptedException {
+    try (RunningApp small = RunningApp.start(Files.createTempDirectory("high-tally-small"));
+        RunningApp large = RunningApp.start(Files.createTempDirectory("high-tally-large"))) {
+      Growth few = new Growth(small.address());
+      Growth many = new Growth(large.address());
+      String young = many.model(1, FEW_FLIGHTS);
+      String old = many.model(REVISIONS, FLIGHTS);
+      for (String page : List.of("", "/settling", "/plan", "/revisions", "/flights")) {
+        many.compare(name(page), many, many.path(old, page), many, many.path(young, page));
+      }
+      for (int i = DEMO_MODELS + 2; i < MODELS; i++) {
+        many.model(1, 0);
+      }
+      many.compare("hangar with 200 models", many, "api/aircraft", few, "api/aircraft");
+    }
+  }
+
+  private static String name(String page) {
+    return switch (page) {
+      case "" -> "model page";
+      case "/settling" -> "settled trims";
+      case "/plan" -> "adjustment plan";
+      case "/revisions" -> "list of revisions";
+      default -> "list of flights";
+    };
+  }
+
+  private String path(String model, String page) throws IOException, InterruptedException {
+    if (!page.equals("/plan")) {
+      return model + page;
+    }
+    long newest = get(model + "/flights?size=1").at("/items/0/id").asLong();
+    return model + "/flights/" + newest + "/adjustment";
+  }
+
+  /** A model with so many revisions, each flown alike; every tenth revision changes the rig. */
+  private String model(int revisions, int flights) throws IOException, InterruptedException {
+    ObjectNode setup = (ObjectNode) get("api/aircraft/1").at("/newest/setup").deepCopy();
+    ObjectNode added = json.createObjectNode().put("reason", "Measured");
+    added.set("setup", setup);
+    String model = "api/aircraft/" + post("api/aircraft", added).get("id").asLong();
+    int flown = 0;
+    for (int revision = 1; revision <= revisions; revision++) {
+      if (revision > 1) {
+        boolean rig = revision % 10 == 0;
+        setup.put("notes", "Revision " + revision);
+        ((ObjectNode) setup.at("/surfaces/0")).put("chordMm", 40 + (rig ? revision % 7 : 0) / 10.0);
+        ObjectNode saved = json.createObjectNode().put("basedOn", revision - 1);
+        saved.put("reason", "Change " + revision).set("setup", setup);
+        post(model + "/revisions", saved);
+      }
+      for (; flown < (long) flights * revision / revisions; flown++) {
+        post(model + "/flights", flight(revision, flown));
+      }
+    }
+    return model;
+  }
+
+  private ObjectNode flight(int revision, int number) {
+    ObjectNode flight = json.createObjectNode().put("revisionNumber", revision);
+    ObjectNode report = flight.putObject("report");
+    report.put("flownOn", "2026-09-05").put("wind", "CALM").put("air", "SMOOTH");
+    report.put("field", "Long Meadow").put("battery", "Pack one").put("cgMm", 118);
+    report.put("remarks", "").put("goal", "").put("throttlePercent", 50).put("sure", "SURE");
+    report.put("turnsDiffer", false).putArray("phases");
+    report.putObject("trims").put("roll", 4 + number % 2).put("pitch", -3).put("yaw", 0);
+    return flight;
+  }
+
+  private void compare(String what, Growth one, String large, Growth other, String small)
+      throws IOException, InterruptedException {
+    List<Double> longs = new ArrayList<>();
+    List<Double> shorts = new ArrayList<>();
+    for (int i = 0; i < WARM_UP + ROUNDS; i++) {
+      double long1 = one.timed(large);
+      double short1 = other.timed(small);
+      if (i >= WARM_UP) {
+        longs.add(long1);
+        shorts.add(short1);
+      }
+    }
+    double grown = median(longs);
+    double young = median(shorts);
+    System.out.printf(
+        Locale.ROOT,
+        "Growth, %s: median %.2f ms against %.2f ms; %.1f times as slow (limit %.0f)%n",
+        what,
+        grown,
+        young,
+        grown / young,
+        AIM);
+  }
+
+  private static double median(List<Double> times) {
+    return times.stream().sorted().skip(times.size() / 2).findFirst().orElseThrow();
+  }
+
+  private double timed(String path) throws IOException, InterruptedException {
+    HttpRequest request = HttpRequest.newBuilder(URI.create(address + path)).build();
+    long begin = System.nanoTime();
+    HttpResponse<String> answer = client.send(request, HttpResponse.BodyHandlers.ofString());
+    double passed = (System.nanoTime() - begin) / 1e6;
+    if (answer.statusCode() != 200) {
+      throw new IllegalStateException(path + " answered " + answer.body());
+    }
+    return passed;
+  }
+
+  private JsonNode get(String path) throws IOException, InterruptedException {
+    HttpRequest request = HttpRequest.newBuilder(URI.create(address + path)).build();
+    return json.readTree(client.send(request, HttpResponse.BodyHandlers.ofString()).body());
+  }
+
+  private JsonNode post(String path, JsonNode body) throws IOException, InterruptedException {
+    HttpRequest request =
+        HttpRequest.newBuilder(URI.create(address + path))
+            .header("Content-Type", "application/json")
+            .POST(HttpRequest.BodyPublishers.ofString(body.toString()))
+            .build();
+    HttpResponse<String> answer = client.send(request, HttpResponse.BodyHandlers.ofString());
+    if (answer.statusCode() != 201) {
+      throw new IllegalStateException(path + " answered " + answer.body());
+    }
+    return json.readTree(answer.body());
+  }
+}
