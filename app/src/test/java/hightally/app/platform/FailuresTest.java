@@ -1,0 +1,159 @@
+package hightally.app.platform;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.mockito.Mockito.mock;
+import static org.mockito.Mockito.never;
+import static org.mockito.Mockito.verify;
+import static org.mockito.Mockito.when;
+
+import com.zaxxer.hikari.HikariDataSource;
+import com.zaxxer.hikari.HikariPoolMXBean;
+import java.net.BindException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.SQLException;
+import java.util.Optional;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.function.Supplier;
+import javax.sql.DataSource;
+import org.flywaydb.core.Flyway;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.springframework.boot.web.server.PortInUseException;
+import org.springframework.dao.DataAccessResourceFailureException;
+import org.springframework.dao.DataIntegrityViolationException;
+import org.springframework.dao.OptimisticLockingFailureException;
+import org.springframework.http.ProblemDetail;
+
+/** What is said of failures, and what is done about them. */
+class FailuresTest {
+  private final Connections connections = mock(Connections.class);
+  private final Problems problems = new Problems(connections);
+  @TempDir private Path folder;
+
+  private static DataIntegrityViolationException violation(String state) {
+    return new DataIntegrityViolationException("refused", new SQLException("refused", state));
+  }
+
+  @Test
+  void aConstraintIsNotAlwaysAnotherPage() {
+    ProblemDetail unique = problems.refusedByTheDatabase(violation("23505"));
+    assertThat(unique.getStatus()).isEqualTo(409);
+    assertThat(unique.getDetail()).contains("Another page saved at the same moment");
+    ProblemDetail tooLong = problems.refusedByTheDatabase(violation("22001"));
+    assertThat(tooLong.getStatus()).isEqualTo(422);
+    assertThat(tooLong.getDetail()).contains("longer than what there is room for");
+    ProblemDetail other = problems.refusedByTheDatabase(violation("23502"));
+    assertThat(other.getStatus()).isEqualTo(500);
+    assertThat(other.getDetail()).contains("a fault in High Tally");
+    verify(connections, never()).renew();
+  }
+
+  @Test
+  void aRaceIsAConflictAndAFullDiskIsSaidAndRecoveredFrom() {
+    assertThat(problems.race(new OptimisticLockingFailureException("late")).getStatus())
+        .isEqualTo(409);
+    ProblemDetail full = problems.noRoom(new DataAccessResourceFailureException("no room"));
+    assertThat(full.getStatus()).isEqualTo(503);
+    assertThat(full.getDetail())
+        .contains("perhaps the disk is full")
+        .contains("not be started anew");
+    verify(connections).renew();
+  }
+
+  @Test
+  void deadConnectionsAreLetGoOf() throws Exception {
+    HikariPoolMXBean pool = mock(HikariPoolMXBean.class);
+    HikariDataSource hikari = mock(HikariDataSource.class);
+    when(hikari.isWrapperFor(HikariDataSource.class)).thenReturn(true);
+    when(hikari.unwrap(HikariDataSource.class)).thenReturn(hikari);
+    when(hikari.getHikariPoolMXBean()).thenReturn(pool);
+    new Connections(hikari).renew();
+    verify(pool).softEvictConnections();
+    DataSource other = mock(DataSource.class);
+    when(other.isWrapperFor(HikariDataSource.class)).thenThrow(new SQLException("gone"));
+    new Connections(other).renew();
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "90020, is in use by another High Tally",
+    "90030, damaged or cannot be read",
+    "90028, damaged or cannot be read",
+    "50000, damaged or cannot be read",
+    "90048, damaged or cannot be read",
+    "90097, cannot be written"
+  })
+  void aStartThatFailsAtTheDatabaseIsOneSentenceWithTheFolder(int code, String words) {
+    Exception failure = new IllegalStateException("start", new SQLException("h2", "90000", code));
+    String said = StartFailure.words(failure, folder.toString());
+    assertThat(said).contains(words).contains(folder.toString()).endsWith(".");
+  }
+
+  @Test
+  void aStartThatFailsElsewhereIsOneSentenceToo() throws Exception {
+    assertThat(StartFailure.words(new PortInUseException(8080), "data"))
+        .contains("Port 8080 is taken");
+    assertThat(StartFailure.words(new RuntimeException(new BindException()), "data"))
+        .contains("--port N");
+    assertThat(StartFailure.words(new StartFailure.NewerData(), "data"))
+        .contains("newer High Tally")
+        .contains("Nothing was changed");
+    Path file = Files.writeString(folder.resolve("a-file"), "x");
+    assertThat(StartFailure.words(new SQLException("x", "90000", 90031), file + "/in-it"))
+        .contains("cannot be written");
+    assertThat(StartFailure.words(new IllegalStateException("nobody foresaw"), "data")).isEmpty();
+  }
+
+  @Test
+  void dataOfANewerProgramIsRefusedAndLeftAsItIs() throws Exception {
+    String url = "jdbc:h2:mem:newer;DB_CLOSE_DELAY=-1";
+    Flyway flyway = Flyway.configure().dataSource(url, "sa", "").load();
+    new NoNewerData().refuseNewer().migrate(flyway);
+    try (Connection connection = DriverManager.getConnection(url, "sa", "")) {
+      connection
+          .createStatement()
+          .executeUpdate(
+              "insert into \"flyway_schema_history\" select 99, '99', 'later', 'SQL',"
+                  + " 'V99__later.sql', 1, 'sa', current_timestamp, 1, true");
+      assertThatThrownBy(() -> new NoNewerData().refuseNewer().migrate(flyway))
+          .isInstanceOf(StartFailure.NewerData.class);
+      var rows = connection.createStatement().executeQuery("select count(*) from aircraft");
+      rows.next();
+      assertThat(rows.getInt(1)).isZero();
+    }
+  }
+
+  @Test
+  void workIsDoneOnceForOneKey() {
+    AtomicInteger done = new AtomicInteger();
+    Supplier<String> work =
+        () -> {
+          done.incrementAndGet();
+          return "made";
+        };
+    assertThat(Once.of(() -> Optional.of("before"), work)).isEqualTo("before");
+    assertThat(done).hasValue(0);
+    assertThat(Once.of(Optional::<String>empty, work)).isEqualTo("made");
+    // Two at the same moment: the second meets the constraint and finds what the first has made.
+    AtomicInteger looked = new AtomicInteger();
+    Supplier<String> late =
+        () -> {
+          throw violation("23505");
+        };
+    String found =
+        Once.of(
+            () -> looked.incrementAndGet() == 1 ? Optional.empty() : Optional.of("first"), late);
+    assertThat(found).isEqualTo("first");
+    assertThatThrownBy(() -> Once.of(Optional::<String>empty, late))
+        .isInstanceOf(DataIntegrityViolationException.class);
+    assertThat(Once.key(null)).isNull();
+    assertThat(Once.key("abcdef-0123")).isEqualTo("abcdef-0123");
+    assertThatThrownBy(() -> Once.key("short")).hasMessageContaining("8 to 64");
+  }
+}
