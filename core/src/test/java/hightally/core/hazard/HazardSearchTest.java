@@ -6,6 +6,7 @@ import hightally.core.Rigs;
 import hightally.core.airframe.Contact;
 import hightally.core.airframe.Motor;
 import hightally.core.channel.Channel;
+import hightally.core.channel.Output;
 import hightally.core.condition.Condition;
 import hightally.core.condition.ConditionKind;
 import hightally.core.mix.CurvePoint;
@@ -19,10 +20,13 @@ import hightally.core.power.FailsafeSetting;
 import hightally.core.power.FlightTimer;
 import hightally.core.power.Power;
 import hightally.core.power.ThrottleCurve;
+import hightally.core.quantity.Control;
 import hightally.core.response.Feel;
 import hightally.core.response.FeelSet;
 import hightally.core.response.Response;
 import hightally.core.setup.Setup;
+import hightally.core.signal.Moment;
+import hightally.core.signal.Positions;
 import hightally.core.signal.SignalPath;
 import java.util.ArrayList;
 import java.util.List;
@@ -209,11 +213,62 @@ class HazardSearchTest {
     assertThat(outcome.hazards()).extracting(Hazard::kind).contains(kind);
     Hazard found =
         outcome.hazards().stream().filter(one -> one.kind() == kind).findFirst().orElseThrow();
-    if (kind == HazardKind.MOTOR_STARTS) {
-      // The switch back from landing starts the motor at the stick's full power.
-      assertThat(found.words()).contains("from 0 % to 100 %");
-      assertThat(found.way()).contains("switch at position 3", "throttle at 100 %");
-      assertThat(found.moments()).hasSize(2);
+    assertThat(found.way()).as("the way there").startsWith(way(kind).toArray(String[]::new));
+    happens(found, SignalPath.of(planted(kind)));
+  }
+
+  /** Which switch, which stick: worked out by hand from what was planted. */
+  private static List<String> way(HazardKind kind) {
+    return switch (kind) {
+      case MOTOR_STARTS ->
+          List.of("switch at position 3", "throttle at 100 %", "then switch at position 1");
+      case CANNOT_STOP -> List.of("switch at position 3");
+      case RUNS_OUT -> List.of("switch at position 1", "roll full plus");
+      case PAIR_UNEQUAL -> List.of("switch at position 3");
+      case SURFACES_TOUCH -> List.of("switch at position 1", "roll full plus", "pitch full plus");
+      case CONTROL_DEAD -> List.of("switch at position 3");
+      default -> List.of();
+    };
+  }
+
+  /** The moments of a hazard, evaluated one by one: does it happen there? */
+  private static void happens(Hazard hazard, SignalPath path) {
+    List<Moment> moments = hazard.moments();
+    switch (hazard.kind()) {
+      case MOTOR_STARTS -> {
+        assertThat(hazard.words()).contains("from 0 % to 100 %");
+        assertThat(path.motorPower(moments.get(0))).isZero();
+        assertThat(path.motorPower(moments.get(1))).isEqualTo(1);
+        assertThat(moments.get(0).throttle()).isEqualTo(moments.get(1).throttle());
+      }
+      case CANNOT_STOP -> {
+        assertThat(moments.get(0).throttle()).isZero();
+        assertThat(path.motorPower(moments.get(0))).isEqualTo(0.3);
+      }
+      case RUNS_OUT -> {
+        Positions there = path.evaluate(moments.get(0));
+        int channel = path.channelBehind(path.indexOf(hazard.subject()));
+        Output output = path.output(channel);
+        double free = output.freePulse(there.commandPercent()[channel]);
+        assertThat(Math.abs(free - there.pulseMicroseconds()[channel])).isGreaterThan(1);
+      }
+      case PAIR_UNEQUAL -> {
+        double[] mm = path.evaluate(moments.get(0)).travelMm();
+        double apart = Math.abs(mm[path.indexOf("left")] - mm[path.indexOf("right")]);
+        assertThat(apart).isGreaterThan(path.setup().house().pairMm());
+      }
+      case SURFACES_TOUCH -> {
+        double[] mm = path.evaluate(moments.get(0)).travelMm();
+        Contact contact = path.setup().contacts().get(0);
+        assertThat(contact.touches(mm[path.indexOf("right")], mm[path.indexOf("left")])).isTrue();
+      }
+      case CONTROL_DEAD -> {
+        for (Control control : List.of(Control.ROLL, Control.PITCH)) {
+          double[] rest = path.evaluate(moments.get(0).with(control, 0)).travelMm();
+          assertThat(path.evaluate(moments.get(0).with(control, 1)).travelMm()).isEqualTo(rest);
+        }
+      }
+      default -> assertThat(moments).as("nothing moves").isEmpty();
     }
   }
 

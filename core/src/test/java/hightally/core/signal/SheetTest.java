@@ -32,16 +32,29 @@ class SheetTest {
     assertThat(sheet.mmPerTurn()).isCloseTo(1.67, within(1e-2));
   }
 
-  @Property
-  void theEndsOfTheCurveAreTheFullThrows(@ForAll long seed) {
+  /** Every point of a curve is where the surface goes with the stick there, and nothing else. */
+  @Property(tries = 100)
+  void aCurveIsWhatTheStickMovesAndItsEndsAreTheFullThrows(@ForAll long seed) {
     Setup setup = Rigs.random(seed);
-    for (SurfaceSheet sheet : SheetMaker.of(SignalPath.of(setup))) {
+    SignalPath path = SignalPath.of(setup);
+    int last = SheetMaker.CURVE_POINTS - 1;
+    for (SurfaceSheet sheet : SheetMaker.of(path)) {
+      int index = path.indexOf(sheet.surface());
       for (SurfaceSheet.ControlThrow one : sheet.controls()) {
         assertThat(one.curve()).hasSize(SheetMaker.CURVE_POINTS);
-        assertThat(one.curve().get(SheetMaker.CURVE_POINTS - 1)).isEqualTo(one.plusMm());
-        assertThat(one.curve().get(0)).isEqualTo(one.minusMm());
+        for (int i = 0; i <= last; i++) {
+          double mm = one.curve().get(i);
+          assertThat(mm)
+              .isCloseTo(travel(path, index, one.control(), 2.0 * i / last - 1), within(1e-9));
+        }
+        assertThat(travel(path, index, one.control(), 1)).isCloseTo(one.plusMm(), within(1e-9));
+        assertThat(travel(path, index, one.control(), -1)).isCloseTo(one.minusMm(), within(1e-9));
       }
     }
+  }
+
+  private static double travel(SignalPath path, int surface, Control control, double stick) {
+    return path.evaluate(Moment.centred(Trims.ZERO).with(control, stick)).travelMm()[surface];
   }
 
   @Property

@@ -4,7 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import hightally.core.Rigs;
+import hightally.core.airframe.Rod;
+import hightally.core.airframe.Surface;
+import hightally.core.linkage.FourBar;
+import hightally.core.linkage.Linkage;
 import hightally.core.phase.Trims;
+import hightally.core.response.Feel;
+import hightally.core.response.Response;
 import hightally.core.setup.Setup;
 import java.util.List;
 import net.jqwik.api.Example;
@@ -57,14 +63,48 @@ class TallyTest {
     }
   }
 
-  @Property
-  void aSurfaceNeverPassesWhereItsRodLocks(
-      @ForAll long seed, @ForAll @DoubleRange(min = -1, max = 1) double stick) {
-    SignalPath path = SignalPath.of(Rigs.random(seed));
-    Positions positions =
-        path.evaluate(new Moment(stick, stick, 0, 0, true, Trims.ZERO, List.of(), Readings.NORMAL));
-    for (double degrees : positions.surfaceDegrees()) {
-      assertThat(degrees).isBetween(-180.0, 180.0);
+  /** A long arm on a short horn: the rod is out of reach well before full stick. */
+  @Property(tries = 60)
+  void aSurfaceStaysWhereItsRodLocksHoweverFarTheServoGoesOn(
+      @ForAll @DoubleRange(min = 18, max = 26) double arm,
+      @ForAll @DoubleRange(min = 8, max = 12) double horn,
+      @ForAll boolean up) {
+    Setup plain = Rigs.plain();
+    Surface right = plain.surface("right").orElseThrow();
+    Linkage linkage = new Linkage(arm, horn, 150, 0, 0, false, true);
+    Setup setup =
+        plain
+            .withSurface(
+                right.withRod(
+                    new Rod(
+                        right.rod().driver(),
+                        right.rod().driverId(),
+                        linkage,
+                        right.rod().end(),
+                        0)))
+            .change()
+            .feel(new Feel(Response.even(150, 0), Response.even(150, 0), Response.even(150, 0)))
+            .done();
+    SignalPath path = SignalPath.of(setup);
+    int index = path.indexOf("right");
+    FourBar bar = FourBar.of(linkage);
+    double held = Double.NaN;
+    for (int i = 0; i <= 300; i++) {
+      double stick = (up ? 1 : -1) * i / 300.0;
+      Moment moment = new Moment(stick, stick, 0, 0, true, Trims.ZERO, List.of(), Readings.NORMAL);
+      Positions positions = path.evaluate(moment);
+      double pulse = positions.pulseMicroseconds()[path.channelBehind(index)];
+      double alone = bar.surfaceAngle(path.servoBehind(index).armDegrees(pulse));
+      double degrees = positions.surfaceDegrees()[index];
+      if (Double.isNaN(held) && !Double.isNaN(alone)) {
+        assertThat(degrees).isCloseTo(alone, within(1e-9));
+      } else if (Double.isNaN(held)) {
+        held = degrees;
+        assertThat(Double.isFinite(held)).isTrue();
+      } else {
+        assertThat(degrees).as("at stick " + stick).isEqualTo(held);
+      }
     }
+    assertThat(held).as("it did lock").isNotNaN();
   }
 }
