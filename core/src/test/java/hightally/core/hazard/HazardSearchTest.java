@@ -263,7 +263,7 @@ class HazardSearchTest {
         assertThat(contact.touches(mm[path.indexOf("right")], mm[path.indexOf("left")])).isTrue();
       }
       case CONTROL_DEAD -> {
-        Control dead = Control.named(hazard.subject());
+        Control dead = Control.ROLL;
         double[] rest = path.evaluate(moments.get(0).with(dead, 0)).travelMm();
         assertThat(path.evaluate(moments.get(0).with(dead, 1)).travelMm()).isEqualTo(rest);
       }
