@@ -8,6 +8,8 @@ export default defineConfig({
   test: {
     environment: "jsdom",
     setupFiles: ["src/test/browser.ts"],
+    // A shared machine may be slow; nothing here is a measurement.
+    testTimeout: 30_000,
     restoreMocks: true,
     unstubGlobals: true,
   },

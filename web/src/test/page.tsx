@@ -36,6 +36,15 @@ export interface Asked {
   headers: Headers;
 }
 
+/** What was sent, read where it is JSON. */
+function parsed(text: string): unknown {
+  try {
+    return JSON.parse(text) as unknown;
+  } catch {
+    return text === "" ? undefined : text;
+  }
+}
+
 type Reply = unknown | ((asked: Asked) => unknown);
 
 /** Stands in for the program: answers by method and path; a status stands in front of the body. */
@@ -47,7 +56,7 @@ export function program(replies: Record<string, Reply>): Asked[] {
     const one: Asked = {
       method: request.method,
       path: url.pathname + url.search,
-      body: text === "" ? undefined : (JSON.parse(text) as unknown),
+      body: parsed(text),
       headers: request.headers,
     };
     asked.push(one);

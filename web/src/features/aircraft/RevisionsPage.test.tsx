@@ -1,0 +1,141 @@
+import { screen, waitFor, within } from "@testing-library/react";
+import userEvent from "@testing-library/user-event";
+import { describe, expect, it } from "vitest";
+import type { Flight, RevisionHeader } from "@/api/queries";
+import { FlightsPage } from "@/features/flight/FlightsPage";
+import { answers, program, show, type Asked } from "@/test/page";
+import { RevisionsPage } from "./RevisionsPage";
+
+const header = (number: number, part: Partial<RevisionHeader> = {}): RevisionHeader => ({
+  number,
+  reason: `Change ${number}`,
+  fromAdjustment: false,
+  corrects: false,
+  trimsHoldSince: 1,
+  createdAt: "2026-09-05T10:00:00Z",
+  ...part,
+});
+
+const REPORT = {
+  flownOn: "2026-09-04",
+  wind: "CALM",
+  air: "SMOOTH",
+  field: "Long Meadow",
+  battery: "",
+  cgMm: 118,
+  remarks: "Wants a click",
+  goal: "",
+  trims: { roll: 3, pitch: 0, yaw: -1 },
+  throttlePercent: 50,
+  sure: "SURE",
+  turnsDiffer: false,
+  phases: [],
+} as const;
+
+const flight = (id: number, revisionNumber: number): Flight =>
+  ({ id, aircraftId: 1, revisionNumber, version: 0, report: REPORT }) as unknown as Flight;
+
+const all = Array.from({ length: 60 }, (_, i) => header(60 - i));
+
+function revisions({ path }: Asked) {
+  const query = new URLSearchParams(path.split("?")[1]);
+  const [page, size] = [Number(query.get("page")), Number(query.get("size"))];
+  return { items: all.slice(page * size, (page + 1) * size), total: all.length };
+}
+
+const standing = {
+  ...answers.standing,
+  newest: { ...answers.standing.newest, number: 60 },
+};
+
+const REPLIES = {
+  "GET /revisions": revisions,
+  "GET /revisions/60": { ...header(60), setup: answers.setup },
+  "GET /revisions/59": { ...header(59), setup: answers.setup },
+  "GET /revisions/58": { ...header(58), setup: { ...answers.setup, name: "Older" } },
+  "GET /flights": { items: [flight(9, 59)], total: 1 },
+  "POST /difference": { values: [], movements: [] },
+};
+
+describe("the revisions", () => {
+  it("come in parts, each with what it was flown with", async () => {
+    const asked = program(REPLIES);
+    const { container } = show(<RevisionsPage />, { standing });
+    expect(await screen.findByText("50 of 60")).toBeInTheDocument();
+    const flown = container.querySelector("[data-revision='59']") as HTMLElement;
+    await waitFor(() => expect(flown).toHaveTextContent("roll 3 clicks right, yaw 1 click left"));
+    expect(container.querySelector("[data-revision='60']")).toHaveTextContent("Not flown.");
+    await userEvent.click(screen.getByRole("button", { name: "Show more" }));
+    await waitFor(() => expect(container.querySelector("[data-revision='1']")).toBeInTheDocument());
+    const documents = asked.filter((one) => /revisions\/\d+$/.test(one.path));
+    expect(documents.map((one) => one.path).sort()).toEqual([
+      "/api/aircraft/1/revisions/59",
+      "/api/aircraft/1/revisions/60",
+    ]);
+  });
+
+  it("are restored as a new one of the old description", async () => {
+    const asked = program({
+      ...REPLIES,
+      "POST /revisions": ({ body }: Asked) => [201, { number: 61, ...(body as object) }],
+    });
+    const { container } = show(<RevisionsPage />, { standing });
+    await screen.findByText("50 of 60");
+    const old = container.querySelector("[data-revision='58']") as HTMLElement;
+    await userEvent.click(within(old).getByRole("button", { name: /Restore/ }));
+    await waitFor(() =>
+      expect(asked.some((one) => one.method === "POST" && one.path.endsWith("/revisions"))).toBe(
+        true,
+      ),
+    );
+    const sent = asked.find((one) => one.method === "POST" && one.path.endsWith("/revisions"));
+    expect(sent?.body).toMatchObject({
+      basedOn: 60,
+      reason: "Revision 58 restored",
+      setup: { name: "Older" },
+    });
+  });
+});
+
+describe("the log", () => {
+  const many = Array.from({ length: 70 }, (_, i) => flight(70 - i, 60));
+  const flights = ({ path }: Asked) => {
+    const query = new URLSearchParams(path.split("?")[1]);
+    const [page, size] = [Number(query.get("page")), Number(query.get("size"))];
+    return { items: many.slice(page * size, (page + 1) * size), total: many.length };
+  };
+
+  it("comes in parts, in words, with what was changed before each flight", async () => {
+    program({
+      ...REPLIES,
+      "GET /flights": flights,
+      "GET /settling": { reference: "flight", ready: false, series: [] },
+    });
+    show(<FlightsPage />, { standing });
+    expect(await screen.findByText("50 of 70")).toBeInTheDocument();
+    const first = screen.getAllByRole("article")[0] as HTMLElement;
+    expect(first).toHaveTextContent("3 clicks right");
+    expect(first).toHaveTextContent("at zero");
+    await waitFor(() => expect(first).toHaveTextContent("Changed before it: Change 60"));
+    await userEvent.click(screen.getByRole("button", { name: "Show more" }));
+    await waitFor(() => expect(screen.getAllByRole("article")).toHaveLength(70));
+  });
+
+  it("says what became of a file, row by row, and sends it as what it is", async () => {
+    const asked = program({
+      ...REPLIES,
+      "GET /flights": { items: [], total: 0 },
+      "POST /flights.csv": {
+        taken: 2,
+        problems: [{ row: 4, text: "…", reason: "roll_clicks is 2.5; it must be whole clicks." }],
+      },
+    });
+    show(<FlightsPage />, { standing });
+    const file = new File(['"flown_on"'], "flights.csv", { type: "text/csv" });
+    await userEvent.upload(await screen.findByLabelText("Bring in a CSV"), file);
+    expect(await screen.findByText("2 flights taken.")).toBeInTheDocument();
+    expect(screen.getByText("Row 4: roll_clicks is 2.5; it must be whole clicks.")).toBeVisible();
+    const sent = asked.find((one) => one.path.endsWith("/flights.csv"));
+    expect(sent?.headers.get("Content-Type")).toBe("text/csv");
+  });
+});

@@ -1,0 +1,162 @@
+import { screen, waitFor } from "@testing-library/react";
+import userEvent from "@testing-library/user-event";
+import { describe, expect, it } from "vitest";
+import type { OpenSetUp } from "@/api/rig";
+import type { Draft } from "@/domain/draft";
+import { program, show, type Asked } from "@/test/page";
+import { GuidedStep } from "./GuidedStep";
+import { SetUpPage } from "./SetUpPage";
+
+const step = (id: string, part: Partial<OpenSetUp["steps"][number]> = {}) => ({
+  id,
+  surface: "elevator",
+  title: `Step ${id}`,
+  instruction: "Look from behind.",
+  caution: "",
+  choices: [],
+  figures: [],
+  ...part,
+});
+
+const SETUP: OpenSetUp = {
+  school: "ROD_FIRST",
+  startedAt: "2026-09-05T10:00:00Z",
+  step: 1,
+  version: 4,
+  steps: [
+    step("harmless", {
+      surface: "",
+      caution: "A motor can start at any moment.",
+      choices: [{ id: "propeller-off", words: "Propeller taken off" }],
+    }),
+    step("travel/elevator", {
+      figures: [
+        { label: "Full up", unit: "mm", expected: 12, known: true },
+        { label: "Full down", unit: "mm", expected: 12, known: true },
+      ],
+    }),
+    step("direction/rudder/yaw", {
+      choices: [
+        { id: "right", words: "Went right" },
+        { id: "wrong", words: "Went left" },
+      ],
+    }),
+  ],
+  answers: [],
+  verdicts: [],
+};
+
+const at = (index: number, part: Partial<OpenSetUp> = {}): OpenSetUp => ({
+  ...SETUP,
+  step: index,
+  ...part,
+});
+
+const moved = ({ body }: Asked) => {
+  const { step: to } = body as { step: string };
+  return at(
+    SETUP.steps.findIndex((one) => one.id === to),
+    { version: 5 },
+  );
+};
+
+describe("a step of the bench set-up", () => {
+  it("shows what can hurt where it can, and keeps the choice that was picked", async () => {
+    const asked = program({ "PUT /bench-set-up": moved });
+    show(<GuidedStep open={at(0)} />);
+    expect(screen.getByRole("note")).toHaveTextContent("A motor can start at any moment.");
+    await userEvent.click(screen.getByRole("button", { name: "Propeller taken off" }));
+    await waitFor(() => expect(asked).toHaveLength(1));
+    expect(asked[0]?.body).toEqual({
+      version: 4,
+      step: "harmless",
+      answers: [{ step: "harmless", choice: "propeller-off", values: [] }],
+    });
+  });
+
+  it("takes figures with a comma or a point and sends them only when all are there", async () => {
+    const asked = program({ "PUT /bench-set-up": moved });
+    show(<GuidedStep open={at(1)} />);
+    expect(screen.getByText("Full up, expected 12.0 mm")).toBeInTheDocument();
+    const judge = screen.getByRole("button", { name: "Judge it" });
+    await userEvent.type(screen.getByLabelText(/Full up/), "11,5");
+    expect(judge).toBeDisabled();
+    await userEvent.type(screen.getByLabelText(/Full down/), "12.25");
+    await userEvent.click(judge);
+    await waitFor(() => expect(asked).toHaveLength(1));
+    expect(asked[0]?.body).toEqual({
+      version: 4,
+      step: "travel/elevator",
+      answers: [{ step: "travel/elevator", choice: "", values: [11.5, 12.25] }],
+    });
+  });
+
+  it("refuses what is no number and goes nowhere with it", async () => {
+    const asked = program({ "PUT /bench-set-up": moved });
+    show(<GuidedStep open={at(1)} />);
+    await userEvent.type(screen.getByLabelText(/Full up/), "twelve");
+    expect(screen.getByRole("alert")).toHaveTextContent("Numbers only.");
+    expect(screen.getByRole("button", { name: "Next" })).toBeDisabled();
+    await userEvent.tab();
+    expect(asked).toHaveLength(0);
+  });
+
+  it("keeps what was typed when the step is answered elsewhere meanwhile", async () => {
+    program({ "PUT /bench-set-up": [409, { detail: "This set-up has moved on." }] });
+    show(<GuidedStep open={at(1)} />);
+    await userEvent.type(screen.getByLabelText(/Full up/), "11.5");
+    await userEvent.type(screen.getByLabelText(/Full down/), "12");
+    await userEvent.click(screen.getByRole("button", { name: "Judge it" }));
+    expect(await screen.findByText("This set-up has moved on.")).toBeInTheDocument();
+    expect(screen.getByLabelText(/Full up/)).toHaveValue("11.5");
+  });
+
+  it("says what an answer means and makes its mend in the draft", async () => {
+    program({});
+    const drafts: Draft[] = [];
+    const verdict = {
+      step: "direction/rudder/yaw",
+      agrees: false,
+      asks: false,
+      words: "Wrong in every command: reverse this servo.",
+      mends: [
+        {
+          words: "Channel 5: reversed",
+          edits: [
+            { path: ["channels", "3", "reversed"], value: true },
+            { path: ["servos", "2", "pullsOnIncrease"], value: true },
+          ],
+        },
+      ],
+      seats: [],
+    };
+    show(<GuidedStep open={at(2, { verdicts: [verdict] })} />, {
+      onDraft: (draft) => drafts.push(draft),
+    });
+    expect(screen.getByRole("status")).toHaveTextContent("reverse this servo");
+    await userEvent.click(screen.getByRole("button", { name: "Channel 5: reversed" }));
+    const made = drafts.at(-1);
+    expect(made?.present.channels[3]?.reversed).toBe(true);
+    expect(made?.present.servos[2]?.pullsOnIncrease).toBe(true);
+    expect(made?.past, "one change, taken back by one undo").toHaveLength(1);
+  });
+
+  it("begins by the school that was chosen and puts the focus on its first step", async () => {
+    let begun: unknown;
+    program({
+      "GET /bench-set-up": () => (begun === undefined ? [204, null] : at(0)),
+      "POST /bench-set-up": ({ body }: Asked) => {
+        begun = body;
+        return [201, at(0)];
+      },
+      "GET /measurements": [],
+    });
+    show(<SetUpPage />);
+    await userEvent.click(await screen.findByLabelText("How do you centre?"));
+    await userEvent.click(screen.getByRole("option", { name: /sub-trim squares the arm/ }));
+    await userEvent.click(screen.getByRole("button", { name: "Begin" }));
+    const title = await screen.findByRole("heading", { name: "Step harmless" });
+    await waitFor(() => expect(title).toHaveFocus());
+    expect(begun).toEqual({ school: "SUB_TRIM_FIRST" });
+  });
+});
