@@ -12,6 +12,8 @@ import type { ChartProps, Line } from "./chart";
 import { BOTTOM, DASHES, INKS, LEFT, RIGHT, TOP } from "./chart-look";
 
 const TEXT = { fill: "var(--soft)", fontSize: 12 };
+/** Keeps words readable where a line runs through them. */
+const HALO = { stroke: "var(--sheet)", strokeWidth: 4, paintOrder: "stroke" };
 const FIRST = { width: 480, height: 200 };
 
 const figure = (value: number) =>
@@ -67,7 +69,7 @@ export default memo(function Paper({ lines, xLabel, yLabel, marks, breaks, ...at
         <ReferenceLine
           y={y1}
           stroke="none"
-          label={{ value: yLabel, position: "insideTopLeft", ...TEXT }}
+          label={{ value: yLabel, position: "insideTopLeft", ...TEXT, ...HALO }}
         />
         {lines.map((line, i) => (
           <Drawn

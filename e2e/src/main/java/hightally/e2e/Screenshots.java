@@ -94,7 +94,7 @@ public final class Screenshots {
     click(page, "Everything once", 1);
     Browser.choose(page.getByLabel("Compare with"), "1");
     click(page, "Compare", 1);
-    page.locator("[data-mark]").first().waitFor();
+    page.locator("[data-marks]:not([data-marks='0'])").first().waitFor();
     click(page, "Play", 1);
     page.waitForTimeout(1100);
     save(page, "scene");
