@@ -50,7 +50,6 @@ class ApiDescription {
   @SuppressWarnings("rawtypes") // The library's own model says no more.
   OpenApiCustomizer everythingWrittenIsThere() {
     return api -> {
-      api.setServers(List.of());
       Map<String, Schema> schemas = api.getComponents().getSchemas();
       schemas.forEach((name, schema) -> require(name, schema));
       schemas.put("Violation", violation());

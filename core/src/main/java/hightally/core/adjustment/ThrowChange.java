@@ -10,7 +10,7 @@ import hightally.core.quantity.Absentable;
  * @param minusBefore travel at -100 %, mm
  * @param minusAfter the same with the new rod
  * @param channel number of its channel
- * @param endpointLow that would restore the old travels, percent; NaN if the linkage cannot
+ * @param endpointLow that would restore the old travels, percent; null where the linkage cannot
  * @param endpointHigh likewise
  */
 public record ThrowChange(

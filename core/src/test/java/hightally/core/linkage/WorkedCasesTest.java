@@ -1,29 +1,25 @@
 package hightally.core.linkage;
 
+import static hightally.core.WorkedCases.bar;
+import static hightally.core.WorkedCases.close;
+import static hightally.core.WorkedCases.end;
+import static hightally.core.WorkedCases.of;
+import static hightally.core.WorkedCases.or;
+import static hightally.core.WorkedCases.output;
+import static hightally.core.WorkedCases.servo;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.ObjectMapper;
 import hightally.core.airframe.Servo;
 import hightally.core.channel.Output;
-import hightally.core.channel.SubTrimMode;
 import java.io.IOException;
-import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 
 /** Cases worked out independently of this program, held against the linkage itself. */
 class WorkedCasesTest {
-  private static List<JsonNode> of(String kind) throws IOException {
-    Path file = Path.of("../app/src/test/resources/cases", kind + ".json");
-    List<JsonNode> cases = new ArrayList<>();
-    new ObjectMapper().readTree(file.toFile()).forEach(cases::add);
-    return cases;
-  }
-
   static List<JsonNode> linkages() throws IOException {
     return of("linkage");
   }
@@ -34,32 +30,6 @@ class WorkedCasesTest {
 
   static List<JsonNode> seats() throws IOException {
     return of("armSeating");
-  }
-
-  private static double or(JsonNode given, String field, double otherwise) {
-    return given.path(field).asDouble(otherwise);
-  }
-
-  private static FourBar bar(JsonNode given) {
-    JsonNode linkage = given.get("linkage");
-    return FourBar.of(
-        new Linkage(
-            linkage.get("armRadius").asDouble(),
-            linkage.get("hornRadius").asDouble(),
-            linkage.get("rodLength").asDouble(),
-            or(linkage, "armLean", 0),
-            or(linkage, "hornLean", 0),
-            linkage.path("opposite").asBoolean(),
-            linkage.path("pushRaises").asBoolean()));
-  }
-
-  private static void close(String what, JsonNode expected, double found, JsonNode one) {
-    if (expected.isNull()) {
-      assertThat(Double.isFinite(found)).as(what + " is locked").isFalse();
-    } else {
-      double tolerance = one.get("tolerance").asDouble() * Math.max(1, Math.abs(found));
-      assertThat(found).as(what).isCloseTo(expected.asDouble(), within(tolerance));
-    }
   }
 
   @ParameterizedTest
@@ -89,11 +59,7 @@ class WorkedCasesTest {
   void aTrimCarriedOverIntoARod(JsonNode one) {
     JsonNode given = one.get("given");
     JsonNode expect = one.get("expect");
-    JsonNode end = given.get("rodEnd");
-    RodEndKind kind = RodEndKind.valueOf(end.get("kind").asText());
-    RodEnd rodEnd =
-        new RodEnd(
-            kind, end.has("pitch") ? end.get("pitch").asDouble() : end.get("step").asDouble());
+    RodEnd rodEnd = end(given.get("rodEnd"));
     Output output = output(given.get("output"));
     Servo servo = servo(given.get("servo"));
     double neutral = or(given, "neutralCommand", 0);
@@ -120,36 +86,6 @@ class WorkedCasesTest {
     double slope = output.slope(neutral) * servo.slope();
     double left = found.driverLeftDegrees() / slope;
     close("trimLeftCommand", expect.get("trimLeftCommand"), left, one);
-  }
-
-  private static Output output(JsonNode given) {
-    return new Output(
-        given.get("pulsePer100").asDouble(),
-        or(given, "centre", 1500),
-        given.path("reversed").asBoolean(),
-        or(given, "subTrim", 0),
-        SubTrimMode.valueOf(given.path("subTrimMode").asText("SHIFT")),
-        or(given, "endpointLow", 100),
-        or(given, "endpointHigh", 100),
-        or(given, "limitLow", 900),
-        or(given, "limitHigh", 2100),
-        or(given, "commandLimit", 150));
-  }
-
-  private static Servo servo(JsonNode given) {
-    return new Servo(
-        "s",
-        "s",
-        1,
-        given.get("degreesPerMicrosecond").asDouble(),
-        or(given, "centrePulse", 1500),
-        or(given, "maxAngle", 90),
-        given.path("pullsOnIncrease").asBoolean(),
-        or(given, "armOffset", 0),
-        20,
-        new ArmSeating(25, 4),
-        List.of(),
-        250);
   }
 
   @ParameterizedTest

@@ -1,0 +1,119 @@
+package hightally.core.adjustment;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import hightally.core.Rigs;
+import hightally.core.adjustment.RulerCheck.GaugeReading;
+import hightally.core.airframe.Surface;
+import hightally.core.quantity.InvalidInputException;
+import hightally.core.setup.Setup;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** A ruler good to 0.5 mm, a click of 0.5 %, a horn of 12 mm, a chord of 50 mm. */
+class RulerCheckTest {
+  private static final Setup SETUP = Rigs.plain();
+  private static final Surface LEFT = SETUP.surface("left").orElseThrow();
+
+  private static RulerCheck read(double computed, double measured) {
+    return RulerCheck.of(SETUP, LEFT, computed, new GaugeReading(measured));
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "1, 1.5, 0.5, true", // the ruler's own error is the larger one
+    "1, 0.45, 0.5, false",
+    "4, 5, 1, true", // a quarter is the larger one
+    "4, 5.01, 1, false",
+    "-4, -3, 1, true",
+    "-4, -2.9, 1, false",
+    "0.2, -0.2, 0.5, true" // both within nothing
+  })
+  void theyAgreeWithinTheRulerOrAQuarter(
+      double computed, double measured, double tolerance, boolean agree) {
+    RulerCheck found = read(computed, measured);
+    assertThat(found.computedMm()).isEqualTo(computed);
+    assertThat(found.measuredMm()).isEqualTo(measured);
+    assertThat(found.toleranceMm()).isCloseTo(tolerance, within(1e-12));
+    assertThat(found.agree()).isEqualTo(agree);
+    assertThat(found.explanations().isEmpty()).isEqualTo(agree);
+  }
+
+  @Test
+  void theOtherWayRoundIsSaidFirst() {
+    assertThat(read(4, -3).explanations().get(0)).contains("opposite signs");
+    assertThat(read(-4, 3).explanations().get(0)).contains("opposite signs");
+    assertThat(read(4, 0).explanations().get(0)).doesNotContain("opposite signs");
+    assertThat(read(-4, -2.9).explanations()).noneMatch(one -> one.contains("opposite signs"));
+  }
+
+  @Test
+  void almostNothingIsALooseHornOrNoTrim() {
+    assertThat(read(4, 0.4).explanations()).anyMatch(one -> one.contains("almost nothing"));
+    assertThat(read(4, 0.5).explanations()).noneMatch(one -> one.contains("almost nothing"));
+    assertThat(read(-4, -0.4).explanations()).anyMatch(one -> one.contains("almost nothing"));
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "4, 8, twice, 1.00",
+    "4, 7.1, twice, 0.89",
+    "4, 8.9, twice, 1.11",
+    "4, 2, half, 0.25",
+    "4, 1.6, half, 0.20",
+    "4, 2.4, half, 0.30",
+    "-4, -8, twice, 1.00"
+  })
+  void twiceOrHalfIsTheClick(double computed, double measured, String word, String step) {
+    assertThat(read(computed, measured).explanations())
+        .anyMatch(
+            one ->
+                one.startsWith("Almost exactly " + word)
+                    && one.contains("probably " + step + " %, not 0.50 %"));
+  }
+
+  @ParameterizedTest
+  @CsvSource({"4, 6", "4, 7", "4, 9", "4, 2.5", "4, 1.5", "4, 0"})
+  void neitherTwiceNorHalfIsNotCalledSo(double computed, double measured) {
+    assertThat(read(computed, measured).explanations())
+        .noneMatch(one -> one.startsWith("Almost exactly"));
+  }
+
+  @Test
+  void whatWouldExplainItInNumbers() {
+    // 6 mm where 4 was computed: half as much again. A click of 0.75 %, a horn of 12 / 1.5 = 8 mm,
+    // or 75 mm behind the hinge.
+    assertThat(read(4, 6).explanations())
+        .anyMatch(one -> one.contains("click of 0.75 % instead of 0.50 %"))
+        .anyMatch(one -> one.contains("horn radius of 8.0 mm instead of 12.0 mm"))
+        .anyMatch(one -> one.contains("75 mm behind the hinge line instead of 50 mm"));
+  }
+
+  @ParameterizedTest
+  @CsvSource({"4, 6, 8", "4, 8, 6", "4, 2, 24", "-4, -6, 8"})
+  void aRulerBelievedIsAnotherLeverArm(double computed, double measured, double hornMm) {
+    Setup believed = read(computed, measured).believed(SETUP, LEFT);
+    assertThat(believed.surface("left").orElseThrow().rod().linkage().hornRadiusMm())
+        .isCloseTo(hornMm, within(1e-9));
+    assertThat(believed.surface("right")).isEqualTo(SETUP.surface("right"));
+  }
+
+  @ParameterizedTest
+  @CsvSource({"4, 1.9", "4, 8.1", "4, -4", "0, 3", "0, 0"})
+  void whatIsBeyondBeliefIsRefused(double computed, double measured) {
+    RulerCheck check = read(computed, measured);
+    assertThatThrownBy(() -> check.believed(SETUP, LEFT))
+        .isInstanceOf(InvalidInputException.class)
+        .hasMessageContaining("between half and twice");
+  }
+
+  @Test
+  void aReadingNoRulerHasIsRefused() {
+    assertThatThrownBy(() -> read(1, 301))
+        .isInstanceOf(InvalidInputException.class)
+        .hasMessageContaining("-300 to 300 mm");
+  }
+}
