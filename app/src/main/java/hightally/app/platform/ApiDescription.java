@@ -10,6 +10,7 @@ import io.swagger.v3.oas.models.media.MediaType;
 import io.swagger.v3.oas.models.media.Schema;
 import io.swagger.v3.oas.models.media.StringSchema;
 import io.swagger.v3.oas.models.responses.ApiResponse;
+import io.swagger.v3.oas.models.servers.Server;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -26,6 +27,8 @@ class ApiDescription {
   @Bean
   OpenAPI description() {
     return new OpenAPI()
+        // One that is always the same; otherwise whoever asked first would stand here.
+        .servers(List.of(new Server().url("/").description("where this was read")))
         .info(
             new Info()
                 .title("High Tally")

@@ -31,6 +31,7 @@ class PublishedFilesTest extends Pilot {
         API,
         new ObjectMapper().writerWithDefaultPrettyPrinter().writeValueAsString(described) + "\n");
     assertThat(json.readTree(Files.readString(API))).isEqualTo(described);
+    assertThat(get("/api/openapi").json()).as("asked again").isEqualTo(described);
   }
 
   @Test
