@@ -56,7 +56,7 @@ class PhasesAfterTest {
     return SignalPath.of(setup).evaluateTrimmed(reading.rest(), phase, trims).travelMm();
   }
 
-  @Property
+  @Property(tries = 100)
   void theErrorsSaidAreThoseOfTheSetupThatResults(
       @ForAll long seed,
       @ForAll @IntRange(min = -14, max = 14) int roll,
@@ -84,7 +84,7 @@ class PhasesAfterTest {
     }
   }
 
-  @Property
+  @Property(tries = 40)
   void presetsBringEverySurfaceAtAServoBackToATenthOfAPercent(
       @ForAll long seed,
       @ForAll @IntRange(min = -14, max = 14) int pitch,
@@ -137,7 +137,7 @@ class PhasesAfterTest {
         "flight", List.of(FlownTrims.reading("flight", trims)), true, List.of(Control.values()));
   }
 
-  @Property(tries = 300)
+  @Property(tries = 150)
   void theEndpointsNamedBringTheOldThrowBack(
       @ForAll long seed, @ForAll @IntRange(min = -40, max = 40) int pitch) {
     Setup setup = Rigs.random(seed);

@@ -73,7 +73,7 @@ class WorkOrderTest {
     assertThat(of(plan(0, 12), Kind.CHECK).get(0).detail()).contains("within 0.3 mm");
   }
 
-  @Property
+  @Property(tries = 100)
   void theLastStepsSayWhatTheTransmitterShallShow(
       @ForAll @IntRange(min = -30, max = 30) int roll,
       @ForAll @IntRange(min = -30, max = 30) int pitch) {
@@ -181,7 +181,7 @@ class WorkOrderTest {
     assertThat(plan.onto(setup, now).phases().get(0)).isEqualTo(added);
   }
 
-  @Property
+  @Property(tries = 150)
   void aTrimLeftInPercentWouldTakeTheErrorOut(
       @ForAll long seed, @ForAll @IntRange(min = -20, max = 20) int pitch) {
     Setup setup = Rigs.random(seed);
