@@ -1,4 +1,4 @@
-import { useEffect, useRef } from "react";
+import { useEffect, useRef, type RefObject } from "react";
 
 /** The part of the page that changes with its address. */
 export const MAIN = "main";
@@ -19,4 +19,13 @@ export function useFocusOn<E extends HTMLElement>(value: unknown) {
     }
   }, [value]);
   return element;
+}
+
+/** Puts the focus on an element that came up in place of what had it: a start, a dialog. */
+export function useFocusIfLost(element: RefObject<HTMLElement | null>): void {
+  useEffect(() => {
+    if (document.activeElement === document.body) {
+      element.current?.focus({ preventScroll: true });
+    }
+  }, [element]);
 }

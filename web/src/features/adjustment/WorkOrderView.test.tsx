@@ -21,6 +21,20 @@ describe("a step of the work", () => {
     }
   });
 
+  it("has the focus where the start button was, and takes it from nobody", () => {
+    program({});
+    const shown = show(<WorkOrderView open={at(0)} />);
+    expect(screen.getByRole("heading", { level: 2 })).toHaveFocus();
+    shown.unmount();
+    show(
+      <>
+        <input aria-label="Held" ref={(one) => one?.focus()} />
+        <WorkOrderView open={at(0)} />
+      </>,
+    );
+    expect(screen.getByRole("textbox", { name: "Held" })).toHaveFocus();
+  });
+
   it("goes on by button and by key, naming the version the pilot saw", async () => {
     const asked = program({ "PUT /adjustment": moved });
     show(<WorkOrderView open={at(1)} />);

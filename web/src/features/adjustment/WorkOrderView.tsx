@@ -4,7 +4,7 @@ import { VerifyPanel } from "./VerifyPanel";
 import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { Caution } from "@/ui/card";
-import { useFocusOn } from "@/ui/focus";
+import { useFocusIfLost, useFocusOn } from "@/ui/focus";
 import { Failure } from "@/ui/message";
 import { PartDone } from "@/ui/part-done";
 import { useStepKeys } from "@/ui/shortcuts";
@@ -29,6 +29,7 @@ export function WorkOrderView({ open }: { open: OpenAdjustment }) {
   };
   useStepKeys({ busy, next: () => go(open.step + 1), back: () => go(open.step - 1) });
   const heading = useFocusOn<HTMLHeadingElement>(open.step);
+  useFocusIfLost(heading);
   if (step === undefined) {
     return null;
   }
