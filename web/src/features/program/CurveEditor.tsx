@@ -46,7 +46,7 @@ export function CurveEditor({ points, label, onPoints }: Props) {
       <svg
         ref={svg}
         viewBox={`0 0 ${W} ${H}`}
-        className="mm-paper w-full touch-none rounded-card border border-line"
+        className="mm-paper w-full touch-none overflow-visible rounded-card border border-line"
         role="group"
         aria-label={label}
       >

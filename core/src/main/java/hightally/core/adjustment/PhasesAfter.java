@@ -5,8 +5,8 @@ import hightally.core.airframe.DriverKind;
 import hightally.core.airframe.Surface;
 import hightally.core.channel.Channel;
 import hightally.core.channel.SubTrimMode;
+import hightally.core.channel.Transmitter;
 import hightally.core.flight.PhaseReading;
-import hightally.core.linkage.FourBar;
 import hightally.core.phase.Phase;
 import hightally.core.phase.Preset;
 import hightally.core.phase.Trims;
@@ -20,6 +20,7 @@ import java.util.List;
 /** Every phase with new rods: its clicks, what is left, the throws, and the setup that results. */
 final class PhasesAfter {
   private static final double NOTHING_MM = 0.05;
+  private static final double ROUNDING = 1e-6;
 
   private final SignalPath before;
   private final SignalPath rods;
@@ -176,13 +177,16 @@ final class PhasesAfter {
     return path.ofCommands(commands(path, surface, command)).travelMm()[surface];
   }
 
-  /** The endpoint with which a full command brings the old angle with the new rod. */
+  /**
+   * The endpoint with which a full command brings the old angle with the new rod; NaN where the
+   * linkage, the servo's stop or the transmitter's limits are in the way.
+   */
   private double endpoint(int surface, Channel channel, double command) {
     double[] commands = commands(before, surface, command);
     double angle = before.ofCommands(commands).surfaceDegrees()[surface];
     double near = before.ofCommands(commands).armDegrees()[before.servoIndexBehind(surface)];
-    FourBar bar = rods.bar(surface);
-    double pulse = before.servoBehind(surface).pulseFor(bar.armFor(angle, near));
+    double arm = rods.bar(surface).armFor(angle, near);
+    double pulse = before.servoBehind(surface).pulseFor(arm);
     double subTrim = channel.subTrimMicroseconds();
     double offset = pulse - setup.transmitter().centreMicroseconds() - subTrim;
     boolean high = channel.reversed() ? command < 0 : command > 0;
@@ -191,7 +195,18 @@ final class PhasesAfter {
             ? (high ? subTrim : -subTrim)
             : 0;
     double reach = (high ? offset : -offset) + fixed;
-    return 100 * reach / setup.transmitter().microsecondsPer100();
+    double endpoint = 100 * reach / setup.transmitter().microsecondsPer100();
+    boolean brings = Math.abs(rods.bar(surface).surfaceAngle(arm) - angle) < ROUNDING;
+    return brings && reachable(surface, arm, pulse, endpoint) ? endpoint : Double.NaN;
+  }
+
+  private boolean reachable(int surface, double arm, double pulse, double endpoint) {
+    Transmitter limits = setup.transmitter();
+    return Math.abs(before.servoBehind(surface).armDegrees(pulse) - arm) < ROUNDING
+        && pulse >= limits.shortestMicroseconds()
+        && pulse <= limits.longestMicroseconds()
+        && endpoint >= 0
+        && endpoint <= limits.endpointLimitPercent();
   }
 
   /** Rods turned, clicks as they come out: common ones from the reference, own ones per phase. */

@@ -10,7 +10,8 @@ import hightally.core.quantity.Absentable;
  * @param minusBefore travel at -100 %, mm
  * @param minusAfter the same with the new rod
  * @param channel number of its channel
- * @param endpointLow that would restore the old travels, percent; null where the linkage cannot
+ * @param endpointLow that would restore the old travels, percent; null where nothing the
+ *     transmitter or the servo can do does
  * @param endpointHigh likewise
  */
 public record ThrowChange(
