@@ -56,7 +56,7 @@ class PhasesAfterTest {
     return SignalPath.of(setup).evaluateTrimmed(reading.rest(), phase, trims).travelMm();
   }
 
-  @Property(tries = 1500)
+  @Property(tries = 100)
   void theErrorsSaidAreThoseOfTheSetupThatResults(
       @ForAll long seed,
       @ForAll @IntRange(min = -14, max = 14) int roll,
