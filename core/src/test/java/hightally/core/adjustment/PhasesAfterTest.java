@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import hightally.core.Rigs;
 import hightally.core.airframe.Surface;
+import hightally.core.channel.Channel;
 import hightally.core.flight.PhaseReading;
 import hightally.core.phase.Phase;
 import hightally.core.phase.Preset;
@@ -196,6 +197,62 @@ class PhasesAfterTest {
       assertThat(full(entered, i, 100)).isCloseTo(up, within(1e-6));
       assertThat(full(entered, i, -100)).isCloseTo(down, within(1e-6));
     }
+  }
+
+  @Example
+  void anEndpointNotNamedIsNotToBeFoundByTryingThemAll() {
+    int named = 0;
+    int not = 0;
+    for (long seed = 0; seed < 40; seed++) {
+      Setup setup = Rigs.random(seed);
+      SignalPath before = SignalPath.of(setup);
+      AdjustmentPlan plan =
+          AdjustmentPlanner.plan(setup, new Trims(0, seed % 2 == 0 ? 14 : -14, 0));
+      for (ThrowChange said : plan.throwChanges()) {
+        int i = before.indexOf(said.surface());
+        boolean reversed = setup.channel(said.channel()).orElseThrow().reversed();
+        for (boolean high : new boolean[] {true, false}) {
+          double command = high == reversed ? -100 : 100;
+          double wanted = full(before, i, command);
+          if ((high ? said.endpointHigh() : said.endpointLow()) != null) {
+            named++;
+          } else if (Double.isFinite(wanted)) {
+            not++;
+            assertThat(found(plan.after(), said.channel(), i, high, command, wanted)).isFalse();
+          }
+        }
+      }
+    }
+    assertThat(named).isGreaterThan(100).isGreaterThan(4 * not);
+  }
+
+  /** Whether some endpoint from 0 to 200 % makes a full command reach a travel. */
+  private static boolean found(
+      Setup setup, int channel, int surface, boolean high, double command, double wanted) {
+    double last = Double.NaN;
+    for (double percent = 0; percent <= 200; percent++) {
+      double now = full(entered(setup, channel, high, percent), surface, command) - wanted;
+      if (last * now < 0 && Math.abs(last - now) < 2) {
+        return true;
+      }
+      last = now;
+    }
+    return false;
+  }
+
+  private static SignalPath entered(Setup setup, int channel, boolean high, double percent) {
+    return SignalPath.of(
+        setup
+            .change()
+            .channels(
+                setup.channels().stream()
+                    .map(one -> one.number() == channel ? at(one, high, percent) : one)
+                    .toList())
+            .done());
+  }
+
+  private static Channel at(Channel channel, boolean high, double percent) {
+    return high ? channel.withHigh(percent) : channel.withLow(percent);
   }
 
   private static double full(SignalPath path, int surface, double command) {
