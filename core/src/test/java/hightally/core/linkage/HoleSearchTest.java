@@ -49,6 +49,36 @@ class HoleSearchTest {
     }
   }
 
+  /** A degree of arm is 11.11 µs, so 100 % are 45°; a degree of surface is 0.8727 mm at 50 mm. */
+  @Property(tries = 100)
+  void whatAChoiceIsWorthIsAsDocumented(
+      @ForAll @DoubleRange(min = 5, max = 25) double plus,
+      @ForAll @DoubleRange(min = 5, max = 25) double minus,
+      @ForAll @DoubleRange(min = -180, max = 180) double offSquare,
+      @ForAll @DoubleRange(min = -12, max = 12) double hornLean) {
+    for (RigChoice choice : HoleSearch.best(wish(plus, minus, offSquare, hornLean), 8)) {
+      FourBar bar = FourBar.of(choice.linkage());
+      double gain = Math.abs(bar.surfaceAngle(0.001) - bar.surfaceAngle(-0.001)) / 0.002;
+      double slop = Math.abs(0.8726646 * bar.withRod(bar.rodLengthMm() + 0.1).surfaceAngle(0));
+      UsableRange range = RangeSearch.of(bar);
+      double up = bar.armFor(Math.toDegrees(Math.asin(plus / 50)), 0);
+      double down = bar.armFor(Math.toDegrees(Math.asin(-minus / 50)), 0);
+      double margin = Math.min(Math.min(up, down) - range.from(), range.to() - Math.max(up, down));
+      double apart = Math.abs(Math.abs(up) - Math.abs(down) * plus / minus) / 0.45;
+      double cost =
+          slop / 0.1
+              + 0.8726646 * gain * 0.09 / 0.02
+              + apart / 10
+              + (margin < 25 ? (25 - margin) / 5 : 0)
+              + Math.abs(choice.linkage().armLeanDegrees()) / 2;
+      assertThat(choice.torqueNewtonCentimetres()).isCloseTo(25 / gain, within(1e-3));
+      assertThat(choice.mmPerMicrosecond()).isCloseTo(0.8726646 * gain * 0.09, within(1e-5));
+      assertThat(choice.slopMm()).isCloseTo(slop, within(1e-6));
+      assertThat(choice.marginDegrees()).isCloseTo(margin, within(1e-6));
+      assertThat(choice.cost()).isCloseTo(cost, within(1e-3));
+    }
+  }
+
   @Property
   void theArmIsSeatedWithinHalfTheFinestStepWhenNothingElseSpeaksAgainstIt(
       @ForAll @DoubleRange(min = -180, max = 180) double offSquare) {
