@@ -238,7 +238,9 @@ export function useChange<V, T>(change: (value: V) => Promise<T>) {
  * The key of a request under way: the same until it has been answered, so that pressing the button
  * again, or trying again after a lost answer, does the work once.
  */
-function useOnce<V, T>(send: (value: V, header: { "Idempotency-Key": string }) => Promise<T>) {
+export function useOnce<V, T>(
+  send: (value: V, header: { "Idempotency-Key": string }) => Promise<T>,
+) {
   const underWay = useRef<{ text: string; key: string }>(undefined);
   return useChange(async (value: V) => {
     const text = JSON.stringify(value);

@@ -1,6 +1,6 @@
 import { keepPreviousData, useMutation, useQuery } from "@tanstack/react-query";
 import { answered, api, type Schemas } from "./client";
-import { useChange, type Setup } from "./queries";
+import { useChange, useOnce, type Setup } from "./queries";
 
 export type Proposed = Schemas["Proposed"];
 export type Moved = Schemas["Moved"];
@@ -98,8 +98,13 @@ export const usePartChanges = (aircraftId: number) =>
   });
 
 export const useNoteChange = (aircraftId: number) =>
-  useChange((body: Schemas["PartChange"]) =>
-    answered(api.POST("/api/aircraft/{aircraftId}/part-changes", { ...of(aircraftId), body })),
+  useOnce((body: Schemas["PartChange"], header) =>
+    answered(
+      api.POST("/api/aircraft/{aircraftId}/part-changes", {
+        params: { path: { aircraftId }, header },
+        body,
+      }),
+    ),
   );
 
 export const useMarkCheck = (aircraftId: number) =>
