@@ -11,7 +11,6 @@ import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import java.nio.charset.StandardCharsets;
-import java.util.Optional;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -57,9 +56,7 @@ class RevisionController {
     Validation.check(added);
     String once = Once.key(key);
     return new Added(
-        Once.of(
-            () -> once == null ? Optional.empty() : hangar.addedBy(once),
-            () -> hangar.add(added.setup(), added.reason(), once)));
+        Once.of(once, hangar::addedBy, () -> hangar.add(added.setup(), added.reason(), once)));
   }
 
   @GetMapping("/{id}/revisions")

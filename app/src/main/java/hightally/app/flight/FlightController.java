@@ -4,7 +4,6 @@ import hightally.app.platform.Once;
 import hightally.app.platform.Page;
 import hightally.core.flight.FlightReport;
 import io.swagger.v3.oas.annotations.Operation;
-import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -57,7 +56,8 @@ class FlightController {
       @RequestBody NewFlight flight) {
     String once = Once.key(key);
     return Once.of(
-        () -> once == null ? Optional.empty() : log.notedBy(aircraftId, once),
+        once,
+        made -> log.notedBy(aircraftId, made),
         () -> log.add(aircraftId, flight.revisionNumber(), flight.report(), once));
   }
 

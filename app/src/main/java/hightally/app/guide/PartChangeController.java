@@ -4,7 +4,6 @@ import hightally.app.platform.Once;
 import hightally.core.guide.PartChange;
 import io.swagger.v3.oas.annotations.Operation;
 import java.util.List;
-import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -44,7 +43,8 @@ class PartChangeController {
       @RequestBody PartChange change) {
     String once = Once.key(key);
     return Once.of(
-        () -> once == null ? Optional.empty() : changes.notedBy(aircraftId, once),
+        once,
+        made -> changes.notedBy(aircraftId, made),
         () -> changes.note(aircraftId, change, once));
   }
 

@@ -2,6 +2,7 @@ package hightally.app.platform;
 
 import hightally.core.quantity.InvalidInputException;
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.regex.Pattern;
 import org.springframework.dao.DataIntegrityViolationException;
@@ -30,18 +31,22 @@ public final class Once {
   /**
    * What came of the request before, or what comes of it now.
    *
-   * @param before finds what it made
+   * @param key as checked; without one the work is simply done
+   * @param before finds what that key made
    * @param now does it; whoever comes second at the same moment fails on a unique constraint
    */
-  public static <T> T of(Supplier<Optional<T>> before, Supplier<T> now) {
-    Optional<T> made = before.get();
+  public static <T> T of(String key, Function<String, Optional<T>> before, Supplier<T> now) {
+    if (key == null) {
+      return now.get();
+    }
+    Optional<T> made = before.apply(key);
     if (made.isPresent()) {
       return made.get();
     }
     try {
       return now.get();
     } catch (DataIntegrityViolationException e) {
-      return before.get().orElseThrow(() -> e);
+      return before.apply(key).orElseThrow(() -> e);
     }
   }
 }

@@ -137,9 +137,11 @@ class FailuresTest {
           done.incrementAndGet();
           return "made";
         };
-    assertThat(Once.of(() -> Optional.of("before"), work)).isEqualTo("before");
+    assertThat(Once.of("key", key -> Optional.of("before"), work)).isEqualTo("before");
     assertThat(done).hasValue(0);
-    assertThat(Once.of(Optional::<String>empty, work)).isEqualTo("made");
+    assertThat(Once.of("key", key -> Optional.<String>empty(), work)).isEqualTo("made");
+    assertThat(Once.of(null, key -> Optional.of("before"), work)).isEqualTo("made");
+    assertThat(done).hasValue(2);
     // Two at the same moment: the second meets the constraint and finds what the first has made.
     AtomicInteger looked = new AtomicInteger();
     Supplier<String> late =
@@ -148,9 +150,11 @@ class FailuresTest {
         };
     String found =
         Once.of(
-            () -> looked.incrementAndGet() == 1 ? Optional.empty() : Optional.of("first"), late);
+            "key",
+            key -> looked.incrementAndGet() == 1 ? Optional.empty() : Optional.of("first"),
+            late);
     assertThat(found).isEqualTo("first");
-    assertThatThrownBy(() -> Once.of(Optional::<String>empty, late))
+    assertThatThrownBy(() -> Once.of("key", key -> Optional.<String>empty(), late))
         .isInstanceOf(DataIntegrityViolationException.class);
     assertThat(Once.key(null)).isNull();
     assertThat(Once.key("abcdef-0123")).isEqualTo("abcdef-0123");

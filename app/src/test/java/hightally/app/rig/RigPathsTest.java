@@ -107,17 +107,7 @@ class RigPathsTest extends Pilot {
     JsonNode open = post(at + "/bench-set-up", Map.of("school", "ROD_FIRST")).json();
     Map<String, Object> answer =
         Map.of("step", "harmless", "choice", "propeller-off", "values", List.of());
-    JsonNode moved =
-        put(
-                at + "/bench-set-up",
-                Map.of(
-                    "version",
-                    open.get("version").asInt(),
-                    "step",
-                    "power",
-                    "answers",
-                    List.of(answer)))
-            .json();
+    JsonNode moved = answered(at, open, "power", answer);
     assertThat(post(at + "/bench-set-up/close", Map.of("version", 99)).status()).isEqualTo(409);
     assertThat(
             post(at + "/bench-set-up/close", Map.of("version", moved.get("version").asInt()))
@@ -137,17 +127,7 @@ class RigPathsTest extends Pilot {
     JsonNode open = post(at + "/bench-set-up", Map.of("school", "ROD_FIRST")).json();
     Map<String, Object> wrong =
         Map.of("step", "direction/rudder/yaw", "choice", "wrong", "values", List.of());
-    JsonNode seen =
-        put(
-                at + "/bench-set-up",
-                Map.of(
-                    "version",
-                    open.get("version").asInt(),
-                    "step",
-                    "direction/rudder/yaw",
-                    "answers",
-                    List.of(wrong)))
-            .json();
+    JsonNode seen = answered(at, open, "direction/rudder/yaw", wrong);
     String asked = instruction(seen);
     JsonNode mend = seen.get("verdicts").get(0).get("mends").get(0);
     JsonNode newest = get(at).json().get("newest");
@@ -223,5 +203,13 @@ class RigPathsTest extends Pilot {
       assertThat(field.get("label").asText()).as(field.toString()).isNotBlank();
       assertThat(field.get("min").asDouble()).isLessThanOrEqualTo(field.get("max").asDouble());
     }
+  }
+
+  private JsonNode answered(String at, JsonNode open, String goTo, Map<String, Object> answer)
+      throws Exception {
+    int version = open.get("version").asInt();
+    Map<String, Object> moved =
+        Map.of("version", version, "step", goTo, "answers", List.of(answer));
+    return put(at + "/bench-set-up", moved).json();
   }
 }
