@@ -1,8 +1,9 @@
 package hightally.benchmark;
 
+import hightally.core.airframe.PanelRole;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import hightally.core.airframe.Side;
-import hightally.core.airframe.SurfacePart;
+import hightally.core.airframe.SurfaceRole;
 import hightally.core.channel.InputKind;
 import hightally.core.channel.Transmitter;
 import hightally.core.channel.TransmitterInput;
@@ -42,13 +43,7 @@ final class DemoModel {
     Setup switched = glider.change().transmitter(transmitter.withInputs(inputs)).done();
     return PartsAdded.of(
         switched,
-        new PartWish(
-            PartKind.SURFACE,
-            "Spoiler",
-            SurfacePart.SPOILER,
-            Side.LEFT,
-            true,
-            glider.airframe().panels().get(0).id()));
+        new PartWish(PartKind.SURFACE, "Left spoiler", "Right spoiler", SurfaceRole.SPOILER, PanelRole.WING, Side.LEFT, true, glider.airframe().panels().get(0).id()));
   }
 
   private static Setup read(String name) {

@@ -4,6 +4,7 @@ import hightally.core.airframe.Airframe;
 import hightally.core.airframe.BalanceSheet;
 import hightally.core.airframe.DriverKind;
 import hightally.core.airframe.Panel;
+import hightally.core.airframe.PanelRole;
 import hightally.core.airframe.Place;
 import hightally.core.airframe.Rod;
 import hightally.core.airframe.Servo;
@@ -11,7 +12,7 @@ import hightally.core.airframe.Shares;
 import hightally.core.airframe.Side;
 import hightally.core.airframe.Station;
 import hightally.core.airframe.Surface;
-import hightally.core.airframe.SurfacePart;
+import hightally.core.airframe.SurfaceRole;
 import hightally.core.channel.Channel;
 import hightally.core.channel.Failsafe;
 import hightally.core.channel.InputKind;
@@ -36,6 +37,7 @@ import hightally.core.mix.MixSource;
 import hightally.core.mix.MixTarget;
 import hightally.core.phase.Differential;
 import hightally.core.phase.Phase;
+import hightally.core.phase.PhaseRole;
 import hightally.core.phase.Preset;
 import hightally.core.phase.Trims;
 import hightally.core.power.Power;
@@ -47,6 +49,7 @@ import hightally.core.setup.Setup;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.Map;
 import java.util.Random;
 
 /** Setups for tests: two elevons, each with its own servo, and a slave flap behind the left one. */
@@ -181,7 +184,18 @@ public final class Rigs {
   /** The one phase a simple model has. */
   private static Phase phase() {
     return new Phase(
-        "flight", "Flight", "", "", 0, List.of(), List.of(), false, false, false, Trims.ZERO);
+        "flight",
+        "Flight",
+        "",
+        PhaseRole.OTHER,
+        "",
+        0,
+        List.of(),
+        List.of(),
+        false,
+        false,
+        false,
+        Trims.ZERO);
   }
 
   private static Wiring wiring() {
@@ -205,13 +219,20 @@ public final class Rigs {
         new Place("wing", 0.2, 0.8),
         shares,
         rod,
-        SurfacePart.HINGED,
+        SurfaceRole.ELEVON,
+        Map.of("left", "right", "right", "left").getOrDefault(id, ""),
         List.of());
   }
 
   private static List<Panel> panels() {
     return List.of(
-        new Panel("wing", "Wing", new Station(0, 0, 0, 200), new Station(100, 500, 0, 120)));
+        new Panel(
+            "wing",
+            "Wing",
+            new Station(0, 0, 0, 200),
+            new Station(100, 500, 0, 120),
+            PanelRole.WING,
+            ""));
   }
 
   /** A random rig with two phases, differential, presets, own trims and chained mixes. */
@@ -235,6 +256,7 @@ public final class Rigs {
             "thermal",
             "Thermal",
             "",
+            PhaseRole.OTHER,
             "three",
             1,
             List.of(new Preset("left", part(random)), new Preset("right", part(random))),

@@ -41,9 +41,25 @@ final class SetupUpgrade {
         second.path("formatVersion").asInt() == 2
             ? new SetupUpgrade(mapper, second.deepCopy()).withProgram()
             : second;
-    return third.path("formatVersion").asInt() == 3
-        ? new SetupUpgrade(mapper, third.deepCopy()).withWords()
-        : third;
+    JsonNode fourth =
+        third.path("formatVersion").asInt() == 3
+            ? new SetupUpgrade(mapper, third.deepCopy()).withWords()
+            : third;
+    return fourth.path("formatVersion").asInt() == 4
+        ? new SetupUpgrade(mapper, fourth.deepCopy()).withRoles()
+        : fourth;
+  }
+
+  /** Version 5 says what panels, surfaces and phases are, and what is whose pair. */
+  private JsonNode withRoles() {
+    setup.put("formatVersion", 5);
+    RolesFromNames.ofSurfaces(each("surfaces"));
+    RolesFromNames.ofPanels(each(setup.path("airframe").path("panels")));
+    RolesFromNames.ofPhases(each("phases"));
+    if (setup.get("notebook") instanceof ObjectNode notebook) {
+      notebook.put("rolesFromNames", true);
+    }
+    return setup;
   }
 
   /** Version 4 knows slowed channels, a transmitter's own words, and when a trim has settled. */
@@ -208,7 +224,11 @@ final class SetupUpgrade {
   }
 
   private List<ObjectNode> each(String list) {
-    return StreamSupport.stream(setup.path(list).spliterator(), false)
+    return each(setup.path(list));
+  }
+
+  private static List<ObjectNode> each(JsonNode list) {
+    return StreamSupport.stream(list.spliterator(), false)
         .filter(ObjectNode.class::isInstance)
         .map(ObjectNode.class::cast)
         .toList();

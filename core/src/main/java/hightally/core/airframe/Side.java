@@ -6,10 +6,8 @@ public enum Side {
   CENTRE,
   RIGHT;
 
-  /**
-   * The id of what mirrors a part, by the names pilots give: left for right; its own if neither.
-   */
-  public static String mirrored(String id) {
-    return id.contains("left") ? id.replace("left", "right") : id.replace("right", "left");
+  /** The side across from this one. */
+  public Side other() {
+    return this == LEFT ? RIGHT : this == RIGHT ? LEFT : CENTRE;
   }
 }

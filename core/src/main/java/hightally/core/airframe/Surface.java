@@ -18,7 +18,8 @@ import java.util.function.Consumer;
  * @param place where it is drawn
  * @param shares how much of each control it takes
  * @param rod what moves it
- * @param part what kind of thing it is
+ * @param role what it is for
+ * @param pair id of the surface that mirrors it on the other side; empty for none
  * @param hornHolesMm holes there are on its horn, from the hinge line
  */
 public record Surface(
@@ -36,7 +37,8 @@ public record Surface(
     Place place,
     Shares shares,
     Rod rod,
-    SurfacePart part,
+    SurfaceRole role,
+    @Text(label = "Pair", min = 0, max = 40) String pair,
     @Within(min = 1, max = 150, unit = "mm", label = "Hole on the horn") List<Double> hornHolesMm)
     implements SelfChecked {
   /** Ids are lower-case words joined by hyphens. */
@@ -48,7 +50,7 @@ public record Surface(
 
   @Override
   public void check(String path, Consumer<Violation> found) {
-    if (part == SurfacePart.WHEEL && !sideways) {
+    if (role == SurfaceRole.WHEEL && !sideways) {
       found.accept(new Violation(path + "sideways", "false", "true for a wheel: it steers"));
     }
   }
@@ -62,7 +64,7 @@ public record Surface(
 
   /** Where plus or minus goes: up, down, right or left. */
   public String directionWord(double sign) {
-    if (part == SurfacePart.SWINGING_WING) {
+    if (role == SurfaceRole.SWINGING_WING) {
       return sign > 0 ? "aft" : "forward";
     }
     if (sideways) {
@@ -74,11 +76,18 @@ public record Surface(
   /** The same surface on another rod. */
   public Surface withRod(Rod changed) {
     return new Surface(
-        id, name, side, sideways, chordMm, place, shares, changed, part, hornHolesMm);
+        id, name, side, sideways, chordMm, place, shares, changed, role, pair, hornHolesMm);
+  }
+
+  /** The same surface mirrored by another one, or by none. */
+  public Surface inPairWith(String other) {
+    return new Surface(
+        id, name, side, sideways, chordMm, place, shares, rod, role, other, hornHolesMm);
   }
 
   /** The same surface taking other shares. */
   public Surface withShares(Shares changed) {
-    return new Surface(id, name, side, sideways, chordMm, place, changed, rod, part, hornHolesMm);
+    return new Surface(
+        id, name, side, sideways, chordMm, place, changed, rod, role, pair, hornHolesMm);
   }
 }

@@ -125,11 +125,7 @@ final class Rig {
     if (surface(left).side() != Side.LEFT) {
       return Optional.empty();
     }
-    String id = Side.mirrored(surface(left).id());
-    return surfaces()
-        .boxed()
-        .filter(i -> surface(i).side() == Side.RIGHT && surface(i).id().equals(id))
-        .findFirst();
+    return setup().pairOf(surface(left)).map(right -> path.indexOf(right.id()));
   }
 
   /** Sets a field of the channel behind a surface. */

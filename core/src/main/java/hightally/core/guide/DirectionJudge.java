@@ -2,7 +2,6 @@ package hightally.core.guide;
 
 import hightally.core.airframe.DriverKind;
 import hightally.core.airframe.Servo;
-import hightally.core.airframe.Side;
 import hightally.core.airframe.Surface;
 import hightally.core.audit.Finding.Edit;
 import hightally.core.audit.Finding.Mend;
@@ -177,7 +176,7 @@ final class DirectionJudge {
   }
 
   private GuideAnswer answer(Surface surface, String command) {
-    return answers.get("direction/" + surface.id() + "/" + command);
+    return answers.get(StepKind.DIRECTION.step(surface.id(), command));
   }
 
   private boolean answered(Surface surface, List<String> commands) {
@@ -192,7 +191,6 @@ final class DirectionJudge {
   }
 
   private Surface partner(Surface surface) {
-    String id = Side.mirrored(surface.id());
-    return id.equals(surface.id()) ? null : setup.surface(id).orElse(null);
+    return setup.pairOf(surface).orElse(null);
   }
 }

@@ -1,6 +1,5 @@
 package hightally.core.guide;
 
-import hightally.core.airframe.Side;
 import hightally.core.airframe.Surface;
 import hightally.core.audit.Finding.Edit;
 import hightally.core.audit.Finding.Mend;
@@ -17,9 +16,7 @@ final class EvenPair {
 
   /** Endpoints that make the larger of a pair's computed throws as small as the other. */
   static List<Mend> mends(SignalPath path, int surface) {
-    String id = path.setup().surfaces().get(surface).id();
-    Optional<Surface> partner =
-        path.setup().surface(Side.mirrored(id)).filter(one -> !one.id().equals(id));
+    Optional<Surface> partner = path.setup().pairOf(path.setup().surfaces().get(surface));
     if (partner.isEmpty()) {
       return List.of();
     }

@@ -18,13 +18,13 @@ import hightally.core.signal.SurfaceSheet;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.stream.Stream;
 
 /**
  * The steps of setting a model up on the bench, in the order in which nothing has to be done twice:
  * made harmless, powered, then per surface seated, level, right way round, measured.
  */
 public final class Guide {
-  static final String HARMLESS = "harmless";
   static final String RIGHT = "right";
   static final String WRONG = "wrong";
   static final int CLICKS = 10;
@@ -56,9 +56,10 @@ public final class Guide {
    * seen to go does not once what decides its direction has been changed: it is asked again.
    */
   public static boolean holds(GuideAnswer answer, Setup then, Setup now) {
-    String[] parts = answer.step().split("/");
-    return !parts[0].equals("direction")
-        || Directed.of(then, parts[1]).equals(Directed.of(now, parts[1]));
+    return Stream.concat(steps(then).stream(), steps(now).stream())
+        .filter(step -> step.id().equals(answer.step()) && step.kind() == StepKind.DIRECTION)
+        .map(GuideStep::surface)
+        .allMatch(surface -> Directed.of(then, surface).equals(Directed.of(now, surface)));
   }
 
   /** What decides which way a surface goes. */
@@ -97,7 +98,8 @@ public final class Guide {
     if (setup.airframe().motors().isEmpty()) {
       steps.add(
           GuideStep.choose(
-              HARMLESS,
+              StepKind.HARMLESS,
+              "",
               "",
               "Nothing can start",
               "This model has no motor on its map. Confirm that none is fitted.",
@@ -106,7 +108,8 @@ public final class Guide {
     } else {
       steps.add(
           GuideStep.choose(
-              HARMLESS,
+              StepKind.HARMLESS,
+              "",
               "",
               "Make the motor harmless",
               "How was the motor made harmless? It is written down with this session.",
@@ -118,8 +121,7 @@ public final class Guide {
     }
     steps.add(
         GuideStep.tell(
-            "power",
-            "",
+            StepKind.POWER,
             "Transmitter first, then the model",
             "Switch the transmitter on, then the model; off in the other order. "
                 + Words.capital(StickWords.throttle(setup.transmitter().stickMode()))
@@ -145,7 +147,7 @@ public final class Guide {
     String servo = setup.servo(surface.rod().driverId()).orElseThrow().name();
     steps.add(
         GuideStep.measure(
-            "seat/" + surface.id(),
+            StepKind.SEAT,
             surface.id(),
             servo + ": seat the arm",
             "With trims and sub-trim at zero, see how far the arm stands off square to its rod. Plus:"
@@ -160,7 +162,7 @@ public final class Guide {
             : "";
     steps.add(
         GuideStep.measure(
-            "flush/" + surface.id(),
+            StepKind.FLUSH,
             surface.id(),
             surface.name() + ": level by the rod",
             "How far does the trailing edge stand off the fixed part? Plus "
@@ -192,8 +194,9 @@ public final class Guide {
   private void direction(Surface surface, String command, String what, double travel) {
     steps.add(
         GuideStep.choose(
-            "direction/" + surface.id() + "/" + command,
+            StepKind.DIRECTION,
             surface.id(),
+            command,
             surface.name() + ": which way, on " + command.replace('-', ' '),
             what
                 + ": the trailing edge must go "
@@ -222,7 +225,7 @@ public final class Guide {
     }
     steps.add(
         GuideStep.measure(
-            "travel/" + surface.id(),
+            StepKind.TRAVEL,
             surface.id(),
             surface.name() + ": travel with the ruler",
             "Ruler square on the neutral chord, "
@@ -243,7 +246,7 @@ public final class Guide {
             control ->
                 steps.add(
                     GuideStep.measure(
-                        "clicks/" + surface.id(),
+                        StepKind.CLICKS,
                         surface.id(),
                         surface.name() + ": what ten clicks move",
                         "Ten clicks of "
@@ -254,7 +257,7 @@ public final class Guide {
                             "Ten clicks", "mm", CLICKS * Math.abs(control.mmPerClick()), true))));
     steps.add(
         GuideStep.measure(
-            "turn/" + surface.id(),
+            StepKind.TURN,
             surface.id(),
             surface.name() + ": what one turn moves",
             "One whole turn of the rod's end (1 mm for a sliding stopper), measure, and turn it back.",
@@ -266,7 +269,7 @@ public final class Guide {
       for (Surface surface : Reflex.elevons(setup)) {
         steps.add(
             GuideStep.measure(
-                "reflex/" + surface.id(),
+                StepKind.REFLEX,
                 surface.id(),
                 surface.name() + ": reflex",
                 "A flying wing starts with its trailing edges a little up, the same on both sides; for"
@@ -277,8 +280,7 @@ public final class Guide {
     }
     steps.add(
         GuideStep.tell(
-            "finish",
-            "",
+            StepKind.FINISH,
             "Keepers on, then everything once more",
             "Keepers over the clevises. All directions once more from behind. Motor off the list last:"
                 + " leads together and propeller on only at the field, with the model held.",

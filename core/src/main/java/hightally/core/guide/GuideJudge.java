@@ -1,6 +1,5 @@
 package hightally.core.guide;
 
-import hightally.core.airframe.Side;
 import hightally.core.airframe.Surface;
 import hightally.core.audit.Finding.Edit;
 import hightally.core.audit.Finding.Mend;
@@ -66,16 +65,15 @@ public final class GuideJudge {
   }
 
   private void verdict(GuideStep step, GuideAnswer answer, List<GuideVerdict> verdicts) {
-    String kind = step.id().split("/")[0];
-    switch (kind) {
-      case "seat" -> verdicts.add(seat(step, answer.values().get(0)));
-      case "flush" -> verdicts.add(flush(step, answer.values().get(0)));
-      case "direction" -> verdicts.add(DirectionJudge.of(setup, path, answers, step));
-      case "travel" -> verdicts.add(travel(step, answer));
-      case "clicks" -> verdicts.add(clicks(step, answer.values().get(0)));
-      case "turn" -> verdicts.add(turn(step, answer.values().get(0)));
-      case "reflex" -> verdicts.add(reflex(step, answer.values().get(0)));
-      default -> {}
+    switch (step.kind()) {
+      case SEAT -> verdicts.add(seat(step, answer.values().get(0)));
+      case FLUSH -> verdicts.add(flush(step, answer.values().get(0)));
+      case DIRECTION -> verdicts.add(DirectionJudge.of(setup, path, answers, step));
+      case TRAVEL -> verdicts.add(travel(step, answer));
+      case CLICKS -> verdicts.add(clicks(step, answer.values().get(0)));
+      case TURN -> verdicts.add(turn(step, answer.values().get(0)));
+      case REFLEX -> verdicts.add(reflex(step, answer.values().get(0)));
+      case HARMLESS, POWER, FINISH -> {}
     }
   }
 
@@ -213,10 +211,9 @@ public final class GuideJudge {
 
   /** Left against right, once both have been measured. */
   private List<Mend> even(GuideStep step) {
-    String other = Side.mirrored(step.id());
     GuideAnswer here = answers.get(step.id());
-    GuideAnswer there = answers.get(other);
-    if (other.equals(step.id()) || there == null || steps.get(other) == null) {
+    GuideAnswer there = onTheOtherSide(step);
+    if (there == null) {
       return List.of();
     }
     List<Mend> mends = new ArrayList<>();
@@ -228,6 +225,15 @@ public final class GuideJudge {
       }
     }
     return mends;
+  }
+
+  /** What the same step found at the surface that mirrors this one; null where nothing was. */
+  private GuideAnswer onTheOtherSide(GuideStep step) {
+    return setup
+        .pairOf(surface(step))
+        .flatMap(other -> steps.values().stream().filter(step.sameOf(other.id())).findFirst())
+        .map(one -> answers.get(one.id()))
+        .orElse(null);
   }
 
   private GuideVerdict clicks(GuideStep step, double measured) {
@@ -272,9 +278,8 @@ public final class GuideJudge {
     }
     double degrees = Math.toDegrees(Math.asin(mm / surface.chordMm()));
     String size = String.format(Locale.ROOT, "%.1f mm is %.1f° of reflex.", mm, degrees);
-    String other = Side.mirrored(step.id());
-    GuideAnswer there = answers.get(other);
-    if (there == null || other.equals(step.id())) {
+    GuideAnswer there = onTheOtherSide(step);
+    if (there == null) {
       return GuideVerdict.agrees(step.id(), size);
     }
     double apart = Math.abs(there.values().get(0) - mm);

@@ -1,11 +1,14 @@
 package hightally.core.guide;
 
 import java.util.List;
+import java.util.function.Predicate;
 
 /**
  * One step of setting a model up on the bench.
  *
- * @param id stable name: what is done, and for which part
+ * @param id stable name under which its answer is kept
+ * @param kind what is done
+ * @param command id of the stick's control or of the lever it is about; empty for none
  * @param surface id of the surface it is about; empty for none
  * @param title what is done, in a few words
  * @param instruction what to do
@@ -15,7 +18,9 @@ import java.util.List;
  */
 public record GuideStep(
     String id,
+    StepKind kind,
     String surface,
+    String command,
     String title,
     String instruction,
     String caution,
@@ -34,17 +39,39 @@ public record GuideStep(
    */
   public record Figure(String label, String unit, double expected, boolean known) {}
 
-  static GuideStep tell(String id, String surface, String title, String words, String caution) {
-    return new GuideStep(id, surface, title, words, caution, List.of(), List.of());
+  /** Whether a step asks the same of another surface. */
+  Predicate<GuideStep> sameOf(String other) {
+    return one -> one.kind == kind && one.surface.equals(other) && one.command.equals(command);
+  }
+
+  static GuideStep tell(StepKind kind, String title, String words, String caution) {
+    return new GuideStep(
+        kind.step("", ""), kind, "", "", title, words, caution, List.of(), List.of());
   }
 
   static GuideStep choose(
-      String id, String surface, String title, String words, String caution, Choice... choices) {
-    return new GuideStep(id, surface, title, words, caution, List.of(choices), List.of());
+      StepKind kind,
+      String surface,
+      String command,
+      String title,
+      String words,
+      String caution,
+      Choice... choices) {
+    return new GuideStep(
+        kind.step(surface, command),
+        kind,
+        surface,
+        command,
+        title,
+        words,
+        caution,
+        List.of(choices),
+        List.of());
   }
 
   static GuideStep measure(
-      String id, String surface, String title, String words, Figure... figures) {
-    return new GuideStep(id, surface, title, words, "", List.of(), List.of(figures));
+      StepKind kind, String surface, String title, String words, Figure... figures) {
+    return new GuideStep(
+        kind.step(surface, ""), kind, surface, "", title, words, "", List.of(), List.of(figures));
   }
 }

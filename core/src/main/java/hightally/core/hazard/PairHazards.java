@@ -35,9 +35,8 @@ final class PairHazards {
     neutral = path.evaluate(Moment.centred(Trims.ZERO), base).travelMm();
     for (int i = 0; i < setup.surfaces().size(); i++) {
       Surface left = setup.surfaces().get(i);
-      String other = Side.mirrored(left.id());
-      if (left.side() == Side.LEFT && setup.surface(other).isPresent()) {
-        pairs.add(new int[] {i, path.indexOf(other)});
+      if (left.side() == Side.LEFT && setup.pairOf(left).isPresent()) {
+        pairs.add(new int[] {i, path.indexOf(left.pair())});
       }
     }
   }

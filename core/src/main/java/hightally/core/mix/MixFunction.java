@@ -12,16 +12,36 @@ public final class MixFunction {
   private final double minus;
   private final double start;
 
-  private MixFunction(Mix mix) {
-    curve = mix.curve().isEmpty() ? null : Curve.of(mix.curve());
-    plus = mix.weightPlusPercent() / 100;
-    minus = mix.weightMinusPercent() / 100;
-    start = mix.startPercent();
+  private final double[] kinks;
+
+  private MixFunction(Curve curve, double plus, double minus, double start, double[] kinks) {
+    this.curve = curve;
+    this.plus = plus;
+    this.minus = minus;
+    this.start = start;
+    this.kinks = kinks;
   }
 
   /** The function of a checked mix. */
   public static MixFunction of(Mix mix) {
-    return new MixFunction(mix);
+    double start = mix.startPercent();
+    if (mix.curve().isEmpty()) {
+      double[] kinks = start == 0 ? new double[] {0} : new double[] {-start, start};
+      double plus = mix.weightPlusPercent() / FULL;
+      return new MixFunction(null, plus, mix.weightMinusPercent() / FULL, start, kinks);
+    }
+    double[] kinks = mix.curve().stream().mapToDouble(CurvePoint::x).toArray();
+    return new MixFunction(Curve.of(mix.curve()), 0, 0, 0, kinks);
+  }
+
+  /** A factor for each side of 0. */
+  public static MixFunction ofSides(double plus, double minus) {
+    return new MixFunction(null, plus, minus, 0, new double[] {0});
+  }
+
+  /** Where it may bend, percent of the source. */
+  public double[] kinks() {
+    return kinks.clone();
   }
 
   /** The mix's value for its source, both percent. */

@@ -11,7 +11,8 @@ import java.util.List;
  *
  * @param id short name used by references
  * @param name the pilot's name for it
- * @param goal what it is for
+ * @param goal what it is flown for, in the pilot's words
+ * @param role what it is for
  * @param when id of its condition; empty for the last
  * @param fadeSeconds how long its values take to come in
  * @param presets standing commands in it
@@ -25,6 +26,7 @@ public record Phase(
     @Text(label = "Phase id", max = 40, pattern = "[a-z0-9]+(-[a-z0-9]+)*") String id,
     @Text(label = "Phase", max = 40) String name,
     @Text(label = "Goal", min = 0, max = 300) String goal,
+    PhaseRole role,
     @Text(label = "Condition", min = 0, max = 40) String when,
     @Within(min = 0, max = 10, unit = "s", label = "Fade") double fadeSeconds,
     List<Preset> presets,
@@ -75,7 +77,18 @@ public record Phase(
   /** The same phase with other presets. */
   public Phase withPresets(List<Preset> changed) {
     return new Phase(
-        id, name, goal, when, fadeSeconds, changed, differential, ownRoll, ownPitch, ownYaw, trims);
+        id,
+        name,
+        goal,
+        role,
+        when,
+        fadeSeconds,
+        changed,
+        differential,
+        ownRoll,
+        ownPitch,
+        ownYaw,
+        trims);
   }
 
   /** The same phase with other trims of its own. */
@@ -84,6 +97,7 @@ public record Phase(
         id,
         name,
         goal,
+        role,
         when,
         fadeSeconds,
         presets,
@@ -97,6 +111,17 @@ public record Phase(
   /** The same phase with other differential. */
   public Phase withDifferential(List<Differential> changed) {
     return new Phase(
-        id, name, goal, when, fadeSeconds, presets, changed, ownRoll, ownPitch, ownYaw, trims);
+        id,
+        name,
+        goal,
+        role,
+        when,
+        fadeSeconds,
+        presets,
+        changed,
+        ownRoll,
+        ownPitch,
+        ownYaw,
+        trims);
   }
 }

@@ -12,7 +12,6 @@ import hightally.core.response.Response;
 import hightally.core.setup.Setup;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 
 /** Ways pilots work with rates and expo, as starting points. */
 public final class FeelStart {
@@ -72,13 +71,12 @@ public final class FeelStart {
     }
     List<FeelSet> sets = new ArrayList<>();
     for (Phase phase : setup.phases().subList(0, setup.phases().size() - 1)) {
-      String name = phase.name().toLowerCase(Locale.ROOT);
-      Feel feel = setup.feel();
-      if (name.contains("speed")) {
-        feel = feel(65, 25, 60, 30, 80, 20);
-      } else if (name.contains("land") || name.contains("thermal") || name.contains("slow")) {
-        feel = feel(100, 35, 100, 35, 100, 25);
-      }
+      Feel feel =
+          switch (phase.role()) {
+            case SPEED -> feel(65, 25, 60, 30, 80, 20);
+            case LANDING, THERMAL -> feel(100, 35, 100, 35, 100, 25);
+            case LAUNCH, CRUISE, GROUND, REVERSE, OTHER -> setup.feel();
+          };
       sets.add(
           new FeelSet(
               "in-" + phase.id(), phase.name(), "", List.of(phase.id()), true, true, true, feel));

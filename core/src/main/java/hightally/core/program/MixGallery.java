@@ -277,15 +277,12 @@ public final class MixGallery {
   private static List<Surface> ailerons(Setup setup) {
     double most =
         setup.surfaces().stream().mapToDouble(one -> Math.abs(one.shares().roll())).max().orElse(0);
-    return having(setup, one -> most > 0 && Math.abs(one.shares().roll()) == most && !flap(one));
-  }
-
-  private static boolean flap(Surface one) {
-    return one.id().contains("flap") || one.name().toLowerCase(Locale.ROOT).contains("flap");
+    return having(
+        setup, one -> most > 0 && Math.abs(one.shares().roll()) == most && !one.role().flap());
   }
 
   private static List<Surface> flaps(Setup setup) {
-    return having(setup, MixGallery::flap);
+    return having(setup, one -> one.role().flap());
   }
 
   private static List<MixTarget> motors(Setup setup) {

@@ -3,6 +3,7 @@ package hightally.core.program;
 import hightally.core.condition.Condition;
 import hightally.core.condition.ConditionKind;
 import hightally.core.phase.Phase;
+import hightally.core.phase.PhaseRole;
 import hightally.core.phase.Trims;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Text;
@@ -23,6 +24,7 @@ public final class PhaseAdded {
    * What is asked.
    *
    * @param name of the new phase
+   * @param role what it is for
    * @param from id of the phase whose values it begins with
    * @param input id of the switch that brings it on
    * @param position of that switch, counted from 1
@@ -30,6 +32,7 @@ public final class PhaseAdded {
   public record PhaseWish(
       Setup setup,
       @Text(label = "Phase", max = 40) String name,
+      PhaseRole role,
       @Text(label = "Copy of", max = 40) String from,
       @Text(label = "Switch", max = 40) String input,
       @Within(min = 1, max = 6, label = "Position") int position) {}
@@ -63,6 +66,7 @@ public final class PhaseAdded {
             id,
             wish.name(),
             "",
+            wish.role(),
             when,
             FADE_SECONDS,
             from.presets(),

@@ -1,6 +1,6 @@
 package hightally.core.program;
 
-import hightally.core.airframe.Side;
+import hightally.core.airframe.Surface;
 import hightally.core.channel.Channel;
 import hightally.core.channel.EntrySection;
 import hightally.core.mix.Mix;
@@ -102,10 +102,9 @@ final class ProgramEntries {
 
   /** The channel of the mirrored surface, where its endpoints are the same today. */
   private String twin(Channel channel) {
-    String carries = channel.carries();
-    String other = Side.mirrored(carries);
+    String other = setup.surface(channel.carries()).map(Surface::pair).orElse("");
     return setup.channels().stream()
-        .filter(one -> one.carries().equals(other) && !other.equals(carries))
+        .filter(one -> !other.isEmpty() && one.carries().equals(other))
         .filter(
             one ->
                 one.endpointHighPercent() == channel.endpointHighPercent()

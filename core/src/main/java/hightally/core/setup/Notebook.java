@@ -2,11 +2,22 @@ package hightally.core.setup;
 
 import java.util.List;
 
-/** What the pilot wants to remember about the figures: wishes, sources, findings he lives with. */
+/**
+ * What the pilot wants to remember about the figures.
+ *
+ * @param goals throws wished for
+ * @param sources where figures come from
+ * @param accepted findings the pilot lives with
+ * @param rolesFromNames whether the roles of panels, surfaces and phases were taken from names when
+ *     an older document was brought up, and nobody has looked at them yet
+ */
 public record Notebook(
-    List<ThrowGoal> goals, List<FigureSource> sources, List<Acceptance> accepted) {
+    List<ThrowGoal> goals,
+    List<FigureSource> sources,
+    List<Acceptance> accepted,
+    boolean rolesFromNames) {
   /** Nothing noted yet. */
-  public static final Notebook EMPTY = new Notebook(List.of(), List.of(), List.of());
+  public static final Notebook EMPTY = new Notebook(List.of(), List.of(), List.of(), false);
 
   public Notebook {
     goals = goals == null ? null : List.copyOf(goals);

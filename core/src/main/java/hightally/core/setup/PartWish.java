@@ -1,22 +1,27 @@
 package hightally.core.setup;
 
+import hightally.core.airframe.PanelRole;
 import hightally.core.airframe.Side;
-import hightally.core.airframe.SurfacePart;
+import hightally.core.airframe.SurfaceRole;
 import hightally.core.quantity.Text;
 
 /**
  * A part to add to a model.
  *
  * @param kind what sort of part
- * @param name the pilot's name for it
- * @param part what kind of surface, where it is one
+ * @param name the pilot's name for it; of a pair, for the left one
+ * @param rightName of a pair, the name of the right one; else empty
+ * @param role what it is for, where it is a surface
+ * @param panel what it is, where it is a panel
  * @param side which half; both for a mirrored pair
  * @param at id of the panel it sits on, or of the surface whose horn drives it
  */
 public record PartWish(
     PartKind kind,
     @Text(label = "Name") String name,
-    SurfacePart part,
+    @Text(label = "Name, right", min = 0) String rightName,
+    SurfaceRole role,
+    PanelRole panel,
     Side side,
     boolean mirrored,
     @Text(label = "Place", min = 0, max = 40) String at) {

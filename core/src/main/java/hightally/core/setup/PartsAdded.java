@@ -3,6 +3,7 @@ package hightally.core.setup;
 import hightally.core.airframe.DriverKind;
 import hightally.core.airframe.Motor;
 import hightally.core.airframe.Panel;
+import hightally.core.airframe.PanelRole;
 import hightally.core.airframe.Place;
 import hightally.core.airframe.Rod;
 import hightally.core.airframe.Servo;
@@ -10,7 +11,7 @@ import hightally.core.airframe.Shares;
 import hightally.core.airframe.Side;
 import hightally.core.airframe.Station;
 import hightally.core.airframe.Surface;
-import hightally.core.airframe.SurfacePart;
+import hightally.core.airframe.SurfaceRole;
 import hightally.core.channel.Channel;
 import hightally.core.channel.Lead;
 import hightally.core.channel.Socket;
@@ -24,8 +25,10 @@ import hightally.core.linkage.RodEndKind;
 import hightally.core.power.FailsafeSetting;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Validation;
+import hightally.core.setup.PartWish.PartKind;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 
 /**
  * Adds parts to a model. Each comes complete (servo, channel, lead), square and moving the right
@@ -67,36 +70,58 @@ public final class PartsAdded {
     Validation.check(wish);
     PartsAdded parts = new PartsAdded(setup);
     if (wish.mirrored()) {
-      parts.add(wish, Side.LEFT, "Left " + lower(wish.name()));
-      parts.add(wish, Side.RIGHT, "Right " + lower(wish.name()));
+      if (wish.rightName().isBlank()) {
+        throw InvalidInputException.of("rightName", wish.rightName(), "given for a pair");
+      }
+      String left = parts.add(wish, Side.LEFT, wish.name());
+      String right = parts.add(wish, Side.RIGHT, wish.rightName());
+      parts.paired(left, right);
     } else {
       parts.add(wish, wish.side(), wish.name());
     }
     return Validation.check(parts.setup);
   }
 
-  private static String lower(String name) {
-    return name.substring(0, 1).toLowerCase(java.util.Locale.ROOT) + name.substring(1);
+  /** Two new surfaces, or two new panels, that mirror one another. */
+  private void paired(String left, String right) {
+    Map<String, String> other = Map.of(left, right, right, left);
+    setup =
+        setup
+            .change()
+            .surfaces(
+                setup.surfaces().stream()
+                    .map(one -> one.inPairWith(other.getOrDefault(one.id(), one.pair())))
+                    .toList())
+            .airframe(
+                setup
+                    .airframe()
+                    .withPanels(
+                        setup.airframe().panels().stream()
+                            .map(one -> one.inPairWith(other.getOrDefault(one.id(), one.pair())))
+                            .toList()))
+            .done();
   }
 
-  private void add(PartWish wish, Side side, String name) {
+  /** The id of what was added. */
+  private String add(PartWish wish, Side side, String name) {
+    String id = wish.kind() == PartKind.SIMPLE_CHANNEL ? wish.at() : names.id(name);
     switch (wish.kind()) {
-      case SURFACE -> surface(wish, side, name);
-      case SLAVE_SURFACE -> slave(wish, side, name);
-      case PANEL -> panel(side, name);
-      case MOTOR -> motor(side, name);
-      case SIMPLE_CHANNEL -> simple(name, wish.at());
+      case SURFACE -> surface(wish, side, name, id);
+      case SLAVE_SURFACE -> slave(wish, side, name, id);
+      case PANEL -> panel(wish.panel(), side, name, id);
+      case MOTOR -> motor(side, name, id);
+      case SIMPLE_CHANNEL -> simple(name, id);
     }
+    return id;
   }
 
-  private void surface(PartWish wish, Side side, String name) {
-    String id = names.id(name);
+  private void surface(PartWish wish, Side side, String name, String id) {
     String servoId = names.id("servo " + name);
     int channel = freeChannel();
     boolean right = side == Side.RIGHT;
     Servo servo = named(servoId, name + " servo", channel);
     Rod rod = new Rod(DriverKind.SERVO, servoId, SQUARE, CLEVIS, 0);
-    Surface surface = surface(id, name, side, wish.part(), panelFor(wish, side), rod);
+    Surface surface = surface(id, name, side, wish.role(), panelFor(wish, side), rod);
     setup =
         setup
             .change()
@@ -127,15 +152,15 @@ public final class PartsAdded {
   }
 
   private static Surface surface(
-      String id, String name, Side side, SurfacePart part, String panel, Rod rod) {
-    boolean sideways = part == SurfacePart.WHEEL;
-    Shares shares = sideways ? new Shares(0, 0, 1, List.of()) : new Shares(0, 0, 0, List.of());
+      String id, String name, Side side, SurfaceRole role, String panel, Rod rod) {
+    boolean sideways = role.sideways();
+    Shares shares = role.usualShares(side);
     Place place = new Place(panel, 0.2, 0.8);
     List<Double> holes = List.of(11.0, 13.0, 15.0, 17.0);
-    return new Surface(id, name, side, sideways, CHORD_MM, place, shares, rod, part, holes);
+    return new Surface(id, name, side, sideways, CHORD_MM, place, shares, rod, role, "", holes);
   }
 
-  private void slave(PartWish wish, Side side, String name) {
+  private void slave(PartWish wish, Side side, String name, String id) {
     Surface driver =
         setup
             .surface(wish.at())
@@ -145,34 +170,31 @@ public final class PartsAdded {
                         "at", wish.at(), "the id of a surface that drives it"));
     Rod rod = new Rod(DriverKind.SURFACE, driver.id(), SQUARE, CLEVIS, 0);
     String panel = driver.place().panel();
-    Surface added = surface(names.id(name), name, side, wish.part(), panel, rod);
+    Surface added = surface(id, name, side, wish.role(), panel, rod);
     setup = setup.withSurfaces(plus(setup.surfaces(), added.withShares(driver.shares())));
   }
 
-  /** The panel asked for, or its mirror on the other side where the names say so. */
+  /** The panel asked for; for the right one of a pair the panel that mirrors it. */
   private String panelFor(PartWish wish, Side side) {
-    String other =
-        side == Side.RIGHT
-            ? wish.at().replace("left", "right")
-            : wish.at().replace("right", "left");
-    List<String> ids = setup.airframe().panels().stream().map(Panel::id).toList();
-    if (wish.mirrored() && ids.contains(other)) {
-      return other;
-    }
+    List<Panel> panels = setup.airframe().panels();
+    List<String> ids = panels.stream().map(Panel::id).toList();
     if (!ids.contains(wish.at())) {
       throw InvalidInputException.of("at", wish.at(), "the id of a panel of the airframe");
     }
-    return wish.at();
+    String mirrored = panels.get(ids.indexOf(wish.at())).pair();
+    return wish.mirrored() && side == Side.RIGHT && !mirrored.isEmpty() ? mirrored : wish.at();
   }
 
-  private void panel(Side side, String name) {
+  private void panel(PanelRole role, Side side, String name, String id) {
     int sign = side == Side.LEFT ? -1 : 1;
     Panel panel =
         new Panel(
-            names.id(name),
+            id,
             name,
             new Station(300, sign * 20, 0, 200),
-            new Station(320, sign * 500, 20, 150));
+            new Station(320, sign * 500, 20, 150),
+            role,
+            "");
     setup =
         setup
             .change()
@@ -180,9 +202,8 @@ public final class PartsAdded {
             .done();
   }
 
-  private void motor(Side side, String name) {
+  private void motor(Side side, String name, String id) {
     int channel = freeChannel();
-    String id = names.id(name);
     double right = side == Side.LEFT ? -200 : side == Side.RIGHT ? 200 : 0;
     Motor motor = new Motor(id, name, channel, side == Side.CENTRE ? 0 : 250, right, PROPELLER_MM);
     Channel added = new Channel(channel, name, Channel.THROTTLE, false, 0, 100, 100, 0);

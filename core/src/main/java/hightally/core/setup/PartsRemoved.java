@@ -62,7 +62,10 @@ public final class PartsRemoved {
     if (setup.surfaces().size() == 1) {
       throw InvalidInputException.of("id", id, "one of several: a model needs a surface");
     }
-    List<Surface> left = kept(setup.surfaces(), one -> !one.id().equals(id));
+    List<Surface> left =
+        kept(setup.surfaces(), one -> !one.id().equals(id)).stream()
+            .map(one -> one.pair().equals(id) ? one.inPairWith("") : one)
+            .toList();
     Set<String> needed = left.stream().map(one -> one.rod().driverId()).collect(Collectors.toSet());
     List<Servo> servos = kept(setup.servos(), servo -> needed.contains(servo.id()));
     return setup
@@ -77,7 +80,8 @@ public final class PartsRemoved {
             new Notebook(
                 kept(setup.notebook().goals(), one -> !one.surface().equals(id)),
                 setup.notebook().sources(),
-                kept(setup.notebook().accepted(), one -> !one.subject().equals(id))))
+                kept(setup.notebook().accepted(), one -> !one.subject().equals(id)),
+                setup.notebook().rolesFromNames()))
         .done();
   }
 
@@ -152,7 +156,10 @@ public final class PartsRemoved {
       throw InvalidInputException.of(
           "id", id, "a panel without surfaces; this one carries " + carried);
     }
-    List<Panel> panels = kept(setup.airframe().panels(), one -> !one.id().equals(id));
+    List<Panel> panels =
+        kept(setup.airframe().panels(), one -> !one.id().equals(id)).stream()
+            .map(one -> one.pair().equals(id) ? one.inPairWith("") : one)
+            .toList();
     return setup.change().airframe(setup.airframe().withPanels(panels)).done();
   }
 

@@ -71,7 +71,7 @@ public record Setup(
     Notebook notebook)
     implements SelfChecked {
   /** The newest form this program writes; older ones are brought up to it on reading. */
-  public static final int FORMAT_VERSION = 4;
+  public static final int FORMAT_VERSION = 5;
 
   public Setup {
     channels = channels == null ? null : List.copyOf(channels);
@@ -92,6 +92,11 @@ public record Setup(
   /** The surface of that id, if there is one. */
   public Optional<Surface> surface(String id) {
     return surfaces.stream().filter(surface -> surface.id().equals(id)).findFirst();
+  }
+
+  /** The surface that mirrors one, if there is one. */
+  public Optional<Surface> pairOf(Surface one) {
+    return surface(one.pair());
   }
 
   /** The servo of that id, if there is one. */

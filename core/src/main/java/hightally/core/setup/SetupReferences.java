@@ -3,8 +3,10 @@ package hightally.core.setup;
 import hightally.core.airframe.Contact;
 import hightally.core.airframe.DriverKind;
 import hightally.core.airframe.Motor;
+import hightally.core.airframe.Panel;
 import hightally.core.airframe.Rod;
 import hightally.core.airframe.Servo;
+import hightally.core.airframe.Side;
 import hightally.core.airframe.Surface;
 import hightally.core.channel.Channel;
 import hightally.core.channel.Lead;
@@ -40,6 +42,7 @@ final class SetupReferences {
     servos();
     motors();
     surfaces();
+    pairs();
     leads();
     known("contacts", "first", setup.contacts(), Contact::first);
     known("contacts", "second", setup.contacts(), Contact::second);
@@ -134,6 +137,42 @@ final class SetupReferences {
       place(surface, at);
       driver(surface, at);
       levers(surface, at);
+    }
+  }
+
+  /** What mirrors something is there, says the same back and, of surfaces, is across. */
+  private void pairs() {
+    for (int i = 0; i < setup.surfaces().size(); i++) {
+      Surface one = setup.surfaces().get(i);
+      boolean across =
+          setup
+              .surface(one.pair())
+              .filter(other -> other.pair().equals(one.id()))
+              .filter(other -> one.side() != Side.CENTRE && other.side() == one.side().other())
+              .isPresent();
+      if (!one.pair().isEmpty() && !across) {
+        report(
+            "surfaces[" + i + "].pair",
+            one.pair(),
+            "empty, or the id of a surface on the other side whose pair this one is");
+      }
+    }
+    List<Panel> panels = setup.airframe().panels();
+    for (int i = 0; i < panels.size(); i++) {
+      Panel one = panels.get(i);
+      boolean mutual =
+          panels.stream()
+              .anyMatch(
+                  other ->
+                      other != one
+                          && other.id().equals(one.pair())
+                          && other.pair().equals(one.id()));
+      if (!one.pair().isEmpty() && !mutual) {
+        report(
+            "airframe.panels[" + i + "].pair",
+            one.pair(),
+            "empty, or the id of a panel whose pair this one is");
+      }
     }
   }
 

@@ -57,6 +57,11 @@ public final class Conditions {
     return all.length;
   }
 
+  /** How many phases they choose from. */
+  int phases() {
+    return phaseWhen.length;
+  }
+
   /** One of them. */
   public Condition at(int index) {
     return all[index];

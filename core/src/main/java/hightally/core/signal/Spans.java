@@ -7,9 +7,6 @@ import java.util.List;
 
 /** How far every command goes in one state, and where along each axis. */
 public final class Spans {
-  private static final Control[] CONTROLS = Control.values();
-  private static final int THROTTLE = CONTROLS.length;
-
   final AxisSpan[] parts;
   final double[] low;
   final double[] high;
@@ -67,12 +64,12 @@ public final class Spans {
     for (int axis = 0; axis < parts.length; axis++) {
       AxisSpan part = parts[axis];
       double place = highest ? part.highAt[surface] : part.lowAt[surface];
-      if (axis < CONTROLS.length) {
-        at = at.with(CONTROLS[axis], place);
-      } else if (axis == THROTTLE) {
+      if (Axis.isStick(axis)) {
+        at = at.with(Axis.control(axis), place);
+      } else if (axis == Axis.THROTTLE) {
         at = at.withThrottle(place, at.throttleCut());
       } else if (part.high[surface] != part.low[surface]) {
-        at = at.withInput(axis - THROTTLE - 1, place);
+        at = at.withInput(Axis.input(axis), place);
       }
     }
     return at;

@@ -3,8 +3,7 @@ package hightally.core.signal;
 import hightally.core.airframe.Servo;
 import hightally.core.airframe.Surface;
 import hightally.core.channel.Output;
-import hightally.core.quantity.Control;
-import hightally.core.quantity.Words;
+import hightally.core.quantity.Said;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -19,8 +18,6 @@ import java.util.List;
 public final class TallyMaker {
   /** A stage that moves the arm by less than this is not listed, degrees. */
   private static final double NOTHING_DEGREES = 1e-9;
-
-  private static final double PERCENT = 100;
 
   /** How far the arm is moved to feel the slope of the surface, degrees. */
   private static final double FEELER_DEGREES = 1e-4;
@@ -77,17 +74,27 @@ public final class TallyMaker {
   private Tally make() {
     commands();
     if (!Double.isNaN(actual) && Math.abs(actual - command) > NOTHING_DEGREES) {
-      command(Contribution.UNDER_WAY, "Still under way", actual - command);
+      command(Contribution.UNDER_WAY, Said.of("tally.underWay"), actual - command);
     }
     double shifted = (output.freePulse(command) - servo.centrePulseMicroseconds()) * servo.slope();
-    arm(Contribution.CENTRE_SHIFT, "Centre shift", shifted - idealArm(command), shifted, command);
+    arm(
+        Contribution.CENTRE_SHIFT,
+        Said.of("tally.centreShift"),
+        shifted - idealArm(command),
+        shifted,
+        command);
     double offset = shifted + servo.armOffsetDegrees();
-    arm(Contribution.ARM_OFFSET, "Arm off square", servo.armOffsetDegrees(), offset, command);
+    arm(
+        Contribution.ARM_OFFSET,
+        Said.of("tally.armOffset"),
+        servo.armOffsetDegrees(),
+        offset,
+        command);
     rod(offset, command);
     double real = realArm(command);
     if (Math.abs(real - offset) > NOTHING_DEGREES) {
       double cut = (real - offset) / armPerPercent(command);
-      add(Contribution.LIMIT, "Cut off by a limit", cut, path.angleBehind(surface, real, true));
+      add(Contribution.LIMIT, Said.of("tally.limit"), cut, path.angleBehind(surface, real, true));
     }
     double atHigh = travel(output.commandLimit());
     double atLow = travel(-output.commandLimit());
@@ -102,50 +109,23 @@ public final class TallyMaker {
   }
 
   private void commands() {
-    for (Control control : Control.values()) {
-      if (program.share(carried, control) != 0) {
-        response(control);
-      }
-    }
-    for (int lever = 0; lever < program.leverCount(carried); lever++) {
-      int input = program.leverInput(carried, lever);
-      String name = path.setup().transmitter().inputs().get(input).name();
-      command(Contribution.LEVER, Words.capital(name), program.leverPart(carried, lever, moment));
-    }
-    if (program.preset(carried, phase) != 0) {
-      command(Contribution.PRESET, "Preset", program.preset(carried, phase));
-    }
-    for (Program.MixPart mix : program.mixParts(carried, moment, phase)) {
-      command(Contribution.MIX, mix.name(), mix.percent());
-    }
-    double click = path.setup().transmitter().clickStepPercent();
-    for (Control control : Control.values()) {
-      double share = program.share(carried, control);
-      if (share != 0) {
-        double part = click * share * program.trims(moment, phase).of(control);
-        command(Contribution.TRIM, Words.capital(control.word()) + " trim", part);
+    Run run = program.run(moment, phase, program.trims(moment, phase));
+    for (Term term : program.target(carried).terms(phase)) {
+      if (term.acts(run.standing())) {
+        double part = term.value(run);
+        if (part != 0 || term.kind() != Contribution.DIFFERENTIAL) {
+          command(term.kind(), term.label(), part);
+        }
       }
     }
   }
 
-  private void response(Control control) {
-    double value = program.response(control, moment, phase);
-    double plain = PERCENT * program.share(carried, control) * value;
-    command(Contribution.RESPONSE, Words.capital(control.word()) + " stick", plain);
-    if (control == Control.ROLL) {
-      double differs = program.rollPart(carried, phase, value) - plain;
-      if (differs != 0) {
-        command(Contribution.DIFFERENTIAL, "Differential", differs);
-      }
-    }
-  }
-
-  private void command(Contribution kind, String label, double part) {
+  private void command(Contribution kind, Said label, double part) {
     command += part;
     add(kind, label, part, ideal(command));
   }
 
-  private void arm(Contribution kind, String label, double change, double arm, double command) {
+  private void arm(Contribution kind, Said label, double change, double arm, double command) {
     if (Math.abs(change) > NOTHING_DEGREES) {
       double part = change / armPerPercent(command);
       add(kind, label, part, path.angleBehind(surface, arm, false));
@@ -160,11 +140,11 @@ public final class TallyMaker {
       double feeler = path.angleBehind(surface, arm + FEELER_DEGREES, true) - after;
       double perPercent = feeler / FEELER_DEGREES * armPerPercent(command);
       double part = perPercent == 0 ? 0 : (after - before) / perPercent;
-      add(Contribution.ROD, "In the rods", part, after);
+      add(Contribution.ROD, Said.of("tally.rod"), part, after);
     }
   }
 
-  private void add(Contribution kind, String label, double part, double degreesAfter) {
+  private void add(Contribution kind, Said label, double part, double degreesAfter) {
     double mmAfter = surfacePart.travelMm(degreesAfter);
     lines.add(new TallyLine(kind, label, part, degreesAfter - degrees, mmAfter - mm));
     percent += part;

@@ -11,6 +11,7 @@ import hightally.core.condition.Condition;
 import hightally.core.condition.ConditionKind;
 import hightally.core.linkage.RodChange;
 import hightally.core.phase.Phase;
+import hightally.core.phase.PhaseRole;
 import hightally.core.phase.Trims;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.setup.Setup;
@@ -161,6 +162,7 @@ class AdjustmentPlannerTest {
             "own",
             "Own",
             "",
+            PhaseRole.OTHER,
             "on",
             0,
             List.of(),
@@ -171,7 +173,18 @@ class AdjustmentPlannerTest {
             new Trims(0, 9, 0));
     Phase base =
         new Phase(
-            "base", "Base", "", "", 0, List.of(), List.of(), true, true, true, new Trims(0, 16, 0));
+            "base",
+            "Base",
+            "",
+            PhaseRole.OTHER,
+            "",
+            0,
+            List.of(),
+            List.of(),
+            true,
+            true,
+            true,
+            new Trims(0, 16, 0));
     Condition on = new Condition("on", "On", ConditionKind.SWITCH_AT, "switch", 1, List.of(), 0);
     Setup phased = plain.change().conditions(List.of(on)).phases(List.of(own, base)).done();
     Trims flown = new Trims(0, 16, 0);

@@ -9,6 +9,7 @@ import hightally.core.airframe.Surface;
 import hightally.core.channel.Channel;
 import hightally.core.flight.PhaseReading;
 import hightally.core.phase.Phase;
+import hightally.core.phase.PhaseRole;
 import hightally.core.phase.Preset;
 import hightally.core.phase.Trims;
 import hightally.core.quantity.Control;
@@ -27,7 +28,18 @@ import net.jqwik.api.constraints.IntRange;
 class PhasesAfterTest {
   private static Phase phase(String id, String when, Trims own, Preset... presets) {
     return new Phase(
-        id, id, "", when, 0, List.of(presets), List.of(), false, !when.isEmpty(), false, own);
+        id,
+        id,
+        "",
+        PhaseRole.OTHER,
+        when,
+        0,
+        List.of(presets),
+        List.of(),
+        false,
+        !when.isEmpty(),
+        false,
+        own);
   }
 
   /** A random rig with a phase that has pitch trim of its own and a preset. */

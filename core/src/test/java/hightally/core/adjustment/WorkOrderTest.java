@@ -10,6 +10,7 @@ import hightally.core.airframe.Surface;
 import hightally.core.linkage.RodEnd;
 import hightally.core.linkage.RodEndKind;
 import hightally.core.phase.Phase;
+import hightally.core.phase.PhaseRole;
 import hightally.core.phase.Trims;
 import hightally.core.quantity.Control;
 import hightally.core.setup.Setup;
@@ -148,6 +149,7 @@ class WorkOrderTest {
             base.id(),
             "Renamed",
             "",
+            PhaseRole.OTHER,
             "",
             2,
             List.of(),
@@ -176,7 +178,18 @@ class WorkOrderTest {
     AdjustmentPlan plan = AdjustmentPlanner.plan(setup, new Trims(0, 16, 0));
     Phase added =
         new Phase(
-            "new", "New", "", "", 0, List.of(), List.of(), false, true, false, new Trims(0, 4, 0));
+            "new",
+            "New",
+            "",
+            PhaseRole.OTHER,
+            "",
+            0,
+            List.of(),
+            List.of(),
+            false,
+            true,
+            false,
+            new Trims(0, 4, 0));
     Setup now = setup.change().phases(List.of(added, setup.basePhase())).done();
     assertThat(plan.onto(setup, now).phases().get(0)).isEqualTo(added);
   }

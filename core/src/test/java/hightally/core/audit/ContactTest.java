@@ -46,7 +46,8 @@ class ContactTest {
                 new Notebook(
                     List.of(),
                     List.of(),
-                    List.of(new Acceptance("surfaces-touch", "right", "seen once, never flown"))))
+                    List.of(new Acceptance("surfaces-touch", "right", "seen once, never flown")),
+                    false))
             .done();
     assertThat(Audit.of(SignalPath.of(setup)))
         .filteredOn(one -> one.rule().equals("surfaces-touch"))

@@ -23,6 +23,7 @@ import hightally.core.channel.Wiring;
 import hightally.core.linkage.Linkage;
 import hightally.core.phase.Differential;
 import hightally.core.phase.Phase;
+import hightally.core.phase.PhaseRole;
 import hightally.core.phase.Trims;
 import hightally.core.setup.Acceptance;
 import hightally.core.setup.Notebook;
@@ -152,6 +153,7 @@ class RulesTest {
             base.id(),
             base.name(),
             "",
+            PhaseRole.OTHER,
             "",
             0,
             List.of(),
@@ -170,14 +172,16 @@ class RulesTest {
     Setup wish =
         joined
             .change()
-            .notebook(new Notebook(List.of(new ThrowGoal("right", 14, 8)), List.of(), List.of()))
+            .notebook(
+                new Notebook(List.of(new ThrowGoal("right", 14, 8)), List.of(), List.of(), false))
             .done();
     assertThat(finding(wish, "shared-channel", "right"))
         .hasValueSatisfying(one -> assertThat(one.title()).contains("needs differential"));
     Setup equal =
         joined
             .change()
-            .notebook(new Notebook(List.of(new ThrowGoal("right", 14, 13)), List.of(), List.of()))
+            .notebook(
+                new Notebook(List.of(new ThrowGoal("right", 14, 13)), List.of(), List.of(), false))
             .done();
     assertThat(finding(equal, "shared-channel", "right")).isEmpty();
   }
@@ -193,7 +197,8 @@ class RulesTest {
                 new Notebook(
                     List.of(),
                     List.of(),
-                    List.of(new Acceptance("large-sub-trim", "left", "as it was bought"))))
+                    List.of(new Acceptance("large-sub-trim", "left", "as it was bought")),
+                    false))
             .done();
     List<Finding> findings = findings(lived);
     Finding last = findings.get(findings.size() - 1);

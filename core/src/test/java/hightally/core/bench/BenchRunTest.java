@@ -10,6 +10,7 @@ import hightally.core.condition.Condition;
 import hightally.core.condition.ConditionKind;
 import hightally.core.mix.CurvePoint;
 import hightally.core.phase.Phase;
+import hightally.core.phase.PhaseRole;
 import hightally.core.phase.Preset;
 import hightally.core.phase.Trims;
 import hightally.core.power.FailsafeSetting;
@@ -47,6 +48,7 @@ class BenchRunTest {
             "landing",
             "Landing",
             "",
+            PhaseRole.OTHER,
             "three",
             2,
             List.of(new Preset("left", 40), new Preset("right", 40)),
@@ -120,7 +122,8 @@ class BenchRunTest {
 
   private static Phase phase(String id, String when, double preset) {
     List<Preset> presets = List.of(new Preset("left", preset), new Preset("right", preset));
-    return new Phase(id, id, "", when, 3, presets, List.of(), false, false, false, Trims.ZERO);
+    return new Phase(
+        id, id, "", PhaseRole.OTHER, when, 3, presets, List.of(), false, false, false, Trims.ZERO);
   }
 
   @Example

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import hightally.core.Rigs;
 import hightally.core.flight.Settling.FlownOnce;
 import hightally.core.phase.Phase;
+import hightally.core.phase.PhaseRole;
 import hightally.core.phase.Trims;
 import hightally.core.setup.Setup;
 import java.time.LocalDate;
@@ -15,7 +16,18 @@ import org.junit.jupiter.api.Test;
 class StandingTrimsTest {
   private static Phase phase(String id, boolean ownPitch, int pitch) {
     return new Phase(
-        id, id, "", "", 0, List.of(), List.of(), false, ownPitch, false, new Trims(0, pitch, 0));
+        id,
+        id,
+        "",
+        PhaseRole.OTHER,
+        "",
+        0,
+        List.of(),
+        List.of(),
+        false,
+        ownPitch,
+        false,
+        new Trims(0, pitch, 0));
   }
 
   private static final Setup SETUP =

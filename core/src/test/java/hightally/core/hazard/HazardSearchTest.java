@@ -14,6 +14,7 @@ import hightally.core.mix.Mix;
 import hightally.core.mix.MixSource;
 import hightally.core.mix.MixTarget;
 import hightally.core.phase.Phase;
+import hightally.core.phase.PhaseRole;
 import hightally.core.phase.Preset;
 import hightally.core.phase.Trims;
 import hightally.core.power.FailsafeSetting;
@@ -49,7 +50,18 @@ class HazardSearchTest {
 
   private static Phase phase(String id, String when, Preset... presets) {
     return new Phase(
-        id, id, "", when, 0, List.of(presets), List.of(), false, false, false, Trims.ZERO);
+        id,
+        id,
+        "",
+        PhaseRole.OTHER,
+        when,
+        0,
+        List.of(presets),
+        List.of(),
+        false,
+        false,
+        false,
+        Trims.ZERO);
   }
 
   private static Phase soft(Phase one) {
@@ -57,6 +69,7 @@ class HazardSearchTest {
         one.id(),
         one.name(),
         "",
+        PhaseRole.OTHER,
         one.when(),
         2,
         one.presets(),

@@ -3,9 +3,10 @@ package hightally.core.wiring;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import hightally.core.Rigs;
+import hightally.core.airframe.PanelRole;
 import hightally.core.airframe.Side;
 import hightally.core.airframe.Surface;
-import hightally.core.airframe.SurfacePart;
+import hightally.core.airframe.SurfaceRole;
 import hightally.core.audit.Audit;
 import hightally.core.audit.Finding;
 import hightally.core.channel.Failsafe;
@@ -54,11 +55,19 @@ class ChannelPlanTest {
   }
 
   private static PartWish flapPair() {
-    return new PartWish(PartKind.SURFACE, "Flap", SurfacePart.HINGED, Side.CENTRE, true, "wing");
+    return new PartWish(
+        PartKind.SURFACE,
+        "Left flap",
+        "Right flap",
+        SurfaceRole.FLAP,
+        PanelRole.WING,
+        Side.CENTRE,
+        true,
+        "wing");
   }
 
   private static PartWish wish(PartKind kind, String name, Side side) {
-    return new PartWish(kind, name, SurfacePart.HINGED, side, false, "wing");
+    return new PartWish(kind, name, "", SurfaceRole.OTHER, PanelRole.WING, side, false, "wing");
   }
 
   /** Adds a part; new surfaces follow the lever, all down. */

@@ -3,8 +3,9 @@ package hightally.core.wiring;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import hightally.core.Rigs;
+import hightally.core.airframe.PanelRole;
 import hightally.core.airframe.Side;
-import hightally.core.airframe.SurfacePart;
+import hightally.core.airframe.SurfaceRole;
 import hightally.core.channel.InputKind;
 import hightally.core.channel.StickFunction;
 import hightally.core.channel.SubTrimMode;
@@ -114,10 +115,18 @@ class TransmitterMoveTest {
   /** A programmed rig whose motor follows the lever, and retracts that follow the switch. */
   private static Setup withRetracts(long seed) {
     PartWish motor =
-        new PartWish(PartKind.MOTOR, "Motor", SurfacePart.HINGED, Side.CENTRE, false, "");
+        new PartWish(
+            PartKind.MOTOR, "Motor", "", SurfaceRole.OTHER, PanelRole.WING, Side.CENTRE, false, "");
     PartWish retracts =
         new PartWish(
-            PartKind.SIMPLE_CHANNEL, "Retracts", SurfacePart.HINGED, Side.CENTRE, false, "switch");
+            PartKind.SIMPLE_CHANNEL,
+            "Retracts",
+            "",
+            SurfaceRole.OTHER,
+            PanelRole.WING,
+            Side.CENTRE,
+            false,
+            "switch");
     Setup rig = PartsAdded.of(PartsAdded.of(Rigs.programmed(seed), motor), retracts);
     return rig.change().power(rig.power().throttleOn("lever")).done();
   }

@@ -1,0 +1,310 @@
+package hightally.core.signal;
+
+import hightally.core.mix.Curve;
+import hightally.core.mix.CurvePoint;
+import hightally.core.mix.Mix;
+import hightally.core.phase.Phase;
+import hightally.core.power.Power;
+import hightally.core.quantity.Control;
+import hightally.core.setup.Setup;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.function.ToIntFunction;
+import java.util.stream.Stream;
+
+/** The sources there are, each made once for a setup. */
+final class Signals {
+  private static final double PERCENT = 100;
+
+  private final Setup setup;
+  private final ToIntFunction<String> target;
+  private final Response[] responses;
+  private final Trim[] trims;
+  private final List<Straight> asMoved = new ArrayList<>();
+  private final Fixed always = new Fixed();
+  private final MotorCurve motor;
+  private int count;
+
+  /**
+   * @param target the place of a surface or motor among the commands
+   */
+  Signals(Setup setup, ToIntFunction<String> target) {
+    this.setup = setup;
+    this.target = target;
+    Control[] controls = Control.values();
+    responses = Arrays.stream(controls).map(Response::new).toArray(Response[]::new);
+    double click = setup.transmitter().clickStepPercent();
+    trims = Arrays.stream(controls).map(one -> new Trim(one, click)).toArray(Trim[]::new);
+    int lever = setup.transmitter().inputIndex(setup.power().throttleInput());
+    motor = new MotorCurve(setup, lever < 0 ? Axis.THROTTLE : Axis.ofInput(lever));
+    Stream.of(responses).forEach(this::begunWith);
+    Stream.of(trims).forEach(this::begunWith);
+    begunWith(always);
+    begunWith(motor);
+  }
+
+  private void begunWith(Signal signal) {
+    signal.at(count++);
+  }
+
+  /** The values every run begins with, kind by kind: what the others are made from. */
+  double[] values(Run run) {
+    double[] values = new double[count];
+    for (Response one : responses) {
+      values[one.index()] = one.of(run);
+    }
+    for (Trim one : trims) {
+      values[one.index()] = one.of(run);
+    }
+    values[always.index()] = always.of(run);
+    values[motor.index()] = motor.of(run);
+    for (Straight one : asMoved) {
+      values[one.index()] = one.of(run);
+    }
+    return values;
+  }
+
+  Signal response(Control control) {
+    return responses[control.ordinal()];
+  }
+
+  Signal trim(Control control) {
+    return trims[control.ordinal()];
+  }
+
+  Signal always() {
+    return always;
+  }
+
+  /** What the throttle asks of the motors, behind the phase's curve. */
+  Signal motor() {
+    return motor;
+  }
+
+  Signal input(String id) {
+    return asMoved(Axis.ofInput(setup.transmitter().inputIndex(id)), PERCENT, 0);
+  }
+
+  private Signal asMoved(int axis, double factor, double atZero) {
+    for (Straight one : asMoved) {
+      if (one.axis == axis && one.factor == factor) {
+        return one;
+      }
+    }
+    Straight added = new Straight(axis, factor, atZero);
+    begunWith(added);
+    asMoved.add(added);
+    return added;
+  }
+
+  /** What a mix takes its value from. */
+  Signal of(Mix mix) {
+    return switch (mix.source()) {
+      case STICK -> asMoved(Axis.of(Control.named(mix.subject())), PERCENT, 0);
+      case RESPONSE -> response(Control.named(mix.subject()));
+      case INPUT -> input(mix.subject());
+      case THROTTLE -> asMoved(Axis.THROTTLE, 2 * PERCENT, -PERCENT);
+      case POWER -> new MotorPower(motor, setup.power());
+      case SURFACE -> new Command(target.applyAsInt(mix.subject()));
+      case CONSTANT -> always;
+    };
+  }
+
+  /** An axis as it is moved: the place times a factor, and what it is at 0. */
+  private static final class Straight extends Signal {
+    private final int axis;
+    private final double factor;
+    private final double atZero;
+
+    Straight(int axis, double factor, double atZero) {
+      this.axis = axis;
+      this.factor = factor;
+      this.atZero = atZero;
+    }
+
+    @Override
+    int axis() {
+      return axis;
+    }
+
+    @Override
+    double along(double place, Standing standing) {
+      return factor * place + atZero;
+    }
+
+    @Override
+    void reaches(double value, Standing standing, Kinks kinks) {
+      kinks.add((value - atZero) / factor);
+    }
+  }
+
+  /** A stick behind its rate and expo. */
+  private static final class Response extends Signal {
+    private final Control control;
+
+    Response(Control control) {
+      this.control = control;
+    }
+
+    @Override
+    int axis() {
+      return Axis.of(control);
+    }
+
+    @Override
+    double along(double place, Standing standing) {
+      return PERCENT * standing.feel().curves()[control.ordinal()].value(place);
+    }
+
+    @Override
+    void reaches(double value, Standing standing, Kinks kinks) {
+      kinks.whereRising(place -> along(place, standing), value);
+    }
+  }
+
+  /** The throttle behind the curve of the phase. */
+  private static final class MotorCurve extends Signal {
+    private final int axis;
+    private final Curve[] curves;
+    private final List<List<CurvePoint>> points = new ArrayList<>();
+
+    MotorCurve(Setup setup, int axis) {
+      this.axis = axis;
+      for (Phase phase : setup.phases()) {
+        points.add(setup.power().curve(phase.id()).points());
+      }
+      curves = points.stream().map(Curve::of).toArray(Curve[]::new);
+    }
+
+    @Override
+    int axis() {
+      return axis;
+    }
+
+    @Override
+    double along(double place, Standing standing) {
+      return curves[standing.phase()].value(2 * PERCENT * place - PERCENT);
+    }
+
+    /** Its points, and where a motor's command or its power is cut off. */
+    @Override
+    void bends(Standing standing, Kinks kinks) {
+      for (CurvePoint point : points.get(standing.phase())) {
+        kinks.add((point.x() + PERCENT) / (2 * PERCENT));
+      }
+      for (double level : new double[] {-PERCENT, 0, PERCENT}) {
+        reaches(level, standing, kinks);
+      }
+    }
+
+    @Override
+    void reaches(double value, Standing standing, Kinks kinks) {
+      kinks.whereStraight(place -> along(place, standing), value);
+    }
+  }
+
+  /** How hard the motors are told to turn by the throttle, behind curve, cut and arming. */
+  private static final class MotorPower extends Signal {
+    private final MotorCurve curve;
+    private final Power power;
+
+    MotorPower(MotorCurve curve, Power power) {
+      this.curve = curve;
+      this.power = power;
+    }
+
+    @Override
+    int axis() {
+      return curve.axis();
+    }
+
+    @Override
+    double along(double place, Standing standing) {
+      return standing.held() ? 0 : PERCENT * power.power(curve.along(place, standing));
+    }
+
+    @Override
+    void bends(Standing standing, Kinks kinks) {
+      curve.bends(standing, kinks);
+    }
+
+    @Override
+    void reaches(double value, Standing standing, Kinks kinks) {
+      kinks.whereStraight(place -> along(place, standing), value);
+    }
+  }
+
+  /** Another surface's or motor's command. */
+  private static final class Command extends Signal {
+    private final int of;
+
+    Command(int of) {
+      this.of = of;
+    }
+
+    @Override
+    int axis() {
+      return Axis.NONE;
+    }
+
+    @Override
+    int command() {
+      return of;
+    }
+
+    @Override
+    double of(Run run) {
+      return run.command(of);
+    }
+
+    @Override
+    double along(double place, Standing standing) {
+      throw new IllegalStateException("A command depends on more than one axis");
+    }
+  }
+
+  /** Clicks of trim, in percent of command. */
+  private static final class Trim extends Signal {
+    private final Control control;
+    private final double click;
+
+    Trim(Control control, double click) {
+      this.control = control;
+      this.click = click;
+    }
+
+    @Override
+    int axis() {
+      return Axis.NONE;
+    }
+
+    @Override
+    double of(Run run) {
+      return click * run.trims().of(control);
+    }
+
+    @Override
+    double along(double place, Standing standing) {
+      throw new IllegalStateException("Trim lies along no axis");
+    }
+  }
+
+  /** Always 100. */
+  private static final class Fixed extends Signal {
+    @Override
+    int axis() {
+      return Axis.NONE;
+    }
+
+    @Override
+    double of(Run run) {
+      return PERCENT;
+    }
+
+    @Override
+    double along(double place, Standing standing) {
+      return PERCENT;
+    }
+  }
+}
