@@ -22,23 +22,36 @@ class LayersTest {
     "phase",
     "power",
     "setup",
+    "edit",
     "signal",
     "program",
     "wiring",
     "audit",
-    "flight",
+    "log",
     "adjustment",
     "guide",
     "hazard",
-    "bench"
+    "bench",
+    "words"
   };
 
   @ArchTest
   static final ArchRule PLAIN_JAVA =
       noClasses()
+          .that()
+          .resideOutsideOfPackage("hightally.core.words..")
           .should()
           .dependOnClassesThat()
           .resideOutsideOfPackages("java..", "hightally.core..");
+
+  @ArchTest
+  static final ArchRule WORDS_ARE_MADE_LAST =
+      noClasses()
+          .that()
+          .resideOutsideOfPackage("hightally.core.words..")
+          .should()
+          .dependOnClassesThat()
+          .resideInAPackage("hightally.core.words..");
 
   @ArchTest static final ArchRule ONLY_UPWARDS = onlyUpwards();
 

@@ -3,7 +3,7 @@ package hightally.app.adjustment;
 import hightally.app.flight.Flight;
 import hightally.app.flight.PhaseReadings;
 import hightally.core.adjustment.FlownTrims;
-import hightally.core.flight.PhaseReading;
+import hightally.core.log.PhaseReading;
 import hightally.core.guide.BenchVerification.Verified;
 import hightally.core.phase.Trims;
 import hightally.core.quantity.Control;

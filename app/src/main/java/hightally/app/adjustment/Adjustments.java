@@ -14,7 +14,7 @@ import hightally.core.adjustment.Confirmation;
 import hightally.core.adjustment.FlownTrims;
 import hightally.core.adjustment.RulerCheck;
 import hightally.core.airframe.Surface;
-import hightally.core.flight.PhaseReading;
+import hightally.core.log.PhaseReading;
 import hightally.core.guide.BenchVerification;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.InvalidInputException;

@@ -1,5 +1,6 @@
 package hightally.app.adjustment;
 
+import hightally.core.quantity.Unit;
 import hightally.core.quantity.Text;
 import hightally.core.quantity.Within;
 import java.util.List;
@@ -13,10 +14,10 @@ import java.util.List;
  */
 record Learned(
     int basedOn,
-    @Within(min = 0.05, max = 5, unit = "%", label = "One trim click") double clickStepPercent,
+    @Within(min = 0.05, max = 5, unit = Unit.PERCENT) double clickStepPercent,
     List<Arm> arms) {
   /** The radius an arm acts with. */
   record Arm(
-      @Text(label = "Surface", max = 40) String surface,
-      @Within(min = 1, max = 100, unit = "mm", label = "Arm radius") double armRadiusMm) {}
+      @Text(max = 40) String surface,
+      @Within(min = 1, max = 100, unit = Unit.MILLIMETRES) double armRadiusMm) {}
 }

@@ -3,7 +3,7 @@ package hightally.app.aircraft;
 import hightally.app.platform.ConflictException;
 import hightally.app.platform.NotFoundException;
 import hightally.app.platform.Page;
-import hightally.core.flight.TrimsHold;
+import hightally.core.log.TrimsHold;
 import hightally.core.quantity.Validation;
 import hightally.core.setup.Setup;
 import java.time.Clock;

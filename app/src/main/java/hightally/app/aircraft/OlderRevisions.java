@@ -1,6 +1,6 @@
 package hightally.app.aircraft;
 
-import hightally.core.flight.TrimsHold;
+import hightally.core.log.TrimsHold;
 import hightally.core.setup.Setup;
 import java.util.List;
 import org.springframework.beans.factory.SmartInitializingSingleton;

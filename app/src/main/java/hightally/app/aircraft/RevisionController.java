@@ -39,10 +39,10 @@ class RevisionController {
   }
 
   /** A new aircraft: its setup and where it comes from. */
-  record NewAircraft(@Text(label = "Reason", max = 300) String reason, Setup setup) {}
+  record NewAircraft(@Text(max = 300) String reason, Setup setup) {}
 
   /** A changed setup, the revision it was changed from, and why. */
-  record NewRevision(int basedOn, @Text(label = "Reason", max = 300) String reason, Setup setup) {}
+  record NewRevision(int basedOn, @Text(max = 300) String reason, Setup setup) {}
 
   /** The number of a new aircraft. */
   record Added(long id) {}

@@ -1,7 +1,7 @@
 package hightally.app.flight;
 
 import hightally.app.aircraft.Hangar;
-import hightally.core.flight.FlightReport;
+import hightally.core.log.FlightReport;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.setup.Setup;
 import io.swagger.v3.oas.annotations.Operation;

@@ -1,6 +1,6 @@
 package hightally.app.flight;
 
-import hightally.core.flight.FlightReport;
+import hightally.core.log.FlightReport;
 
 /** A stored flight: on which revision, and what was noted. */
 public record Flight(

@@ -2,7 +2,7 @@ package hightally.app.flight;
 
 import hightally.app.platform.Once;
 import hightally.app.platform.Page;
-import hightally.core.flight.FlightReport;
+import hightally.core.log.FlightReport;
 import io.swagger.v3.oas.annotations.Operation;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;

@@ -1,7 +1,7 @@
 package hightally.app.flight;
 
-import hightally.core.flight.FlightReport;
-import hightally.core.flight.PhaseReading;
+import hightally.core.log.FlightReport;
+import hightally.core.log.PhaseReading;
 import hightally.core.phase.Trims;
 import jakarta.persistence.Convert;
 import jakarta.persistence.Entity;

@@ -1,7 +1,7 @@
 package hightally.app.flight;
 
 import hightally.app.platform.JsonList;
-import hightally.core.flight.PhaseReading;
+import hightally.core.log.PhaseReading;
 import jakarta.persistence.Converter;
 
 /** What was flown in the phases, as one column. */

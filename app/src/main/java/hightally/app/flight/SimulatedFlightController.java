@@ -3,7 +3,7 @@ package hightally.app.flight;
 import hightally.app.aircraft.Hangar;
 import hightally.core.bench.FlyingModel;
 import hightally.core.bench.FlyingModel.Faults;
-import hightally.core.flight.PhaseReading;
+import hightally.core.log.PhaseReading;
 import io.swagger.v3.oas.annotations.Operation;
 import java.util.List;
 import org.springframework.web.bind.annotation.GetMapping;

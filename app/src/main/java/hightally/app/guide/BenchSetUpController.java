@@ -32,7 +32,7 @@ class BenchSetUpController {
 
   /** Where the pilot goes, the version he saw, and what he answered before going: one or none. */
   record SetUpMoved(
-      int version, @Text(label = "Step", max = 120) String step, List<GuideAnswer> answers) {}
+      int version, @Text(max = 120) String step, List<GuideAnswer> answers) {}
 
   /** The version the pilot saw. */
   record SetUpSeen(int version) {}

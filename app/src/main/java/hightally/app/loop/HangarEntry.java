@@ -2,7 +2,7 @@ package hightally.app.loop;
 
 import hightally.core.airframe.Airframe;
 import hightally.core.airframe.Surface;
-import hightally.core.flight.LoopState;
+import hightally.core.log.LoopState;
 import java.util.List;
 
 /**

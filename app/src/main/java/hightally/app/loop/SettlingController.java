@@ -1,7 +1,7 @@
 package hightally.app.loop;
 
 import hightally.app.flight.TrimLog;
-import hightally.core.flight.StandingTrims;
+import hightally.core.log.StandingTrims;
 import io.swagger.v3.oas.annotations.Operation;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;

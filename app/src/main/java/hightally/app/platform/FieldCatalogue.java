@@ -1,6 +1,6 @@
 package hightally.app.platform;
 
-import hightally.core.flight.FlightReport;
+import hightally.core.log.FlightReport;
 import hightally.core.guide.BalanceAdvice.BalanceWish;
 import hightally.core.quantity.Text;
 import hightally.core.quantity.Within;

@@ -41,9 +41,9 @@ public class EntryList {
    * @param value as it stands in the transmitter now; empty takes the tick back
    */
   public record TickedValue(
-      @Text(label = "Transmitter", max = 80) String transmitter,
-      @Text(label = "Entry", max = 160) String key,
-      @Text(label = "Value", min = 0, max = 1000) String value,
+      @Text(max = 80) String transmitter,
+      @Text(max = 160) String key,
+      @Text(min = 0, max = 1000) String value,
       boolean readBack) {}
 
   /** All that was typed into one transmitter for a model. */

@@ -6,9 +6,9 @@ import hightally.core.guide.MeasuredThrows;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Text;
 import hightally.core.quantity.Validation;
-import hightally.core.setup.PartWish;
-import hightally.core.setup.PartsAdded;
-import hightally.core.setup.PartsRemoved;
+import hightally.core.edit.PartWish;
+import hightally.core.edit.PartsAdded;
+import hightally.core.edit.PartsRemoved;
 import hightally.core.setup.Setup;
 import hightally.core.wiring.ChannelPlan;
 import hightally.core.wiring.TransmitterMove;
@@ -27,7 +27,7 @@ class RigController {
   record PartAsked(Setup setup, PartWish wish) {}
 
   /** A setup and the id of the part to take off it. */
-  record PartGone(Setup setup, @Text(label = "Part", max = 40) String id) {}
+  record PartGone(Setup setup, @Text(max = 40) String id) {}
 
   /** A setup to look at. */
   record SetupAsked(Setup setup) {}

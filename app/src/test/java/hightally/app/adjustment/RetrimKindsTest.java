@@ -14,7 +14,7 @@ import hightally.core.airframe.DriverKind;
 import hightally.core.airframe.Rod;
 import hightally.core.airframe.Surface;
 import hightally.core.channel.Channel;
-import hightally.core.flight.PhaseReading;
+import hightally.core.log.PhaseReading;
 import hightally.core.linkage.FourBar;
 import hightally.core.linkage.Linkage;
 import hightally.core.linkage.RodChange;

@@ -4,6 +4,7 @@ import hightally.core.audit.Finding;
 import hightally.core.phase.Phase;
 import hightally.core.phase.Trims;
 import hightally.core.program.EntrySheet;
+import hightally.core.quantity.Said;
 import hightally.core.setup.Setup;
 import java.util.ArrayList;
 import java.util.List;
@@ -34,7 +35,7 @@ public record AdjustmentPlan(
     List<ThrowChange> throwChanges,
     List<Remedy> remedies,
     List<WorkStep> steps,
-    List<String> cautions,
+    List<Said> cautions,
     List<Finding> findings,
     List<EntrySheet.Entry> entries,
     Setup after) {
@@ -70,14 +71,22 @@ public record AdjustmentPlan(
    * What has to be turned back if the work is given up at a step: the rods turned before it, the
    * last one first.
    */
-  public List<String> undoneFrom(int step) {
-    List<String> words = new ArrayList<>();
+  public List<Said> undoneFrom(int step) {
+    List<Said> words = new ArrayList<>();
     for (int i = Math.min(step, steps.size()) - 1; i >= 0; i--) {
       WorkStep made = steps.get(i);
       if (made.kind() == WorkStep.Kind.TURN) {
         rods.stream()
             .filter(rod -> rod.surface().equals(made.surface()))
-            .forEach(rod -> words.add(rod.surfaceName() + ": " + rod.turnBack() + "."));
+            .forEach(
+                rod ->
+                    words.add(
+                        Said.of(
+                            "adjustment.turnBack",
+                            "surface",
+                            rod.surfaceName(),
+                            "turn",
+                            rod.turnBack())));
       }
     }
     return words;

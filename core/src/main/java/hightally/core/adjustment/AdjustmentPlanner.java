@@ -4,23 +4,24 @@ import hightally.core.airframe.DriverKind;
 import hightally.core.airframe.Surface;
 import hightally.core.audit.Audit;
 import hightally.core.audit.Finding;
-import hightally.core.flight.PhaseReading;
 import hightally.core.linkage.RodChange;
 import hightally.core.linkage.UsableRange;
+import hightally.core.log.PhaseReading;
 import hightally.core.phase.Trims;
 import hightally.core.program.EntrySheet;
+import hightally.core.quantity.Clicks;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.HouseValues;
 import hightally.core.quantity.InvalidInputException;
+import hightally.core.quantity.Quantity;
+import hightally.core.quantity.Said;
 import hightally.core.quantity.Validation;
-import hightally.core.quantity.Words;
 import hightally.core.setup.Setup;
 import hightally.core.signal.Positions;
 import hightally.core.signal.SignalPath;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 
 /**
@@ -146,13 +147,13 @@ public final class AdjustmentPlanner {
     UsableRange range = path.range(index);
     return InvalidInputException.of(
         "surfaces[" + index + "].rod",
-        String.format(Locale.ROOT, "locked with what drives it at %.1f°", driverDegrees),
-        String.format(
-            Locale.ROOT,
-            "a linkage that reaches that: this one does from %.1f to %.1f°. A hole further out on the"
-                + " horn or further in on the arm, or an arm seated squarer, gives it more",
-            range.reachFrom(),
-            range.reachTo()));
+        Said.of("given.lockedAt", "angle", Quantity.degrees(driverDegrees, 1)),
+        Said.of(
+            "demand.linkageReachesOneDoesFrom",
+            "reachFrom",
+            Quantity.degrees(range.reachFrom(), 1),
+            "reachTo",
+            Quantity.degrees(range.reachTo(), 1)));
   }
 
   private RodChange behindServo(Surface surface, int index) {
@@ -199,28 +200,24 @@ public final class AdjustmentPlanner {
     return slope == 0 ? 0 : found.driverLeftDegrees() / slope;
   }
 
-  private List<String> cautions() {
-    List<String> cautions = new ArrayList<>();
+  private List<Said> cautions() {
+    List<Said> cautions = new ArrayList<>();
     for (String phase : gone) {
-      cautions.add(
-          "The trims of phase "
-              + phase
-              + " are left out: the setup has no such phase any more. If it is another one now, correct"
-              + " the flight's entry.");
+      cautions.add(Said.of("adjustment.trimsPhaseLeftOutSetup", "phase", phase));
     }
     double step = setup.transmitter().clickStepPercent();
     for (Control control : Control.values()) {
       double percent = Math.abs(trims.of(control) * step);
       if (percent > house.largeTrimPercent()) {
         cautions.add(
-            String.format(
-                Locale.ROOT,
-                "The %s trim of %s is %.0f %% of full travel. A trim this large is usually a sign of"
-                    + " balance, warp, thrust line or incidence: look there before hiding it in a"
-                    + " rod.",
-                control.word(),
-                Words.clicks(control, trims.of(control)),
-                percent));
+            Said.of(
+                "adjustment.trimFullTravelTrimLarge",
+                "control",
+                control,
+                "clicks",
+                new Clicks(control, trims.of(control)),
+                "percent",
+                Quantity.percent(percent)));
       }
     }
     return cautions;

@@ -4,14 +4,15 @@ import hightally.core.airframe.DriverKind;
 import hightally.core.airframe.Surface;
 import hightally.core.phase.Trims;
 import hightally.core.quantity.Absentable;
+import hightally.core.quantity.Clicks;
 import hightally.core.quantity.Control;
-import hightally.core.quantity.Words;
+import hightally.core.quantity.Quantity;
+import hightally.core.quantity.Said;
 import hightally.core.setup.Setup;
 import hightally.core.signal.SignalPath;
 import java.util.ArrayList;
 import java.util.DoubleSummaryStatistics;
 import java.util.List;
-import java.util.Locale;
 
 /**
  * What the flight after an adjustment says: done, or a second round with what was learned.
@@ -40,7 +41,7 @@ public record Confirmation(
     boolean done,
     @Absentable Double learnedClickPercent,
     List<LearnedArm> learnedArms,
-    String words) {
+    Said words) {
   /** An arm that acts as if it had another radius, mm. */
   public record LearnedArm(String surface, String name, double radiusMm, double learnedMm) {}
 
@@ -70,10 +71,15 @@ public record Confirmation(
   }
 
   private static Confirmation of(Setup setup, Control control, int was, int expected, int now) {
-    String compared =
-        Words.clicks(control, now) + " where " + Words.clicks(control, expected) + " was predicted";
+    Said compared =
+        Said.of(
+            "adjustment.wherePredicted",
+            "clicks",
+            new Clicks(control, now),
+            "clicks2",
+            new Clicks(control, expected));
     if (Math.abs(now - expected) <= setup.house().confirmClicks()) {
-      String words = "Confirmed: " + compared + ".";
+      Said words = Said.of("adjustment.confirmed", "compared", compared);
       return new Confirmation(control, was, expected, now, true, null, List.of(), words);
     }
     double step = setup.transmitter().clickStepPercent();
@@ -81,23 +87,23 @@ public record Confirmation(
     boolean few =
         Math.abs(was - expected) < TELLING_CLICKS || Math.abs(now - expected) < TELLING_REST;
     if (few || factor < LEAST || factor > MOST) {
-      String words =
-          compared
-              + (few
-                  ? ". So few clicks may be the pilot's: fly it again, and adjust once it has settled."
-                  : ", and no click step or arm explains it: look at balance, a slipping linkage, or"
-                      + " turns made the wrong way.");
+      Said words =
+          few
+              ? Said.of("adjustment.soFewClicksMayPilots", "compared", compared)
+              : Said.of("adjustment.noClickStepArmExplains", "compared", compared);
       return new Confirmation(control, was, expected, now, false, null, List.of(), words);
     }
-    String words =
-        String.format(
-            Locale.ROOT,
-            "%s: a click moves as much as %.2f %%, not %.2f %%, or the arm acts with %.0f %% of its"
-                + " radius.",
+    Said words =
+        Said.of(
+            "adjustment.clickMovesMuchNotArm",
+            "compared",
             compared,
-            step * factor,
-            step,
-            100 * factor);
+            "factor",
+            Quantity.percent(step * factor, 2),
+            "step",
+            Quantity.percent(step, 2),
+            "factor2",
+            Quantity.percent(100 * factor));
     List<LearnedArm> arms = arms(setup, control, factor);
     return new Confirmation(control, was, expected, now, false, step * factor, arms, words);
   }
@@ -120,9 +126,9 @@ public record Confirmation(
     return learnedClickPercent != null;
   }
 
-  private Confirmation deciding(Double click, List<LearnedArm> arms, String more) {
-    String all = words + " " + more;
-    return new Confirmation(control, before, predicted, flown, done, click, arms, all);
+  private Confirmation deciding(Double click, List<LearnedArm> arms, Said more) {
+    return new Confirmation(
+        control, before, predicted, flown, done, click, arms, Said.all(words, more));
   }
 
   /** What the controls together speak for: the click step moves all, an arm only its own. */
@@ -144,19 +150,17 @@ public record Confirmation(
               }
               if (another) {
                 return one.deciding(
-                    null,
-                    one.learnedArms,
-                    "Another control is confirmed, so it is not the click step.");
+                    null, one.learnedArms, Said.of("adjustment.anotherControlConfirmedSoNot"));
               }
               return alike
                   ? one.deciding(
                       one.learnedClickPercent,
                       List.of(),
-                      "All controls say the same, so it is the click step.")
+                      Said.of("adjustment.allControlsSaySameSo"))
                   : one.deciding(
                       one.learnedClickPercent,
                       one.learnedArms,
-                      "One control cannot tell the two apart: count the clicks from end to end.");
+                      Said.of("adjustment.oneControlCannotTellTwo"));
             })
         .toList();
   }

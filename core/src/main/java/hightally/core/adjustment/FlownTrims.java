@@ -1,9 +1,10 @@
 package hightally.core.adjustment;
 
-import hightally.core.flight.PhaseReading;
+import hightally.core.log.PhaseReading;
 import hightally.core.phase.Trims;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.InvalidInputException;
+import hightally.core.quantity.Said;
 import hightally.core.setup.Setup;
 import java.util.ArrayList;
 import java.util.List;
@@ -26,7 +27,8 @@ public record FlownTrims(
     phases = List.copyOf(phases);
     controls = controls == null ? List.of() : List.copyOf(controls);
     if (controls.isEmpty()) {
-      throw InvalidInputException.of("controls", "none", "at least one of roll, pitch, yaw");
+      throw InvalidInputException.of(
+          "controls", Said.of("given.none"), Said.of("demand.leastOneRollPitchYaw"));
     }
   }
 
@@ -67,7 +69,8 @@ public record FlownTrims(
 
   private InvalidInputException missing(Setup setup) {
     String known = String.join(", ", setup.phases().stream().map(phase -> phase.id()).toList());
-    return InvalidInputException.of("reference", reference, "a phase that was flown, of " + known);
+    return InvalidInputException.of(
+        "reference", reference, Said.of("demand.phaseFlown", "known", known));
   }
 
   private Optional<PhaseReading> of(String phase) {

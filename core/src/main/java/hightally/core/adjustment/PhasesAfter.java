@@ -6,7 +6,7 @@ import hightally.core.airframe.Surface;
 import hightally.core.channel.Channel;
 import hightally.core.channel.SubTrimMode;
 import hightally.core.channel.Transmitter;
-import hightally.core.flight.PhaseReading;
+import hightally.core.log.PhaseReading;
 import hightally.core.phase.Phase;
 import hightally.core.phase.Preset;
 import hightally.core.phase.Trims;

@@ -1,5 +1,7 @@
 package hightally.core.adjustment;
 
+import hightally.core.quantity.Said;
+
 /**
  * What to do to one rod.
  *
@@ -36,9 +38,9 @@ public record PlannedRod(
     double afterMm,
     double errorMm,
     double leftPercent,
-    String sentence,
-    String turn,
-    String turnBack) {
+    Said sentence,
+    Said turn,
+    Said turnBack) {
   /** Whether there is anything to turn. */
   public boolean toDo() {
     return steps != 0;

@@ -5,12 +5,13 @@ import hightally.core.airframe.Servo;
 import hightally.core.airframe.Surface;
 import hightally.core.phase.Trims;
 import hightally.core.quantity.Control;
+import hightally.core.quantity.Quantity;
+import hightally.core.quantity.Said;
 import hightally.core.setup.Setup;
 import hightally.core.signal.Positions;
 import hightally.core.signal.SignalPath;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 
 /** What might be better than turning a rod, per surface at a servo. */
 final class Remedies {
@@ -56,12 +57,12 @@ final class Remedies {
           new Remedy(
               surface.id(),
               Remedy.Kind.SYMPTOM,
-              String.format(
-                  Locale.ROOT,
-                  "%s stands %.1f mm off with the trim: look at balance, warp, thrust line and incidence"
-                      + " before this goes into a rod.",
+              Said.of(
+                  "adjustment.standsOffTrimLookBalance",
+                  "name",
                   name,
-                  Math.abs(mm))));
+                  "size",
+                  Quantity.mm(Math.abs(mm)))));
     }
     if (Math.abs(arm) >= MOST_OF_A_TOOTH * tooth) {
       long teeth = Math.max(1, Math.round(Math.abs(arm) / tooth));
@@ -69,38 +70,41 @@ final class Remedies {
           new Remedy(
               surface.id(),
               Remedy.Kind.TOOTH,
-              String.format(
-                  Locale.ROOT,
-                  "%s: the trim turns the arm by %.1f°, and the arm can be set in steps of %.1f°. Seat it"
-                      + " %d %s further the way the trim turns it; only %.1f° are left for the rod.",
+              Said.of(
+                  "adjustment.trimTurnsArmArmCan",
+                  "name",
                   name,
-                  Math.abs(arm),
-                  tooth,
+                  "size",
+                  Quantity.degrees(Math.abs(arm), 1),
+                  "tooth",
+                  Quantity.degrees(tooth, 1),
+                  "teeth",
                   teeth,
-                  teeth == 1 ? "step" : "steps",
-                  Math.abs(Math.abs(arm) - teeth * tooth))));
+                  "size2",
+                  Quantity.degrees(Math.abs(Math.abs(arm) - teeth * tooth), 1))));
     } else if (small) {
       found.add(
           new Remedy(
               surface.id(),
               Remedy.Kind.LEAVE,
-              String.format(
-                  Locale.ROOT,
-                  "%s: so few clicks (%.1f mm) may as well stay in the transmitter.",
+              Said.of(
+                  "adjustment.soFewClicksMayWell",
+                  "name",
                   name,
-                  Math.abs(mm))));
+                  "size",
+                  Quantity.mm(Math.abs(mm)))));
     }
     if (Math.abs(servo.armOffsetDegrees()) >= FAR_FROM_SQUARE_DEGREES) {
       found.add(
           new Remedy(
               surface.id(),
               Remedy.Kind.SHARE,
-              String.format(
-                  Locale.ROOT,
-                  "%s: its arm stands %.0f° off square. Seat it square first, then let the rod take the"
-                      + " rest: that evens up the travel as well.",
+              Said.of(
+                  "adjustment.armStandsOffSquareSeat",
+                  "name",
                   name,
-                  Math.abs(servo.armOffsetDegrees()))));
+                  "size",
+                  Quantity.degrees(Math.abs(servo.armOffsetDegrees()), 0))));
     }
   }
 }

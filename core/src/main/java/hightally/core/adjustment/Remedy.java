@@ -1,5 +1,7 @@
 package hightally.core.adjustment;
 
+import hightally.core.quantity.Said;
+
 /**
  * What might be better than turning a rod.
  *
@@ -7,7 +9,7 @@ package hightally.core.adjustment;
  * @param kind what sort
  * @param words all of it in words
  */
-public record Remedy(String surface, Kind kind, String words) {
+public record Remedy(String surface, Kind kind, Said words) {
   /** Sorts of remedies. */
   public enum Kind {
     /** The arm a tooth over, and only the rest at the rod. */

@@ -4,8 +4,9 @@ import hightally.core.airframe.Surface;
 import hightally.core.linkage.RodChange;
 import hightally.core.linkage.RodEnd;
 import hightally.core.linkage.RodEndKind;
-import hightally.core.quantity.Words;
-import java.util.Locale;
+import hightally.core.quantity.Quantity;
+import hightally.core.quantity.Said;
+import hightally.core.quantity.Turns;
 
 /** A rod's change as a pilot would say it. */
 final class RodWords {
@@ -15,59 +16,55 @@ final class RodWords {
   private RodWords() {}
 
   /** {@code 1½ turns out}, {@code stopper 0.5 mm, rod longer}. */
-  static String turn(RodEnd end, long steps) {
+  static Said turn(RodEnd end, long steps) {
     if (end.kind() == RodEndKind.SLIDE) {
-      String way = steps > 0 ? "longer" : "shorter";
-      return "stopper " + Words.millimetres(steps * end.stepMm()) + ", rod " + way;
+      return Said.of(
+          "adjustment.stopperRod",
+          "mm",
+          Quantity.mm(steps * end.stepMm()).size(),
+          "way",
+          RodDirection.of(steps));
     }
     long sixths = steps * end.kind().sixthsPerStep();
-    return Words.turns(sixths) + " " + Words.turnWord(sixths) + (steps > 0 ? " out" : " in");
+    return Said.of("turn", "turns", new Turns(sixths));
   }
 
   /** Which way the end turns, seen from the surface, for a right-hand thread. */
-  static String rotation(RodEnd end, long steps) {
-    String way = steps > 0 ? "counter-clockwise" : "clockwise";
+  static Said rotation(RodEnd end, long steps) {
+    RodDirection way = RodDirection.of(steps);
     return switch (end.kind()) {
-      case CLEVIS, BALL_LINK ->
-          "Seen from the surface, looking along the rod towards the servo, turn it " + way + ".";
-      case TURNBUCKLE ->
-          "Turn the buckle so that both ends run "
-              + (steps > 0 ? "out; the rod gets longer." : "in; the rod gets shorter.");
-      case SLIDE -> "Loosen the stopper, slide, tighten.";
+      case CLEVIS, BALL_LINK -> Said.of("adjustment.seenFromSurfaceLookingAlong", "way", way);
+      case TURNBUCKLE -> Said.of("adjustment.turnBuckleSoBothEnds", "way", way);
+      case SLIDE -> Said.of("adjustment.loosenStopperSlideTighten");
     };
   }
 
-  static String sentence(Surface surface, RodChange.Found change, boolean slave) {
+  static Said sentence(Surface surface, RodChange.Found change, boolean slave) {
     if (change.steps() == 0) {
-      return surface.name() + ": leave " + rodName(slave) + " as it is." + left(change);
+      return Said.all(
+          Said.of("adjustment.leave", "surface", surface.name(), "slave", slave), left(change));
     }
     double moves = change.afterDegrees() - change.todayDegrees();
     double mm = surface.travelMm(change.afterDegrees()) - surface.travelMm(change.todayDegrees());
-    String goes =
+    Said goes =
         Math.abs(mm) < VISIBLE_MM
-            ? " The trailing edge hardly moves."
-            : " Trailing edge goes "
-                + surface.directionWord(moves)
-                + " "
-                + Words.millimetres(mm)
-                + ".";
-    String turn = turn(change.end(), change.steps());
-    return surface.name()
-        + ": "
-        + turn
-        + (slave ? " on the slave rod." : ".")
-        + goes
-        + left(change);
+            ? Said.of("adjustment.trailingEdgeHardlyMoves")
+            : Said.of(
+                "adjustment.trailingEdgeGoes",
+                "way",
+                surface.way(moves),
+                "mm",
+                Quantity.mm(mm).size());
+    Said turn = turn(change.end(), change.steps());
+    Said all =
+        Said.of("adjustment.turnOf", "surface", surface.name(), "turn", turn, "slave", slave);
+    return Said.all(all, goes, left(change));
   }
 
-  private static String rodName(boolean slave) {
-    return slave ? "the slave rod" : "the rod";
-  }
-
-  private static String left(RodChange.Found change) {
+  private static Said left(RodChange.Found change) {
     double error = Math.abs(change.errorMm());
     return error < VISIBLE_MM
-        ? ""
-        : String.format(Locale.ROOT, " %.1f mm is left over, less than half a step.", error);
+        ? Said.NOTHING
+        : Said.of("adjustment.leftOverLessThanHalf", "error", Quantity.mm(error));
   }
 }

@@ -2,12 +2,14 @@ package hightally.core.adjustment;
 
 import hightally.core.airframe.Surface;
 import hightally.core.quantity.InvalidInputException;
+import hightally.core.quantity.Quantity;
+import hightally.core.quantity.Said;
+import hightally.core.quantity.Unit;
 import hightally.core.quantity.Validation;
 import hightally.core.quantity.Within;
 import hightally.core.setup.Setup;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 
 /**
  * Ruler against arithmetic: what a gauge at the trailing edge showed between trim in and trim
@@ -26,7 +28,7 @@ public record RulerCheck(
     double measuredMm,
     double toleranceMm,
     boolean agree,
-    List<String> explanations) {
+    List<Said> explanations) {
   private static final double QUARTER = 0.25;
   private static final double NEAR = 0.12;
 
@@ -36,9 +38,7 @@ public record RulerCheck(
   private static final double MOST = 2;
 
   /** A gauge reading: trim in less trim zeroed, plus is up or right. */
-  public record GaugeReading(
-      @Within(min = -300, max = 300, unit = "mm", label = "Gauge, trim in less trim zeroed")
-          double mm) {}
+  public record GaugeReading(@Within(min = -300, max = 300, unit = Unit.MILLIMETRES) double mm) {}
 
   /** Compares a reading with the arithmetic. */
   public static RulerCheck of(Setup setup, Surface surface, double computedMm, GaugeReading read) {
@@ -63,61 +63,56 @@ public record RulerCheck(
     double ratio = measuredMm / computedMm;
     if (!(ratio >= LEAST && ratio <= MOST)) {
       throw InvalidInputException.of(
-          "choice",
-          "RULER",
-          "a reading between half and twice the computed one; beyond that an input is wrong that"
-              + " must be found first");
+          "choice", "RULER", Said.of("demand.readingBetweenHalfTwiceComputed"));
     }
     double horn = surface.rod().linkage().hornRadiusMm() / ratio;
     return setup.withSurface(surface.withRod(surface.rod().withHorn(horn)));
   }
 
-  private static List<String> explained(
+  private static List<Said> explained(
       Setup setup, Surface surface, double computed, double measured) {
-    List<String> found = new ArrayList<>();
+    List<Said> found = new ArrayList<>();
     if (computed * measured < 0) {
-      found.add(
-          "They have opposite signs: the trim was read the wrong way round, or the surface's direction"
-              + " is entered the wrong way. Look which way the trailing edge goes for one click.");
+      found.add(Said.of("adjustment.theyOppositeSignsTrimRead"));
     }
     if (Math.abs(measured) < setup.house().rulerMm()) {
-      found.add(
-          "The gauge showed almost nothing: a loose horn or clevis takes the movement up, or the trim"
-              + " was zero already when the first mark was made.");
+      found.add(Said.of("adjustment.gaugeShowedAlmostNothingLoose"));
     }
     double ratio = Math.abs(measured / computed);
     double step = setup.transmitter().clickStepPercent();
     if (Math.abs(ratio - 2) < NEAR * 2 || Math.abs(ratio - 0.5) < NEAR) {
       found.add(
-          String.format(
-              Locale.ROOT,
-              "Almost exactly %s: one trim click is probably %.2f %%, not %.2f %%. Count the clicks from"
-                  + " end to end.",
-              ratio > 1 ? "twice" : "half",
-              step * ratio,
-              step));
+          Said.of(
+              "adjustment.almostExactlyOneTrimClick",
+              "twice",
+              ratio > 1,
+              "ratio",
+              Quantity.percent(step * ratio, 2),
+              "step",
+              Quantity.percent(step, 2)));
     }
     found.add(
-        String.format(
-            Locale.ROOT,
-            "A trim click of %.2f %% instead of %.2f %% would explain it for all surfaces alike.",
-            step * ratio,
-            step));
+        Said.of(
+            "adjustment.trimClickInsteadExplainAll",
+            "ratio",
+            Quantity.percent(step * ratio, 2),
+            "step",
+            Quantity.percent(step, 2)));
     double horn = surface.rod().linkage().hornRadiusMm() / ratio;
     found.add(
-        String.format(
-            Locale.ROOT,
-            "The rod in another hole: a horn radius of %.1f mm instead of %.1f mm would explain it for"
-                + " this surface alone.",
-            horn,
-            surface.rod().linkage().hornRadiusMm()));
+        Said.of(
+            "adjustment.rodAnotherHoleHornRadius",
+            "horn",
+            Quantity.mm(horn),
+            "hornRadiusMm",
+            Quantity.mm(surface.rod().linkage().hornRadiusMm())));
     found.add(
-        String.format(
-            Locale.ROOT,
-            "Measured elsewhere: %.0f mm behind the hinge line instead of %.0f mm (the chord) reads the"
-                + " same.",
-            surface.chordMm() * ratio,
-            surface.chordMm()));
+        Said.of(
+            "adjustment.measuredElsewhereBehindHingeLine",
+            "ratio",
+            Quantity.mm(surface.chordMm() * ratio, 0),
+            "chordMm",
+            Quantity.mm(surface.chordMm(), 0)));
     return found;
   }
 }

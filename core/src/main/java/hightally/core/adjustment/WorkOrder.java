@@ -7,11 +7,12 @@ import hightally.core.airframe.Surface;
 import hightally.core.linkage.RodEnd;
 import hightally.core.phase.Trims;
 import hightally.core.quantity.Control;
-import hightally.core.quantity.Words;
+import hightally.core.quantity.Quantity;
+import hightally.core.quantity.Said;
 import hightally.core.setup.Setup;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 
 /**
@@ -19,9 +20,7 @@ import java.util.Optional;
  * then adjusted with the trim at zero; before the next one is marked the trim goes back in.
  */
 final class WorkOrder {
-  private static final String PROPELLER =
-      "Take the propeller off or pull the motor leads apart, and keep the throttle cut on. The maker's"
-          + " manual outranks this list.";
+  private static final Said PROPELLER = Said.of("adjustment.takePropellerOffPullMotor");
 
   private final Setup setup;
   private final Trims trims;
@@ -50,20 +49,20 @@ final class WorkOrder {
   private void begin() {
     whole(
         Kind.SAFETY,
-        "Make the motor harmless",
-        "Transmitter on first, then the model. Set the model on a flat table and do not move it until"
-            + " the last step.",
+        Said.of("adjustment.makeMotorHarmless"),
+        Said.of("adjustment.transmitterFirstThenModelSet"),
         PROPELLER);
     whole(
         Kind.TRIMS_IN,
-        "Trims in: " + orZero(trims.words(control -> true)),
-        "The transmitter must show the trims of the flight. Set them if it does not."
-            + (staying.allZero()
-                ? ""
-                : " What is not going into the rods stays in throughout: "
-                    + staying.words(control -> true)
-                    + "."),
-        "");
+        Said.of("adjustment.trims", "orZero", orZero(trims.told(control -> true))),
+        Said.of(
+            "adjustment.transmitterMustShowTrimsFlight",
+            "staying",
+            (staying.allZero()
+                ? Said.NOTHING
+                : Said.of(
+                    "adjustment.whatNotGoingIntoRods", "words", staying.told(control -> true)))),
+        Said.NOTHING);
   }
 
   private void surface(PlannedRod rod, boolean first) {
@@ -71,9 +70,9 @@ final class WorkOrder {
     if (!first) {
       add(
           Kind.TRIM_BACK,
-          "Put the trim back: " + moving(surface),
-          "So that this surface stands where it flew while it is marked.",
-          "",
+          Said.of("adjustment.putTrimBack", "moving", moving(surface)),
+          Said.of("adjustment.soSurfaceStandsWhereFlew"),
+          Said.NOTHING,
           surface);
     }
     mark(rod, surface);
@@ -84,21 +83,21 @@ final class WorkOrder {
   private void mark(PlannedRod rod, Surface surface) {
     add(
         Kind.MARK,
-        "Mark the " + lower(surface.name()),
-        "Set the gauge so that it just touches the trailing edge where you measure. This surface has"
-            + " its own mark: foam and balsa are never the same left and right.",
-        "",
+        Said.of("adjustment.mark", "surface", surface.name()),
+        Said.of("adjustment.setGaugeSoJustTouches"),
+        Said.NOTHING,
         surface);
     double moves = rod.todayMm() - rod.targetMm();
     add(
         Kind.ZERO,
-        "Trim to zero: " + controls(surface),
-        "The trailing edge should move away from the mark, "
-            + surface.directionWord(moves)
-            + " by about "
-            + Words.millimetres(moves)
-            + ".",
-        "",
+        Said.of("adjustment.trimZero", "controls", controls(surface)),
+        Said.of(
+            "adjustment.trailingEdgeShouldMoveAway",
+            "way",
+            surface.way(moves),
+            "mm",
+            Quantity.mm(moves).size()),
+        Said.NOTHING,
         surface);
   }
 
@@ -107,42 +106,58 @@ final class WorkOrder {
     boolean slave = surface.rod().driver() == DriverKind.SURFACE;
     add(
         Kind.TURN,
-        surface.name() + ": " + RodWords.turn(end, rod.steps()),
-        RodWords.rotation(end, rod.steps())
-            + (slave ? " This is the slave rod." : "")
-            + " Pin back in, keeper over the clevis.",
-        "A rod that is not closed and kept comes off in the air.",
+        Said.of(
+            "adjustment.turnTitle",
+            "surface",
+            surface.name(),
+            "turn",
+            RodWords.turn(end, rod.steps())),
+        Said.of(
+            "adjustment.pinBackKeeperOverClevis",
+            "rotation",
+            RodWords.rotation(end, rod.steps()),
+            "slave",
+            slave),
+        Said.of("adjustment.rodNotClosedKeptComes"),
         surface);
   }
 
   private void check(PlannedRod rod, Surface surface) {
     add(
         Kind.CHECK,
-        "Back at the mark?",
-        "The "
-            + lower(surface.name())
-            + " should stand at its mark again, within "
-            + Words.millimetres(Math.max(0.1, Math.abs(rod.errorMm())))
-            + ". If it moved the other way, turn back and look at the direction again.",
-        "",
+        Said.of("adjustment.backMark"),
+        Said.of(
+            "adjustment.shouldStandMarkAgainWithin",
+            "surface",
+            surface.name(),
+            "mm",
+            Quantity.mm(Math.max(0.1, Math.abs(rod.errorMm()))).size()),
+        Said.NOTHING,
         surface);
   }
 
   /** Clicks of the other phases, and of the reference where whole steps leave some. */
   private void transmitter(List<PhaseOutcome> phases) {
-    List<String> words = new ArrayList<>();
+    List<Said> words = new ArrayList<>();
     for (PhaseOutcome phase : phases) {
       if (!phase.reference() || !phase.after().allZero()) {
-        words.add(phase.name() + ": " + orZero(phase.after().words(control -> true)) + ".");
+        words.add(
+            Said.of(
+                "adjustment.trimsOfPhase",
+                "phase",
+                phase.name(),
+                "trims",
+                orZero(phase.after().told(control -> true))));
       }
     }
     if (!words.isEmpty()) {
       whole(
           Kind.TRIMS_IN,
-          "Trims of every phase",
-          String.join(" ", words)
-              + " With these clicks every phase flies as it was trimmed. The entry sheet lists them.",
-          "");
+          Said.of("adjustment.trimsEveryPhase"),
+          Said.all(
+              Said.all(words.toArray(Said[]::new)),
+              Said.of("adjustment.theseClicksEveryPhaseFlies")),
+          Said.NOTHING);
     }
   }
 
@@ -151,30 +166,28 @@ final class WorkOrder {
         phases.stream().filter(PhaseOutcome::reference).allMatch(one -> one.after().allZero());
     whole(
         Kind.VERIFY,
-        zero ? "All trims at zero, marks met" : "Trims as planned, marks met",
-        "Every keeper on. Move each stick and check the directions from behind. A surface may look"
-            + " crooked at zero trim and be right: never straighten it by eye.",
-        "Before the next flight: full control check, and only then the propeller.");
+        zero
+            ? Said.of("adjustment.allTrimsZeroMarksMet")
+            : Said.of("adjustment.trimsPlannedMarksMet"),
+        Said.of("adjustment.everyKeeperMoveEachStick"),
+        Said.of("adjustment.beforeNextFlightFullControl"));
   }
 
-  private String moving(Surface surface) {
+  private Said moving(Surface surface) {
     Shares shares = command(surface).shares();
-    return orZero(trims.words(control -> shares.of(control) != 0));
+    return orZero(trims.told(control -> shares.of(control) != 0));
   }
 
-  private String controls(Surface surface) {
+  private Said controls(Surface surface) {
     Shares shares = command(surface).shares();
-    List<String> names = new ArrayList<>();
-    for (Control control : Control.values()) {
-      if (shares.of(control) != 0 && trims.of(control) != 0) {
-        names.add(control.word());
-      }
-    }
-    return String.join(" and ", names);
+    return Said.list(
+        Arrays.stream(Control.values())
+            .filter(control -> shares.of(control) != 0 && trims.of(control) != 0)
+            .toList());
   }
 
-  private static String orZero(String words) {
-    return words.isEmpty() ? "all at zero" : words;
+  private static Said orZero(Said words) {
+    return words.isEmpty() ? Said.of("adjustment.allZero") : words;
   }
 
   /**
@@ -194,15 +207,11 @@ final class WorkOrder {
     return carried.orElse(first);
   }
 
-  private void whole(Kind kind, String title, String detail, String caution) {
+  private void whole(Kind kind, Said title, Said detail, Said caution) {
     steps.add(new WorkStep(kind, title, detail, caution, ""));
   }
 
-  private void add(Kind kind, String title, String detail, String caution, Surface surface) {
+  private void add(Kind kind, Said title, Said detail, Said caution, Surface surface) {
     steps.add(new WorkStep(kind, title, detail, caution, surface.id()));
-  }
-
-  private static String lower(String name) {
-    return name.substring(0, 1).toLowerCase(Locale.ROOT) + name.substring(1);
   }
 }

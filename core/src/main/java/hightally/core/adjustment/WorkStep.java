@@ -1,5 +1,7 @@
 package hightally.core.adjustment;
 
+import hightally.core.quantity.Said;
+
 /**
  * One thing to do at the bench.
  *
@@ -9,7 +11,7 @@ package hightally.core.adjustment;
  * @param caution what could hurt; empty where nothing can
  * @param surface id of the surface it is about; empty for steps about the whole model
  */
-public record WorkStep(Kind kind, String title, String detail, String caution, String surface) {
+public record WorkStep(Kind kind, Said title, Said detail, Said caution, String surface) {
   /** Sorts of steps. */
   public enum Kind {
     SAFETY,

@@ -12,10 +12,7 @@ import java.util.List;
  * @param motors none for a glider without one
  */
 public record Airframe(
-    @Text(label = "Kind of aircraft") String kind,
-    List<Section> fuselage,
-    List<Panel> panels,
-    List<Motor> motors) {
+    @Text String kind, List<Section> fuselage, List<Panel> panels, List<Motor> motors) {
   public Airframe {
     fuselage = fuselage == null ? null : List.copyOf(fuselage);
     panels = panels == null ? null : List.copyOf(panels);

@@ -1,6 +1,8 @@
 package hightally.core.airframe;
 
 import hightally.core.quantity.InvalidInputException;
+import hightally.core.quantity.Said;
+import hightally.core.quantity.Unit;
 import hightally.core.quantity.Validation;
 import hightally.core.quantity.Within;
 
@@ -12,10 +14,9 @@ import hightally.core.quantity.Within;
  * @param cgWantedMm where it should
  */
 public record Balance(
-    @Within(min = 1, max = 150_000, unit = "g", label = "Total mass") double totalMassGrams,
-    @Within(min = -2000, max = 5000, unit = "mm", label = "Balance point now") double cgNowMm,
-    @Within(min = -2000, max = 5000, unit = "mm", label = "Balance point wanted")
-        double cgWantedMm) {
+    @Within(min = 1, max = 150_000, unit = Unit.GRAMS) double totalMassGrams,
+    @Within(min = -2000, max = 5000, unit = Unit.MILLIMETRES) double cgNowMm,
+    @Within(min = -2000, max = 5000, unit = Unit.MILLIMETRES) double cgWantedMm) {
 
   /**
    * How far to move the battery, mm, plus aft: {@code (wanted - now) · total / battery}.
@@ -26,7 +27,7 @@ public record Balance(
     Validation.check(this);
     if (!(batteryMassGrams > 0 && batteryMassGrams <= totalMassGrams)) {
       throw InvalidInputException.of(
-          "batteryMass", batteryMassGrams, "above 0 and at most the total mass, g");
+          "batteryMass", batteryMassGrams, Said.of("demand.aboveMostTotalMassG"));
     }
     return (cgWantedMm - cgNowMm) * totalMassGrams / batteryMassGrams;
   }
@@ -41,7 +42,7 @@ public record Balance(
     Validation.check(this);
     if (stationMm == cgWantedMm || !Double.isFinite(stationMm)) {
       throw InvalidInputException.of(
-          "ballastAt", stationMm, "another station than the wanted balance point, mm");
+          "ballastAt", stationMm, Said.of("demand.anotherStationThanWantedBalance"));
     }
     return totalMassGrams * (cgNowMm - cgWantedMm) / (cgWantedMm - stationMm);
   }

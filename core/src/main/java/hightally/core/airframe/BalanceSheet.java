@@ -1,7 +1,10 @@
 package hightally.core.airframe;
 
+import hightally.core.quantity.Quantity;
+import hightally.core.quantity.Said;
 import hightally.core.quantity.SelfChecked;
 import hightally.core.quantity.Text;
+import hightally.core.quantity.Unit;
 import hightally.core.quantity.Violation;
 import hightally.core.quantity.Within;
 import java.util.List;
@@ -20,16 +23,14 @@ import java.util.function.Consumer;
  * @param boltSpacingMm between the motor mount's bolts
  */
 public record BalanceSheet(
-    @Text(label = "Datum") String datum,
-    @Within(min = -2000, max = 5000, unit = "mm", label = "Datum lies at", hint = "aft of the nose")
-        double datumAftMm,
-    @Within(min = -2000, max = 5000, unit = "mm", label = "Balance point wanted") double targetMm,
-    @Within(min = -2000, max = 5000, unit = "mm", label = "Not further forward than")
-        double foremostMm,
-    @Within(min = -2000, max = 5000, unit = "mm", label = "Not further aft than") double aftmostMm,
-    @Within(min = 1, max = 150_000, unit = "g", label = "Mass without pack") double emptyMassGrams,
+    @Text String datum,
+    @Within(min = -2000, max = 5000, unit = Unit.MILLIMETRES) double datumAftMm,
+    @Within(min = -2000, max = 5000, unit = Unit.MILLIMETRES) double targetMm,
+    @Within(min = -2000, max = 5000, unit = Unit.MILLIMETRES) double foremostMm,
+    @Within(min = -2000, max = 5000, unit = Unit.MILLIMETRES) double aftmostMm,
+    @Within(min = 1, max = 150_000, unit = Unit.GRAMS) double emptyMassGrams,
     List<Pack> packs,
-    @Within(min = 1, max = 300, unit = "mm", label = "Motor bolt spacing") double boltSpacingMm)
+    @Within(min = 1, max = 300, unit = Unit.MILLIMETRES) double boltSpacingMm)
     implements SelfChecked {
   public BalanceSheet {
     packs = packs == null ? null : List.copyOf(packs);
@@ -38,12 +39,12 @@ public record BalanceSheet(
   @Override
   public void check(String path, Consumer<Violation> found) {
     if (foremostMm > targetMm) {
-      String most = "at most the wanted point, " + targetMm + " mm";
-      found.accept(new Violation(path + "foremostMm", "" + foremostMm, most));
+      Said most = Said.of("airframe.mostWantedPointMm", "target", Quantity.mm(targetMm));
+      found.accept(Violation.of(path + "foremostMm", foremostMm, most));
     }
     if (aftmostMm < targetMm) {
-      String least = "at least the wanted point, " + targetMm + " mm";
-      found.accept(new Violation(path + "aftmostMm", "" + aftmostMm, least));
+      Said least = Said.of("airframe.leastWantedPointMm", "target", Quantity.mm(targetMm));
+      found.accept(Violation.of(path + "aftmostMm", aftmostMm, least));
     }
   }
 }

@@ -1,6 +1,7 @@
 package hightally.core.airframe;
 
 import hightally.core.quantity.Text;
+import hightally.core.quantity.Unit;
 import hightally.core.quantity.Within;
 
 /**
@@ -12,17 +13,10 @@ import hightally.core.quantity.Within;
  * @param secondMm likewise
  */
 public record Contact(
-    @Text(label = "Surface", max = 40) String first,
-    @Within(min = -600, max = 600, unit = "mm", label = "Touches at", hint = "plus up or right")
-        double firstMm,
-    @Text(label = "Other surface", max = 40) String second,
-    @Within(
-            min = -600,
-            max = 600,
-            unit = "mm",
-            label = "With the other at",
-            hint = "plus up or right")
-        double secondMm) {
+    @Text(max = 40) String first,
+    @Within(min = -600, max = 600, unit = Unit.MILLIMETRES) double firstMm,
+    @Text(max = 40) String second,
+    @Within(min = -600, max = 600, unit = Unit.MILLIMETRES) double secondMm) {
   /** Whether both travels are as far as where they touch, or further. */
   public boolean touches(double firstTravelMm, double secondTravelMm) {
     return beyond(firstTravelMm, firstMm) && beyond(secondTravelMm, secondMm);

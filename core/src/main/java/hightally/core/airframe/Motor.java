@@ -1,6 +1,7 @@
 package hightally.core.airframe;
 
 import hightally.core.quantity.Text;
+import hightally.core.quantity.Unit;
 import hightally.core.quantity.Within;
 
 /**
@@ -14,15 +15,12 @@ import hightally.core.quantity.Within;
  * @param propellerDiameterMm 0 for a jet or a fan inside the fuselage
  */
 public record Motor(
-    @Text(label = "Motor id", max = 40, pattern = Surface.ID_PATTERN) String id,
-    @Text(label = "Motor name") String name,
-    @Within(min = 0, max = 64, label = "Channel") int channel,
-    @Within(min = -500, max = 6000, unit = "mm", label = "Propeller", hint = "aft of the nose")
-        double aftMm,
-    @Within(min = -5000, max = 5000, unit = "mm", label = "Sideways", hint = "plus right")
-        double rightMm,
-    @Within(min = 0, max = 1000, unit = "mm", label = "Propeller diameter")
-        double propellerDiameterMm) {
+    @Text(max = 40, pattern = Surface.ID_PATTERN) String id,
+    @Text String name,
+    @Within(min = 0, max = 64) int channel,
+    @Within(min = -500, max = 6000, unit = Unit.MILLIMETRES) double aftMm,
+    @Within(min = -5000, max = 5000, unit = Unit.MILLIMETRES) double rightMm,
+    @Within(min = 0, max = 1000, unit = Unit.MILLIMETRES) double propellerDiameterMm) {
   /** The same motor on another channel. */
   public Motor onChannel(int changed) {
     return new Motor(id, name, changed, aftMm, rightMm, propellerDiameterMm);

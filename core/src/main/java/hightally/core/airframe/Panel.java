@@ -9,12 +9,12 @@ import hightally.core.quantity.Text;
  * @param pair id of the panel that mirrors it on the other side; empty for none
  */
 public record Panel(
-    @Text(label = "Panel id", max = 40, pattern = Surface.ID_PATTERN) String id,
-    @Text(label = "Panel name") String name,
+    @Text(max = 40, pattern = Surface.ID_PATTERN) String id,
+    @Text String name,
     Station root,
     Station tip,
     PanelRole role,
-    @Text(label = "Pair", min = 0, max = 40) String pair) {
+    @Text(min = 0, max = 40) String pair) {
   /** The same panel mirrored by another one, or by none. */
   public Panel inPairWith(String other) {
     return new Panel(id, name, root, tip, role, other);

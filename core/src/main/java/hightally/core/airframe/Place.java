@@ -11,6 +11,6 @@ import hightally.core.quantity.Within;
  * @param to outer end, likewise
  */
 public record Place(
-    @Text(label = "Panel") String panel,
-    @Within(min = 0, max = 1, label = "Inner end", hint = "part of the panel's span") double from,
-    @Within(min = 0, max = 1, label = "Outer end", hint = "part of the panel's span") double to) {}
+    @Text String panel,
+    @Within(min = 0, max = 1) double from,
+    @Within(min = 0, max = 1) double to) {}

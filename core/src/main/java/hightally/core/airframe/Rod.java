@@ -3,8 +3,10 @@ package hightally.core.airframe;
 import hightally.core.linkage.FourBar;
 import hightally.core.linkage.Linkage;
 import hightally.core.linkage.RodEnd;
+import hightally.core.quantity.Said;
 import hightally.core.quantity.SelfChecked;
 import hightally.core.quantity.Text;
+import hightally.core.quantity.Unit;
 import hightally.core.quantity.Violation;
 import hightally.core.quantity.Within;
 import java.util.function.Consumer;
@@ -21,11 +23,10 @@ import java.util.function.Consumer;
  */
 public record Rod(
     DriverKind driver,
-    @Text(label = "Driven by", max = 40) String driverId,
+    @Text(max = 40) String driverId,
     Linkage linkage,
     RodEnd end,
-    @Within(min = -30, max = 30, unit = "mm", label = "Rod adjusted", hint = "plus longer")
-        double adjustedMm)
+    @Within(min = -30, max = 30, unit = Unit.MILLIMETRES) double adjustedMm)
     implements SelfChecked {
   @Override
   public void check(String path, Consumer<Violation> found) {
@@ -33,8 +34,8 @@ public record Rod(
     boolean connects = lengthMm() > 0 && !Double.isNaN(bar.withRod(lengthMm()).surfaceAngle(0));
     if (!connects) {
       found.accept(
-          new Violation(
-              path + "adjustedMm", "" + adjustedMm, "a rod that connects both holes at neutral"));
+          Violation.of(
+              path + "adjustedMm", adjustedMm, Said.of("demand.rodConnectsBothHolesNeutral")));
     }
   }
 
@@ -46,6 +47,16 @@ public record Rod(
   /** The same rod made longer by {@code changeMm}. */
   public Rod changedBy(double changeMm) {
     return new Rod(driver, driverId, linkage, end, adjustedMm + changeMm);
+  }
+
+  /** The same rod with another end. */
+  public Rod onEnd(RodEnd changed) {
+    return new Rod(driver, driverId, linkage, changed, adjustedMm);
+  }
+
+  /** The same rod in another linkage. */
+  public Rod with(Linkage changed) {
+    return new Rod(driver, driverId, changed, end, adjustedMm);
   }
 
   /** The same rod at an arm of another radius. */

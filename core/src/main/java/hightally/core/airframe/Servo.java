@@ -2,6 +2,7 @@ package hightally.core.airframe;
 
 import hightally.core.linkage.ArmSeating;
 import hightally.core.quantity.Text;
+import hightally.core.quantity.Unit;
 import hightally.core.quantity.Within;
 import java.util.List;
 
@@ -15,21 +16,19 @@ import java.util.List;
  * armOffset}, clamped to ±maxAngle.
  */
 public record Servo(
-    @Text(label = "Servo id", max = 40, pattern = Surface.ID_PATTERN) String id,
-    @Text(label = "Servo name") String name,
-    @Within(min = 0, max = 64, label = "Channel") int channel,
-    @Within(min = 0.01, max = 0.5, unit = "°/µs", label = "Arm turn per µs")
+    @Text(max = 40, pattern = Surface.ID_PATTERN) String id,
+    @Text String name,
+    @Within(min = 0, max = 64) int channel,
+    @Within(min = 0.01, max = 0.5, unit = Unit.DEGREES_PER_MICROSECOND)
         double degreesPerMicrosecond,
-    @Within(min = 700, max = 2300, unit = "µs", label = "Centre pulse")
-        double centrePulseMicroseconds,
-    @Within(min = 10, max = 180, unit = "°", label = "Arm stops at") double maxAngleDegrees,
+    @Within(min = 700, max = 2300, unit = Unit.MICROSECONDS) double centrePulseMicroseconds,
+    @Within(min = 10, max = 180, unit = Unit.DEGREES) double maxAngleDegrees,
     boolean pullsOnIncrease,
-    @Within(min = -60, max = 60, unit = "°", label = "Arm offset", hint = "as seated, from square")
-        double armOffsetDegrees,
-    @Within(min = 0, max = 2000, unit = "N·cm", label = "Torque") double torqueNewtonCentimetres,
+    @Within(min = -60, max = 60, unit = Unit.DEGREES) double armOffsetDegrees,
+    @Within(min = 0, max = 2000, unit = Unit.NEWTON_CENTIMETRES) double torqueNewtonCentimetres,
     ArmSeating seating,
-    @Within(min = 1, max = 150, unit = "mm", label = "Hole on the arm") List<Double> armHolesMm,
-    @Within(min = 0, max = 2000, unit = "mm", label = "Own lead") double leadMm) {
+    @Within(min = 1, max = 150, unit = Unit.MILLIMETRES) List<Double> armHolesMm,
+    @Within(min = 0, max = 2000, unit = Unit.MILLIMETRES) double leadMm) {
   public Servo {
     armHolesMm = armHolesMm == null ? null : List.copyOf(armHolesMm);
   }
@@ -66,6 +65,23 @@ public record Servo(
         maxAngleDegrees,
         !pullsOnIncrease,
         armOffsetDegrees,
+        torqueNewtonCentimetres,
+        seating,
+        armHolesMm,
+        leadMm);
+  }
+
+  /** The same servo turning the other way or not, its arm off square by another angle. */
+  public Servo seated(boolean pulls, double offsetDegrees) {
+    return new Servo(
+        id,
+        name,
+        channel,
+        degreesPerMicrosecond,
+        centrePulseMicroseconds,
+        maxAngleDegrees,
+        pulls,
+        offsetDegrees,
         torqueNewtonCentimetres,
         seating,
         armHolesMm,

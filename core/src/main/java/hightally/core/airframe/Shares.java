@@ -10,9 +10,9 @@ import java.util.List;
  * its lever.
  */
 public record Shares(
-    @Within(min = -2, max = 2, label = "Share of roll") double roll,
-    @Within(min = -2, max = 2, label = "Share of pitch") double pitch,
-    @Within(min = -2, max = 2, label = "Share of yaw") double yaw,
+    @Within(min = -2, max = 2) double roll,
+    @Within(min = -2, max = 2) double pitch,
+    @Within(min = -2, max = 2) double yaw,
     List<LeverShare> levers) {
   public Shares {
     levers = levers == null ? null : List.copyOf(levers);

@@ -1,5 +1,6 @@
 package hightally.core.airframe;
 
+import hightally.core.quantity.Unit;
 import hightally.core.quantity.Within;
 
 /**
@@ -11,9 +12,7 @@ import hightally.core.quantity.Within;
  * @param chordMm leading edge to trailing edge
  */
 public record Station(
-    @Within(min = -500, max = 6000, unit = "mm", label = "Leading edge", hint = "aft of the nose")
-        double aftMm,
-    @Within(min = -5000, max = 5000, unit = "mm", label = "Sideways", hint = "plus right")
-        double rightMm,
-    @Within(min = -1500, max = 1500, unit = "mm", label = "Height", hint = "plus up") double upMm,
-    @Within(min = 5, max = 2000, unit = "mm", label = "Chord") double chordMm) {}
+    @Within(min = -500, max = 6000, unit = Unit.MILLIMETRES) double aftMm,
+    @Within(min = -5000, max = 5000, unit = Unit.MILLIMETRES) double rightMm,
+    @Within(min = -1500, max = 1500, unit = Unit.MILLIMETRES) double upMm,
+    @Within(min = 5, max = 2000, unit = Unit.MILLIMETRES) double chordMm) {}

@@ -1,8 +1,11 @@
 package hightally.core.airframe;
 
+import hightally.core.quantity.Said;
 import hightally.core.quantity.SelfChecked;
 import hightally.core.quantity.Text;
+import hightally.core.quantity.Unit;
 import hightally.core.quantity.Violation;
+import hightally.core.quantity.Way;
 import hightally.core.quantity.Within;
 import java.util.List;
 import java.util.function.Consumer;
@@ -23,23 +26,17 @@ import java.util.function.Consumer;
  * @param hornHolesMm holes there are on its horn, from the hinge line
  */
 public record Surface(
-    @Text(label = "Surface id", max = 40, pattern = ID_PATTERN) String id,
-    @Text(label = "Surface name") String name,
+    @Text(max = 40, pattern = ID_PATTERN) String id,
+    @Text String name,
     Side side,
     boolean sideways,
-    @Within(
-            min = 5,
-            max = 600,
-            unit = "mm",
-            label = "Chord where measured",
-            hint = "hinge line to trailing edge")
-        double chordMm,
+    @Within(min = 5, max = 600, unit = Unit.MILLIMETRES) double chordMm,
     Place place,
     Shares shares,
     Rod rod,
     SurfaceRole role,
-    @Text(label = "Pair", min = 0, max = 40) String pair,
-    @Within(min = 1, max = 150, unit = "mm", label = "Hole on the horn") List<Double> hornHolesMm)
+    @Text(min = 0, max = 40) String pair,
+    @Within(min = 1, max = 150, unit = Unit.MILLIMETRES) List<Double> hornHolesMm)
     implements SelfChecked {
   /** Ids are lower-case words joined by hyphens. */
   public static final String ID_PATTERN = "[a-z0-9]+(-[a-z0-9]+)*";
@@ -51,7 +48,7 @@ public record Surface(
   @Override
   public void check(String path, Consumer<Violation> found) {
     if (role == SurfaceRole.WHEEL && !sideways) {
-      found.accept(new Violation(path + "sideways", "false", "true for a wheel: it steers"));
+      found.accept(Violation.of(path + "sideways", "false", Said.of("demand.trueWheelSteers")));
     }
   }
 
@@ -62,15 +59,15 @@ public record Surface(
     return chordMm * Math.sin(Math.toRadians(surfaceDegrees));
   }
 
-  /** Where plus or minus goes: up, down, right or left. */
-  public String directionWord(double sign) {
+  /** Where plus or minus goes. */
+  public Way way(double sign) {
     if (role == SurfaceRole.SWINGING_WING) {
-      return sign > 0 ? "aft" : "forward";
+      return sign > 0 ? Way.AFT : Way.FORWARD;
     }
     if (sideways) {
-      return sign > 0 ? "right" : "left";
+      return sign > 0 ? Way.RIGHT : Way.LEFT;
     }
-    return sign > 0 ? "up" : "down";
+    return sign > 0 ? Way.UP : Way.DOWN;
   }
 
   /** The same surface on another rod. */

@@ -1,5 +1,8 @@
 package hightally.core.audit;
 
+import hightally.core.edit.Mend;
+import hightally.core.quantity.Said;
+import hightally.core.quantity.Unit;
 import hightally.core.setup.Acceptance;
 import hightally.core.setup.Notebook;
 import java.util.List;
@@ -22,11 +25,11 @@ public record Finding(
     String rule,
     Severity severity,
     String surface,
-    String title,
-    String why,
+    Said title,
+    Said why,
     double measured,
     double limit,
-    String unit,
+    Unit unit,
     List<Mend> mends,
     String acceptedBecause) {
 
@@ -51,20 +54,4 @@ public record Finding(
     /** Costs precision, torque or travel. */
     WARNS
   }
-
-  /**
-   * A change that mends a finding.
-   *
-   * @param words what it does
-   * @param edits the values to set
-   */
-  public record Mend(String words, List<Edit> edits) {}
-
-  /**
-   * One value of the setup's document.
-   *
-   * @param path where it stands: names and list positions from the top
-   * @param value what to set it to, a number or true or false
-   */
-  public record Edit(List<String> path, Object value) {}
 }

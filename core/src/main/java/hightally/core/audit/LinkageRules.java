@@ -2,15 +2,18 @@ package hightally.core.audit;
 
 import static hightally.core.audit.OutputRules.finding;
 
-import hightally.core.audit.Finding.Edit;
-import hightally.core.audit.Finding.Mend;
 import hightally.core.audit.Finding.Severity;
+import hightally.core.edit.Edit;
+import hightally.core.edit.Figure;
+import hightally.core.edit.Mend;
 import hightally.core.linkage.Linkage;
 import hightally.core.linkage.UsableRange;
+import hightally.core.quantity.Quantity;
+import hightally.core.quantity.Said;
+import hightally.core.quantity.Unit;
 import hightally.core.signal.Positions;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.function.ToDoubleFunction;
 
 /** How a linkage should stand, and what it must not come near. */
@@ -21,36 +24,32 @@ final class LinkageRules {
     return List.of(
         new Rule(
             "arm-off-square",
-            "The arm stands square to its rod",
-            "An arm off square moves the surface further one way than the other, which pulls the model"
-                + " as soon as the stick leaves the centre.",
+            Said.of("audit.armStandsSquareRod"),
+            Said.of("audit.armOffSquareMovesSurface"),
             Severity.WARNS,
-            (rule, rig) -> leans(rule, rig, "arm", "armLeanDegrees", Linkage::armLeanDegrees)),
+            (rule, rig) -> leans(rule, rig, Figure.ARM_LEAN, Linkage::armLeanDegrees)),
         new Rule(
             "horn-off-hinge",
-            "The horn's hole stands over the hinge line",
-            "With the hole ahead of or behind the hinge line, up and down travel differ and the model"
-                + " pitches or rolls more one way than the other.",
+            Said.of("audit.hornsHoleStandsOverHinge"),
+            Said.of("audit.holeAheadBehindHingeLine"),
             Severity.WARNS,
-            (rule, rig) -> leans(rule, rig, "horn", "hornLeanDegrees", Linkage::hornLeanDegrees)),
+            (rule, rig) -> leans(rule, rig, Figure.HORN_LEAN, Linkage::hornLeanDegrees)),
         new Rule(
             "near-dead-centre",
-            "Full stick keeps away from dead centre and from a lock",
-            "Near its dead centre a rod loses all authority, and past it the surface comes back while"
-                + " the servo goes on; at a lock something bends.",
+            Said.of("audit.fullStickKeepsAwayFrom"),
+            Said.of("audit.nearDeadCentreRodLoses"),
             Severity.GROUNDS,
             LinkageRules::nearDeadCentre),
         new Rule(
             "servo-at-stop",
-            "Full stick keeps off the servo's own stops",
-            "A servo that stands at its stop hums, heats and drains the pack, and the last part of the"
-                + " stick does nothing.",
+            Said.of("audit.fullStickKeepsOffServos"),
+            Said.of("audit.servoStandsStopHumsHeats"),
             Severity.GROUNDS,
             LinkageRules::atStop));
   }
 
   private static List<Finding> leans(
-      Rule rule, Rig rig, String part, String field, ToDoubleFunction<Linkage> lean) {
+      Rule rule, Rig rig, Figure part, ToDoubleFunction<Linkage> lean) {
     double limit = rig.house().leanDegrees();
     List<Finding> findings = new ArrayList<>();
     rig.surfaces()
@@ -58,19 +57,21 @@ final class LinkageRules {
         .forEach(
             i -> {
               double found = lean.applyAsDouble(rig.surface(i).rod().linkage());
-              Edit edit = new Edit(List.of("surfaces", "" + i, "rod", "linkage", field), 0);
-              String title =
-                  String.format(
-                      Locale.ROOT,
-                      "%s: %s leans %.0f° off",
+              Edit edit = Edit.of(part, rig.surface(i).id(), 0);
+              Said title =
+                  Said.of(
+                      "audit.leansOff",
+                      "surface",
                       rig.surface(i).name(),
+                      "part",
                       part,
-                      Math.abs(found));
+                      "size",
+                      Quantity.degrees(Math.abs(found), 0));
               Mend mend =
-                  new Mend(
-                      "Re-seat or move the " + part + " until it stands square", List.of(edit));
+                  new Mend(Said.of("audit.reSeatMoveUntilStands", "part", part), List.of(edit));
               findings.add(
-                  finding(rule, rig, i, title, Math.abs(found), limit, "°", List.of(mend)));
+                  finding(
+                      rule, rig, i, title, Math.abs(found), limit, Unit.DEGREES, List.of(mend)));
             });
     return findings;
   }
@@ -83,13 +84,14 @@ final class LinkageRules {
             i -> {
               double margin = Math.min(margin(rig, i, 1), margin(rig, i, -1));
               if (margin < limit) {
-                String title =
-                    String.format(
-                        Locale.ROOT,
-                        "%s: %.0f° from dead centre or a lock at full stick",
+                Said title =
+                    Said.of(
+                        "audit.fromDeadCentreLockFull",
+                        "surface",
                         rig.surface(i).name(),
-                        Math.max(0, margin));
-                findings.add(finding(rule, rig, i, title, margin, limit, "°", List.of()));
+                        "max",
+                        Quantity.degrees(Math.max(0, margin), 0));
+                findings.add(finding(rule, rig, i, title, margin, limit, Unit.DEGREES, List.of()));
               }
             });
     return findings;
@@ -110,13 +112,14 @@ final class LinkageRules {
             i -> {
               double beyond = Math.max(beyond(rig, i, 1), beyond(rig, i, -1));
               if (beyond > 0) {
-                String title =
-                    String.format(
-                        Locale.ROOT,
-                        "%s: servo asked to go %.0f° past its stop",
+                Said title =
+                    Said.of(
+                        "audit.servoAskedGoPastStop",
+                        "surface",
                         rig.surface(i).name(),
-                        beyond);
-                findings.add(finding(rule, rig, i, title, beyond, 0, "°", List.of()));
+                        "beyond",
+                        Quantity.degrees(beyond, 0));
+                findings.add(finding(rule, rig, i, title, beyond, 0, Unit.DEGREES, List.of()));
               }
             });
     return findings;

@@ -2,8 +2,6 @@ package hightally.core.audit;
 
 import hightally.core.airframe.Motor;
 import hightally.core.airframe.Surface;
-import hightally.core.audit.Finding.Edit;
-import hightally.core.audit.Finding.Mend;
 import hightally.core.audit.Finding.Severity;
 import hightally.core.channel.Between;
 import hightally.core.channel.Channel;
@@ -13,12 +11,17 @@ import hightally.core.channel.Receiver;
 import hightally.core.channel.Socket;
 import hightally.core.channel.SocketOutput;
 import hightally.core.channel.Transmitter;
+import hightally.core.edit.Edit;
+import hightally.core.edit.Figure;
+import hightally.core.edit.Mend;
+import hightally.core.quantity.Quantity;
+import hightally.core.quantity.Said;
+import hightally.core.quantity.Unit;
 import hightally.core.setup.Device;
 import hightally.core.setup.Setup;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 
 /** Whether the channel map holds together from the transmitter to the last lead. */
@@ -29,67 +32,65 @@ final class MapRules {
     return List.of(
         new Rule(
             "not-plugged-in",
-            "Every servo and motor has a lead to a socket",
-            "What is not on the map gets plugged in by guess, and the model is flown with it.",
+            Said.of("audit.everyServoMotorLeadSocket"),
+            Said.of("audit.whatNotMapGetsPlugged"),
             Severity.GROUNDS,
             MapRules::unplugged),
         new Rule(
             "two-leads-one-socket",
-            "One lead a socket, or a Y-lead",
-            "Only one plug fits; the other surface stays where it is.",
+            Said.of("audit.oneLeadSocketYLead"),
+            Said.of("audit.onlyOnePlugFitsOther"),
             Severity.GROUNDS,
             MapRules::crowded),
         new Rule(
             "outside-receiver",
-            "Every lead ends at a socket that puts out its channel",
-            "The servo gets no pulse, or another surface's.",
+            Said.of("audit.everyLeadEndsSocketPuts"),
+            Said.of("audit.servoGetsNoPulseAnother"),
             Severity.GROUNDS,
             MapRules::outside),
         new Rule(
             "socket-not-for-servos",
-            "Servos and controllers hang on sockets that put out servo pulses",
-            "On a bus or telemetry socket a servo chatters or runs to its stop; set the outputs before"
-                + " anything is plugged in.",
+            Said.of("audit.servosControllersHangSocketsPut"),
+            Said.of("audit.busTelemetrySocketServoChatters"),
             Severity.GROUNDS,
             MapRules::protocol),
         new Rule(
             "throttle-not-held",
-            "The failsafe stops the motor",
-            "When the link is lost the motor runs on at the last power, and the model flies away or"
-                + " into someone.",
+            Said.of("audit.failsafeStopsMotor"),
+            Said.of("audit.whenLinkLostMotorRuns"),
             Severity.GROUNDS,
             MapRules::failsafe),
         new Rule(
             "outside-transmitter",
-            "The transmitter has the channel, the endpoint and the sub-trim",
-            "The value cannot be typed in, so what flies is not what was planned.",
+            Said.of("audit.transmitterChannelEndpointSubTrim"),
+            Said.of("audit.valueCannotTypedSoWhat"),
             Severity.GROUNDS,
             MapRules::transmitter),
         new Rule(
             "reversed-twice",
-            "A direction is turned round in one place",
-            "Reversed at the servo and again in its share, the two cancel; whoever puts one right"
-                + " later turns the surface round.",
+            Said.of("audit.directionTurnedRoundOnePlace"),
+            Said.of("audit.reversedServoAgainShareTwo"),
             Severity.WARNS,
             MapRules::twice),
         new Rule(
             "trim-does-not-pass",
-            "Trims reach the servos as they are",
-            "What sits between receiver and servos takes a trim for a command, or fights it.",
+            Said.of("audit.trimsReachServosThey"),
+            Said.of("audit.whatSitsBetweenReceiverServos"),
             Severity.GROUNDS,
             MapRules::blocked));
   }
 
-  private static Finding found(Rule rule, String subject, String title, List<Mend> mends) {
+  private static Finding found(Rule rule, String subject, Said title, List<Mend> mends) {
     return new Finding(
-        rule.id(), rule.severity(), subject, title, rule.reason(), 1, 0, "", mends, "");
+        rule.id(), rule.severity(), subject, title, rule.reason(), 1, 0, Unit.NONE, mends, "");
   }
 
   private static List<Finding> unplugged(Rule rule, Rig rig) {
     List<Finding> findings = new ArrayList<>();
     for (Device device : Device.of(rig.setup())) {
       if (rig.setup().wiring().lead(device.id()).isEmpty()) {
-        findings.add(found(rule, device.id(), device.name() + " has no lead", List.of()));
+        findings.add(
+            found(rule, device.id(), Said.of("audit.noLead", "device", device.name()), List.of()));
       }
     }
     return findings;
@@ -103,13 +104,15 @@ final class MapRules {
         Lead lead = leads.get(i);
         boolean joined = !lead.splitter().isEmpty() && lead.splitter().equals(other.splitter());
         if (lead.socket() == other.socket() && !joined) {
-          String title =
-              device(rig.setup(), lead).name()
-                  + " and "
-                  + device(rig.setup(), other).name()
-                  + " are both on socket "
-                  + lead.socket()
-                  + " without a Y-lead";
+          Said title =
+              Said.of(
+                  "audit.bothSocketWithoutYLead",
+                  "device",
+                  device(rig.setup(), lead).name(),
+                  "device2",
+                  device(rig.setup(), other).name(),
+                  "socket",
+                  lead.socket());
           findings.add(found(rule, lead.device(), title, List.of()));
         }
       }
@@ -125,17 +128,20 @@ final class MapRules {
       int channel = device(rig.setup(), lead).channel();
       String name = device(rig.setup(), lead).name();
       if (socket.isEmpty()) {
-        String title = name + " is on socket " + lead.socket() + ", which the receiver has not";
+        Said title = Said.of("audit.socketReceiverNot", "name", name, "socket", lead.socket());
         findings.add(found(rule, lead.device(), title, List.of()));
       } else if (socket.get().channel() != channel) {
-        String title =
-            name
-                + " needs channel "
-                + channel
-                + ", but socket "
-                + lead.socket()
-                + " puts out channel "
-                + socket.get().channel();
+        Said title =
+            Said.of(
+                "audit.needsChannelButSocketPuts",
+                "name",
+                name,
+                "channel",
+                channel,
+                "socket",
+                lead.socket(),
+                "channel2",
+                socket.get().channel());
         findings.add(found(rule, lead.device(), title, retune(receiver, socket.get(), channel)));
       }
     }
@@ -146,10 +152,11 @@ final class MapRules {
     if (!receiver.anyChannel()) {
       return List.of();
     }
-    int index = receiver.sockets().indexOf(socket);
-    Edit edit = new Edit(List.of("wiring", "receiver", "sockets", "" + index, "channel"), channel);
+    Edit edit = Edit.of(Figure.SOCKET_CHANNEL, socket.number(), channel);
     return List.of(
-        new Mend("Socket " + socket.number() + " puts out channel " + channel, List.of(edit)));
+        new Mend(
+            Said.of("audit.socketPutsOutChannel", "numbers", socket.number(), "channel", channel),
+            List.of(edit)));
   }
 
   private static List<Finding> protocol(Rule rule, Rig rig) {
@@ -166,10 +173,12 @@ final class MapRules {
                       found(
                           rule,
                           lead.device(),
-                          device(rig.setup(), lead).name()
-                              + " is on socket "
-                              + socket.number()
-                              + ", which puts out no servo pulses",
+                          Said.of(
+                              "audit.socketPutsOutNoServo",
+                              "device",
+                              device(rig.setup(), lead).name(),
+                              "numbers",
+                              socket.number()),
                           List.of())));
     }
     return findings;
@@ -184,11 +193,13 @@ final class MapRules {
               || receiver.failsafe() == Failsafe.ONE_CHANNEL
                   && receiver.failsafeChannel() == motor.channel();
       if (!held) {
-        String title =
-            "The receiver's failsafe does not hold channel "
-                + motor.channel()
-                + ", which runs "
-                + motor.name();
+        Said title =
+            Said.of(
+                "audit.receiversFailsafeDoesNotHold",
+                "channel",
+                motor.channel(),
+                "motor",
+                motor.name());
         findings.add(found(rule, motor.id(), title, List.of()));
       }
     }
@@ -202,34 +213,53 @@ final class MapRules {
       Channel channel = rig.setup().channels().get(i);
       if (channel.number() < transmitter.firstChannel()
           || channel.number() > transmitter.lastChannel()) {
-        String title = channel.name() + ": the transmitter has no channel " + channel.number();
+        Said title =
+            Said.of(
+                "audit.transmitterNoChannel",
+                "channel",
+                channel.name(),
+                "numbers",
+                channel.number());
         findings.add(found(rule, channel.carries(), title, List.of()));
       }
       double endpoint = Math.max(channel.endpointHighPercent(), channel.endpointLowPercent());
-      beyond(rule, channel, "an endpoint", endpoint, transmitter.endpointLimitPercent(), "%")
+      beyond(
+              rule,
+              channel,
+              Said.of("audit.endpoint"),
+              endpoint,
+              transmitter.endpointLimitPercent(),
+              Unit.PERCENT)
           .ifPresent(findings::add);
       double subTrim = Math.abs(channel.subTrimMicroseconds());
-      beyond(rule, channel, "a sub-trim", subTrim, transmitter.subTrimLimitMicroseconds(), "µs")
+      beyond(
+              rule,
+              channel,
+              Said.of("audit.subTrim"),
+              subTrim,
+              transmitter.subTrimLimitMicroseconds(),
+              Unit.MICROSECONDS)
           .ifPresent(findings::add);
     }
     return findings;
   }
 
   private static Optional<Finding> beyond(
-      Rule rule, Channel channel, String what, double value, double limit, String unit) {
+      Rule rule, Channel channel, Said what, double value, double limit, Unit unit) {
     if (value <= limit + 1e-9) {
       return Optional.empty();
     }
-    String title =
-        String.format(
-            Locale.ROOT,
-            "%s needs %s of %.0f %s; the transmitter goes to %.0f %s",
+    Said title =
+        Said.of(
+            "audit.needsTransmitterGoes",
+            "channel",
             channel.name(),
+            "what",
             what,
-            value,
-            unit,
-            limit,
-            unit);
+            "value",
+            new Quantity(value, unit, 0),
+            "limit",
+            new Quantity(limit, unit, 0));
     return Optional.of(
         new Finding(
             rule.id(),
@@ -250,7 +280,7 @@ final class MapRules {
       Channel channel = rig.setup().channels().get(i);
       Optional<Surface> carried = rig.setup().surface(channel.carries());
       if (channel.reversed() && carried.filter(one -> shareTurned(rig.setup(), one)).isPresent()) {
-        String title = carried.get().name() + " is reversed at the servo and in its share";
+        Said title = Said.of("audit.reversedServoShare", "item", carried.get().name());
         findings.add(found(rule, carried.get().id(), title, List.of()));
       }
     }
@@ -295,8 +325,13 @@ final class MapRules {
       for (Channel channel : rig.setup().channels()) {
         boolean trimmed = channel.subTrimMicroseconds() != 0 || !rig.setup().trims().allZero();
         if (!between.allowsTrim() && between.carries(channel.number()) && trimmed) {
-          String title =
-              between.name() + " takes no trim, but channel " + channel.number() + " has some";
+          Said title =
+              Said.of(
+                  "audit.takesNoTrimButChannel",
+                  "between",
+                  between.name(),
+                  "numbers",
+                  channel.number());
           findings.add(found(rule, channel.carries(), title, List.of()));
         }
       }

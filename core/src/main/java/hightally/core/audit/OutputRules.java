@@ -1,16 +1,19 @@
 package hightally.core.audit;
 
 import hightally.core.airframe.Surface;
-import hightally.core.audit.Finding.Edit;
-import hightally.core.audit.Finding.Mend;
 import hightally.core.audit.Finding.Severity;
 import hightally.core.channel.Channel;
 import hightally.core.channel.Output;
+import hightally.core.edit.Edit;
+import hightally.core.edit.Figure;
+import hightally.core.edit.Mend;
 import hightally.core.linkage.FourBar;
 import hightally.core.linkage.RodChange;
+import hightally.core.quantity.Quantity;
+import hightally.core.quantity.Said;
+import hightally.core.quantity.Unit;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 
 /** What a channel's output stage should look like. */
 final class OutputRules {
@@ -23,23 +26,20 @@ final class OutputRules {
     return List.of(
         new Rule(
             "large-sub-trim",
-            "Sub-trim only takes up what is left after seating the arm",
-            "An arm off square moves the surface further one way than the other, and the travel that"
-                + " the sub-trim used up is missing at one end.",
+            Said.of("audit.subTrimOnlyTakesUp"),
+            Said.of("audit.armOffSquareMovesSurface2"),
             Severity.WARNS,
             OutputRules::largeSubTrim),
         new Rule(
             "clipped-endpoint",
-            "The whole command reaches the servo",
-            "The last part of the stick does nothing: full deflection is less than it looks, just when"
-                + " it is needed.",
+            Said.of("audit.wholeCommandReachesServo"),
+            Said.of("audit.lastPartStickDoesNothing"),
             Severity.GROUNDS,
             OutputRules::clipped),
         new Rule(
             "small-endpoint",
-            "Endpoints use most of the servo's travel",
-            "A small endpoint throws resolution and torque away, and slop counts for more; an inner"
-                + " hole on the arm gives the same throw with the whole servo.",
+            Said.of("audit.endpointsUseMostServosTravel"),
+            Said.of("audit.smallEndpointThrowsResolutionTorque"),
             Severity.WARNS,
             OutputRules::small));
   }
@@ -54,8 +54,14 @@ final class OutputRules {
 
   private static Finding subTrimFinding(Rule rule, Rig rig, int i, double limit) {
     double found = Math.abs(rig.channel(i).subTrimMicroseconds());
-    String title = rig.surface(i).name() + ": sub-trim of " + Math.round(found) + " µs";
-    return finding(rule, rig, i, title, found, limit, "µs", subTrimMend(rig, i));
+    Said title =
+        Said.of(
+            "audit.subTrimS",
+            "surface",
+            rig.surface(i).name(),
+            "size",
+            Quantity.microseconds(found));
+    return finding(rule, rig, i, title, found, limit, Unit.MICROSECONDS, subTrimMend(rig, i));
   }
 
   /**
@@ -66,7 +72,7 @@ final class OutputRules {
     double pulse = rig.output(i).pulse(0);
     double subTrim = rig.channel(i).subTrimMicroseconds();
     List<Edit> edits = new ArrayList<>();
-    edits.add(rig.channelEdit(i, "subTrimMicroseconds", 0));
+    edits.add(rig.channelEdit(i, Figure.SUB_TRIM, 0));
     rig.onChannelOf(i)
         .forEach(
             other -> {
@@ -74,7 +80,7 @@ final class OutputRules {
               double without = with - subTrim * rig.servo(other).slope();
               rodEdit(rig, other, with, without).ifPresent(edits::add);
             });
-    return List.of(new Mend("Sub-trim to zero, and level by the rod instead", edits));
+    return List.of(new Mend(Said.of("audit.subTrimZeroLevelRod"), edits));
   }
 
   private static java.util.Optional<Edit> rodEdit(Rig rig, int i, double with, double without) {
@@ -106,17 +112,22 @@ final class OutputRules {
       double edge = high ? output.limitHigh() : output.limitLow();
       double reach = Math.abs(edge - output.centre() - output.subTrim());
       double endpoint = Math.floor(100 * reach / output.pulsePer100());
-      String field = high ? "endpointHighPercent" : "endpointLowPercent";
-      String name = high ? "high" : "low";
+      Figure field = high ? Figure.ENDPOINT_HIGH : Figure.ENDPOINT_LOW;
       Mend mend =
           new Mend(
-              "Endpoint " + name + " to " + (int) endpoint + " %",
+              Said.of("mend.endpoint", "end", field, "to", Quantity.percent(endpoint)),
               List.of(rig.channelEdit(i, field, endpoint)));
-      String title =
-          String.format(
-              Locale.ROOT, "%s: %.0f µs cut off at the %s end", rig.surface(i).name(), cut, name);
+      Said title =
+          Said.of(
+              "audit.cutOffEnd",
+              "surface",
+              rig.surface(i).name(),
+              "cut",
+              Quantity.microseconds(cut),
+              "end",
+              field);
       double limit = rig.house().clippedMicroseconds();
-      findings.add(finding(rule, rig, i, title, cut, limit, "µs", List.of(mend)));
+      findings.add(finding(rule, rig, i, title, cut, limit, Unit.MICROSECONDS, List.of(mend)));
     }
   }
 
@@ -133,19 +144,23 @@ final class OutputRules {
     double largest = largestEndpoint(channel);
     List<Edit> edits = new ArrayList<>();
     edits.add(
-        rig.channelEdit(i, "endpointLowPercent", scaled(channel.endpointLowPercent(), largest)));
+        rig.channelEdit(i, Figure.ENDPOINT_LOW, scaled(channel.endpointLowPercent(), largest)));
     edits.add(
-        rig.channelEdit(i, "endpointHighPercent", scaled(channel.endpointHighPercent(), largest)));
+        rig.channelEdit(i, Figure.ENDPOINT_HIGH, scaled(channel.endpointHighPercent(), largest)));
     rig.onChannelOf(i).forEach(other -> edits.add(armEdit(rig, other, largest)));
     double radius = armRadius(rig, i, largest);
-    String words = String.format(Locale.ROOT, "Arm hole at %.1f mm, endpoints at 100 %%", radius);
+    Said words = Said.of("audit.armHoleEndpoints", "radius", Quantity.mm(radius));
     boolean holeExists =
         rig.onChannelOf(i).allMatch(other -> armRadius(rig, other, largest) >= SMALLEST_HOLE_MM);
-    String title =
-        String.format(
-            Locale.ROOT, "%s: endpoints of no more than %.0f %%", rig.surface(i).name(), largest);
+    Said title =
+        Said.of(
+            "audit.endpointsNoMoreThan",
+            "surface",
+            rig.surface(i).name(),
+            "largest",
+            Quantity.percent(largest));
     List<Mend> mends = holeExists ? List.of(new Mend(words, edits)) : List.of();
-    return finding(rule, rig, i, title, largest, limit, "%", mends);
+    return finding(rule, rig, i, title, largest, limit, Unit.PERCENT, mends);
   }
 
   private static double armRadius(Rig rig, int i, double largest) {
@@ -154,8 +169,7 @@ final class OutputRules {
   }
 
   private static Edit armEdit(Rig rig, int i, double largest) {
-    List<String> path = List.of("surfaces", "" + i, "rod", "linkage", "armRadiusMm");
-    return new Edit(path, armRadius(rig, i, largest));
+    return Edit.of(Figure.ARM_RADIUS, rig.surface(i).id(), armRadius(rig, i, largest));
   }
 
   private static double scaled(double endpoint, double largest) {
@@ -170,10 +184,10 @@ final class OutputRules {
       Rule rule,
       Rig rig,
       int surface,
-      String title,
+      Said title,
       double measured,
       double limit,
-      String unit,
+      Unit unit,
       List<Mend> mends) {
     return new Finding(
         rule.id(),

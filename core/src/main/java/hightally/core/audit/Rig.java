@@ -4,16 +4,16 @@ import hightally.core.airframe.DriverKind;
 import hightally.core.airframe.Servo;
 import hightally.core.airframe.Side;
 import hightally.core.airframe.Surface;
-import hightally.core.audit.Finding.Edit;
 import hightally.core.channel.Channel;
 import hightally.core.channel.Output;
+import hightally.core.edit.Edit;
+import hightally.core.edit.Figure;
 import hightally.core.phase.Trims;
 import hightally.core.quantity.HouseValues;
 import hightally.core.setup.Setup;
 import hightally.core.signal.Moment;
 import hightally.core.signal.Positions;
 import hightally.core.signal.SignalPath;
-import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
 
@@ -129,12 +129,12 @@ final class Rig {
   }
 
   /** Sets a field of the channel behind a surface. */
-  Edit channelEdit(int index, String field, double value) {
-    return new Edit(List.of("channels", "" + path.channelBehind(index), field), value);
+  Edit channelEdit(int index, Figure figure, double value) {
+    return Edit.of(figure, channel(index).number(), value);
   }
 
   /** Sets what has been added to a surface's rod. */
   Edit rodEdit(int index, double adjustedMm) {
-    return new Edit(List.of("surfaces", "" + index, "rod", "adjustedMm"), adjustedMm);
+    return Edit.of(Figure.ROD_ADDED, surface(index).id(), adjustedMm);
   }
 }

@@ -1,6 +1,7 @@
 package hightally.core.audit;
 
 import hightally.core.audit.Finding.Severity;
+import hightally.core.quantity.Said;
 import java.util.List;
 
 /**
@@ -12,7 +13,7 @@ import java.util.List;
  * @param severity of its findings
  * @param check finds where it is not so
  */
-record Rule(String id, String requirement, String reason, Severity severity, Check check) {
+record Rule(String id, Said requirement, Said reason, Severity severity, Check check) {
   /** A pure function of the rig. */
   interface Check {
     List<Finding> findings(Rule rule, Rig rig);

@@ -4,17 +4,20 @@ import static hightally.core.audit.OutputRules.finding;
 
 import hightally.core.airframe.Contact;
 import hightally.core.airframe.Surface;
-import hightally.core.audit.Finding.Edit;
-import hightally.core.audit.Finding.Mend;
 import hightally.core.audit.Finding.Severity;
 import hightally.core.channel.Channel;
+import hightally.core.edit.Edit;
+import hightally.core.edit.Figure;
+import hightally.core.edit.Mend;
 import hightally.core.quantity.Control;
+import hightally.core.quantity.Quantity;
+import hightally.core.quantity.Said;
+import hightally.core.quantity.Unit;
 import hightally.core.setup.Setup;
 import hightally.core.setup.ThrowGoal;
 import hightally.core.signal.SignalPath;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 
 /** What surfaces must not share: a channel where their commands differ, and the same place. */
@@ -27,16 +30,14 @@ final class SharingRules {
     return List.of(
         new Rule(
             "shared-channel",
-            "Only surfaces that always move alike share a channel",
-            "One channel carries one command: differential, a sub-trim of its own or a second control"
-                + " cannot reach one of two surfaces on a Y-lead.",
+            Said.of("audit.onlySurfacesAlwaysMoveAlike"),
+            Said.of("audit.oneChannelCarriesOneCommand"),
             Severity.GROUNDS,
             SharingRules::sharing),
         new Rule(
             "surfaces-touch",
-            "Surfaces keep clear of one another in every corner of the sticks",
-            "Two surfaces that touch stall a servo or tear a horn, always at full stick, when the"
-                + " model needs it most.",
+            Said.of("audit.surfacesKeepClearOneAnother"),
+            Said.of("audit.twoSurfacesTouchStallServo"),
             Severity.GROUNDS,
             SharingRules::touching));
   }
@@ -49,31 +50,37 @@ final class SharingRules {
     return findings;
   }
 
-  private static Finding shared(Rule rule, Rig rig, int i, String why) {
-    String title =
-        rig.surface(i).name() + " shares channel " + rig.channel(i).number() + ", but " + why;
-    return finding(rule, rig, i, title, rig.onChannelOf(i).count(), 1, "surfaces", List.of());
+  private static Finding shared(Rule rule, Rig rig, int i, Said why) {
+    Said title =
+        Said.of(
+            "audit.sharesChannelBut",
+            "surface",
+            rig.surface(i).name(),
+            "numbers",
+            rig.channel(i).number(),
+            "why",
+            why);
+    return finding(rule, rig, i, title, rig.onChannelOf(i).count(), 1, Unit.NONE, List.of());
   }
 
   /** Why a surface must have a channel of its own; nothing if it may share. */
-  private static Optional<String> reason(Rig rig, int i) {
+  private static Optional<Said> reason(Rig rig, int i) {
     Surface surface = rig.surface(i);
     Surface carried = rig.setup().surface(rig.channel(i).carries()).orElseThrow();
     if (rig.alone(i) || carried.id().equals(surface.id())) {
       return Optional.empty();
     }
     if (!alike(surface, carried)) {
-      return Optional.of("takes other controls than " + carried.name().toLowerCase(Locale.ROOT));
+      return Optional.of(Said.of("audit.takesOtherControlsThan", "carried", carried.name()));
     }
     double apart = Math.abs(rig.at(i, 0).travelMm()[i]);
     if (apart > rig.house().pairMm()) {
-      String words = "stands %.1f mm off at rest and needs a sub-trim of its own";
-      return Optional.of(String.format(Locale.ROOT, words, apart));
+      return Optional.of(Said.of("audit.standsOffAtRest", "apart", Quantity.mm(apart)));
     }
     return goal(rig.setup(), surface)
         .filter(goal -> carried.shares().of(Control.ROLL) != 0)
         .filter(goal -> Math.abs(goal.plusMm() - goal.minusMm()) > rig.house().unevenMm())
-        .map(goal -> "its wanted throws differ up and down, which needs differential");
+        .map(goal -> Said.of("audit.wantedThrowsDifferUpDown"));
   }
 
   private static Optional<ThrowGoal> goal(Setup setup, Surface surface) {
@@ -117,19 +124,24 @@ final class SharingRules {
   private static Finding touch(Rule rule, Rig rig, Contact contact, double overlap) {
     int first = rig.path().indexOf(contact.first());
     Surface other = rig.setup().surface(contact.second()).orElseThrow();
-    String title =
-        String.format(
-            Locale.ROOT,
-            "%s and %s touch: %.1f mm %s with %.1f mm %s",
+    Said title =
+        Said.of(
+            "audit.touch",
+            "surface",
             rig.surface(first).name(),
-            other.name().toLowerCase(Locale.ROOT),
-            Math.abs(contact.firstMm()),
-            rig.surface(first).directionWord(contact.firstMm()),
-            Math.abs(contact.secondMm()),
-            other.directionWord(contact.secondMm()));
+            "another",
+            other.name(),
+            "size",
+            Quantity.mm(Math.abs(contact.firstMm())),
+            "way",
+            rig.surface(first).way(contact.firstMm()),
+            "size2",
+            Quantity.mm(Math.abs(contact.secondMm())),
+            "way2",
+            other.way(contact.secondMm()));
     List<Mend> mends = rig.alone(first) ? shorter(rig, first, contact) : List.of();
     double limit = rig.house().contactMarginMm();
-    return finding(rule, rig, first, title, overlap, limit, "mm", mends);
+    return finding(rule, rig, first, title, overlap, limit, Unit.MILLIMETRES, mends);
   }
 
   /**
@@ -144,20 +156,23 @@ final class SharingRules {
     Contact clear = new Contact(contact.first(), near, contact.second(), contact.secondMm());
     boolean high = rig.pulseOf(i, sign) > rig.output(i).pulse(0);
     double from = high ? channel.endpointHighPercent() : channel.endpointLowPercent();
-    String field = high ? "endpointHighPercent" : "endpointLowPercent";
+    Figure field = high ? Figure.ENDPOINT_HIGH : Figure.ENDPOINT_LOW;
     for (double endpoint = Math.floor(from) - 1; endpoint > 0; endpoint--) {
       List<Channel> channels = new ArrayList<>(rig.setup().channels());
       channels.set(index, high ? channel.withHigh(endpoint) : channel.withLow(endpoint));
       SignalPath tried = SignalPath.of(rig.setup().change().channels(channels).done());
       if (Corners.overlapMm(tried, clear) < 0) {
-        String words =
-            String.format(
-                Locale.ROOT,
-                "Endpoint %s of %s to %.0f %%, %.1f mm short of touching",
-                high ? "high" : "low",
+        Said words =
+            Said.of(
+                "audit.endpointShortTouching",
+                "end",
+                field,
+                "channel",
                 channel.name(),
-                endpoint,
-                rig.house().contactMarginMm());
+                "to",
+                Quantity.percent(endpoint),
+                "margin",
+                Quantity.mm(rig.house().contactMarginMm()));
         Edit edit = rig.channelEdit(i, field, endpoint);
         return List.of(new Mend(words, List.of(edit)));
       }

@@ -2,8 +2,9 @@ package hightally.core.audit;
 
 import hightally.core.airframe.Servo;
 import hightally.core.airframe.Surface;
-import hightally.core.audit.Finding.Edit;
-import hightally.core.audit.Finding.Mend;
+import hightally.core.edit.Edit;
+import hightally.core.edit.Figure;
+import hightally.core.edit.Mend;
 import hightally.core.linkage.ArmSeating;
 import hightally.core.linkage.FourBar;
 import hightally.core.linkage.HoleSearch;
@@ -11,7 +12,9 @@ import hightally.core.linkage.Linkage;
 import hightally.core.linkage.RigChoice;
 import hightally.core.linkage.ThrowWish;
 import hightally.core.quantity.InvalidInputException;
+import hightally.core.quantity.Said;
 import hightally.core.quantity.Text;
+import hightally.core.quantity.Unit;
 import hightally.core.quantity.Within;
 import hightally.core.setup.Setup;
 import hightally.core.signal.SignalPath;
@@ -40,9 +43,9 @@ public final class ThrowSearch {
    */
   public record ThrowQuestion(
       Setup setup,
-      @Text(label = "Surface", max = 40) String surface,
-      @Within(min = 0.5, max = 300, unit = "mm", label = "Wanted up") double plusMm,
-      @Within(min = 0.5, max = 300, unit = "mm", label = "Wanted down") double minusMm,
+      @Text(max = 40) String surface,
+      @Within(min = 0.5, max = 300, unit = Unit.MILLIMETRES) double plusMm,
+      @Within(min = 0.5, max = 300, unit = Unit.MILLIMETRES) double minusMm,
       List<Double> armHolesMm,
       List<Double> hornHolesMm,
       ArmSeating seating,
@@ -71,7 +74,7 @@ public final class ThrowSearch {
     int index = rig.path().indexOf(question.surface());
     if (!rig.drivenByServo(index)) {
       throw InvalidInputException.of(
-          "surface", question.surface(), "one that a servo drives; a slave follows its driver");
+          "surface", question.surface(), Said.of("demand.oneServoDrivesSlaveFollows"));
     }
     boolean opposite = rig.surface(index).rod().linkage().opposite();
     return HoleSearch.best(wish(question, rig, index), Integer.MAX_VALUE).stream()
@@ -113,7 +116,7 @@ public final class ThrowSearch {
     double command = rig.mainDrive(index).fullCommandPercent() / 100;
     if (command == 0) {
       throw InvalidInputException.of(
-          "surface", rig.surface(index).id(), "one that some stick moves: share and rate above 0");
+          "surface", rig.surface(index).id(), Said.of("demand.oneSomeStickMovesShare"));
     }
     return command;
   }
@@ -125,15 +128,12 @@ public final class ThrowSearch {
     double high = raisesOnIncrease ? choice.plusEndpointPercent() : choice.minusEndpointPercent();
     double low = raisesOnIncrease ? choice.minusEndpointPercent() : choice.plusEndpointPercent();
     List<Edit> edits = new ArrayList<>();
-    edits.add(linkageEdit(index, "armRadiusMm", linkage.armRadiusMm()));
-    edits.add(linkageEdit(index, "hornRadiusMm", linkage.hornRadiusMm()));
-    edits.add(linkageEdit(index, "armLeanDegrees", linkage.armLeanDegrees()));
-    edits.add(rig.channelEdit(index, "endpointHighPercent", Math.round(high)));
-    edits.add(rig.channelEdit(index, "endpointLowPercent", Math.round(low)));
-    return new Mend("Take these holes and endpoints", edits);
-  }
-
-  private static Edit linkageEdit(int index, String field, double value) {
-    return new Edit(List.of("surfaces", "" + index, "rod", "linkage", field), value);
+    String surface = rig.surface(index).id();
+    edits.add(Edit.of(Figure.ARM_RADIUS, surface, linkage.armRadiusMm()));
+    edits.add(Edit.of(Figure.HORN_RADIUS, surface, linkage.hornRadiusMm()));
+    edits.add(Edit.of(Figure.ARM_LEAN, surface, linkage.armLeanDegrees()));
+    edits.add(rig.channelEdit(index, Figure.ENDPOINT_HIGH, Math.round(high)));
+    edits.add(rig.channelEdit(index, Figure.ENDPOINT_LOW, Math.round(low)));
+    return new Mend(Said.of("audit.takeTheseHolesEndpoints"), edits);
   }
 }

@@ -2,12 +2,15 @@ package hightally.core.audit;
 
 import static hightally.core.audit.OutputRules.finding;
 
-import hightally.core.audit.Finding.Mend;
 import hightally.core.audit.Finding.Severity;
 import hightally.core.channel.Channel;
+import hightally.core.edit.Figure;
+import hightally.core.edit.Mend;
+import hightally.core.quantity.Quantity;
+import hightally.core.quantity.Said;
+import hightally.core.quantity.Unit;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 
 /** How the throws of one surface, and of a pair, should compare. */
 final class TravelRules {
@@ -17,16 +20,14 @@ final class TravelRules {
     return List.of(
         new Rule(
             "uneven-travel",
-            "A surface moves as far one way as the other",
-            "The model answers more strongly one way than the other, and any mix or differential on"
-                + " top of it is out by as much.",
+            Said.of("audit.surfaceMovesFarOneWay"),
+            Said.of("audit.modelAnswersMoreStronglyOne"),
             Severity.WARNS,
             TravelRules::uneven),
         new Rule(
             "left-against-right",
-            "Both surfaces of a pair move equally far",
-            "A millimetre or two of difference already pulls the model: pitch rolls it, roll pitches"
-                + " it.",
+            Said.of("audit.bothSurfacesPairMoveEqually"),
+            Said.of("audit.millimetreTwoDifferenceAlreadyPulls"),
             Severity.WARNS,
             TravelRules::pairs));
   }
@@ -43,17 +44,22 @@ final class TravelRules {
               double difference = Math.abs(plus - minus);
               double limit = Math.max(rig.house().unevenMm(), 0.1 * Math.max(plus, minus));
               if (difference > limit) {
-                String title =
-                    String.format(
-                        Locale.ROOT,
-                        "%s: %.1f mm %s but %.1f mm %s",
+                Said title =
+                    Said.of(
+                        "audit.but",
+                        "surface",
                         rig.surface(i).name(),
-                        plus,
-                        rig.surface(i).directionWord(1),
-                        minus,
-                        rig.surface(i).directionWord(-1));
+                        "plus",
+                        Quantity.mm(plus),
+                        "way",
+                        rig.surface(i).way(1),
+                        "minus",
+                        Quantity.mm(minus),
+                        "way2",
+                        rig.surface(i).way(-1));
                 List<Mend> mends = shorten(rig, i, plus > minus, Math.min(plus, minus));
-                findings.add(finding(rule, rig, i, title, difference, limit, "mm", mends));
+                findings.add(
+                    finding(rule, rig, i, title, difference, limit, Unit.MILLIMETRES, mends));
               }
             });
     return findings;
@@ -76,17 +82,21 @@ final class TravelRules {
       double difference = Math.abs(leftMm - rightMm);
       if (difference > limit) {
         int larger = leftMm > rightMm ? left : right;
-        String title =
-            String.format(
-                Locale.ROOT,
-                "%s %.1f mm %s, %s %.1f mm",
+        Said title =
+            Said.of(
+                "audit.text",
+                "surface",
                 rig.surface(left).name(),
-                leftMm,
-                rig.surface(left).directionWord(plus ? 1 : -1),
-                rig.surface(right).name().toLowerCase(Locale.ROOT),
-                rightMm);
+                "leftMm",
+                Quantity.mm(leftMm),
+                "way",
+                rig.surface(left).way(plus ? 1 : -1),
+                "surface2",
+                rig.surface(right).name(),
+                "rightMm",
+                Quantity.mm(rightMm));
         List<Mend> mends = shorten(rig, larger, plus, Math.min(leftMm, rightMm));
-        findings.add(finding(rule, rig, larger, title, difference, limit, "mm", mends));
+        findings.add(finding(rule, rig, larger, title, difference, limit, Unit.MILLIMETRES, mends));
       }
     }
   }
@@ -111,14 +121,16 @@ final class TravelRules {
     boolean high = pulse > rig.output(i).pulse(0);
     double endpoint = high ? channel.endpointHighPercent() : channel.endpointLowPercent();
     double value = Math.round(endpoint * wantedMm / found);
-    return new Mend(
-        "Endpoint "
-            + (high ? "high" : "low")
-            + " from "
-            + (int) endpoint
-            + " to "
-            + (int) value
-            + " %",
-        List.of(rig.channelEdit(i, high ? "endpointHighPercent" : "endpointLowPercent", value)));
+    Figure end = high ? Figure.ENDPOINT_HIGH : Figure.ENDPOINT_LOW;
+    Said words =
+        Said.of(
+            "mend.endpointFrom",
+            "end",
+            end,
+            "from",
+            Quantity.percent(endpoint),
+            "to",
+            Quantity.percent(value));
+    return new Mend(words, List.of(rig.channelEdit(i, end, value)));
   }
 }

@@ -1,5 +1,6 @@
 package hightally.core.bench;
 
+import hightally.core.quantity.Said;
 import hightally.core.signal.Positions;
 import java.util.List;
 
@@ -24,8 +25,8 @@ public record BenchMoment(
     boolean motorHeld,
     double motorPower,
     List<Double> timerSeconds,
-    List<String> spoken,
+    List<Said> spoken,
     List<String> alarms,
-    List<String> warnings,
+    List<Said> warnings,
     List<Boolean> truths,
     boolean busy) {}

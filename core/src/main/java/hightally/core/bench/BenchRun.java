@@ -6,7 +6,7 @@ import hightally.core.power.FailsafeSetting;
 import hightally.core.power.FlightTimer;
 import hightally.core.power.StartPosition;
 import hightally.core.power.TelemetryAlarm;
-import hightally.core.quantity.Words;
+import hightally.core.quantity.Said;
 import hightally.core.setup.Device;
 import hightally.core.setup.Setup;
 import hightally.core.signal.Conditions;
@@ -16,7 +16,6 @@ import hightally.core.signal.Readings;
 import hightally.core.signal.SignalPath;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 
 /**
  * A simulated transmitter and receiver that keep time: phases fade ({@link PhaseFade}), timers
@@ -27,7 +26,7 @@ import java.util.Locale;
  */
 public final class BenchRun {
   private static final double STICK_BACK = 0.02;
-  private static final double MINUTE = 60;
+  private static final long MINUTE = 60;
   private static final double END_TO_END = 200;
   private static final double PLACE = 0.1;
 
@@ -82,8 +81,8 @@ public final class BenchRun {
     } else {
       lastPulses = positions.pulseMicroseconds().clone();
     }
-    List<String> warnings = warnings(moment);
-    List<String> spoken = count(moment, seconds);
+    List<Said> warnings = warnings(moment);
+    List<Said> spoken = count(moment, seconds);
     List<String> alarms = alarms(hands, seconds);
     boolean busy = fade.underWay() || !arrived || timersRun(moment) || waits(hands.moment());
     return new BenchMoment(
@@ -123,21 +122,22 @@ public final class BenchRun {
   }
 
   /** What the transmitter warns of since it was switched on, until it is seen to. */
-  private List<String> warnings(Moment moment) {
-    List<String> found = new ArrayList<>();
+  private List<Said> warnings(Moment moment) {
+    List<Said> found = new ArrayList<>();
     if (ready) {
       return found;
     }
     boolean motors = !setup.airframe().motors().isEmpty();
     if (motors && setup.power().throttleWarning() && throttle(moment) > STICK_BACK) {
-      found.add("Throttle is not back.");
+      found.add(Said.of("bench.throttleNotBack"));
     }
     for (StartPosition one : setup.power().startPositions()) {
       int input = setup.transmitter().inputIndex(one.input());
       TransmitterInput part = setup.transmitter().inputs().get(input);
       double wanted = (one.position() - 1.0) / Math.max(1, part.positions() - 1);
       if (Math.abs(moment.input(input) - wanted) > PLACE) {
-        found.add(Words.capital(part.name()) + " belongs at position " + one.position() + ".");
+        found.add(
+            Said.of("bench.belongsPosition", "part", part.name(), "position", one.position()));
       }
     }
     ready = found.isEmpty();
@@ -249,8 +249,8 @@ public final class BenchRun {
     return conditions.isTrue(conditions.index(timer.when()), moment, phase);
   }
 
-  private List<String> count(Moment moment, double seconds) {
-    List<String> spoken = new ArrayList<>();
+  private List<Said> count(Moment moment, double seconds) {
+    List<Said> spoken = new ArrayList<>();
     for (int i = 0; i < timers.length; i++) {
       FlightTimer timer = setup.power().timers().get(i);
       if (runs(timer, moment)) {
@@ -258,7 +258,7 @@ public final class BenchRun {
         timers[i] += timer.countsDown() ? -seconds : seconds;
         for (double at : timer.spokenAtSeconds()) {
           if (before != timers[i] && (before - at) * (timers[i] - at) <= 0 && before != at) {
-            spoken.add(timer.name() + ": " + time(at));
+            spoken.add(Said.of("bench.spoken", "timer", timer.name(), "time", time(at)));
           }
         }
       }
@@ -266,11 +266,9 @@ public final class BenchRun {
     return spoken;
   }
 
-  private static String time(double seconds) {
-    return seconds >= MINUTE
-        ? String.format(
-            Locale.ROOT, "%.0f min %.0f s", Math.floor(seconds / MINUTE), seconds % MINUTE)
-        : String.format(Locale.ROOT, "%.0f s", seconds);
+  private static Said time(double seconds) {
+    long whole = Math.round(seconds);
+    return Said.of("bench.time", "minutes", whole / MINUTE, "seconds", whole % MINUTE);
   }
 
   private List<String> alarms(BenchHands hands, double seconds) {

@@ -2,11 +2,12 @@ package hightally.core.bench;
 
 import hightally.core.adjustment.LeastSquares;
 import hightally.core.airframe.Surface;
-import hightally.core.flight.PhaseReading;
+import hightally.core.log.PhaseReading;
 import hightally.core.phase.Phase;
 import hightally.core.phase.Trims;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.Text;
+import hightally.core.quantity.Unit;
 import hightally.core.quantity.Validation;
 import hightally.core.quantity.Within;
 import hightally.core.setup.Setup;
@@ -39,13 +40,13 @@ public final class FlyingModel {
 
   /** A horn whose radius is another than described. */
   public record HornFault(
-      @Text(label = "Surface", max = 40) String surface,
-      @Within(min = -50, max = 100, unit = "%", label = "Horn longer by") double percent) {}
+      @Text(max = 40) String surface,
+      @Within(min = -50, max = 100, unit = Unit.PERCENT) double percent) {}
 
   /** What one phase asks for on the elevator that the others do not. */
   public record PhaseFault(
-      @Text(label = "Phase", max = 40) String phase,
-      @Within(min = -10, max = 10, unit = "mm", label = "Pitch of the phase") double pitchMm) {}
+      @Text(max = 40) String phase,
+      @Within(min = -10, max = 10, unit = Unit.MILLIMETRES) double pitchMm) {}
 
   /**
    * What is hidden from the pilot, in mm of a surface that takes the whole of a control, plus is
@@ -61,12 +62,11 @@ public final class FlyingModel {
    * @param unsteady whether the pilot is a click off in one control of three
    */
   public record Faults(
-      @Within(min = -10, max = 10, unit = "mm", label = "Warp") double warpMm,
-      @Within(min = -10, max = 10, unit = "mm", label = "Pitch") double pitchMm,
-      @Within(min = -10, max = 10, unit = "mm", label = "Yaw") double yawMm,
-      @Within(min = -500, max = 2000, unit = "mm", label = "Balance point") double designCgMm,
-      @Within(min = -2, max = 2, unit = "mm/mm", label = "Pitch by balance point")
-          double pitchMmPerCgMm,
+      @Within(min = -10, max = 10, unit = Unit.MILLIMETRES) double warpMm,
+      @Within(min = -10, max = 10, unit = Unit.MILLIMETRES) double pitchMm,
+      @Within(min = -10, max = 10, unit = Unit.MILLIMETRES) double yawMm,
+      @Within(min = -500, max = 2000, unit = Unit.MILLIMETRES) double designCgMm,
+      @Within(min = -2, max = 2, unit = Unit.MILLIMETRES_PER_MILLIMETRE) double pitchMmPerCgMm,
       List<HornFault> horns,
       List<PhaseFault> phases,
       boolean unsteady) {

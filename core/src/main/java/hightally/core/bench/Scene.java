@@ -1,7 +1,10 @@
 package hightally.core.bench;
 
+import hightally.core.quantity.Quantity;
+import hightally.core.quantity.Said;
 import hightally.core.quantity.SelfChecked;
 import hightally.core.quantity.Text;
+import hightally.core.quantity.Unit;
 import hightally.core.quantity.Violation;
 import hightally.core.quantity.Within;
 import hightally.core.signal.Moment;
@@ -17,10 +20,10 @@ import java.util.function.Consumer;
  * @param seconds how long it goes on in all
  */
 public record Scene(
-    @Within(min = 1, max = FORMAT_VERSION, label = "Format version") int formatVersion,
-    @Text(label = "Name of the scene", max = 80) String name,
+    @Within(min = 1, max = FORMAT_VERSION) int formatVersion,
+    @Text(max = 80) String name,
     List<SceneStep> steps,
-    @Within(min = 0.1, max = LONGEST_SECONDS, unit = "s", label = "Length") double seconds)
+    @Within(min = 0.1, max = LONGEST_SECONDS, unit = Unit.SECONDS) double seconds)
     implements SelfChecked {
   /** The form this program writes. */
   public static final int FORMAT_VERSION = 1;
@@ -37,7 +40,7 @@ public record Scene(
    * @param linkLost whether the simulated receiver hears nothing
    */
   public record SceneStep(
-      @Within(min = 0, max = LONGEST_SECONDS, unit = "s", label = "Time") double atSeconds,
+      @Within(min = 0, max = LONGEST_SECONDS, unit = Unit.SECONDS) double atSeconds,
       Moment moment,
       boolean linkLost) {}
 
@@ -48,15 +51,15 @@ public record Scene(
   @Override
   public void check(String path, Consumer<Violation> found) {
     if (steps.isEmpty() || steps.size() > MOST_STEPS) {
-      String wanted = "1 to " + MOST_STEPS + " steps";
-      found.accept(new Violation(path + "steps", steps.size() + " steps", wanted));
+      Said wanted = Said.of("bench.steps", "most", MOST_STEPS);
+      found.accept(Violation.of(path + "steps", steps.size() + " steps", wanted));
     }
     for (int i = 1; i < steps.size(); i++) {
       double before = steps.get(i - 1).atSeconds();
       if (steps.get(i).atSeconds() < before) {
         String field = path + "steps[" + i + "].atSeconds";
-        String wanted = "not before " + before + " s, the step before it";
-        found.accept(new Violation(field, "" + steps.get(i).atSeconds(), wanted));
+        Said wanted = Said.of("bench.notBeforeSStepBefore", "before", Quantity.seconds(before, 1));
+        found.accept(Violation.of(field, steps.get(i).atSeconds(), wanted));
       }
     }
   }

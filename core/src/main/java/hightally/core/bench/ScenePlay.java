@@ -2,6 +2,7 @@ package hightally.core.bench;
 
 import hightally.core.bench.Scene.SceneStep;
 import hightally.core.quantity.InvalidInputException;
+import hightally.core.quantity.Said;
 import hightally.core.quantity.Validation;
 import hightally.core.setup.Setup;
 import hightally.core.signal.Moment;
@@ -101,8 +102,8 @@ public final class ScenePlay {
     if (moment.inputs().size() > inputs) {
       throw InvalidInputException.of(
           "scene.steps.moment.inputs",
-          moment.inputs().size() + " levers and switches",
-          "at most the " + inputs + " of this transmitter");
+          Said.of("given.levers", "count", moment.inputs().size()),
+          Said.of("demand.mostTransmitter", "inputs", inputs));
     }
     return Validation.check(moment);
   }

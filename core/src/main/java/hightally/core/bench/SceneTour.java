@@ -5,6 +5,8 @@ import hightally.core.channel.InputKind;
 import hightally.core.channel.TransmitterInput;
 import hightally.core.phase.Trims;
 import hightally.core.quantity.Control;
+import hightally.core.quantity.Naming;
+import hightally.core.quantity.Said;
 import hightally.core.setup.Setup;
 import hightally.core.signal.Moment;
 import hightally.core.signal.Readings;
@@ -29,7 +31,7 @@ public final class SceneTour {
   }
 
   /** The tour of a setup, the motor cut throughout. */
-  public static Scene of(Setup setup) {
+  public static Scene of(Setup setup, Naming naming) {
     SceneTour tour = new SceneTour(setup);
     tour.steps.add(new SceneStep(0, tour.now, false));
     tour.sweeps(PART_SECONDS);
@@ -37,7 +39,11 @@ public final class SceneTour {
     for (int i = 0; i < inputs.size(); i++) {
       tour.through(i, inputs.get(i));
     }
-    return new Scene(Scene.FORMAT_VERSION, "Everything once", tour.steps, tour.at + PART_SECONDS);
+    return new Scene(
+        Scene.FORMAT_VERSION,
+        naming.of(Said.of("bench.everythingOnce"), 60),
+        tour.steps,
+        tour.at + PART_SECONDS);
   }
 
   private void sweeps(double seconds) {

@@ -1,6 +1,7 @@
 package hightally.core.channel;
 
 import hightally.core.quantity.Text;
+import hightally.core.quantity.Unit;
 import hightally.core.quantity.Within;
 import java.util.List;
 
@@ -13,11 +14,10 @@ import java.util.List;
  * @param bypassed unplugged, with the leads straight on the receiver
  */
 public record Between(
-    @Text(label = "Name") String name,
+    @Text String name,
     BetweenKind kind,
     List<Integer> channels,
-    @Within(min = 20, max = 200, unit = "%", label = "Passes travel up to")
-        double travelLimitPercent,
+    @Within(min = 20, max = 200, unit = Unit.PERCENT) double travelLimitPercent,
     boolean allowsTrim,
     boolean bypassed) {
   public Between {

@@ -1,6 +1,7 @@
 package hightally.core.channel;
 
 import hightally.core.quantity.Text;
+import hightally.core.quantity.Unit;
 import hightally.core.quantity.Within;
 
 /**
@@ -14,22 +15,14 @@ import hightally.core.quantity.Within;
  * @param slowedSeconds how long the transmitter takes from -100 to 100 %; 0 does not slow
  */
 public record Channel(
-    @Within(min = 0, max = 64, label = "Channel") int number,
-    @Text(label = "Channel name") String name,
-    @Text(label = "Carries", max = 40) String carries,
+    @Within(min = 0, max = 64) int number,
+    @Text String name,
+    @Text(max = 40) String carries,
     boolean reversed,
-    @Within(min = -300, max = 300, unit = "µs", label = "Sub-trim") double subTrimMicroseconds,
-    @Within(min = 0, max = 200, unit = "%", label = "Endpoint low", hint = "minus side")
-        double endpointLowPercent,
-    @Within(min = 0, max = 200, unit = "%", label = "Endpoint high", hint = "plus side")
-        double endpointHighPercent,
-    @Within(
-            min = 0,
-            max = 30,
-            unit = "s",
-            label = "Slowed to",
-            hint = "from end to end; 0 is at full speed")
-        double slowedSeconds) {
+    @Within(min = -300, max = 300, unit = Unit.MICROSECONDS) double subTrimMicroseconds,
+    @Within(min = 0, max = 200, unit = Unit.PERCENT) double endpointLowPercent,
+    @Within(min = 0, max = 200, unit = Unit.PERCENT) double endpointHighPercent,
+    @Within(min = 0, max = 30, unit = Unit.SECONDS) double slowedSeconds) {
   /** What a channel carries that drives the motor. */
   public static final String THROTTLE = "throttle";
 
@@ -64,6 +57,19 @@ public record Channel(
   /** The same channel with another centre and ends. */
   public Channel with(double subTrim, double low, double high) {
     return new Channel(number, name, carries, reversed, subTrim, low, high, slowedSeconds);
+  }
+
+  /** The same channel, reversed or not. */
+  public Channel turning(boolean turned) {
+    return new Channel(
+        number,
+        name,
+        carries,
+        turned,
+        subTrimMicroseconds,
+        endpointLowPercent,
+        endpointHighPercent,
+        slowedSeconds);
   }
 
   /** The same channel carrying something else. */

@@ -14,7 +14,7 @@ import hightally.core.quantity.Within;
  */
 public record EntryWord(
     EntrySection section,
-    @Text(label = "Its name there", max = 60) String name,
-    @Text(label = "Where it is found", min = 0, max = 120) String menu,
-    @Text(label = "Its unit", min = 0, max = 20) String unit,
-    @Within(min = 0.001, max = 1000, label = "Of these to one of the design's") double perUnit) {}
+    @Text(max = 60) String name,
+    @Text(min = 0, max = 120) String menu,
+    @Text(min = 0, max = 20) String unit,
+    @Within(min = 0.001, max = 1000) double perUnit) {}

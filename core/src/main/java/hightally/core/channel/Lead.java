@@ -1,6 +1,7 @@
 package hightally.core.channel;
 
 import hightally.core.quantity.Text;
+import hightally.core.quantity.Unit;
 import hightally.core.quantity.Within;
 
 /**
@@ -14,12 +15,12 @@ import hightally.core.quantity.Within;
  * @param label what is written on the lead
  */
 public record Lead(
-    @Text(label = "Device", max = 40) String device,
-    @Within(min = 0, max = 64, label = "Socket") int socket,
-    @Text(label = "Y-lead", min = 0, max = 40) String splitter,
-    @Within(min = 0, max = 5000, unit = "mm", label = "Extension") double extensionMm,
+    @Text(max = 40) String device,
+    @Within(min = 0, max = 64) int socket,
+    @Text(min = 0, max = 40) String splitter,
+    @Within(min = 0, max = 5000, unit = Unit.MILLIMETRES) double extensionMm,
     boolean reverser,
-    @Text(label = "Label", min = 0, max = 40) String label) {
+    @Text(min = 0, max = 40) String label) {
   /** Where a reverser mirrors the pulse, µs. */
   public static final double REVERSER_CENTRE_MICROSECONDS = 1500;
 

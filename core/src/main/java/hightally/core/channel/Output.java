@@ -1,5 +1,6 @@
 package hightally.core.channel;
 
+import hightally.core.quantity.Unit;
 import hightally.core.quantity.Within;
 
 /**
@@ -10,16 +11,16 @@ import hightally.core.quantity.Within;
  * subTrim + v/100·(per100·e/100 ∓ subTrim)}; last the hard limits.
  */
 public record Output(
-    @Within(min = 100, max = 1000, unit = "µs", label = "Pulse for 100 %") double pulsePer100,
-    @Within(min = 700, max = 2300, unit = "µs", label = "Pulse centre") double centre,
+    @Within(min = 100, max = 1000, unit = Unit.MICROSECONDS) double pulsePer100,
+    @Within(min = 700, max = 2300, unit = Unit.MICROSECONDS) double centre,
     boolean reversed,
-    @Within(min = -300, max = 300, unit = "µs", label = "Sub-trim") double subTrim,
+    @Within(min = -300, max = 300, unit = Unit.MICROSECONDS) double subTrim,
     SubTrimMode subTrimMode,
-    @Within(min = 0, max = 200, unit = "%", label = "Endpoint low") double endpointLow,
-    @Within(min = 0, max = 200, unit = "%", label = "Endpoint high") double endpointHigh,
-    @Within(min = 500, max = 1500, unit = "µs", label = "Shortest pulse") double limitLow,
-    @Within(min = 1500, max = 2500, unit = "µs", label = "Longest pulse") double limitHigh,
-    @Within(min = 50, max = 200, unit = "%", label = "Command limit") double commandLimit) {
+    @Within(min = 0, max = 200, unit = Unit.PERCENT) double endpointLow,
+    @Within(min = 0, max = 200, unit = Unit.PERCENT) double endpointHigh,
+    @Within(min = 500, max = 1500, unit = Unit.MICROSECONDS) double limitLow,
+    @Within(min = 1500, max = 2500, unit = Unit.MICROSECONDS) double limitHigh,
+    @Within(min = 50, max = 200, unit = Unit.PERCENT) double commandLimit) {
 
   /** The output stage of a channel on a transmitter. */
   public static Output of(Transmitter transmitter, Channel channel) {

@@ -1,5 +1,6 @@
 package hightally.core.channel;
 
+import hightally.core.quantity.Said;
 import hightally.core.quantity.SelfChecked;
 import hightally.core.quantity.Text;
 import hightally.core.quantity.Violation;
@@ -19,11 +20,11 @@ import java.util.function.Consumer;
  * @param failsafeChannel the one it holds, where it holds only one
  */
 public record Receiver(
-    @Text(label = "Receiver name") String name,
+    @Text String name,
     List<Socket> sockets,
     boolean anyChannel,
     Failsafe failsafe,
-    @Within(min = 0, max = 64, label = "Channel held at failsafe") int failsafeChannel)
+    @Within(min = 0, max = 64) int failsafeChannel)
     implements SelfChecked {
   private static final int MOST_SOCKETS = 32;
 
@@ -34,15 +35,16 @@ public record Receiver(
   @Override
   public void check(String path, Consumer<Violation> found) {
     if (sockets.isEmpty() || sockets.size() > MOST_SOCKETS) {
-      String range = "1 to " + MOST_SOCKETS + " sockets";
-      found.accept(new Violation(path + "sockets", sockets.size() + " sockets", range));
+      Said range = Said.of("channel.sockets", "most", MOST_SOCKETS);
+      found.accept(
+          Violation.of(path + "sockets", Said.of("given.sockets", "count", sockets.size()), range));
     }
     Set<Integer> numbers = new HashSet<>();
     for (int i = 0; i < sockets.size(); i++) {
       int number = sockets.get(i).number();
       if (!numbers.add(number)) {
         String field = path + "sockets[" + i + "].number";
-        found.accept(new Violation(field, "" + number, "different from the other sockets"));
+        found.accept(Violation.of(field, number, Said.of("demand.differentFromOtherSockets")));
       }
     }
   }

@@ -10,6 +10,6 @@ import hightally.core.quantity.Within;
  * @param output what the socket speaks
  */
 public record Socket(
-    @Within(min = 0, max = 64, label = "Socket") int number,
-    @Within(min = 0, max = 64, label = "Channel") int channel,
+    @Within(min = 0, max = 64) int number,
+    @Within(min = 0, max = 64) int channel,
     SocketOutput output) {}

@@ -1,7 +1,10 @@
 package hightally.core.channel;
 
+import hightally.core.quantity.Quantity;
+import hightally.core.quantity.Said;
 import hightally.core.quantity.SelfChecked;
 import hightally.core.quantity.Text;
+import hightally.core.quantity.Unit;
 import hightally.core.quantity.Violation;
 import hightally.core.quantity.Within;
 import java.util.EnumSet;
@@ -18,25 +21,21 @@ import java.util.function.Consumer;
  * @param words what it calls things, in the order in which they are entered; may be empty
  */
 public record Transmitter(
-    @Text(label = "Transmitter name") String name,
-    @Within(min = 1, max = 4, label = "Stick mode") int stickMode,
+    @Text String name,
+    @Within(min = 1, max = 4) int stickMode,
     SubTrimMode subTrimMode,
-    @Within(min = 700, max = 2300, unit = "µs", label = "Pulse centre") double centreMicroseconds,
-    @Within(min = 100, max = 1000, unit = "µs", label = "Pulse for 100 %")
-        double microsecondsPer100,
-    @Within(min = 0.05, max = 5, unit = "%", label = "One trim click") double clickStepPercent,
-    @Within(min = 1, max = 500, unit = "clicks", label = "Trim range") int trimRangeClicks,
-    @Within(min = 50, max = 200, unit = "%", label = "Command limit") double commandLimitPercent,
-    @Within(min = 500, max = 1500, unit = "µs", label = "Shortest pulse")
-        double shortestMicroseconds,
-    @Within(min = 1500, max = 2500, unit = "µs", label = "Longest pulse")
-        double longestMicroseconds,
-    @Within(min = 0, max = 1, label = "First channel is number") int firstChannel,
-    @Within(min = 2, max = 32, label = "Channels") int channelCount,
+    @Within(min = 700, max = 2300, unit = Unit.MICROSECONDS) double centreMicroseconds,
+    @Within(min = 100, max = 1000, unit = Unit.MICROSECONDS) double microsecondsPer100,
+    @Within(min = 0.05, max = 5, unit = Unit.PERCENT) double clickStepPercent,
+    @Within(min = 1, max = 500, unit = Unit.CLICKS) int trimRangeClicks,
+    @Within(min = 50, max = 200, unit = Unit.PERCENT) double commandLimitPercent,
+    @Within(min = 500, max = 1500, unit = Unit.MICROSECONDS) double shortestMicroseconds,
+    @Within(min = 1500, max = 2500, unit = Unit.MICROSECONDS) double longestMicroseconds,
+    @Within(min = 0, max = 1) int firstChannel,
+    @Within(min = 2, max = 32) int channelCount,
     List<StickFunction> channelOrder,
-    @Within(min = 0, max = 300, unit = "µs", label = "Sub-trim up to")
-        double subTrimLimitMicroseconds,
-    @Within(min = 50, max = 200, unit = "%", label = "Endpoints up to") double endpointLimitPercent,
+    @Within(min = 0, max = 300, unit = Unit.MICROSECONDS) double subTrimLimitMicroseconds,
+    @Within(min = 50, max = 200, unit = Unit.PERCENT) double endpointLimitPercent,
     List<TransmitterInput> inputs,
     List<EntryWord> words)
     implements SelfChecked {
@@ -64,28 +63,34 @@ public record Transmitter(
   @Override
   public void check(String path, Consumer<Violation> found) {
     if (centreMicroseconds <= shortestMicroseconds || centreMicroseconds >= longestMicroseconds) {
-      String range = shortestMicroseconds + " to " + longestMicroseconds + " µs, the hard limits";
-      found.accept(
-          new Violation(path + "centreMicroseconds", "" + centreMicroseconds, "within " + range));
+      Said range =
+          Said.of(
+              "channel.sHardLimits",
+              "from",
+              Quantity.microseconds(shortestMicroseconds),
+              "to",
+              Quantity.microseconds(longestMicroseconds));
+      found.accept(Violation.of(path + "centreMicroseconds", centreMicroseconds, range));
     }
     if (StickFunction.values().length != channelOrder.size()
         || new HashSet<>(channelOrder).size() != channelOrder.size()) {
       found.accept(
-          new Violation(
-              path + "channelOrder", "" + channelOrder, "each of the four stick functions once"));
+          Violation.of(
+              path + "channelOrder", channelOrder, Said.of("demand.eachFourStickFunctionsOnce")));
     }
     Set<EntrySection> named = EnumSet.noneOf(EntrySection.class);
     for (int i = 0; i < words.size(); i++) {
       EntrySection section = words.get(i).section();
       if (section != null && !named.add(section)) {
         String field = path + "words[" + i + "].section";
-        found.accept(new Violation(field, "" + section, "each section once"));
+        found.accept(Violation.of(field, section, Said.of("demand.eachSectionOnce")));
       }
     }
     for (int i = 0; i < inputs.size(); i++) {
       if (inputIndex(inputs.get(i).id()) != i) {
         String field = path + "inputs[" + i + "].id";
-        found.accept(new Violation(field, inputs.get(i).id(), "different from the other inputs"));
+        found.accept(
+            Violation.of(field, inputs.get(i).id(), Said.of("demand.differentFromOtherInputs")));
       }
     }
   }

@@ -1,5 +1,6 @@
 package hightally.core.channel;
 
+import hightally.core.quantity.Said;
 import hightally.core.quantity.SelfChecked;
 import hightally.core.quantity.Text;
 import hightally.core.quantity.Violation;
@@ -15,17 +16,18 @@ import java.util.function.Consumer;
  * @param positions of a switch; 0 for a lever
  */
 public record TransmitterInput(
-    @Text(label = "Input id", max = 40, pattern = "[a-z0-9]+(-[a-z0-9]+)*") String id,
-    @Text(label = "Name") String name,
+    @Text(max = 40, pattern = "[a-z0-9]+(-[a-z0-9]+)*") String id,
+    @Text String name,
     InputKind kind,
-    @Within(min = 0, max = 6, label = "Positions", hint = "0 for a lever") int positions)
+    @Within(min = 0, max = 6) int positions)
     implements SelfChecked {
   @Override
   public void check(String path, Consumer<Violation> found) {
     boolean legal = kind == InputKind.LEVER ? positions == 0 : positions >= 2;
     if (!legal) {
-      String requirement = kind == InputKind.LEVER ? "0 for a lever" : "2 to 6 for a switch";
-      found.accept(new Violation(path + "positions", "" + positions, requirement));
+      Said requirement =
+          kind == InputKind.LEVER ? Said.of("channel.lever") : Said.of("channel.switch");
+      found.accept(Violation.of(path + "positions", positions, requirement));
     }
   }
 }

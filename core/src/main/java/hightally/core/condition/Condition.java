@@ -1,7 +1,9 @@
 package hightally.core.condition;
 
+import hightally.core.quantity.Said;
 import hightally.core.quantity.SelfChecked;
 import hightally.core.quantity.Text;
+import hightally.core.quantity.Unit;
 import hightally.core.quantity.Violation;
 import hightally.core.quantity.Within;
 import java.util.List;
@@ -20,13 +22,13 @@ import java.util.function.Consumer;
  * @param heldSeconds how long it must have been so before it counts
  */
 public record Condition(
-    @Text(label = "Condition id", max = 40, pattern = "[a-z0-9]+(-[a-z0-9]+)*") String id,
-    @Text(label = "Name") String name,
+    @Text(max = 40, pattern = "[a-z0-9]+(-[a-z0-9]+)*") String id,
+    @Text String name,
     ConditionKind kind,
-    @Text(label = "Looks at", min = 0, max = 40) String subject,
-    @Within(min = -1000, max = 10_000, label = "Limit") double limit,
+    @Text(min = 0, max = 40) String subject,
+    @Within(min = -1000, max = 10_000) double limit,
     List<String> members,
-    @Within(min = 0, max = 60, unit = "s", label = "Held for") double heldSeconds)
+    @Within(min = 0, max = 60, unit = Unit.SECONDS) double heldSeconds)
     implements SelfChecked {
   public Condition {
     members = members == null ? null : List.copyOf(members);
@@ -42,9 +44,12 @@ public record Condition(
           default -> count == 0;
         };
     if (!legal) {
-      String wanted =
-          kind == ConditionKind.NOT ? "one other" : combines() ? "two or more others" : "no others";
-      found.accept(new Violation(path + "members", count + " conditions", wanted));
+      Said wanted =
+          kind == ConditionKind.NOT
+              ? Said.of("condition.oneOther")
+              : combines() ? Said.of("condition.twoMoreOthers") : Said.of("condition.noOthers");
+      found.accept(
+          Violation.of(path + "members", Said.of("given.conditions", "count", count), wanted));
     }
   }
 

@@ -3,12 +3,15 @@ package hightally.core.guide;
 import hightally.core.airframe.Balance;
 import hightally.core.airframe.BalanceSheet;
 import hightally.core.airframe.Pack;
+import hightally.core.quantity.Absentable;
+import hightally.core.quantity.Quantity;
+import hightally.core.quantity.Said;
 import hightally.core.quantity.Text;
+import hightally.core.quantity.Unit;
 import hightally.core.quantity.Within;
 import hightally.core.setup.Setup;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 
 /**
  * What to move, add or put under the motor so that a model balances with each of its packs.
@@ -24,7 +27,7 @@ public record BalanceAdvice(
     double sideWasherMm,
     double downWasherMm,
     double lateralGrams,
-    List<String> notes) {
+    List<Said> notes) {
   private static final double LEVEL_MM = 0.5;
 
   /**
@@ -38,15 +41,18 @@ public record BalanceAdvice(
    * @param tailStationMm where ballast at the tail would lie
    */
   public record BalanceWish(
-      @Within(min = -15, max = 15, unit = "°", label = "Side thrust, change") double sideDegrees,
-      @Within(min = -15, max = 15, unit = "°", label = "Down thrust, change") double downDegrees,
-      @Within(min = 0, max = 200, unit = "mm", label = "Balances off the middle by")
-          double lateralOffsetMm,
-      @Within(min = 10, max = 5000, unit = "mm", label = "Middle to tip ballast")
-          double lateralArmMm,
-      @Within(min = -5000, max = 5000, unit = "mm", label = "Nose ballast at") double noseStationMm,
-      @Within(min = -5000, max = 5000, unit = "mm", label = "Tail ballast at")
-          double tailStationMm) {}
+      @Within(min = -15, max = 15, unit = Unit.DEGREES) double sideDegrees,
+      @Within(min = -15, max = 15, unit = Unit.DEGREES) double downDegrees,
+      @Within(min = 0, max = 200, unit = Unit.MILLIMETRES) double lateralOffsetMm,
+      @Within(min = 10, max = 5000, unit = Unit.MILLIMETRES) double lateralArmMm,
+      @Within(min = -5000, max = 5000, unit = Unit.MILLIMETRES) double noseStationMm,
+      @Within(min = -5000, max = 5000, unit = Unit.MILLIMETRES) double tailStationMm) {}
+
+  /** Where ballast goes. */
+  public enum End {
+    NOSE,
+    TAIL
+  }
 
   /** A model and what is asked about it. */
   public record BalanceQuestion(Setup setup, BalanceWish wish) {}
@@ -58,18 +64,18 @@ public record BalanceAdvice(
    * @param inRange whether it may be flown
    * @param shiftMm how far to move the pack, plus aft
    * @param ballastGrams what would do it instead
-   * @param ballastAt where, in words; empty where nothing is needed
+   * @param ballastAt where; null where nothing is needed
    * @param words all of it in words
    */
   public record PackAdvice(
-      @Text(label = "Pack") String name,
+      @Text String name,
       double totalGrams,
       double offMm,
       boolean inRange,
       double shiftMm,
       double ballastGrams,
-      String ballastAt,
-      String words) {}
+      @Absentable End ballastAt,
+      Said words) {}
 
   /** The advice for a model. */
   public static BalanceAdvice of(BalanceQuestion question) {
@@ -96,7 +102,7 @@ public record BalanceAdvice(
     boolean useful = nose ? station < sheet.targetMm() : station > sheet.targetMm();
     double grams = useful ? balance.ballastGrams(station) : 0;
     boolean inRange = pack.cgMm() >= sheet.foremostMm() && pack.cgMm() <= sheet.aftmostMm();
-    String where = useful && grams > 0 ? (nose ? "nose" : "tail") : "";
+    End where = useful && grams > 0 ? (nose ? End.NOSE : End.TAIL) : null;
     return new PackAdvice(
         pack.name(),
         total,
@@ -108,44 +114,45 @@ public record BalanceAdvice(
         words(off, inRange, shift, grams, where));
   }
 
-  private static String words(
-      double off, boolean inRange, double shift, double grams, String where) {
+  private static Said words(double off, boolean inRange, double shift, double grams, End where) {
     if (Math.abs(off) < LEVEL_MM) {
-      return "Balances where it should.";
+      return Said.of("guide.balancesWhereShould");
     }
-    String ballast =
-        where.isEmpty() ? "" : String.format(Locale.ROOT, ", or %.0f g at the %s", grams, where);
-    return String.format(
-        Locale.ROOT,
-        "%.0f mm %s the mark%s. Move the pack %.0f mm %s%s.",
-        Math.abs(off),
-        off > 0 ? "aft of" : "ahead of",
-        inRange ? "" : ", outside the range: not to be flown like this",
-        Math.abs(shift),
-        shift > 0 ? "aft" : "forward",
+    Said ballast =
+        where == null
+            ? Said.NOTHING
+            : Said.of("guide.orAtThe", "grams", Quantity.grams(grams), "where", where);
+    return Said.of(
+        "guide.markMovePack",
+        "size",
+        Quantity.mm(Math.abs(off), 0),
+        "aft",
+        off > 0,
+        "inRange",
+        inRange,
+        "shift",
+        Quantity.mm(Math.abs(shift), 0),
+        "shiftAft",
+        shift > 0,
+        "ballast",
         ballast);
   }
 
-  private static List<String> notes(Setup setup, List<PackAdvice> packs) {
-    List<String> notes = new ArrayList<>();
+  private static List<Said> notes(Setup setup, List<PackAdvice> packs) {
+    List<Said> notes = new ArrayList<>();
     double aft = packs.stream().mapToDouble(PackAdvice::offMm).max().orElse(0);
     double ahead = packs.stream().mapToDouble(PackAdvice::offMm).min().orElse(0);
     if (aft >= LEVEL_MM) {
-      notes.add(
-          "Further aft is livelier on pitch: a little more expo on pitch goes with it, and less"
-              + " up-trim.");
+      notes.add(Said.of("guide.furtherAftLivelierPitchLittle"));
     }
     if (ahead <= -LEVEL_MM) {
-      notes.add(
-          "Further forward is steadier, needs more up-trim and makes speed pitch the model more.");
+      notes.add(Said.of("guide.furtherForwardSteadierNeedsMore"));
     }
     if (Reflex.applies(setup)) {
-      notes.add(
-          "A flying wing wants more reflex the further forward it balances, and less further aft;"
-              + " move the pack first, then the reflex.");
+      notes.add(Said.of("guide.flyingWingWantsMoreReflex"));
     }
     if (packs.size() > 1) {
-      notes.add("Every pack has its own mark: check the balance again whenever another goes in.");
+      notes.add(Said.of("guide.everyPackOwnMarkCheck"));
     }
     return notes;
   }

@@ -2,14 +2,17 @@ package hightally.core.guide;
 
 import hightally.core.airframe.Surface;
 import hightally.core.quantity.InvalidInputException;
+import hightally.core.quantity.Quantity;
+import hightally.core.quantity.Said;
 import hightally.core.quantity.Text;
+import hightally.core.quantity.Unit;
 import hightally.core.quantity.Validation;
+import hightally.core.quantity.Way;
 import hightally.core.quantity.Within;
 import hightally.core.setup.Setup;
 import hightally.core.signal.SignalPath;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 
 /** What every surface should do at the end of an adjustment, beside what was measured. */
@@ -26,9 +29,9 @@ public final class BenchVerification {
    * @param rightWay whether it went the way the words say
    */
   public record Verified(
-      @Text(label = "Surface", max = 40) String surface,
-      @Within(min = 0, max = 600, unit = "mm", label = "Up, or right") double plusMm,
-      @Within(min = 0, max = 600, unit = "mm", label = "Down, or left") double minusMm,
+      @Text(max = 40) String surface,
+      @Within(min = 0, max = 600, unit = Unit.MILLIMETRES) double plusMm,
+      @Within(min = 0, max = 600, unit = Unit.MILLIMETRES) double minusMm,
       boolean rightWay) {}
 
   /**
@@ -45,13 +48,13 @@ public final class BenchVerification {
   public record Expected(
       String surface,
       String name,
-      String how,
-      String first,
+      Said how,
+      Way first,
       double plusMm,
       double minusMm,
       Verified measured,
       boolean fits,
-      String words) {
+      Said words) {
     /** Whether it was seen to move the wrong way. */
     public boolean wrongWay() {
       return measured != null && !measured.rightWay();
@@ -79,7 +82,7 @@ public final class BenchVerification {
   public static void check(Setup setup, Verified verified) {
     Validation.check(verified);
     if (setup.surface(verified.surface()).isEmpty()) {
-      throw InvalidInputException.of("surface", verified.surface(), "the id of a surface");
+      throw InvalidInputException.of("surface", verified.surface(), Said.of("demand.idSurface"));
     }
   }
 
@@ -96,32 +99,34 @@ public final class BenchVerification {
         surface.id(),
         surface.name(),
         throwing.where(setup.transmitter().stickMode()),
-        surface.directionWord(up ? 1 : -1),
+        surface.way(up ? 1 : -1),
         plus,
         minus,
         seen,
         fits,
-        seen == null ? "" : words(surface, seen, plus, minus, fits));
+        seen == null ? Said.NOTHING : words(surface, seen, plus, minus, fits));
   }
 
   private static boolean near(double measured, double expected, Setup setup) {
     return Math.abs(measured - expected) <= Math.max(setup.house().rulerMm(), LEEWAY * expected);
   }
 
-  private static String words(
+  private static Said words(
       Surface surface, Verified seen, double plus, double minus, boolean fits) {
     if (!seen.rightWay()) {
-      return surface.name() + " goes the wrong way: it must not fly like this.";
+      return Said.of("guide.goesWrongWayMustNot", "surface", surface.name());
     }
     return fits
-        ? "As expected."
-        : String.format(
-            Locale.ROOT,
-            "%.1f and %.1f mm where %.1f and %.1f were expected: a horn hole, an endpoint or the place"
-                + " of the ruler is another than described.",
-            seen.plusMm(),
-            seen.minusMm(),
-            plus,
-            minus);
+        ? Said.of("guide.expected")
+        : Said.of(
+            "guide.whereExpectedHornHoleEndpoint",
+            "plusMm",
+            Quantity.plain(seen.plusMm(), 1),
+            "minusMm",
+            Quantity.mm(seen.minusMm()),
+            "plus",
+            Quantity.plain(plus, 1),
+            "minus",
+            Quantity.plain(minus, 1));
   }
 }

@@ -3,10 +3,12 @@ package hightally.core.guide;
 import hightally.core.airframe.DriverKind;
 import hightally.core.airframe.Servo;
 import hightally.core.airframe.Surface;
-import hightally.core.audit.Finding.Edit;
-import hightally.core.audit.Finding.Mend;
 import hightally.core.channel.Channel;
+import hightally.core.edit.Edit;
+import hightally.core.edit.Figure;
+import hightally.core.edit.Mend;
 import hightally.core.quantity.Control;
+import hightally.core.quantity.Said;
 import hightally.core.setup.Setup;
 import hightally.core.signal.SignalPath;
 import java.util.ArrayList;
@@ -44,14 +46,13 @@ final class DirectionJudge {
     List<String> commands = commands(surface);
     List<String> wrong = wrong(surface, commands);
     if (wrong.isEmpty()) {
-      return GuideVerdict.agrees(step.id(), "The right way.");
+      return GuideVerdict.agrees(step.id(), Said.of("guide.rightWay"));
     }
     if (commands.size() == 1 || wrong.size() == commands.size()) {
       return wholly(step, surface);
     }
     if (!answered(surface, commands)) {
-      return GuideVerdict.differs(
-          step.id(), "Noted. The other command will tell whether it is the servo or the sign.");
+      return GuideVerdict.differs(step.id(), Said.of("guide.notedOtherCommandTellWhether"));
     }
     return mixed(step, surface, wrong.get(0));
   }
@@ -61,20 +62,14 @@ final class DirectionJudge {
     List<Surface> others = sharing(surface);
     if (others.stream().allMatch(one -> wrongInAll(one))) {
       return GuideVerdict.differs(
-          step.id(),
-          "Wrong in every command: reverse this servo. After that, check every direction again.",
-          reversed(surface));
+          step.id(), Said.of("guide.wrongEveryCommandReverseServo"), reversed(surface));
     }
     String names = String.join(", ", others.stream().map(Surface::name).toList());
     return others.stream().allMatch(one -> answered(one, commands(one)))
         ? GuideVerdict.differs(
-            step.id(),
-            "Wrong, and on one channel with "
-                + names
-                + ", so reversing the channel would turn that round. Turn this one at its own rod or"
-                + " horn, or with a reverser in its lead; then check every direction again.")
+            step.id(), Said.of("guide.wrongOneChannelSoReversing", "names", names))
         : GuideVerdict.differs(
-            step.id(), "Noted. It shares a channel with " + names + ": check that first.");
+            step.id(), Said.of("guide.notedSharesChannelCheckFirst", "names", names));
   }
 
   /** The other surfaces with a servo of their own, or the same servo, on a surface's channel. */
@@ -95,28 +90,17 @@ final class DirectionJudge {
     Surface partner = partner(surface);
     if (partner == null || !answered(partner, commands(partner))) {
       return GuideVerdict.differs(
-          step.id(),
-          "Wrong in " + wrong + " only. Check the other surface of the pair, then it is clear.");
+          step.id(), Said.of("guide.wrongOnlyCheckOtherSurface", "wrong", wrong));
     }
     List<String> theirs = wrong(partner, commands(partner));
     if (theirs.size() == 1 && theirs.contains(wrong)) {
       return GuideVerdict.differs(
-          step.id(),
-          "Both surfaces are wrong in "
-              + wrong
-              + " and right otherwise: their leads are exchanged. Exchange the two leads at the"
-              + " receiver, then check every direction again.");
+          step.id(), Said.of("guide.bothSurfacesWrongRightOtherwise", "wrong", wrong));
     }
     if (theirs.size() == 1) {
-      return GuideVerdict.differs(
-          step.id(),
-          "One command acts as the other: exchange the two leads at the receiver, then check every"
-              + " direction again.");
+      return GuideVerdict.differs(step.id(), Said.of("guide.oneCommandActsOtherExchange"));
     }
-    return GuideVerdict.differs(
-        step.id(),
-        "Wiring alone cannot do this. Look again from behind, one command at a time; something may"
-            + " sit between the receiver and the servo.");
+    return GuideVerdict.differs(step.id(), Said.of("guide.wiringAloneCannotDoLook"));
   }
 
   /**
@@ -127,27 +111,27 @@ final class DirectionJudge {
     int index = path.channelBehind(path.indexOf(surface.id()));
     Channel channel = setup.channels().get(index);
     List<Edit> edits = new ArrayList<>();
-    edits.add(new Edit(List.of("channels", "" + index, "reversed"), !channel.reversed()));
-    for (int i = 0; i < setup.servos().size(); i++) {
-      Servo servo = setup.servos().get(i);
+    String number = Integer.toString(channel.number());
+    edits.add(Edit.flag(Figure.REVERSED, number, !channel.reversed()));
+    for (Servo servo : setup.servos()) {
       if (servo.channel() == channel.number()) {
-        edits.add(new Edit(List.of("servos", "" + i, "pullsOnIncrease"), !servo.pullsOnIncrease()));
+        edits.add(Edit.flag(Figure.PULLS_ON_INCREASE, servo.id(), !servo.pullsOnIncrease()));
         double turned = restTurned(servo, path.output(index).pulse(0));
         if (turned != 0) {
           double offset = servo.armOffsetDegrees() + 2 * turned;
-          edits.add(new Edit(List.of("servos", "" + i, "armOffsetDegrees"), offset));
+          edits.add(Edit.of(Figure.ARM_OFFSET, servo.id(), offset));
         }
       }
     }
-    String words = channel.reversed() ? "no longer reversed" : "reversed";
     return new Mend(
-        "Channel "
-            + channel.number()
-            + ", "
-            + channel.name()
-            + ": "
-            + words
-            + " in the transmitter, and its servo noted as turning the other way",
+        Said.of(
+            "guide.channelTransmitterServoNotedTurning",
+            "number",
+            channel.number(),
+            "channel",
+            channel.name(),
+            "reversed",
+            !channel.reversed()),
         edits);
   }
 

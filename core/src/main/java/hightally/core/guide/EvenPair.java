@@ -1,13 +1,15 @@
 package hightally.core.guide;
 
 import hightally.core.airframe.Surface;
-import hightally.core.audit.Finding.Edit;
-import hightally.core.audit.Finding.Mend;
 import hightally.core.channel.Channel;
+import hightally.core.edit.Edit;
+import hightally.core.edit.Figure;
+import hightally.core.edit.Mend;
+import hightally.core.quantity.Quantity;
+import hightally.core.quantity.Said;
 import hightally.core.signal.SignalPath;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 
 /** Makes one surface of a pair move as little as the other, by the endpoint of that side. */
@@ -54,16 +56,19 @@ final class EvenPair {
     boolean high = driver * path.servoBehind(surface).slope() > 0;
     double endpoint = high ? channel.endpointHighPercent() : channel.endpointLowPercent();
     double wanted = Math.rint(endpoint * driverRatio(path, surface, plus, driver, ratio));
-    String words =
-        String.format(
-            Locale.ROOT,
-            "%s: endpoint %s from %.0f to %.0f %%, as far as the other side",
+    Figure end = high ? Figure.ENDPOINT_HIGH : Figure.ENDPOINT_LOW;
+    Said words =
+        Said.of(
+            "guide.endpointFromFarOtherSide",
+            "channel",
             channel.name(),
-            high ? "high" : "low",
-            endpoint,
-            wanted);
-    String field = high ? "endpointHighPercent" : "endpointLowPercent";
-    return new Mend(words, List.of(new Edit(List.of("channels", "" + index, field), wanted)));
+            "end",
+            end,
+            "endpoint",
+            Quantity.percent(endpoint),
+            "wanted",
+            Quantity.percent(wanted));
+    return new Mend(words, List.of(Edit.of(end, channel.number(), wanted)));
   }
 
   /** How much less the arm must turn: the pulse, and with it the endpoint, goes with the arm. */

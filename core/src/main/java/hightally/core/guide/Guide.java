@@ -9,7 +9,9 @@ import hightally.core.guide.GuideStep.Choice;
 import hightally.core.guide.GuideStep.Figure;
 import hightally.core.phase.Trims;
 import hightally.core.quantity.Control;
-import hightally.core.quantity.Words;
+import hightally.core.quantity.Quantity;
+import hightally.core.quantity.Said;
+import hightally.core.quantity.Unit;
 import hightally.core.setup.Setup;
 import hightally.core.signal.Moment;
 import hightally.core.signal.SheetMaker;
@@ -17,7 +19,6 @@ import hightally.core.signal.SignalPath;
 import hightally.core.signal.SurfaceSheet;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.stream.Stream;
 
 /**
@@ -101,34 +102,34 @@ public final class Guide {
               StepKind.HARMLESS,
               "",
               "",
-              "Nothing can start",
-              "This model has no motor on its map. Confirm that none is fitted.",
-              "",
-              new Choice("no-motor", "No motor is fitted")));
+              Said.of("guide.nothingCanStart"),
+              Said.of("guide.modelNoMotorMapConfirm"),
+              Said.NOTHING,
+              new Choice("no-motor", Said.of("guide.noMotorFitted"))));
     } else {
       steps.add(
           GuideStep.choose(
               StepKind.HARMLESS,
               "",
               "",
-              "Make the motor harmless",
-              "How was the motor made harmless? It is written down with this session.",
-              "A motor can start at any moment while the radio is on. Never work within reach of a"
-                  + " propeller; hold the model.",
-              new Choice("propeller-off", "Propeller taken off"),
-              new Choice("leads-apart", "Motor leads apart"),
-              new Choice("cut-proven", "Throttle cut set and proven, model held")));
+              Said.of("guide.makeMotorHarmless"),
+              Said.of("guide.howMotorMadeHarmlessWritten"),
+              Said.of("guide.motorCanStartAnyMoment"),
+              new Choice("propeller-off", Said.of("guide.propellerTakenOff")),
+              new Choice("leads-apart", Said.of("guide.motorLeadsApart")),
+              new Choice("cut-proven", Said.of("guide.throttleCutSetProvenModel"))));
     }
     steps.add(
         GuideStep.tell(
             StepKind.POWER,
-            "Transmitter first, then the model",
-            "Switch the transmitter on, then the model; off in the other order. "
-                + Words.capital(StickWords.throttle(setup.transmitter().stickMode()))
-                + " all the way back. All trims and all sub-trims to zero. Stand behind the model.",
+            Said.of("guide.transmitterFirstThenModel"),
+            Said.of(
+                "guide.switchTransmitterThenModelOff",
+                "throttle",
+                StickWords.throttle(setup.transmitter().stickMode())),
             setup.airframe().motors().isEmpty()
-                ? ""
-                : "Lithium batteries stay attended; unplug at once if anything hums or gets warm."));
+                ? Said.NOTHING
+                : Said.of("guide.lithiumBatteriesStayAttendedUnplug")));
   }
 
   private void surface(Surface surface) {
@@ -149,29 +150,30 @@ public final class Guide {
         GuideStep.measure(
             StepKind.SEAT,
             surface.id(),
-            servo + ": seat the arm",
-            "With trims and sub-trim at zero, see how far the arm stands off square to its rod. Plus:"
-                + " it leans towards the surface; minus: away from it.",
-            new Figure("Off square", "°", 0, false)));
+            Said.of("guide.seatArm", "servo", servo),
+            Said.of("guide.trimsSubTrimZeroSee"),
+            new Figure(Said.of("guide.offSquare"), Unit.DEGREES, 0, false)));
   }
 
   private void flush(Surface surface) {
-    String slave =
+    Said slave =
         surface.rod().driver() == DriverKind.SURFACE
-            ? " What drives it is already level; leave that alone."
-            : "";
+            ? Said.of("guide.whatDrivesAlreadyLevelLeave")
+            : Said.NOTHING;
     steps.add(
         GuideStep.measure(
             StepKind.FLUSH,
             surface.id(),
-            surface.name() + ": level by the rod",
-            "How far does the trailing edge stand off the fixed part? Plus "
-                + surface.directionWord(1)
-                + ", minus "
-                + surface.directionWord(-1)
-                + ". The answer is in turns of the rod's end."
-                + slave,
-            new Figure("Off level", "mm", 0, false)));
+            Said.of("guide.levelRod", "surface", surface.name()),
+            Said.of(
+                "guide.howFarDoesTrailingEdge",
+                "way",
+                surface.way(1),
+                "way2",
+                surface.way(-1),
+                "slave",
+                slave),
+            new Figure(Said.of("guide.offLevel"), Unit.MILLIMETRES, 0, false)));
   }
 
   private void directions(Surface surface) {
@@ -179,32 +181,30 @@ public final class Guide {
     for (Control control : Control.values()) {
       if (carried.shares().of(control) != 0) {
         double travel = moved(surface, Moment.centred(Trims.ZERO).with(control, 1));
-        String stick = StickWords.to(setup.transmitter().stickMode(), control, 1);
-        direction(surface, control.word(), Words.capital(stick), travel);
+        Said stick = StickWords.to(setup.transmitter().stickMode(), control, 1);
+        direction(surface, control.word(), Said.of("control", "control", control), stick, travel);
       }
     }
     for (LeverShare lever : carried.shares().levers()) {
       int index = setup.transmitter().inputIndex(lever.input());
       double travel = moved(surface, Moment.centred(Trims.ZERO).withInput(index, 1));
       String name = setup.transmitter().inputs().get(index).name();
-      direction(surface, lever.input(), Words.capital(name) + " to its far end", travel);
+      direction(
+          surface, lever.input(), Said.text(name), Said.of("guide.farEnd", "name", name), travel);
     }
   }
 
-  private void direction(Surface surface, String command, String what, double travel) {
+  private void direction(Surface surface, String command, Said on, Said what, double travel) {
     steps.add(
         GuideStep.choose(
             StepKind.DIRECTION,
             surface.id(),
             command,
-            surface.name() + ": which way, on " + command.replace('-', ' '),
-            what
-                + ": the trailing edge must go "
-                + surface.directionWord(travel)
-                + ". From behind the model, what did it do?",
-            "",
-            new Choice(RIGHT, "Went " + surface.directionWord(travel)),
-            new Choice(WRONG, "Went " + surface.directionWord(-travel))));
+            Said.of("guide.way", "surface", surface.name(), "on", on),
+            Said.of("guide.trailingEdgeMustGoFrom", "what", what, "way", surface.way(travel)),
+            Said.NOTHING,
+            new Choice(RIGHT, Said.of("guide.went", "way", surface.way(travel))),
+            new Choice(WRONG, Said.of("guide.went", "way", surface.way(-travel)))));
   }
 
   private Surface carried(Surface surface) {
@@ -227,14 +227,23 @@ public final class Guide {
         GuideStep.measure(
             StepKind.TRAVEL,
             surface.id(),
-            surface.name() + ": travel with the ruler",
-            "Ruler square on the neutral chord, "
-                + String.format(Locale.ROOT, "%.0f mm", surface.chordMm())
-                + " behind the hinge line. "
-                + found.where(setup.transmitter().stickMode())
-                + ". Type how far it went each way.",
-            new Figure("Full " + surface.directionWord(1), "mm", found.plusMm(), true),
-            new Figure("Full " + surface.directionWord(-1), "mm", found.minusMm(), true)));
+            Said.of("guide.travelRuler", "surface", surface.name()),
+            Said.of(
+                "guide.rulerSquareNeutralChordBehind",
+                "chordMm",
+                Quantity.mm(surface.chordMm(), 0),
+                "where",
+                found.where(setup.transmitter().stickMode())),
+            new Figure(
+                Said.of("guide.full", "way", surface.way(1)),
+                Unit.MILLIMETRES,
+                found.plusMm(),
+                true),
+            new Figure(
+                Said.of("guide.full", "way", surface.way(-1)),
+                Unit.MILLIMETRES,
+                found.minusMm(),
+                true)));
   }
 
   /** What no maker's figure gives, asked once for each surface. */
@@ -248,20 +257,21 @@ public final class Guide {
                     GuideStep.measure(
                         StepKind.CLICKS,
                         surface.id(),
-                        surface.name() + ": what ten clicks move",
-                        "Ten clicks of "
-                            + control.control().word()
-                            + " trim, measure how far the trailing edge moves, and take them out"
-                            + " again.",
+                        Said.of("guide.whatTenClicksMove", "surface", surface.name()),
+                        Said.of("guide.tenClicksTrimMeasureHow", "control", control.control()),
                         new Figure(
-                            "Ten clicks", "mm", CLICKS * Math.abs(control.mmPerClick()), true))));
+                            Said.of("guide.tenClicks"),
+                            Unit.MILLIMETRES,
+                            CLICKS * Math.abs(control.mmPerClick()),
+                            true))));
     steps.add(
         GuideStep.measure(
             StepKind.TURN,
             surface.id(),
-            surface.name() + ": what one turn moves",
-            "One whole turn of the rod's end (1 mm for a sliding stopper), measure, and turn it back.",
-            new Figure("One turn", "mm", Math.abs(sheet.mmPerTurn()), true)));
+            Said.of("guide.whatOneTurnMoves", "surface", surface.name()),
+            Said.of("guide.oneWholeTurnRodsEnd", "step", Quantity.mm(1, 0)),
+            new Figure(
+                Said.of("guide.oneTurn"), Unit.MILLIMETRES, Math.abs(sheet.mmPerTurn()), true)));
   }
 
   private void finish() {
@@ -271,19 +281,16 @@ public final class Guide {
             GuideStep.measure(
                 StepKind.REFLEX,
                 surface.id(),
-                surface.name() + ": reflex",
-                "A flying wing starts with its trailing edges a little up, the same on both sides; for"
-                    + " the first flight rather a little too much. Measure on the lower surface: the"
-                    + " camber of the upper one reads two to three times as much.",
-                new Figure("Up at rest", "mm", 0, false)));
+                Said.of("guide.reflex", "surface", surface.name()),
+                Said.of("guide.flyingWingStartsTrailingEdges"),
+                new Figure(Said.of("guide.upRest"), Unit.MILLIMETRES, 0, false)));
       }
     }
     steps.add(
         GuideStep.tell(
             StepKind.FINISH,
-            "Keepers on, then everything once more",
-            "Keepers over the clevises. All directions once more from behind. Motor off the list last:"
-                + " leads together and propeller on only at the field, with the model held.",
-            "The maker's manual, local rules and an experienced pilot have the last word."));
+            Said.of("guide.keepersThenEverythingOnceMore"),
+            Said.of("guide.keepersOverClevisesAllDirections"),
+            Said.of("guide.makersManualLocalRulesExperienced")));
   }
 }

@@ -12,9 +12,9 @@ import java.util.List;
  * @param values the figures, in the step's order
  */
 public record GuideAnswer(
-    @Text(label = "Step", max = 120) String step,
-    @Text(label = "Choice", min = 0, max = 40) String choice,
-    @Within(min = -600, max = 600, label = "Measured") List<Double> values) {
+    @Text(max = 120) String step,
+    @Text(min = 0, max = 40) String choice,
+    @Within(min = -600, max = 600) List<Double> values) {
   public GuideAnswer {
     values = values == null ? null : List.copyOf(values);
   }

@@ -1,8 +1,9 @@
 package hightally.core.guide;
 
 import hightally.core.airframe.Surface;
-import hightally.core.audit.Finding.Edit;
-import hightally.core.audit.Finding.Mend;
+import hightally.core.edit.Edit;
+import hightally.core.edit.Figure;
+import hightally.core.edit.Mend;
 import hightally.core.guide.GuideVerdict.SeatPicture;
 import hightally.core.linkage.ArmSeating;
 import hightally.core.linkage.ArmSeating.Seat;
@@ -14,14 +15,16 @@ import hightally.core.linkage.LinkageFit.Reading;
 import hightally.core.linkage.RodEnd;
 import hightally.core.linkage.RodEndKind;
 import hightally.core.phase.Trims;
-import hightally.core.quantity.Words;
+import hightally.core.quantity.Quantity;
+import hightally.core.quantity.Said;
+import hightally.core.quantity.Turns;
+import hightally.core.quantity.Unit;
 import hightally.core.setup.Setup;
 import hightally.core.signal.Moment;
 import hightally.core.signal.SignalPath;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 
 /** Says what the pilot's answers mean: what to turn, what to reverse, whether the ruler agrees. */
@@ -85,51 +88,46 @@ public final class GuideJudge {
     int index = path.indexOf(step.surface());
     Seat seat = path.servoBehind(index).seating().nearest(-offDegrees);
     double slope = path.servoBehind(index).slope();
-    String turn =
+    Said turn =
         seat.tooth() == 0 && seat.arm() == 0
-            ? "Leave the arm as it is."
-            : String.format(
-                Locale.ROOT,
-                "Take the arm off, turn it %s%s: that turns it %.1f° %s the surface.",
-                seat.tooth() == 0 ? "" : teeth(seat.tooth()),
-                seat.arm() == 0
-                    ? ""
-                    : (seat.tooth() == 0 ? "" : " and ") + "use arm " + (seat.arm() + 1),
-                Math.abs(seat.reachedDegrees()),
-                seat.reachedDegrees() >= 0 ? "towards" : "away from");
+            ? Said.of("guide.leaveArm")
+            : Said.of(
+                "guide.takeArmOffTurnTurns",
+                "teeth",
+                Math.abs(seat.tooth()),
+                "toothward",
+                seat.tooth() > 0,
+                "arm",
+                seat.arm() + 1,
+                "size",
+                Quantity.degrees(Math.abs(seat.reachedDegrees()), 1),
+                "towards",
+                seat.reachedDegrees() >= 0);
     double left = seat.remainderDegrees();
     boolean rod = school == School.ROD_FIRST;
-    String rest =
-        String.format(
-            Locale.ROOT,
-            rod
-                ? " %.1f° is left: leave the sub-trim at zero, the rod will level the surface."
-                : " %.1f° is left: a sub-trim of %.0f µs squares it.",
-            Math.abs(left),
-            left / slope);
+    Said rest =
+        Said.of(
+            rod ? "guide.leftForTheRod" : "guide.leftForTheSubTrim",
+            "left",
+            Quantity.degrees(Math.abs(left), 1),
+            "subTrim",
+            Quantity.microseconds(left / slope));
     ArmSeating seating = path.servoBehind(index).seating();
     SeatPicture picture =
         new SeatPicture(
             seating.teeth(), seating.arms(), offDegrees, seat.reachedDegrees(), left, seat.arm());
     List<Mend> mends = List.of(seatMend(index, rod, left, slope));
-    return new GuideVerdict(step.id(), true, false, turn + rest, mends, List.of(picture));
+    return new GuideVerdict(step.id(), true, false, Said.all(turn, rest), mends, List.of(picture));
   }
 
   private Mend seatMend(int index, boolean rod, double left, double slope) {
-    Edit lean =
-        edit(rod ? -rounded(left, 10) : 0.0, "surfaces", index, "rod", "linkage", "armLeanDegrees");
+    String surface = setup.surfaces().get(index).id();
+    Edit lean = Edit.of(Figure.ARM_LEAN, surface, rod ? -rounded(left, 10) : 0.0);
     double subTrim = rod ? 0 : Math.rint(left / slope);
-    Edit centre = edit(subTrim, "channels", path.channelBehind(index), "subTrimMicroseconds");
-    String words = rod ? "Note what is left as the arm's lean" : "Set that sub-trim";
+    int channel = setup.channels().get(path.channelBehind(index)).number();
+    Edit centre = Edit.of(Figure.SUB_TRIM, channel, subTrim);
+    Said words = rod ? Said.of("guide.noteWhatLeftArmsLean") : Said.of("guide.setSubTrim");
     return new Mend(words, List.of(centre, lean));
-  }
-
-  private static String teeth(int tooth) {
-    int count = Math.abs(tooth);
-    return count
-        + (count == 1 ? " tooth " : " teeth ")
-        + (tooth > 0 ? "towards" : "away from")
-        + " the surface";
   }
 
   private GuideVerdict flush(GuideStep step, double offMm) {
@@ -145,24 +143,24 @@ public final class GuideJudge {
     RodEnd end = surface.rod().end();
     long count = end.steps(change);
     if (Double.isNaN(change) || count == 0) {
-      return GuideVerdict.agrees(step.id(), "Level to within a step of its end.");
+      return GuideVerdict.agrees(step.id(), Said.of("guide.levelWithinStepEnd"));
     }
-    String amount =
+    Object amount =
         end.kind() == RodEndKind.SLIDE
-            ? Words.millimetres(count * end.stepMm())
-            : Words.turns(count * end.kind().sixthsPerStep())
-                + " "
-                + Words.turnWord(count * end.kind().sixthsPerStep());
-    String way = count > 0 ? "longer (out)" : "shorter (in)";
+            ? Quantity.mm(count * end.stepMm()).size()
+            : new Turns(count * end.kind().sixthsPerStep());
     return GuideVerdict.agrees(
         step.id(),
-        String.format(
-            Locale.ROOT,
-            "Make the rod %s by %s: the trailing edge goes %s %s, and is level.",
-            way,
+        Said.of(
+            "guide.makeRodTrailingEdgeGoes",
+            "longer",
+            count > 0,
+            "amount",
             amount,
-            surface.directionWord(-offMm),
-            Words.millimetres(offMm)));
+            "way2",
+            surface.way(-offMm),
+            "mm",
+            Quantity.mm(offMm).size()));
   }
 
   private GuideVerdict travel(GuideStep step, GuideAnswer answer) {
@@ -178,7 +176,7 @@ public final class GuideJudge {
       agrees &= Math.abs(measured - expected) <= leeway;
     }
     return agrees
-        ? new GuideVerdict(step.id(), true, false, "The ruler and the program agree.", even(step))
+        ? new GuideVerdict(step.id(), true, false, Said.of("guide.rulerProgramAgree"), even(step))
         : differs(step, answer);
   }
 
@@ -191,9 +189,7 @@ public final class GuideJudge {
         List.of(
             new Reading(expected.plusDriverDegrees(), rest + Math.abs(answer.values().get(0))),
             new Reading(expected.minusDriverDegrees(), rest - Math.abs(answer.values().get(1))));
-    String words =
-        "The ruler and the program disagree. A hole, the chord, a lean or an endpoint on the"
-            + " transmitter is not what is written here.";
+    Said words = Said.of("guide.rulerProgramDisagreeHoleChord");
     if (readings.stream().anyMatch(one -> Math.abs(one.travelMm()) >= surface.chordMm())) {
       return asks(step, answer.values().get(0), expected.plusMm());
     }
@@ -204,7 +200,7 @@ public final class GuideJudge {
     List<Mend> mends =
         found.stream()
             .filter(Explanation::explains)
-            .map(one -> MeasuredThrows.taken(index, one))
+            .map(one -> MeasuredThrows.taken(surface.id(), one))
             .toList();
     return new GuideVerdict(step.id(), false, false, words, mends);
   }
@@ -239,36 +235,31 @@ public final class GuideJudge {
   private GuideVerdict clicks(GuideStep step, double measured) {
     double expected = step.figures().get(0).expected();
     if (near(measured, expected)) {
-      return GuideVerdict.agrees(step.id(), "A click moves what the program says.");
+      return GuideVerdict.agrees(step.id(), Said.of("guide.clickMovesWhatProgramSays"));
     }
     if (otherUnit(measured, expected)) {
       return asks(step, measured, expected);
     }
     double click = rounded(setup.transmitter().clickStepPercent() * measured / expected, 1000);
-    Edit edit = new Edit(List.of("transmitter", "clickStepPercent"), click);
-    String words = String.format(Locale.ROOT, "One click is %.3f %% on this transmitter", click);
+    Edit edit = Edit.of(Figure.CLICK_STEP, "", click);
+    Said words = Said.of("guide.oneClickTransmitter", "click", Quantity.percent(click, 3));
     return GuideVerdict.differs(
-        step.id(),
-        "Ten clicks move another distance than the program says: most likely the click step.",
-        new Mend(words, List.of(edit)));
+        step.id(), Said.of("guide.tenClicksMoveAnotherDistance"), new Mend(words, List.of(edit)));
   }
 
   private GuideVerdict turn(GuideStep step, double measured) {
     double expected = step.figures().get(0).expected();
     if (near(measured, expected)) {
-      return GuideVerdict.agrees(step.id(), "A turn moves what the program says.");
+      return GuideVerdict.agrees(step.id(), Said.of("guide.turnMovesWhatProgramSays"));
     }
     if (otherUnit(measured, expected)) {
       return asks(step, measured, expected);
     }
-    int index = path.indexOf(step.surface());
     double pitch = rounded(surface(step).rod().end().pitchMm() * measured / expected, 1000);
-    Edit edit = edit(pitch, "surfaces", index, "rod", "end", "pitchMm");
-    String words = String.format(Locale.ROOT, "Thread pitch %.3f mm", pitch);
+    Edit edit = Edit.of(Figure.THREAD_PITCH, step.surface(), pitch);
+    Said words = Said.of("guide.threadPitch", "pitch", Quantity.mm(pitch, 3));
     return GuideVerdict.differs(
-        step.id(),
-        "A turn moves another distance than the program says: another thread, or another hole.",
-        new Mend(words, List.of(edit)));
+        step.id(), Said.of("guide.turnMovesAnotherDistanceThan"), new Mend(words, List.of(edit)));
   }
 
   private GuideVerdict reflex(GuideStep step, double mm) {
@@ -277,7 +268,8 @@ public final class GuideJudge {
       return asks(step, mm, surface.chordMm());
     }
     double degrees = Math.toDegrees(Math.asin(mm / surface.chordMm()));
-    String size = String.format(Locale.ROOT, "%.1f mm is %.1f° of reflex.", mm, degrees);
+    Said size =
+        Said.of("guide.reflex2", "mm", Quantity.mm(mm), "degrees", Quantity.degrees(degrees, 1));
     GuideAnswer there = onTheOtherSide(step);
     if (there == null) {
       return GuideVerdict.agrees(step.id(), size);
@@ -286,12 +278,8 @@ public final class GuideJudge {
     return apart > setup.house().pairMm()
         ? GuideVerdict.differs(
             step.id(),
-            size
-                + String.format(
-                    Locale.ROOT,
-                    " The other side differs by %.1f mm: level them by the rods.",
-                    apart))
-        : GuideVerdict.agrees(step.id(), size + " Both sides agree.");
+            Said.of("guide.otherSideDiffersLevelThem", "size", size, "apart", Quantity.mm(apart)))
+        : GuideVerdict.agrees(step.id(), Said.of("guide.bothSidesAgree", "size", size));
   }
 
   private boolean near(double measured, double expected) {
@@ -314,24 +302,19 @@ public final class GuideJudge {
   }
 
   private static GuideVerdict asks(GuideStep step, double measured, double expected) {
-    String words =
-        String.format(
-            Locale.ROOT,
-            "%s where %.1f mm was expected: is that mm, or inches or centimetres? Type it in mm.",
-            plain(measured),
-            expected);
+    Said words =
+        Said.of(
+            "guide.whereExpectedMmInchesCentimetres",
+            "unit",
+            Unit.MILLIMETRES,
+            "plain",
+            Quantity.plain(measured, 2),
+            "expected",
+            Quantity.mm(expected));
     return new GuideVerdict(step.id(), false, true, words, List.of());
-  }
-
-  private static String plain(double value) {
-    return Double.toString(rounded(value, 100));
   }
 
   static double rounded(double value, double perUnit) {
     return Math.rint(value * perUnit) / perUnit;
-  }
-
-  private static Edit edit(Object value, Object... path) {
-    return new Edit(java.util.Arrays.stream(path).map(String::valueOf).toList(), value);
   }
 }

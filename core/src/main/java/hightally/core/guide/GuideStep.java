@@ -1,5 +1,7 @@
 package hightally.core.guide;
 
+import hightally.core.quantity.Said;
+import hightally.core.quantity.Unit;
 import java.util.List;
 import java.util.function.Predicate;
 
@@ -21,13 +23,13 @@ public record GuideStep(
     StepKind kind,
     String surface,
     String command,
-    String title,
-    String instruction,
-    String caution,
+    Said title,
+    Said instruction,
+    Said caution,
     List<Choice> choices,
     List<Figure> figures) {
   /** One of a few answers. */
-  public record Choice(String id, String words) {}
+  public record Choice(String id, Said words) {}
 
   /**
    * A figure to read off.
@@ -37,14 +39,14 @@ public record GuideStep(
    * @param expected what the program says it is; 0 where it cannot know
    * @param known whether the program can know
    */
-  public record Figure(String label, String unit, double expected, boolean known) {}
+  public record Figure(Said label, Unit unit, double expected, boolean known) {}
 
   /** Whether a step asks the same of another surface. */
   Predicate<GuideStep> sameOf(String other) {
     return one -> one.kind == kind && one.surface.equals(other) && one.command.equals(command);
   }
 
-  static GuideStep tell(StepKind kind, String title, String words, String caution) {
+  static GuideStep tell(StepKind kind, Said title, Said words, Said caution) {
     return new GuideStep(
         kind.step("", ""), kind, "", "", title, words, caution, List.of(), List.of());
   }
@@ -53,9 +55,9 @@ public record GuideStep(
       StepKind kind,
       String surface,
       String command,
-      String title,
-      String words,
-      String caution,
+      Said title,
+      Said words,
+      Said caution,
       Choice... choices) {
     return new GuideStep(
         kind.step(surface, command),
@@ -70,8 +72,16 @@ public record GuideStep(
   }
 
   static GuideStep measure(
-      StepKind kind, String surface, String title, String words, Figure... figures) {
+      StepKind kind, String surface, Said title, Said words, Figure... figures) {
     return new GuideStep(
-        kind.step(surface, ""), kind, surface, "", title, words, "", List.of(), List.of(figures));
+        kind.step(surface, ""),
+        kind,
+        surface,
+        "",
+        title,
+        words,
+        Said.NOTHING,
+        List.of(),
+        List.of(figures));
   }
 }

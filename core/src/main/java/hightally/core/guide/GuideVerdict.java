@@ -1,6 +1,7 @@
 package hightally.core.guide;
 
-import hightally.core.audit.Finding.Mend;
+import hightally.core.edit.Mend;
+import hightally.core.quantity.Said;
 import java.util.List;
 
 /**
@@ -17,7 +18,7 @@ public record GuideVerdict(
     String step,
     boolean agrees,
     boolean asks,
-    String words,
+    Said words,
     List<Mend> mends,
     List<SeatPicture> seats) {
   /**
@@ -36,15 +37,15 @@ public record GuideVerdict(
       double remainderDegrees,
       int arm) {}
 
-  GuideVerdict(String step, boolean agrees, boolean asks, String words, List<Mend> mends) {
+  GuideVerdict(String step, boolean agrees, boolean asks, Said words, List<Mend> mends) {
     this(step, agrees, asks, words, mends, List.of());
   }
 
-  static GuideVerdict agrees(String step, String words, Mend... mends) {
+  static GuideVerdict agrees(String step, Said words, Mend... mends) {
     return new GuideVerdict(step, true, false, words, List.of(mends));
   }
 
-  static GuideVerdict differs(String step, String words, Mend... mends) {
+  static GuideVerdict differs(String step, Said words, Mend... mends) {
     return new GuideVerdict(step, false, false, words, List.of(mends));
   }
 }

@@ -1,21 +1,24 @@
 package hightally.core.guide;
 
 import hightally.core.airframe.Surface;
-import hightally.core.audit.Finding.Edit;
-import hightally.core.audit.Finding.Mend;
+import hightally.core.edit.Edit;
+import hightally.core.edit.Figure;
+import hightally.core.edit.Mend;
 import hightally.core.linkage.Linkage;
 import hightally.core.linkage.LinkageFit;
 import hightally.core.linkage.LinkageFit.Explanation;
 import hightally.core.linkage.LinkageFit.FitQuestion;
 import hightally.core.linkage.LinkageFit.Reading;
+import hightally.core.quantity.Quantity;
+import hightally.core.quantity.Said;
 import hightally.core.quantity.Text;
+import hightally.core.quantity.Unit;
 import hightally.core.quantity.Validation;
 import hightally.core.quantity.Within;
 import hightally.core.setup.Setup;
 import hightally.core.signal.SignalPath;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 
 /** From throws measured at some stick positions to the geometry behind them, and to equal sides. */
 public final class MeasuredThrows {
@@ -28,13 +31,12 @@ public final class MeasuredThrows {
    * @param travelMm from neutral, plus up or right
    */
   public record StickReading(
-      @Within(min = -1, max = 1, label = "Stick") double stick,
-      @Within(min = -600, max = 600, unit = "mm", label = "Measured", hint = "plus up or right")
-          double travelMm) {}
+      @Within(min = -1, max = 1) double stick,
+      @Within(min = -600, max = 600, unit = Unit.MILLIMETRES) double travelMm) {}
 
   /** What is asked: two readings are enough to begin with. */
   public record MeasuredQuestion(
-      Setup setup, @Text(label = "Surface", max = 40) String surface, List<StickReading> readings) {
+      Setup setup, @Text(max = 40) String surface, List<StickReading> readings) {
     public MeasuredQuestion {
       readings = readings == null ? null : List.copyOf(readings);
     }
@@ -54,7 +56,7 @@ public final class MeasuredThrows {
       List<Explanation> explanations,
       List<Mend> mends,
       List<Mend> even,
-      String question) {}
+      Said question) {}
 
   /** Works back from the readings. */
   public static MeasuredAnswer answer(MeasuredQuestion question) {
@@ -75,37 +77,36 @@ public final class MeasuredThrows {
             readings,
             question.setup().house().rulerMm());
     List<Explanation> found = LinkageFit.explanations(Validation.check(fit));
-    List<Mend> mends = found.stream().map(one -> taken(index, one)).toList();
+    List<Mend> mends = found.stream().map(one -> taken(surface.id(), one)).toList();
     return new MeasuredAnswer(
         expected, found, mends, EvenPair.mends(path, index), question(question, expected));
   }
 
-  private static String question(MeasuredQuestion question, List<Double> expected) {
+  private static Said question(MeasuredQuestion question, List<Double> expected) {
     for (int i = 0; i < expected.size(); i++) {
       double measured = question.readings().get(i).travelMm();
       if (GuideJudge.otherUnit(measured, Math.abs(expected.get(i)))) {
-        return String.format(
-            Locale.ROOT,
-            "%.2f where %.1f mm was expected: is that mm, or inches or centimetres?",
-            measured,
-            expected.get(i));
+        return Said.of(
+            "guide.whereExpectedMmInchesCentimetres2",
+            "unit",
+            Unit.MILLIMETRES,
+            "measured",
+            Quantity.plain(measured, 2),
+            "item",
+            Quantity.mm(expected.get(i)));
       }
     }
-    return "";
+    return Said.NOTHING;
   }
 
   /** The values an explanation found, set in the surface's linkage. */
-  static Mend taken(int index, Explanation one) {
+  static Mend taken(String surface, Explanation one) {
     Linkage found = one.linkage();
     return new Mend(
-        "Take what was measured: " + one.words(),
+        Said.of("guide.takeWhatMeasured", "words", one.words()),
         List.of(
-            edit(index, "hornRadiusMm", GuideJudge.rounded(found.hornRadiusMm(), 100)),
-            edit(index, "armLeanDegrees", GuideJudge.rounded(found.armLeanDegrees(), 10)),
-            edit(index, "hornLeanDegrees", GuideJudge.rounded(found.hornLeanDegrees(), 10))));
-  }
-
-  private static Edit edit(int index, String field, double value) {
-    return new Edit(List.of("surfaces", "" + index, "rod", "linkage", field), value);
+            Edit.of(Figure.HORN_RADIUS, surface, GuideJudge.rounded(found.hornRadiusMm(), 100)),
+            Edit.of(Figure.ARM_LEAN, surface, GuideJudge.rounded(found.armLeanDegrees(), 10)),
+            Edit.of(Figure.HORN_LEAN, surface, GuideJudge.rounded(found.hornLeanDegrees(), 10))));
   }
 }

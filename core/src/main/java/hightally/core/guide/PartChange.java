@@ -1,6 +1,7 @@
 package hightally.core.guide;
 
 import hightally.core.quantity.Control;
+import hightally.core.quantity.Said;
 import hightally.core.quantity.Text;
 import java.util.ArrayList;
 import java.util.List;
@@ -13,9 +14,7 @@ import java.util.List;
  * @param note why, which one
  */
 public record PartChange(
-    PartKind kind,
-    @Text(label = "Which", max = 80) String subject,
-    @Text(label = "Note", min = 0, max = 300) String note) {
+    PartKind kind, @Text(max = 80) String subject, @Text(min = 0, max = 300) String note) {
 
   /** What can change. */
   public enum PartKind {
@@ -36,44 +35,52 @@ public record PartChange(
    *
    * @param trimsOf controls whose settled trims are void; mostly none
    */
-  public record Voided(String what, String why, List<Control> trimsOf) {
-    Voided(String what, String why) {
+  public record Voided(Said what, Said why, List<Control> trimsOf) {
+    Voided(Said what, Said why) {
       this(what, why, List.of());
     }
   }
 
   private static final Voided DIRECTIONS =
-      new Voided("All directions, from behind", "wiring and polarity may have changed");
-  private static final Voided THROWS =
-      new Voided("Travel up and down with the ruler", "the geometry is another");
-  private static final Voided CENTRE =
       new Voided(
-          "Seat of the arm and level surface", "teeth and centre differ from one to the next");
+          Said.of("guide.allDirectionsFromBehind"), Said.of("guide.wiringPolarityMayChanged"));
+  private static final Voided THROWS =
+      new Voided(Said.of("guide.travelUpDownRuler"), Said.of("guide.geometryAnother"));
+  private static final Voided CENTRE =
+      new Voided(Said.of("guide.seatArmLevelSurface"), Said.of("guide.teethCentreDifferFromOne"));
   private static final Voided ONCE =
-      new Voided("What ten clicks and a turn move", "they were measured on the old linkage");
+      new Voided(Said.of("guide.whatTenClicksTurnMove"), Said.of("guide.theyMeasuredOldLinkage"));
   private static final Voided FAILSAFE =
-      new Voided("Failsafe, proven with the motor held safe", "it is stored in the receiver");
+      new Voided(Said.of("guide.failsafeProvenMotorHeldSafe"), Said.of("guide.storedReceiver"));
   private static final Voided RANGE =
-      new Voided("Range check, motor off and running", "antennas and interference are new");
-  private static final Voided CG = new Voided("Balance point with every pack", "masses have moved");
+      new Voided(
+          Said.of("guide.rangeCheckMotorOffRunning"), Said.of("guide.antennasInterferenceNew"));
+  private static final Voided CG =
+      new Voided(Said.of("guide.balancePointEveryPack"), Said.of("guide.massesMoved"));
   private static final Voided PITCH_TRIM =
       new Voided(
-          "Settled pitch trim", "it belonged to the old balance point", List.of(Control.PITCH));
+          Said.of("guide.settledPitchTrim"),
+          Said.of("guide.belongedOldBalancePoint"),
+          List.of(Control.PITCH));
   private static final Voided YAW_TRIM =
       new Voided(
-          "Settled yaw trim and side thrust",
-          "torque and slipstream have changed",
+          Said.of("guide.settledYawTrimSideThrust"),
+          Said.of("guide.torqueSlipstreamChanged"),
           List.of(Control.YAW));
   private static final Voided POWER_PITCH =
-      new Voided("Thrust line tests: pitch with throttle", "another thrust at the same stick");
+      new Voided(
+          Said.of("guide.thrustLineTestsPitchThrottle"), Said.of("guide.anotherThrustSameStick"));
   private static final Voided MAP =
-      new Voided("Channel map and socket outputs", "sockets and protocols differ");
+      new Voided(Said.of("guide.channelMapSocketOutputs"), Said.of("guide.socketsProtocolsDiffer"));
   private static final Voided TIMER =
-      new Voided("Flight timer", "the pack empties at another rate");
+      new Voided(Said.of("guide.flightTimer"), Said.of("guide.packEmptiesAnotherRate"));
   private static final Voided TRIMS =
-      new Voided("Settled trims of all controls", "neutral has moved", List.of(Control.values()));
+      new Voided(
+          Said.of("guide.settledTrimsAllControls"),
+          Said.of("guide.neutralMoved"),
+          List.of(Control.values()));
   private static final Voided LATERAL =
-      new Voided("Lateral balance", "one side may be heavier now");
+      new Voided(Said.of("guide.lateralBalance"), Said.of("guide.oneSideMayHeavierNow"));
 
   /** What must be done again. */
   public List<Voided> voids() {

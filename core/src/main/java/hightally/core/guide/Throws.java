@@ -4,7 +4,7 @@ import hightally.core.airframe.LeverShare;
 import hightally.core.airframe.Surface;
 import hightally.core.phase.Trims;
 import hightally.core.quantity.Control;
-import hightally.core.quantity.Words;
+import hightally.core.quantity.Said;
 import hightally.core.setup.Setup;
 import hightally.core.signal.Moment;
 import hightally.core.signal.Positions;
@@ -80,13 +80,16 @@ record Throws(
   }
 
   /** How to get there. */
-  String where(int stickMode) {
+  Said where(int stickMode) {
     if (control == null) {
-      return Words.capital(lever) + " end to end";
+      return Said.of("guide.endEnd", "lever", lever);
     }
-    return Words.capital(StickWords.to(stickMode, control, 1))
-        + ", then "
-        + StickWords.to(stickMode, control, -1);
+    return Said.of(
+        "guide.then",
+        "to",
+        StickWords.to(stickMode, control, 1),
+        "to2",
+        StickWords.to(stickMode, control, -1));
   }
 
   /** Where a surface stands with its main stick or lever at a place. */

@@ -1,5 +1,6 @@
 package hightally.core.hazard;
 
+import hightally.core.quantity.Said;
 import hightally.core.signal.Moment;
 import java.util.List;
 
@@ -14,9 +15,4 @@ import java.util.List;
  * @param moments to be shown on the bench, in order; empty where nothing moves
  */
 public record Hazard(
-    HazardKind kind,
-    String subject,
-    String words,
-    String why,
-    List<String> way,
-    List<Moment> moments) {}
+    HazardKind kind, String subject, Said words, Said why, List<Said> way, List<Moment> moments) {}

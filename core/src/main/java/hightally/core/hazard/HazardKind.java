@@ -1,45 +1,40 @@
 package hightally.core.hazard;
 
+import hightally.core.quantity.Said;
+
 /** What the search looks for. */
 public enum HazardKind {
   MOTOR_STARTS(
-      "A switch starts or jumps the motor", "The stick was not moved, and nobody expects it."),
+      Said.of("hazard.switchStartsJumpsMotor"), Said.of("hazard.stickNotMovedNobodyExpects")),
   CUT_DISAGREES(
-      "Cut, failsafe or arming do not hold the motor's stop",
-      "What should stop the motor runs it, backwards at full power with a two-way controller."),
-  CANNOT_STOP(
-      "The stick all the way back does not stop the motor", "The one reflex a pilot has fails."),
-  RUNS_OUT(
-      "A surface runs out of travel",
-      "Part of the stick does nothing, and the other side of the pair goes on: the model rolls when it"
-          + " should pitch."),
-  PAIR_UNEQUAL(
-      "A pair ends unequal", "Left against right rolls the model in a phase or with a mix."),
-  SURFACES_TOUCH("Two surfaces touch", "A servo stalls or a horn tears, at full stick."),
-  CONTROL_DEAD("A control does nothing", "The pilot moves a stick and the model goes on."),
-  CONDITION_NEVER("A condition can never be true", "What hangs on it never happens."),
-  SWITCH_TWICE("A switch has two meanings", "Flicked for one, it does the other as well."),
-  MIX_NEVER("A mix never acts", "It was meant to, or it should go."),
+      Said.of("hazard.cutFailsafeArmingDoNot"), Said.of("hazard.whatShouldStopMotorRuns")),
+  CANNOT_STOP(Said.of("hazard.stickAllWayBackDoes"), Said.of("hazard.oneReflexPilotFails")),
+  RUNS_OUT(Said.of("hazard.surfaceRunsOutTravel"), Said.of("hazard.partStickDoesNothingOther")),
+  PAIR_UNEQUAL(Said.of("hazard.pairEndsUnequal"), Said.of("hazard.leftAgainstRightRollsModel")),
+  SURFACES_TOUCH(Said.of("hazard.twoSurfacesTouch"), Said.of("hazard.servoStallsHornTearsFull")),
+  CONTROL_DEAD(Said.of("hazard.controlDoesNothing"), Said.of("hazard.pilotMovesStickModelGoes")),
+  CONDITION_NEVER(Said.of("hazard.conditionCanNeverTrue"), Said.of("hazard.whatHangsNeverHappens")),
+  SWITCH_TWICE(Said.of("hazard.switchTwoMeanings"), Said.of("hazard.flickedOneDoesOtherWell")),
+  MIX_NEVER(Said.of("hazard.mixNeverActs"), Said.of("hazard.meantShouldGo")),
   TRIM_COMMON(
-      "A trim is common where presets differ",
-      "Camber moves the neutral; a click for one phase spoils the other."),
-  TIMER_NEVER("A timer cannot start", "It will not warn.");
+      Said.of("hazard.trimCommonWherePresetsDiffer"), Said.of("hazard.camberMovesNeutralClickOne")),
+  TIMER_NEVER(Said.of("hazard.timerCannotStart"), Said.of("hazard.notWarn"));
 
-  private final String title;
-  private final String why;
+  private final Said title;
+  private final Said why;
 
-  HazardKind(String title, String why) {
+  HazardKind(Said title, Said why) {
     this.title = title;
     this.why = why;
   }
 
   /** What it is, in a few words. */
-  public String title() {
+  public Said title() {
     return title;
   }
 
   /** Why it matters. */
-  public String why() {
+  public Said why() {
     return why;
   }
 }

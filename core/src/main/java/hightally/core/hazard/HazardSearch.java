@@ -1,6 +1,8 @@
 package hightally.core.hazard;
 
 import hightally.core.quantity.Control;
+import hightally.core.quantity.Quantity;
+import hightally.core.quantity.Said;
 import hightally.core.setup.Setup;
 import hightally.core.signal.Moment;
 import hightally.core.signal.SignalPath;
@@ -134,20 +136,16 @@ public final class HazardSearch {
   }
 
   /** Which switch, which lever, which stick leads to a moment. */
-  List<String> way(Moment moment) {
-    List<String> way = new ArrayList<>(states.words(moment));
+  List<Said> way(Moment moment) {
+    List<Said> way = new ArrayList<>(states.words(moment));
     for (Control control : Control.values()) {
       double stick = moment.of(control);
-      if (Math.abs(stick) == 1) {
-        way.add(control.word() + (stick > 0 ? " full plus" : " full minus"));
-      } else if (stick != 0) {
-        way.add(control.word() + " at " + Math.round(100 * stick) + " %");
+      if (stick != 0) {
+        way.add(Said.of("hazard.stick", "control", control, "at", Quantity.percent(100 * stick)));
       }
     }
-    if (moment.throttle() == 1) {
-      way.add("throttle full");
-    } else if (moment.throttle() > 0) {
-      way.add("throttle at " + Math.round(100 * moment.throttle()) + " %");
+    if (moment.throttle() > 0) {
+      way.add(Said.of("hazard.throttle", "at", Quantity.percent(100 * moment.throttle())));
     }
     return way;
   }
@@ -157,8 +155,8 @@ public final class HazardSearch {
       HazardKind kind,
       String subject,
       double size,
-      String words,
-      List<String> way,
+      Said words,
+      List<Said> way,
       List<Moment> moments) {
     String key = kind + " " + subject;
     Found before = found.get(key);

@@ -3,6 +3,8 @@ package hightally.core.hazard;
 import hightally.core.airframe.Side;
 import hightally.core.airframe.Surface;
 import hightally.core.phase.Trims;
+import hightally.core.quantity.Quantity;
+import hightally.core.quantity.Said;
 import hightally.core.setup.Setup;
 import hightally.core.signal.Moment;
 import hightally.core.signal.Positions;
@@ -12,7 +14,6 @@ import hightally.core.signal.Stretch;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Set;
 
 /** With roll and yaw centred a pair moves equally, in every phase, at every pitch and lever. */
@@ -63,14 +64,17 @@ final class PairHazards {
     double travel = Math.max(Math.abs(one), Math.abs(two));
     if (apart > Math.max(setup.house().pairMm(), SHARE_OF_TRAVEL * travel)) {
       Surface surface = setup.surfaces().get(left);
-      String words =
-          String.format(
-              Locale.ROOT,
-              "%s moves by %.1f mm, %s by %.1f mm, roll and yaw centred.",
+      Said words =
+          Said.of(
+              "hazard.movesRollYawCentred",
+              "surface",
               surface.name(),
-              one,
-              setup.surfaces().get(right).name().toLowerCase(Locale.ROOT),
-              two);
+              "one",
+              Quantity.mm(one),
+              "item",
+              setup.surfaces().get(right).name(),
+              "two",
+              Quantity.mm(two));
       search.keep(HazardKind.PAIR_UNEQUAL, surface.id(), apart, words, search.way(at), List.of(at));
     }
   }

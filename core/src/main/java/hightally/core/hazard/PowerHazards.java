@@ -3,12 +3,13 @@ package hightally.core.hazard;
 import hightally.core.airframe.Motor;
 import hightally.core.power.FailsafeSetting;
 import hightally.core.power.Power;
+import hightally.core.quantity.Quantity;
+import hightally.core.quantity.Said;
 import hightally.core.setup.Setup;
 import hightally.core.signal.Moment;
 import hightally.core.signal.SignalPath;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.TreeSet;
 
@@ -72,45 +73,45 @@ final class PowerHazards {
     }
     double stop = power.stopPercent();
     if (Math.abs(power.cutPercent() - stop) > SAME_PERCENT) {
-      disagrees("cut", "The throttle cut holds", power.cutPercent(), stop);
+      disagrees("cut", Said.of("hazard.throttleCutHolds"), power.cutPercent(), stop);
     }
     for (Motor motor : setup.airframe().motors()) {
       Optional<FailsafeSetting> setting =
           power.failsafe().stream().filter(one -> one.channel() == motor.channel()).findFirst();
       if (!setup.wiring().failsafeReaches(motor.id(), motor.channel())) {
-        String words =
-            motor.name()
-                + " is out of reach of the receiver's failsafe (a serial bus, or a receiver that holds"
-                + " other channels): a lost link leaves the last power on. Its controller needs a"
-                + " failsafe of its own, proven.";
+        Said words = Said.of("hazard.outReachReceiversFailsafeSerial", "motor", motor.name());
         search.keep(HazardKind.CUT_DISAGREES, motor.id(), 1, words, List.of(), List.of());
       } else if (setting.isEmpty() || setting.get().holds()) {
-        String words =
-            "When the link is lost, channel "
-                + motor.channel()
-                + " holds the last power of "
-                + motor.name()
-                + ".";
+        Said words =
+            Said.of(
+                "hazard.whenLinkLostChannelHolds",
+                "channel",
+                motor.channel(),
+                "motor",
+                motor.name());
         search.keep(HazardKind.CUT_DISAGREES, motor.id(), 1, words, List.of(), List.of());
       } else if (Math.abs(setting.get().percent() - stop) > SAME_PERCENT) {
         disagrees(
             motor.id(),
-            "The failsafe of " + motor.name() + " holds",
+            Said.of("hazard.failsafeHolds", "motor", motor.name()),
             setting.get().percent(),
             stop);
       }
     }
   }
 
-  private void disagrees(String subject, String what, double percent, double stop) {
-    String words =
-        String.format(
-            Locale.ROOT,
-            "%s %.0f %%, but its controller stops at %.0f %%: the motor would run at %.0f %%.",
+  private void disagrees(String subject, Said what, double percent, double stop) {
+    Said words =
+        Said.of(
+            "hazard.butControllerStopsMotorRun",
+            "what",
             what,
-            percent,
-            stop,
-            100 * setup.power().power(percent));
+            "percent",
+            Quantity.percent(percent),
+            "stop",
+            Quantity.percent(stop),
+            "power",
+            Quantity.percent(100 * setup.power().power(percent)));
     search.keep(HazardKind.CUT_DISAGREES, subject, 1, words, List.of(), List.of());
   }
 
@@ -125,13 +126,14 @@ final class PowerHazards {
     double idle = here.power()[0];
     if (idle > RUNS) {
       Moment back = throttle(rest, 0);
-      List<String> way = search.states().words(back);
-      String words =
-          String.format(
-              Locale.ROOT,
-              "In phase %s the motor runs at %.0f %% with the throttle all the way back.",
+      List<Said> way = search.states().words(back);
+      Said words =
+          Said.of(
+              "hazard.phaseMotorRunsThrottleAll",
+              "phase",
               phase(back),
-              100 * idle);
+              "idle",
+              Quantity.percent(100 * idle));
       search.keep(HazardKind.CANNOT_STOP, phase(back), idle, words, way, List.of(back));
     }
     for (int which = 0; which < search.states().used().size(); which++) {
@@ -202,24 +204,28 @@ final class PowerHazards {
 
   private void report(Moment before, Moment after, int input, double from, double to) {
     String name = setup.transmitter().inputs().get(input).name();
-    String words =
-        String.format(
-            Locale.ROOT,
-            "The %s takes the motor from %.0f %% to %.0f %%%s, the stick unmoved (phase %s to %s).",
+    Said words =
+        Said.of(
+            "hazard.takesMotorFromStickUnmoved",
+            "name",
             name,
-            100 * from,
-            100 * Math.abs(to),
-            to < 0 ? " the other way round" : "",
+            "from",
+            Quantity.percent(100 * from),
+            "size",
+            Quantity.percent(100 * Math.abs(to)),
+            "backwards",
+            to < 0,
+            "phase",
             phase(before),
+            "phase2",
             phase(after));
-    List<String> way = new ArrayList<>(search.states().words(before));
-    way.add("throttle at " + Math.round(100 * throttleOf(before)) + " %");
+    List<Said> way = new ArrayList<>(search.states().words(before));
+    way.add(Said.of("hazard.throttle", "at", Quantity.percent(100 * throttleOf(before))));
+    Said there = search.states().word(after, input);
     way.add(
-        "then "
-            + search.states().words(after).stream()
-                .filter(w -> w.startsWith(name))
-                .findFirst()
-                .orElse(name + " back to rest"));
+        there.isEmpty()
+            ? Said.of("hazard.backRest", "name", name)
+            : Said.of("hazard.then", "there", there));
     search.keep(
         HazardKind.MOTOR_STARTS,
         setup.transmitter().inputs().get(input).id(),

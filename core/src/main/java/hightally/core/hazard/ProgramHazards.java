@@ -7,6 +7,8 @@ import hightally.core.mix.Mix;
 import hightally.core.phase.Phase;
 import hightally.core.power.FlightTimer;
 import hightally.core.quantity.Control;
+import hightally.core.quantity.Quantity;
+import hightally.core.quantity.Said;
 import hightally.core.response.FeelSet;
 import hightally.core.setup.Setup;
 import hightally.core.signal.Conditions;
@@ -15,8 +17,8 @@ import hightally.core.signal.SignalPath;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 
@@ -64,36 +66,37 @@ final class ProgramHazards {
   }
 
   private void switches() {
-    Map<String, Set<String>> meanings = new LinkedHashMap<>();
+    Map<String, Set<Said>> meanings = new LinkedHashMap<>();
     for (Phase phase : setup.phases()) {
-      uses(phase.when(), "flight phases", meanings);
+      uses(phase.when(), Said.of("hazard.flightPhases"), meanings);
     }
     for (FeelSet set : setup.feelSets()) {
-      uses(set.when(), "rates and expo", meanings);
+      uses(set.when(), Said.of("hazard.ratesExpo"), meanings);
     }
     for (Mix mix : setup.mixes()) {
-      uses(mix.when(), "mix " + mix.name(), meanings);
+      uses(mix.when(), Said.of("hazard.mix", "mix", mix.name()), meanings);
     }
-    uses(setup.power().cutWhen(), "throttle cut", meanings);
-    uses(setup.power().armWhen(), "arming", meanings);
+    uses(setup.power().cutWhen(), Said.of("hazard.throttleCut"), meanings);
+    uses(setup.power().armWhen(), Said.of("hazard.arming"), meanings);
     meanings.forEach(
         (input, what) -> {
           if (what.size() > 1) {
             String name =
                 setup.transmitter().inputs().get(setup.transmitter().inputIndex(input)).name();
-            String words = "The " + name + " means " + String.join(" and ", what) + ".";
+            Said words =
+                Said.of("hazard.means", "input", name, "what", Said.list(List.copyOf(what)));
             search.keep(HazardKind.SWITCH_TWICE, input, what.size(), words, List.of(), List.of());
           }
         });
   }
 
-  private void uses(String condition, String what, Map<String, Set<String>> meanings) {
+  private void uses(String condition, Said what, Map<String, Set<Said>> meanings) {
     if (condition.isEmpty()) {
       return;
     }
     Condition one = conditions.at(conditions.index(condition));
     if (one.kind() == ConditionKind.SWITCH_AT) {
-      meanings.computeIfAbsent(one.subject(), key -> new java.util.TreeSet<>()).add(what);
+      meanings.computeIfAbsent(one.subject(), key -> new LinkedHashSet<>()).add(what);
     }
     one.members().forEach(member -> uses(member, what, meanings));
   }
@@ -104,14 +107,17 @@ final class ProgramHazards {
       for (Phase other : common) {
         double differs = camber(one, control) - camber(other, control);
         if (differs > NOTICEABLE_PERCENT) {
-          String words =
-              String.format(
-                  Locale.ROOT,
-                  "%s and %s share one %s trim, but their presets differ by %.0f %%.",
+          Said words =
+              Said.of(
+                  "hazard.shareOneTrimButTheir",
+                  "one",
                   one.name(),
+                  "another",
                   other.name(),
-                  control.word(),
-                  differs);
+                  "control",
+                  control,
+                  "differs",
+                  Quantity.percent(differs));
           search.keep(HazardKind.TRIM_COMMON, control.word(), differs, words, List.of(), List.of());
         }
       }
@@ -195,28 +201,27 @@ final class ProgramHazards {
     for (int i = 0; i < wasTrue.length; i++) {
       if (!wasTrue[i]) {
         Condition one = conditions.at(i);
-        String words =
-            "“" + one.name() + "” is true in no position of switches, levers and sticks.";
+        Said words = Said.of("hazard.trueNoPositionSwitchesLevers", "one", one.name());
         search.keep(HazardKind.CONDITION_NEVER, one.id(), 1, words, List.of(), List.of());
       }
     }
     for (int i = 0; i < setup.phases().size(); i++) {
       if (!phasesSeen.contains(i)) {
         Phase phase = setup.phases().get(i);
-        String words = "No switch reaches phase " + phase.name() + ".";
+        Said words = Said.of("hazard.noSwitchReachesPhase", "phase", phase.name());
         search.keep(HazardKind.CONDITION_NEVER, phase.id(), 1, words, List.of(), List.of());
       }
     }
     for (Mix mix : setup.mixes()) {
       if (!acted.contains(mix.id())) {
-        String words = "“" + mix.name() + "” acts in no phase and position, or its weights are 0.";
+        Said words = Said.of("hazard.actsNoPhasePositionWeights", "mix", mix.name());
         search.keep(HazardKind.MIX_NEVER, mix.id(), 1, words, List.of(), List.of());
       }
     }
     for (FlightTimer timer : setup.power().timers()) {
       int when = conditions.index(timer.when());
       if (when >= 0 && !wasTrue[when]) {
-        String words = "Timer “" + timer.name() + "” waits for what is never true.";
+        Said words = Said.of("hazard.timerWaitsWhatNeverTrue", "timer", timer.name());
         search.keep(HazardKind.TIMER_NEVER, timer.id(), 1, words, List.of(), List.of());
       }
     }

@@ -4,7 +4,10 @@ import hightally.core.airframe.Contact;
 import hightally.core.airframe.DriverKind;
 import hightally.core.airframe.Surface;
 import hightally.core.hazard.States.Cell;
+import hightally.core.phase.Phase;
 import hightally.core.quantity.Control;
+import hightally.core.quantity.Quantity;
+import hightally.core.quantity.Said;
 import hightally.core.setup.Setup;
 import hightally.core.signal.CommandSpans;
 import hightally.core.signal.Contribution;
@@ -18,7 +21,6 @@ import hightally.core.signal.TallyMaker;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Set;
 
 /**
@@ -165,48 +167,60 @@ final class StateHazards {
   private void keepRunsOut(Moment corner, int i, double command) {
     Surface surface = setup.surfaces().get(i);
     double mm = Lost.mm(path, i, command);
-    String words =
-        String.format(
-            Locale.ROOT,
-            "%s is asked for %.0f %% (%s) and loses %.1f mm%s.",
+    Said words =
+        Said.of(
+            "hazard.askedLoses",
+            "surface",
             surface.name(),
-            command,
+            "command",
+            Quantity.percent(command),
+            "together",
             together(corner, i, command),
-            mm,
+            "mm",
+            Quantity.mm(mm),
+            "rollLost",
             rollLost(corner, i));
     search.keep(HazardKind.RUNS_OUT, surface.id(), mm, words, search.way(corner), List.of(corner));
   }
 
   /** What adds up to a command, the most first. */
-  private String together(Moment corner, int i, double command) {
-    List<String> parts =
+  private Said together(Moment corner, int i, double command) {
+    List<Said> parts =
         TallyMaker.of(path, corner, i).lines().stream()
             .filter(line -> line.contribution().ordinal() <= Contribution.TRIM.ordinal())
             .filter(line -> line.percent() * command > 0)
             .filter(line -> Math.abs(line.percent()) >= NAMED_PERCENT)
             .sorted(Comparator.comparingDouble((TallyLine line) -> -Math.abs(line.percent())))
-            .map(line -> String.format(Locale.ROOT, "%s %.0f", line.label(), line.percent()))
+            .map(
+                line ->
+                    Said.of(
+                        "hazard.text",
+                        "label",
+                        line.label(),
+                        "percent",
+                        Quantity.percent(line.percent())))
             .toList();
-    return String.join(", ", parts);
+    return parts.isEmpty() ? Said.NOTHING : Said.of("hazard.together", "parts", parts);
   }
 
   /** How much of the roll is lost while pitch is held where the command is furthest. */
-  private String rollLost(Moment corner, int i) {
+  private Said rollLost(Moment corner, int i) {
     int carried = path.carriedBehind(i);
     double share = setup.surfaces().get(carried).shares().roll();
     if (share == 0 || corner.roll() == 0 || corner.pitch() == 0) {
-      return "";
+      return Said.NOTHING;
     }
     int channel = path.channelBehind(i);
     double level = evaluate(corner.with(Control.ROLL, 0)).commandPercent()[channel];
     double rolled = evaluate(corner).commandPercent()[channel];
     double wanted = Math.abs(Lost.freeMm(path, i, rolled) - Lost.freeMm(path, i, level));
     double given = Math.abs(Lost.realMm(path, i, rolled) - Lost.realMm(path, i, level));
-    return String.format(
-        Locale.ROOT,
-        "; with the pitch stick there %.1f of the %.1f mm of roll are lost",
-        wanted - given,
-        wanted);
+    return Said.of(
+        "hazard.pitchStickThereRollLost",
+        "given",
+        Quantity.mm(wanted - given),
+        "wanted",
+        Quantity.mm(wanted));
   }
 
   /** Whether both surfaces of a contact can get that far in a state, sticks and levers anywhere. */
@@ -242,14 +256,17 @@ final class StateHazards {
       double first = positions.travelMm()[path.indexOf(contact.first())];
       double second = positions.travelMm()[path.indexOf(contact.second())];
       if (contact.touches(first, second)) {
-        String words =
-            String.format(
-                Locale.ROOT,
-                "%s at %.1f mm and %s at %.1f mm touch.",
+        Said words =
+            Said.of(
+                "hazard.touch",
+                "item",
                 setup.surface(contact.first()).orElseThrow().name(),
-                first,
-                setup.surface(contact.second()).orElseThrow().name().toLowerCase(Locale.ROOT),
-                second);
+                "first",
+                Quantity.mm(first),
+                "item2",
+                setup.surface(contact.second()).orElseThrow().name(),
+                "second",
+                Quantity.mm(second));
         double size = Math.abs(first) + Math.abs(second);
         String subject = contact.first() + " " + contact.second();
         search.keep(
@@ -264,13 +281,13 @@ final class StateHazards {
       for (Control control : Control.values()) {
         boolean meant = setup.surfaces().stream().anyMatch(one -> one.shares().of(control) != 0);
         if (meant && example[phase] != null && !alive[phase][control.ordinal()]) {
-          String name = setup.phases().get(phase).name();
-          String stick = control.word();
-          String words = "In phase " + name + " the " + stick + " stick moves nothing.";
+          Phase dead = setup.phases().get(phase);
+          Said words =
+              Said.of("hazard.phaseStickMovesNothing", "phase", dead.name(), "control", control);
           Moment moved = example[phase].with(control, 1);
           search.keep(
               HazardKind.CONTROL_DEAD,
-              stick + " " + name,
+              control.word() + " " + dead.id(),
               1,
               words,
               search.way(moved),

@@ -7,6 +7,8 @@ import hightally.core.mix.Mix;
 import hightally.core.mix.MixSource;
 import hightally.core.phase.Trims;
 import hightally.core.quantity.Control;
+import hightally.core.quantity.Quantity;
+import hightally.core.quantity.Said;
 import hightally.core.setup.Setup;
 import hightally.core.signal.Moment;
 import hightally.core.signal.Readings;
@@ -154,17 +156,20 @@ final class States {
   }
 
   /** Where the levers and switches stand, in words; those at rest are left out. */
-  List<String> words(Moment moment) {
-    List<String> words = new ArrayList<>();
-    for (int input : used) {
-      double place = moment.input(input);
-      TransmitterInput part = setup.transmitter().inputs().get(input);
-      if (part.kind() == InputKind.SWITCH) {
-        words.add(part.name() + " at position " + (Math.round(place * (part.positions() - 1)) + 1));
-      } else if (place > 0) {
-        words.add(part.name() + " at " + Math.round(100 * place) + " %");
-      }
+  List<Said> words(Moment moment) {
+    return used.stream().map(input -> word(moment, input)).filter(one -> !one.isEmpty()).toList();
+  }
+
+  /** Where one of them stands; nothing for a lever at rest. */
+  Said word(Moment moment, int input) {
+    double place = moment.input(input);
+    TransmitterInput part = setup.transmitter().inputs().get(input);
+    if (part.kind() == InputKind.SWITCH) {
+      long position = Math.round(place * (part.positions() - 1)) + 1;
+      return Said.of("hazard.position", "input", part.name(), "position", position);
     }
-    return words;
+    return place > 0
+        ? Said.of("hazard.lever", "input", part.name(), "at", Quantity.percent(100 * place))
+        : Said.NOTHING;
   }
 }

@@ -10,8 +10,7 @@ import hightally.core.quantity.Within;
  * @param arms equally spaced on the horn
  */
 public record ArmSeating(
-    @Within(min = 1, max = 120, label = "Teeth") int teeth,
-    @Within(min = 1, max = 12, label = "Arms") int arms) {
+    @Within(min = 1, max = 120) int teeth, @Within(min = 1, max = 12) int arms) {
   private static final double TURN_DEGREES = 360;
 
   /**

@@ -1,5 +1,6 @@
 package hightally.core.linkage;
 
+import hightally.core.quantity.Unit;
 import hightally.core.quantity.Within;
 
 /**
@@ -15,16 +16,11 @@ import hightally.core.quantity.Within;
  * @param pushRaises whether pushing the rod raises the trailing edge (or moves it right)
  */
 public record Linkage(
-    @Within(min = 1, max = 150, unit = "mm", label = "Arm radius", hint = "shaft to hole")
-        double armRadiusMm,
-    @Within(min = 1, max = 150, unit = "mm", label = "Horn radius", hint = "hinge line to hole")
-        double hornRadiusMm,
-    @Within(min = 5, max = 3000, unit = "mm", label = "Rod length", hint = "pin to pin at neutral")
-        double rodLengthMm,
-    @Within(min = -60, max = 60, unit = "°", label = "Arm lean", hint = "aft of square to the rod")
-        double armLeanDegrees,
-    @Within(min = -60, max = 60, unit = "°", label = "Horn lean", hint = "hole aft of the hinge")
-        double hornLeanDegrees,
+    @Within(min = 1, max = 150, unit = Unit.MILLIMETRES) double armRadiusMm,
+    @Within(min = 1, max = 150, unit = Unit.MILLIMETRES) double hornRadiusMm,
+    @Within(min = 5, max = 3000, unit = Unit.MILLIMETRES) double rodLengthMm,
+    @Within(min = -60, max = 60, unit = Unit.DEGREES) double armLeanDegrees,
+    @Within(min = -60, max = 60, unit = Unit.DEGREES) double hornLeanDegrees,
     boolean opposite,
     boolean pushRaises) {
   /** The same linkage with another arm. */
@@ -37,5 +33,10 @@ public record Linkage(
   public Linkage withHorn(double radiusMm) {
     return new Linkage(
         armRadiusMm, radiusMm, rodLengthMm, armLeanDegrees, hornLeanDegrees, opposite, pushRaises);
+  }
+
+  /** The same linkage leaning otherwise. */
+  public Linkage leaning(double arm, double horn) {
+    return new Linkage(armRadiusMm, hornRadiusMm, rodLengthMm, arm, horn, opposite, pushRaises);
   }
 }

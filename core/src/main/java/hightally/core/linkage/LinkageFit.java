@@ -1,12 +1,14 @@
 package hightally.core.linkage;
 
+import hightally.core.quantity.Quantity;
+import hightally.core.quantity.Said;
 import hightally.core.quantity.SelfChecked;
+import hightally.core.quantity.Unit;
 import hightally.core.quantity.Violation;
 import hightally.core.quantity.Within;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.function.Consumer;
 
 /**
@@ -31,9 +33,8 @@ public final class LinkageFit {
 
   /** A reading: the arm's angle from centre and what the ruler said. */
   public record Reading(
-      @Within(min = -180, max = 180, unit = "°", label = "Arm angle") double armDegrees,
-      @Within(min = -600, max = 600, unit = "mm", label = "Measured", hint = "plus up or right")
-          double travelMm) {}
+      @Within(min = -180, max = 180, unit = Unit.DEGREES) double armDegrees,
+      @Within(min = -600, max = 600, unit = Unit.MILLIMETRES) double travelMm) {}
 
   /**
    * What is asked.
@@ -45,9 +46,9 @@ public final class LinkageFit {
    */
   public record FitQuestion(
       Linkage linkage,
-      @Within(min = 5, max = 600, unit = "mm", label = "Chord where measured") double chordMm,
+      @Within(min = 5, max = 600, unit = Unit.MILLIMETRES) double chordMm,
       List<Reading> readings,
-      @Within(min = 0.05, max = 5, unit = "mm", label = "A ruler is good to") double rulerMm)
+      @Within(min = 0.05, max = 5, unit = Unit.MILLIMETRES) double rulerMm)
       implements SelfChecked {
     private static final int MOST_READINGS = 50;
 
@@ -58,14 +59,16 @@ public final class LinkageFit {
     @Override
     public void check(String path, Consumer<Violation> found) {
       if (readings.size() < 2 || readings.size() > MOST_READINGS) {
-        String range = "2 to " + MOST_READINGS + " readings";
-        found.accept(new Violation(path + "readings", readings.size() + " readings", range));
+        Said range = Said.of("linkage.readings", "most", MOST_READINGS);
+        found.accept(
+            Violation.of(
+                path + "readings", Said.of("given.readings", "count", readings.size()), range));
       }
       for (int i = 0; i < readings.size(); i++) {
         if (Math.abs(readings.get(i).travelMm()) >= chordMm) {
           String field = path + "readings[" + i + "].travelMm";
-          String range = "less than the chord, " + chordMm + " mm: is it mm, not inches?";
-          found.accept(new Violation(field, "" + readings.get(i).travelMm(), range));
+          Said range = Said.of("demand.lessThanChordMm", "chord", Quantity.mm(chordMm));
+          found.accept(Violation.of(field, readings.get(i).travelMm(), range));
         }
       }
     }
@@ -82,7 +85,7 @@ public final class LinkageFit {
    * @param explains whether that is within the ruler's error
    */
   public record Explanation(
-      String words,
+      Said words,
       Linkage linkage,
       double radiusPlusMinusMm,
       double leanPlusMinusDegrees,
@@ -149,18 +152,34 @@ public final class LinkageFit {
     return deviation < UNKNOWN ? deviation : UNKNOWN;
   }
 
-  private static String words(Freedom freedom, Linkage found, double radius, double lean) {
-    String horn =
-        String.format(
-            Locale.ROOT, "effective horn radius %.1f ± %.1f mm", found.hornRadiusMm(), radius);
+  private static Said words(Freedom freedom, Linkage found, double radius, double lean) {
+    Said horn =
+        Said.of(
+            "linkage.effectiveHornRadius",
+            "hornRadiusMm",
+            Quantity.mm(found.hornRadiusMm()),
+            "radius",
+            Quantity.mm(radius));
     return switch (freedom) {
-      case RADIUS -> "Leans as planned, " + horn;
+      case RADIUS -> Said.of("linkage.leansPlanned", "horn", horn);
       case RADIUS_AND_HORN_LEAN ->
-          String.format(
-              Locale.ROOT, "Horn leans %.1f ± %.1f°, %s", found.hornLeanDegrees(), lean, horn);
+          Said.of(
+              "linkage.hornLeans",
+              "hornLeanDegrees",
+              Quantity.degrees(found.hornLeanDegrees(), 1),
+              "lean",
+              Quantity.degrees(lean, 1),
+              "horn",
+              horn);
       case RADIUS_AND_ARM_LEAN ->
-          String.format(
-              Locale.ROOT, "Arm leans %.1f ± %.1f°, %s", found.armLeanDegrees(), lean, horn);
+          Said.of(
+              "linkage.armLeans",
+              "armLeanDegrees",
+              Quantity.degrees(found.armLeanDegrees(), 1),
+              "lean",
+              Quantity.degrees(lean, 1),
+              "horn",
+              horn);
     };
   }
 

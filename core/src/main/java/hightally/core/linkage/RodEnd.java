@@ -1,5 +1,6 @@
 package hightally.core.linkage;
 
+import hightally.core.quantity.Unit;
 import hightally.core.quantity.Within;
 
 /**
@@ -9,9 +10,7 @@ import hightally.core.quantity.Within;
  * @param pitchMm length per turn of one thread; for a sliding stopper its smallest step
  */
 public record RodEnd(
-    RodEndKind kind,
-    @Within(min = 0.05, max = 2, unit = "mm", label = "Thread pitch", hint = "mm per turn")
-        double pitchMm) {
+    RodEndKind kind, @Within(min = 0.05, max = 2, unit = Unit.MILLIMETRES) double pitchMm) {
 
   /** Change of length in one step, mm. */
   public double stepMm() {

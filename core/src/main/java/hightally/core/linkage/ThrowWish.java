@@ -1,6 +1,9 @@
 package hightally.core.linkage;
 
+import hightally.core.quantity.Quantity;
+import hightally.core.quantity.Said;
 import hightally.core.quantity.SelfChecked;
+import hightally.core.quantity.Unit;
 import hightally.core.quantity.Violation;
 import hightally.core.quantity.Within;
 import java.util.List;
@@ -25,22 +28,21 @@ import java.util.function.Consumer;
  * @param endpointLimitPercent largest endpoint it takes
  */
 public record ThrowWish(
-    @Within(min = 0.5, max = 300, unit = "mm", label = "Wanted up") double plusMm,
-    @Within(min = 0.5, max = 300, unit = "mm", label = "Wanted down") double minusMm,
-    @Within(min = 5, max = 600, unit = "mm", label = "Chord where measured") double chordMm,
+    @Within(min = 0.5, max = 300, unit = Unit.MILLIMETRES) double plusMm,
+    @Within(min = 0.5, max = 300, unit = Unit.MILLIMETRES) double minusMm,
+    @Within(min = 5, max = 600, unit = Unit.MILLIMETRES) double chordMm,
     List<Double> armHolesMm,
     List<Double> hornHolesMm,
-    @Within(min = 5, max = 3000, unit = "mm", label = "Rod length") double rodLengthMm,
-    @Within(min = -60, max = 60, unit = "°", label = "Horn lean") double hornLeanDegrees,
+    @Within(min = 5, max = 3000, unit = Unit.MILLIMETRES) double rodLengthMm,
+    @Within(min = -60, max = 60, unit = Unit.DEGREES) double hornLeanDegrees,
     ArmSeating seating,
-    @Within(min = -180, max = 180, unit = "°", label = "Arm off square") double offSquareDegrees,
-    @Within(min = 0.01, max = 0.5, unit = "°/µs", label = "Arm turn per µs")
+    @Within(min = -180, max = 180, unit = Unit.DEGREES) double offSquareDegrees,
+    @Within(min = 0.01, max = 0.5, unit = Unit.DEGREES_PER_MICROSECOND)
         double degreesPerMicrosecond,
-    @Within(min = 10, max = 180, unit = "°", label = "Arm stops at") double maxAngleDegrees,
-    @Within(min = 0, max = 2000, unit = "N·cm", label = "Torque") double torqueNewtonCentimetres,
-    @Within(min = 100, max = 1000, unit = "µs", label = "Pulse for 100 %")
-        double microsecondsPer100,
-    @Within(min = 50, max = 200, unit = "%", label = "Endpoint limit") double endpointLimitPercent)
+    @Within(min = 10, max = 180, unit = Unit.DEGREES) double maxAngleDegrees,
+    @Within(min = 0, max = 2000, unit = Unit.NEWTON_CENTIMETRES) double torqueNewtonCentimetres,
+    @Within(min = 100, max = 1000, unit = Unit.MICROSECONDS) double microsecondsPer100,
+    @Within(min = 50, max = 200, unit = Unit.PERCENT) double endpointLimitPercent)
     implements SelfChecked {
   private static final int MOST_HOLES = 20;
   private static final double SMALLEST_MM = 1;
@@ -58,18 +60,30 @@ public record ThrowWish(
     double most = Math.max(plusMm, minusMm);
     if (most >= chordMm) {
       String field = path + (plusMm >= minusMm ? "plusMm" : "minusMm");
-      found.accept(new Violation(field, "" + most, "less than the chord, " + chordMm + " mm"));
+      found.accept(
+          Violation.of(
+              field, most, Said.of("demand.lessThanChordMm", "chord", Quantity.mm(chordMm))));
     }
   }
 
   private static void holes(String field, List<Double> holes, Consumer<Violation> found) {
     if (holes.isEmpty() || holes.size() > MOST_HOLES) {
-      found.accept(new Violation(field, holes.size() + " holes", "1 to " + MOST_HOLES + " holes"));
+      found.accept(
+          Violation.of(
+              field,
+              Said.of("given.holes", "count", holes.size()),
+              Said.of("demand.holes", "most", MOST_HOLES)));
     }
     for (int i = 0; i < holes.size(); i++) {
       if (!(holes.get(i) >= SMALLEST_MM && holes.get(i) <= LARGEST_MM)) {
-        String range = SMALLEST_MM + " to " + LARGEST_MM + " mm";
-        found.accept(new Violation(field + "[" + i + "]", "" + holes.get(i), range));
+        Said range =
+            Said.of(
+                "demand.range",
+                "min",
+                Quantity.mm(SMALLEST_MM, 0),
+                "max",
+                Quantity.mm(LARGEST_MM, 0));
+        found.accept(Violation.of(field + "[" + i + "]", holes.get(i), range));
       }
     }
   }

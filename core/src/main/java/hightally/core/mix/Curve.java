@@ -1,6 +1,7 @@
 package hightally.core.mix;
 
 import hightally.core.quantity.InvalidInputException;
+import hightally.core.quantity.Said;
 import hightally.core.quantity.Violation;
 import java.util.ArrayList;
 import java.util.List;
@@ -41,14 +42,14 @@ public final class Curve {
   public static List<Violation> violations(String field, List<CurvePoint> points) {
     List<Violation> found = new ArrayList<>();
     if (points.size() < FEWEST || points.size() > MOST) {
-      String range = FEWEST + " to " + MOST + " points";
-      found.add(new Violation(field, points.size() + " points", range));
+      Said range = Said.of("demand.pointsOfCurve", "from", FEWEST, "to", MOST);
+      found.add(Violation.of(field, Said.of("given.points", "count", points.size()), range));
     }
     for (int i = 1; i < points.size(); i++) {
       double before = points.get(i - 1).x();
       if (!(points.get(i).x() > before)) {
-        String wanted = "more than " + before + ", the point before it";
-        found.add(new Violation(field + "[" + i + "].x", "" + points.get(i).x(), wanted));
+        Said wanted = Said.of("mix.moreThanPointBefore", "before", before);
+        found.add(Violation.of(field + "[" + i + "].x", points.get(i).x(), wanted));
       }
     }
     return found;

@@ -1,7 +1,9 @@
 package hightally.core.mix;
 
+import hightally.core.quantity.Said;
 import hightally.core.quantity.SelfChecked;
 import hightally.core.quantity.Text;
+import hightally.core.quantity.Unit;
 import hightally.core.quantity.Violation;
 import hightally.core.quantity.Within;
 import java.util.List;
@@ -28,19 +30,17 @@ import java.util.function.Consumer;
  * @param phases ids of the phases it acts in; empty for all
  */
 public record Mix(
-    @Text(label = "Mix id", max = 40, pattern = "[a-z0-9]+(-[a-z0-9]+)*") String id,
-    @Text(label = "Mix") String name,
-    @Text(label = "Reason", min = 0, max = 300) String reason,
+    @Text(max = 40, pattern = "[a-z0-9]+(-[a-z0-9]+)*") String id,
+    @Text String name,
+    @Text(min = 0, max = 300) String reason,
     MixSource source,
-    @Text(label = "Source", min = 0, max = 40) String subject,
-    @Within(min = -150, max = 150, unit = "%", label = "Weight, plus side")
-        double weightPlusPercent,
-    @Within(min = -150, max = 150, unit = "%", label = "Weight, minus side")
-        double weightMinusPercent,
-    @Within(min = 0, max = 100, unit = "%", label = "Starts at") double startPercent,
+    @Text(min = 0, max = 40) String subject,
+    @Within(min = -150, max = 150, unit = Unit.PERCENT) double weightPlusPercent,
+    @Within(min = -150, max = 150, unit = Unit.PERCENT) double weightMinusPercent,
+    @Within(min = 0, max = 100, unit = Unit.PERCENT) double startPercent,
     List<CurvePoint> curve,
     List<MixTarget> targets,
-    @Text(label = "Condition", min = 0, max = 40) String when,
+    @Text(min = 0, max = 40) String when,
     List<String> phases)
     implements SelfChecked {
   public Mix {
@@ -55,8 +55,26 @@ public record Mix(
       Curve.violations(path + "curve", curve).forEach(found);
     }
     if (targets.isEmpty()) {
-      found.accept(new Violation(path + "targets", "none", "at least one"));
+      found.accept(
+          Violation.of(path + "targets", Said.of("given.none"), Said.of("demand.leastOne")));
     }
+  }
+
+  /** The same mix under another name. */
+  public Mix named(String changedName, String changedReason) {
+    return new Mix(
+        id,
+        changedName,
+        changedReason,
+        source,
+        subject,
+        weightPlusPercent,
+        weightMinusPercent,
+        startPercent,
+        curve,
+        targets,
+        when,
+        phases);
   }
 
   /** The same mix, acting at other times. */

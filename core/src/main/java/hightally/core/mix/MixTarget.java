@@ -9,6 +9,4 @@ import hightally.core.quantity.Within;
  * @param target id of a surface or motor
  * @param factor times the mix's value, sign included
  */
-public record MixTarget(
-    @Text(label = "Target", max = 40) String target,
-    @Within(min = -2, max = 2, label = "Factor", hint = "minus turns it round") double factor) {}
+public record MixTarget(@Text(max = 40) String target, @Within(min = -2, max = 2) double factor) {}

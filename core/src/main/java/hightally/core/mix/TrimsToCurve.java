@@ -1,6 +1,8 @@
 package hightally.core.mix;
 
 import hightally.core.quantity.InvalidInputException;
+import hightally.core.quantity.Said;
+import hightally.core.quantity.Unit;
 import hightally.core.quantity.Within;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -21,8 +23,8 @@ public final class TrimsToCurve {
    * @param clicks flown hands off there
    */
   public record TrimAt(
-      @Within(min = -100, max = 100, unit = "%", label = "Setting") double settingPercent,
-      @Within(min = -500, max = 500, unit = "clicks", label = "Trim") int clicks) {}
+      @Within(min = -100, max = 100, unit = Unit.PERCENT) double settingPercent,
+      @Within(min = -500, max = 500, unit = Unit.CLICKS) int clicks) {}
 
   /**
    * The curve.
@@ -42,7 +44,7 @@ public final class TrimsToCurve {
             .orElseThrow(
                 () ->
                     InvalidInputException.of(
-                        "referencePercent", referencePercent, "one of the settings flown"));
+                        "referencePercent", referencePercent, Said.of("demand.oneSettingsFlown")));
     List<CurvePoint> points =
         sorted.stream()
             .map(

@@ -1,6 +1,7 @@
 package hightally.core.phase;
 
 import hightally.core.quantity.Text;
+import hightally.core.quantity.Unit;
 import hightally.core.quantity.Within;
 
 /**
@@ -10,5 +11,5 @@ import hightally.core.quantity.Within;
  * @param percent plus makes the down-going side smaller, minus the up-going one
  */
 public record Differential(
-    @Text(label = "Surface", max = 40) String surface,
-    @Within(min = -100, max = 100, unit = "%", label = "Differential") double percent) {}
+    @Text(max = 40) String surface,
+    @Within(min = -100, max = 100, unit = Unit.PERCENT) double percent) {}

@@ -2,6 +2,7 @@ package hightally.core.phase;
 
 import hightally.core.quantity.Control;
 import hightally.core.quantity.Text;
+import hightally.core.quantity.Unit;
 import hightally.core.quantity.Within;
 import java.util.List;
 
@@ -23,12 +24,12 @@ import java.util.List;
  * @param trims its own trims; those of common controls are 0
  */
 public record Phase(
-    @Text(label = "Phase id", max = 40, pattern = "[a-z0-9]+(-[a-z0-9]+)*") String id,
-    @Text(label = "Phase", max = 40) String name,
-    @Text(label = "Goal", min = 0, max = 300) String goal,
+    @Text(max = 40, pattern = "[a-z0-9]+(-[a-z0-9]+)*") String id,
+    @Text(max = 40) String name,
+    @Text(min = 0, max = 300) String goal,
     PhaseRole role,
-    @Text(label = "Condition", min = 0, max = 40) String when,
-    @Within(min = 0, max = 10, unit = "s", label = "Fade") double fadeSeconds,
+    @Text(min = 0, max = 40) String when,
+    @Within(min = 0, max = 10, unit = Unit.SECONDS) double fadeSeconds,
     List<Preset> presets,
     List<Differential> differential,
     boolean ownRoll,

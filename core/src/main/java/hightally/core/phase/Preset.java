@@ -1,6 +1,7 @@
 package hightally.core.phase;
 
 import hightally.core.quantity.Text;
+import hightally.core.quantity.Unit;
 import hightally.core.quantity.Within;
 
 /**
@@ -10,6 +11,5 @@ import hightally.core.quantity.Within;
  * @param percent of nominal full travel, plus up or right
  */
 public record Preset(
-    @Text(label = "Surface", max = 40) String surface,
-    @Within(min = -150, max = 150, unit = "%", label = "Preset", hint = "plus up or right")
-        double percent) {}
+    @Text(max = 40) String surface,
+    @Within(min = -150, max = 150, unit = Unit.PERCENT) double percent) {}

@@ -1,20 +1,22 @@
 package hightally.core.phase;
 
+import hightally.core.quantity.Clicks;
 import hightally.core.quantity.Control;
+import hightally.core.quantity.Said;
+import hightally.core.quantity.Unit;
 import hightally.core.quantity.Within;
-import hightally.core.quantity.Words;
 import java.util.Arrays;
+import java.util.List;
 import java.util.function.Predicate;
-import java.util.stream.Collectors;
 
 /**
  * Trim clicks as the transmitter counts them from zero; plus is right wing down, nose up, nose
  * right.
  */
 public record Trims(
-    @Within(min = -500, max = 500, unit = "clicks", label = "Roll trim") int roll,
-    @Within(min = -500, max = 500, unit = "clicks", label = "Pitch trim") int pitch,
-    @Within(min = -500, max = 500, unit = "clicks", label = "Yaw trim") int yaw) {
+    @Within(min = -500, max = 500, unit = Unit.CLICKS) int roll,
+    @Within(min = -500, max = 500, unit = Unit.CLICKS) int pitch,
+    @Within(min = -500, max = 500, unit = Unit.CLICKS) int yaw) {
   /** All trims centred. */
   public static final Trims ZERO = new Trims(0, 0, 0);
 
@@ -50,18 +52,14 @@ public record Trims(
     return equals(ZERO);
   }
 
-  /**
-   * The trims that are not zero, of some controls: {@code roll 3 clicks right, yaw 1 click left}.
-   */
-  public String words(Predicate<Control> chosen) {
-    return Arrays.stream(Control.values())
-        .filter(chosen)
-        .filter(control -> of(control) != 0)
-        .map(control -> name(control) + " " + Words.clicks(control, of(control)))
-        .collect(Collectors.joining(", "));
-  }
-
-  private static String name(Control control) {
-    return control.word();
+  /** The trims that are not zero, of some controls; nothing where all are. */
+  public Said told(Predicate<Control> chosen) {
+    List<Clicks> some =
+        Arrays.stream(Control.values())
+            .filter(chosen)
+            .filter(control -> of(control) != 0)
+            .map(control -> new Clicks(control, of(control)))
+            .toList();
+    return some.isEmpty() ? Said.NOTHING : Said.of("trims", "clicks", some);
   }
 }

@@ -1,5 +1,6 @@
 package hightally.core.power;
 
+import hightally.core.quantity.Unit;
 import hightally.core.quantity.Within;
 
 /**
@@ -10,9 +11,9 @@ import hightally.core.quantity.Within;
  * @param percent the command it goes to otherwise
  */
 public record FailsafeSetting(
-    @Within(min = 0, max = 64, label = "Channel") int channel,
+    @Within(min = 0, max = 64) int channel,
     boolean holds,
-    @Within(min = -150, max = 150, unit = "%", label = "Failsafe") double percent) {
+    @Within(min = -150, max = 150, unit = Unit.PERCENT) double percent) {
   /** The same setting under another channel number. */
   public FailsafeSetting onChannel(int changed) {
     return new FailsafeSetting(changed, holds, percent);

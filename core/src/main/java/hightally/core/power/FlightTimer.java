@@ -1,6 +1,7 @@
 package hightally.core.power;
 
 import hightally.core.quantity.Text;
+import hightally.core.quantity.Unit;
 import hightally.core.quantity.Within;
 import java.util.List;
 
@@ -12,12 +13,12 @@ import java.util.List;
  * @param spokenAtSeconds what it says aloud, on its own display
  */
 public record FlightTimer(
-    @Text(label = "Timer id", max = 40, pattern = "[a-z0-9]+(-[a-z0-9]+)*") String id,
-    @Text(label = "Timer") String name,
+    @Text(max = 40, pattern = "[a-z0-9]+(-[a-z0-9]+)*") String id,
+    @Text String name,
     boolean countsDown,
-    @Within(min = 0, max = 36_000, unit = "s", label = "Starts from") double startSeconds,
-    @Text(label = "Runs while", min = 0, max = 40) String when,
-    @Within(min = 0, max = 36_000, unit = "s", label = "Spoken at") List<Double> spokenAtSeconds) {
+    @Within(min = 0, max = 36_000, unit = Unit.SECONDS) double startSeconds,
+    @Text(min = 0, max = 40) String when,
+    @Within(min = 0, max = 36_000, unit = Unit.SECONDS) List<Double> spokenAtSeconds) {
   public FlightTimer {
     spokenAtSeconds = spokenAtSeconds == null ? null : List.copyOf(spokenAtSeconds);
   }

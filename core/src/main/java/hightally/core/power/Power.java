@@ -1,6 +1,7 @@
 package hightally.core.power;
 
 import hightally.core.quantity.Text;
+import hightally.core.quantity.Unit;
 import hightally.core.quantity.Within;
 import java.util.List;
 import java.util.function.UnaryOperator;
@@ -20,12 +21,12 @@ import java.util.function.UnaryOperator;
  * @param startPositions of switches, demanded at switch-on
  */
 public record Power(
-    @Text(label = "Throttle on", min = 0, max = 40) String throttleInput,
+    @Text(min = 0, max = 40) String throttleInput,
     boolean twoWay,
     List<ThrottleCurve> curves,
-    @Text(label = "Throttle cut", min = 0, max = 40) String cutWhen,
-    @Within(min = -100, max = 100, unit = "%", label = "Cut holds") double cutPercent,
-    @Text(label = "Arming", min = 0, max = 40) String armWhen,
+    @Text(min = 0, max = 40) String cutWhen,
+    @Within(min = -100, max = 100, unit = Unit.PERCENT) double cutPercent,
+    @Text(min = 0, max = 40) String armWhen,
     boolean releaseWithStickBack,
     List<FailsafeSetting> failsafe,
     boolean throttleWarning,

@@ -1,6 +1,7 @@
 package hightally.core.power;
 
 import hightally.core.quantity.Text;
+import hightally.core.quantity.Unit;
 import hightally.core.quantity.Within;
 
 /**
@@ -11,7 +12,7 @@ import hightally.core.quantity.Within;
  * @param delaySeconds for longer than this
  */
 public record TelemetryAlarm(
-    @Text(label = "Alarm") String name,
-    @Text(label = "Measured value", max = 20, pattern = "link|voltage") String value,
-    @Within(min = 0, max = 200, label = "Below") double limit,
-    @Within(min = 0, max = 30, unit = "s", label = "For longer than") double delaySeconds) {}
+    @Text String name,
+    @Text(max = 20, pattern = "link|voltage") String value,
+    @Within(min = 0, max = 200) double limit,
+    @Within(min = 0, max = 30, unit = Unit.SECONDS) double delaySeconds) {}

@@ -2,9 +2,13 @@ package hightally.core.program;
 
 import hightally.core.channel.TransmitterInput;
 import hightally.core.condition.Condition;
+import hightally.core.power.FlightTimer;
+import hightally.core.quantity.Control;
+import hightally.core.quantity.Quantity;
+import hightally.core.quantity.Said;
 import hightally.core.setup.Setup;
+import java.util.Arrays;
 import java.util.List;
-import java.util.Locale;
 
 /** A condition as a plain sentence. */
 public final class ConditionWords {
@@ -13,56 +17,99 @@ public final class ConditionWords {
   private ConditionWords() {}
 
   /** The sentence of a condition; "always" for an empty id. */
-  public static String of(Setup setup, String id) {
-    return id.isEmpty() ? "always" : sentence(setup, id, 0);
+  public static Said of(Setup setup, String id) {
+    return id.isEmpty() ? Said.of("condition.always") : sentence(setup, id, 0);
   }
 
-  private static String sentence(Setup setup, String id, int depth) {
+  private static Said sentence(Setup setup, String id, int depth) {
     Condition one =
         setup.conditions().stream().filter(each -> each.id().equals(id)).findFirst().orElseThrow();
-    String words = depth > DEEPEST ? one.name() : plain(setup, one, depth);
+    Said words = depth > DEEPEST ? Said.text(one.name()) : plain(setup, one, depth);
     return one.heldSeconds() > 0
-        ? words + String.format(Locale.ROOT, " for more than %.1f s", one.heldSeconds())
+        ? Said.of("condition.held", "words", words, "held", Quantity.seconds(one.heldSeconds(), 1))
         : words;
   }
 
-  private static String plain(Setup setup, Condition one, int depth) {
-    String subject = subject(setup, one.subject());
+  private static Said plain(Setup setup, Condition one, int depth) {
     return switch (one.kind()) {
-      case SWITCH_AT -> String.format(Locale.ROOT, "%s at position %.0f", subject, one.limit());
-      case ABOVE -> subject + " above " + place(one);
-      case BELOW -> subject + " below " + place(one);
+      case SWITCH_AT ->
+          Said.of(
+              "condition.switchAt",
+              "subject",
+              subject(setup, one.subject()),
+              "position",
+              Math.round(one.limit()));
+      case ABOVE, BELOW ->
+          Said.of(
+              "condition.beyond",
+              "subject",
+              subject(setup, one.subject()),
+              "kind",
+              one.kind(),
+              "limit",
+              Quantity.percent(100 * one.limit()));
       case PHASE ->
-          "in phase " + setup.phase(one.subject()).map(phase -> phase.name()).orElse(one.subject());
-      case TELEMETRY_ABOVE -> one.subject() + " above " + number(one.limit());
-      case TELEMETRY_BELOW -> one.subject() + " below " + number(one.limit());
-      case TIMER_ABOVE -> "timer " + one.subject() + " beyond " + number(one.limit()) + " s";
-      case AND -> joined(setup, one.members(), " and ", depth);
-      case OR -> joined(setup, one.members(), " or ", depth);
-      case NOT -> "not (" + sentence(setup, one.members().get(0), depth + 1) + ")";
+          Said.of(
+              "condition.phase",
+              "phase",
+              setup.phase(one.subject()).map(phase -> phase.name()).orElse(one.subject()));
+      case TELEMETRY_ABOVE, TELEMETRY_BELOW ->
+          Said.of(
+              "condition.telemetry",
+              "subject",
+              one.subject(),
+              "kind",
+              one.kind(),
+              "limit",
+              Quantity.plain(one.limit(), 1));
+      case TIMER_ABOVE ->
+          Said.of(
+              "condition.timer",
+              "timer",
+              timer(setup, one.subject()),
+              "limit",
+              Quantity.seconds(one.limit(), 1));
+      case AND, OR ->
+          Said.of(
+              "condition.members",
+              "kind",
+              one.kind(),
+              "members",
+              members(setup, one.members(), depth),
+              "inside",
+              depth > 0);
+      case NOT ->
+          Said.of("condition.not", "sentence", sentence(setup, one.members().get(0), depth + 1));
     };
   }
 
-  private static String joined(Setup setup, List<String> members, String word, int depth) {
-    String text =
-        String.join(
-            word, members.stream().map(member -> sentence(setup, member, depth + 1)).toList());
-    return depth == 0 ? text : "(" + text + ")";
+  private static List<Said> members(Setup setup, List<String> members, int depth) {
+    return members.stream().map(member -> sentence(setup, member, depth + 1)).toList();
   }
 
-  private static String subject(Setup setup, String id) {
+  /** A lever or switch by its name; else the stick of a control, or the throttle's. */
+  static Said subject(Setup setup, String id) {
     return setup.transmitter().inputs().stream()
         .filter(input -> input.id().equals(id))
         .map(TransmitterInput::name)
+        .map(Said::text)
         .findFirst()
-        .orElse(id + " stick");
+        .orElseGet(() -> stick(id));
   }
 
-  private static String place(Condition one) {
-    return String.format(Locale.ROOT, "%.0f %%", 100 * one.limit());
+  private static Said stick(String id) {
+    return Arrays.stream(Control.values())
+        .filter(control -> control.word().equals(id))
+        .map(control -> Said.of("condition.stick", "control", control))
+        .findFirst()
+        .orElse(Said.of("condition.throttle"));
   }
 
-  private static String number(double value) {
-    return String.format(Locale.ROOT, "%.1f", value);
+  private static String timer(Setup setup, String id) {
+    return setup.power().timers().stream()
+        .filter(timer -> timer.id().equals(id))
+        .map(FlightTimer::name)
+        .findFirst()
+        .orElse(id);
   }
 }

@@ -2,6 +2,7 @@ package hightally.core.program;
 
 import hightally.core.channel.EntrySection;
 import hightally.core.channel.EntryWord;
+import hightally.core.quantity.Said;
 import hightally.core.setup.Setup;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -13,7 +14,8 @@ import java.util.Map;
  * the units of that transmitter where he has named them, else in the order of the work.
  */
 public final class EntrySheet {
-  private static final String REMOVED = "remove";
+  /** Typed in once, and no longer in the design. */
+  private static final Said REMOVED = Said.of("entry.remove");
 
   private final Setup setup;
   private final Map<String, Entry> entries = new LinkedHashMap<>();
@@ -33,11 +35,11 @@ public final class EntrySheet {
   public record Entry(
       String key,
       EntrySection section,
-      String place,
-      String menu,
-      String what,
-      String value,
-      String before,
+      Said place,
+      Said menu,
+      Said what,
+      Said value,
+      Said before,
       String twin) {}
 
   private EntrySheet(Setup setup) {
@@ -57,7 +59,7 @@ public final class EntrySheet {
     for (Entry entry : fresh.values()) {
       Entry before = old.get(entry.key());
       if (before == null || !before.value().equals(entry.value())) {
-        changes.add(with(entry, entry.value(), before == null ? "" : before.value()));
+        changes.add(with(entry, entry.value(), before == null ? Said.NOTHING : before.value()));
       }
     }
     for (Entry entry : old.values()) {
@@ -74,23 +76,31 @@ public final class EntrySheet {
    *
    * @param entered values by key
    */
-  public static List<Entry> beside(List<Entry> sheet, Map<String, String> entered) {
+  public static List<Entry> beside(List<Entry> sheet, Map<String, Said> entered) {
     List<Entry> all = new ArrayList<>();
     for (Entry one : sheet) {
-      all.add(with(one, one.value(), entered.getOrDefault(one.key(), "")));
+      all.add(with(one, one.value(), entered.getOrDefault(one.key(), Said.NOTHING)));
     }
     List<String> keys = sheet.stream().map(Entry::key).toList();
     entered.forEach(
         (key, value) -> {
           if (!keys.contains(key) && !value.equals(REMOVED)) {
             all.add(
-                new Entry(key, EntrySection.MIX, "No longer wanted", "", key, REMOVED, value, ""));
+                new Entry(
+                    key,
+                    EntrySection.MIX,
+                    Said.of("program.noLongerWanted"),
+                    Said.NOTHING,
+                    Said.text(key),
+                    REMOVED,
+                    value,
+                    ""));
           }
         });
     return all;
   }
 
-  private static Entry with(Entry entry, String value, String before) {
+  private static Entry with(Entry entry, Said value, Said before) {
     return new Entry(
         entry.key(),
         entry.section(),

@@ -5,14 +5,18 @@ import hightally.core.channel.EntryWord;
 import hightally.core.channel.Transmitter;
 import hightally.core.mix.CurvePoint;
 import hightally.core.program.EntrySheet.Entry;
+import hightally.core.quantity.Quantity;
+import hightally.core.quantity.Said;
+import hightally.core.quantity.Unit;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 
 /** Writes values down in the words and units of one transmitter. */
 final class EntryWriter {
+  private static final double TENTHS = 10;
+
   private final Transmitter transmitter;
   private final Map<String, Entry> entries = new LinkedHashMap<>();
 
@@ -25,24 +29,25 @@ final class EntryWriter {
     return entries;
   }
 
-  static String points(List<CurvePoint> points) {
-    return String.join(
-        ", ", points.stream().map(one -> number(one.x()) + " → " + number(one.y())).toList());
+  static Said points(List<CurvePoint> points) {
+    List<Said> told =
+        points.stream()
+            .map(one -> Said.of("entry.point", "x", tenths(one.x()), "y", tenths(one.y())))
+            .toList();
+    return Said.of("entry.points", "points", told);
   }
 
-  static String number(double value) {
-    double rounded = Math.rint(value * 10) / 10;
-    return rounded == Math.rint(rounded)
-        ? Long.toString((long) rounded)
-        : String.format(Locale.ROOT, "%.1f", rounded);
+  /** A plain number; the digits behind the point only where there are any. */
+  private static Double tenths(double value) {
+    return Math.rint(value * TENTHS) / TENTHS;
   }
 
-  void add(EntrySection section, String key, String place, String what, String value, String twin) {
-    String menu =
+  void add(EntrySection section, String key, Said place, Said what, Said value, String twin) {
+    Said menu =
         word(section)
-            .map(one -> one.menu().isEmpty() ? one.name() : one.menu() + ": " + one.name())
-            .orElse("");
-    entries.put(key, new Entry(key, section, place, menu, what, value, "", twin));
+            .map(one -> Said.of("entry.menu", "menu", one.menu(), "name", one.name()))
+            .orElse(Said.NOTHING);
+    entries.put(key, new Entry(key, section, place, menu, what, value, Said.NOTHING, twin));
   }
 
   private Optional<EntryWord> word(EntrySection section) {
@@ -50,20 +55,23 @@ final class EntryWriter {
   }
 
   /** A number in the unit the transmitter wants, else in the design's. */
-  String value(EntrySection section, double value, String unit) {
+  Said value(EntrySection section, double value, Unit unit) {
     return word(section)
         .filter(one -> !one.unit().isEmpty())
-        .map(one -> number(value * one.perUnit()) + " " + one.unit())
-        .orElse(number(value) + " " + unit);
+        .map(
+            one ->
+                Said.of(
+                    "entry.ownUnit", "value", tenths(value * one.perUnit()), "unit", one.unit()))
+        .orElseGet(() -> Said.of("entry.value", "value", new Quantity(tenths(value), unit, -1)));
   }
 
-  String percent(EntrySection section, double value) {
-    return value(section, value, "%");
+  Said percent(EntrySection section, double value) {
+    return value(section, value, Unit.PERCENT);
   }
 
-  String sides(EntrySection section, double plus, double minus) {
+  Said sides(EntrySection section, double plus, double minus) {
     return plus == minus
         ? percent(section, plus)
-        : percent(section, plus) + " / " + percent(section, minus);
+        : Said.of("entry.sides", "plus", percent(section, plus), "minus", percent(section, minus));
   }
 }

@@ -2,8 +2,9 @@ package hightally.core.program;
 
 import hightally.core.quantity.Control;
 import hightally.core.quantity.InvalidInputException;
+import hightally.core.quantity.Quantity;
+import hightally.core.quantity.Said;
 import hightally.core.quantity.Validation;
-import hightally.core.quantity.Words;
 import hightally.core.response.Feel;
 import hightally.core.response.FeelSet;
 import hightally.core.response.Response;
@@ -11,7 +12,6 @@ import hightally.core.setup.Setup;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Locale;
 
 /** A pilot's words about a stick: which lever, which way, and a first step. */
 public final class FeelAdvice {
@@ -24,35 +24,35 @@ public final class FeelAdvice {
   /** What pilots say. */
   public enum Complaint {
     TWITCHY(
-        "Twitchy around the centre", 0, 10, "more expo: the first third of the stick gets softer"),
-    SLUGGISH("Sluggish around the centre", 0, -10, "less expo: the stick answers sooner"),
-    SUDDEN_AT_END(
-        "Sudden at the end of the stick",
-        -5,
+        Said.of("program.twitchyAroundCentre"), 0, 10, Said.of("program.moreExpoFirstThirdStick")),
+    SLUGGISH(
+        Said.of("program.sluggishAroundCentre"),
+        0,
         -10,
-        "less expo with a little less travel: too much expo for the travel piles it all up at the end"),
-    RUNS_OUT("Runs out before the figure is flown", 10, 0, "more travel"),
-    TOO_FAST("Too fast at full stick", -10, 0, "less travel"),
-    BITES_EARLY("Bites too early, turns before it is wanted", 0, 10, "more expo"),
-    BITES_LATE("Bites too late, as in a rolling figure", 0, -10, "less expo"),
+        Said.of("program.lessExpoStickAnswersSooner")),
+    SUDDEN_AT_END(
+        Said.of("program.suddenEndStick"), -5, -10, Said.of("program.lessExpoLittleLessTravel")),
+    RUNS_OUT(Said.of("program.runsOutBeforeFigureFlown"), 10, 0, Said.of("program.moreTravel")),
+    TOO_FAST(Said.of("program.tooFastFullStick"), -10, 0, Said.of("program.lessTravel")),
+    BITES_EARLY(Said.of("program.bitesTooEarlyTurnsBefore"), 0, 10, Said.of("program.moreExpo")),
+    BITES_LATE(Said.of("program.bitesTooLateRollingFigure"), 0, -10, Said.of("program.lessExpo")),
     WALLOWS(
-        "Wallows, never settles",
+        Said.of("program.wallowsNeverSettles"),
         0,
         -5,
-        "less expo so that small corrections arrive; if it stays, look at the balance point: a little"
-            + " further forward"),
+        Said.of("program.lessExpoSoSmallCorrections")),
     BALLOONS(
-        "Balloons when it slows or flaps come out",
+        Said.of("program.balloonsWhenSlowsFlapsCome"),
         0,
         0,
-        "not the stick: a compensation mix, or the balance point; find it in a calm trim flight");
+        Said.of("program.notStickCompensationMixBalance"));
 
-    private final String words;
+    private final Said words;
     private final double rate;
     private final double expo;
-    private final String lever;
+    private final Said lever;
 
-    Complaint(String words, double rate, double expo, String lever) {
+    Complaint(Said words, double rate, double expo, Said lever) {
       this.words = words;
       this.rate = rate;
       this.expo = expo;
@@ -61,7 +61,7 @@ public final class FeelAdvice {
   }
 
   /** What can be said, and what it points to. */
-  public record ComplaintCard(Complaint complaint, String words, String lever) {}
+  public record ComplaintCard(Complaint complaint, Said words, Said lever) {}
 
   /**
    * What is asked.
@@ -78,7 +78,7 @@ public final class FeelAdvice {
    * @param words the step with figures, and what to fly to judge it
    * @param setup with the step made
    */
-  public record FeelStep(Response before, Response after, String words, Setup setup) {}
+  public record FeelStep(Response before, Response after, Said words, Setup setup) {}
 
   /** All of them. */
   public static List<ComplaintCard> cards() {
@@ -113,7 +113,7 @@ public final class FeelAdvice {
             .filter(one -> one.id().equals(set))
             .map(FeelSet::feel)
             .findFirst()
-            .orElseThrow(() -> InvalidInputException.of("set", set, "the id of a set, or empty"));
+            .orElseThrow(() -> InvalidInputException.of("set", set, Said.of("demand.idSetEmpty")));
   }
 
   private static Setup with(Setup setup, String set, Feel feel) {
@@ -133,33 +133,35 @@ public final class FeelAdvice {
     return Math.max(LEAST_EXPO, Math.min(MOST_EXPO, now + complaint.expo));
   }
 
-  private static String words(FeelAsked asked, Response before, Response after) {
+  private static Said words(FeelAsked asked, Response before, Response after) {
     Complaint complaint = asked.complaint();
-    String lever = Words.capital(complaint.lever);
+    Said lever = complaint.lever;
     if (after.equals(before)) {
-      String stuck =
-          complaint.rate > 0
-              ? " The rate is at its limit: a larger endpoint or the next hole gives more."
-              : "";
-      return lever + "." + stuck;
+      return Said.all(
+          Said.of("program.sentence", "words", lever),
+          complaint.rate > 0 ? Said.of("program.rateLimitLargerEndpointNext") : Said.NOTHING);
     }
-    return String.format(
-        Locale.ROOT,
-        "%s. First step: rate %.0f to %.0f %%, expo %.0f to %.0f %%. Judge it by %s, and change one"
-            + " thing a flight.",
+    return Said.of(
+        "program.firstStepRateExpoJudge",
+        "lever",
         lever,
-        before.ratePositivePercent(),
-        after.ratePositivePercent(),
-        before.expoPositivePercent(),
-        after.expoPositivePercent(),
+        "rateFrom",
+        Quantity.percent(before.ratePositivePercent()),
+        "rateTo",
+        Quantity.percent(after.ratePositivePercent()),
+        "expoFrom",
+        Quantity.percent(before.expoPositivePercent()),
+        "expoTo",
+        Quantity.percent(after.expoPositivePercent()),
+        "test",
         test(asked.control()));
   }
 
-  private static String test(Control control) {
+  private static Said test(Control control) {
     return switch (control) {
-      case ROLL -> "a slow roll at full rate";
-      case PITCH -> "the entry to a hover, or a round loop: a fair amount of stick, smoothly";
-      case YAW -> "a steady knife-edge";
+      case ROLL -> Said.of("program.slowRollFullRate");
+      case PITCH -> Said.of("program.entryHoverRoundLoopFair");
+      case YAW -> Said.of("program.steadyKnifeEdge");
     };
   }
 }

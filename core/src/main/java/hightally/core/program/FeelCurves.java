@@ -2,6 +2,7 @@ package hightally.core.program;
 
 import hightally.core.phase.Trims;
 import hightally.core.quantity.Control;
+import hightally.core.quantity.Said;
 import hightally.core.quantity.Validation;
 import hightally.core.response.Feel;
 import hightally.core.response.FeelSet;
@@ -40,7 +41,7 @@ public final class FeelCurves {
    * @param when when it is on, in words
    * @param mm travel from rest at each stick place
    */
-  public record FeelLine(String set, String name, String when, List<Double> mm) {}
+  public record FeelLine(String set, Said name, Said when, List<Double> mm) {}
 
   /** The curves of a control. */
   public static Together of(CurvesAsked asked) {
@@ -55,22 +56,22 @@ public final class FeelCurves {
       return new Together("", sticks, List.of());
     }
     List<FeelLine> lines = new ArrayList<>();
-    lines.add(line(setup, "", "Otherwise", "where no set decides", setup.feel(), surface, asked));
+    lines.add(
+        line(
+            setup,
+            "",
+            Said.of("program.otherwise"),
+            Said.of("program.whereNoSetDecides"),
+            setup.feel(),
+            surface,
+            asked));
     for (FeelSet set : setup.feelSets()) {
       if (set.has(control)) {
-        String when = ConditionWords.of(setup, set.when()) + phases(setup, set);
-        lines.add(line(setup, set.id(), set.name(), when, set.feel(), surface, asked));
+        Said when = ProgramEntries.active(setup, set.when(), set.phases());
+        lines.add(line(setup, set.id(), Said.text(set.name()), when, set.feel(), surface, asked));
       }
     }
     return new Together(setup.surfaces().get(surface).id(), sticks, lines);
-  }
-
-  private static String phases(Setup setup, FeelSet set) {
-    List<String> names =
-        set.phases().stream()
-            .map(id -> setup.phase(id).map(phase -> phase.name()).orElse(id))
-            .toList();
-    return names.isEmpty() ? "" : " in " + String.join(", ", names);
   }
 
   private static int most(Setup setup, Control control) {
@@ -87,13 +88,7 @@ public final class FeelCurves {
   }
 
   private static FeelLine line(
-      Setup setup,
-      String set,
-      String name,
-      String when,
-      Feel feel,
-      int surface,
-      CurvesAsked asked) {
+      Setup setup, String set, Said name, Said when, Feel feel, int surface, CurvesAsked asked) {
     SignalPath path = SignalPath.of(setup.change().feel(feel).feelSets(List.of()).done());
     int base = setup.phases().size() - 1;
     Moment rest = Moment.centred(Trims.ZERO);

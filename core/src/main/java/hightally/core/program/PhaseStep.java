@@ -2,12 +2,14 @@ package hightally.core.program;
 
 import hightally.core.airframe.Surface;
 import hightally.core.phase.Phase;
+import hightally.core.quantity.Quantity;
+import hightally.core.quantity.Said;
+import hightally.core.quantity.Way;
 import hightally.core.setup.Setup;
 import hightally.core.signal.Moment;
 import hightally.core.signal.SignalPath;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 
 /**
  * What flicking from one phase to another does at rest, before it is flicked: how far the camber
@@ -19,7 +21,7 @@ import java.util.Locale;
  * @param elevatorMm mean movement of what pitches, plus is up; own trims of both phases are in
  * @param words the warning in words
  */
-public record PhaseStep(String from, String to, double camberMm, double elevatorMm, String words) {
+public record PhaseStep(String from, String to, double camberMm, double elevatorMm, Said words) {
   private static final double VISIBLE_MM = 0.3;
 
   /** Every change from one phase to another. */
@@ -65,47 +67,54 @@ public record PhaseStep(String from, String to, double camberMm, double elevator
   }
 
   /** Camber down usually lifts the nose at first; what the elevator does against it is known. */
-  private static String words(Phase entered, double camber, double elevator) {
+  private static Said words(Phase entered, double camber, double elevator) {
     if (Math.abs(camber) < VISIBLE_MM && Math.abs(elevator) < VISIBLE_MM) {
-      return entered.name() + ": nothing moves at rest; no change of pitch to be expected.";
+      return Said.of("program.nothingMovesRestNoChange", "entered", entered.name());
     }
     if (Math.abs(camber) < VISIBLE_MM) {
-      return String.format(
-          Locale.ROOT,
-          "%s: elevator %.1f mm %s: the nose goes %s.",
+      return Said.of(
+          "program.elevatorNoseGoes",
+          "entered",
           entered.name(),
-          Math.abs(elevator),
-          way(elevator),
+          "size",
+          Quantity.mm(Math.abs(elevator)),
+          "way",
           way(elevator));
     }
-    String nose = camber < 0 ? "up" : "down";
+    Way nose = way(-camber);
     boolean against = Math.abs(elevator) >= VISIBLE_MM && camber > 0 == elevator > 0;
     boolean with = Math.abs(elevator) >= VISIBLE_MM && !against;
-    String elevatorWords =
+    Said elevatorWords =
         against
-            ? String.format(
-                Locale.ROOT,
-                "the elevator goes %.1f mm %s against it",
-                Math.abs(elevator),
+            ? Said.of(
+                "program.elevatorGoesAgainst",
+                "size",
+                Quantity.mm(Math.abs(elevator)),
+                "way",
                 way(elevator))
             : with
-                ? String.format(
-                    Locale.ROOT,
-                    "and the elevator goes %.1f mm %s, the same way or against another effect",
-                    Math.abs(elevator),
+                ? Said.of(
+                    "program.elevatorGoesSameWayAgainst",
+                    "size",
+                    Quantity.mm(Math.abs(elevator)),
+                    "way",
                     way(elevator))
-                : "nothing compensates it";
-    return String.format(
-        Locale.ROOT,
-        "%s: camber %.1f mm %s would take the nose %s; %s.",
+                : Said.of("program.nothingCompensates");
+    return Said.of(
+        "program.camberTakeNose",
+        "entered",
         entered.name(),
-        Math.abs(camber),
+        "size",
+        Quantity.mm(Math.abs(camber)),
+        "way",
         way(camber),
+        "nose",
         nose,
+        "elevatorWords",
         elevatorWords);
   }
 
-  private static String way(double mm) {
-    return mm > 0 ? "up" : "down";
+  private static Way way(double mm) {
+    return mm > 0 ? Way.UP : Way.DOWN;
   }
 }

@@ -12,12 +12,15 @@ import hightally.core.power.FlightTimer;
 import hightally.core.power.ThrottleCurve;
 import hightally.core.program.EntrySheet.Entry;
 import hightally.core.quantity.Control;
+import hightally.core.quantity.Quantity;
+import hightally.core.quantity.Said;
+import hightally.core.quantity.Unit;
 import hightally.core.response.Feel;
 import hightally.core.response.FeelSet;
 import hightally.core.response.Response;
 import hightally.core.setup.Setup;
+import java.util.Arrays;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 
 /** The values of an entry sheet, in the order of the work: from channels over feel to the power. */
@@ -33,68 +36,85 @@ final class ProgramEntries {
   /** All values, in the order of the work. */
   Map<String, Entry> all() {
     channels();
-    feel("feel", "Rates and expo", setup.feel(), true, true, true);
+    feel("feel", Said.of("program.ratesExpo"), setup.feel(), true, true, true);
     for (FeelSet set : setup.feelSets()) {
-      String place = "Rates and expo: " + set.name();
-      String where = ConditionWords.of(setup, set.when()) + phases(set.phases());
-      writer.add(EntrySection.RATE, "feel-" + set.id() + "/when", place, "Active", where, "");
+      Said place = Said.of("program.ratesExpo2", "set", set.name());
+      Said where = active(set.when(), set.phases());
+      writer.add(
+          EntrySection.RATE,
+          "feel-" + set.id() + "/when",
+          place,
+          Said.of("program.active"),
+          where,
+          "");
       feel("feel-" + set.id(), place, set.feel(), set.hasRoll(), set.hasPitch(), set.hasYaw());
     }
     setup.phases().forEach(this::phase);
     setup.mixes().forEach(this::mix);
     power();
-    trims("trim", "Trims", setup.trims());
+    trims("trim", Said.of("program.trims"), setup.trims());
     for (Phase phase : setup.phases()) {
       if (phase.ownRoll() || phase.ownPitch() || phase.ownYaw()) {
-        trims("phase-" + phase.id() + "/trim", "Flight phase " + phase.name(), phase.trims());
+        trims(
+            "phase-" + phase.id() + "/trim",
+            Said.of("program.flightPhase", "phase", phase.name()),
+            phase.trims());
       }
     }
     return writer.entries();
   }
 
-  private void trims(String key, String place, Trims trims) {
+  private void trims(String key, Said place, Trims trims) {
     for (Control control : Control.values()) {
-      String value = writer.value(EntrySection.TRIM, trims.of(control), "clicks");
+      Said value = writer.value(EntrySection.TRIM, trims.of(control), Unit.CLICKS);
       String at = key + "-" + control.word();
-      writer.add(EntrySection.TRIM, at, place, control.word() + " trim", value, "");
+      writer.add(
+          EntrySection.TRIM, at, place, Said.of("program.trimOf", "control", control), value, "");
     }
   }
 
   private void channels() {
     for (Channel channel : setup.channels()) {
-      String place = "Channel " + channel.number() + ", " + channel.name();
+      Said place =
+          Said.of("program.channel", "number", channel.number(), "channel", channel.name());
       String key = "channel-" + channel.number();
       writer.add(
           EntrySection.DIRECTION,
           key + "/reversed",
           place,
-          "Direction",
-          channel.reversed() ? "reversed" : "normal",
+          Said.of("program.direction"),
+          Said.of("entry.direction", "reversed", channel.reversed()),
           "");
       writer.add(
           EntrySection.SUB_TRIM,
           key + "/sub-trim",
           place,
-          "Sub-trim",
-          writer.value(EntrySection.SUB_TRIM, channel.subTrimMicroseconds(), "µs"),
+          Said.of("program.subTrimWord"),
+          writer.value(EntrySection.SUB_TRIM, channel.subTrimMicroseconds(), Unit.MICROSECONDS),
           "");
       if (channel.slowedSeconds() != 0) {
-        String slowed = writer.value(EntrySection.SLOWED, channel.slowedSeconds(), "s");
-        writer.add(EntrySection.SLOWED, key + "/slowed", place, "Slowed, end to end", slowed, "");
+        Said slowed = writer.value(EntrySection.SLOWED, channel.slowedSeconds(), Unit.SECONDS);
+        writer.add(
+            EntrySection.SLOWED,
+            key + "/slowed",
+            place,
+            Said.of("program.slowedEndEnd"),
+            slowed,
+            "");
       }
       String twin = twin(channel);
       writer.add(
           EntrySection.ENDPOINT,
           key + "/low",
           place,
-          "Endpoint, minus side",
+          Said.of("program.endpointMinusSide"),
           writer.percent(EntrySection.ENDPOINT, channel.endpointLowPercent()),
           twin.isEmpty() ? "" : twin + "/low");
       writer.add(
           EntrySection.ENDPOINT,
           key + "/high",
           place,
-          "Endpoint, plus side",
+          Said.of("program.endpointPlusSide"),
           writer.percent(EntrySection.ENDPOINT, channel.endpointHighPercent()),
           twin.isEmpty() ? "" : twin + "/high");
     }
@@ -114,33 +134,32 @@ final class ProgramEntries {
         .orElse("");
   }
 
-  private void feel(String key, String place, Feel feel, boolean roll, boolean pitch, boolean yaw) {
+  private void feel(String key, Said place, Feel feel, boolean roll, boolean pitch, boolean yaw) {
     for (Control control : Control.values()) {
       boolean has = control == Control.ROLL ? roll : control == Control.PITCH ? pitch : yaw;
       if (has) {
         Response one = feel.of(control);
-        String name = control.word();
-        String at = key + "/" + name;
+        String at = key + "/" + control.word();
         writer.add(
             EntrySection.RATE,
             at + "/rate",
             place,
-            name + ", rate",
+            Said.of("program.rate", "control", control),
             writer.sides(EntrySection.RATE, one.ratePositivePercent(), one.rateNegativePercent()),
             "");
         writer.add(
             EntrySection.EXPO,
             at + "/expo",
             place,
-            name + ", expo",
+            Said.of("program.expo", "control", control),
             writer.sides(EntrySection.EXPO, one.expoPositivePercent(), one.expoNegativePercent()),
             "");
         writer.add(
             EntrySection.EXPO,
             at + "/shape",
             place,
-            name + ", shape",
-            one.shape().name().toLowerCase(Locale.ROOT),
+            Said.of("program.shape", "control", control),
+            Said.of("entry.shape", "shape", one.shape()),
             "");
       }
     }
@@ -150,35 +169,34 @@ final class ProgramEntries {
     if (setup.phases().size() == 1 && phase.presets().isEmpty() && phase.differential().isEmpty()) {
       return;
     }
-    String place = "Flight phase " + phase.name();
+    Said place = Said.of("program.flightPhase", "phase", phase.name());
     String key = "phase-" + phase.id();
-    String when =
-        phase.when().isEmpty() ? "when no other is on" : ConditionWords.of(setup, phase.when());
-    writer.add(EntrySection.PHASE, key + "/when", place, "Switched on by", when, "");
+    Said when =
+        phase.when().isEmpty()
+            ? Said.of("program.whenNoOther")
+            : ConditionWords.of(setup, phase.when());
+    writer.add(EntrySection.PHASE, key + "/when", place, Said.of("program.switched"), when, "");
     writer.add(
         EntrySection.PHASE,
         key + "/priority",
         place,
-        "Priority",
-        "" + (setup.phases().indexOf(phase) + 1),
+        Said.of("program.priority"),
+        Said.of("entry.number", "number", setup.phases().indexOf(phase) + 1),
         "");
     writer.add(
         EntrySection.FADE,
         key + "/fade",
         place,
-        "Fade",
-        writer.value(EntrySection.FADE, phase.fadeSeconds(), "s"),
+        Said.of("program.fade"),
+        writer.value(EntrySection.FADE, phase.fadeSeconds(), Unit.SECONDS),
         "");
-    String own =
-        (phase.ownRoll() ? "roll " : "")
-            + (phase.ownPitch() ? "pitch " : "")
-            + (phase.ownYaw() ? "yaw" : "");
+    List<Control> own = Arrays.stream(Control.values()).filter(phase::own).toList();
     writer.add(
         EntrySection.PHASE,
         key + "/trims",
         place,
-        "Trims of its own",
-        own.isBlank() ? "none" : own.strip(),
+        Said.of("program.trimsOwn"),
+        own.isEmpty() ? Said.of("entry.none") : Said.of("entry.controls", "controls", own),
         "");
     phase
         .presets()
@@ -188,7 +206,7 @@ final class ProgramEntries {
                     EntrySection.PRESET,
                     key + "/preset-" + one.surface(),
                     place,
-                    name(one.surface()) + ", preset",
+                    Said.of("program.preset", "name", name(one.surface())),
                     writer.percent(EntrySection.PRESET, one.percent()),
                     ""));
     phase
@@ -199,29 +217,28 @@ final class ProgramEntries {
                     EntrySection.DIFFERENTIAL,
                     key + "/differential-" + one.surface(),
                     place,
-                    name(one.surface()) + ", differential",
+                    Said.of("program.differential", "name", name(one.surface())),
                     writer.percent(EntrySection.DIFFERENTIAL, one.percent()),
                     ""));
   }
 
   private void mix(Mix mix) {
-    String place = "Mix: " + mix.name();
+    Said place = Said.of("program.mixPlace", "mix", mix.name());
     String key = "mix-" + mix.id();
-    String source = mix.source().name().toLowerCase(Locale.ROOT);
     writer.add(
         EntrySection.MIX,
         key + "/source",
         place,
-        "From",
-        mix.subject().isEmpty() ? source : mix.subject() + " (" + source + ")",
+        Said.of("program.from"),
+        Said.of("entry.source", "source", mix.source(), "subject", subject(mix)),
         "");
     for (MixTarget target : mix.targets()) {
-      String factor = writer.percent(EntrySection.MIX, 100 * target.factor());
+      Said factor = writer.percent(EntrySection.MIX, 100 * target.factor());
       writer.add(
           EntrySection.MIX,
           key + "/to-" + target.target(),
           place,
-          "To " + name(target.target()).toLowerCase(Locale.ROOT),
+          Said.of("program.to", "target", name(target.target())),
           factor,
           "");
     }
@@ -230,26 +247,31 @@ final class ProgramEntries {
           EntrySection.MIX,
           key + "/weight",
           place,
-          "Weight",
+          Said.of("program.weight"),
           writer.sides(EntrySection.MIX, mix.weightPlusPercent(), mix.weightMinusPercent()),
           "");
       writer.add(
           EntrySection.MIX,
           key + "/start",
           place,
-          "Starts at",
+          Said.of("program.starts"),
           writer.percent(EntrySection.MIX, mix.startPercent()),
           "");
     } else {
       writer.add(
-          EntrySection.MIX, key + "/curve", place, "Curve", EntryWriter.points(mix.curve()), "");
+          EntrySection.MIX,
+          key + "/curve",
+          place,
+          Said.of("program.curve"),
+          EntryWriter.points(mix.curve()),
+          "");
     }
     writer.add(
         EntrySection.MIX,
         key + "/when",
         place,
-        "Active",
-        ConditionWords.of(setup, mix.when()) + phases(mix.phases()),
+        Said.of("program.active"),
+        active(mix.when(), mix.phases()),
         "");
   }
 
@@ -257,10 +279,10 @@ final class ProgramEntries {
     if (setup.airframe().motors().isEmpty()) {
       return;
     }
-    String place = "Power";
+    Said place = Said.of("program.power");
     for (int i = 0; i < setup.power().curves().size(); i++) {
       ThrottleCurve curve = setup.power().curves().get(i);
-      String what = "Throttle curve" + (curve.phases().isEmpty() ? "" : phases(curve.phases()));
+      Said what = Said.of("program.throttleCurve", "phases", phases(setup, curve.phases()));
       writer.add(
           EntrySection.POWER,
           "power/curve-" + i,
@@ -273,7 +295,7 @@ final class ProgramEntries {
         EntrySection.POWER,
         "power/cut",
         place,
-        "Throttle cut holds",
+        Said.of("program.throttleCutHolds"),
         writer.percent(EntrySection.POWER, setup.power().cutPercent()),
         "");
     if (!setup.power().cutWhen().isEmpty()) {
@@ -281,7 +303,7 @@ final class ProgramEntries {
           EntrySection.POWER,
           "power/cut-when",
           place,
-          "Throttle cut",
+          Said.of("program.throttleCut"),
           ConditionWords.of(setup, setup.power().cutWhen()),
           "");
     }
@@ -290,41 +312,67 @@ final class ProgramEntries {
           EntrySection.POWER,
           "power/arm-when",
           place,
-          "Armed",
+          Said.of("program.armed"),
           ConditionWords.of(setup, setup.power().armWhen()),
           "");
     }
     for (FailsafeSetting one : setup.power().failsafe()) {
-      String value = one.holds() ? "hold" : writer.percent(EntrySection.FAILSAFE, one.percent());
+      Said value =
+          one.holds()
+              ? Said.of("entry.hold")
+              : writer.percent(EntrySection.FAILSAFE, one.percent());
       writer.add(
           EntrySection.FAILSAFE,
           "failsafe-" + one.channel(),
-          "Failsafe",
-          "Channel " + one.channel(),
+          Said.of("program.failsafe"),
+          Said.of("program.channelNumber", "number", one.channel()),
           value,
           "");
     }
     for (FlightTimer timer : setup.power().timers()) {
-      String value =
-          (timer.countsDown()
-              ? "down from " + EntryWriter.number(timer.startSeconds()) + " s"
-              : "up");
+      Said value =
+          Said.of(
+              "entry.timer",
+              "down",
+              timer.countsDown(),
+              "from",
+              Quantity.seconds(timer.startSeconds(), 0),
+              "when",
+              ConditionWords.of(setup, timer.when()));
       writer.add(
           EntrySection.TIMER,
           "timer-" + timer.id(),
-          "Timers",
-          timer.name(),
-          value + ", " + ConditionWords.of(setup, timer.when()),
+          Said.of("program.timers"),
+          Said.text(timer.name()),
+          value,
           "");
     }
   }
 
-  private String phases(List<String> ids) {
-    return ids.isEmpty()
-        ? ""
-        : " in "
-            + String.join(
-                ", ", ids.stream().map(id -> setup.phase(id).map(Phase::name).orElse(id)).toList());
+  private Said active(String when, List<String> phases) {
+    return active(setup, when, phases);
+  }
+
+  /** When something limited to a condition and to phases is on. */
+  static Said active(Setup setup, String when, List<String> phases) {
+    return Said.of(
+        "entry.active", "when", ConditionWords.of(setup, when), "phases", phases(setup, phases));
+  }
+
+  private static Said phases(Setup setup, List<String> ids) {
+    List<String> names =
+        ids.stream().map(id -> setup.phase(id).map(Phase::name).orElse(id)).toList();
+    return names.isEmpty() ? Said.NOTHING : Said.of("entry.inPhases", "phases", names);
+  }
+
+  /** What a mix takes its value from, where it needs naming. */
+  private Said subject(Mix mix) {
+    return switch (mix.source()) {
+      case STICK, RESPONSE -> Said.of("control", "control", Control.named(mix.subject()));
+      case INPUT -> ConditionWords.subject(setup, mix.subject());
+      case SURFACE -> Said.text(name(mix.subject()));
+      case THROTTLE, POWER, CONSTANT -> Said.NOTHING;
+    };
   }
 
   private String name(String id) {

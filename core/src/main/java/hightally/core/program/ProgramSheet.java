@@ -12,6 +12,7 @@ import hightally.core.mix.MixTarget;
 import hightally.core.phase.Phase;
 import hightally.core.phase.Trims;
 import hightally.core.quantity.Control;
+import hightally.core.quantity.Said;
 import hightally.core.response.FeelSet;
 import hightally.core.setup.Setup;
 import hightally.core.signal.Moment;
@@ -48,7 +49,7 @@ public record ProgramSheet(
    * @param when its condition as a sentence
    * @param cells one a surface, in the setup's order
    */
-  public record PhaseColumn(String phase, String when, List<PhaseCell> cells) {}
+  public record PhaseColumn(String phase, Said when, List<PhaseCell> cells) {}
 
   /**
    * One surface in one phase, mm.
@@ -66,8 +67,25 @@ public record ProgramSheet(
       double pitchPlusMm,
       double pitchMinusMm) {}
 
-  /** One position of a switch, or a lever; and what hangs on it. */
-  public record SwitchRow(String input, String name, String position, List<String> hangs) {}
+  /**
+   * One position of a switch, or a lever; and what hangs on it.
+   *
+   * @param position counted from 1; 0 for a lever
+   */
+  public record SwitchRow(String input, String name, int position, List<Said> hangs) {}
+
+  /**
+   * A position of a switch, or all of a lever or switch.
+   *
+   * @param position counted from 1
+   */
+  private record Place(String input, int position) {
+    static final int ANYWHERE = 0;
+
+    static Place lever(String input) {
+      return new Place(input, ANYWHERE);
+    }
+  }
 
   /**
    * What a mix does to one of its targets, with nothing else moving.
@@ -78,7 +96,7 @@ public record ProgramSheet(
   public record MixReach(String target, double plusMm, double minusMm) {}
 
   /** A condition in words. */
-  public record ConditionLine(String condition, String sentence) {}
+  public record ConditionLine(String condition, Said sentence) {}
 
   /** The sheet of a setup. */
   public static ProgramSheet of(SignalPath path) {
@@ -158,30 +176,36 @@ public record ProgramSheet(
               pitchMinus[i] - here[i]));
     }
     Phase one = setup.phases().get(phase);
-    String when =
-        one.when().isEmpty() ? "when no other is on" : ConditionWords.of(setup, one.when());
+    Said when =
+        one.when().isEmpty()
+            ? Said.of("program.whenNoOther")
+            : ConditionWords.of(setup, one.when());
     return new PhaseColumn(one.id(), when, cells);
   }
 
   private static List<SwitchRow> switches(Setup setup) {
-    Map<String, List<String>> hangs = new HashMap<>();
+    Map<Place, List<Said>> hangs = new HashMap<>();
     for (Phase phase : setup.phases()) {
-      note(setup, phase.when(), "phase " + phase.name(), hangs);
+      note(setup, phase.when(), Said.of("hangs.phase", "phase", phase.name()), hangs);
     }
     for (FeelSet set : setup.feelSets()) {
-      note(setup, set.when(), "rates: " + set.name(), hangs);
+      note(setup, set.when(), Said.of("hangs.rates", "set", set.name()), hangs);
     }
     for (Mix mix : setup.mixes()) {
-      note(setup, mix.when(), "mix: " + mix.name(), hangs);
+      note(setup, mix.when(), Said.of("hangs.mix", "mix", mix.name()), hangs);
       if (mix.source() == MixSource.INPUT) {
-        put(hangs, mix.subject() + " lever", "mix: " + mix.name());
+        put(hangs, Place.lever(mix.subject()), Said.of("hangs.mix", "mix", mix.name()));
       }
     }
-    note(setup, setup.power().cutWhen(), "throttle cut", hangs);
-    note(setup, setup.power().armWhen(), "arming", hangs);
-    setup.power().timers().forEach(one -> note(setup, one.when(), "timer " + one.name(), hangs));
+    note(setup, setup.power().cutWhen(), Said.of("hangs.cut"), hangs);
+    note(setup, setup.power().armWhen(), Said.of("hangs.arming"), hangs);
+    setup
+        .power()
+        .timers()
+        .forEach(
+            one -> note(setup, one.when(), Said.of("hangs.timer", "timer", one.name()), hangs));
     if (!setup.power().throttleInput().isEmpty()) {
-      put(hangs, setup.power().throttleInput() + " lever", "throttle");
+      put(hangs, Place.lever(setup.power().throttleInput()), Said.of("hangs.throttle"));
     }
     setup
         .surfaces()
@@ -190,42 +214,43 @@ public record ProgramSheet(
                 surface
                     .shares()
                     .levers()
-                    .forEach(lever -> put(hangs, lever.input() + " lever", surface.name())));
+                    .forEach(
+                        lever ->
+                            put(hangs, Place.lever(lever.input()), Said.text(surface.name()))));
     List<SwitchRow> rows = new ArrayList<>();
     for (TransmitterInput input : setup.transmitter().inputs()) {
       if (input.kind() == InputKind.SWITCH) {
         for (int position = 1; position <= input.positions(); position++) {
-          List<String> here =
-              new ArrayList<>(hangs.getOrDefault(input.id() + " " + position, List.of()));
-          here.addAll(hangs.getOrDefault(input.id() + " lever", List.of()));
-          rows.add(new SwitchRow(input.id(), input.name(), "" + position, here));
+          List<Said> here =
+              new ArrayList<>(hangs.getOrDefault(new Place(input.id(), position), List.of()));
+          here.addAll(hangs.getOrDefault(Place.lever(input.id()), List.of()));
+          rows.add(new SwitchRow(input.id(), input.name(), position, here));
         }
       } else {
-        List<String> here = hangs.getOrDefault(input.id() + " lever", List.of());
-        rows.add(new SwitchRow(input.id(), input.name(), "", here));
+        List<Said> here = hangs.getOrDefault(Place.lever(input.id()), List.of());
+        rows.add(new SwitchRow(input.id(), input.name(), Place.ANYWHERE, here));
       }
     }
     return rows;
   }
 
   /** Follows a condition down to the switches it asks. */
-  private static void note(
-      Setup setup, String condition, String what, Map<String, List<String>> hangs) {
+  private static void note(Setup setup, String condition, Said what, Map<Place, List<Said>> hangs) {
     if (condition.isEmpty()) {
       return;
     }
     Condition one =
         setup.conditions().stream().filter(c -> c.id().equals(condition)).findFirst().orElseThrow();
     if (one.kind() == ConditionKind.SWITCH_AT) {
-      put(hangs, one.subject() + " " + Math.round(one.limit()), what);
+      put(hangs, new Place(one.subject(), (int) Math.round(one.limit())), what);
     } else if (one.kind() == ConditionKind.ABOVE || one.kind() == ConditionKind.BELOW) {
-      put(hangs, one.subject() + " lever", what);
+      put(hangs, Place.lever(one.subject()), what);
     }
     one.members().forEach(member -> note(setup, member, what, hangs));
   }
 
-  private static void put(Map<String, List<String>> hangs, String key, String what) {
-    List<String> list = hangs.computeIfAbsent(key, one -> new ArrayList<>());
+  private static void put(Map<Place, List<Said>> hangs, Place key, Said what) {
+    List<Said> list = hangs.computeIfAbsent(key, one -> new ArrayList<>());
     if (!list.contains(what)) {
       list.add(what);
     }

@@ -12,6 +12,8 @@ import hightally.core.phase.Phase;
 import hightally.core.phase.Trims;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.InvalidInputException;
+import hightally.core.quantity.Quantity;
+import hightally.core.quantity.Said;
 import hightally.core.quantity.Validation;
 import hightally.core.response.Response;
 import hightally.core.response.ResponseCurve;
@@ -20,7 +22,6 @@ import hightally.core.signal.Moment;
 import hightally.core.signal.SignalPath;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.function.DoubleUnaryOperator;
 
 /** What rates, expo, sub-trims and the like do, drawn from a model's own values. */
@@ -49,14 +50,15 @@ public final class TermCurves {
    * @param caption its value in words
    */
   public record TermCurve(
-      String term, List<Double> places, List<Double> plain, List<Double> now, String caption) {}
+      String term, List<Double> places, List<Double> plain, List<Double> now, Said caption) {}
 
   /** All drawings. */
   public static List<TermCurve> of(TermsAsked asked) {
     Setup setup = Validation.check(asked.setup());
     int last = setup.channels().size() - 1;
     if (asked.channel() < 0 || asked.channel() > last) {
-      throw InvalidInputException.of("channel", asked.channel(), "0 to " + last);
+      throw InvalidInputException.of(
+          "channel", asked.channel(), Said.of("demand.to", "last", last));
     }
     Response roll = setup.feel().roll();
     Response rate =
@@ -71,9 +73,14 @@ public final class TermCurves {
             s -> s,
             ResponseCurve.of(rate)::value,
             roll.ratePositivePercent(),
-            "at the end"));
+            Said.of("program.end")));
     all.add(
-        curve("expo", s -> s, ResponseCurve.of(expo)::value, roll.expoPositivePercent(), "expo"));
+        curve(
+            "expo",
+            s -> s,
+            ResponseCurve.of(expo)::value,
+            roll.expoPositivePercent(),
+            Said.of("program.expoWord")));
     outputs(setup, setup.channels().get(asked.channel()), all);
     all.add(startPoint(setup));
     all.add(differential(setup));
@@ -81,13 +88,13 @@ public final class TermCurves {
   }
 
   private static TermCurve curve(
-      String term, DoubleUnaryOperator plain, DoubleUnaryOperator now, double value, String words) {
-    String caption = String.format(Locale.ROOT, "%.0f %% %s", value, words);
+      String term, DoubleUnaryOperator plain, DoubleUnaryOperator now, double value, Said words) {
+    Said caption = Said.of("program.text2", "value", Quantity.percent(value), "words", words);
     return curve(term, plain, now, caption);
   }
 
   private static TermCurve curve(
-      String term, DoubleUnaryOperator plain, DoubleUnaryOperator now, String caption) {
+      String term, DoubleUnaryOperator plain, DoubleUnaryOperator now, Said caption) {
     List<Double> places = new ArrayList<>();
     List<Double> without = new ArrayList<>();
     List<Double> with = new ArrayList<>();
@@ -111,17 +118,18 @@ public final class TermCurves {
             "sub-trim",
             full(transmitter, plain),
             full(transmitter, shifted),
-            String.format(Locale.ROOT, "%.0f µs here", subTrim)));
+            Said.of("program.here", "subTrim", Quantity.microseconds(subTrim))));
     all.add(
         curve(
             "endpoint",
             full(transmitter, plain),
             full(transmitter, ended),
-            String.format(
-                Locale.ROOT,
-                "%.0f and %.0f %%",
-                channel.endpointLowPercent(),
-                channel.endpointHighPercent())));
+            Said.of(
+                "program.and",
+                "endpointLowPercent",
+                Quantity.percent(channel.endpointLowPercent()),
+                "endpointHighPercent",
+                Quantity.percent(channel.endpointHighPercent()))));
   }
 
   private static Channel with(Channel one, double subTrim, double low, double high) {
@@ -145,16 +153,16 @@ public final class TermCurves {
     MixFunction plain = MixFunction.of(mix(0, mix.weightPlusPercent()));
     MixFunction now = MixFunction.of(mix);
     return curve(
-        "start point",
+        "start-point",
         x -> plain.value(FULL * x) / FULL,
         x -> now.value(FULL * x) / FULL,
-        String.format(Locale.ROOT, "nothing within %.0f %%", mix.startPercent()));
+        Said.of("program.nothingWithin", "startPercent", Quantity.percent(mix.startPercent())));
   }
 
   private static Mix mix(double start, double weight) {
     return new Mix(
         "one",
-        "One",
+        "one",
         "",
         MixSource.CONSTANT,
         "",
@@ -182,7 +190,7 @@ public final class TermCurves {
             .orElse(null);
     Surface surface = some == null ? null : setup.surface(some.surface()).orElse(null);
     if (surface == null) {
-      return curve("differential", s -> s, s -> s, "no surface rolls");
+      return curve("differential", s -> s, s -> s, Said.of("program.noSurfaceRolls"));
     }
     double sign = Math.signum(surface.shares().roll());
     DoubleUnaryOperator plain = rolling(setup, surface, List.of());
@@ -192,7 +200,7 @@ public final class TermCurves {
         s -> plain.applyAsDouble(sign * s),
         s -> now.applyAsDouble(sign * s),
         FULL - some.percent(),
-        "left on one side");
+        Said.of("program.leftOneSide"));
   }
 
   /** A surface's command over the roll stick, full where it goes furthest without differential. */

@@ -26,36 +26,26 @@ package hightally.core.quantity;
  * @param confirmClicks how close to the prediction a flight's trims confirm it
  */
 public record HouseValues(
-    @Within(min = 1, max = 100, unit = "%", label = "A trim is large from") double largeTrimPercent,
-    @Within(min = 1, max = 300, unit = "µs", label = "A sub-trim is large from")
-        double largeSubTrimMicroseconds,
-    @Within(min = 0, max = 100, unit = "µs", label = "A pulse is clipped from")
-        double clippedMicroseconds,
-    @Within(min = 10, max = 100, unit = "%", label = "An endpoint is small below")
-        double smallEndpointPercent,
-    @Within(min = 1, max = 45, unit = "°", label = "A lean is large from") double leanDegrees,
-    @Within(min = 0, max = 45, unit = "°", label = "Margin to dead centre")
-        double deadCentreMarginDegrees,
-    @Within(min = 0.2, max = 20, unit = "mm", label = "Travel is uneven from") double unevenMm,
-    @Within(min = 0.2, max = 20, unit = "mm", label = "A pair is unequal from") double pairMm,
-    @Within(min = 0.1, max = 5, unit = "mm", label = "A ruler is good to") double rulerMm,
-    @Within(min = 0, max = 20, unit = "mm", label = "Surfaces keep apart by")
-        double contactMarginMm,
-    @Within(min = 0, max = 500, unit = "mm", label = "Spare length of a lead") double leadSpareMm,
-    @Within(min = 10, max = 1000, unit = "mm", label = "Extensions come in steps of")
-        double extensionStepMm,
-    @Within(min = 1, max = 100, unit = "%", label = "Power jumps from") double powerJumpPercent,
-    @Within(min = 0, max = 10, unit = "s", label = "A fade is soft from") double softFadeSeconds,
-    @Within(min = 1, max = 10, label = "A trim settles in", hint = "agreeing flights")
-        int settledFlights,
-    @Within(min = 0, max = 20, unit = "clicks", label = "Flights agree within") int settledClicks,
-    @Within(min = 0, max = 50, unit = "mm", label = "A balance point is the same within")
-        double sameCgMm,
-    @Within(min = 0.5, max = 50, unit = "mm", label = "A trim is suspicious from")
-        double suspiciousMm,
-    @Within(min = 0, max = 20, unit = "clicks", label = "Clicks that may stay") int leaveClicks,
-    @Within(min = 0, max = 20, unit = "clicks", label = "A flight confirms within")
-        int confirmClicks) {
+    @Within(min = 1, max = 100, unit = Unit.PERCENT) double largeTrimPercent,
+    @Within(min = 1, max = 300, unit = Unit.MICROSECONDS) double largeSubTrimMicroseconds,
+    @Within(min = 0, max = 100, unit = Unit.MICROSECONDS) double clippedMicroseconds,
+    @Within(min = 10, max = 100, unit = Unit.PERCENT) double smallEndpointPercent,
+    @Within(min = 1, max = 45, unit = Unit.DEGREES) double leanDegrees,
+    @Within(min = 0, max = 45, unit = Unit.DEGREES) double deadCentreMarginDegrees,
+    @Within(min = 0.2, max = 20, unit = Unit.MILLIMETRES) double unevenMm,
+    @Within(min = 0.2, max = 20, unit = Unit.MILLIMETRES) double pairMm,
+    @Within(min = 0.1, max = 5, unit = Unit.MILLIMETRES) double rulerMm,
+    @Within(min = 0, max = 20, unit = Unit.MILLIMETRES) double contactMarginMm,
+    @Within(min = 0, max = 500, unit = Unit.MILLIMETRES) double leadSpareMm,
+    @Within(min = 10, max = 1000, unit = Unit.MILLIMETRES) double extensionStepMm,
+    @Within(min = 1, max = 100, unit = Unit.PERCENT) double powerJumpPercent,
+    @Within(min = 0, max = 10, unit = Unit.SECONDS) double softFadeSeconds,
+    @Within(min = 1, max = 10) int settledFlights,
+    @Within(min = 0, max = 20, unit = Unit.CLICKS) int settledClicks,
+    @Within(min = 0, max = 50, unit = Unit.MILLIMETRES) double sameCgMm,
+    @Within(min = 0.5, max = 50, unit = Unit.MILLIMETRES) double suspiciousMm,
+    @Within(min = 0, max = 20, unit = Unit.CLICKS) int leaveClicks,
+    @Within(min = 0, max = 20, unit = Unit.CLICKS) int confirmClicks) {
 
   /**
    * What the program starts with. Trim 12 %: about a third of a common trim range; a straight,

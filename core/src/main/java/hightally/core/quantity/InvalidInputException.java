@@ -1,7 +1,6 @@
 package hightally.core.quantity;
 
 import java.util.List;
-import java.util.stream.Collectors;
 
 /** A contract broken by the caller: names every field, its value and its legal range. */
 public final class InvalidInputException extends RuntimeException {
@@ -9,14 +8,18 @@ public final class InvalidInputException extends RuntimeException {
 
   /** Fails with these; at least one. */
   public InvalidInputException(List<Violation> violations) {
-    super(violations.stream().map(Violation::sentence).collect(Collectors.joining(" ")));
+    super(violations.toString());
     this.violations = List.copyOf(violations);
   }
 
   /** Fails with a single violation. */
-  public static InvalidInputException of(String field, Object value, String requirement) {
-    return new InvalidInputException(
-        List.of(new Violation(field, String.valueOf(value), requirement)));
+  public static InvalidInputException of(String field, Object value, Said requirement) {
+    return new InvalidInputException(List.of(Violation.of(field, value, requirement)));
+  }
+
+  /** All of it in sentences. */
+  public Said said() {
+    return Said.all(violations.stream().map(Violation::sentence).toArray(Said[]::new));
   }
 
   /** All that was wrong, in the order of the document. */

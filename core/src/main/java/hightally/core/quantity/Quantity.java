@@ -4,7 +4,7 @@ package hightally.core.quantity;
  * A number with its unit, to be told.
  *
  * @param value in the unit
- * @param decimals digits behind the point that mean something
+ * @param decimals digits behind the point that mean something; -1 for as many as there are
  */
 public record Quantity(double value, Unit unit, int decimals) {
   /** To a tenth of a millimetre, as a ruler is read. */

@@ -43,7 +43,7 @@ public record Said(String code, Map<String, Object> with) {
   /** One after the other, as sentences of a paragraph; what is nothing is left out. */
   public static Said all(Said... parts) {
     List<Said> told = new ArrayList<>(List.of(parts));
-    told.removeIf(Said::isNothing);
+    told.removeIf(Said::isEmpty);
     return told.size() == 1 ? told.get(0) : told.isEmpty() ? NOTHING : of("all", "parts", told);
   }
 
@@ -53,7 +53,7 @@ public record Said(String code, Map<String, Object> with) {
   }
 
   /** Whether there is nothing to tell. */
-  public boolean isNothing() {
+  public boolean isEmpty() {
     return code.isEmpty();
   }
 }

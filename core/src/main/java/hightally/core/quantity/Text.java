@@ -17,9 +17,6 @@ public @interface Text {
   /** Most characters. */
   int max() default 80;
 
-  /** The field's name in the pilot's words. */
-  String label();
-
   /** A pattern the whole text must match; empty for none. */
   String pattern() default "";
 }

@@ -23,6 +23,9 @@ public final class Validation {
         }
       };
 
+  /** Of a text that is wrong so much is told. */
+  private static final int SHOWN = 40;
+
   private final List<Violation> found = new ArrayList<>();
 
   private Validation() {}
@@ -79,7 +82,7 @@ public final class Validation {
 
   private void component(Part part, Object value, String path) {
     if (value == null) {
-      found.add(new Violation(path, "missing", "given"));
+      found.add(Violation.of(path, Said.of("given.missing"), Said.of("demand.given")));
     } else if (value instanceof Number number) {
       number(part.within(), number, path);
     } else if (value instanceof String text) {
@@ -101,10 +104,10 @@ public final class Validation {
     double value = number.doubleValue();
     if (within == null) {
       if (!Double.isFinite(value)) {
-        found.add(new Violation(path, number.toString(), "a finite number"));
+        found.add(Violation.of(path, number, Said.of("demand.finiteNumber")));
       }
     } else if (!(value >= within.min() && value <= within.max())) {
-      found.add(new Violation(path, number.toString(), range(within)));
+      found.add(Violation.of(path, number, range(within)));
     }
   }
 
@@ -114,26 +117,30 @@ public final class Validation {
     }
     int length = text.strip().length();
     if (length < rule.min() || text.length() > rule.max()) {
-      String requirement = "a text of " + rule.min() + " to " + rule.max() + " characters";
-      found.add(new Violation(path, '"' + shortened(text) + '"', requirement));
+      Said requirement = Said.of("demand.textOfLength", "min", rule.min(), "max", rule.max());
+      found.add(Violation.of(path, quoted(text), requirement));
     } else if (!rule.pattern().isEmpty() && !Pattern.matches(rule.pattern(), text)) {
-      found.add(new Violation(path, '"' + shortened(text) + '"', "a text like " + rule.pattern()));
+      found.add(
+          Violation.of(path, quoted(text), Said.of("demand.textLike", "pattern", rule.pattern())));
     }
   }
 
-  /** The range in words: {@code 1 to 150 mm}. */
-  public static String range(Within within) {
-    String unit = within.unit().isEmpty() ? "" : " " + within.unit();
-    return plain(within.min()) + " to " + plain(within.max()) + unit;
+  /** The range and its unit: {@code 1 to 150 mm}. */
+  public static Said range(Within within) {
+    return Said.of(
+        "demand.range",
+        "min",
+        exact(within.min(), within.unit()),
+        "max",
+        exact(within.max(), within.unit()));
   }
 
-  private static String plain(double value) {
-    return value == Math.rint(value) && Math.abs(value) < 1e9
-        ? Long.toString((long) value)
-        : Double.toString(value);
+  private static Quantity exact(double value, Unit unit) {
+    return new Quantity(value, unit, -1);
   }
 
-  private static String shortened(String text) {
-    return text.length() <= 40 ? text : text.substring(0, 40) + "…";
+  private static Said quoted(String text) {
+    String shown = text.length() <= SHOWN ? text : text.substring(0, SHOWN) + "…";
+    return Said.of("given.text", "text", shown);
   }
 }

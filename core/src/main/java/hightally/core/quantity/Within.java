@@ -7,8 +7,9 @@ import java.lang.annotation.RetentionPolicy;
 import java.lang.annotation.Target;
 
 /**
- * The legal range of a number, its unit and its name in words, stated once: the same statement
- * checks every input, writes the published schema and labels the field in the page.
+ * The legal range of a number and its unit, stated once: the same statement checks every input and
+ * writes the published schema. Its name and what plus means stand in the message file, under {@code
+ * field.RECORD.COMPONENT}.
  */
 @Documented
 @Retention(RetentionPolicy.RUNTIME)
@@ -20,12 +21,6 @@ public @interface Within {
   /** Largest legal value, included. */
   double max();
 
-  /** Unit as printed, for instance {@code mm}; empty for a plain number. */
-  String unit() default "";
-
-  /** The field's name in the pilot's words. */
-  String label();
-
-  /** Which way plus points, or what the value is for. */
-  String hint() default "";
+  /** What it counts. */
+  Unit unit() default Unit.NONE;
 }

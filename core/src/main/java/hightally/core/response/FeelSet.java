@@ -18,9 +18,9 @@ import java.util.List;
  * @param feel the responses
  */
 public record FeelSet(
-    @Text(label = "Set id", max = 40, pattern = "[a-z0-9]+(-[a-z0-9]+)*") String id,
-    @Text(label = "Set") String name,
-    @Text(label = "Condition", min = 0, max = 40) String when,
+    @Text(max = 40, pattern = "[a-z0-9]+(-[a-z0-9]+)*") String id,
+    @Text String name,
+    @Text(min = 0, max = 40) String when,
     List<String> phases,
     boolean hasRoll,
     boolean hasPitch,

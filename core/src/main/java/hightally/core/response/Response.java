@@ -1,17 +1,18 @@
 package hightally.core.response;
 
+import hightally.core.quantity.Said;
 import hightally.core.quantity.SelfChecked;
+import hightally.core.quantity.Unit;
 import hightally.core.quantity.Violation;
 import hightally.core.quantity.Within;
 import java.util.function.Consumer;
 
 /** Rate (end travel) and expo (softness at the centre) of one control, per side. */
 public record Response(
-    @Within(min = 0, max = 150, unit = "%", label = "Rate, plus side") double ratePositivePercent,
-    @Within(min = 0, max = 150, unit = "%", label = "Rate, minus side") double rateNegativePercent,
-    @Within(min = -50, max = 100, unit = "%", label = "Expo, plus side") double expoPositivePercent,
-    @Within(min = -50, max = 100, unit = "%", label = "Expo, minus side")
-        double expoNegativePercent,
+    @Within(min = 0, max = 150, unit = Unit.PERCENT) double ratePositivePercent,
+    @Within(min = 0, max = 150, unit = Unit.PERCENT) double rateNegativePercent,
+    @Within(min = -50, max = 100, unit = Unit.PERCENT) double expoPositivePercent,
+    @Within(min = -50, max = 100, unit = Unit.PERCENT) double expoNegativePercent,
     Shape shape)
     implements SelfChecked {
   /** The exponential shape has no curve at 100 % expo: its centre can only become almost flat. */
@@ -32,7 +33,7 @@ public record Response(
 
   private static void side(String field, double expo, Consumer<Violation> found) {
     if (expo > EXPONENTIAL_EXPO_LIMIT_PERCENT) {
-      found.accept(new Violation(field, "" + expo, "-50 to 99 % with the exponential shape"));
+      found.accept(Violation.of(field, expo, Said.of("demand.exponentialShape")));
     }
   }
 }

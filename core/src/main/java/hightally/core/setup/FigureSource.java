@@ -11,9 +11,7 @@ import hightally.core.quantity.Text;
  * @param note which manual, which model, when
  */
 public record FigureSource(
-    @Text(label = "Figure", max = 80) String figure,
-    SourceKind kind,
-    @Text(label = "Note", min = 0, max = 200) String note) {
+    @Text(max = 80) String figure, SourceKind kind, @Text(min = 0, max = 200) String note) {
 
   /** Where a figure can come from; a measured one outranks the others. */
   public enum SourceKind {

@@ -9,6 +9,7 @@ import hightally.core.phase.Phase;
 import hightally.core.power.FlightTimer;
 import hightally.core.power.Power;
 import hightally.core.quantity.Control;
+import hightally.core.quantity.Said;
 import hightally.core.quantity.Violation;
 import hightally.core.response.FeelSet;
 import java.util.ArrayList;
@@ -52,7 +53,10 @@ final class ProgramReferences {
     unique("phases", setup.phases(), Phase::id);
     unique("mixes", setup.mixes(), Mix::id);
     if (setup.mixes().size() > MOST_MIXES) {
-      report("mixes", setup.mixes().size() + " mixes", "at most " + MOST_MIXES);
+      report(
+          "mixes",
+          Said.of("given.mixes", "count", setup.mixes().size()),
+          Said.of("demand.most", "most", MOST_MIXES));
     }
     unique("feelSets", setup.feelSets(), FeelSet::id);
     unique("power.timers", setup.power().timers(), FlightTimer::id);
@@ -71,21 +75,22 @@ final class ProgramReferences {
     Set<String> seen = new HashSet<>();
     for (int i = 0; i < items.size(); i++) {
       if (!seen.add(id.apply(items.get(i)))) {
-        report(list + "[" + i + "].id", id.apply(items.get(i)), "different from the others");
+        report(
+            list + "[" + i + "].id", id.apply(items.get(i)), Said.of("demand.differentFromOthers"));
       }
     }
   }
 
   private void when(String field, String condition) {
     if (!condition.isEmpty() && !conditionIds.contains(condition)) {
-      report(field, condition, "a condition's id, or empty");
+      report(field, condition, Said.of("demand.conditionsIdEmpty"));
     }
   }
 
   private void phaseList(String field, List<String> phases) {
     for (int i = 0; i < phases.size(); i++) {
       if (!phaseIds.contains(phases.get(i))) {
-        report(field + "[" + i + "]", phases.get(i), "a phase's id");
+        report(field + "[" + i + "]", phases.get(i), Said.of("demand.phasesId"));
       }
     }
   }
@@ -99,12 +104,15 @@ final class ProgramReferences {
       }
       for (int j = 0; j < condition.members().size(); j++) {
         if (!conditionIds.contains(condition.members().get(j))) {
-          report(at + ".members[" + j + "]", condition.members().get(j), "a condition's id");
+          report(
+              at + ".members[" + j + "]",
+              condition.members().get(j),
+              Said.of("demand.conditionsId"));
         }
       }
       List<String> loop = loop(condition.id(), this::membersOf);
       if (!loop.isEmpty()) {
-        report(at + ".members", String.join(" → ", loop), "conditions that do not go round");
+        report(at + ".members", String.join(" → ", loop), Said.of("demand.conditionsDoNotGoRound"));
       }
     }
   }
@@ -128,13 +136,13 @@ final class ProgramReferences {
     return Arrays.stream(Control.values()).anyMatch(control -> control.word().equals(subject));
   }
 
-  private static String subjectWanted(ConditionKind kind) {
+  private static Said subjectWanted(ConditionKind kind) {
     return switch (kind) {
-      case SWITCH_AT -> "the id of a switch";
-      case PHASE -> "a phase's id";
-      case TELEMETRY_ABOVE, TELEMETRY_BELOW -> "link or voltage";
-      case TIMER_ABOVE -> "a timer's id";
-      default -> "roll, pitch, yaw, throttle, or the id of a lever";
+      case SWITCH_AT -> Said.of("setup.idSwitch");
+      case PHASE -> Said.of("setup.phasesId");
+      case TELEMETRY_ABOVE, TELEMETRY_BELOW -> Said.of("setup.linkVoltage");
+      case TIMER_ABOVE -> Said.of("setup.timersId");
+      default -> Said.of("setup.rollPitchYawThrottleId");
     };
   }
 
@@ -148,7 +156,7 @@ final class ProgramReferences {
 
   private void phases() {
     if (setup.phases().isEmpty()) {
-      report("phases", "none", "at least one");
+      report("phases", Said.of("given.none"), Said.of("demand.leastOne"));
       return;
     }
     int last = setup.phases().size() - 1;
@@ -157,14 +165,14 @@ final class ProgramReferences {
       String at = "phases[" + i + "]";
       when(at + ".when", phase.when());
       if (phase.when().isEmpty() && i < last) {
-        report(at + ".when", "empty", "a condition: only the last phase is on without one");
+        report(
+            at + ".when", Said.of("given.empty"), Said.of("demand.conditionOnlyLastPhaseWithout"));
       }
       if (!phase.when().isEmpty() && i == last) {
-        report(
-            at + ".when", phase.when(), "empty for the last phase, which is on when no other is");
+        report(at + ".when", phase.when(), Said.of("demand.emptyLastPhaseWhenNo"));
       }
       if (onPhase(phase.when(), new HashSet<>())) {
-        report(at + ".when", phase.when(), "a condition that does not itself ask for a phase");
+        report(at + ".when", phase.when(), Said.of("demand.conditionDoesNotItselfAsk"));
       }
       surfaces(at + ".presets", phase.presets(), one -> one.surface());
       surfaces(at + ".differential", phase.differential(), one -> one.surface());
@@ -186,7 +194,7 @@ final class ProgramReferences {
     for (int i = 0; i < items.size(); i++) {
       String id = surface.apply(items.get(i));
       if (setup.surface(id).isEmpty()) {
-        report(list + "[" + i + "].surface", id, "a surface's id");
+        report(list + "[" + i + "].surface", id, Said.of("demand.surfacesId"));
       }
     }
   }
@@ -197,7 +205,10 @@ final class ProgramReferences {
       int clicks = phase.trims().of(control);
       if (Math.abs(clicks) > range) {
         String field = at + ".trims." + control.word();
-        report(field, clicks, -range + " to " + range + " clicks, the transmitter's trim range");
+        report(
+            field,
+            clicks,
+            Said.of("demand.clicksTransmittersTrimRange", "range", -range, "range2", range));
       }
     }
   }
@@ -215,7 +226,7 @@ final class ProgramReferences {
             setup.surface(target).isPresent()
                 || setup.airframe().motors().stream().anyMatch(one -> one.id().equals(target));
         if (!known) {
-          report(at + ".targets[" + j + "].target", target, "the id of a surface or motor");
+          report(at + ".targets[" + j + "].target", target, Said.of("demand.idSurfaceMotor"));
         }
       }
       when(at + ".when", mix.when());
@@ -224,7 +235,7 @@ final class ProgramReferences {
     for (String surface : ids(setup.surfaces(), one -> one.id())) {
       List<String> loop = loop(surface, this::fedBy);
       if (!loop.isEmpty()) {
-        report("mixes", String.join(" → ", loop), "mixes that do not feed back into their source");
+        report("mixes", String.join(" → ", loop), Said.of("demand.mixesDoNotFeedBack"));
         return;
       }
     }
@@ -239,11 +250,11 @@ final class ProgramReferences {
     };
   }
 
-  private static String sourceWanted(MixSource source) {
+  private static Said sourceWanted(MixSource source) {
     return switch (source) {
-      case STICK, RESPONSE -> "roll, pitch or yaw";
-      case INPUT -> "the id of a lever or switch";
-      default -> "a surface's id";
+      case STICK, RESPONSE -> Said.of("setup.rollPitchYaw");
+      case INPUT -> Said.of("setup.idLeverSwitch");
+      default -> Said.of("setup.surfacesId");
     };
   }
 
@@ -284,7 +295,7 @@ final class ProgramReferences {
     Power power = setup.power();
     if (!power.throttleInput().isEmpty()
         && setup.transmitter().inputIndex(power.throttleInput()) < 0) {
-      report("power.throttleInput", power.throttleInput(), "the id of a lever, or empty");
+      report("power.throttleInput", power.throttleInput(), Said.of("demand.idLeverEmpty"));
     }
     when("power.cutWhen", power.cutWhen());
     when("power.armWhen", power.armWhen());
@@ -293,18 +304,20 @@ final class ProgramReferences {
     }
     if (power.curves().stream().noneMatch(curve -> curve.phases().isEmpty())) {
       report(
-          "power.curves", power.curves().size() + " curves", "one among them for all other phases");
+          "power.curves",
+          power.curves().size() + " curves",
+          Said.of("demand.oneAmongThemAllOther"));
     }
     for (int i = 0; i < power.failsafe().size(); i++) {
       int channel = power.failsafe().get(i).channel();
       if (setup.channel(channel).isEmpty()) {
-        report("power.failsafe[" + i + "].channel", channel, "a channel's number");
+        report("power.failsafe[" + i + "].channel", channel, Said.of("demand.channelsNumber"));
       }
     }
     for (int i = 0; i < power.startPositions().size(); i++) {
       String input = power.startPositions().get(i).input();
       if (setup.transmitter().inputIndex(input) < 0) {
-        report("power.startPositions[" + i + "].input", input, "the id of a switch");
+        report("power.startPositions[" + i + "].input", input, Said.of("demand.idSwitch"));
       }
     }
     for (int i = 0; i < power.timers().size(); i++) {
@@ -312,7 +325,7 @@ final class ProgramReferences {
     }
   }
 
-  private void report(String field, Object value, String requirement) {
-    found.accept(new Violation(path + field, String.valueOf(value), requirement));
+  private void report(String field, Object value, Said requirement) {
+    found.accept(Violation.of(path + field, value, requirement));
   }
 }

@@ -49,9 +49,9 @@ import java.util.function.Consumer;
  * @param notebook wishes, sources, accepted findings
  */
 public record Setup(
-    @Within(min = 1, max = FORMAT_VERSION, label = "Format version") int formatVersion,
-    @Text(label = "Model name", max = 60) String name,
-    @Text(label = "Notes", min = 0, max = 4000) String notes,
+    @Within(min = 1, max = FORMAT_VERSION) int formatVersion,
+    @Text(max = 60) String name,
+    @Text(min = 0, max = 4000) String notes,
     Airframe airframe,
     Transmitter transmitter,
     Wiring wiring,

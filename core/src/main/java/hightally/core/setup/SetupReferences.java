@@ -11,6 +11,7 @@ import hightally.core.airframe.Surface;
 import hightally.core.channel.Channel;
 import hightally.core.channel.Lead;
 import hightally.core.quantity.Control;
+import hightally.core.quantity.Said;
 import hightally.core.quantity.Violation;
 import java.util.HashSet;
 import java.util.List;
@@ -60,7 +61,7 @@ final class SetupReferences {
     for (int i = 0; i < items.size(); i++) {
       String id = surface.apply(items.get(i));
       if (setup.surface(id).isEmpty()) {
-        report(list + "[" + i + "]." + field, id, "a surface's id");
+        report(list + "[" + i + "]." + field, id, Said.of("demand.surfacesId"));
       }
     }
   }
@@ -70,7 +71,10 @@ final class SetupReferences {
     for (int i = 0; i < items.size(); i++) {
       Object value = key.apply(items.get(i));
       if (!seen.add(value)) {
-        report(list + "[" + i + "]." + field, value, "different from the others in " + list);
+        report(
+            list + "[" + i + "]." + field,
+            value,
+            Said.of("demand.differentFromOthers2", "list", list));
       }
     }
   }
@@ -86,7 +90,7 @@ final class SetupReferences {
         report(
             "channels[" + i + "].carries",
             channel.carries(),
-            "a surface's id, an input's id, or throttle");
+            Said.of("demand.surfacesIdInputsIdThrottle"));
       }
     }
   }
@@ -95,7 +99,7 @@ final class SetupReferences {
     for (int i = 0; i < setup.servos().size(); i++) {
       int number = setup.servos().get(i).channel();
       if (setup.channel(number).flatMap(one -> setup.surface(one.carries())).isEmpty()) {
-        report("servos[" + i + "].channel", number, "a channel that carries a surface");
+        report("servos[" + i + "].channel", number, Said.of("demand.channelCarriesSurface"));
       }
     }
   }
@@ -104,7 +108,8 @@ final class SetupReferences {
     for (int i = 0; i < setup.airframe().motors().size(); i++) {
       int number = setup.airframe().motors().get(i).channel();
       if (setup.channel(number).filter(Channel::carriesThrottle).isEmpty()) {
-        report("airframe.motors[" + i + "].channel", number, "a channel that carries the throttle");
+        report(
+            "airframe.motors[" + i + "].channel", number, Said.of("demand.channelCarriesThrottle"));
       }
     }
   }
@@ -114,9 +119,7 @@ final class SetupReferences {
       String device = setup.wiring().leads().get(i).device();
       if (setup.device(device).isEmpty()) {
         report(
-            "wiring.leads[" + i + "].device",
-            device,
-            "the id of a servo, a motor, or an input that a channel carries");
+            "wiring.leads[" + i + "].device", device, Said.of("demand.idServoMotorInputChannel"));
       }
     }
   }
@@ -125,7 +128,7 @@ final class SetupReferences {
     for (int i = 0; i < surface.shares().levers().size(); i++) {
       String input = surface.shares().levers().get(i).input();
       if (setup.transmitter().inputIndex(input) < 0) {
-        report(at + ".shares.levers[" + i + "].input", input, "the id of a lever or switch");
+        report(at + ".shares.levers[" + i + "].input", input, Said.of("demand.idLeverSwitch"));
       }
     }
   }
@@ -151,10 +154,7 @@ final class SetupReferences {
               .filter(other -> one.side() != Side.CENTRE && other.side() == one.side().other())
               .isPresent();
       if (!one.pair().isEmpty() && !across) {
-        report(
-            "surfaces[" + i + "].pair",
-            one.pair(),
-            "empty, or the id of a surface on the other side whose pair this one is");
+        report("surfaces[" + i + "].pair", one.pair(), Said.of("demand.emptyIdSurfaceOtherSide"));
       }
     }
     List<Panel> panels = setup.airframe().panels();
@@ -169,9 +169,7 @@ final class SetupReferences {
                           && other.pair().equals(one.id()));
       if (!one.pair().isEmpty() && !mutual) {
         report(
-            "airframe.panels[" + i + "].pair",
-            one.pair(),
-            "empty, or the id of a panel whose pair this one is");
+            "airframe.panels[" + i + "].pair", one.pair(), Said.of("demand.emptyIdPanelWhosePair"));
       }
     }
   }
@@ -179,19 +177,19 @@ final class SetupReferences {
   private void place(Surface surface, String at) {
     String panel = surface.place().panel();
     if (setup.airframe().panels().stream().noneMatch(other -> other.id().equals(panel))) {
-      report(at + ".place.panel", panel, "the id of a panel of the airframe");
+      report(at + ".place.panel", panel, Said.of("demand.idPanelAirframe"));
     }
     if (surface.place().from() >= surface.place().to()) {
-      report(at + ".place.to", surface.place().to(), "more than the inner end");
+      report(at + ".place.to", surface.place().to(), Said.of("demand.moreThanInnerEnd"));
     }
   }
 
   private void driver(Surface surface, String at) {
     Rod rod = surface.rod();
     if (rod.driver() == DriverKind.SERVO && setup.servo(rod.driverId()).isEmpty()) {
-      report(at + ".rod.driverId", rod.driverId(), "a servo's id");
+      report(at + ".rod.driverId", rod.driverId(), Said.of("demand.servosId"));
     } else if (rod.driver() == DriverKind.SURFACE && !endsAtServo(surface)) {
-      report(at + ".rod.driverId", rod.driverId(), "a surface that a servo moves in the end");
+      report(at + ".rod.driverId", rod.driverId(), Said.of("demand.surfaceServoMovesEnd"));
     }
   }
 
@@ -216,12 +214,15 @@ final class SetupReferences {
       int clicks = setup.trims().of(control);
       if (Math.abs(clicks) > range) {
         String field = "trims." + control.word();
-        report(field, clicks, -range + " to " + range + " clicks, the transmitter's trim range");
+        report(
+            field,
+            clicks,
+            Said.of("demand.clicksTransmittersTrimRange", "range", -range, "range2", range));
       }
     }
   }
 
-  private void report(String field, Object value, String requirement) {
-    found.accept(new Violation(path + field, String.valueOf(value), requirement));
+  private void report(String field, Object value, Said requirement) {
+    found.accept(Violation.of(path + field, value, requirement));
   }
 }

@@ -20,13 +20,13 @@ import java.util.List;
  * @param readings what is measured and counted
  */
 public record Moment(
-    @Within(min = -1, max = 1, label = "Roll stick") double roll,
-    @Within(min = -1, max = 1, label = "Pitch stick") double pitch,
-    @Within(min = -1, max = 1, label = "Yaw stick") double yaw,
-    @Within(min = 0, max = 1, label = "Throttle") double throttle,
+    @Within(min = -1, max = 1) double roll,
+    @Within(min = -1, max = 1) double pitch,
+    @Within(min = -1, max = 1) double yaw,
+    @Within(min = 0, max = 1) double throttle,
     boolean throttleCut,
     Trims trims,
-    @Within(min = 0, max = 1, label = "Lever or switch") List<Double> inputs,
+    @Within(min = 0, max = 1) List<Double> inputs,
     Readings readings) {
   public Moment {
     inputs = inputs == null ? null : List.copyOf(inputs);

@@ -2,6 +2,7 @@ package hightally.core.signal;
 
 import hightally.core.airframe.Surface;
 import hightally.core.quantity.Control;
+import hightally.core.quantity.Said;
 import hightally.core.setup.Setup;
 import java.util.ArrayList;
 import java.util.List;
@@ -16,10 +17,10 @@ public final class Movements {
    * One surface in one place of the sticks.
    *
    * @param phase name of the phase
-   * @param where "at rest" or which stick is at which end
+   * @param where at rest, or which stick is at which end
    */
   public record MovementLine(
-      String surface, String phase, String where, double beforeMm, double afterMm) {}
+      String surface, String phase, Said where, double beforeMm, double afterMm) {}
 
   /**
    * All lines that differ, trims as they stand in each setup. Phases and surfaces only one of them
@@ -47,7 +48,7 @@ public final class Movements {
         lines,
         one,
         two,
-        "at rest",
+        Said.of("place.rest"),
         one.evaluate(oldRest, phaseOne),
         two.evaluate(newRest, phaseTwo),
         one.setup().phases().get(phaseOne).name());
@@ -57,7 +58,7 @@ public final class Movements {
             lines,
             one,
             two,
-            control.word() + (stick > 0 ? " full plus" : " full minus"),
+            Said.of("place.stick", "control", control, "plus", stick > 0),
             one.evaluate(oldRest.with(control, stick), phaseOne),
             two.evaluate(newRest.with(control, stick), phaseTwo),
             one.setup().phases().get(phaseOne).name());
@@ -69,7 +70,7 @@ public final class Movements {
       List<MovementLine> lines,
       SignalPath one,
       SignalPath two,
-      String where,
+      Said where,
       Positions before,
       Positions after,
       String phase) {

@@ -1,5 +1,6 @@
 package hightally.core.signal;
 
+import hightally.core.quantity.Unit;
 import hightally.core.quantity.Within;
 import java.util.List;
 
@@ -13,9 +14,9 @@ import java.util.List;
  *     empty where it is asked of the moment itself
  */
 public record Readings(
-    @Within(min = 0, max = 100, unit = "%", label = "Link") double linkPercent,
-    @Within(min = 0, max = 100, unit = "V", label = "Voltage") double voltage,
-    @Within(min = 0, max = 100_000, unit = "s", label = "Timer") List<Double> timerSeconds,
+    @Within(min = 0, max = 100, unit = Unit.PERCENT) double linkPercent,
+    @Within(min = 0, max = 100, unit = Unit.VOLTS) double voltage,
+    @Within(min = 0, max = 100_000, unit = Unit.SECONDS) List<Double> timerSeconds,
     List<Boolean> truths) {
   /** A good link, a full pack, no timer begun. */
   public static final Readings NORMAL = new Readings(100, 12.6, List.of(), List.of());

@@ -10,6 +10,7 @@ import hightally.core.linkage.FourBar;
 import hightally.core.linkage.UsableRange;
 import hightally.core.phase.Trims;
 import hightally.core.quantity.InvalidInputException;
+import hightally.core.quantity.Said;
 import hightally.core.quantity.Validation;
 import hightally.core.setup.Setup;
 import java.util.ArrayList;
@@ -163,7 +164,7 @@ public final class SignalPath {
         return i;
       }
     }
-    throw InvalidInputException.of("surface", surfaceId, "the id of a surface of this setup");
+    throw InvalidInputException.of("surface", surfaceId, Said.of("demand.idSurfaceSetup"));
   }
 
   /** The linkage solver of a surface, with its rod as it stands. */

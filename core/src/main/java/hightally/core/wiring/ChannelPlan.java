@@ -12,13 +12,13 @@ import hightally.core.channel.StickFunction;
 import hightally.core.channel.Transmitter;
 import hightally.core.channel.Wiring;
 import hightally.core.power.FailsafeSetting;
+import hightally.core.quantity.Said;
 import hightally.core.setup.Device;
 import hightally.core.setup.Setup;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 
@@ -34,13 +34,13 @@ public final class ChannelPlan {
   private final Setup setup;
   private final Transmitter transmitter;
   private final Map<Integer, Integer> numbers = new LinkedHashMap<>();
-  private final Map<Integer, String> reasons = new LinkedHashMap<>();
+  private final Map<Integer, Said> reasons = new LinkedHashMap<>();
 
   /** A proposed map, why it is so, and what could share a channel if sockets run out. */
   public record Proposed(Setup setup, List<MapLine> lines, List<Sharing> sharing) {}
 
   /** One line of the explanation; the socket is -1 where the receiver has none for it. */
-  public record MapLine(int channel, String name, int socket, String why) {}
+  public record MapLine(int channel, String name, int socket, Said why) {}
 
   private ChannelPlan(Setup setup) {
     this.setup = setup;
@@ -88,7 +88,7 @@ public final class ChannelPlan {
             .thenComparing(group -> group.channel().number()));
     sticks(left);
     for (ChannelGroup group : left) {
-      take(group, free(), "the next free channel");
+      take(group, free(), Said.of("wiring.nextFreeChannel"));
     }
   }
 
@@ -106,14 +106,14 @@ public final class ChannelPlan {
                     .findFirst();
         found.ifPresent(
             group -> {
-              take(group, number, "the transmitter's channel for " + word(function));
+              take(group, number, Said.of("wiring.transmittersChannel", "function", function));
               left.remove(group);
             });
       }
     }
   }
 
-  private void take(ChannelGroup group, int number, String why) {
+  private void take(ChannelGroup group, int number, Said why) {
     numbers.put(group.channel().number(), number);
     reasons.put(number, why);
   }
@@ -131,10 +131,6 @@ public final class ChannelPlan {
       number++;
     }
     return number;
-  }
-
-  private static String word(StickFunction function) {
-    return function.name().toLowerCase(Locale.ROOT);
   }
 
   private Setup withNumbers() {

@@ -9,6 +9,7 @@ import hightally.core.channel.Socket;
 import hightally.core.channel.SocketOutput;
 import hightally.core.channel.Wiring;
 import hightally.core.quantity.Control;
+import hightally.core.quantity.Said;
 import hightally.core.setup.Device;
 import hightally.core.setup.Setup;
 import hightally.core.signal.Moment;
@@ -28,7 +29,7 @@ import java.util.List;
  * @param apartMm how much further apart the two would stand in the worst stick corner than today
  */
 public record Sharing(
-    int keep, int drop, String names, boolean reverser, List<String> costs, double apartMm) {
+    int keep, int drop, List<String> names, boolean reverser, List<Said> costs, double apartMm) {
 
   /** What could share, cheapest first; nothing while every channel has its socket. */
   static List<Sharing> options(Setup setup) {
@@ -80,18 +81,18 @@ public record Sharing(
   }
 
   private static Sharing option(Setup setup, Channel keep, Channel drop) {
-    String names = keep.name() + " and " + drop.name();
+    List<String> names = List.of(keep.name(), drop.name());
     if (keep.carriesThrottle()) {
-      List<String> cost = List.of("no differential thrust");
+      List<Said> cost = List.of(Said.of("wiring.noDifferentialThrust"));
       return new Sharing(keep.number(), drop.number(), names, false, cost, 0);
     }
-    List<String> costs = new ArrayList<>();
+    List<Said> costs = new ArrayList<>();
     if (setup.surface(keep.carries()).filter(one -> one.shares().roll() != 0).isPresent()) {
-      costs.add("no differential between the two");
-      costs.add("no drooping or raising of both together");
+      costs.add(Said.of("wiring.noDifferentialBetweenTwo"));
+      costs.add(Said.of("wiring.noDroopingRaisingBothTogether"));
     }
-    costs.add("no sub-trim for each: both must be level by their rods");
-    costs.add("no endpoints for each: throws differ as far as the linkages do");
+    costs.add(Said.of("wiring.noSubTrimEachBoth"));
+    costs.add(Said.of("wiring.noEndpointsEachThrowsDiffer"));
     boolean reverser =
         worst(setup, joined(setup, keep, drop, true))
             < worst(setup, joined(setup, keep, drop, false));

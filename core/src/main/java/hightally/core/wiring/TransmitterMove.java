@@ -17,6 +17,8 @@ import hightally.core.phase.Phase;
 import hightally.core.phase.Preset;
 import hightally.core.phase.Trims;
 import hightally.core.quantity.Control;
+import hightally.core.quantity.Quantity;
+import hightally.core.quantity.Said;
 import hightally.core.quantity.Validation;
 import hightally.core.setup.Setup;
 import hightally.core.signal.Moment;
@@ -24,7 +26,6 @@ import hightally.core.signal.SignalPath;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 
 /**
@@ -45,7 +46,9 @@ public final class TransmitterMove {
 
   private final Setup from;
   private final Transmitter to;
-  private final List<String> notes = new ArrayList<>();
+  private static final Said REST = Said.of("place.rest");
+
+  private final List<Said> notes = new ArrayList<>();
   private final Map<String, String> inputs = new HashMap<>();
   private Trims trims;
 
@@ -57,10 +60,10 @@ public final class TransmitterMove {
    * @param largestMm the largest difference between the two
    * @param notes what the new transmitter cannot give, or what was assumed
    */
-  public record Moved(Setup setup, List<MovedLine> lines, double largestMm, List<String> notes) {}
+  public record Moved(Setup setup, List<MovedLine> lines, double largestMm, List<Said> notes) {}
 
   /** One surface with one stick or lever at an end. */
-  public record MovedLine(String surface, String where, double beforeMm, double afterMm) {}
+  public record MovedLine(String surface, Said where, double beforeMm, double afterMm) {}
 
   private TransmitterMove(Setup from, Transmitter to) {
     this.from = from;
@@ -90,7 +93,8 @@ public final class TransmitterMove {
             .phases(from.phases().stream().map(this::phase).toList())
             .conditions(from.conditions().stream().map(this::condition).toList())
             .mixes(from.mixes().stream().map(this::mix).toList())
-            .power(from.power().onInputs(old -> input(old, "The throttle or a start position")))
+            .power(
+                from.power().onInputs(old -> input(old, Said.of("wiring.throttleStartPosition"))))
             .wiring(wiring())
             .trims(trims)
             .done();
@@ -116,7 +120,9 @@ public final class TransmitterMove {
     double low = 100 * (reachLow - (fixed ? subTrim : 0)) / to.microsecondsPer100();
     limits(channel, subTrim, Math.max(low, high));
     Channel there =
-        plainInput(channel) ? channel.carrying(input(channel.carries(), channel.name())) : channel;
+        plainInput(channel)
+            ? channel.carrying(input(channel.carries(), Said.text(channel.name())))
+            : channel;
     return there.with(
         Math.max(-MOST_SUB_TRIM, Math.min(MOST_SUB_TRIM, subTrim)), endpoint(low), endpoint(high));
   }
@@ -132,7 +138,7 @@ public final class TransmitterMove {
             .map(
                 lead ->
                     from.transmitter().inputIndex(lead.device()) >= 0
-                        ? lead.to(input(lead.device(), lead.label()))
+                        ? lead.to(input(lead.device(), Said.text(lead.label())))
                         : lead)
             .toList();
     return new Wiring(from.wiring().receiver(), leads, from.wiring().between());
@@ -149,13 +155,14 @@ public final class TransmitterMove {
     int most = to.trimRangeClicks();
     if (Math.abs(whole) > most) {
       notes.add(
-          "The "
-              + control.word()
-              + " trim would need "
-              + Math.abs(whole)
-              + " clicks; this transmitter has "
-              + most
-              + ". The rest is in the presets.");
+          Said.of(
+              "wiring.trimNeedClicksTransmitterRest",
+              "control",
+              control,
+              "size",
+              Math.abs(whole),
+              "most",
+              most));
     }
     return (int) Math.max(-most, Math.min(most, whole));
   }
@@ -220,25 +227,34 @@ public final class TransmitterMove {
         old.id(),
         old.name(),
         old.kind(),
-        input(old.subject(), old.name()),
+        input(old.subject(), Said.text(old.name())),
         old.limit(),
         old.members(),
         old.heldSeconds());
   }
 
   private Mix mix(Mix old) {
-    return old.source() == MixSource.INPUT ? old.from(input(old.subject(), old.name())) : old;
+    return old.source() == MixSource.INPUT
+        ? old.from(input(old.subject(), Said.text(old.name())))
+        : old;
   }
 
   /** The input that takes the place of another; where there is none, any, and a note. */
-  private String input(String old, String user) {
+  private String input(String old, Said user) {
     String found = inputs.get(old);
     if (found != null || to.inputs().isEmpty()) {
       return found == null ? old : found;
     }
     String instead = to.inputs().get(0).id();
     notes.add(
-        user + " follows the " + old + "; this transmitter has none, " + instead + " stands in");
+        Said.of(
+            "wiring.followsTransmitterNoneStands",
+            "user",
+            user,
+            "old",
+            name(from.transmitter(), old),
+            "instead",
+            name(to, instead)));
     return instead;
   }
 
@@ -248,7 +264,12 @@ public final class TransmitterMove {
       String input = inputs.get(lever.input());
       if (input == null) {
         notes.add(
-            surface.name() + " follows the " + lever.input() + ", and this transmitter has none");
+            Said.of(
+                "wiring.followsTransmitterNone",
+                "surface",
+                surface.name(),
+                "input",
+                name(from.transmitter(), lever.input())));
       } else {
         levers.add(new LeverShare(input, lever.share()));
       }
@@ -257,43 +278,60 @@ public final class TransmitterMove {
     return surface.withShares(new Shares(old.roll(), old.pitch(), old.yaw(), levers));
   }
 
+  private static String name(Transmitter transmitter, String input) {
+    int index = transmitter.inputIndex(input);
+    return index < 0 ? input : transmitter.inputs().get(index).name();
+  }
+
   private void limits(Channel channel, double subTrim, double endpoint) {
     if (endpoint > to.endpointLimitPercent() + NOTHING) {
-      note(
-          "%s needs an endpoint of %.0f %%, and this transmitter goes to %.0f %%: take a hole with"
-              + " more travel.",
-          channel.name(), endpoint, to.endpointLimitPercent());
+      notes.add(
+          Said.of(
+              "wiring.endpointBeyond",
+              "channel",
+              channel.name(),
+              "wanted",
+              Quantity.percent(endpoint),
+              "limit",
+              Quantity.percent(to.endpointLimitPercent())));
     }
     if (Math.abs(subTrim) > to.subTrimLimitMicroseconds() + NOTHING) {
-      note(
-          "%s needs a sub-trim of %.0f µs, and this transmitter goes to %.0f µs: seat the arm"
-              + " again.",
-          channel.name(), Math.abs(subTrim), to.subTrimLimitMicroseconds());
+      notes.add(
+          Said.of(
+              "wiring.subTrimBeyond",
+              "channel",
+              channel.name(),
+              "wanted",
+              Quantity.microseconds(Math.abs(subTrim)),
+              "limit",
+              Quantity.microseconds(to.subTrimLimitMicroseconds())));
     }
   }
 
   private void numbers(Setup moved) {
     for (Channel channel : moved.channels()) {
       if (channel.number() > to.lastChannel()) {
-        note(
-            "%s is left without a channel: this transmitter has %.0f, the last is %.0f.",
-            channel.name(), to.channelCount(), to.lastChannel());
+        notes.add(
+            Said.of(
+                "wiring.withoutChannel",
+                "channel",
+                channel.name(),
+                "count",
+                to.channelCount(),
+                "last",
+                to.lastChannel()));
       }
     }
-  }
-
-  private void note(String words, String name, double value, double limit) {
-    notes.add(String.format(Locale.ROOT, words, name, value, limit));
   }
 
   private List<MovedLine> lines(SignalPath before, SignalPath after) {
     List<MovedLine> lines = new ArrayList<>();
     Moment oldRest = Moment.centred(before.setup().trims());
     Moment newRest = Moment.centred(after.setup().trims());
-    compare(lines, before, after, "at rest", oldRest, newRest);
+    compare(lines, before, after, REST, oldRest, newRest);
     for (Control control : Control.values()) {
       for (int stick : new int[] {1, -1}) {
-        String where = control.word() + (stick > 0 ? " plus" : " minus");
+        Said where = Said.of("place.stick", "control", control, "plus", stick > 0);
         Moment old = oldRest.with(control, stick);
         compare(lines, before, after, where, old, newRest.with(control, stick));
       }
@@ -303,7 +341,7 @@ public final class TransmitterMove {
       if (now >= 0) {
         int was = before.setup().transmitter().inputIndex(input.id());
         Moment old = oldRest.withInput(was, 1);
-        compare(lines, before, after, input.name(), old, newRest.withInput(now, 1));
+        compare(lines, before, after, Said.text(input.name()), old, newRest.withInput(now, 1));
       }
     }
     return lines;
@@ -313,14 +351,14 @@ public final class TransmitterMove {
       List<MovedLine> lines,
       SignalPath before,
       SignalPath after,
-      String where,
+      Said where,
       Moment old,
       Moment now) {
     double[] a = before.evaluate(old).travelMm();
     double[] b = after.evaluate(now).travelMm();
     double[] rest = before.evaluate(Moment.centred(before.setup().trims())).travelMm();
     for (int i = 0; i < a.length; i++) {
-      if (where.equals("at rest") || a[i] != rest[i] || b[i] != rest[i]) {
+      if (where.equals(REST) || a[i] != rest[i] || b[i] != rest[i]) {
         lines.add(new MovedLine(before.setup().surfaces().get(i).name(), where, a[i], b[i]));
       }
     }

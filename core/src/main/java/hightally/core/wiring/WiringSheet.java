@@ -1,16 +1,18 @@
 package hightally.core.wiring;
 
 import hightally.core.airframe.DriverKind;
+import hightally.core.airframe.Side;
 import hightally.core.airframe.Surface;
 import hightally.core.channel.Between;
 import hightally.core.channel.Channel;
 import hightally.core.channel.Lead;
+import hightally.core.quantity.Quantity;
+import hightally.core.quantity.Said;
 import hightally.core.setup.Device;
 import hightally.core.setup.Setup;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.TreeMap;
 
 /**
@@ -33,12 +35,12 @@ public record WiringSheet(
    * @param otherNames what else hangs on the channel
    * @param device the servo or controller
    * @param moves the surfaces it moves, in words
-   * @param side left, right or centre
+   * @param side which half of the aircraft
    * @param splitter the Y-lead, empty for none
    * @param extensionMm extension, 0 for none
    * @param reverser whether a reverser goes in
    * @param through what it runs through, empty for none
-   * @param label what to write on the lead
+   * @param label what to write on the lead; empty while there is none
    */
   public record WiringRow(
       int socket,
@@ -47,7 +49,7 @@ public record WiringSheet(
       String otherNames,
       String device,
       String moves,
-      String side,
+      Side side,
       String splitter,
       double extensionMm,
       boolean reverser,
@@ -55,7 +57,7 @@ public record WiringSheet(
       String label) {}
 
   /** A thing and how many. */
-  public record PartToBuy(int count, String what) {}
+  public record PartToBuy(int count, Said what) {}
 
   /** The sheet of a setup. */
   public static WiringSheet of(Setup setup) {
@@ -71,10 +73,7 @@ public record WiringSheet(
   private static WiringRow row(Setup setup, Device device) {
     Channel channel = setup.channel(device.channel()).orElseThrow();
     Lead lead =
-        setup
-            .wiring()
-            .lead(device.id())
-            .orElse(new Lead(device.id(), -1, "", 0, false, "no lead yet"));
+        setup.wiring().lead(device.id()).orElse(new Lead(device.id(), -1, "", 0, false, ""));
     List<Surface> moved = moved(setup, device);
     String others =
         String.join(
@@ -97,7 +96,7 @@ public record WiringSheet(
         others,
         device.name(),
         String.join(", ", moved.stream().map(Surface::name).toList()),
-        moved.isEmpty() ? "centre" : moved.get(0).side().name().toLowerCase(Locale.ROOT),
+        moved.isEmpty() ? Side.CENTRE : moved.get(0).side(),
         lead.splitter(),
         lead.extensionMm(),
         lead.reverser(),
@@ -117,22 +116,23 @@ public record WiringSheet(
     List<Lead> leads = setup.wiring().leads();
     int splitters =
         (int) leads.stream().map(Lead::splitter).filter(name -> !name.isEmpty()).distinct().count();
-    add(parts, splitters, "Y-lead", "Y-leads");
+    add(parts, splitters, "wiring.splitters", 0);
     TreeMap<Integer, Integer> extensions = new TreeMap<>();
     leads.stream()
         .filter(lead -> lead.extensionMm() > 0)
         .forEach(lead -> extensions.merge((int) lead.extensionMm(), 1, Integer::sum));
-    extensions.forEach(
-        (mm, count) -> add(parts, count, "extension, " + mm + " mm", "extensions, " + mm + " mm"));
-    add(parts, (int) leads.stream().filter(Lead::reverser).count(), "reverser", "reversers");
+    extensions.forEach((mm, count) -> add(parts, count, "wiring.extensions", mm));
+    int reversers = (int) leads.stream().filter(Lead::reverser).count();
+    add(parts, reversers, "wiring.reversers", 0);
     int clips = (int) leads.stream().filter(lead -> lead.extensionMm() > 0).count();
-    add(parts, clips, "plug lock for an extension", "plug locks for the extensions");
+    add(parts, clips, "wiring.plugLocks", 0);
     return parts;
   }
 
-  private static void add(List<PartToBuy> parts, int count, String one, String many) {
+  private static void add(List<PartToBuy> parts, int count, String what, double mm) {
     if (count > 0) {
-      parts.add(new PartToBuy(count, count == 1 ? one : many));
+      Said told = Said.of(what, "count", count, "length", Quantity.mm(mm, 0));
+      parts.add(new PartToBuy(count, told));
     }
   }
 }

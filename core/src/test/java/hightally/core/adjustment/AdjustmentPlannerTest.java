@@ -1,5 +1,7 @@
 package hightally.core.adjustment;
 
+import static hightally.core.English.say;
+import static hightally.core.English.saying;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
@@ -37,7 +39,7 @@ class AdjustmentPlannerTest {
     assertThat(left.exactMm()).isCloseTo(0.3769, within(2e-3));
     assertThat(left.steps()).isEqualTo(2);
     assertThat(left.direction()).isEqualTo(RodDirection.LENGTHEN);
-    assertThat(left.sentence()).startsWith("left: 1 turn out. Trailing edge goes up 1.7 mm.");
+    assertThat(say(left.sentence())).startsWith("left: 1 turn out. Trailing edge goes up 1.7 mm.");
   }
 
   @Example
@@ -59,24 +61,24 @@ class AdjustmentPlannerTest {
             Kind.CHECK,
             Kind.TRIMS_IN,
             Kind.VERIFY);
-    assertThat(plan.steps().get(6).title()).isEqualTo("Put the trim back: pitch 16 clicks up");
+    assertThat(say(plan.steps().get(6).title())).isEqualTo("Put the trim back: 16 clicks nose up");
   }
 
   @Example
   void aLargeTrimIsCalledASymptom() {
     AdjustmentPlan plan = AdjustmentPlanner.plan(Rigs.plain(), new Trims(30, 10, 0));
-    assertThat(plan.cautions())
+    assertThat(say(plan.cautions()))
         .hasSize(1)
         .first()
         .asString()
-        .contains("roll trim of 30 clicks right");
+        .contains("roll trim of 30 clicks roll right");
   }
 
   @Example
   void refusesClicksTheTransmitterCannotHave() {
     assertThatThrownBy(() -> AdjustmentPlanner.plan(Rigs.plain(), new Trims(0, 61, 0)))
         .isInstanceOf(InvalidInputException.class)
-        .hasMessageContaining("trims.pitch is 61; it must be -60 to 60 clicks");
+        .satisfies(saying("trims.pitch is 61; it must be -60 to 60 clicks"));
   }
 
   @Example
@@ -89,9 +91,9 @@ class AdjustmentPlannerTest {
                     .toList());
     assertThatThrownBy(() -> AdjustmentPlanner.plan(long60, new Trims(0, 60, 0)))
         .isInstanceOf(InvalidInputException.class)
-        .hasMessageContaining("locked with what drives it at")
-        .hasMessageContaining("this one does from")
-        .hasMessageContaining("further in on the arm");
+        .satisfies(saying("locked with what drives it at"))
+        .satisfies(saying("this one does from"))
+        .satisfies(saying("further in on the arm"));
   }
 
   @Property

@@ -1,5 +1,6 @@
 package hightally.core.adjustment;
 
+import static hightally.core.English.say;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -26,7 +27,7 @@ class ConfirmationTest {
   void aClickMoreOrLessConfirms() {
     Confirmation one = said(new Trims(0, 20, 0), Trims.ZERO, new Trims(0, -1, 0)).get(0);
     assertThat(one.done()).isTrue();
-    assertThat(one.words()).contains("1 click down").contains("0 clicks");
+    assertThat(say(one.words())).contains("1 click nose down").contains("0 clicks");
   }
 
   @Test
@@ -41,7 +42,7 @@ class ConfirmationTest {
         .forEach(
             arm ->
                 assertThat(arm.learnedMm() / arm.radiusMm()).isCloseTo(20 / 15.0, within(1e-12)));
-    assertThat(one.words()).contains("count the clicks from end to end");
+    assertThat(say(one.words())).contains("count the clicks from end to end");
   }
 
   @Test
@@ -63,10 +64,10 @@ class ConfirmationTest {
   void fewClicksOrTheWrongWayTeachNothing() {
     Confirmation few = said(new Trims(0, 5, 0), Trims.ZERO, new Trims(0, 3, 0)).get(0);
     assertThat(few.learnedClickPercent()).isNull();
-    assertThat(few.words()).contains("may be the pilot's");
+    assertThat(say(few.words())).contains("may be the pilot's");
     Confirmation wrong = said(new Trims(0, 12, 0), Trims.ZERO, new Trims(0, 24, 0)).get(0);
     assertThat(wrong.learnedArms()).isEmpty();
-    assertThat(wrong.words()).contains("turns made the wrong way");
+    assertThat(say(wrong.words())).contains("turns made the wrong way");
   }
 
   private static Confirmation pitch(int before, int predicted, int flown) {
@@ -102,7 +103,7 @@ class ConfirmationTest {
       assertThat(one.learnedArms()).isEmpty();
     } else {
       assertThat(one.learnedClickPercent()).isCloseTo(STEP * factor, within(1e-4));
-      assertThat(one.words()).contains(String.format(Locale.ROOT, "%.2f %%", STEP * factor));
+      assertThat(say(one.words())).contains(String.format(Locale.ROOT, "%.2f %%", STEP * factor));
       // The slave's arm is its master's business.
       assertThat(one.learnedArms())
           .extracting(LearnedArm::surface)
@@ -133,7 +134,7 @@ class ConfirmationTest {
     assertThat(few.get(1).learnedClickPercent()).isNotNull();
     List<Confirmation> enough = said(new Trims(8, 20, 0), Trims.ZERO, new Trims(0, 5, 0));
     assertThat(enough.get(1).learnedClickPercent()).isNull();
-    assertThat(enough.get(1).words()).contains("Another control is confirmed");
+    assertThat(say(enough.get(1).words())).contains("Another control is confirmed");
   }
 
   @Test
@@ -144,6 +145,6 @@ class ConfirmationTest {
     // 20 / 16 = 1.25: 0.04 apart.
     List<Confirmation> alike = said(new Trims(20, 20, 0), Trims.ZERO, new Trims(4, 5, 0));
     assertThat(alike).allSatisfy(one -> assertThat(one.learnedArms()).isEmpty());
-    assertThat(alike.get(0).words()).contains("All controls say the same");
+    assertThat(say(alike.get(0).words())).contains("All controls say the same");
   }
 }

@@ -1,5 +1,7 @@
 package hightally.core.adjustment;
 
+import static hightally.core.English.say;
+import static hightally.core.English.saying;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
@@ -7,7 +9,7 @@ import static org.assertj.core.api.Assertions.within;
 import hightally.core.Rigs;
 import hightally.core.airframe.Surface;
 import hightally.core.channel.Channel;
-import hightally.core.flight.PhaseReading;
+import hightally.core.log.PhaseReading;
 import hightally.core.phase.Phase;
 import hightally.core.phase.PhaseRole;
 import hightally.core.phase.Preset;
@@ -285,8 +287,9 @@ class PhasesAfterTest {
     AdjustmentPlan plan = AdjustmentPlanner.plan(setup, pitch);
     assertThat(plan.trims()).isEqualTo(new Trims(0, 16, 0));
     assertThat(plan.phases().get(0).after().roll()).isBetween(9, 11);
-    assertThat(plan.steps().get(1).title()).isEqualTo("Trims in: pitch 16 clicks up");
-    assertThat(plan.steps().get(1).detail()).contains("stays in throughout: roll 10 clicks right");
+    assertThat(say(plan.steps().get(1).title())).isEqualTo("Trims in: 16 clicks nose up");
+    assertThat(say(plan.steps().get(1).detail()))
+        .contains("stays in throughout: 10 clicks roll right");
   }
 
   @Example
@@ -298,22 +301,22 @@ class PhasesAfterTest {
             List.of(
                 FlownTrims.reading("flight", new Trims(0, 8, 0)),
                 FlownTrims.reading("launch", new Trims(0, 3, 0))));
-    assertThat(AdjustmentPlanner.plan(setup, gone).cautions())
+    assertThat(say(AdjustmentPlanner.plan(setup, gone).cautions()))
         .singleElement()
         .asString()
         .contains("phase launch are left out");
-    assertThat(AdjustmentPlanner.plan(setup, new Trims(0, 8, 0)).cautions()).isEmpty();
+    assertThat(say(AdjustmentPlanner.plan(setup, new Trims(0, 8, 0)).cautions())).isEmpty();
     List<PhaseReading> flight = gone.phases();
     for (String reference : List.of("launch", "cruise")) {
       assertThatThrownBy(() -> AdjustmentPlanner.plan(setup, new FlownTrims(reference, flight)))
           .isInstanceOf(InvalidInputException.class)
-          .hasMessageContaining("reference is " + reference)
-          .hasMessageContaining("of flight");
+          .satisfies(saying("reference is " + reference))
+          .satisfies(saying("of flight"));
     }
     for (List<Control> none : Arrays.asList(List.<Control>of(), null)) {
       assertThatThrownBy(() -> new FlownTrims("flight", flight, false, none))
           .isInstanceOf(InvalidInputException.class)
-          .hasMessageContaining("at least one of roll, pitch, yaw");
+          .satisfies(saying("at least one of roll, pitch, yaw"));
     }
   }
 

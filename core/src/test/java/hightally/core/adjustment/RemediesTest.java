@@ -1,5 +1,6 @@
 package hightally.core.adjustment;
 
+import static hightally.core.English.say;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import hightally.core.Rigs;
@@ -61,14 +62,15 @@ class RemediesTest {
   @Test
   void howManyTeethAndWhatIsLeft() {
     // 30 clicks: 3.4°, one step, 0.2° left. 59: 6.6°, two steps (7.2°), 0.6° left.
-    assertThat(of(Rigs.plain(), new Trims(0, 30, 0)).get(0).words())
+    assertThat(say(of(Rigs.plain(), new Trims(0, 30, 0)).get(0).words()))
         .contains("turns the arm by 3.4°, and the arm can be set in steps of 3.6°")
         .contains("Seat it 1 step further")
         .contains("only 0.2° are left");
     assertThat(of(Rigs.plain(), new Trims(0, -59, 0)))
         .filteredOn(one -> one.kind() == Kind.TOOTH)
         .allSatisfy(
-            one -> assertThat(one.words()).contains("2 steps further").contains("only 0.6° are"));
+            one ->
+                assertThat(say(one.words())).contains("2 steps further").contains("only 0.6° are"));
   }
 
   @Test
@@ -77,8 +79,8 @@ class RemediesTest {
     assertThat(of(Rigs.plain(), new Trims(0, 43, 0)))
         .filteredOn(one -> one.kind() == Kind.SYMPTOM)
         .hasSize(2)
-        .allSatisfy(one -> assertThat(one.words()).contains("stands 4.2 mm off"));
-    assertThat(of(Rigs.plain(), new Trims(0, -1, 0)).get(0).words()).contains("(0.1 mm)");
+        .allSatisfy(one -> assertThat(say(one.words())).contains("stands 4.2 mm off"));
+    assertThat(say(of(Rigs.plain(), new Trims(0, -1, 0)).get(0).words())).contains("(0.1 mm)");
   }
 
   private static Setup offSquare(double degrees) {
@@ -110,7 +112,7 @@ class RemediesTest {
     List<Remedy> found = of(offSquare(degrees), new Trims(0, 8, 0));
     assertThat(found.stream().anyMatch(one -> one.kind() == Kind.SHARE)).isEqualTo(said);
     if (said) {
-      assertThat(found.get(0).words())
+      assertThat(say(found.get(0).words()))
           .contains("stands " + Math.round(Math.abs(degrees)) + "° off square");
     }
   }

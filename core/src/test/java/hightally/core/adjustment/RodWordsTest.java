@@ -1,5 +1,6 @@
 package hightally.core.adjustment;
 
+import static hightally.core.English.say;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import hightally.core.Rigs;
@@ -28,8 +29,8 @@ class RodWordsTest {
   })
   void howFarAndWhichWay(RodEndKind kind, double pitch, long steps, String turn, String rotation) {
     RodEnd end = new RodEnd(kind, pitch);
-    assertThat(RodWords.turn(end, steps)).isEqualTo(turn);
-    assertThat(RodWords.rotation(end, steps)).contains(rotation);
+    assertThat(say(RodWords.turn(end, steps))).isEqualTo(turn);
+    assertThat(say(RodWords.rotation(end, steps))).contains(rotation);
   }
 
   /** What stands with the driver at {@code with} degrees shall stand with it at none. */
@@ -41,13 +42,13 @@ class RodWordsTest {
   @Test
   void aSentenceSaysTurnAndTravel() {
     // 3° of a 12 mm horn: 0.63 mm, three half turns of 0.2 mm; 0.6 mm is 2.87° or 2.5 mm of 2.6.
-    String up = RodWords.sentence(LEFT, change(3), false);
+    String up = say(RodWords.sentence(LEFT, change(3), false));
     assertThat(up)
         .isEqualTo(
             "left: 1½ turns out. Trailing edge goes up 2.5 mm. 0.1 mm is left over, less than half a step.");
-    String down = RodWords.sentence(LEFT, change(-3), false);
+    String down = say(RodWords.sentence(LEFT, change(-3), false));
     assertThat(down).contains("1½ turns in. Trailing edge goes down 2.5 mm.");
-    assertThat(RodWords.sentence(LEFT, change(3), true)).contains("out on the slave rod.");
+    assertThat(say(RodWords.sentence(LEFT, change(3), true))).contains("out on the slave rod.");
     assertThat(up).doesNotContain("slave");
   }
 
@@ -55,10 +56,10 @@ class RodWordsTest {
   void whatIsLeftIsOnlySaidWhereItCanBeSeen() {
     // 2.866° of 12 mm are 0.6 mm: nothing is left of three half turns.
     double exact = Math.toDegrees(Math.asin(0.6 / 12));
-    assertThat(RodWords.sentence(LEFT, change(exact), false)).doesNotContain("left over");
-    assertThat(RodWords.sentence(LEFT, change(0.4), false))
+    assertThat(say(RodWords.sentence(LEFT, change(exact), false))).doesNotContain("left over");
+    assertThat(say(RodWords.sentence(LEFT, change(0.4), false)))
         .isEqualTo("left: leave the rod as it is. 0.3 mm is left over, less than half a step.");
-    assertThat(RodWords.sentence(LEFT, change(0), true))
+    assertThat(say(RodWords.sentence(LEFT, change(0), true)))
         .isEqualTo("left: leave the slave rod as it is.");
   }
 

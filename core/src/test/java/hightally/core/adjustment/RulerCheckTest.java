@@ -1,5 +1,7 @@
 package hightally.core.adjustment;
 
+import static hightally.core.English.say;
+import static hightally.core.English.saying;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
@@ -44,17 +46,17 @@ class RulerCheckTest {
 
   @Test
   void theOtherWayRoundIsSaidFirst() {
-    assertThat(read(4, -3).explanations().get(0)).contains("opposite signs");
-    assertThat(read(-4, 3).explanations().get(0)).contains("opposite signs");
-    assertThat(read(4, 0).explanations().get(0)).doesNotContain("opposite signs");
-    assertThat(read(-4, -2.9).explanations()).noneMatch(one -> one.contains("opposite signs"));
+    assertThat(say(read(4, -3).explanations().get(0))).contains("opposite signs");
+    assertThat(say(read(-4, 3).explanations().get(0))).contains("opposite signs");
+    assertThat(say(read(4, 0).explanations().get(0))).doesNotContain("opposite signs");
+    assertThat(say(read(-4, -2.9).explanations())).noneMatch(one -> one.contains("opposite signs"));
   }
 
   @Test
   void almostNothingIsALooseHornOrNoTrim() {
-    assertThat(read(4, 0.4).explanations()).anyMatch(one -> one.contains("almost nothing"));
-    assertThat(read(4, 0.5).explanations()).noneMatch(one -> one.contains("almost nothing"));
-    assertThat(read(-4, -0.4).explanations()).anyMatch(one -> one.contains("almost nothing"));
+    assertThat(say(read(4, 0.4).explanations())).anyMatch(one -> one.contains("almost nothing"));
+    assertThat(say(read(4, 0.5).explanations())).noneMatch(one -> one.contains("almost nothing"));
+    assertThat(say(read(-4, -0.4).explanations())).anyMatch(one -> one.contains("almost nothing"));
   }
 
   @ParameterizedTest
@@ -68,7 +70,7 @@ class RulerCheckTest {
     "-4, -8, twice, 1.00"
   })
   void twiceOrHalfIsTheClick(double computed, double measured, String word, String step) {
-    assertThat(read(computed, measured).explanations())
+    assertThat(say(read(computed, measured).explanations()))
         .anyMatch(
             one ->
                 one.startsWith("Almost exactly " + word)
@@ -78,7 +80,7 @@ class RulerCheckTest {
   @ParameterizedTest
   @CsvSource({"4, 6", "4, 7", "4, 9", "4, 2.5", "4, 1.5", "4, 0"})
   void neitherTwiceNorHalfIsNotCalledSo(double computed, double measured) {
-    assertThat(read(computed, measured).explanations())
+    assertThat(say(read(computed, measured).explanations()))
         .noneMatch(one -> one.startsWith("Almost exactly"));
   }
 
@@ -86,7 +88,7 @@ class RulerCheckTest {
   void whatWouldExplainItInNumbers() {
     // 6 mm where 4 was computed: half as much again. A click of 0.75 %, a horn of 12 / 1.5 = 8 mm,
     // or 75 mm behind the hinge.
-    assertThat(read(4, 6).explanations())
+    assertThat(say(read(4, 6).explanations()))
         .anyMatch(one -> one.contains("click of 0.75 % instead of 0.50 %"))
         .anyMatch(one -> one.contains("horn radius of 8.0 mm instead of 12.0 mm"))
         .anyMatch(one -> one.contains("75 mm behind the hinge line instead of 50 mm"));
@@ -107,13 +109,13 @@ class RulerCheckTest {
     RulerCheck check = read(computed, measured);
     assertThatThrownBy(() -> check.believed(SETUP, LEFT))
         .isInstanceOf(InvalidInputException.class)
-        .hasMessageContaining("between half and twice");
+        .satisfies(saying("between half and twice"));
   }
 
   @Test
   void aReadingNoRulerHasIsRefused() {
     assertThatThrownBy(() -> read(1, 301))
         .isInstanceOf(InvalidInputException.class)
-        .hasMessageContaining("-300 to 300 mm");
+        .satisfies(saying("−300 to 300 mm"));
   }
 }

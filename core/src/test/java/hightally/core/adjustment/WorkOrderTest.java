@@ -1,5 +1,6 @@
 package hightally.core.adjustment;
 
+import static hightally.core.English.say;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -36,42 +37,42 @@ class WorkOrderTest {
   @Example
   void motorFirstAndTheTrimsTheFlightHad() {
     List<WorkStep> steps = plan(0, 16).steps();
-    assertThat(steps.get(0).caution()).contains("propeller off");
-    assertThat(steps.get(1).title()).isEqualTo("Trims in: pitch 16 clicks up");
-    assertThat(steps.get(1).detail()).doesNotContain("stays in throughout");
+    assertThat(say(steps.get(0).caution())).contains("propeller off");
+    assertThat(say(steps.get(1).title())).isEqualTo("Trims in: 16 clicks nose up");
+    assertThat(say(steps.get(1).detail())).doesNotContain("stays in throughout");
     assertThat(AdjustmentPlanner.plan(Rigs.plain(), Trims.ZERO).steps())
         .extracting(WorkStep::kind)
         .containsExactly(Kind.SAFETY, Kind.TRIMS_IN, Kind.VERIFY);
-    assertThat(AdjustmentPlanner.plan(Rigs.plain(), Trims.ZERO).steps().get(1).title())
+    assertThat(say(AdjustmentPlanner.plan(Rigs.plain(), Trims.ZERO).steps().get(1).title()))
         .isEqualTo("Trims in: all at zero");
   }
 
   @Example
   void onlyTheControlsThatMoveTheSurfaceAreZeroed() {
-    assertThat(of(plan(0, 16), Kind.ZERO).get(0).title()).isEqualTo("Trim to zero: pitch");
-    assertThat(of(plan(16, 0), Kind.ZERO).get(0).title()).isEqualTo("Trim to zero: roll");
+    assertThat(say(of(plan(0, 16), Kind.ZERO).get(0).title())).isEqualTo("Trim to zero: pitch");
+    assertThat(say(of(plan(16, 0), Kind.ZERO).get(0).title())).isEqualTo("Trim to zero: roll");
     AdjustmentPlan both = plan(20, -6);
-    assertThat(of(both, Kind.ZERO).get(0).title()).isEqualTo("Trim to zero: roll and pitch");
-    assertThat(of(both, Kind.TRIM_BACK).get(0).title())
-        .isEqualTo("Put the trim back: roll 20 clicks right, pitch 6 clicks down");
+    assertThat(say(of(both, Kind.ZERO).get(0).title())).isEqualTo("Trim to zero: roll and pitch");
+    assertThat(say(of(both, Kind.TRIM_BACK).get(0).title()))
+        .isEqualTo("Put the trim back: 20 clicks roll right, 6 clicks nose down");
     // Yaw moves neither elevon: it is not named.
     AdjustmentPlan yaw = AdjustmentPlanner.plan(Rigs.plain(), new Trims(0, 16, 9));
-    assertThat(of(yaw, Kind.ZERO).get(0).title()).isEqualTo("Trim to zero: pitch");
-    assertThat(of(yaw, Kind.TRIM_BACK).get(0).title())
-        .isEqualTo("Put the trim back: pitch 16 clicks up");
+    assertThat(say(of(yaw, Kind.ZERO).get(0).title())).isEqualTo("Trim to zero: pitch");
+    assertThat(say(of(yaw, Kind.TRIM_BACK).get(0).title()))
+        .isEqualTo("Put the trim back: 16 clicks nose up");
   }
 
   @Example
   void whatTheEyeSeesAtEachStep() {
     // 16 clicks up are 1.8° or 1.6 mm: at zero the edge goes down by them, the rod brings it back.
     AdjustmentPlan up = plan(0, 16);
-    assertThat(of(up, Kind.ZERO).get(0).detail()).contains("down by about 1.6 mm");
-    assertThat(of(plan(0, -16), Kind.ZERO).get(0).detail()).contains("up by about 1.6 mm");
-    assertThat(of(up, Kind.TURN).get(0).title()).isEqualTo("left: 1 turn out");
-    assertThat(of(up, Kind.TURN).get(0).detail()).doesNotContain("slave");
-    assertThat(of(up, Kind.CHECK).get(0).detail()).contains("within 0.1 mm");
+    assertThat(say(of(up, Kind.ZERO).get(0).detail())).contains("down by about 1.6 mm");
+    assertThat(say(of(plan(0, -16), Kind.ZERO).get(0).detail())).contains("up by about 1.6 mm");
+    assertThat(say(of(up, Kind.TURN).get(0).title())).isEqualTo("left: 1 turn out");
+    assertThat(say(of(up, Kind.TURN).get(0).detail())).doesNotContain("slave");
+    assertThat(say(of(up, Kind.CHECK).get(0).detail())).contains("within 0.1 mm");
     // 12 clicks: 1.35°, 0.283 mm of rod: one half turn of 0.2 mm leaves 0.083, 0.35 mm at the edge.
-    assertThat(of(plan(0, 12), Kind.CHECK).get(0).detail()).contains("within 0.3 mm");
+    assertThat(say(of(plan(0, 12), Kind.CHECK).get(0).detail())).contains("within 0.3 mm");
   }
 
   @Property(tries = 100)
@@ -83,11 +84,12 @@ class WorkOrderTest {
     WorkStep last = plan.steps().get(plan.steps().size() - 1);
     WorkStep before = plan.steps().get(plan.steps().size() - 2);
     if (after.allZero()) {
-      assertThat(last.title()).startsWith("All trims at zero");
+      assertThat(say(last.title())).startsWith("All trims at zero");
       assertThat(of(plan, Kind.TRIMS_IN)).hasSize(1);
     } else {
-      assertThat(last.title()).startsWith("Trims as planned");
-      assertThat(before.detail()).startsWith("Flight: " + after.words(control -> true) + ".");
+      assertThat(say(last.title())).startsWith("Trims as planned");
+      assertThat(say(before.detail()))
+          .startsWith("Flight: " + say(after.told(control -> true)) + ".");
     }
   }
 
@@ -110,7 +112,7 @@ class WorkOrderTest {
             .toList();
     assertThat(slaves)
         .isNotEmpty()
-        .allSatisfy(one -> assertThat(one.detail()).contains("This is the slave rod."));
+        .allSatisfy(one -> assertThat(say(one.detail())).contains("This is the slave rod."));
   }
 
   private static AdjustmentPlan planned(Setup setup, int pitch) {
@@ -123,13 +125,13 @@ class WorkOrderTest {
     List<Kind> kinds = plan.steps().stream().map(WorkStep::kind).toList();
     int first = kinds.indexOf(Kind.TURN);
     int second = kinds.lastIndexOf(Kind.TURN);
-    assertThat(plan.undoneFrom(0)).isEmpty();
-    assertThat(plan.undoneFrom(first)).isEmpty();
-    assertThat(plan.undoneFrom(first + 1)).containsExactly("left: 1 turn in.");
-    assertThat(plan.undoneFrom(second)).containsExactly("left: 1 turn in.");
+    assertThat(say(plan.undoneFrom(0))).isEmpty();
+    assertThat(say(plan.undoneFrom(first))).isEmpty();
+    assertThat(say(plan.undoneFrom(first + 1))).containsExactly("left: 1 turn in.");
+    assertThat(say(plan.undoneFrom(second))).containsExactly("left: 1 turn in.");
     List<String> both = List.of("right: 1 turn in.", "left: 1 turn in.");
-    assertThat(plan.undoneFrom(second + 1)).isEqualTo(both);
-    assertThat(plan.undoneFrom(1000)).isEqualTo(both);
+    assertThat(say(plan.undoneFrom(second + 1))).isEqualTo(both);
+    assertThat(say(plan.undoneFrom(1000))).isEqualTo(both);
   }
 
   @Example

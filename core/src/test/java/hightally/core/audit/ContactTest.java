@@ -4,13 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import hightally.core.Rigs;
 import hightally.core.airframe.Contact;
-import hightally.core.channel.Channel;
+import hightally.core.edit.Edits;
 import hightally.core.quantity.HouseValues;
 import hightally.core.setup.Acceptance;
 import hightally.core.setup.Notebook;
 import hightally.core.setup.Setup;
 import hightally.core.signal.SignalPath;
-import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -26,8 +25,7 @@ class ContactTest {
     Contact corner = new Contact("right", 25, "left", 0);
     Finding finding = found(corner).get(0);
     assertThat(finding.severity()).isEqualTo(Finding.Severity.GROUNDS);
-    Finding.Edit edit = finding.mends().get(0).edits().get(0);
-    Setup mended = mended((double) edit.value(), edit.path().get(2), corner);
+    Setup mended = Edits.made(with(corner), finding.mends().get(0).edits());
     double overlap = Corners.overlapMm(SignalPath.of(mended), corner);
     double margin = HouseValues.STANDARD.contactMarginMm();
     assertThat(overlap).isLessThan(-margin);
@@ -64,14 +62,5 @@ class ContactTest {
 
   private static Setup with(Contact contact) {
     return Rigs.plain().change().contacts(List.of(contact)).done();
-  }
-
-  private static Setup mended(double value, String field, Contact contact) {
-    Setup setup = with(contact);
-    List<Channel> channels = new ArrayList<>(setup.channels());
-    Channel right = channels.get(1);
-    channels.set(
-        1, field.equals("endpointHighPercent") ? right.withHigh(value) : right.withLow(value));
-    return setup.change().channels(channels).done();
   }
 }

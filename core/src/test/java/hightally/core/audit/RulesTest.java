@@ -1,5 +1,6 @@
 package hightally.core.audit;
 
+import static hightally.core.English.say;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import hightally.core.Rigs;
@@ -123,7 +124,7 @@ class RulesTest {
     Optional<Finding> found = finding(one.found(), one.rule(), one.subject());
     assertThat(found).as("found").isPresent();
     assertThat(found.get().severity()).isEqualTo(one.severity());
-    assertThat(found.get().why()).hasSizeGreaterThan(20);
+    assertThat(say(found.get().why())).hasSizeGreaterThan(20);
     assertThat(finding(one.near(), one.rule(), one.subject())).as("just short of it").isEmpty();
   }
 
@@ -176,7 +177,7 @@ class RulesTest {
                 new Notebook(List.of(new ThrowGoal("right", 14, 8)), List.of(), List.of(), false))
             .done();
     assertThat(finding(wish, "shared-channel", "right"))
-        .hasValueSatisfying(one -> assertThat(one.title()).contains("needs differential"));
+        .hasValueSatisfying(one -> assertThat(say(one.title())).contains("needs differential"));
     Setup equal =
         joined
             .change()

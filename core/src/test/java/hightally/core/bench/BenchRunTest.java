@@ -1,5 +1,6 @@
 package hightally.core.bench;
 
+import static hightally.core.English.say;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -261,7 +262,7 @@ class BenchRunTest {
     assertThat(step(run, LANDING, 0.6).phase()).isEqualTo(1);
     assertThat(step(run, LANDING, 0.6).phase()).isZero();
     BenchMoment later = step(run, LANDING, 4);
-    assertThat(later.spoken()).containsExactly("Pack: 1 min 0 s");
+    assertThat(say(later.spoken())).containsExactly("Pack: 1 min 0 s");
     assertThat(later.timerSeconds().get(0)).isCloseTo(59.8, within(1e-9));
   }
 
@@ -269,8 +270,8 @@ class BenchRunTest {
   void switchingOnWarnsUntilThrottleIsBack() {
     BenchRun run = new BenchRun(SignalPath.of(setup(0)));
     Moment forward = REST.withThrottle(0.4, false);
-    assertThat(step(run, forward, 0).warnings()).containsExactly("Throttle is not back.");
-    assertThat(step(run, REST, 0.1).warnings()).isEmpty();
-    assertThat(step(run, forward, 0.1).warnings()).as("only at switch-on").isEmpty();
+    assertThat(say(step(run, forward, 0).warnings())).containsExactly("Throttle is not back.");
+    assertThat(say(step(run, REST, 0.1).warnings())).isEmpty();
+    assertThat(say(step(run, forward, 0.1).warnings())).as("only at switch-on").isEmpty();
   }
 }

@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import hightally.core.Rigs;
 import hightally.core.bench.FlyingModel.Faults;
-import hightally.core.flight.PhaseReading;
+import hightally.core.log.PhaseReading;
 import hightally.core.phase.Trims;
 import hightally.core.setup.Setup;
 import java.util.List;

@@ -1,9 +1,12 @@
 package hightally.core.bench;
 
+import static hightally.core.English.say;
+import static hightally.core.English.saying;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import hightally.core.English;
 import hightally.core.Rigs;
 import hightally.core.bench.Scene.SceneStep;
 import hightally.core.channel.Channel;
@@ -86,13 +89,13 @@ class ScenePlayTest {
     Tally tally = TallyMaker.underWay(path, moved, 0, now.phase(), actual);
     double sum = tally.lines().stream().mapToDouble(TallyLine::mm).sum();
     assertThat(sum).isCloseTo(now.positions().travelMm()[0], within(1e-9));
-    assertThat(tally.lines()).extracting(TallyLine::label).contains("Still under way");
+    assertThat(tally.lines()).extracting(line -> say(line.label())).contains("Still under way");
   }
 
   @Test
   void theTourMovesEverySurfaceAndTimesMustNotRunBack() {
     ScenePlay.Played played =
-        ScenePlay.play(SignalPath.of(Rigs.plain()), SceneTour.of(Rigs.plain()));
+        ScenePlay.play(SignalPath.of(Rigs.plain()), SceneTour.of(Rigs.plain(), English.NAMES));
     played
         .tracks()
         .forEach(
@@ -104,6 +107,6 @@ class ScenePlayTest {
             1, "Back", List.of(new SceneStep(1, REST, false), new SceneStep(0.5, REST, false)), 2);
     assertThatThrownBy(() -> ScenePlay.play(SignalPath.of(Rigs.plain()), back))
         .isInstanceOf(InvalidInputException.class)
-        .hasMessageContaining("not before 1.0 s");
+        .satisfies(saying("not before 1.0 s"));
   }
 }

@@ -1,5 +1,7 @@
 package hightally.core.guide;
 
+import static hightally.core.English.say;
+import static hightally.core.English.saying;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
@@ -7,6 +9,7 @@ import hightally.core.Rigs;
 import hightally.core.guide.BenchVerification.Expected;
 import hightally.core.guide.BenchVerification.Verified;
 import hightally.core.quantity.InvalidInputException;
+import hightally.core.quantity.Way;
 import hightally.core.setup.Setup;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -24,8 +27,8 @@ class BenchVerificationTest {
   @Test
   void saysWhichStickAndWhichWayAndHowFar() {
     Expected left = left();
-    assertThat(left.how()).contains("stick");
-    assertThat(left.first()).isIn("up", "down");
+    assertThat(say(left.how())).contains("stick");
+    assertThat(left.first()).isIn(Way.UP, Way.DOWN);
     assertThat(left.plusMm()).isPositive();
     assertThat(left.fits()).isTrue();
     assertThat(left.measured()).isNull();
@@ -36,21 +39,21 @@ class BenchVerificationTest {
     Expected asked = left();
     double ruler = SETUP.house().rulerMm();
     Verified near = new Verified("left", asked.plusMm() + 0.9 * ruler, asked.minusMm(), true);
-    assertThat(left(near).words()).isEqualTo("As expected.");
+    assertThat(say(left(near).words())).isEqualTo("As expected.");
     Verified far = new Verified("left", 1.5 * asked.plusMm() + ruler, asked.minusMm(), true);
     assertThat(left(far).fits()).isFalse();
-    assertThat(left(far).words()).contains("horn hole");
+    assertThat(say(left(far).words())).contains("horn hole");
     Verified wrong = new Verified("left", asked.plusMm(), asked.minusMm(), false);
     assertThat(left(wrong).wrongWay()).isTrue();
-    assertThat(left(wrong).words()).contains("must not fly like this");
+    assertThat(say(left(wrong).words())).contains("must not fly like this");
   }
 
   @Test
   void refusesWhatIsNoSurfaceAndNoLength() {
     assertThatThrownBy(() -> BenchVerification.check(SETUP, new Verified("nose", 1, 1, true)))
         .isInstanceOf(InvalidInputException.class)
-        .hasMessageContaining("surface is nose");
+        .satisfies(saying("surface is nose"));
     assertThatThrownBy(() -> BenchVerification.check(SETUP, new Verified("left", -1, 1, true)))
-        .hasMessageContaining("0 to 600 mm");
+        .satisfies(saying("0 to 600 mm"));
   }
 }

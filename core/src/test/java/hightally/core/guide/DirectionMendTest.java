@@ -1,11 +1,13 @@
 package hightally.core.guide;
 
+import static hightally.core.English.say;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import hightally.core.Rigs;
 import hightally.core.airframe.Servo;
-import hightally.core.audit.Finding.Edit;
-import hightally.core.channel.Channel;
+import hightally.core.edit.Edit;
+import hightally.core.edit.Edits;
+import hightally.core.edit.Figure;
 import hightally.core.phase.Trims;
 import hightally.core.quantity.Control;
 import hightally.core.setup.Setup;
@@ -27,7 +29,7 @@ class DirectionMendTest {
     Setup real = described.change().servos(turnedRound(described, turned)).done();
     Setup mended = described;
     for (GuideVerdict verdict : asked(described, real)) {
-      assertThat(verdict.agrees() || !verdict.mends().isEmpty()).as(verdict.words()).isTrue();
+      assertThat(verdict.agrees() || !verdict.mends().isEmpty()).as(say(verdict.words())).isTrue();
       mended = applied(mended, verdict, true);
       real = applied(real, verdict, false);
     }
@@ -69,13 +71,13 @@ class DirectionMendTest {
       answers.add(new GuideAnswer("direction/right/" + command, Guide.WRONG, List.of()));
     }
     GuideVerdict verdict = GuideJudge.verdicts(shared, School.ROD_FIRST, answers).get(3);
-    assertThat(verdict.words())
+    assertThat(say(verdict.words()))
         .contains("on one channel with left")
         .contains("its own rod or horn");
     assertThat(verdict.mends()).isEmpty();
     GuideVerdict first =
         GuideJudge.verdicts(shared, School.ROD_FIRST, answers.subList(1, 4)).get(2);
-    assertThat(first.words()).contains("check that first");
+    assertThat(say(first.words())).contains("check that first");
   }
 
   private static List<Servo> turnedRound(Setup setup, int which) {
@@ -125,8 +127,8 @@ class DirectionMendTest {
 
   private static List<String> expected(Setup setup) {
     return Guide.steps(setup).stream()
-        .filter(step -> step.id().startsWith("direction"))
-        .map(GuideStep::instruction)
+        .filter(step -> step.kind() == StepKind.DIRECTION)
+        .map(step -> say(step.instruction()))
         .toList();
   }
 
@@ -141,36 +143,11 @@ class DirectionMendTest {
 
   /** What the transmitter is told is told to both; what describes the servo only to the page. */
   private static Setup applied(Setup setup, GuideVerdict verdict, boolean description) {
-    Setup now = setup;
-    for (Edit edit : verdict.mends().stream().flatMap(one -> one.edits().stream()).toList()) {
-      int at = Integer.parseInt(edit.path().get(1));
-      if (edit.path().get(0).equals("channels")) {
-        List<Channel> channels = new ArrayList<>(now.channels());
-        Channel old = channels.get(at);
-        channels.set(
-            at,
-            new Channel(
-                old.number(),
-                old.name(),
-                old.carries(),
-                (Boolean) edit.value(),
-                old.subTrimMicroseconds(),
-                old.endpointLowPercent(),
-                old.endpointHighPercent(),
-                old.slowedSeconds()));
-        now = now.change().channels(channels).done();
-      } else if (description) {
-        boolean pulls = edit.path().get(2).equals("pullsOnIncrease");
-        List<Servo> servos = new ArrayList<>(now.servos());
-        Servo old = servos.get(at);
-        servos.set(
-            at,
-            pulls
-                ? servo(old, (Boolean) edit.value(), old.armOffsetDegrees())
-                : servo(old, old.pullsOnIncrease(), (Double) edit.value()));
-        now = now.change().servos(servos).done();
-      }
-    }
-    return now;
+    List<Edit> edits =
+        verdict.mends().stream()
+            .flatMap(one -> one.edits().stream())
+            .filter(one -> description || one.figure() == Figure.REVERSED)
+            .toList();
+    return Edits.made(setup, edits);
   }
 }

@@ -1,5 +1,6 @@
 package hightally.core.guide;
 
+import static hightally.core.English.say;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import hightally.core.Rigs;
@@ -32,7 +33,7 @@ class GuideJudgeTest {
             direction("left", "roll", each[0]),
             direction("left", "pitch", each[1]));
     List<GuideVerdict> verdicts = GuideJudge.verdicts(PLAIN, School.ROD_FIRST, answers);
-    assertThat(verdicts.get(3).words()).contains(words);
+    assertThat(say(verdicts.get(3).words())).contains(words);
   }
 
   private static GuideAnswer direction(String surface, String command, String seen) {
@@ -55,7 +56,7 @@ class GuideJudgeTest {
     assertThat(said).isEqualTo(verdict);
     if (verdict.equals("differs")) {
       // 12 mm at 18° of arm is 13.9° of surface, a horn of about 12 · sin 18 / sin 13.9 = 15.4 mm.
-      assertThat(found.mends().get(0).words()).contains("effective horn radius 15.4");
+      assertThat(say(found.mends().get(0).words())).contains("effective horn radius 15.4");
     }
   }
 
@@ -64,19 +65,19 @@ class GuideJudgeTest {
     GuideAnswer off = new GuideAnswer("seat/right", "", List.of(10.0));
     GuideVerdict rod = GuideJudge.verdicts(PLAIN, School.ROD_FIRST, List.of(off)).get(0);
     // Four arms on 25 teeth reach every 3.6°: -10.8 is nearest to -10 and leaves 0.8°.
-    assertThat(rod.words())
+    assertThat(say(rod.words()))
         .contains("10.8° away from")
         .contains("0.8° is left: leave the sub-trim");
     GuideVerdict trim = GuideJudge.verdicts(PLAIN, School.SUB_TRIM_FIRST, List.of(off)).get(0);
     // The right servo pulls on an increase: 0.8° towards the surface is 9 µs less.
-    assertThat(trim.words()).contains("sub-trim of -9 µs");
+    assertThat(say(trim.words())).contains("sub-trim of −9 µs");
   }
 
   @Test
   void theStepsFollowTheStickModeAndAskHowTheMotorWasMadeHarmlessFirst() {
     List<GuideStep> steps = Guide.steps(PLAIN);
     assertThat(steps.get(0).id()).isEqualTo("harmless");
-    assertThat(StickWords.to(1, hightally.core.quantity.Control.PITCH, 1))
+    assertThat(say(StickWords.to(1, hightally.core.quantity.Control.PITCH, 1)))
         .isEqualTo("left stick back, towards you");
     assertThat(StickWords.to(2, hightally.core.quantity.Control.PITCH, 1))
         .isEqualTo("right stick back, towards you");
@@ -91,6 +92,6 @@ class GuideJudgeTest {
     GuideAnswer off = new GuideAnswer("flush/right", "", List.of(2.0));
     GuideVerdict found = GuideJudge.verdicts(PLAIN, School.ROD_FIRST, List.of(off)).get(0);
     // 2 mm at 50 mm chord is 2.29°, at 12 mm horn 0.48 mm of rod: 1.2 turns of M2, in halves 1.
-    assertThat(found.words()).contains("1 turn").contains("goes down 2.0 mm");
+    assertThat(say(found.words())).contains("1 turn").contains("goes down 2.0 mm");
   }
 }

@@ -1,5 +1,6 @@
 package hightally.core.hazard;
 
+import static hightally.core.English.say;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import hightally.core.Rigs;
@@ -226,7 +227,7 @@ class HazardSearchTest {
     assertThat(outcome.hazards()).extracting(Hazard::kind).contains(kind);
     Hazard found =
         outcome.hazards().stream().filter(one -> one.kind() == kind).findFirst().orElseThrow();
-    assertThat(found.way()).as("the way there").startsWith(way(kind).toArray(String[]::new));
+    assertThat(say(found.way())).as("the way there").startsWith(way(kind).toArray(String[]::new));
     happens(found, SignalPath.of(planted(kind)));
   }
 
@@ -236,9 +237,10 @@ class HazardSearchTest {
       case MOTOR_STARTS ->
           List.of("switch at position 3", "throttle at 100 %", "then switch at position 1");
       case CANNOT_STOP -> List.of("switch at position 3");
-      case RUNS_OUT -> List.of("switch at position 1", "roll full plus");
+      case RUNS_OUT -> List.of("switch at position 1", "roll stick at 100 %");
       case PAIR_UNEQUAL -> List.of("switch at position 3");
-      case SURFACES_TOUCH -> List.of("switch at position 1", "roll full plus", "pitch full plus");
+      case SURFACES_TOUCH ->
+          List.of("switch at position 1", "roll stick at 100 %", "pitch stick at 100 %");
       case CONTROL_DEAD -> List.of("switch at position 3");
       default -> List.of();
     };
@@ -249,7 +251,7 @@ class HazardSearchTest {
     List<Moment> moments = hazard.moments();
     switch (hazard.kind()) {
       case MOTOR_STARTS -> {
-        assertThat(hazard.words()).contains("from 0 % to 100 %");
+        assertThat(say(hazard.words())).contains("from 0 % to 100 %");
         assertThat(path.motorPower(moments.get(0))).isZero();
         assertThat(path.motorPower(moments.get(1))).isEqualTo(1);
         assertThat(moments.get(0).throttle()).isEqualTo(moments.get(1).throttle());
@@ -307,7 +309,7 @@ class HazardSearchTest {
     assertThat(HazardSearch.of(SignalPath.of(setup)).hazards())
         .filteredOn(one -> one.kind() == HazardKind.MOTOR_STARTS)
         .isNotEmpty()
-        .anySatisfy(one -> assertThat(one.words()).contains("the other way round"));
+        .anySatisfy(one -> assertThat(say(one.words())).contains("the other way round"));
     List<Phase> faded = setup.phases().stream().map(HazardSearchTest::soft).toList();
     Setup soft = setup.change().phases(faded).done();
     assertThat(HazardSearch.of(SignalPath.of(soft)).hazards())

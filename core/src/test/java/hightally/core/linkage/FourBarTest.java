@@ -1,5 +1,6 @@
 package hightally.core.linkage;
 
+import static hightally.core.English.saying;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
@@ -47,8 +48,8 @@ class FourBarTest {
   void namesFieldValueAndRange() {
     assertThatThrownBy(() -> FourBar.of(new Linkage(0, 12, -3, 0, 0, false, true)))
         .isInstanceOf(InvalidInputException.class)
-        .hasMessageContaining("armRadiusMm is 0.0; it must be 1 to 150 mm")
-        .hasMessageContaining("rodLengthMm is -3.0; it must be 5 to 3000 mm");
+        .satisfies(saying("armRadiusMm is 0; it must be 1 to 150 mm"))
+        .satisfies(saying("rodLengthMm is -3.0; it must be 5 to 3000 mm"));
   }
 
   @Property

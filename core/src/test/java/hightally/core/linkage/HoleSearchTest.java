@@ -1,5 +1,6 @@
 package hightally.core.linkage;
 
+import static hightally.core.English.saying;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
@@ -97,7 +98,7 @@ class HoleSearchTest {
   void saysWhichFieldCannotBe() {
     assertThatThrownBy(() -> HoleSearch.best(wish(50, 12, 0, 0), 1))
         .isInstanceOf(InvalidInputException.class)
-        .hasMessageContaining("plusMm is 50.0; it must be less than the chord");
+        .satisfies(saying("plusMm is 50; it must be less than the chord"));
     ThrowWish far =
         new ThrowWish(
             45,

@@ -1,5 +1,6 @@
 package hightally.core.linkage;
 
+import static hightally.core.English.say;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -24,7 +25,7 @@ class LinkageFitTest {
     Linkage truth = new Linkage(12, radius, 120, 0, lean, false, true);
     List<Explanation> found = LinkageFit.explanations(question(truth, -40, -20, 20, 40));
     Explanation horn =
-        found.stream().filter(one -> one.words().startsWith("Horn")).findFirst().orElseThrow();
+        found.stream().filter(one -> say(one.words()).startsWith("Horn")).findFirst().orElseThrow();
     assertThat(horn.explains()).isTrue();
     assertThat(horn.linkage().hornRadiusMm()).isCloseTo(radius, within(1e-3));
     assertThat(horn.linkage().hornLeanDegrees()).isCloseTo(lean, within(1e-2));
@@ -34,10 +35,10 @@ class LinkageFitTest {
   void twoReadingsCannotTellTheLeansApartAndSaySo() {
     Linkage truth = new Linkage(12, 16, 120, 0, 12, false, true);
     List<Explanation> found = LinkageFit.explanations(question(truth, -40, 40));
-    assertThat(found).filteredOn(one -> one.words().contains("leans")).hasSize(2);
+    assertThat(found).filteredOn(one -> say(one.words()).contains("leans")).hasSize(2);
     assertThat(found).filteredOn(Explanation::explains).hasSize(2);
     // A lean alone cannot be explained away by the radius, and the plan is 12° out.
-    assertThat(found.get(2).words()).startsWith("Leans as planned");
+    assertThat(say(found.get(2).words())).startsWith("Leans as planned");
     assertThat(found.get(2).explains()).isFalse();
     // By hand: a half-millimetre ruler at 25 mm of travel knows the radius to some 3 %.
     assertThat(found.get(0).radiusPlusMinusMm()).isBetween(0.1, 0.6);

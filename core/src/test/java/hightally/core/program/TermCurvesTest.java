@@ -1,5 +1,6 @@
 package hightally.core.program;
 
+import static hightally.core.English.saying;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
@@ -38,7 +39,7 @@ class TermCurvesTest {
     TermCurve expo = curve(setup, "expo");
     assertThat(end(expo)).isCloseTo(1, within(EXACT));
     assertThat(expo.now().get(30)).isLessThan(expo.plain().get(30));
-    TermCurve start = curve(setup, "start point");
+    TermCurve start = curve(setup, "start-point");
     assertThat(start.now().get(20)).isZero();
     assertThat(Math.abs(end(start))).isLessThan(1);
     TermCurve endpoint = curve(setup, "endpoint");
@@ -68,6 +69,6 @@ class TermCurvesTest {
   @Test
   void refusesAChannelThatIsNotThere() {
     assertThatThrownBy(() -> TermCurves.of(new TermsAsked(Rigs.plain(), 9)))
-        .hasMessageContaining("channel is 9");
+        .satisfies(saying("channel is 9"));
   }
 }

@@ -7,6 +7,7 @@ import hightally.core.airframe.DriverKind;
 import hightally.core.airframe.Rod;
 import hightally.core.airframe.Surface;
 import hightally.core.phase.Trims;
+import hightally.core.quantity.Said;
 import hightally.core.quantity.Validation;
 import hightally.core.quantity.Violation;
 import java.util.List;
@@ -29,8 +30,8 @@ class SetupTest {
             List.of(setup.surfaces().get(0), left.withRod(looped), setup.surfaces().get(2)));
     assertThat(Validation.violations(broken))
         .contains(
-            new Violation(
-                "surfaces[1].rod.driverId", "slave", "a surface that a servo moves in the end"));
+            Violation.of(
+                "surfaces[1].rod.driverId", "slave", Said.of("demand.surfaceServoMovesEnd")));
   }
 
   @Test

@@ -1,5 +1,6 @@
 package hightally.core.signal;
 
+import static hightally.core.English.say;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -32,7 +33,7 @@ class TallyTest {
     Moment moment = new Moment(0, 0.5, 0, 0, true, Trims.ZERO, List.of(), Readings.NORMAL);
     Tally tally = TallyMaker.of(path, moment, path.indexOf("left"));
     TallyLine stick = tally.lines().get(1);
-    assertThat(stick.label()).isEqualTo("Pitch stick");
+    assertThat(say(stick.label())).isEqualTo("Pitch stick");
     assertThat(stick.percent()).isCloseTo(15.5, within(1e-9));
     assertThat(stick.degrees()).isCloseTo(6.975, within(1e-9));
     assertThat(stick.mm()).isCloseTo(6.0718, within(1e-4));

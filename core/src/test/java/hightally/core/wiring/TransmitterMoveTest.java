@@ -1,7 +1,9 @@
 package hightally.core.wiring;
 
+import static hightally.core.English.say;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import hightally.core.English;
 import hightally.core.Rigs;
 import hightally.core.airframe.PanelRole;
 import hightally.core.airframe.Side;
@@ -11,10 +13,10 @@ import hightally.core.channel.StickFunction;
 import hightally.core.channel.SubTrimMode;
 import hightally.core.channel.Transmitter;
 import hightally.core.channel.TransmitterInput;
+import hightally.core.edit.PartWish;
+import hightally.core.edit.PartWish.PartKind;
+import hightally.core.edit.PartsAdded;
 import hightally.core.phase.Trims;
-import hightally.core.setup.PartWish;
-import hightally.core.setup.PartWish.PartKind;
-import hightally.core.setup.PartsAdded;
 import hightally.core.setup.Setup;
 import hightally.core.signal.Moment;
 import hightally.core.signal.Readings;
@@ -83,7 +85,7 @@ class TransmitterMoveTest {
     // Both elevons take half of roll and pitch: one goes where pitch is, the other where roll is.
     assertThat(moved.setup().channels()).extracting("number").containsExactly(3, 4);
     // 500 µs for 100 % on a transmitter with 200 µs needs 250 %, more than any endpoint.
-    assertThat(moved.notes()).anyMatch(note -> note.contains("endpoint of 250 %"));
+    assertThat(say(moved.notes())).anyMatch(note -> note.contains("endpoint of 250 %"));
   }
 
   @Property(tries = 100)
@@ -127,7 +129,9 @@ class TransmitterMoveTest {
             Side.CENTRE,
             false,
             "switch");
-    Setup rig = PartsAdded.of(PartsAdded.of(Rigs.programmed(seed), motor), retracts);
+    Setup rig =
+        PartsAdded.of(
+            PartsAdded.of(Rigs.programmed(seed), motor, English.NAMES), retracts, English.NAMES);
     return rig.change().power(rig.power().throttleOn("lever")).done();
   }
 }

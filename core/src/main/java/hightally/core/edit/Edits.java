@@ -1,0 +1,128 @@
+package hightally.core.edit;
+
+import hightally.core.airframe.Rod;
+import hightally.core.airframe.Servo;
+import hightally.core.airframe.Surface;
+import hightally.core.channel.Channel;
+import hightally.core.channel.Receiver;
+import hightally.core.channel.Socket;
+import hightally.core.channel.Wiring;
+import hightally.core.linkage.Linkage;
+import hightally.core.linkage.RodEnd;
+import hightally.core.quantity.InvalidInputException;
+import hightally.core.quantity.Said;
+import hightally.core.quantity.Validation;
+import hightally.core.setup.Setup;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.Predicate;
+import java.util.function.UnaryOperator;
+
+/** Sets figures of a setup, one after the other. */
+public final class Edits {
+  private Edits() {}
+
+  /**
+   * The setup with all of them made, checked.
+   *
+   * @throws InvalidInputException if something they name is not there, or a value is out of range
+   */
+  public static Setup made(Setup setup, List<Edit> edits) {
+    Setup now = Validation.check(setup);
+    for (Edit edit : edits) {
+      now = made(now, Validation.check(edit));
+    }
+    return Validation.check(now);
+  }
+
+  private static Setup made(Setup setup, Edit edit) {
+    double value = edit.value();
+    return switch (edit.figure()) {
+      case ENDPOINT_HIGH -> channel(setup, edit, one -> one.withHigh(value));
+      case ENDPOINT_LOW -> channel(setup, edit, one -> one.withLow(value));
+      case SUB_TRIM ->
+          channel(
+              setup,
+              edit,
+              one -> one.with(value, one.endpointLowPercent(), one.endpointHighPercent()));
+      case REVERSED -> channel(setup, edit, one -> one.turning(value != 0));
+      case ROD_ADDED -> rod(setup, edit, one -> one.changedBy(value - one.adjustedMm()));
+      case ARM_RADIUS -> linkage(setup, edit, one -> one.withArm(value));
+      case HORN_RADIUS -> linkage(setup, edit, one -> one.withHorn(value));
+      case ARM_LEAN -> linkage(setup, edit, one -> one.leaning(value, one.hornLeanDegrees()));
+      case HORN_LEAN -> linkage(setup, edit, one -> one.leaning(one.armLeanDegrees(), value));
+      case THREAD_PITCH -> rod(setup, edit, one -> one.onEnd(new RodEnd(one.end().kind(), value)));
+      case PULLS_ON_INCREASE ->
+          servo(setup, edit, one -> one.seated(value != 0, one.armOffsetDegrees()));
+      case ARM_OFFSET -> servo(setup, edit, one -> one.seated(one.pullsOnIncrease(), value));
+      case CLICK_STEP ->
+          setup.change().transmitter(setup.transmitter().withClickStep(value)).done();
+      case SOCKET_CHANNEL -> socket(setup, edit);
+    };
+  }
+
+  private static Setup channel(Setup setup, Edit edit, UnaryOperator<Channel> change) {
+    return setup
+        .change()
+        .channels(changed(setup.channels(), edit, one -> numbered(one.number(), edit), change))
+        .done();
+  }
+
+  private static Setup rod(Setup setup, Edit edit, UnaryOperator<Rod> change) {
+    return setup.withSurfaces(
+        changed(
+            setup.surfaces(),
+            edit,
+            one -> one.id().equals(edit.subject()),
+            (Surface one) -> one.withRod(change.apply(one.rod()))));
+  }
+
+  private static Setup linkage(Setup setup, Edit edit, UnaryOperator<Linkage> change) {
+    return rod(setup, edit, one -> one.with(change.apply(one.linkage())));
+  }
+
+  private static Setup servo(Setup setup, Edit edit, UnaryOperator<Servo> change) {
+    return setup
+        .change()
+        .servos(changed(setup.servos(), edit, one -> one.id().equals(edit.subject()), change))
+        .done();
+  }
+
+  private static Setup socket(Setup setup, Edit edit) {
+    Wiring wiring = setup.wiring();
+    Receiver receiver = wiring.receiver();
+    List<Socket> sockets =
+        changed(
+            receiver.sockets(),
+            edit,
+            one -> numbered(one.number(), edit),
+            one -> new Socket(one.number(), (int) edit.value(), one.output()));
+    Receiver retuned =
+        new Receiver(
+            receiver.name(),
+            sockets,
+            receiver.anyChannel(),
+            receiver.failsafe(),
+            receiver.failsafeChannel());
+    return setup.change().wiring(new Wiring(retuned, wiring.leads(), wiring.between())).done();
+  }
+
+  private static boolean numbered(int number, Edit edit) {
+    return Integer.toString(number).equals(edit.subject());
+  }
+
+  private static <T> List<T> changed(
+      List<T> all, Edit edit, Predicate<T> which, UnaryOperator<T> change) {
+    List<T> changed = new ArrayList<>();
+    int found = 0;
+    for (T one : all) {
+      boolean meant = which.test(one);
+      changed.add(meant ? change.apply(one) : one);
+      found += meant ? 1 : 0;
+    }
+    if (found == 0) {
+      throw InvalidInputException.of("subject", edit.subject(), Said.of("demand.whatFigureHas"));
+    }
+    return changed;
+  }
+}

@@ -1,0 +1,33 @@
+package hightally.core.edit;
+
+/** A figure of a setup that a mend sets, and what the mend names to find it. */
+public enum Figure {
+  /** Of a channel, by its number: percent. */
+  ENDPOINT_HIGH,
+  /** Of a channel, by its number: percent. */
+  ENDPOINT_LOW,
+  /** Of a channel, by its number: µs. */
+  SUB_TRIM,
+  /** Of a channel, by its number: 1 reversed, 0 not. */
+  REVERSED,
+  /** Of a surface: what has been added to its rod at neutral, mm. */
+  ROD_ADDED,
+  /** Of a surface: mm. */
+  ARM_RADIUS,
+  /** Of a surface: mm. */
+  HORN_RADIUS,
+  /** Of a surface: degrees. */
+  ARM_LEAN,
+  /** Of a surface: degrees. */
+  HORN_LEAN,
+  /** Of a surface: mm per turn of its rod's end. */
+  THREAD_PITCH,
+  /** Of a servo: 1 where a longer pulse pulls, 0 where it pushes. */
+  PULLS_ON_INCREASE,
+  /** Of a servo: degrees. */
+  ARM_OFFSET,
+  /** Of the transmitter, which needs no name: percent of command per click. */
+  CLICK_STEP,
+  /** Of a socket of the receiver, by its number: the channel it puts out. */
+  SOCKET_CHANNEL
+}

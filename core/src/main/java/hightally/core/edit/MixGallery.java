@@ -1,0 +1,301 @@
+package hightally.core.edit;
+
+import hightally.core.airframe.Motor;
+import hightally.core.airframe.Surface;
+import hightally.core.channel.InputKind;
+import hightally.core.mix.CurvePoint;
+import hightally.core.mix.Mix;
+import hightally.core.mix.MixSource;
+import hightally.core.mix.MixTarget;
+import hightally.core.quantity.Control;
+import hightally.core.quantity.InvalidInputException;
+import hightally.core.quantity.Naming;
+import hightally.core.quantity.Said;
+import hightally.core.quantity.Text;
+import hightally.core.quantity.Unit;
+import hightally.core.quantity.Validation;
+import hightally.core.quantity.Within;
+import hightally.core.response.Response;
+import hightally.core.setup.Setup;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.function.Predicate;
+
+/** Common mixes built from what the pilot knows, the weights worked out from the airframe. */
+public final class MixGallery {
+  private MixGallery() {}
+
+  /** What can be built. */
+  public enum Recipe {
+    AILERON_TO_RUDDER(
+        Said.of("edit.aileronRudder"),
+        Said.of("edit.turnsDoNotSlip"),
+        Said.of("edit.rudderFullAileronPercentFull"),
+        25),
+    ELEVATOR_TO_FLAP(
+        Said.of("edit.elevatorFlap"),
+        Said.of("edit.fullUpElevatorBringsFlaps"),
+        Said.of("edit.phaseWhoseFlapPresetFull"),
+        10),
+    BRAKES_ON_STICK(
+        Said.of("edit.brakesThrottleStick"),
+        Said.of("edit.flapsFarDownAileronsUp"),
+        Said.of("edit.flapsDownFullBrakePercent"),
+        80),
+    BRAKES_ON_LEVER(
+        Said.of("edit.brakesLever"),
+        Said.of("edit.flapsFarDownAileronsUp2"),
+        Said.of("edit.flapsDownLeversFarEnd"),
+        80),
+    LEVER_TO_ELEVATOR(
+        Said.of("edit.brakeLeverElevator"),
+        Said.of("edit.whatBrakesLeverPitchElevator"),
+        Said.of("edit.elevatorFullBrakePercentMinus"),
+        -12),
+    BRAKES_TO_ELEVATOR(
+        Said.of("edit.brakesElevator"),
+        Said.of("edit.whatBrakesPitchElevatorTakes"),
+        Said.of("edit.elevatorFullBrakePercentMinus"),
+        -12),
+    THROTTLE_TO_ELEVATOR(
+        Said.of("edit.throttleElevator"),
+        Said.of("edit.climbsPowerLittleDownElevator"),
+        Said.of("edit.elevatorFullThrottlePercentMinus"),
+        -4),
+    RUDDER_TO_ELEVATOR(
+        Said.of("edit.rudderElevator"),
+        Said.of("edit.knifeEdgeWithoutPullingOne"),
+        Said.of("edit.elevatorFullRudderPercentMinus"),
+        3),
+    RUDDER_TO_AILERON(
+        Said.of("edit.rudderAileron"),
+        Said.of("edit.knifeEdgeWithoutRolling"),
+        Said.of("edit.aileronFullRightRudderPercent"),
+        -4),
+    RUDDER_TO_MOTORS(
+        Said.of("edit.rudderMotors"),
+        Said.of("edit.turnsDifferentialThrust"),
+        Said.of("edit.differenceFullRudderPercentPower"),
+        30);
+
+    private final Said title;
+    private final Said reason;
+    private final Said asks;
+    private final double start;
+
+    Recipe(Said title, Said reason, Said asks, double start) {
+      this.title = title;
+      this.reason = reason;
+      this.asks = asks;
+      this.start = start;
+    }
+  }
+
+  /** A recipe in words, with where to begin. */
+  public record RecipeCard(Recipe recipe, Said title, Said reason, Said asks, double start) {}
+
+  /**
+   * What is asked.
+   *
+   * @param percent the figure the recipe asks for
+   * @param preset id of the phase whose preset is meant; empty for none
+   * @param lever id of the lever a recipe for a lever is about; else empty
+   * @param phases ids of the phases it shall act in; empty for all
+   */
+  public record RecipeAsked(
+      Setup setup,
+      Recipe recipe,
+      @Within(min = -150, max = 150, unit = Unit.PERCENT) double percent,
+      @Text(min = 0, max = 40) String preset,
+      @Text(min = 0, max = 40) String lever,
+      List<String> phases) {}
+
+  /** Everything the gallery holds. */
+  public static List<RecipeCard> cards() {
+    return java.util.Arrays.stream(Recipe.values())
+        .map(one -> new RecipeCard(one, one.title, one.reason, one.asks, one.start))
+        .toList();
+  }
+
+  /** The setup with the mix added. */
+  public static Setup build(RecipeAsked asked, Naming naming) {
+    Validation.check(asked);
+    Setup setup = asked.setup();
+    Mix mix =
+        switch (asked.recipe()) {
+          case AILERON_TO_RUDDER -> stick(asked, "roll", yawing(setup, 1), asked.percent());
+          case ELEVATOR_TO_FLAP -> flap(asked);
+          case BRAKES_ON_STICK -> brakes(asked);
+          case BRAKES_ON_LEVER ->
+              lever(asked, braking(setup), point(0, 0), point(100, asked.percent()));
+          case LEVER_TO_ELEVATOR ->
+              lever(
+                  asked,
+                  pitching(setup),
+                  point(0, 0),
+                  point(50, 0.7 * asked.percent()),
+                  point(100, asked.percent()));
+          case BRAKES_TO_ELEVATOR ->
+              throttle(
+                  asked,
+                  pitching(setup),
+                  point(-100, asked.percent()),
+                  point(80, 0),
+                  point(100, 0));
+          case THROTTLE_TO_ELEVATOR ->
+              throttle(
+                  asked, pitching(setup), point(-100, 0), point(0, 0), point(100, asked.percent()));
+          case RUDDER_TO_ELEVATOR -> even(asked, pitching(setup));
+          case RUDDER_TO_AILERON -> stick(asked, "yaw", rolling(setup), asked.percent());
+          case RUDDER_TO_MOTORS -> stick(asked, "yaw", motors(setup), asked.percent());
+        };
+    if (mix.targets().isEmpty()) {
+      throw InvalidInputException.of(
+          "recipe", asked.recipe(), Said.of("demand.oneAirframeSurfacesMotors"));
+    }
+    List<Mix> mixes = new ArrayList<>(setup.mixes());
+    Recipe recipe = asked.recipe();
+    mixes.add(mix.named(naming.of(recipe.title, 80), naming.of(recipe.reason, 300)));
+    return Validation.check(setup.change().mixes(mixes).done());
+  }
+
+  private static CurvePoint point(double x, double y) {
+    return new CurvePoint(x, y);
+  }
+
+  private static Mix stick(
+      RecipeAsked asked, String subject, List<MixTarget> targets, double percent) {
+    double full = full(asked.setup(), Control.named(subject));
+    double weight = 100 * percent / full;
+    return mix(asked, MixSource.RESPONSE, subject, weight, weight, List.of(), targets);
+  }
+
+  /** What a full stick comes to behind its rate, percent. */
+  private static double full(Setup setup, Control control) {
+    Response response = setup.feel().of(control);
+    return Math.max(1, Math.max(response.ratePositivePercent(), response.rateNegativePercent()));
+  }
+
+  /** The same way for left and right rudder. */
+  private static Mix even(RecipeAsked asked, List<MixTarget> targets) {
+    double weight = 100 * asked.percent() / full(asked.setup(), Control.YAW);
+    return mix(asked, MixSource.RESPONSE, "yaw", weight, -weight, List.of(), targets);
+  }
+
+  /** Weight = the flaps' way at full up elevator over what full up elevator comes to. */
+  private static Mix flap(RecipeAsked asked) {
+    Setup setup = asked.setup();
+    List<MixTarget> targets = targets(flaps(setup), one -> -1);
+    double down =
+        setup
+            .phase(asked.preset())
+            .map(
+                phase ->
+                    flaps(setup).stream()
+                        .mapToDouble(flap -> -phase.presetPercent(flap.id()))
+                        .max()
+                        .orElse(0))
+            .orElse(asked.percent());
+    double weight = 100 * down / full(setup, Control.PITCH);
+    return mix(asked, MixSource.RESPONSE, "pitch", weight, weight / 2, List.of(), targets);
+  }
+
+  private static Mix brakes(RecipeAsked asked) {
+    return throttle(
+        asked, braking(asked.setup()), point(-100, asked.percent()), point(80, 0), point(100, 0));
+  }
+
+  private static List<MixTarget> braking(Setup setup) {
+    List<MixTarget> targets = new ArrayList<>(targets(flaps(setup), one -> -1));
+    targets.addAll(targets(ailerons(setup), one -> 0.3));
+    return targets;
+  }
+
+  private static Mix lever(RecipeAsked asked, List<MixTarget> targets, CurvePoint... points) {
+    int input = asked.setup().transmitter().inputIndex(asked.lever());
+    if (input < 0 || asked.setup().transmitter().inputs().get(input).kind() != InputKind.LEVER) {
+      throw InvalidInputException.of("lever", asked.lever(), Said.of("demand.idLever"));
+    }
+    return mix(asked, MixSource.INPUT, asked.lever(), 0, 0, List.of(points), targets);
+  }
+
+  private static Mix throttle(RecipeAsked asked, List<MixTarget> targets, CurvePoint... points) {
+    return mix(asked, MixSource.THROTTLE, "", 0, 0, List.of(points), targets);
+  }
+
+  private static Mix mix(
+      RecipeAsked asked,
+      MixSource source,
+      String subject,
+      double plus,
+      double minus,
+      List<CurvePoint> curve,
+      List<MixTarget> targets) {
+    String base = asked.recipe().name().toLowerCase(Locale.ROOT).replace('_', '-');
+    String id = base;
+    List<String> taken = asked.setup().mixes().stream().map(Mix::id).toList();
+    for (int i = 2; taken.contains(id); i++) {
+      id = base + "-" + i;
+    }
+    return new Mix(
+        id,
+        "",
+        "",
+        source,
+        subject,
+        Math.rint(plus * 10) / 10,
+        Math.rint(minus * 10) / 10,
+        0,
+        curve,
+        targets,
+        "",
+        asked.phases());
+  }
+
+  private interface Factor {
+    double of(Surface surface);
+  }
+
+  private static List<MixTarget> targets(List<Surface> surfaces, Factor factor) {
+    return surfaces.stream().map(one -> new MixTarget(one.id(), factor.of(one))).toList();
+  }
+
+  private static List<Surface> having(Setup setup, Predicate<Surface> what) {
+    return setup.surfaces().stream().filter(what).toList();
+  }
+
+  private static List<MixTarget> yawing(Setup setup, double size) {
+    return targets(having(setup, one -> one.shares().yaw() != 0), one -> size * one.shares().yaw());
+  }
+
+  private static List<MixTarget> pitching(Setup setup) {
+    return targets(having(setup, one -> one.shares().pitch() != 0), one -> one.shares().pitch());
+  }
+
+  private static List<MixTarget> rolling(Setup setup) {
+    return targets(ailerons(setup), one -> one.shares().roll());
+  }
+
+  /** What rolls the model most. */
+  private static List<Surface> ailerons(Setup setup) {
+    double most =
+        setup.surfaces().stream().mapToDouble(one -> Math.abs(one.shares().roll())).max().orElse(0);
+    return having(
+        setup, one -> most > 0 && Math.abs(one.shares().roll()) == most && !one.role().flap());
+  }
+
+  private static List<Surface> flaps(Setup setup) {
+    return having(setup, one -> one.role().flap());
+  }
+
+  private static List<MixTarget> motors(Setup setup) {
+    List<MixTarget> targets = new ArrayList<>();
+    for (Motor motor : setup.airframe().motors()) {
+      if (motor.rightMm() != 0) {
+        targets.add(new MixTarget(motor.id(), motor.rightMm() < 0 ? 1 : -1));
+      }
+    }
+    return targets;
+  }
+}

@@ -1,0 +1,39 @@
+package hightally.core.edit;
+
+import hightally.core.setup.Setup;
+import java.text.Normalizer;
+import java.util.HashSet;
+import java.util.Locale;
+import java.util.Set;
+
+/** Short names for new parts, made from the pilot's. */
+final class PartNames {
+  private static final int LONGEST = 30;
+
+  private final Set<String> taken = new HashSet<>();
+
+  PartNames(Setup setup) {
+    setup.surfaces().forEach(one -> taken.add(one.id()));
+    setup.servos().forEach(one -> taken.add(one.id()));
+    setup.airframe().panels().forEach(one -> taken.add(one.id()));
+    setup.airframe().motors().forEach(one -> taken.add(one.id()));
+    setup.transmitter().inputs().forEach(one -> taken.add(one.id()));
+  }
+
+  /** {@code Left inner flap} becomes {@code left-inner-flap}, with a number where that is taken. */
+  String id(String name) {
+    String plain =
+        Normalizer.normalize(name, Normalizer.Form.NFD)
+            .toLowerCase(Locale.ROOT)
+            .replaceAll("\\p{M}", "")
+            .replaceAll("[^a-z0-9]+", "-")
+            .replaceAll("^-|-$", "");
+    String base = plain.isEmpty() ? "part" : plain;
+    base = base.length() > LONGEST ? base.substring(0, LONGEST).replaceAll("-$", "") : base;
+    String id = base;
+    for (int i = 2; !taken.add(id); i++) {
+      id = base + "-" + i;
+    }
+    return id;
+  }
+}

@@ -1,0 +1,105 @@
+package hightally.core.edit;
+
+import hightally.core.condition.Condition;
+import hightally.core.condition.ConditionKind;
+import hightally.core.phase.Phase;
+import hightally.core.phase.PhaseRole;
+import hightally.core.phase.Trims;
+import hightally.core.quantity.InvalidInputException;
+import hightally.core.quantity.Naming;
+import hightally.core.quantity.Said;
+import hightally.core.quantity.Text;
+import hightally.core.quantity.Validation;
+import hightally.core.quantity.Within;
+import hightally.core.setup.Setup;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+
+/** Makes a phase separate: today's values of the phase it comes from are copied into it. */
+public final class PhaseAdded {
+  private static final double FADE_SECONDS = 0.5;
+
+  private PhaseAdded() {}
+
+  /**
+   * What is asked.
+   *
+   * @param name of the new phase
+   * @param role what it is for
+   * @param from id of the phase whose values it begins with
+   * @param input id of the switch that brings it on
+   * @param position of that switch, counted from 1
+   */
+  public record PhaseWish(
+      Setup setup,
+      @Text(max = 40) String name,
+      PhaseRole role,
+      @Text(max = 40) String from,
+      @Text(max = 40) String input,
+      @Within(min = 1, max = 6) int position) {}
+
+  /** The setup with the phase, before all others so that its switch decides. */
+  public static Setup of(PhaseWish wish, Naming naming) {
+    Validation.check(wish);
+    Setup setup = wish.setup();
+    Phase from =
+        setup
+            .phase(wish.from())
+            .orElseThrow(
+                () -> InvalidInputException.of("from", wish.from(), Said.of("demand.phasesId")));
+    String id = id(setup, wish.name());
+    List<Condition> conditions = new ArrayList<>(setup.conditions());
+    String when = existing(setup, wish);
+    if (when.isEmpty()) {
+      when = id + "-switch";
+      conditions.add(
+          new Condition(
+              when,
+              naming.of(Said.of("edit.phasePosition", "phase", wish.name()), 40),
+              ConditionKind.SWITCH_AT,
+              wish.input(),
+              wish.position(),
+              List.of(),
+              0));
+    }
+    Trims trims = from.effective(setup.trims());
+    Phase added =
+        new Phase(
+            id,
+            wish.name(),
+            "",
+            wish.role(),
+            when,
+            FADE_SECONDS,
+            from.presets(),
+            from.differential(),
+            false,
+            true,
+            false,
+            new Trims(0, trims.pitch(), 0));
+    List<Phase> phases = new ArrayList<>(setup.phases());
+    phases.add(0, added);
+    return Validation.check(setup.change().conditions(conditions).phases(phases).done());
+  }
+
+  private static String existing(Setup setup, PhaseWish wish) {
+    return setup.conditions().stream()
+        .filter(one -> one.kind() == ConditionKind.SWITCH_AT)
+        .filter(one -> one.subject().equals(wish.input()) && one.limit() == wish.position())
+        .map(Condition::id)
+        .findFirst()
+        .orElse("");
+  }
+
+  private static String id(Setup setup, String name) {
+    String plain =
+        name.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-").replaceAll("^-|-$", "");
+    String base = plain.isEmpty() ? "phase" : plain;
+    String id = base;
+    for (int i = 2; setup.phase(id).isPresent(); i++) {
+      id = base + "-" + i;
+    }
+    return id;
+  }
+}

@@ -1,0 +1,227 @@
+package hightally.core.edit;
+
+import static hightally.core.English.say;
+import static hightally.core.English.saying;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import hightally.core.DemoModels;
+import hightally.core.English;
+import hightally.core.airframe.Surface;
+import hightally.core.edit.MixGallery.Recipe;
+import hightally.core.edit.MixGallery.RecipeAsked;
+import hightally.core.mix.Mix;
+import hightally.core.phase.Phase;
+import hightally.core.phase.Trims;
+import hightally.core.quantity.Control;
+import hightally.core.quantity.InvalidInputException;
+import hightally.core.setup.Setup;
+import hightally.core.signal.Moment;
+import hightally.core.signal.SignalPath;
+import java.util.Arrays;
+import java.util.List;
+import java.util.function.ToDoubleFunction;
+import org.junit.jupiter.api.Test;
+
+/** Every recipe, by what it adds to the channels of a demo model; weights are kept to 0.1 %. */
+class MixGalleryTest {
+  private static final double ROUNDED = 0.16;
+  private static final Moment REST = Moment.centred(Trims.ZERO).withThrottle(1, true);
+
+  private final Setup glider = bare(DemoModels.read("larkmere"));
+  private final Setup twin = bare(DemoModels.read("brindle"));
+  private final Setup biplane = bare(DemoModels.read("quillon"));
+
+  /** Without mixes of its own, in its base phase. */
+  private static Setup bare(Setup setup) {
+    return setup.change().mixes(List.of()).done();
+  }
+
+  @Test
+  void aileronToRudderTurnsIntoTheRoll() {
+    Setup built = build(biplane, Recipe.AILERON_TO_RUDDER, 25);
+    adds(biplane, built, REST.with(Control.ROLL, 1), one -> 25 * one.shares().yaw());
+    adds(biplane, built, REST.with(Control.ROLL, -1), one -> -25 * one.shares().yaw());
+    adds(biplane, built, REST.with(Control.PITCH, 1), one -> 0);
+  }
+
+  @Test
+  void elevatorToFlapLowersTheFlapsWithUpElevatorAndHalfAsMuchTheOtherWay() {
+    Setup built = build(glider, Recipe.ELEVATOR_TO_FLAP, 20);
+    adds(glider, built, REST.with(Control.PITCH, 1), one -> flap(one) ? -20 : 0);
+    adds(glider, built, REST.with(Control.PITCH, -1), one -> flap(one) ? 10 : 0);
+  }
+
+  @Test
+  void elevatorToFlapReachesThePresetOfThePhaseThatIsNamed() {
+    Phase phase =
+        glider.phases().stream()
+            .filter(one -> one.presetPercent("flap-left") < 0)
+            .findFirst()
+            .orElseThrow();
+    double preset = phase.presetPercent("flap-left");
+    Setup built =
+        MixGallery.build(
+            new RecipeAsked(glider, Recipe.ELEVATOR_TO_FLAP, 3, phase.id(), "", List.of()),
+            English.NAMES);
+    adds(glider, built, REST.with(Control.PITCH, 1), one -> flap(one) ? preset : 0);
+  }
+
+  @Test
+  void brakesOnTheStickAreFullAtItsBackAndGoneAtNineTenths() {
+    Setup built = build(glider, Recipe.BRAKES_ON_STICK, 60);
+    adds(glider, built, REST.withThrottle(0, true), one -> brake(one, 60));
+    adds(glider, built, REST.withThrottle(0.9, true), one -> 0);
+    adds(glider, built, REST.withThrottle(0.45, true), one -> brake(one, 30));
+  }
+
+  @Test
+  void brakesOnALeverAreInProportion() {
+    String lever = lever(glider);
+    Setup built =
+        MixGallery.build(
+            new RecipeAsked(glider, Recipe.BRAKES_ON_LEVER, 80, "", lever, List.of()),
+            English.NAMES);
+    int index = glider.transmitter().inputIndex(lever);
+    adds(glider, built, REST.withInput(index, 1), one -> brake(one, 80));
+    adds(glider, built, REST.withInput(index, 0.25), one -> brake(one, 20));
+  }
+
+  @Test
+  void aBrakeLeversElevatorComesMostlyEarly() {
+    String lever = lever(glider);
+    Setup built =
+        MixGallery.build(
+            new RecipeAsked(glider, Recipe.LEVER_TO_ELEVATOR, -12, "", lever, List.of()),
+            English.NAMES);
+    int index = glider.transmitter().inputIndex(lever);
+    adds(glider, built, REST.withInput(index, 1), one -> -12 * one.shares().pitch());
+    adds(glider, built, REST.withInput(index, 0.5), one -> -8.4 * one.shares().pitch());
+  }
+
+  @Test
+  void brakesOnTheStickAreTakenOutByTheElevator() {
+    Setup built = build(glider, Recipe.BRAKES_TO_ELEVATOR, -12);
+    adds(glider, built, REST.withThrottle(0, true), one -> -12 * one.shares().pitch());
+    adds(glider, built, REST.withThrottle(0.95, true), one -> 0);
+  }
+
+  @Test
+  void powerTakesALittleDownElevatorAboveHalf() {
+    Setup built = build(biplane, Recipe.THROTTLE_TO_ELEVATOR, -4);
+    adds(biplane, built, REST, one -> -4 * one.shares().pitch());
+    adds(biplane, built, REST.withThrottle(0.75, true), one -> -2 * one.shares().pitch());
+    adds(biplane, built, REST.withThrottle(0.5, true), one -> 0);
+  }
+
+  @Test
+  void rudderToElevatorIsTheSameForBothRudders() {
+    Setup built = build(biplane, Recipe.RUDDER_TO_ELEVATOR, 3);
+    adds(biplane, built, REST.with(Control.YAW, 1), one -> 3 * one.shares().pitch());
+    adds(biplane, built, REST.with(Control.YAW, -1), one -> 3 * one.shares().pitch());
+  }
+
+  @Test
+  void rudderToAileronRollsWithTheRudderWherePlusIsAsked() {
+    Setup built = build(biplane, Recipe.RUDDER_TO_AILERON, -4);
+    adds(biplane, built, REST.with(Control.YAW, 1), one -> -4 * one.shares().roll());
+    adds(biplane, built, REST.with(Control.YAW, -1), one -> 4 * one.shares().roll());
+  }
+
+  @Test
+  void rudderToMotorsGivesTheOuterOneMore() {
+    Setup built = build(twin, Recipe.RUDDER_TO_MOTORS, 30);
+    Mix mix = built.mixes().get(0);
+    assertThat(mix.targets()).hasSize(2);
+    mix.targets()
+        .forEach(
+            target -> {
+              double right =
+                  twin.airframe().motors().stream()
+                      .filter(motor -> motor.id().equals(target.target()))
+                      .findFirst()
+                      .orElseThrow()
+                      .rightMm();
+              assertThat(target.factor()).isEqualTo(right < 0 ? 1 : -1);
+            });
+    double full = twin.feel().yaw().ratePositivePercent();
+    assertThat(mix.weightPlusPercent()).isCloseTo(100 * 30 / full, within(0.05));
+  }
+
+  @Test
+  void everyRecipeHasACardWithAReasonAndAStartThatCanBeBuilt() {
+    assertThat(MixGallery.cards()).hasSize(Recipe.values().length);
+    for (MixGallery.RecipeCard card : MixGallery.cards()) {
+      assertThat(say(card.reason())).as(say(card.title())).isNotBlank();
+      Setup base = card.recipe() == Recipe.RUDDER_TO_MOTORS ? twin : glider;
+      Setup built =
+          MixGallery.build(
+              new RecipeAsked(base, card.recipe(), card.start(), "", lever(base), List.of()),
+              English.NAMES);
+      assertThat(built.mixes()).hasSize(1);
+      assertThat(built.mixes().get(0).reason()).isEqualTo(say(card.reason()));
+    }
+  }
+
+  @Test
+  void aSecondOfTheSameGetsAnIdOfItsOwnAndTheRestIsLeftAlone() {
+    Setup once = build(biplane, Recipe.RUDDER_TO_ELEVATOR, 3);
+    Setup twice =
+        MixGallery.build(
+            new RecipeAsked(
+                once, Recipe.RUDDER_TO_ELEVATOR, 2, "", "", List.of(biplane.basePhase().id())),
+            English.NAMES);
+    assertThat(twice.mixes()).extracting(Mix::id).doesNotHaveDuplicates();
+    assertThat(twice.mixes().get(0)).isEqualTo(once.mixes().get(0));
+    assertThat(twice.mixes().get(1).phases()).containsExactly(biplane.basePhase().id());
+    assertThat(twice.change().mixes(List.of()).done()).isEqualTo(biplane);
+  }
+
+  @Test
+  void whatTheModelHasNotIsRefusedWithWords() {
+    assertThatThrownBy(() -> build(biplane, Recipe.RUDDER_TO_MOTORS, 30))
+        .isInstanceOf(InvalidInputException.class)
+        .satisfies(saying("has the surfaces or motors for"));
+    assertThatThrownBy(() -> build(glider, Recipe.BRAKES_ON_LEVER, 30))
+        .satisfies(saying("the id of a lever"));
+    assertThatThrownBy(() -> build(glider, Recipe.BRAKES_ON_STICK, 151))
+        .satisfies(saying("−150 to 150 %"));
+  }
+
+  private static Setup build(Setup setup, Recipe recipe, double percent) {
+    return MixGallery.build(
+        new RecipeAsked(setup, recipe, percent, "", "", List.of()), English.NAMES);
+  }
+
+  private static boolean flap(Surface one) {
+    return one.id().startsWith("flap");
+  }
+
+  private static double brake(Surface one, double percent) {
+    return flap(one) ? -percent : one.id().startsWith("aileron") ? 0.3 * percent : 0;
+  }
+
+  private static String lever(Setup setup) {
+    return setup.transmitter().inputs().stream()
+        .filter(one -> one.positions() == 0)
+        .findFirst()
+        .map(one -> one.id())
+        .orElse("");
+  }
+
+  /** What the mix adds to every surface's command at a moment, in the base phase. */
+  private static void adds(
+      Setup before, Setup after, Moment moment, ToDoubleFunction<Surface> expected) {
+    SignalPath one = SignalPath.of(before);
+    SignalPath other = SignalPath.of(after);
+    double[] was = one.evaluateBase(moment).commandPercent();
+    double[] is = other.evaluateBase(moment).commandPercent();
+    for (int i = 0; i < before.channels().size(); i++) {
+      String carries = before.channels().get(i).carries();
+      double wanted = before.surface(carries).stream().mapToDouble(expected).findFirst().orElse(0);
+      assertThat(is[i] - was[i]).as(carries).isCloseTo(wanted, within(ROUNDED));
+    }
+    assertThat(Arrays.stream(is).allMatch(Double::isFinite)).isTrue();
+  }
+}

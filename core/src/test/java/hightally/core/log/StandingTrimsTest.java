@@ -1,0 +1,86 @@
+package hightally.core.log;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import hightally.core.Rigs;
+import hightally.core.log.Settling.FlownOnce;
+import hightally.core.phase.Phase;
+import hightally.core.phase.PhaseRole;
+import hightally.core.phase.Trims;
+import hightally.core.setup.Setup;
+import java.time.LocalDate;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+class StandingTrimsTest {
+  private static Phase phase(String id, boolean ownPitch, int pitch) {
+    return new Phase(
+        id,
+        id,
+        "",
+        PhaseRole.OTHER,
+        "",
+        0,
+        List.of(),
+        List.of(),
+        false,
+        ownPitch,
+        false,
+        new Trims(0, pitch, 0));
+  }
+
+  private static final Setup SETUP =
+      Rigs.plain()
+          .change()
+          .phases(List.of(phase("speed", true, -5), phase("cruise", false, 0)))
+          .trims(new Trims(1, 3, 0))
+          .done();
+
+  private static FlownOnce flight(int number, int pitch, PhaseReading... others) {
+    FlightReport report =
+        new FlightReport(
+            LocalDate.of(2026, 5, number),
+            FlightReport.Wind.CALM,
+            FlightReport.Air.SMOOTH,
+            "",
+            "",
+            90,
+            "",
+            "",
+            new Trims(0, pitch, 0),
+            50,
+            PhaseReading.Sure.SURE,
+            false,
+            List.of(others));
+    return new FlownOnce(number, 1, report);
+  }
+
+  private static int pitch(String phase, FlownOnce... holding) {
+    return StandingTrims.of(SETUP, List.of(holding)).phases().stream()
+        .filter(one -> one.phase().equals(phase))
+        .findFirst()
+        .orElseThrow()
+        .trims()
+        .pitch();
+  }
+
+  @Test
+  void theNewestFlightInAPhaseDecidesElseTheSetup() {
+    assertThat(pitch("cruise")).isEqualTo(3);
+    assertThat(pitch("speed")).isEqualTo(-5);
+    PhaseReading speed =
+        new PhaseReading("speed", new Trims(0, -8, 0), 50, PhaseReading.Sure.SURE, false);
+    FlownOnce both = flight(1, 6, speed);
+    FlownOnce later = flight(2, 7);
+    assertThat(pitch("cruise", later, both)).isEqualTo(7);
+    assertThat(pitch("speed", later, both)).isEqualTo(-8);
+  }
+
+  @Test
+  void aClickIsWorthItsStepAndThatInPulse() {
+    StandingTrims stands = StandingTrims.of(SETUP, List.of());
+    assertThat(stands.percentPerClick()).isEqualTo(0.5);
+    assertThat(stands.microsecondsPerClick()).isCloseTo(2.5, within(1e-12));
+  }
+}
