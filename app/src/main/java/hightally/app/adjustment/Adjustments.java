@@ -8,16 +8,19 @@ import hightally.app.flight.FlightLog;
 import hightally.app.flight.TrimLog;
 import hightally.app.platform.ConflictException;
 import hightally.app.platform.NotFoundException;
+import hightally.app.words.ReaderWords;
 import hightally.core.adjustment.AdjustmentPlan;
 import hightally.core.adjustment.AdjustmentPlanner;
 import hightally.core.adjustment.Confirmation;
 import hightally.core.adjustment.FlownTrims;
 import hightally.core.adjustment.RulerCheck;
 import hightally.core.airframe.Surface;
-import hightally.core.log.PhaseReading;
 import hightally.core.guide.BenchVerification;
+import hightally.core.log.PhaseReading;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.InvalidInputException;
+import hightally.core.quantity.Quantity;
+import hightally.core.quantity.Said;
 import hightally.core.quantity.Validation;
 import hightally.core.setup.Setup;
 import java.time.Clock;
@@ -44,6 +47,7 @@ public class Adjustments {
   private final TrimLog log;
   private final Lineage lineage;
   private final Clock clock;
+  private final ReaderWords words;
 
   Adjustments(
       AdjustmentRepository adjustments,
@@ -51,7 +55,9 @@ public class Adjustments {
       FlightLog flights,
       TrimLog log,
       Lineage lineage,
-      Clock clock) {
+      Clock clock,
+      ReaderWords words) {
+    this.words = words;
     this.log = log;
     this.lineage = lineage;
     this.adjustments = adjustments;
@@ -108,7 +114,9 @@ public class Adjustments {
         setup
             .surface(gauge.surface())
             .orElseThrow(
-                () -> InvalidInputException.of("surface", gauge.surface(), "the id of a surface"));
+                () ->
+                    InvalidInputException.of(
+                        "surface", gauge.surface(), Said.of("demand.idSurface")));
     RulerCheck check = check(setup, AdjustmentPlanner.plan(setup, found.flown(setup)), gauge);
     if (gauge.choice() == Gauge.Choice.RULER) {
       check.believed(setup, surface);
@@ -177,27 +185,35 @@ public class Adjustments {
       throw new ConflictException("An adjustment of this model is open: finish it first.");
     }
     Setup now = newest.setup();
-    List<String> words = new ArrayList<>();
+    List<Said> told = new ArrayList<>();
     if (learned.clickStepPercent() != now.transmitter().clickStepPercent()) {
       now =
           now.change()
               .transmitter(now.transmitter().withClickStep(learned.clickStepPercent()))
               .done();
-      words.add("one click is " + learned.clickStepPercent() + " %");
+      told.add(
+          Said.of("log.learnedClick", "step", Quantity.percent(learned.clickStepPercent(), 3)));
     }
     for (Learned.Arm arm : learned.arms()) {
       Surface surface =
           now.surface(arm.surface())
               .orElseThrow(
-                  () -> InvalidInputException.of("arms", arm.surface(), "the id of a surface"));
+                  () ->
+                      InvalidInputException.of("arms", arm.surface(), Said.of("demand.idSurface")));
       now = now.withSurface(surface.withRod(surface.rod().withArm(arm.armRadiusMm())));
-      words.add("the arm of " + surface.name() + " acts with " + arm.armRadiusMm() + " mm");
+      told.add(
+          Said.of(
+              "log.learnedArm",
+              "surface",
+              surface.name(),
+              "radius",
+              Quantity.mm(arm.armRadiusMm(), 2)));
     }
-    if (words.isEmpty()) {
-      throw InvalidInputException.of("arms", "none", "an arm, or a click step");
+    if (told.isEmpty()) {
+      throw InvalidInputException.of("arms", Said.of("given.none"), Said.of("demand.armClickStep"));
     }
     return hangar.correct(
-        aircraftId, learned.basedOn(), now, "Learned in flight: " + String.join(", ", words));
+        aircraftId, learned.basedOn(), now, words.of(Said.of("log.learned", "told", told), 300));
   }
 
   /** What a flight says of one phase. */
@@ -247,7 +263,7 @@ public class Adjustments {
     AdjustmentEntity found = current(aircraftId, version);
     int last = read(found).plan().steps().size() - 1;
     if (step < 0 || step > last) {
-      throw InvalidInputException.of("step", step, "0 to " + last);
+      throw InvalidInputException.of("step", step, Said.of("demand.to", "last", last));
     }
     found.moveTo(step);
     return read(adjustments.saveAndFlush(found));
@@ -259,7 +275,7 @@ public class Adjustments {
     AdjustmentEntity found = current(aircraftId, version);
     OpenAdjustment open = read(found);
     if (open.step() != open.plan().steps().size() - 1) {
-      throw InvalidInputException.of("step", open.step(), "the last one before closing");
+      throw InvalidInputException.of("step", open.step(), Said.of("demand.lastOneBeforeClosing"));
     }
     List<String> waiting =
         open.gauges().stream()
@@ -284,16 +300,19 @@ public class Adjustments {
               + ". Mend that and measure again before the work order is closed.");
     }
     Flight flight = flights.flight(aircraftId, found.flightId());
-    String reason =
-        "Trims of the flight on "
-            + flight.report().flownOn()
-            + " moved into the rods: "
-            + open.plan().trims().words(control -> true);
+    Said reason =
+        Said.of(
+            "log.trimsMoved",
+            "day",
+            flight.report().flownOn(),
+            "trims",
+            open.plan().trims().told(control -> true));
     Revision newest = hangar.newest(aircraftId);
     Setup before = hangar.revision(aircraftId, found.revisionNumber()).setup();
     // An order from before revisions were held back may lie below a newer one: its rods are turned.
     Setup after = open.plan().onto(before, newest.setup());
-    Revision made = hangar.adjusted(aircraftId, newest.number(), after, reason, found.id());
+    Revision made =
+        hangar.adjusted(aircraftId, newest.number(), after, words.of(reason, 300), found.id());
     found.close(made.number(), clock.instant());
     return made;
   }

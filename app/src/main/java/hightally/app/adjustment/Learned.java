@@ -1,7 +1,7 @@
 package hightally.app.adjustment;
 
-import hightally.core.quantity.Unit;
 import hightally.core.quantity.Text;
+import hightally.core.quantity.Unit;
 import hightally.core.quantity.Within;
 import java.util.List;
 

@@ -3,6 +3,7 @@ package hightally.app.adjustment;
 import hightally.core.adjustment.AdjustmentPlan;
 import hightally.core.adjustment.RulerCheck;
 import hightally.core.guide.BenchVerification;
+import hightally.core.quantity.Said;
 import java.util.List;
 
 /**
@@ -21,7 +22,7 @@ public record OpenAdjustment(
     AdjustmentPlan plan,
     List<GaugeCheck> gauges,
     List<BenchVerification.Expected> verification,
-    List<String> undo) {
+    List<Said> undo) {
   /** A reading beside the arithmetic. */
   public record GaugeCheck(Gauge gauge, RulerCheck check) {
     /** Whether the pilot has still to decide which of the two he believes. */

@@ -4,6 +4,7 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import hightally.app.transfer.SetupDocuments;
 import hightally.core.quantity.InvalidInputException;
+import hightally.core.quantity.Said;
 import hightally.core.setup.Setup;
 import org.springframework.stereotype.Component;
 
@@ -30,8 +31,11 @@ class StoredSetups {
     if (text.length() > SetupDocuments.LARGEST_CHARACTERS) {
       throw InvalidInputException.of(
           "setup",
-          text.length() + " characters long",
-          "at most " + SetupDocuments.LARGEST_CHARACTERS + " characters as a document");
+          Said.of("given.size", "count", text.length()),
+          Said.of(
+              "demand.mostCharactersDocument",
+              "lARGEST_CHARACTERS",
+              SetupDocuments.LARGEST_CHARACTERS));
     }
     stored.save(new RevisionDocumentEntity(revision.id(), text));
   }

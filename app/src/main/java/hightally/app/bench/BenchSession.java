@@ -7,6 +7,7 @@ import hightally.core.bench.BenchMoment;
 import hightally.core.bench.BenchRun;
 import hightally.core.linkage.FourBar;
 import hightally.core.quantity.InvalidInputException;
+import hightally.core.quantity.Said;
 import hightally.core.quantity.Validation;
 import hightally.core.setup.Setup;
 import hightally.core.signal.Moment;
@@ -67,7 +68,8 @@ final class BenchSession {
 
   private void needLoaded() {
     if (path == null) {
-      throw InvalidInputException.of("setup", "missing", "loaded before anything else");
+      throw InvalidInputException.of(
+          "setup", "missing", Said.of("demand.loadedBeforeAnythingElse"));
     }
   }
 

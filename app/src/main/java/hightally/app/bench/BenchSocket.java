@@ -4,6 +4,7 @@ import com.fasterxml.jackson.core.JacksonException;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import hightally.app.platform.JsonProblems;
 import hightally.core.quantity.InvalidInputException;
+import hightally.core.quantity.Said;
 import hightally.core.quantity.Violation;
 import java.io.IOException;
 import java.util.List;
@@ -24,8 +25,7 @@ class BenchSocket extends TextWebSocketHandler {
   private static final Logger LOG = LoggerFactory.getLogger(BenchSocket.class);
   private static final String SESSION = "bench";
   private static final Violation FAULT =
-      new Violation(
-          "the bench", "at fault, not what was sent", "loaded again: the fault is in High Tally");
+      Violation.of("bench", Said.of("given.atFault"), Said.of("demand.loadedAgainFaultHighTally"));
 
   private final ObjectMapper mapper;
 

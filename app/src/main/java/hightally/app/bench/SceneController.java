@@ -1,5 +1,6 @@
 package hightally.app.bench;
 
+import hightally.app.words.ReaderWords;
 import hightally.core.bench.Scene;
 import hightally.core.bench.ScenePlay;
 import hightally.core.bench.SceneTour;
@@ -16,6 +17,12 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/bench/scenes")
 class SceneController {
+  private final ReaderWords words;
+
+  SceneController(ReaderWords words) {
+    this.words = words;
+  }
+
   /** A setup to make a tour of. */
   record TourAsked(Setup setup) {}
 
@@ -28,7 +35,7 @@ class SceneController {
   @PostMapping("/tour")
   @Operation(summary = "A scene with each stick, lever and switch moved once")
   Scene tour(@RequestBody TourAsked asked) {
-    return SceneTour.of(Validation.check(asked.setup()));
+    return SceneTour.of(Validation.check(asked.setup()), words);
   }
 
   @PostMapping("/play")

@@ -3,6 +3,8 @@ package hightally.app.calculation;
 import hightally.core.mix.Curve;
 import hightally.core.mix.CurvePoint;
 import hightally.core.quantity.InvalidInputException;
+import hightally.core.quantity.Said;
+import hightally.core.quantity.Unit;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -26,14 +28,14 @@ final class CurveCalculation {
       String at = "points[" + i + "]";
       List<Double> pair = Given.need(at, pairs.get(i));
       if (pair.size() != 2) {
-        throw InvalidInputException.of(at, pair.size() + " numbers", "2 numbers, x and y");
+        throw InvalidInputException.of(at, pair.size() + " numbers", Said.of("demand.numbersXY"));
       }
-      double x = Given.number(at + "[0]", pair.get(0), -100, 100, "%");
-      double y = Given.number(at + "[1]", pair.get(1), -MOST_Y, MOST_Y, "%");
+      double x = Given.number(at + "[0]", pair.get(0), -100, 100, Unit.PERCENT);
+      double y = Given.number(at + "[1]", pair.get(1), -MOST_Y, MOST_Y, Unit.PERCENT);
       points.add(new CurvePoint(x, y));
     }
     Curve curve = Curve.of(points);
-    double[] xs = Given.numbers("x", given.x(), -1000, 1000, "%");
+    double[] xs = Given.numbers("x", given.x(), -1000, 1000, Unit.PERCENT);
     return new CurveFound(Arrays.stream(xs).map(curve::value).toArray());
   }
 }

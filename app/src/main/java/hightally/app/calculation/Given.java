@@ -1,6 +1,9 @@
 package hightally.app.calculation;
 
 import hightally.core.quantity.InvalidInputException;
+import hightally.core.quantity.Quantity;
+import hightally.core.quantity.Said;
+import hightally.core.quantity.Unit;
 import hightally.core.quantity.Validation;
 import hightally.core.quantity.Violation;
 import java.util.List;
@@ -16,7 +19,7 @@ final class Given {
   /** The value, or a refusal that names the field. */
   static <T> T need(String field, T value) {
     if (value == null) {
-      throw InvalidInputException.of(field, "missing", "given");
+      throw InvalidInputException.of(field, Said.of("given.missing"), Said.of("demand.given"));
     }
     return value;
   }
@@ -27,20 +30,30 @@ final class Given {
   }
 
   /** A number within its range. */
-  static double number(String field, Double value, double min, double max, String unit) {
+  static double number(String field, Double value, double min, double max, Unit unit) {
     double number = need(field, value);
     if (!(number >= min && number <= max)) {
-      throw InvalidInputException.of(field, number, (min + " to " + max + " " + unit).strip());
+      throw InvalidInputException.of(
+          field,
+          number,
+          Said.of(
+              "demand.range",
+              "min",
+              new Quantity(min, unit, -1),
+              "max",
+              new Quantity(max, unit, -1)));
     }
     return number;
   }
 
   /** A list of numbers, each within the same range. */
-  static double[] numbers(String field, List<Double> values, double min, double max, String unit) {
+  static double[] numbers(String field, List<Double> values, double min, double max, Unit unit) {
     List<Double> given = need(field, values);
     if (given.size() > MOST_VALUES) {
       throw InvalidInputException.of(
-          field, given.size() + " values", "at most " + MOST_VALUES + " values");
+          field,
+          Said.of("given.values", "count", given.size()),
+          Said.of("demand.mostValues", "most", MOST_VALUES));
     }
     double[] numbers = new double[given.size()];
     for (int i = 0; i < numbers.length; i++) {

@@ -4,6 +4,7 @@ import hightally.core.linkage.FourBar;
 import hightally.core.linkage.RangeSearch;
 import hightally.core.linkage.UsableRange;
 import hightally.core.quantity.Absentable;
+import hightally.core.quantity.Unit;
 import java.util.Arrays;
 import java.util.List;
 
@@ -22,7 +23,7 @@ final class LinkageCalculation {
 
   static LinkagesFound of(LinkagesGiven given) {
     FourBar bar = Given.need("linkage", given.linkage()).bar("linkage.");
-    double[] arms = Given.numbers("arm", given.arm(), -360, 360, "°");
+    double[] arms = Given.numbers("arm", given.arm(), -360, 360, Unit.DEGREES);
     UsableRange range = RangeSearch.of(bar);
     List<Stop> sweep = Arrays.stream(arms).mapToObj(arm -> stop(bar, arm)).toList();
     return new LinkagesFound(sweep, range.from(), range.to());

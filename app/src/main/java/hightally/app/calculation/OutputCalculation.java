@@ -2,6 +2,7 @@ package hightally.app.calculation;
 
 import hightally.core.airframe.Servo;
 import hightally.core.channel.Output;
+import hightally.core.quantity.Unit;
 import java.util.Arrays;
 import java.util.List;
 
@@ -22,7 +23,7 @@ final class OutputCalculation {
     Output output = Given.need("output", given.output()).output("output.");
     Servo servo = Given.need("servo", given.servo()).servo("servo.");
     double wildest = WILDEST_COMMAND_PERCENT;
-    double[] commands = Given.numbers("command", given.command(), -wildest, wildest, "%");
+    double[] commands = Given.numbers("command", given.command(), -wildest, wildest, Unit.PERCENT);
     List<Double> pulses = Arrays.stream(commands).map(output::pulse).boxed().toList();
     return new OutputsFound(pulses, pulses.stream().map(servo::armDegrees).toList());
   }

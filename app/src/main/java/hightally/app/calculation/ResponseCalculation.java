@@ -1,5 +1,6 @@
 package hightally.app.calculation;
 
+import hightally.core.quantity.Unit;
 import hightally.core.response.Response;
 import hightally.core.response.ResponseCurve;
 import hightally.core.response.Shape;
@@ -30,7 +31,7 @@ final class ResponseCalculation {
             Given.or(given.expoPositive(), 0.0),
             Given.or(given.expoNegative(), 0.0),
             Given.or(given.shape(), Shape.CUBIC));
-    double[] sticks = Given.numbers("stick", given.stick(), -1, 1, "");
+    double[] sticks = Given.numbers("stick", given.stick(), -1, 1, Unit.NONE);
     ResponseCurve curve = ResponseCurve.of(Given.checked("", response));
     return new ResponseFound(Arrays.stream(sticks).map(curve::value).boxed().toList());
   }

@@ -4,7 +4,10 @@ import hightally.app.calculation.RodChangeCalculation.RodChangeFound;
 import hightally.app.calculation.RodChangeCalculation.RodEndGiven;
 import hightally.core.adjustment.Retrim;
 import hightally.core.phase.Trims;
+import hightally.core.quantity.Clicks;
 import hightally.core.quantity.InvalidInputException;
+import hightally.core.quantity.Said;
+import hightally.core.quantity.Unit;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -61,7 +64,7 @@ final class RetrimCalculation {
       String name, @com.fasterxml.jackson.annotation.JsonUnwrapped RodChangeFound change) {}
 
   static RetrimFound of(RetrimGiven given) {
-    double step = Given.number("clickStep", given.clickStep(), 0.01, 10, "%");
+    double step = Given.number("clickStep", given.clickStep(), 0.01, 10, Unit.PERCENT);
     List<Retrim.Driven> servos = new ArrayList<>();
     List<RetrimServo> all = Given.need("servos", given.servos());
     for (int i = 0; i < all.size(); i++) {
@@ -78,7 +81,7 @@ final class RetrimCalculation {
       throw InvalidInputException.of(
           servos.isEmpty() ? "servos" : "referencePhase",
           servos.isEmpty() ? "none" : given.referencePhase(),
-          servos.isEmpty() ? "at least one" : "the name of one of the phases");
+          servos.isEmpty() ? Said.of("demand.leastOne") : Said.of("demand.nameOnePhases"));
     }
     boolean common = Given.or(given.trimScope(), TrimScope.PER_PHASE) == TrimScope.COMMON;
     return found(servos, Retrim.of(servos, phases, reference, step, common));
@@ -98,11 +101,11 @@ final class RetrimCalculation {
         Given.need(path + "output", one.output()).output(path + "output."),
         Given.need(path + "servo", one.servo()).servo(path + "servo."),
         Given.need(path + "rodEnd", one.rodEnd()).end(path + "rodEnd."),
-        Given.number(path + "chord", one.chord(), 1, 2000, "mm"));
+        Given.number(path + "chord", one.chord(), 1, 2000, Unit.MILLIMETRES));
   }
 
   private static double share(String field, Double value) {
-    return Given.number(field, Given.or(value, 0.0), -2, 2, "");
+    return Given.number(field, Given.or(value, 0.0), -2, 2, Unit.NONE);
   }
 
   private static Retrim.FlownPhase phase(RetrimPhase one, List<Retrim.Driven> servos, String path) {
@@ -112,7 +115,8 @@ final class RetrimCalculation {
     for (int i = 0; i < rest.length; i++) {
       String name = servos.get(i).name();
       rest[i] =
-          Given.number(path + "preset." + name, presets.getOrDefault(name, 0.0), -200, 200, "%");
+          Given.number(
+              path + "preset." + name, presets.getOrDefault(name, 0.0), -200, 200, Unit.PERCENT);
     }
     Trims clicks =
         new Trims(
@@ -123,9 +127,10 @@ final class RetrimCalculation {
   }
 
   private static int clicks(String field, Double value) {
-    double number = Given.number(field, Given.or(value, 0.0), -MOST_CLICKS, MOST_CLICKS, "clicks");
+    double number =
+        Given.number(field, Given.or(value, 0.0), -MOST_CLICKS, MOST_CLICKS, Unit.CLICKS);
     if (number != Math.rint(number)) {
-      throw InvalidInputException.of(field, number, "whole clicks");
+      throw InvalidInputException.of(field, number, Said.of("demand.wholeClicks"));
     }
     return (int) number;
   }

@@ -2,6 +2,7 @@ package hightally.app.calculation;
 
 import hightally.core.airframe.Balance;
 import hightally.core.linkage.ArmSeating;
+import hightally.core.quantity.Unit;
 
 /** Kinds {@code armSeating}, {@code balance} and {@code washer}. */
 final class RigCalculations {
@@ -18,7 +19,7 @@ final class RigCalculations {
         Given.checked(
             "",
             new ArmSeating(Given.need("teeth", given.teeth()), Given.need("arms", given.arms())));
-    double wanted = Given.number("wanted", given.wanted(), -180, 180, "°");
+    double wanted = Given.number("wanted", given.wanted(), -180, 180, Unit.DEGREES);
     ArmSeating.Seat seat = seating.nearest(wanted);
     return new ArmSeatingFound(
         seat.reachedDegrees(),
@@ -45,7 +46,8 @@ final class RigCalculations {
                 Given.need("cgWanted", given.cgWanted())));
     return new BalanceFound(
         balance.batteryShiftMm(Given.need("batteryMass", given.batteryMass())),
-        balance.ballastGrams(Given.number("ballastAt", given.ballastAt(), -5000, 10_000, "mm")));
+        balance.ballastGrams(
+            Given.number("ballastAt", given.ballastAt(), -5000, 10_000, Unit.MILLIMETRES)));
   }
 
   /** Angle in degrees, bolt spacing in mm. */
@@ -55,8 +57,8 @@ final class RigCalculations {
   record WasherFound(double thickness) {}
 
   static WasherFound washer(WasherGiven given) {
-    double angle = Given.number("angle", given.angle(), -30, 30, "°");
-    double spacing = Given.number("boltSpacing", given.boltSpacing(), 1, 1000, "mm");
+    double angle = Given.number("angle", given.angle(), -30, 30, Unit.DEGREES);
+    double spacing = Given.number("boltSpacing", given.boltSpacing(), 1, 1000, Unit.MILLIMETRES);
     return new WasherFound(Balance.washerMm(angle, spacing));
   }
 }

@@ -10,6 +10,7 @@ import hightally.core.linkage.RodChange;
 import hightally.core.linkage.RodEnd;
 import hightally.core.linkage.RodEndKind;
 import hightally.core.quantity.Absentable;
+import hightally.core.quantity.Unit;
 
 /** Kind {@code rodChange}: a trim carried over into a rod. */
 final class RodChangeCalculation {
@@ -21,7 +22,7 @@ final class RodChangeCalculation {
       RodEndKind given = Given.need(path + "kind", kind);
       boolean slide = given == RodEndKind.SLIDE;
       String field = path + (slide ? "step" : "pitch");
-      double size = Given.number(field, slide ? step : pitch, 0.05, 2, "mm");
+      double size = Given.number(field, slide ? step : pitch, 0.05, 2, Unit.MILLIMETRES);
       return new RodEnd(given, size);
     }
   }
@@ -56,10 +57,11 @@ final class RodChangeCalculation {
     Output output = Given.need("output", given.output()).output("output.");
     Servo servo = Given.need("servo", given.servo()).servo("servo.");
     RodEnd end = Given.need("rodEnd", given.rodEnd()).end("rodEnd.");
-    double chord = Given.number("chord", given.chord(), 1, 2000, "mm");
+    double chord = Given.number("chord", given.chord(), 1, 2000, Unit.MILLIMETRES);
     double neutral =
-        Given.number("neutralCommand", Given.or(given.neutralCommand(), 0.0), -200, 200, "%");
-    double trim = Given.number("trimCommand", given.trimCommand(), -200, 200, "%");
+        Given.number(
+            "neutralCommand", Given.or(given.neutralCommand(), 0.0), -200, 200, Unit.PERCENT);
+    double trim = Given.number("trimCommand", given.trimCommand(), -200, 200, Unit.PERCENT);
     double with = servo.armDegrees(output.pulse(neutral + trim));
     double without = servo.armDegrees(output.pulse(neutral));
     double armPerPercent = output.slope(neutral) * servo.slope();

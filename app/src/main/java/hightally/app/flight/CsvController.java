@@ -3,6 +3,7 @@ package hightally.app.flight;
 import hightally.app.aircraft.Hangar;
 import hightally.core.log.FlightReport;
 import hightally.core.quantity.InvalidInputException;
+import hightally.core.quantity.Said;
 import hightally.core.setup.Setup;
 import io.swagger.v3.oas.annotations.Operation;
 import java.util.ArrayList;
@@ -51,7 +52,7 @@ class CsvController {
       summary = "Notes the flights of a file on the newest revision; says what cannot be read")
   Imported read(@PathVariable long aircraftId, @RequestBody byte[] bytes) {
     if (bytes.length > LARGEST_BYTES) {
-      throw InvalidInputException.of("the file", bytes.length + " bytes", "at most 1 000 000");
+      throw InvalidInputException.of("the file", bytes.length + " bytes", Said.of("demand.most2"));
     }
     int revision = hangar.newest(aircraftId).number();
     Setup setup = hangar.newest(aircraftId).setup();

@@ -4,6 +4,7 @@ import hightally.core.log.FlightReport;
 import hightally.core.log.PhaseReading;
 import hightally.core.phase.Trims;
 import hightally.core.quantity.InvalidInputException;
+import hightally.core.quantity.Said;
 import hightally.core.setup.Setup;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -98,14 +99,14 @@ final class CsvLog {
     List<List<String>> rows = rows(text, separator);
     if (rows.isEmpty()) {
       throw InvalidInputException.of(
-          "the file", "empty", "a header and one row a flight and phase");
+          "the file", "empty", Said.of("demand.headerOneRowFlightPhase"));
     }
     List<String> header =
         rows.get(0).stream().map(one -> one.strip().toLowerCase(Locale.ROOT)).toList();
     for (String needed : List.of("flown_on", "roll_clicks", "pitch_clicks", "yaw_clicks")) {
       if (!header.contains(needed)) {
         throw InvalidInputException.of(
-            "the header", String.join(", ", header), "one that has the column " + needed);
+            "the header", String.join(", ", header), Said.of("demand.oneColumn", "needed", needed));
       }
     }
     List<CsvProblem> problems = new ArrayList<>();
@@ -177,7 +178,7 @@ final class CsvLog {
           .filter(row -> row.stream().anyMatch(cell -> !cell.isEmpty()))
           .toList();
     } catch (IOException | UncheckedIOException e) {
-      throw InvalidInputException.of("the file", "unreadable", "quotes that are closed again");
+      throw InvalidInputException.of("the file", "unreadable", Said.of("demand.quotesClosedAgain"));
     }
   }
 
@@ -205,13 +206,13 @@ final class CsvLog {
       } catch (NumberFormatException e) {
         // Told below, with the column's name.
       }
-      throw InvalidInputException.of(column, cell, "a number");
+      throw InvalidInputException.of(column, cell, Said.of("demand.number"));
     }
 
     int clicks(String column) {
       double value = number(column, "0");
       if (value != Math.rint(value)) {
-        throw InvalidInputException.of(column, value, "whole clicks");
+        throw InvalidInputException.of(column, value, Said.of("demand.wholeClicks"));
       }
       return (int) value;
     }
@@ -223,14 +224,17 @@ final class CsvLog {
           return each;
         }
       }
-      throw InvalidInputException.of(column, cell, "one of " + List.of(kind.getEnumConstants()));
+      throw InvalidInputException.of(
+          column, cell, Said.of("demand.one2", "said", List.of(kind.getEnumConstants())));
     }
 
     PhaseReading reading(Setup setup) {
       String phase = text("phase", setup.basePhase().id());
       if (setup.phase(phase).isEmpty()) {
         throw InvalidInputException.of(
-            "phase", phase, "one of " + setup.phases().stream().map(one -> one.id()).toList());
+            "phase",
+            phase,
+            Said.of("demand.one", "toList", setup.phases().stream().map(one -> one.id()).toList()));
       }
       return new PhaseReading(
           phase,
@@ -246,7 +250,7 @@ final class CsvLog {
         day = LocalDate.parse(text("flown_on", ""));
       } catch (java.time.format.DateTimeParseException e) {
         throw InvalidInputException.of(
-            "flown_on", text("flown_on", "nothing"), "a date as 2026-09-05");
+            "flown_on", text("flown_on", "nothing"), Said.of("demand.date"));
       }
       return new FlightReport(
           day,

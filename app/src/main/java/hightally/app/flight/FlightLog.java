@@ -7,6 +7,7 @@ import hightally.app.platform.Page;
 import hightally.core.log.FlightReport;
 import hightally.core.log.PhaseReading;
 import hightally.core.quantity.InvalidInputException;
+import hightally.core.quantity.Said;
 import hightally.core.quantity.Validation;
 import hightally.core.setup.Setup;
 import java.time.Clock;
@@ -140,13 +141,16 @@ public class FlightLog {
       if (flown.phase(reading.phase()).isEmpty()) {
         String known = String.join(", ", flown.phases().stream().map(phase -> phase.id()).toList());
         throw InvalidInputException.of(
-            "phases[" + i + "].phase", reading.phase(), "a phase of that revision: " + known);
+            "phases[" + i + "].phase",
+            reading.phase(),
+            Said.of("demand.phaseRevision", "known", known));
       }
       Validation.check(flown.withTrims(reading.trims()));
     }
     LocalDate latest = LocalDate.now(clock).plusDays(1);
     if (report.flownOn().isAfter(latest)) {
-      throw InvalidInputException.of("flownOn", report.flownOn(), "not after " + latest);
+      throw InvalidInputException.of(
+          "flownOn", report.flownOn(), Said.of("demand.notAfter", "latest", latest));
     }
   }
 

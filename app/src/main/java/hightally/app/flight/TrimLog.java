@@ -14,6 +14,7 @@ import hightally.core.log.TrimSeries;
 import hightally.core.phase.Phase;
 import hightally.core.phase.Trims;
 import hightally.core.quantity.Control;
+import hightally.core.quantity.Said;
 import hightally.core.setup.Setup;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
@@ -137,7 +138,7 @@ public class TrimLog {
     List<SeriesBreak> breaks = new ArrayList<>();
     int oldest = flown.stream().mapToInt(FlownOnce::revision).min().orElse(Integer.MAX_VALUE);
     for (Lineage.Parting parting : lineage.partings(id, oldest)) {
-      breaks.add(new SeriesBreak(parting.revision().number(), null, all, parting.why()));
+      breaks.add(new SeriesBreak(parting.revision().number(), null, all, Said.text(parting.why())));
     }
     for (NotedChange change : changes.of(id)) {
       List<Control> voided =
@@ -151,7 +152,7 @@ public class TrimLog {
                 change.revisionNumber(),
                 change.changedAt().atZone(ZoneOffset.UTC).toLocalDate(),
                 voided,
-                "a part was changed: " + change.change().subject()));
+                Said.of("log.partChanged", "part", change.change().subject())));
       }
     }
     return breaks;

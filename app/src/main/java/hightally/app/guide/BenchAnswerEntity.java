@@ -1,6 +1,8 @@
 package hightally.app.guide;
 
+import hightally.app.words.SaidData;
 import hightally.core.guide.GuideAnswer;
+import hightally.core.quantity.Said;
 import jakarta.persistence.Entity;
 import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
@@ -25,7 +27,10 @@ class BenchAnswerEntity {
   private long aircraftId;
   private int revisionNumber;
   private String step;
+
+  /** What was asked, as data. */
   private String title;
+
   private String choice;
   private String readings;
   private Instant answeredAt;
@@ -33,12 +38,12 @@ class BenchAnswerEntity {
   protected BenchAnswerEntity() {}
 
   BenchAnswerEntity(
-      BenchSetUpEntity setUp, int revisionNumber, GuideAnswer answer, String title, Instant at) {
+      BenchSetUpEntity setUp, int revisionNumber, GuideAnswer answer, Said title, Instant at) {
     benchSetUpId = setUp.id();
     aircraftId = setUp.aircraftId();
     this.revisionNumber = revisionNumber;
     step = answer.step();
-    this.title = title;
+    this.title = SaidData.write(title);
     choice = answer.choice();
     readings = answer.values().stream().map(String::valueOf).collect(Collectors.joining(" "));
     answeredAt = at;
@@ -49,7 +54,8 @@ class BenchAnswerEntity {
   }
 
   Measurement measurement() {
-    return new Measurement(step, title, choice, values(), revisionNumber, answeredAt);
+    return new Measurement(
+        step, SaidData.read(title), choice, values(), revisionNumber, answeredAt);
   }
 
   GuideAnswer answer() {

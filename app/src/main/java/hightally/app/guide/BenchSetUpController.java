@@ -31,8 +31,7 @@ class BenchSetUpController {
   record SetUpBegun(School school) {}
 
   /** Where the pilot goes, the version he saw, and what he answered before going: one or none. */
-  record SetUpMoved(
-      int version, @Text(max = 120) String step, List<GuideAnswer> answers) {}
+  record SetUpMoved(int version, @Text(max = 120) String step, List<GuideAnswer> answers) {}
 
   /** The version the pilot saw. */
   record SetUpSeen(int version) {}

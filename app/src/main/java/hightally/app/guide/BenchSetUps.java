@@ -10,6 +10,7 @@ import hightally.core.guide.GuideJudge;
 import hightally.core.guide.GuideStep;
 import hightally.core.guide.School;
 import hightally.core.quantity.InvalidInputException;
+import hightally.core.quantity.Said;
 import hightally.core.quantity.Validation;
 import hightally.core.setup.Setup;
 import java.time.Clock;
@@ -105,7 +106,7 @@ public class BenchSetUps {
         .filter(step -> step.id().equals(id))
         .findFirst()
         .orElseThrow(
-            () -> InvalidInputException.of(field, id, "a step of this set-up as the model is now"));
+            () -> InvalidInputException.of(field, id, Said.of("demand.stepSetUpModelNow")));
   }
 
   private static void fits(GuideStep step, GuideAnswer answer) {
@@ -114,11 +115,14 @@ public class BenchSetUps {
             ? answer.choice().isEmpty()
             : step.choices().stream().anyMatch(one -> one.id().equals(answer.choice()));
     if (!choice) {
-      throw InvalidInputException.of("answer.choice", answer.choice(), "one of the step's choices");
+      throw InvalidInputException.of(
+          "answer.choice", answer.choice(), Said.of("demand.oneStepsChoices"));
     }
     if (answer.values().size() != step.figures().size()) {
       throw InvalidInputException.of(
-          "answer.values", answer.values().size() + " figures", step.figures().size() + " figures");
+          "answer.values",
+          Said.of("given.figures", "count", answer.values().size()),
+          Said.of("given.figures", "count", step.figures().size()));
     }
   }
 

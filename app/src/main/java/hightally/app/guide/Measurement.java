@@ -1,5 +1,6 @@
 package hightally.app.guide;
 
+import hightally.core.quantity.Said;
 import java.time.Instant;
 import java.util.List;
 
@@ -14,7 +15,7 @@ import java.util.List;
  */
 public record Measurement(
     String step,
-    String title,
+    Said title,
     String choice,
     List<Double> values,
     int revisionNumber,

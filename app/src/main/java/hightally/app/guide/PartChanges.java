@@ -4,6 +4,7 @@ import hightally.app.aircraft.Hangar;
 import hightally.app.platform.NotFoundException;
 import hightally.core.guide.PartChange;
 import hightally.core.quantity.InvalidInputException;
+import hightally.core.quantity.Said;
 import hightally.core.quantity.Validation;
 import java.time.Clock;
 import java.util.List;
@@ -61,7 +62,7 @@ public class PartChanges {
             .orElseThrow(() -> new NotFoundException("change of this aircraft", changeId));
     int count = found.read().checks().size();
     if (check < 0 || check >= count) {
-      throw InvalidInputException.of("check", check, "0 to " + (count - 1));
+      throw InvalidInputException.of("check", check, Said.of("demand.to4", "count", (count - 1)));
     }
     found.mark(check, done);
     return changes.save(found).read();

@@ -1,5 +1,7 @@
 package hightally.app.platform;
 
+import hightally.app.words.ReaderWords;
+import hightally.core.quantity.Said;
 import io.swagger.v3.oas.models.OpenAPI;
 import io.swagger.v3.oas.models.Operation;
 import io.swagger.v3.oas.models.PathItem;
@@ -16,12 +18,17 @@ import java.util.List;
 import java.util.Map;
 import org.springdoc.core.customizers.OpenApiCustomizer;
 import org.springdoc.core.customizers.PropertyCustomizer;
+import org.springdoc.core.utils.SpringDocUtils;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 
 /** What the published description of the API says about itself. */
 @Configuration
 class ApiDescription {
+  static {
+    SpringDocUtils.getConfig().replaceWithClass(Said.class, String.class);
+  }
+
   private static final String PROBLEM = "Problem";
 
   @Bean
@@ -51,10 +58,11 @@ class ApiDescription {
    */
   @Bean
   @SuppressWarnings("rawtypes") // The library's own model says no more.
-  OpenApiCustomizer everythingWrittenIsThere() {
+  OpenApiCustomizer everythingWrittenIsThere(ReaderWords words) {
     return api -> {
       Map<String, Schema> schemas = api.getComponents().getSchemas();
       schemas.forEach((name, schema) -> require(name, schema));
+      schemas.forEach((name, schema) -> FieldSchemas.named(name, schema, words));
       schemas.put("Violation", violation());
       schemas.put(PROBLEM, problem());
       api.getPaths()

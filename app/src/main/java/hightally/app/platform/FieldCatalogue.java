@@ -1,10 +1,13 @@
 package hightally.app.platform;
 
-import hightally.core.log.FlightReport;
 import hightally.core.guide.BalanceAdvice.BalanceWish;
+import hightally.core.log.FlightReport;
+import hightally.core.quantity.Said;
 import hightally.core.quantity.Text;
+import hightally.core.quantity.Unit;
 import hightally.core.quantity.Within;
 import hightally.core.setup.Setup;
+import hightally.core.words.FieldNames;
 import java.lang.reflect.ParameterizedType;
 import java.lang.reflect.RecordComponent;
 import java.util.ArrayList;
@@ -19,14 +22,14 @@ public final class FieldCatalogue {
    *
    * @param path where it stands, list positions left out: {@code setup.surfaces[].chordMm}
    * @param label its name
-   * @param unit its unit; empty for texts and plain numbers
+   * @param unit what it counts; NONE for texts and plain numbers
    * @param hint which way plus points, or what it is for
    * @param min smallest value, or fewest characters
    * @param max largest value, or most characters
    * @param kind what sort of value
    */
   public record Field(
-      String path, String label, String unit, String hint, double min, double max, Kind kind) {}
+      String path, Said label, Unit unit, Said hint, double min, double max, Kind kind) {}
 
   /** Sorts of values. */
   public enum Kind {
@@ -55,20 +58,14 @@ public final class FieldCatalogue {
   private void component(RecordComponent component, String path) {
     Within within = component.getAnnotation(Within.class);
     Text text = component.getAnnotation(Text.class);
+    Said label = FieldNames.label(component);
+    Said hint = FieldNames.hint(component);
     if (within != null) {
       String place = component.getType() == List.class ? path + "[]" : path;
       Kind kind = component.getType() == int.class ? Kind.WHOLE_NUMBER : Kind.NUMBER;
-      fields.add(
-          new Field(
-              place,
-              within.label(),
-              within.unit(),
-              within.hint(),
-              within.min(),
-              within.max(),
-              kind));
+      fields.add(new Field(place, label, within.unit(), hint, within.min(), within.max(), kind));
     } else if (text != null) {
-      fields.add(new Field(path, text.label(), "", "", text.min(), text.max(), Kind.TEXT));
+      fields.add(new Field(path, label, Unit.NONE, hint, text.min(), text.max(), Kind.TEXT));
     } else if (component.getType().isRecord()) {
       walk(component.getType(), path);
     } else if (component.getGenericType() instanceof ParameterizedType list

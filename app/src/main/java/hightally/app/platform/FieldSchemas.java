@@ -1,13 +1,16 @@
 package hightally.app.platform;
 
+import hightally.app.words.ReaderWords;
 import hightally.core.quantity.Absentable;
 import hightally.core.quantity.Text;
 import hightally.core.quantity.Within;
+import hightally.core.words.FieldNames;
 import io.swagger.v3.oas.models.media.Schema;
 import java.lang.annotation.Annotation;
 import java.math.BigDecimal;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 
 /** What a record says of its components, as the API's description says it. */
@@ -31,6 +34,22 @@ final class FieldSchemas {
     return told;
   }
 
+  /** What a record's components are called. */
+  @SuppressWarnings("rawtypes") // The library's own model says no more.
+  static void named(String record, Schema<?> schema, ReaderWords words) {
+    Map<String, Schema> properties = schema.getProperties();
+    if (properties != null) {
+      properties.forEach(
+          (name, property) -> {
+            String described = words.say(FieldNames.described(record, name));
+            Schema<?> about = property.getItems() == null ? property : property.getItems();
+            if (!described.isEmpty() && about.get$ref() == null) {
+              about.setDescription(described);
+            }
+          });
+    }
+  }
+
   /** A schema of one type, in the words of the form in which the description is written. */
   static Schema<?> typed(String type) {
     Schema<?> schema = new Schema<>();
@@ -41,15 +60,11 @@ final class FieldSchemas {
   private static void range(Schema<?> schema, Within within) {
     schema.setMinimum(BigDecimal.valueOf(within.min()));
     schema.setMaximum(BigDecimal.valueOf(within.max()));
-    String unit = within.unit().isEmpty() ? "" : ", " + within.unit();
-    String hint = within.hint().isEmpty() ? "" : ": " + within.hint();
-    schema.setDescription(within.label() + unit + hint);
   }
 
   private static void length(Schema<?> schema, Text text) {
     schema.setMinLength(text.min());
     schema.setMaxLength(text.max());
-    schema.setDescription(text.label());
     if (!text.pattern().isEmpty()) {
       schema.setPattern("^(?:" + text.pattern() + ")$");
     }

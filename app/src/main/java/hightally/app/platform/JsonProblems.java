@@ -1,5 +1,7 @@
 package hightally.app.platform;
 
+import static java.util.stream.Collectors.joining;
+
 import com.fasterxml.jackson.core.JacksonException;
 import com.fasterxml.jackson.databind.JsonMappingException;
 import com.fasterxml.jackson.databind.exc.InvalidFormatException;
@@ -8,6 +10,7 @@ import com.fasterxml.jackson.databind.exc.MismatchedInputException;
 import com.fasterxml.jackson.databind.exc.UnrecognizedPropertyException;
 import com.fasterxml.jackson.databind.exc.ValueInstantiationException;
 import hightally.core.quantity.InvalidInputException;
+import hightally.core.quantity.Said;
 import java.util.Arrays;
 import java.util.List;
 import java.util.regex.Matcher;
@@ -24,16 +27,18 @@ public final class JsonProblems {
   /** The failure as a broken contract, with the path of the field or the line and column. */
   public static InvalidInputException explained(JacksonException e) {
     if (e instanceof UnrecognizedPropertyException unknown) {
-      return InvalidInputException.of(path(unknown), "not known", "left out");
+      return InvalidInputException.of(
+          path(unknown), Said.of("given.notKnown"), Said.of("demand.leftOut"));
     }
     if (e instanceof InvalidFormatException format) {
       return InvalidInputException.of(path(format), format.getValue(), wanted(format));
     }
     if (e instanceof InvalidNullException absent) {
-      return InvalidInputException.of(path(absent), "null", "given");
+      return InvalidInputException.of(path(absent), "null", Said.of("demand.given"));
     }
     if (e instanceof ValueInstantiationException impossible) {
-      return InvalidInputException.of(path(impossible), "not possible", "as the API describes it");
+      return InvalidInputException.of(
+          path(impossible), Said.of("given.notPossible"), Said.of("demand.asDescribed"));
     }
     if (e instanceof MismatchedInputException mismatch) {
       return mismatched(mismatch);
@@ -42,7 +47,9 @@ public final class JsonProblems {
     int column = e.getLocation() == null ? 0 : e.getLocation().getColumnNr();
     String place = "line " + line + ", column " + column;
     return InvalidInputException.of(
-        place, "not JSON", "valid JSON" + inside(e.getOriginalMessage()));
+        place,
+        Said.of("given.notJson"),
+        Said.of("demand.validJson", "found", inside(e.getOriginalMessage())));
   }
 
   /** What the parser found, where it says it in words and not in names of its own code. */
@@ -56,33 +63,35 @@ public final class JsonProblems {
       String path = path(e);
       String name = missing.group(1);
       String field = path.endsWith(name) ? path : path.isEmpty() ? name : path + "." + name;
-      return InvalidInputException.of(field, "missing", "given");
+      return InvalidInputException.of(field, Said.of("given.missing"), Said.of("demand.given"));
     }
     return InvalidInputException.of(
-        path(e).isEmpty() ? "the document" : path(e), "of the wrong kind", wanted(e));
+        path(e).isEmpty() ? "document" : path(e), Said.of("given.wrongKind"), wanted(e));
   }
 
-  private static String wanted(MismatchedInputException e) {
+  private static Said wanted(MismatchedInputException e) {
     Class<?> type = e.getTargetType();
     if (type == null) {
-      return "of another kind";
+      return Said.of("demand.anotherKind");
     }
     if (type.isEnum()) {
-      return "one of " + Arrays.toString(type.getEnumConstants());
+      String names =
+          Arrays.stream(type.getEnumConstants()).map(String::valueOf).collect(joining(", "));
+      return Said.of("demand.oneOf", "names", names);
     }
     if (type == int.class || type == Integer.class || type == long.class) {
-      return "a whole number";
+      return Said.of("demand.wholeNumber");
     }
     if (type == double.class || type == Double.class) {
-      return "a number";
+      return Said.of("demand.number");
     }
     if (type == boolean.class || type == Boolean.class) {
-      return "true or false";
+      return Said.of("demand.trueOrFalse");
     }
     if (List.class.isAssignableFrom(type)) {
-      return "a list";
+      return Said.of("demand.list");
     }
-    return type == String.class ? "a text" : "an object with named fields";
+    return type == String.class ? Said.of("demand.text") : Said.of("demand.object");
   }
 
   private static String path(JsonMappingException e) {

@@ -1,6 +1,7 @@
 package hightally.app.platform;
 
 import hightally.core.quantity.InvalidInputException;
+import hightally.core.quantity.Said;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.Supplier;
@@ -23,7 +24,7 @@ public final class Once {
   /** The key, if it is legal; null where none was sent. */
   public static String key(String sent) {
     if (sent != null && !LEGAL.matcher(sent).matches()) {
-      throw InvalidInputException.of(KEY, sent, "8 to 64 letters, digits and hyphens");
+      throw InvalidInputException.of(KEY, sent, Said.of("demand.lettersDigitsHyphens"));
     }
     return sent;
   }

@@ -1,6 +1,7 @@
 package hightally.app.platform;
 
 import hightally.core.quantity.InvalidInputException;
+import hightally.core.quantity.Said;
 import java.util.List;
 
 /**
@@ -20,10 +21,10 @@ public record Page<T>(List<T> items, long total) {
 
     public Asked {
       if (page < 0 || page > LAST) {
-        throw InvalidInputException.of("page", page, "0 to " + LAST);
+        throw InvalidInputException.of("page", page, Said.of("demand.to2", "lAST", LAST));
       }
       if (size < 1 || size > MOST) {
-        throw InvalidInputException.of("size", size, "1 to " + MOST);
+        throw InvalidInputException.of("size", size, Said.of("demand.to3", "mOST", MOST));
       }
     }
   }

@@ -1,7 +1,9 @@
 package hightally.app.platform;
 
 import com.fasterxml.jackson.core.JacksonException;
+import hightally.app.words.ReaderWords;
 import hightally.core.quantity.InvalidInputException;
+import hightally.core.quantity.Said;
 import org.springframework.dao.DataAccessResourceFailureException;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.dao.OptimisticLockingFailureException;
@@ -24,15 +26,16 @@ import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExcep
 @RestControllerAdvice
 class Problems extends ResponseEntityExceptionHandler {
   private final Connections connections;
+  private final ReaderWords words;
 
-  Problems(Connections connections) {
+  Problems(Connections connections, ReaderWords words) {
     this.connections = connections;
+    this.words = words;
   }
 
   @ExceptionHandler(InvalidInputException.class)
   ProblemDetail invalid(InvalidInputException e) {
-    ProblemDetail problem =
-        problem(HttpStatus.UNPROCESSABLE_ENTITY, "Invalid input", e.getMessage());
+    ProblemDetail problem = problem(HttpStatus.UNPROCESSABLE_ENTITY, "Invalid input", words.say(e));
     problem.setProperty("violations", e.violations());
     return problem;
   }
@@ -110,7 +113,7 @@ class Problems extends ResponseEntityExceptionHandler {
     InvalidInputException explained =
         e.getCause() instanceof JacksonException cause
             ? JsonProblems.explained(cause)
-            : InvalidInputException.of("the body", "missing", "JSON");
+            : InvalidInputException.of("body", Said.of("given.missing"), Said.of("demand.json"));
     return handleExceptionInternal(
         e, invalid(explained), headers, HttpStatus.UNPROCESSABLE_ENTITY, request);
   }

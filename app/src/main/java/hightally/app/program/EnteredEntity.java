@@ -1,5 +1,6 @@
 package hightally.app.program;
 
+import hightally.app.words.SaidData;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.GeneratedValue;
@@ -22,6 +23,7 @@ class EnteredEntity {
   @Column(name = "entry_key")
   private String key;
 
+  /** As data, to be told in any words. */
   @Column(name = "entry_value")
   private String value;
 
@@ -43,7 +45,7 @@ class EnteredEntity {
   }
 
   EntryList.EnteredValue read() {
-    return new EntryList.EnteredValue(key, value, readBack, enteredAt);
+    return new EntryList.EnteredValue(key, value, SaidData.read(value), readBack, enteredAt);
   }
 
   String key() {

@@ -1,7 +1,10 @@
 package hightally.app.program;
 
+import com.fasterxml.jackson.annotation.JsonUnwrapped;
+import hightally.app.words.SaidData;
 import hightally.core.channel.Transmitter;
 import hightally.core.program.EntrySheet;
+import hightally.core.quantity.Said;
 import hightally.core.quantity.Validation;
 import hightally.core.setup.Setup;
 import hightally.core.wiring.TransmitterMove;
@@ -33,20 +36,35 @@ class EntryController {
    * @param entries every value; {@code before} is what was last typed in
    * @param notes what the transmitter cannot give, or what was assumed
    */
-  record SheetFor(String transmitter, List<EntrySheet.Entry> entries, List<String> notes) {}
+  record SheetFor(String transmitter, List<EntryLine> entries, List<Said> notes) {}
+
+  /**
+   * A value of the sheet.
+   *
+   * @param entry in words
+   * @param data the value as data: what is sent back to tick it off
+   */
+  record EntryLine(@JsonUnwrapped EntrySheet.Entry entry, String data) {
+    static EntryLine of(EntrySheet.Entry entry) {
+      return new EntryLine(entry, SaidData.write(entry.value()));
+    }
+  }
 
   @PostMapping("/api/aircraft/{aircraftId}/entry-sheet")
   @Operation(summary = "Every value to type into a transmitter, with what was last typed in")
   SheetFor sheet(@PathVariable long aircraftId, @RequestBody SheetAsked asked) {
     Setup setup = Validation.check(asked.setup());
-    List<String> notes = List.of();
+    List<Said> notes = List.of();
     if (!asked.transmitter().equals(setup.transmitter())) {
       TransmitterMove.Moved moved = TransmitterMove.of(setup, asked.transmitter());
       setup = moved.setup();
       notes = moved.notes();
     }
     String name = setup.transmitter().name();
-    return new SheetFor(name, list.beside(aircraftId, name, EntrySheet.of(setup)), notes);
+    return new SheetFor(
+        name,
+        list.beside(aircraftId, name, EntrySheet.of(setup)).stream().map(EntryLine::of).toList(),
+        notes);
   }
 
   @GetMapping("/api/aircraft/{aircraftId}/entered")

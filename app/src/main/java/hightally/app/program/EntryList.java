@@ -3,6 +3,7 @@ package hightally.app.program;
 import hightally.app.aircraft.Hangar;
 import hightally.core.program.EntrySheet;
 import hightally.core.quantity.InvalidInputException;
+import hightally.core.quantity.Said;
 import hightally.core.quantity.Text;
 import hightally.core.quantity.Validation;
 import java.time.Clock;
@@ -31,19 +32,23 @@ public class EntryList {
    * A value that was typed in.
    *
    * @param key the entry's
+   * @param data the value as data
+   * @param value the value in words
    * @param readBack whether it was also read back from the transmitter's display
    */
-  public record EnteredValue(String key, String value, boolean readBack, Instant enteredAt) {}
+  public record EnteredValue(
+      String key, String data, Said value, boolean readBack, Instant enteredAt) {}
 
   /**
    * A value ticked off, or its tick taken back.
    *
-   * @param value as it stands in the transmitter now; empty takes the tick back
+   * @param data the value that stands in the transmitter now, as the sheet gave it; empty takes the
+   *     tick back
    */
   public record TickedValue(
       @Text(max = 80) String transmitter,
       @Text(max = 160) String key,
-      @Text(min = 0, max = 1000) String value,
+      @Text(min = 0, max = 1000) String data,
       boolean readBack) {}
 
   /** All that was typed into one transmitter for a model. */
@@ -60,7 +65,7 @@ public class EntryList {
   public List<EnteredValue> tick(long aircraftId, List<TickedValue> values) {
     hangar.newest(aircraftId);
     if (values.isEmpty()) {
-      throw InvalidInputException.of("values", "none", "at least one");
+      throw InvalidInputException.of("values", Said.of("given.none"), Said.of("demand.leastOne"));
     }
     values.forEach(
         one -> {
@@ -68,12 +73,12 @@ public class EntryList {
           var found =
               entered.findByAircraftIdAndTransmitterAndKey(
                   aircraftId, one.transmitter(), one.key());
-          if (one.value().isEmpty()) {
+          if (one.data().isEmpty()) {
             found.ifPresent(entered::delete);
           } else {
             EnteredEntity row =
                 found.orElseGet(() -> new EnteredEntity(aircraftId, one.transmitter(), one.key()));
-            row.enter(one.value(), one.readBack(), clock.instant());
+            row.enter(one.data(), one.readBack(), clock.instant());
             entered.save(row);
           }
         });

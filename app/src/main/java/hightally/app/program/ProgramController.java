@@ -1,15 +1,16 @@
 package hightally.app.program;
 
+import hightally.app.words.ReaderWords;
+import hightally.core.edit.FeelStart;
+import hightally.core.edit.MixGallery;
+import hightally.core.edit.PhaseAdded;
+import hightally.core.edit.ProgramRemoved;
 import hightally.core.hazard.HazardSearch;
 import hightally.core.mix.CurvePoint;
 import hightally.core.mix.TrimsToCurve;
 import hightally.core.program.EntrySheet;
 import hightally.core.program.FeelAdvice;
 import hightally.core.program.FeelCurves;
-import hightally.core.edit.FeelStart;
-import hightally.core.edit.MixGallery;
-import hightally.core.edit.PhaseAdded;
-import hightally.core.edit.ProgramRemoved;
 import hightally.core.program.ProgramSheet;
 import hightally.core.program.TermCurves;
 import hightally.core.quantity.Validation;
@@ -32,9 +33,11 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/program")
 class ProgramController {
+  private final ReaderWords words;
   private final HazardRuns runs;
 
-  ProgramController(HazardRuns runs) {
+  ProgramController(HazardRuns runs, ReaderWords words) {
+    this.words = words;
     this.runs = runs;
   }
 
@@ -63,7 +66,7 @@ class ProgramController {
   @PostMapping("/phases")
   @Operation(summary = "The setup with a phase made separate; today's values are copied into it")
   Setup phase(@RequestBody PhaseAdded.PhaseWish wish) {
-    return PhaseAdded.of(wish);
+    return PhaseAdded.of(wish, words);
   }
 
   @GetMapping("/gallery")
@@ -75,13 +78,13 @@ class ProgramController {
   @PostMapping("/gallery")
   @Operation(summary = "The setup with a common mix added, its weights worked out")
   Setup build(@RequestBody MixGallery.RecipeAsked asked) {
-    return MixGallery.build(asked);
+    return MixGallery.build(asked, words);
   }
 
   @PostMapping("/feel")
   @Operation(summary = "The setup with one of the usual ways of rates and expo")
   Setup feel(@RequestBody FeelStart.FeelWish wish) {
-    return FeelStart.of(wish);
+    return FeelStart.of(wish, words);
   }
 
   @PostMapping("/feel/convert")

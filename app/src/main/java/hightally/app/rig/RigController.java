@@ -1,14 +1,16 @@
 package hightally.app.rig;
 
+import hightally.app.words.ReaderWords;
 import hightally.core.channel.Transmitter;
-import hightally.core.guide.BalanceAdvice;
-import hightally.core.guide.MeasuredThrows;
-import hightally.core.quantity.InvalidInputException;
-import hightally.core.quantity.Text;
-import hightally.core.quantity.Validation;
 import hightally.core.edit.PartWish;
 import hightally.core.edit.PartsAdded;
 import hightally.core.edit.PartsRemoved;
+import hightally.core.guide.BalanceAdvice;
+import hightally.core.guide.MeasuredThrows;
+import hightally.core.quantity.InvalidInputException;
+import hightally.core.quantity.Said;
+import hightally.core.quantity.Text;
+import hightally.core.quantity.Validation;
 import hightally.core.setup.Setup;
 import hightally.core.wiring.ChannelPlan;
 import hightally.core.wiring.TransmitterMove;
@@ -23,6 +25,12 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/rig")
 class RigController {
+  private final ReaderWords words;
+
+  RigController(ReaderWords words) {
+    this.words = words;
+  }
+
   /** A setup and the part to add to it. */
   record PartAsked(Setup setup, PartWish wish) {}
 
@@ -41,7 +49,7 @@ class RigController {
   @PostMapping("/parts")
   @Operation(summary = "The setup with a part added, complete with servo, channel and lead")
   Setup add(@RequestBody PartAsked asked) {
-    return PartsAdded.of(asked.setup(), asked.wish());
+    return PartsAdded.of(asked.setup(), asked.wish(), words);
   }
 
   @PostMapping("/parts/remove")
@@ -67,7 +75,7 @@ class RigController {
         .orElseThrow(
             () ->
                 InvalidInputException.of(
-                    "drop", asked.drop(), "one of the channels offered for sharing"));
+                    "drop", asked.drop(), Said.of("demand.oneChannelsOfferedSharing")));
   }
 
   @PostMapping("/map/move")

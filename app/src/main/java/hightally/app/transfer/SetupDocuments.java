@@ -9,6 +9,7 @@ import com.fasterxml.jackson.databind.util.TokenBuffer;
 import com.fasterxml.jackson.dataformat.yaml.YAMLFactory;
 import hightally.app.platform.JsonProblems;
 import hightally.core.quantity.InvalidInputException;
+import hightally.core.quantity.Said;
 import hightally.core.quantity.Validation;
 import hightally.core.setup.Setup;
 import java.io.IOException;
@@ -50,7 +51,9 @@ public class SetupDocuments {
   public Setup read(String text) {
     if (text.length() > LARGEST_CHARACTERS) {
       throw InvalidInputException.of(
-          "the file", text.length() + " characters long", "at most " + LARGEST_CHARACTERS);
+          "the file",
+          Said.of("given.size", "count", text.length()),
+          Said.of("demand.most3", "lARGEST_CHARACTERS", LARGEST_CHARACTERS));
     }
     try {
       JsonNode tree = (text.stripLeading().startsWith("{") ? reader : yaml).readTree(text);
@@ -68,19 +71,20 @@ public class SetupDocuments {
   /** Told first, since a newer document may differ everywhere else. */
   private static void checkVersion(JsonNode tree) {
     if (!tree.isObject()) {
-      throw InvalidInputException.of("the file", "not a setup", "a High Tally setup");
+      throw InvalidInputException.of(
+          "the file", Said.of("given.notASetup"), Said.of("demand.highTallySetup"));
     }
     JsonNode version = tree.get("formatVersion");
     if (version == null || !version.isInt()) {
-      String found = version == null ? "missing" : version.toString();
+      Object found = version == null ? Said.of("given.missing") : version.toString();
       throw InvalidInputException.of(
-          "formatVersion", found, "a whole number: is this a High Tally setup?");
+          "formatVersion", found, Said.of("demand.wholeNumberHighTallySetup"));
     }
     if (version.intValue() > Setup.FORMAT_VERSION) {
       throw InvalidInputException.of(
           "formatVersion",
           version,
-          "at most " + Setup.FORMAT_VERSION + ": the file was written by a newer High Tally");
+          Said.of("demand.mostFileWrittenNewerHigh", "fORMAT_VERSION", Setup.FORMAT_VERSION));
     }
   }
 }

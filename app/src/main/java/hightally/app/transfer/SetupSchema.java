@@ -4,15 +4,22 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import hightally.core.quantity.Said;
 import hightally.core.quantity.Text;
+import hightally.core.quantity.Unit;
 import hightally.core.quantity.Within;
 import hightally.core.setup.Setup;
+import hightally.core.words.FieldNames;
+import hightally.core.words.Wording;
+import hightally.core.words.Words;
 import java.lang.reflect.ParameterizedType;
 import java.lang.reflect.RecordComponent;
 import java.lang.reflect.Type;
+import java.util.List;
 
 /** The published JSON Schema of a setup file, read off the core's own statements. */
 public final class SetupSchema {
+  private static final Words PLAIN = Words.of(Wording.PLAIN);
   private static final JsonNodeFactory JSON = JsonNodeFactory.instance;
 
   private final ObjectNode definitions = JSON.objectNode();
@@ -49,13 +56,13 @@ public final class SetupSchema {
     Within within = component.getAnnotation(Within.class);
     Text text = component.getAnnotation(Text.class);
     if (within != null && listed(component)) {
-      return list(number(within, false));
+      return list(described(component, number(within, false)));
     }
     if (within != null) {
-      return number(within, component.getType() == int.class);
+      return described(component, number(within, component.getType() == int.class));
     }
     if (text != null) {
-      return text(text);
+      return described(component, text(text));
     }
     return type(component.getType(), component.getGenericType());
   }
@@ -96,9 +103,17 @@ public final class SetupSchema {
   private static ObjectNode number(Within within, boolean whole) {
     ObjectNode node = JSON.objectNode().put("type", whole ? "integer" : "number");
     node.put("minimum", within.min()).put("maximum", within.max());
-    String unit = within.unit().isEmpty() ? "" : ", " + within.unit();
-    String hint = within.hint().isEmpty() ? "" : "; " + within.hint();
-    return node.put("description", within.label() + unit + hint);
+    return node;
+  }
+
+  /** The published schema is English, as these pages are. */
+  private static ObjectNode described(RecordComponent component, ObjectNode node) {
+    String record = component.getDeclaringRecord().getSimpleName();
+    Said described = FieldNames.described(record, component.getName());
+    Within within = component.getAnnotation(Within.class);
+    boolean counts = within != null && within.unit() != Unit.NONE;
+    Said unit = counts ? Said.list(List.of(within.unit())) : Said.NOTHING;
+    return node.put("description", PLAIN.say(described) + (counts ? ", " + PLAIN.say(unit) : ""));
   }
 
   private static ObjectNode text(Text text) {
@@ -107,6 +122,6 @@ public final class SetupSchema {
     if (!text.pattern().isEmpty()) {
       node.put("pattern", "^" + text.pattern() + "$");
     }
-    return node.put("description", text.label());
+    return node;
   }
 }

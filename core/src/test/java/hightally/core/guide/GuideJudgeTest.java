@@ -79,7 +79,7 @@ class GuideJudgeTest {
     assertThat(steps.get(0).id()).isEqualTo("harmless");
     assertThat(say(StickWords.to(1, hightally.core.quantity.Control.PITCH, 1)))
         .isEqualTo("left stick back, towards you");
-    assertThat(StickWords.to(2, hightally.core.quantity.Control.PITCH, 1))
+    assertThat(say(StickWords.to(2, hightally.core.quantity.Control.PITCH, 1)))
         .isEqualTo("right stick back, towards you");
     List<String> kinds = new ArrayList<>();
     steps.forEach(step -> kinds.add(step.id().split("/")[0]));

@@ -49,7 +49,7 @@ class FourBarTest {
     assertThatThrownBy(() -> FourBar.of(new Linkage(0, 12, -3, 0, 0, false, true)))
         .isInstanceOf(InvalidInputException.class)
         .satisfies(saying("armRadiusMm is 0; it must be 1 to 150 mm"))
-        .satisfies(saying("rodLengthMm is -3.0; it must be 5 to 3000 mm"));
+        .satisfies(saying("rodLengthMm is −3; it must be 5 to 3000 mm"));
   }
 
   @Property

@@ -1,0 +1,117 @@
+package hightally.app.words;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.JsonNodeFactory;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import hightally.core.quantity.Clicks;
+import hightally.core.quantity.Control;
+import hightally.core.quantity.Quantity;
+import hightally.core.quantity.Said;
+import hightally.core.quantity.Turns;
+import hightally.core.quantity.Unit;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * What is said as data to be kept, so that it can be told again in other words. An enum comes back
+ * as what is told under its name.
+ */
+public final class SaidData {
+  private static final ObjectMapper MAPPER = new ObjectMapper();
+  private static final JsonNodeFactory JSON = JsonNodeFactory.instance;
+
+  private SaidData() {}
+
+  /** As a text that is the same for the same thing said. */
+  public static String write(Said said) {
+    return said.isEmpty() ? "" : node(said).toString();
+  }
+
+  /** What was kept; a text that is no such data, as it was written before there was any. */
+  public static Said read(String kept) {
+    try {
+      JsonNode node = kept.startsWith("{") ? MAPPER.readTree(kept) : null;
+      return node == null || !node.has("say") ? Said.text(kept) : said(node);
+    } catch (JsonProcessingException e) {
+      return Said.text(kept);
+    }
+  }
+
+  private static ObjectNode node(Said said) {
+    ObjectNode node = JSON.objectNode().put("say", said.code());
+    said.with().forEach((name, value) -> node.set(name, value(value)));
+    return node;
+  }
+
+  private static JsonNode value(Object value) {
+    if (value instanceof Said said) {
+      return node(said);
+    }
+    if (value instanceof Quantity one) {
+      return JSON.objectNode()
+          .put("value", one.value())
+          .put("unit", one.unit().name())
+          .put("decimals", one.decimals());
+    }
+    if (value instanceof Clicks one) {
+      return JSON.objectNode().put("clicks", one.count()).put("control", one.control().name());
+    }
+    if (value instanceof Turns one) {
+      return JSON.objectNode().put("sixths", one.sixths());
+    }
+    if (value instanceof Enum<?> one) {
+      String key = one.getDeclaringClass().getSimpleName() + "." + one.name();
+      return JSON.objectNode().put("say", key);
+    }
+    if (value instanceof List<?> list) {
+      ArrayNode array = JSON.arrayNode();
+      list.forEach(one -> array.add(value(one)));
+      return array;
+    }
+    return MAPPER.valueToTree(value);
+  }
+
+  private static Said said(JsonNode node) {
+    Map<String, Object> with = new LinkedHashMap<>();
+    node.properties()
+        .forEach(
+            field -> {
+              if (!field.getKey().equals("say")) {
+                with.put(field.getKey(), value(field.getValue()));
+              }
+            });
+    return new Said(node.get("say").asText(), with);
+  }
+
+  private static Object value(JsonNode node) {
+    if (node.isArray()) {
+      List<Object> list = new ArrayList<>();
+      node.forEach(one -> list.add(value(one)));
+      return list;
+    }
+    if (node.has("say")) {
+      return said(node);
+    }
+    if (node.has("unit")) {
+      return new Quantity(
+          node.get("value").asDouble(),
+          Unit.valueOf(node.get("unit").asText()),
+          node.get("decimals").asInt());
+    }
+    if (node.has("clicks")) {
+      return new Clicks(Control.valueOf(node.get("control").asText()), node.get("clicks").asInt());
+    }
+    if (node.has("sixths")) {
+      return new Turns(node.get("sixths").asLong());
+    }
+    if (node.isIntegralNumber()) {
+      return node.asLong();
+    }
+    return node.isNumber() ? node.asDouble() : node.isBoolean() ? node.asBoolean() : node.asText();
+  }
+}
