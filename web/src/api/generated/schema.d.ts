@@ -130,6 +130,57 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/trims/shown": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** What clicks read as on a transmitter */
+    post: operations["postTrimsShown"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/trims/clicks": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** The whole clicks nearest to what a transmitter shows */
+    post: operations["postTrimsClicks"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/throws/start": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** What is known of a surface's wishes and holes, to begin a search with */
+    post: operations["postThrowsStart"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/throws/search": {
     parameters: {
       query?: never;
@@ -175,40 +226,6 @@ export interface paths {
     put?: never;
     /** Reads a setup file (JSON or YAML); refuses it naming the place that is wrong */
     post: operations["postSetupFilesRead"];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/rig/parts": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** The setup with a part added, complete with servo, channel and lead */
-    post: operations["postRigParts"];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/rig/parts/remove": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** The setup without a part and all that only served it */
-    post: operations["postRigPartsRemove"];
     delete?: never;
     options?: never;
     head?: never;
@@ -317,6 +334,23 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/rig/balance/wish": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** What can be asked about the balance of a model, to begin with */
+    post: operations["postRigBalanceWish"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/program/trim-curve": {
     parameters: {
       query?: never;
@@ -368,40 +402,6 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
-  "/api/program/removal": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** The program without a phase or condition, and what goes with it */
-    post: operations["postProgramRemoval"];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/program/phases": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** The setup with a phase made separate; today's values are copied into it */
-    post: operations["postProgramPhases"];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
   "/api/program/hazards": {
     parameters: {
       query?: never;
@@ -430,41 +430,6 @@ export interface paths {
     put?: never;
     /** Begins a search for hazards that can be watched and stopped */
     post: operations["postProgramHazardsSearches"];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/program/gallery": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** Common mixes and what each asks for */
-    get: operations["getProgramGallery"];
-    put?: never;
-    /** The setup with a common mix added, its weights worked out */
-    post: operations["postProgramGallery"];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/program/feel": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** The setup with one of the usual ways of rates and expo */
-    post: operations["postProgramFeel"];
     delete?: never;
     options?: never;
     head?: never;
@@ -551,6 +516,176 @@ export interface paths {
     put?: never;
     /** Only what differs from what was last typed in, old beside new */
     post: operations["postProgramEntrySheetChanges"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/edits/removal": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** A phase or condition taken out of the program, and what goes with it */
+    post: operations["postEditsRemoval"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/edits/phases": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** A phase made separate; today's values are copied into it */
+    post: operations["postEditsPhases"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/edits/parts": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** A part added, complete with servo, channel and lead */
+    post: operations["postEditsParts"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/edits/parts/remove": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** A part and all that only served it taken off */
+    post: operations["postEditsPartsRemove"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/edits/new": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** Something new with values to begin with */
+    post: operations["postEditsNew"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/edits/mixes": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** A common mix added, its weights worked out */
+    post: operations["postEditsMixes"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/edits/mixes/source": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** A mix taken from another source */
+    post: operations["postEditsMixesSource"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/edits/mend": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** The figures of a mend set */
+    post: operations["postEditsMend"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/edits/feel": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** One of the usual ways of rates and expo */
+    post: operations["postEditsFeel"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/edits/curves/point": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** A curve with one more point, in the middle of its widest gap */
+    post: operations["postEditsCurvesPoint"];
     delete?: never;
     options?: never;
     head?: never;
@@ -972,6 +1107,23 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/program/gallery": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** Common mixes and what each asks for */
+    get: operations["getProgramGallery"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/kinds": {
     parameters: {
       query?: never;
@@ -1125,6 +1277,23 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/aircraft/{aircraftId}/flights/{flightId}/adjustment/proposal": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** Which phase and which controls the rods should be turned for */
+    get: operations["getAircraftAircraftIdFlightsFlightIdAdjustmentProposal"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/aircraft/{aircraftId}/confirmation": {
     parameters: {
       query?: never;
@@ -1206,7 +1375,7 @@ export interface components {
       battery: string;
       /**
        * Format: double
-       * @description Balance point, mm: aft of datum
+       * @description Balance point: aft of datum
        */
       cgMm: number;
       /** @description Remarks */
@@ -1216,7 +1385,7 @@ export interface components {
       trims: components["schemas"]["Trims"];
       /**
        * Format: double
-       * @description Throttle, %
+       * @description Throttle
        */
       throttlePercent: number;
       /** @enum {string} */
@@ -1230,7 +1399,7 @@ export interface components {
       trims: components["schemas"]["Trims"];
       /**
        * Format: double
-       * @description Throttle, %
+       * @description Throttle
        */
       throttlePercent: number;
       /** @enum {string} */
@@ -1240,17 +1409,17 @@ export interface components {
     Trims: {
       /**
        * Format: int32
-       * @description Roll trim, clicks
+       * @description Roll trim
        */
       roll: number;
       /**
        * Format: int32
-       * @description Pitch trim, clicks
+       * @description Pitch trim
        */
       pitch: number;
       /**
        * Format: int32
-       * @description Yaw trim, clicks
+       * @description Yaw trim
        */
       yaw: number;
     };
@@ -1270,12 +1439,12 @@ export interface components {
       transmitter: string;
       /** @description Entry */
       key: string;
-      /** @description Value */
-      value: string;
+      data: string;
       readBack: boolean;
     };
     EnteredValue: {
       key: string;
+      data: string;
       value: string;
       readBack: boolean;
       /** Format: date-time */
@@ -1300,19 +1469,64 @@ export interface components {
       words: string;
     };
     Edit: {
-      path: string[];
-      value: unknown;
+      /** @enum {string} */
+      figure:
+        | "ENDPOINT_HIGH"
+        | "ENDPOINT_LOW"
+        | "SUB_TRIM"
+        | "REVERSED"
+        | "ROD_ADDED"
+        | "ARM_RADIUS"
+        | "HORN_RADIUS"
+        | "ARM_LEAN"
+        | "HORN_LEAN"
+        | "THREAD_PITCH"
+        | "PULLS_ON_INCREASE"
+        | "ARM_OFFSET"
+        | "CLICK_STEP"
+        | "WISHED_PLUS"
+        | "WISHED_MINUS"
+        | "SOCKET_CHANNEL";
+      subject: string;
+      /** Format: double */
+      value: number;
     };
     Figure: {
       label: string;
-      unit: string;
+      /** @enum {string} */
+      unit:
+        | "NONE"
+        | "MILLIMETRES"
+        | "DEGREES"
+        | "PERCENT"
+        | "MICROSECONDS"
+        | "SECONDS"
+        | "GRAMS"
+        | "VOLTS"
+        | "NEWTON_CENTIMETRES"
+        | "CLICKS"
+        | "MILLIMETRES_PER_MILLIMETRE"
+        | "DEGREES_PER_MICROSECOND";
       /** Format: double */
       expected: number;
       known: boolean;
     };
     GuideStep: {
       id: string;
+      /** @enum {string} */
+      kind:
+        | "HARMLESS"
+        | "POWER"
+        | "SEAT"
+        | "FLUSH"
+        | "DIRECTION"
+        | "TRAVEL"
+        | "CLICKS"
+        | "TURN"
+        | "REFLEX"
+        | "FINISH";
       surface: string;
+      command: string;
       title: string;
       instruction: string;
       caution: string;
@@ -1419,33 +1633,33 @@ export interface components {
       datum: string;
       /**
        * Format: double
-       * @description Datum lies at, mm: aft of the nose
+       * @description Datum lies at: aft of the nose
        */
       datumAftMm: number;
       /**
        * Format: double
-       * @description Balance point wanted, mm
+       * @description Balance point wanted
        */
       targetMm: number;
       /**
        * Format: double
-       * @description Not further forward than, mm
+       * @description Not further forward than
        */
       foremostMm: number;
       /**
        * Format: double
-       * @description Not further aft than, mm
+       * @description Not further aft than
        */
       aftmostMm: number;
       /**
        * Format: double
-       * @description Mass without pack, g
+       * @description Mass without pack
        */
       emptyMassGrams: number;
       packs: components["schemas"]["Pack"][];
       /**
        * Format: double
-       * @description Motor bolt spacing, mm
+       * @description Motor bolt spacing
        */
       boltSpacingMm: number;
     };
@@ -1457,7 +1671,7 @@ export interface components {
       channels: number[];
       /**
        * Format: double
-       * @description Passes travel up to, %
+       * @description Passes travel up to
        */
       travelLimitPercent: number;
       allowsTrim: boolean;
@@ -1476,22 +1690,22 @@ export interface components {
       reversed: boolean;
       /**
        * Format: double
-       * @description Sub-trim, µs
+       * @description Sub-trim
        */
       subTrimMicroseconds: number;
       /**
        * Format: double
-       * @description Endpoint low, %: minus side
+       * @description Endpoint low: minus side
        */
       endpointLowPercent: number;
       /**
        * Format: double
-       * @description Endpoint high, %: plus side
+       * @description Endpoint high: plus side
        */
       endpointHighPercent: number;
       /**
        * Format: double
-       * @description Slowed to, s: from end to end; 0 is at full speed
+       * @description Slowed to: from end to end; 0 is at full speed
        */
       slowedSeconds: number;
     };
@@ -1522,7 +1736,7 @@ export interface components {
       members: string[];
       /**
        * Format: double
-       * @description Held for, s
+       * @description Held for
        */
       heldSeconds: number;
     };
@@ -1531,26 +1745,26 @@ export interface components {
       first: string;
       /**
        * Format: double
-       * @description Touches at, mm: plus up or right
+       * @description Touches at: plus up or right
        */
       firstMm: number;
       /** @description Other surface */
       second: string;
       /**
        * Format: double
-       * @description With the other at, mm: plus up or right
+       * @description With the other at: plus up or right
        */
       secondMm: number;
     };
     CurvePoint: {
       /**
        * Format: double
-       * @description At, %
+       * @description At
        */
       x: number;
       /**
        * Format: double
-       * @description Value, %
+       * @description Value
        */
       y: number;
     };
@@ -1559,7 +1773,7 @@ export interface components {
       surface: string;
       /**
        * Format: double
-       * @description Differential, %
+       * @description Differential
        */
       percent: number;
     };
@@ -1623,7 +1837,8 @@ export interface components {
       surface: string;
       name: string;
       how: string;
-      first: string;
+      /** @enum {string} */
+      first: "UP" | "DOWN" | "RIGHT" | "LEFT" | "AFT" | "FORWARD";
       /** Format: double */
       plusMm: number;
       /** Format: double */
@@ -1641,7 +1856,7 @@ export interface components {
       holds: boolean;
       /**
        * Format: double
-       * @description Failsafe, %
+       * @description Failsafe
        */
       percent: number;
     };
@@ -1682,7 +1897,20 @@ export interface components {
       measured: number;
       /** Format: double */
       limit: number;
-      unit: string;
+      /** @enum {string} */
+      unit:
+        | "NONE"
+        | "MILLIMETRES"
+        | "DEGREES"
+        | "PERCENT"
+        | "MICROSECONDS"
+        | "SECONDS"
+        | "GRAMS"
+        | "VOLTS"
+        | "NEWTON_CENTIMETRES"
+        | "CLICKS"
+        | "MILLIMETRES_PER_MILLIMETRE"
+        | "DEGREES_PER_MICROSECOND";
       mends: components["schemas"]["Mend"][];
       acceptedBecause: string;
     };
@@ -1694,7 +1922,7 @@ export interface components {
       countsDown: boolean;
       /**
        * Format: double
-       * @description Starts from, s
+       * @description Starts from
        */
       startSeconds: number;
       /** @description Runs while */
@@ -1715,72 +1943,72 @@ export interface components {
     HouseValues: {
       /**
        * Format: double
-       * @description A trim is large from, %
+       * @description A trim is large from
        */
       largeTrimPercent: number;
       /**
        * Format: double
-       * @description A sub-trim is large from, µs
+       * @description A sub-trim is large from
        */
       largeSubTrimMicroseconds: number;
       /**
        * Format: double
-       * @description A pulse is clipped from, µs
+       * @description A pulse is clipped from
        */
       clippedMicroseconds: number;
       /**
        * Format: double
-       * @description An endpoint is small below, %
+       * @description An endpoint is small below
        */
       smallEndpointPercent: number;
       /**
        * Format: double
-       * @description A lean is large from, °
+       * @description A lean is large from
        */
       leanDegrees: number;
       /**
        * Format: double
-       * @description Margin to dead centre, °
+       * @description Margin to dead centre
        */
       deadCentreMarginDegrees: number;
       /**
        * Format: double
-       * @description Travel is uneven from, mm
+       * @description Travel is uneven from
        */
       unevenMm: number;
       /**
        * Format: double
-       * @description A pair is unequal from, mm
+       * @description A pair is unequal from
        */
       pairMm: number;
       /**
        * Format: double
-       * @description A ruler is good to, mm
+       * @description A ruler is good to
        */
       rulerMm: number;
       /**
        * Format: double
-       * @description Surfaces keep apart by, mm
+       * @description Surfaces keep apart by
        */
       contactMarginMm: number;
       /**
        * Format: double
-       * @description Spare length of a lead, mm
+       * @description Spare length of a lead
        */
       leadSpareMm: number;
       /**
        * Format: double
-       * @description Extensions come in steps of, mm
+       * @description Extensions come in steps of
        */
       extensionStepMm: number;
       /**
        * Format: double
-       * @description Power jumps from, %
+       * @description Power jumps from
        */
       powerJumpPercent: number;
       /**
        * Format: double
-       * @description A fade is soft from, s
+       * @description A fade is soft from
        */
       softFadeSeconds: number;
       /**
@@ -1790,27 +2018,27 @@ export interface components {
       settledFlights: number;
       /**
        * Format: int32
-       * @description Flights agree within, clicks
+       * @description Flights agree within
        */
       settledClicks: number;
       /**
        * Format: double
-       * @description A balance point is the same within, mm
+       * @description A balance point is the same within
        */
       sameCgMm: number;
       /**
        * Format: double
-       * @description A trim is suspicious from, mm
+       * @description A trim is suspicious from
        */
       suspiciousMm: number;
       /**
        * Format: int32
-       * @description Clicks that may stay, clicks
+       * @description Clicks that may stay
        */
       leaveClicks: number;
       /**
        * Format: int32
-       * @description A flight confirms within, clicks
+       * @description A flight confirms within
        */
       confirmClicks: number;
     };
@@ -1826,7 +2054,7 @@ export interface components {
       splitter: string;
       /**
        * Format: double
-       * @description Extension, mm
+       * @description Extension
        */
       extensionMm: number;
       reverser: boolean;
@@ -1845,27 +2073,27 @@ export interface components {
     Linkage: {
       /**
        * Format: double
-       * @description Arm radius, mm: shaft to hole
+       * @description Arm radius: shaft to hole
        */
       armRadiusMm: number;
       /**
        * Format: double
-       * @description Horn radius, mm: hinge line to hole
+       * @description Horn radius: hinge line to hole
        */
       hornRadiusMm: number;
       /**
        * Format: double
-       * @description Rod length, mm: pin to pin at neutral
+       * @description Rod length: pin to pin at neutral
        */
       rodLengthMm: number;
       /**
        * Format: double
-       * @description Arm lean, °: aft of square to the rod
+       * @description Arm lean: aft of square to the rod
        */
       armLeanDegrees: number;
       /**
        * Format: double
-       * @description Horn lean, °: hole aft of the hinge
+       * @description Horn lean: hole aft of the hinge
        */
       hornLeanDegrees: number;
       opposite: boolean;
@@ -1884,17 +2112,17 @@ export interface components {
       subject: string;
       /**
        * Format: double
-       * @description Weight, plus side, %
+       * @description Weight, plus side
        */
       weightPlusPercent: number;
       /**
        * Format: double
-       * @description Weight, minus side, %
+       * @description Weight, minus side
        */
       weightMinusPercent: number;
       /**
        * Format: double
-       * @description Starts at, %
+       * @description Starts at
        */
       startPercent: number;
       curve: components["schemas"]["CurvePoint"][];
@@ -1924,17 +2152,17 @@ export interface components {
       channel: number;
       /**
        * Format: double
-       * @description Propeller, mm: aft of the nose
+       * @description Propeller: aft of the nose
        */
       aftMm: number;
       /**
        * Format: double
-       * @description Sideways, mm: plus right
+       * @description Sideways: plus right
        */
       rightMm: number;
       /**
        * Format: double
-       * @description Propeller diameter, mm
+       * @description Propeller diameter
        */
       propellerDiameterMm: number;
     };
@@ -1942,6 +2170,7 @@ export interface components {
       goals: components["schemas"]["ThrowGoal"][];
       sources: components["schemas"]["FigureSource"][];
       accepted: components["schemas"]["Acceptance"][];
+      rolesFromNames: boolean;
     };
     OpenAdjustment: {
       /** Format: int64 */
@@ -1964,17 +2193,17 @@ export interface components {
       name: string;
       /**
        * Format: double
-       * @description Mass of the pack, g
+       * @description Mass of the pack
        */
       massGrams: number;
       /**
        * Format: double
-       * @description Balances at, mm: aft of the datum
+       * @description Balances at: aft of the datum
        */
       cgMm: number;
       /**
        * Format: double
-       * @description Lies at, mm: aft of the datum
+       * @description Lies at: aft of the datum
        */
       stationMm: number;
     };
@@ -1985,6 +2214,10 @@ export interface components {
       name: string;
       root: components["schemas"]["Station"];
       tip: components["schemas"]["Station"];
+      /** @enum {string} */
+      role: "WING" | "TAIL" | "FIN" | "V_TAIL" | "CANARD" | "CARRIER" | "OTHER";
+      /** @description Pair */
+      pair: string;
     };
     Phase: {
       /** @description Phase id */
@@ -1993,11 +2226,13 @@ export interface components {
       name: string;
       /** @description Goal */
       goal: string;
+      /** @enum {string} */
+      role: "LAUNCH" | "CRUISE" | "THERMAL" | "SPEED" | "LANDING" | "GROUND" | "REVERSE" | "OTHER";
       /** @description Condition */
       when: string;
       /**
        * Format: double
-       * @description Fade, s
+       * @description Fade
        */
       fadeSeconds: number;
       presets: components["schemas"]["Preset"][];
@@ -2069,7 +2304,7 @@ export interface components {
       cutWhen: string;
       /**
        * Format: double
-       * @description Cut holds, %
+       * @description Cut holds
        */
       cutPercent: number;
       /** @description Arming */
@@ -2086,7 +2321,7 @@ export interface components {
       surface: string;
       /**
        * Format: double
-       * @description Preset, %: plus up or right
+       * @description Preset: plus up or right
        */
       percent: number;
     };
@@ -2112,22 +2347,22 @@ export interface components {
     Response: {
       /**
        * Format: double
-       * @description Rate, plus side, %
+       * @description Rate, plus side
        */
       ratePositivePercent: number;
       /**
        * Format: double
-       * @description Rate, minus side, %
+       * @description Rate, minus side
        */
       rateNegativePercent: number;
       /**
        * Format: double
-       * @description Expo, plus side, %
+       * @description Expo, plus side
        */
       expoPositivePercent: number;
       /**
        * Format: double
-       * @description Expo, minus side, %
+       * @description Expo, minus side
        */
       expoNegativePercent: number;
       /** @enum {string} */
@@ -2142,7 +2377,7 @@ export interface components {
       end: components["schemas"]["RodEnd"];
       /**
        * Format: double
-       * @description Rod adjusted, mm: plus longer
+       * @description Rod adjusted: plus longer
        */
       adjustedMm: number;
     };
@@ -2151,7 +2386,7 @@ export interface components {
       kind: "CLEVIS" | "BALL_LINK" | "TURNBUCKLE" | "SLIDE";
       /**
        * Format: double
-       * @description Thread pitch, mm: mm per turn
+       * @description Thread pitch: mm per turn
        */
       pitchMm: number;
     };
@@ -2168,22 +2403,22 @@ export interface components {
     Section: {
       /**
        * Format: double
-       * @description Station, mm: aft of the nose
+       * @description Station: aft of the nose
        */
       aftMm: number;
       /**
        * Format: double
-       * @description Half width, mm
+       * @description Half width
        */
       halfWidthMm: number;
       /**
        * Format: double
-       * @description Underside, mm
+       * @description Underside
        */
       bottomMm: number;
       /**
        * Format: double
-       * @description Top, mm
+       * @description Top
        */
       topMm: number;
     };
@@ -2199,35 +2434,35 @@ export interface components {
       channel: number;
       /**
        * Format: double
-       * @description Arm turn per µs, °/µs
+       * @description Arm turn per µs
        */
       degreesPerMicrosecond: number;
       /**
        * Format: double
-       * @description Centre pulse, µs
+       * @description Centre pulse
        */
       centrePulseMicroseconds: number;
       /**
        * Format: double
-       * @description Arm stops at, °
+       * @description Arm stops at
        */
       maxAngleDegrees: number;
       pullsOnIncrease: boolean;
       /**
        * Format: double
-       * @description Arm offset, °: as seated, from square
+       * @description Arm offset: as seated, from square
        */
       armOffsetDegrees: number;
       /**
        * Format: double
-       * @description Torque, N·cm
+       * @description Torque
        */
       torqueNewtonCentimetres: number;
       seating: components["schemas"]["ArmSeating"];
       armHolesMm: number[];
       /**
        * Format: double
-       * @description Own lead, mm
+       * @description Own lead
        */
       leadMm: number;
     };
@@ -2303,22 +2538,22 @@ export interface components {
     Station: {
       /**
        * Format: double
-       * @description Leading edge, mm: aft of the nose
+       * @description Leading edge: aft of the nose
        */
       aftMm: number;
       /**
        * Format: double
-       * @description Sideways, mm: plus right
+       * @description Sideways: plus right
        */
       rightMm: number;
       /**
        * Format: double
-       * @description Height, mm: plus up
+       * @description Height: plus up
        */
       upMm: number;
       /**
        * Format: double
-       * @description Chord, mm
+       * @description Chord
        */
       chordMm: number;
     };
@@ -2332,14 +2567,29 @@ export interface components {
       sideways: boolean;
       /**
        * Format: double
-       * @description Chord where measured, mm: hinge line to trailing edge
+       * @description Chord where measured: hinge line to trailing edge
        */
       chordMm: number;
       place: components["schemas"]["Place"];
       shares: components["schemas"]["Shares"];
       rod: components["schemas"]["Rod"];
       /** @enum {string} */
-      part: "HINGED" | "WHEEL" | "SPOILER" | "SWINGING_WING" | "NOZZLE";
+      role:
+        | "AILERON"
+        | "FLAP"
+        | "FLAPERON"
+        | "ELEVON"
+        | "ELEVATOR"
+        | "RUDDER"
+        | "V_TAIL"
+        | "CANARD"
+        | "SPOILER"
+        | "WHEEL"
+        | "NOZZLE"
+        | "SWINGING_WING"
+        | "OTHER";
+      /** @description Pair */
+      pair: string;
       hornHolesMm: number[];
     };
     SurfaceError: {
@@ -2360,7 +2610,7 @@ export interface components {
       limit: number;
       /**
        * Format: double
-       * @description For longer than, s
+       * @description For longer than
        */
       delaySeconds: number;
     };
@@ -2391,12 +2641,12 @@ export interface components {
       surface: string;
       /**
        * Format: double
-       * @description Wanted up or right, mm
+       * @description Wanted up or right
        */
       plusMm: number;
       /**
        * Format: double
-       * @description Wanted down or left, mm
+       * @description Wanted down or left
        */
       minusMm: number;
     };
@@ -2412,37 +2662,37 @@ export interface components {
       subTrimMode: "SHIFT" | "FIXED_ENDS";
       /**
        * Format: double
-       * @description Pulse centre, µs
+       * @description Pulse centre
        */
       centreMicroseconds: number;
       /**
        * Format: double
-       * @description Pulse for 100 %, µs
+       * @description Pulse for 100 %
        */
       microsecondsPer100: number;
       /**
        * Format: double
-       * @description One trim click, %
+       * @description One trim click
        */
       clickStepPercent: number;
       /**
        * Format: int32
-       * @description Trim range, clicks
+       * @description Trim range
        */
       trimRangeClicks: number;
       /**
        * Format: double
-       * @description Command limit, %
+       * @description Command limit
        */
       commandLimitPercent: number;
       /**
        * Format: double
-       * @description Shortest pulse, µs
+       * @description Shortest pulse
        */
       shortestMicroseconds: number;
       /**
        * Format: double
-       * @description Longest pulse, µs
+       * @description Longest pulse
        */
       longestMicroseconds: number;
       /**
@@ -2458,12 +2708,12 @@ export interface components {
       channelOrder: ("ROLL" | "PITCH" | "THROTTLE" | "YAW")[];
       /**
        * Format: double
-       * @description Sub-trim up to, µs
+       * @description Sub-trim up to
        */
       subTrimLimitMicroseconds: number;
       /**
        * Format: double
-       * @description Endpoints up to, %
+       * @description Endpoints up to
        */
       endpointLimitPercent: number;
       inputs: components["schemas"]["TransmitterInput"][];
@@ -2487,12 +2737,12 @@ export interface components {
       surface: string;
       /**
        * Format: double
-       * @description Up, or right, mm
+       * @description Up, or right
        */
       plusMm: number;
       /**
        * Format: double
-       * @description Down, or left, mm
+       * @description Down, or left
        */
       minusMm: number;
       rightWay: boolean;
@@ -2520,18 +2770,50 @@ export interface components {
       /** Format: int32 */
       version: number;
     };
+    ShownAsked: {
+      transmitter: components["schemas"]["Transmitter"];
+      /** @enum {string} */
+      unit: "CLICKS" | "PERCENT" | "MICROSECONDS";
+      clicks: number[];
+    };
+    ReadAsked: {
+      transmitter: components["schemas"]["Transmitter"];
+      /** @enum {string} */
+      unit: "CLICKS" | "PERCENT" | "MICROSECONDS";
+      /** Format: double */
+      shown: number;
+    };
+    WholeClicks: {
+      /** Format: int32 */
+      clicks: number;
+      /** Format: double */
+      shown: number;
+    };
+    StartAsked: {
+      setup: components["schemas"]["Setup"];
+      surface: string;
+    };
+    ThrowStart: {
+      /** Format: double */
+      plusMm: number | null;
+      /** Format: double */
+      minusMm: number | null;
+      armHolesMm: number[];
+      hornHolesMm: number[];
+      seating: components["schemas"]["ArmSeating"];
+    };
     ThrowQuestion: {
       setup: components["schemas"]["Setup"];
       /** @description Surface */
       surface: string;
       /**
        * Format: double
-       * @description Wanted up, mm
+       * @description Wanted up
        */
       plusMm: number;
       /**
        * Format: double
-       * @description Wanted down, mm
+       * @description Wanted down
        */
       minusMm: number;
       armHolesMm: number[];
@@ -2587,28 +2869,6 @@ export interface components {
       before: string;
       after: string;
     };
-    PartAsked: {
-      setup: components["schemas"]["Setup"];
-      wish: components["schemas"]["PartWish"];
-    };
-    PartWish: {
-      /** @enum {string} */
-      kind: "SURFACE" | "SLAVE_SURFACE" | "PANEL" | "MOTOR" | "SIMPLE_CHANNEL";
-      /** @description Name */
-      name: string;
-      /** @enum {string} */
-      part: "HINGED" | "WHEEL" | "SPOILER" | "SWINGING_WING" | "NOZZLE";
-      /** @enum {string} */
-      side: "LEFT" | "CENTRE" | "RIGHT";
-      mirrored: boolean;
-      /** @description Place */
-      at: string;
-    };
-    PartGone: {
-      setup: components["schemas"]["Setup"];
-      /** @description Part */
-      id: string;
-    };
     MeasuredQuestion: {
       setup: components["schemas"]["Setup"];
       /** @description Surface */
@@ -2623,7 +2883,7 @@ export interface components {
       stick: number;
       /**
        * Format: double
-       * @description Measured, mm: plus up or right
+       * @description Measured: plus up or right
        */
       travelMm: number;
     };
@@ -2662,7 +2922,8 @@ export interface components {
       otherNames: string;
       device: string;
       moves: string;
-      side: string;
+      /** @enum {string} */
+      side: "LEFT" | "CENTRE" | "RIGHT";
       splitter: string;
       /** Format: double */
       extensionMm: number;
@@ -2703,7 +2964,7 @@ export interface components {
       keep: number;
       /** Format: int32 */
       drop: number;
-      names: string;
+      names: string[];
       reverser: boolean;
       costs: string[];
       /** Format: double */
@@ -2735,32 +2996,32 @@ export interface components {
     BalanceWish: {
       /**
        * Format: double
-       * @description Side thrust, change, °
+       * @description Side thrust, change
        */
       sideDegrees: number;
       /**
        * Format: double
-       * @description Down thrust, change, °
+       * @description Down thrust, change
        */
       downDegrees: number;
       /**
        * Format: double
-       * @description Balances off the middle by, mm
+       * @description Balances off the middle by
        */
       lateralOffsetMm: number;
       /**
        * Format: double
-       * @description Middle to tip ballast, mm
+       * @description Middle to tip ballast
        */
       lateralArmMm: number;
       /**
        * Format: double
-       * @description Nose ballast at, mm
+       * @description Nose ballast at
        */
       noseStationMm: number;
       /**
        * Format: double
-       * @description Tail ballast at, mm
+       * @description Tail ballast at
        */
       tailStationMm: number;
     };
@@ -2786,18 +3047,18 @@ export interface components {
       shiftMm: number;
       /** Format: double */
       ballastGrams: number;
-      ballastAt: string;
+      ballastAt: ("NOSE" | "TAIL") | null;
       words: string;
     };
     TrimAt: {
       /**
        * Format: double
-       * @description Setting, %
+       * @description Setting
        */
       settingPercent: number;
       /**
        * Format: int32
-       * @description Trim, clicks
+       * @description Trim
        */
       clicks: number;
     };
@@ -2873,31 +3134,9 @@ export interface components {
     SwitchRow: {
       input: string;
       name: string;
-      position: string;
-      hangs: string[];
-    };
-    RemovalAsked: {
-      setup: components["schemas"]["Setup"];
-      /** @description What goes */
-      id: string;
-    };
-    Removal: {
-      notes: string[];
-      setup: components["schemas"]["Setup"];
-    };
-    PhaseWish: {
-      setup: components["schemas"]["Setup"];
-      /** @description Phase */
-      name: string;
-      /** @description Copy of */
-      from: string;
-      /** @description Switch */
-      input: string;
-      /**
-       * Format: int32
-       * @description Position
-       */
+      /** Format: int32 */
       position: number;
+      hangs: string[];
     };
     Hazard: {
       /** @enum {string} */
@@ -2961,12 +3200,12 @@ export interface components {
     Readings: {
       /**
        * Format: double
-       * @description Link, %
+       * @description Link
        */
       linkPercent: number;
       /**
        * Format: double
-       * @description Voltage, V
+       * @description Voltage
        */
       voltage: number;
       timerSeconds: number[];
@@ -2979,38 +3218,6 @@ export interface components {
       part: number;
       end: ("WHOLE" | "STOPPED" | "TIME_UP" | "LEFT_ALONE" | "TOO_LARGE" | "FAILED") | null;
       outcome: components["schemas"]["Outcome"] | null;
-    };
-    RecipeAsked: {
-      setup: components["schemas"]["Setup"];
-      /** @enum {string} */
-      recipe:
-        | "AILERON_TO_RUDDER"
-        | "ELEVATOR_TO_FLAP"
-        | "BRAKES_ON_STICK"
-        | "BRAKES_ON_LEVER"
-        | "LEVER_TO_ELEVATOR"
-        | "BRAKES_TO_ELEVATOR"
-        | "THROTTLE_TO_ELEVATOR"
-        | "RUDDER_TO_ELEVATOR"
-        | "RUDDER_TO_AILERON"
-        | "RUDDER_TO_MOTORS";
-      /**
-       * Format: double
-       * @description Percent, %
-       */
-      percent: number;
-      /** @description Preset of phase */
-      preset: string;
-      /** @description Lever */
-      lever: string;
-      phases: string[];
-    };
-    FeelWish: {
-      setup: components["schemas"]["Setup"];
-      /** @enum {string} */
-      way: "ONE_SOFT" | "LADDER" | "PER_PHASE";
-      /** @description Switch */
-      input: string;
     };
     FeelAsked: {
       setup: components["schemas"]["Setup"];
@@ -3066,6 +3273,130 @@ export interface components {
     ChangesAsked: {
       entered: components["schemas"]["Setup"];
       setup: components["schemas"]["Setup"];
+    };
+    RemovalAsked: {
+      setup: components["schemas"]["Setup"];
+      /** @description What goes */
+      id: string;
+    };
+    Edited: {
+      setup: components["schemas"]["Setup"];
+      changed: components["schemas"]["ValueLine"][];
+      notes: string[];
+    };
+    PhaseWish: {
+      setup: components["schemas"]["Setup"];
+      /** @description Phase */
+      name: string;
+      /** @enum {string} */
+      role: "LAUNCH" | "CRUISE" | "THERMAL" | "SPEED" | "LANDING" | "GROUND" | "REVERSE" | "OTHER";
+      /** @description Copy of */
+      from: string;
+      /** @description Switch */
+      input: string;
+      /**
+       * Format: int32
+       * @description Position
+       */
+      position: number;
+    };
+    PartAsked: {
+      setup: components["schemas"]["Setup"];
+      wish: components["schemas"]["PartWish"];
+    };
+    PartWish: {
+      /** @enum {string} */
+      kind: "SURFACE" | "SLAVE_SURFACE" | "PANEL" | "MOTOR" | "SIMPLE_CHANNEL";
+      /** @description Name */
+      name: string;
+      /** @description Name, right */
+      rightName: string;
+      /** @enum {string} */
+      role:
+        | "AILERON"
+        | "FLAP"
+        | "FLAPERON"
+        | "ELEVON"
+        | "ELEVATOR"
+        | "RUDDER"
+        | "V_TAIL"
+        | "CANARD"
+        | "SPOILER"
+        | "WHEEL"
+        | "NOZZLE"
+        | "SWINGING_WING"
+        | "OTHER";
+      /** @enum {string} */
+      panel: "WING" | "TAIL" | "FIN" | "V_TAIL" | "CANARD" | "CARRIER" | "OTHER";
+      /** @enum {string} */
+      side: "LEFT" | "CENTRE" | "RIGHT";
+      mirrored: boolean;
+      /** @description Place */
+      at: string;
+    };
+    PartGone: {
+      setup: components["schemas"]["Setup"];
+      /** @description Part */
+      id: string;
+    };
+    NewAsked: {
+      setup: components["schemas"]["Setup"];
+      /** @enum {string} */
+      part:
+        | "CONDITION"
+        | "FEEL_SET"
+        | "TIMER"
+        | "ALARM"
+        | "CONTACT"
+        | "PACK"
+        | "BETWEEN"
+        | "LEVER"
+        | "SWITCH";
+    };
+    RecipeAsked: {
+      setup: components["schemas"]["Setup"];
+      /** @enum {string} */
+      recipe:
+        | "AILERON_TO_RUDDER"
+        | "ELEVATOR_TO_FLAP"
+        | "BRAKES_ON_STICK"
+        | "BRAKES_ON_LEVER"
+        | "LEVER_TO_ELEVATOR"
+        | "BRAKES_TO_ELEVATOR"
+        | "THROTTLE_TO_ELEVATOR"
+        | "RUDDER_TO_ELEVATOR"
+        | "RUDDER_TO_AILERON"
+        | "RUDDER_TO_MOTORS";
+      /**
+       * Format: double
+       * @description Percent
+       */
+      percent: number;
+      /** @description Preset of phase */
+      preset: string;
+      /** @description Lever */
+      lever: string;
+      phases: string[];
+    };
+    SourceAsked: {
+      setup: components["schemas"]["Setup"];
+      mix: string;
+      /** @enum {string} */
+      source: "STICK" | "RESPONSE" | "INPUT" | "THROTTLE" | "POWER" | "SURFACE" | "CONSTANT";
+    };
+    MendAsked: {
+      setup: components["schemas"]["Setup"];
+      edits: components["schemas"]["Edit"][];
+    };
+    FeelWish: {
+      setup: components["schemas"]["Setup"];
+      /** @enum {string} */
+      way: "ONE_SOFT" | "LADDER" | "PER_PHASE";
+      /** @description Switch */
+      input: string;
+    };
+    CurveAsked: {
+      points: components["schemas"]["CurvePoint"][];
     };
     WasherGiven: {
       /** Format: double */
@@ -3351,14 +3682,14 @@ export interface components {
       steps: components["schemas"]["SceneStep"][];
       /**
        * Format: double
-       * @description Length, s
+       * @description Length
        */
       seconds: number;
     };
     SceneStep: {
       /**
        * Format: double
-       * @description Time, s
+       * @description Time
        */
       atSeconds: number;
       moment: components["schemas"]["Moment"];
@@ -3587,27 +3918,27 @@ export interface components {
     Faults: {
       /**
        * Format: double
-       * @description Warp, mm
+       * @description Warp
        */
       warpMm: number;
       /**
        * Format: double
-       * @description Pitch, mm
+       * @description Pitch
        */
       pitchMm: number;
       /**
        * Format: double
-       * @description Yaw, mm
+       * @description Yaw
        */
       yawMm: number;
       /**
        * Format: double
-       * @description Balance point, mm
+       * @description Balance point
        */
       designCgMm: number;
       /**
        * Format: double
-       * @description Pitch by balance point, mm/mm
+       * @description Pitch by balance point
        */
       pitchMmPerCgMm: number;
       horns: components["schemas"]["HornFault"][];
@@ -3626,7 +3957,7 @@ export interface components {
       surface: string;
       /**
        * Format: double
-       * @description Horn longer by, %
+       * @description Horn longer by
        */
       percent: number;
     };
@@ -3635,7 +3966,7 @@ export interface components {
       phase: string;
       /**
        * Format: double
-       * @description Pitch of the phase, mm
+       * @description Pitch of the phase
        */
       pitchMm: number;
     };
@@ -3644,7 +3975,7 @@ export interface components {
       surface: string;
       /**
        * Format: double
-       * @description Arm radius, mm
+       * @description Arm radius
        */
       armRadiusMm: number;
     };
@@ -3653,7 +3984,7 @@ export interface components {
       basedOn: number;
       /**
        * Format: double
-       * @description One trim click, %
+       * @description One trim click
        */
       clickStepPercent: number;
       arms: components["schemas"]["Arm"][];
@@ -3678,9 +4009,36 @@ export interface components {
       setup: components["schemas"]["Setup"];
       transmitter: components["schemas"]["Transmitter"];
     };
+    EntryLine: {
+      key: string;
+      /** @enum {string} */
+      section:
+        | "DIRECTION"
+        | "SUB_TRIM"
+        | "ENDPOINT"
+        | "SLOWED"
+        | "RATE"
+        | "EXPO"
+        | "PHASE"
+        | "FADE"
+        | "PRESET"
+        | "DIFFERENTIAL"
+        | "MIX"
+        | "POWER"
+        | "FAILSAFE"
+        | "TIMER"
+        | "TRIM";
+      place: string;
+      menu: string;
+      what: string;
+      value: string;
+      before: string;
+      twin: string;
+      data: string;
+    };
     SheetFor: {
       transmitter: string;
-      entries: components["schemas"]["Entry"][];
+      entries: components["schemas"]["EntryLine"][];
       notes: string[];
     };
     SetUpBegun: {
@@ -3720,6 +4078,8 @@ export interface components {
       asks: string;
       /** Format: double */
       start: number;
+      needsLever: boolean;
+      asksPreset: boolean;
     };
     ComplaintCard: {
       /** @enum {string} */
@@ -3739,7 +4099,20 @@ export interface components {
     Field: {
       path: string;
       label: string;
-      unit: string;
+      /** @enum {string} */
+      unit:
+        | "NONE"
+        | "MILLIMETRES"
+        | "DEGREES"
+        | "PERCENT"
+        | "MICROSECONDS"
+        | "SECONDS"
+        | "GRAMS"
+        | "VOLTS"
+        | "NEWTON_CENTIMETRES"
+        | "CLICKS"
+        | "MILLIMETRES_PER_MILLIMETRE"
+        | "DEGREES_PER_MICROSECOND";
       hint: string;
       /** Format: double */
       min: number;
@@ -3840,6 +4213,14 @@ export interface components {
       items: components["schemas"]["Flight"][];
       /** Format: int64 */
       total: number;
+    };
+    RodsProposal: {
+      reference: string;
+      controls: ("ROLL" | "PITCH" | "YAW")[];
+      /** Format: int32 */
+      settled: number;
+      /** Format: int32 */
+      known: number;
     };
     Confirmation: {
       /** @enum {string} */
@@ -5048,6 +5429,159 @@ export interface operations {
       };
     };
   };
+  postTrimsShown: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["ShownAsked"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": number[];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  postTrimsClicks: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["ReadAsked"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["WholeClicks"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  postThrowsStart: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["StartAsked"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["ThrowStart"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
   postThrowsSearch: {
     parameters: {
       query?: never;
@@ -5160,108 +5694,6 @@ export interface operations {
     requestBody: {
       content: {
         "text/plain": string;
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/json": components["schemas"]["Setup"];
-        };
-      };
-      /** @description Asked by another page, or under another name than this machine's. */
-      403: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/problem+json": components["schemas"]["Problem"];
-        };
-      };
-      /** @description The request does not say that it brings what is asked for. */
-      415: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/problem+json": components["schemas"]["Problem"];
-        };
-      };
-      /** @description What was sent breaks its contract; every violation is named. */
-      422: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/problem+json": components["schemas"]["Problem"];
-        };
-      };
-    };
-  };
-  postRigParts: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        "application/json": components["schemas"]["PartAsked"];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/json": components["schemas"]["Setup"];
-        };
-      };
-      /** @description Asked by another page, or under another name than this machine's. */
-      403: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/problem+json": components["schemas"]["Problem"];
-        };
-      };
-      /** @description The request does not say that it brings what is asked for. */
-      415: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/problem+json": components["schemas"]["Problem"];
-        };
-      };
-      /** @description What was sent breaks its contract; every violation is named. */
-      422: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/problem+json": components["schemas"]["Problem"];
-        };
-      };
-    };
-  };
-  postRigPartsRemove: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        "application/json": components["schemas"]["PartGone"];
       };
     };
     responses: {
@@ -5609,6 +6041,57 @@ export interface operations {
       };
     };
   };
+  postRigBalanceWish: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["SetupAsked"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["BalanceWish"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
   postProgramTrimCurve: {
     parameters: {
       query?: never;
@@ -5762,108 +6245,6 @@ export interface operations {
       };
     };
   };
-  postProgramRemoval: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        "application/json": components["schemas"]["RemovalAsked"];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/json": components["schemas"]["Removal"];
-        };
-      };
-      /** @description Asked by another page, or under another name than this machine's. */
-      403: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/problem+json": components["schemas"]["Problem"];
-        };
-      };
-      /** @description The request does not say that it brings what is asked for. */
-      415: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/problem+json": components["schemas"]["Problem"];
-        };
-      };
-      /** @description What was sent breaks its contract; every violation is named. */
-      422: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/problem+json": components["schemas"]["Problem"];
-        };
-      };
-    };
-  };
-  postProgramPhases: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        "application/json": components["schemas"]["PhaseWish"];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/json": components["schemas"]["Setup"];
-        };
-      };
-      /** @description Asked by another page, or under another name than this machine's. */
-      403: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/problem+json": components["schemas"]["Problem"];
-        };
-      };
-      /** @description The request does not say that it brings what is asked for. */
-      415: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/problem+json": components["schemas"]["Problem"];
-        };
-      };
-      /** @description What was sent breaks its contract; every violation is named. */
-      422: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/problem+json": components["schemas"]["Problem"];
-        };
-      };
-    };
-  };
   postProgramHazards: {
     parameters: {
       query?: never;
@@ -5935,137 +6316,6 @@ export interface operations {
         };
         content: {
           "application/json": components["schemas"]["SearchState"];
-        };
-      };
-      /** @description Asked by another page, or under another name than this machine's. */
-      403: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/problem+json": components["schemas"]["Problem"];
-        };
-      };
-      /** @description The request does not say that it brings what is asked for. */
-      415: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/problem+json": components["schemas"]["Problem"];
-        };
-      };
-      /** @description What was sent breaks its contract; every violation is named. */
-      422: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/problem+json": components["schemas"]["Problem"];
-        };
-      };
-    };
-  };
-  getProgramGallery: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/json": components["schemas"]["RecipeCard"][];
-        };
-      };
-      /** @description Asked by another page, or under another name than this machine's. */
-      403: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/problem+json": components["schemas"]["Problem"];
-        };
-      };
-    };
-  };
-  postProgramGallery: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        "application/json": components["schemas"]["RecipeAsked"];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/json": components["schemas"]["Setup"];
-        };
-      };
-      /** @description Asked by another page, or under another name than this machine's. */
-      403: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/problem+json": components["schemas"]["Problem"];
-        };
-      };
-      /** @description The request does not say that it brings what is asked for. */
-      415: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/problem+json": components["schemas"]["Problem"];
-        };
-      };
-      /** @description What was sent breaks its contract; every violation is named. */
-      422: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/problem+json": components["schemas"]["Problem"];
-        };
-      };
-    };
-  };
-  postProgramFeel: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        "application/json": components["schemas"]["FeelWish"];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/json": components["schemas"]["Setup"];
         };
       };
       /** @description Asked by another page, or under another name than this machine's. */
@@ -6350,6 +6600,516 @@ export interface operations {
         };
         content: {
           "application/json": components["schemas"]["Entry"][];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  postEditsRemoval: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["RemovalAsked"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["Edited"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  postEditsPhases: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["PhaseWish"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["Edited"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  postEditsParts: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["PartAsked"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["Edited"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  postEditsPartsRemove: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["PartGone"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["Edited"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  postEditsNew: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["NewAsked"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["Edited"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  postEditsMixes: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["RecipeAsked"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["Edited"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  postEditsMixesSource: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["SourceAsked"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["Edited"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  postEditsMend: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["MendAsked"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["Edited"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  postEditsFeel: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["FeelWish"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["Edited"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  postEditsCurvesPoint: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["CurveAsked"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["CurvePoint"][];
         };
       };
       /** @description Asked by another page, or under another name than this machine's. */
@@ -8645,6 +9405,35 @@ export interface operations {
       };
     };
   };
+  getProgramGallery: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["RecipeCard"][];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
   getKinds: {
     parameters: {
       query?: never;
@@ -9130,6 +9919,76 @@ export interface operations {
         };
         content: {
           "application/json": components["schemas"]["AdjustmentPlan"];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  getAircraftAircraftIdFlightsFlightIdAdjustmentProposal: {
+    parameters: {
+      query?: {
+        reference?: string;
+      };
+      header?: never;
+      path: {
+        aircraftId: number;
+        flightId: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["RodsProposal"];
         };
       };
       /** @description A part of the address is of the wrong kind. */

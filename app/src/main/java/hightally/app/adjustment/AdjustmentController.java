@@ -3,6 +3,7 @@ package hightally.app.adjustment;
 import hightally.app.adjustment.Adjustments.Wish;
 import hightally.app.aircraft.Revision;
 import hightally.core.adjustment.AdjustmentPlan;
+import hightally.core.adjustment.RodsProposal;
 import hightally.core.guide.BenchVerification;
 import hightally.core.quantity.Control;
 import io.swagger.v3.oas.annotations.Operation;
@@ -55,6 +56,15 @@ class AdjustmentController {
       @RequestParam(defaultValue = "false") boolean presetsTakeUp,
       @RequestParam(defaultValue = "ROLL,PITCH,YAW") List<Control> controls) {
     return adjustments.preview(aircraftId, flightId, new Wish(reference, presetsTakeUp, controls));
+  }
+
+  @GetMapping("/flights/{flightId}/adjustment/proposal")
+  @Operation(summary = "Which phase and which controls the rods should be turned for")
+  RodsProposal proposal(
+      @PathVariable long aircraftId,
+      @PathVariable long flightId,
+      @RequestParam(defaultValue = "") String reference) {
+    return adjustments.proposal(aircraftId, flightId, reference);
   }
 
   @GetMapping("/adjustment")

@@ -13,6 +13,7 @@ import hightally.core.adjustment.AdjustmentPlan;
 import hightally.core.adjustment.AdjustmentPlanner;
 import hightally.core.adjustment.Confirmation;
 import hightally.core.adjustment.FlownTrims;
+import hightally.core.adjustment.RodsProposal;
 import hightally.core.adjustment.RulerCheck;
 import hightally.core.airframe.Surface;
 import hightally.core.guide.BenchVerification;
@@ -91,6 +92,17 @@ public class Adjustments {
               + " flight.");
     }
     return AdjustmentPlanner.plan(newest.setup(), flown(newest.setup(), flight, wish));
+  }
+
+  /** Which phase and which controls the rods should be turned for. */
+  @Transactional(readOnly = true)
+  public RodsProposal proposal(long aircraftId, long flightId, String wanted) {
+    Setup setup = hangar.newest(aircraftId).setup();
+    Flight flight = flights.flight(aircraftId, flightId);
+    TrimLog.SettlingSheet sheet = log.settling(aircraftId);
+    List<String> flown =
+        flight.report().readings(setup.basePhase().id()).stream().map(PhaseReading::phase).toList();
+    return RodsProposal.of(setup, sheet.series(), flown, sheet.reference(), wanted);
   }
 
   private FlownTrims flown(Setup setup, Flight flight, Wish wish) {

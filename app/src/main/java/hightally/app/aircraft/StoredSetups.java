@@ -32,10 +32,7 @@ class StoredSetups {
       throw InvalidInputException.of(
           "setup",
           Said.of("given.size", "count", text.length()),
-          Said.of(
-              "demand.mostCharactersDocument",
-              "lARGEST_CHARACTERS",
-              SetupDocuments.LARGEST_CHARACTERS));
+          Said.of("demand.mostCharactersDocument", "least", SetupDocuments.LARGEST_CHARACTERS));
     }
     stored.save(new RevisionDocumentEntity(revision.id(), text));
   }

@@ -52,7 +52,8 @@ class CsvController {
       summary = "Notes the flights of a file on the newest revision; says what cannot be read")
   Imported read(@PathVariable long aircraftId, @RequestBody byte[] bytes) {
     if (bytes.length > LARGEST_BYTES) {
-      throw InvalidInputException.of("the file", bytes.length + " bytes", Said.of("demand.most2"));
+      throw InvalidInputException.of(
+          "the file", Said.of("given.bytes", "count", bytes.length), Said.of("demand.most2"));
     }
     int revision = hangar.newest(aircraftId).number();
     Setup setup = hangar.newest(aircraftId).setup();
@@ -64,7 +65,7 @@ class CsvController {
         log.add(aircraftId, revision, report);
         taken++;
       } catch (InvalidInputException e) {
-        problems.add(new CsvLog.CsvProblem(0, report.flownOn().toString(), e.getMessage()));
+        problems.add(new CsvLog.CsvProblem(0, report.flownOn().toString(), e.said()));
       }
     }
     return new Imported(taken, problems);

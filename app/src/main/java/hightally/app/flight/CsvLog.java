@@ -50,7 +50,7 @@ final class CsvLog {
   private CsvLog() {}
 
   /** A row that could not be read, and why. */
-  record CsvProblem(int row, String text, String reason) {}
+  record CsvProblem(int row, String text, Said reason) {}
 
   /** What a file holds: flights that can be taken, and rows that cannot be read. */
   record CsvRead(List<FlightReport> flights, List<CsvProblem> problems) {}
@@ -99,7 +99,7 @@ final class CsvLog {
     List<List<String>> rows = rows(text, separator);
     if (rows.isEmpty()) {
       throw InvalidInputException.of(
-          "the file", "empty", Said.of("demand.headerOneRowFlightPhase"));
+          "the file", Said.of("given.empty"), Said.of("demand.headerOneRowFlightPhase"));
     }
     List<String> header =
         rows.get(0).stream().map(one -> one.strip().toLowerCase(Locale.ROOT)).toList();
@@ -125,7 +125,7 @@ final class CsvLog {
         }
         last = flight;
       } catch (InvalidInputException e) {
-        problems.add(new CsvProblem(i + 1, String.join(" | ", rows.get(i)), e.getMessage()));
+        problems.add(new CsvProblem(i + 1, String.join(" | ", rows.get(i)), e.said()));
       }
     }
     return new CsvRead(flights, problems);
@@ -178,7 +178,8 @@ final class CsvLog {
           .filter(row -> row.stream().anyMatch(cell -> !cell.isEmpty()))
           .toList();
     } catch (IOException | UncheckedIOException e) {
-      throw InvalidInputException.of("the file", "unreadable", Said.of("demand.quotesClosedAgain"));
+      throw InvalidInputException.of(
+          "the file", Said.of("given.unreadable"), Said.of("demand.quotesClosedAgain"));
     }
   }
 
@@ -249,8 +250,7 @@ final class CsvLog {
       try {
         day = LocalDate.parse(text("flown_on", ""));
       } catch (java.time.format.DateTimeParseException e) {
-        throw InvalidInputException.of(
-            "flown_on", text("flown_on", "nothing"), Said.of("demand.date"));
+        throw InvalidInputException.of("flown_on", text("flown_on", ""), Said.of("demand.date"));
       }
       return new FlightReport(
           day,

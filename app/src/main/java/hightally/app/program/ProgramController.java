@@ -1,10 +1,6 @@
 package hightally.app.program;
 
-import hightally.app.words.ReaderWords;
-import hightally.core.edit.FeelStart;
 import hightally.core.edit.MixGallery;
-import hightally.core.edit.PhaseAdded;
-import hightally.core.edit.ProgramRemoved;
 import hightally.core.hazard.HazardSearch;
 import hightally.core.mix.CurvePoint;
 import hightally.core.mix.TrimsToCurve;
@@ -33,11 +29,9 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/program")
 class ProgramController {
-  private final ReaderWords words;
   private final HazardRuns runs;
 
-  ProgramController(HazardRuns runs, ReaderWords words) {
-    this.words = words;
+  ProgramController(HazardRuns runs) {
     this.runs = runs;
   }
 
@@ -63,28 +57,10 @@ class ProgramController {
     return ProgramSheet.of(SignalPath.of(asked.setup()));
   }
 
-  @PostMapping("/phases")
-  @Operation(summary = "The setup with a phase made separate; today's values are copied into it")
-  Setup phase(@RequestBody PhaseAdded.PhaseWish wish) {
-    return PhaseAdded.of(wish, words);
-  }
-
   @GetMapping("/gallery")
   @Operation(summary = "Common mixes and what each asks for")
   List<MixGallery.RecipeCard> gallery() {
     return MixGallery.cards();
-  }
-
-  @PostMapping("/gallery")
-  @Operation(summary = "The setup with a common mix added, its weights worked out")
-  Setup build(@RequestBody MixGallery.RecipeAsked asked) {
-    return MixGallery.build(asked, words);
-  }
-
-  @PostMapping("/feel")
-  @Operation(summary = "The setup with one of the usual ways of rates and expo")
-  Setup feel(@RequestBody FeelStart.FeelWish wish) {
-    return FeelStart.of(wish, words);
   }
 
   @PostMapping("/feel/convert")
@@ -126,12 +102,6 @@ class ProgramController {
   List<CurvePoint> trimCurve(@RequestBody TrimCurveAsked asked) {
     asked.flown().forEach(Validation::check);
     return TrimsToCurve.of(asked.flown(), asked.referencePercent(), asked.clickStepPercent());
-  }
-
-  @PostMapping("/removal")
-  @Operation(summary = "The program without a phase or condition, and what goes with it")
-  ProgramRemoved.Removal remove(@RequestBody ProgramRemoved.RemovalAsked asked) {
-    return ProgramRemoved.of(asked);
   }
 
   @PostMapping("/hazards/searches")

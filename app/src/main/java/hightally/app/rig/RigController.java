@@ -1,15 +1,10 @@
 package hightally.app.rig;
 
-import hightally.app.words.ReaderWords;
 import hightally.core.channel.Transmitter;
-import hightally.core.edit.PartWish;
-import hightally.core.edit.PartsAdded;
-import hightally.core.edit.PartsRemoved;
 import hightally.core.guide.BalanceAdvice;
 import hightally.core.guide.MeasuredThrows;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Said;
-import hightally.core.quantity.Text;
 import hightally.core.quantity.Validation;
 import hightally.core.setup.Setup;
 import hightally.core.wiring.ChannelPlan;
@@ -25,18 +20,6 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/rig")
 class RigController {
-  private final ReaderWords words;
-
-  RigController(ReaderWords words) {
-    this.words = words;
-  }
-
-  /** A setup and the part to add to it. */
-  record PartAsked(Setup setup, PartWish wish) {}
-
-  /** A setup and the id of the part to take off it. */
-  record PartGone(Setup setup, @Text(max = 40) String id) {}
-
   /** A setup to look at. */
   record SetupAsked(Setup setup) {}
 
@@ -45,18 +28,6 @@ class RigController {
 
   /** A setup and the transmitter it is to go to. */
   record MoveAsked(Setup setup, Transmitter transmitter) {}
-
-  @PostMapping("/parts")
-  @Operation(summary = "The setup with a part added, complete with servo, channel and lead")
-  Setup add(@RequestBody PartAsked asked) {
-    return PartsAdded.of(asked.setup(), asked.wish(), words);
-  }
-
-  @PostMapping("/parts/remove")
-  @Operation(summary = "The setup without a part and all that only served it")
-  Setup remove(@RequestBody PartGone asked) {
-    return PartsRemoved.of(asked.setup(), asked.id());
-  }
 
   @PostMapping("/map/proposal")
   @Operation(summary = "A channel map drawn up and explained; nothing moves differently")
@@ -88,6 +59,12 @@ class RigController {
   @Operation(summary = "The wiring sheet with the parts to buy")
   WiringSheet sheet(@RequestBody SetupAsked asked) {
     return WiringSheet.of(Validation.check(asked.setup()));
+  }
+
+  @PostMapping("/balance/wish")
+  @Operation(summary = "What can be asked about the balance of a model, to begin with")
+  BalanceAdvice.BalanceWish wish(@RequestBody SetupAsked asked) {
+    return BalanceAdvice.BalanceWish.of(Validation.check(asked.setup()));
   }
 
   @PostMapping("/balance")

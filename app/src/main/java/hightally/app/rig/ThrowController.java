@@ -1,7 +1,9 @@
 package hightally.app.rig;
 
 import hightally.core.audit.ThrowSearch;
+import hightally.core.quantity.Text;
 import hightally.core.quantity.Validation;
+import hightally.core.setup.Setup;
 import io.swagger.v3.oas.annotations.Operation;
 import java.util.List;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -15,5 +17,14 @@ class ThrowController {
   @Operation(summary = "The best holes, seatings and endpoints for wanted throws, cheapest first")
   List<ThrowSearch.ThrowAnswer> search(@RequestBody ThrowSearch.ThrowQuestion question) {
     return ThrowSearch.answers(Validation.check(question));
+  }
+
+  /** A setup and the id of one of its surfaces. */
+  record StartAsked(Setup setup, @Text(max = 40) String surface) {}
+
+  @PostMapping("/api/throws/start")
+  @Operation(summary = "What is known of a surface's wishes and holes, to begin a search with")
+  ThrowSearch.ThrowStart start(@RequestBody StartAsked asked) {
+    return ThrowSearch.start(Validation.check(asked.setup()), asked.surface());
   }
 }

@@ -53,7 +53,7 @@ public class SetupDocuments {
       throw InvalidInputException.of(
           "the file",
           Said.of("given.size", "count", text.length()),
-          Said.of("demand.most3", "lARGEST_CHARACTERS", LARGEST_CHARACTERS));
+          Said.of("demand.most3", "least", LARGEST_CHARACTERS));
     }
     try {
       JsonNode tree = (text.stripLeading().startsWith("{") ? reader : yaml).readTree(text);
@@ -84,7 +84,7 @@ public class SetupDocuments {
       throw InvalidInputException.of(
           "formatVersion",
           version,
-          Said.of("demand.mostFileWrittenNewerHigh", "fORMAT_VERSION", Setup.FORMAT_VERSION));
+          Said.of("demand.mostFileWrittenNewerHigh", "fewest", Setup.FORMAT_VERSION));
     }
   }
 }

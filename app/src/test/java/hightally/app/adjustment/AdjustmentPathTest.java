@@ -27,7 +27,7 @@ class AdjustmentPathTest extends ApiTest {
     JsonNode made = close(at, moved.get("version").asInt()).json();
     assertThat(made.get("number").asInt()).isEqualTo(2);
     assertThat(made.get("fromAdjustment").asBoolean()).isTrue();
-    assertThat(made.get("reason").asText()).contains("roll 6 clicks right, pitch 4 clicks down");
+    assertThat(made.get("reason").asText()).contains("6 clicks roll right, 4 clicks nose down");
     // Half turns leave what the plan said: at most a click or two.
     JsonNode left = open.at("/plan/phases/0/after");
     assertThat(made.at("/setup/trims")).isEqualTo(left);
@@ -84,7 +84,8 @@ class AdjustmentPathTest extends ApiTest {
     double step = made.at("/setup/transmitter/clickStepPercent").asDouble();
     assertThat(pitch.get("learnedClickPercent").asDouble())
         .isCloseTo(
-            step * (12 - predicted) / (12 - 4.0), org.assertj.core.api.Assertions.within(1e-9));
+            // To a hundredth of a percent, as it is typed in.
+            step * (12 - predicted) / (12 - 4.0), org.assertj.core.api.Assertions.within(0.00501));
   }
 
   /**
@@ -100,8 +101,11 @@ class AdjustmentPathTest extends ApiTest {
     JsonNode arm = pitch.at("/learnedArms/0");
     assertThat(arm.get("surface").asText()).isEqualTo("elevator");
     double factor = (12.0 - pitch.get("predicted").asInt()) / (12 - 4);
-    assertThat(arm.get("learnedMm").asDouble() / arm.get("radiusMm").asDouble())
-        .isCloseTo(factor, org.assertj.core.api.Assertions.within(1e-9));
+    // To a tenth of a millimetre, as it is typed in.
+    assertThat(arm.get("learnedMm").asDouble())
+        .isCloseTo(
+            factor * arm.get("radiusMm").asDouble(),
+            org.assertj.core.api.Assertions.within(0.0501));
     String plan = at + "/flights/" + second + "/adjustment";
     double before = rod(plan(plan), "elevator").get("exactMm").asDouble();
 
@@ -126,7 +130,8 @@ class AdjustmentPathTest extends ApiTest {
     }
     assertThat(open.at("/plan/phases/0/after/roll").asInt()).isEqualTo(6);
     assertThat(Math.abs(open.at("/plan/phases/0/after/pitch").asInt())).isLessThanOrEqualTo(2);
-    assertThat(open.at("/plan/steps/1/detail").asText()).contains("stays in throughout: roll 6");
+    assertThat(open.at("/plan/steps/1/detail").asText())
+        .contains("stays in throughout: 6 clicks roll");
     assertThat(post(at + "/adjustment", begin(1)).body()).contains("open already");
   }
 

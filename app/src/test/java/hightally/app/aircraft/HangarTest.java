@@ -1,5 +1,6 @@
 package hightally.app.aircraft;
 
+import static hightally.app.Plain.saying;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.mockito.ArgumentMatchers.any;
@@ -73,7 +74,7 @@ class HangarTest {
   void onlyTheNewestIsRevised() {
     assertThatThrownBy(() -> hangar.revise(1, 2, setup, "Late"))
         .isInstanceOf(ConflictException.class)
-        .hasMessageContaining("made on revision 2, and revision 3 has been saved since");
+        .satisfies(saying("made on revision 2, and revision 3 has been saved since"));
     verify(revisions, never()).save(any());
   }
 

@@ -99,7 +99,7 @@ class CsvTest extends ApiTest {
     JsonNode flight = get(at + "/flights").json().at("/items/0");
     JsonNode setup = get(at).json().at("/newest/setup");
     JsonNode without =
-        post("/api/program/removal", Map.of("setup", setup, "id", "speed")).json().get("setup");
+        post("/api/edits/removal", Map.of("setup", setup, "id", "speed")).json().get("setup");
     Map<String, Object> revision =
         Map.of("basedOn", 1, "reason", "No speed phase", "setup", without);
     assertThat(post(at + "/revisions", revision).status()).isEqualTo(201);

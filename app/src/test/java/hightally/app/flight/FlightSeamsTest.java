@@ -1,5 +1,6 @@
 package hightally.app.flight;
 
+import static hightally.app.Plain.saying;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.mockito.ArgumentMatchers.any;
@@ -90,13 +91,13 @@ class FlightSeamsTest {
     int beyond = glider.transmitter().trimRangeClicks() + 1;
     assertThatThrownBy(() -> log.add(1, 1, report("2026-09-04", beyond, List.of())))
         .isInstanceOf(InvalidInputException.class)
-        .hasMessageContaining("trims.pitch");
+        .satisfies(saying("trims.pitch"));
     assertThatThrownBy(() -> log.add(1, 1, report("2026-09-07", 0, List.of())))
-        .hasMessageContaining("flownOn is 2026-09-07; it must be not after 2026-09-06");
+        .satisfies(saying("flownOn is 2026-09-07; it must be not after 2026-09-06"));
     FlightReport nowhere = report("2026-09-04", 0, List.of(reading("hover", 0)));
     assertThatThrownBy(() -> log.add(1, 1, nowhere))
-        .hasMessageContaining("phases[0].phase is hover")
-        .hasMessageContaining("landing");
+        .satisfies(saying("phases[0].phase is hover"))
+        .satisfies(saying("landing"));
     verify(stored, never()).saveAndFlush(any());
   }
 
@@ -135,7 +136,7 @@ class FlightSeamsTest {
     when(under.flights(1, new Page.Asked(3, 20))).thenReturn(part);
     assertThat(new FlightController(under).flights(1, 3, 20)).isSameAs(part);
     assertThatThrownBy(() -> new FlightController(under).flights(1, 0, 500))
-        .hasMessageContaining("size is 500; it must be 1 to 200");
+        .satisfies(saying("size is 500; it must be 1 to 200"));
   }
 
   @Test

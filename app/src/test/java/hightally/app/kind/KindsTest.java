@@ -114,18 +114,11 @@ class KindsTest extends ApiTest {
     }
   }
 
-  private ObjectNode mended(ObjectNode setup, JsonNode edits) {
-    ObjectNode changed = setup.deepCopy();
-    for (JsonNode edit : edits) {
-      ArrayNode path = (ArrayNode) edit.get("path");
-      StringBuilder pointer = new StringBuilder();
-      for (int i = 0; i < path.size() - 1; i++) {
-        pointer.append('/').append(path.get(i).asText());
-      }
-      ((ObjectNode) changed.at(pointer.toString()))
-          .set(path.get(path.size() - 1).asText(), edit.get("value"));
-    }
-    return changed;
+  private ObjectNode mended(ObjectNode setup, JsonNode edits) throws Exception {
+    Answer mended = post("/api/edits/mend", Map.of("setup", setup, "edits", edits));
+    assertThat(mended.status()).as(mended.body()).isEqualTo(200);
+    assertThat(mended.json().get("changed")).as("what it changed").isNotEmpty();
+    return (ObjectNode) mended.json().get("setup");
   }
 
   private double[] travel(JsonNode setup, double roll, double pitch, double yaw) throws Exception {

@@ -23,7 +23,7 @@ class BadInputTest extends ApiTest {
           /surfaces/0/chordMm           | -52    | surfaces[0].chordMm           | 5 to 600 mm
           /surfaces/2/rod/linkage/armRadiusMm | 0 | surfaces[2].rod.linkage.armRadiusMm | 1 to 150 mm
           /transmitter/stickMode        | 5      | transmitter.stickMode         | 1 to 4
-          /feel/pitch/expoPositivePercent | 101  | feel.pitch.expoPositivePercent | -50 to 100 %
+          /feel/pitch/expoPositivePercent | 101  | feel.pitch.expoPositivePercent | −50 to 100 %
           /servos/0/channel             | 3      | servos[0].channel             | a channel that carries a surface
           /channels/1/carries           | "wing" | channels[1].carries           | a surface's id, an input's id, or throttle
           /surfaces/4/rod/driverId      | "none" | surfaces[4].rod.driverId      | a servo's id
@@ -31,7 +31,7 @@ class BadInputTest extends ApiTest {
           /trims/roll                   | 2.5    | trims.roll                    | a whole number
           /feel/yaw/shape               | "ROUND" | feel.yaw.shape               | one of [CUBIC, SQUARE, EXPONENTIAL]
           /servos/0/centrePulseMicroseconds | null | servos[0].centrePulseMicroseconds | a number
-          /formatVersion                | 5      | formatVersion                 | written by a newer High Tally
+          /formatVersion                | 6      | formatVersion                 | written by a newer High Tally
           /phases/0/when                | "gone" | phases[0].when                | a condition's id
           /power/curves/0/points        | [{"x":0,"y":0},{"x":0,"y":5}] | power.curves[0].points[1].x | more than 0.0
           /power/cutWhen                | "gone" | power.cutWhen                 | a condition's id
@@ -72,7 +72,7 @@ class BadInputTest extends ApiTest {
     assertThat(readFile(unknown.toString()).body()).contains("colour is not known");
     assertThat(readFile("{\"hello\": 1}").body()).contains("is this a High Tally setup?");
     assertThat(readFile("just words").status()).isEqualTo(422);
-    assertThat(readFile(" ".repeat(1_000_001)).body()).contains("at most 1000000");
+    assertThat(readFile(" ".repeat(1_000_001)).body()).contains("at most 1,000,000");
   }
 
   @Test
@@ -90,7 +90,7 @@ class BadInputTest extends ApiTest {
     Answer answer =
         post("/api/aircraft/1/revisions", Map.of("basedOn", 3, "reason", "A slip", "setup", wrong));
     assertThat(answer.status()).isEqualTo(422);
-    assertThat(answer.body()).contains("name is \\\"\\\"; it must be a text of 1 to 60 characters");
+    assertThat(answer.body()).contains("name is “”; it must be a text of 1 to 60 characters");
     assertThat(get("/api/aircraft/1").json()).isEqualTo(before);
   }
 
@@ -122,12 +122,12 @@ class BadInputTest extends ApiTest {
           response  | {"ratePositive": 100, "rateNegative": 100, "stick": [1.2]}                     | stick[0]
           response  | {"ratePositive": 100, "rateNegative": 100, "expoPositive": 100, "shape": "EXPONENTIAL", "stick": [0]} | expoPositive
           output    | {"command": [0]}                                                               | output
-          linkage   | null | the document
+          linkage   | null | document
           armSeating | {"teeth": 0, "arms": 4, "wanted": 3}                                          | teeth
           balance   | {"totalMass": 900, "batteryMass": 0, "cgNow": 80, "cgWanted": 85, "ballastAt": 10} | batteryMass
           balance   | {"totalMass": 900, "batteryMass": 90, "cgNow": 80, "cgWanted": 85, "ballastAt": 85} | ballastAt
           washer    | {"angle": 2, "boltSpacing": -30}                                               | boltSpacing
-          rodChange | []                                                                             | the document
+          rodChange | []                                                                             | document
           """)
   void calculationsNameTheFieldTheyRefuse(String kind, String given, String field)
       throws Exception {

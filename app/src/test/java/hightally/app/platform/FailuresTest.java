@@ -1,5 +1,6 @@
 package hightally.app.platform;
 
+import static hightally.app.Plain.saying;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.mockito.Mockito.mock;
@@ -33,7 +34,7 @@ import org.springframework.http.ProblemDetail;
 /** What is said of failures, and what is done about them. */
 class FailuresTest {
   private final Connections connections = mock(Connections.class);
-  private final Problems problems = new Problems(connections);
+  private final Problems problems = new Problems(connections, null);
   @TempDir private Path folder;
 
   private static DataIntegrityViolationException violation(String state) {
@@ -158,6 +159,6 @@ class FailuresTest {
         .isInstanceOf(DataIntegrityViolationException.class);
     assertThat(Once.key(null)).isNull();
     assertThat(Once.key("abcdef-0123")).isEqualTo("abcdef-0123");
-    assertThatThrownBy(() -> Once.key("short")).hasMessageContaining("8 to 64");
+    assertThatThrownBy(() -> Once.key("short")).satisfies(saying("8 to 64"));
   }
 }

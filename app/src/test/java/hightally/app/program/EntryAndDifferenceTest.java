@@ -49,7 +49,15 @@ class EntryAndDifferenceTest extends ApiTest {
     String ticked =
         json.writeValueAsString(
             List.of(
-                Map.of("transmitter", name, "key", key, "value", "3.5 steps", "readBack", false)));
+                Map.of(
+                    "transmitter",
+                    name,
+                    "key",
+                    key,
+                    "data",
+                    first.get("data").asText(),
+                    "readBack",
+                    false)));
     send(HttpMethod.PUT, "/api/aircraft/2/entered", MediaType.APPLICATION_JSON, ticked);
     ((ObjectNode) setup.at("/channels/0")).put("subTrimMicroseconds", 16);
     JsonNode after = entry(sheet(setup, setup.get("transmitter")), key);
@@ -64,7 +72,7 @@ class EntryAndDifferenceTest extends ApiTest {
     other.put("name", "Second").put("centreMicroseconds", 1520).put("clickStepPercent", 0.8);
     JsonNode sheet = sheet(setup, other);
     assertThat(sheet.get("transmitter").asText()).isEqualTo("Second");
-    assertThat(entry(sheet, "channel-1/sub-trim").get("value").asText()).isEqualTo("-20 µs");
+    assertThat(entry(sheet, "channel-1/sub-trim").get("value").asText()).isEqualTo("−20 µs");
     // 7 clicks of 0.4 % are 3.5 of 0.8 %: whole clicks are typed, the rest is a preset.
     assertThat(entry(sheet, "phase-thermal-2/trim-pitch").get("value").asText())
         .isEqualTo("4 clicks");

@@ -48,10 +48,11 @@ class ProgramApiTest extends ApiTest {
             Map.of(
                 "setup", biplane,
                 "name", "Landing",
+                "role", "LANDING",
                 "from", "flight",
                 "input", "front-right-switch",
                 "position", 3));
-    JsonNode separate = post("/api/program/phases", wish).json();
+    JsonNode separate = post("/api/edits/phases", wish).json().get("setup");
     assertThat(separate.at("/phases/0/name").asText()).isEqualTo("Landing");
     JsonNode sheet = post("/api/program/sheet", Map.of("setup", separate)).json();
     assertThat(sheet.at("/phases/0/when").asText()).isEqualTo("front right switch at position 3");
@@ -77,7 +78,7 @@ class ProgramApiTest extends ApiTest {
     glider.putArray("mixes");
     JsonNode built =
         post(
-                "/api/program/gallery",
+                "/api/edits/mixes",
                 Map.of(
                     "setup",
                     glider,
@@ -91,7 +92,8 @@ class ProgramApiTest extends ApiTest {
                     "thermal-1",
                     "phases",
                     List.of("cruise")))
-            .json();
+            .json()
+            .get("setup");
     // Thermal 1 has the flaps 8 % down; full up elevator comes to 80 %: a weight of 10 %.
     assertThat(built.at("/mixes/0/weightPlusPercent").asDouble()).isEqualTo(10);
     assertThat(built.at("/mixes/0/targets").toString()).contains("flap-left").contains("-1");
@@ -117,12 +119,13 @@ class ProgramApiTest extends ApiTest {
     ObjectNode biplane = biplane();
     JsonNode ladder =
         post(
-                "/api/program/feel",
+                "/api/edits/feel",
                 Map.of("setup", biplane, "way", "LADDER", "input", "front-left-switch"))
-            .json();
+            .json()
+            .get("setup");
     assertThat(ladder.get("feelSets")).hasSize(2);
     Answer refused =
-        post("/api/program/feel", Map.of("setup", biplane, "way", "LADDER", "input", "left-lever"));
+        post("/api/edits/feel", Map.of("setup", biplane, "way", "LADDER", "input", "left-lever"));
     assertThat(refused.body()).contains("a switch with three positions");
   }
 }

@@ -146,8 +146,7 @@ class ProgramPathsTest extends Pilot {
   @Test
   void aPhaseTakenOutTakesWithItWhatActedOnlyThere() throws Exception {
     ObjectNode glider = (ObjectNode) json.readTree(resource("demo/larkmere.json"));
-    JsonNode removal =
-        post("/api/program/removal", Map.of("setup", glider, "id", "landing")).json();
+    JsonNode removal = post("/api/edits/removal", Map.of("setup", glider, "id", "landing")).json();
     JsonNode left = removal.at("/setup/phases");
     assertThat(left.findValuesAsText("id")).doesNotContain("landing");
     assertThat(left.size()).isEqualTo(glider.get("phases").size() - 1);

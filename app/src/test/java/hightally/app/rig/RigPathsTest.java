@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import hightally.app.Pilot;
 import java.util.List;
@@ -17,29 +16,27 @@ class RigPathsTest extends Pilot {
   void aPartIsAddedCompleteAndTakenOffAgain() throws Exception {
     Map<String, Object> wish =
         Map.of(
-            "kind",
-            "SURFACE",
-            "name",
-            "Tail wheel",
-            "part",
-            "WHEEL",
-            "side",
-            "CENTRE",
-            "mirrored",
-            false,
-            "at",
-            "fin");
-    Answer answer = post("/api/rig/parts", Map.of("setup", biplane(), "wish", wish));
+            "kind", "SURFACE",
+            "name", "Tail wheel",
+            "rightName", "",
+            "role", "WHEEL",
+            "panel", "OTHER",
+            "side", "CENTRE",
+            "mirrored", false,
+            "at", "fin");
+    Answer answer = post("/api/edits/parts", Map.of("setup", biplane(), "wish", wish));
     assertThat(answer.status()).as(answer.body()).isEqualTo(200);
-    JsonNode with = answer.json();
+    JsonNode with = answer.json().get("setup");
     JsonNode added = with.get("surfaces").get(with.get("surfaces").size() - 1);
     assertThat(added.get("name").asText()).isEqualTo("Tail wheel");
     assertThat(with.get("servos").size()).isEqualTo(biplane().get("servos").size() + 1);
     assertThat(with.get("channels").size()).isEqualTo(biplane().get("channels").size() + 1);
     JsonNode without =
-        post("/api/rig/parts/remove", Map.of("setup", with, "id", added.get("id").asText())).json();
+        post("/api/edits/parts/remove", Map.of("setup", with, "id", added.get("id").asText()))
+            .json()
+            .get("setup");
     assertThat(without).isEqualTo(asRead(biplane()));
-    assertThat(post("/api/rig/parts/remove", Map.of("setup", biplane(), "id", "keel")).status())
+    assertThat(post("/api/edits/parts/remove", Map.of("setup", biplane(), "id", "keel")).status())
         .isEqualTo(422);
   }
 
@@ -131,16 +128,8 @@ class RigPathsTest extends Pilot {
     String asked = instruction(seen);
     JsonNode mend = seen.get("verdicts").get(0).get("mends").get(0);
     JsonNode newest = get(at).json().get("newest");
-    ObjectNode setup = newest.get("setup").deepCopy();
-    for (JsonNode edit : mend.get("edits")) {
-      JsonNode place = setup;
-      ArrayNode path = (ArrayNode) edit.get("path");
-      for (int i = 0; i < path.size() - 1; i++) {
-        String step = path.get(i).asText();
-        place = place.isArray() ? place.get(Integer.parseInt(step)) : place.get(step);
-      }
-      ((ObjectNode) place).set(path.get(path.size() - 1).asText(), edit.get("value"));
-    }
+    Map<String, Object> wish = Map.of("setup", newest.get("setup"), "edits", mend.get("edits"));
+    JsonNode setup = post("/api/edits/mend", wish).json().get("setup");
     assertThat(
             post(at + "/revisions", Map.of("basedOn", 1, "reason", "Mended", "setup", setup))
                 .status())

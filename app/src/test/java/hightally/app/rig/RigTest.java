@@ -22,7 +22,7 @@ class RigTest extends ApiTest {
             MediaType.TEXT_PLAIN,
             resource("older/format-1.json"));
     assertThat(read.status()).as(read.body()).isEqualTo(200);
-    assertThat(read.json().get("formatVersion").asInt()).isEqualTo(4);
+    assertThat(read.json().get("formatVersion").asInt()).isEqualTo(5);
     JsonNode today = json.readTree(resource("kinds/v-tail-flaps.json"));
     for (String stick : List.of("roll", "pitch", "yaw")) {
       JsonNode before = travel(read.json(), stick);
@@ -110,7 +110,9 @@ class RigTest extends ApiTest {
             "/api/rig/measured",
             Map.of("setup", setup, "surface", "elevator", "readings", List.of(tenfold, back)));
     assertThat(refused.status()).isEqualTo(422);
-    assertThat(refused.body()).contains("readings[0].travelMm").contains("mm, not inches?");
+    assertThat(refused.body())
+        .contains("readings[0].travelMm")
+        .contains("is that mm, and not another unit?");
   }
 
   @Test

@@ -36,16 +36,12 @@ class ThrowsTest extends ApiTest {
     Answer answer = post("/api/throws/search", question(setup, surface, plus, minus));
     assertThat(answer.status()).as(answer.body()).isEqualTo(200);
     assertThat(answer.json()).isNotEmpty();
-    for (JsonNode edit : answer.json().at("/0/mend/edits")) {
-      JsonNode path = edit.get("path");
-      StringBuilder parent = new StringBuilder();
-      for (int i = 0; i < path.size() - 1; i++) {
-        parent.append('/').append(path.get(i).asText());
-      }
-      ((ObjectNode) setup.at(parent.toString()))
-          .set(path.get(path.size() - 1).asText(), edit.get("value"));
-    }
-    JsonNode sheet = shown(setup).at("/sheets/" + index);
+    JsonNode edits = answer.json().at("/0/mend/edits");
+    ObjectNode mended =
+        (ObjectNode)
+            post("/api/edits/mend", Map.of("setup", setup, "edits", edits)).json().get("setup");
+    assertThat(mended.at("/notebook/goals").toString()).as("the wish is kept").contains(surface);
+    JsonNode sheet = shown(mended).at("/sheets/" + index);
     JsonNode found = sheet.at("/controls/0");
     assertThat(found.get("control").asText()).isEqualTo(control);
     double high = Math.max(found.get("plusMm").asDouble(), found.get("minusMm").asDouble());

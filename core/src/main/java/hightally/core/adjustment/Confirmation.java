@@ -105,7 +105,8 @@ public record Confirmation(
             "factor2",
             Quantity.percent(100 * factor));
     List<LearnedArm> arms = arms(setup, control, factor);
-    return new Confirmation(control, was, expected, now, false, step * factor, arms, words);
+    return new Confirmation(
+        control, was, expected, now, false, rounded(step * factor, 100), arms, words);
   }
 
   private static List<LearnedArm> arms(Setup setup, Control control, double factor) {
@@ -116,10 +117,16 @@ public record Confirmation(
       int carried = surface.rod().driver() == DriverKind.SERVO ? path.carriedBehind(i) : -1;
       if (carried >= 0 && setup.surfaces().get(carried).shares().of(control) != 0) {
         double radius = surface.rod().linkage().armRadiusMm();
-        arms.add(new LearnedArm(surface.id(), surface.name(), radius, radius * factor));
+        arms.add(
+            new LearnedArm(surface.id(), surface.name(), radius, rounded(radius * factor, 10)));
       }
     }
     return arms;
+  }
+
+  /** As finely as it can be typed in: a tenth of a millimetre, a hundredth of a percent. */
+  private static double rounded(double value, double perUnit) {
+    return Math.rint(value * perUnit) / perUnit;
   }
 
   private boolean learns() {

@@ -47,4 +47,10 @@ public record BalanceSheet(
       found.accept(Violation.of(path + "aftmostMm", aftmostMm, least));
     }
   }
+
+  /** The same sheet with other packs. */
+  public BalanceSheet withPacks(List<Pack> changed) {
+    return new BalanceSheet(
+        datum, datumAftMm, targetMm, foremostMm, aftmostMm, emptyMassGrams, changed, boltSpacingMm);
+  }
 }

@@ -11,21 +11,31 @@ import hightally.core.linkage.HoleSearch;
 import hightally.core.linkage.Linkage;
 import hightally.core.linkage.RigChoice;
 import hightally.core.linkage.ThrowWish;
+import hightally.core.quantity.Absentable;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Said;
 import hightally.core.quantity.Text;
 import hightally.core.quantity.Unit;
 import hightally.core.quantity.Within;
 import hightally.core.setup.Setup;
+import hightally.core.setup.ThrowGoal;
 import hightally.core.signal.SignalPath;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.stream.DoubleStream;
 
 /**
  * From throws wanted at full stick to holes, seating and endpoints of a setup's surface, on the
  * side of the rod it is on now.
  */
 public final class ThrowSearch {
+  /** Holes of arms and horns are mostly two millimetres apart. */
+  private static final double[] HOLES_AROUND_MM = {-4, -2, 0, 2, 4};
+
+  /** Servo arms have no hole further in than this, mm. */
+  private static final double SMALLEST_HOLE_MM = 4;
+
   private static final int ANSWERS = 5;
 
   private ThrowSearch() {}
@@ -68,6 +78,47 @@ public final class ThrowSearch {
    */
   public record ThrowAnswer(RigChoice choice, Mend mend, double plusMm, double minusMm) {}
 
+  /**
+   * What a question begins with.
+   *
+   * @param plusMm the wish noted before, mm; null for none
+   * @param minusMm likewise
+   * @param armHolesMm those that are there; where none is described, some around the one in use
+   * @param hornHolesMm likewise
+   */
+  public record ThrowStart(
+      @Absentable Double plusMm,
+      @Absentable Double minusMm,
+      List<Double> armHolesMm,
+      List<Double> hornHolesMm,
+      ArmSeating seating) {}
+
+  /** What is known of a surface's wishes and holes. */
+  public static ThrowStart start(Setup setup, String id) {
+    Rig rig = new Rig(SignalPath.of(setup), setup.house());
+    int index = rig.path().indexOf(id);
+    Surface surface = rig.surface(index);
+    Servo servo = rig.servo(index);
+    Optional<ThrowGoal> goal =
+        setup.notebook().goals().stream().filter(one -> one.surface().equals(id)).findFirst();
+    return new ThrowStart(
+        goal.map(ThrowGoal::plusMm).orElse(null),
+        goal.map(ThrowGoal::minusMm).orElse(null),
+        holes(servo.armHolesMm(), surface.rod().linkage().armRadiusMm()),
+        holes(surface.hornHolesMm(), surface.rod().linkage().hornRadiusMm()),
+        servo.seating());
+  }
+
+  private static List<Double> holes(List<Double> known, double radiusMm) {
+    return known.isEmpty()
+        ? DoubleStream.of(HOLES_AROUND_MM)
+            .map(by -> Math.rint((radiusMm + by) * 10) / 10)
+            .filter(hole -> hole >= SMALLEST_HOLE_MM)
+            .boxed()
+            .toList()
+        : known;
+  }
+
   /** The best answers, cheapest first; none if no pair of holes reaches that far. */
   public static List<ThrowAnswer> answers(ThrowQuestion question) {
     Rig rig = new Rig(SignalPath.of(question.setup()), question.setup().house());
@@ -84,7 +135,12 @@ public final class ThrowSearch {
             choice ->
                 new ThrowAnswer(
                     choice,
-                    mend(rig, index, choice),
+                    mend(
+                        rig,
+                        index,
+                        choice,
+                        question.mm(question.plusMm()),
+                        question.mm(question.minusMm())),
                     question.mm(question.plusMm()),
                     question.mm(question.minusMm())))
         .toList();
@@ -121,7 +177,11 @@ public final class ThrowSearch {
     return command;
   }
 
-  private static Mend mend(Rig rig, int index, RigChoice choice) {
+  private static double rounded(double mm) {
+    return Math.rint(mm * 100) / 100;
+  }
+
+  private static Mend mend(Rig rig, int index, RigChoice choice, double plusMm, double minusMm) {
     Linkage linkage = choice.linkage();
     boolean raisesOnIncrease =
         rig.servo(index).slope() * FourBar.of(rig.surface(index).rod().linkage()).gain(0) > 0;
@@ -134,6 +194,8 @@ public final class ThrowSearch {
     edits.add(Edit.of(Figure.ARM_LEAN, surface, linkage.armLeanDegrees()));
     edits.add(rig.channelEdit(index, Figure.ENDPOINT_HIGH, Math.round(high)));
     edits.add(rig.channelEdit(index, Figure.ENDPOINT_LOW, Math.round(low)));
+    edits.add(Edit.of(Figure.WISHED_PLUS, surface, rounded(plusMm)));
+    edits.add(Edit.of(Figure.WISHED_MINUS, surface, rounded(minusMm)));
     return new Mend(Said.of("audit.takeTheseHolesEndpoints"), edits);
   }
 }

@@ -12,7 +12,9 @@ import hightally.core.linkage.RodEnd;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Said;
 import hightally.core.quantity.Validation;
+import hightally.core.setup.Notebook;
 import hightally.core.setup.Setup;
+import hightally.core.setup.ThrowGoal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Predicate;
@@ -58,6 +60,10 @@ public final class Edits {
       case CLICK_STEP ->
           setup.change().transmitter(setup.transmitter().withClickStep(value)).done();
       case SOCKET_CHANNEL -> socket(setup, edit);
+      case WISHED_PLUS ->
+          wished(setup, edit, goal -> new ThrowGoal(goal.surface(), value, goal.minusMm()));
+      case WISHED_MINUS ->
+          wished(setup, edit, goal -> new ThrowGoal(goal.surface(), goal.plusMm(), value));
     };
   }
 
@@ -105,6 +111,24 @@ public final class Edits {
             receiver.failsafe(),
             receiver.failsafeChannel());
     return setup.change().wiring(new Wiring(retuned, wiring.leads(), wiring.between())).done();
+  }
+
+  private static Setup wished(Setup setup, Edit edit, UnaryOperator<ThrowGoal> change) {
+    if (setup.surface(edit.subject()).isEmpty()) {
+      throw InvalidInputException.of("subject", edit.subject(), Said.of("demand.whatFigureHas"));
+    }
+    Notebook notebook = setup.notebook();
+    List<ThrowGoal> goals = new ArrayList<>(notebook.goals());
+    ThrowGoal goal =
+        goals.stream()
+            .filter(one -> one.surface().equals(edit.subject()))
+            .findFirst()
+            .orElse(new ThrowGoal(edit.subject(), 0, 0));
+    goals.removeIf(one -> one.surface().equals(edit.subject()));
+    goals.add(change.apply(goal));
+    Notebook noted =
+        new Notebook(goals, notebook.sources(), notebook.accepted(), notebook.rolesFromNames());
+    return setup.change().notebook(noted).done();
   }
 
   private static boolean numbered(int number, Edit edit) {

@@ -28,6 +28,10 @@ public enum Figure {
   ARM_OFFSET,
   /** Of the transmitter, which needs no name: percent of command per click. */
   CLICK_STEP,
+  /** Of a surface: travel wished for up, or right, mm. */
+  WISHED_PLUS,
+  /** Of a surface: travel wished for down, or left, mm, as a positive size. */
+  WISHED_MINUS,
   /** Of a socket of the receiver, by its number: the channel it puts out. */
   SOCKET_CHANNEL
 }

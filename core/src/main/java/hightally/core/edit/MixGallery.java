@@ -90,10 +90,26 @@ public final class MixGallery {
       this.asks = asks;
       this.start = start;
     }
+
+    boolean needsLever() {
+      return this == BRAKES_ON_LEVER || this == LEVER_TO_ELEVATOR;
+    }
   }
 
-  /** A recipe in words, with where to begin. */
-  public record RecipeCard(Recipe recipe, Said title, Said reason, Said asks, double start) {}
+  /**
+   * A recipe, with where to begin.
+   *
+   * @param needsLever whether it is about a lever, which must be named
+   * @param asksPreset whether the phase named is the one whose preset is meant, not where it acts
+   */
+  public record RecipeCard(
+      Recipe recipe,
+      Said title,
+      Said reason,
+      Said asks,
+      double start,
+      boolean needsLever,
+      boolean asksPreset) {}
 
   /**
    * What is asked.
@@ -114,7 +130,16 @@ public final class MixGallery {
   /** Everything the gallery holds. */
   public static List<RecipeCard> cards() {
     return java.util.Arrays.stream(Recipe.values())
-        .map(one -> new RecipeCard(one, one.title, one.reason, one.asks, one.start))
+        .map(
+            one ->
+                new RecipeCard(
+                    one,
+                    one.title,
+                    one.reason,
+                    one.asks,
+                    one.start,
+                    one.needsLever(),
+                    one == Recipe.ELEVATOR_TO_FLAP))
         .toList();
   }
 

@@ -3,6 +3,7 @@ package hightally.core.guide;
 import hightally.core.airframe.Balance;
 import hightally.core.airframe.BalanceSheet;
 import hightally.core.airframe.Pack;
+import hightally.core.airframe.Section;
 import hightally.core.quantity.Absentable;
 import hightally.core.quantity.Quantity;
 import hightally.core.quantity.Said;
@@ -46,7 +47,32 @@ public record BalanceAdvice(
       @Within(min = 0, max = 200, unit = Unit.MILLIMETRES) double lateralOffsetMm,
       @Within(min = 10, max = 5000, unit = Unit.MILLIMETRES) double lateralArmMm,
       @Within(min = -5000, max = 5000, unit = Unit.MILLIMETRES) double noseStationMm,
-      @Within(min = -5000, max = 5000, unit = Unit.MILLIMETRES) double tailStationMm) {}
+      @Within(min = -5000, max = 5000, unit = Unit.MILLIMETRES) double tailStationMm) {
+    private static final double BEHIND_MM = 100;
+    private static final double LEAST_ARM_MM = 100;
+
+    /** What can be asked without a look at the model: ballast at both ends and at the wing tip. */
+    public static BalanceWish of(Setup setup) {
+      double datum = setup.balance().datumAftMm();
+      double span =
+          setup.airframe().panels().stream()
+              .mapToDouble(panel -> Math.abs(panel.tip().rightMm()))
+              .max()
+              .orElse(LEAST_ARM_MM);
+      double nose =
+          setup.airframe().fuselage().stream().mapToDouble(Section::aftMm).min().orElse(0);
+      double tail =
+          setup.airframe().fuselage().stream().mapToDouble(Section::aftMm).max().orElse(0);
+      double behind = setup.balance().targetMm() + datum + BEHIND_MM;
+      return new BalanceWish(
+          0,
+          0,
+          0,
+          Math.rint(Math.max(LEAST_ARM_MM, span)),
+          Math.min(0, nose) - datum,
+          Math.max(behind, tail) - datum);
+    }
+  }
 
   /** Where ballast goes. */
   public enum End {

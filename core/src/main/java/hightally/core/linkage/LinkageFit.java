@@ -67,7 +67,9 @@ public final class LinkageFit {
       for (int i = 0; i < readings.size(); i++) {
         if (Math.abs(readings.get(i).travelMm()) >= chordMm) {
           String field = path + "readings[" + i + "].travelMm";
-          Said range = Said.of("demand.lessThanChordMm", "chord", Quantity.mm(chordMm));
+          Said range =
+              Said.of(
+                  "linkage.lessThanChord", "chord", Quantity.mm(chordMm), "unit", Unit.MILLIMETRES);
           found.accept(Violation.of(field, readings.get(i).travelMm(), range));
         }
       }

@@ -94,6 +94,23 @@ public record Mix(
         changedPhases);
   }
 
+  /** The same mix from another source. */
+  public Mix from(MixSource changedSource, String changedSubject) {
+    return new Mix(
+        id,
+        name,
+        reason,
+        changedSource,
+        changedSubject,
+        weightPlusPercent,
+        weightMinusPercent,
+        startPercent,
+        curve,
+        targets,
+        when,
+        phases);
+  }
+
   /** The same mix from another subject. */
   public Mix from(String changed) {
     return new Mix(

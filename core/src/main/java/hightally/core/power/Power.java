@@ -93,6 +93,28 @@ public record Power(
     return with(changed, cutWhen, armWhen, timers);
   }
 
+  /** The same power with other timers. */
+  public Power withTimers(List<FlightTimer> changed) {
+    return with(curves, cutWhen, armWhen, changed);
+  }
+
+  /** The same power with other alarms. */
+  public Power withAlarms(List<TelemetryAlarm> changed) {
+    return new Power(
+        throttleInput,
+        twoWay,
+        curves,
+        cutWhen,
+        cutPercent,
+        armWhen,
+        releaseWithStickBack,
+        failsafe,
+        throttleWarning,
+        startPositions,
+        timers,
+        changed);
+  }
+
   /** The same power without a condition, and with other timers. */
   public Power without(String condition, List<FlightTimer> changed) {
     return with(

@@ -1,0 +1,136 @@
+package hightally.app.edit;
+
+import hightally.app.words.ReaderWords;
+import hightally.core.edit.Edit;
+import hightally.core.edit.Edits;
+import hightally.core.edit.FeelStart;
+import hightally.core.edit.MixGallery;
+import hightally.core.edit.NewPart;
+import hightally.core.edit.NewParts;
+import hightally.core.edit.PartWish;
+import hightally.core.edit.PartsAdded;
+import hightally.core.edit.PartsRemoved;
+import hightally.core.edit.PhaseAdded;
+import hightally.core.edit.ProgramEdits;
+import hightally.core.edit.ProgramRemoved;
+import hightally.core.mix.CurvePoint;
+import hightally.core.mix.MixSource;
+import hightally.core.quantity.Said;
+import hightally.core.quantity.Text;
+import hightally.core.quantity.Validation;
+import hightally.core.setup.Setup;
+import hightally.core.signal.SetupDifference;
+import io.swagger.v3.oas.annotations.Operation;
+import java.util.List;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Every edit that has a rule to it: a setup and a wish go in, the changed setup comes out. */
+@RestController
+@RequestMapping("/api/edits")
+class EditController {
+  private final ReaderWords words;
+
+  EditController(ReaderWords words) {
+    this.words = words;
+  }
+
+  /**
+   * What an edit made.
+   *
+   * @param changed every value that differs now
+   * @param notes what goes with it, a sentence each; mostly none
+   */
+  record Edited(Setup setup, List<SetupDifference.ValueLine> changed, List<Said> notes) {
+    static Edited of(Setup before, Setup after) {
+      return of(before, after, List.of());
+    }
+
+    static Edited of(Setup before, Setup after, List<Said> notes) {
+      return new Edited(after, SetupDifference.of(before, after).values(), notes);
+    }
+  }
+
+  /** A setup and the part to add to it. */
+  record PartAsked(Setup setup, PartWish wish) {}
+
+  /** A setup and the id of the part to take off it. */
+  record PartGone(Setup setup, @Text(max = 40) String id) {}
+
+  /** A setup and figures to set in it. */
+  record MendAsked(Setup setup, List<Edit> edits) {}
+
+  /** A setup and what is to be new in it. */
+  record NewAsked(Setup setup, NewPart part) {}
+
+  /** A setup, the id of one of its mixes, and what it is to come from. */
+  record SourceAsked(Setup setup, @Text(max = 40) String mix, MixSource source) {}
+
+  /** A curve. */
+  record CurveAsked(List<CurvePoint> points) {}
+
+  @PostMapping("/parts")
+  @Operation(summary = "A part added, complete with servo, channel and lead")
+  Edited add(@RequestBody PartAsked asked) {
+    return Edited.of(asked.setup(), PartsAdded.of(asked.setup(), asked.wish(), words));
+  }
+
+  @PostMapping("/parts/remove")
+  @Operation(summary = "A part and all that only served it taken off")
+  Edited remove(@RequestBody PartGone asked) {
+    return Edited.of(asked.setup(), PartsRemoved.of(asked.setup(), asked.id()));
+  }
+
+  @PostMapping("/mend")
+  @Operation(summary = "The figures of a mend set")
+  Edited mend(@RequestBody MendAsked asked) {
+    return Edited.of(asked.setup(), Edits.made(asked.setup(), asked.edits()));
+  }
+
+  @PostMapping("/new")
+  @Operation(summary = "Something new with values to begin with")
+  Edited fresh(@RequestBody NewAsked asked) {
+    return Edited.of(asked.setup(), NewParts.added(asked.setup(), asked.part(), words));
+  }
+
+  @PostMapping("/phases")
+  @Operation(summary = "A phase made separate; today's values are copied into it")
+  Edited phase(@RequestBody PhaseAdded.PhaseWish wish) {
+    return Edited.of(wish.setup(), PhaseAdded.of(wish, words));
+  }
+
+  @PostMapping("/mixes")
+  @Operation(summary = "A common mix added, its weights worked out")
+  Edited mix(@RequestBody MixGallery.RecipeAsked asked) {
+    return Edited.of(asked.setup(), MixGallery.build(asked, words));
+  }
+
+  @PostMapping("/mixes/source")
+  @Operation(summary = "A mix taken from another source")
+  Edited source(@RequestBody SourceAsked asked) {
+    return Edited.of(
+        asked.setup(), ProgramEdits.sourced(asked.setup(), asked.mix(), asked.source()));
+  }
+
+  @PostMapping("/curves/point")
+  @Operation(summary = "A curve with one more point, in the middle of its widest gap")
+  List<CurvePoint> point(@RequestBody CurveAsked asked) {
+    asked.points().forEach(Validation::check);
+    return ProgramEdits.withPoint(asked.points());
+  }
+
+  @PostMapping("/feel")
+  @Operation(summary = "One of the usual ways of rates and expo")
+  Edited feel(@RequestBody FeelStart.FeelWish wish) {
+    return Edited.of(wish.setup(), FeelStart.of(wish, words));
+  }
+
+  @PostMapping("/removal")
+  @Operation(summary = "A phase or condition taken out of the program, and what goes with it")
+  Edited removal(@RequestBody ProgramRemoved.RemovalAsked asked) {
+    ProgramRemoved.Removal removal = ProgramRemoved.of(asked);
+    return Edited.of(asked.setup(), removal.setup(), removal.notes());
+  }
+}

@@ -1,0 +1,77 @@
+package hightally.core.edit;
+
+import hightally.core.airframe.Surface;
+import hightally.core.channel.TransmitterInput;
+import hightally.core.mix.Curve;
+import hightally.core.mix.CurvePoint;
+import hightally.core.mix.Mix;
+import hightally.core.mix.MixSource;
+import hightally.core.quantity.Control;
+import hightally.core.quantity.InvalidInputException;
+import hightally.core.quantity.Said;
+import hightally.core.quantity.Validation;
+import hightally.core.setup.Setup;
+import java.util.ArrayList;
+import java.util.List;
+
+/** Small edits of a program that have a rule to them. */
+public final class ProgramEdits {
+  private static final double FULL = 100;
+
+  private ProgramEdits() {}
+
+  /** The setup with a mix from another source; what it is of begins with the first there is. */
+  public static Setup sourced(Setup setup, String mix, MixSource source) {
+    Validation.check(setup);
+    if (setup.mixes().stream().noneMatch(one -> one.id().equals(mix))) {
+      throw InvalidInputException.of("mix", mix, Said.of("demand.mixesId"));
+    }
+    String subject = first(setup, source);
+    List<Mix> mixes =
+        setup.mixes().stream()
+            .map(one -> one.id().equals(mix) ? one.from(source, subject) : one)
+            .toList();
+    return Validation.check(setup.change().mixes(mixes).done());
+  }
+
+  private static String first(Setup setup, MixSource source) {
+    return switch (source) {
+      case STICK, RESPONSE -> Control.ROLL.word();
+      case INPUT ->
+          setup.transmitter().inputs().stream().map(TransmitterInput::id).findFirst().orElse("");
+      case SURFACE -> setup.surfaces().stream().map(Surface::id).findFirst().orElse("");
+      case THROTTLE, POWER, CONSTANT -> "";
+    };
+  }
+
+  /** A curve with one more point, in the middle of its widest gap and on the line. */
+  public static List<CurvePoint> withPoint(List<CurvePoint> points) {
+    List<hightally.core.quantity.Violation> wrong = Curve.violations("points", points);
+    if (!wrong.isEmpty()) {
+      throw new InvalidInputException(wrong);
+    }
+    if (points.size() == Curve.MOST) {
+      throw InvalidInputException.of(
+          "points",
+          Said.of("given.points", "count", points.size()),
+          Said.of("demand.pointsOfCurve", "from", Curve.FEWEST, "to", Curve.MOST - 1));
+    }
+    int widest = 1;
+    for (int i = 2; i < points.size(); i++) {
+      widest = gap(points, i) > gap(points, widest) ? i : widest;
+    }
+    double x = Math.rint((points.get(widest - 1).x() + points.get(widest).x()) / 2);
+    List<CurvePoint> more = new ArrayList<>(points);
+    more.add(widest, new CurvePoint(x, Math.rint(Curve.of(points).value(x))));
+    return more;
+  }
+
+  private static double gap(List<CurvePoint> points, int i) {
+    return points.get(i).x() - points.get(i - 1).x();
+  }
+
+  /** A plain curve to begin with: the source as it is. */
+  public static List<CurvePoint> plainCurve() {
+    return List.of(new CurvePoint(-FULL, -FULL), new CurvePoint(FULL, FULL));
+  }
+}
