@@ -136,12 +136,6 @@ export const useConvertFeel = () =>
       answered(api.POST("/api/program/feel/convert", { body })),
   });
 
-export const useRemoval = () =>
-  useMutation({
-    mutationFn: (body: Schemas["RemovalAsked"]) =>
-      answered(api.POST("/api/program/removal", { body })),
-  });
-
 export const useDifference = (before: Setup, after: Setup, enabled = true) =>
   useQuery({
     ...while_,
@@ -155,20 +149,4 @@ export const useGallery = () =>
     queryKey: ["gallery"],
     queryFn: () => answered(api.GET("/api/program/gallery")),
     staleTime: Infinity,
-  });
-
-export const useBuildMix = () =>
-  useMutation({
-    mutationFn: (body: Schemas["RecipeAsked"]) =>
-      answered(api.POST("/api/program/gallery", { body })),
-  });
-
-export const useAddPhase = () =>
-  useMutation({
-    mutationFn: (body: Schemas["PhaseWish"]) => answered(api.POST("/api/program/phases", { body })),
-  });
-
-export const useFeelStart = () =>
-  useMutation({
-    mutationFn: (body: Schemas["FeelWish"]) => answered(api.POST("/api/program/feel", { body })),
   });

@@ -137,11 +137,12 @@ export const usePreview = (
   reference: string,
   presetsTakeUp: boolean,
   controls: Schemas["Beginning"]["controls"],
+  proposed: boolean,
 ) =>
   useQuery({
     placeholderData: keepPreviousData,
     queryKey: ["adjustment", aircraftId, "of", flightId, reference, presetsTakeUp, controls],
-    enabled: flightId !== undefined,
+    enabled: flightId !== undefined && proposed,
     queryFn: () =>
       answered(
         api.GET("/api/aircraft/{aircraftId}/flights/{flightId}/adjustment", {
@@ -151,6 +152,33 @@ export const usePreview = (
           },
         }),
       ),
+  });
+
+/** Which phase and which controls the rods should be turned for. */
+export const useRodsProposal = (aircraftId: number, flightId: number, reference: string) =>
+  useQuery({
+    placeholderData: keepPreviousData,
+    queryKey: ["adjustment", aircraftId, "proposal", flightId, reference],
+    queryFn: () =>
+      answered(
+        api.GET("/api/aircraft/{aircraftId}/flights/{flightId}/adjustment/proposal", {
+          params: { path: { aircraftId, flightId }, query: { reference } },
+        }),
+      ),
+  });
+
+/** What clicks read as on a transmitter. */
+export const useTrimsShown = (body: Schemas["ShownAsked"]) =>
+  useQuery({
+    queryKey: ["trims shown", body],
+    placeholderData: keepPreviousData,
+    queryFn: () => answered(api.POST("/api/trims/shown", { body })),
+  });
+
+/** The whole clicks nearest to what a transmitter shows. */
+export const useTrimClicks = () =>
+  useMutation({
+    mutationFn: (body: Schemas["ReadAsked"]) => answered(api.POST("/api/trims/clicks", { body })),
   });
 
 export const useSettling = (id: number) =>

@@ -9,21 +9,9 @@ export type BalanceAdvice = Schemas["BalanceAdvice"];
 export type BalanceWish = Schemas["BalanceWish"];
 export type OpenSetUp = Schemas["OpenSetUp"];
 export type GuideVerdict = Schemas["GuideVerdict"];
-export type PartWish = Schemas["PartWish"];
 export type NotedChange = Schemas["NotedChange"];
 
 const of = (aircraftId: number) => ({ params: { path: { aircraftId } } });
-
-export const useAddPart = () =>
-  useMutation({
-    mutationFn: (body: Schemas["PartAsked"]) => answered(api.POST("/api/rig/parts", { body })),
-  });
-
-export const useRemovePart = () =>
-  useMutation({
-    mutationFn: (body: Schemas["PartGone"]) =>
-      answered(api.POST("/api/rig/parts/remove", { body })),
-  });
 
 export const useProposeMap = () =>
   useMutation({
@@ -48,12 +36,21 @@ export const useWiringSheet = (setup: Setup) =>
     queryFn: () => answered(api.POST("/api/rig/map/sheet", { body: { setup } })),
   });
 
-export const useBalanceAdvice = (body: Schemas["BalanceQuestion"]) =>
+export const useBalanceWish = (setup: Setup) =>
   useQuery({
-    queryKey: ["balance", body],
+    queryKey: ["balance wish", setup],
+    placeholderData: keepPreviousData,
+    queryFn: () => answered(api.POST("/api/rig/balance/wish", { body: { setup } })),
+  });
+
+export const useBalanceAdvice = (setup: Setup, wish: BalanceWish | undefined) =>
+  useQuery({
+    queryKey: ["balance", setup, wish],
+    enabled: wish !== undefined,
     placeholderData: keepPreviousData,
     retry: false,
-    queryFn: () => answered(api.POST("/api/rig/balance", { body })),
+    queryFn: () =>
+      answered(api.POST("/api/rig/balance", { body: { setup, wish: wish as BalanceWish } })),
   });
 
 export const useOpenSetUp = (aircraftId: number) =>

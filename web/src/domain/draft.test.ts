@@ -29,17 +29,6 @@ describe("a draft", () => {
     expect(saved).toEqual({ basedOn: 4, present: setup, past: [], future: [] });
   });
 
-  it("takes a mend of several values as one step", () => {
-    const edits = [
-      { path: ["surfaces", "0", "chordMm"], value: 51 },
-      { path: ["name"], value: "B" },
-    ];
-    const mended = reduceDraft(fresh, { type: "mend", edits });
-    expect(mended.present.surfaces[0]?.chordMm).toBe(51);
-    expect(mended.present.name).toBe("B");
-    expect(reduceDraft(mended, { type: "undo" }).present).toBe(setup);
-  });
-
   it("names a field as the catalogue does", () => {
     expect(cataloguePath(["surfaces", 1, "rod", "end", "pitchMm"])).toBe(
       "setup.surfaces[].rod.end.pitchMm",

@@ -15,7 +15,6 @@ export interface Draft {
 
 export type DraftAction =
   | { type: "edit"; path: Path; value: unknown; gesture?: string | undefined }
-  | { type: "mend"; edits: { path: string[]; value: unknown }[] }
   | { type: "replace"; setup: Setup }
   | { type: "settle" }
   | { type: "undo" }
@@ -33,14 +32,6 @@ export function reduceDraft(draft: Draft, action: DraftAction): Draft {
   switch (action.type) {
     case "edit":
       return stepped(draft, replaced(draft.present, action.path, action.value), action.gesture);
-    case "mend":
-      return stepped(
-        draft,
-        action.edits.reduce<unknown>(
-          (document, { path, value }) => replaced(document, path.map(position), value),
-          draft.present,
-        ),
-      );
     case "replace":
       return stepped(draft, action.setup);
     case "settle":
@@ -86,9 +77,6 @@ function stepped(draft: Draft, document: unknown, gesture?: string): Draft {
 
 /** Whether there is something to save. */
 export const isChanged = (draft: Draft) => draft.past.length > 0 || draft.changed === true;
-
-/** List positions travel as text. */
-const position = (step: string) => (/^\d+$/.test(step) ? Number(step) : step);
 
 /** The same document with one value replaced; everything off the path is shared. */
 export function replaced(document: unknown, path: Path, value: unknown): unknown {

@@ -13,12 +13,16 @@ const wing = {
   name: "Wing",
   root: station(100, 0, 0, 200),
   tip: station(150, 500, 50, 100),
+  role: "WING" as const,
+  pair: "",
 };
 const fin = {
   id: "fin",
   name: "Fin",
   root: station(800, 0, 0, 150),
   tip: station(850, 0, 200, 100),
+  role: "FIN" as const,
+  pair: "",
 };
 const surface = (id: string, panel: string, sideways: boolean) => ({
   id,

@@ -68,7 +68,7 @@ function shape(surface: Surface, panel: Panel): SurfaceShape {
   const behind = (t: number): Vec => {
     const front = leading(panel, t);
     const chord = mix(panel.root.chordMm, panel.tip.chordMm, t);
-    return surface.part === "SPOILER"
+    return surface.role === "SPOILER"
       ? { ...front, aft: front.aft + chord * SPOILER_AT + surface.chordMm }
       : trailing(panel, t);
   };

@@ -7,7 +7,7 @@ describe("figures", () => {
     expect(travel(-12.44, false)).toBe("▼ 12.4 mm");
     expect(travel(3, true)).toBe("▶ 3.0 mm");
     expect(travelWords(-3, true)).toBe("3.0 mm left");
-    expect(travelWords(9, { sideways: false, part: "SWINGING_WING" })).toBe("9.0 mm aft");
+    expect(travelWords(9, { sideways: false, role: "SWINGING_WING" })).toBe("9.0 mm aft");
   });
 
   it("say nothing moves when nothing can be seen to", () => {

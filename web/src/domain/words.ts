@@ -12,11 +12,11 @@ export const controlName = (key: ControlKey) => key.charAt(0).toUpperCase() + ke
 const NOTHING_MM = 0.05;
 
 /** Which way plus points: sideways or not, or the surface that knows it. */
-export type Way = boolean | { sideways: boolean; part: string };
+export type Way = boolean | { sideways: boolean; role: string };
 
 /** The words for plus and minus: up and down, right and left, or aft and forward. */
 export function wayWords(way: Way): readonly [plus: string, minus: string] {
-  if (typeof way !== "boolean" && way.part === "SWINGING_WING") {
+  if (typeof way !== "boolean" && way.role === "SWINGING_WING") {
     return ["aft", "forward"];
   }
   const sideways = typeof way === "boolean" ? way : way.sideways;
@@ -57,13 +57,20 @@ export function signed(value: number, places: number): string {
   return `${value > 0 ? "+" : "−"}${text}`;
 }
 
+/** Which way clicks point: the words the core has for them. */
+const CLICK_WAYS: Record<ControlKey, readonly [plus: string, minus: string]> = {
+  roll: ["right", "left"],
+  pitch: ["nose up", "nose down"],
+  yaw: ["nose right", "nose left"],
+};
+
 /** Which way a control's clicks point. */
 export function clickWords(key: ControlKey, clicks: number): string {
   if (clicks === 0) {
     return "at zero";
   }
-  const way =
-    key === "pitch" ? (clicks > 0 ? "nose up" : "nose down") : clicks > 0 ? "right" : "left";
+  const [plus, minus] = CLICK_WAYS[key];
+  const way = clicks > 0 ? plus : minus;
   return `${Math.abs(clicks)} ${Math.abs(clicks) === 1 ? "click" : "clicks"} ${way}`;
 }
 

@@ -16,7 +16,7 @@ import { Tip } from "./tip";
 const CHORD = {
   path: "setup.surfaces[].chordMm",
   label: "Chord",
-  unit: "mm",
+  unit: "MILLIMETRES",
   hint: "behind the hinge line",
   min: 5,
   max: 600,

@@ -1,3 +1,4 @@
+import { unitSign } from "@/domain/units";
 import { useId, useRef, useState } from "react";
 import type { Field } from "@/api/queries";
 import { problemOf } from "./range";
@@ -51,8 +52,8 @@ export function NumberField({ field, value, onValue, label }: Props) {
           }}
           onChange={(event) => type(event.target.value)}
         />
-        {field.unit !== "" && (
-          <span className="pr-2.5 text-sm whitespace-nowrap text-soft">{field.unit}</span>
+        {field.unit !== "NONE" && (
+          <span className="pr-2.5 text-sm whitespace-nowrap text-soft">{unitSign(field.unit)}</span>
         )}
       </div>
       <p

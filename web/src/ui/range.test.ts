@@ -5,7 +5,7 @@ import { problemOf } from "./range";
 const chord: Field = {
   path: "setup.surfaces[].chordMm",
   label: "Chord",
-  unit: "mm",
+  unit: "MILLIMETRES",
   hint: "",
   min: 5,
   max: 600,

@@ -1,9 +1,10 @@
+import { unitSign } from "@/domain/units";
 import { z } from "zod";
 import type { Field } from "@/api/queries";
 
 /** The range in words: `1 to 150 mm`. */
 export const rangeWords = (field: Field) =>
-  `${field.min} to ${field.max}${field.unit === "" ? "" : ` ${field.unit}`}`;
+  `${field.min} to ${field.max}${field.unit === "NONE" ? "" : ` ${unitSign(field.unit)}`}`;
 
 /** The core's own range as a schema for forms. */
 export function numberIn(field: Field) {

@@ -590,6 +590,23 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/edits/pair": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** Two surfaces, or two panels, said to mirror one another */
+    post: operations["postEditsPair"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/edits/new": {
     parameters: {
       query?: never;
@@ -3338,6 +3355,11 @@ export interface components {
       setup: components["schemas"]["Setup"];
       /** @description Part */
       id: string;
+    };
+    PairAsked: {
+      setup: components["schemas"]["Setup"];
+      part: string;
+      pair: string;
     };
     NewAsked: {
       setup: components["schemas"]["Setup"];
@@ -6794,6 +6816,57 @@ export interface operations {
     requestBody: {
       content: {
         "application/json": components["schemas"]["PartGone"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["Edited"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  postEditsPair: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["PairAsked"];
       };
     };
     responses: {

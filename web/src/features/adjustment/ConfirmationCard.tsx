@@ -32,13 +32,13 @@ export function ConfirmationCard() {
               </strong>{" "}
               <span>{one.words}</span>
               <span className="mt-1 flex flex-wrap gap-2 empty:hidden">
-                {learned != null && Math.abs(learned - step) > 0.005 && (
+                {learned != null && learned !== step && (
                   <Button
                     disabled={learn.isPending}
                     onClick={() =>
                       learn.mutate({
                         basedOn,
-                        clickStepPercent: Math.round(learned * 100) / 100,
+                        clickStepPercent: learned,
                         arms: [],
                       })
                     }
@@ -55,7 +55,7 @@ export function ConfirmationCard() {
                         clickStepPercent: step,
                         arms: arms.map((arm) => ({
                           surface: arm.surface,
-                          armRadiusMm: Math.round(arm.learnedMm * 10) / 10,
+                          armRadiusMm: arm.learnedMm,
                         })),
                       })
                     }

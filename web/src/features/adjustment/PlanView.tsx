@@ -3,6 +3,7 @@ import { useState } from "react";
 import {
   useBeginAdjustment,
   usePreview,
+  useRodsProposal,
   useSettling,
   type Flight,
   type PlannedRod,
@@ -26,19 +27,24 @@ export function PlanView({ flight }: { flight: Flight }) {
   const [chosen, setChosen] = useState("");
   const [presetsTakeUp, setPresetsTakeUp] = useState(false);
   const [picked, setPicked] = useState<Control[] | null>(null);
+  const proposal = useRodsProposal(standing.id, flight.id, chosen);
   const flown = [
     draft.present.phases.at(-1)?.id ?? "",
     ...flight.report.phases.map((one) => one.phase),
   ];
-  const proposed = settling.data?.reference ?? "";
-  const reference = chosen !== "" ? chosen : flown.includes(proposed) ? proposed : (flown[0] ?? "");
-  const series = (settling.data?.series ?? []).filter((one) => one.phase === reference);
-  const settled = series
-    .filter((one) => one.state === "SETTLED")
-    .map((one) => one.control as Control);
-  const controls = picked ?? (settled.length > 0 ? settled : ALL);
-  const plan = usePreview(standing.id, flight.id, reference, presetsTakeUp, controls);
+  const usual = settling.data?.reference ?? "";
+  const reference = proposal.data?.reference ?? "";
+  const controls = picked ?? proposal.data?.controls ?? ALL;
+  const plan = usePreview(
+    standing.id,
+    flight.id,
+    reference,
+    presetsTakeUp,
+    controls,
+    proposal.data !== undefined,
+  );
   const begin = useBeginAdjustment(standing.id);
+  const some = proposal.data?.settled ?? 0;
   if (plan.data === undefined) {
     return plan.isError ? <Failure error={plan.error} /> : <Waiting what="the plan" />;
   }
@@ -55,7 +61,7 @@ export function PlanView({ flight }: { flight: Flight }) {
             options={draft.present.phases
               .filter((one) => flown.includes(one.id))
               .map(
-                (one) => [one.id, one.name + (one.id === proposed ? " (flown most)" : "")] as const,
+                (one) => [one.id, one.name + (one.id === usual ? " (flown most)" : "")] as const,
               )}
           />
         )}
@@ -89,12 +95,12 @@ export function PlanView({ flight }: { flight: Flight }) {
           Settled trims count with the middle of their flights, not with the last one alone.
         </p>
       )}
-      {picked === null && settled.length > 0 && settled.length < series.length && (
+      {picked === null && some > 0 && some < (proposal.data?.known ?? 0) && (
         <p role="note" className="border-l-4 border-tag bg-sheet px-4 py-3">
           Chosen are the trims that have settled; the others keep their clicks until they have.
         </p>
       )}
-      {settling.data !== undefined && settled.length === 0 && (
+      {proposal.data !== undefined && some === 0 && (
         <p role="note" className="border-l-4 border-tag bg-sheet px-4 py-3">
           None of these trims has settled yet: the log shows what is missing. Rods are for trims
           that stay.

@@ -42,7 +42,7 @@ function Surface({ open, expected }: { open: OpenAdjustment; expected: Expected 
   return (
     <li className="py-3" data-verify-surface={expected.surface}>
       <p className="text-lg">
-        <strong>{expected.name}</strong>: {expected.how}. First {expected.first}.{" "}
+        <strong>{expected.name}</strong>: {expected.how}. First {expected.first.toLowerCase()}.{" "}
         <span className="figures text-soft">
           Expected {expected.plusMm.toFixed(1)} mm {up}, {expected.minusMm.toFixed(1)} mm {down}.
         </span>

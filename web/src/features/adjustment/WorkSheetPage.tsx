@@ -135,7 +135,7 @@ function Throws({ open }: { open: OpenAdjustment }) {
             <td className={BOX}>
               {one.name}: {one.how.toLowerCase()}
             </td>
-            <td className={BOX}>{one.first}</td>
+            <td className={BOX}>{one.first.toLowerCase()}</td>
             <td className={BOX}>
               {one.plusMm.toFixed(1)} / {one.minusMm.toFixed(1)}
             </td>

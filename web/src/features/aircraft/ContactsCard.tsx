@@ -1,3 +1,4 @@
+import { AddButton } from "@/features/model/edits";
 import { Plus, X } from "lucide-react";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
@@ -35,16 +36,9 @@ export function ContactsCard() {
         </div>
       ))}
       {surfaces.length > 1 && (
-        <Button
-          onClick={() =>
-            set([
-              ...contacts,
-              { first: surfaces[0]?.id, firstMm: 100, second: surfaces[1]?.id, secondMm: 100 },
-            ])
-          }
-        >
+        <AddButton part="CONTACT">
           <Plus aria-hidden size={16} /> Two surfaces
-        </Button>
+        </AddButton>
       )}
     </Card>
   );

@@ -1,3 +1,4 @@
+import { MendButton } from "@/features/model/edits";
 import { useMutation } from "@tanstack/react-query";
 import { useState } from "react";
 import { answered, api, type Schemas } from "@/api/client";
@@ -14,7 +15,7 @@ const STICKS = [1, -1, 0.5, -0.5] as const;
 
 /** Throws measured with the ruler: the geometry that explains them, and both sides made equal. */
 export function MeasuredCard({ index }: { index: number }) {
-  const { draft, change } = useModel();
+  const { draft } = useModel();
   const surface = draft.present.surfaces[index];
   const [typed, setTyped] = useState<string[]>(["", "", "", ""]);
   const ask = useMutation({
@@ -62,19 +63,12 @@ export function MeasuredCard({ index }: { index: number }) {
         </Button>
       </form>
       {ask.isError && <Failure error={ask.error} />}
-      {ask.data !== undefined && (
-        <Explained answer={ask.data} onTake={(edits) => change({ type: "mend", edits })} />
-      )}
+      {ask.data !== undefined && <Explained answer={ask.data} />}
     </Card>
   );
 }
 
-interface ExplainedProps {
-  answer: Answer;
-  onTake: (edits: Answer["mends"][number]["edits"]) => void;
-}
-
-function Explained({ answer, onTake }: ExplainedProps) {
+function Explained({ answer }: { answer: Answer }) {
   const fitting = answer.explanations.filter((one) => one.explains).length;
   return (
     <div className="figures mt-3 space-y-2 text-sm" data-explained>
@@ -98,20 +92,17 @@ function Explained({ answer, onTake }: ExplainedProps) {
               {one.words}; leaves {one.leftOverMm.toFixed(2)} mm unexplained
             </span>
             {one.explains && (
-              <Button
-                className="!min-h-7 px-2 text-xs"
-                onClick={() => onTake(answer.mends[i]?.edits ?? [])}
-              >
+              <MendButton className="!min-h-7 px-2 text-xs" edits={answer.mends[i]?.edits ?? []}>
                 Take it
-              </Button>
+              </MendButton>
             )}
           </li>
         ))}
       </ul>
       {answer.even.map((mend) => (
-        <Button key={mend.words} className="!min-h-8 text-sm" onClick={() => onTake(mend.edits)}>
+        <MendButton key={mend.words} className="!min-h-8 text-sm" edits={mend.edits}>
           {mend.words}
-        </Button>
+        </MendButton>
       ))}
     </div>
   );

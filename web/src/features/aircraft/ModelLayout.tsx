@@ -1,5 +1,5 @@
 import { useEffect, useMemo, useReducer, useState } from "react";
-import { Outlet, useParams } from "react-router";
+import { Link, Outlet, useParams } from "react-router";
 import { readSetupFile, useStanding, type Standing } from "@/api/queries";
 import { isChanged, keepDraft, keptDraft, reduceDraft, type Draft } from "@/domain/draft";
 import { useGamepad } from "@/features/bench/gamepad";
@@ -75,6 +75,14 @@ function LoadedModel({ standing }: { standing: Standing }) {
         <LoopNav />
         <div className="mx-auto max-w-[1400px] space-y-3 p-4">
           <DraftBar broken={found.state === "broken"} />
+          {draft.present.notebook.rolesFromNames && (
+            <p role="note" className="no-print border-l-4 border-tag bg-sheet px-4 py-2">
+              What this model’s parts are was taken from their names.{" "}
+              <Link className="underline" to={`/models/${standing.id}/rig/airframe`}>
+                Look at it once
+              </Link>
+            </p>
+          )}
           <Outlet />
         </div>
       </BenchContext>

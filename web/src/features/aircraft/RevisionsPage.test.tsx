@@ -63,7 +63,9 @@ describe("the revisions", () => {
     const { container } = show(<RevisionsPage />, { standing });
     expect(await screen.findByText("50 of 60")).toBeInTheDocument();
     const flown = container.querySelector("[data-revision='59']") as HTMLElement;
-    await waitFor(() => expect(flown).toHaveTextContent("roll 3 clicks right, yaw 1 click left"));
+    await waitFor(() =>
+      expect(flown).toHaveTextContent("roll 3 clicks right, yaw 1 click nose left"),
+    );
     expect(container.querySelector("[data-revision='60']")).toHaveTextContent("Not flown.");
     await userEvent.click(screen.getByRole("button", { name: "Show more" }));
     await waitFor(() => expect(container.querySelector("[data-revision='1']")).toBeInTheDocument());

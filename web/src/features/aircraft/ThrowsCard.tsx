@@ -1,16 +1,17 @@
+import { MendButton } from "@/features/model/edits";
 import { Check } from "@/ui/check";
 import { useQuery, keepPreviousData } from "@tanstack/react-query";
 import { useState } from "react";
 import { ApiError, answered, api, type Schemas } from "@/api/client";
 import type { Setup } from "@/api/queries";
 import { wayWords } from "@/domain/words";
-import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Failure } from "@/ui/message";
 import { useModel } from "@/features/model/model";
 
 type Question = Schemas["ThrowQuestion"];
 type Answer = Schemas["ThrowAnswer"];
+type Start = Schemas["ThrowStart"];
 
 interface Typed {
   plus: string;
@@ -24,10 +25,23 @@ interface Typed {
 
 /** Wanted throws in, a short ranked list of holes and endpoints out, while typing. */
 export function ThrowsCard({ index }: { index: number }) {
-  const { draft, change } = useModel();
+  const { draft } = useModel();
+  const surface = draft.present.surfaces[index]?.id ?? "";
+  const begin = useQuery({
+    queryKey: ["throws from", draft.present, surface],
+    placeholderData: keepPreviousData,
+    queryFn: () =>
+      answered(api.POST("/api/throws/start", { body: { setup: draft.present, surface } })),
+  });
+  return begin.data === undefined ? null : (
+    <Asking key={surface} index={index} start={typedFrom(begin.data)} />
+  );
+}
+
+function Asking({ index, start }: { index: number; start: Typed }) {
+  const { draft } = useModel();
   const surface = draft.present.surfaces[index];
-  const goals = draft.present.notebook.goals;
-  const [typed, setTyped] = useState<Typed>(() => startFrom(draft.present, index));
+  const [typed, setTyped] = useState<Typed>(start);
   const question = questionOf(draft.present, index, typed);
   const found = useQuery({
     queryKey: ["throws", question],
@@ -41,10 +55,6 @@ export function ThrowsCard({ index }: { index: number }) {
   }
   const [up, down] = wayWords(surface);
   const unit = typed.inDegrees ? "°" : "mm";
-  const keep = ({ plusMm, minusMm }: Answer) => [
-    ...goals.filter((one) => one.surface !== surface.id),
-    { surface: surface.id, plusMm: rounded(plusMm), minusMm: rounded(minusMm) },
-  ];
   const field = (key: Exclude<keyof Typed, "inDegrees">, label: string) => (
     <label className="block">
       <span className="mb-0.5 block text-sm text-soft">{label}</span>
@@ -88,16 +98,7 @@ export function ThrowsCard({ index }: { index: number }) {
         </p>
       )}
       {found.data !== undefined && found.data.length > 0 && question !== undefined && (
-        <Choices
-          answers={found.data}
-          stale={found.isPlaceholderData}
-          onTake={(answer) =>
-            change({
-              type: "mend",
-              edits: [...answer.mend.edits, { path: ["notebook", "goals"], value: keep(answer) }],
-            })
-          }
-        />
+        <Choices answers={found.data} stale={found.isPlaceholderData} />
       )}
     </Card>
   );
@@ -107,10 +108,9 @@ interface ChoicesProps {
   answers: Answer[];
   /** Answers to what was typed before; shown until the new ones are there, not to be taken. */
   stale: boolean;
-  onTake: (answer: Answer) => void;
 }
 
-function Choices({ answers, stale, onTake }: ChoicesProps) {
+function Choices({ answers, stale }: ChoicesProps) {
   return (
     <table className="figures mt-3 w-full border-collapse text-sm" data-choices>
       <thead>
@@ -141,13 +141,13 @@ function Choices({ answers, stale, onTake }: ChoicesProps) {
               <td>{choice.slopMm.toFixed(2)} mm</td>
               <td>{choice.marginDegrees.toFixed(0)}°</td>
               <td>
-                <Button
+                <MendButton
                   className="!min-h-7 px-2 text-xs"
-                  onClick={() => onTake({ choice, ...answer })}
+                  edits={answer.mend.edits}
                   disabled={stale}
                 >
                   Take it
-                </Button>
+                </MendButton>
               </td>
             </tr>
           ))}
@@ -156,31 +156,16 @@ function Choices({ answers, stale, onTake }: ChoicesProps) {
   );
 }
 
-const rounded = (mm: number) => Math.round(mm * 100) / 100;
-
-/** The wishes kept with the model, and the holes it is known to have. */
-function startFrom(setup: Setup, index: number): Typed {
-  const surface = setup.surfaces[index];
-  const goal = setup.notebook.goals.find((one) => one.surface === surface?.id);
-  const servo = setup.servos.find((one) => one.id === surface?.rod.driverId);
-  const holes = (known: number[] | undefined, radius: number) =>
-    known === undefined || known.length === 0 ? holesAround(radius) : known.join(", ");
-  return {
-    plus: goal === undefined ? "" : String(goal.plusMm),
-    minus: goal === undefined ? "" : String(goal.minusMm),
-    armHoles: holes(servo?.armHolesMm, surface?.rod.linkage.armRadiusMm ?? 10),
-    hornHoles: holes(surface?.hornHolesMm, surface?.rod.linkage.hornRadiusMm ?? 12),
-    teeth: String(servo?.seating.teeth ?? 25),
-    arms: String(servo?.seating.arms ?? 4),
-    inDegrees: false,
-  };
-}
-
-const holesAround = (radius: number) =>
-  [-4, -2, 0, 2, 4]
-    .map((by) => Math.round((radius + by) * 10) / 10)
-    .filter((hole) => hole >= 4)
-    .join(", ");
+/** What is known of a surface, as it stands in the fields to begin with. */
+const typedFrom = (start: Start): Typed => ({
+  plus: start.plusMm == null ? "" : String(start.plusMm),
+  minus: start.minusMm == null ? "" : String(start.minusMm),
+  armHoles: start.armHolesMm.join(", "),
+  hornHoles: start.hornHolesMm.join(", "),
+  teeth: String(start.seating.teeth),
+  arms: String(start.seating.arms),
+  inDegrees: false,
+});
 
 const numbers = (text: string) => text.split(",").map((part) => Number(part.trim() || NaN));
 

@@ -1,3 +1,4 @@
+import { MendButton } from "@/features/model/edits";
 import { Fold } from "@/ui/fold";
 import { TriangleAlert } from "lucide-react";
 import { useState } from "react";
@@ -101,7 +102,6 @@ function Accept({ one }: { one: Finding }) {
 
 function FindingItem({ one }: { one: Finding }) {
   const store = useBenchStore();
-  const { change } = useModel();
   const grounds = one.severity === "GROUNDS";
   return (
     <li
@@ -127,13 +127,13 @@ function FindingItem({ one }: { one: Finding }) {
         <p>{one.why}</p>
       </Fold>
       {one.mends.map((mend) => (
-        <Button
+        <MendButton
           key={mend.words}
           className="mt-1 ml-6 w-[calc(100%-1.5rem)] py-1 text-left text-sm"
-          onClick={() => change({ type: "mend", edits: mend.edits })}
+          edits={mend.edits}
         >
           {mend.words}
-        </Button>
+        </MendButton>
       ))}
       <Accept one={one} />
     </li>

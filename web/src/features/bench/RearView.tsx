@@ -88,7 +88,7 @@ const STEEP = 0.9;
 
 function labelPlace(shape: SurfaceShape, mm: number, a: Spot, b: Spot, foot: number) {
   const { surface, normal } = shape;
-  if (surface.part === "WHEEL") {
+  if (surface.role === "WHEEL") {
     return { x: (a.x + b.x) / 2 + 66, y: foot, anchor: "start" as const };
   }
   if (surface.sideways) {
@@ -152,7 +152,7 @@ function RearSurface({ foot, shape, mm, chosen, onSelect, at }: RearProps) {
         data-travel={surface.id}
       >
         {surface.side === "CENTRE" &&
-          (!surface.sideways || surface.part === "WHEEL") &&
+          (!surface.sideways || surface.role === "WHEEL") &&
           `${surface.name} `}
         {travel(mm, surface)}
       </text>

@@ -89,7 +89,7 @@ function Propeller({ motor, at, scale }: PropellerProps) {
 function swings(setup: View["setup"], degrees: number[]) {
   return (panelId: string) => {
     const index = setup.surfaces.findIndex(
-      (one) => one.part === "SWINGING_WING" && one.place.panel === panelId,
+      (one) => one.role === "SWINGING_WING" && one.place.panel === panelId,
     );
     const panel = setup.airframe.panels.find((one) => one.id === panelId);
     if (index < 0 || panel === undefined) {
@@ -121,7 +121,7 @@ interface TopProps {
 
 function TopSurface({ shape, mm, angle, chosen, onSelect, at }: TopProps) {
   const { surface, hinge, normal } = shape;
-  if (surface.part === "SWINGING_WING") {
+  if (surface.role === "SWINGING_WING") {
     return null; // The panel itself turns.
   }
   const radians = (angle * Math.PI) / 180;

@@ -1,9 +1,9 @@
-import { screen, within } from "@testing-library/react";
+import { screen, within, waitFor } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { describe, expect, it } from "vitest";
 import type { Draft } from "@/domain/draft";
 import { signed, travelWords } from "@/domain/words";
-import { answers, benchAt, program, show } from "@/test/page";
+import { answers, benchAt, program, show, type Asked } from "@/test/page";
 import { CurvePlot } from "./CurvePlot";
 import { FindingsCard } from "./FindingsCard";
 import { PhaseNote } from "./PhaseNote";
@@ -18,11 +18,11 @@ const FINDING: Finding = {
   why: "Travel is no longer equal both ways.",
   measured: 90,
   limit: 40,
-  unit: "µs",
+  unit: "MICROSECONDS",
   mends: [
     {
       words: "Sub-trim to zero",
-      edits: [{ path: ["channels", "1", "subTrimMicroseconds"], value: 0 }],
+      edits: [{ figure: "SUB_TRIM", subject: "2", value: 0 }],
     },
   ],
   acceptedBecause: "",
@@ -63,6 +63,13 @@ describe("findings", () => {
 
   it("are named, explained, and mended with one click that one undo takes back", async () => {
     const drafts: Draft[] = [];
+    program({
+      "POST /api/edits/mend": ({ body }: Asked) => {
+        const { setup, edits } = body as { setup: object; edits: unknown };
+        expect(edits).toEqual(FINDING.mends[0]?.edits);
+        return { setup: { ...setup, name: "Mended" }, changed: [], notes: [] };
+      },
+    });
     show(<FindingsCard />, {
       bench: benchAt({ findings: [FINDING] }),
       onDraft: (draft) => drafts.push(draft),
@@ -71,7 +78,7 @@ describe("findings", () => {
     await userEvent.click(screen.getByRole("button", { name: "Why it matters" }));
     expect(screen.getByText("Travel is no longer equal both ways.")).toBeVisible();
     await userEvent.click(screen.getByRole("button", { name: "Sub-trim to zero" }));
-    expect(drafts.at(-1)?.present.channels[1]?.subTrimMicroseconds).toBe(0);
+    await waitFor(() => expect(drafts.at(-1)?.present.name).toBe("Mended"));
     expect(drafts.at(-1)?.past).toHaveLength(1);
   });
 

@@ -1,3 +1,4 @@
+import { useTrimClicks, useTrimsShown } from "@/api/queries";
 import { Check } from "@/ui/check";
 import { Tip } from "@/ui/tip";
 import { useState } from "react";
@@ -10,26 +11,28 @@ import { Card } from "@/ui/card";
 import { Choice } from "@/ui/choice";
 
 type Reading = FlightReport["phases"][number];
-type Unit = "clicks" | "%" | "µs";
+type Unit = Schemas["ShownAsked"]["unit"];
+
+const UNITS = [
+  ["CLICKS", "clicks"],
+  ["PERCENT", "percent"],
+  ["MICROSECONDS", "microseconds"],
+] as const;
+const UNIT_WORDS = { CLICKS: "clicks", PERCENT: "%", MICROSECONDS: "µs" } as const;
 
 interface Props {
   form: UseFormReturn<FlightReport>;
-  range: number;
   stands: Schemas["StandingTrims"];
 }
 
 /** The field card's table in one screen: every phase a row, in the unit the transmitter shows. */
-export function CardTable({ form, range, stands }: Props) {
+export function CardTable({ form, stands }: Props) {
   const { standing } = useModel();
   const { phases } = standing.newest.setup;
-  const [unit, setUnit] = useState<Unit>("clicks");
+  const [unit, setUnit] = useState<Unit>("CLICKS");
   const report = useWatch({ control: form.control }) as FlightReport;
   const base = phases.at(-1)?.id ?? "";
-  const perClick = {
-    clicks: 1,
-    "%": stands.percentPerClick,
-    µs: stands.microsecondsPerClick,
-  }[unit];
+  const transmitter = standing.newest.setup.transmitter;
   const reading = (id: string): Reading | undefined =>
     id === base ? { ...report, phase: base } : report.phases.find((one) => one.phase === id);
   const set = (id: string, part: Partial<Reading>) => {
@@ -53,16 +56,7 @@ export function CardTable({ form, range, stands }: Props) {
   };
   return (
     <Card title="Trims from the field card">
-      <Choice
-        label="The transmitter shows"
-        value={unit}
-        onValue={setUnit}
-        options={[
-          ["clicks", "clicks"],
-          ["%", "percent"],
-          ["µs", "microseconds"],
-        ]}
-      />
+      <Choice label="The transmitter shows" value={unit} onValue={setUnit} options={UNITS} />
       <table className="mt-2 w-full text-sm" data-card-table>
         <thead>
           <tr className="text-left text-soft">
@@ -83,10 +77,10 @@ export function CardTable({ form, range, stands }: Props) {
                 <td key={key} className="py-1 pr-1">
                   <Cell
                     key={unit}
-                    name={`${phase.name}, ${key}, ${unit}`}
+                    name={`${phase.name}, ${key}, ${UNIT_WORDS[unit]}`}
                     clicks={reading(phase.id)?.trims[key]}
-                    perClick={perClick}
-                    range={range}
+                    transmitter={transmitter}
+                    unit={unit}
                     onClicks={(clicks) => {
                       const trims = reading(phase.id)?.trims ?? { roll: 0, pitch: 0, yaw: 0 };
                       set(phase.id, { trims: { ...trims, [key as ControlKey]: clicks } });
@@ -117,39 +111,52 @@ export function CardTable({ form, range, stands }: Props) {
 interface CellProps {
   name: string;
   clicks: number | undefined;
-  perClick: number;
-  range: number;
+  transmitter: Schemas["Transmitter"];
+  unit: Unit;
   onClicks: (clicks: number) => void;
 }
 
-function Cell({ name, clicks, perClick, range, onClicks }: CellProps) {
+/** One trim as the transmitter shows it; what it is in clicks the core says once it is typed. */
+function Cell({ name, clicks, transmitter, unit, onClicks }: CellProps) {
   const [typed, setTyped] = useState<string | null>(null);
-  const shown = clicks === undefined ? "" : String(Math.round(clicks * perClick * 10) / 10);
-  const read = (text: string) => {
-    const value = Math.round(Number(text.replace(",", ".").replace("−", "-")) / perClick);
-    return text.trim() !== "" && Math.abs(value) <= range ? value : undefined;
+  const known = clicks === undefined ? [] : [clicks];
+  const shown = useTrimsShown({ transmitter, unit, clicks: known });
+  const read = useTrimClicks();
+  const value = shown.data?.[0];
+  const text = clicks === undefined || value === undefined ? "" : String(value);
+  const number = typed === null ? NaN : Number(typed.replace(",", ".").replace("−", "-"));
+  const empty = typed === null || typed.trim() === "";
+  const wrong = !empty && (Number.isNaN(number) || read.isError);
+  const take = () => {
+    if (empty) {
+      setTyped(null);
+    } else if (!Number.isNaN(number)) {
+      read.mutate(
+        { transmitter, unit, shown: number },
+        {
+          onSuccess: (found) => {
+            onClicks(found.clicks);
+            setTyped(null);
+          },
+        },
+      );
+    }
   };
-  const wrong = typed !== null && typed.trim() !== "" && read(typed) === undefined;
   const input = (
     <input
       aria-label={name}
       aria-invalid={wrong}
       inputMode="text"
       className={`figures h-11 w-full min-w-12 rounded-card border bg-sheet px-1 text-center text-base ${wrong ? "border-2 border-grounded" : "border-line-strong"}`}
-      value={typed ?? shown}
-      onBlur={() => !wrong && setTyped(null)}
+      value={typed ?? text}
+      onBlur={take}
       onChange={(event) => {
+        read.reset();
         setTyped(event.target.value);
-        const value = read(event.target.value);
-        if (value !== undefined) {
-          onClicks(value);
-        }
       }}
     />
   );
   return (
-    <Tip words={wrong ? `${name}: at most ${Math.round(range * perClick)} either way` : undefined}>
-      {input}
-    </Tip>
+    <Tip words={wrong ? `${name}: ${read.error?.message ?? "a number"}` : undefined}>{input}</Tip>
   );
 }

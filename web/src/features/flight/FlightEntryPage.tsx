@@ -161,11 +161,7 @@ function Entry({ fields, corrected, last, stands }: EntryProps) {
             "By thumb",
             <PhaseTrims key="thumb" form={form} range={range} standingIn={standingIn} />,
           ],
-          [
-            "card",
-            "From the field card",
-            <CardTable key="card" form={form} range={range} stands={stands} />,
-          ],
+          ["card", "From the field card", <CardTable key="card" form={form} stands={stands} />],
         ]}
       />
       <Card title="The day">

@@ -34,7 +34,7 @@ export function Silhouette({ setup }: { setup: Outline }) {
         ))}
       <polygon points={outline.map(at).join(" ")} fill="var(--sheet)" {...line} />
       {surfaceShapes(setup)
-        .filter(({ surface }) => surface.part !== "SWINGING_WING")
+        .filter(({ surface }) => surface.role !== "SWINGING_WING")
         .map(({ surface, hinge, edge }) => (
           <polygon
             key={surface.id}

@@ -1,3 +1,4 @@
+import { unitSign } from "@/domain/units";
 import { Check } from "@/ui/check";
 import { useState } from "react";
 import { useFields, type Field } from "@/api/queries";
@@ -103,7 +104,8 @@ export function DraftNumbers({ path, label }: { path: Path; label: string }) {
       />
       {wrong && (
         <span role="alert" className="text-xs font-medium text-grounded">
-          Numbers from {field?.min} to {field?.max} {field?.unit}, with commas between
+          Numbers from {field?.min} to {field?.max} {field && unitSign(field.unit)}, with commas
+          between
         </span>
       )}
     </label>

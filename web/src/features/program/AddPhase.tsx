@@ -1,5 +1,6 @@
+import { PHASE_ROLES, type PhaseRole } from "@/features/model/roles";
+import { useAddPhase } from "@/api/edits";
 import { useState } from "react";
-import { useAddPhase } from "@/api/program";
 import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
@@ -17,6 +18,7 @@ export function AddPhase() {
   const [from, setFrom] = useState(setup.phases.at(-1)?.id ?? "");
   const [input, setInput] = useState(switches[0]?.id ?? "");
   const [position, setPosition] = useState("2");
+  const [role, setRole] = useState<PhaseRole>("OTHER");
   const chosen = switches.find((one) => one.id === input);
   return (
     <Card title="Make a phase separate">
@@ -25,7 +27,7 @@ export function AddPhase() {
         onSubmit={(event) => {
           event.preventDefault();
           add.mutate(
-            { setup, name: name.trim(), from, input, position: Number(position) },
+            { setup, name: name.trim(), role, from, input, position: Number(position) },
             {
               onSuccess: (changed) => {
                 change({ type: "replace", setup: changed });
@@ -42,6 +44,7 @@ export function AddPhase() {
           value={name}
           onValue={setName}
         />
+        <Choice label="What it is for" value={role} onValue={setRole} options={PHASE_ROLES} />
         <Choice
           label="Begins as a copy of"
           value={from}

@@ -10,21 +10,30 @@ interface Props {
   label: string;
   /** A drag is one thing the pilot does: all of it carries the same gesture. */
   onPoints: (points: CurvePoint[], gesture?: string) => void;
+  /** How far a point may go. */
+  limits: { x: Range; y: Range };
+  onAdd: () => void;
+}
+
+interface Range {
+  min: number;
+  max: number;
 }
 
 const x = (value: number) => ((value + 100) / 200) * W;
 const y = (value: number) => H / 2 - (value / MOST) * (H / 2 - 8);
 
 /** A curve edited by dragging its points, with the arrow keys, or by typing. */
-export function CurveEditor({ points, label, onPoints }: Props) {
+export function CurveEditor({ points, label, onPoints, limits, onAdd }: Props) {
   const svg = useRef<SVGSVGElement>(null);
   const id = useId();
   const drags = useRef(0);
   const place = (index: number, to: CurvePoint, gesture?: string) => {
-    const [low, high] = [points[index - 1]?.x ?? -101, points[index + 1]?.x ?? 101];
+    const low = points[index - 1]?.x ?? limits.x.min - 1;
+    const high = points[index + 1]?.x ?? limits.x.max + 1;
     const clamped = {
-      x: Math.round(Math.max(low + 1, Math.min(high - 1, to.x, 100), -100)),
-      y: Math.round(Math.max(-150, Math.min(150, to.y))),
+      x: Math.round(Math.max(low + 1, Math.min(high - 1, to.x))),
+      y: Math.round(Math.max(limits.y.min, Math.min(limits.y.max, to.y))),
     };
     onPoints(
       points.map((one, i) => (i === index ? clamped : one)),
@@ -95,25 +104,16 @@ export function CurveEditor({ points, label, onPoints }: Props) {
           />
         ))}
       </svg>
-      <PointList points={points} onPoints={onPoints} />
+      <PointList points={points} onPoints={onPoints} onAdd={onAdd} />
     </div>
   );
 }
 
-function PointList({ points, onPoints }: Omit<Props, "label">) {
+function PointList({ points, onPoints, onAdd }: Omit<Props, "label" | "limits">) {
   const type = (index: number, key: "x" | "y", text: string) => {
     const value = Number(text);
     if (text.trim() !== "" && Number.isFinite(value)) {
       onPoints(points.map((one, i) => (i === index ? { ...one, [key]: value } : one)));
-    }
-  };
-  const add = () => {
-    const gaps = points.slice(1).map((one, i) => one.x - (points[i]?.x ?? 0));
-    const widest = gaps.indexOf(Math.max(...gaps));
-    const [a, b] = [points[widest], points[widest + 1]];
-    if (a !== undefined && b !== undefined) {
-      const middle = { x: Math.round((a.x + b.x) / 2), y: Math.round((a.y + b.y) / 2) };
-      onPoints([...points.slice(0, widest + 1), middle, ...points.slice(widest + 1)]);
     }
   };
   return (
@@ -147,7 +147,7 @@ function PointList({ points, onPoints }: Omit<Props, "label">) {
         </li>
       ))}
       <li>
-        <button type="button" className="underline" onClick={add}>
+        <button type="button" className="underline" onClick={onAdd}>
           Another point
         </button>
       </li>

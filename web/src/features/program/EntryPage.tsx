@@ -28,8 +28,8 @@ export function EntryPage() {
   const places = [...new Set(shown.map((one) => one.menu || one.place))];
   const open = entries.filter(differs).length;
   const unread = entries.filter((one) => !differs(one) && ticked.get(one.key)?.readBack === false);
-  const mark = (one: Entry, value: string, readBack: boolean) =>
-    tick.mutate([{ transmitter: transmitter.name, key: one.key, value, readBack }]);
+  const mark = (one: Entry, data: string, readBack: boolean) =>
+    tick.mutate([{ transmitter: transmitter.name, key: one.key, data, readBack }]);
   return (
     <div className="mx-auto max-w-[940px]">
       <div className="no-print mb-3 flex flex-wrap items-end gap-3">
@@ -63,7 +63,7 @@ export function EntryPage() {
               entries.filter(differs).map((one) => ({
                 transmitter: transmitter.name,
                 key: one.key,
-                value: one.value,
+                data: one.data,
                 readBack: false,
               })),
             )
@@ -105,7 +105,7 @@ export function EntryPage() {
                           hidden
                           label={`${one.place}, ${one.what}: entered`}
                           checked={!differs(one)}
-                          onChecked={(checked) => mark(one, checked ? one.value : "", false)}
+                          onChecked={(checked) => mark(one, checked ? one.data : "", false)}
                         />
                       </td>
                       <td className="w-6 py-0.5">
@@ -114,7 +114,7 @@ export function EntryPage() {
                           label={`${one.place}, ${one.what}: read back`}
                           disabled={differs(one)}
                           checked={!differs(one) && ticked.get(one.key)?.readBack === true}
-                          onChecked={(checked) => mark(one, one.value, checked)}
+                          onChecked={(checked) => mark(one, one.data, checked)}
                         />
                       </td>
                       <td className="w-1/2 py-0.5">

@@ -1,7 +1,8 @@
+import { AddButton } from "@/features/model/edits";
+import { useFeelStart } from "@/api/edits";
 import { Fold } from "@/ui/fold";
 import { Plus, X } from "lucide-react";
 import { useState } from "react";
-import { useFeelStart } from "@/api/program";
 import { CONTROL_KEYS, controlName } from "@/domain/words";
 import { DraftCheck, DraftNumber, DraftText } from "@/features/model/fields";
 import { useModel } from "@/features/model/model";
@@ -16,20 +17,6 @@ export function FeelSetsCard() {
   const { draft, change } = useModel();
   const sets = draft.present.feelSets;
   const set = (value: typeof sets) => change({ type: "edit", path: ["feelSets"], value });
-  const add = () =>
-    set([
-      ...sets,
-      {
-        id: `set-${sets.length + 1}-${Date.now() % 1000}`,
-        name: "New set",
-        when: "",
-        phases: [draft.present.phases[0]?.id ?? ""],
-        hasRoll: true,
-        hasPitch: true,
-        hasYaw: true,
-        feel: draft.present.feel,
-      },
-    ]);
   return (
     <Card title="Rates and expo by switch or phase">
       <StartingPoints />
@@ -77,9 +64,9 @@ export function FeelSetsCard() {
           })}
         </Fold>
       ))}
-      <Button className="mt-2" onClick={add}>
+      <AddButton className="mt-2" part="FEEL_SET">
         <Plus aria-hidden size={16} /> A set
-      </Button>
+      </AddButton>
     </Card>
   );
 }

@@ -1,14 +1,13 @@
+import { useBuildMix } from "@/api/edits";
 import { Plus } from "lucide-react";
 import { useState } from "react";
-import { useBuildMix, useGallery, type RecipeCard } from "@/api/program";
+import { useGallery, type RecipeCard } from "@/api/program";
 import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Choice } from "@/ui/choice";
 import { Failure } from "@/ui/message";
 import { TextLine } from "@/ui/text-line";
-
-const LEVER_RECIPES = ["BRAKES_ON_LEVER", "LEVER_TO_ELEVATOR"];
 
 /** Common mixes, built from what the pilot knows. */
 export function Gallery() {
@@ -28,9 +27,9 @@ export function Gallery() {
         setup: draft.present,
         recipe: chosen.recipe,
         percent: Number(percent.replace(",", ".")),
-        lever: LEVER_RECIPES.includes(chosen.recipe) ? lever || (levers[0]?.id ?? "") : "",
-        preset: chosen.recipe === "ELEVATOR_TO_FLAP" ? phase : "",
-        phases: chosen.recipe === "ELEVATOR_TO_FLAP" || phase === "" ? [] : [phase],
+        lever: chosen.needsLever ? lever || (levers[0]?.id ?? "") : "",
+        preset: chosen.asksPreset ? phase : "",
+        phases: chosen.asksPreset || phase === "" ? [] : [phase],
       },
       {
         onSuccess: (setup) => {
@@ -76,7 +75,7 @@ export function Gallery() {
               onValue={setPercent}
             />
           </div>
-          {LEVER_RECIPES.includes(chosen.recipe) && (
+          {chosen.needsLever && (
             <Choice
               label="Lever"
               value={lever || (levers[0]?.id ?? "")}
@@ -86,11 +85,11 @@ export function Gallery() {
           )}
           {phases.length > 1 && (
             <Choice
-              label={chosen.recipe === "ELEVATOR_TO_FLAP" ? "Preset of phase" : "Acts in"}
+              label={chosen.asksPreset ? "Preset of phase" : "Acts in"}
               value={phase}
               onValue={setPhase}
               options={[
-                ["", chosen.recipe === "ELEVATOR_TO_FLAP" ? "none, the figure" : "all phases"],
+                ["", chosen.asksPreset ? "none, the figure" : "all phases"],
                 ...phases.map((one) => [one.id, one.name] as const),
               ]}
             />

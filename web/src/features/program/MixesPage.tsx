@@ -1,3 +1,4 @@
+import { useMixSource } from "@/api/edits";
 import { Plus, X } from "lucide-react";
 import { useProgramSheet, type CurvePoint, type Mix } from "@/api/program";
 import { DraftChoice, DraftNumber, DraftText } from "@/features/model/fields";
@@ -7,7 +8,7 @@ import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Choice } from "@/ui/choice";
 import { BenchBeside } from "./BenchBeside";
-import { CurveEditor } from "./CurveEditor";
+import { CurveField } from "./CurveField";
 import { Gallery } from "./Gallery";
 import { TrimCurveCard } from "./TrimCurveCard";
 import { Term } from "./Term";
@@ -81,17 +82,12 @@ function MixCard({ mix, index, asCurve, reach }: MixProps) {
               ["yaw", "yaw"],
             ] as const)
           : [];
-  const source = (value: string) => {
-    const subject =
-      value === "INPUT"
-        ? (setup.transmitter.inputs[0]?.id ?? "")
-        : value === "SURFACE"
-          ? (setup.surfaces[0]?.id ?? "")
-          : value === "STICK" || value === "RESPONSE"
-            ? "roll"
-            : "";
-    change({ type: "edit", path: at, value: { ...mix, source: value, subject } });
-  };
+  const from = useMixSource();
+  const source = (value: Mix["source"]) =>
+    from.mutate(
+      { setup, mix: mix.id, source: value },
+      { onSuccess: (changed) => change({ type: "replace", setup: changed }) },
+    );
   return (
     <Card
       title={mix.name}
@@ -125,7 +121,7 @@ function MixCard({ mix, index, asCurve, reach }: MixProps) {
       <div className="mt-3">
         {mix.curve.length > 0 ? (
           <>
-            <CurveEditor
+            <CurveField
               points={mix.curve}
               label={`Curve of ${mix.name}`}
               onPoints={(points, gesture) => set("curve", points, gesture)}

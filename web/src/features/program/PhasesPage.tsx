@@ -2,7 +2,8 @@ import { ArrowDown, ArrowUp, X } from "lucide-react";
 import { useState } from "react";
 import { useProgramSheet, type Phase } from "@/api/program";
 import { travel } from "@/domain/words";
-import { DraftCheck, DraftNumber, DraftText, useField } from "@/features/model/fields";
+import { DraftCheck, DraftChoice, DraftNumber, DraftText, useField } from "@/features/model/fields";
+import { PHASE_ROLES } from "@/features/model/roles";
 import { useModel } from "@/features/model/model";
 import { useBench } from "@/features/bench/store";
 import { Button } from "@/ui/button";
@@ -125,6 +126,11 @@ export function PhasesPage() {
                 <p className="self-center text-sm text-soft">On when no other is</p>
               )}
               <DraftNumber path={["phases", i, "fadeSeconds"]} />
+              <DraftChoice
+                path={["phases", i, "role"]}
+                label="What it is for"
+                options={PHASE_ROLES}
+              />
               <div className="space-y-0.5 self-center">
                 <DraftCheck path={["phases", i, "ownRoll"]} label="Own roll trim" />
                 <DraftCheck path={["phases", i, "ownPitch"]} label="Own pitch trim" />

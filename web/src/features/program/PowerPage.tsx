@@ -1,3 +1,4 @@
+import { AddButton } from "@/features/model/edits";
 import { Plus, X } from "lucide-react";
 import { useProgramSheet } from "@/api/program";
 import {
@@ -11,7 +12,7 @@ import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { Card, Caution } from "@/ui/card";
 import { BenchBeside } from "./BenchBeside";
-import { CurveEditor } from "./CurveEditor";
+import { CurveField } from "./CurveField";
 import { DraftPhases, DraftWhen } from "./parts";
 
 const P = ["power"] as const;
@@ -92,7 +93,7 @@ export function PowerPage() {
               )
             }
           >
-            <CurveEditor
+            <CurveField
               points={curve.points}
               label="Throttle curve"
               onPoints={(value, gesture) =>
@@ -164,10 +165,8 @@ function FailsafeCard() {
 }
 
 function TimersCard() {
-  const { draft, change } = useModel();
+  const { draft } = useModel();
   const { timers, alarms } = draft.present.power;
-  const set = (field: string, value: unknown) =>
-    change({ type: "edit", path: [...P, field], value });
   return (
     <Card title="Timers and alarms">
       {timers.map((timer, i) => (
@@ -208,33 +207,12 @@ function TimersCard() {
         </div>
       ))}
       <div className="flex gap-2">
-        <Button
-          onClick={() =>
-            set("timers", [
-              ...timers,
-              {
-                id: `timer-${timers.length + 1}-${Date.now() % 1000}`,
-                name: "New timer",
-                countsDown: true,
-                startSeconds: 300,
-                when: "",
-                spokenAtSeconds: [60, 30],
-              },
-            ])
-          }
-        >
+        <AddButton part="TIMER">
           <Plus aria-hidden size={16} /> Timer
-        </Button>
-        <Button
-          onClick={() =>
-            set("alarms", [
-              ...alarms,
-              { name: "New alarm", value: "voltage", limit: 10, delaySeconds: 3 },
-            ])
-          }
-        >
+        </AddButton>
+        <AddButton part="ALARM">
           <Plus aria-hidden size={16} /> Alarm
-        </Button>
+        </AddButton>
       </div>
     </Card>
   );

@@ -1,5 +1,5 @@
+import { useRemoval } from "@/api/edits";
 import { useEffect } from "react";
-import { useRemoval } from "@/api/program";
 import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { Failure } from "@/ui/message";

@@ -1,3 +1,4 @@
+import { AddButton } from "@/features/model/edits";
 import { Check } from "@/ui/check";
 import { Fold } from "@/ui/fold";
 import { useState } from "react";
@@ -43,7 +44,9 @@ export function SwitchesPage() {
                   <th className="w-40 py-1 pr-2 text-left font-medium first-letter:uppercase">
                     {rows[i - 1]?.input === row.input ? "" : row.name}
                   </th>
-                  <td className="figures w-16 py-1 text-soft">{row.position}</td>
+                  <td className="figures w-16 py-1 text-soft">
+                    {row.position === 0 ? "" : row.position}
+                  </td>
                   <td className="py-1">
                     {row.hangs.length === 0 ? (
                       <span className="text-soft">nothing</span>
@@ -65,31 +68,9 @@ export function SwitchesPage() {
 
 function Conditions({ sentences }: { sentences: string[] }) {
   const [gone, setGone] = useState("");
-  const { draft, change } = useModel();
+  const { draft } = useModel();
   const setup = draft.present;
   const truths = useBench((state) => state.frame?.bench.truths);
-  const set = (value: typeof setup.conditions) =>
-    change({ type: "edit", path: ["conditions"], value });
-  const add = () => {
-    const taken = new Set(setup.conditions.map((one) => one.id));
-    let id = "condition";
-    for (let i = 2; taken.has(id); i++) {
-      id = `condition-${i}`;
-    }
-    const first = setup.transmitter.inputs.find((one) => one.kind === "SWITCH");
-    set([
-      ...setup.conditions,
-      {
-        id,
-        name: "New condition",
-        kind: first === undefined ? "ABOVE" : "SWITCH_AT",
-        subject: first?.id ?? "throttle",
-        limit: first === undefined ? 0.1 : 2,
-        members: [],
-        heldSeconds: 0,
-      },
-    ]);
-  };
   return (
     <Card title="Conditions">
       {setup.conditions.map((one, i) => (
@@ -114,9 +95,9 @@ function Conditions({ sentences }: { sentences: string[] }) {
           <ConditionEditor index={i} onRemove={() => setGone(setup.conditions[i]?.id ?? "")} />
         </Fold>
       ))}
-      <Button className="mt-2" onClick={add}>
+      <AddButton className="mt-2" part="CONDITION">
         <Plus aria-hidden size={16} /> Condition
-      </Button>
+      </AddButton>
       <RemoveDialog
         id={gone}
         name={setup.conditions.find((one) => one.id === gone)?.name ?? ""}
@@ -141,7 +122,7 @@ function ConditionEditor({ index, onRemove }: { index: number; onRemove: () => v
       ? inputs
       : one.kind === "PHASE"
         ? setup.phases.map((each) => [each.id, each.name] as const)
-        : one.kind.startsWith("TELEMETRY")
+        : one.kind === "TELEMETRY_ABOVE" || one.kind === "TELEMETRY_BELOW"
           ? ([
               ["link", "link quality"],
               ["voltage", "pack voltage"],

@@ -1,17 +1,24 @@
-import { Fold } from "@/ui/fold";
-import { Trash2 } from "lucide-react";
+import { useAddPart, type PartWish } from "@/api/edits";
 import { useState } from "react";
-import { useAddPart, useRemovePart, type PartWish } from "@/api/rig";
 import { AircraftViews } from "@/features/bench/AircraftViews";
 import { useBench, useBenchStore } from "@/features/bench/store";
 import { useModel } from "@/features/model/model";
-import { DraftNumber, DraftText } from "@/features/model/fields";
+import { DraftText } from "@/features/model/fields";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Choice } from "@/ui/choice";
 import { Failure } from "@/ui/message";
 import { TextLine } from "@/ui/text-line";
+import { Motors, Panels } from "./PanelsCard";
+import { PartRow } from "./PartRow";
+import { RolesCard } from "./RolesCard";
 import { SurfaceEditor } from "./SurfaceEditor";
+import {
+  PANEL_ROLES,
+  SURFACE_ROLES,
+  type PanelRole,
+  type SurfaceRole,
+} from "@/features/model/roles";
 
 type PartKind = PartWish["kind"];
 
@@ -49,6 +56,7 @@ export function AirframePage() {
         <AddPart />
       </div>
       <div className="min-w-0 space-y-3">
+        <RolesCard />
         {index >= 0 && <SurfaceEditor key={selected} index={index} />}
         <Panels />
         <Motors />
@@ -66,41 +74,6 @@ export function AirframePage() {
   );
 }
 
-interface PartRowProps {
-  id: string;
-  name: string;
-  chosen?: boolean;
-  onChoose?: () => void;
-}
-
-function PartRow({ id, name, chosen = false, onChoose }: PartRowProps) {
-  const { draft, change } = useModel();
-  const remove = useRemovePart();
-  const gone = () =>
-    remove.mutate(
-      { setup: draft.present, id },
-      { onSuccess: (setup) => change({ type: "replace", setup }) },
-    );
-  return (
-    <li>
-      <div className="flex items-center gap-1">
-        <button
-          type="button"
-          aria-pressed={chosen}
-          onClick={onChoose}
-          className={`flex-1 rounded-card border px-2 py-1 text-left text-sm ${chosen ? "border-brand bg-brand text-on-brand" : "border-line hover:bg-inset"}`}
-        >
-          {name}
-        </button>
-        <Button look="quiet" className="!px-2" aria-label={`Remove ${name}`} onClick={gone}>
-          <Trash2 aria-hidden size={15} />
-        </Button>
-      </div>
-      {remove.isError && <Failure error={remove.error} />}
-    </li>
-  );
-}
-
 function AddPart() {
   const { draft, change } = useModel();
   const add = useAddPart();
@@ -109,17 +82,22 @@ function AddPart() {
   const [kind, setKind] = useState<PartKind>("SURFACE");
   const [name, setName] = useState("");
   const [side, setSide] = useState("BOTH");
-  const [part, setPart] = useState<PartWish["part"]>("HINGED");
+  const [role, setRole] = useState<SurfaceRole>("AILERON");
+  const [panel, setPanel] = useState<PanelRole>("WING");
+  const [right, setRight] = useState("");
   const [at, setAt] = useState("");
   const places = placesFor(setup, kind);
   const place = places.some(([id]) => id === at) ? at : (places[0]?.[0] ?? "");
   const surface = kind === "SURFACE" || kind === "SLAVE_SURFACE";
+  const pair = side === "BOTH" && kind !== "SIMPLE_CHANNEL";
   const submit = () => {
-    const mirrored = side === "BOTH" && kind !== "SIMPLE_CHANNEL";
+    const mirrored = pair;
     const wish = {
       kind,
       name: name.trim(),
-      part,
+      rightName: mirrored ? right.trim() : "",
+      role,
+      panel,
       side: (side === "BOTH" ? "CENTRE" : side) as PartWish["side"],
       mirrored,
       at: place,
@@ -134,6 +112,7 @@ function AddPart() {
             store.select(added.id);
           }
           setName("");
+          setRight("");
         },
       },
     );
@@ -153,7 +132,22 @@ function AddPart() {
           options={KINDS}
           onValue={(one) => setKind(one as PartKind)}
         />
-        <TextLine label="Name" required maxLength={60} value={name} onValue={setName} />
+        <TextLine
+          label={pair ? "Name of the left one" : "Name"}
+          required
+          maxLength={60}
+          value={name}
+          onValue={setName}
+        />
+        {pair && (
+          <TextLine
+            label="Name of the right one"
+            required
+            maxLength={60}
+            value={right}
+            onValue={setRight}
+          />
+        )}
         {kind !== "SIMPLE_CHANNEL" && (
           <Choice
             label="Side"
@@ -169,16 +163,18 @@ function AddPart() {
         )}
         {surface && (
           <Choice
-            label="Kind of surface"
-            value={part}
-            onValue={(one) => setPart(one as PartWish["part"])}
-            options={[
-              ["HINGED", "on a hinge line"],
-              ["SPOILER", "spoiler plate"],
-              ["WHEEL", "steered wheel"],
-              ["SWINGING_WING", "swinging wing"],
-              ["NOZZLE", "thrust-vectoring nozzle"],
-            ]}
+            label="What it is for"
+            value={role}
+            onValue={(one) => setRole(one as SurfaceRole)}
+            options={SURFACE_ROLES}
+          />
+        )}
+        {kind === "PANEL" && (
+          <Choice
+            label="What it is"
+            value={panel}
+            onValue={(one) => setPanel(one as PanelRole)}
+            options={PANEL_ROLES}
           />
         )}
         {places.length > 0 && (
@@ -213,59 +209,4 @@ function placesFor(setup: Setup, kind: PartKind): (readonly [string, string])[] 
     default:
       return [];
   }
-}
-
-function Panels() {
-  const { draft } = useModel();
-  return (
-    <Card title="Panels">
-      {draft.present.airframe.panels.map((panel, i) => (
-        <Fold
-          key={panel.id}
-          className="border-t border-line py-1 first:border-0"
-          title={<span className="font-medium">{panel.name}</span>}
-        >
-          <div className="space-y-2 py-2">
-            <DraftText path={["airframe", "panels", i, "name"]} />
-            {(["root", "tip"] as const).map((end) => (
-              <div key={end}>
-                <h3 className="text-sm capitalize">{end}</h3>
-                <div className="grid grid-cols-2 gap-2 sm:grid-cols-4">
-                  {(["aftMm", "rightMm", "upMm", "chordMm"] as const).map((field) => (
-                    <DraftNumber key={field} path={["airframe", "panels", i, end, field]} />
-                  ))}
-                </div>
-              </div>
-            ))}
-            <ul>
-              <PartRow id={panel.id} name={`Remove ${panel.name}`} />
-            </ul>
-          </div>
-        </Fold>
-      ))}
-    </Card>
-  );
-}
-
-function Motors() {
-  const { draft } = useModel();
-  const motors = draft.present.airframe.motors;
-  return motors.length === 0 ? null : (
-    <Card title="Motors">
-      {motors.map((motor, i) => (
-        <div key={motor.id} className="border-t border-line py-2 first:border-0">
-          <div className="grid grid-cols-2 gap-2 sm:grid-cols-3">
-            <DraftText path={["airframe", "motors", i, "name"]} label="Name" />
-            <DraftNumber path={["airframe", "motors", i, "channel"]} />
-            <DraftNumber path={["airframe", "motors", i, "propellerDiameterMm"]} />
-            <DraftNumber path={["airframe", "motors", i, "aftMm"]} />
-            <DraftNumber path={["airframe", "motors", i, "rightMm"]} />
-          </div>
-          <ul className="mt-1">
-            <PartRow id={motor.id} name={motor.name} />
-          </ul>
-        </div>
-      ))}
-    </Card>
-  );
 }

@@ -1,7 +1,8 @@
+import { AddButton } from "@/features/model/edits";
 import { Plus, X } from "lucide-react";
 import { useState } from "react";
 import { useFields } from "@/api/queries";
-import { useBalanceAdvice, type BalanceAdvice, type BalanceWish } from "@/api/rig";
+import { useBalanceAdvice, useBalanceWish, type BalanceAdvice, type BalanceWish } from "@/api/rig";
 import { DraftNumber, DraftText } from "@/features/model/fields";
 import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
@@ -15,30 +16,20 @@ const B = ["balance"] as const;
 /** Where it should balance, where it does with each pack, and what to move. */
 export function BalancePage() {
   const { draft, change } = useModel();
-  const { packs, targetMm, datumAftMm } = draft.present.balance;
-  const sections = draft.present.airframe.fuselage.map((one) => one.aftMm);
-  const span = Math.max(
-    100,
-    ...draft.present.airframe.panels.map((one) => Math.abs(one.tip.rightMm)),
-  );
-  const [asked, setAsked] = useState<BalanceWish>({
-    sideDegrees: 0,
-    downDegrees: 0,
-    lateralOffsetMm: 0,
-    lateralArmMm: Math.round(span),
-    noseStationMm: Math.min(0, ...sections) - datumAftMm,
-    tailStationMm: Math.max(targetMm + datumAftMm + 100, ...sections) - datumAftMm,
-  });
-  const advice = useBalanceAdvice({ setup: draft.present, wish: asked });
+  const { packs } = draft.present.balance;
+  const usual = useBalanceWish(draft.present);
+  const [changed, setChanged] = useState<Partial<BalanceWish>>({});
+  const asked = usual.data === undefined ? undefined : { ...usual.data, ...changed };
+  const advice = useBalanceAdvice(draft.present, asked);
   const setPacks = (value: typeof packs) => change({ type: "edit", path: [...B, "packs"], value });
   const fields = useFields();
   const field = (key: keyof BalanceWish) => {
     const known = fields.data?.find((one) => one.path === `balanceWish.${key}`);
-    return known === undefined ? null : (
+    return known === undefined || asked === undefined ? null : (
       <NumberField
         field={known}
         value={asked[key]}
-        onValue={(value) => setAsked({ ...asked, [key]: value })}
+        onValue={(value) => setChanged({ ...changed, [key]: value })}
       />
     );
   };
@@ -81,21 +72,9 @@ export function BalancePage() {
               </Button>
             </div>
           ))}
-          <Button
-            onClick={() =>
-              setPacks([
-                ...packs,
-                {
-                  name: `Pack ${packs.length + 1}`,
-                  massGrams: 200,
-                  cgMm: targetMm,
-                  stationMm: targetMm - 100,
-                },
-              ])
-            }
-          >
+          <AddButton part="PACK">
             <Plus aria-hidden size={16} /> Pack
-          </Button>
+          </AddButton>
         </Card>
         <Caution>
           Balance it ready to fly, pack in, a low-wing model upside down; slightly nose-down for the
@@ -126,7 +105,9 @@ export function BalancePage() {
             {field("sideDegrees")}
             {field("downDegrees")}
           </div>
-          {advice.data !== undefined && <AcrossWords advice={advice.data} asked={asked} />}
+          {advice.data !== undefined && asked !== undefined && (
+            <AcrossWords advice={advice.data} asked={asked} />
+          )}
         </Card>
       </div>
     </div>

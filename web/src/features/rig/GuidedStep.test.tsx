@@ -15,6 +15,8 @@ const step = (id: string, part: Partial<OpenSetUp["steps"][number]> = {}) => ({
   caution: "",
   choices: [],
   figures: [],
+  kind: "TRAVEL" as const,
+  command: "",
   ...part,
 });
 
@@ -31,8 +33,8 @@ const SETUP: OpenSetUp = {
     }),
     step("travel/elevator", {
       figures: [
-        { label: "Full up", unit: "mm", expected: 12, known: true },
-        { label: "Full down", unit: "mm", expected: 12, known: true },
+        { label: "Full up", unit: "MILLIMETRES" as const, expected: 12, known: true },
+        { label: "Full down", unit: "MILLIMETRES" as const, expected: 12, known: true },
       ],
     }),
     step("direction/rudder/yaw", {
@@ -112,33 +114,35 @@ describe("a step of the bench set-up", () => {
   });
 
   it("says what an answer means and makes its mend in the draft", async () => {
-    program({});
     const drafts: Draft[] = [];
+    const edits = [
+      { figure: "REVERSED" as const, subject: "5", value: 1 },
+      { figure: "PULLS_ON_INCREASE" as const, subject: "servo-rudder", value: 1 },
+    ];
     const verdict = {
       step: "direction/rudder/yaw",
       agrees: false,
       asks: false,
       words: "Wrong in every command: reverse this servo.",
-      mends: [
-        {
-          words: "Channel 5: reversed",
-          edits: [
-            { path: ["channels", "3", "reversed"], value: true },
-            { path: ["servos", "2", "pullsOnIncrease"], value: true },
-          ],
-        },
-      ],
+      mends: [{ words: "Channel 5: reversed", edits }],
       seats: [],
     };
+    let wished: unknown;
+    program({
+      "POST /api/edits/mend": ({ body }: Asked) => {
+        wished = body;
+        const { setup } = body as { setup: object };
+        return { setup: { ...setup, name: "Mended" }, changed: [], notes: [] };
+      },
+    });
     show(<GuidedStep open={at(2, { verdicts: [verdict] })} />, {
       onDraft: (draft) => drafts.push(draft),
     });
     expect(screen.getByRole("status")).toHaveTextContent("reverse this servo");
     await userEvent.click(screen.getByRole("button", { name: "Channel 5: reversed" }));
-    const made = drafts.at(-1);
-    expect(made?.present.channels[3]?.reversed).toBe(true);
-    expect(made?.present.servos[2]?.pullsOnIncrease).toBe(true);
-    expect(made?.past, "one change, taken back by one undo").toHaveLength(1);
+    await waitFor(() => expect(drafts.at(-1)?.present.name).toBe("Mended"));
+    expect(wished).toMatchObject({ edits });
+    expect(drafts.at(-1)?.past, "one change, taken back by one undo").toHaveLength(1);
   });
 
   it("begins by the school that was chosen and puts the focus on its first step", async () => {

@@ -1,3 +1,5 @@
+import { unitSign } from "@/domain/units";
+import { MendButton } from "@/features/model/edits";
 import { Fold } from "@/ui/fold";
 import { useEffect, useState } from "react";
 import { useCloseSetUp, useMoveSetUp, type GuideVerdict, type OpenSetUp } from "@/api/rig";
@@ -100,7 +102,8 @@ export function GuidedStep({ open }: { open: OpenSetUp }) {
               <label key={figure.label} className="block">
                 <span className="block text-soft">
                   {figure.label}
-                  {figure.known && `, expected ${figure.expected.toFixed(1)} ${figure.unit}`}
+                  {figure.known &&
+                    `, expected ${figure.expected.toFixed(1)} ${unitSign(figure.unit)}`}
                 </span>
                 <span className="flex items-baseline gap-2">
                   <input
@@ -113,7 +116,7 @@ export function GuidedStep({ open }: { open: OpenSetUp }) {
                       )
                     }
                   />
-                  <span className="text-xl text-soft">{figure.unit}</span>
+                  <span className="text-xl text-soft">{unitSign(figure.unit)}</span>
                 </span>
               </label>
             ))}
@@ -169,7 +172,6 @@ function Progress({ at, of }: { at: number; of: number }) {
 }
 
 function Verdict({ verdict }: { verdict: GuideVerdict }) {
-  const { change } = useModel();
   return (
     <div
       role="status"
@@ -178,13 +180,9 @@ function Verdict({ verdict }: { verdict: GuideVerdict }) {
     >
       <p className="font-medium">{verdict.words}</p>
       {verdict.mends.map((mend) => (
-        <Button
-          key={mend.words}
-          className="mt-2 mr-2 text-base"
-          onClick={() => change({ type: "mend", edits: mend.edits })}
-        >
+        <MendButton key={mend.words} className="mt-2 mr-2 text-base" edits={mend.edits}>
           {mend.words}
-        </Button>
+        </MendButton>
       ))}
     </div>
   );

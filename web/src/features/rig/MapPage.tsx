@@ -103,7 +103,7 @@ function SharingList({ shown, onTaken }: { shown: Proposed; onTaken: () => void 
       <ul className="mt-1 space-y-2">
         {shown.sharing.slice(0, 4).map((one) => (
           <li key={`${one.keep}-${one.drop}`}>
-            <span className="font-medium">{one.names}</span> on a Y-lead
+            <span className="font-medium">{one.names.join(" and ")}</span> on a Y-lead
             {one.reverser && ", with a reverser"}
             <ul className="list-disc pl-5 text-soft">
               {one.costs.map((cost) => (

@@ -1,3 +1,4 @@
+import { AddButton } from "@/features/model/edits";
 import { Check } from "@/ui/check";
 import { Plus, X } from "lucide-react";
 import { DraftCheck, DraftChoice, DraftNumber, DraftText } from "@/features/model/fields";
@@ -157,27 +158,9 @@ export function ReceiverCard() {
             </Button>
           </div>
         ))}
-        <Button
-          className="mt-2"
-          onClick={() =>
-            set(
-              ["wiring", "between"],
-              [
-                ...between,
-                {
-                  name: "Stabiliser",
-                  kind: "STABILISER",
-                  channels: [],
-                  travelLimitPercent: 150,
-                  allowsTrim: false,
-                  bypassed: false,
-                },
-              ],
-            )
-          }
-        >
+        <AddButton className="mt-2" part="BETWEEN">
           <Plus aria-hidden size={16} /> Stabiliser or controller
-        </Button>
+        </AddButton>
       </Card>
     </>
   );

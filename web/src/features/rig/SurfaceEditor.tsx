@@ -1,3 +1,5 @@
+import { PairChoice } from "./PairChoice";
+import { SURFACE_ROLES } from "@/features/model/roles";
 import { Plus, X } from "lucide-react";
 import {
   DraftCheck,
@@ -39,16 +41,13 @@ export function SurfaceEditor({ index }: { index: number }) {
               ["RIGHT", "right"],
             ]}
           />
-          <DraftChoice
-            path={[...at, "part"]}
-            label="Kind of surface"
-            options={[
-              ["HINGED", "on a hinge line"],
-              ["SPOILER", "spoiler plate"],
-              ["WHEEL", "steered wheel"],
-              ["SWINGING_WING", "swinging wing"],
-              ["NOZZLE", "vectoring nozzle"],
-            ]}
+          <DraftChoice path={[...at, "role"]} label="What it is for" options={SURFACE_ROLES} />
+          <PairChoice
+            part={surface.id}
+            pair={surface.pair}
+            others={setup.surfaces.filter(
+              (one) => one.side !== surface.side && one.side !== "CENTRE",
+            )}
           />
           <DraftChoice
             path={[...at, "place", "panel"]}

@@ -1,3 +1,4 @@
+import { AddButton } from "@/features/model/edits";
 import { ArrowLeft, ArrowRight, Plus, X } from "lucide-react";
 import { DraftChoice, DraftNumber, DraftText } from "@/features/model/fields";
 import { useModel } from "@/features/model/model";
@@ -21,15 +22,6 @@ export function TransmitterCard() {
       order[i + 1] = a;
       set("channelOrder", order);
     }
-  };
-  const add = (kind: "LEVER" | "SWITCH") => {
-    const name = kind === "LEVER" ? "new lever" : "new switch";
-    const taken = new Set(inputs.map((one) => one.id));
-    let id = name.replace(" ", "-");
-    for (let i = 2; taken.has(id); i++) {
-      id = `${name.replace(" ", "-")}-${i}`;
-    }
-    set("inputs", [...inputs, { id, name, kind, positions: kind === "LEVER" ? 0 : 3 }]);
   };
   return (
     <Card title="Transmitter">
@@ -111,12 +103,12 @@ export function TransmitterCard() {
         ))}
       </ul>
       <div className="mt-2 flex gap-2">
-        <Button onClick={() => add("LEVER")}>
+        <AddButton part="LEVER">
           <Plus aria-hidden size={16} /> Lever
-        </Button>
-        <Button onClick={() => add("SWITCH")}>
+        </AddButton>
+        <AddButton part="SWITCH">
           <Plus aria-hidden size={16} /> Switch
-        </Button>
+        </AddButton>
       </div>
     </Card>
   );

@@ -56,7 +56,7 @@ export function WiringPage() {
                   {row.channel}, {row.channelName}
                 </td>
                 <td className="py-1.5 pr-2 font-semibold">{row.device}</td>
-                <td className="py-1.5 pr-2">{row.side}</td>
+                <td className="py-1.5 pr-2">{row.side.toLowerCase()}</td>
                 <td className="py-1.5 pr-2">{leadWords(row)}</td>
                 <td className="py-1.5 pr-2">{row.moves || "—"}</td>
                 <td className="py-1.5 pr-2">{row.label}</td>

@@ -110,7 +110,7 @@ class CalculationController {
   private <G, F> F of(JsonNode given, Class<G> type, Function<G, F> calculation) {
     try {
       G read = reader.forType(type).readValue(given);
-      return calculation.apply(Given.need("the document", read));
+      return calculation.apply(Given.need("document", read));
     } catch (JacksonException e) {
       throw JsonProblems.explained(e);
     } catch (IOException e) {

@@ -7,6 +7,7 @@ import hightally.core.edit.FeelStart;
 import hightally.core.edit.MixGallery;
 import hightally.core.edit.NewPart;
 import hightally.core.edit.NewParts;
+import hightally.core.edit.Pairing;
 import hightally.core.edit.PartWish;
 import hightally.core.edit.PartsAdded;
 import hightally.core.edit.PartsRemoved;
@@ -68,6 +69,10 @@ class EditController {
   /** A setup, the id of one of its mixes, and what it is to come from. */
   record SourceAsked(Setup setup, @Text(max = 40) String mix, MixSource source) {}
 
+  /** A setup, the id of a surface or panel, and that of the one that mirrors it; empty for none. */
+  record PairAsked(
+      Setup setup, @Text(max = 40) String part, @Text(min = 0, max = 40) String pair) {}
+
   /** A curve. */
   record CurveAsked(List<CurvePoint> points) {}
 
@@ -81,6 +86,12 @@ class EditController {
   @Operation(summary = "A part and all that only served it taken off")
   Edited remove(@RequestBody PartGone asked) {
     return Edited.of(asked.setup(), PartsRemoved.of(asked.setup(), asked.id()));
+  }
+
+  @PostMapping("/pair")
+  @Operation(summary = "Two surfaces, or two panels, said to mirror one another")
+  Edited pair(@RequestBody PairAsked asked) {
+    return Edited.of(asked.setup(), Pairing.of(asked.setup(), asked.part(), asked.pair()));
   }
 
   @PostMapping("/mend")

@@ -93,7 +93,7 @@ class FlightSeamsTest {
         .isInstanceOf(InvalidInputException.class)
         .satisfies(saying("trims.pitch"));
     assertThatThrownBy(() -> log.add(1, 1, report("2026-09-07", 0, List.of())))
-        .satisfies(saying("flownOn is 2026-09-07; it must be not after 2026-09-06"));
+        .satisfies(saying("flownOn is 2026-09-07; it must be not after 6 September 2026"));
     FlightReport nowhere = report("2026-09-04", 0, List.of(reading("hover", 0)));
     assertThatThrownBy(() -> log.add(1, 1, nowhere))
         .satisfies(saying("phases[0].phase is hover"))

@@ -33,7 +33,7 @@ class BadInputTest extends ApiTest {
           /servos/0/centrePulseMicroseconds | null | servos[0].centrePulseMicroseconds | a number
           /formatVersion                | 6      | formatVersion                 | written by a newer High Tally
           /phases/0/when                | "gone" | phases[0].when                | a condition's id
-          /power/curves/0/points        | [{"x":0,"y":0},{"x":0,"y":5}] | power.curves[0].points[1].x | more than 0.0
+          /power/curves/0/points        | [{"x":0,"y":0},{"x":0,"y":5}] | power.curves[0].points[1].x | more than 0
           /power/cutWhen                | "gone" | power.cutWhen                 | a condition's id
           /servos/0/seating/teeth       | 0      | servos[0].seating.teeth       | 1 to 120
           /surfaces/0/rod/adjustedMm    | -29    | surfaces[0].rod.adjustedMm    | a rod that connects both holes

@@ -43,6 +43,9 @@ public final class NewParts {
   /** Further than surfaces of most models go: nothing touches until it is measured. */
   private static final double CONTACT_MM = 100;
 
+  /** A tenth of the throttle: more than a trembling thumb. */
+  private static final double OFF_THE_STOP = 0.1;
+
   private static final double PACK_GRAMS = 200;
   private static final double PACK_AHEAD_MM = 100;
   private static final double ALL_TRAVEL_PERCENT = 150;
@@ -86,16 +89,16 @@ public final class NewParts {
     };
   }
 
+  /** The first switch away from its rest; where there is none, the throttle off its stop. */
   private Condition condition() {
-    TransmitterInput first =
-        setup.transmitter().inputs().stream()
-            .filter(one -> one.kind() == InputKind.SWITCH)
-            .findFirst()
-            .orElseThrow(
-                () -> InvalidInputException.of("part", NewPart.CONDITION, needs("switch")));
     String id = free("condition", setup.conditions().stream().map(Condition::id));
     String name = named("edit.newCondition");
-    return new Condition(id, name, ConditionKind.SWITCH_AT, first.id(), 1, List.of(), 0);
+    return setup.transmitter().inputs().stream()
+        .filter(one -> one.kind() == InputKind.SWITCH)
+        .findFirst()
+        .map(one -> new Condition(id, name, ConditionKind.SWITCH_AT, one.id(), 2, List.of(), 0))
+        .orElse(
+            new Condition(id, name, ConditionKind.ABOVE, "throttle", OFF_THE_STOP, List.of(), 0));
   }
 
   private FeelSet feelSet() {
@@ -116,7 +119,8 @@ public final class NewParts {
   private Contact contact() {
     List<Surface> surfaces = setup.surfaces();
     if (surfaces.size() < 2) {
-      throw InvalidInputException.of("part", NewPart.CONTACT, needs("surfaces"));
+      throw InvalidInputException.of(
+          "part", NewPart.CONTACT, Said.of("demand.modelWithTwoSurfaces"));
     }
     return new Contact(surfaces.get(0).id(), CONTACT_MM, surfaces.get(1).id(), CONTACT_MM);
   }
@@ -153,10 +157,6 @@ public final class NewParts {
 
   private String named(String code) {
     return naming.of(Said.of(code), LONGEST);
-  }
-
-  private static Said needs(String what) {
-    return Said.of("demand.modelWith", "what", what);
   }
 
   private static String free(String base, Stream<String> ids) {

@@ -71,7 +71,7 @@ class AdjustmentPlannerTest {
         .hasSize(1)
         .first()
         .asString()
-        .contains("roll trim of 30 clicks roll right");
+        .contains("roll trim of 30 clicks right");
   }
 
   @Example

@@ -289,7 +289,7 @@ class PhasesAfterTest {
     assertThat(plan.phases().get(0).after().roll()).isBetween(9, 11);
     assertThat(say(plan.steps().get(1).title())).isEqualTo("Trims in: 16 clicks nose up");
     assertThat(say(plan.steps().get(1).detail()))
-        .contains("stays in throughout: 10 clicks roll right");
+        .contains("stays in throughout: 10 clicks right");
   }
 
   @Example

@@ -54,7 +54,7 @@ class WorkOrderTest {
     AdjustmentPlan both = plan(20, -6);
     assertThat(say(of(both, Kind.ZERO).get(0).title())).isEqualTo("Trim to zero: roll and pitch");
     assertThat(say(of(both, Kind.TRIM_BACK).get(0).title()))
-        .isEqualTo("Put the trim back: 20 clicks roll right, 6 clicks nose down");
+        .isEqualTo("Put the trim back: 20 clicks right, 6 clicks nose down");
     // Yaw moves neither elevon: it is not named.
     AdjustmentPlan yaw = AdjustmentPlanner.plan(Rigs.plain(), new Trims(0, 16, 9));
     assertThat(say(of(yaw, Kind.ZERO).get(0).title())).isEqualTo("Trim to zero: pitch");

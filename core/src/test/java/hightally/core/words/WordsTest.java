@@ -41,7 +41,7 @@ class WordsTest {
 
   @ParameterizedTest
   @CsvSource({
-    "ROLL,-1,1 click roll left",
+    "ROLL,-1,1 click left",
     "PITCH,3,3 clicks nose up",
     "PITCH,-14,14 clicks nose down",
     "YAW,2,2 clicks nose right",

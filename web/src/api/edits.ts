@@ -1,0 +1,75 @@
+import { useMutation } from "@tanstack/react-query";
+import { answered, api, type Schemas } from "./client";
+import type { Setup } from "./queries";
+
+export type Edit = Schemas["Edit"];
+export type NewPart = Schemas["NewAsked"]["part"];
+export type PartWish = Schemas["PartWish"];
+
+/** The setup an edit made; what goes with it is the removal's to show. */
+const made = async (asked: Promise<Schemas["Edited"]>): Promise<Setup> => (await asked).setup;
+
+export const useAddPart = () =>
+  useMutation({
+    mutationFn: (body: Schemas["PartAsked"]) =>
+      made(answered(api.POST("/api/edits/parts", { body }))),
+  });
+
+export const useRemovePart = () =>
+  useMutation({
+    mutationFn: (body: Schemas["PartGone"]) =>
+      made(answered(api.POST("/api/edits/parts/remove", { body }))),
+  });
+
+export const useMend = () =>
+  useMutation({
+    mutationFn: (body: Schemas["MendAsked"]) =>
+      made(answered(api.POST("/api/edits/mend", { body }))),
+  });
+
+export const useAddNew = () =>
+  useMutation({
+    mutationFn: (body: Schemas["NewAsked"]) => made(answered(api.POST("/api/edits/new", { body }))),
+  });
+
+export const useAddPhase = () =>
+  useMutation({
+    mutationFn: (body: Schemas["PhaseWish"]) =>
+      made(answered(api.POST("/api/edits/phases", { body }))),
+  });
+
+export const useBuildMix = () =>
+  useMutation({
+    mutationFn: (body: Schemas["RecipeAsked"]) =>
+      made(answered(api.POST("/api/edits/mixes", { body }))),
+  });
+
+export const useMixSource = () =>
+  useMutation({
+    mutationFn: (body: Schemas["SourceAsked"]) =>
+      made(answered(api.POST("/api/edits/mixes/source", { body }))),
+  });
+
+export const useCurvePoint = () =>
+  useMutation({
+    mutationFn: (points: Schemas["CurvePoint"][]) =>
+      answered(api.POST("/api/edits/curves/point", { body: { points } })),
+  });
+
+export const useFeelStart = () =>
+  useMutation({
+    mutationFn: (body: Schemas["FeelWish"]) =>
+      made(answered(api.POST("/api/edits/feel", { body }))),
+  });
+
+export const useRemoval = () =>
+  useMutation({
+    mutationFn: (body: Schemas["RemovalAsked"]) =>
+      answered(api.POST("/api/edits/removal", { body })),
+  });
+
+export const usePair = () =>
+  useMutation({
+    mutationFn: (body: Schemas["PairAsked"]) =>
+      made(answered(api.POST("/api/edits/pair", { body }))),
+  });

@@ -1,0 +1,64 @@
+import type { ReactNode } from "react";
+import { useAddNew, useMend, type Edit, type NewPart } from "@/api/edits";
+import { Button } from "@/ui/button";
+import { Failure } from "@/ui/message";
+import { useModel } from "./model";
+
+interface MendProps {
+  edits: Edit[];
+  className?: string;
+  disabled?: boolean;
+  children: ReactNode;
+}
+
+/** Sends a mend and takes what comes back as one step of the draft. */
+export function MendButton({ edits, className = "", disabled = false, children }: MendProps) {
+  const { draft, change } = useModel();
+  const mend = useMend();
+  return (
+    <>
+      <Button
+        className={className}
+        disabled={disabled || mend.isPending}
+        onClick={() =>
+          mend.mutate(
+            { setup: draft.present, edits },
+            { onSuccess: (setup) => change({ type: "replace", setup }) },
+          )
+        }
+      >
+        {children}
+      </Button>
+      {mend.isError && <Failure error={mend.error} />}
+    </>
+  );
+}
+
+interface AddProps {
+  part: NewPart;
+  className?: string;
+  children: ReactNode;
+}
+
+/** Adds something new with the core's values to begin with. */
+export function AddButton({ part, className = "", children }: AddProps) {
+  const { draft, change } = useModel();
+  const add = useAddNew();
+  return (
+    <>
+      <Button
+        className={className}
+        disabled={add.isPending}
+        onClick={() =>
+          add.mutate(
+            { setup: draft.present, part },
+            { onSuccess: (setup) => change({ type: "replace", setup }) },
+          )
+        }
+      >
+        {children}
+      </Button>
+      {add.isError && <Failure error={add.error} />}
+    </>
+  );
+}

@@ -1,0 +1,32 @@
+import { usePair } from "@/api/edits";
+import { useModel } from "@/features/model/model";
+import { Choice } from "@/ui/choice";
+import { Failure } from "@/ui/message";
+
+interface Props {
+  part: string;
+  pair: string;
+  others: { id: string; name: string }[];
+}
+
+/** Which part mirrors this one on the other side; both then say so. */
+export function PairChoice({ part, pair, others }: Props) {
+  const { draft, change } = useModel();
+  const set = usePair();
+  return (
+    <div>
+      <Choice
+        label="Pair on the other side"
+        value={pair}
+        options={[["", "none"], ...others.map((one) => [one.id, one.name] as const)]}
+        onValue={(chosen) =>
+          set.mutate(
+            { setup: draft.present, part, pair: chosen },
+            { onSuccess: (setup) => change({ type: "replace", setup }) },
+          )
+        }
+      />
+      {set.isError && <Failure error={set.error} />}
+    </div>
+  );
+}

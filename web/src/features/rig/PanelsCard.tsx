@@ -1,0 +1,76 @@
+import { DraftChoice, DraftNumber, DraftText } from "@/features/model/fields";
+import { useModel } from "@/features/model/model";
+import { PANEL_ROLES } from "@/features/model/roles";
+import { Card } from "@/ui/card";
+import { Fold } from "@/ui/fold";
+import { PairChoice } from "./PairChoice";
+import { PartRow } from "./PartRow";
+
+/** Wings and tails, each side its own. */
+export function Panels() {
+  const { draft } = useModel();
+  return (
+    <Card title="Panels">
+      {draft.present.airframe.panels.map((panel, i) => (
+        <Fold
+          key={panel.id}
+          className="border-t border-line py-1 first:border-0"
+          title={<span className="font-medium">{panel.name}</span>}
+        >
+          <div className="space-y-2 py-2">
+            <div className="grid grid-cols-2 gap-2 sm:grid-cols-3">
+              <DraftText path={["airframe", "panels", i, "name"]} />
+              <DraftChoice
+                path={["airframe", "panels", i, "role"]}
+                label="What it is"
+                options={PANEL_ROLES}
+              />
+              <PairChoice
+                part={panel.id}
+                pair={panel.pair}
+                others={draft.present.airframe.panels.filter((one) => one.id !== panel.id)}
+              />
+            </div>
+            {(["root", "tip"] as const).map((end) => (
+              <div key={end}>
+                <h3 className="text-sm capitalize">{end}</h3>
+                <div className="grid grid-cols-2 gap-2 sm:grid-cols-4">
+                  {(["aftMm", "rightMm", "upMm", "chordMm"] as const).map((field) => (
+                    <DraftNumber key={field} path={["airframe", "panels", i, end, field]} />
+                  ))}
+                </div>
+              </div>
+            ))}
+            <ul>
+              <PartRow id={panel.id} name={`Remove ${panel.name}`} />
+            </ul>
+          </div>
+        </Fold>
+      ))}
+    </Card>
+  );
+}
+
+/** Motors with their controllers. */
+export function Motors() {
+  const { draft } = useModel();
+  const motors = draft.present.airframe.motors;
+  return motors.length === 0 ? null : (
+    <Card title="Motors">
+      {motors.map((motor, i) => (
+        <div key={motor.id} className="border-t border-line py-2 first:border-0">
+          <div className="grid grid-cols-2 gap-2 sm:grid-cols-3">
+            <DraftText path={["airframe", "motors", i, "name"]} label="Name" />
+            <DraftNumber path={["airframe", "motors", i, "channel"]} />
+            <DraftNumber path={["airframe", "motors", i, "propellerDiameterMm"]} />
+            <DraftNumber path={["airframe", "motors", i, "aftMm"]} />
+            <DraftNumber path={["airframe", "motors", i, "rightMm"]} />
+          </div>
+          <ul className="mt-1">
+            <PartRow id={motor.id} name={motor.name} />
+          </ul>
+        </div>
+      ))}
+    </Card>
+  );
+}
