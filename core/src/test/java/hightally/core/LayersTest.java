@@ -1,5 +1,6 @@
 package hightally.core;
 
+import static com.tngtech.archunit.base.DescribedPredicate.describe;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 
 import com.tngtech.archunit.core.importer.ImportOption;
@@ -7,6 +8,7 @@ import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchRule;
 import com.tngtech.archunit.library.Architectures;
+import java.util.Set;
 
 /** The core is plain Java, and its packages import only those before them in the list. */
 @AnalyzeClasses(packages = "hightally.core", importOptions = ImportOption.DoNotIncludeTests.class)
@@ -35,6 +37,20 @@ class LayersTest {
     "words"
   };
 
+  private static final Set<String> PARTS_OF_TEXTS =
+      Set.of(
+          "startsWith",
+          "endsWith",
+          "contains",
+          "split",
+          "replace",
+          "replaceAll",
+          "replaceFirst",
+          "matches",
+          "indexOf",
+          "format",
+          "formatted");
+
   @ArchTest
   static final ArchRule PLAIN_JAVA =
       noClasses()
@@ -52,6 +68,25 @@ class LayersTest {
           .should()
           .dependOnClassesThat()
           .resideInAPackage("hightally.core.words..");
+
+  /**
+   * Texts are made in words alone, and nothing is decided by a part of one. What makes ids out of
+   * names, and checks how long a text is, is named here.
+   */
+  @ArchTest
+  static final ArchRule NOTHING_IS_READ_OUT_OF_TEXTS =
+      noClasses()
+          .that()
+          .resideOutsideOfPackage("hightally.core.words..")
+          .and()
+          .doNotHaveFullyQualifiedName("hightally.core.edit.PartNames")
+          .should()
+          .callMethodWhere(
+              describe(
+                  "a part of a text is looked at or a text is formatted",
+                  call ->
+                      call.getTargetOwner().isEquivalentTo(String.class)
+                          && PARTS_OF_TEXTS.contains(call.getName())));
 
   @ArchTest static final ArchRule ONLY_UPWARDS = onlyUpwards();
 

@@ -3,6 +3,7 @@ package hightally.app.bench;
 import com.fasterxml.jackson.core.JacksonException;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import hightally.app.platform.JsonProblems;
+import hightally.app.words.ReaderWords;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Said;
 import hightally.core.quantity.Violation;
@@ -28,9 +29,11 @@ class BenchSocket extends TextWebSocketHandler {
       Violation.of("bench", Said.of("given.atFault"), Said.of("demand.loadedAgainFaultHighTally"));
 
   private final ObjectMapper mapper;
+  private final ReaderWords words;
 
-  BenchSocket(ObjectMapper mapper) {
+  BenchSocket(ObjectMapper mapper, ReaderWords words) {
     this.mapper = mapper;
+    this.words = words;
   }
 
   @Override
@@ -42,7 +45,19 @@ class BenchSocket extends TextWebSocketHandler {
   protected void handleTextMessage(WebSocketSession session, TextMessage message)
       throws IOException {
     BenchSession bench = (BenchSession) session.getAttributes().get(SESSION);
-    session.sendMessage(new TextMessage(mapper.writeValueAsBytes(answer(bench, message))));
+    BenchAnswer answer = answer(bench, message);
+    session.sendMessage(new TextMessage(inWords(session, answer)));
+  }
+
+  /** In the words of the browser that opened the bench. */
+  private byte[] inWords(WebSocketSession session, BenchAnswer answer) throws IOException {
+    try {
+      return words.forReader(session.getHandshakeHeaders(), () -> mapper.writeValueAsBytes(answer));
+    } catch (IOException e) {
+      throw e;
+    } catch (Exception e) {
+      throw new IllegalStateException("An answer that is data could not be written", e);
+    }
   }
 
   private BenchAnswer answer(BenchSession bench, TextMessage message) throws IOException {

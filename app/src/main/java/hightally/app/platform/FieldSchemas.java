@@ -41,7 +41,7 @@ final class FieldSchemas {
     if (properties != null) {
       properties.forEach(
           (name, property) -> {
-            String described = words.say(FieldNames.described(record, name));
+            String described = words.standard(FieldNames.described(record, name));
             Schema<?> about = property.getItems() == null ? property : property.getItems();
             if (!described.isEmpty() && about.get$ref() == null) {
               about.setDescription(described);

@@ -5,11 +5,12 @@ import hightally.core.quantity.Naming;
 import hightally.core.quantity.Said;
 import hightally.core.words.Wording;
 import hightally.core.words.Words;
-import jakarta.servlet.http.HttpServletRequest;
-import java.util.Enumeration;
 import java.util.Locale;
 import java.util.Map;
+import java.util.concurrent.Callable;
 import java.util.concurrent.ConcurrentHashMap;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.server.ServletServerHttpRequest;
 import org.springframework.stereotype.Component;
 import org.springframework.web.context.request.RequestContextHolder;
 import org.springframework.web.context.request.ServletRequestAttributes;
@@ -27,6 +28,7 @@ public class ReaderWords implements Naming {
   static final String DECIMAL_MARK = "Decimal-Mark";
 
   private final Wording standard;
+  private final ThreadLocal<Wording> reader = new ThreadLocal<>();
   private final Map<Wording, Words> words = new ConcurrentHashMap<>();
 
   ReaderWords(WordsProperties properties) {
@@ -36,6 +38,21 @@ public class ReaderWords implements Naming {
   /** What is said, in the reader's words. */
   public String say(Said said) {
     return words.computeIfAbsent(wording(), Words::of).say(said);
+  }
+
+  /** What is said in the words the program is set to, whoever asks. */
+  public String standard(Said said) {
+    return words.computeIfAbsent(standard, Words::of).say(said);
+  }
+
+  /** Does something for a reader who is not asking by a request of his own. */
+  public <T> T forReader(HttpHeaders headers, Callable<T> work) throws Exception {
+    reader.set(wording(headers));
+    try {
+      return work.call();
+    } finally {
+      reader.remove();
+    }
   }
 
   /** What an input is refused with. */
@@ -50,24 +67,26 @@ public class ReaderWords implements Naming {
   }
 
   private Wording wording() {
-    if (!(RequestContextHolder.getRequestAttributes() instanceof ServletRequestAttributes now)) {
-      return standard;
+    if (reader.get() != null) {
+      return reader.get();
     }
-    HttpServletRequest request = now.getRequest();
-    return new Wording(language(request), length(request.getHeader(LENGTH_UNIT)), comma(request));
+    return RequestContextHolder.getRequestAttributes() instanceof ServletRequestAttributes now
+        ? wording(new ServletServerHttpRequest(now.getRequest()).getHeaders())
+        : standard;
   }
 
-  private Locale language(HttpServletRequest request) {
-    if (request.getHeader("Accept-Language") == null) {
-      return standard.language();
-    }
-    for (Enumeration<Locale> wanted = request.getLocales(); wanted.hasMoreElements(); ) {
-      Locale one = wanted.nextElement();
-      if (Words.speaks(one)) {
-        return one;
-      }
-    }
-    return standard.language();
+  private Wording wording(HttpHeaders headers) {
+    return new Wording(
+        language(headers),
+        length(headers.getFirst(LENGTH_UNIT)),
+        comma(headers.getFirst(DECIMAL_MARK)));
+  }
+
+  private Locale language(HttpHeaders headers) {
+    return headers.getAcceptLanguageAsLocales().stream()
+        .filter(Words::speaks)
+        .findFirst()
+        .orElse(standard.language());
   }
 
   private Wording.Length length(String wanted) {
@@ -77,8 +96,7 @@ public class ReaderWords implements Naming {
     return wanted.equals("in") ? Wording.Length.INCHES : Wording.Length.MILLIMETRES;
   }
 
-  private boolean comma(HttpServletRequest request) {
-    String wanted = request.getHeader(DECIMAL_MARK);
+  private boolean comma(String wanted) {
     return wanted == null ? standard.commaDecimals() : wanted.equals("comma");
   }
 }

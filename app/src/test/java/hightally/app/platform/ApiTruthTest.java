@@ -7,21 +7,17 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import com.networknt.schema.JsonSchema;
 import com.networknt.schema.JsonSchemaFactory;
 import com.networknt.schema.SpecVersion;
-import hightally.app.ApiTest;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Random;
 import java.util.Set;
 import org.assertj.core.api.SoftAssertions;
 import org.junit.jupiter.api.Test;
-import org.springframework.http.HttpMethod;
-import org.springframework.http.MediaType;
 
 /** The published description against what the program really answers. */
-class ApiTruthTest extends ApiTest {
+class ApiTruthTest extends EveryRoute {
   private static final int TRIES = 12;
 
   @Test
@@ -88,26 +84,6 @@ class ApiTruthTest extends ApiTest {
     assertThat(seen).as("operations that were answered with success").hasSizeGreaterThan(35);
   }
 
-  private Answer tried(ApiBodies bodies, String path, String method, JsonNode operation)
-      throws Exception {
-    StringBuilder at = new StringBuilder(path.replaceAll("\\{\\w+}", "1"));
-    for (JsonNode parameter : operation.path("parameters")) {
-      if (parameter.get("in").asText().equals("query") && parameter.path("required").asBoolean()) {
-        at.append(at.indexOf("?") < 0 ? '?' : '&').append(parameter.get("name").asText());
-        at.append("=1");
-      }
-    }
-    HttpMethod verb = HttpMethod.valueOf(method.toUpperCase(Locale.ROOT));
-    var contents = operation.at("/requestBody/content").properties().iterator();
-    if (!contents.hasNext()) {
-      return send(verb, at.toString(), MediaType.APPLICATION_JSON, "");
-    }
-    var content = contents.next();
-    JsonNode example = content.getValue().path("example");
-    JsonNode body = example.isObject() ? example : bodies.of(content.getValue().get("schema"));
-    return send(verb, at.toString(), MediaType.parseMediaType(content.getKey()), body.toString());
-  }
-
   private void checked(
       SoftAssertions softly, JsonNode api, String what, JsonNode operation, Answer answer) {
     JsonNode response = operation.get("responses").get("" + answer.status());
@@ -124,20 +100,5 @@ class ApiTruthTest extends ApiTest {
     JsonSchema checker =
         JsonSchemaFactory.getInstance(SpecVersion.VersionFlag.V202012).getSchema(whole);
     softly.assertThat(checker.validate(answer.json())).as(what).isEmpty();
-  }
-
-  private interface Each {
-    void of(String path, String method, JsonNode operation) throws Exception;
-  }
-
-  private void each(Each each) throws Exception {
-    JsonNode paths = get("/api/openapi").json().get("paths");
-    for (var path = paths.properties().iterator(); path.hasNext(); ) {
-      var one = path.next();
-      for (var method = one.getValue().properties().iterator(); method.hasNext(); ) {
-        var operation = method.next();
-        each.of(one.getKey(), operation.getKey(), operation.getValue());
-      }
-    }
   }
 }

@@ -14,6 +14,8 @@ import hightally.core.response.Response;
 import hightally.core.setup.Setup;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
 
 /** Ways pilots work with rates and expo, as starting points. */
 public final class FeelStart {
@@ -105,8 +107,8 @@ public final class FeelStart {
         return one.id();
       }
     }
-    String id = "rates-" + position + "-" + input;
-    id = id.length() > 40 ? id.substring(0, 40).replaceAll("-$", "") : id;
+    Set<String> taken = conditions.stream().map(Condition::id).collect(Collectors.toSet());
+    String id = new PartNames(taken).id("rates-" + position + "-" + input);
     conditions.add(
         new Condition(
             id,

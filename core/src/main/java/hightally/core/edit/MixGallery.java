@@ -19,8 +19,9 @@ import hightally.core.response.Response;
 import hightally.core.setup.Setup;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
+import java.util.Set;
 import java.util.function.Predicate;
+import java.util.stream.Collectors;
 
 /** Common mixes built from what the pilot knows, the weights worked out from the airframe. */
 public final class MixGallery {
@@ -257,12 +258,8 @@ public final class MixGallery {
       double minus,
       List<CurvePoint> curve,
       List<MixTarget> targets) {
-    String base = asked.recipe().name().toLowerCase(Locale.ROOT).replace('_', '-');
-    String id = base;
-    List<String> taken = asked.setup().mixes().stream().map(Mix::id).toList();
-    for (int i = 2; taken.contains(id); i++) {
-      id = base + "-" + i;
-    }
+    Set<String> taken = asked.setup().mixes().stream().map(Mix::id).collect(Collectors.toSet());
+    String id = new PartNames(taken).id(asked.recipe().name());
     return new Mix(
         id,
         "",

@@ -20,15 +20,25 @@ final class PartNames {
     setup.transmitter().inputs().forEach(one -> taken.add(one.id()));
   }
 
+  /** Names among ids that are taken already. */
+  PartNames(Set<String> taken) {
+    this.taken.addAll(taken);
+  }
+
   /** {@code Left inner flap} becomes {@code left-inner-flap}, with a number where that is taken. */
   String id(String name) {
+    return id(name, "part");
+  }
+
+  /** The same, with what stands in where nothing of a name is left. */
+  String id(String name, String otherwise) {
     String plain =
         Normalizer.normalize(name, Normalizer.Form.NFD)
             .toLowerCase(Locale.ROOT)
             .replaceAll("\\p{M}", "")
             .replaceAll("[^a-z0-9]+", "-")
             .replaceAll("^-|-$", "");
-    String base = plain.isEmpty() ? "part" : plain;
+    String base = plain.isEmpty() ? otherwise : plain;
     base = base.length() > LONGEST ? base.substring(0, LONGEST).replaceAll("-$", "") : base;
     String id = base;
     for (int i = 2; !taken.add(id); i++) {

@@ -14,7 +14,8 @@ import hightally.core.quantity.Within;
 import hightally.core.setup.Setup;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
+import java.util.Set;
+import java.util.stream.Collectors;
 
 /** Makes a phase separate: today's values of the phase it comes from are copied into it. */
 public final class PhaseAdded {
@@ -93,13 +94,7 @@ public final class PhaseAdded {
   }
 
   private static String id(Setup setup, String name) {
-    String plain =
-        name.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-").replaceAll("^-|-$", "");
-    String base = plain.isEmpty() ? "phase" : plain;
-    String id = base;
-    for (int i = 2; setup.phase(id).isPresent(); i++) {
-      id = base + "-" + i;
-    }
-    return id;
+    Set<String> taken = setup.phases().stream().map(Phase::id).collect(Collectors.toSet());
+    return new PartNames(taken).id(name, "phase");
   }
 }

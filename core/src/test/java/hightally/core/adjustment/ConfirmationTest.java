@@ -16,6 +16,11 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 class ConfirmationTest {
+  /** What is learned is as fine as it is typed in: a hundredth of a percent, a tenth of a mm. */
+  private static final double CLICK = 0.00501;
+
+  private static final double ARM = 0.0501;
+
   private static final Setup SETUP = Rigs.plain();
   private static final double STEP = SETUP.transmitter().clickStepPercent();
 
@@ -36,12 +41,11 @@ class ConfirmationTest {
     // so a click moves 20/15 as much as was reckoned, or the arms are as much longer.
     Confirmation one = said(new Trims(0, 20, 0), Trims.ZERO, new Trims(0, 5, 0)).get(0);
     assertThat(one.done()).isFalse();
-    assertThat(one.learnedClickPercent()).isCloseTo(STEP * 20 / 15, within(1e-12));
+    assertThat(one.learnedClickPercent()).isCloseTo(STEP * 20 / 15, within(CLICK));
     assertThat(one.learnedArms()).extracting(LearnedArm::surface).contains("left", "right");
     one.learnedArms()
         .forEach(
-            arm ->
-                assertThat(arm.learnedMm() / arm.radiusMm()).isCloseTo(20 / 15.0, within(1e-12)));
+            arm -> assertThat(arm.learnedMm()).isCloseTo(arm.radiusMm() * 20 / 15, within(ARM)));
     assertThat(say(one.words())).contains("count the clicks from end to end");
   }
 
@@ -55,7 +59,7 @@ class ConfirmationTest {
     assertThat(alike)
         .allSatisfy(
             one -> {
-              assertThat(one.learnedClickPercent()).isCloseTo(STEP * 4 / 3, within(1e-12));
+              assertThat(one.learnedClickPercent()).isCloseTo(STEP * 4 / 3, within(CLICK));
               assertThat(one.learnedArms()).isEmpty();
             });
   }
@@ -102,7 +106,7 @@ class ConfirmationTest {
       assertThat(one.learnedClickPercent()).isNull();
       assertThat(one.learnedArms()).isEmpty();
     } else {
-      assertThat(one.learnedClickPercent()).isCloseTo(STEP * factor, within(1e-4));
+      assertThat(one.learnedClickPercent()).isCloseTo(STEP * factor, within(CLICK));
       assertThat(say(one.words())).contains(String.format(Locale.ROOT, "%.2f %%", STEP * factor));
       // The slave's arm is its master's business.
       assertThat(one.learnedArms())

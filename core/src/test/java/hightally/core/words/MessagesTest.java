@@ -1,0 +1,176 @@
+package hightally.core.words;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.ibm.icu.text.MessageFormat;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+
+/** The message file and the code fit, and nowhere but here are sentences made. */
+class MessagesTest {
+  private static final Path SOURCE = Path.of("src/main/java/hightally/core");
+  private static final Pattern CODE = Pattern.compile("Said\\.of\\(\\s*\"([^\"]+)\"([^;]*)");
+  private static final Pattern KEY = Pattern.compile("\"([a-z]+\\.[A-Za-z0-9]+)\"");
+  private static final Pattern NAME = Pattern.compile("\"([a-z]\\w*)\"\\s*,");
+  private static final Pattern PLACE =
+      Pattern.compile("\\{(\\w+?)(?:_(?:cap|mid|after|colon|is|and|or|bare))?[,}]");
+
+  /** What is told by code put together from a name: of enums, units, clicks, fields and parts. */
+  private static final Pattern BY_NAME =
+      Pattern.compile(
+          "([A-Z]\\w*|unit|clicks|turns|field|part|list|names|given|date|violation)(\\..*)?");
+
+  private static final Pattern SENTENCE = Pattern.compile("\"[^\"\\n]*[a-z] [a-z][^\"\\n]*\"");
+  private final Words plain = Words.of(Wording.PLAIN);
+  private final Messages messages = Messages.of(Locale.ENGLISH);
+
+  private static List<Path> sources(Path root) throws IOException {
+    try (Stream<Path> all = Files.walk(root)) {
+      return all.filter(one -> one.toString().endsWith(".java")).toList();
+    }
+  }
+
+  @Test
+  void whatIsSaidHasAMessageWithThePlacesItFills() throws IOException {
+    Set<String> codes = new TreeSet<>();
+    for (Path root : List.of(SOURCE, Path.of("../app/src/main/java/hightally/app"))) {
+      for (Path file : sources(root)) {
+        Matcher said = CODE.matcher(Files.readString(file));
+        while (said.find()) {
+          String code = said.group(1);
+          codes.add(code);
+          if (!code.endsWith(".") && !code.equals("text")) {
+            assertThat(plain.has(code)).as("%s in %s", code, file).isTrue();
+            filled(code, said.group(2), file);
+          }
+        }
+      }
+    }
+    assertThat(codes).hasSizeGreaterThan(400);
+  }
+
+  /** A place no argument of the call has the name of would be left open in the sentence. */
+  private void filled(String code, String call, Path file) {
+    Set<String> given = new TreeSet<>();
+    Matcher name = NAME.matcher(call);
+    while (name.find()) {
+      given.add(name.group(1));
+    }
+    Matcher place = PLACE.matcher(messages.pattern(code));
+    while (place.find()) {
+      if (!Character.isUpperCase(place.group(1).charAt(0)) && !isChoice(place.group(1))) {
+        assertThat(given).as("%s of %s in %s", place.group(1), code, file).contains(place.group(1));
+      }
+    }
+  }
+
+  /** A word of a choice that stands in braces of its own. */
+  private static boolean isChoice(String word) {
+    return List.of("up", "down", "left", "right", "longer", "shorter", "out", "in").contains(word)
+        || plainWord(word);
+  }
+
+  private static boolean plainWord(String word) {
+    return List.of(
+            "true",
+            "other",
+            "one",
+            "yes",
+            "no",
+            "above",
+            "below",
+            "link",
+            "voltage",
+            "nose",
+            "tail",
+            "aft",
+            "forward",
+            "towards",
+            "reversed",
+            "normal",
+            "alike",
+            "twice",
+            "half",
+            "plus",
+            "minus",
+            "counter",
+            "clockwise",
+            "rod",
+            "turns",
+            "turn",
+            "extension",
+            "extensions",
+            "reverser",
+            "reversers")
+        .contains(word);
+  }
+
+  @Test
+  void everyMessageIsAPatternAndSaidSomewhere() throws IOException {
+    Set<String> used = new TreeSet<>();
+    for (Path root : List.of(SOURCE, Path.of("../app/src/main/java/hightally/app"))) {
+      for (Path file : sources(root)) {
+        Matcher key = KEY.matcher(Files.readString(file));
+        while (key.find()) {
+          used.add(key.group(1));
+        }
+      }
+    }
+    List<String> idle = new ArrayList<>();
+    for (String key : plain.keys()) {
+      new MessageFormat(messages.pattern(key), Locale.ENGLISH);
+      boolean simple = !key.contains(".");
+      if (!simple && !used.contains(key) && !BY_NAME.matcher(key).matches()) {
+        idle.add(key);
+      }
+    }
+    assertThat(idle).isEmpty();
+  }
+
+  /** What enums that are told are called. */
+  @Test
+  void everyEnumThatIsToldHasAWord() {
+    for (Class<? extends Enum<?>> told :
+        List.<Class<? extends Enum<?>>>of(
+            hightally.core.quantity.Control.class,
+            hightally.core.quantity.Way.class,
+            hightally.core.channel.StickFunction.class,
+            hightally.core.mix.MixSource.class,
+            hightally.core.response.Shape.class,
+            hightally.core.airframe.SurfaceRole.class,
+            hightally.core.airframe.PanelRole.class,
+            hightally.core.phase.PhaseRole.class)) {
+      for (Enum<?> one : told.getEnumConstants()) {
+        assertThat(plain.has(told.getSimpleName() + "." + one.name())).as(one.name()).isTrue();
+      }
+    }
+    for (hightally.core.quantity.Unit unit : hightally.core.quantity.Unit.values()) {
+      boolean plainNumber = unit == hightally.core.quantity.Unit.NONE;
+      assertThat(plain.has("unit." + unit.name()) || plainNumber).as(unit.name()).isTrue();
+    }
+  }
+
+  @Test
+  void noSentenceStandsInTheCoreOutsideTheMessageFile() throws IOException {
+    for (Path file : sources(SOURCE)) {
+      String code =
+          Files.readString(file)
+              .replaceAll("(?s)/\\*.*?\\*/", "")
+              .replaceAll("//[^\\n]*", "")
+              // For programmers only: a broken promise of the code itself.
+              .replaceAll("new IllegalStateException\\(\\s*\"[^\"]*\"", "");
+      Matcher sentence = SENTENCE.matcher(code);
+      assertThat(sentence.find()).as("%s: %s", file, code).isFalse();
+    }
+  }
+}
