@@ -3,6 +3,7 @@ import a11y from "eslint-plugin-jsx-a11y";
 import hooks from "eslint-plugin-react-hooks";
 import globals from "globals";
 import ts from "typescript-eslint";
+import { allowed, noArithmetic } from "./lint/quantities.js";
 
 /** Lower parts know nothing of higher ones: api, domain and ui never import a feature. */
 const noFeatures = {
@@ -61,5 +62,10 @@ export default ts.config(
     rules: { "no-restricted-imports": ["error", noFeatures] },
   },
   ...oneDirection,
+  {
+    files: ["src/**/*.{ts,tsx}"],
+    ignores: allowed,
+    rules: { "no-restricted-syntax": noArithmetic },
+  },
   { files: ["scripts/**", "*.js"], languageOptions: { globals: globals.node } },
 );

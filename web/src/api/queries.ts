@@ -33,16 +33,13 @@ interface Part<T> {
 }
 
 /** A list that may grow, asked for part by part; what has come so far, and how many there are. */
-function useParts<T>(
-  key: readonly unknown[],
-  size: number,
-  part: (page: number) => Promise<Part<T>>,
-) {
+function useParts<T>(key: readonly unknown[], part: (page: number) => Promise<Part<T>>) {
   const query = useInfiniteQuery({
     queryKey: key,
     initialPageParam: 0,
     queryFn: ({ pageParam }) => part(pageParam),
-    getNextPageParam: (last, all) => (all.length * size < last.total ? all.length : undefined),
+    getNextPageParam: (last, all) =>
+      all.flatMap((one) => one.items).length < last.total ? all.length : undefined,
     placeholderData: keepPreviousData,
   });
   return {
@@ -59,7 +56,7 @@ const MODELS_AT_ONCE = 12;
 const AT_ONCE = 50;
 
 export const useHangar = (named = "") =>
-  useParts(["hangar", "named", named], MODELS_AT_ONCE, (page) =>
+  useParts(["hangar", "named", named], (page) =>
     answered(
       api.GET("/api/aircraft", { params: { query: { named, page, size: MODELS_AT_ONCE } } }),
     ),
@@ -87,7 +84,7 @@ export const useFields = () =>
 
 /** Headers of the revisions, newest first. */
 export const useRevisions = (id: number) =>
-  useParts(["revisions", id], AT_ONCE, (page) =>
+  useParts(["revisions", id], (page) =>
     answered(
       api.GET("/api/aircraft/{id}/revisions", {
         params: { path: { id }, query: { page, size: AT_ONCE } },
@@ -111,7 +108,7 @@ export const useRevision = (id: number, number: number | undefined) =>
 
 /** The flights, newest first. */
 export const useFlights = (aircraftId: number) =>
-  useParts(["flights", aircraftId], AT_ONCE, (page) =>
+  useParts(["flights", aircraftId], (page) =>
     answered(
       api.GET("/api/aircraft/{aircraftId}/flights", {
         params: { path: { aircraftId }, query: { page, size: AT_ONCE } },

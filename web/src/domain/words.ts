@@ -6,10 +6,20 @@ export type ControlKey = "roll" | "pitch" | "yaw";
 export const keyOf = (control: Control) => control.toLowerCase() as ControlKey;
 export const CONTROL_KEYS: readonly ControlKey[] = ["roll", "pitch", "yaw"];
 
-export const controlName = (key: ControlKey) => key.charAt(0).toUpperCase() + key.slice(1);
+export const controlName = (key: ControlKey) => `${key.charAt(0).toUpperCase()}${key.slice(1)}`;
 
-/** Below this a travel reads as none; half of what is printed. */
-const NOTHING_MM = 0.05;
+/** A figure without its sign, which words beside it carry, with a fixed number of places. */
+export const size = (value: number, places: number) => Math.abs(value).toFixed(places);
+
+/** Whether a figure reads as none with so many places. */
+export const isNothing = (value: number, places: number) => Number(value.toFixed(places)) === 0;
+
+/** A part of a whole, 0 to 1, as whole percent. */
+export const percent = (part: number) => Math.round(100 * part);
+
+/** Seconds as minutes and seconds: `4:05`. */
+export const clock = (seconds: number) =>
+  `${Math.floor(seconds / 60)}:${String(Math.floor(seconds % 60)).padStart(2, "0")}`;
 
 /** Which way plus points: sideways or not, or the surface that knows it. */
 export type Way = boolean | { sideways: boolean; role: string };
@@ -38,19 +48,18 @@ const arrow = (way: Way, value: number) => ARROWS[directionWord(way, value)];
 
 /** `▲ 12.4 mm`, or `0.0 mm` where nothing shows. */
 export function travel(mm: number, way: Way): string {
-  const size = `${Math.abs(mm).toFixed(1)} mm`;
-  return Math.abs(mm) < NOTHING_MM ? size : `${arrow(way, mm)} ${size}`;
+  const figure = `${size(mm, 1)} mm`;
+  return isNothing(mm, 1) ? figure : `${arrow(way, mm)} ${figure}`;
 }
 
 /** `12.4 mm up`, for screen readers and sentences. */
 export function travelWords(mm: number, way: Way): string {
-  const size = `${Math.abs(mm).toFixed(1)} mm`;
-  return Math.abs(mm) < NOTHING_MM ? "neutral" : `${size} ${directionWord(way, mm)}`;
+  return isNothing(mm, 1) ? "neutral" : `${size(mm, 1)} mm ${directionWord(way, mm)}`;
 }
 
 /** A signed figure with a true minus and a fixed number of places: `+3.2`, `−0.4`, `0.0`. */
 export function signed(value: number, places: number): string {
-  const text = Math.abs(value).toFixed(places);
+  const text = size(value, places);
   if (Number(text) === 0) {
     return text;
   }
@@ -71,7 +80,8 @@ export function clickWords(key: ControlKey, clicks: number): string {
   }
   const [plus, minus] = CLICK_WAYS[key];
   const way = clicks > 0 ? plus : minus;
-  return `${Math.abs(clicks)} ${Math.abs(clicks) === 1 ? "click" : "clicks"} ${way}`;
+  const many = size(clicks, 0);
+  return `${many} ${many === "1" ? "click" : "clicks"} ${way}`;
 }
 
 /** `5 September 2026`, whatever the browser's own language. */

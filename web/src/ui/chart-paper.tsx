@@ -64,7 +64,12 @@ export default memo(function Paper({ lines, xLabel, yLabel, marks, breaks, ...at
         <ReferenceLine y={0} stroke="var(--line-strong)" />
         {x0 < 0 && <ReferenceLine x={0} stroke="var(--line-strong)" />}
         {breaks?.map((place) => (
-          <ReferenceLine key={place} x={place} stroke="var(--grounded)" strokeDasharray="5 3" />
+          <ReferenceLine
+            key={place}
+            x={place - 0.5}
+            stroke="var(--grounded)"
+            strokeDasharray="5 3"
+          />
         ))}
         <ReferenceLine
           y={y1}

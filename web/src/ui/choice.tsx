@@ -21,7 +21,7 @@ export function Choice<T extends string>({ label, value, options, onValue }: Pro
         {label}
       </label>
       <Select.Root
-        value={MARK + value}
+        value={`${MARK}${value}`}
         onValueChange={(picked) => onValue(picked.slice(MARK.length) as T)}
       >
         <Select.Trigger
@@ -46,7 +46,7 @@ export function Choice<T extends string>({ label, value, options, onValue }: Pro
               {options.map(([one, words]) => (
                 <Select.Item
                   key={one}
-                  value={MARK + one}
+                  value={`${MARK}${one}`}
                   data-option={one}
                   className="flex cursor-pointer items-center gap-2 rounded-card px-2 py-1.5 outline-none data-[highlighted]:bg-inset data-[state=checked]:font-semibold"
                 >

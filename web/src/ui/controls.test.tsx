@@ -191,7 +191,7 @@ describe("small parts", () => {
   });
 
   it("says how much is done", () => {
-    render(<PartDone label="Trying every position" part={0.25} />);
+    render(<PartDone label="Trying every position" done={0.25} />);
     expect(screen.getByRole("progressbar")).toHaveAttribute("aria-valuenow", "25");
   });
 

@@ -2124,7 +2124,7 @@ export interface components {
       /** @description Reason */
       reason: string;
       /** @enum {string} */
-      source: "STICK" | "RESPONSE" | "INPUT" | "THROTTLE" | "POWER" | "SURFACE" | "CONSTANT";
+      source: "RESPONSE" | "STICK" | "INPUT" | "THROTTLE" | "POWER" | "SURFACE" | "CONSTANT";
       /** @description Source */
       subject: string;
       /**
@@ -2306,6 +2306,10 @@ export interface components {
       afterMm: number;
       /** Format: double */
       errorMm: number;
+      /** Format: double */
+      trimMm: number;
+      /** Format: double */
+      zeroingMm: number;
       /** Format: double */
       leftPercent: number;
       sentence: string;
@@ -3144,9 +3148,20 @@ export interface components {
       conditions: components["schemas"]["ConditionLine"][];
       mixCurves: components["schemas"]["CurvePoint"][][];
       mixReach: components["schemas"]["MixReach"][][];
+      sources: components["schemas"]["SourceChoice"][];
       steps: components["schemas"]["PhaseStep"][];
       /** Format: double */
       motorStopPercent: number;
+    };
+    SourceChoice: {
+      /** @enum {string} */
+      source: "RESPONSE" | "STICK" | "INPUT" | "THROTTLE" | "POWER" | "SURFACE" | "CONSTANT";
+      name: string;
+      subjects: components["schemas"]["SubjectChoice"][];
+    };
+    SubjectChoice: {
+      id: string;
+      name: string;
     };
     SwitchRow: {
       input: string;
@@ -3372,6 +3387,7 @@ export interface components {
         | "CONTACT"
         | "PACK"
         | "BETWEEN"
+        | "SOCKET"
         | "LEVER"
         | "SWITCH";
     };
@@ -3404,7 +3420,7 @@ export interface components {
       setup: components["schemas"]["Setup"];
       mix: string;
       /** @enum {string} */
-      source: "STICK" | "RESPONSE" | "INPUT" | "THROTTLE" | "POWER" | "SURFACE" | "CONSTANT";
+      source: "RESPONSE" | "STICK" | "INPUT" | "THROTTLE" | "POWER" | "SURFACE" | "CONSTANT";
     };
     MendAsked: {
       setup: components["schemas"]["Setup"];

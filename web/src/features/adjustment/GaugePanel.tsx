@@ -25,8 +25,7 @@ export function GaugePanel({ open, rod }: Props) {
     <div className="mt-5 space-y-3 border-t border-line pt-4 text-lg" data-gauge={rod.surface}>
       <p className="figures">
         Trim in against trim zeroed the edge should stand{" "}
-        <strong>{travelWords(rod.targetMm - rod.todayMm, way)}</strong>; zeroed first? Then the mark
-        belongs there.
+        <strong>{travelWords(rod.trimMm, way)}</strong>; zeroed first? Then the mark belongs there.
       </p>
       <form
         className="flex flex-wrap items-end gap-3"

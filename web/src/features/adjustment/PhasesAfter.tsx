@@ -1,5 +1,5 @@
 import type { Plan } from "@/api/queries";
-import { CONTROL_KEYS, clickWords, controlName, signed } from "@/domain/words";
+import { CONTROL_KEYS, clickWords, controlName, signed, isNothing } from "@/domain/words";
 import { Card } from "@/ui/card";
 
 /** Every phase with the new rods: clicks before and after, what each surface is off by, the throws. */
@@ -37,10 +37,10 @@ export function PhasesAfter({ plan }: { plan: Plan }) {
                   </td>
                 ))}
                 <td className="py-1">
-                  {phase.errors.every((one) => Math.abs(one.mm) < 0.05)
+                  {phase.errors.every((one) => isNothing(one.mm, 1))
                     ? "nothing"
                     : phase.errors
-                        .filter((one) => Math.abs(one.mm) >= 0.05)
+                        .filter((one) => !isNothing(one.mm, 1))
                         .map((one) => `${one.name.toLowerCase()} ${signed(one.mm, 1)}`)
                         .join(", ")}
                 </td>

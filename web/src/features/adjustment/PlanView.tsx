@@ -8,7 +8,7 @@ import {
   type Flight,
   type PlannedRod,
 } from "@/api/queries";
-import { day, travelWords, type Control, type Way } from "@/domain/words";
+import { day, travelWords, type Control, type Way, size } from "@/domain/words";
 import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
@@ -61,7 +61,7 @@ export function PlanView({ flight }: { flight: Flight }) {
             options={draft.present.phases
               .filter((one) => flown.includes(one.id))
               .map(
-                (one) => [one.id, one.name + (one.id === usual ? " (flown most)" : "")] as const,
+                (one) => [one.id, `${one.name}${one.id === usual ? " (flown most)" : ""}`] as const,
               )}
           />
         )}
@@ -165,7 +165,7 @@ function Tick({ label, checked, onChecked }: TickProps) {
 }
 
 function Rod({ rod, way }: { rod: PlannedRod; way: Way }) {
-  const exact = Math.abs(rod.turnsExact).toFixed(2);
+  const exact = size(rod.turnsExact, 2);
   return (
     <li
       data-rod={rod.surface}
@@ -175,8 +175,8 @@ function Rod({ rod, way }: { rod: PlannedRod; way: Way }) {
       <p className="figures text-sm text-soft sm:text-right">
         {rod.steps !== 0 && (
           <>
-            Rod {Math.abs(rod.appliedMm).toFixed(2)} mm {rod.appliedMm > 0 ? "longer" : "shorter"};
-            exact {exact}
+            Rod {size(rod.appliedMm, 2)} mm {rod.appliedMm > 0 ? "longer" : "shorter"}; exact{" "}
+            {exact}
             <br />
           </>
         )}

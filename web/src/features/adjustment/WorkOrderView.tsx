@@ -39,7 +39,7 @@ export function WorkOrderView({ open }: { open: OpenAdjustment }) {
   return (
     <div className="mx-auto max-w-4xl">
       <div className="mb-3 flex items-center gap-3">
-        <PartDone label="Work order" hidden part={(open.step + 1) / steps.length} />
+        <PartDone label="Work order" hidden done={open.step + 1} of={steps.length} />
         <span className="figures text-soft">
           Step {open.step + 1} of {steps.length}
         </span>

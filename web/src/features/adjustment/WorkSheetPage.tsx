@@ -97,7 +97,7 @@ function Row({ rod }: { rod: PlannedRod }) {
         <strong>{rod.surfaceName}</strong>
       </td>
       <td className={BOX}>{rod.turn}</td>
-      <td className={BOX}>{travelWords(rod.todayMm - rod.targetMm, way)}</td>
+      <td className={BOX}>{travelWords(rod.zeroingMm, way)}</td>
       <td className={`${BOX} w-20`} />
       <td className={BOX}>{travelWords(rod.afterMm, way)}</td>
       <td className={`${BOX} w-8`} />

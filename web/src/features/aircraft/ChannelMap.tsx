@@ -1,4 +1,5 @@
 import type { Channel, Setup, Surface } from "@/api/queries";
+import { inOrder } from "@/domain/lists";
 import { travel } from "@/domain/words";
 import { useBench, useBenchStore } from "@/features/bench/store";
 import { Card } from "@/ui/card";
@@ -7,7 +8,7 @@ import { useModel } from "@/features/model/model";
 /** Channel by channel: what it carries, the servo behind it, and every surface that moves with it. */
 export function ChannelMap() {
   const { draft } = useModel();
-  const channels = [...draft.present.channels].sort((a, b) => a.number - b.number);
+  const channels = inOrder(draft.present.channels, (one) => one.number);
   return (
     <Card title="Channel map" className="!p-3">
       <ol className="space-y-2">

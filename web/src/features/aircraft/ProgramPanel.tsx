@@ -1,6 +1,6 @@
 import { CurvePlot } from "@/features/bench/CurvePlot";
 import { useBench, type Sheet } from "@/features/bench/store";
-import { controlName, keyOf, travelWords, type Control, type Way } from "@/domain/words";
+import { controlName, keyOf, travelWords, type Control, type Way, size } from "@/domain/words";
 import { Term } from "@/features/program/Term";
 import { Card } from "@/ui/card";
 import { behind } from "@/features/model/chain";
@@ -89,7 +89,7 @@ function Feel({ one, name, way }: FeelProps) {
       aside={
         <p className="figures text-sm text-soft">
           Full stick: {travelWords(one.minusMm, way)} to {travelWords(one.plusMm, way)} · one click{" "}
-          {Math.abs(one.mmPerClick).toFixed(2)} mm
+          {size(one.mmPerClick, 2)} mm
         </p>
       }
     >

@@ -26,7 +26,7 @@ export function RevisionsPage() {
   const revise = useRevise(standing.id);
   const client = useQueryClient();
   const newest = standing.newest.number;
-  const [before, setBefore] = useState(String(Math.max(1, newest - 1)));
+  const [before, setBefore] = useState(String(newest > 1 ? newest - 1 : 1));
   const [after, setAfter] = useState(String(newest));
   const one = useRevision(standing.id, Number(before)).data?.setup;
   const two = useRevision(standing.id, Number(after)).data?.setup;

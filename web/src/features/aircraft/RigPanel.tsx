@@ -1,6 +1,6 @@
 import { LinkageDrawing } from "@/features/bench/LinkageDrawing";
 import { useBench } from "@/features/bench/store";
-import { signed } from "@/domain/words";
+import { signed, size } from "@/domain/words";
 import { Card } from "@/ui/card";
 import { behind } from "@/features/model/chain";
 import { DraftChoice, DraftNumber } from "@/features/model/fields";
@@ -105,7 +105,7 @@ function LinkageFacts({ index }: { index: number }) {
   return (
     <p className="figures text-sm text-soft">
       Usable {signed(sheet.armRange.from, 0)}° to {signed(sheet.armRange.to, 0)}° · one turn out
-      moves the edge {Math.abs(sheet.mmPerTurn).toFixed(2)} mm · torque{" "}
+      moves the edge {size(sheet.mmPerTurn, 2)} mm · torque{" "}
       {sheet.torqueNewtonCentimetres.toFixed(0)} N·cm
     </p>
   );

@@ -4,7 +4,7 @@ import { useQuery, keepPreviousData } from "@tanstack/react-query";
 import { useState } from "react";
 import { ApiError, answered, api, type Schemas } from "@/api/client";
 import type { Setup } from "@/api/queries";
-import { wayWords } from "@/domain/words";
+import { wayWords, size } from "@/domain/words";
 import { Card } from "@/ui/card";
 import { Failure } from "@/ui/message";
 import { useModel } from "@/features/model/model";
@@ -133,7 +133,7 @@ function Choices({ answers, stale }: ChoicesProps) {
               <td>
                 {choice.linkage.hornRadiusMm} mm{choice.linkage.opposite ? ", other side" : ""}
               </td>
-              <td>{Math.abs(choice.linkage.armLeanDegrees).toFixed(1)}°</td>
+              <td>{size(choice.linkage.armLeanDegrees, 1)}°</td>
               <td>
                 {choice.plusEndpointPercent.toFixed(0)} / {choice.minusEndpointPercent.toFixed(0)} %
               </td>

@@ -1,3 +1,4 @@
+import { percent } from "@/domain/words";
 import { Slider, ToggleGroup } from "radix-ui";
 import { useBench, useBenchStore } from "./store";
 
@@ -71,7 +72,7 @@ function LeverPad({ name, value, onMove }: PadProps) {
           className="block h-6 w-4 rounded-card border border-line-strong bg-sheet"
         />
       </Slider.Root>
-      <span className="figures w-10 text-right">{Math.round(100 * value)} %</span>
+      <span className="figures w-10 text-right">{percent(value)} %</span>
     </>
   );
 }

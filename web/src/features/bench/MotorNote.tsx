@@ -1,3 +1,4 @@
+import { percent } from "@/domain/words";
 import { useBench } from "./store";
 
 /** What the throttle channel is told; a word with the number, since it is the one that hurts. */
@@ -10,13 +11,13 @@ export function MotorNote({ mode }: { mode: number }) {
   if (told === undefined || pulse === undefined) {
     return null;
   }
-  const power = Math.round(100 * told);
+  const power = percent(told);
   return (
     <p className="mt-1 text-xs text-soft">
       <span className={power > 0 ? "font-semibold text-grounded" : ""}>
         {power > 0 ? `Motor told to run: ${power} %` : "Motor told to stand still"}
       </span>
-      , {Math.round(pulse)} µs. Simulated transmitter, stick mode {mode}.
+      , {pulse.toFixed(0)} µs. Simulated transmitter, stick mode {mode}.
     </p>
   );
 }

@@ -1,3 +1,4 @@
+import { percent } from "@/domain/words";
 import { Fold } from "@/ui/fold";
 import { useProgramSheet } from "@/api/program";
 import { useBench } from "./store";
@@ -22,7 +23,7 @@ export function PhaseNote() {
       {count > 1 && (
         <div className="mb-2 text-center">
           <p className="mb-1 text-center" data-phase={phase}>
-            {fadedIn < 1 ? `Fading in, ${Math.round(100 * fadedIn)} %:` : "Phase"}{" "}
+            {fadedIn < 1 ? `Fading in, ${percent(fadedIn)} %:` : "Phase"}{" "}
             <strong className="rounded-full bg-brand px-2.5 py-0.5 text-on-brand">{name}</strong>
           </p>
           <Fold

@@ -1,3 +1,4 @@
+import { clock } from "@/domain/words";
 import { Check } from "@/ui/check";
 import { Button } from "@/ui/button";
 import { Slide } from "@/ui/slide";
@@ -67,6 +68,3 @@ export function ReceiverPanel() {
     </div>
   );
 }
-
-const clock = (seconds: number) =>
-  `${Math.floor(seconds / 60)}:${String(Math.floor(seconds % 60)).padStart(2, "0")}`;

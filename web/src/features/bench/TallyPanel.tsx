@@ -1,3 +1,4 @@
+import { tallyBars } from "./tally-bars";
 import { signed, travelWords, wayWords } from "@/domain/words";
 import { useBench } from "./store";
 
@@ -9,14 +10,7 @@ export function TallyPanel() {
   if (tally === undefined || surface === undefined) {
     return null;
   }
-  const marks = tally.lines.reduce<number[]>(
-    (sums, line) => [...sums, (sums.at(-1) ?? 0) + line.mm],
-    [0],
-  );
-  const least = Math.min(...marks, tally.mm - tally.minusLeftMm);
-  const most = Math.max(...marks, tally.mm + tally.plusLeftMm);
-  const span = Math.max(most - least, 1);
-  const x = (mm: number) => `${((mm - least) / span) * 100}%`;
+  const bars = tallyBars(tally);
   const [plus, minus] = wayWords(surface);
   return (
     <section aria-label={`Tally of the ${surface.name}`} className="text-sm">
@@ -38,9 +32,9 @@ export function TallyPanel() {
             <TallyRow
               key={line.contribution + line.label}
               line={line}
-              from={x(Math.min(marks[i] ?? 0, marks[i + 1] ?? 0))}
-              width={`${(Math.abs(line.mm) / span) * 100}%`}
-              zero={x(0)}
+              from={bars.lines[i]?.from ?? "0%"}
+              width={bars.lines[i]?.width ?? "0%"}
+              zero={bars.zero}
             />
           ))}
         </tbody>

@@ -129,6 +129,19 @@ export class BenchStore {
     this.ask();
   }
 
+  /** Moves through some moments, one after the other, as long apart as said. */
+  moveThrough(moments: readonly Partial<Moment>[], seconds: number): void {
+    clearTimeout(this.playing);
+    const next = (index: number) => {
+      const moment = moments[index];
+      if (moment !== undefined) {
+        this.move(moment);
+        this.playing = setTimeout(() => next(index + 1), 1000 * seconds);
+      }
+    };
+    next(0);
+  }
+
   /** Switches the simulated transmitter off and on again. */
   switchOn(): void {
     if (this.socket?.readyState === WebSocket.OPEN) {

@@ -77,9 +77,7 @@ function Plot({ points }: { points: Point[] }) {
       yLabel=""
       height={104}
       legend={false}
-      breaks={shown.flatMap((one, i) =>
-        i > 0 && shown[i - 1]?.counts !== one.counts ? [i - 0.5] : [],
-      )}
+      breaks={shown.flatMap((one, i) => (i > 0 && shown[i - 1]?.counts !== one.counts ? [i] : []))}
     />
   );
 }

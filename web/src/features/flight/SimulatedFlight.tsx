@@ -10,7 +10,10 @@ export function SimulatedFlight({ form }: { form: UseFormReturn<FlightReport> })
   const fly = useSimulatedFlight(standing.id);
   const start = () => {
     fly.mutate(
-      { cgMm: form.getValues("cgMm") || 0, seed: Date.now() % 1000 },
+      {
+        cgMm: form.getValues("cgMm") || 0,
+        seed: crypto.getRandomValues(new Uint16Array(1))[0] ?? 1,
+      },
       {
         onSuccess: ([base, ...others]) => {
           if (base !== undefined) {

@@ -1,7 +1,7 @@
 import { useState } from "react";
 import { useComplaints, useConvertFeel, useFeelAdvice, useFeelCurves } from "@/api/program";
 import { useHangar, useStanding } from "@/api/queries";
-import { CONTROL_KEYS, controlName, keyOf, type Control } from "@/domain/words";
+import { CONTROL_KEYS, controlName, keyOf, type Control, size } from "@/domain/words";
 import { DraftChoice, DraftNumber } from "@/features/model/fields";
 import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
@@ -55,7 +55,7 @@ export function FeelPage() {
               xLabel="stick, left or forward to right or back"
               yLabel={`mm at the ${surface.name.toLowerCase()}`}
               lines={together.data.curves.map((one) => ({
-                name: `${one.name} (${one.when}): ${Math.abs(one.mm.at(-1) ?? 0).toFixed(1)} mm`,
+                name: `${one.name} (${one.when}): ${size(one.mm.at(-1) ?? 0, 1)} mm`,
                 xs: together.data.sticks,
                 ys: one.mm,
               }))}

@@ -8,7 +8,7 @@ import { Failure } from "@/ui/message";
 import { PartDone } from "@/ui/part-done";
 import { BenchBeside } from "./BenchBeside";
 
-const PLAY_MS = 1200;
+const PLAY_SECONDS = 1.2;
 
 /** Every position of every switch tried: what a pilot would only find in the air. */
 export function HazardsPage() {
@@ -22,7 +22,7 @@ export function HazardsPage() {
           {search.error !== null && <Failure error={search.error} />}
           {search.state?.end == null ? (
             <div className="flex flex-wrap items-center gap-3">
-              <PartDone label="Trying every position …" part={search.state?.part ?? 0} />
+              <PartDone label="Trying every position …" done={search.state?.part ?? 0} />
               <Button onClick={search.stop}>
                 <Square aria-hidden size={14} /> Stop
               </Button>
@@ -108,8 +108,7 @@ const LEFT_OUT: Record<Outcome["notLookedAt"][number], string> = {
 
 function HazardCard({ hazard }: { hazard: Hazard }) {
   const store = useBenchStore();
-  const play = () =>
-    hazard.moments.forEach((moment, i) => setTimeout(() => store.move(moment), i * PLAY_MS));
+  const play = () => store.moveThrough(hazard.moments, PLAY_SECONDS);
   return (
     <Card className="!p-3">
       <div data-hazard={hazard.kind} className="flex gap-3">

@@ -1,3 +1,4 @@
+import type { Schemas } from "@/api/client";
 import { useMixSource } from "@/api/edits";
 import { Plus, X } from "lucide-react";
 import { useProgramSheet, type CurvePoint, type Mix } from "@/api/program";
@@ -14,16 +15,6 @@ import { TrimCurveCard } from "./TrimCurveCard";
 import { Term } from "./Term";
 import { DraftPhases, DraftWhen } from "./parts";
 
-const SOURCES = [
-  ["RESPONSE", "a stick, behind rate and expo"],
-  ["STICK", "a stick as the thumb moves it"],
-  ["INPUT", "a lever or switch"],
-  ["THROTTLE", "the throttle stick"],
-  ["POWER", "the motor’s power"],
-  ["SURFACE", "another surface’s command"],
-  ["CONSTANT", "always on"],
-] as const;
-
 /** What moves what besides, each with its reason. */
 export function MixesPage() {
   const { draft } = useModel();
@@ -39,6 +30,7 @@ export function MixesPage() {
             index={i}
             asCurve={sheet.data?.mixCurves[i] ?? []}
             reach={sheet.data?.mixReach[i] ?? []}
+            sources={sheet.data?.sources ?? []}
           />
         ))}
         {draft.present.mixes.length === 0 && (
@@ -58,9 +50,11 @@ interface MixProps {
   asCurve: CurvePoint[];
   /** What it does to each target, mm. */
   reach: { target: string; plusMm: number; minusMm: number }[];
+  /** What it can take its value from. */
+  sources: Schemas["SourceChoice"][];
 }
 
-function MixCard({ mix, index, asCurve, reach }: MixProps) {
+function MixCard({ mix, index, asCurve, reach, sources }: MixProps) {
   const { draft, change } = useModel();
   const setup = draft.present;
   const at = ["mixes", index] as const;
@@ -70,18 +64,7 @@ function MixCard({ mix, index, asCurve, reach }: MixProps) {
     ...setup.surfaces.map((one) => [one.id, one.name] as const),
     ...setup.airframe.motors.map((one) => [one.id, one.name] as const),
   ];
-  const subjects =
-    mix.source === "INPUT"
-      ? setup.transmitter.inputs.map((one) => [one.id, one.name] as const)
-      : mix.source === "SURFACE"
-        ? setup.surfaces.map((one) => [one.id, one.name] as const)
-        : mix.source === "STICK" || mix.source === "RESPONSE"
-          ? ([
-              ["roll", "roll"],
-              ["pitch", "pitch"],
-              ["yaw", "yaw"],
-            ] as const)
-          : [];
+  const subjects = sources.find((one) => one.source === mix.source)?.subjects ?? [];
   const from = useMixSource();
   const source = (value: Mix["source"]) =>
     from.mutate(
@@ -110,9 +93,18 @@ function MixCard({ mix, index, asCurve, reach }: MixProps) {
     >
       <div className="grid grid-cols-2 gap-3 sm:grid-cols-3">
         <DraftText path={[...at, "name"]} label="Name" />
-        <Choice label="From" value={mix.source} options={SOURCES} onValue={source} />
+        <Choice
+          label="From"
+          value={mix.source}
+          options={sources.map((one) => [one.source, one.name] as const)}
+          onValue={source}
+        />
         {subjects.length > 0 && (
-          <DraftChoice path={[...at, "subject"]} label="Which" options={subjects} />
+          <DraftChoice
+            path={[...at, "subject"]}
+            label="Which"
+            options={subjects.map((one) => [one.id, one.name] as const)}
+          />
         )}
         <div className="col-span-2 sm:col-span-3">
           <DraftText path={[...at, "reason"]} label="Reason" />
@@ -137,7 +129,7 @@ function MixCard({ mix, index, asCurve, reach }: MixProps) {
             <div>
               <DraftNumber path={[...at, "startPercent"]} />
               <span className="text-xs">
-                About the <Term name="start point" />
+                About the <Term name="start-point" />
               </span>
             </div>
             <Button className="self-center" onClick={() => set("curve", asCurve)}>

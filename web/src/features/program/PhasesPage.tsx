@@ -1,3 +1,4 @@
+import { exchanged } from "@/domain/lists";
 import { ArrowDown, ArrowUp, X } from "lucide-react";
 import { useState } from "react";
 import { useProgramSheet, type Phase } from "@/api/program";
@@ -25,15 +26,7 @@ export function PhasesPage() {
   const last = setup.phases.length - 1;
   const [gone, setGone] = useState("");
   const setPhases = (value: Phase[]) => change({ type: "edit", path: ["phases"], value });
-  const move = (i: number, by: number) => {
-    const phases = [...setup.phases];
-    const [one, other] = [phases[i], phases[i + by]];
-    if (one !== undefined && other !== undefined) {
-      phases[i] = other;
-      phases[i + by] = one;
-      setPhases(phases);
-    }
-  };
+  const exchange = (i: number) => setPhases(exchanged(setup.phases, i));
   return (
     <div className="grid gap-4 lg:grid-cols-[minmax(0,1fr)_380px]">
       <div className="min-w-0 space-y-3">
@@ -93,7 +86,7 @@ export function PhasesPage() {
                     className="!px-2"
                     aria-label={`${phase.name}: earlier`}
                     disabled={i === 0}
-                    onClick={() => move(i, -1)}
+                    onClick={() => exchange(i - 1)}
                   >
                     <ArrowUp aria-hidden size={15} />
                   </Button>
@@ -102,7 +95,7 @@ export function PhasesPage() {
                     className="!px-2"
                     aria-label={`${phase.name}: later`}
                     disabled={i >= last - 1}
-                    onClick={() => move(i, 1)}
+                    onClick={() => exchange(i)}
                   >
                     <ArrowDown aria-hidden size={15} />
                   </Button>

@@ -50,7 +50,7 @@ const TERMS = {
     words:
       "Makes the down-going aileron move less than the up-going one, against yawing out of a turn.",
   },
-  "start point": {
+  "start-point": {
     title: "Start point",
     words: "Below it the mix does nothing; from there on it grows from zero, so nothing jumps.",
   },

@@ -63,7 +63,7 @@ export function TrimCurveCard() {
             make.mutate({
               flown: rows.map(([setting, clicks]) => ({
                 settingPercent: number(setting),
-                clicks: Math.round(number(clicks)),
+                clicks: number(clicks),
               })),
               referencePercent: number(rows[0]?.[0] ?? ""),
               clickStepPercent: draft.present.transmitter.clickStepPercent,

@@ -1,3 +1,4 @@
+import { exchanged } from "@/domain/lists";
 import { ArrowUp, Plus, X } from "lucide-react";
 import { useState } from "react";
 import type { Setup } from "@/api/queries";
@@ -67,11 +68,7 @@ export function WordsCard() {
               className="!px-2"
               aria-label="Earlier"
               disabled={i === 0}
-              onClick={() => {
-                const moved = [...words];
-                moved.splice(i - 1, 0, ...moved.splice(i, 1));
-                set(moved);
-              }}
+              onClick={() => set(exchanged(words, i - 1))}
             >
               <ArrowUp aria-hidden size={15} />
             </Button>

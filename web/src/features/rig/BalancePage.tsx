@@ -1,3 +1,4 @@
+import { size, isNothing } from "@/domain/words";
 import { AddButton } from "@/features/model/edits";
 import { Plus, X } from "lucide-react";
 import { useState } from "react";
@@ -125,9 +126,9 @@ function PackAdvice({ pack }: { pack: BalanceAdvice["packs"][number] }) {
 
 function AcrossWords({ advice, asked }: { advice: BalanceAdvice; asked: BalanceWish }) {
   const washer = (mm: number, words: string) =>
-    Math.abs(mm) < 0.005 ? null : (
+    isNothing(mm, 2) ? null : (
       <li>
-        A washer of <strong>{Math.abs(mm).toFixed(2)} mm</strong> {words}.
+        A washer of <strong>{size(mm, 2)} mm</strong> {words}.
       </li>
     );
   return (

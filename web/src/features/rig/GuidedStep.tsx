@@ -163,7 +163,7 @@ export function GuidedStep({ open }: { open: OpenSetUp }) {
 function Progress({ at, of }: { at: number; of: number }) {
   return (
     <div className="mb-3 flex items-center gap-3">
-      <PartDone label="Bench set-up" hidden part={(at + 1) / of} />
+      <PartDone label="Bench set-up" hidden done={at + 1} of={of} />
       <span className="figures text-soft">
         Step {at + 1} of {of}
       </span>

@@ -15,11 +15,6 @@ export function ReceiverCard() {
   const sockets = receiver.sockets;
   const set = (path: readonly (string | number)[], value: unknown) =>
     change({ type: "edit", path, value });
-  const addSocket = () => {
-    const next = Math.max(-1, ...sockets.map((one) => one.number)) + 1;
-    const channel = Math.max(0, ...sockets.map((one) => one.channel)) + 1;
-    set([...R, "sockets"], [...sockets, { number: next, channel, output: "SERVO" }]);
-  };
   return (
     <>
       <Card title="Receiver">
@@ -75,9 +70,9 @@ export function ReceiverCard() {
             </li>
           ))}
         </ul>
-        <Button className="mt-2" onClick={addSocket}>
+        <AddButton part="SOCKET" className="mt-2">
           <Plus aria-hidden size={16} /> Socket
-        </Button>
+        </AddButton>
       </Card>
       <Card title="Leads">
         <ul className="space-y-2">

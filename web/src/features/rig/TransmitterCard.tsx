@@ -1,3 +1,4 @@
+import { exchanged } from "@/domain/lists";
 import { AddButton } from "@/features/model/edits";
 import { ArrowLeft, ArrowRight, Plus, X } from "lucide-react";
 import { DraftChoice, DraftNumber, DraftText } from "@/features/model/fields";
@@ -14,15 +15,7 @@ export function TransmitterCard() {
   const { channelOrder, inputs } = draft.present.transmitter;
   const set = (field: string, value: unknown) =>
     change({ type: "edit", path: [...T, field], value });
-  const swap = (i: number) => {
-    const order = [...channelOrder];
-    const [a, b] = [order[i], order[i + 1]];
-    if (a !== undefined && b !== undefined) {
-      order[i] = b;
-      order[i + 1] = a;
-      set("channelOrder", order);
-    }
-  };
+  const swap = (i: number) => set("channelOrder", exchanged(channelOrder, i));
   return (
     <Card title="Transmitter">
       <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">

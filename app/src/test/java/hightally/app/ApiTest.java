@@ -29,7 +29,7 @@ public abstract class ApiTest {
   @Autowired protected ObjectMapper json;
 
   /** An answer: its status and its body. */
-  protected record Answer(int status, String body, JsonNode json) {}
+  public record Answer(int status, String body, JsonNode json) {}
 
   protected Answer post(String path, Object body) throws Exception {
     return send(HttpMethod.POST, path, MediaType.APPLICATION_JSON, json.writeValueAsString(body));

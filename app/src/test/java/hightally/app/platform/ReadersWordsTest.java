@@ -42,6 +42,9 @@ class ReadersWordsTest extends EveryRoute {
   /** What stands in a response besides words: figures of times and the reader's own texts. */
   private static final Pattern INSTANT = Pattern.compile("\\d{4}-\\d\\d-\\d\\d(T[\\d:.]+Z?)?");
 
+  /** What pilots write stays as they wrote it; recipes' own reasons are told under their title. */
+  private static final Set<String> WRITTEN = Set.of("reason", "lastReason", "note", "windNote");
+
   @Autowired private ReaderWords words;
 
   private HttpHeaders reader = new HttpHeaders();
@@ -136,18 +139,32 @@ class ReadersWordsTest extends EveryRoute {
               texts(answer.json(), texts);
               texts.removeAll(sent);
               told.addAll(texts);
-              look.at(method + " " + path, List.copyOf(texts));
+              look.at(method + " " + path, texts.stream().map(one -> without(one, sent)).toList());
             }
           }
         });
     assertThat(told).hasSizeGreaterThan(2000);
   }
 
+  /** A text without the names of the setups that were sent. */
+  private static String without(String text, Set<String> sent) {
+    String left = text;
+    for (String one : sent) {
+      left = one.contains(" ") ? left.replace(one, "…") : left;
+    }
+    return left;
+  }
+
   private static void texts(JsonNode node, Set<String> found) {
     if (node.isTextual()) {
       found.add(node.asText());
     }
-    node.forEach(one -> texts(one, found));
+    node.properties().stream()
+        .filter(one -> !WRITTEN.contains(one.getKey()))
+        .forEach(one -> texts(one.getValue(), found));
+    if (node.isArray()) {
+      node.forEach(one -> texts(one, found));
+    }
   }
 
   @Test
@@ -166,7 +183,7 @@ class ReadersWordsTest extends EveryRoute {
                     assertThat(text).as(route).doesNotContain(phrase);
                   }
                 }));
-    assertThat(letters).as("told in the made-up language").hasSizeGreaterThan(400);
+    assertThat(letters).as("told in the made-up language").hasSizeGreaterThan(150);
   }
 
   @Test
@@ -188,7 +205,7 @@ class ReadersWordsTest extends EveryRoute {
                     assertThat(words).as(route).doesNotContainPattern("\\d\\.\\d");
                   }
                 }));
-    assertThat(inches).hasSizeGreaterThan(40);
+    assertThat(inches).hasSizeGreaterThan(20);
   }
 
   @Test

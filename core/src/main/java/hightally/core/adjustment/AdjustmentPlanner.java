@@ -173,6 +173,7 @@ public final class AdjustmentPlanner {
   }
 
   private PlannedRod describe(Surface surface, int index, RodChange.Found found, boolean slave) {
+    double today = untrimmed.travelMm()[index];
     return new PlannedRod(
         surface.id(),
         surface.name(),
@@ -183,10 +184,12 @@ public final class AdjustmentPlanner {
         found.steps(),
         found.steps() * found.end().kind().sixthsPerStep(),
         found.appliedMm(),
-        untrimmed.travelMm()[index],
+        today,
         found.targetTravelMm(),
         surface.travelMm(found.afterDegrees()),
         found.errorMm(),
+        found.targetTravelMm() - today,
+        today - found.targetTravelMm(),
         slave ? 0 : leftPercent(index, found),
         RodWords.sentence(surface, found, slave),
         RodWords.turn(found.end(), found.steps()),

@@ -18,6 +18,8 @@ import hightally.core.quantity.Said;
  * @param targetMm where it stood with the trim in
  * @param afterMm where it will stand
  * @param errorMm after against target
+ * @param trimMm how far the trim moves the edge: its mark goes there; plus is up or right
+ * @param zeroingMm how far the edge moves when the trim is zeroed
  * @param leftPercent trim that would take the error out, percent of command
  * @param sentence all of it in words
  * @param turn how the end is turned, in words
@@ -37,6 +39,8 @@ public record PlannedRod(
     double targetMm,
     double afterMm,
     double errorMm,
+    double trimMm,
+    double zeroingMm,
     double leftPercent,
     Said sentence,
     Said turn,

@@ -87,7 +87,7 @@ final class WorkOrder {
         Said.of("adjustment.setGaugeSoJustTouches"),
         Said.NOTHING,
         surface);
-    double moves = rod.todayMm() - rod.targetMm();
+    double moves = rod.zeroingMm();
     add(
         Kind.ZERO,
         Said.of("adjustment.trimZero", "controls", controls(surface)),

@@ -126,7 +126,7 @@ final class MapRules {
     for (Lead lead : rig.setup().wiring().leads()) {
       Optional<Socket> socket = receiver.socket(lead.socket());
       int channel = device(rig.setup(), lead).channel();
-      String name = device(rig.setup(), lead).name();
+      Said name = device(rig.setup(), lead).name();
       if (socket.isEmpty()) {
         Said title = Said.of("audit.socketReceiverNot", "name", name, "socket", lead.socket());
         findings.add(found(rule, lead.device(), title, List.of()));

@@ -52,7 +52,8 @@ public record Scene(
   public void check(String path, Consumer<Violation> found) {
     if (steps.isEmpty() || steps.size() > MOST_STEPS) {
       Said wanted = Said.of("bench.steps", "most", MOST_STEPS);
-      found.accept(Violation.of(path + "steps", steps.size() + " steps", wanted));
+      found.accept(
+          Violation.of(path + "steps", Said.of("given.steps", "count", steps.size()), wanted));
     }
     for (int i = 1; i < steps.size(); i++) {
       double before = steps.get(i - 1).atSeconds();

@@ -11,6 +11,8 @@ public enum NewPart {
   PACK,
   /** A stabiliser between receiver and servos. */
   BETWEEN,
+  /** One more output of the receiver, for the channel after the highest. */
+  SOCKET,
   LEVER,
   SWITCH
 }

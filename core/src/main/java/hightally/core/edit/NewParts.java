@@ -7,6 +7,9 @@ import hightally.core.airframe.Surface;
 import hightally.core.channel.Between;
 import hightally.core.channel.BetweenKind;
 import hightally.core.channel.InputKind;
+import hightally.core.channel.Receiver;
+import hightally.core.channel.Socket;
+import hightally.core.channel.SocketOutput;
 import hightally.core.channel.TransmitterInput;
 import hightally.core.channel.Wiring;
 import hightally.core.condition.Condition;
@@ -84,6 +87,7 @@ public final class NewParts {
       case CONTACT -> setup.change().contacts(plus(setup.contacts(), contact())).done();
       case PACK -> setup.change().balance(balance()).done();
       case BETWEEN -> setup.change().wiring(wiring()).done();
+      case SOCKET -> setup.change().wiring(wiredWith(socket())).done();
       case LEVER -> input(InputKind.LEVER, 0);
       case SWITCH -> input(InputKind.SWITCH, POSITIONS);
     };
@@ -145,6 +149,29 @@ public final class NewParts {
             false);
     Wiring wiring = setup.wiring();
     return new Wiring(wiring.receiver(), wiring.leads(), plus(wiring.between(), added));
+  }
+
+  private Socket socket() {
+    int number = 0;
+    int channel = 1;
+    for (Socket one : setup.wiring().receiver().sockets()) {
+      number = Math.max(number, one.number() + 1);
+      channel = Math.max(channel, one.channel() + 1);
+    }
+    return new Socket(number, channel, SocketOutput.SERVO);
+  }
+
+  private Wiring wiredWith(Socket socket) {
+    Wiring wiring = setup.wiring();
+    Receiver old = wiring.receiver();
+    Receiver receiver =
+        new Receiver(
+            old.name(),
+            plus(old.sockets(), socket),
+            old.anyChannel(),
+            old.failsafe(),
+            old.failsafeChannel());
+    return new Wiring(receiver, wiring.leads(), wiring.between());
   }
 
   private Setup input(InputKind kind, int positions) {

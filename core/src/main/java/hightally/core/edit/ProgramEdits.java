@@ -1,16 +1,14 @@
 package hightally.core.edit;
 
-import hightally.core.airframe.Surface;
-import hightally.core.channel.TransmitterInput;
 import hightally.core.mix.Curve;
 import hightally.core.mix.CurvePoint;
 import hightally.core.mix.Mix;
 import hightally.core.mix.MixSource;
-import hightally.core.quantity.Control;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Said;
 import hightally.core.quantity.Validation;
 import hightally.core.setup.Setup;
+import hightally.core.setup.SourceSubjects;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -26,22 +24,12 @@ public final class ProgramEdits {
     if (setup.mixes().stream().noneMatch(one -> one.id().equals(mix))) {
       throw InvalidInputException.of("mix", mix, Said.of("demand.mixesId"));
     }
-    String subject = first(setup, source);
+    String subject = SourceSubjects.of(setup, source.of()).stream().findFirst().orElse("");
     List<Mix> mixes =
         setup.mixes().stream()
             .map(one -> one.id().equals(mix) ? one.from(source, subject) : one)
             .toList();
     return Validation.check(setup.change().mixes(mixes).done());
-  }
-
-  private static String first(Setup setup, MixSource source) {
-    return switch (source) {
-      case STICK, RESPONSE -> Control.ROLL.word();
-      case INPUT ->
-          setup.transmitter().inputs().stream().map(TransmitterInput::id).findFirst().orElse("");
-      case SURFACE -> setup.surfaces().stream().map(Surface::id).findFirst().orElse("");
-      case THROTTLE, POWER, CONSTANT -> "";
-    };
   }
 
   /** A curve with one more point, in the middle of its widest gap and on the line. */

@@ -4,7 +4,7 @@ import hightally.core.channel.InputKind;
 import hightally.core.channel.TransmitterInput;
 import hightally.core.condition.Condition;
 import hightally.core.mix.Mix;
-import hightally.core.mix.MixSource;
+import hightally.core.mix.SourceOf;
 import hightally.core.phase.Trims;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.Quantity;
@@ -45,7 +45,7 @@ final class States {
         .forEach(lever -> found.add(setup.transmitter().inputIndex(lever.input())));
     setup.conditions().forEach(one -> found.add(setup.transmitter().inputIndex(one.subject())));
     for (Mix mix : setup.mixes()) {
-      if (mix.source() == MixSource.INPUT) {
+      if (mix.source().of() == SourceOf.INPUT) {
         found.add(setup.transmitter().inputIndex(mix.subject()));
       }
     }

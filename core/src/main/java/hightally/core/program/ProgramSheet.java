@@ -7,8 +7,8 @@ import hightally.core.condition.ConditionKind;
 import hightally.core.mix.CurvePoint;
 import hightally.core.mix.Mix;
 import hightally.core.mix.MixFunction;
-import hightally.core.mix.MixSource;
 import hightally.core.mix.MixTarget;
+import hightally.core.mix.SourceOf;
 import hightally.core.phase.Phase;
 import hightally.core.phase.Trims;
 import hightally.core.quantity.Control;
@@ -30,6 +30,7 @@ import java.util.Map;
  * @param conditions every condition as a sentence
  * @param mixCurves every mix as the curve it is, in the setup's order
  * @param mixReach what every mix does to each of its targets, mm
+ * @param sources what a mix can take its value from here
  * @param steps what every change of phase does at rest
  * @param motorStopPercent where the motor stands still
  */
@@ -39,6 +40,7 @@ public record ProgramSheet(
     List<ConditionLine> conditions,
     List<List<CurvePoint>> mixCurves,
     List<List<MixReach>> mixReach,
+    List<SourceChoice> sources,
     List<PhaseStep> steps,
     double motorStopPercent) {
   private static final double FULL = 100;
@@ -116,6 +118,7 @@ public record ProgramSheet(
         conditions,
         curves,
         reaches(path),
+        SourceChoice.of(setup),
         PhaseStep.of(path),
         setup.power().stopPercent());
   }
@@ -126,7 +129,7 @@ public record ProgramSheet(
     List<List<MixReach>> reaches = new ArrayList<>();
     for (Mix mix : setup.mixes()) {
       MixFunction function = MixFunction.of(mix);
-      double low = mix.source() == MixSource.INPUT || mix.source() == MixSource.POWER ? 0 : -FULL;
+      double low = mix.source().least();
       List<MixReach> reach = new ArrayList<>();
       for (MixTarget target : mix.targets()) {
         int surface = index(setup, target.target());
@@ -193,7 +196,7 @@ public record ProgramSheet(
     }
     for (Mix mix : setup.mixes()) {
       note(setup, mix.when(), Said.of("hangs.mix", "mix", mix.name()), hangs);
-      if (mix.source() == MixSource.INPUT) {
+      if (mix.source().of() == SourceOf.INPUT) {
         put(hangs, Place.lever(mix.subject()), Said.of("hangs.mix", "mix", mix.name()));
       }
     }

@@ -5,6 +5,7 @@ import hightally.core.condition.ConditionKind;
 import hightally.core.mix.Mix;
 import hightally.core.mix.MixSource;
 import hightally.core.mix.MixTarget;
+import hightally.core.mix.SourceOf;
 import hightally.core.phase.Phase;
 import hightally.core.power.FlightTimer;
 import hightally.core.power.Power;
@@ -242,26 +243,22 @@ final class ProgramReferences {
   }
 
   private boolean sourceKnown(Mix mix) {
-    return switch (mix.source()) {
-      case STICK, RESPONSE -> stick(mix.subject());
-      case INPUT -> setup.transmitter().inputIndex(mix.subject()) >= 0;
-      case SURFACE -> setup.surface(mix.subject()).isPresent();
-      case THROTTLE, POWER, CONSTANT -> true;
-    };
+    SourceOf of = mix.source().of();
+    return of == SourceOf.NOTHING || SourceSubjects.of(setup, of).contains(mix.subject());
   }
 
   private static Said sourceWanted(MixSource source) {
-    return switch (source) {
-      case STICK, RESPONSE -> Said.of("setup.rollPitchYaw");
+    return switch (source.of()) {
+      case STICK -> Said.of("setup.rollPitchYaw");
       case INPUT -> Said.of("setup.idLeverSwitch");
-      default -> Said.of("setup.surfacesId");
+      case SURFACE, NOTHING -> Said.of("setup.surfacesId");
     };
   }
 
   /** Surfaces a surface's command flows into through mixes. */
   private List<String> fedBy(String surface) {
     return setup.mixes().stream()
-        .filter(mix -> mix.source() == MixSource.SURFACE && mix.subject().equals(surface))
+        .filter(mix -> mix.source().of() == SourceOf.SURFACE && mix.subject().equals(surface))
         .flatMap(mix -> mix.targets().stream())
         .map(MixTarget::target)
         .toList();
@@ -305,7 +302,7 @@ final class ProgramReferences {
     if (power.curves().stream().noneMatch(curve -> curve.phases().isEmpty())) {
       report(
           "power.curves",
-          power.curves().size() + " curves",
+          Said.of("given.curves", "count", power.curves().size()),
           Said.of("demand.oneAmongThemAllOther"));
     }
     for (int i = 0; i < power.failsafe().size(); i++) {

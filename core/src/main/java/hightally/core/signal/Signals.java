@@ -3,6 +3,7 @@ package hightally.core.signal;
 import hightally.core.mix.Curve;
 import hightally.core.mix.CurvePoint;
 import hightally.core.mix.Mix;
+import hightally.core.mix.Sources;
 import hightally.core.phase.Phase;
 import hightally.core.power.Power;
 import hightally.core.quantity.Control;
@@ -10,11 +11,12 @@ import hightally.core.setup.Setup;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.function.DoubleUnaryOperator;
 import java.util.function.ToIntFunction;
 import java.util.stream.Stream;
 
 /** The sources there are, each made once for a setup. */
-final class Signals {
+final class Signals implements Sources<Signal> {
   private static final double PERCENT = 100;
 
   private final Setup setup;
@@ -65,7 +67,13 @@ final class Signals {
     return values;
   }
 
-  Signal response(Control control) {
+  @Override
+  public Signal stick(Control control) {
+    return asMoved(Axis.of(control), PERCENT, 0);
+  }
+
+  @Override
+  public Signal response(Control control) {
     return responses[control.ordinal()];
   }
 
@@ -73,17 +81,39 @@ final class Signals {
     return trims[control.ordinal()];
   }
 
-  Signal always() {
+  @Override
+  public Signal always() {
     return always;
   }
 
-  /** What the throttle asks of the motors, behind the phase's curve. */
-  Signal motor() {
+  @Override
+  public Signal motor() {
     return motor;
   }
 
-  Signal input(String id) {
+  @Override
+  public Signal input(String id) {
     return asMoved(Axis.ofInput(setup.transmitter().inputIndex(id)), PERCENT, 0);
+  }
+
+  @Override
+  public Signal throttle() {
+    return asMoved(Axis.THROTTLE, 2 * PERCENT, -PERCENT);
+  }
+
+  @Override
+  public Signal power() {
+    return new MotorPower(motor, setup.power());
+  }
+
+  @Override
+  public Signal command(String surface) {
+    return new Command(target.applyAsInt(surface));
+  }
+
+  @Override
+  public Signal bent(Signal of, DoubleUnaryOperator bend, double... corners) {
+    return new Bent(of, bend, corners);
   }
 
   private Signal asMoved(int axis, double factor, double atZero) {
@@ -100,15 +130,7 @@ final class Signals {
 
   /** What a mix takes its value from. */
   Signal of(Mix mix) {
-    return switch (mix.source()) {
-      case STICK -> asMoved(Axis.of(Control.named(mix.subject())), PERCENT, 0);
-      case RESPONSE -> response(Control.named(mix.subject()));
-      case INPUT -> input(mix.subject());
-      case THROTTLE -> asMoved(Axis.THROTTLE, 2 * PERCENT, -PERCENT);
-      case POWER -> new MotorPower(motor, setup.power());
-      case SURFACE -> new Command(target.applyAsInt(mix.subject()));
-      case CONSTANT -> always;
-    };
+    return mix.source().made(this, mix.subject());
   }
 
   /** An axis as it is moved: the place times a factor, and what it is at 0. */
@@ -232,6 +254,60 @@ final class Signals {
     @Override
     void reaches(double value, Standing standing, Kinks kinks) {
       kinks.whereStraight(place -> along(place, standing), value);
+    }
+  }
+
+  /** Another source bent at corners. */
+  private static final class Bent extends Signal {
+    private final Signal inner;
+    private final DoubleUnaryOperator bend;
+    private final double[] corners;
+
+    Bent(Signal inner, DoubleUnaryOperator bend, double[] corners) {
+      this.inner = inner;
+      this.bend = bend;
+      this.corners = corners.clone();
+    }
+
+    @Override
+    int axis() {
+      return inner.axis();
+    }
+
+    @Override
+    double along(double place, Standing standing) {
+      return bend.applyAsDouble(inner.along(place, standing));
+    }
+
+    @Override
+    void bends(Standing standing, Kinks kinks) {
+      inner.bends(standing, kinks);
+      for (double corner : corners) {
+        inner.reaches(corner, standing, kinks);
+      }
+    }
+
+    /** On each straight piece of the bend there is one value at most that it comes from. */
+    @Override
+    void reaches(double value, Standing standing, Kinks kinks) {
+      int last = corners.length - 1;
+      from(value, corners[0] - PERCENT, corners[0], standing, kinks, false);
+      for (int i = 0; i < last; i++) {
+        from(value, corners[i], corners[i + 1], standing, kinks, true);
+      }
+      from(value, corners[last], corners[last] + PERCENT, standing, kinks, false);
+    }
+
+    private void from(
+        double value, double low, double high, Standing standing, Kinks kinks, boolean within) {
+      double first = bend.applyAsDouble(low);
+      double rise = bend.applyAsDouble(high) - first;
+      if (rise != 0) {
+        double part = (value - first) / rise;
+        if (!within || part > 0 && part < 1) {
+          inner.reaches(low + part * (high - low), standing, kinks);
+        }
+      }
     }
   }
 

@@ -203,7 +203,7 @@ public final class ChannelPlan {
                 sharing > 1 ? "y-" + device.channel() : "",
                 LeadLengths.extensionMm(numbered, device.id()),
                 reverser,
-                label(device.name())));
+                label(device.own())));
       }
     }
     return leads;

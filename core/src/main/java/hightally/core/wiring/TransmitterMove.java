@@ -12,7 +12,7 @@ import hightally.core.channel.TransmitterInput;
 import hightally.core.channel.Wiring;
 import hightally.core.condition.Condition;
 import hightally.core.mix.Mix;
-import hightally.core.mix.MixSource;
+import hightally.core.mix.SourceOf;
 import hightally.core.phase.Phase;
 import hightally.core.phase.Preset;
 import hightally.core.phase.Trims;
@@ -234,7 +234,7 @@ public final class TransmitterMove {
   }
 
   private Mix mix(Mix old) {
-    return old.source() == MixSource.INPUT
+    return old.source().of() == SourceOf.INPUT
         ? old.from(input(old.subject(), Said.text(old.name())))
         : old;
   }

@@ -46,8 +46,8 @@ public record WiringSheet(
       int socket,
       int channel,
       String channelName,
-      String otherNames,
-      String device,
+      Said otherNames,
+      Said device,
       String moves,
       Side side,
       String splitter,
@@ -62,10 +62,10 @@ public record WiringSheet(
   /** The sheet of a setup. */
   public static WiringSheet of(Setup setup) {
     List<WiringRow> rows = new ArrayList<>();
-    for (Device device : Device.of(setup)) {
-      rows.add(row(setup, device));
-    }
-    rows.sort(Comparator.comparingInt(WiringRow::socket).thenComparing(WiringRow::device));
+    Device.of(setup).stream()
+        .sorted(Comparator.comparing(Device::own))
+        .forEach(device -> rows.add(row(setup, device)));
+    rows.sort(Comparator.comparingInt(WiringRow::socket));
     long missing = Sharing.missingSockets(setup);
     return new WiringSheet(rows, parts(setup), setup.channels().size(), missing);
   }
@@ -75,9 +75,8 @@ public record WiringSheet(
     Lead lead =
         setup.wiring().lead(device.id()).orElse(new Lead(device.id(), -1, "", 0, false, ""));
     List<Surface> moved = moved(setup, device);
-    String others =
-        String.join(
-            ", ",
+    Said others =
+        Said.list(
             Device.of(setup).stream()
                 .filter(one -> one.channel() == device.channel() && !one.id().equals(device.id()))
                 .map(Device::name)

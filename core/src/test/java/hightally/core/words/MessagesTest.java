@@ -3,6 +3,7 @@ package hightally.core.words;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.ibm.icu.text.MessageFormat;
+import com.ibm.icu.text.MessagePattern;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -22,15 +23,20 @@ class MessagesTest {
   private static final Pattern CODE = Pattern.compile("Said\\.of\\(\\s*\"([^\"]+)\"([^;]*)");
   private static final Pattern KEY = Pattern.compile("\"([a-z]+\\.[A-Za-z0-9]+)\"");
   private static final Pattern NAME = Pattern.compile("\"([a-z]\\w*)\"\\s*,");
-  private static final Pattern PLACE =
-      Pattern.compile("\\{(\\w+?)(?:_(?:cap|mid|after|colon|is|and|or|bare))?[,}]");
+  private static final Pattern FORM = Pattern.compile("_(?:cap|mid|after|colon|is|and|or|bare)$");
 
   /** What is told by code put together from a name: of enums, units, clicks, fields and parts. */
   private static final Pattern BY_NAME =
       Pattern.compile(
           "([A-Z]\\w*|unit|clicks|turns|field|part|list|names|given|date|violation)(\\..*)?");
 
-  private static final Pattern SENTENCE = Pattern.compile("\"[^\"\\n]*[a-z] [a-z][^\"\\n]*\"");
+  /**
+   * Two words in one text, or a word with a space before or behind it to be joined to something.
+   */
+  private static final Pattern SENTENCE =
+      Pattern.compile(
+          "\"(?:[^\"\\n]*[a-z] [a-z][^\"\\n]*| [a-z]{2,}[^\"\\n]*|[^\"\\n]*[a-z]{2,} )\"");
+
   private final Words plain = Words.of(Wording.PLAIN);
   private final Messages messages = Messages.of(Locale.ENGLISH);
 
@@ -66,53 +72,21 @@ class MessagesTest {
     while (name.find()) {
       given.add(name.group(1));
     }
-    Matcher place = PLACE.matcher(messages.pattern(code));
-    while (place.find()) {
-      if (!Character.isUpperCase(place.group(1).charAt(0)) && !isChoice(place.group(1))) {
-        assertThat(given).as("%s of %s in %s", place.group(1), code, file).contains(place.group(1));
-      }
+    for (String place : places(messages.pattern(code))) {
+      assertThat(given).as("%s of %s in %s", place, code, file).contains(place);
     }
   }
 
-  /** A word of a choice that stands in braces of its own. */
-  private static boolean isChoice(String word) {
-    return List.of("up", "down", "left", "right", "longer", "shorter", "out", "in").contains(word)
-        || plainWord(word);
-  }
-
-  private static boolean plainWord(String word) {
-    return List.of(
-            "true",
-            "other",
-            "one",
-            "yes",
-            "no",
-            "above",
-            "below",
-            "link",
-            "voltage",
-            "nose",
-            "tail",
-            "aft",
-            "forward",
-            "towards",
-            "reversed",
-            "normal",
-            "alike",
-            "twice",
-            "half",
-            "plus",
-            "minus",
-            "counter",
-            "clockwise",
-            "rod",
-            "turns",
-            "turn",
-            "extension",
-            "extensions",
-            "reverser",
-            "reversers")
-        .contains(word);
+  /** The names of the arguments a pattern asks for, without the form each is asked in. */
+  private static Set<String> places(String message) {
+    MessagePattern pattern = new MessagePattern(message);
+    Set<String> places = new TreeSet<>();
+    for (int i = 0; i < pattern.countParts(); i++) {
+      if (pattern.getPart(i).getType() == MessagePattern.Part.Type.ARG_NAME) {
+        places.add(FORM.matcher(pattern.getSubstring(pattern.getPart(i))).replaceFirst(""));
+      }
+    }
+    return places;
   }
 
   @Test
