@@ -367,11 +367,11 @@ final class ProgramEntries {
 
   /** What a mix takes its value from, where it needs naming. */
   private Said subject(Mix mix) {
-    return switch (mix.source()) {
-      case STICK, RESPONSE -> Said.of("control", "control", Control.named(mix.subject()));
+    return switch (mix.source().of()) {
+      case STICK -> Said.of("control", "control", Control.named(mix.subject()));
       case INPUT -> ConditionWords.subject(setup, mix.subject());
       case SURFACE -> Said.text(name(mix.subject()));
-      case THROTTLE, POWER, CONSTANT -> Said.NOTHING;
+      case NOTHING -> Said.NOTHING;
     };
   }
 

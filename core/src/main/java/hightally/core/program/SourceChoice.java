@@ -35,7 +35,7 @@ public record SourceChoice(MixSource source, Said name, List<SubjectChoice> subj
 
   private static Said name(Setup setup, SourceOf of, String id) {
     return switch (of) {
-      case STICK -> Said.of("program.subject", "control", Control.named(id));
+      case STICK -> Said.of("control", "control", Control.named(id));
       case INPUT ->
           Said.text(setup.transmitter().inputs().get(setup.transmitter().inputIndex(id)).name());
       case SURFACE -> Said.text(setup.surface(id).orElseThrow().name());
