@@ -22,11 +22,7 @@ class SetupDifferenceTest {
         .map(
             one ->
                 String.join(
-                    " | ",
-                    say(one.place()),
-                    say(one.what()),
-                    say(one.before()),
-                    say(one.after())))
+                    " | ", say(one.place()), say(one.what()), say(one.before()), say(one.after())))
         .toList();
   }
 
