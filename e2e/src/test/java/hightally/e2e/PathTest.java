@@ -70,7 +70,7 @@ class PathTest extends Story {
     assertThat(page.getByText("Adjusted and not flown yet: the next flight confirms it."))
         .isVisible();
     page.getByRole(AriaRole.LINK, named("revision 4")).click();
-    assertThat(page.getByText("moved into the rods: roll 9 clicks left, pitch 14 clicks up"))
+    assertThat(page.getByText("moved into the rods: roll 9 clicks left, pitch 14 clicks nose up"))
         .isVisible();
     page.getByRole(AriaRole.LINK, named("Check")).click();
     assertThat(page.getByLabel("Pitch trim, clicks")).hasValue("0");

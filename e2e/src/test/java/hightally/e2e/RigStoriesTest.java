@@ -84,7 +84,7 @@ class RigStoriesTest extends Story {
     later.getByLabel("Full up").fill("0.4");
     later.getByLabel("Full down").fill("0.4");
     button(later, "Judge it").click();
-    assertThat(later.locator("[data-verdict=asks]")).containsText("inches or centimetres");
+    assertThat(later.locator("[data-verdict=asks]")).containsText("is that mm, or another unit?");
     assertThat(browser.errors()).isEmpty();
   }
 
@@ -107,7 +107,8 @@ class RigStoriesTest extends Story {
     button(page, "Take it over").click();
     assertThat(page.getByText("1 unsaved change")).isVisible();
     page.getByRole(AriaRole.LINK, named("Airframe")).click();
-    page.locator("form", withText("Add it")).getByLabel("Name").fill("Inner flap");
+    page.getByLabel("Name of the left one").fill("Left inner flap");
+    page.getByLabel("Name of the right one").fill("Right inner flap");
     button(page, "Add it").click();
     assertThat(page.getByRole(AriaRole.HEADING, named("Right inner flap"))).isVisible();
     button(page, "Remove Left inner flap").click();
