@@ -125,7 +125,7 @@ class ProgramStoriesTest extends Story {
   void aSceneShowsWhatAChangeDoesAndWords() {
     Page page = open("models/2/program/feel");
     button(page, "Twitchy around the centre").click();
-    assertThat(page.locator("[data-advice]")).containsText("expo 30 to 40 %");
+    assertThat(page.locator("[data-advice]")).containsText("expo 30 % to 40 %");
     button(page, "Make this step").click();
     page.getByRole(AriaRole.LINK, containing("Check")).click();
     page.getByRole(AriaRole.LINK, named("Scenes")).click();
