@@ -65,14 +65,14 @@ class FlightStoriesTest extends Story {
     Page page = browser.page(390, 844, ColorScheme.LIGHT);
     page.navigate(app.address() + "models/4/fly/new");
     page.getByRole(AriaRole.TAB, named("From the field card")).click();
-    Browser.choose(page.getByLabel("The transmitter shows"), "%");
+    Browser.choose(page.getByLabel("The transmitter shows"), "PERCENT");
     Locator cells = page.locator("[data-card-table] input[inputmode=text]");
     cells.nth(1).fill("8");
     cells.nth(4).fill("-1,5");
     cells.nth(5).fill("900");
     assertThat(cells.nth(5)).hasAttribute("aria-invalid", "true");
     cells.nth(5).fill("0");
-    Browser.choose(page.getByLabel("The transmitter shows"), "clicks");
+    Browser.choose(page.getByLabel("The transmitter shows"), "CLICKS");
     assertThat(cells.nth(1)).hasValue("16");
     assertThat(cells.nth(4)).hasValue("-3");
     button(page, "Save the flight").click();

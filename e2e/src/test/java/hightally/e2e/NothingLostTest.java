@@ -90,7 +90,7 @@ class NothingLostTest extends Story {
     page.getByLabel("Horn radius").fill("13");
     page.locator("h1").first().click();
     assertThat(page.getByText("1 unsaved change")).isVisible();
-    page.route("**/api/edits/mixes", FailingGallery::answer);
+    page.route("**/api/program/gallery", FailingGallery::answer);
     page.getByRole(AriaRole.LINK, named("Program")).click();
     page.getByRole(AriaRole.LINK, named("Mixes")).click();
     assertThat(page.getByText("This page has a fault")).isVisible();

@@ -8,10 +8,12 @@ import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import hightally.core.quantity.Clicks;
 import hightally.core.quantity.Control;
+import hightally.core.quantity.OneOf;
 import hightally.core.quantity.Quantity;
 import hightally.core.quantity.Said;
 import hightally.core.quantity.Turns;
 import hightally.core.quantity.Unit;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -19,11 +21,13 @@ import java.util.Map;
 
 /**
  * What is said as data to be kept, so that it can be told again in other words. An enum comes back
- * as what is told under its name.
+ * as the {@link OneOf} it is.
  */
 public final class SaidData {
   private static final ObjectMapper MAPPER = new ObjectMapper();
   private static final JsonNodeFactory JSON = JsonNodeFactory.instance;
+
+  private static final String UNIT = Unit.class.getSimpleName();
 
   private SaidData() {}
 
@@ -65,8 +69,13 @@ public final class SaidData {
       return JSON.objectNode().put("sixths", one.sixths());
     }
     if (value instanceof Enum<?> one) {
-      String key = one.getDeclaringClass().getSimpleName() + "." + one.name();
-      return JSON.objectNode().put("say", key);
+      return value(OneOf.of(one));
+    }
+    if (value instanceof OneOf one) {
+      return JSON.objectNode().put("kind", one.kind()).put("name", one.name());
+    }
+    if (value instanceof LocalDate date) {
+      return JSON.objectNode().put("date", date.toString());
     }
     if (value instanceof List<?> list) {
       ArrayNode array = JSON.arrayNode();
@@ -96,6 +105,13 @@ public final class SaidData {
     }
     if (node.has("say")) {
       return said(node);
+    }
+    if (node.has("kind")) {
+      OneOf one = new OneOf(node.get("kind").asText(), node.get("name").asText());
+      return one.kind().equals(UNIT) ? Unit.valueOf(one.name()) : one;
+    }
+    if (node.has("date")) {
+      return LocalDate.parse(node.get("date").asText());
     }
     if (node.has("unit")) {
       return new Quantity(

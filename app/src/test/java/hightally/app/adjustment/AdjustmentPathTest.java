@@ -27,7 +27,8 @@ class AdjustmentPathTest extends ApiTest {
     JsonNode made = close(at, moved.get("version").asInt()).json();
     assertThat(made.get("number").asInt()).isEqualTo(2);
     assertThat(made.get("fromAdjustment").asBoolean()).isTrue();
-    assertThat(made.get("reason").asText()).contains("6 clicks right, 4 clicks nose down");
+    assertThat(made.get("reason").asText())
+        .contains("roll 6 clicks right, pitch 4 clicks nose down");
     // Half turns leave what the plan said: at most a click or two.
     JsonNode left = open.at("/plan/phases/0/after");
     assertThat(made.at("/setup/trims")).isEqualTo(left);
@@ -131,7 +132,7 @@ class AdjustmentPathTest extends ApiTest {
     assertThat(open.at("/plan/phases/0/after/roll").asInt()).isEqualTo(6);
     assertThat(Math.abs(open.at("/plan/phases/0/after/pitch").asInt())).isLessThanOrEqualTo(2);
     assertThat(open.at("/plan/steps/1/detail").asText())
-        .contains("stays in throughout: 6 clicks right");
+        .contains("stays in throughout: roll 6 clicks right");
     assertThat(post(at + "/adjustment", begin(1)).body()).contains("open already");
   }
 

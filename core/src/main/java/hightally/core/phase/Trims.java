@@ -54,11 +54,13 @@ public record Trims(
 
   /** The trims that are not zero, of some controls; nothing where all are. */
   public Said told(Predicate<Control> chosen) {
-    List<Clicks> some =
+    List<Said> some =
         Arrays.stream(Control.values())
             .filter(chosen)
             .filter(control -> of(control) != 0)
-            .map(control -> new Clicks(control, of(control)))
+            .map(
+                control ->
+                    Said.of("trim", "control", control, "clicks", new Clicks(control, of(control))))
             .toList();
     return some.isEmpty() ? Said.NOTHING : Said.of("trims", "clicks", some);
   }

@@ -29,8 +29,10 @@ abstract class Signal {
     return along(run.place(axis()), run.standing());
   }
 
-  /** Its value with its axis at a place. */
-  abstract double along(double place, Standing standing);
+  /** Its value with its axis at a place; what lies along no axis answers {@link #of} alone. */
+  double along(double place, Standing standing) {
+    throw new IllegalStateException("It lies along no axis");
+  }
 
   /** Adds the places where it may bend. */
   void bends(Standing standing, Kinks kinks) {}

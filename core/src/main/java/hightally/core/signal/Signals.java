@@ -333,11 +333,6 @@ final class Signals implements Sources<Signal> {
     double of(Run run) {
       return run.command(of);
     }
-
-    @Override
-    double along(double place, Standing standing) {
-      throw new IllegalStateException("A command depends on more than one axis");
-    }
   }
 
   /** Clicks of trim, in percent of command. */
@@ -358,11 +353,6 @@ final class Signals implements Sources<Signal> {
     @Override
     double of(Run run) {
       return click * run.trims().of(control);
-    }
-
-    @Override
-    double along(double place, Standing standing) {
-      throw new IllegalStateException("Trim lies along no axis");
     }
   }
 

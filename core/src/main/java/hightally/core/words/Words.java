@@ -1,6 +1,7 @@
 package hightally.core.words;
 
 import hightally.core.quantity.Clicks;
+import hightally.core.quantity.OneOf;
 import hightally.core.quantity.Quantity;
 import hightally.core.quantity.Said;
 import hightally.core.quantity.Turns;
@@ -76,7 +77,8 @@ public final class Words {
     return values;
   }
 
-  private void put(Map<String, Object> values, String name, Object value) {
+  private void put(Map<String, Object> values, String name, Object given) {
+    Object value = given instanceof Enum<?> one && !(one instanceof Unit) ? OneOf.of(one) : given;
     if (value instanceof Integer || value instanceof Long) {
       values.put(name, value);
       return;
@@ -91,7 +93,7 @@ public final class Words {
     values.put(name + "_mid", messages.pattern("names.mid").equals("lower") ? lower(told) : told);
     values.put(name + "_after", told.isEmpty() ? "" : " " + told);
     values.put(name + "_colon", told.isEmpty() ? "" : told + ": ");
-    if (value instanceof Enum<?> one) {
+    if (value instanceof OneOf one) {
       values.put(name + "_is", one.name());
     }
     if (value instanceof Quantity quantity) {
@@ -130,7 +132,10 @@ public final class Words {
       return numbers.symbol(unit);
     }
     if (value instanceof Enum<?> one) {
-      return messages.pattern(one.getDeclaringClass().getSimpleName() + "." + one.name());
+      return told(OneOf.of(one));
+    }
+    if (value instanceof OneOf one) {
+      return messages.pattern(one.kind() + "." + one.name());
     }
     return String.valueOf(value);
   }

@@ -61,7 +61,8 @@ class AdjustmentPlannerTest {
             Kind.CHECK,
             Kind.TRIMS_IN,
             Kind.VERIFY);
-    assertThat(say(plan.steps().get(6).title())).isEqualTo("Put the trim back: 16 clicks nose up");
+    assertThat(say(plan.steps().get(6).title()))
+        .isEqualTo("Put the trim back: pitch 16 clicks nose up");
   }
 
   @Example

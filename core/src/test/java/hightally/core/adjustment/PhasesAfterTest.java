@@ -287,8 +287,9 @@ class PhasesAfterTest {
     AdjustmentPlan plan = AdjustmentPlanner.plan(setup, pitch);
     assertThat(plan.trims()).isEqualTo(new Trims(0, 16, 0));
     assertThat(plan.phases().get(0).after().roll()).isBetween(9, 11);
-    assertThat(say(plan.steps().get(1).title())).isEqualTo("Trims in: 16 clicks nose up");
-    assertThat(say(plan.steps().get(1).detail())).contains("stays in throughout: 10 clicks right");
+    assertThat(say(plan.steps().get(1).title())).isEqualTo("Trims in: pitch 16 clicks nose up");
+    assertThat(say(plan.steps().get(1).detail()))
+        .contains("stays in throughout: roll 10 clicks right");
   }
 
   @Example

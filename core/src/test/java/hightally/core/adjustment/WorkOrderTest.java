@@ -38,7 +38,7 @@ class WorkOrderTest {
   void motorFirstAndTheTrimsTheFlightHad() {
     List<WorkStep> steps = plan(0, 16).steps();
     assertThat(say(steps.get(0).caution())).contains("propeller off");
-    assertThat(say(steps.get(1).title())).isEqualTo("Trims in: 16 clicks nose up");
+    assertThat(say(steps.get(1).title())).isEqualTo("Trims in: pitch 16 clicks nose up");
     assertThat(say(steps.get(1).detail())).doesNotContain("stays in throughout");
     assertThat(AdjustmentPlanner.plan(Rigs.plain(), Trims.ZERO).steps())
         .extracting(WorkStep::kind)
@@ -54,12 +54,12 @@ class WorkOrderTest {
     AdjustmentPlan both = plan(20, -6);
     assertThat(say(of(both, Kind.ZERO).get(0).title())).isEqualTo("Trim to zero: roll and pitch");
     assertThat(say(of(both, Kind.TRIM_BACK).get(0).title()))
-        .isEqualTo("Put the trim back: 20 clicks right, 6 clicks nose down");
+        .isEqualTo("Put the trim back: roll 20 clicks right, pitch 6 clicks nose down");
     // Yaw moves neither elevon: it is not named.
     AdjustmentPlan yaw = AdjustmentPlanner.plan(Rigs.plain(), new Trims(0, 16, 9));
     assertThat(say(of(yaw, Kind.ZERO).get(0).title())).isEqualTo("Trim to zero: pitch");
     assertThat(say(of(yaw, Kind.TRIM_BACK).get(0).title()))
-        .isEqualTo("Put the trim back: 16 clicks nose up");
+        .isEqualTo("Put the trim back: pitch 16 clicks nose up");
   }
 
   @Example

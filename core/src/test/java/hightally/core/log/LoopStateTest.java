@@ -33,7 +33,8 @@ class LoopStateTest {
     LoopState state = state(3, false, 2, new Trims(0, -1, 3), false);
     assertThat(state.waits()).isTrue();
     assertThat(say(state.waiting()))
-        .isEqualTo("Trims wait for an adjustment: 1 click nose down, 3 clicks nose right.");
+        .isEqualTo(
+            "Trims wait for an adjustment: pitch 1 click nose down, yaw 3 clicks nose right.");
   }
 
   @Test

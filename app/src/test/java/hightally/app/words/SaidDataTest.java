@@ -1,0 +1,98 @@
+package hightally.app.words;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.fasterxml.jackson.databind.ObjectMapper;
+import hightally.core.condition.ConditionKind;
+import hightally.core.program.EntrySheet;
+import hightally.core.quantity.Clicks;
+import hightally.core.quantity.Control;
+import hightally.core.quantity.Quantity;
+import hightally.core.quantity.Said;
+import hightally.core.quantity.Turns;
+import hightally.core.quantity.Unit;
+import hightally.core.setup.Setup;
+import hightally.core.words.Wording;
+import hightally.core.words.Words;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+
+/** What is kept is told as it was told before it was kept. */
+class SaidDataTest {
+  private static final Path RESOURCES = Path.of("src/main/resources");
+  private final Words words = Words.of(Wording.PLAIN);
+
+  private void comesBack(Said said) {
+    String kept = SaidData.write(said);
+    Said read = SaidData.read(kept);
+    assertThat(words.say(read)).as(kept).isEqualTo(words.say(said)).doesNotContain("{");
+    assertThat(SaidData.write(read)).isEqualTo(kept);
+  }
+
+  static Stream<Object> values() {
+    return Stream.of(
+        Quantity.mm(-3.25),
+        new Quantity(12, Unit.MICROSECONDS, -1),
+        new Clicks(Control.PITCH, -1),
+        new Turns(-8),
+        Unit.PERCENT,
+        Control.YAW,
+        LocalDate.of(2026, 9, 5),
+        7,
+        7L,
+        2.5,
+        true,
+        "what a pilot typed",
+        Said.of("place.rest"),
+        List.of("one", Quantity.mm(2), Said.of("place.rest")));
+  }
+
+  @ParameterizedTest
+  @MethodSource("values")
+  void everyKindOfValue(Object value) {
+    comesBack(Said.of("entry.value", "value", value));
+  }
+
+  /** A message may ask for the form or the name of a choice, not only for its word. */
+  @Test
+  void aChoiceKeepsItsForms() {
+    for (ConditionKind kind : List.of(ConditionKind.ABOVE, ConditionKind.BELOW)) {
+      comesBack(
+          Said.of(
+              "condition.beyond",
+              "subject",
+              Said.of("condition.throttle"),
+              "kind",
+              kind,
+              "limit",
+              new Quantity(10, Unit.PERCENT, 0)));
+    }
+  }
+
+  static Stream<Path> documents() throws IOException {
+    return Stream.concat(
+        Files.list(RESOURCES.resolve("demo")), Files.list(RESOURCES.resolve("kinds")));
+  }
+
+  @ParameterizedTest
+  @MethodSource("documents")
+  void everyValueOfEveryEntrySheet(Path document) throws IOException {
+    Setup setup = new ObjectMapper().readValue(document.toFile(), Setup.class);
+    assertThat(EntrySheet.of(setup)).isNotEmpty().allSatisfy(one -> comesBack(one.value()));
+  }
+
+  @Test
+  void whatWasKeptBeforeThereWasDataIsAText() {
+    assertThat(words.say(SaidData.read("12 µs"))).isEqualTo("12 µs");
+    assertThat(words.say(SaidData.read("{not data"))).isEqualTo("{not data");
+    assertThat(SaidData.read("")).isEqualTo(Said.NOTHING);
+    assertThat(SaidData.write(Said.NOTHING)).isEmpty();
+  }
+}
