@@ -2,6 +2,7 @@ import {
   keepPreviousData,
   queryOptions,
   useInfiniteQuery,
+  useIsMutating,
   useMutation,
   useQuery,
   useQueryClient,
@@ -172,9 +173,15 @@ export const useTrimsShown = (body: Schemas["ShownAsked"]) =>
     queryFn: () => answered(api.POST("/api/trims/shown", { body })),
   });
 
+const TRIM_CLICKS = ["trim-clicks"];
+
+/** Whether a trim that was typed is still being read: what is saved now would lack it. */
+export const useTrimsBeingRead = () => useIsMutating({ mutationKey: TRIM_CLICKS }) > 0;
+
 /** The whole clicks nearest to what a transmitter shows. */
 export const useTrimClicks = () =>
   useMutation({
+    mutationKey: TRIM_CLICKS,
     mutationFn: (body: Schemas["ReadAsked"]) => answered(api.POST("/api/trims/clicks", { body })),
   });
 

@@ -3383,6 +3383,8 @@ export interface components {
         | "CONDITION"
         | "FEEL_SET"
         | "TIMER"
+        | "THROTTLE_CURVE"
+        | "FAILSAFE"
         | "ALARM"
         | "CONTACT"
         | "PACK"

@@ -116,6 +116,8 @@ interface CellProps {
   onClicks: (clicks: number) => void;
 }
 
+const numberOf = (typed: string) => Number(typed.replace(",", ".").replace("−", "-"));
+
 /** One trim as the transmitter shows it; what it is in clicks the core says once it is typed. */
 function Cell({ name, clicks, transmitter, unit, onClicks }: CellProps) {
   const [typed, setTyped] = useState<string | null>(null);
@@ -124,21 +126,16 @@ function Cell({ name, clicks, transmitter, unit, onClicks }: CellProps) {
   const read = useTrimClicks();
   const value = shown.data?.[0];
   const text = clicks === undefined || value === undefined ? "" : String(value);
-  const number = typed === null ? NaN : Number(typed.replace(",", ".").replace("−", "-"));
   const empty = typed === null || typed.trim() === "";
-  const wrong = !empty && (Number.isNaN(number) || read.isError);
-  const take = () => {
-    if (empty) {
-      setTyped(null);
-    } else if (!Number.isNaN(number)) {
+  const wrong = !empty && (Number.isNaN(numberOf(typed)) || read.isError);
+  const type = (entered: string) => {
+    setTyped(entered);
+    read.reset();
+    const number = numberOf(entered);
+    if (entered.trim() !== "" && !Number.isNaN(number)) {
       read.mutate(
         { transmitter, unit, shown: number },
-        {
-          onSuccess: (found) => {
-            onClicks(found.clicks);
-            setTyped(null);
-          },
-        },
+        { onSuccess: (found) => onClicks(found.clicks) },
       );
     }
   };
@@ -149,11 +146,8 @@ function Cell({ name, clicks, transmitter, unit, onClicks }: CellProps) {
       inputMode="text"
       className={`figures h-11 w-full min-w-12 rounded-card border bg-sheet px-1 text-center text-base ${wrong ? "border-2 border-grounded" : "border-line-strong"}`}
       value={typed ?? text}
-      onBlur={take}
-      onChange={(event) => {
-        read.reset();
-        setTyped(event.target.value);
-      }}
+      onBlur={() => !wrong && !read.isPending && setTyped(null)}
+      onChange={(event) => type(event.target.value)}
     />
   );
   return (

@@ -9,6 +9,7 @@ import {
   useFlight,
   useFlights,
   useStandingTrims,
+  useTrimsBeingRead,
   type Field,
   type Flight,
   type FlightReport,
@@ -103,6 +104,7 @@ function Entry({ fields, corrected, last, stands }: EntryProps) {
   const [byCard, setByCard] = useState(false);
   const add = useAddFlight(standing.id);
   const correct = useCorrectFlight(standing.id);
+  const reading = useTrimsBeingRead();
   const key = `high-tally.flight.${standing.id}.${corrected?.id ?? "new"}`;
   const [found] = useState(() => kept(key, isReport));
   const form = useForm<FlightReport>({
@@ -192,7 +194,7 @@ function Entry({ fields, corrected, last, stands }: EntryProps) {
         look="main"
         large
         className="w-full"
-        disabled={add.isPending || correct.isPending}
+        disabled={add.isPending || correct.isPending || reading}
       >
         Save the flight
       </Button>

@@ -103,16 +103,9 @@ export function PowerPage() {
             <DraftPhases path={[...P, "curves", i, "phases"]} />
           </Card>
         ))}
-        <Button
-          onClick={() =>
-            set("curves", [
-              ...power.curves,
-              { phases: [setup.phases[0]?.id ?? ""], points: power.curves[0]?.points ?? [] },
-            ])
-          }
-        >
+        <AddButton part="THROTTLE_CURVE">
           <Plus aria-hidden size={16} /> A curve for some phases
-        </Button>
+        </AddButton>
         <FailsafeCard />
         <TimersCard />
       </div>
@@ -151,14 +144,9 @@ function FailsafeCard() {
         </div>
       ))}
       {missing[0] !== undefined && (
-        <Button
-          className="mt-2"
-          onClick={() =>
-            set([...list, { channel: missing[0]?.number ?? 1, holds: true, percent: 0 }])
-          }
-        >
+        <AddButton part="FAILSAFE" className="mt-2">
           <Plus aria-hidden size={16} /> Channel {missing[0].number}
-        </Button>
+        </AddButton>
       )}
     </Card>
   );

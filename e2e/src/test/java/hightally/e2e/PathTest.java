@@ -54,7 +54,7 @@ class PathTest extends Story {
     Story.trimTo(page, "Roll", -9);
     Story.trimTo(page, "Pitch", 14);
     Story.trimTo(page, "Yaw", 6);
-    assertThat(page.getByText("14 clicks nose up")).isVisible();
+    assertThat(page.getByText("14 clicks nose up").first()).isVisible();
     page.getByLabel("Remarks").fill("Hands off in calm air");
     anyButton(page, "Save the flight").click();
     assertThat(page.getByText("Hands off in calm air")).isVisible();

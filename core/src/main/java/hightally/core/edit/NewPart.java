@@ -5,6 +5,10 @@ public enum NewPart {
   CONDITION,
   FEEL_SET,
   TIMER,
+  /** A throttle curve for the first phase. */
+  THROTTLE_CURVE,
+  /** What the first channel without one does when the link is lost. */
+  FAILSAFE,
   ALARM,
   /** Two surfaces that touch. */
   CONTACT,

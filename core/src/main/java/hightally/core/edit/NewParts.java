@@ -6,6 +6,7 @@ import hightally.core.airframe.Pack;
 import hightally.core.airframe.Surface;
 import hightally.core.channel.Between;
 import hightally.core.channel.BetweenKind;
+import hightally.core.channel.Channel;
 import hightally.core.channel.InputKind;
 import hightally.core.channel.Receiver;
 import hightally.core.channel.Socket;
@@ -14,8 +15,10 @@ import hightally.core.channel.TransmitterInput;
 import hightally.core.channel.Wiring;
 import hightally.core.condition.Condition;
 import hightally.core.condition.ConditionKind;
+import hightally.core.power.FailsafeSetting;
 import hightally.core.power.FlightTimer;
 import hightally.core.power.TelemetryAlarm;
+import hightally.core.power.ThrottleCurve;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Naming;
 import hightally.core.quantity.Said;
@@ -84,6 +87,16 @@ public final class NewParts {
               .change()
               .power(setup.power().withAlarms(plus(setup.power().alarms(), alarm())))
               .done();
+      case THROTTLE_CURVE ->
+          setup
+              .change()
+              .power(setup.power().withCurves(plus(setup.power().curves(), curve())))
+              .done();
+      case FAILSAFE ->
+          setup
+              .change()
+              .power(setup.power().withFailsafe(plus(setup.power().failsafe(), failsafe())))
+              .done();
       case CONTACT -> setup.change().contacts(plus(setup.contacts(), contact())).done();
       case PACK -> setup.change().balance(balance()).done();
       case BETWEEN -> setup.change().wiring(wiring()).done();
@@ -118,6 +131,27 @@ public final class NewParts {
 
   private TelemetryAlarm alarm() {
     return new TelemetryAlarm(named("edit.newAlarm"), "voltage", ALARM_VOLTS, ALARM_SECONDS);
+  }
+
+  /** As the first one is, to be bent for one phase. */
+  private ThrottleCurve curve() {
+    List<String> phases = List.of(setup.phases().get(0).id());
+    return new ThrottleCurve(phases, setup.power().curves().get(0).points());
+  }
+
+  /** A motor stands still; anything else stays where it was. */
+  private FailsafeSetting failsafe() {
+    Set<Integer> set =
+        setup.power().failsafe().stream().map(FailsafeSetting::channel).collect(Collectors.toSet());
+    Channel channel =
+        setup.channels().stream()
+            .filter(one -> !set.contains(one.number()))
+            .findFirst()
+            .orElseThrow(
+                () ->
+                    InvalidInputException.of(
+                        "part", NewPart.FAILSAFE, Said.of("demand.channelWithoutFailsafe")));
+    return FailsafeSetting.safe(channel, setup.power());
   }
 
   private Contact contact() {

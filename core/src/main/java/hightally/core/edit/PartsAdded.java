@@ -217,13 +217,12 @@ public final class PartsAdded {
             .channels(plus(setup.channels(), added))
             .airframe(setup.airframe().withMotors(plus(setup.airframe().motors(), motor)))
             .wiring(plugged(id, channel, name))
-            .power(setup.power().withFailsafe(plus(setup.power().failsafe(), stopped(channel))))
+            .power(
+                setup
+                    .power()
+                    .withFailsafe(
+                        plus(setup.power().failsafe(), FailsafeSetting.safe(added, setup.power()))))
             .done();
-  }
-
-  /** A new motor stands still when the link is lost. */
-  private FailsafeSetting stopped(int channel) {
-    return new FailsafeSetting(channel, false, setup.power().stopPercent());
   }
 
   private void simple(String name, String input) {

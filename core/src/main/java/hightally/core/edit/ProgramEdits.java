@@ -7,6 +7,7 @@ import hightally.core.mix.MixSource;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Said;
 import hightally.core.quantity.Validation;
+import hightally.core.quantity.Violation;
 import hightally.core.setup.Setup;
 import hightally.core.setup.SourceSubjects;
 import java.util.ArrayList;
@@ -14,8 +15,6 @@ import java.util.List;
 
 /** Small edits of a program that have a rule to them. */
 public final class ProgramEdits {
-  private static final double FULL = 100;
-
   private ProgramEdits() {}
 
   /** The setup with a mix from another source; what it is of begins with the first there is. */
@@ -34,7 +33,7 @@ public final class ProgramEdits {
 
   /** A curve with one more point, in the middle of its widest gap and on the line. */
   public static List<CurvePoint> withPoint(List<CurvePoint> points) {
-    List<hightally.core.quantity.Violation> wrong = Curve.violations("points", points);
+    List<Violation> wrong = Curve.violations("points", points);
     if (!wrong.isEmpty()) {
       throw new InvalidInputException(wrong);
     }
@@ -56,10 +55,5 @@ public final class ProgramEdits {
 
   private static double gap(List<CurvePoint> points, int i) {
     return points.get(i).x() - points.get(i - 1).x();
-  }
-
-  /** A plain curve to begin with: the source as it is. */
-  public static List<CurvePoint> plainCurve() {
-    return List.of(new CurvePoint(-FULL, -FULL), new CurvePoint(FULL, FULL));
   }
 }

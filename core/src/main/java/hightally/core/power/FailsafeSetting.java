@@ -1,5 +1,6 @@
 package hightally.core.power;
 
+import hightally.core.channel.Channel;
 import hightally.core.quantity.Unit;
 import hightally.core.quantity.Within;
 
@@ -14,6 +15,13 @@ public record FailsafeSetting(
     @Within(min = 0, max = 64) int channel,
     boolean holds,
     @Within(min = -150, max = 150, unit = Unit.PERCENT) double percent) {
+  /** What is usual for a channel: a motor stands still, anything else stays where it was. */
+  public static FailsafeSetting safe(Channel channel, Power power) {
+    return channel.carriesThrottle()
+        ? new FailsafeSetting(channel.number(), false, power.stopPercent())
+        : new FailsafeSetting(channel.number(), true, 0);
+  }
+
   /** The same setting under another channel number. */
   public FailsafeSetting onChannel(int changed) {
     return new FailsafeSetting(changed, holds, percent);

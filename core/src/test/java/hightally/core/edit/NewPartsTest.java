@@ -16,8 +16,10 @@ import hightally.core.channel.SocketOutput;
 import hightally.core.channel.TransmitterInput;
 import hightally.core.condition.Condition;
 import hightally.core.condition.ConditionKind;
+import hightally.core.power.FailsafeSetting;
 import hightally.core.power.FlightTimer;
 import hightally.core.power.TelemetryAlarm;
+import hightally.core.power.ThrottleCurve;
 import hightally.core.response.FeelSet;
 import hightally.core.setup.Setup;
 import hightally.core.signal.Moment;
@@ -42,7 +44,9 @@ class NewPartsTest {
   @ParameterizedTest
   @EnumSource(NewPart.class)
   void nothingThatWasThereChangesAndNothingMoves(NewPart part) {
-    for (Setup before : List.of(RIG, DemoModels.read("larkmere"))) {
+    Setup demo = DemoModels.read("larkmere");
+    Setup larkmere = demo.change().power(demo.power().withFailsafe(List.of())).done();
+    for (Setup before : List.of(RIG, larkmere)) {
       Setup after = NewParts.added(before, part, English.NAMES);
       assertThat(Leaves.changed(before, after).values())
           .isNotEmpty()
@@ -118,6 +122,35 @@ class NewPartsTest {
         .satisfies(one -> assertThat(one.travelLimitPercent()).isEqualTo(150))
         .satisfies(one -> assertThat(one.channels()).isEmpty())
         .satisfies(one -> assertThat(one.allowsTrim() || one.bypassed()).isFalse());
+  }
+
+  /** The twin's third channel is a motor's; a channel that moves a surface holds it. */
+  @Test
+  void failsafeStopsAMotorAndHoldsTheRest() {
+    assertThat(last(with(NewPart.FAILSAFE).power().failsafe()))
+        .isEqualTo(new FailsafeSetting(1, true, 0));
+    Setup twin = DemoModels.read("brindle");
+    List<FailsafeSetting> others =
+        twin.power().failsafe().stream().filter(one -> one.channel() != 3).toList();
+    Setup open = twin.change().power(twin.power().withFailsafe(others)).done();
+    FailsafeSetting motor =
+        last(NewParts.added(open, NewPart.FAILSAFE, English.NAMES).power().failsafe());
+    assertThat(motor.channel()).isEqualTo(3);
+    assertThat(motor.holds()).isFalse();
+    assertThat(motor.percent()).isEqualTo(twin.power().stopPercent());
+    Setup full = RIG;
+    for (int i = 0; i < RIG.channels().size(); i++) {
+      full = NewParts.added(full, NewPart.FAILSAFE, English.NAMES);
+    }
+    Setup every = full;
+    assertThatThrownBy(() -> NewParts.added(every, NewPart.FAILSAFE, English.NAMES))
+        .satisfies(saying("part"));
+  }
+
+  @Test
+  void aCurveBeginsAsTheFirstForTheFirstPhase() {
+    assertThat(last(with(NewPart.THROTTLE_CURVE).power().curves()))
+        .isEqualTo(new ThrottleCurve(List.of("flight"), RIG.power().curves().get(0).points()));
   }
 
   @Test

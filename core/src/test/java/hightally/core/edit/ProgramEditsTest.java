@@ -29,6 +29,8 @@ import org.junit.jupiter.params.provider.CsvSource;
 /** Mixes' sources, curves, phases, ways of rates, and pairs. */
 class ProgramEditsTest {
   private static final Setup RIG = Rigs.programmed(5);
+  private static final List<CurvePoint> PLAIN =
+      List.of(new CurvePoint(-100, -100), new CurvePoint(100, 100));
 
   @ParameterizedTest
   @CsvSource(
@@ -65,14 +67,14 @@ class ProgramEditsTest {
     List<CurvePoint> expected = new ArrayList<>(points);
     expected.add(2, new CurvePoint(-30, 26));
     assertThat(more).isEqualTo(expected);
-    assertThat(ProgramEdits.withPoint(ProgramEdits.plainCurve()))
+    assertThat(ProgramEdits.withPoint(PLAIN))
         .containsExactly(
             new CurvePoint(-100, -100), new CurvePoint(0, 0), new CurvePoint(100, 100));
   }
 
   @Test
   void aFullOrWrongCurveIsRefused() {
-    List<CurvePoint> points = ProgramEdits.plainCurve();
+    List<CurvePoint> points = PLAIN;
     for (int i = 2; i < 17; i++) {
       points = ProgramEdits.withPoint(points);
     }
