@@ -30,15 +30,21 @@ final class Axis {
     return axis < THROTTLE;
   }
 
-  static Control control(int axis) {
-    return CONTROLS[axis];
-  }
-
   /** Where an axis stands at a moment. */
   static double place(Moment moment, int axis) {
     if (isStick(axis)) {
       return moment.of(CONTROLS[axis]);
     }
     return axis == THROTTLE ? moment.throttle() : moment.input(input(axis));
+  }
+
+  /** A moment with an axis somewhere else. */
+  static Moment placed(Moment moment, int axis, double place) {
+    if (isStick(axis)) {
+      return moment.with(CONTROLS[axis], place);
+    }
+    return axis == THROTTLE
+        ? moment.withThrottle(place, moment.throttleCut())
+        : moment.withInput(input(axis), place);
   }
 }

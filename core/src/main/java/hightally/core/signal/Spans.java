@@ -58,18 +58,16 @@ public final class Spans {
     return most;
   }
 
-  /** Where the sticks and levers are when a surface is at one of its ends. */
+  /**
+   * Where the sticks and levers are when a surface is at one of its ends; what does not move it
+   * stays where it was.
+   */
   public Moment end(int surface, boolean highest) {
     Moment at = state;
     for (int axis = 0; axis < parts.length; axis++) {
       AxisSpan part = parts[axis];
-      double place = highest ? part.highAt[surface] : part.lowAt[surface];
-      if (Axis.isStick(axis)) {
-        at = at.with(Axis.control(axis), place);
-      } else if (axis == Axis.THROTTLE) {
-        at = at.withThrottle(place, at.throttleCut());
-      } else if (part.high[surface] != part.low[surface]) {
-        at = at.withInput(Axis.input(axis), place);
+      if (part.high[surface] != part.low[surface]) {
+        at = Axis.placed(at, axis, highest ? part.highAt[surface] : part.lowAt[surface]);
       }
     }
     return at;

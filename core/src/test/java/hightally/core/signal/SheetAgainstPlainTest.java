@@ -1,0 +1,152 @@
+package hightally.core.signal;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import hightally.core.airframe.Surface;
+import hightally.core.phase.Phase;
+import hightally.core.phase.Trims;
+import hightally.core.plain.PlainModel;
+import hightally.core.plain.PlainModel.PlainFourBar;
+import hightally.core.plain.RandomPrograms;
+import hightally.core.quantity.Control;
+import hightally.core.setup.Setup;
+import java.util.ArrayList;
+import java.util.List;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+
+/** What a sheet says of a surface, against a plain second way. */
+class SheetAgainstPlainTest {
+  private static final double FINE = 1e-6;
+  private static final double STEP = 1e-4;
+
+  private Setup setup;
+  private PlainModel plain;
+  private int base;
+  private Trims trims;
+
+  private void begin(long seed) {
+    Setup made = RandomPrograms.of(seed).change().trims(new Trims(4, -3, 2)).done();
+    List<Phase> phases = new ArrayList<>(made.phases());
+    base = phases.size() - 1;
+    Phase last = phases.get(base);
+    trims = last.effective(made.trims());
+    setup = made;
+    // In the plain way the base phase has no trims of its own: they are handed to it.
+    phases.set(
+        base,
+        new Phase(
+            last.id(),
+            last.name(),
+            last.goal(),
+            last.role(),
+            "",
+            last.fadeSeconds(),
+            last.presets(),
+            last.differential(),
+            false,
+            false,
+            false,
+            Trims.ZERO));
+    plain = new PlainModel(made.change().phases(phases).done());
+  }
+
+  private double mm(Surface surface, Moment moment) {
+    return plain.travel(surface, moment, base);
+  }
+
+  @Property(tries = 120)
+  void throwsOfSticksAndLeversAreWhatTheyMoveAlone(@ForAll long seed) {
+    begin(seed);
+    Moment rest = Moment.centred(trims);
+    List<SurfaceSheet> sheets = SheetMaker.of(SignalPath.of(setup));
+    for (int s = 0; s < sheets.size(); s++) {
+      Surface surface = setup.surfaces().get(s);
+      SurfaceSheet sheet = sheets.get(s);
+      Surface carried = setup.surface(plain.channelBehind(surface).carries()).orElseThrow();
+      for (Control control : Control.values()) {
+        double up = mm(surface, rest.with(control, 1));
+        double down = mm(surface, rest.with(control, -1));
+        boolean moves =
+            Math.abs(up - mm(surface, rest)) > FINE
+                || Math.abs(down - mm(surface, rest)) > FINE
+                || carried.shares().of(control) != 0;
+        List<SurfaceSheet.ControlThrow> listed =
+            sheet.controls().stream().filter(one -> one.control() == control).toList();
+        assertThat(listed).hasSize(moves ? 1 : 0);
+        for (SurfaceSheet.ControlThrow one : listed) {
+          assertThat(one.plusMm()).isCloseTo(up, within(FINE));
+          assertThat(one.minusMm()).isCloseTo(down, within(FINE));
+          double click =
+              mm(surface, Moment.centred(Trims.ZERO.with(control, 1)))
+                  - mm(surface, Moment.centred(Trims.ZERO));
+          assertThat(one.mmPerClick()).isCloseTo(click, within(FINE));
+        }
+      }
+      for (int i = 0; i < setup.transmitter().inputs().size(); i++) {
+        String id = setup.transmitter().inputs().get(i).id();
+        double moved = mm(surface, rest.withInput(i, 1)) - mm(surface, rest);
+        List<SurfaceSheet.LeverThrow> listed =
+            sheet.levers().stream().filter(one -> one.input().equals(id)).toList();
+        assertThat(listed).hasSize(Math.abs(moved) > FINE ? 1 : 0);
+        for (SurfaceSheet.LeverThrow one : listed) {
+          assertThat(one.mm()).isCloseTo(moved, within(FINE));
+          int positions = setup.transmitter().inputs().get(i).positions();
+          for (int at = 0; at <= 40; at += positions == 0 ? 8 : 40) {
+            double there = mm(surface, rest.withInput(i, at / 40.0));
+            assertThat(one.curve().get(at)).isCloseTo(there, within(FINE));
+          }
+        }
+      }
+    }
+  }
+
+  @Property(tries = 120)
+  void gainTorqueTurnsAndSweepAreWhatALittleMoreShows(@ForAll long seed) {
+    begin(seed);
+    Moment rest = Moment.centred(trims);
+    List<SurfaceSheet> sheets = SheetMaker.of(SignalPath.of(setup));
+    for (int s = 0; s < sheets.size(); s++) {
+      Surface surface = setup.surfaces().get(s);
+      SurfaceSheet sheet = sheets.get(s);
+      Surface carried = setup.surface(plain.channelBehind(surface).carries()).orElseThrow();
+      double pulse = plain.pulse(plain.channelBehind(surface), plain.command(carried, rest, base));
+      double arm = plain.arm(surface, pulse);
+      double driver = plain.driver(surface, arm);
+      PlainFourBar bar = new PlainFourBar(surface.rod().linkage(), surface.rod().adjustedMm());
+      double gain = (bar.angle(driver + STEP) - bar.angle(driver - STEP)) / (2 * STEP);
+      assertThat(sheet.gainAtCentre()).isCloseTo(gain, within(1e-4));
+      assertThat(sheet.torqueNewtonCentimetres())
+          .isCloseTo(20 / Math.abs(gain), within(1e-3 + 0.001 * 20 / Math.abs(gain)));
+      assertThat(sheet.mmPerTurn()).isCloseTo(longer(surface, driver, 0.4), within(FINE));
+      assertThat(sheet.slopMm()).isCloseTo(Math.abs(longer(surface, driver, 0.1)), within(FINE));
+      double step = 0.09;
+      double moved =
+          travel(surface, plain.degreesAt(surface, arm + step))
+              - travel(surface, plain.degreesAt(surface, arm));
+      assertThat(sheet.mmPerMicrosecond()).isCloseTo(Math.abs(moved), within(FINE));
+      for (SurfaceSheet.SweepPoint point : sheet.sweep()) {
+        assertThat(point.mm())
+            .isCloseTo(travel(surface, bar.held(point.driverDegrees())), within(1e-4));
+      }
+      double from = sheet.sweep().get(0).driverDegrees();
+      double to = sheet.sweep().get(40).driverDegrees();
+      assertThat(from).isCloseTo(Math.max(-60, sheet.armRange().from()), within(1e-6));
+      assertThat(to).isCloseTo(Math.min(60, sheet.armRange().to()), within(1e-6));
+      assertThat(sheet.sweep().get(10).driverDegrees())
+          .isCloseTo(from + (to - from) / 4, within(1e-6));
+    }
+  }
+
+  private static double longer(Surface surface, double driver, double byMm) {
+    PlainFourBar now = new PlainFourBar(surface.rod().linkage(), surface.rod().adjustedMm());
+    PlainFourBar then =
+        new PlainFourBar(surface.rod().linkage(), surface.rod().adjustedMm() + byMm);
+    return travel(surface, then.angle(driver)) - travel(surface, now.angle(driver));
+  }
+
+  private static double travel(Surface surface, double degrees) {
+    return surface.chordMm() * Math.sin(Math.toRadians(degrees));
+  }
+}
