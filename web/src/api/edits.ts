@@ -50,6 +50,12 @@ export const useMixSource = () =>
       made(answered(api.POST("/api/edits/mixes/source", { body }))),
   });
 
+export const useConditionLook = () =>
+  useMutation({
+    mutationFn: (body: Schemas["LookAsked"]) =>
+      made(answered(api.POST("/api/edits/conditions/look", { body }))),
+  });
+
 export const useCurvePoint = () =>
   useMutation({
     mutationFn: (points: Schemas["CurvePoint"][]) =>

@@ -709,6 +709,23 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/edits/conditions/look": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** A condition that looks at something else; what no longer fits is cleared */
+    post: operations["postEditsConditionsLook"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/calc/washer": {
     parameters: {
       query?: never;
@@ -2058,6 +2075,11 @@ export interface components {
        * @description A flight confirms within
        */
       confirmClicks: number;
+      /**
+       * Format: double
+       * @description A surface jumps beyond
+       */
+      surfaceJumpMm: number;
     };
     Lead: {
       /** @description Device */
@@ -2147,6 +2169,11 @@ export interface components {
       /** @description Condition */
       when: string;
       phases: string[];
+      /**
+       * Format: double
+       * @description Fades in and out over
+       */
+      fadeSeconds: number;
     };
     MixTarget: {
       /** @description Target */
@@ -2336,6 +2363,11 @@ export interface components {
       startPositions: components["schemas"]["StartPosition"][];
       timers: components["schemas"]["FlightTimer"][];
       alarms: components["schemas"]["TelemetryAlarm"][];
+      /**
+       * Format: double
+       * @description Controller taught to stop at
+       */
+      stopMicroseconds: number;
     };
     Preset: {
       /** @description Surface */
@@ -3108,6 +3140,26 @@ export interface components {
     ConditionLine: {
       condition: string;
       sentence: string;
+      finished: boolean;
+      subjects: components["schemas"]["SubjectChoice"][];
+      /** Format: double */
+      least: number;
+      /** Format: double */
+      most: number;
+      /** @enum {string} */
+      unit:
+        | "NONE"
+        | "MILLIMETRES"
+        | "DEGREES"
+        | "PERCENT"
+        | "MICROSECONDS"
+        | "SECONDS"
+        | "GRAMS"
+        | "VOLTS"
+        | "NEWTON_CENTIMETRES"
+        | "CLICKS"
+        | "MILLIMETRES_PER_MILLIMETRE"
+        | "DEGREES_PER_MICROSECOND";
     };
     MixReach: {
       target: string;
@@ -3437,6 +3489,23 @@ export interface components {
     };
     CurveAsked: {
       points: components["schemas"]["CurvePoint"][];
+    };
+    LookAsked: {
+      setup: components["schemas"]["Setup"];
+      condition: string;
+      /** @enum {string} */
+      kind:
+        | "SWITCH_AT"
+        | "ABOVE"
+        | "BELOW"
+        | "PHASE"
+        | "TELEMETRY_ABOVE"
+        | "TELEMETRY_BELOW"
+        | "TIMER_ABOVE"
+        | "AND"
+        | "OR"
+        | "NOT";
+      subject: string;
     };
     WasherGiven: {
       /** Format: double */
@@ -7201,6 +7270,57 @@ export interface operations {
         };
         content: {
           "application/json": components["schemas"]["CurvePoint"][];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  postEditsConditionsLook: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["LookAsked"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["Edited"];
         };
       };
       /** @description Asked by another page, or under another name than this machine's. */

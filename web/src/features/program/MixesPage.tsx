@@ -181,6 +181,11 @@ function MixCard({ mix, index, asCurve, reach, sources }: MixProps) {
         </Button>
         <DraftWhen path={[...at, "when"]} label="Active while" none="always" />
         <DraftPhases path={[...at, "phases"]} />
+        {mix.when !== "" && (
+          <div className="w-40">
+            <DraftNumber path={[...at, "fadeSeconds"]} />
+          </div>
+        )}
       </div>
     </Card>
   );

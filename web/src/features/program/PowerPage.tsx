@@ -49,6 +49,7 @@ export function PowerPage() {
               ]}
             />
             <DraftNumber path={[...P, "cutPercent"]} />
+            <DraftNumber path={[...P, "stopMicroseconds"]} />
             <DraftWhen
               path={[...P, "cutWhen"]}
               label="Throttle cut while"

@@ -4,7 +4,12 @@ import { Fold } from "@/ui/fold";
 import { useState } from "react";
 import { Plus, X } from "lucide-react";
 import { useProgramSheet } from "@/api/program";
-import { DraftChoice, DraftNumber, DraftText } from "@/features/model/fields";
+import { useConditionLook } from "@/api/edits";
+import type { Schemas } from "@/api/client";
+import { cataloguePath } from "@/domain/draft";
+import { DraftNumber, DraftText, useField } from "@/features/model/fields";
+import { Choice } from "@/ui/choice";
+import { NumberField } from "@/ui/number-field";
 import { useModel } from "@/features/model/model";
 import { useBench } from "@/features/bench/store";
 import { Button } from "@/ui/button";
@@ -24,6 +29,8 @@ const KINDS = [
   ["OR", "one of these"],
   ["NOT", "not this"],
 ] as const;
+
+type Kind = Schemas["Condition"]["kind"];
 
 /** Every switch with all that hangs on each position, and every condition as a sentence. */
 export function SwitchesPage() {
@@ -59,14 +66,14 @@ export function SwitchesPage() {
             </tbody>
           </table>
         </Card>
-        <Conditions sentences={sheet.data?.conditions.map((one) => one.sentence) ?? []} />
+        <Conditions lines={sheet.data?.conditions ?? []} />
       </div>
       <BenchBeside />
     </div>
   );
 }
 
-function Conditions({ sentences }: { sentences: string[] }) {
+function Conditions({ lines }: { lines: Schemas["ConditionLine"][] }) {
   const [gone, setGone] = useState("");
   const { draft } = useModel();
   const setup = draft.present;
@@ -87,12 +94,18 @@ function Conditions({ sentences }: { sentences: string[] }) {
               </span>
               <span>
                 <span className="font-medium">{one.name}</span>{" "}
-                <span className="text-sm text-soft">{sentences[i]}</span>
+                <span
+                  className={`text-sm ${lines[i]?.finished === false ? "font-medium text-grounded" : "text-soft"}`}
+                >
+                  {lines[i]?.sentence}
+                </span>
               </span>
             </span>
           }
         >
-          <ConditionEditor index={i} onRemove={() => setGone(setup.conditions[i]?.id ?? "")} />
+          {lines[i] !== undefined && (
+            <ConditionEditor index={i} line={lines[i]} onRemove={() => setGone(one.id)} />
+          )}
         </Fold>
       ))}
       <AddButton className="mt-2" part="CONDITION">
@@ -107,45 +120,54 @@ function Conditions({ sentences }: { sentences: string[] }) {
   );
 }
 
-function ConditionEditor({ index, onRemove }: { index: number; onRemove: () => void }) {
+interface EditorProps {
+  index: number;
+  line: Schemas["ConditionLine"];
+  onRemove: () => void;
+}
+
+function ConditionEditor({ index, line, onRemove }: EditorProps) {
   const { draft, change } = useModel();
+  const looking = useConditionLook();
+  const limit = useField(cataloguePath(["conditions", index, "limit"]));
   const setup = draft.present;
   const one = setup.conditions[index];
   if (one === undefined) {
     return null;
   }
   const at = ["conditions", index] as const;
+  const look = (kind: Kind, subject: string) =>
+    looking.mutate(
+      { setup, condition: one.id, kind, subject },
+      { onSuccess: (changed) => change({ type: "replace", setup: changed }) },
+    );
   const combines = one.kind === "AND" || one.kind === "OR" || one.kind === "NOT";
-  const inputs = setup.transmitter.inputs.map((each) => [each.id, each.name] as const);
-  const subjects =
-    one.kind === "SWITCH_AT"
-      ? inputs
-      : one.kind === "PHASE"
-        ? setup.phases.map((each) => [each.id, each.name] as const)
-        : one.kind === "TELEMETRY_ABOVE" || one.kind === "TELEMETRY_BELOW"
-          ? ([
-              ["link", "link quality"],
-              ["voltage", "pack voltage"],
-            ] as const)
-          : one.kind === "TIMER_ABOVE"
-            ? setup.power.timers.map((each) => [each.id, each.name] as const)
-            : ([
-                ["throttle", "throttle"],
-                ["roll", "roll"],
-                ["pitch", "pitch"],
-                ["yaw", "yaw"],
-                ...inputs,
-              ] as const);
   const others = setup.conditions.filter((each) => each.id !== one.id);
   return (
     <div className="grid grid-cols-2 gap-3 py-2 sm:grid-cols-4">
       <DraftText path={[...at, "name"]} label="Name" />
-      <DraftChoice path={[...at, "kind"]} label="True while" options={KINDS} />
-      {!combines && <DraftChoice path={[...at, "subject"]} label="Which" options={subjects} />}
-      {!combines && one.kind !== "PHASE" && (
-        <DraftNumber
-          path={[...at, "limit"]}
+      <Choice
+        label="True while"
+        value={one.kind}
+        options={KINDS}
+        onValue={(kind) => look(kind, one.subject)}
+      />
+      {line.subjects.length > 0 && (
+        <Choice
+          label="Which"
+          value={one.subject}
+          options={line.subjects.map((each) => [each.id, each.name] as const)}
+          onValue={(subject) => look(one.kind, subject)}
+        />
+      )}
+      {line.most > line.least && limit !== undefined && (
+        <NumberField
+          field={{ ...limit, min: line.least, max: line.most, unit: line.unit }}
           label={one.kind === "SWITCH_AT" ? "Position" : "Limit"}
+          value={one.limit}
+          onValue={(value, gesture) =>
+            change({ type: "edit", path: [...at, "limit"], value, gesture })
+          }
         />
       )}
       <DraftNumber path={[...at, "heldSeconds"]} />

@@ -35,7 +35,8 @@ def true(setup, cid, m, phase):
         return abs(m["inputs"][i] * (inputs[i]["positions"] - 1) - (c["limit"] - 1)) < 0.25
     if k in ("ABOVE", "BELOW"):
         v = m["inputs"][ids.index(subject)] if subject in ids else m[subject]
-        return v > c["limit"] if k == "ABOVE" else v < c["limit"]
+        at = c["limit"] / 100
+        return v > at if k == "ABOVE" else v < at
     if k == "PHASE":
         return phase == subject
     if k == "AND":

@@ -299,6 +299,7 @@ public final class Rigs {
         curve,
         List.of(new MixTarget(target, 0.8)),
         "",
-        List.of());
+        List.of(),
+        0);
   }
 }

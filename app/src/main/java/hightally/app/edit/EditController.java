@@ -1,6 +1,7 @@
 package hightally.app.edit;
 
 import hightally.app.words.ReaderWords;
+import hightally.core.condition.ConditionKind;
 import hightally.core.edit.Edit;
 import hightally.core.edit.Edits;
 import hightally.core.edit.FeelStart;
@@ -69,6 +70,13 @@ class EditController {
   /** A setup, the id of one of its mixes, and what it is to come from. */
   record SourceAsked(Setup setup, @Text(max = 40) String mix, MixSource source) {}
 
+  /** A setup, the id of one of its conditions, and what it is to look at. */
+  record LookAsked(
+      Setup setup,
+      @Text(max = 40) String condition,
+      ConditionKind kind,
+      @Text(min = 0, max = 40) String subject) {}
+
   /** A setup, the id of a surface or panel, and that of the one that mirrors it; empty for none. */
   record PairAsked(
       Setup setup, @Text(max = 40) String part, @Text(min = 0, max = 40) String pair) {}
@@ -123,6 +131,14 @@ class EditController {
   Edited source(@RequestBody SourceAsked asked) {
     return Edited.of(
         asked.setup(), ProgramEdits.sourced(asked.setup(), asked.mix(), asked.source()));
+  }
+
+  @PostMapping("/conditions/look")
+  @Operation(summary = "A condition that looks at something else; what no longer fits is cleared")
+  Edited look(@RequestBody LookAsked asked) {
+    Setup setup = asked.setup();
+    return Edited.of(
+        setup, ProgramEdits.looking(setup, asked.condition(), asked.kind(), asked.subject()));
   }
 
   @PostMapping("/curves/point")

@@ -45,9 +45,41 @@ final class SetupUpgrade {
         third.path("formatVersion").asInt() == 3
             ? new SetupUpgrade(mapper, third.deepCopy()).withWords()
             : third;
-    return fourth.path("formatVersion").asInt() == 4
-        ? new SetupUpgrade(mapper, fourth.deepCopy()).withRoles()
-        : fourth;
+    JsonNode fifth =
+        fourth.path("formatVersion").asInt() == 4
+            ? new SetupUpgrade(mapper, fourth.deepCopy()).withRoles()
+            : fourth;
+    return fifth.path("formatVersion").asInt() == 5
+        ? new SetupUpgrade(mapper, fifth.deepCopy()).withFades()
+        : fifth;
+  }
+
+  /**
+   * Version 6 knows mixes that fade, a controller's taught stop and jumps; a condition holds sticks
+   * and levers against percent.
+   */
+  private JsonNode withFades() {
+    setup.put("formatVersion", 6);
+    each("mixes").forEach(mix -> mix.put("fadeSeconds", 0));
+    for (ObjectNode condition : each("conditions")) {
+      String kind = condition.path("kind").asText();
+      if ((kind.equals("ABOVE") || kind.equals("BELOW")) && condition.path("limit").isNumber()) {
+        condition.put("limit", asPercent(condition.path("limit").asDouble()));
+      }
+    }
+    if (setup.get("power") instanceof ObjectNode power) {
+      power.put("stopMicroseconds", 0);
+    }
+    if (setup.get("house") instanceof ObjectNode house) {
+      house.put("surfaceJumpMm", HouseValues.STANDARD.surfaceJumpMm());
+    }
+    return setup;
+  }
+
+  /** Without what rounding adds; beyond the end it was never reached and still is not. */
+  private static double asPercent(double part) {
+    double percent = Math.rint(part * 1e8) / 1e6;
+    return Math.max(-100, Math.min(100, percent));
   }
 
   /** Version 5 says what panels, surfaces and phases are, and what is whose pair. */

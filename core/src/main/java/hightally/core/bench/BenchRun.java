@@ -16,6 +16,7 @@ import hightally.core.signal.Readings;
 import hightally.core.signal.SignalPath;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.IntStream;
 
 /**
  * A simulated transmitter and receiver that keep time: phases fade ({@link PhaseFade}), timers
@@ -34,9 +35,11 @@ public final class BenchRun {
   private final Setup setup;
   private final Conditions conditions;
   private final double[] trueFor;
+  private final boolean phaseIsAskedFor;
   private final double[] timers;
   private final double[] belowFor;
   private final PhaseFade fade;
+  private final MixFade mixFade;
   private int phase;
   private boolean latched;
   private boolean started;
@@ -48,8 +51,10 @@ public final class BenchRun {
     this.path = path;
     setup = path.setup();
     fade = new PhaseFade(path);
+    mixFade = new MixFade(path.program(), setup.mixes());
     conditions = path.program().conditions();
     trueFor = new double[conditions.count()];
+    phaseIsAskedFor = IntStream.range(0, conditions.count()).anyMatch(conditions::asksForPhase);
     belowFor = new double[setup.power().alarms().size()];
     timers =
         setup.power().timers().stream()
@@ -67,14 +72,16 @@ public final class BenchRun {
     choosePhase(hands.moment(), seconds);
     List<Boolean> truths = truths(hands.moment(), seconds);
     for (int i = 0; i < trueFor.length; i++) {
-      trueFor[i] = rawly(i, hands.moment()) ? trueFor[i] + seconds : 0;
+      trueFor[i] = rawly(i, hands.moment(), truths) ? trueFor[i] + seconds : 0;
     }
     Moment moment = hands.moment().with(readings(hands.moment(), truths));
+    mixFade.pass(seconds, moment, phase);
     latchAtStart(moment);
     boolean held = latched(moment);
     Moment safe = held ? moment.withThrottle(moment.throttle(), true) : moment;
-    double[] full = path.positions(fade.commands(safe, held), safe).commandPercent();
-    boolean arrived = slow(full, seconds, held);
+    double[] commands = fade.commands(one -> in(one, safe), mixFade.weights(), held);
+    double[] full = path.positions(commands, safe).commandPercent();
+    boolean arrived = slow(full, seconds);
     Positions positions = path.ofCommands(slowed);
     if (hands.linkLost() && lastPulses != null) {
       positions = failsafe(positions);
@@ -84,7 +91,12 @@ public final class BenchRun {
     List<Said> warnings = warnings(moment);
     List<Said> spoken = count(moment, seconds);
     List<String> alarms = alarms(hands, seconds);
-    boolean busy = fade.underWay() || !arrived || timersRun(moment) || waits(hands.moment());
+    boolean busy =
+        fade.underWay()
+            || mixFade.underWay()
+            || !arrived
+            || timersRun(moment)
+            || waits(hands.moment());
     return new BenchMoment(
         positions,
         phase,
@@ -100,25 +112,33 @@ public final class BenchRun {
   }
 
   /**
-   * A slowed channel follows at most as fast as it is slowed to; a motor that is held stops at
-   * once, however slow its channel is.
+   * A slowed channel follows at most as fast as it is slowed to; a motor's power falls at once,
+   * however slow its channel is.
    *
    * @return whether all are where they were told to be
    */
-  private boolean slow(double[] wanted, double seconds, boolean held) {
+  private boolean slow(double[] wanted, double seconds) {
     boolean arrived = true;
     if (slowed == null) {
       slowed = wanted.clone();
     }
     for (int i = 0; i < wanted.length; i++) {
       Channel channel = setup.channels().get(i);
+      if (channel.carriesThrottle() && setup.power().reverses(slowed[i], wanted[i])) {
+        slowed[i] = setup.power().stopPercent();
+      }
       double way = wanted[i] - slowed[i];
-      boolean free = channel.slowedSeconds() == 0 || held && channel.carriesThrottle();
+      boolean free =
+          channel.slowedSeconds() == 0 || channel.carriesThrottle() && less(wanted[i], i);
       double most = free ? Math.abs(way) : END_TO_END * seconds / channel.slowedSeconds();
       slowed[i] = Math.abs(way) <= most ? wanted[i] : slowed[i] + Math.signum(way) * most;
       arrived &= slowed[i] == wanted[i];
     }
     return arrived;
+  }
+
+  private boolean less(double wanted, int channel) {
+    return setup.power().power(wanted) <= setup.power().power(slowed[channel]);
   }
 
   /** What the transmitter warns of since it was switched on, until it is seen to. */
@@ -159,17 +179,56 @@ public final class BenchRun {
 
   /** A condition that must be held counts once it has been true for as long. */
   private List<Boolean> truths(Moment moment, double seconds) {
-    List<Boolean> truths = new ArrayList<>();
-    for (int i = 0; i < trueFor.length; i++) {
-      double held = conditions.at(i).heldSeconds();
-      boolean enough = held == 0 || trueFor[i] + seconds >= held;
-      truths.add(rawly(i, moment) && enough);
+    Boolean[] truths = new Boolean[trueFor.length];
+    for (int i = 0; i < truths.length; i++) {
+      decide(i, moment, seconds, truths);
     }
-    return truths;
+    return List.of(truths);
   }
 
-  private boolean rawly(int condition, Moment moment) {
-    return conditions.isTrue(condition, moment.with(readings(moment, List.of())), phase);
+  /** What it is made of is decided first, so a part that still waits is not true yet. */
+  private void decide(int condition, Moment moment, double seconds, Boolean[] truths) {
+    if (truths[condition] == null) {
+      for (int member : conditions.members(condition)) {
+        decide(member, moment, seconds, truths);
+      }
+      double held = conditions.at(condition).heldSeconds();
+      boolean enough = held == 0 || trueFor[condition] + seconds >= held;
+      truths[condition] = enough && conditions.of(condition, bare(moment), phase, truths);
+    }
+  }
+
+  private boolean rawly(int condition, Moment moment, List<Boolean> truths) {
+    return conditions.of(condition, bare(moment), phase, truths.toArray(Boolean[]::new));
+  }
+
+  private Moment bare(Moment moment) {
+    return moment.with(readings(moment, List.of()));
+  }
+
+  /** The moment as a phase sees it that is on its way out: what asks for it is still true there. */
+  private Moment in(int other, Moment moment) {
+    List<Boolean> now = moment.readings().truths();
+    if (other == phase || !phaseIsAskedFor) {
+      return moment;
+    }
+    Boolean[] truths = new Boolean[now.size()];
+    for (int i = 0; i < truths.length; i++) {
+      asIn(other, i, moment, now, truths);
+    }
+    return moment.with(readings(moment, List.of(truths)));
+  }
+
+  private void asIn(int other, int condition, Moment moment, List<Boolean> now, Boolean[] truths) {
+    if (truths[condition] == null) {
+      for (int member : conditions.members(condition)) {
+        asIn(other, member, moment, now, truths);
+      }
+      truths[condition] =
+          conditions.asksForPhase(condition)
+              ? conditions.of(condition, bare(moment), other, truths)
+              : now.get(condition);
+    }
   }
 
   private boolean waits(Moment moment) {

@@ -5,6 +5,7 @@ import hightally.core.setup.Setup;
 import hightally.core.signal.Moment;
 import hightally.core.signal.SignalPath;
 import java.util.Arrays;
+import java.util.function.IntFunction;
 
 /**
  * How one phase goes over into another.
@@ -93,16 +94,19 @@ final class PhaseFade {
   /**
    * The commands of all surfaces, then of all motors, percent.
    *
+   * @param seen the moment as a phase sees it: what asks for a phase is true in its own only
+   * @param mixes how far each mix has come in
    * @param held whether cut, arming or the latch hold the motors
    */
-  double[] commands(Moment moment, boolean held) {
-    double[] now = path.program().commands(moment, phase);
+  double[] commands(IntFunction<Moment> seen, double[] mixes, boolean held) {
+    double[] now = path.program().commands(seen.apply(phase), phase, mixes);
     double[] faded = now.clone();
     int surfaces = setup.surfaces().size();
     if (weights[phase] < 1) {
       Arrays.fill(faded, 0, surfaces, 0);
       for (int i = 0; i < weights.length; i++) {
-        add(i == phase || weights[i] == 0 ? now : path.program().commands(moment, i), i, faded);
+        boolean other = i != phase && weights[i] > 0;
+        add(other ? path.program().commands(seen.apply(i), i, mixes) : now, i, faded);
       }
     }
     if (wasHeld && !held) {

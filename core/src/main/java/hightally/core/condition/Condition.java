@@ -17,7 +17,8 @@ import java.util.function.Consumer;
  * @param kind what it looks at
  * @param subject id of a lever, switch, phase or timer; or {@code roll}, {@code pitch}, {@code
  *     yaw}, {@code throttle}, {@code link}, {@code voltage}; empty for and, or, not
- * @param limit switch position, or what the subject is held against
+ * @param limit switch position, or what the subject is held against in its own unit: a stick -100
+ *     to 100 %, throttle and levers 0 to 100 %, link percent, volts, seconds
  * @param members ids of other conditions, for and, or, not
  * @param heldSeconds how long it must have been so before it counts
  */
@@ -30,6 +31,8 @@ public record Condition(
     List<String> members,
     @Within(min = 0, max = 60, unit = Unit.SECONDS) double heldSeconds)
     implements SelfChecked {
+  private static final double PERCENT = 100;
+
   public Condition {
     members = members == null ? null : List.copyOf(members);
   }
@@ -37,20 +40,32 @@ public record Condition(
   @Override
   public void check(String path, Consumer<Violation> found) {
     int count = members.size();
-    boolean legal =
+    boolean tooMany =
         switch (kind) {
-          case AND, OR -> count >= 2;
-          case NOT -> count == 1;
-          default -> count == 0;
+          case AND, OR -> false;
+          case NOT -> count > 1;
+          default -> count > 0;
         };
-    if (!legal) {
+    if (tooMany) {
       Said wanted =
-          kind == ConditionKind.NOT
-              ? Said.of("condition.oneOther")
-              : combines() ? Said.of("condition.twoMoreOthers") : Said.of("condition.noOthers");
+          Said.of(kind == ConditionKind.NOT ? "condition.oneOther" : "condition.noOthers");
       found.accept(
           Violation.of(path + "members", Said.of("given.conditions", "count", count), wanted));
     }
+  }
+
+  /** Whether it has all it is made of; until then it is never true and stops nothing else. */
+  public boolean finished() {
+    return switch (kind) {
+      case AND, OR -> members.size() >= 2;
+      case NOT -> members.size() == 1;
+      default -> true;
+    };
+  }
+
+  /** Its limit as a place along the stick or lever it looks at. */
+  public double place() {
+    return limit / PERCENT;
   }
 
   /** The same condition of other members. */

@@ -4,7 +4,7 @@ package hightally.core.condition;
 public enum ConditionKind {
   /** A switch stands at one position; {@code limit} is the position, counted from 1. */
   SWITCH_AT,
-  /** A lever, 0 to 1, or a stick, -1 to 1 (throttle 0 to 1), stands above {@code limit}. */
+  /** A lever or the throttle, 0 to 100 %, or a stick, -100 to 100 %, is above {@code limit}. */
   ABOVE,
   /** The same below {@code limit}. */
   BELOW,

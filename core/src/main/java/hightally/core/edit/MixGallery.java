@@ -272,7 +272,8 @@ public final class MixGallery {
         curve,
         targets,
         "",
-        asked.phases());
+        asked.phases(),
+        0);
   }
 
   private interface Factor {

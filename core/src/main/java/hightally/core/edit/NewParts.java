@@ -50,7 +50,7 @@ public final class NewParts {
   private static final double CONTACT_MM = 100;
 
   /** A tenth of the throttle: more than a trembling thumb. */
-  private static final double OFF_THE_STOP = 0.1;
+  private static final double OFF_THE_STOP = 10;
 
   private static final double PACK_GRAMS = 200;
   private static final double PACK_AHEAD_MM = 100;

@@ -1,5 +1,7 @@
 package hightally.core.edit;
 
+import hightally.core.condition.Condition;
+import hightally.core.condition.ConditionKind;
 import hightally.core.mix.Curve;
 import hightally.core.mix.CurvePoint;
 import hightally.core.mix.Mix;
@@ -8,6 +10,7 @@ import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Said;
 import hightally.core.quantity.Validation;
 import hightally.core.quantity.Violation;
+import hightally.core.setup.ConditionLimits;
 import hightally.core.setup.Setup;
 import hightally.core.setup.SourceSubjects;
 import java.util.ArrayList;
@@ -29,6 +32,23 @@ public final class ProgramEdits {
             .map(one -> one.id().equals(mix) ? one.from(source, subject) : one)
             .toList();
     return Validation.check(setup.change().mixes(mixes).done());
+  }
+
+  /** The setup with a condition that looks at something else; what no longer fits is gone. */
+  public static Setup looking(Setup setup, String condition, ConditionKind kind, String subject) {
+    Validation.check(setup);
+    if (setup.conditions().stream().noneMatch(one -> one.id().equals(condition))) {
+      throw InvalidInputException.of("condition", condition, Said.of("demand.conditionsId"));
+    }
+    List<Condition> conditions =
+        setup.conditions().stream()
+            .map(
+                one ->
+                    one.id().equals(condition)
+                        ? ConditionLimits.looking(setup, one, kind, subject)
+                        : one)
+            .toList();
+    return Validation.check(setup.change().conditions(conditions).done());
   }
 
   /** A curve with one more point, in the middle of its widest gap and on the line. */

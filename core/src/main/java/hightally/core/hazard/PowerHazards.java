@@ -55,7 +55,7 @@ final class PowerHazards {
     String subject = lever.isEmpty() ? "throttle" : lever;
     setup.conditions().stream()
         .filter(one -> one.subject().equals(subject))
-        .forEach(one -> around(found, one.limit()));
+        .forEach(one -> around(found, one.place()));
     return found.stream().mapToDouble(Double::doubleValue).toArray();
   }
 

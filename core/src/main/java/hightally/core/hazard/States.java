@@ -74,8 +74,8 @@ final class States {
   private List<Cell> cells(String subject, double least, double rest) {
     TreeSet<Double> ends = new TreeSet<>(List.of(least, 1.0));
     for (Condition one : setup.conditions()) {
-      if (one.subject().equals(subject) && one.limit() > least && one.limit() < 1) {
-        ends.add(one.limit());
+      if (one.subject().equals(subject) && one.place() > least && one.place() < 1) {
+        ends.add(one.place());
       }
     }
     List<Cell> found = new ArrayList<>();

@@ -28,6 +28,8 @@ import java.util.function.Consumer;
  * @param targets what it moves
  * @param when id of a condition; empty for always
  * @param phases ids of the phases it acts in; empty for all
+ * @param fadeSeconds how long it takes to come in and to go when its condition changes; 0 for at
+ *     once
  */
 public record Mix(
     @Text(max = 40, pattern = "[a-z0-9]+(-[a-z0-9]+)*") String id,
@@ -41,7 +43,8 @@ public record Mix(
     List<CurvePoint> curve,
     List<MixTarget> targets,
     @Text(min = 0, max = 40) String when,
-    List<String> phases)
+    List<String> phases,
+    @Within(min = 0, max = 10, unit = Unit.SECONDS) double fadeSeconds)
     implements SelfChecked {
   public Mix {
     curve = curve == null ? null : List.copyOf(curve);
@@ -74,7 +77,8 @@ public record Mix(
         curve,
         targets,
         when,
-        phases);
+        phases,
+        fadeSeconds);
   }
 
   /** The same mix, acting at other times. */
@@ -91,7 +95,8 @@ public record Mix(
         curve,
         targets,
         changedWhen,
-        changedPhases);
+        changedPhases,
+        fadeSeconds);
   }
 
   /** The same mix from another source. */
@@ -108,7 +113,8 @@ public record Mix(
         curve,
         targets,
         when,
-        phases);
+        phases,
+        fadeSeconds);
   }
 
   /** The same mix from another subject. */
@@ -125,6 +131,7 @@ public record Mix(
         curve,
         targets,
         when,
-        phases);
+        phases,
+        fadeSeconds);
   }
 }

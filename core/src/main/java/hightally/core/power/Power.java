@@ -1,5 +1,6 @@
 package hightally.core.power;
 
+import hightally.core.channel.Transmitter;
 import hightally.core.quantity.Text;
 import hightally.core.quantity.Unit;
 import hightally.core.quantity.Within;
@@ -19,6 +20,8 @@ import java.util.function.UnaryOperator;
  * @param failsafe per channel
  * @param throttleWarning whether switching on with the stick forward warns
  * @param startPositions of switches, demanded at switch-on
+ * @param stopMicroseconds the pulse at which the controllers were taught to stop; 0 where they were
+ *     not taught: then it is that of -100 % with endpoint 100, for a two-way one the centre
  */
 public record Power(
     @Text(min = 0, max = 40) String throttleInput,
@@ -32,7 +35,8 @@ public record Power(
     boolean throttleWarning,
     List<StartPosition> startPositions,
     List<FlightTimer> timers,
-    List<TelemetryAlarm> alarms) {
+    List<TelemetryAlarm> alarms,
+    @Within(min = 0, max = 2500, unit = Unit.MICROSECONDS) double stopMicroseconds) {
   /** One motor on the stick, running one way, with a cut of its own. */
   public static final Power PLAIN =
       new Power(
@@ -47,7 +51,8 @@ public record Power(
           true,
           List.of(),
           List.of(),
-          List.of());
+          List.of(),
+          0);
 
   public Power {
     curves = curves == null ? null : List.copyOf(curves);
@@ -69,6 +74,15 @@ public record Power(
   /** Where the motor stands still, percent. */
   public double stopPercent() {
     return twoWay ? 0 : -100;
+  }
+
+  /** The pulse at which the controllers stop, µs at the socket. */
+  public double stopPulse(Transmitter transmitter) {
+    if (stopMicroseconds > 0) {
+      return stopMicroseconds;
+    }
+    double centre = transmitter.centreMicroseconds();
+    return twoWay ? centre : centre - transmitter.microsecondsPer100();
   }
 
   /** How fast it is told to turn for a command, 0 to 1, whichever way. */
@@ -112,7 +126,8 @@ public record Power(
         throttleWarning,
         startPositions,
         timers,
-        changed);
+        changed,
+        stopMicroseconds);
   }
 
   /** The same power without a condition, and with other timers. */
@@ -138,7 +153,8 @@ public record Power(
         throttleWarning,
         startPositions,
         changedTimers,
-        alarms);
+        alarms,
+        stopMicroseconds);
   }
 
   /** The same power with the throttle on a lever. */
@@ -169,6 +185,7 @@ public record Power(
         throttleWarning,
         positions,
         timers,
-        alarms);
+        alarms,
+        stopMicroseconds);
   }
 }

@@ -2,6 +2,7 @@ package hightally.core.program;
 
 import hightally.core.channel.TransmitterInput;
 import hightally.core.condition.Condition;
+import hightally.core.condition.ConditionKind;
 import hightally.core.power.FlightTimer;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.Quantity;
@@ -31,6 +32,9 @@ public final class ConditionWords {
   }
 
   private static Said plain(Setup setup, Condition one, int depth) {
+    if (!one.finished()) {
+      return Said.of("condition.unfinished", "kind", one.kind());
+    }
     return switch (one.kind()) {
       case SWITCH_AT ->
           Said.of(
@@ -47,7 +51,7 @@ public final class ConditionWords {
               "kind",
               one.kind(),
               "limit",
-              Quantity.percent(100 * one.limit()));
+              Quantity.percent(one.limit()));
       case PHASE ->
           Said.of(
               "condition.phase",
@@ -85,6 +89,16 @@ public final class ConditionWords {
 
   private static List<Said> members(Setup setup, List<String> members, int depth) {
     return members.stream().map(member -> sentence(setup, member, depth + 1)).toList();
+  }
+
+  /** What a condition of a kind looks at, by its name. */
+  static Said looked(Setup setup, ConditionKind kind, String id) {
+    return switch (kind) {
+      case PHASE -> Said.text(setup.phase(id).map(phase -> phase.name()).orElse(id));
+      case TELEMETRY_ABOVE, TELEMETRY_BELOW -> Said.of("condition.measured", "subject", id);
+      case TIMER_ABOVE -> Said.text(timer(setup, id));
+      default -> subject(setup, id);
+    };
   }
 
   /** A lever or switch by its name; else the stick of a control, or the throttle's. */

@@ -13,7 +13,9 @@ import hightally.core.phase.Phase;
 import hightally.core.phase.Trims;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.Said;
+import hightally.core.quantity.Unit;
 import hightally.core.response.FeelSet;
+import hightally.core.setup.ConditionLimits;
 import hightally.core.setup.Setup;
 import hightally.core.signal.Moment;
 import hightally.core.signal.SignalPath;
@@ -97,8 +99,42 @@ public record ProgramSheet(
    */
   public record MixReach(String target, double plusMm, double minusMm) {}
 
-  /** A condition in words. */
-  public record ConditionLine(String condition, Said sentence) {}
+  /**
+   * A condition in words, and what it can be changed to.
+   *
+   * @param finished whether it has all it is made of
+   * @param subjects what one of its kind can look at; none for one made of others
+   * @param least the least its limit may be
+   * @param most the most its limit may be; {@code least} where it has none
+   * @param unit of its limit
+   */
+  public record ConditionLine(
+      String condition,
+      Said sentence,
+      boolean finished,
+      List<SourceChoice.SubjectChoice> subjects,
+      double least,
+      double most,
+      Unit unit) {
+    static ConditionLine of(Setup setup, Condition one) {
+      ConditionLimits.Range range = ConditionLimits.of(setup, one.kind(), one.subject());
+      List<SourceChoice.SubjectChoice> subjects =
+          ConditionLimits.subjects(setup, one.kind()).stream()
+              .map(
+                  id ->
+                      new SourceChoice.SubjectChoice(
+                          id, ConditionWords.looked(setup, one.kind(), id)))
+              .toList();
+      return new ConditionLine(
+          one.id(),
+          ConditionWords.of(setup, one.id()),
+          one.finished(),
+          subjects,
+          range.least(),
+          range.most(),
+          range.unit());
+    }
+  }
 
   /** The sheet of a setup. */
   public static ProgramSheet of(SignalPath path) {
@@ -108,9 +144,7 @@ public record ProgramSheet(
       phases.add(column(path, i));
     }
     List<ConditionLine> conditions =
-        setup.conditions().stream()
-            .map(one -> new ConditionLine(one.id(), ConditionWords.of(setup, one.id())))
-            .toList();
+        setup.conditions().stream().map(one -> ConditionLine.of(setup, one)).toList();
     List<List<CurvePoint>> curves = setup.mixes().stream().map(MixFunction::asCurve).toList();
     return new ProgramSheet(
         phases,

@@ -172,7 +172,8 @@ public final class TermCurves {
         List.of(),
         List.of(),
         "",
-        List.of());
+        List.of(),
+        0);
   }
 
   /** Of the surface that has one, else of the first that rolls, as an example. */

@@ -24,6 +24,7 @@ package hightally.core.quantity;
  * @param suspiciousMm a trim that moves a trailing edge this far is a symptom
  * @param leaveClicks so few clicks may stay in the transmitter
  * @param confirmClicks how close to the prediction a flight's trims confirm it
+ * @param surfaceJumpMm a trailing edge that moves this far at a flick, at once, upsets the model
  */
 public record HouseValues(
     @Within(min = 1, max = 100, unit = Unit.PERCENT) double largeTrimPercent,
@@ -45,7 +46,8 @@ public record HouseValues(
     @Within(min = 0, max = 50, unit = Unit.MILLIMETRES) double sameCgMm,
     @Within(min = 0.5, max = 50, unit = Unit.MILLIMETRES) double suspiciousMm,
     @Within(min = 0, max = 20, unit = Unit.CLICKS) int leaveClicks,
-    @Within(min = 0, max = 20, unit = Unit.CLICKS) int confirmClicks) {
+    @Within(min = 0, max = 20, unit = Unit.CLICKS) int confirmClicks,
+    @Within(min = 0.5, max = 100, unit = Unit.MILLIMETRES) double surfaceJumpMm) {
 
   /**
    * What the program starts with. Trim 12 %: about a third of a common trim range; a straight,
@@ -60,8 +62,8 @@ public record HouseValues(
    * within 2 clicks: two can agree by chance, and a gust is worth a click or two. Balance 2 mm:
    * what a finger finds again. Suspicious 4 mm: a straight, balanced model of common size needs
    * less. Two clicks may stay: half a turn of a clevis is about as much. A flight confirms within 1
-   * click.
+   * click. A jump of 6 mm: twice what an aileron of a common model gives in calm flying.
    */
   public static final HouseValues STANDARD =
-      new HouseValues(12, 40, 1, 60, 10, 12, 1.5, 1, 0.5, 1, 80, 100, 10, 1, 3, 2, 2, 4, 2, 1);
+      new HouseValues(12, 40, 1, 60, 10, 12, 1.5, 1, 0.5, 1, 80, 100, 10, 1, 3, 2, 2, 4, 2, 1, 6);
 }

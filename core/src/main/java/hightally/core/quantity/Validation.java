@@ -127,12 +127,12 @@ public final class Validation {
 
   /** The range and its unit: {@code 1 to 150 mm}. */
   public static Said range(Within within) {
-    return Said.of(
-        "demand.range",
-        "min",
-        exact(within.min(), within.unit()),
-        "max",
-        exact(within.max(), within.unit()));
+    return range(within.min(), within.max(), within.unit());
+  }
+
+  /** The same for a range that is not the same for every record. */
+  public static Said range(double least, double most, Unit unit) {
+    return Said.of("demand.range", "min", exact(least, unit), "max", exact(most, unit));
   }
 
   private static Quantity exact(double value, Unit unit) {

@@ -1,5 +1,6 @@
 package hightally.core.setup;
 
+import hightally.core.airframe.Surface;
 import hightally.core.condition.Condition;
 import hightally.core.condition.ConditionKind;
 import hightally.core.mix.Mix;
@@ -11,15 +12,16 @@ import hightally.core.power.FlightTimer;
 import hightally.core.power.Power;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.Said;
+import hightally.core.quantity.Validation;
 import hightally.core.quantity.Violation;
 import hightally.core.response.FeelSet;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.function.Consumer;
 import java.util.function.Function;
+import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 
 /** Checks that conditions, phases, mixes, feel and power refer to what is there, without loops. */
@@ -27,14 +29,11 @@ final class ProgramReferences {
   /** More than any transmitter holds, and what the exhaustive check can tell apart. */
   private static final int MOST_MIXES = 64;
 
-  private static final Set<String> MEASURED = Set.of("link", "voltage");
-
   private final Setup setup;
   private final String path;
   private final Consumer<Violation> found;
   private final Set<String> conditionIds;
   private final Set<String> phaseIds;
-  private final Set<String> timerIds;
 
   ProgramReferences(Setup setup, String path, Consumer<Violation> found) {
     this.setup = setup;
@@ -42,7 +41,6 @@ final class ProgramReferences {
     this.found = found;
     conditionIds = ids(setup.conditions(), Condition::id);
     phaseIds = ids(setup.phases(), Phase::id);
-    timerIds = ids(setup.power().timers(), FlightTimer::id);
   }
 
   private static <T> Set<String> ids(List<T> list, Function<T, String> id) {
@@ -102,6 +100,8 @@ final class ProgramReferences {
       String at = "conditions[" + i + "]";
       if (!condition.combines() && !subjectKnown(condition)) {
         report(at + ".subject", condition.subject(), subjectWanted(condition.kind()));
+      } else {
+        limit(at, condition);
       }
       for (int j = 0; j < condition.members().size(); j++) {
         if (!conditionIds.contains(condition.members().get(j))) {
@@ -113,28 +113,44 @@ final class ProgramReferences {
       }
       List<String> loop = loop(condition.id(), this::membersOf);
       if (!loop.isEmpty()) {
-        report(at + ".members", String.join(" → ", loop), Said.of("demand.conditionsDoNotGoRound"));
+        report(
+            at + ".members",
+            round(loop, this::conditionName),
+            Said.of("demand.conditionsDoNotGoRound"));
       }
+    }
+  }
+
+  private void limit(String at, Condition one) {
+    ConditionLimits.Range range = ConditionLimits.of(setup, one.kind(), one.subject());
+    if (!range.holds(one.limit())) {
+      report(
+          at + ".limit", one.limit(), Validation.range(range.least(), range.most(), range.unit()));
     }
   }
 
   private boolean subjectKnown(Condition condition) {
     String subject = condition.subject();
-    return switch (condition.kind()) {
-      case SWITCH_AT -> setup.transmitter().inputIndex(subject) >= 0;
-      case ABOVE, BELOW ->
-          setup.transmitter().inputIndex(subject) >= 0
-              || subject.equals("throttle")
-              || stick(subject);
-      case PHASE -> phaseIds.contains(subject);
-      case TELEMETRY_ABOVE, TELEMETRY_BELOW -> MEASURED.contains(subject);
-      case TIMER_ABOVE -> timerIds.contains(subject);
-      default -> true;
-    };
+    return condition.kind() == ConditionKind.SWITCH_AT
+        ? setup.transmitter().inputIndex(subject) >= 0
+        : ConditionLimits.subjects(setup, condition.kind()).contains(subject);
   }
 
-  private static boolean stick(String subject) {
-    return Arrays.stream(Control.values()).anyMatch(control -> control.word().equals(subject));
+  /** A way round by the names of its members. */
+  private static Said round(List<String> ids, UnaryOperator<String> name) {
+    return Said.of("given.round", "members", ids.stream().map(name).map(Said::text).toList());
+  }
+
+  private String conditionName(String id) {
+    return setup.conditions().stream()
+        .filter(one -> one.id().equals(id))
+        .map(Condition::name)
+        .findFirst()
+        .orElse(id);
+  }
+
+  private String surfaceName(String id) {
+    return setup.surface(id).map(Surface::name).orElse(id);
   }
 
   private static Said subjectWanted(ConditionKind kind) {
@@ -236,7 +252,7 @@ final class ProgramReferences {
     for (String surface : ids(setup.surfaces(), one -> one.id())) {
       List<String> loop = loop(surface, this::fedBy);
       if (!loop.isEmpty()) {
-        report("mixes", String.join(" → ", loop), Said.of("demand.mixesDoNotFeedBack"));
+        report("mixes", round(loop, this::surfaceName), Said.of("demand.mixesDoNotFeedBack"));
         return;
       }
     }

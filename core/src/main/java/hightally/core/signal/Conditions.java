@@ -1,6 +1,7 @@
 package hightally.core.signal;
 
 import hightally.core.condition.Condition;
+import hightally.core.condition.ConditionKind;
 import hightally.core.power.FlightTimer;
 import hightally.core.quantity.Control;
 import hightally.core.setup.Setup;
@@ -18,7 +19,7 @@ public final class Conditions {
 
   private final Setup setup;
   private final Condition[] all;
-  private final int[][] members;
+  private final int[][] of;
   private final int[] inputs;
   private final int[] timers;
   private final int[] phases;
@@ -31,7 +32,7 @@ public final class Conditions {
     for (int i = 0; i < all.length; i++) {
       byId.put(all[i].id(), i);
     }
-    members =
+    of =
         Arrays.stream(all)
             .map(one -> one.members().stream().mapToInt(byId::get).toArray())
             .toArray(int[][]::new);
@@ -76,31 +77,47 @@ public final class Conditions {
     if (index < known.size()) {
       return known.get(index);
     }
+    return of(index, moment, phase, null);
+  }
+
+  /**
+   * Whether a condition is true if its members are as given.
+   *
+   * @param members truths by index; null where they are asked of the moment
+   */
+  public boolean of(int index, Moment moment, int phase, Boolean[] members) {
     Condition one = all[index];
     return switch (one.kind()) {
       case SWITCH_AT -> switchAt(index, moment);
-      case ABOVE -> value(index, moment) > one.limit();
-      case BELOW -> value(index, moment) < one.limit();
+      case ABOVE -> value(index, moment) > one.place();
+      case BELOW -> value(index, moment) < one.place();
       case PHASE -> phases[index] == phase;
       case TELEMETRY_ABOVE -> measured(one, moment) > one.limit();
       case TELEMETRY_BELOW -> measured(one, moment) < one.limit();
       case TIMER_ABOVE -> moment.readings().timer(timers[index]) > one.limit();
-      case AND -> {
-        boolean every = true;
-        for (int member : members[index]) {
-          every &= isTrue(member, moment, phase);
-        }
-        yield every;
-      }
-      case OR -> {
-        boolean any = false;
-        for (int member : members[index]) {
-          any |= isTrue(member, moment, phase);
-        }
-        yield any;
-      }
-      case NOT -> !isTrue(members[index][0], moment, phase);
+      case AND -> one.finished() && count(index, moment, phase, members) == of[index].length;
+      case OR -> one.finished() && count(index, moment, phase, members) > 0;
+      case NOT -> one.finished() && count(index, moment, phase, members) == 0;
     };
+  }
+
+  private int count(int index, Moment moment, int phase, Boolean[] truths) {
+    int count = 0;
+    for (int member : of[index]) {
+      count += truths == null ? isTrue(member, moment, phase) ? 1 : 0 : truths[member] ? 1 : 0;
+    }
+    return count;
+  }
+
+  /** Whether a condition depends on which phase is on. */
+  public boolean asksForPhase(int index) {
+    return all[index].kind() == ConditionKind.PHASE
+        || Arrays.stream(of[index]).anyMatch(this::asksForPhase);
+  }
+
+  /** Indexes of the conditions one is made of. */
+  public int[] members(int index) {
+    return of[index].clone();
   }
 
   private boolean switchAt(int index, Moment moment) {

@@ -26,7 +26,7 @@ public final class Program {
   private final boolean motorsAlone;
 
   /** When a mix acts. */
-  private record Gate(int when, boolean[] phases) {}
+  private record Gate(int when, boolean[] phases, boolean fades) {}
 
   Program(Setup setup) {
     this.setup = setup;
@@ -38,7 +38,9 @@ public final class Program {
             .map(
                 one ->
                     new Gate(
-                        conditions.index(one.when()), Conditions.inPhases(setup, one.phases())))
+                        conditions.index(one.when()),
+                        Conditions.inPhases(setup, one.phases()),
+                        one.fadeSeconds() > 0))
             .toArray(Gate[]::new);
     TermMaker maker = new TermMaker(setup);
     targets = maker.targets().toArray(Target[]::new);
@@ -92,12 +94,21 @@ public final class Program {
 
   /** What phases, switches and conditions decide at a moment. */
   Standing standing(Moment moment, int phase) {
+    return standing(moment, phase, null);
+  }
+
+  private Standing standing(Moment moment, int phase, double[] weights) {
     long acting = 0;
     for (int i = 0; i < mixes.length; i++) {
       Gate gate = mixes[i];
-      acting |= conditions.active(gate.when(), gate.phases(), moment, phase) ? 1L << i : 0;
+      boolean acts =
+          weights == null || !gate.fades()
+              ? conditions.active(gate.when(), gate.phases(), moment, phase)
+              : gate.phases()[phase] && weights[i] > 0;
+      acting |= acts ? 1L << i : 0;
     }
-    return new Standing(phase, feels.at(moment, phase), acting, held(moment, phase));
+    Feels.Decided feel = feels.at(moment, phase);
+    return new Standing(phase, feel, acting, held(moment, phase), weights);
   }
 
   /** The commands of all surfaces, then of all motors, percent. */
@@ -110,6 +121,20 @@ public final class Program {
     return run(moment, phase, trims).commands();
   }
 
+  /**
+   * The same while mixes with a fade of their own come in or go.
+   *
+   * @param weights how far each mix has come in, 0 to 1; those without a fade at 1
+   */
+  public double[] commands(Moment moment, int phase, double[] weights) {
+    return run(moment, standing(moment, phase, weights), trims(moment, phase)).commands();
+  }
+
+  /** Whether a mix's condition is true, whatever the phase. */
+  public boolean wanted(int mix, Moment moment, int phase) {
+    return conditions.isTrue(mixes[mix].when(), moment, phase);
+  }
+
   /** A run whose signals are known and whose commands are not worked out yet. */
   Run begun(Moment moment, Standing standing, Trims trims) {
     return new Run(moment, standing, trims, signals, targets.length);
@@ -117,8 +142,11 @@ public final class Program {
 
   /** All commands worked out, with what they were worked out from. */
   Run run(Moment moment, int phase, Trims trims) {
-    Run run = begun(moment, standing(moment, phase), trims);
-    Standing standing = run.standing();
+    return run(moment, standing(moment, phase), trims);
+  }
+
+  private Run run(Moment moment, Standing standing, Trims trims) {
+    Run run = begun(moment, standing, trims);
     for (int i : order) {
       double sum = targets[i].sum(run);
       run.put(i, targets[i].isMotor() ? hold.command(sum, standing.held()) : sum);
@@ -138,7 +166,7 @@ public final class Program {
     }
     if (motorsAlone) {
       Signal motor = signals.motor();
-      Standing standing = new Standing(phase, null, 0, held(moment, phase));
+      Standing standing = new Standing(phase, null, 0, held(moment, phase), null);
       double asked = motor.along(Axis.place(moment, motor.axis()), standing);
       return hold.command(asked, standing.held());
     }

@@ -27,7 +27,7 @@ record Term(
 
   /** What it adds at a moment, percent. */
   double value(Run run) {
-    return of(run.value(signal));
+    return run.standing().weight(mix) * of(run.value(signal));
   }
 
   /** What it adds with its axis at a place, percent. */

@@ -20,9 +20,9 @@ import java.util.Set;
  * <p>A message is a pattern of ICU's MessageFormat with named places. A value {@code x} is there as
  * {@code x}; as {@code x_cap} to begin a sentence and {@code x_mid} within one; as {@code x_after}
  * with a blank before it, or nothing where it is nothing; as {@code x_colon} with a colon behind
- * it; a list also as {@code x_and} and {@code x_or}. Enums are told by the message under {@code
- * TYPE.NAME} and chosen by {@code select} with {@code x_is}; whole numbers are there for {@code
- * plural}, yes and no for {@code select}.
+ * it; a list also as {@code x_and} and {@code x_or}, and as {@code x_way} with arrows. Enums are
+ * told by the message under {@code TYPE.NAME} and chosen by {@code select} with {@code x_is}; whole
+ * numbers are there for {@code plural}, yes and no for {@code select}.
  */
 public final class Words {
   private static final String[] SIXTHS = {"", "⅙", "⅓", "½", "⅔", "⅚"};
@@ -102,6 +102,7 @@ public final class Words {
     if (value instanceof List<?> list) {
       values.put(name + "_and", joined(list, "list.and"));
       values.put(name + "_or", joined(list, "list.or"));
+      values.put(name + "_way", joined(list, " → "));
     }
   }
 

@@ -71,7 +71,8 @@ class BenchRunTest {
             true,
             List.of(),
             List.of(new FlightTimer("t", "Pack", true, 65, "", List.of(60.0))),
-            List.of(new TelemetryAlarm("Weak", "link", 50, 1)));
+            List.of(new TelemetryAlarm("Weak", "link", 50, 1)),
+            0);
     return plain
         .change()
         .channels(channels)
@@ -194,7 +195,8 @@ class BenchRunTest {
             true,
             List.of(),
             List.of(),
-            List.of());
+            List.of(),
+            0);
     BenchRun run = new BenchRun(SignalPath.of(one.change().power(both).done()));
     Moment full = REST.withThrottle(1, false);
     assertThat(step(run, full, 0).positions().commandPercent()[2]).isEqualTo(100);
@@ -220,7 +222,8 @@ class BenchRunTest {
             true,
             List.of(),
             List.of(),
-            List.of());
+            List.of(),
+            0);
     BenchRun run = new BenchRun(SignalPath.of(one.change().power(cut).done()));
     Moment full = REST.withThrottle(1, false);
     assertThat(step(run, full, 0).motorPower()).isEqualTo(1);

@@ -75,7 +75,7 @@ class NewPartsTest {
     Condition above = last(NewParts.added(bare, NewPart.CONDITION, English.NAMES).conditions());
     assertThat(above.kind()).isEqualTo(ConditionKind.ABOVE);
     assertThat(above.subject()).isEqualTo("throttle");
-    assertThat(above.limit()).isEqualTo(0.1);
+    assertThat(above.limit()).isEqualTo(10);
   }
 
   @Test
@@ -131,7 +131,10 @@ class NewPartsTest {
         .isEqualTo(new FailsafeSetting(1, true, 0));
     Setup twin = DemoModels.read("brindle");
     List<FailsafeSetting> others =
-        twin.power().failsafe().stream().filter(one -> one.channel() != 3).toList();
+        twin.channels().stream()
+            .filter(one -> one.number() != 3)
+            .map(one -> new FailsafeSetting(one.number(), true, 0))
+            .toList();
     Setup open = twin.change().power(twin.power().withFailsafe(others)).done();
     FailsafeSetting motor =
         last(NewParts.added(open, NewPart.FAILSAFE, English.NAMES).power().failsafe());

@@ -84,7 +84,7 @@ class HazardSearchTest {
   private static Mix mix(String id, MixSource source, String subject, double weight, String... to) {
     List<MixTarget> targets = java.util.Arrays.stream(to).map(t -> new MixTarget(t, 1)).toList();
     return new Mix(
-        id, id, "", source, subject, weight, weight, 0, List.of(), targets, "", List.of());
+        id, id, "", source, subject, weight, weight, 0, List.of(), targets, "", List.of(), 0);
   }
 
   /** Two elevons and a motor with everything in order: two phases on one switch. */
@@ -116,7 +116,8 @@ class HazardSearchTest {
         true,
         List.of(),
         timers,
-        List.of());
+        List.of(),
+        0);
   }
 
   private static Setup planted(HazardKind kind) {
@@ -304,7 +305,8 @@ class HazardSearchTest {
             plain.throttleWarning(),
             plain.startPositions(),
             plain.timers(),
-            plain.alarms());
+            plain.alarms(),
+            0);
     Setup setup = clean().change().power(bothWays).done();
     assertThat(HazardSearch.of(SignalPath.of(setup)).hazards())
         .filteredOn(one -> one.kind() == HazardKind.MOTOR_STARTS)

@@ -26,6 +26,7 @@ import hightally.core.setup.Setup;
 import hightally.core.signal.Moment;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 
 /**
  * A second way from stick to surface, written from {@code docs/computation.md} alone and as plainly
@@ -34,9 +35,20 @@ import java.util.List;
  */
 public final class PlainModel {
   private final Setup setup;
+  private final Map<String, Double> come;
 
   public PlainModel(Setup setup) {
+    this(setup, Map.of());
+  }
+
+  /**
+   * The same while mixes with a fade of their own come in or go.
+   *
+   * @param come how far, by the mix's id, 0 to 1
+   */
+  public PlainModel(Setup setup, Map<String, Double> come) {
     this.setup = setup;
+    this.come = come;
   }
 
   /** One thing that adds to a command, in the order the tally lists them. */
@@ -52,8 +64,8 @@ public final class PlainModel {
     Condition one = condition(id);
     return switch (one.kind()) {
       case SWITCH_AT -> position(one.subject(), moment) == (int) one.limit();
-      case ABOVE -> looked(one.subject(), moment) > one.limit();
-      case BELOW -> looked(one.subject(), moment) < one.limit();
+      case ABOVE -> looked(one.subject(), moment) > one.limit() / 100;
+      case BELOW -> looked(one.subject(), moment) < one.limit() / 100;
       case PHASE -> phase >= 0 && setup.phases().get(phase).id().equals(one.subject());
       case TELEMETRY_ABOVE -> measured(one.subject(), moment) > one.limit();
       case TELEMETRY_BELOW -> measured(one.subject(), moment) < one.limit();
@@ -286,8 +298,14 @@ public final class PlainModel {
       for (MixTarget one : mix.targets()) {
         factor += one.target().equals(target) ? one.factor() : 0;
       }
-      if (factor != 0 && acts(mix.when(), mix.phases(), moment, phase)) {
-        parts.add(new Part("MIX", factor * value(mix, source(mix, moment, phase))));
+      Double part = come.get(mix.id());
+      boolean acts =
+          part == null
+              ? acts(mix.when(), mix.phases(), moment, phase)
+              : part > 0 && acts("", mix.phases(), moment, phase);
+      if (factor != 0 && acts) {
+        double value = factor * value(mix, source(mix, moment, phase));
+        parts.add(new Part("MIX", part == null ? value : part * value));
       }
     }
     return parts;

@@ -162,7 +162,7 @@ public final class RandomPrograms {
   }
 
   private double tenth(int from, int to) {
-    return (from + random.nextInt(to - from + 1)) / 10.0;
+    return (from + random.nextInt(to - from + 1)) * 10.0;
   }
 
   private void simple(ConditionKind kind, String subject, double limit) {
@@ -290,7 +290,8 @@ public final class RandomPrograms {
               curved ? curve() : List.of(),
               targets,
               when(),
-              inPhases()));
+              inPhases(),
+              random.nextInt(4) == 0 ? 0.5 + random.nextInt(3) : 0));
     }
     return mixes;
   }
@@ -338,7 +339,8 @@ public final class RandomPrograms {
         true,
         List.of(),
         List.of(new FlightTimer("clock", "Clock", false, 0, "", List.of())),
-        List.of());
+        List.of(),
+        0);
   }
 
   private double between(double low, double high) {

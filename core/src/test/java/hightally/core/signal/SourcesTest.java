@@ -71,7 +71,8 @@ class SourcesTest {
             List.of(),
             List.of(new MixTarget("right", 1)),
             "",
-            List.of());
+            List.of(),
+            0);
     return RIG.change().mixes(List.of(mix)).done();
   }
 
