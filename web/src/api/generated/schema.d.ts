@@ -1520,7 +1520,11 @@ export interface components {
         | "CLICK_STEP"
         | "WISHED_PLUS"
         | "WISHED_MINUS"
-        | "SOCKET_CHANNEL";
+        | "SOCKET_CHANNEL"
+        | "CUT"
+        | "FAILSAFE"
+        | "PHASE_FADE"
+        | "MIX_FADE";
       subject: string;
       /** Format: double */
       value: number;
@@ -3226,9 +3230,12 @@ export interface components {
       /** @enum {string} */
       kind:
         | "MOTOR_STARTS"
+        | "MOTOR_RISES"
         | "CUT_DISAGREES"
         | "CANNOT_STOP"
         | "RUNS_OUT"
+        | "SURFACE_JUMPS"
+        | "FAILSAFE_END"
         | "PAIR_UNEQUAL"
         | "SURFACES_TOUCH"
         | "CONTROL_DEAD"
@@ -3242,6 +3249,8 @@ export interface components {
       why: string;
       way: string[];
       moments: components["schemas"]["Moment"][];
+      mends: components["schemas"]["Mend"][];
+      acceptedBecause: string;
     };
     Moment: {
       /**
@@ -3279,7 +3288,6 @@ export interface components {
       sampled: number;
       /** @enum {string} */
       ending: "WHOLE" | "STOPPED" | "TOO_LARGE";
-      notLookedAt: ("MIXES_ONTO_MOTORS" | "TELEMETRY" | "TIMERS" | "PULSES")[];
     };
     Readings: {
       /**

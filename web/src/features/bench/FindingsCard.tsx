@@ -1,11 +1,9 @@
 import { MendButton } from "@/features/model/edits";
 import { Fold } from "@/ui/fold";
 import { TriangleAlert } from "lucide-react";
-import { useState } from "react";
+import { Accept, Reopen } from "./Accepting";
 import { useBench, useBenchStore, type Finding } from "./store";
-import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
-import { useModel } from "@/features/model/model";
 
 /** What is wrong with the rig as it is being edited, why it matters, and the change that mends it. */
 export function FindingsCard() {
@@ -36,67 +34,16 @@ export function FindingsCard() {
   );
 }
 
-const NOTED = ["notebook", "accepted"] as const;
-
 function AcceptedList({ accepted }: { accepted: Finding[] }) {
-  const { draft, change } = useModel();
-  const noted = draft.present.notebook.accepted;
-  const reopen = (finding: Finding) =>
-    change({
-      type: "edit",
-      path: NOTED,
-      value: noted.filter((one) => one.rule !== finding.rule || one.subject !== finding.surface),
-    });
   return accepted.length === 0 ? null : (
     <ul className="mt-2 space-y-1 border-t border-line pt-2 text-sm text-soft" data-accepted>
       {accepted.map((one) => (
         <li key={one.rule + one.surface + one.title}>
           Accepted: {one.title}, because “{one.acceptedBecause}”.{" "}
-          <button type="button" className="underline" onClick={() => reopen(one)}>
-            Open it again
-          </button>
+          <Reopen rule={one.rule} subject={one.surface} />
         </li>
       ))}
     </ul>
-  );
-}
-
-function Accept({ one }: { one: Finding }) {
-  const { draft, change } = useModel();
-  const [reason, setReason] = useState("");
-  const accept = () =>
-    change({
-      type: "edit",
-      path: NOTED,
-      value: [
-        ...draft.present.notebook.accepted,
-        { rule: one.rule, subject: one.surface, reason: reason.trim() },
-      ],
-    });
-  return (
-    <Fold className="mt-0.5 pl-6 text-soft" title={<span>Live with it</span>}>
-      <form
-        className="flex gap-1"
-        onSubmit={(event) => {
-          event.preventDefault();
-          accept();
-        }}
-      >
-        <input
-          aria-label="Why you accept this finding"
-          placeholder="Why?"
-          required
-          minLength={3}
-          maxLength={300}
-          value={reason}
-          onChange={(event) => setReason(event.target.value)}
-          className="h-8 min-w-0 flex-1 rounded-card border border-line-strong bg-sheet px-2 text-ink"
-        />
-        <Button type="submit" className="!min-h-8 px-2 text-sm">
-          Accept
-        </Button>
-      </form>
-    </Fold>
   );
 }
 
@@ -135,7 +82,9 @@ function FindingItem({ one }: { one: Finding }) {
           {mend.words}
         </MendButton>
       ))}
-      <Accept one={one} />
+      <div className="pl-6">
+        <Accept rule={one.rule} subject={one.surface} what="finding" />
+      </div>
     </li>
   );
 }

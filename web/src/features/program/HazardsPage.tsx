@@ -2,6 +2,8 @@ import { Play, Square, TriangleAlert } from "lucide-react";
 import { useHazardSearch, type Hazard, type Outcome } from "@/api/program";
 import { useModel } from "@/features/model/model";
 import { useBenchStore } from "@/features/bench/store";
+import { Accept, Reopen } from "@/features/bench/Accepting";
+import { MendButton } from "@/features/model/edits";
 import { Button } from "@/ui/button";
 import { Card, Caution } from "@/ui/card";
 import { Failure } from "@/ui/message";
@@ -60,25 +62,30 @@ interface EndedProps {
   again: () => void;
 }
 
-/** What came of the search, and what it did not look at. */
+/** What came of the search, and what of it is proven. */
 function Ended({ end, outcome, again }: EndedProps) {
   const whole = end === "WHOLE";
-  const proven = whole && outcome?.sampled === 0 && outcome.notLookedAt.length === 0;
+  const hazards = outcome?.hazards ?? [];
+  const open = hazards.filter((one) => one.acceptedBecause === "").length;
+  const accepted = hazards.filter((one) => one.acceptedBecause !== "").length;
+  const proven = whole && outcome?.sampled === 0;
   return (
     <div className="space-y-2" data-outcome={outcome?.hazards.length} data-end={end}>
       {outcome !== undefined && (
         <p>
-          {outcome.states.toLocaleString("en-GB")} positions of switches and stretches of levers,
-          each with every single flick from there, sticks and levers anywhere:{" "}
-          {proven && "proven by bounds, nothing sampled. "}
-          {outcome.sampled > 0 && `bounded, in ${outcome.sampled} of them tried in the corners. `}
-          {outcome.hazards.length > 0 ? (
+          {outcome.states.toLocaleString("en-GB")} ways in which switches, sticks, levers, telemetry
+          and timers can stand, each with every single change from there, sticks and levers
+          anywhere: {proven && "proven by bounds, nothing sampled. "}
+          {outcome.sampled > 0 &&
+            `bounded where that can be; in ${outcome.sampled} kinds of them tried in many places, ${outcome.evaluated.toLocaleString("en-GB")} moments in all. `}
+          {open > 0 ? (
             <strong className="text-grounded">
-              {outcome.hazards.length} {outcome.hazards.length === 1 ? "hazard" : "hazards"}.
+              {open} {open === 1 ? "hazard" : "hazards"}.
             </strong>
           ) : (
             whole && <strong className="text-done">Nothing was found.</strong>
           )}
+          {accepted > 0 && ` ${accepted} accepted.`}
         </p>
       )}
       {!whole && (
@@ -87,39 +94,42 @@ function Ended({ end, outcome, again }: EndedProps) {
           {end !== "TOO_LARGE" && <Button onClick={again}>Search again</Button>}
         </p>
       )}
-      {outcome !== undefined && outcome.notLookedAt.length > 0 && (
-        <p className="border-l-4 border-grounded bg-inset px-3 py-2" data-left-out>
-          <strong>Not looked at:</strong>{" "}
-          {outcome.notLookedAt.map((one) => LEFT_OUT[one]).join("; ")}. Prove these on the model,
-          motor harmless.
-        </p>
-      )}
     </div>
   );
 }
 
-const LEFT_OUT: Record<Outcome["notLookedAt"][number], string> = {
-  MIXES_ONTO_MOTORS: "what sticks, levers and surfaces mixed onto a motor do to it",
-  TELEMETRY: "conditions on link or voltage that come true or false in flight",
-  TIMERS: "conditions on a timer that runs up",
-  PULSES:
-    "whether stick back, cut and failsafe give the controller’s stop as a pulse at the socket",
-};
-
 function HazardCard({ hazard }: { hazard: Hazard }) {
   const store = useBenchStore();
   const play = () => store.moveThrough(hazard.moments, PLAY_SECONDS);
+  const accepted = hazard.acceptedBecause !== "";
   return (
     <Card className="!p-3">
-      <div data-hazard={hazard.kind} className="flex gap-3">
-        <TriangleAlert aria-hidden size={20} className="mt-0.5 shrink-0 text-grounded" />
-        <div className="flex-1">
+      <div data-hazard={hazard.kind} data-accepted={accepted || undefined} className="flex gap-3">
+        <TriangleAlert
+          aria-hidden
+          size={20}
+          className={`mt-0.5 shrink-0 ${accepted ? "text-soft" : "text-grounded"}`}
+        />
+        <div className="min-w-0 flex-1">
           <p className="font-semibold">{hazard.words}</p>
           <p className="text-sm text-soft">{hazard.why}</p>
           {hazard.way.length > 0 && (
             <p className="mt-1 text-sm">
               The way there: <span className="font-medium">{hazard.way.join(" · ")}</span>
             </p>
+          )}
+          {hazard.mends.map((mend) => (
+            <MendButton key={mend.words} className="mt-1 text-left text-sm" edits={mend.edits}>
+              {mend.words}
+            </MendButton>
+          ))}
+          {accepted ? (
+            <p className="mt-1 text-sm text-soft">
+              Accepted, because “{hazard.acceptedBecause}”.{" "}
+              <Reopen rule={hazard.kind} subject={hazard.subject} />
+            </p>
+          ) : (
+            <Accept rule={hazard.kind} subject={hazard.subject} what="hazard" />
           )}
         </div>
         {hazard.moments.length > 0 && (

@@ -9,6 +9,7 @@ import hightally.core.channel.Socket;
 import hightally.core.channel.Wiring;
 import hightally.core.linkage.Linkage;
 import hightally.core.linkage.RodEnd;
+import hightally.core.power.FailsafeSetting;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Said;
 import hightally.core.quantity.Validation;
@@ -64,6 +65,28 @@ public final class Edits {
           wished(setup, edit, goal -> new ThrowGoal(goal.surface(), value, goal.minusMm()));
       case WISHED_MINUS ->
           wished(setup, edit, goal -> new ThrowGoal(goal.surface(), goal.plusMm(), value));
+      case CUT -> setup.change().power(setup.power().withCut(value)).done();
+      case FAILSAFE -> failsafe(setup, edit);
+      case PHASE_FADE ->
+          setup
+              .change()
+              .phases(
+                  changed(
+                      setup.phases(),
+                      edit,
+                      one -> one.id().equals(edit.subject()),
+                      one -> one.fading(value)))
+              .done();
+      case MIX_FADE ->
+          setup
+              .change()
+              .mixes(
+                  changed(
+                      setup.mixes(),
+                      edit,
+                      one -> one.id().equals(edit.subject()),
+                      one -> one.fading(value)))
+              .done();
     };
   }
 
@@ -111,6 +134,22 @@ public final class Edits {
             receiver.failsafe(),
             receiver.failsafeChannel());
     return setup.change().wiring(new Wiring(retuned, wiring.leads(), wiring.between())).done();
+  }
+
+  /** Set where there is a setting, added where there is none. */
+  private static Setup failsafe(Setup setup, Edit edit) {
+    Channel channel =
+        setup.channels().stream()
+            .filter(one -> numbered(one.number(), edit))
+            .findFirst()
+            .orElseThrow(
+                () ->
+                    InvalidInputException.of(
+                        "subject", edit.subject(), Said.of("demand.whatFigureHas")));
+    List<FailsafeSetting> settings = new ArrayList<>(setup.power().failsafe());
+    settings.removeIf(one -> one.channel() == channel.number());
+    settings.add(new FailsafeSetting(channel.number(), false, edit.value()));
+    return setup.change().power(setup.power().withFailsafe(settings)).done();
   }
 
   private static Setup wished(Setup setup, Edit edit, UnaryOperator<ThrowGoal> change) {

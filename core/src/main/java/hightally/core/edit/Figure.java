@@ -33,5 +33,13 @@ public enum Figure {
   /** Of a surface: travel wished for down, or left, mm, as a positive size. */
   WISHED_MINUS,
   /** Of a socket of the receiver, by its number: the channel it puts out. */
-  SOCKET_CHANNEL
+  SOCKET_CHANNEL,
+  /** Of the power, which needs no name: what the cut holds the motor at, percent. */
+  CUT,
+  /** Of a channel, by its number: where the failsafe puts it, percent. */
+  FAILSAFE,
+  /** Of a phase: seconds. */
+  PHASE_FADE,
+  /** Of a mix: seconds. */
+  MIX_FADE
 }

@@ -6,10 +6,13 @@ import hightally.core.quantity.Said;
 public enum HazardKind {
   MOTOR_STARTS(
       Said.of("hazard.switchStartsJumpsMotor"), Said.of("hazard.stickNotMovedNobodyExpects")),
+  MOTOR_RISES(Said.of("hazard.motorRises"), Said.of("hazard.motorRisesWhy")),
   CUT_DISAGREES(
       Said.of("hazard.cutFailsafeArmingDoNot"), Said.of("hazard.whatShouldStopMotorRuns")),
   CANNOT_STOP(Said.of("hazard.stickAllWayBackDoes"), Said.of("hazard.oneReflexPilotFails")),
   RUNS_OUT(Said.of("hazard.surfaceRunsOutTravel"), Said.of("hazard.partStickDoesNothingOther")),
+  SURFACE_JUMPS(Said.of("hazard.surfaceJumps"), Said.of("hazard.surfaceJumpsWhy")),
+  FAILSAFE_END(Said.of("hazard.failsafeEnd"), Said.of("hazard.failsafeEndWhy")),
   PAIR_UNEQUAL(Said.of("hazard.pairEndsUnequal"), Said.of("hazard.leftAgainstRightRollsModel")),
   SURFACES_TOUCH(Said.of("hazard.twoSurfacesTouch"), Said.of("hazard.servoStallsHornTearsFull")),
   CONTROL_DEAD(Said.of("hazard.controlDoesNothing"), Said.of("hazard.pilotMovesStickModelGoes")),

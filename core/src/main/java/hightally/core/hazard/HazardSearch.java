@@ -1,12 +1,17 @@
 package hightally.core.hazard;
 
+import hightally.core.edit.Edit;
+import hightally.core.edit.Figure;
+import hightally.core.edit.Mend;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.Quantity;
 import hightally.core.quantity.Said;
 import hightally.core.setup.Setup;
 import hightally.core.signal.Moment;
 import hightally.core.signal.SignalPath;
+import hightally.core.signal.Stretch;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -22,11 +27,12 @@ import java.util.function.DoubleConsumer;
  */
 public final class HazardSearch {
   /** How many states pass before it is asked whether to stop. */
-  private static final int LOOK_UP = 64;
+  static final int LOOK_UP = 64;
 
   private final SignalPath path;
   private final Setup setup;
   private final States states;
+  private final Bends bends;
   private final Map<String, Found> found = new LinkedHashMap<>();
 
   private record Found(Hazard hazard, double size) {}
@@ -34,20 +40,14 @@ public final class HazardSearch {
   /**
    * The outcome.
    *
-   * @param hazards worst kinds first
+   * @param hazards worst kinds first, those that are accepted last
    * @param states how many switch and lever states were covered
    * @param evaluated how many moments had to be evaluated; all else was bounded
    * @param sampled in how many distinct states a bound could not decide and corners were tried
    * @param ending how it ended; only a whole search proves anything
-   * @param notLookedAt what this setup has and the search leaves out: nothing is proven of that
    */
   public record Outcome(
-      List<Hazard> hazards,
-      long states,
-      long evaluated,
-      long sampled,
-      Ending ending,
-      List<LeftOut> notLookedAt) {
+      List<Hazard> hazards, long states, long evaluated, long sampled, Ending ending) {
     /** Whether it looked at everything it set out to. */
     public boolean complete() {
       return ending == Ending.WHOLE;
@@ -67,7 +67,8 @@ public final class HazardSearch {
   HazardSearch(SignalPath path) {
     this.path = path;
     setup = path.setup();
-    states = new States(setup);
+    states = new States(path);
+    bends = new Bends(setup);
   }
 
   /** Searches to the end. */
@@ -86,41 +87,47 @@ public final class HazardSearch {
   }
 
   private Outcome search(BooleanSupplier stop, DoubleConsumer progress) {
-    PowerHazards power = new PowerHazards(this);
-    StateHazards surfaces = new StateHazards(this);
-    power.settings();
-    ProgramHazards program = new ProgramHazards(this);
-    program.written();
     long count = states.count();
     boolean tooLarge = count > States.MOST;
+    PowerHazards power = new PowerHazards(this, tooLarge ? 0 : (int) count);
+    StateHazards surfaces = new StateHazards(this);
+    JumpHazards jumps = new JumpHazards(this, tooLarge ? 0 : (int) count);
+    ProgramHazards program = new ProgramHazards(this);
+    StopHazards stops = new StopHazards(this);
+    stops.look();
+    program.written();
     boolean complete = !tooLarge;
-    for (long number = 0; number < count && complete; number++) {
+    for (int number = 0; number < count && complete; number++) {
       Moment moment = states.moment(number);
       power.state(number, moment);
       surfaces.state(number, moment);
+      jumps.state(number, moment);
       program.state(moment);
       if (number % LOOK_UP == 0) {
         progress.accept((double) number / count);
         complete = !stop.getAsBoolean();
       }
     }
+    complete = complete && power.changes(stop) && jumps.changes(stop);
     if (complete) {
       program.never();
       surfaces.dead();
+      stops.throwsASurface(surfaces);
       progress.accept(1);
     }
     List<Hazard> hazards =
         found.values().stream()
             .map(Found::hazard)
-            .sorted(Comparator.comparing(Hazard::kind))
+            .sorted(
+                Comparator.comparing((Hazard one) -> !one.acceptedBecause().isEmpty())
+                    .thenComparing(Hazard::kind))
             .toList();
     return new Outcome(
         new ArrayList<>(hazards),
         count,
-        surfaces.evaluated(),
-        surfaces.sampled(),
-        tooLarge ? Ending.TOO_LARGE : complete ? Ending.WHOLE : Ending.STOPPED,
-        LeftOut.of(setup));
+        surfaces.evaluated() + power.evaluated() + jumps.evaluated(),
+        surfaces.sampled() + power.sampled(),
+        tooLarge ? Ending.TOO_LARGE : complete ? Ending.WHOLE : Ending.STOPPED);
   }
 
   SignalPath path() {
@@ -135,17 +142,37 @@ public final class HazardSearch {
     return states;
   }
 
+  Bends bends() {
+    return bends;
+  }
+
+  /** A search for where something is largest, along some axes of a stretch. */
+  Furthest furthest(Collection<Integer> axes, Stretch stretch) {
+    List<double[]> places =
+        axes.stream()
+            .map(axis -> bends.within(axis, stretch.from()[axis], stretch.to()[axis]))
+            .toList();
+    return new Furthest(List.copyOf(axes), places);
+  }
+
   /** Which switch, which lever, which stick leads to a moment. */
   List<Said> way(Moment moment) {
     List<Said> way = new ArrayList<>(states.words(moment));
+    way.addAll(sticks(moment));
+    if (moment.throttle() > 0) {
+      way.add(Said.of("hazard.throttle", "at", Quantity.percent(100 * moment.throttle())));
+    }
+    return way;
+  }
+
+  /** Which sticks are not centred. */
+  List<Said> sticks(Moment moment) {
+    List<Said> way = new ArrayList<>();
     for (Control control : Control.values()) {
       double stick = moment.of(control);
       if (stick != 0) {
         way.add(Said.of("hazard.stick", "control", control, "at", Quantity.percent(100 * stick)));
       }
-    }
-    if (moment.throttle() > 0) {
-      way.add(Said.of("hazard.throttle", "at", Quantity.percent(100 * moment.throttle())));
     }
     return way;
   }
@@ -158,10 +185,40 @@ public final class HazardSearch {
       Said words,
       List<Said> way,
       List<Moment> moments) {
+    keep(kind, subject, size, words, way, moments, List.of());
+  }
+
+  /** The same with what mends it. */
+  void keep(
+      HazardKind kind,
+      String subject,
+      double size,
+      Said words,
+      List<Said> way,
+      List<Moment> moments,
+      List<Mend> mends) {
     String key = kind + " " + subject;
     Found before = found.get(key);
     if (before == null || size > before.size()) {
-      found.put(key, new Found(new Hazard(kind, subject, words, kind.why(), way, moments), size));
+      List<Moment> bare = moments.stream().map(States::bare).toList();
+      Hazard hazard = new Hazard(kind, subject, words, kind.why(), way, bare, mends, "");
+      found.put(key, new Found(hazard.acceptedIn(setup.notebook()), size));
     }
+  }
+
+  /** A fade long enough, for a phase that comes on or mixes that change. */
+  Mend fading(int phase, boolean phaseChanges, long mixes) {
+    double seconds = setup.house().softFadeSeconds();
+    List<Edit> edits = new ArrayList<>();
+    if (phaseChanges) {
+      edits.add(Edit.of(Figure.PHASE_FADE, setup.phases().get(phase).id(), seconds));
+    } else {
+      for (int i = 0; i < setup.mixes().size(); i++) {
+        if ((mixes & 1L << i) != 0) {
+          edits.add(Edit.of(Figure.MIX_FADE, setup.mixes().get(i).id(), seconds));
+        }
+      }
+    }
+    return new Mend(Said.of("hazard.letItFade", "fade", Quantity.seconds(seconds, 1)), edits);
   }
 }

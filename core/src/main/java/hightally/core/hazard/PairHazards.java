@@ -3,6 +3,7 @@ package hightally.core.hazard;
 import hightally.core.airframe.Side;
 import hightally.core.airframe.Surface;
 import hightally.core.phase.Trims;
+import hightally.core.quantity.Control;
 import hightally.core.quantity.Quantity;
 import hightally.core.quantity.Said;
 import hightally.core.setup.Setup;
@@ -15,8 +16,12 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.TreeSet;
 
-/** With roll and yaw centred a pair moves equally, in every phase, at every pitch and lever. */
+/**
+ * With roll and yaw centred and no trim in, a pair moves equally in every phase, at every pitch and
+ * lever.
+ */
 final class PairHazards {
   private static final double SHARE_OF_TRAVEL = 0.1;
 
@@ -33,7 +38,7 @@ final class PairHazards {
     path = search.path();
     setup = search.setup();
     int base = setup.phases().size() - 1;
-    neutral = path.evaluate(Moment.centred(Trims.ZERO), base).travelMm();
+    neutral = path.evaluateTrimmed(Moment.centred(Trims.ZERO), base, Trims.ZERO).travelMm();
     for (int i = 0; i < setup.surfaces().size(); i++) {
       Surface left = setup.surfaces().get(i);
       if (left.side() == Side.LEFT && setup.pairOf(left).isPresent()) {
@@ -50,19 +55,44 @@ final class PairHazards {
     if (pairs.isEmpty() || !seen.add(spans.withoutRollAndYaw())) {
       return;
     }
-    for (Moment place : Places.pitches(at, spans.moving(stretch))) {
-      evaluated++;
-      Positions positions = path.evaluate(place);
-      pairs.forEach(pair -> compare(place, positions, pair[0], pair[1]));
+    for (int[] pair : pairs) {
+      Set<Integer> axes = new TreeSet<>();
+      for (int surface : pair) {
+        if (path.carriedBehind(surface) >= 0) {
+          axes.addAll(path.program().hangs(path.carriedBehind(surface)).axes());
+        }
+      }
+      axes.remove(Control.ROLL.ordinal());
+      axes.remove(Control.YAW.ordinal());
+      Furthest furthest = search.furthest(axes, stretch);
+      Furthest.Found found =
+          furthest.of(
+              at,
+              place ->
+                  apart(path.evaluateTrimmed(place, spans.phase(), Trims.ZERO), pair[0], pair[1]),
+              Double.POSITIVE_INFINITY);
+      evaluated += furthest.tried();
+      compare(
+          found.at(),
+          path.evaluateTrimmed(found.at(), spans.phase(), Trims.ZERO),
+          pair[0],
+          pair[1]);
     }
+  }
+
+  /** How much further apart than a ruler forgives, mm. */
+  private double apart(Positions positions, int left, int right) {
+    double one = positions.travelMm()[left] - neutral[left];
+    double two = positions.travelMm()[right] - neutral[right];
+    double travel = Math.max(Math.abs(one), Math.abs(two));
+    return Math.abs(one - two) - Math.max(setup.house().pairMm(), SHARE_OF_TRAVEL * travel);
   }
 
   private void compare(Moment at, Positions positions, int left, int right) {
     double one = positions.travelMm()[left] - neutral[left];
     double two = positions.travelMm()[right] - neutral[right];
     double apart = Math.abs(one - two);
-    double travel = Math.max(Math.abs(one), Math.abs(two));
-    if (apart > Math.max(setup.house().pairMm(), SHARE_OF_TRAVEL * travel)) {
+    if (apart(positions, left, right) > 0) {
       Surface surface = setup.surfaces().get(left);
       Said words =
           Said.of(

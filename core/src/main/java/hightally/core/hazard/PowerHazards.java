@@ -1,250 +1,411 @@
 package hightally.core.hazard;
 
 import hightally.core.airframe.Motor;
-import hightally.core.power.FailsafeSetting;
 import hightally.core.power.Power;
 import hightally.core.quantity.Quantity;
 import hightally.core.quantity.Said;
 import hightally.core.setup.Setup;
 import hightally.core.signal.Moment;
+import hightally.core.signal.Program;
 import hightally.core.signal.SignalPath;
+import hightally.core.signal.Stretch;
 import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
-import java.util.Optional;
+import java.util.Map;
+import java.util.Set;
 import java.util.TreeSet;
+import java.util.function.BooleanSupplier;
+import java.util.function.ToDoubleFunction;
 
-/** What the motor may do without its stick. */
+/**
+ * What every motor does without its control being moved: whether it stands still with the control
+ * at rest, and what it does when one other thing changes, each motor by itself and with all that is
+ * mixed onto it.
+ *
+ * <p>What a motor does in a state hangs on little: phase, the mixes and rates it can feel, whether
+ * it is held, and the cells of the axes it hangs on. States alike in that are one kind, and every
+ * pair of kinds that a single change leads between is looked at once.
+ */
 final class PowerHazards {
-  private static final double RUNS = 0.005;
-  private static final double SAME_PERCENT = 0.5;
-  private static final double JUST = 1e-6;
+  static final double RUNS = 0.005;
+  private static final double NOTHING = 1e-6;
 
-  /** What is told of so many states is kept; of the others it is worked out each time. */
-  private static final int KEPT = 50_000;
+  /** A motor told less than this stands still; from there on it would start. */
+  private static final double STILL = 1e-4;
+
+  private static final int STICKS = 3;
 
   private final HazardSearch search;
   private final SignalPath path;
   private final Setup setup;
-  private final int throttleInput;
-  private final double[] throttles;
-  private final Told[] told;
+  private final Power power;
+  private final int surfaces;
+  private final int throttleAxis;
+  private final List<Integer> axes;
+  private final List<Integer> cellLines = new ArrayList<>();
+  private final long mixes;
+  private final Map<List<Object>, Integer> kinds = new HashMap<>();
+  private final List<Long> examples = new ArrayList<>();
+  private final int[] kindOf;
+  private long evaluated;
+  private long sampled;
 
-  /** What the motor does in one state, at each of the throttle's places. */
-  private record Told(int[] phase, double[] command, double[] power, boolean[] held) {}
-
-  PowerHazards(HazardSearch search) {
+  PowerHazards(HazardSearch search, int count) {
     this.search = search;
     path = search.path();
     setup = search.setup();
-    throttleInput = setup.transmitter().inputIndex(setup.power().throttleInput());
-    throttles = throttles();
-    told = new Told[(int) Math.min(KEPT, search.states().count())];
-  }
-
-  /**
-   * Ends and middle, and both sides of every point of a throttle curve and of every limit a
-   * condition holds the throttle against: between these the power is a straight line, so nothing
-   * larger can lie between.
-   */
-  private double[] throttles() {
-    TreeSet<Double> found = new TreeSet<>(List.of(0.0, 0.5, 1.0));
-    setup.power().curves().stream()
-        .flatMap(curve -> curve.points().stream())
-        .forEach(point -> around(found, (point.x() + 100) / 200));
-    String lever = setup.power().throttleInput();
-    String subject = lever.isEmpty() ? "throttle" : lever;
-    setup.conditions().stream()
-        .filter(one -> one.subject().equals(subject))
-        .forEach(one -> around(found, one.place()));
-    return found.stream().mapToDouble(Double::doubleValue).toArray();
-  }
-
-  private static void around(TreeSet<Double> found, double place) {
-    for (double side : new double[] {place - JUST, place + JUST}) {
-      found.add(Math.max(0, Math.min(1, side)));
+    power = setup.power();
+    surfaces = setup.surfaces().size();
+    int lever = setup.transmitter().inputIndex(power.throttleInput());
+    throttleAxis = lever < 0 ? STICKS : STICKS + 1 + lever;
+    Set<Integer> on = new TreeSet<>();
+    long felt = 0;
+    for (int motor = 0; motor < setup.airframe().motors().size(); motor++) {
+      Program.Hangs hangs = path.program().hangs(surfaces + motor);
+      on.addAll(hangs.axes());
+      felt |= hangs.mixes();
     }
+    mixes = felt;
+    axes = List.copyOf(on);
+    for (int i = 0; i < search.states().lines().size(); i++) {
+      if (axes.contains(States.axis(search.states().lines().get(i)))) {
+        cellLines.add(i);
+      }
+    }
+    kindOf = new int[setup.airframe().motors().isEmpty() ? 0 : count];
   }
 
-  /** Cut and failsafe as they are written down. */
-  void settings() {
-    Power power = setup.power();
-    if (setup.airframe().motors().isEmpty()) {
+  long evaluated() {
+    return evaluated;
+  }
+
+  /** How many pairs of kinds were tried in many places because no bound decides them. */
+  long sampled() {
+    return sampled;
+  }
+
+  /** One state: which kind it is, and whether the motors stand still in it. */
+  void state(int number, Moment moment) {
+    if (kindOf.length == 0) {
       return;
     }
-    double stop = power.stopPercent();
-    if (Math.abs(power.cutPercent() - stop) > SAME_PERCENT) {
-      disagrees("cut", Said.of("hazard.throttleCutHolds"), power.cutPercent(), stop);
+    Program.Decision decision = path.program().decided(moment, path.phase(moment));
+    int[] at = search.states().at(number);
+    List<Object> kind = new ArrayList<>();
+    kind.add(decision.phase());
+    kind.add(decision.held());
+    kind.add(decision.acting() & mixes);
+    kind.add(feelsSticks() ? decision.feel() : List.of());
+    cellLines.forEach(line -> kind.add(at[line]));
+    Integer known = kinds.get(kind);
+    if (known == null) {
+      known = kinds.size();
+      kinds.put(kind, known);
+      examples.add((long) number);
+      if (!decision.held()) {
+        atRest(number, moment);
+      }
     }
-    for (Motor motor : setup.airframe().motors()) {
-      Optional<FailsafeSetting> setting =
-          power.failsafe().stream().filter(one -> one.channel() == motor.channel()).findFirst();
-      if (!setup.wiring().failsafeReaches(motor.id(), motor.channel())) {
-        Said words = Said.of("hazard.outReachReceiversFailsafeSerial", "motor", motor.name());
-        search.keep(HazardKind.CUT_DISAGREES, motor.id(), 1, words, List.of(), List.of());
-      } else if (setting.isEmpty() || setting.get().holds()) {
+    kindOf[number] = known;
+  }
+
+  private boolean feelsSticks() {
+    return axes.get(0) < STICKS;
+  }
+
+  /** With its control at rest, whatever else stands where. */
+  private void atRest(int number, Moment moment) {
+    Stretch stretch = search.states().stretch(number);
+    if (stretch.from()[throttleAxis] > 0) {
+      return;
+    }
+    stretch.to()[throttleAxis] = 0;
+    int phase = path.phase(moment);
+    for (int motor = 0; motor < setup.airframe().motors().size(); motor++) {
+      int one = motor;
+      Furthest furthest = search.furthest(axes, stretch);
+      Furthest.Found found =
+          furthest.of(
+              Places.at(moment, throttleAxis, 0),
+              place -> power.power(command(place, phase, one)),
+              Double.POSITIVE_INFINITY);
+      count(furthest);
+      if (found.size() > RUNS) {
         Said words =
             Said.of(
-                "hazard.whenLinkLostChannelHolds",
-                "channel",
-                motor.channel(),
+                "hazard.phaseMotorRunsThrottleAll",
                 "motor",
-                motor.name());
-        search.keep(HazardKind.CUT_DISAGREES, motor.id(), 1, words, List.of(), List.of());
-      } else if (Math.abs(setting.get().percent() - stop) > SAME_PERCENT) {
-        disagrees(
-            motor.id(),
-            Said.of("hazard.failsafeHolds", "motor", motor.name()),
-            setting.get().percent(),
-            stop);
+                motor(one),
+                "phase",
+                setup.phases().get(phase).name(),
+                "idle",
+                Quantity.percent(100 * found.size()));
+        search.keep(
+            HazardKind.CANNOT_STOP,
+            subject(setup.phases().get(phase).id(), one),
+            found.size(),
+            words,
+            search.way(found.at()),
+            List.of(found.at()));
       }
     }
   }
 
-  private void disagrees(String subject, Said what, double percent, double stop) {
-    Said words =
-        Said.of(
-            "hazard.butControllerStopsMotorRun",
-            "what",
-            what,
-            "percent",
-            Quantity.percent(percent),
-            "stop",
-            Quantity.percent(stop),
-            "power",
-            Quantity.percent(100 * setup.power().power(percent)));
-    search.keep(HazardKind.CUT_DISAGREES, subject, 1, words, List.of(), List.of());
+  private void count(Furthest furthest) {
+    evaluated += furthest.tried();
+    sampled += axes.size() > 1 ? 1 : 0;
+  }
+
+  private double command(Moment moment, int phase, int motor) {
+    return path.program().commands(moment, phase)[surfaces + motor];
   }
 
   /**
-   * One state: is the motor stopped with the stick back, and what does each switch do from here?
+   * Everything one change leads to.
+   *
+   * @return whether it looked at all of it
    */
-  void state(long number, Moment rest) {
-    if (setup.airframe().motors().isEmpty()) {
-      return;
-    }
-    Told here = told(number);
-    double idle = here.power()[0];
-    if (idle > RUNS) {
-      Moment back = throttle(rest, 0);
-      List<Said> way = search.states().words(back);
-      Said words =
-          Said.of(
-              "hazard.phaseMotorRunsThrottleAll",
-              "phase",
-              phase(back),
-              "idle",
-              Quantity.percent(100 * idle));
-      search.keep(HazardKind.CANNOT_STOP, phase(back), idle, words, way, List.of(back));
-    }
-    for (int which = 0; which < search.states().used().size(); which++) {
-      if (search.states().used().get(which) != throttleInput) {
-        for (int cell = 0; cell < search.states().cells(which).length; cell++) {
-          transition(number, search.states().number(number, which, cell), which);
+  boolean changes(BooleanSupplier stop) {
+    Set<Long> seen = new HashSet<>();
+    List<Line> lines = search.states().lines();
+    for (int number = 0; number < kindOf.length; number++) {
+      if (number % HazardSearch.LOOK_UP == 0 && stop.getAsBoolean()) {
+        return false;
+      }
+      int[] at = search.states().at(number);
+      for (int which = 0; which < lines.size(); which++) {
+        if (isThrottle(lines.get(which))) {
+          continue;
+        }
+        for (int cell : lines.get(which).from(at[which])) {
+          int to = (int) search.states().number(number, which, cell);
+          boolean alike = kindOf[number] == kindOf[to];
+          long pair = ((long) kindOf[number] * kinds.size() + kindOf[to]) * lines.size() + which;
+          if (!alike && seen.add(pair)) {
+            change(number, to, which);
+          }
         }
       }
     }
+    return true;
   }
 
-  private Told told(long number) {
-    if (number >= told.length) {
-      return tell(number);
-    }
-    if (told[(int) number] == null) {
-      told[(int) number] = tell(number);
-    }
-    return told[(int) number];
+  /** A motor on a switch: flicking it is moving its control. */
+  private boolean isThrottle(Line line) {
+    return line.kind() == Line.Kind.SWITCH && States.axis(line) == throttleAxis;
   }
 
-  private Told tell(long number) {
-    Moment rest = search.states().moment(number);
-    int[] phases = new int[throttles.length];
-    double[] power = new double[throttles.length];
-    double[] command = new double[throttles.length];
-    boolean[] held = new boolean[throttles.length];
-    for (int i = 0; i < throttles.length; i++) {
-      Moment at = throttle(rest, throttles[i]);
-      phases[i] = path.phase(at);
-      command[i] = path.motorCommand(at, phases[i]);
-      power[i] = setup.power().power(command[i]);
-      held[i] = path.program().held(at, phases[i]);
+  private void change(int number, int to, int which) {
+    Line line = search.states().lines().get(which);
+    Moment before = search.states().moment(number);
+    Moment after = search.states().moment(to);
+    Stretch stretch = search.states().stretch(number);
+    Stretch other = search.states().stretch(to);
+    int moved = States.axis(line);
+    if (moved >= 0) {
+      boolean up = other.from()[moved] > stretch.from()[moved];
+      double from = line.kind().slides() && up ? stretch.to()[moved] : stretch.from()[moved];
+      double there = line.kind().slides() && !up ? other.to()[moved] : other.from()[moved];
+      before = Places.at(before, moved, from);
+      after = Places.at(after, moved, there);
+      stretch.from()[moved] = from;
+      stretch.to()[moved] = from;
     }
-    return new Told(phases, command, power, held);
+    for (int motor = 0; motor < setup.airframe().motors().size(); motor++) {
+      new Change(line, before, after, moved, stretch, motor).look();
+    }
   }
 
-  private void transition(long number, long to, int which) {
-    if (number == to) {
-      return;
+  /** One motor at one change, the axes it hangs on anywhere both states have. */
+  private final class Change {
+    private final Line line;
+    private final Moment before;
+    private final Moment after;
+    private final int moved;
+    private final Stretch stretch;
+    private final int motor;
+    private final int phaseBefore;
+    private final int phaseAfter;
+    private final boolean heldBefore;
+    private final boolean heldAfter;
+
+    Change(Line line, Moment before, Moment after, int moved, Stretch stretch, int motor) {
+      this.line = line;
+      this.before = before;
+      this.after = after;
+      this.moved = moved;
+      this.stretch = stretch;
+      this.motor = motor;
+      phaseBefore = path.phase(before);
+      phaseAfter = path.phase(after);
+      heldBefore = path.program().held(before, phaseBefore);
+      heldAfter = path.program().held(after, phaseAfter);
     }
-    Told before = told(number);
-    Told after = told(to);
-    for (int i = 0; i < throttles.length; i++) {
-      double from = before.power()[i];
-      double now = after.power()[i];
-      boolean latched =
-          before.held()[i] && setup.power().releaseWithStickBack() && throttles[i] > 0;
-      boolean starts = from <= RUNS && now > RUNS && !latched;
-      double fade = setup.phases().get(after.phase()[i]).fadeSeconds();
-      boolean jumps =
-          from > RUNS
-              && 100 * (now - from) > setup.house().powerJumpPercent()
-              && fade < setup.house().softFadeSeconds();
-      boolean reverses =
-          from > RUNS
-              && now > RUNS
-              && setup.power().reverses(before.command()[i], after.command()[i])
-              && fade < setup.house().softFadeSeconds();
-      if (starts || jumps || reverses) {
-        int input = search.states().used().get(which);
-        Moment moved = throttle(search.states().moment(to), throttles[i]);
-        double turned = reverses ? -now : now;
-        report(throttle(search.states().moment(number), throttles[i]), moved, input, from, turned);
+
+    void look() {
+      if (heldAfter) {
+        return;
+      }
+      Furthest furthest = search.furthest(axes, stretch);
+      tell(furthest, this::starts);
+      if (!heldBefore) {
+        tell(furthest, this::rises);
+        tell(furthest, this::turns);
+      }
+      count(furthest);
+    }
+
+    private void tell(Furthest furthest, ToDoubleFunction<Moment> size) {
+      Furthest.Found found = furthest.of(before, size, Double.POSITIVE_INFINITY);
+      if (found.size() > 0) {
+        report(found.at());
       }
     }
+
+    private double from(Moment at) {
+      return command(at, phaseBefore, motor);
+    }
+
+    private double to(Moment at) {
+      return command(moved(at), phaseAfter, motor);
+    }
+
+    /** The same place after the change. */
+    private Moment moved(Moment at) {
+      Moment there = after;
+      for (int axis : axes) {
+        if (axis != moved) {
+          there = Places.at(there, axis, Places.of(at, axis));
+        }
+      }
+      return there;
+    }
+
+    /** After a cut that lets go only with the stick back nothing starts with it anywhere else. */
+    private boolean latched(Moment at) {
+      return heldBefore && power.releaseWithStickBack() && Places.of(at, throttleAxis) > NOTHING;
+    }
+
+    /** How much power there is where there was none; where it did run, how far from that. */
+    private double starts(Moment at) {
+      double was = power.power(from(at));
+      double is = power.power(to(at));
+      if (latched(at)) {
+        return -1;
+      }
+      double still = was <= STILL ? 1 : STILL - was;
+      return was <= STILL && is > RUNS ? is : Math.min(is - RUNS, still);
+    }
+
+    private double rises(Moment at) {
+      double was = power.power(from(at));
+      double over = power.power(to(at)) - was - setup.house().powerJumpPercent() / 100;
+      return was > RUNS ? over : Math.min(over, was - RUNS);
+    }
+
+    /** How far both are on opposite sides of the stop; less than nothing where they are not. */
+    private double turns(Moment at) {
+      double one = from(at);
+      double other = to(at);
+      double apart = Math.max(Math.min(one, -other), Math.min(-one, other));
+      return power.twoWay() ? apart / 100 - RUNS : -1;
+    }
+
+    private void report(Moment at) {
+      Moment there = moved(at);
+      double was = from(at);
+      double is = to(at);
+      double size = power.power(is) - power.power(was);
+      boolean backwards = power.reverses(was, is);
+      double fade = fade(at, there, was);
+      boolean softened = !heldBefore && fade >= setup.house().softFadeSeconds();
+      long changed =
+          path.program().decided(at, phaseBefore).acting()
+              ^ path.program().decided(there, phaseAfter).acting();
+      boolean mendable = !heldBefore && !softened && (phaseBefore != phaseAfter || changed != 0);
+      Said words =
+          Said.of(
+              "hazard.takesMotorFromStickUnmoved",
+              "name",
+              search.states().name(line),
+              "motor",
+              motor(motor),
+              "from",
+              Quantity.percent(100 * power.power(was)),
+              "size",
+              Quantity.percent(100 * power.power(is)),
+              "backwards",
+              backwards,
+              "phase",
+              setup.phases().get(phaseBefore).name(),
+              "phase2",
+              setup.phases().get(phaseAfter).name(),
+              "fade",
+              fade == 0
+                  ? Said.NOTHING
+                  : Said.of("hazard.overSeconds", "fade", Quantity.seconds(fade, 1)));
+      List<Said> way = new ArrayList<>(search.states().words(at));
+      way.addAll(search.sticks(at));
+      way.add(
+          Said.of("hazard.throttle", "at", Quantity.percent(100 * Places.of(at, throttleAxis))));
+      way.add(search.states().change(line, there, cellOf(there)));
+      search.keep(
+          softened ? HazardKind.MOTOR_RISES : HazardKind.MOTOR_STARTS,
+          subject(line.subject(), motor),
+          Math.abs(size) + (backwards ? 1 : 0),
+          words,
+          way,
+          List.of(at, there),
+          mendable
+              ? List.of(search.fading(phaseAfter, phaseBefore != phaseAfter, changed))
+              : List.of());
+    }
+
+    private int cellOf(Moment there) {
+      return line.kind() == Line.Kind.WAITING && there.readings().truths().get(line.index())
+          ? 0
+          : 1;
+    }
+
+    /**
+     * How long it takes to rise, seconds: over the fade of the phase that comes on where one does,
+     * or where cut or arming let go; else, if all of it comes from mixes that fade, over theirs.
+     */
+    private double fade(Moment at, Moment there, double was) {
+      if (phaseBefore != phaseAfter || heldBefore) {
+        return setup.phases().get(phaseAfter).fadeSeconds();
+      }
+      double[] weights = new double[setup.mixes().size()];
+      double longest = 0;
+      long mixesBefore = path.program().decided(at, phaseBefore).acting();
+      long mixesAfter = path.program().decided(there, phaseAfter).acting();
+      for (int i = 0; i < weights.length; i++) {
+        double own = setup.mixes().get(i).fadeSeconds();
+        boolean acted = (mixesBefore & 1L << i) != 0;
+        boolean changed = ((mixesBefore ^ mixesAfter) & 1L << i) != 0;
+        weights[i] = own > 0 && !acted ? 0 : 1;
+        longest = own > 0 && changed ? Math.max(longest, own) : longest;
+      }
+      if (longest == 0) {
+        return 0;
+      }
+      double atOnce = path.program().commands(there, phaseAfter, weights)[surfaces + motor];
+      boolean jumps =
+          power.power(atOnce) - power.power(was) > NOTHING || power.reverses(was, atOnce);
+      return jumps ? 0 : longest;
+    }
   }
 
-  private void report(Moment before, Moment after, int input, double from, double to) {
-    String name = setup.transmitter().inputs().get(input).name();
-    Said words =
-        Said.of(
-            "hazard.takesMotorFromStickUnmoved",
-            "name",
-            name,
-            "from",
-            Quantity.percent(100 * from),
-            "size",
-            Quantity.percent(100 * Math.abs(to)),
-            "backwards",
-            to < 0,
-            "phase",
-            phase(before),
-            "phase2",
-            phase(after));
-    List<Said> way = new ArrayList<>(search.states().words(before));
-    way.add(Said.of("hazard.throttle", "at", Quantity.percent(100 * throttleOf(before))));
-    Said there = search.states().word(after, input);
-    way.add(
-        there.isEmpty()
-            ? Said.of("hazard.backRest", "name", name)
-            : Said.of("hazard.then", "there", there));
-    search.keep(
-        HazardKind.MOTOR_STARTS,
-        setup.transmitter().inputs().get(input).id(),
-        Math.abs(to - from),
-        words,
-        way,
-        List.of(before, after));
+  /** The motor's name where there are several; nothing for the only one. */
+  private String motor(int motor) {
+    List<Motor> all = setup.airframe().motors();
+    return all.size() > 1 ? all.get(motor).name() : "";
   }
 
-  private double throttleOf(Moment moment) {
-    return throttleInput >= 0 ? moment.input(throttleInput) : moment.throttle();
-  }
-
-  private Moment throttle(Moment moment, double value) {
-    Moment moved = moment.withThrottle(value, false);
-    return throttleInput >= 0 ? moved.withInput(throttleInput, value) : moved;
-  }
-
-  private String phase(Moment moment) {
-    return setup.phases().get(path.phase(moment)).name();
+  private String subject(String id, int motor) {
+    List<Motor> all = setup.airframe().motors();
+    return all.size() > 1 ? id + " " + all.get(motor).id() : id;
   }
 }

@@ -2,7 +2,6 @@ package hightally.core.hazard;
 
 import hightally.core.condition.Condition;
 import hightally.core.condition.ConditionKind;
-import hightally.core.hazard.States.Cell;
 import hightally.core.mix.Mix;
 import hightally.core.phase.Phase;
 import hightally.core.power.FlightTimer;
@@ -14,7 +13,6 @@ import hightally.core.setup.Setup;
 import hightally.core.signal.Conditions;
 import hightally.core.signal.Moment;
 import hightally.core.signal.SignalPath;
-import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -31,30 +29,15 @@ final class ProgramHazards {
   private final Setup setup;
   private final Conditions conditions;
   private final boolean[] wasTrue;
-  private final Set<String> acted = new HashSet<>();
+  private long acting;
   private final Set<Integer> phasesSeen = new HashSet<>();
-  private final boolean sticksSwitch;
 
   ProgramHazards(HazardSearch search) {
     this.search = search;
     path = search.path();
     setup = search.setup();
     conditions = path.program().conditions();
-    sticksSwitch = search.states().sticks().stream().anyMatch(cells -> cells.size() > 1);
     wasTrue = new boolean[conditions.count()];
-    for (int i = 0; i < wasTrue.length; i++) {
-      wasTrue[i] = outside(conditions.at(i));
-    }
-  }
-
-  /** Telemetry and timers change by themselves; what asks for them can become true. */
-  private boolean outside(Condition one) {
-    return switch (one.kind()) {
-      case TELEMETRY_ABOVE, TELEMETRY_BELOW, TIMER_ABOVE -> true;
-      case AND, OR, NOT ->
-          one.members().stream().anyMatch(id -> outside(conditions.at(conditions.index(id))));
-      default -> false;
-    };
   }
 
   /** What can be seen without moving anything. */
@@ -142,58 +125,23 @@ final class ProgramHazards {
     };
   }
 
-  /** Notes what is true and what acts in a state, with sticks and throttle in every corner. */
-  void state(Moment rest) {
-    phasesSeen.add(path.phase(rest));
-    for (Moment moment : stickPlaces(rest)) {
-      int phase = path.phase(moment);
-      phasesSeen.add(phase);
-      for (int i = 0; i < wasTrue.length; i++) {
-        wasTrue[i] |= conditions.isTrue(i, moment, phase);
-      }
+  /** Notes what is true and what acts in a state. */
+  void state(Moment moment) {
+    int phase = path.phase(moment);
+    phasesSeen.add(phase);
+    for (int i = 0; i < wasTrue.length; i++) {
+      wasTrue[i] |= conditions.isTrue(i, moment, phase);
     }
-    for (Mix mix : setup.mixes()) {
-      if (!acted.contains(mix.id()) && acts(mix, rest)) {
-        acted.add(mix.id());
-      }
-    }
+    acting |= path.program().decided(moment, phase).acting();
   }
 
-  /** Each stick and the throttle in every stretch between the limits conditions hold it against. */
-  private List<Moment> stickPlaces(Moment rest) {
-    List<Moment> places = new ArrayList<>();
-    places.add(rest);
-    if (!sticksSwitch) {
-      return places;
-    }
-    for (Control control : Control.values()) {
-      for (Cell cell : search.states().sticks().get(control.ordinal())) {
-        places.add(rest.with(control, cell.at()));
-      }
-    }
-    for (Cell cell : search.states().sticks().get(Control.values().length)) {
-      places.add(rest.withThrottle(cell.at(), false));
-    }
-    return places;
-  }
-
-  private boolean acts(Mix mix, Moment rest) {
-    boolean flat =
+  /** Whether nothing comes of a mix however it is moved. */
+  private static boolean flat(Mix mix) {
+    boolean level =
         mix.curve().isEmpty()
             ? mix.weightPlusPercent() == 0 && mix.weightMinusPercent() == 0
             : mix.curve().stream().allMatch(point -> point.y() == 0);
-    if (flat || mix.targets().stream().allMatch(target -> target.factor() == 0)) {
-      return false;
-    }
-    for (Moment moment : stickPlaces(rest)) {
-      int phase = path.phase(moment);
-      boolean inPhase =
-          mix.phases().isEmpty() || mix.phases().contains(setup.phases().get(phase).id());
-      if (inPhase && conditions.isTrue(conditions.index(mix.when()), moment, phase)) {
-        return true;
-      }
-    }
-    return false;
+    return level || mix.targets().stream().allMatch(target -> target.factor() == 0);
   }
 
   /** What was never true and never acted. */
@@ -212,8 +160,9 @@ final class ProgramHazards {
         search.keep(HazardKind.CONDITION_NEVER, phase.id(), 1, words, List.of(), List.of());
       }
     }
-    for (Mix mix : setup.mixes()) {
-      if (!acted.contains(mix.id())) {
+    for (int i = 0; i < setup.mixes().size(); i++) {
+      Mix mix = setup.mixes().get(i);
+      if ((acting & 1L << i) == 0 || flat(mix)) {
         Said words = Said.of("hazard.actsNoPhasePositionWeights", "mix", mix.name());
         search.keep(HazardKind.MIX_NEVER, mix.id(), 1, words, List.of(), List.of());
       }

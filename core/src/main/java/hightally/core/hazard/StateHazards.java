@@ -3,7 +3,6 @@ package hightally.core.hazard;
 import hightally.core.airframe.Contact;
 import hightally.core.airframe.DriverKind;
 import hightally.core.airframe.Surface;
-import hightally.core.hazard.States.Cell;
 import hightally.core.phase.Phase;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.Quantity;
@@ -13,15 +12,18 @@ import hightally.core.signal.CommandSpans;
 import hightally.core.signal.Contribution;
 import hightally.core.signal.Moment;
 import hightally.core.signal.Positions;
+import hightally.core.signal.Program;
 import hightally.core.signal.SignalPath;
 import hightally.core.signal.Spans;
 import hightally.core.signal.Stretch;
 import hightally.core.signal.TallyLine;
 import hightally.core.signal.TallyMaker;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.TreeSet;
 
 /**
  * What surfaces do in every state, wherever sticks and levers are.
@@ -43,9 +45,13 @@ final class StateHazards {
   private final CommandSpans commands;
   private final PairHazards pairs;
   private final double[][] free;
+  private final double[] lowest;
+  private final double[] highest;
   private final double[][] worst;
   private final double[][] touches;
   private final Set<List<Object>> cornersSeen = new HashSet<>();
+  private final List<Integer> axisLines = new ArrayList<>();
+  private final Set<List<Object>> looked = new HashSet<>();
   private final boolean[][] alive;
   private final Moment[] example;
   private long evaluated;
@@ -59,6 +65,8 @@ final class StateHazards {
     pairs = new PairHazards(search);
     int surfaces = setup.surfaces().size();
     free = new double[surfaces][SIDES];
+    lowest = new double[surfaces];
+    highest = new double[surfaces];
     worst = new double[surfaces][SIDES];
     for (int i = 0; i < surfaces; i++) {
       free[i][0] = Lost.lastFree(path, i, -1);
@@ -73,6 +81,11 @@ final class StateHazards {
             Lost.reachedAt(path, path.indexOf(contact.second()), contact.secondMm())
           };
     }
+    for (int i = 0; i < search.states().lines().size(); i++) {
+      if (States.axis(search.states().lines().get(i)) >= 0) {
+        axisLines.add(i);
+      }
+    }
     alive = new boolean[setup.phases().size()][Control.values().length];
     example = new Moment[setup.phases().size()];
   }
@@ -82,35 +95,24 @@ final class StateHazards {
     return evaluated + pairs.evaluated();
   }
 
+  /** The lowest command of a surface in any state, or the highest, percent. */
+  double furthest(int surface, boolean high) {
+    return high ? highest[surface] : lowest[surface];
+  }
+
   /** How many states were tried in their corners because a bound could not decide. */
   long sampled() {
     return sampled;
   }
 
-  void state(long number, Moment rest) {
-    Stretch stretch = search.states().stretch(number);
-    List<List<Cell>> sticks = search.states().sticks();
-    for (Cell roll : sticks.get(0)) {
-      for (Cell pitch : sticks.get(1)) {
-        for (Cell yaw : sticks.get(2)) {
-          for (Cell throttle : sticks.get(3)) {
-            Moment at =
-                rest.with(Control.ROLL, roll.at())
-                    .with(Control.PITCH, pitch.at())
-                    .with(Control.YAW, yaw.at())
-                    .withThrottle(throttle.at(), false);
-            set(stretch, roll, pitch, yaw, throttle);
-            look(at, stretch, roll.at() == 0 && yaw.at() == 0);
-          }
-        }
-      }
-    }
-  }
-
-  private static void set(Stretch stretch, Cell... sticks) {
-    for (int i = 0; i < sticks.length; i++) {
-      stretch.from()[i] = sticks[i].from();
-      stretch.to()[i] = sticks[i].to();
+  void state(long number, Moment at) {
+    Program.Decision decision = path.program().decided(at, path.phase(at));
+    int[] cells = search.states().at(number);
+    List<Object> alike = new ArrayList<>();
+    alike.add(decision);
+    axisLines.forEach(line -> alike.add(cells[line]));
+    if (looked.add(alike)) {
+      look(at, search.states().stretch(number), at.roll() == 0 && at.yaw() == 0);
     }
   }
 
@@ -123,6 +125,10 @@ final class StateHazards {
     for (Control control : Control.values()) {
       alive[phase][control.ordinal()] |= spans.moves(control) > STILL_PERCENT;
     }
+    for (int i = 0; i < lowest.length; i++) {
+      lowest[i] = Math.min(lowest[i], spans.low(i));
+      highest[i] = Math.max(highest[i], spans.high(i));
+    }
     boolean corners = false;
     for (int i = 0; i < setup.surfaces().size(); i++) {
       if (setup.surfaces().get(i).rod().driver() == DriverKind.SERVO
@@ -134,7 +140,7 @@ final class StateHazards {
       corners |= mayTouch(i, spans);
     }
     if (corners && cornersSeen.add(spans.parts())) {
-      corners(at, spans.moving(stretch));
+      corners(at, spans.moving(stretch), spans);
     }
     if (centred) {
       pairs.look(at, stretch, spans);
@@ -149,7 +155,7 @@ final class StateHazards {
       double end = side == 0 ? spans.low(carried) : spans.high(carried);
       double beyond = side == 0 ? free[i][0] - end : end - free[i][1];
       if (beyond > 0 && !spans.reached(carried)) {
-        undecided = true;
+        undecided |= beyond > worst[i][side];
       } else if (beyond > worst[i][side] + WORSE_PERCENT) {
         worst[i][side] = beyond;
         Moment corner = spans.end(carried, side == 1);
@@ -236,43 +242,91 @@ final class StateHazards {
         || (at >= 0 ? spans.high(carried) >= at : spans.low(carried) <= at);
   }
 
-  private void corners(Moment state, Stretch stretch) {
+  /** Where a bound may be too wide: tried, for the furthest that can be found. */
+  private void corners(Moment state, Stretch stretch, Spans spans) {
     sampled++;
-    for (Moment corner : Places.corners(state, stretch)) {
-      Positions positions = evaluate(corner);
-      touching(corner, positions);
-      for (int i = 0; i < setup.surfaces().size(); i++) {
-        double command = positions.commandPercent()[path.channelBehind(i)];
-        if (setup.surfaces().get(i).rod().driver() == DriverKind.SERVO
-            && Lost.cuts(path, i, command)) {
-          keepRunsOut(corner, i, command);
+    for (int i = 0; i < touches.length; i++) {
+      if (mayTouch(i, spans)) {
+        touching(state, stretch, spans.phase(), setup.contacts().get(i));
+      }
+    }
+    for (int i = 0; i < setup.surfaces().size(); i++) {
+      int carried = path.carriedBehind(i);
+      boolean driven = setup.surfaces().get(i).rod().driver() == DriverKind.SERVO;
+      for (int side = 0; side < SIDES && driven && carried >= 0; side++) {
+        double end = side == 0 ? spans.low(carried) : spans.high(carried);
+        double beyond = side == 0 ? free[i][0] - end : end - free[i][1];
+        if (!spans.reached(carried) && beyond > worst[i][side] + WORSE_PERCENT) {
+          furthest(state, stretch, spans.phase(), i, side);
         }
       }
     }
   }
 
-  private void touching(Moment corner, Positions positions) {
-    for (Contact contact : setup.contacts()) {
-      double first = positions.travelMm()[path.indexOf(contact.first())];
-      double second = positions.travelMm()[path.indexOf(contact.second())];
-      if (contact.touches(first, second)) {
-        Said words =
-            Said.of(
-                "hazard.touch",
-                "item",
-                setup.surface(contact.first()).orElseThrow().name(),
-                "first",
-                Quantity.mm(first),
-                "item2",
-                setup.surface(contact.second()).orElseThrow().name(),
-                "second",
-                Quantity.mm(second));
-        double size = Math.abs(first) + Math.abs(second);
-        String subject = contact.first() + " " + contact.second();
-        search.keep(
-            HazardKind.SURFACES_TOUCH, subject, size, words, search.way(corner), List.of(corner));
+  private void furthest(Moment state, Stretch stretch, int phase, int i, int side) {
+    int carried = path.carriedBehind(i);
+    double sign = side == 0 ? -1 : 1;
+    Furthest furthest = search.furthest(path.program().hangs(carried).axes(), stretch);
+    Furthest.Found found =
+        furthest.of(
+            state,
+            at -> sign * path.program().commands(at, phase)[carried],
+            Double.POSITIVE_INFINITY);
+    evaluated += furthest.tried();
+    double command = sign * found.size();
+    double beyond = side == 0 ? free[i][0] - command : command - free[i][1];
+    if (beyond > worst[i][side] + WORSE_PERCENT) {
+      worst[i][side] = beyond;
+      keepRunsOut(found.at(), i, command);
+    }
+  }
+
+  private void touching(Moment state, Stretch stretch, int phase, Contact contact) {
+    int first = path.indexOf(contact.first());
+    int second = path.indexOf(contact.second());
+    Set<Integer> axes = new TreeSet<>();
+    for (int surface : new int[] {first, second}) {
+      if (path.carriedBehind(surface) >= 0) {
+        axes.addAll(path.program().hangs(path.carriedBehind(surface)).axes());
       }
     }
+    Furthest furthest = search.furthest(axes, stretch);
+    Furthest.Found found =
+        furthest.of(
+            state,
+            at -> {
+              double[] mm = path.evaluate(at, phase).travelMm();
+              return Math.min(
+                  beyond(mm[first], contact.firstMm()), beyond(mm[second], contact.secondMm()));
+            },
+            0);
+    evaluated += furthest.tried();
+    if (found.size() >= 0) {
+      double[] mm = path.evaluate(found.at(), phase).travelMm();
+      Said words =
+          Said.of(
+              "hazard.touch",
+              "item",
+              setup.surface(contact.first()).orElseThrow().name(),
+              "first",
+              Quantity.mm(mm[first]),
+              "item2",
+              setup.surface(contact.second()).orElseThrow().name(),
+              "second",
+              Quantity.mm(mm[second]));
+      search.keep(
+          HazardKind.SURFACES_TOUCH,
+          contact.first() + " " + contact.second(),
+          found.size(),
+          words,
+          search.way(found.at()),
+          List.of(found.at()));
+    }
+  }
+
+  /** How far beyond a limit, the limit's own way, mm. */
+  private static double beyond(double travel, double limit) {
+    return limit >= 0 ? travel - limit : limit - travel;
   }
 
   /** A control that moves nothing in some phase though it has a share somewhere. */

@@ -3,173 +3,313 @@ package hightally.core.hazard;
 import hightally.core.channel.InputKind;
 import hightally.core.channel.TransmitterInput;
 import hightally.core.condition.Condition;
-import hightally.core.mix.Mix;
-import hightally.core.mix.SourceOf;
 import hightally.core.phase.Trims;
-import hightally.core.quantity.Control;
+import hightally.core.power.FlightTimer;
 import hightally.core.quantity.Quantity;
 import hightally.core.quantity.Said;
 import hightally.core.setup.Setup;
+import hightally.core.signal.Conditions;
 import hightally.core.signal.Moment;
 import hightally.core.signal.Readings;
+import hightally.core.signal.SignalPath;
 import hightally.core.signal.Stretch;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
-import java.util.Set;
-import java.util.TreeSet;
-import java.util.stream.IntStream;
 
 /**
- * Every position of the switches something listens to, and for a lever every stretch between the
- * limits conditions hold it against. What nothing listens to stays at rest: it cannot change
- * anything. A lever that only moves something, and switches nothing, is one stretch from end to
- * end.
+ * Every way things can stand: all positions of the switches something listens to, every stretch of
+ * sticks, throttle and levers between the limits conditions hold them against, telemetry and timers
+ * either way, and conditions that must hold for a while counting or not yet. In one state nothing
+ * switches; what only moves something goes from end to end within it.
  */
 final class States {
   /** More than this are not looked at: minutes, and a search must end. */
   static final long MOST = 1_000_000;
 
+  private static final int STICKS = 3;
+
   private final Setup setup;
-  private final List<Integer> used;
-  private final List<Cell[]> cells = new ArrayList<>();
-  private final List<List<Cell>> sticks = new ArrayList<>();
+  private final Conditions conditions;
+  private final List<Line> lines;
+  private final boolean waiting;
 
-  /** A stretch in which nothing switches, and a place in it. */
-  record Cell(double from, double to, double at) {}
-
-  States(Setup setup) {
-    this.setup = setup;
-    Set<Integer> found = new TreeSet<>();
-    setup.surfaces().stream()
-        .flatMap(surface -> surface.shares().levers().stream())
-        .forEach(lever -> found.add(setup.transmitter().inputIndex(lever.input())));
-    setup.conditions().forEach(one -> found.add(setup.transmitter().inputIndex(one.subject())));
-    for (Mix mix : setup.mixes()) {
-      if (mix.source().of() == SourceOf.INPUT) {
-        found.add(setup.transmitter().inputIndex(mix.subject()));
-      }
-    }
-    found.add(setup.transmitter().inputIndex(setup.power().throttleInput()));
-    found.remove(-1);
-    used = List.copyOf(found);
-    used.forEach(input -> cells.add(cellsOf(input)));
-    for (Control control : Control.values()) {
-      sticks.add(cells(control.word(), -1, 0));
-    }
-    sticks.add(cells("throttle", 0, 0));
+  States(SignalPath path) {
+    setup = path.setup();
+    conditions = path.program().conditions();
+    lines = Line.of(setup);
+    waiting = lines.stream().anyMatch(one -> one.kind() == Line.Kind.WAITING);
   }
 
-  private Cell[] cellsOf(int input) {
-    TransmitterInput part = setup.transmitter().inputs().get(input);
-    if (part.kind() == InputKind.SWITCH) {
-      return IntStream.range(0, part.positions())
-          .mapToDouble(i -> (double) i / (part.positions() - 1))
-          .mapToObj(place -> new Cell(place, place, place))
-          .toArray(Cell[]::new);
-    }
-    return cells(part.id(), 0, 0).toArray(Cell[]::new);
-  }
-
-  /** The stretches of a stick or lever; the one it rests in is entered at its rest. */
-  private List<Cell> cells(String subject, double least, double rest) {
-    TreeSet<Double> ends = new TreeSet<>(List.of(least, 1.0));
-    for (Condition one : setup.conditions()) {
-      if (one.subject().equals(subject) && one.place() > least && one.place() < 1) {
-        ends.add(one.place());
-      }
-    }
-    List<Cell> found = new ArrayList<>();
-    double from = least;
-    for (double to : ends.tailSet(least, false)) {
-      boolean resting = rest >= from && rest < to;
-      found.add(new Cell(from, to, resting ? rest : (from + to) / 2));
-      from = to;
-    }
-    return found;
-  }
-
-  List<Integer> used() {
-    return used;
-  }
-
-  Cell[] cells(int which) {
-    return cells.get(which);
-  }
-
-  /** The stretches of roll, pitch, yaw and throttle: one each where no condition looks at them. */
-  List<List<Cell>> sticks() {
-    return sticks;
+  List<Line> lines() {
+    return lines;
   }
 
   /** How many states there are; the largest number there is where they are more than that. */
   long count() {
     long count = 1;
-    for (Cell[] each : cells) {
-      count = count > Long.MAX_VALUE / each.length ? Long.MAX_VALUE : count * each.length;
+    for (Line line : lines) {
+      int cells = line.cells().length;
+      count = count > Long.MAX_VALUE / cells ? Long.MAX_VALUE : count * cells;
     }
     return count;
   }
 
-  /** A state by its number, sticks centred, throttle closed, trims at zero, cut let go. */
-  Moment moment(long number) {
-    int[] at = at(number);
-    List<Double> inputs = new ArrayList<>();
-    for (int i = 0; i < setup.transmitter().inputs().size(); i++) {
-      int which = used.indexOf(i);
-      inputs.add(which < 0 ? 0.0 : cells.get(which)[at[which]].at());
-    }
-    return new Moment(0, 0, 0, 0, false, Trims.ZERO, inputs, Readings.NORMAL);
-  }
-
-  /** How far the levers can go in a state while nothing switches. */
-  Stretch stretch(long number) {
-    Stretch whole = Stretch.whole(setup.transmitter().inputs().size());
-    int first = whole.from().length - setup.transmitter().inputs().size();
-    java.util.Arrays.fill(whole.to(), first, whole.to().length, 0);
-    int[] at = at(number);
-    for (int which = 0; which < at.length; which++) {
-      Cell cell = cells.get(which)[at[which]];
-      whole.from()[first + used.get(which)] = cell.from();
-      whole.to()[first + used.get(which)] = cell.to();
-    }
-    return whole;
-  }
-
+  /** Which cell of each line a state is in; those at rest have the lowest numbers. */
   int[] at(long number) {
-    int[] at = new int[used.size()];
+    int[] at = new int[lines.size()];
     long left = number;
     for (int i = 0; i < at.length; i++) {
-      at[i] = (int) (left % cells.get(i).length);
-      left /= cells.get(i).length;
+      int cells = lines.get(i).cells().length;
+      at[i] = (int) ((left % cells + lines.get(i).restingCell()) % cells);
+      left /= cells;
     }
     return at;
   }
 
-  /** The number of the state with one lever or switch in another of its cells. */
+  /** The number of the state with one line in another of its cells. */
   long number(long number, int which, int cell) {
     long step = 1;
     for (int i = 0; i < which; i++) {
-      step *= cells.get(i).length;
+      step *= lines.get(i).cells().length;
     }
-    long now = number / step % cells.get(which).length;
-    return number + (cell - now) * step;
+    int cells = lines.get(which).cells().length;
+    long now = number / step % cells;
+    long then = (cell - lines.get(which).restingCell() + cells) % cells;
+    return number + (then - now) * step;
   }
 
-  /** Where the levers and switches stand, in words; those at rest are left out. */
+  /**
+   * A state by its number: what does not switch at rest, trims as they stand, the bench's own cut
+   * let go.
+   */
+  Moment moment(long number) {
+    int[] at = at(number);
+    Double[] inputs = new Double[setup.transmitter().inputs().size()];
+    Arrays.fill(inputs, 0.0);
+    double[] sticks = new double[STICKS + 1];
+    double link = Readings.NORMAL.linkPercent();
+    double voltage = Readings.NORMAL.voltage();
+    Double[] timers = new Double[setup.power().timers().size()];
+    for (int i = 0; i < timers.length; i++) {
+      boolean down = setup.power().timers().get(i).countsDown();
+      timers[i] = down ? setup.power().timers().get(i).startSeconds() : 0;
+    }
+    for (int i = 0; i < at.length; i++) {
+      Line line = lines.get(i);
+      double place = line.cells()[at[i]].at();
+      switch (line.kind()) {
+        case STICK -> sticks[line.index()] = place;
+        case THROTTLE -> sticks[STICKS] = place;
+        case LEVER, SWITCH -> inputs[line.index()] = place;
+        case LINK -> link = place;
+        case VOLTAGE -> voltage = place;
+        case TIMER -> timers[line.index()] = place;
+        case WAITING -> {}
+      }
+    }
+    Readings readings = new Readings(link, voltage, List.of(timers), List.of());
+    Trims trims = setup.trims();
+    Moment moment =
+        new Moment(
+            sticks[0],
+            sticks[1],
+            sticks[2],
+            sticks[STICKS],
+            false,
+            trims,
+            List.of(inputs),
+            readings);
+    return waiting ? moment.with(readings.withTruths(truths(moment, at))) : moment;
+  }
+
+  /** What is true while some conditions have not held long enough yet. */
+  private List<Boolean> truths(Moment moment, int[] at) {
+    Boolean[] truths = new Boolean[conditions.count()];
+    boolean[] notYet = new boolean[truths.length];
+    for (int i = 0; i < at.length; i++) {
+      if (lines.get(i).kind() == Line.Kind.WAITING) {
+        notYet[lines.get(i).index()] = at[i] == 1;
+      }
+    }
+    // No phase's condition asks for a phase, so the phase can be found first.
+    for (int pass = 0; pass < 2; pass++) {
+      int phase = pass == 0 ? -1 : conditions.phase(known(moment, truths));
+      Arrays.fill(truths, null);
+      for (int i = 0; i < truths.length; i++) {
+        decide(i, moment, phase, notYet, truths);
+      }
+    }
+    return List.of(truths);
+  }
+
+  private static Moment known(Moment moment, Boolean[] truths) {
+    return moment.with(moment.readings().withTruths(List.of(truths)));
+  }
+
+  private void decide(int one, Moment moment, int phase, boolean[] notYet, Boolean[] truths) {
+    if (truths[one] == null) {
+      for (int member : conditions.members(one)) {
+        decide(member, moment, phase, notYet, truths);
+      }
+      truths[one] = !notYet[one] && conditions.of(one, moment, phase, truths);
+    }
+  }
+
+  /** The moment as hands, telemetry and timers make it, nothing decided beforehand. */
+  static Moment bare(Moment moment) {
+    return moment.with(moment.readings().withTruths(List.of()));
+  }
+
+  /** How far sticks, throttle and levers can go in a state while nothing switches. */
+  Stretch stretch(long number) {
+    Stretch whole = Stretch.whole(setup.transmitter().inputs().size());
+    int first = STICKS + 1;
+    for (int i = 0; i < setup.transmitter().inputs().size(); i++) {
+      if (setup.transmitter().inputs().get(i).kind() == InputKind.SWITCH) {
+        whole.to()[first + i] = 0;
+      }
+    }
+    int[] at = at(number);
+    for (int i = 0; i < at.length; i++) {
+      Line line = lines.get(i);
+      int axis = axis(line);
+      if (axis >= 0) {
+        whole.from()[axis] = line.cells()[at[i]].from();
+        whole.to()[axis] = line.cells()[at[i]].to();
+      }
+    }
+    return whole;
+  }
+
+  /** The axis a line lies on; -1 for a fact. */
+  static int axis(Line line) {
+    return switch (line.kind()) {
+      case STICK -> line.index();
+      case THROTTLE -> STICKS;
+      case LEVER, SWITCH -> STICKS + 1 + line.index();
+      default -> -1;
+    };
+  }
+
+  /** Where levers and switches stand and what else is so, in words; those at rest are left out. */
   List<Said> words(Moment moment) {
-    return used.stream().map(input -> word(moment, input)).filter(one -> !one.isEmpty()).toList();
+    List<Said> words = new ArrayList<>();
+    for (int i = 0; i < setup.transmitter().inputs().size(); i++) {
+      Said word = word(moment, i);
+      if (!word.isEmpty()) {
+        words.add(word);
+      }
+    }
+    for (Line line : lines) {
+      Said fact = fact(line, moment);
+      if (!fact.isEmpty()) {
+        words.add(fact);
+      }
+    }
+    return words;
   }
 
-  /** Where one of them stands; nothing for a lever at rest. */
+  /** Where one of them stands; nothing for a lever at rest or a switch nothing listens to. */
   Said word(Moment moment, int input) {
     double place = moment.input(input);
     TransmitterInput part = setup.transmitter().inputs().get(input);
     if (part.kind() == InputKind.SWITCH) {
+      boolean heard =
+          lines.stream().anyMatch(line -> line.kind() == Line.Kind.SWITCH && line.index() == input);
       long position = Math.round(place * (part.positions() - 1)) + 1;
-      return Said.of("hazard.position", "input", part.name(), "position", position);
+      return heard
+          ? Said.of("hazard.position", "input", part.name(), "position", position)
+          : Said.NOTHING;
     }
     return place > 0
         ? Said.of("hazard.lever", "input", part.name(), "at", Quantity.percent(100 * place))
         : Said.NOTHING;
+  }
+
+  /** What is measured or counted, where it is not as usual; nothing for all else. */
+  Said fact(Line line, Moment moment) {
+    Readings readings = moment.readings();
+    Readings usual = Readings.NORMAL;
+    return switch (line.kind()) {
+      case LINK ->
+          readings.linkPercent() == usual.linkPercent()
+              ? Said.NOTHING
+              : Said.of("hazard.link", "at", Quantity.percent(readings.linkPercent()));
+      case VOLTAGE ->
+          readings.voltage() == usual.voltage()
+              ? Said.NOTHING
+              : Said.of("hazard.voltage", "at", volts(readings.voltage()));
+      case TIMER ->
+          readings.timerSeconds().get(line.index()) == begin(line)
+              ? Said.NOTHING
+              : Said.of(
+                  "hazard.timer",
+                  "timer",
+                  setup.power().timers().get(line.index()).name(),
+                  "at",
+                  Quantity.seconds(readings.timerSeconds().get(line.index()), 0));
+      default -> Said.NOTHING;
+    };
+  }
+
+  private double begin(Line line) {
+    FlightTimer timer = setup.power().timers().get(line.index());
+    return timer.countsDown() ? timer.startSeconds() : 0;
+  }
+
+  private static Quantity volts(double volts) {
+    return new Quantity(volts, hightally.core.quantity.Unit.VOLTS, 1);
+  }
+
+  /** What a change of one line is called. */
+  Said change(Line line, Moment after, int cell) {
+    return switch (line.kind()) {
+      case LEVER, SWITCH -> {
+        Said there = word(after, line.index());
+        yield there.isEmpty()
+            ? Said.of("hazard.backRest", "name", name(line))
+            : Said.of("hazard.then", "there", there);
+      }
+      case STICK, THROTTLE ->
+          Said.of(
+              "hazard.across",
+              "name",
+              name(line),
+              "at",
+              Quantity.percent(100 * limit(line, after)));
+      case LINK, VOLTAGE, TIMER -> {
+        Said fact = fact(line, after);
+        yield fact.isEmpty()
+            ? Said.of("hazard.usualAgain", "name", name(line))
+            : Said.of("hazard.then", "there", fact);
+      }
+      case WAITING -> Said.of(cell == 0 ? "hazard.counts" : "hazard.waits", "name", name(line));
+    };
+  }
+
+  private double limit(Line line, Moment after) {
+    int axis = axis(line);
+    return axis < STICKS
+        ? after.of(hightally.core.quantity.Control.values()[axis])
+        : after.throttle();
+  }
+
+  /** What moves or changes, by its name. */
+  Said name(Line line) {
+    return switch (line.kind()) {
+      case STICK ->
+          Said.of(
+              "condition.stick", "control", hightally.core.quantity.Control.values()[line.index()]);
+      case THROTTLE -> Said.of("condition.throttle");
+      case LEVER, SWITCH -> Said.text(setup.transmitter().inputs().get(line.index()).name());
+      case LINK, VOLTAGE -> Said.of("condition.measured", "subject", line.subject());
+      case TIMER -> Said.text(setup.power().timers().get(line.index()).name());
+      case WAITING -> Said.text(waited(line).name());
+    };
+  }
+
+  private Condition waited(Line line) {
+    return setup.conditions().get(line.index());
   }
 }

@@ -81,6 +81,24 @@ public record Mix(
         fadeSeconds);
   }
 
+  /** The same mix coming in over another time. */
+  public Mix fading(double changedSeconds) {
+    return new Mix(
+        id,
+        name,
+        reason,
+        source,
+        subject,
+        weightPlusPercent,
+        weightMinusPercent,
+        startPercent,
+        curve,
+        targets,
+        when,
+        phases,
+        changedSeconds);
+  }
+
   /** The same mix, acting at other times. */
   public Mix acting(String changedWhen, List<String> changedPhases) {
     return new Mix(

@@ -75,6 +75,23 @@ public record Phase(
         / 100;
   }
 
+  /** The same phase fading in over another time. */
+  public Phase fading(double changedSeconds) {
+    return new Phase(
+        id,
+        name,
+        goal,
+        role,
+        when,
+        changedSeconds,
+        presets,
+        differential,
+        ownRoll,
+        ownPitch,
+        ownYaw,
+        trims);
+  }
+
   /** The same phase with other presets. */
   public Phase withPresets(List<Preset> changed) {
     return new Phase(

@@ -107,6 +107,24 @@ public record Power(
     return with(changed, cutWhen, armWhen, timers);
   }
 
+  /** The same power with another command while it is cut. */
+  public Power withCut(double changedPercent) {
+    return new Power(
+        throttleInput,
+        twoWay,
+        curves,
+        cutWhen,
+        changedPercent,
+        armWhen,
+        releaseWithStickBack,
+        failsafe,
+        throttleWarning,
+        startPositions,
+        timers,
+        alarms,
+        stopMicroseconds);
+  }
+
   /** The same power with other timers. */
   public Power withTimers(List<FlightTimer> changed) {
     return with(curves, cutWhen, armWhen, changed);

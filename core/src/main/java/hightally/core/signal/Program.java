@@ -4,8 +4,13 @@ import hightally.core.phase.Phase;
 import hightally.core.phase.Trims;
 import hightally.core.quantity.Control;
 import hightally.core.setup.Setup;
+import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Deque;
 import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
 
 /**
  * The transmitter's program made ready to run: a moment to the command of every surface and motor.
@@ -109,6 +114,54 @@ public final class Program {
     }
     Feels.Decided feel = feels.at(moment, phase);
     return new Standing(phase, feel, acting, held(moment, phase), weights);
+  }
+
+  /**
+   * What switches and conditions have decided at a moment: while it stays, commands depend on
+   * sticks and levers only.
+   *
+   * @param feel the set that decides each control; -1 for none
+   * @param acting the mixes that act, a bit each
+   */
+  public record Decision(int phase, List<Integer> feel, long acting, boolean held) {}
+
+  /** What has been decided at a moment. */
+  public Decision decided(Moment moment, int phase) {
+    Standing standing = standing(moment, phase);
+    List<Integer> feel = Arrays.stream(standing.feel().sets()).boxed().toList();
+    return new Decision(phase, feel, standing.acting(), standing.held());
+  }
+
+  /**
+   * What a command can hang on, in whatever phase.
+   *
+   * @param axes roll, pitch, yaw, throttle, then the levers and switches, by number
+   * @param mixes a bit each
+   */
+  public record Hangs(Set<Integer> axes, long mixes) {}
+
+  /** What the command of a surface, or behind them of a motor, can hang on. */
+  public Hangs hangs(int target) {
+    Set<Integer> axes = new TreeSet<>();
+    long mixesOn = 0;
+    Set<Integer> seen = new TreeSet<>();
+    Deque<Integer> left = new ArrayDeque<>(List.of(target));
+    while (!left.isEmpty()) {
+      int one = left.pop();
+      if (!seen.add(one)) {
+        continue;
+      }
+      for (int phase = 0; phase < setup.phases().size(); phase++) {
+        for (Term term : targets[one].terms(phase)) {
+          if (term.signal().axis() != Axis.NONE) {
+            axes.add(term.signal().axis());
+          }
+          mixesOn |= term.mix() < 0 ? 0 : 1L << term.mix();
+        }
+      }
+      left.addAll(targets[one].needs());
+    }
+    return new Hangs(axes, mixesOn);
   }
 
   /** The commands of all surfaces, then of all motors, percent. */

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import hightally.core.Rigs;
+import hightally.core.power.FailsafeSetting;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.setup.Setup;
 import hightally.core.setup.ThrowGoal;
@@ -40,11 +41,26 @@ class EditsTest {
           ARM_OFFSET, s-right, -2, /servos/1/armOffsetDegrees, 0.5 → -2.0
           CLICK_STEP, '', 1.25, /transmitter/clickStepPercent, 0.5 → 1.25
           SOCKET_CHANNEL, 2, 7, /wiring/receiver/sockets/1/channel, 2 → 7
+          CUT, '', -90, /power/cutPercent, -100.0 → -90.0
+          PHASE_FADE, flight, 1.5, /phases/0/fadeSeconds, 0.0 → 1.5
           """)
   void setsOneValueAndNoOther(
       Figure figure, String subject, double value, String at, String changed) {
     Setup edited = Edits.made(RIG, List.of(Edit.of(figure, subject, value)));
     assertThat(Leaves.changed(RIG, edited)).hasSize(1).containsEntry(at, changed);
+  }
+
+  @Test
+  void aMixGetsAFadeAndAChannelAFailsafeThatIsSetAgain() {
+    Setup mixed = Rigs.programmed(4);
+    String mix = mixed.mixes().get(2).id();
+    Setup faded = Edits.made(mixed, List.of(Edit.of(Figure.MIX_FADE, mix, 2)));
+    assertThat(Leaves.changed(mixed, faded))
+        .hasSize(1)
+        .containsEntry("/mixes/2/fadeSeconds", "0.0 → 2.0");
+    Setup safe =
+        Edits.made(RIG, List.of(Edit.of(Figure.FAILSAFE, 2, 30), Edit.of(Figure.FAILSAFE, 2, -20)));
+    assertThat(safe.power().failsafe()).containsExactly(new FailsafeSetting(2, false, -20));
   }
 
   @Test
@@ -78,7 +94,10 @@ class EditsTest {
   }
 
   @ParameterizedTest
-  @EnumSource(value = Figure.class, names = "CLICK_STEP", mode = EnumSource.Mode.EXCLUDE)
+  @EnumSource(
+      value = Figure.class,
+      names = {"CLICK_STEP", "CUT"},
+      mode = EnumSource.Mode.EXCLUDE)
   void whatIsNotThereIsNamed(Figure figure) {
     assertThatThrownBy(() -> Edits.made(RIG, List.of(Edit.of(figure, "nobody", 1))))
         .isInstanceOf(InvalidInputException.class)
@@ -102,7 +121,8 @@ class EditsTest {
         Arrays.stream(EditsTest.class.getDeclaredMethods())
             .filter(one -> one.getName().equals("setsOneValueAndNoOther"))
             .map(one -> one.getAnnotation(CsvSource.class).textBlock());
-    String rows = String.join("", tried.toList()) + "WISHED_PLUS, WISHED_MINUS, ";
+    String rows =
+        String.join("", tried.toList()) + "WISHED_PLUS, WISHED_MINUS, MIX_FADE, FAILSAFE, ";
     assertThat(Figure.values()).allSatisfy(one -> assertThat(rows).contains(one + ", "));
   }
 }

@@ -128,6 +128,30 @@ class HazardSearchTest {
               .change()
               .power(power(List.of(ThrottleCurve.PLAIN, OFF), -100, -100, List.of()))
               .done();
+      case MOTOR_RISES ->
+          clean
+              .change()
+              .phases(List.of(soft(phase("landing", "high")), soft(phase("flight", ""))))
+              .power(
+                  power(
+                      List.of(ThrottleCurve.PLAIN, curve(List.of("landing"), -100, 0)),
+                      -100,
+                      -100,
+                      List.of()))
+              .done();
+      case SURFACE_JUMPS ->
+          clean
+              .change()
+              .phases(
+                  List.of(
+                      phase("landing", "high", new Preset("left", 40), new Preset("right", 40)),
+                      phase("flight", "")))
+              .done();
+      case FAILSAFE_END -> {
+        List<FailsafeSetting> held = new ArrayList<>(clean.power().failsafe());
+        held.add(new FailsafeSetting(1, false, 100));
+        yield clean.change().power(clean.power().withFailsafe(held)).done();
+      }
       case CUT_DISAGREES ->
           clean.change().power(power(List.of(ThrottleCurve.PLAIN), 0, -100, List.of())).done();
       case CANNOT_STOP ->
@@ -237,6 +261,9 @@ class HazardSearchTest {
     return switch (kind) {
       case MOTOR_STARTS ->
           List.of("switch at position 3", "throttle at 100 %", "then switch at position 1");
+      case MOTOR_RISES ->
+          List.of("switch at position 3", "throttle at 100 %", "then switch at position 1");
+      case SURFACE_JUMPS -> List.of("switch at position 1", "then switch at position 3");
       case CANNOT_STOP -> List.of("switch at position 3");
       case RUNS_OUT -> List.of("switch at position 1", "roll stick at 100 %");
       case PAIR_UNEQUAL -> List.of("switch at position 3");
@@ -256,6 +283,16 @@ class HazardSearchTest {
         assertThat(path.motorPower(moments.get(0))).isZero();
         assertThat(path.motorPower(moments.get(1))).isEqualTo(1);
         assertThat(moments.get(0).throttle()).isEqualTo(moments.get(1).throttle());
+      }
+      case MOTOR_RISES -> {
+        assertThat(say(hazard.words())).contains("from 50 % to 100 % over 2.0 s");
+        assertThat(path.motorPower(moments.get(0))).isEqualTo(0.5);
+        assertThat(path.motorPower(moments.get(1))).isEqualTo(1);
+      }
+      case SURFACE_JUMPS -> {
+        double before = path.evaluate(moments.get(0)).travelMm()[path.indexOf("left")];
+        double after = path.evaluate(moments.get(1)).travelMm()[path.indexOf("left")];
+        assertThat(after - before).isGreaterThan(path.setup().house().surfaceJumpMm());
       }
       case CANNOT_STOP -> {
         assertThat(moments.get(0).throttle()).isZero();

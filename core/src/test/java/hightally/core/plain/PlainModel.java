@@ -414,23 +414,28 @@ public final class PlainModel {
   public double pulse(Channel channel, double command) {
     Transmitter radio = setup.transmitter();
     double limit = radio.commandLimitPercent();
-    double v = Math.max(-limit, Math.min(limit, command));
-    v = channel.reversed() ? -v : v;
-    double full = radio.microsecondsPer100();
-    double sub = channel.subTrimMicroseconds();
-    double high = full * channel.endpointHighPercent() / 100;
-    double low = full * channel.endpointLowPercent() / 100;
+    double pulse = freePulse(channel, Math.max(-limit, Math.min(limit, command)));
     double centre = radio.centreMicroseconds();
-    boolean fixed = radio.subTrimMode() == SubTrimMode.FIXED_ENDS;
-    double side = v >= 0 ? (fixed ? high - sub : high) : (fixed ? low + sub : low);
-    double pulse = centre + sub + v / 100 * side;
     for (Between one : setup.wiring().between()) {
       if (!one.bypassed() && one.channels().contains(channel.number())) {
-        double reach = full * one.travelLimitPercent() / 100;
+        double reach = radio.microsecondsPer100() * one.travelLimitPercent() / 100;
         pulse = Math.max(centre - reach, Math.min(centre + reach, pulse));
       }
     }
     return Math.max(radio.shortestMicroseconds(), Math.min(radio.longestMicroseconds(), pulse));
+  }
+
+  /** The same if nothing limited it. */
+  public double freePulse(Channel channel, double command) {
+    Transmitter radio = setup.transmitter();
+    double v = channel.reversed() ? -command : command;
+    double full = radio.microsecondsPer100();
+    double sub = channel.subTrimMicroseconds();
+    double high = full * channel.endpointHighPercent() / 100;
+    double low = full * channel.endpointLowPercent() / 100;
+    boolean fixed = radio.subTrimMode() == SubTrimMode.FIXED_ENDS;
+    double side = v >= 0 ? (fixed ? high - sub : high) : (fixed ? low + sub : low);
+    return radio.centreMicroseconds() + sub + v / 100 * side;
   }
 
   /** The channel behind a surface, through however many slave rods. */

@@ -1,6 +1,7 @@
 package hightally.core.plain;
 
 import hightally.core.Rigs;
+import hightally.core.airframe.Contact;
 import hightally.core.airframe.LeverShare;
 import hightally.core.airframe.Motor;
 import hightally.core.airframe.Shares;
@@ -93,6 +94,7 @@ public final class RandomPrograms {
         .channels(channels(rig.channels()))
         .airframe(rig.airframe().withMotors(motors()))
         .surfaces(rig.surfaces().stream().map(this::sharing).toList())
+        .contacts(contacts())
         .conditions(conditions)
         .phases(phases)
         .feel(feel())
@@ -123,6 +125,12 @@ public final class RandomPrograms {
       made.add(new Motor("m" + i, "Motor " + i, 3 + i, 0, 0, 250));
     }
     return made;
+  }
+
+  private List<Contact> contacts() {
+    return random.nextInt(3) == 0
+        ? List.of(new Contact("left", between(-20, 20), "right", between(-20, 20)))
+        : List.of();
   }
 
   private Surface sharing(Surface one) {

@@ -23,7 +23,8 @@ class MessagesTest {
   private static final Pattern CODE = Pattern.compile("Said\\.of\\(\\s*\"([^\"]+)\"([^;]*)");
   private static final Pattern KEY = Pattern.compile("\"([a-z]+\\.[A-Za-z0-9]+)\"");
   private static final Pattern NAME = Pattern.compile("\"([a-z]\\w*)\"\\s*,");
-  private static final Pattern FORM = Pattern.compile("_(?:cap|mid|after|colon|is|and|or|bare)$");
+  private static final Pattern FORM =
+      Pattern.compile("_(?:cap|mid|after|colon|is|and|or|way|bare)$");
 
   /** What is told by code put together from a name: of enums, units, clicks, fields and parts. */
   private static final Pattern BY_NAME =

@@ -1,0 +1,18 @@
+package hightally.core.hazard;
+
+/**
+ * A stretch in which nothing switches, and a place in it.
+ *
+ * @param from its lower end, in it
+ * @param to its upper end, in it
+ * @param at the place it is entered at: its rest, if that lies in it
+ */
+record Cell(double from, double to, double at) {
+  static Cell point(double at) {
+    return new Cell(at, at, at);
+  }
+
+  boolean isPoint() {
+    return from == to;
+  }
+}

@@ -1,0 +1,184 @@
+package hightally.core.hazard;
+
+import hightally.core.airframe.Surface;
+import hightally.core.edit.Mend;
+import hightally.core.quantity.Quantity;
+import hightally.core.quantity.Said;
+import hightally.core.setup.Setup;
+import hightally.core.signal.Moment;
+import hightally.core.signal.Program;
+import hightally.core.signal.SignalPath;
+import hightally.core.signal.Stretch;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.function.BooleanSupplier;
+
+/**
+ * Surfaces that jump at a flick, sticks centred: what no fade takes in hand. A phase that fades in
+ * moves nothing at once, nor does a mix with a fade of its own.
+ */
+final class JumpHazards {
+  private static final int STICKS = 3;
+
+  private final HazardSearch search;
+  private final SignalPath path;
+  private final Setup setup;
+  private final Bends bends;
+  private final Map<List<Object>, Integer> kinds = new HashMap<>();
+  private final List<Integer> levers = new ArrayList<>();
+  private final List<Integer> axisLines = new ArrayList<>();
+  private final int[] kindOf;
+  private final boolean[] centred;
+  private long evaluated;
+
+  JumpHazards(HazardSearch search, int count) {
+    this.search = search;
+    path = search.path();
+    setup = search.setup();
+    bends = search.bends();
+    kindOf = new int[count];
+    centred = new boolean[count];
+    for (int i = 0; i < search.states().lines().size(); i++) {
+      if (States.axis(search.states().lines().get(i)) >= 0) {
+        axisLines.add(i);
+      }
+    }
+    Set<Integer> on = new HashSet<>();
+    for (int i = 0; i < setup.surfaces().size(); i++) {
+      on.addAll(path.program().hangs(i).axes());
+    }
+    on.stream().filter(axis -> axis > STICKS).sorted().forEach(levers::add);
+  }
+
+  long evaluated() {
+    return evaluated;
+  }
+
+  void state(int number, Moment moment) {
+    Program.Decision decision = path.program().decided(moment, path.phase(moment));
+    int[] at = search.states().at(number);
+    List<Object> kind = new ArrayList<>(List.of(decision.phase(), decision.acting()));
+    axisLines.forEach(line -> kind.add(at[line]));
+    kindOf[number] = kinds.computeIfAbsent(kind, key -> kinds.size());
+    centred[number] = moment.roll() == 0 && moment.pitch() == 0 && moment.yaw() == 0;
+  }
+
+  /**
+   * Everything one flick leads to.
+   *
+   * @return whether it looked at all of it
+   */
+  boolean changes(BooleanSupplier stop) {
+    Set<Long> seen = new HashSet<>();
+    List<Line> lines = search.states().lines();
+    for (int number = 0; number < kindOf.length; number++) {
+      if (number % HazardSearch.LOOK_UP == 0 && stop.getAsBoolean()) {
+        return false;
+      }
+      for (int which = 0; which < lines.size() && centred[number]; which++) {
+        if (lines.get(which).kind() == Line.Kind.SWITCH) {
+          int at = search.states().at(number)[which];
+          for (int cell : lines.get(which).from(at)) {
+            int to = (int) search.states().number(number, which, cell);
+            long pair = (long) kindOf[number] * kinds.size() + kindOf[to];
+            if (seen.add(pair * lines.size() + which)) {
+              change(number, to, lines.get(which));
+            }
+          }
+        }
+      }
+    }
+    return true;
+  }
+
+  private void change(int number, int to, Line line) {
+    Stretch stretch = search.states().stretch(number);
+    int moved = States.axis(line);
+    List<Moment> places = List.of(search.states().moment(number));
+    for (int axis : levers) {
+      if (axis != moved) {
+        places = each(places, axis, bends.within(axis, stretch.from()[axis], stretch.to()[axis]));
+      }
+    }
+    Moment after = search.states().moment(to);
+    for (Moment before : places) {
+      Moment there = after;
+      for (int axis : levers) {
+        if (axis != moved) {
+          there = Places.at(there, axis, before.input(axis - STICKS - 1));
+        }
+      }
+      compare(before, there, line);
+    }
+  }
+
+  private static List<Moment> each(List<Moment> places, int axis, double[] values) {
+    List<Moment> more = new ArrayList<>();
+    for (Moment one : places) {
+      for (double value : values) {
+        more.add(Places.at(one, axis, value));
+      }
+    }
+    return more;
+  }
+
+  private void compare(Moment before, Moment after, Line line) {
+    evaluated += 2;
+    double[] was = path.evaluate(before).travelMm();
+    double[] is = path.positions(atOnce(before, after), after).travelMm();
+    for (int i = 0; i < was.length; i++) {
+      double jump = Math.abs(is[i] - was[i]);
+      if (jump > setup.house().surfaceJumpMm()) {
+        Surface surface = setup.surfaces().get(i);
+        Said words =
+            Said.of(
+                "hazard.jumps",
+                "surface",
+                surface.name(),
+                "from",
+                Quantity.mm(was[i]),
+                "size",
+                Quantity.mm(is[i]),
+                "name",
+                search.states().name(line));
+        List<Said> way = new ArrayList<>(search.states().words(before));
+        way.add(search.states().change(line, after, 0));
+        search.keep(
+            HazardKind.SURFACE_JUMPS,
+            surface.id(),
+            jump,
+            words,
+            way,
+            List.of(before, after),
+            mends(before, after));
+      }
+    }
+  }
+
+  private List<Mend> mends(Moment before, Moment after) {
+    int was = path.phase(before);
+    int is = path.phase(after);
+    long changed =
+        path.program().decided(before, was).acting() ^ path.program().decided(after, is).acting();
+    boolean phaseAlone = was != is && setup.phases().get(is).fadeSeconds() == 0;
+    return phaseAlone || changed != 0 ? List.of(search.fading(is, phaseAlone, changed)) : List.of();
+  }
+
+  /** What is asked the moment after a flick: a phase or mix that fades has not begun to come in. */
+  private double[] atOnce(Moment before, Moment after) {
+    int was = path.phase(before);
+    int is = path.phase(after);
+    boolean fades = was != is && setup.phases().get(is).fadeSeconds() > 0;
+    long acted = path.program().decided(before, was).acting();
+    double[] weights = new double[setup.mixes().size()];
+    for (int i = 0; i < weights.length; i++) {
+      boolean own = setup.mixes().get(i).fadeSeconds() > 0;
+      weights[i] = own && (acted & 1L << i) == 0 ? 0 : 1;
+    }
+    return path.program().commands(after, fades ? was : is, weights);
+  }
+}

@@ -1,0 +1,165 @@
+package hightally.core.hazard;
+
+import hightally.core.airframe.Motor;
+import hightally.core.channel.Channel;
+import hightally.core.channel.Lead;
+import hightally.core.channel.Output;
+import hightally.core.edit.Edit;
+import hightally.core.edit.Figure;
+import hightally.core.edit.Mend;
+import hightally.core.power.FailsafeSetting;
+import hightally.core.power.Power;
+import hightally.core.quantity.Quantity;
+import hightally.core.quantity.Said;
+import hightally.core.setup.Setup;
+import hightally.core.signal.Moment;
+import hightally.core.signal.SignalPath;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Whether stick back, cut, arming and failsafe give the pulse at which a controller stops, measured
+ * at its socket: sub-trim, endpoints, reversal and a reverser in its lead included.
+ */
+final class StopHazards {
+  private static final double SAME_MICROSECONDS = 20;
+  private static final double NEARLY_ALL = 0.9;
+
+  private final HazardSearch search;
+  private final Setup setup;
+  private final Power power;
+
+  StopHazards(HazardSearch search) {
+    this.search = search;
+    setup = search.setup();
+    power = setup.power();
+  }
+
+  void look() {
+    for (Motor motor : setup.airframe().motors()) {
+      int channel =
+          setup.channels().stream().map(Channel::number).toList().indexOf(motor.channel());
+      double stop = power.stopPercent();
+      List<Edit> cut = List.of(Edit.of(Figure.CUT, "", stop));
+      pulse(motor, channel, "stick", Said.of("hazard.stickBackGives"), stop, List.of());
+      pulse(motor, channel, "cut", Said.of("hazard.throttleCutHolds"), power.cutPercent(), cut);
+      failsafe(motor, channel);
+    }
+  }
+
+  /** A failsafe that puts a surface about as far as anything does. */
+  void throwsASurface(StateHazards surfaces) {
+    SignalPath path = search.path();
+    Moment rest = Moment.centred(setup.trims());
+    double[] still = path.evaluate(rest).commandPercent();
+    for (FailsafeSetting one : power.failsafe()) {
+      for (int i = 0; i < setup.surfaces().size() && !one.holds(); i++) {
+        int channel = path.channelBehind(i);
+        int carried = path.carriedBehind(i);
+        if (setup.channels().get(channel).number() == one.channel() && carried >= 0) {
+          double way = one.percent() - still[channel];
+          double end = surfaces.furthest(carried, way > 0) - still[channel];
+          double mm = path.evaluate(rest).travelMm()[i];
+          double there = thrown(path, rest, channel, one.percent())[i];
+          boolean far = Math.abs(way) >= NEARLY_ALL * Math.abs(end);
+          if (far && Math.abs(there - mm) > setup.house().surfaceJumpMm()) {
+            search.keep(
+                HazardKind.FAILSAFE_END,
+                setup.surfaces().get(i).id(),
+                Math.abs(there),
+                Said.of(
+                    "hazard.failsafeThrows",
+                    "channel",
+                    one.channel(),
+                    "surface",
+                    setup.surfaces().get(i).name(),
+                    "mm",
+                    Quantity.mm(there)),
+                List.of(),
+                List.of(),
+                List.of(
+                    new Mend(
+                        Said.of("hazard.failsafeCentre"),
+                        List.of(Edit.of(Figure.FAILSAFE, one.channel(), 0)))));
+          }
+        }
+      }
+    }
+  }
+
+  private static double[] thrown(SignalPath path, Moment rest, int channel, double percent) {
+    double[] commands = path.evaluate(rest).commandPercent().clone();
+    commands[channel] = percent;
+    return path.ofCommands(commands).travelMm();
+  }
+
+  private void failsafe(Motor motor, int channel) {
+    Optional<FailsafeSetting> setting =
+        power.failsafe().stream().filter(one -> one.channel() == motor.channel()).findFirst();
+    if (!setup.wiring().failsafeReaches(motor.id(), motor.channel())) {
+      keep(
+          motor,
+          "",
+          Said.of("hazard.outReachReceiversFailsafeSerial", "motor", motor.name()),
+          List.of());
+    } else if (setting.isEmpty() || setting.get().holds()) {
+      keep(
+          motor,
+          "",
+          Said.of(
+              "hazard.whenLinkLostChannelHolds", "channel", motor.channel(), "motor", motor.name()),
+          stopping(motor));
+    } else {
+      Said what = Said.of("hazard.failsafeHolds", "motor", motor.name());
+      pulse(motor, channel, "failsafe", what, setting.get().percent(), stopping(motor));
+    }
+  }
+
+  private List<Edit> stopping(Motor motor) {
+    return List.of(Edit.of(Figure.FAILSAFE, motor.channel(), power.stopPercent()));
+  }
+
+  private void pulse(
+      Motor motor, int channel, String which, Said what, double percent, List<Edit> edits) {
+    double stop = power.stopPulse(setup.transmitter());
+    double pulse = atSocket(motor, search.path().output(channel), percent);
+    if (Math.abs(pulse - stop) > SAME_MICROSECONDS) {
+      keep(
+          motor,
+          which,
+          Said.of(
+              "hazard.butControllerStopsMotorRun",
+              "what",
+              what,
+              "motor",
+              motor.name(),
+              "pulse",
+              Quantity.microseconds(pulse),
+              "stop",
+              Quantity.microseconds(stop)),
+          helps(motor, channel, stop) ? edits : List.of());
+    }
+  }
+
+  /** Whether the stop's own percent gives the stop's pulse: else it is the output stage. */
+  private boolean helps(Motor motor, int channel, double stop) {
+    double pulse = atSocket(motor, search.path().output(channel), power.stopPercent());
+    return Math.abs(pulse - stop) <= SAME_MICROSECONDS;
+  }
+
+  private double atSocket(Motor motor, Output output, double percent) {
+    double pulse = output.pulse(percent);
+    boolean reverser = setup.wiring().lead(motor.id()).map(Lead::reverser).orElse(false);
+    return reverser ? 2 * Lead.REVERSER_CENTRE_MICROSECONDS - pulse : pulse;
+  }
+
+  private void keep(Motor motor, String which, Said words, List<Edit> edits) {
+    String subject = which.isEmpty() ? motor.id() : motor.id() + " " + which;
+    Quantity stop = Quantity.percent(power.stopPercent());
+    List<Mend> mends =
+        edits.isEmpty()
+            ? List.of()
+            : List.of(new Mend(Said.of("hazard.setTheStop", "stop", stop), edits));
+    search.keep(HazardKind.CUT_DISAGREES, subject, 1, words, List.of(), List.of(), mends);
+  }
+}

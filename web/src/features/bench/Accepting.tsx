@@ -1,0 +1,70 @@
+import { useState } from "react";
+import { useModel } from "@/features/model/model";
+import { Button } from "@/ui/button";
+import { Fold } from "@/ui/fold";
+
+const NOTED = ["notebook", "accepted"] as const;
+
+interface AcceptedProps {
+  rule: string;
+  subject: string;
+}
+
+interface AcceptProps extends AcceptedProps {
+  /** What is accepted, in a word. */
+  what: string;
+}
+
+/** A reason for which the pilot lives with a finding or a hazard; kept with the setup. */
+export function Accept({ rule, subject, what }: AcceptProps) {
+  const { draft, change } = useModel();
+  const [reason, setReason] = useState("");
+  const accept = () =>
+    change({
+      type: "edit",
+      path: NOTED,
+      value: [...draft.present.notebook.accepted, { rule, subject, reason: reason.trim() }],
+    });
+  return (
+    <Fold className="mt-0.5 text-soft" title={<span>Live with it</span>}>
+      <form
+        className="flex gap-1"
+        onSubmit={(event) => {
+          event.preventDefault();
+          accept();
+        }}
+      >
+        <input
+          aria-label={`Why you accept this ${what}`}
+          placeholder="Why?"
+          required
+          minLength={3}
+          maxLength={300}
+          value={reason}
+          onChange={(event) => setReason(event.target.value)}
+          className="h-8 min-w-0 flex-1 rounded-card border border-line-strong bg-sheet px-2 text-ink"
+        />
+        <Button type="submit" className="!min-h-8 px-2 text-sm">
+          Accept
+        </Button>
+      </form>
+    </Fold>
+  );
+}
+
+/** Takes an acceptance back. */
+export function Reopen({ rule, subject }: AcceptedProps) {
+  const { draft, change } = useModel();
+  const noted = draft.present.notebook.accepted;
+  const reopen = () =>
+    change({
+      type: "edit",
+      path: NOTED,
+      value: noted.filter((one) => one.rule !== rule || one.subject !== subject),
+    });
+  return (
+    <button type="button" className="underline" onClick={reopen}>
+      Open it again
+    </button>
+  );
+}
