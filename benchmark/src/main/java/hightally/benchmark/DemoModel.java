@@ -1,7 +1,7 @@
 package hightally.benchmark;
 
-import hightally.core.airframe.PanelRole;
 import com.fasterxml.jackson.databind.ObjectMapper;
+import hightally.core.airframe.PanelRole;
 import hightally.core.airframe.Side;
 import hightally.core.airframe.SurfaceRole;
 import hightally.core.channel.InputKind;
@@ -43,7 +43,16 @@ final class DemoModel {
     Setup switched = glider.change().transmitter(transmitter.withInputs(inputs)).done();
     return PartsAdded.of(
         switched,
-        new PartWish(PartKind.SURFACE, "Left spoiler", "Right spoiler", SurfaceRole.SPOILER, PanelRole.WING, Side.LEFT, true, glider.airframe().panels().get(0).id()));
+        new PartWish(
+            PartKind.SURFACE,
+            "Left spoiler",
+            "Right spoiler",
+            SurfaceRole.SPOILER,
+            PanelRole.WING,
+            Side.LEFT,
+            true,
+            glider.airframe().panels().get(0).id()),
+        (what, longest) -> what.code());
   }
 
   private static Setup read(String name) {

@@ -23,22 +23,26 @@ final class Furthest {
   private static final int PARTS = 6;
   private static final int NARROWINGS = 5;
 
-  private final List<Integer> axes;
-  private final List<double[]> places;
+  private final List<Integer> axes = new ArrayList<>();
+  private final List<double[]> places = new ArrayList<>();
   private long tried;
 
   /** A place and how large it is there. */
   record Found(Moment at, double size) {}
 
   /**
-   * Over some axes.
+   * Over some axes; those that have but one place stay where they are.
    *
    * @param axes by number
    * @param places of each axis, ends and bends in order
    */
   Furthest(List<Integer> axes, List<double[]> places) {
-    this.axes = axes;
-    this.places = places;
+    for (int i = 0; i < axes.size(); i++) {
+      if (places.get(i).length > 1) {
+        this.axes.add(axes.get(i));
+        this.places.add(places.get(i));
+      }
+    }
   }
 
   /** How many moments were tried. */
@@ -48,6 +52,14 @@ final class Furthest {
 
   /** The largest found; {@code enough} ends the search as soon as it is passed. */
   Found of(Moment base, ToDoubleFunction<Moment> size, double enough) {
+    return of(base, size, enough, Double.NEGATIVE_INFINITY);
+  }
+
+  /** The same; where no combination of bends passes {@code hopeless}, that is all. */
+  Found of(Moment base, ToDoubleFunction<Moment> size, double enough, double hopeless) {
+    if (axes.isEmpty()) {
+      return look(base, size);
+    }
     List<Found> best = new ArrayList<>();
     for (Moment moment : begun(base)) {
       keep(best, look(moment, size));
@@ -56,6 +68,9 @@ final class Furthest {
       }
     }
     Found furthest = best.get(0);
+    if (furthest.size() < hopeless) {
+      return furthest;
+    }
     for (Found one : best) {
       Found closer = closer(one, size, enough);
       furthest = closer.size() > furthest.size() ? closer : furthest;
@@ -74,11 +89,12 @@ final class Furthest {
     return new Found(moment, size.applyAsDouble(moment));
   }
 
-  private static void keep(List<Found> best, Found one) {
+  private void keep(List<Found> best, Found one) {
     best.add(one);
     best.sort(Comparator.comparingDouble((Found each) -> -each.size()));
-    if (best.size() > BEST) {
-      best.remove(BEST);
+    int most = axes.size() == 1 ? 1 : BEST;
+    if (best.size() > most) {
+      best.remove(most);
     }
   }
 

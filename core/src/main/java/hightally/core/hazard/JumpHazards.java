@@ -16,6 +16,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.BooleanSupplier;
+import java.util.stream.DoubleStream;
 
 /**
  * Surfaces that jump at a flick, sticks centred: what no fade takes in hand. A phase that fades in
@@ -23,11 +24,11 @@ import java.util.function.BooleanSupplier;
  */
 final class JumpHazards {
   private static final int STICKS = 3;
+  private static final double NOTHING_PERCENT = 0.1;
 
   private final HazardSearch search;
   private final SignalPath path;
   private final Setup setup;
-  private final Bends bends;
   private final Map<List<Object>, Integer> kinds = new HashMap<>();
   private final List<Integer> levers = new ArrayList<>();
   private final List<Integer> axisLines = new ArrayList<>();
@@ -39,7 +40,6 @@ final class JumpHazards {
     this.search = search;
     path = search.path();
     setup = search.setup();
-    bends = search.bends();
     kindOf = new int[count];
     centred = new boolean[count];
     for (int i = 0; i < search.states().lines().size(); i++) {
@@ -85,7 +85,7 @@ final class JumpHazards {
           for (int cell : lines.get(which).from(at)) {
             int to = (int) search.states().number(number, which, cell);
             long pair = (long) kindOf[number] * kinds.size() + kindOf[to];
-            if (seen.add(pair * lines.size() + which)) {
+            if (kindOf[number] != kindOf[to] && seen.add(pair * lines.size() + which)) {
               change(number, to, lines.get(which));
             }
           }
@@ -101,7 +101,9 @@ final class JumpHazards {
     List<Moment> places = List.of(search.states().moment(number));
     for (int axis : levers) {
       if (axis != moved) {
-        places = each(places, axis, bends.within(axis, stretch.from()[axis], stretch.to()[axis]));
+        double[] ends =
+            DoubleStream.of(stretch.from()[axis], stretch.to()[axis]).distinct().toArray();
+        places = each(places, axis, ends);
       }
     }
     Moment after = search.states().moment(to);
@@ -127,9 +129,14 @@ final class JumpHazards {
   }
 
   private void compare(Moment before, Moment after, Line line) {
+    double[] asked = path.program().commands(before, path.phase(before));
+    double[] then = atOnce(before, after);
+    if (!differ(asked, then)) {
+      return;
+    }
     evaluated += 2;
-    double[] was = path.evaluate(before).travelMm();
-    double[] is = path.positions(atOnce(before, after), after).travelMm();
+    double[] was = path.positions(asked, before).travelMm();
+    double[] is = path.positions(then, after).travelMm();
     for (int i = 0; i < was.length; i++) {
       double jump = Math.abs(is[i] - was[i]);
       if (jump > setup.house().surfaceJumpMm()) {
@@ -157,6 +164,15 @@ final class JumpHazards {
             mends(before, after));
       }
     }
+  }
+
+  private boolean differ(double[] one, double[] other) {
+    for (int i = 0; i < setup.surfaces().size(); i++) {
+      if (Math.abs(one[i] - other[i]) > NOTHING_PERCENT) {
+        return true;
+      }
+    }
+    return false;
   }
 
   private List<Mend> mends(Moment before, Moment after) {

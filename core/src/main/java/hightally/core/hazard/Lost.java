@@ -6,8 +6,11 @@ import hightally.core.airframe.Surface;
 import hightally.core.channel.Output;
 import hightally.core.linkage.FourBar;
 import hightally.core.linkage.UsableRange;
+import hightally.core.phase.Trims;
+import hightally.core.signal.Moment;
 import hightally.core.signal.SignalPath;
 import java.util.function.DoublePredicate;
+import java.util.function.ToDoubleFunction;
 
 /** What limits cut off a surface's travel, and from which command on. */
 final class Lost {
@@ -38,6 +41,17 @@ final class Lost {
   private static double travel(SignalPath path, int surface, double arm) {
     Surface part = path.setup().surfaces().get(surface);
     return part.travelMm(path.angleBehind(surface, arm, true));
+  }
+
+  /** Where a surface stands while nothing switches, mm, with given trims in effect. */
+  static ToDoubleFunction<Moment> travel(
+      SignalPath path, int surface, Moment state, int phase, Trims trims) {
+    int carried = path.carriedBehind(surface);
+    if (carried < 0) {
+      return at -> path.evaluateTrimmed(at, phase, trims).travelMm()[surface];
+    }
+    ToDoubleFunction<Moment> asked = path.program().still(carried, state, phase, trims);
+    return at -> realMm(path, surface, asked.applyAsDouble(at));
   }
 
   /** Whether limits cut more off a command than a hair. */

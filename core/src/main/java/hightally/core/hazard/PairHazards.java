@@ -17,6 +17,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.function.ToDoubleFunction;
 
 /**
  * With roll and yaw centred and no trim in, a pair moves equally in every phase, at every pitch and
@@ -24,6 +25,9 @@ import java.util.TreeSet;
  */
 final class PairHazards {
   private static final double SHARE_OF_TRAVEL = 0.1;
+
+  /** Pairs that nowhere come nearer than this part to being unequal are not looked at closer. */
+  private static final double HOPE = 0.6;
 
   private final HazardSearch search;
   private final SignalPath path;
@@ -55,57 +59,66 @@ final class PairHazards {
     if (pairs.isEmpty() || !seen.add(spans.withoutRollAndYaw())) {
       return;
     }
+    Stretch moving = spans.moving(stretch);
     for (int[] pair : pairs) {
-      Set<Integer> axes = new TreeSet<>();
-      for (int surface : pair) {
-        if (path.carriedBehind(surface) >= 0) {
-          axes.addAll(path.program().hangs(path.carriedBehind(surface)).axes());
-        }
-      }
-      axes.remove(Control.ROLL.ordinal());
-      axes.remove(Control.YAW.ordinal());
-      Furthest furthest = search.furthest(axes, stretch);
+      ToDoubleFunction<Moment> apart = apart(at, spans.phase(), pair[0], pair[1]);
+      Furthest furthest = search.furthest(axes(pair), moving);
       Furthest.Found found =
-          furthest.of(
-              at,
-              place ->
-                  apart(path.evaluateTrimmed(place, spans.phase(), Trims.ZERO), pair[0], pair[1]),
-              Double.POSITIVE_INFINITY);
+          furthest.of(at, apart, Double.POSITIVE_INFINITY, -HOPE * setup.house().pairMm());
       evaluated += furthest.tried();
-      compare(
-          found.at(),
-          path.evaluateTrimmed(found.at(), spans.phase(), Trims.ZERO),
-          pair[0],
-          pair[1]);
+      if (found.size() > 0) {
+        compare(found.at(), spans.phase(), pair[0], pair[1]);
+      }
     }
+  }
+
+  /** What moves them besides roll and yaw. */
+  private Set<Integer> axes(int[] pair) {
+    Set<Integer> axes = new TreeSet<>();
+    for (int surface : pair) {
+      if (path.carriedBehind(surface) >= 0) {
+        axes.addAll(path.program().hangs(path.carriedBehind(surface)).axes());
+      }
+    }
+    axes.remove(Control.ROLL.ordinal());
+    axes.remove(Control.YAW.ordinal());
+    return axes;
   }
 
   /** How much further apart than a ruler forgives, mm. */
-  private double apart(Positions positions, int left, int right) {
-    double one = positions.travelMm()[left] - neutral[left];
-    double two = positions.travelMm()[right] - neutral[right];
-    double travel = Math.max(Math.abs(one), Math.abs(two));
-    return Math.abs(one - two) - Math.max(setup.house().pairMm(), SHARE_OF_TRAVEL * travel);
+  private ToDoubleFunction<Moment> apart(Moment state, int phase, int left, int right) {
+    ToDoubleFunction<Moment> one = Lost.travel(path, left, state, phase, Trims.ZERO);
+    ToDoubleFunction<Moment> two = Lost.travel(path, right, state, phase, Trims.ZERO);
+    return at -> {
+      double here = one.applyAsDouble(at) - neutral[left];
+      double there = two.applyAsDouble(at) - neutral[right];
+      double travel = Math.max(Math.abs(here), Math.abs(there));
+      return Math.abs(here - there) - Math.max(setup.house().pairMm(), SHARE_OF_TRAVEL * travel);
+    };
   }
 
-  private void compare(Moment at, Positions positions, int left, int right) {
+  private void compare(Moment at, int phase, int left, int right) {
+    Positions positions = path.evaluateTrimmed(at, phase, Trims.ZERO);
     double one = positions.travelMm()[left] - neutral[left];
     double two = positions.travelMm()[right] - neutral[right];
-    double apart = Math.abs(one - two);
-    if (apart(positions, left, right) > 0) {
-      Surface surface = setup.surfaces().get(left);
-      Said words =
-          Said.of(
-              "hazard.movesRollYawCentred",
-              "surface",
-              surface.name(),
-              "one",
-              Quantity.mm(one),
-              "item",
-              setup.surfaces().get(right).name(),
-              "two",
-              Quantity.mm(two));
-      search.keep(HazardKind.PAIR_UNEQUAL, surface.id(), apart, words, search.way(at), List.of(at));
-    }
+    Surface surface = setup.surfaces().get(left);
+    Said words =
+        Said.of(
+            "hazard.movesRollYawCentred",
+            "surface",
+            surface.name(),
+            "one",
+            Quantity.mm(one),
+            "item",
+            setup.surfaces().get(right).name(),
+            "two",
+            Quantity.mm(two));
+    search.keep(
+        HazardKind.PAIR_UNEQUAL,
+        surface.id(),
+        Math.abs(one - two),
+        words,
+        search.way(at),
+        List.of(at));
   }
 }

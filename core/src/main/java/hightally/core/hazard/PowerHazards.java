@@ -125,11 +125,12 @@ final class PowerHazards {
     int phase = path.phase(moment);
     for (int motor = 0; motor < setup.airframe().motors().size(); motor++) {
       int one = motor;
+      ToDoubleFunction<Moment> told = path.program().still(surfaces + one, moment, phase);
       Furthest furthest = search.furthest(axes, stretch);
       Furthest.Found found =
           furthest.of(
               Places.at(moment, throttleAxis, 0),
-              place -> power.power(command(place, phase, one)),
+              place -> power.power(told.applyAsDouble(place)),
               Double.POSITIVE_INFINITY);
       count(furthest);
       if (found.size() > RUNS) {
@@ -156,10 +157,6 @@ final class PowerHazards {
   private void count(Furthest furthest) {
     evaluated += furthest.tried();
     sampled += axes.size() > 1 ? 1 : 0;
-  }
-
-  private double command(Moment moment, int phase, int motor) {
-    return path.program().commands(moment, phase)[surfaces + motor];
   }
 
   /**
@@ -230,6 +227,8 @@ final class PowerHazards {
     private final int phaseAfter;
     private final boolean heldBefore;
     private final boolean heldAfter;
+    private final ToDoubleFunction<Moment> toldBefore;
+    private final ToDoubleFunction<Moment> toldAfter;
 
     Change(Line line, Moment before, Moment after, int moved, Stretch stretch, int motor) {
       this.line = line;
@@ -242,6 +241,8 @@ final class PowerHazards {
       phaseAfter = path.phase(after);
       heldBefore = path.program().held(before, phaseBefore);
       heldAfter = path.program().held(after, phaseAfter);
+      toldBefore = path.program().still(surfaces + motor, before, phaseBefore);
+      toldAfter = path.program().still(surfaces + motor, after, phaseAfter);
     }
 
     void look() {
@@ -265,11 +266,11 @@ final class PowerHazards {
     }
 
     private double from(Moment at) {
-      return command(at, phaseBefore, motor);
+      return toldBefore.applyAsDouble(at);
     }
 
     private double to(Moment at) {
-      return command(moved(at), phaseAfter, motor);
+      return toldAfter.applyAsDouble(moved(at));
     }
 
     /** The same place after the change. */

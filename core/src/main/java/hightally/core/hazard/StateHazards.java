@@ -24,6 +24,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.function.ToDoubleFunction;
 
 /**
  * What surfaces do in every state, wherever sticks and levers are.
@@ -266,12 +267,10 @@ final class StateHazards {
   private void furthest(Moment state, Stretch stretch, int phase, int i, int side) {
     int carried = path.carriedBehind(i);
     double sign = side == 0 ? -1 : 1;
+    ToDoubleFunction<Moment> asked = path.program().still(carried, state, phase);
     Furthest furthest = search.furthest(path.program().hangs(carried).axes(), stretch);
     Furthest.Found found =
-        furthest.of(
-            state,
-            at -> sign * path.program().commands(at, phase)[carried],
-            Double.POSITIVE_INFINITY);
+        furthest.of(state, at -> sign * asked.applyAsDouble(at), Double.POSITIVE_INFINITY);
     evaluated += furthest.tried();
     double command = sign * found.size();
     double beyond = side == 0 ? free[i][0] - command : command - free[i][1];
@@ -290,15 +289,16 @@ final class StateHazards {
         axes.addAll(path.program().hangs(path.carriedBehind(surface)).axes());
       }
     }
+    ToDoubleFunction<Moment> one = travel(first, state, phase);
+    ToDoubleFunction<Moment> other = travel(second, state, phase);
     Furthest furthest = search.furthest(axes, stretch);
     Furthest.Found found =
         furthest.of(
             state,
-            at -> {
-              double[] mm = path.evaluate(at, phase).travelMm();
-              return Math.min(
-                  beyond(mm[first], contact.firstMm()), beyond(mm[second], contact.secondMm()));
-            },
+            at ->
+                Math.min(
+                    beyond(one.applyAsDouble(at), contact.firstMm()),
+                    beyond(other.applyAsDouble(at), contact.secondMm())),
             0);
     evaluated += furthest.tried();
     if (found.size() >= 0) {
@@ -322,6 +322,10 @@ final class StateHazards {
           search.way(found.at()),
           List.of(found.at()));
     }
+  }
+
+  private ToDoubleFunction<Moment> travel(int surface, Moment state, int phase) {
+    return Lost.travel(path, surface, state, phase, path.program().trims(state, phase));
   }
 
   /** How far beyond a limit, the limit's own way, mm. */

@@ -11,6 +11,7 @@ import java.util.Deque;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.function.ToDoubleFunction;
 
 /**
  * The transmitter's program made ready to run: a moment to the command of every surface and motor.
@@ -144,13 +145,7 @@ public final class Program {
   public Hangs hangs(int target) {
     Set<Integer> axes = new TreeSet<>();
     long mixesOn = 0;
-    Set<Integer> seen = new TreeSet<>();
-    Deque<Integer> left = new ArrayDeque<>(List.of(target));
-    while (!left.isEmpty()) {
-      int one = left.pop();
-      if (!seen.add(one)) {
-        continue;
-      }
+    for (int one : flowingInto(target)) {
       for (int phase = 0; phase < setup.phases().size(); phase++) {
         for (Term term : targets[one].terms(phase)) {
           if (term.signal().axis() != Axis.NONE) {
@@ -159,9 +154,43 @@ public final class Program {
           mixesOn |= term.mix() < 0 ? 0 : 1L << term.mix();
         }
       }
-      left.addAll(targets[one].needs());
     }
     return new Hangs(axes, mixesOn);
+  }
+
+  /** A target behind all whose commands flow into it. */
+  private int[] flowingInto(int target) {
+    Set<Integer> found = new TreeSet<>();
+    Deque<Integer> left = new ArrayDeque<>(List.of(target));
+    while (!left.isEmpty()) {
+      int one = left.pop();
+      if (found.add(one)) {
+        left.addAll(targets[one].needs());
+      }
+    }
+    return Arrays.stream(order).filter(found::contains).toArray();
+  }
+
+  /**
+   * The command of one surface or motor while nothing switches: what has been decided at a moment
+   * stays decided, wherever sticks and levers go from there.
+   */
+  public ToDoubleFunction<Moment> still(int target, Moment state, int phase, Trims trims) {
+    Standing standing = standing(state, phase);
+    int[] needed = flowingInto(target);
+    return moment -> {
+      Run run = begun(moment, standing, trims);
+      for (int i : needed) {
+        double sum = targets[i].sum(run);
+        run.put(i, targets[i].isMotor() ? hold.command(sum, standing.held()) : sum);
+      }
+      return run.command(target);
+    };
+  }
+
+  /** The same with the trims that are in effect there. */
+  public ToDoubleFunction<Moment> still(int target, Moment state, int phase) {
+    return still(target, state, phase, trims(state, phase));
   }
 
   /** The commands of all surfaces, then of all motors, percent. */
@@ -237,7 +266,8 @@ public final class Program {
     return hold.holds(moment, phase);
   }
 
-  Trims trims(Moment moment, int phase) {
+  /** The trims in effect at a moment in a phase. */
+  public Trims trims(Moment moment, int phase) {
     Phase now = setup.phases().get(phase);
     return now.ownRoll() || now.ownPitch() || now.ownYaw()
         ? now.effective(moment.trims())
