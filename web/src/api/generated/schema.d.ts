@@ -1524,7 +1524,11 @@ export interface components {
         | "CUT"
         | "FAILSAFE"
         | "PHASE_FADE"
-        | "MIX_FADE";
+        | "MIX_FADE"
+        | "SHARE_ROLL"
+        | "SHARE_PITCH"
+        | "SHARE_YAW"
+        | "PUSH_RAISES";
       subject: string;
       /** Format: double */
       value: number;

@@ -27,6 +27,15 @@ public record Shares(
     };
   }
 
+  /** The same shares with another of one control. */
+  public Shares with(Control control, double changed) {
+    return switch (control) {
+      case ROLL -> new Shares(changed, pitch, yaw, levers);
+      case PITCH -> new Shares(roll, changed, yaw, levers);
+      case YAW -> new Shares(roll, pitch, changed, levers);
+    };
+  }
+
   /** The shares of all controls, in their order. */
   public double[] ofControls() {
     return new double[] {roll, pitch, yaw};

@@ -10,6 +10,7 @@ public final class Audit {
   private static final List<Rule> RULES = new ArrayList<>();
 
   static {
+    RULES.addAll(RoleRules.all());
     RULES.addAll(OutputRules.all());
     RULES.addAll(LinkageRules.all());
     RULES.addAll(TravelRules.all());

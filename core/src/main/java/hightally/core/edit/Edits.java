@@ -10,6 +10,7 @@ import hightally.core.channel.Wiring;
 import hightally.core.linkage.Linkage;
 import hightally.core.linkage.RodEnd;
 import hightally.core.power.FailsafeSetting;
+import hightally.core.quantity.Control;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Said;
 import hightally.core.quantity.Validation;
@@ -65,6 +66,10 @@ public final class Edits {
           wished(setup, edit, goal -> new ThrowGoal(goal.surface(), value, goal.minusMm()));
       case WISHED_MINUS ->
           wished(setup, edit, goal -> new ThrowGoal(goal.surface(), goal.plusMm(), value));
+      case SHARE_ROLL -> shares(setup, edit, Control.ROLL);
+      case SHARE_PITCH -> shares(setup, edit, Control.PITCH);
+      case SHARE_YAW -> shares(setup, edit, Control.YAW);
+      case PUSH_RAISES -> linkage(setup, edit, one -> one.raising(value != 0));
       case CUT -> setup.change().power(setup.power().withCut(value)).done();
       case FAILSAFE -> failsafe(setup, edit);
       case PHASE_FADE ->
@@ -104,6 +109,15 @@ public final class Edits {
             edit,
             one -> one.id().equals(edit.subject()),
             (Surface one) -> one.withRod(change.apply(one.rod()))));
+  }
+
+  private static Setup shares(Setup setup, Edit edit, Control control) {
+    return setup.withSurfaces(
+        changed(
+            setup.surfaces(),
+            edit,
+            one -> one.id().equals(edit.subject()),
+            (Surface one) -> one.withShares(one.shares().with(control, edit.value()))));
   }
 
   private static Setup linkage(Setup setup, Edit edit, UnaryOperator<Linkage> change) {

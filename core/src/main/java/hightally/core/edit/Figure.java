@@ -41,5 +41,13 @@ public enum Figure {
   /** Of a phase: seconds. */
   PHASE_FADE,
   /** Of a mix: seconds. */
-  MIX_FADE
+  MIX_FADE,
+  /** Of a surface: its share of roll. */
+  SHARE_ROLL,
+  /** Of a surface: its share of pitch. */
+  SHARE_PITCH,
+  /** Of a surface: its share of yaw. */
+  SHARE_YAW,
+  /** Of a surface: 1 where pushing its rod raises it (or moves it right), 0 where it lowers it. */
+  PUSH_RAISES
 }

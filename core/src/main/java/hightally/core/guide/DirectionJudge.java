@@ -16,14 +16,17 @@ import java.util.List;
 import java.util.Map;
 
 /**
- * What a surface that went the wrong way means. A surface with one command is reversed at its
- * servo. One with two is told apart by both: wrong in both, its servo; both surfaces of a pair
- * wrong in one, or each in another, their leads are exchanged.
+ * What a surface that went the wrong way means.
  *
- * <p>What the stick should do stays what it is: where the model did otherwise, its description was
- * wrong as well. So a servo found to turn the other way is reversed in the transmitter and turned
- * round in the description, in one change; and leads found exchanged are put right by hand, which
- * makes the description true.
+ * <p>What the stick should do is fixed by the surface's role. So there are three: what is meant,
+ * what the model did, and what the description says; all must become the same. Reversing a channel
+ * or a share turns model and description; noting a servo the other way turns the description alone;
+ * a lead or a rod changed by hand turns the model alone.
+ *
+ * <p>Where the description is off in every command, the servo is noted the wrong way round. Where
+ * it is off in some only, leads are exchanged, which both surfaces of a pair tell together. What is
+ * then still wrong in every command is reversed in the transmitter, what is wrong in one only has
+ * the wrong sign in its share.
  */
 final class DirectionJudge {
   private final Setup setup;
@@ -45,31 +48,90 @@ final class DirectionJudge {
     Surface surface = setup.surface(step.surface()).orElseThrow();
     List<String> commands = commands(surface);
     List<String> wrong = wrong(surface, commands);
-    if (wrong.isEmpty()) {
+    List<String> off = off(surface, commands);
+    if (wrong.isEmpty() && off.isEmpty()) {
       return GuideVerdict.agrees(step.id(), Said.of("guide.rightWay"));
-    }
-    if (commands.size() == 1 || wrong.size() == commands.size()) {
-      return wholly(step, surface);
     }
     if (!answered(surface, commands)) {
       return GuideVerdict.differs(step.id(), Said.of("guide.notedOtherCommandTellWhether"));
     }
-    return mixed(step, surface, wrong.get(0));
+    if (!off.isEmpty() && off.size() < commands.size()) {
+      return mixed(step, surface, off.get(0));
+    }
+    return wrong.size() == commands.size() || wrong.isEmpty()
+        ? wholly(step, surface, !wrong.isEmpty())
+        : signs(step, surface, wrong, !off.isEmpty());
   }
 
-  /** Wrong in every command: the servo, unless others on its channel go the right way. */
-  private GuideVerdict wholly(GuideStep step, Surface surface) {
+  /**
+   * Wrong, or described wrongly, in every command: the servo, unless others on its channel are not.
+   *
+   * @param turned whether the model went the wrong way
+   */
+  private GuideVerdict wholly(GuideStep step, Surface surface, boolean turned) {
     List<Surface> others = sharing(surface);
-    if (others.stream().allMatch(one -> wrongInAll(one))) {
+    if (!others.stream().allMatch(one -> answered(one, commands(one)))) {
       return GuideVerdict.differs(
-          step.id(), Said.of("guide.wrongEveryCommandReverseServo"), reversed(surface));
+          step.id(), Said.of("guide.notedSharesChannelCheckFirst", "names", names(others)));
     }
-    String names = String.join(", ", others.stream().map(Surface::name).toList());
-    return others.stream().allMatch(one -> answered(one, commands(one)))
-        ? GuideVerdict.differs(
-            step.id(), Said.of("guide.wrongOneChannelSoReversing", "names", names))
-        : GuideVerdict.differs(
-            step.id(), Said.of("guide.notedSharesChannelCheckFirst", "names", names));
+    if (others.stream().allMatch(one -> wrongInAll(one) == turned && wholeOff(one))) {
+      Said words =
+          Said.of(turned ? "guide.wrongEveryCommandReverseServo" : "guide.describedTurned");
+      return GuideVerdict.differs(step.id(), words, reversed(surface, turned));
+    }
+    return alone(step, surface, others, turned);
+  }
+
+  /** One of several on a channel: at its own rod or horn, never by turning the others round. */
+  private GuideVerdict alone(
+      GuideStep step, Surface surface, List<Surface> others, boolean turned) {
+    boolean described = off(surface, commands(surface)).isEmpty();
+    Edit raises =
+        Edit.flag(Figure.PUSH_RAISES, surface.id(), !surface.rod().linkage().pushRaises());
+    Mend noted =
+        new Mend(Said.of("guide.noteHornOtherWay", "surface", surface.name()), List.of(raises));
+    if (!turned) {
+      return GuideVerdict.differs(step.id(), Said.of("guide.describedTurned"), noted);
+    }
+    Said words = Said.of("guide.wrongOneChannelSoReversing", "names", names(others));
+    return described
+        ? GuideVerdict.differs(step.id(), words, noted)
+        : GuideVerdict.differs(step.id(), words);
+  }
+
+  /** Wrong in some commands, and described so: the sign of a share. */
+  private GuideVerdict signs(GuideStep step, Surface surface, List<String> wrong, boolean off) {
+    int channel = path.channelBehind(path.indexOf(surface.id()));
+    Surface carried = setup.surface(setup.channels().get(channel).carries()).orElseThrow();
+    List<Edit> edits = new ArrayList<>();
+    for (String command : wrong) {
+      for (Control control : Control.values()) {
+        if (control.word().equals(command)) {
+          Figure figure =
+              switch (control) {
+                case ROLL -> Figure.SHARE_ROLL;
+                case PITCH -> Figure.SHARE_PITCH;
+                case YAW -> Figure.SHARE_YAW;
+              };
+          edits.add(Edit.of(figure, carried.id(), -carried.shares().of(control)));
+        }
+      }
+    }
+    if (edits.isEmpty() || !sharing(surface).isEmpty()) {
+      return GuideVerdict.differs(step.id(), Said.of("guide.wiringAloneCannotDoLook"));
+    }
+    if (off) {
+      turnedRound(surface).forEach(edits::add);
+    }
+    Said words = Said.of("guide.shareHasWrongSign", "wrong", wrong);
+    return GuideVerdict.differs(
+        step.id(),
+        words,
+        new Mend(Said.of("guide.turnTheShare", "surface", carried.name()), edits));
+  }
+
+  private static String names(List<Surface> surfaces) {
+    return String.join(", ", surfaces.stream().map(Surface::name).toList());
   }
 
   /** The other surfaces with a servo of their own, or the same servo, on a surface's channel. */
@@ -83,7 +145,14 @@ final class DirectionJudge {
 
   private boolean wrongInAll(Surface surface) {
     List<String> commands = commands(surface);
-    return answered(surface, commands) && wrong(surface, commands).size() == commands.size();
+    return wrong(surface, commands).size() == commands.size();
+  }
+
+  /** Whether its description is right in every command, or wrong in every one. */
+  private boolean wholeOff(Surface surface) {
+    List<String> commands = commands(surface);
+    int off = off(surface, commands).size();
+    return off == 0 || off == commands.size();
   }
 
   private GuideVerdict mixed(GuideStep step, Surface surface, String wrong) {
@@ -92,7 +161,7 @@ final class DirectionJudge {
       return GuideVerdict.differs(
           step.id(), Said.of("guide.wrongOnlyCheckOtherSurface", "wrong", wrong));
     }
-    List<String> theirs = wrong(partner, commands(partner));
+    List<String> theirs = off(partner, commands(partner));
     if (theirs.size() == 1 && theirs.contains(wrong)) {
       return GuideVerdict.differs(
           step.id(), Said.of("guide.bothSurfacesWrongRightOtherwise", "wrong", wrong));
@@ -104,35 +173,53 @@ final class DirectionJudge {
   }
 
   /**
-   * The channel reversed, and every servo on it turned round in the description: its arm rests
-   * where it rested, and moves for a stick as it moved before.
+   * The channel reversed if the model went the wrong way, and every servo on it whose description
+   * is off turned round in it: its arm rests where it rested.
    */
-  private Mend reversed(Surface surface) {
+  private Mend reversed(Surface surface, boolean turned) {
     int index = path.channelBehind(path.indexOf(surface.id()));
     Channel channel = setup.channels().get(index);
     List<Edit> edits = new ArrayList<>();
-    String number = Integer.toString(channel.number());
-    edits.add(Edit.flag(Figure.REVERSED, number, !channel.reversed()));
-    for (Servo servo : setup.servos()) {
-      if (servo.channel() == channel.number()) {
-        edits.add(Edit.flag(Figure.PULLS_ON_INCREASE, servo.id(), !servo.pullsOnIncrease()));
-        double turned = restTurned(servo, path.output(index).pulse(0));
-        if (turned != 0) {
-          double offset = servo.armOffsetDegrees() + 2 * turned;
-          edits.add(Edit.of(Figure.ARM_OFFSET, servo.id(), offset));
-        }
-      }
+    if (turned) {
+      String number = Integer.toString(channel.number());
+      edits.add(Edit.flag(Figure.REVERSED, number, !channel.reversed()));
     }
+    List<Surface> all = new ArrayList<>(sharing(surface));
+    all.add(surface);
+    List<Edit> noted =
+        all.stream()
+            .filter(one -> !off(one, commands(one)).isEmpty())
+            .flatMap(one -> turnedRound(one).stream())
+            .distinct()
+            .toList();
+    edits.addAll(noted);
     return new Mend(
-        Said.of(
-            "guide.channelTransmitterServoNotedTurning",
-            "number",
-            channel.number(),
-            "channel",
-            channel.name(),
-            "reversed",
-            !channel.reversed()),
+        turned
+            ? Said.of(
+                "guide.channelTransmitterServoNotedTurning",
+                "number",
+                channel.number(),
+                "channel",
+                channel.name(),
+                "reversed",
+                !channel.reversed(),
+                "noted",
+                !noted.isEmpty())
+            : Said.of("guide.servoNotedTurning", "surface", surface.name()),
         edits);
+  }
+
+  /** The servo of a surface noted as turning the other way, its arm resting where it rested. */
+  private List<Edit> turnedRound(Surface surface) {
+    Servo servo = setup.servo(surface.rod().driverId()).orElseThrow();
+    int index = path.channelBehind(path.indexOf(surface.id()));
+    List<Edit> edits = new ArrayList<>();
+    edits.add(Edit.flag(Figure.PULLS_ON_INCREASE, servo.id(), !servo.pullsOnIncrease()));
+    double turned = restTurned(servo, path.output(index).pulse(0));
+    if (turned != 0) {
+      edits.add(Edit.of(Figure.ARM_OFFSET, servo.id(), servo.armOffsetDegrees() + 2 * turned));
+    }
+    return edits;
   }
 
   /** How far the centred pulse turns a servo's arm from where it was seated, degrees. */
@@ -176,5 +263,25 @@ final class DirectionJudge {
 
   private Surface partner(Surface surface) {
     return setup.pairOf(surface).orElse(null);
+  }
+
+  /** The commands in which the description does not say what the model did. */
+  private List<String> off(Surface surface, List<String> commands) {
+    List<String> wrong = wrong(surface, commands);
+    return commands.stream()
+        .filter(command -> answer(surface, command) != null)
+        .filter(command -> mirrored(surface, command) != wrong.contains(command))
+        .toList();
+  }
+
+  /** Whether the description moves a surface against its role. */
+  private boolean mirrored(Surface surface, String command) {
+    for (Control control : Control.values()) {
+      if (control.word().equals(command)) {
+        double meant = Guide.meant(path, surface, control);
+        return meant * Guide.described(path, surface, control) < 0;
+      }
+    }
+    return false;
   }
 }

@@ -12,6 +12,7 @@ import hightally.core.quantity.Control;
 import hightally.core.quantity.Quantity;
 import hightally.core.quantity.Said;
 import hightally.core.quantity.Unit;
+import hightally.core.setup.MeantWay;
 import hightally.core.setup.Setup;
 import hightally.core.signal.Moment;
 import hightally.core.signal.SheetMaker;
@@ -180,7 +181,7 @@ public final class Guide {
     Surface carried = carried(surface);
     for (Control control : Control.values()) {
       if (carried.shares().of(control) != 0) {
-        double travel = moved(surface, Moment.centred(Trims.ZERO).with(control, 1));
+        double travel = meant(path, surface, control);
         Said stick = StickWords.to(setup.transmitter().stickMode(), control, 1);
         direction(surface, control.word(), Said.of("control", "control", control), stick, travel);
       }
@@ -210,6 +211,23 @@ public final class Guide {
   private Surface carried(Surface surface) {
     int channel = path.channelBehind(path.indexOf(surface.id()));
     return setup.surface(setup.channels().get(channel).carries()).orElseThrow();
+  }
+
+  /**
+   * Which way a surface must go for a stick: what its role says, whatever the description does; as
+   * described only where the role says nothing.
+   */
+  static double meant(SignalPath path, Surface surface, Control control) {
+    int meant = MeantWay.of(path.setup(), surface, control);
+    return meant != 0 ? meant : described(path, surface, control);
+  }
+
+  /** Which way, and how far, a surface goes for a stick as it is described, mm. */
+  static double described(SignalPath path, Surface surface, Control control) {
+    int index = path.indexOf(surface.id());
+    Moment rest = Moment.centred(Trims.ZERO);
+    return path.evaluateBase(rest.with(control, 1)).travelMm()[index]
+        - path.evaluateBase(rest).travelMm()[index];
   }
 
   private double moved(Surface surface, Moment moment) {

@@ -35,6 +35,12 @@ public record Linkage(
         armRadiusMm, radiusMm, rodLengthMm, armLeanDegrees, hornLeanDegrees, opposite, pushRaises);
   }
 
+  /** The same linkage, pushing raising the surface or lowering it. */
+  public Linkage raising(boolean raises) {
+    return new Linkage(
+        armRadiusMm, hornRadiusMm, rodLengthMm, armLeanDegrees, hornLeanDegrees, opposite, raises);
+  }
+
   /** The same linkage leaning otherwise. */
   public Linkage leaning(double arm, double horn) {
     return new Linkage(armRadiusMm, hornRadiusMm, rodLengthMm, arm, horn, opposite, pushRaises);

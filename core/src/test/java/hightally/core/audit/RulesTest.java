@@ -21,6 +21,9 @@ import hightally.core.channel.Socket;
 import hightally.core.channel.SocketOutput;
 import hightally.core.channel.Transmitter;
 import hightally.core.channel.Wiring;
+import hightally.core.edit.Edit;
+import hightally.core.edit.Edits;
+import hightally.core.edit.Figure;
 import hightally.core.linkage.Linkage;
 import hightally.core.phase.Differential;
 import hightally.core.phase.Phase;
@@ -66,8 +69,19 @@ class RulesTest {
     return new Case(rule, subject, Severity.WARNS, found, near);
   }
 
+  private static Setup rolling(double share) {
+    return Edits.made(CLEAN, List.of(Edit.of(Figure.SHARE_ROLL, "right", share)));
+  }
+
+  private static Setup pitching(double share) {
+    return Edits.made(CLEAN, List.of(Edit.of(Figure.SHARE_PITCH, "left", share)));
+  }
+
   static Stream<Case> cases() {
     return Stream.of(
+        // 80 % of a share of 0.04 is 3.2 %, 1.44° and 1.26 mm down where right must go up.
+        grounds("against-its-role", "right", rolling(-0.04), rolling(-0.03)),
+        grounds("against-its-role", "left", pitching(-0.5), pitching(0.5)),
         warns("arm-off-square", "right", lean(10.1, 0), lean(9.9, 0)),
         warns("arm-off-square", "right", lean(-10.1, 0), lean(-9.9, 0)),
         warns("horn-off-hinge", "right", lean(0, 10.1), lean(0, 9.9)),
@@ -133,6 +147,7 @@ class RulesTest {
     Set<String> tried = cases().map(Case::rule).collect(Collectors.toSet());
     List<String> rules =
         Stream.of(
+                RoleRules.all(),
                 OutputRules.all(),
                 LinkageRules.all(),
                 TravelRules.all(),

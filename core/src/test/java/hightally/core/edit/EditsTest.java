@@ -41,6 +41,10 @@ class EditsTest {
           ARM_OFFSET, s-right, -2, /servos/1/armOffsetDegrees, 0.5 → -2.0
           CLICK_STEP, '', 1.25, /transmitter/clickStepPercent, 0.5 → 1.25
           SOCKET_CHANNEL, 2, 7, /wiring/receiver/sockets/1/channel, 2 → 7
+          SHARE_ROLL, left, 0.7, /surfaces/1/shares/roll, -0.5 → 0.7
+          SHARE_PITCH, right, -0.4, /surfaces/2/shares/pitch, 0.5 → -0.4
+          SHARE_YAW, left, 0.2, /surfaces/1/shares/yaw, 0.0 → 0.2
+          PUSH_RAISES, right, 0, /surfaces/2/rod/linkage/pushRaises, true → false
           CUT, '', -90, /power/cutPercent, -100.0 → -90.0
           PHASE_FADE, flight, 1.5, /phases/0/fadeSeconds, 0.0 → 1.5
           """)
