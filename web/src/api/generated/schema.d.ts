@@ -2906,6 +2906,7 @@ export interface components {
       plusMm: number;
       /** Format: double */
       minusMm: number;
+      inTheWay: string;
     };
     DifferenceAsked: {
       before: components["schemas"]["Setup"];

@@ -1,7 +1,7 @@
 import { MendButton } from "@/features/model/edits";
 import { Check } from "@/ui/check";
 import { useQuery, keepPreviousData } from "@tanstack/react-query";
-import { useState } from "react";
+import { Fragment, useState } from "react";
 import { ApiError, answered, api, type Schemas } from "@/api/client";
 import type { Setup } from "@/api/queries";
 import { wayWords, size } from "@/domain/words";
@@ -128,28 +128,39 @@ function Choices({ answers, stale }: ChoicesProps) {
         {answers
           .map((answer, i) => ({ ...answer, i }))
           .map(({ choice, i, ...answer }) => (
-            <tr key={i} className="border-b border-line text-right">
-              <td className="py-1 text-left font-semibold">{choice.linkage.armRadiusMm} mm</td>
-              <td>
-                {choice.linkage.hornRadiusMm} mm{choice.linkage.opposite ? ", other side" : ""}
-              </td>
-              <td>{size(choice.linkage.armLeanDegrees, 1)}°</td>
-              <td>
-                {choice.plusEndpointPercent.toFixed(0)} / {choice.minusEndpointPercent.toFixed(0)} %
-              </td>
-              <td>{choice.torqueNewtonCentimetres.toFixed(0)} N·cm</td>
-              <td>{choice.slopMm.toFixed(2)} mm</td>
-              <td>{choice.marginDegrees.toFixed(0)}°</td>
-              <td>
-                <MendButton
-                  className="!min-h-7 px-2 text-xs"
-                  edits={answer.mend.edits}
-                  disabled={stale}
-                >
-                  Take it
-                </MendButton>
-              </td>
-            </tr>
+            <Fragment key={i}>
+              <tr className="border-b border-line text-right">
+                <td className="py-1 text-left font-semibold">{choice.linkage.armRadiusMm} mm</td>
+                <td>
+                  {choice.linkage.hornRadiusMm} mm{choice.linkage.opposite ? ", other side" : ""}
+                </td>
+                <td>{size(choice.linkage.armLeanDegrees, 1)}°</td>
+                <td>
+                  {choice.plusEndpointPercent.toFixed(1)} / {choice.minusEndpointPercent.toFixed(1)}{" "}
+                  %
+                </td>
+                <td>{choice.torqueNewtonCentimetres.toFixed(0)} N·cm</td>
+                <td>{choice.slopMm.toFixed(2)} mm</td>
+                <td>{choice.marginDegrees.toFixed(0)}°</td>
+                <td>
+                  <MendButton
+                    className="!min-h-7 px-2 text-xs"
+                    edits={answer.mend.edits}
+                    disabled={stale}
+                  >
+                    Take it
+                  </MendButton>
+                </td>
+              </tr>
+              {answer.inTheWay !== "" && (
+                <tr className="border-b border-line text-left" data-in-the-way>
+                  <td colSpan={8} className="py-1 text-grounded">
+                    Gives {size(answer.plusMm, 1)} and {size(answer.minusMm, 1)} mm; in the way:{" "}
+                    {answer.inTheWay}.
+                  </td>
+                </tr>
+              )}
+            </Fragment>
           ))}
       </tbody>
     </table>

@@ -46,9 +46,9 @@ class ThrowsTest extends ApiTest {
     assertThat(found.get("control").asText()).isEqualTo(control);
     double high = Math.max(found.get("plusMm").asDouble(), found.get("minusMm").asDouble());
     double low = Math.min(found.get("plusMm").asDouble(), found.get("minusMm").asDouble());
-    // Endpoints are whole percents: half a percent of 40 mm is 0.2 mm.
-    assertThat(high).isCloseTo(plus, within(0.2));
-    assertThat(low).isCloseTo(-minus, within(0.2));
+    assertThat(high).isCloseTo(plus, within(0.05));
+    assertThat(low).isCloseTo(-minus, within(0.05));
+    assertThat(answer.json().at("/0/inTheWay").asText()).isEmpty();
   }
 
   @ParameterizedTest

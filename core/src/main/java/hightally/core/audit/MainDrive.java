@@ -2,11 +2,13 @@ package hightally.core.audit;
 
 import hightally.core.airframe.LeverShare;
 import hightally.core.airframe.Surface;
+import hightally.core.phase.Trims;
 import hightally.core.quantity.Control;
 import hightally.core.response.FeelSet;
 import hightally.core.response.Response;
 import hightally.core.setup.Setup;
 import hightally.core.signal.Moment;
+import hightally.core.signal.SignalPath;
 
 /**
  * The stick or lever that moves a surface most.
@@ -27,6 +29,28 @@ record MainDrive(Control control, int input, double fullCommandPercent) {
       double full = 100 * Math.abs(lever.share());
       int index = setup.transmitter().inputIndex(lever.input());
       main = full > main.fullCommandPercent ? new MainDrive(null, index, full) : main;
+    }
+    return main;
+  }
+
+  /** The stick or lever that moves a channel most by mixes, where no share does. */
+  static MainDrive mixed(SignalPath path, int channel) {
+    Moment rest = Moment.centred(Trims.ZERO);
+    double still = path.evaluateBase(rest).commandPercent()[channel];
+    MainDrive main = new MainDrive(Control.ROLL, -1, 0);
+    for (Control each : Control.values()) {
+      for (int end : new int[] {1, -1}) {
+        double full = path.evaluateBase(rest.with(each, end)).commandPercent()[channel] - still;
+        main =
+            Math.abs(full) > main.fullCommandPercent
+                ? new MainDrive(each, -1, Math.abs(full))
+                : main;
+      }
+    }
+    for (int i = 0; i < path.setup().transmitter().inputs().size(); i++) {
+      double full = path.evaluateBase(rest.withInput(i, 1)).commandPercent()[channel] - still;
+      main =
+          Math.abs(full) > main.fullCommandPercent ? new MainDrive(null, i, Math.abs(full)) : main;
     }
     return main;
   }

@@ -86,7 +86,11 @@ final class Rig {
 
   /** The stick or lever that moves a surface most. */
   MainDrive mainDrive(int index) {
-    return MainDrive.of(setup(), setup().surface(channel(index).carries()).orElseThrow());
+    MainDrive shared =
+        MainDrive.of(setup(), setup().surface(channel(index).carries()).orElseThrow());
+    return shared.fullCommandPercent() > 0
+        ? shared
+        : MainDrive.mixed(path, path.channelBehind(index));
   }
 
   /** Whether some phase makes one side of a surface's roll smaller on purpose. */

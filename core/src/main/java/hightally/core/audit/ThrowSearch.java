@@ -3,6 +3,7 @@ package hightally.core.audit;
 import hightally.core.airframe.Servo;
 import hightally.core.airframe.Surface;
 import hightally.core.edit.Edit;
+import hightally.core.edit.Edits;
 import hightally.core.edit.Figure;
 import hightally.core.edit.Mend;
 import hightally.core.linkage.ArmSeating;
@@ -37,6 +38,9 @@ public final class ThrowSearch {
   private static final double SMALLEST_HOLE_MM = 4;
 
   private static final int ANSWERS = 5;
+
+  /** So many of the cheapest are worked out through the setup as it stands. */
+  private static final int TRIED = 40;
 
   private ThrowSearch() {}
 
@@ -73,10 +77,12 @@ public final class ThrowSearch {
    *
    * @param choice what it costs
    * @param mend the values to set
-   * @param plusMm what was wanted up (or right), in mm
-   * @param minusMm what was wanted down (or left), in mm
+   * @param plusMm what the bench then measures up (or right) from rest, mm
+   * @param minusMm what it measures down (or left), mm
+   * @param inTheWay what keeps a wish from being met to 0.05 mm; nothing where both are
    */
-  public record ThrowAnswer(RigChoice choice, Mend mend, double plusMm, double minusMm) {}
+  public record ThrowAnswer(
+      RigChoice choice, Mend mend, double plusMm, double minusMm, Said inTheWay) {}
 
   /**
    * What a question begins with.
@@ -128,22 +134,37 @@ public final class ThrowSearch {
           "surface", question.surface(), Said.of("demand.oneServoDrivesSlaveFollows"));
     }
     boolean opposite = rig.surface(index).rod().linkage().opposite();
-    return HoleSearch.best(wish(question, rig, index), Integer.MAX_VALUE).stream()
-        .filter(choice -> choice.linkage().opposite() == opposite)
-        .limit(ANSWERS)
-        .map(
-            choice ->
-                new ThrowAnswer(
-                    choice,
-                    mend(
-                        rig,
-                        index,
-                        choice,
-                        question.mm(question.plusMm()),
-                        question.mm(question.minusMm())),
-                    question.mm(question.plusMm()),
-                    question.mm(question.minusMm())))
-        .toList();
+    List<ThrowAnswer> answers =
+        HoleSearch.best(wish(question, rig, index), Integer.MAX_VALUE).stream()
+            .filter(choice -> choice.linkage().opposite() == opposite)
+            .limit(TRIED)
+            .map(choice -> answer(question, rig, index, choice))
+            .toList();
+    List<ThrowAnswer> met = answers.stream().filter(one -> one.inTheWay().isEmpty()).toList();
+    return (met.isEmpty() ? answers : met).stream().limit(ANSWERS).toList();
+  }
+
+  /** What the setup as it stands makes of a choice of holes. */
+  private static ThrowAnswer answer(ThrowQuestion asked, Rig rig, int index, RigChoice choice) {
+    double plus = asked.mm(asked.plusMm());
+    double minus = asked.mm(asked.minusMm());
+    String surface = rig.surface(index).id();
+    List<Edit> edits = new ArrayList<>();
+    edits.add(Edit.of(Figure.ARM_RADIUS, surface, choice.linkage().armRadiusMm()));
+    edits.add(Edit.of(Figure.HORN_RADIUS, surface, choice.linkage().hornRadiusMm()));
+    edits.add(Edit.of(Figure.ARM_LEAN, surface, choice.linkage().armLeanDegrees()));
+    Setup built = Edits.made(rig.setup(), edits);
+    ThrowEnds.Found ends = ThrowEnds.of(built, index, plus, minus);
+    edits.add(rig.channelEdit(index, Figure.ENDPOINT_HIGH, ends.high()));
+    edits.add(rig.channelEdit(index, Figure.ENDPOINT_LOW, ends.low()));
+    edits.add(Edit.of(Figure.WISHED_PLUS, surface, rounded(plus)));
+    edits.add(Edit.of(Figure.WISHED_MINUS, surface, rounded(minus)));
+    boolean raises =
+        rig.servo(index).slope() * FourBar.of(rig.surface(index).rod().linkage()).gain(0) > 0;
+    RigChoice exact =
+        choice.withEndpoints(raises ? ends.high() : ends.low(), raises ? ends.low() : ends.high());
+    Mend mend = new Mend(Said.of("audit.takeTheseHolesEndpoints"), edits);
+    return new ThrowAnswer(exact, mend, ends.plusMm(), ends.minusMm(), ends.inTheWay());
   }
 
   private static ThrowWish wish(ThrowQuestion question, Rig rig, int index) {
@@ -164,7 +185,7 @@ public final class ThrowSearch {
         servo.maxAngleDegrees(),
         servo.torqueNewtonCentimetres(),
         rig.setup().transmitter().microsecondsPer100() * fullCommand(rig, index),
-        rig.setup().transmitter().commandLimitPercent());
+        rig.setup().transmitter().endpointLimitPercent());
   }
 
   /** Command at full stick of the main control, as a fraction of nominal full travel. */
@@ -179,23 +200,5 @@ public final class ThrowSearch {
 
   private static double rounded(double mm) {
     return Math.rint(mm * 100) / 100;
-  }
-
-  private static Mend mend(Rig rig, int index, RigChoice choice, double plusMm, double minusMm) {
-    Linkage linkage = choice.linkage();
-    boolean raisesOnIncrease =
-        rig.servo(index).slope() * FourBar.of(rig.surface(index).rod().linkage()).gain(0) > 0;
-    double high = raisesOnIncrease ? choice.plusEndpointPercent() : choice.minusEndpointPercent();
-    double low = raisesOnIncrease ? choice.minusEndpointPercent() : choice.plusEndpointPercent();
-    List<Edit> edits = new ArrayList<>();
-    String surface = rig.surface(index).id();
-    edits.add(Edit.of(Figure.ARM_RADIUS, surface, linkage.armRadiusMm()));
-    edits.add(Edit.of(Figure.HORN_RADIUS, surface, linkage.hornRadiusMm()));
-    edits.add(Edit.of(Figure.ARM_LEAN, surface, linkage.armLeanDegrees()));
-    edits.add(rig.channelEdit(index, Figure.ENDPOINT_HIGH, Math.round(high)));
-    edits.add(rig.channelEdit(index, Figure.ENDPOINT_LOW, Math.round(low)));
-    edits.add(Edit.of(Figure.WISHED_PLUS, surface, rounded(plusMm)));
-    edits.add(Edit.of(Figure.WISHED_MINUS, surface, rounded(minusMm)));
-    return new Mend(Said.of("audit.takeTheseHolesEndpoints"), edits);
   }
 }

@@ -20,4 +20,17 @@ public record RigChoice(
     double mmPerMicrosecond,
     double slopMm,
     double marginDegrees,
-    double cost) {}
+    double cost) {
+  /** The same choice with other endpoints. */
+  public RigChoice withEndpoints(double plusPercent, double minusPercent) {
+    return new RigChoice(
+        linkage,
+        plusPercent,
+        minusPercent,
+        torqueNewtonCentimetres,
+        mmPerMicrosecond,
+        slopMm,
+        marginDegrees,
+        cost);
+  }
+}

@@ -41,7 +41,7 @@ public record ThrowWish(
         double degreesPerMicrosecond,
     @Within(min = 10, max = 180, unit = Unit.DEGREES) double maxAngleDegrees,
     @Within(min = 0, max = 2000, unit = Unit.NEWTON_CENTIMETRES) double torqueNewtonCentimetres,
-    @Within(min = 100, max = 1000, unit = Unit.MICROSECONDS) double microsecondsPer100,
+    @Within(min = 1, max = 2000, unit = Unit.MICROSECONDS) double microsecondsPer100,
     @Within(min = 50, max = 200, unit = Unit.PERCENT) double endpointLimitPercent)
     implements SelfChecked {
   private static final int MOST_HOLES = 20;
