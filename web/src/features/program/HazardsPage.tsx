@@ -70,7 +70,7 @@ function Ended({ end, outcome, again }: EndedProps) {
   const accepted = hazards.filter((one) => one.acceptedBecause !== "").length;
   const proven = whole && outcome?.sampled === 0;
   return (
-    <div className="space-y-2" data-outcome={outcome?.hazards.length} data-end={end}>
+    <div className="space-y-2" data-outcome={outcome && open} data-end={end}>
       {outcome !== undefined && (
         <p>
           {outcome.states.toLocaleString("en-GB")} ways in which switches, sticks, levers, telemetry

@@ -16,6 +16,8 @@ public final class Audit {
     RULES.addAll(TravelRules.all());
     RULES.addAll(SharingRules.all());
     RULES.addAll(MapRules.all());
+    RULES.addAll(MotorRules.all());
+    RULES.addAll(ProgramRules.all());
   }
 
   private Audit() {}

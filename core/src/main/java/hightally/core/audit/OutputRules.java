@@ -4,6 +4,7 @@ import hightally.core.airframe.Surface;
 import hightally.core.audit.Finding.Severity;
 import hightally.core.channel.Channel;
 import hightally.core.channel.Output;
+import hightally.core.channel.SubTrimMode;
 import hightally.core.edit.Edit;
 import hightally.core.edit.Figure;
 import hightally.core.edit.Mend;
@@ -110,7 +111,8 @@ final class OutputRules {
     if (cut > rig.house().clippedMicroseconds()) {
       boolean high = wanted > output.centre();
       double edge = high ? output.limitHigh() : output.limitLow();
-      double reach = Math.abs(edge - output.centre() - output.subTrim());
+      boolean fixed = output.subTrimMode() == SubTrimMode.FIXED_ENDS;
+      double reach = Math.abs(edge - output.centre() - (fixed ? 0 : output.subTrim()));
       double endpoint = Math.floor(100 * reach / output.pulsePer100());
       Figure field = high ? Figure.ENDPOINT_HIGH : Figure.ENDPOINT_LOW;
       Mend mend =

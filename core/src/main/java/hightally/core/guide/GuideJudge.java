@@ -126,8 +126,13 @@ public final class GuideJudge {
     double subTrim = rod ? 0 : Math.rint(left / slope);
     int channel = setup.channels().get(path.channelBehind(index)).number();
     Edit centre = Edit.of(Figure.SUB_TRIM, channel, subTrim);
-    Said words = rod ? Said.of("guide.noteWhatLeftArmsLean") : Said.of("guide.setSubTrim");
-    return new Mend(words, List.of(centre, lean));
+    if (rod) {
+      return new Mend(Said.of("guide.noteWhatLeftArmsLean"), List.of(centre, lean));
+    }
+    // What the seat leaves and what the sub-trim takes back belong together: the arm stands square.
+    String servo = setup.surfaces().get(index).rod().driverId();
+    Edit offset = Edit.of(Figure.ARM_OFFSET, servo, -rounded(left, 100));
+    return new Mend(Said.of("guide.setSubTrim"), List.of(centre, lean, offset));
   }
 
   private GuideVerdict flush(GuideStep step, double offMm) {

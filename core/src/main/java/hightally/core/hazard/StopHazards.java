@@ -1,9 +1,6 @@
 package hightally.core.hazard;
 
 import hightally.core.airframe.Motor;
-import hightally.core.channel.Channel;
-import hightally.core.channel.Lead;
-import hightally.core.channel.Output;
 import hightally.core.edit.Edit;
 import hightally.core.edit.Figure;
 import hightally.core.edit.Mend;
@@ -13,16 +10,15 @@ import hightally.core.quantity.Quantity;
 import hightally.core.quantity.Said;
 import hightally.core.setup.Setup;
 import hightally.core.signal.Moment;
+import hightally.core.signal.MotorStops;
 import hightally.core.signal.SignalPath;
 import java.util.List;
-import java.util.Optional;
 
 /**
  * Whether stick back, cut, arming and failsafe give the pulse at which a controller stops, measured
  * at its socket: sub-trim, endpoints, reversal and a reverser in its lead included.
  */
 final class StopHazards {
-  private static final double SAME_MICROSECONDS = 20;
   private static final double NEARLY_ALL = 0.9;
 
   private final HazardSearch search;
@@ -37,13 +33,12 @@ final class StopHazards {
 
   void look() {
     for (Motor motor : setup.airframe().motors()) {
-      int channel =
-          setup.channels().stream().map(Channel::number).toList().indexOf(motor.channel());
+      MotorStops stops = new MotorStops(search.path(), motor);
       double stop = power.stopPercent();
       List<Edit> cut = List.of(Edit.of(Figure.CUT, "", stop));
-      pulse(motor, channel, "stick", Said.of("hazard.stickBackGives"), stop, List.of());
-      pulse(motor, channel, "cut", Said.of("hazard.throttleCutHolds"), power.cutPercent(), cut);
-      failsafe(motor, channel);
+      pulse(motor, stops, "stick", Said.of("hazard.stickBackGives"), stop, List.of());
+      pulse(motor, stops, "cut", Said.of("hazard.throttleCutHolds"), power.cutPercent(), cut);
+      failsafe(motor, stops);
     }
   }
 
@@ -93,16 +88,14 @@ final class StopHazards {
     return path.ofCommands(commands).travelMm();
   }
 
-  private void failsafe(Motor motor, int channel) {
-    Optional<FailsafeSetting> setting =
-        power.failsafe().stream().filter(one -> one.channel() == motor.channel()).findFirst();
-    if (!setup.wiring().failsafeReaches(motor.id(), motor.channel())) {
+  private void failsafe(Motor motor, MotorStops stops) {
+    if (!stops.failsafeReaches()) {
       keep(
           motor,
           "",
           Said.of("hazard.outReachReceiversFailsafeSerial", "motor", motor.name()),
           List.of());
-    } else if (setting.isEmpty() || setting.get().holds()) {
+    } else if (stops.failsafe().isEmpty()) {
       keep(
           motor,
           "",
@@ -111,7 +104,7 @@ final class StopHazards {
           stopping(motor));
     } else {
       Said what = Said.of("hazard.failsafeHolds", "motor", motor.name());
-      pulse(motor, channel, "failsafe", what, setting.get().percent(), stopping(motor));
+      pulse(motor, stops, "failsafe", what, stops.failsafe().get(), stopping(motor));
     }
   }
 
@@ -120,10 +113,8 @@ final class StopHazards {
   }
 
   private void pulse(
-      Motor motor, int channel, String which, Said what, double percent, List<Edit> edits) {
-    double stop = power.stopPulse(setup.transmitter());
-    double pulse = atSocket(motor, search.path().output(channel), percent);
-    if (Math.abs(pulse - stop) > SAME_MICROSECONDS) {
+      Motor motor, MotorStops stops, String which, Said what, double percent, List<Edit> edits) {
+    if (!stops.stopsAt(percent)) {
       keep(
           motor,
           which,
@@ -134,23 +125,11 @@ final class StopHazards {
               "motor",
               motor.name(),
               "pulse",
-              Quantity.microseconds(pulse),
+              Quantity.microseconds(stops.pulse(percent)),
               "stop",
-              Quantity.microseconds(stop)),
-          helps(motor, channel, stop) ? edits : List.of());
+              Quantity.microseconds(stops.stop())),
+          stops.stopsAt(power.stopPercent()) ? edits : List.of());
     }
-  }
-
-  /** Whether the stop's own percent gives the stop's pulse: else it is the output stage. */
-  private boolean helps(Motor motor, int channel, double stop) {
-    double pulse = atSocket(motor, search.path().output(channel), power.stopPercent());
-    return Math.abs(pulse - stop) <= SAME_MICROSECONDS;
-  }
-
-  private double atSocket(Motor motor, Output output, double percent) {
-    double pulse = output.pulse(percent);
-    boolean reverser = setup.wiring().lead(motor.id()).map(Lead::reverser).orElse(false);
-    return reverser ? 2 * Lead.REVERSER_CENTRE_MICROSECONDS - pulse : pulse;
   }
 
   private void keep(Motor motor, String which, Said words, List<Edit> edits) {

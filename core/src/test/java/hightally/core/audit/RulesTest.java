@@ -19,16 +19,23 @@ import hightally.core.channel.Lead;
 import hightally.core.channel.Receiver;
 import hightally.core.channel.Socket;
 import hightally.core.channel.SocketOutput;
+import hightally.core.channel.StickFunction;
+import hightally.core.channel.SubTrimMode;
 import hightally.core.channel.Transmitter;
 import hightally.core.channel.Wiring;
+import hightally.core.condition.Condition;
+import hightally.core.condition.ConditionKind;
 import hightally.core.edit.Edit;
 import hightally.core.edit.Edits;
 import hightally.core.edit.Figure;
 import hightally.core.linkage.Linkage;
+import hightally.core.mix.MixSource;
 import hightally.core.phase.Differential;
 import hightally.core.phase.Phase;
 import hightally.core.phase.PhaseRole;
+import hightally.core.phase.Preset;
 import hightally.core.phase.Trims;
+import hightally.core.power.FailsafeSetting;
 import hightally.core.setup.Acceptance;
 import hightally.core.setup.Notebook;
 import hightally.core.setup.Setup;
@@ -129,7 +136,70 @@ class RulesTest {
         grounds("trim-does-not-pass", "left", between(false, 3), between(true, 3)),
         grounds("trim-does-not-pass", "left", between(false, 3), between(false, 0)),
         grounds("shared-channel", "right", shared(0.5, 0.5), shared(-0.5, 0.5)),
-        grounds("surfaces-touch", "left", touching(15), touching(16)));
+        grounds("surfaces-touch", "left", touching(15), touching(16)),
+        // Fixed ends: the sub-trim does not move them, so 120 % still ends at 2100 µs.
+        grounds("clipped-endpoint", "left", fixedEnds(120.4), fixedEnds(120)),
+        grounds("failsafe-runs-motor", "motor", throttle(Double.NaN, 0, 100), CLEAN),
+        // 5 µs are a percent: -95 % is 25 µs from the stop, -97 % 15 µs.
+        grounds("failsafe-runs-motor", "motor", throttle(-95, 0, 100), throttle(-97, 0, 100)),
+        grounds("throttle-sub-trim", "motor", throttle(-100, 21, 100), throttle(-100, 19, 100)),
+        warns("throttle-clipped", "motor", throttle(-100, 0, 120.4), throttle(-100, 0, 120)),
+        warns("condition-unfinished", "both", of(List.of("one")), of(List.of("one", "two"))),
+        warns("nothing-carries-it", "slave", preset("slave"), preset("left")),
+        warns("nothing-carries-it", "slave", mixed("slave"), mixed("right")));
+  }
+
+  private static Setup fixedEnds(double endpoint) {
+    Setup rig = endpoints(30, endpoint, 100);
+    Transmitter radio =
+        Rigs.transmitter(SubTrimMode.FIXED_ENDS, 1500, 500, 0.5, StickFunction.values());
+    return rig.change().transmitter(radio).done();
+  }
+
+  private static Setup throttle(double failsafe, double subTrim, double high) {
+    Setup powered = powered(Failsafe.EVERY_CHANNEL, 0);
+    List<Channel> channels = new ArrayList<>(powered.channels());
+    channels.set(2, channels.get(2).with(subTrim, 100, high));
+    List<FailsafeSetting> settings =
+        Double.isNaN(failsafe) ? List.of() : List.of(new FailsafeSetting(3, false, failsafe));
+    return powered.change().channels(channels).power(powered.power().withFailsafe(settings)).done();
+  }
+
+  private static Setup of(List<String> members) {
+    return CLEAN
+        .change()
+        .conditions(
+            List.of(
+                new Condition("one", "One", ConditionKind.SWITCH_AT, "switch", 1, List.of(), 0),
+                new Condition("two", "Two", ConditionKind.SWITCH_AT, "switch", 2, List.of(), 0),
+                new Condition("both", "Both", ConditionKind.AND, "", 0, members, 0)))
+        .done();
+  }
+
+  private static Setup preset(String surface) {
+    Phase phase = CLEAN.basePhase().withPresets(List.of(new Preset(surface, 10)));
+    return CLEAN.change().phases(List.of(phase)).done();
+  }
+
+  private static Setup mixed(String target) {
+    return CLEAN
+        .change()
+        .mixes(List.of(Rigs.mix("m", MixSource.STICK, "yaw", target, 10, List.of())))
+        .done();
+  }
+
+  @Test
+  void aClippedEndpointIsMendedToWhatReallyClearsIt() {
+    for (Setup rig : List.of(endpoints(30, 130, 130), fixedEnds(130))) {
+      Setup mended = rig;
+      for (Finding one : findings(rig)) {
+        if (one.rule().equals("clipped-endpoint")) {
+          mended = Edits.made(mended, one.mends().get(0).edits());
+        }
+      }
+      assertThat(findings(mended)).extracting(Finding::rule).doesNotContain("clipped-endpoint");
+      assertThat(mended.channels().get(0).endpointHighPercent()).isGreaterThan(110);
+    }
   }
 
   @ParameterizedTest
@@ -152,7 +222,9 @@ class RulesTest {
                 LinkageRules.all(),
                 TravelRules.all(),
                 SharingRules.all(),
-                MapRules.all())
+                MapRules.all(),
+                MotorRules.all(),
+                ProgramRules.all())
             .flatMap(List::stream)
             .map(Rule::id)
             .toList();

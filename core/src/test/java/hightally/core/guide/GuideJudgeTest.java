@@ -2,9 +2,14 @@ package hightally.core.guide;
 
 import static hightally.core.English.say;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import hightally.core.Rigs;
+import hightally.core.edit.Edits;
+import hightally.core.phase.Trims;
 import hightally.core.setup.Setup;
+import hightally.core.signal.Moment;
+import hightally.core.signal.SignalPath;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -71,6 +76,10 @@ class GuideJudgeTest {
     GuideVerdict trim = GuideJudge.verdicts(PLAIN, School.SUB_TRIM_FIRST, List.of(off)).get(0);
     // The right servo pulls on an increase: 0.8° towards the surface is 9 µs less.
     assertThat(say(trim.words())).contains("sub-trim of −9 µs");
+    Setup mended = Edits.made(PLAIN, trim.mends().get(0).edits());
+    SignalPath path = SignalPath.of(mended);
+    double arm = path.evaluate(Moment.centred(Trims.ZERO)).armDegrees()[1];
+    assertThat(arm).as("it stands square").isCloseTo(0, within(0.05));
   }
 
   @Test
