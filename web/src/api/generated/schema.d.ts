@@ -2373,7 +2373,7 @@ export interface components {
       alarms: components["schemas"]["TelemetryAlarm"][];
       /**
        * Format: double
-       * @description Controller taught to stop at
+       * @description Controller taught to stop at: 0: not taught
        */
       stopMicroseconds: number;
     };

@@ -399,10 +399,10 @@ final class PowerHazards {
     }
   }
 
-  /** The motor's name where there are several; nothing for the only one. */
-  private String motor(int motor) {
+  /** The motor's name where there are several. */
+  private Said motor(int motor) {
     List<Motor> all = setup.airframe().motors();
-    return all.size() > 1 ? all.get(motor).name() : "";
+    return all.size() > 1 ? Said.text(all.get(motor).name()) : Said.of("hazard.theMotor");
   }
 
   private String subject(String id, int motor) {

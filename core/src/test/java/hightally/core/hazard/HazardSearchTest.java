@@ -443,7 +443,7 @@ class HazardSearchTest {
     assertThat(HazardSearch.of(SignalPath.of(setup)).hazards())
         .filteredOn(one -> one.kind() == HazardKind.MOTOR_STARTS)
         .isNotEmpty()
-        .anySatisfy(one -> assertThat(say(one.words())).contains("the other way round"));
+        .anySatisfy(one -> assertThat(say(one.words())).contains("backwards"));
     List<Phase> faded = setup.phases().stream().map(HazardSearchTest::soft).toList();
     Setup soft = setup.change().phases(faded).done();
     assertThat(HazardSearch.of(SignalPath.of(soft)).hazards())
