@@ -28,6 +28,17 @@ export const useProgramSheet = (setup: Setup | undefined) =>
         : () => answered(api.POST("/api/program/sheet", { body: { setup } })),
   });
 
+/** What every other phase would bring with sticks and levers as they stand. */
+export const useFlicks = (setup: Setup | undefined, moment: Schemas["Moment"]) =>
+  useQuery({
+    ...while_,
+    queryKey: ["flicks", setup, moment],
+    queryFn:
+      setup === undefined
+        ? skipToken
+        : () => answered(api.POST("/api/program/flicks", { body: { setup, moment } })),
+  });
+
 /** The little drawings beside terms, asked for when one is opened. */
 export const useTerms = (setup: Setup, channel: number, open: boolean) =>
   useQuery({

@@ -436,6 +436,23 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/program/flicks": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** What every other phase would bring with sticks and levers as they stand */
+    post: operations["postProgramFlicks"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/program/feel/words": {
     parameters: {
       query?: never;
@@ -2293,6 +2310,16 @@ export interface components {
       ownPitch: boolean;
       ownYaw: boolean;
       trims: components["schemas"]["Trims"];
+      /** @enum {string} */
+      nose:
+        | "NOT_FLOWN"
+        | "LEVEL"
+        | "UP_A_LITTLE"
+        | "UP_CLEARLY"
+        | "UP_STRONGLY"
+        | "DOWN_A_LITTLE"
+        | "DOWN_CLEARLY"
+        | "DOWN_STRONGLY";
     };
     PhaseOutcome: {
       phase: string;
@@ -3194,15 +3221,6 @@ export interface components {
       when: string;
       cells: components["schemas"]["PhaseCell"][];
     };
-    PhaseStep: {
-      from: string;
-      to: string;
-      /** Format: double */
-      camberMm: number;
-      /** Format: double */
-      elevatorMm: number;
-      words: string;
-    };
     ProgramSheet: {
       phases: components["schemas"]["PhaseColumn"][];
       switches: components["schemas"]["SwitchRow"][];
@@ -3210,7 +3228,6 @@ export interface components {
       mixCurves: components["schemas"]["CurvePoint"][][];
       mixReach: components["schemas"]["MixReach"][][];
       sources: components["schemas"]["SourceChoice"][];
-      steps: components["schemas"]["PhaseStep"][];
       /** Format: double */
       motorStopPercent: number;
     };
@@ -3315,6 +3332,24 @@ export interface components {
       part: number;
       end: ("WHOLE" | "STOPPED" | "TIME_UP" | "LEFT_ALONE" | "TOO_LARGE" | "FAILED") | null;
       outcome: components["schemas"]["Outcome"] | null;
+    };
+    FlickAsked: {
+      setup: components["schemas"]["Setup"];
+      moment: components["schemas"]["Moment"];
+    };
+    FlickPreview: {
+      phase: string;
+      words: string;
+      moves: components["schemas"]["Move"][];
+    };
+    Move: {
+      surface: string;
+      /** Format: double */
+      fromMm: number;
+      /** Format: double */
+      toMm: number;
+      /** Format: double */
+      mm: number;
     };
     FeelAsked: {
       setup: components["schemas"]["Setup"];
@@ -6438,6 +6473,57 @@ export interface operations {
         };
         content: {
           "application/json": components["schemas"]["SearchState"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  postProgramFlicks: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["FlickAsked"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["FlickPreview"][];
         };
       };
       /** @description Asked by another page, or under another name than this machine's. */

@@ -1,6 +1,6 @@
 import { percent } from "@/domain/words";
 import { Fold } from "@/ui/fold";
-import { useProgramSheet } from "@/api/program";
+import { useFlicks } from "@/api/program";
 import { useBench } from "./store";
 
 /** The phase that is on, as the switches on the bench stand. */
@@ -9,10 +9,7 @@ export function PhaseNote() {
   const name = useBench((state) => state.setup?.phases.find((one) => one.id === phase)?.name ?? "");
   const fadedIn = useBench((state) => state.frame?.bench.fadedIn ?? 1);
   const count = useBench((state) => state.setup?.phases.length ?? 0);
-  const setup = useBench((state) => state.setup);
   const warnings = useBench((state) => state.frame?.bench.warnings) ?? [];
-  const sheet = useProgramSheet(setup);
-  const steps = sheet.data?.steps.filter((one) => one.from === phase) ?? [];
   return (
     <>
       {warnings.length > 0 && (
@@ -30,14 +27,24 @@ export function PhaseNote() {
             className="text-left text-sm"
             title={<span className="text-soft">What a flick would bring</span>}
           >
-            <ul className="list-disc pl-5" data-steps>
-              {steps.map((one) => (
-                <li key={one.to}>{one.words}</li>
-              ))}
-            </ul>
+            <Flicks />
           </Fold>
         </div>
       )}
     </>
+  );
+}
+
+/** Asked for only while it is open: with the sticks as they stand. */
+function Flicks() {
+  const setup = useBench((state) => state.setup);
+  const moment = useBench((state) => state.moment);
+  const flicks = useFlicks(setup, moment);
+  return (
+    <ul className="list-disc pl-5" data-flicks>
+      {flicks.data?.map((one) => (
+        <li key={one.phase}>{one.words}</li>
+      ))}
+    </ul>
   );
 }

@@ -34,6 +34,18 @@ export const PANEL_ROLES = [
 ] as const satisfies readonly (readonly [PanelRole, string])[];
 
 /** What a phase is for. */
+/** What the nose was seen to do when a phase came on. */
+export const NOSES = [
+  ["NOT_FLOWN", "not noted"],
+  ["LEVEL", "level"],
+  ["UP_A_LITTLE", "up a little"],
+  ["UP_CLEARLY", "up clearly"],
+  ["UP_STRONGLY", "up strongly"],
+  ["DOWN_A_LITTLE", "down a little"],
+  ["DOWN_CLEARLY", "down clearly"],
+  ["DOWN_STRONGLY", "down strongly"],
+] as const satisfies readonly (readonly [Setup["phases"][number]["nose"], string])[];
+
 export const PHASE_ROLES = [
   ["LAUNCH", "launch"],
   ["CRUISE", "cruise"],

@@ -4,7 +4,7 @@ import { useState } from "react";
 import { useProgramSheet, type Phase } from "@/api/program";
 import { travel } from "@/domain/words";
 import { DraftCheck, DraftChoice, DraftNumber, DraftText, useField } from "@/features/model/fields";
-import { PHASE_ROLES } from "@/features/model/roles";
+import { NOSES, PHASE_ROLES } from "@/features/model/roles";
 import { useModel } from "@/features/model/model";
 import { useBench } from "@/features/bench/store";
 import { Button } from "@/ui/button";
@@ -123,6 +123,11 @@ export function PhasesPage() {
                 path={["phases", i, "role"]}
                 label="What it is for"
                 options={PHASE_ROLES}
+              />
+              <DraftChoice
+                path={["phases", i, "nose"]}
+                label="The nose when it comes on"
+                options={NOSES}
               />
               <div className="space-y-0.5 self-center">
                 <DraftCheck path={["phases", i, "ownRoll"]} label="Own roll trim" />

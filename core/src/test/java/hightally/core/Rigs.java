@@ -36,6 +36,7 @@ import hightally.core.mix.Mix;
 import hightally.core.mix.MixSource;
 import hightally.core.mix.MixTarget;
 import hightally.core.phase.Differential;
+import hightally.core.phase.NoseNote;
 import hightally.core.phase.Phase;
 import hightally.core.phase.PhaseRole;
 import hightally.core.phase.Preset;
@@ -195,7 +196,8 @@ public final class Rigs {
         false,
         false,
         false,
-        Trims.ZERO);
+        Trims.ZERO,
+        NoseNote.NOT_FLOWN);
   }
 
   private static Wiring wiring() {
@@ -264,7 +266,8 @@ public final class Rigs {
             false,
             true,
             false,
-            new Trims(0, 7, 0));
+            new Trims(0, 7, 0),
+            NoseNote.NOT_FLOWN);
     Setup rig = random(seed);
     return rig.change()
         .conditions(

@@ -19,7 +19,7 @@ import hightally.core.mix.Mix;
 import hightally.core.mix.MixTarget;
 import hightally.core.phase.Trims;
 import hightally.core.program.EntrySheet;
-import hightally.core.program.PhaseStep;
+import hightally.core.program.FlickPreview;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Said;
 import hightally.core.setup.Setup;
@@ -99,7 +99,8 @@ class WithoutNamesTest {
     Guide.steps(setup)
         .forEach(
             one -> facts.add(List.of(one.kind(), bare(one.instruction()), one.figures().size())));
-    PhaseStep.of(path).forEach(one -> facts.add(List.of(one.camberMm(), bare(one.words()))));
+    FlickPreview.of(path, Moment.centred(Trims.ZERO))
+        .forEach(one -> one.moves().forEach(move -> facts.add(List.of(move.mm()))));
     facts.add(ChannelPlan.of(setup).lines().stream().map(line -> line.socket()).toList());
     facts.add(twins(EntrySheet.of(setup)));
     BalanceAdvice.BalanceWish wish = BalanceAdvice.BalanceWish.of(setup);

@@ -7,6 +7,7 @@ import hightally.core.mix.TrimsToCurve;
 import hightally.core.program.EntrySheet;
 import hightally.core.program.FeelAdvice;
 import hightally.core.program.FeelCurves;
+import hightally.core.program.FlickPreview;
 import hightally.core.program.ProgramSheet;
 import hightally.core.program.TermCurves;
 import hightally.core.quantity.Validation;
@@ -14,6 +15,7 @@ import hightally.core.response.Response;
 import hightally.core.response.Shape;
 import hightally.core.response.ShapeConversion;
 import hightally.core.setup.Setup;
+import hightally.core.signal.Moment;
 import hightally.core.signal.SignalPath;
 import io.swagger.v3.oas.annotations.Operation;
 import java.util.List;
@@ -55,6 +57,16 @@ class ProgramController {
   @Operation(summary = "Phases against surfaces in mm, the switch plan, conditions as sentences")
   ProgramSheet sheet(@RequestBody ProgramAsked asked) {
     return ProgramSheet.of(SignalPath.of(asked.setup()));
+  }
+
+  /** A setup and where sticks, levers and switches stand. */
+  record FlickAsked(Setup setup, Moment moment) {}
+
+  @PostMapping("/flicks")
+  @Operation(summary = "What every other phase would bring with sticks and levers as they stand")
+  List<FlickPreview> flicks(@RequestBody FlickAsked asked) {
+    Validation.check(asked.moment());
+    return FlickPreview.of(SignalPath.of(asked.setup()), asked.moment());
   }
 
   @GetMapping("/gallery")

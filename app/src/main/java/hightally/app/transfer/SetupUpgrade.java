@@ -5,6 +5,7 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import hightally.core.airframe.BalanceSheet;
+import hightally.core.phase.NoseNote;
 import hightally.core.phase.Trims;
 import hightally.core.power.Power;
 import hightally.core.quantity.HouseValues;
@@ -55,12 +56,13 @@ final class SetupUpgrade {
   }
 
   /**
-   * Version 6 knows mixes that fade, a controller's taught stop and jumps; a condition holds sticks
-   * and levers against percent.
+   * Version 6 knows mixes that fade, what the nose was seen to do, a controller's taught stop and
+   * jumps; a condition holds sticks and levers against percent.
    */
   private JsonNode withFades() {
     setup.put("formatVersion", 6);
     each("mixes").forEach(mix -> mix.put("fadeSeconds", 0));
+    each("phases").forEach(phase -> phase.put("nose", NoseNote.NOT_FLOWN.name()));
     for (ObjectNode condition : each("conditions")) {
       String kind = condition.path("kind").asText();
       if ((kind.equals("ABOVE") || kind.equals("BELOW")) && condition.path("limit").isNumber()) {

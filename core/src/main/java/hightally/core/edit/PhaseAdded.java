@@ -2,6 +2,7 @@ package hightally.core.edit;
 
 import hightally.core.condition.Condition;
 import hightally.core.condition.ConditionKind;
+import hightally.core.phase.NoseNote;
 import hightally.core.phase.Phase;
 import hightally.core.phase.PhaseRole;
 import hightally.core.phase.Trims;
@@ -78,7 +79,8 @@ public final class PhaseAdded {
             false,
             true,
             false,
-            new Trims(0, trims.pitch(), 0));
+            new Trims(0, trims.pitch(), 0),
+            NoseNote.NOT_FLOWN);
     List<Phase> phases = new ArrayList<>(setup.phases());
     phases.add(0, added);
     return Validation.check(setup.change().conditions(conditions).phases(phases).done());

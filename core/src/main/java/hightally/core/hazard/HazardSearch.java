@@ -98,11 +98,11 @@ public final class HazardSearch {
     program.written();
     boolean complete = !tooLarge;
     for (int number = 0; number < count && complete; number++) {
-      Moment moment = states.moment(number);
-      power.state(number, moment);
-      surfaces.state(number, moment);
-      jumps.state(number, moment);
-      program.state(moment);
+      State state = State.of(path, states, number);
+      power.state(state);
+      surfaces.state(state);
+      jumps.state(state);
+      program.state(state);
       if (number % LOOK_UP == 0) {
         progress.accept((double) number / count);
         complete = !stop.getAsBoolean();

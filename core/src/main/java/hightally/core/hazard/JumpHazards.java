@@ -32,6 +32,7 @@ final class JumpHazards {
   private final Map<List<Object>, Integer> kinds = new HashMap<>();
   private final List<Integer> levers = new ArrayList<>();
   private final List<Integer> axisLines = new ArrayList<>();
+  private final List<Program.Decision> decided = new ArrayList<>();
   private final int[] kindOf;
   private final boolean[] centred;
   private long evaluated;
@@ -58,12 +59,16 @@ final class JumpHazards {
     return evaluated;
   }
 
-  void state(int number, Moment moment) {
-    Program.Decision decision = path.program().decided(moment, path.phase(moment));
-    int[] at = search.states().at(number);
-    List<Object> kind = new ArrayList<>(List.of(decision.phase(), decision.acting()));
-    axisLines.forEach(line -> kind.add(at[line]));
+  void state(State state) {
+    List<Object> kind = new ArrayList<>(List.of(state.phase(), state.decision().acting()));
+    axisLines.forEach(line -> kind.add(state.at()[line]));
+    int known = kinds.size();
+    int number = state.number();
     kindOf[number] = kinds.computeIfAbsent(kind, key -> kinds.size());
+    if (kinds.size() > known) {
+      decided.add(state.decision());
+    }
+    Moment moment = state.moment();
     centred[number] = moment.roll() == 0 && moment.pitch() == 0 && moment.yaw() == 0;
   }
 
@@ -79,13 +84,13 @@ final class JumpHazards {
       if (number % HazardSearch.LOOK_UP == 0 && stop.getAsBoolean()) {
         return false;
       }
-      for (int which = 0; which < lines.size() && centred[number]; which++) {
+      int[] at = centred[number] ? search.states().at(number) : new int[0];
+      for (int which = 0; which < at.length; which++) {
         if (lines.get(which).kind() == Line.Kind.SWITCH) {
-          int at = search.states().at(number)[which];
-          for (int cell : lines.get(which).from(at)) {
+          for (int cell : lines.get(which).from(at[which])) {
             int to = (int) search.states().number(number, which, cell);
             long pair = (long) kindOf[number] * kinds.size() + kindOf[to];
-            if (kindOf[number] != kindOf[to] && seen.add(pair * lines.size() + which)) {
+            if (mayJump(number, to, lines.get(which)) && seen.add(pair * lines.size() + which)) {
               change(number, to, lines.get(which));
             }
           }
@@ -93,6 +98,19 @@ final class JumpHazards {
       }
     }
     return true;
+  }
+
+  /**
+   * Whether anything can move at once: other mixes, a phase without a fade, or a switch that moves
+   * something itself.
+   */
+  private boolean mayJump(int number, int to, Line line) {
+    Program.Decision was = decided.get(kindOf[number]);
+    Program.Decision is = decided.get(kindOf[to]);
+    boolean phase = was.phase() != is.phase();
+    return was.acting() != is.acting()
+        || phase && setup.phases().get(is.phase()).fadeSeconds() == 0
+        || levers.contains(States.axis(line));
   }
 
   private void change(int number, int to, Line line) {

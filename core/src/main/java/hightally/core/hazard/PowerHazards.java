@@ -24,9 +24,10 @@ import java.util.function.ToDoubleFunction;
  * at rest, and what it does when one other thing changes, each motor by itself and with all that is
  * mixed onto it.
  *
- * <p>What a motor does in a state hangs on little: phase, the mixes and rates it can feel, whether
- * it is held, and the cells of the axes it hangs on. States alike in that are one kind, and every
- * pair of kinds that a single change leads between is looked at once.
+ * <p>What a motor does in a state hangs on little: the phase's throttle curve, the mixes and rates
+ * it can feel, whether it is held, and the cells of the axes it hangs on. States alike in that have
+ * one effect; those of one phase besides, whose fade it is, are one kind, and every pair of kinds
+ * with different effects that a single change leads between is looked at once.
  */
 final class PowerHazards {
   static final double RUNS = 0.005;
@@ -47,8 +48,13 @@ final class PowerHazards {
   private final List<Integer> cellLines = new ArrayList<>();
   private final long mixes;
   private final Map<List<Object>, Integer> kinds = new HashMap<>();
-  private final List<Long> examples = new ArrayList<>();
+  private final Map<List<Object>, Integer> effects = new HashMap<>();
+
+  /** A one-way motor on its control alone is straight between bends: no closer look is needed. */
+  private final double closer;
+
   private final int[] kindOf;
+  private final int[] effectOf;
   private long evaluated;
   private long sampled;
 
@@ -74,7 +80,12 @@ final class PowerHazards {
         cellLines.add(i);
       }
     }
+    closer =
+        mixes == 0 && axes.size() == 1 && !power.twoWay()
+            ? Double.POSITIVE_INFINITY
+            : Double.NEGATIVE_INFINITY;
     kindOf = new int[setup.airframe().motors().isEmpty() ? 0 : count];
+    effectOf = new int[kindOf.length];
   }
 
   long evaluated() {
@@ -87,28 +98,24 @@ final class PowerHazards {
   }
 
   /** One state: which kind it is, and whether the motors stand still in it. */
-  void state(int number, Moment moment) {
+  void state(State state) {
     if (kindOf.length == 0) {
       return;
     }
-    Program.Decision decision = path.program().decided(moment, path.phase(moment));
-    int[] at = search.states().at(number);
-    List<Object> kind = new ArrayList<>();
-    kind.add(decision.phase());
-    kind.add(decision.held());
-    kind.add(decision.acting() & mixes);
-    kind.add(feelsSticks() ? decision.feel() : List.of());
-    cellLines.forEach(line -> kind.add(at[line]));
-    Integer known = kinds.get(kind);
-    if (known == null) {
-      known = kinds.size();
-      kinds.put(kind, known);
-      examples.add((long) number);
-      if (!decision.held()) {
-        atRest(number, moment);
-      }
+    Program.Decision decision = state.decision();
+    List<Object> effect = new ArrayList<>();
+    effect.add(power.curve(setup.phases().get(state.phase()).id()));
+    effect.add(decision.held());
+    effect.add(decision.acting() & mixes);
+    effect.add(feelsSticks() ? decision.feel() : List.of());
+    cellLines.forEach(line -> effect.add(state.at()[line]));
+    effectOf[state.number()] = effects.computeIfAbsent(effect, key -> effects.size());
+    List<Object> kind = List.of(state.phase(), effectOf[state.number()]);
+    int known = kinds.size();
+    kindOf[state.number()] = kinds.computeIfAbsent(kind, key -> kinds.size());
+    if (kinds.size() > known && !decision.held()) {
+      atRest(state);
     }
-    kindOf[number] = known;
   }
 
   private boolean feelsSticks() {
@@ -116,13 +123,14 @@ final class PowerHazards {
   }
 
   /** With its control at rest, whatever else stands where. */
-  private void atRest(int number, Moment moment) {
-    Stretch stretch = search.states().stretch(number);
+  private void atRest(State state) {
+    Moment moment = state.moment();
+    Stretch stretch = search.states().stretch(state.number());
     if (stretch.from()[throttleAxis] > 0) {
       return;
     }
     stretch.to()[throttleAxis] = 0;
-    int phase = path.phase(moment);
+    int phase = state.phase();
     for (int motor = 0; motor < setup.airframe().motors().size(); motor++) {
       int one = motor;
       ToDoubleFunction<Moment> told = path.program().still(surfaces + one, moment, phase);
@@ -131,7 +139,8 @@ final class PowerHazards {
           furthest.of(
               Places.at(moment, throttleAxis, 0),
               place -> power.power(told.applyAsDouble(place)),
-              Double.POSITIVE_INFINITY);
+              Double.POSITIVE_INFINITY,
+              closer);
       count(furthest);
       if (found.size() > RUNS) {
         Said words =
@@ -178,7 +187,7 @@ final class PowerHazards {
         }
         for (int cell : lines.get(which).from(at[which])) {
           int to = (int) search.states().number(number, which, cell);
-          boolean alike = kindOf[number] == kindOf[to];
+          boolean alike = effectOf[number] == effectOf[to];
           long pair = ((long) kindOf[number] * kinds.size() + kindOf[to]) * lines.size() + which;
           if (!alike && seen.add(pair)) {
             change(number, to, which);
@@ -259,7 +268,7 @@ final class PowerHazards {
     }
 
     private void tell(Furthest furthest, ToDoubleFunction<Moment> size) {
-      Furthest.Found found = furthest.of(before, size, Double.POSITIVE_INFINITY);
+      Furthest.Found found = furthest.of(before, size, Double.POSITIVE_INFINITY, closer);
       if (found.size() > 0) {
         report(found.at());
       }

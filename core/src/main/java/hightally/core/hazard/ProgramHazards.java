@@ -11,7 +11,6 @@ import hightally.core.quantity.Said;
 import hightally.core.response.FeelSet;
 import hightally.core.setup.Setup;
 import hightally.core.signal.Conditions;
-import hightally.core.signal.Moment;
 import hightally.core.signal.SignalPath;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -126,13 +125,12 @@ final class ProgramHazards {
   }
 
   /** Notes what is true and what acts in a state. */
-  void state(Moment moment) {
-    int phase = path.phase(moment);
-    phasesSeen.add(phase);
+  void state(State state) {
+    phasesSeen.add(state.phase());
     for (int i = 0; i < wasTrue.length; i++) {
-      wasTrue[i] |= conditions.isTrue(i, moment, phase);
+      wasTrue[i] = wasTrue[i] || conditions.isTrue(i, state.moment(), state.phase());
     }
-    acting |= path.program().decided(moment, phase).acting();
+    acting |= state.decision().acting();
   }
 
   /** Whether nothing comes of a mix however it is moved. */

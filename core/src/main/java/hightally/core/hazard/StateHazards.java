@@ -12,7 +12,6 @@ import hightally.core.signal.CommandSpans;
 import hightally.core.signal.Contribution;
 import hightally.core.signal.Moment;
 import hightally.core.signal.Positions;
-import hightally.core.signal.Program;
 import hightally.core.signal.SignalPath;
 import hightally.core.signal.Spans;
 import hightally.core.signal.Stretch;
@@ -106,14 +105,13 @@ final class StateHazards {
     return sampled;
   }
 
-  void state(long number, Moment at) {
-    Program.Decision decision = path.program().decided(at, path.phase(at));
-    int[] cells = search.states().at(number);
+  void state(State state) {
     List<Object> alike = new ArrayList<>();
-    alike.add(decision);
-    axisLines.forEach(line -> alike.add(cells[line]));
+    alike.add(state.decision());
+    axisLines.forEach(line -> alike.add(state.at()[line]));
     if (looked.add(alike)) {
-      look(at, search.states().stretch(number), at.roll() == 0 && at.yaw() == 0);
+      Moment at = state.moment();
+      look(at, search.states().stretch(state.number()), at.roll() == 0 && at.yaw() == 0);
     }
   }
 

@@ -22,6 +22,7 @@ import java.util.List;
  * @param ownPitch whether it has a pitch trim of its own
  * @param ownYaw whether it has a yaw trim of its own
  * @param trims its own trims; those of common controls are 0
+ * @param nose what the nose was seen to do when it came on
  */
 public record Phase(
     @Text(max = 40, pattern = "[a-z0-9]+(-[a-z0-9]+)*") String id,
@@ -35,7 +36,8 @@ public record Phase(
     boolean ownRoll,
     boolean ownPitch,
     boolean ownYaw,
-    Trims trims) {
+    Trims trims,
+    NoseNote nose) {
   public Phase {
     presets = presets == null ? null : List.copyOf(presets);
     differential = differential == null ? null : List.copyOf(differential);
@@ -89,7 +91,8 @@ public record Phase(
         ownRoll,
         ownPitch,
         ownYaw,
-        trims);
+        trims,
+        nose);
   }
 
   /** The same phase with other presets. */
@@ -106,7 +109,8 @@ public record Phase(
         ownRoll,
         ownPitch,
         ownYaw,
-        trims);
+        trims,
+        nose);
   }
 
   /** The same phase with other trims of its own. */
@@ -123,7 +127,8 @@ public record Phase(
         ownRoll,
         ownPitch,
         ownYaw,
-        changed);
+        changed,
+        nose);
   }
 
   /** The same phase with other differential. */
@@ -140,6 +145,7 @@ public record Phase(
         ownRoll,
         ownPitch,
         ownYaw,
-        trims);
+        trims,
+        nose);
   }
 }

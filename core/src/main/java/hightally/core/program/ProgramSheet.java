@@ -33,7 +33,6 @@ import java.util.Map;
  * @param mixCurves every mix as the curve it is, in the setup's order
  * @param mixReach what every mix does to each of its targets, mm
  * @param sources what a mix can take its value from here
- * @param steps what every change of phase does at rest
  * @param motorStopPercent where the motor stands still
  */
 public record ProgramSheet(
@@ -43,7 +42,6 @@ public record ProgramSheet(
     List<List<CurvePoint>> mixCurves,
     List<List<MixReach>> mixReach,
     List<SourceChoice> sources,
-    List<PhaseStep> steps,
     double motorStopPercent) {
   private static final double FULL = 100;
 
@@ -153,7 +151,6 @@ public record ProgramSheet(
         curves,
         reaches(path),
         SourceChoice.of(setup),
-        PhaseStep.of(path),
         setup.power().stopPercent());
   }
 

@@ -12,6 +12,7 @@ import hightally.core.airframe.Surface;
 import hightally.core.condition.Condition;
 import hightally.core.condition.ConditionKind;
 import hightally.core.linkage.RodChange;
+import hightally.core.phase.NoseNote;
 import hightally.core.phase.Phase;
 import hightally.core.phase.PhaseRole;
 import hightally.core.phase.Trims;
@@ -173,7 +174,8 @@ class AdjustmentPlannerTest {
             false,
             true,
             false,
-            new Trims(0, 9, 0));
+            new Trims(0, 9, 0),
+            NoseNote.NOT_FLOWN);
     Phase base =
         new Phase(
             "base",
@@ -187,7 +189,8 @@ class AdjustmentPlannerTest {
             true,
             true,
             true,
-            new Trims(0, 16, 0));
+            new Trims(0, 16, 0),
+            NoseNote.NOT_FLOWN);
     Condition on = new Condition("on", "On", ConditionKind.SWITCH_AT, "switch", 1, List.of(), 0);
     Setup phased = plain.change().conditions(List.of(on)).phases(List.of(own, base)).done();
     Trims flown = new Trims(0, 16, 0);

@@ -10,6 +10,7 @@ import hightally.core.Rigs;
 import hightally.core.airframe.Surface;
 import hightally.core.channel.Channel;
 import hightally.core.log.PhaseReading;
+import hightally.core.phase.NoseNote;
 import hightally.core.phase.Phase;
 import hightally.core.phase.PhaseRole;
 import hightally.core.phase.Preset;
@@ -41,7 +42,8 @@ class PhasesAfterTest {
         false,
         !when.isEmpty(),
         false,
-        own);
+        own,
+        NoseNote.NOT_FLOWN);
   }
 
   /** A random rig with a phase that has pitch trim of its own and a preset. */

@@ -10,6 +10,7 @@ import hightally.core.airframe.Rod;
 import hightally.core.airframe.Surface;
 import hightally.core.linkage.RodEnd;
 import hightally.core.linkage.RodEndKind;
+import hightally.core.phase.NoseNote;
 import hightally.core.phase.Phase;
 import hightally.core.phase.PhaseRole;
 import hightally.core.phase.Trims;
@@ -159,7 +160,8 @@ class WorkOrderTest {
             true,
             true,
             true,
-            new Trims(1, 2, 3));
+            new Trims(1, 2, 3),
+            NoseNote.NOT_FLOWN);
     Setup now = setup.change().phases(List.of(soft)).trims(new Trims(9, 9, 9)).done();
     Setup left = plan.onto(setup, now);
     assertThat(left.trims()).isEqualTo(plan.after().trims());
@@ -191,7 +193,8 @@ class WorkOrderTest {
             false,
             true,
             false,
-            new Trims(0, 4, 0));
+            new Trims(0, 4, 0),
+            NoseNote.NOT_FLOWN);
     Setup now = setup.change().phases(List.of(added, setup.basePhase())).done();
     assertThat(plan.onto(setup, now).phases().get(0)).isEqualTo(added);
   }

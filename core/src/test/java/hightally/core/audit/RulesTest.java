@@ -31,6 +31,7 @@ import hightally.core.edit.Figure;
 import hightally.core.linkage.Linkage;
 import hightally.core.mix.MixSource;
 import hightally.core.phase.Differential;
+import hightally.core.phase.NoseNote;
 import hightally.core.phase.Phase;
 import hightally.core.phase.PhaseRole;
 import hightally.core.phase.Preset;
@@ -249,7 +250,8 @@ class RulesTest {
             false,
             false,
             false,
-            Trims.ZERO);
+            Trims.ZERO,
+            NoseNote.NOT_FLOWN);
     Setup differential = uneven.change().phases(List.of(less)).done();
     assertThat(finding(differential, "uneven-travel", "left")).isEmpty();
   }

@@ -10,6 +10,7 @@ import hightally.core.channel.Channel;
 import hightally.core.condition.Condition;
 import hightally.core.condition.ConditionKind;
 import hightally.core.mix.CurvePoint;
+import hightally.core.phase.NoseNote;
 import hightally.core.phase.Phase;
 import hightally.core.phase.PhaseRole;
 import hightally.core.phase.Preset;
@@ -57,7 +58,8 @@ class BenchRunTest {
             false,
             false,
             false,
-            Trims.ZERO);
+            Trims.ZERO,
+            NoseNote.NOT_FLOWN);
     Power power =
         new Power(
             "",
@@ -125,7 +127,19 @@ class BenchRunTest {
   private static Phase phase(String id, String when, double preset) {
     List<Preset> presets = List.of(new Preset("left", preset), new Preset("right", preset));
     return new Phase(
-        id, id, "", PhaseRole.OTHER, when, 3, presets, List.of(), false, false, false, Trims.ZERO);
+        id,
+        id,
+        "",
+        PhaseRole.OTHER,
+        when,
+        3,
+        presets,
+        List.of(),
+        false,
+        false,
+        false,
+        Trims.ZERO,
+        NoseNote.NOT_FLOWN);
   }
 
   @Example

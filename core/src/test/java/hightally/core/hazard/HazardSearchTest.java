@@ -14,6 +14,7 @@ import hightally.core.mix.CurvePoint;
 import hightally.core.mix.Mix;
 import hightally.core.mix.MixSource;
 import hightally.core.mix.MixTarget;
+import hightally.core.phase.NoseNote;
 import hightally.core.phase.Phase;
 import hightally.core.phase.PhaseRole;
 import hightally.core.phase.Preset;
@@ -62,7 +63,8 @@ class HazardSearchTest {
         false,
         false,
         false,
-        Trims.ZERO);
+        Trims.ZERO,
+        NoseNote.NOT_FLOWN);
   }
 
   private static Phase soft(Phase one) {
@@ -78,7 +80,8 @@ class HazardSearchTest {
         false,
         false,
         false,
-        Trims.ZERO);
+        Trims.ZERO,
+        NoseNote.NOT_FLOWN);
   }
 
   private static Mix mix(String id, MixSource source, String subject, double weight, String... to) {

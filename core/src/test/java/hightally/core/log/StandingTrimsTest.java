@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import hightally.core.Rigs;
 import hightally.core.log.Settling.FlownOnce;
+import hightally.core.phase.NoseNote;
 import hightally.core.phase.Phase;
 import hightally.core.phase.PhaseRole;
 import hightally.core.phase.Trims;
@@ -27,7 +28,8 @@ class StandingTrimsTest {
         false,
         ownPitch,
         false,
-        new Trims(0, pitch, 0));
+        new Trims(0, pitch, 0),
+        NoseNote.NOT_FLOWN);
   }
 
   private static final Setup SETUP =

@@ -17,6 +17,7 @@ import hightally.core.mix.Mix;
 import hightally.core.mix.MixSource;
 import hightally.core.mix.MixTarget;
 import hightally.core.phase.Differential;
+import hightally.core.phase.NoseNote;
 import hightally.core.phase.Phase;
 import hightally.core.phase.PhaseRole;
 import hightally.core.phase.Preset;
@@ -221,7 +222,8 @@ public final class RandomPrograms {
               random.nextBoolean(),
               random.nextBoolean(),
               random.nextBoolean(),
-              new Trims(random.nextInt(21) - 10, random.nextInt(21) - 10, random.nextInt(9) - 4)));
+              new Trims(random.nextInt(21) - 10, random.nextInt(21) - 10, random.nextInt(9) - 4),
+              NoseNote.NOT_FLOWN));
     }
     // What asks for a phase must not itself decide one, so it comes after them.
     if (random.nextBoolean()) {

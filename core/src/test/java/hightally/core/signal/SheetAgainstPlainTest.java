@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import hightally.core.airframe.Surface;
+import hightally.core.phase.NoseNote;
 import hightally.core.phase.Phase;
 import hightally.core.phase.Trims;
 import hightally.core.plain.PlainModel;
@@ -48,7 +49,8 @@ class SheetAgainstPlainTest {
             false,
             false,
             false,
-            Trims.ZERO));
+            Trims.ZERO,
+            NoseNote.NOT_FLOWN));
     plain = new PlainModel(made.change().phases(phases).done());
   }
 

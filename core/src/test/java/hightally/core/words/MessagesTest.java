@@ -124,6 +124,7 @@ class MessagesTest {
             hightally.core.response.Shape.class,
             hightally.core.airframe.SurfaceRole.class,
             hightally.core.airframe.PanelRole.class,
+            hightally.core.phase.NoseNote.class,
             hightally.core.phase.PhaseRole.class)) {
       for (Enum<?> one : told.getEnumConstants()) {
         assertThat(plain.has(told.getSimpleName() + "." + one.name())).as(one.name()).isTrue();
