@@ -58,7 +58,7 @@ class FlickPreviewTest {
         .contains("Thermal: ")
         .contains("the nose was seen to go up clearly")
         .doesNotContain("not noted");
-    assertThat(words(noted(setup, NoseNote.LEVEL))).contains("go nowhere");
+    assertThat(words(noted(setup, NoseNote.LEVEL))).contains("seen to stay level");
   }
 
   private static String words(Setup setup) {
