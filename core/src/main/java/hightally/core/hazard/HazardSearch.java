@@ -16,6 +16,8 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
 import java.util.function.BooleanSupplier;
 import java.util.function.DoubleConsumer;
 
@@ -43,7 +45,8 @@ public final class HazardSearch {
    * @param hazards worst kinds first, those that are accepted last
    * @param states how many switch and lever states were covered
    * @param evaluated how many moments had to be evaluated; all else was bounded
-   * @param sampled in how many distinct states a bound could not decide and corners were tried
+   * @param sampled in how many kinds of states, or of changes between them, no bound decides and
+   *     places were tried
    * @param ending how it ended; only a whole search proves anything
    */
   public record Outcome(
@@ -126,7 +129,7 @@ public final class HazardSearch {
         new ArrayList<>(hazards),
         count,
         surfaces.evaluated() + power.evaluated() + jumps.evaluated(),
-        surfaces.sampled() + power.sampled(),
+        surfaces.sampled() + power.sampled() + jumps.sampled(),
         tooLarge ? Ending.TOO_LARGE : complete ? Ending.WHOLE : Ending.STOPPED);
   }
 
@@ -144,6 +147,33 @@ public final class HazardSearch {
 
   Bends bends() {
     return bends;
+  }
+
+  /** What moves some surfaces: every axis their commands hang on. */
+  Set<Integer> axesOf(int... surfaces) {
+    Set<Integer> axes = new TreeSet<>();
+    for (int surface : surfaces) {
+      int carried = path.carriedBehind(surface);
+      if (carried >= 0) {
+        axes.addAll(path.program().hangs(carried).axes());
+      }
+    }
+    return axes;
+  }
+
+  /**
+   * How far each mix has come in the moment after a change: one with a fade of its own that did not
+   * act before has not begun.
+   *
+   * @param acted the mixes that acted before, a bit each
+   */
+  double[] atOnce(long acted) {
+    double[] weights = new double[setup.mixes().size()];
+    for (int i = 0; i < weights.length; i++) {
+      boolean fades = setup.mixes().get(i).fadeSeconds() > 0;
+      weights[i] = fades && (acted & 1L << i) == 0 ? 0 : 1;
+    }
+    return weights;
   }
 
   /** A search for where something is largest, along some axes of a stretch. */

@@ -31,11 +31,12 @@ final class JumpHazards {
   private final Setup setup;
   private final Map<List<Object>, Integer> kinds = new HashMap<>();
   private final List<Integer> levers = new ArrayList<>();
-  private final List<Integer> axisLines = new ArrayList<>();
+  private final List<Integer> axisLines;
   private final List<Program.Decision> decided = new ArrayList<>();
   private final int[] kindOf;
   private final boolean[] centred;
   private long evaluated;
+  private long sampled;
 
   JumpHazards(HazardSearch search, int count) {
     this.search = search;
@@ -43,11 +44,7 @@ final class JumpHazards {
     setup = search.setup();
     kindOf = new int[count];
     centred = new boolean[count];
-    for (int i = 0; i < search.states().lines().size(); i++) {
-      if (States.axis(search.states().lines().get(i)) >= 0) {
-        axisLines.add(i);
-      }
-    }
+    axisLines = search.states().linesOn(axis -> true);
     Set<Integer> on = new HashSet<>();
     for (int i = 0; i < setup.surfaces().size(); i++) {
       on.addAll(path.program().hangs(i).axes());
@@ -57,6 +54,11 @@ final class JumpHazards {
 
   long evaluated() {
     return evaluated;
+  }
+
+  /** At how many changes levers were tried at their ends. */
+  long sampled() {
+    return sampled;
   }
 
   void state(State state) {
@@ -125,6 +127,7 @@ final class JumpHazards {
       }
     }
     Moment after = search.states().moment(to);
+    sampled += places.size() > 1 ? 1 : 0;
     for (Moment before : places) {
       Moment there = after;
       for (int axis : levers) {
@@ -208,11 +211,7 @@ final class JumpHazards {
     int is = path.phase(after);
     boolean fades = was != is && setup.phases().get(is).fadeSeconds() > 0;
     long acted = path.program().decided(before, was).acting();
-    double[] weights = new double[setup.mixes().size()];
-    for (int i = 0; i < weights.length; i++) {
-      boolean own = setup.mixes().get(i).fadeSeconds() > 0;
-      weights[i] = own && (acted & 1L << i) == 0 ? 0 : 1;
-    }
+    double[] weights = search.atOnce(acted);
     return path.program().commands(after, fades ? was : is, weights);
   }
 }

@@ -16,7 +16,6 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
-import java.util.TreeSet;
 import java.util.function.ToDoubleFunction;
 
 /**
@@ -36,6 +35,7 @@ final class PairHazards {
   private final double[] neutral;
   private final Set<List<Object>> seen = new HashSet<>();
   private long evaluated;
+  private long sampled;
 
   PairHazards(HazardSearch search) {
     this.search = search;
@@ -55,6 +55,11 @@ final class PairHazards {
     return evaluated;
   }
 
+  /** How often a pair was tried in more than one place. */
+  long sampled() {
+    return sampled;
+  }
+
   void look(Moment at, Stretch stretch, Spans spans) {
     if (pairs.isEmpty() || !seen.add(spans.withoutRollAndYaw())) {
       return;
@@ -66,6 +71,7 @@ final class PairHazards {
       Furthest.Found found =
           furthest.of(at, apart, Double.POSITIVE_INFINITY, -HOPE * setup.house().pairMm());
       evaluated += furthest.tried();
+      sampled += furthest.tried() > 1 ? 1 : 0;
       if (found.size() > 0) {
         compare(found.at(), spans.phase(), pair[0], pair[1]);
       }
@@ -74,12 +80,7 @@ final class PairHazards {
 
   /** What moves them besides roll and yaw. */
   private Set<Integer> axes(int[] pair) {
-    Set<Integer> axes = new TreeSet<>();
-    for (int surface : pair) {
-      if (path.carriedBehind(surface) >= 0) {
-        axes.addAll(path.program().hangs(path.carriedBehind(surface)).axes());
-      }
-    }
+    Set<Integer> axes = search.axesOf(pair);
     axes.remove(Control.ROLL.ordinal());
     axes.remove(Control.YAW.ordinal());
     return axes;

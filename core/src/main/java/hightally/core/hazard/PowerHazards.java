@@ -45,7 +45,7 @@ final class PowerHazards {
   private final int surfaces;
   private final int throttleAxis;
   private final List<Integer> axes;
-  private final List<Integer> cellLines = new ArrayList<>();
+  private final List<Integer> cellLines;
   private final long mixes;
   private final Map<List<Object>, Integer> kinds = new HashMap<>();
   private final Map<List<Object>, Integer> effects = new HashMap<>();
@@ -75,11 +75,7 @@ final class PowerHazards {
     }
     mixes = felt;
     axes = List.copyOf(on);
-    for (int i = 0; i < search.states().lines().size(); i++) {
-      if (axes.contains(States.axis(search.states().lines().get(i)))) {
-        cellLines.add(i);
-      }
-    }
+    cellLines = search.states().linesOn(axes::contains);
     closer =
         mixes == 0 && axes.size() == 1 && !power.twoWay()
             ? Double.POSITIVE_INFINITY
@@ -387,21 +383,18 @@ final class PowerHazards {
       if (phaseBefore != phaseAfter || heldBefore) {
         return setup.phases().get(phaseAfter).fadeSeconds();
       }
-      double[] weights = new double[setup.mixes().size()];
+      long acted = path.program().decided(at, phaseBefore).acting();
+      long changed = acted ^ path.program().decided(there, phaseAfter).acting();
       double longest = 0;
-      long mixesBefore = path.program().decided(at, phaseBefore).acting();
-      long mixesAfter = path.program().decided(there, phaseAfter).acting();
-      for (int i = 0; i < weights.length; i++) {
-        double own = setup.mixes().get(i).fadeSeconds();
-        boolean acted = (mixesBefore & 1L << i) != 0;
-        boolean changed = ((mixesBefore ^ mixesAfter) & 1L << i) != 0;
-        weights[i] = own > 0 && !acted ? 0 : 1;
-        longest = own > 0 && changed ? Math.max(longest, own) : longest;
+      for (int i = 0; i < setup.mixes().size(); i++) {
+        boolean goes = (changed & 1L << i) != 0;
+        longest = goes ? Math.max(longest, setup.mixes().get(i).fadeSeconds()) : longest;
       }
       if (longest == 0) {
         return 0;
       }
-      double atOnce = path.program().commands(there, phaseAfter, weights)[surfaces + motor];
+      double atOnce =
+          path.program().commands(there, phaseAfter, search.atOnce(acted))[surfaces + motor];
       boolean jumps =
           power.power(atOnce) - power.power(was) > NOTHING || power.reverses(was, atOnce);
       return jumps ? 0 : longest;

@@ -22,7 +22,6 @@ import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
-import java.util.TreeSet;
 import java.util.function.ToDoubleFunction;
 
 /**
@@ -50,7 +49,7 @@ final class StateHazards {
   private final double[][] worst;
   private final double[][] touches;
   private final Set<List<Object>> cornersSeen = new HashSet<>();
-  private final List<Integer> axisLines = new ArrayList<>();
+  private final List<Integer> axisLines;
   private final Set<List<Object>> looked = new HashSet<>();
   private final boolean[][] alive;
   private final Moment[] example;
@@ -81,11 +80,7 @@ final class StateHazards {
             Lost.reachedAt(path, path.indexOf(contact.second()), contact.secondMm())
           };
     }
-    for (int i = 0; i < search.states().lines().size(); i++) {
-      if (States.axis(search.states().lines().get(i)) >= 0) {
-        axisLines.add(i);
-      }
-    }
+    axisLines = search.states().linesOn(axis -> true);
     alive = new boolean[setup.phases().size()][Control.values().length];
     example = new Moment[setup.phases().size()];
   }
@@ -102,7 +97,7 @@ final class StateHazards {
 
   /** How many states were tried in their corners because a bound could not decide. */
   long sampled() {
-    return sampled;
+    return sampled + pairs.sampled();
   }
 
   void state(State state) {
@@ -281,15 +276,9 @@ final class StateHazards {
   private void touching(Moment state, Stretch stretch, int phase, Contact contact) {
     int first = path.indexOf(contact.first());
     int second = path.indexOf(contact.second());
-    Set<Integer> axes = new TreeSet<>();
-    for (int surface : new int[] {first, second}) {
-      if (path.carriedBehind(surface) >= 0) {
-        axes.addAll(path.program().hangs(path.carriedBehind(surface)).axes());
-      }
-    }
     ToDoubleFunction<Moment> one = travel(first, state, phase);
     ToDoubleFunction<Moment> other = travel(second, state, phase);
-    Furthest furthest = search.furthest(axes, stretch);
+    Furthest furthest = search.furthest(search.axesOf(first, second), stretch);
     Furthest.Found found =
         furthest.of(
             state,

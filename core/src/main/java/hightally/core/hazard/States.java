@@ -16,6 +16,8 @@ import hightally.core.signal.Stretch;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.function.IntPredicate;
+import java.util.stream.IntStream;
 
 /**
  * Every way things can stand: all positions of the switches something listens to, every stretch of
@@ -180,6 +182,14 @@ final class States {
       }
     }
     return whole;
+  }
+
+  /** The numbers of the lines that lie on some of the axes. */
+  List<Integer> linesOn(IntPredicate axes) {
+    return IntStream.range(0, lines.size())
+        .filter(i -> axis(lines.get(i)) >= 0 && axes.test(axis(lines.get(i))))
+        .boxed()
+        .toList();
   }
 
   /** The axis a line lies on; -1 for a fact. */

@@ -139,17 +139,11 @@ class AgainstPlainTest {
     Spans spans = new CommandSpans(path).of(state, stretch);
     int phase = plain.phase(state);
     assertThat(spans.phase()).isEqualTo(phase);
-    double[] least = new double[setup.surfaces().size()];
-    double[] most = new double[setup.surfaces().size()];
-    java.util.Arrays.fill(least, Double.POSITIVE_INFINITY);
-    java.util.Arrays.fill(most, Double.NEGATIVE_INFINITY);
     for (int i = 0; i < 100; i++) {
       Moment moment = anywhere(state, stretch, random);
       for (int s = 0; s < setup.surfaces().size(); s++) {
         double command = plain.command(setup.surfaces().get(s), moment, phase);
         assertThat(command).isBetween(spans.low(s) - HAIR, spans.high(s) + HAIR);
-        least[s] = Math.min(least[s], command);
-        most[s] = Math.max(most[s], command);
       }
     }
     for (int s = 0; s < setup.surfaces().size(); s++) {
