@@ -51,6 +51,8 @@ final class PowerHazards {
   private final Map<List<Object>, Integer> effects = new HashMap<>();
 
   /** A one-way motor on its control alone is straight between bends: no closer look is needed. */
+  private final boolean straight;
+
   private final double closer;
 
   private final int[] kindOf;
@@ -76,10 +78,8 @@ final class PowerHazards {
     mixes = felt;
     axes = List.copyOf(on);
     cellLines = search.states().linesOn(axes::contains);
-    closer =
-        mixes == 0 && axes.size() == 1 && !power.twoWay()
-            ? Double.POSITIVE_INFINITY
-            : Double.NEGATIVE_INFINITY;
+    straight = mixes == 0 && axes.size() == 1 && !power.twoWay();
+    closer = straight ? Double.POSITIVE_INFINITY : Double.NEGATIVE_INFINITY;
     kindOf = new int[setup.airframe().motors().isEmpty() ? 0 : count];
     effectOf = new int[kindOf.length];
   }
@@ -130,7 +130,7 @@ final class PowerHazards {
     for (int motor = 0; motor < setup.airframe().motors().size(); motor++) {
       int one = motor;
       ToDoubleFunction<Moment> told = path.program().still(surfaces + one, moment, phase);
-      Furthest furthest = search.furthest(axes, stretch);
+      Furthest furthest = over(stretch);
       Furthest.Found found =
           furthest.of(
               Places.at(moment, throttleAxis, 0),
@@ -161,7 +161,12 @@ final class PowerHazards {
 
   private void count(Furthest furthest) {
     evaluated += furthest.tried();
-    sampled += axes.size() > 1 ? 1 : 0;
+    sampled += straight ? 0 : 1;
+  }
+
+  private Furthest over(Stretch stretch) {
+    Furthest furthest = search.furthest(axes, stretch);
+    return straight ? furthest : furthest.finely();
   }
 
   /**
@@ -254,7 +259,7 @@ final class PowerHazards {
       if (heldAfter) {
         return;
       }
-      Furthest furthest = search.furthest(axes, stretch);
+      Furthest furthest = over(stretch);
       tell(furthest, this::starts);
       if (!heldBefore) {
         tell(furthest, this::rises);
