@@ -6,7 +6,6 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Random;
 import java.util.function.ToDoubleFunction;
-import java.util.stream.IntStream;
 
 /**
  * Where in a stretch something is largest, found by trying: every combination of bends, as many as
@@ -22,7 +21,6 @@ final class Furthest {
   private static final int STEPS = 50;
   private static final int ROUNDS = 3;
   private static final int PARTS = 6;
-  private static final int FINE = 100;
   private static final int NARROWINGS = 5;
 
   private final List<Integer> axes = new ArrayList<>();
@@ -45,24 +43,6 @@ final class Furthest {
         this.places.add(places.get(i));
       }
     }
-  }
-
-  /** The same looking closely along a single axis: for what is cut off between bends. */
-  Furthest finely() {
-    if (places.size() == 1) {
-      double[] of = places.get(0);
-      places.set(
-          0,
-          IntStream.rangeClosed(0, (of.length - 1) * FINE)
-              .mapToDouble(i -> i % FINE == 0 ? of[i / FINE] : between(of, i))
-              .toArray());
-    }
-    return this;
-  }
-
-  private static double between(double[] of, int i) {
-    double from = of[i / FINE];
-    return from + (of[i / FINE + 1] - from) * (i % FINE) / FINE;
   }
 
   /** How many moments were tried. */

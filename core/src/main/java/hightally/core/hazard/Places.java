@@ -9,6 +9,11 @@ final class Places {
 
   private Places() {}
 
+  /** How many axes there are. */
+  static int count(Moment moment) {
+    return STICKS + 1 + moment.inputs().size();
+  }
+
   /** Where an axis stands at a moment. */
   static double of(Moment moment, int axis) {
     if (axis < STICKS) {

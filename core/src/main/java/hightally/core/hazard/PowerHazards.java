@@ -8,6 +8,7 @@ import hightally.core.setup.Setup;
 import hightally.core.signal.Moment;
 import hightally.core.signal.Program;
 import hightally.core.signal.SignalPath;
+import hightally.core.signal.StillCommand;
 import hightally.core.signal.Stretch;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -17,7 +18,6 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.BooleanSupplier;
-import java.util.function.ToDoubleFunction;
 
 /**
  * What every motor does without its control being moved: whether it stands still with the control
@@ -30,12 +30,8 @@ import java.util.function.ToDoubleFunction;
  * with different effects that a single change leads between is looked at once.
  */
 final class PowerHazards {
-  static final double RUNS = 0.005;
   private static final double NOTHING = 1e-6;
-
-  /** A motor told less than this stands still; from there on it would start. */
-  private static final double STILL = 1e-4;
-
+  private static final double PERCENT = 100;
   private static final int STICKS = 3;
 
   private final HazardSearch search;
@@ -47,13 +43,9 @@ final class PowerHazards {
   private final List<Integer> axes;
   private final List<Integer> cellLines;
   private final long mixes;
+  private final PowerRegions regions;
   private final Map<List<Object>, Integer> kinds = new HashMap<>();
   private final Map<List<Object>, Integer> effects = new HashMap<>();
-
-  /** A one-way motor on its control alone is straight between bends: no closer look is needed. */
-  private final boolean straight;
-
-  private final double closer;
 
   private final int[] kindOf;
   private final int[] effectOf;
@@ -78,8 +70,7 @@ final class PowerHazards {
     mixes = felt;
     axes = List.copyOf(on);
     cellLines = search.states().linesOn(axes::contains);
-    straight = mixes == 0 && axes.size() == 1 && !power.twoWay();
-    closer = straight ? Double.POSITIVE_INFINITY : Double.NEGATIVE_INFINITY;
+    regions = new PowerRegions(power, setup.house().powerJumpPercent() / PERCENT);
     kindOf = new int[setup.airframe().motors().isEmpty() ? 0 : count];
     effectOf = new int[kindOf.length];
   }
@@ -88,7 +79,7 @@ final class PowerHazards {
     return evaluated;
   }
 
-  /** How many pairs of kinds were tried in many places because no bound decides them. */
+  /** How many kinds, and pairs of kinds, were too bent to be looked at whole. */
   long sampled() {
     return sampled;
   }
@@ -129,16 +120,11 @@ final class PowerHazards {
     int phase = state.phase();
     for (int motor = 0; motor < setup.airframe().motors().size(); motor++) {
       int one = motor;
-      ToDoubleFunction<Moment> told = path.program().still(surfaces + one, moment, phase);
-      Furthest furthest = over(stretch);
-      Furthest.Found found =
-          furthest.of(
-              Places.at(moment, throttleAxis, 0),
-              place -> power.power(told.applyAsDouble(place)),
-              Double.POSITIVE_INFINITY,
-              closer);
-      count(furthest);
-      if (found.size() > RUNS) {
+      StillCommand told = path.program().still(surfaces + one, moment, phase);
+      Attained attained = new Attained(told, told, Places.at(moment, throttleAxis, 0));
+      Attained.Found found = furthest(attained, regions.running(), stretch);
+      if (found != null) {
+        double idle = power.power(told.applyAsDouble(found.at()));
         Said words =
             Said.of(
                 "hazard.phaseMotorRunsThrottleAll",
@@ -147,11 +133,11 @@ final class PowerHazards {
                 "phase",
                 setup.phases().get(phase).name(),
                 "idle",
-                Quantity.percent(100 * found.size()));
+                Quantity.percent(PERCENT * idle));
         search.keep(
             HazardKind.CANNOT_STOP,
             subject(setup.phases().get(phase).id(), one),
-            found.size(),
+            idle,
             words,
             search.way(found.at()),
             List.of(found.at()));
@@ -159,14 +145,17 @@ final class PowerHazards {
     }
   }
 
-  private void count(Furthest furthest) {
-    evaluated += furthest.tried();
-    sampled += straight ? 0 : 1;
-  }
-
-  private Furthest over(Stretch stretch) {
-    Furthest furthest = search.furthest(axes, stretch);
-    return straight ? furthest : furthest.finely();
+  /** The furthest any of the regions goes; null where there is nothing in them. */
+  private Attained.Found furthest(Attained attained, List<Region> looked, Stretch stretch) {
+    Attained.Found furthest = null;
+    for (Region region : looked) {
+      Attained.Found found = attained.most(region, axes, stretch);
+      boolean further = found != null && (furthest == null || found.size() > furthest.size());
+      furthest = further ? found : furthest;
+    }
+    evaluated += attained.parts();
+    sampled += attained.undecided() ? 1 : 0;
+    return furthest;
   }
 
   /**
@@ -237,8 +226,8 @@ final class PowerHazards {
     private final int phaseAfter;
     private final boolean heldBefore;
     private final boolean heldAfter;
-    private final ToDoubleFunction<Moment> toldBefore;
-    private final ToDoubleFunction<Moment> toldAfter;
+    private final StillCommand toldBefore;
+    private final StillCommand toldAfter;
 
     Change(Line line, Moment before, Moment after, int moved, Stretch stretch, int motor) {
       this.line = line;
@@ -259,75 +248,38 @@ final class PowerHazards {
       if (heldAfter) {
         return;
       }
-      Furthest furthest = over(stretch);
-      tell(furthest, this::starts);
+      Attained attained =
+          new Attained(
+              toldBefore, toldAfter, before, after, moved, moved < 0 ? 0 : Places.of(after, moved));
       if (!heldBefore) {
-        tell(furthest, this::rises);
-        tell(furthest, this::turns);
+        tell(attained, regions.starting());
+        tell(attained, regions.rising());
+        tell(attained, regions.turning());
+      } else if (power.power(power.cutPercent()) <= PowerRegions.STILL) {
+        letGo(attained);
       }
-      count(furthest);
-    }
-
-    private void tell(Furthest furthest, ToDoubleFunction<Moment> size) {
-      Furthest.Found found = furthest.of(before, size, Double.POSITIVE_INFINITY, closer);
-      if (found.size() > 0) {
-        report(found.at());
-      }
-    }
-
-    private double from(Moment at) {
-      return toldBefore.applyAsDouble(at);
-    }
-
-    private double to(Moment at) {
-      return toldAfter.applyAsDouble(moved(at));
-    }
-
-    /** The same place after the change. */
-    private Moment moved(Moment at) {
-      Moment there = after;
-      for (int axis : axes) {
-        if (axis != moved) {
-          there = Places.at(there, axis, Places.of(at, axis));
-        }
-      }
-      return there;
     }
 
     /** After a cut that lets go only with the stick back nothing starts with it anywhere else. */
-    private boolean latched(Moment at) {
-      return heldBefore && power.releaseWithStickBack() && Places.of(at, throttleAxis) > NOTHING;
-    }
-
-    /** How much power there is where there was none; where it did run, how far from that. */
-    private double starts(Moment at) {
-      double was = power.power(from(at));
-      double is = power.power(to(at));
-      if (latched(at)) {
-        return -1;
+    private void letGo(Attained attained) {
+      if (!power.releaseWithStickBack()) {
+        tell(attained, regions.startingHeld());
+      } else if (stretch.from()[throttleAxis] <= NOTHING) {
+        stretch.to()[throttleAxis] = stretch.from()[throttleAxis];
+        tell(attained, regions.startingHeld());
       }
-      double still = was <= STILL ? 1 : STILL - was;
-      return was <= STILL && is > RUNS ? is : Math.min(is - RUNS, still);
     }
 
-    private double rises(Moment at) {
-      double was = power.power(from(at));
-      double over = power.power(to(at)) - was - setup.house().powerJumpPercent() / 100;
-      return was > RUNS ? over : Math.min(over, was - RUNS);
+    private void tell(Attained attained, List<Region> looked) {
+      Attained.Found found = furthest(attained, looked, stretch);
+      if (found != null) {
+        report(found.at(), attained.moved(found.at()));
+      }
     }
 
-    /** How far both are on opposite sides of the stop; less than nothing where they are not. */
-    private double turns(Moment at) {
-      double one = from(at);
-      double other = to(at);
-      double apart = Math.max(Math.min(one, -other), Math.min(-one, other));
-      return power.twoWay() ? apart / 100 - RUNS : -1;
-    }
-
-    private void report(Moment at) {
-      Moment there = moved(at);
-      double was = from(at);
-      double is = to(at);
+    private void report(Moment at, Moment there) {
+      double was = toldBefore.applyAsDouble(at);
+      double is = toldAfter.applyAsDouble(there);
       double size = power.power(is) - power.power(was);
       boolean backwards = power.reverses(was, is);
       double fade = fade(at, there, was);

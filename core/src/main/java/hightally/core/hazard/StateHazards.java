@@ -14,6 +14,7 @@ import hightally.core.signal.Moment;
 import hightally.core.signal.Positions;
 import hightally.core.signal.SignalPath;
 import hightally.core.signal.Spans;
+import hightally.core.signal.StillCommand;
 import hightally.core.signal.Stretch;
 import hightally.core.signal.TallyLine;
 import hightally.core.signal.TallyMaker;
@@ -30,7 +31,8 @@ import java.util.function.ToDoubleFunction;
  * <p>How far each command can go is bounded, not sampled; a surface whose bound stays within its
  * limits is done with. Only where a bound is passed is a moment evaluated: the one in which the
  * command is furthest. Where a bound may be too wide, behind a mix from another surface, or where
- * two surfaces could touch, the corners are tried instead, and counted.
+ * two surfaces could touch, it is looked into piece by piece; what stays open is tried, and
+ * counted.
  */
 final class StateHazards {
   private static final double STILL_PERCENT = 0.1;
@@ -236,12 +238,11 @@ final class StateHazards {
         || (at >= 0 ? spans.high(carried) >= at : spans.low(carried) <= at);
   }
 
-  /** Where a bound may be too wide: tried, for the furthest that can be found. */
+  /** Where a bound may be too wide: looked into, for the furthest there is. */
   private void corners(Moment state, Stretch stretch, Spans spans) {
-    sampled++;
     for (int i = 0; i < touches.length; i++) {
       if (mayTouch(i, spans)) {
-        touching(state, stretch, spans.phase(), setup.contacts().get(i));
+        touching(state, stretch, spans.phase(), i);
       }
     }
     for (int i = 0; i < setup.surfaces().size(); i++) {
@@ -260,20 +261,54 @@ final class StateHazards {
   private void furthest(Moment state, Stretch stretch, int phase, int i, int side) {
     int carried = path.carriedBehind(i);
     double sign = side == 0 ? -1 : 1;
-    ToDoubleFunction<Moment> asked = path.program().still(carried, state, phase);
-    Furthest furthest = search.furthest(path.program().hangs(carried).axes(), stretch);
-    Furthest.Found found =
-        furthest.of(state, at -> sign * asked.applyAsDouble(at), Double.POSITIVE_INFINITY);
-    evaluated += furthest.tried();
-    double command = sign * found.size();
-    double beyond = side == 0 ? free[i][0] - command : command - free[i][1];
-    if (beyond > worst[i][side] + WORSE_PERCENT) {
-      worst[i][side] = beyond;
-      keepRunsOut(found.at(), i, command);
+    StillCommand asked = path.program().still(carried, state, phase);
+    Region.Limit beyond =
+        new Region.Limit(sign, 0, sign * free[i][side] + worst[i][side] + WORSE_PERCENT);
+    Region region = Region.of(beyond, Double.POSITIVE_INFINITY, beyond);
+    Attained.Found found =
+        most(new Attained(asked, asked, state), region, search.axesOf(i), stretch);
+    if (found != null) {
+      worst[i][side] = found.size() - sign * free[i][side];
+      keepRunsOut(found.at(), i, sign * found.size());
     }
   }
 
-  private void touching(Moment state, Stretch stretch, int phase, Contact contact) {
+  private Attained.Found most(
+      Attained attained, Region region, Set<Integer> axes, Stretch stretch) {
+    Attained.Found found = attained.most(region, axes, stretch);
+    evaluated += attained.parts();
+    sampled += attained.undecided() ? 1 : 0;
+    return found;
+  }
+
+  /** Whether the bounds let two surfaces touch: proven where neither turns back on its way. */
+  private void touching(Moment state, Stretch stretch, int phase, int contact) {
+    Contact one = setup.contacts().get(contact);
+    int first = path.carriedBehind(path.indexOf(one.first()));
+    int second = path.carriedBehind(path.indexOf(one.second()));
+    double from = touches[contact][0];
+    double and = touches[contact][1];
+    if (first < 0 || second < 0 || Double.isNaN(from) || Double.isNaN(and)) {
+      sampled++;
+      tried(state, stretch, phase, one);
+      return;
+    }
+    Region.Limit beyond = new Region.Limit(Math.signum(from), 0, Math.abs(from));
+    Region.Limit too = new Region.Limit(0, Math.signum(and), Math.abs(and));
+    Attained attained =
+        new Attained(
+            path.program().still(first, state, phase),
+            path.program().still(second, state, phase),
+            state);
+    Set<Integer> axes = search.axesOf(path.indexOf(one.first()), path.indexOf(one.second()));
+    Region region = Region.of(beyond, Math.abs(from), beyond, too);
+    Attained.Found found = most(attained, region, axes, stretch);
+    if (found != null) {
+      keepTouch(one, found.at(), phase, found.size());
+    }
+  }
+
+  private void tried(Moment state, Stretch stretch, int phase, Contact contact) {
     int first = path.indexOf(contact.first());
     int second = path.indexOf(contact.second());
     ToDoubleFunction<Moment> one = travel(first, state, phase);
@@ -289,26 +324,30 @@ final class StateHazards {
             0);
     evaluated += furthest.tried();
     if (found.size() >= 0) {
-      double[] mm = path.evaluate(found.at(), phase).travelMm();
-      Said words =
-          Said.of(
-              "hazard.touch",
-              "item",
-              setup.surface(contact.first()).orElseThrow().name(),
-              "first",
-              Quantity.mm(mm[first]),
-              "item2",
-              setup.surface(contact.second()).orElseThrow().name(),
-              "second",
-              Quantity.mm(mm[second]));
-      search.keep(
-          HazardKind.SURFACES_TOUCH,
-          contact.first() + " " + contact.second(),
-          found.size(),
-          words,
-          search.way(found.at()),
-          List.of(found.at()));
+      keepTouch(contact, found.at(), phase, found.size());
     }
+  }
+
+  private void keepTouch(Contact contact, Moment at, int phase, double size) {
+    double[] mm = path.evaluate(at, phase).travelMm();
+    Said words =
+        Said.of(
+            "hazard.touch",
+            "item",
+            setup.surface(contact.first()).orElseThrow().name(),
+            "first",
+            Quantity.mm(mm[path.indexOf(contact.first())]),
+            "item2",
+            setup.surface(contact.second()).orElseThrow().name(),
+            "second",
+            Quantity.mm(mm[path.indexOf(contact.second())]));
+    search.keep(
+        HazardKind.SURFACES_TOUCH,
+        contact.first() + " " + contact.second(),
+        size,
+        words,
+        search.way(at),
+        List.of(at));
   }
 
   private ToDoubleFunction<Moment> travel(int surface, Moment state, int phase) {

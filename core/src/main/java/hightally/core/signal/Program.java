@@ -11,7 +11,6 @@ import java.util.Deque;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
-import java.util.function.ToDoubleFunction;
 
 /**
  * The transmitter's program made ready to run: a moment to the command of every surface and motor.
@@ -175,21 +174,12 @@ public final class Program {
    * The command of one surface or motor while nothing switches: what has been decided at a moment
    * stays decided, wherever sticks and levers go from there.
    */
-  public ToDoubleFunction<Moment> still(int target, Moment state, int phase, Trims trims) {
-    Standing standing = standing(state, phase);
-    int[] needed = flowingInto(target);
-    return moment -> {
-      Run run = begun(moment, standing, trims);
-      for (int i : needed) {
-        double sum = targets[i].sum(run);
-        run.put(i, targets[i].isMotor() ? hold.command(sum, standing.held()) : sum);
-      }
-      return run.command(target);
-    };
+  public StillCommand still(int target, Moment state, int phase, Trims trims) {
+    return new StillCommand(this, target, flowingInto(target), standing(state, phase), trims);
   }
 
   /** The same with the trims that are in effect there. */
-  public ToDoubleFunction<Moment> still(int target, Moment state, int phase) {
+  public StillCommand still(int target, Moment state, int phase) {
     return still(target, state, phase, trims(state, phase));
   }
 
@@ -230,10 +220,15 @@ public final class Program {
   private Run run(Moment moment, Standing standing, Trims trims) {
     Run run = begun(moment, standing, trims);
     for (int i : order) {
-      double sum = targets[i].sum(run);
-      run.put(i, targets[i].isMotor() ? hold.command(sum, standing.held()) : sum);
+      run.put(i, finished(i, run));
     }
     return run;
+  }
+
+  /** A command once all that flows into it is worked out. */
+  double finished(int target, Run run) {
+    double sum = targets[target].sum(run);
+    return targets[target].isMotor() ? hold.command(sum, run.standing().held()) : sum;
   }
 
   /** How hard the motors are told to turn in a phase, 0 to 1: the hardest of them. */

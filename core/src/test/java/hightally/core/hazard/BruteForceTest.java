@@ -38,9 +38,6 @@ class BruteForceTest {
   private static final double RUNS = 0.005;
   private static final double CLEARLY = 0.002;
 
-  /** Where several axes are mixed onto a motor the search tries: what is less may be missed. */
-  private static final double THIN = 0.05;
-
   private final Map<String, Set<String>> found = new HashMap<>();
   private Setup setup;
   private PlainModel plain;
@@ -107,7 +104,6 @@ class BruteForceTest {
     Power power = setup.power();
     PlainStates states = new PlainStates(setup, seed);
     double jump = setup.house().powerJumpPercent() / 100;
-    double clearly = outcome.sampled() > 0 ? THIN : CLEARLY;
     for (int i = 0; i < MOMENTS; i++) {
       for (PlainStates.Change change : states.changes(states.anywhere())) {
         Moment before = change.before();
@@ -124,9 +120,9 @@ class BruteForceTest {
               !wasHeld
                   && power.twoWay()
                   && wasCommand * isCommand < 0
-                  && Math.min(was, is) > RUNS + clearly;
-          boolean starts = was < 1e-6 && is > RUNS + clearly && !latched;
-          boolean jumps = !wasHeld && was > RUNS + CLEARLY && is - was > jump + clearly;
+                  && Math.min(was, is) > RUNS + CLEARLY;
+          boolean starts = was < 1e-6 && is > RUNS + CLEARLY && !latched;
+          boolean jumps = !wasHeld && was > RUNS + CLEARLY && is - was > jump + CLEARLY;
           if (!held && (starts || jumps || turns)) {
             String subject = subject(change.subject(), motor);
             assertThat(has("MOTOR_STARTS", subject) || has("MOTOR_RISES", subject))
