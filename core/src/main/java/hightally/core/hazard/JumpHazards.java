@@ -15,8 +15,8 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.TreeSet;
 import java.util.function.BooleanSupplier;
-import java.util.stream.DoubleStream;
 
 /**
  * Surfaces that jump at a flick, sticks centred: what no fade takes in hand. A phase that fades in
@@ -26,11 +26,14 @@ final class JumpHazards {
   private static final int STICKS = 3;
   private static final double NOTHING_PERCENT = 0.1;
 
+  /** More places than this are not tried at one change. */
+  private static final int MOST_PLACES = 2000;
+
   private final HazardSearch search;
   private final SignalPath path;
   private final Setup setup;
   private final Map<List<Object>, Integer> kinds = new HashMap<>();
-  private final List<Integer> levers = new ArrayList<>();
+  private final List<Integer> slides = new ArrayList<>();
   private final List<Integer> axisLines;
   private final List<Program.Decision> decided = new ArrayList<>();
   private final int[] kindOf;
@@ -44,31 +47,32 @@ final class JumpHazards {
     setup = search.setup();
     kindOf = new int[count];
     centred = new boolean[count];
-    axisLines = search.states().linesOn(axis -> true);
-    Set<Integer> on = new HashSet<>();
+    Set<Integer> on = new TreeSet<>();
     for (int i = 0; i < setup.surfaces().size(); i++) {
       on.addAll(path.program().hangs(i).axes());
     }
-    on.stream().filter(axis -> axis > STICKS).sorted().forEach(levers::add);
+    on.stream().filter(axis -> axis >= STICKS).forEach(slides::add);
+    axisLines = search.states().linesOn(slides::contains);
   }
 
   long evaluated() {
     return evaluated;
   }
 
-  /** At how many changes levers were tried at their ends. */
+  /** At how many changes levers and throttle were tried at their ends and bends. */
   long sampled() {
     return sampled;
   }
 
   void state(State state) {
-    List<Object> kind = new ArrayList<>(List.of(state.phase(), state.decision().acting()));
+    Program.Decision decision = state.decision();
+    List<Object> kind = new ArrayList<>(List.of(state.phase(), decision.acting(), decision.held()));
     axisLines.forEach(line -> kind.add(state.at()[line]));
     int known = kinds.size();
     int number = state.number();
     kindOf[number] = kinds.computeIfAbsent(kind, key -> kinds.size());
     if (kinds.size() > known) {
-      decided.add(state.decision());
+      decided.add(decision);
     }
     Moment moment = state.moment();
     centred[number] = moment.roll() == 0 && moment.pitch() == 0 && moment.yaw() == 0;
@@ -103,36 +107,37 @@ final class JumpHazards {
   }
 
   /**
-   * Whether anything can move at once: other mixes, a phase without a fade, or a switch that moves
-   * something itself.
+   * Whether anything can move at once: other mixes, a phase without a fade, motors that are held
+   * and what their power moves, or a switch that moves something itself.
    */
   private boolean mayJump(int number, int to, Line line) {
     Program.Decision was = decided.get(kindOf[number]);
     Program.Decision is = decided.get(kindOf[to]);
     boolean phase = was.phase() != is.phase();
+    boolean fades = setup.phases().get(is.phase()).fadeSeconds() > 0;
     return was.acting() != is.acting()
-        || phase && setup.phases().get(is.phase()).fadeSeconds() == 0
-        || levers.contains(States.axis(line));
+        || phase && !fades
+        || was.held() != is.held() && (is.held() || !fades)
+        || slides.contains(States.axis(line));
   }
 
   private void change(int number, int to, Line line) {
     Stretch stretch = search.states().stretch(number);
     int moved = States.axis(line);
     List<Moment> places = List.of(search.states().moment(number));
-    for (int axis : levers) {
-      if (axis != moved) {
-        double[] ends =
-            DoubleStream.of(stretch.from()[axis], stretch.to()[axis]).distinct().toArray();
-        places = each(places, axis, ends);
+    for (int axis : slides) {
+      double[] bends = search.bends().within(axis, stretch.from()[axis], stretch.to()[axis]);
+      if (axis != moved && places.size() * bends.length <= MOST_PLACES) {
+        places = each(places, axis, bends);
       }
     }
     Moment after = search.states().moment(to);
     sampled += places.size() > 1 ? 1 : 0;
     for (Moment before : places) {
       Moment there = after;
-      for (int axis : levers) {
+      for (int axis : slides) {
         if (axis != moved) {
-          there = Places.at(there, axis, before.input(axis - STICKS - 1));
+          there = Places.at(there, axis, Places.of(before, axis));
         }
       }
       compare(before, there, line);

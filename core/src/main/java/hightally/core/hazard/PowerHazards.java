@@ -25,9 +25,10 @@ import java.util.function.BooleanSupplier;
  * mixed onto it.
  *
  * <p>What a motor does in a state hangs on little: the phase's throttle curve, the mixes and rates
- * it can feel, whether it is held, and the cells of the axes it hangs on. States alike in that have
- * one effect; those of one phase besides, whose fade it is, are one kind, and every pair of kinds
- * with different effects that a single change leads between is looked at once.
+ * it can feel, whether it is held, the cells of the axes it hangs on, and the phase where a
+ * surface's command is mixed onto it. States alike in that have one effect; those of one phase
+ * besides, whose fade it is, are one kind, and every pair of kinds with different effects that a
+ * single change leads between is looked at once.
  */
 final class PowerHazards {
   private static final double NOTHING = 1e-6;
@@ -43,6 +44,7 @@ final class PowerHazards {
   private final List<Integer> axes;
   private final List<Integer> cellLines;
   private final long mixes;
+  private final boolean chained;
   private final PowerRegions regions;
   private final Map<List<Object>, Integer> kinds = new HashMap<>();
   private final Map<List<Object>, Integer> effects = new HashMap<>();
@@ -62,12 +64,15 @@ final class PowerHazards {
     throttleAxis = lever < 0 ? STICKS : STICKS + 1 + lever;
     Set<Integer> on = new TreeSet<>();
     long felt = 0;
+    boolean flows = false;
     for (int motor = 0; motor < setup.airframe().motors().size(); motor++) {
       Program.Hangs hangs = path.program().hangs(surfaces + motor);
       on.addAll(hangs.axes());
       felt |= hangs.mixes();
+      flows |= hangs.chained();
     }
     mixes = felt;
+    chained = flows;
     axes = List.copyOf(on);
     cellLines = search.states().linesOn(axes::contains);
     regions = new PowerRegions(power, setup.house().powerJumpPercent() / PERCENT);
@@ -92,6 +97,7 @@ final class PowerHazards {
     Program.Decision decision = state.decision();
     List<Object> effect = new ArrayList<>();
     effect.add(power.curve(setup.phases().get(state.phase()).id()));
+    effect.add(chained ? state.phase() : 0);
     effect.add(decision.held());
     effect.add(decision.acting() & mixes);
     effect.add(feelsSticks() ? decision.feel() : List.of());

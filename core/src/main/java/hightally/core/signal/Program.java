@@ -137,8 +137,10 @@ public final class Program {
    *
    * @param axes roll, pitch, yaw, throttle, then the levers and switches, by number
    * @param mixes a bit each
+   * @param chained whether another surface's command flows into it, with the phase's presets, trims
+   *     and differential
    */
-  public record Hangs(Set<Integer> axes, long mixes) {}
+  public record Hangs(Set<Integer> axes, long mixes, boolean chained) {}
 
   /** What the command of a surface, or behind them of a motor, can hang on. */
   public Hangs hangs(int target) {
@@ -154,7 +156,7 @@ public final class Program {
         }
       }
     }
-    return new Hangs(axes, mixesOn);
+    return new Hangs(axes, mixesOn, flowingInto(target).length > 1);
   }
 
   /** A target behind all whose commands flow into it. */
