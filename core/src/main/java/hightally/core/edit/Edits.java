@@ -71,6 +71,7 @@ public final class Edits {
       case SHARE_YAW -> shares(setup, edit, Control.YAW);
       case PUSH_RAISES -> linkage(setup, edit, one -> one.raising(value != 0));
       case CUT -> setup.change().power(setup.power().withCut(value)).done();
+      case STOP_PULSE -> setup.change().power(setup.power().stoppingAt(value)).done();
       case FAILSAFE -> failsafe(setup, edit);
       case PHASE_FADE ->
           setup

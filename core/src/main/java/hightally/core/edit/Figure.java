@@ -36,6 +36,8 @@ public enum Figure {
   SOCKET_CHANNEL,
   /** Of the power, which needs no name: what the cut holds the motor at, percent. */
   CUT,
+  /** Of the power, which needs no name: the pulse its controllers were taught to stop at, µs. */
+  STOP_PULSE,
   /** Of a channel, by its number: where the failsafe puts it, percent. */
   FAILSAFE,
   /** Of a phase: seconds. */

@@ -46,6 +46,9 @@ final class DirectionJudge {
 
   private GuideVerdict verdict(GuideStep step) {
     Surface surface = setup.surface(step.surface()).orElseThrow();
+    if (surface.rod().driver() == DriverKind.SURFACE) {
+      return slave(step, surface);
+    }
     List<String> commands = commands(surface);
     List<String> wrong = wrong(surface, commands);
     List<String> off = off(surface, commands);
@@ -97,6 +100,23 @@ final class DirectionJudge {
     return described
         ? GuideVerdict.differs(step.id(), words, noted)
         : GuideVerdict.differs(step.id(), words);
+  }
+
+  /** One that another surface drives: at its own rod or horn, once what drives it is right. */
+  private GuideVerdict slave(GuideStep step, Surface surface) {
+    Surface master = setup.surface(surface.rod().driverId()).orElseThrow();
+    List<String> asked = List.of(step.command());
+    List<String> wrong = wrong(surface, asked);
+    List<String> off = off(surface, asked);
+    if (wrong.isEmpty() && off.isEmpty()) {
+      return GuideVerdict.agrees(step.id(), Said.of("guide.rightWay"));
+    }
+    boolean sound =
+        answered(master, asked) && wrong(master, asked).isEmpty() && off(master, asked).isEmpty();
+    return sound
+        ? alone(step, surface, List.of(master), !wrong.isEmpty())
+        : GuideVerdict.differs(
+            step.id(), Said.of("guide.firstWhatDrivesIt", "surface", master.name()));
   }
 
   /** Wrong in some commands, and described so: the sign of a share. */

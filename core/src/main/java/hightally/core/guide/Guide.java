@@ -55,31 +55,52 @@ public final class Guide {
 
   /**
    * Whether an answer given on one setup still says something on a later one. How a surface was
-   * seen to go does not once what decides its direction has been changed: it is asked again.
+   * seen to go does not once what decides its direction has been changed, nor how a motor once its
+   * channel, its controller or its failsafe has: it is asked again.
    */
   public static boolean holds(GuideAnswer answer, Setup then, Setup now) {
     return Stream.concat(steps(then).stream(), steps(now).stream())
-        .filter(step -> step.id().equals(answer.step()) && step.kind() == StepKind.DIRECTION)
-        .map(GuideStep::surface)
-        .allMatch(surface -> Directed.of(then, surface).equals(Directed.of(now, surface)));
+        .filter(step -> step.id().equals(answer.step()))
+        .allMatch(step -> Directed.of(then, step).equals(Directed.of(now, step)));
   }
 
-  /** What decides which way a surface goes. */
+  /** What decides which way a surface or motor goes. */
   private record Directed(List<Object> facts) {
-    static Directed of(Setup setup, String id) {
+    static Directed of(Setup setup, GuideStep step) {
       List<Object> facts = new ArrayList<>();
-      setup
-          .surface(id)
-          .ifPresent(
-              surface -> {
-                facts.add(surface.rod().driverId());
-                facts.add(surface.rod().linkage().pushRaises());
-                facts.add(surface.rod().linkage().opposite());
-                setup
-                    .servo(surface.rod().driverId())
-                    .ifPresent(servo -> servo(setup, servo, facts));
-              });
+      switch (step.kind()) {
+        case DIRECTION -> surface(setup, step.surface(), facts);
+        case MOTOR_STOP, MOTOR_TOUCH, MOTOR_WAY, MOTOR_REVERSE -> motor(setup, step, facts);
+        case FAILSAFE -> {
+          motor(setup, step, facts);
+          facts.add(setup.power().failsafe());
+        }
+        default -> {}
+      }
       return new Directed(facts);
+    }
+
+    private static void motor(Setup setup, GuideStep step, List<Object> facts) {
+      facts.add(setup.power().twoWay());
+      facts.add(setup.wiring().lead(step.command()).map(Lead::reverser).orElse(false));
+      setup.airframe().motors().stream()
+          .filter(one -> one.id().equals(step.command()))
+          .forEach(
+              one ->
+                  setup.channels().stream()
+                      .filter(channel -> channel.number() == one.channel())
+                      .forEach(facts::add));
+    }
+
+    private static void surface(Setup setup, String id, List<Object> facts) {
+      Surface surface = setup.surface(id).orElse(null);
+      while (surface != null) {
+        facts.add(surface.rod().driverId());
+        facts.add(surface.rod().linkage().pushRaises());
+        facts.add(surface.rod().linkage().opposite());
+        setup.servo(surface.rod().driverId()).ifPresent(servo -> servo(setup, servo, facts));
+        surface = setup.surface(surface.rod().driverId()).orElse(null);
+      }
     }
 
     private static void servo(Setup setup, Servo servo, List<Object> facts) {
@@ -138,9 +159,7 @@ public final class Guide {
       seat(surface);
     }
     flush(surface);
-    if (surface.rod().driver() == DriverKind.SERVO) {
-      directions(surface);
-    }
+    directions(surface);
     travel(surface);
     once(surface);
   }
@@ -177,6 +196,7 @@ public final class Guide {
             new Figure(Said.of("guide.offLevel"), Unit.MILLIMETRES, 0, false)));
   }
 
+  /** Every stick and lever that moves it; of one driven by another surface one is enough. */
   private void directions(Surface surface) {
     Surface carried = carried(surface);
     for (Control control : Control.values()) {
@@ -184,6 +204,9 @@ public final class Guide {
         double travel = meant(path, surface, control);
         Said stick = StickWords.to(setup.transmitter().stickMode(), control, 1);
         direction(surface, control.word(), Said.of("control", "control", control), stick, travel);
+        if (surface.rod().driver() == DriverKind.SURFACE) {
+          return;
+        }
       }
     }
     for (LeverShare lever : carried.shares().levers()) {
@@ -304,6 +327,7 @@ public final class Guide {
                 new Figure(Said.of("guide.upRest"), Unit.MILLIMETRES, 0, false)));
       }
     }
+    steps.addAll(new MotorSteps(setup, path).steps());
     steps.add(
         GuideStep.tell(
             StepKind.FINISH,

@@ -38,6 +38,10 @@ public final class GuideJudge {
   private static final double UNIT_LEEWAY = 0.25;
 
   private static final double TRAVEL_LEEWAY = 0.1;
+
+  /** What is left of this little cannot be seen. */
+  private static final double LEVEL_MM = 0.05;
+
   private static final double ONCE_LEEWAY = 0.25;
 
   private final Setup setup;
@@ -76,7 +80,9 @@ public final class GuideJudge {
       case CLICKS -> verdicts.add(clicks(step, answer.values().get(0)));
       case TURN -> verdicts.add(turn(step, answer.values().get(0)));
       case REFLEX -> verdicts.add(reflex(step, answer.values().get(0)));
-      case HARMLESS, POWER, FINISH -> {}
+      case MOTOR_STOP, MOTOR_TOUCH, MOTOR_WAY, MOTOR_REVERSE, FAILSAFE ->
+          verdicts.add(new MotorSteps(setup, path).verdict(step, answer, answers));
+      case HARMLESS, POWER, MOTOR_SAFE, FINISH -> {}
     }
   }
 
@@ -154,6 +160,12 @@ public final class GuideJudge {
         end.kind() == RodEndKind.SLIDE
             ? Quantity.mm(count * end.stepMm()).size()
             : new Turns(count * end.kind().sixthsPerStep());
+    double was = Math.sin(Math.toRadians(bar.surfaceAngle(driver)));
+    double is =
+        Math.sin(
+            Math.toRadians(
+                bar.withRod(bar.rodLengthMm() + count * end.stepMm()).surfaceAngle(driver)));
+    double moves = surface.chordMm() * (is - was);
     return GuideVerdict.agrees(
         step.id(),
         Said.of(
@@ -163,9 +175,13 @@ public final class GuideJudge {
             "amount",
             amount,
             "way2",
-            surface.way(-offMm),
+            surface.way(moves),
             "mm",
-            Quantity.mm(offMm).size()));
+            Quantity.mm(moves).size(),
+            "left",
+            Quantity.mm(offMm + moves).size(),
+            "level",
+            Math.abs(offMm + moves) < LEVEL_MM));
   }
 
   private GuideVerdict travel(GuideStep step, GuideAnswer answer) {

@@ -11,12 +11,23 @@ public enum StepKind {
   CLICKS("clicks"),
   TURN("turn"),
   REFLEX("reflex"),
+  MOTOR_STOP("motor-stop"),
+  MOTOR_SAFE("motor-safe"),
+  MOTOR_TOUCH("motor-touch"),
+  MOTOR_WAY("motor-way"),
+  MOTOR_REVERSE("motor-reverse"),
+  FAILSAFE("failsafe"),
   FINISH("finish");
 
   private final String id;
 
   StepKind(String id) {
     this.id = id;
+  }
+
+  /** Whether a motor may turn while it is done. */
+  boolean runsMotor() {
+    return this == MOTOR_TOUCH || this == MOTOR_WAY || this == MOTOR_REVERSE || this == FAILSAFE;
   }
 
   /** The stable name a step is kept under; {@code surface} and {@code command} may be empty. */

@@ -125,6 +125,24 @@ public record Power(
         stopMicroseconds);
   }
 
+  /** The same power with controllers taught to stop at another pulse, µs; 0 for the usual one. */
+  public Power stoppingAt(double microseconds) {
+    return new Power(
+        throttleInput,
+        twoWay,
+        curves,
+        cutWhen,
+        cutPercent,
+        armWhen,
+        releaseWithStickBack,
+        failsafe,
+        throttleWarning,
+        startPositions,
+        timers,
+        alarms,
+        microseconds);
+  }
+
   /** The same power with other timers. */
   public Power withTimers(List<FlightTimer> changed) {
     return with(curves, cutWhen, armWhen, changed);

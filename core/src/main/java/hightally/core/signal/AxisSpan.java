@@ -54,6 +54,16 @@ final class AxisSpan {
     return false;
   }
 
+  /** Whether one of the first targets has anything from this axis, moving or not. */
+  boolean adds(int first) {
+    for (int i = 0; i < first; i++) {
+      if (low[i] != 0 || high[i] != 0) {
+        return true;
+      }
+    }
+    return false;
+  }
+
   private void take(int target, double at, double value) {
     if (value < low[target]) {
       low[target] = value;

@@ -96,7 +96,7 @@ public final class Spans {
     List<Object> same = new ArrayList<>(List.of(phase, acting));
     for (int axis = 0; axis < parts.length; axis++) {
       boolean asked = axis != Control.ROLL.ordinal() && axis != Control.YAW.ordinal();
-      if (asked && parts[axis].moves(surfaces)) {
+      if (asked && parts[axis].adds(surfaces)) {
         same.add(System.identityHashCode(parts[axis]));
       }
     }

@@ -46,6 +46,7 @@ class EditsTest {
           SHARE_YAW, left, 0.2, /surfaces/1/shares/yaw, 0.0 → 0.2
           PUSH_RAISES, right, 0, /surfaces/2/rod/linkage/pushRaises, true → false
           CUT, '', -90, /power/cutPercent, -100.0 → -90.0
+          STOP_PULSE, '', 1080, /power/stopMicroseconds, 0.0 → 1080.0
           PHASE_FADE, flight, 1.5, /phases/0/fadeSeconds, 0.0 → 1.5
           """)
   void setsOneValueAndNoOther(
@@ -100,7 +101,7 @@ class EditsTest {
   @ParameterizedTest
   @EnumSource(
       value = Figure.class,
-      names = {"CLICK_STEP", "CUT"},
+      names = {"CLICK_STEP", "CUT", "STOP_PULSE"},
       mode = EnumSource.Mode.EXCLUDE)
   void whatIsNotThereIsNamed(Figure figure) {
     assertThatThrownBy(() -> Edits.made(RIG, List.of(Edit.of(figure, "nobody", 1))))
