@@ -1515,6 +1515,10 @@ export interface components {
       step: string;
       answers: components["schemas"]["GuideAnswer"][];
     };
+    Barred: {
+      step: string;
+      why: string;
+    };
     Choice: {
       id: string;
       words: string;
@@ -1539,6 +1543,7 @@ export interface components {
         | "WISHED_MINUS"
         | "SOCKET_CHANNEL"
         | "CUT"
+        | "STOP_PULSE"
         | "FAILSAFE"
         | "PHASE_FADE"
         | "MIX_FADE"
@@ -1583,6 +1588,12 @@ export interface components {
         | "CLICKS"
         | "TURN"
         | "REFLEX"
+        | "MOTOR_STOP"
+        | "MOTOR_SAFE"
+        | "MOTOR_TOUCH"
+        | "MOTOR_WAY"
+        | "MOTOR_REVERSE"
+        | "FAILSAFE"
         | "FINISH";
       surface: string;
       command: string;
@@ -1624,6 +1635,8 @@ export interface components {
       steps: components["schemas"]["GuideStep"][];
       answers: components["schemas"]["Measurement"][];
       verdicts: components["schemas"]["GuideVerdict"][];
+      barred: components["schemas"]["Barred"][];
+      again: string[];
       /** Format: int32 */
       version: number;
     };

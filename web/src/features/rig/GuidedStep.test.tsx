@@ -46,6 +46,8 @@ const SETUP: OpenSetUp = {
   ],
   answers: [],
   verdicts: [],
+  barred: [],
+  again: [],
 };
 
 const at = (index: number, part: Partial<OpenSetUp> = {}): OpenSetUp => ({
@@ -111,6 +113,49 @@ describe("a step of the bench set-up", () => {
     await userEvent.click(screen.getByRole("button", { name: "Judge it" }));
     expect(await screen.findByText("This set-up has moved on.")).toBeInTheDocument();
     expect(screen.getByLabelText(/Full up/)).toHaveValue("11.5");
+  });
+
+  it("says that another page moved it on, shows where it stands, and has what was typed", async () => {
+    let moves = 0;
+    program({
+      "GET /bench-set-up": () => (moves === 0 ? at(1) : at(moves === 1 ? 2 : 1, { version: 6 })),
+      "PUT /bench-set-up": () => {
+        moves += 1;
+        return moves === 1 ? [409, { detail: "Moved on." }] : at(1, { version: 6 });
+      },
+      "GET /measurements": [],
+    });
+    show(<SetUpPage />);
+    await userEvent.type(await screen.findByLabelText(/Full up/), "11.5");
+    await userEvent.type(screen.getByLabelText(/Full down/), "12");
+    await userEvent.click(screen.getByRole("button", { name: "Judge it" }));
+    expect(
+      await screen.findByRole("heading", { name: "Step direction/rudder/yaw" }),
+    ).toBeInTheDocument();
+    expect(screen.getByRole("status")).toHaveTextContent(
+      "what you typed at “Step travel/elevator” is still there",
+    );
+    await userEvent.click(screen.getByRole("button", { name: "Back" }));
+    expect(await screen.findByLabelText(/Full up/)).toHaveValue("11.5");
+  });
+
+  it("goes no further than what is barred, and past what is left out", async () => {
+    const asked = program({ "PUT /bench-set-up": moved });
+    const why = "First say how the motor was made harmless.";
+    const all = ["travel/elevator", "direction/rudder/yaw"].map((one) => ({ step: one, why }));
+    const { unmount } = show(<GuidedStep open={at(0, { barred: all })} />);
+    expect(screen.getByRole("button", { name: "Next" })).toBeDisabled();
+    expect(screen.getAllByRole("note").at(-1)).toHaveTextContent(why);
+    unmount();
+    show(<GuidedStep open={at(0, { barred: all.slice(0, 1) })} />);
+    await userEvent.click(screen.getByRole("button", { name: "Next" }));
+    await waitFor(() => expect(asked).toHaveLength(1));
+    expect(asked[0]?.body).toMatchObject({ step: "direction/rudder/yaw" });
+  });
+
+  it("says when it asks again", () => {
+    show(<GuidedStep open={at(2, { again: ["direction/rudder/yaw"] })} />);
+    expect(screen.getByRole("note")).toHaveTextContent("Asked again");
   });
 
   it("says what an answer means and makes its mend in the draft", async () => {

@@ -2,6 +2,7 @@ import { unitSign } from "@/domain/units";
 import { MendButton } from "@/features/model/edits";
 import { Fold } from "@/ui/fold";
 import { useEffect, useState } from "react";
+import { ApiError } from "@/api/client";
 import { useCloseSetUp, useMoveSetUp, type GuideVerdict, type OpenSetUp } from "@/api/rig";
 import { useModel } from "@/features/model/model";
 import { AircraftViews } from "@/features/bench/AircraftViews";
@@ -20,8 +21,17 @@ const figures = (typed: string[]) =>
 /** Where the focus goes when another step comes up. */
 export const STEP_TITLE = "guided-step";
 
+interface Shown {
+  open: OpenSetUp;
+  /** What was typed and not taken yet, by step: it stays however often a step is left. */
+  kept?: Map<string, string[]>;
+  onConflict?: (step: string) => void;
+}
+
+const CONFLICT = 409;
+
 /** One step, to be read from a metre away. */
-export function GuidedStep({ open }: { open: OpenSetUp }) {
+export function GuidedStep({ open, kept, onConflict }: Shown) {
   const { standing } = useModel();
   const move = useMoveSetUp(standing.id);
   const close = useCloseSetUp(standing.id);
@@ -30,8 +40,13 @@ export function GuidedStep({ open }: { open: OpenSetUp }) {
   const answer = open.answers.find((one) => one.step === step?.id);
   const verdict = open.verdicts.find((one) => one.step === step?.id);
   const [typed, setTyped] = useState<string[]>(
-    step?.figures.map((_, i) => String(answer?.values[i] ?? "")) ?? [],
+    kept?.get(step?.id ?? "") ?? step?.figures.map((_, i) => String(answer?.values[i] ?? "")) ?? [],
   );
+  const type = (text: string, at: number) => {
+    const all = typed.map((one, other) => (other === at ? text : one));
+    setTyped(all);
+    kept?.set(step?.id ?? "", all);
+  };
   const surface = step?.surface ?? "";
   useEffect(() => {
     if (surface !== "") {
@@ -43,6 +58,8 @@ export function GuidedStep({ open }: { open: OpenSetUp }) {
   const wrong = typed.some((text, i) => text.trim() !== "" && !Number.isFinite(values[i]));
   const changed = complete && values.some((value, i) => value !== answer?.values[i]);
   const busy = move.isPending || close.isPending;
+  const next = open.steps.findIndex((_, i) => i > open.step && barred(open, i) === undefined);
+  const back = open.steps.findLastIndex((_, i) => i < open.step && barred(open, i) === undefined);
   const last = open.step === open.steps.length - 1;
   const send = (to: number, choice?: string) => {
     const target = open.steps[to];
@@ -55,9 +72,16 @@ export function GuidedStep({ open }: { open: OpenSetUp }) {
         : changed
           ? [{ step: step.id, choice: "", values }]
           : [];
-    move.mutate({ version: open.version, step: target.id, answers: given });
+    move.mutate(
+      { version: open.version, step: target.id, answers: given },
+      {
+        onSuccess: () => given.length > 0 && kept?.delete(step.id),
+        onError: (error) =>
+          error instanceof ApiError && error.status === CONFLICT && onConflict?.(step.id),
+      },
+    );
   };
-  useStepKeys({ busy, next: () => send(open.step + 1), back: () => send(open.step - 1) });
+  useStepKeys({ busy, next: () => send(next), back: () => send(back) });
   if (step === undefined) {
     return null;
   }
@@ -69,7 +93,7 @@ export function GuidedStep({ open }: { open: OpenSetUp }) {
           className="min-h-[24rem] rounded-card border border-line bg-sheet p-6 sm:p-8"
           onSubmit={(event) => {
             event.preventDefault();
-            send(complete ? open.step : open.step + 1);
+            send(complete ? open.step : next);
           }}
         >
           <h2
@@ -110,11 +134,7 @@ export function GuidedStep({ open }: { open: OpenSetUp }) {
                     inputMode="decimal"
                     className="figures h-14 w-32 rounded-card border border-line-strong bg-sheet px-3 text-3xl font-semibold"
                     value={typed[i] ?? ""}
-                    onChange={(event) =>
-                      setTyped(
-                        typed.map((text, other) => (other === i ? event.target.value : text)),
-                      )
-                    }
+                    onChange={(event) => type(event.target.value, i)}
                   />
                   <span className="text-xl text-soft">{unitSign(figure.unit)}</span>
                 </span>
@@ -131,11 +151,16 @@ export function GuidedStep({ open }: { open: OpenSetUp }) {
               Numbers only.
             </p>
           )}
+          {open.again.includes(step.id) && (
+            <p role="note" className="mt-4 border-l-4 border-tag bg-inset px-4 py-2 text-lg">
+              Asked again: what this is about has been changed since you answered it.
+            </p>
+          )}
           {verdict !== undefined && <Verdict verdict={verdict} />}
         </form>
         {[move, close].map((one, i) => one.isError && <Failure key={i} error={one.error} />)}
         <div className="mt-4 grid grid-cols-2 gap-3">
-          <Button large onClick={() => send(open.step - 1)} disabled={open.step === 0 || busy}>
+          <Button large onClick={() => send(back)} disabled={back < 0 || busy}>
             Back
           </Button>
           {last ? (
@@ -143,11 +168,21 @@ export function GuidedStep({ open }: { open: OpenSetUp }) {
               Done, close this set-up
             </Button>
           ) : (
-            <Button look="main" large onClick={() => send(open.step + 1)} disabled={busy || wrong}>
+            <Button
+              look="main"
+              large
+              onClick={() => send(next)}
+              disabled={busy || wrong || next < 0}
+            >
               Next
             </Button>
           )}
         </div>
+        {!last && next !== open.step + 1 && (
+          <p role="note" className="mt-2 text-soft">
+            {barred(open, open.step + 1)}
+          </p>
+        )}
       </div>
       <div className="space-y-3">
         <AircraftViews compact />
@@ -159,6 +194,10 @@ export function GuidedStep({ open }: { open: OpenSetUp }) {
     </div>
   );
 }
+
+/** Why a step is not gone to yet; undefined for one that is open. */
+const barred = (open: OpenSetUp, at: number) =>
+  open.barred.find((one) => one.step === open.steps[at]?.id)?.why;
 
 function Progress({ at, of }: { at: number; of: number }) {
   return (
@@ -202,7 +241,9 @@ function StepList({ open, onGo }: { open: OpenSetUp; onGo: (to: number) => void 
             verdict === undefined
               ? answered
                 ? "done"
-                : ""
+                : open.again.includes(step.id)
+                  ? "asked again"
+                  : ""
               : verdict.agrees
                 ? "done"
                 : "look again";
@@ -210,7 +251,8 @@ function StepList({ open, onGo }: { open: OpenSetUp; onGo: (to: number) => void 
             <li key={step.id}>
               <button
                 type="button"
-                className={`flex w-full justify-between gap-2 rounded-card px-2 py-0.5 text-left hover:bg-inset ${i === open.step ? "font-semibold" : ""}`}
+                className={`flex w-full justify-between gap-2 rounded-card px-2 py-0.5 text-left hover:bg-inset disabled:text-soft ${i === open.step ? "font-semibold" : ""}`}
+                disabled={barred(open, i) !== undefined}
                 onClick={() => onGo(i)}
               >
                 <span>{step.title}</span>

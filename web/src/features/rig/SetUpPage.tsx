@@ -16,6 +16,8 @@ export function SetUpPage() {
   const open = useOpenSetUp(standing.id);
   const step = open.data?.step;
   const before = useRef(step);
+  const [typed] = useState(() => new Map<string, string[]>());
+  const [movedOn, setMovedOn] = useState<string>();
   useEffect(() => {
     if (before.current !== step && open.data !== undefined) {
       document.getElementById(STEP_TITLE)?.focus({ preventScroll: true });
@@ -25,7 +27,39 @@ export function SetUpPage() {
   if (open.data === undefined) {
     return open.isError ? <Failure error={open.error} /> : <Waiting what="the bench set-up" />;
   }
-  return open.data === null ? <Begin /> : <GuidedStep key={open.data.step} open={open.data} />;
+  if (open.data === null) {
+    return <Begin />;
+  }
+  const kept = open.data.steps.find((one) => one.id === movedOn);
+  return (
+    <>
+      {kept !== undefined && <MovedOn title={kept.title} onSeen={() => setMovedOn(undefined)} />}
+      <GuidedStep
+        key={open.data.step}
+        open={open.data}
+        kept={typed}
+        onConflict={(id) => {
+          setMovedOn(id);
+          void open.refetch();
+        }}
+      />
+    </>
+  );
+}
+
+/** What happened when another page answered meanwhile. */
+function MovedOn({ title, onSeen }: { title: string; onSeen: () => void }) {
+  return (
+    <div role="status" className="mb-3 border-l-4 border-tag bg-inset px-4 py-3">
+      <p>
+        This set-up was moved on from another page, so it was asked again where it stands now.
+        Nothing was lost: what you typed at “{title}” is still there, go to it and send it again.
+      </p>
+      <Button className="mt-2" onClick={onSeen}>
+        Understood
+      </Button>
+    </div>
+  );
 }
 
 function Begin() {

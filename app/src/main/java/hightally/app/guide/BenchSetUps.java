@@ -6,6 +6,8 @@ import hightally.app.platform.ConflictException;
 import hightally.app.platform.NotFoundException;
 import hightally.core.guide.Guide;
 import hightally.core.guide.GuideAnswer;
+import hightally.core.guide.GuideGate;
+import hightally.core.guide.GuideGate.Barred;
 import hightally.core.guide.GuideJudge;
 import hightally.core.guide.GuideStep;
 import hightally.core.guide.School;
@@ -19,9 +21,11 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -76,10 +80,24 @@ public class BenchSetUps {
     if (answer != null) {
       GuideStep asked = named(steps, "answer.step", Validation.check(answer).step());
       fits(asked, answer);
-      answers.save(new BenchAnswerEntity(found, newest.number(), answer, asked.title(), now()));
+      notBarred(found, "answer.step", asked.id());
+      answers.saveAndFlush(
+          new BenchAnswerEntity(found, newest.number(), answer, asked.title(), now()));
     }
+    notBarred(found, "step", step);
     found.moveTo(step);
     return read(setUps.saveAndFlush(found));
+  }
+
+  /** Going on to what is not safe yet is refused. */
+  private void notBarred(BenchSetUpEntity entity, String field, String step) {
+    Standing standing = standing(entity, hangar.newest(entity.aircraftId()));
+    for (Barred barred : GuideGate.barred(standing.setup(), standing.given())) {
+      if (barred.step().equals(step)) {
+        throw InvalidInputException.of(
+            field, step, Said.of("demand.stepOpen", "why", barred.why()));
+      }
+    }
   }
 
   /** Closes it; what was measured stays. */
@@ -141,32 +159,54 @@ public class BenchSetUps {
     return setUps.findFirstByAircraftIdAndState(aircraftId, BenchSetUpEntity.State.OPEN);
   }
 
-  private OpenSetUp read(BenchSetUpEntity entity) {
-    Revision newest = hangar.newest(entity.aircraftId());
-    List<GuideStep> steps = Guide.steps(newest.setup());
+  /**
+   * What holds of all that was answered.
+   *
+   * @param latest the newest answer of every step it still says something about
+   * @param again steps whose answer no longer does
+   */
+  private record Standing(Setup setup, Map<String, BenchAnswerEntity> latest, Set<String> again) {
+    List<GuideAnswer> given() {
+      return latest.values().stream().map(BenchAnswerEntity::answer).toList();
+    }
+  }
+
+  private Standing standing(BenchSetUpEntity entity, Revision newest) {
     Map<String, BenchAnswerEntity> latest = new LinkedHashMap<>();
+    Set<String> again = new LinkedHashSet<>();
     Map<Integer, Setup> then = new HashMap<>();
     then.put(newest.number(), newest.setup());
     for (BenchAnswerEntity answer : answers.findByBenchSetUpIdOrderById(entity.id())) {
       int revision = answer.measurement().revisionNumber();
+      String step = answer.answer().step();
       Setup on =
           then.computeIfAbsent(
               revision, number -> hangar.revision(entity.aircraftId(), number).setup());
       if (Guide.holds(answer.answer(), on, newest.setup())) {
-        latest.put(answer.answer().step(), answer);
+        latest.put(step, answer);
+        again.remove(step);
       } else {
-        latest.remove(answer.answer().step());
+        latest.remove(step);
+        again.add(step);
       }
     }
-    List<GuideAnswer> given = latest.values().stream().map(BenchAnswerEntity::answer).toList();
+    return new Standing(newest.setup(), latest, again);
+  }
+
+  private OpenSetUp read(BenchSetUpEntity entity) {
+    Revision newest = hangar.newest(entity.aircraftId());
+    List<GuideStep> steps = Guide.steps(newest.setup());
+    Standing standing = standing(entity, newest);
     List<String> ids = new ArrayList<>(steps.stream().map(GuideStep::id).toList());
     return new OpenSetUp(
         entity.school(),
         entity.startedAt(),
         Math.max(0, ids.indexOf(entity.step())),
         steps,
-        latest.values().stream().map(BenchAnswerEntity::measurement).toList(),
-        GuideJudge.verdicts(newest.setup(), entity.school(), given),
+        standing.latest().values().stream().map(BenchAnswerEntity::measurement).toList(),
+        GuideJudge.verdicts(newest.setup(), entity.school(), standing.given()),
+        GuideGate.barred(newest.setup(), standing.given()),
+        List.copyOf(standing.again()),
         entity.version());
   }
 }

@@ -121,9 +121,23 @@ class RigPathsTest extends Pilot {
   @Test
   void aDirectionSeenWrongIsAskedAgainOnceItIsMended() throws Exception {
     String at = newModel();
-    JsonNode open = post(at + "/bench-set-up", Map.of("school", "ROD_FIRST")).json();
+    JsonNode begun = post(at + "/bench-set-up", Map.of("school", "ROD_FIRST")).json();
     Map<String, Object> wrong =
         Map.of("step", "direction/rudder/yaw", "choice", "wrong", "values", List.of());
+    Map<String, Object> early =
+        Map.of(
+            "version",
+            begun.get("version"),
+            "step",
+            "direction/rudder/yaw",
+            "answers",
+            List.of(wrong));
+    Answer refused = put(at + "/bench-set-up", early);
+    assertThat(refused.status()).isEqualTo(422);
+    assertThat(refused.body()).contains("answer.step").contains("how the motor was made harmless");
+    Map<String, Object> harmless =
+        Map.of("step", "harmless", "choice", "propeller-off", "values", List.of());
+    JsonNode open = answered(at, begun, "power", harmless);
     JsonNode seen = answered(at, open, "direction/rudder/yaw", wrong);
     String asked = instruction(seen);
     JsonNode mend = seen.get("verdicts").get(0).get("mends").get(0);
@@ -135,7 +149,9 @@ class RigPathsTest extends Pilot {
                 .status())
         .isEqualTo(201);
     JsonNode after = get(at + "/bench-set-up").json();
-    assertThat(after.get("answers")).as("seen on another wiring").isEmpty();
+    assertThat(after.get("answers")).as("seen on another wiring").hasSize(1);
+    assertThat(after.at("/answers/0/step").asText()).isEqualTo("harmless");
+    assertThat(after.at("/again/0").asText()).isEqualTo("direction/rudder/yaw");
     assertThat(after.get("verdicts")).isEmpty();
     assertThat(instruction(after)).as("what the stick should do stays").isEqualTo(asked);
   }

@@ -101,6 +101,10 @@ class GuideJudgeTest {
     GuideAnswer off = new GuideAnswer("flush/right", "", List.of(2.0));
     GuideVerdict found = GuideJudge.verdicts(PLAIN, School.ROD_FIRST, List.of(off)).get(0);
     // 2 mm at 50 mm chord is 2.29°, at 12 mm horn 0.48 mm of rod: 1.2 turns of M2, in halves 1.
-    assertThat(say(found.words())).contains("1 turn").contains("goes down 2.0 mm");
+    // One turn is 0.4 mm, 1.91° at 12 mm, 1.67 mm at 50 mm: 0.3 mm are left.
+    assertThat(say(found.words()))
+        .contains("1 turn")
+        .contains("goes down 1.7 mm")
+        .contains("0.3 mm are left");
   }
 }
