@@ -52,11 +52,11 @@ final class StopHazards {
         int channel = path.channelBehind(i);
         int carried = path.carriedBehind(i);
         if (setup.channels().get(channel).number() == one.channel() && carried >= 0) {
-          double way = one.percent() - still[channel];
-          double end = surfaces.furthest(carried, way > 0) - still[channel];
+          boolean up = one.percent() > still[channel];
           double mm = path.evaluate(rest).travelMm()[i];
+          double end = Lost.realMm(path, i, surfaces.furthest(carried, up)) - mm;
           double there = thrown(path, rest, channel, one.percent())[i];
-          boolean far = Math.abs(way) >= NEARLY_ALL * Math.abs(end);
+          boolean far = Math.abs(there - mm) >= NEARLY_ALL * Math.abs(end);
           if (far && Math.abs(there - mm) > setup.house().surfaceJumpMm()) {
             search.keep(
                 HazardKind.FAILSAFE_END,

@@ -27,6 +27,7 @@ import hightally.core.signal.Moment;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 
 /**
  * A second way from stick to surface, written from {@code docs/computation.md} alone and as plainly
@@ -36,9 +37,21 @@ import java.util.Map;
 public final class PlainModel {
   private final Setup setup;
   private final Map<String, Double> come;
+  private final Set<String> waiting;
 
   public PlainModel(Setup setup) {
     this(setup, Map.of());
+  }
+
+  /**
+   * The same while some conditions that must hold for a while have not held long enough.
+   *
+   * @param waiting their ids
+   */
+  public PlainModel(Setup setup, Set<String> waiting) {
+    this.setup = setup;
+    this.waiting = Set.copyOf(waiting);
+    come = Map.of();
   }
 
   /**
@@ -49,6 +62,7 @@ public final class PlainModel {
   public PlainModel(Setup setup, Map<String, Double> come) {
     this.setup = setup;
     this.come = come;
+    waiting = Set.of();
   }
 
   /** One thing that adds to a command, in the order the tally lists them. */
@@ -62,6 +76,9 @@ public final class PlainModel {
       return true;
     }
     Condition one = condition(id);
+    if (waiting.contains(id)) {
+      return false;
+    }
     return switch (one.kind()) {
       case SWITCH_AT -> position(one.subject(), moment) == (int) one.limit();
       case ABOVE -> looked(one.subject(), moment) > one.limit() / 100;
@@ -423,6 +440,20 @@ public final class PlainModel {
       }
     }
     return Math.max(radio.shortestMicroseconds(), Math.min(radio.longestMicroseconds(), pulse));
+  }
+
+  /** The pulse of a motor's channel at its controller, behind a reverser in its lead, µs. */
+  public double pulse(Motor motor, double command) {
+    Channel channel =
+        setup.channels().stream()
+            .filter(one -> one.number() == motor.channel())
+            .findFirst()
+            .orElseThrow();
+    boolean reverser =
+        setup.wiring().leads().stream()
+            .anyMatch(lead -> lead.device().equals(motor.id()) && lead.reverser());
+    double pulse = pulse(channel, command);
+    return reverser ? 3000 - pulse : pulse;
   }
 
   /** The same if nothing limited it. */

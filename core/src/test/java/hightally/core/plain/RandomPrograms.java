@@ -22,6 +22,7 @@ import hightally.core.phase.Phase;
 import hightally.core.phase.PhaseRole;
 import hightally.core.phase.Preset;
 import hightally.core.phase.Trims;
+import hightally.core.power.FailsafeSetting;
 import hightally.core.power.FlightTimer;
 import hightally.core.power.Power;
 import hightally.core.power.ThrottleCurve;
@@ -56,6 +57,33 @@ public final class RandomPrograms {
   /** A program. */
   public static Setup of(long seed) {
     return new RandomPrograms(seed).made(seed);
+  }
+
+  /** One in which some conditions count only once they have held for a while, and a failsafe. */
+  public static Setup waiting(long seed) {
+    Setup plain = of(seed);
+    Random more = new Random(seed + 1);
+    List<Condition> conditions = new ArrayList<>();
+    for (Condition one : plain.conditions()) {
+      double held = more.nextInt(5) == 0 ? 1 : 0;
+      conditions.add(
+          new Condition(
+              one.id(),
+              one.name(),
+              one.kind(),
+              one.subject(),
+              one.limit(),
+              one.members(),
+              one.kind() == ConditionKind.PHASE ? 0 : held));
+    }
+    List<FailsafeSetting> settings = new ArrayList<>();
+    for (Channel channel : plain.channels()) {
+      if (more.nextInt(3) > 0) {
+        double at = new double[] {-150, -100, -95, 0, 30, 100}[more.nextInt(6)];
+        settings.add(new FailsafeSetting(channel.number(), more.nextInt(4) == 0, at));
+      }
+    }
+    return plain.change().conditions(conditions).power(plain.power().withFailsafe(settings)).done();
   }
 
   /** A moment of it, anywhere: sticks, levers, switches, clicks, link, pack and timer. */
