@@ -4291,6 +4291,10 @@ export interface components {
       /** @enum {string} */
       kind: "NUMBER" | "WHOLE_NUMBER" | "TEXT";
     };
+    Grounding: {
+      reasons: components["schemas"]["Reason"][];
+      proven: boolean;
+    };
     HangarEntry: {
       /** Format: int64 */
       id: number;
@@ -4304,6 +4308,7 @@ export interface components {
       /** Format: int64 */
       flightCount: number;
       loop: components["schemas"]["LoopState"];
+      grounding: components["schemas"]["Grounding"];
     };
     LoopState: {
       /** @enum {string} */
@@ -4316,6 +4321,13 @@ export interface components {
       /** Format: int64 */
       total: number;
     };
+    Reason: {
+      /** @enum {string} */
+      kind: "FINDING" | "HAZARD";
+      id: string;
+      subject: string;
+      words: string;
+    };
     Standing: {
       /** Format: int64 */
       id: number;
@@ -4325,6 +4337,7 @@ export interface components {
       /** Format: int64 */
       flightCount: number;
       loop: components["schemas"]["LoopState"];
+      grounding: components["schemas"]["Grounding"];
     };
     PhaseTrims: {
       phase: string;

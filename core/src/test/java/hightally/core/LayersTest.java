@@ -33,6 +33,7 @@ class LayersTest {
     "adjustment",
     "guide",
     "hazard",
+    "ready",
     "bench",
     "words"
   };

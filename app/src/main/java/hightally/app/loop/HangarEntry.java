@@ -3,6 +3,7 @@ package hightally.app.loop;
 import hightally.core.airframe.Airframe;
 import hightally.core.airframe.Surface;
 import hightally.core.log.LoopState;
+import hightally.core.ready.Grounding;
 import java.util.List;
 
 /**
@@ -13,6 +14,7 @@ import java.util.List;
  * @param transmitter name of the one it is programmed on
  * @param revision number of the newest
  * @param reason why that was saved
+ * @param grounding what keeps it on the ground
  */
 record HangarEntry(
     long id,
@@ -23,4 +25,5 @@ record HangarEntry(
     int revision,
     String reason,
     long flightCount,
-    LoopState loop) {}
+    LoopState loop,
+    Grounding grounding) {}

@@ -7,6 +7,7 @@ import hightally.app.flight.FlightLog;
 import hightally.app.platform.Page;
 import hightally.core.log.LoopFacts;
 import hightally.core.log.LoopState;
+import hightally.core.ready.Grounding;
 import hightally.core.setup.Setup;
 import io.swagger.v3.oas.annotations.Operation;
 import java.util.List;
@@ -22,8 +23,10 @@ class LoopController {
   private final Hangar hangar;
   private final FlightLog flights;
   private final Adjustments adjustments;
+  private final Groundings groundings;
 
-  LoopController(Hangar hangar, FlightLog flights, Adjustments adjustments) {
+  LoopController(Hangar hangar, FlightLog flights, Adjustments adjustments, Groundings groundings) {
+    this.groundings = groundings;
     this.hangar = hangar;
     this.flights = flights;
     this.adjustments = adjustments;
@@ -33,8 +36,15 @@ class LoopController {
    * An aircraft with its newest revision and its place on the loop.
    *
    * @param trimsHoldSince number of the first revision whose trims still mean the same
+   * @param grounding what keeps it on the ground
    */
-  record Standing(long id, Revision newest, int trimsHoldSince, long flightCount, LoopState loop) {}
+  record Standing(
+      long id,
+      Revision newest,
+      int trimsHoldSince,
+      long flightCount,
+      LoopState loop,
+      Grounding grounding) {}
 
   @GetMapping("/api/aircraft")
   @Operation(summary = "The hangar: aircraft whose name has a part, where each stands, what waits")
@@ -59,7 +69,8 @@ class LoopController {
         newest.number(),
         newest.reason(),
         flights.count(id, 0),
-        loop(id, newest));
+        loop(id, newest),
+        groundings.of(id, newest));
   }
 
   @GetMapping("/api/aircraft/{id}")
@@ -68,7 +79,12 @@ class LoopController {
   public Standing one(@PathVariable long id) {
     Revision newest = hangar.newest(id);
     return new Standing(
-        id, newest, newest.trimsHoldSince(), flights.count(id, 0), loop(id, newest));
+        id,
+        newest,
+        newest.trimsHoldSince(),
+        flights.count(id, 0),
+        loop(id, newest),
+        groundings.of(id, newest));
   }
 
   private LoopState loop(long id, Revision newest) {
@@ -84,6 +100,7 @@ class LoopController {
             fromAdjustment,
             Math.toIntExact(flights.count(id, since)),
             flights.newest(id, since).map(one -> one.report().trims()),
+            groundings.of(id, newest).reasons().stream().map(Grounding.Reason::words).toList(),
             adjustments.isOpen(id),
             newest.setup().house().leaveClicks()));
   }

@@ -16,6 +16,7 @@ public final class Audit {
     RULES.addAll(TravelRules.all());
     RULES.addAll(SharingRules.all());
     RULES.addAll(MapRules.all());
+    RULES.addAll(ChannelRules.all());
     RULES.addAll(MotorRules.all());
     RULES.addAll(ProgramRules.all());
   }

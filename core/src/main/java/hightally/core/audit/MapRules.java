@@ -1,9 +1,7 @@
 package hightally.core.audit;
 
 import hightally.core.airframe.Motor;
-import hightally.core.airframe.Surface;
 import hightally.core.audit.Finding.Severity;
-import hightally.core.channel.Between;
 import hightally.core.channel.Channel;
 import hightally.core.channel.Failsafe;
 import hightally.core.channel.Lead;
@@ -20,7 +18,6 @@ import hightally.core.quantity.Unit;
 import hightally.core.setup.Device;
 import hightally.core.setup.Setup;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 
@@ -65,22 +62,10 @@ final class MapRules {
             Said.of("audit.transmitterChannelEndpointSubTrim"),
             Said.of("audit.valueCannotTypedSoWhat"),
             Severity.GROUNDS,
-            MapRules::transmitter),
-        new Rule(
-            "reversed-twice",
-            Said.of("audit.directionTurnedRoundOnePlace"),
-            Said.of("audit.reversedServoAgainShareTwo"),
-            Severity.WARNS,
-            MapRules::twice),
-        new Rule(
-            "trim-does-not-pass",
-            Said.of("audit.trimsReachServosThey"),
-            Said.of("audit.whatSitsBetweenReceiverServos"),
-            Severity.GROUNDS,
-            MapRules::blocked));
+            MapRules::transmitter));
   }
 
-  private static Finding found(Rule rule, String subject, Said title, List<Mend> mends) {
+  static Finding found(Rule rule, String subject, Said title, List<Mend> mends) {
     return new Finding(
         rule.id(), rule.severity(), subject, title, rule.reason(), 1, 0, Unit.NONE, mends, "");
   }
@@ -272,71 +257,6 @@ final class MapRules {
             unit,
             List.of(),
             ""));
-  }
-
-  private static List<Finding> twice(Rule rule, Rig rig) {
-    List<Finding> findings = new ArrayList<>();
-    for (int i = 0; i < rig.setup().channels().size(); i++) {
-      Channel channel = rig.setup().channels().get(i);
-      Optional<Surface> carried = rig.setup().surface(channel.carries());
-      if (channel.reversed() && carried.filter(one -> shareTurned(rig.setup(), one)).isPresent()) {
-        Said title = Said.of("audit.reversedServoShare", "item", carried.get().name());
-        findings.add(found(rule, carried.get().id(), title, List.of()));
-      }
-    }
-    return findings;
-  }
-
-  /**
-   * Whether a surface's roll share has the other sign than its side asks for, or its pitch share
-   * than its place: ahead of the balance point a surface goes down to raise the nose.
-   */
-  private static boolean shareTurned(Setup setup, Surface surface) {
-    double roll = surface.shares().roll();
-    boolean rollTurned =
-        switch (surface.side()) {
-          case LEFT -> roll > 0;
-          case RIGHT -> roll < 0;
-          case CENTRE -> false;
-        };
-    boolean ahead =
-        setup.airframe().panels().stream()
-            .filter(panel -> panel.id().equals(surface.place().panel()))
-            .anyMatch(panel -> panel.root().aftMm() + panel.root().chordMm() < wingAft(setup));
-    double pitch = ahead ? -surface.shares().pitch() : surface.shares().pitch();
-    return !surface.sideways() && (rollTurned || pitch < 0);
-  }
-
-  /** Where the largest panel begins: the wing. */
-  private static double wingAft(Setup setup) {
-    return setup.airframe().panels().stream()
-        .max(
-            Comparator.comparingDouble(
-                panel ->
-                    (panel.root().chordMm() + panel.tip().chordMm())
-                        * Math.abs(panel.tip().rightMm() - panel.root().rightMm())))
-        .map(panel -> panel.root().aftMm())
-        .orElse(0.0);
-  }
-
-  private static List<Finding> blocked(Rule rule, Rig rig) {
-    List<Finding> findings = new ArrayList<>();
-    for (Between between : rig.setup().wiring().between()) {
-      for (Channel channel : rig.setup().channels()) {
-        boolean trimmed = channel.subTrimMicroseconds() != 0 || !rig.setup().trims().allZero();
-        if (!between.allowsTrim() && between.carries(channel.number()) && trimmed) {
-          Said title =
-              Said.of(
-                  "audit.takesNoTrimButChannel",
-                  "between",
-                  between.name(),
-                  "numbers",
-                  channel.number());
-          findings.add(found(rule, channel.carries(), title, List.of()));
-        }
-      }
-    }
-    return findings;
   }
 
   private static Device device(Setup setup, Lead lead) {

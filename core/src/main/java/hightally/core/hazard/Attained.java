@@ -10,6 +10,7 @@ import java.util.Collection;
 import java.util.Comparator;
 import java.util.Deque;
 import java.util.List;
+import java.util.function.Consumer;
 
 /**
  * Whether two commands that hang on the same sticks and levers can be somewhere together, and where
@@ -114,6 +115,30 @@ final class Attained {
     return best;
   }
 
+  /**
+   * Hands out the corners of every part of a region in which both are straight: what hangs on them
+   * in a way of its own is looked at there.
+   */
+  void each(Region region, Collection<Integer> axes, Stretch box, Consumer<Moment> corner) {
+    Deque<Stretch> left = new ArrayDeque<>();
+    left.push(only(axes, box));
+    int looked = 0;
+    while (!left.isEmpty() && looked < MOST_PARTS) {
+      Stretch part = left.pop();
+      looked++;
+      Chord one = first.over(state, part);
+      Chord two = second.over(after, afterwards(part));
+      List<Corner> possible = possible(region, one, two, part);
+      if (!possible.isEmpty() && one.error() + two.error() > FINE_PERCENT) {
+        split(part, one.error() >= two.error() ? one : two, left);
+      } else {
+        possible.forEach(at -> corner.accept(moment(at)));
+      }
+    }
+    undecided |= !left.isEmpty();
+    parts += looked;
+  }
+
   /** The box with every axis that moves neither of them held where the state has it. */
   private Stretch only(Collection<Integer> axes, Stretch box) {
     double[] from = new double[box.from().length];
@@ -140,10 +165,7 @@ final class Attained {
   private Found look(Region region, Stretch part, Found best, Deque<Stretch> left) {
     Chord one = first.over(state, part);
     Chord two = second == first ? one : second.over(after, afterwards(part));
-    List<Corner> possible = corners(one, two, part);
-    for (Region.Limit limit : region.limits()) {
-      possible = beyond(possible, limit, slack(limit, one, two));
-    }
+    List<Corner> possible = possible(region, one, two, part);
     if (possible.isEmpty()) {
       return best;
     }
@@ -166,22 +188,36 @@ final class Attained {
     return found;
   }
 
+  /** The corners of what may be in a region. */
+  private static List<Corner> possible(Region region, Chord one, Chord two, Stretch part) {
+    List<Corner> possible = corners(one, two, part);
+    for (Region.Limit limit : region.limits()) {
+      possible = beyond(possible, limit, slack(limit, one, two));
+    }
+    return possible;
+  }
+
   private static double slack(Region.Limit limit, Chord one, Chord two) {
     return Math.abs(limit.one()) * one.error() + Math.abs(limit.other()) * two.error();
   }
 
   private Found better(Region region, Corner corner, Found best) {
+    Moment at = moment(corner);
+    double one = first.applyAsDouble(at);
+    double two = second == first ? one : second.applyAsDouble(moved(at));
+    double size = region.most().of(one, two);
+    boolean larger = best == null || size > best.size();
+    return larger && region.holds(one, two) ? new Found(at, size) : best;
+  }
+
+  private Moment moment(Corner corner) {
     Moment at = state;
     for (int axis = 0; axis < corner.at.length; axis++) {
       if (corner.at[axis] != Places.of(at, axis)) {
         at = Places.at(at, axis, corner.at[axis]);
       }
     }
-    double one = first.applyAsDouble(at);
-    double two = second == first ? one : second.applyAsDouble(moved(at));
-    double size = region.most().of(one, two);
-    boolean larger = best == null || size > best.size();
-    return larger && region.holds(one, two) ? new Found(at, size) : best;
+    return at;
   }
 
   /** The same place after the change. */

@@ -36,6 +36,14 @@ public enum HazardKind {
     return title;
   }
 
+  /** Whether a model is better not flown while one is open. */
+  public boolean grounds() {
+    return switch (this) {
+      case MOTOR_STARTS, CUT_DISAGREES, CANNOT_STOP, SURFACES_TOUCH -> true;
+      default -> false;
+    };
+  }
+
   /** Why it matters. */
   public Said why() {
     return why;

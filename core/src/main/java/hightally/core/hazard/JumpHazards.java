@@ -8,6 +8,7 @@ import hightally.core.setup.Setup;
 import hightally.core.signal.Moment;
 import hightally.core.signal.Program;
 import hightally.core.signal.SignalPath;
+import hightally.core.signal.StillCommand;
 import hightally.core.signal.Stretch;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -25,9 +26,12 @@ import java.util.function.BooleanSupplier;
 final class JumpHazards {
   private static final int STICKS = 3;
   private static final double NOTHING_PERCENT = 0.1;
+  private static final double[] WAYS = {1, -1};
 
-  /** More places than this are not tried at one change. */
-  private static final int MOST_PLACES = 2000;
+  /** Steps of a command in which a linkage's gain is looked at, percent. */
+  private static final double FINE_PERCENT = 10;
+
+  private static final double LEEWAY = 0.9;
 
   private final HazardSearch search;
   private final SignalPath path;
@@ -38,6 +42,13 @@ final class JumpHazards {
   private final List<Program.Decision> decided = new ArrayList<>();
   private final int[] kindOf;
   private final boolean[] centred;
+
+  /** What each surface's command can hang on; null where no channel carries it. */
+  private final Program.Hangs[] hangs;
+
+  /** By how much a command must change at least for its surface to jump, percent. */
+  private final double[] least;
+
   private long evaluated;
   private long sampled;
 
@@ -48,18 +59,40 @@ final class JumpHazards {
     kindOf = new int[count];
     centred = new boolean[count];
     Set<Integer> on = new TreeSet<>();
-    for (int i = 0; i < setup.surfaces().size(); i++) {
+    hangs = new Program.Hangs[setup.surfaces().size()];
+    for (int i = 0; i < hangs.length; i++) {
+      int carried = path.carriedBehind(i);
+      hangs[i] = carried < 0 ? null : path.program().hangs(carried);
       on.addAll(path.program().hangs(i).axes());
     }
     on.stream().filter(axis -> axis >= STICKS).forEach(slides::add);
     axisLines = search.states().linesOn(slides::contains);
+    least = new double[setup.surfaces().size()];
+    for (int i = 0; i < least.length; i++) {
+      least[i] = LEEWAY * setup.house().surfaceJumpMm() / steepest(i);
+    }
+  }
+
+  /** The most a surface moves for a percent of command, mm. */
+  private double steepest(int surface) {
+    double limit = setup.transmitter().commandLimitPercent();
+    double most = 0;
+    if (path.carriedBehind(surface) >= 0) {
+      double before = Lost.realMm(path, surface, -limit);
+      for (double at = FINE_PERCENT - limit; at <= limit; at += FINE_PERCENT) {
+        double here = Lost.realMm(path, surface, at);
+        most = Math.max(most, Math.abs(here - before) / FINE_PERCENT);
+        before = here;
+      }
+    }
+    return most;
   }
 
   long evaluated() {
     return evaluated;
   }
 
-  /** At how many changes levers and throttle were tried at their ends and bends. */
+  /** At how many changes there were more places than are looked at. */
   long sampled() {
     return sampled;
   }
@@ -93,7 +126,7 @@ final class JumpHazards {
       int[] at = centred[number] ? search.states().at(number) : new int[0];
       for (int which = 0; which < at.length; which++) {
         if (lines.get(which).kind() == Line.Kind.SWITCH) {
-          for (int cell : lines.get(which).from(at[which])) {
+          for (int cell : search.states().from(which, at[which])) {
             int to = (int) search.states().number(number, which, cell);
             long pair = (long) kindOf[number] * kinds.size() + kindOf[to];
             if (mayJump(number, to, lines.get(which)) && seen.add(pair * lines.size() + which)) {
@@ -124,34 +157,33 @@ final class JumpHazards {
   private void change(int number, int to, Line line) {
     Stretch stretch = search.states().stretch(number);
     int moved = States.axis(line);
-    List<Moment> places = List.of(search.states().moment(number));
-    for (int axis : slides) {
-      double[] bends = search.bends().within(axis, stretch.from()[axis], stretch.to()[axis]);
-      if (axis != moved && places.size() * bends.length <= MOST_PLACES) {
-        places = each(places, axis, bends);
-      }
-    }
+    Moment before = search.states().moment(number);
     Moment after = search.states().moment(to);
-    sampled += places.size() > 1 ? 1 : 0;
-    for (Moment before : places) {
-      Moment there = after;
-      for (int axis : slides) {
-        if (axis != moved) {
-          there = Places.at(there, axis, Places.of(before, axis));
+    int was = path.phase(before);
+    int is = path.phase(after);
+    boolean fades = was != is && setup.phases().get(is).fadeSeconds() > 0;
+    stretch.to()[moved] = stretch.from()[moved];
+    Program.Decision then = path.program().decided(after, fades ? was : is);
+    Program.Decision now = path.program().decided(before, was);
+    boolean all = now.phase() != then.phase() || now.held() != then.held();
+    long other = now.acting() ^ then.acting();
+    double[] weights = search.atOnce(now.acting());
+    for (int i = 0; i < least.length; i++) {
+      int carried = path.carriedBehind(i);
+      if (carried >= 0
+          && (all || (other & hangs[i].mixes()) != 0 || hangs[i].axes().contains(moved))) {
+        StillCommand one = path.program().still(carried, before, was);
+        StillCommand two = path.program().still(carried, after, fades ? was : is, weights);
+        Attained attained = new Attained(one, two, before, after, moved, Places.of(after, moved));
+        for (double way : WAYS) {
+          Region.Limit jumps = new Region.Limit(-way, way, least[i]);
+          Region region = Region.of(jumps, Double.POSITIVE_INFINITY, jumps);
+          attained.each(region, slides, stretch, at -> compare(at, attained.moved(at), line));
         }
-      }
-      compare(before, there, line);
-    }
-  }
-
-  private static List<Moment> each(List<Moment> places, int axis, double[] values) {
-    List<Moment> more = new ArrayList<>();
-    for (Moment one : places) {
-      for (double value : values) {
-        more.add(Places.at(one, axis, value));
+        sampled += attained.undecided() ? 1 : 0;
+        evaluated += attained.parts();
       }
     }
-    return more;
   }
 
   private void compare(Moment before, Moment after, Line line) {

@@ -181,7 +181,7 @@ final class PowerHazards {
         if (isThrottle(lines.get(which))) {
           continue;
         }
-        for (int cell : lines.get(which).from(at[which])) {
+        for (int cell : search.states().from(which, at[which])) {
           int to = (int) search.states().number(number, which, cell);
           boolean alike = effectOf[number] == effectOf[to];
           long pair = ((long) kindOf[number] * kinds.size() + kindOf[to]) * lines.size() + which;

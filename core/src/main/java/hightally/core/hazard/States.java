@@ -36,11 +36,27 @@ final class States {
   private final List<Line> lines;
   private final boolean waiting;
 
+  /** What each line's cells lead to. */
+  private final int[][][] reached;
+
   States(SignalPath path) {
     setup = path.setup();
     conditions = path.program().conditions();
     lines = Line.of(setup);
+    reached =
+        lines.stream()
+            .map(
+                line ->
+                    IntStream.range(0, line.cells().length)
+                        .mapToObj(line::from)
+                        .toArray(int[][]::new))
+            .toArray(int[][][]::new);
     waiting = lines.stream().anyMatch(one -> one.kind() == Line.Kind.WAITING);
+  }
+
+  /** The cells one change of a line can lead to. */
+  int[] from(int which, int cell) {
+    return reached[which][cell];
   }
 
   List<Line> lines() {

@@ -1,6 +1,8 @@
 package hightally.core.log;
 
 import hightally.core.phase.Trims;
+import hightally.core.quantity.Said;
+import java.util.List;
 import java.util.Optional;
 
 /**
@@ -11,6 +13,7 @@ import java.util.Optional;
  * @param fromAdjustment whether that revision came from an adjustment
  * @param flightsOnRevision flights flown on it
  * @param latestTrims trims of the newest flight on it, if there is one
+ * @param grounds what keeps it on the ground, in words; empty for nothing
  * @param openAdjustment whether a work order is begun and not closed
  * @param leaveClicks so few clicks may stay in the transmitter
  */
@@ -20,5 +23,6 @@ public record LoopFacts(
     boolean fromAdjustment,
     int flightsOnRevision,
     Optional<Trims> latestTrims,
+    List<Said> grounds,
     boolean openAdjustment,
     int leaveClicks) {}

@@ -22,6 +22,13 @@ public record LoopState(LoopStage stage, Said waiting, boolean waits) {
     if (facts.openAdjustment()) {
       return new LoopState(LoopStage.ADJUST, Said.of("log.adjustmentBegunNotFinished"), true);
     }
+    if (!facts.grounds().isEmpty()) {
+      Said first = facts.grounds().get(0);
+      return new LoopState(
+          LoopStage.CHECK,
+          Said.of("log.grounded", "first", first, "count", facts.grounds().size()),
+          true);
+    }
     if (facts.latestTrims().isPresent()) {
       return flown(facts, facts.latestTrims().get());
     }

@@ -27,6 +27,7 @@ public final class Program {
   private final Gate[] mixes;
   private final Target[] targets;
   private final int[] order;
+  private final int[][] flowing;
   private final Signals signals;
   private final boolean motorsAlone;
 
@@ -51,6 +52,8 @@ public final class Program {
     targets = maker.targets().toArray(Target[]::new);
     signals = maker.signals();
     order = sourcesFirst();
+    flowing = new int[targets.length][];
+    Arrays.setAll(flowing, this::gathered);
     motorsAlone =
         setup.mixes().stream()
             .flatMap(mix -> mix.targets().stream())
@@ -161,6 +164,10 @@ public final class Program {
 
   /** A target behind all whose commands flow into it. */
   private int[] flowingInto(int target) {
+    return flowing[target];
+  }
+
+  private int[] gathered(int target) {
     Set<Integer> found = new TreeSet<>();
     Deque<Integer> left = new ArrayDeque<>(List.of(target));
     while (!left.isEmpty()) {
@@ -178,6 +185,16 @@ public final class Program {
    */
   public StillCommand still(int target, Moment state, int phase, Trims trims) {
     return new StillCommand(this, target, flowingInto(target), standing(state, phase), trims);
+  }
+
+  /**
+   * The same while mixes with a fade of their own come in or go.
+   *
+   * @param weights how far each mix has come in, 0 to 1
+   */
+  public StillCommand still(int target, Moment state, int phase, double[] weights) {
+    Standing standing = standing(state, phase, weights);
+    return new StillCommand(this, target, flowingInto(target), standing, trims(state, phase));
   }
 
   /** The same with the trims that are in effect there. */

@@ -37,7 +37,7 @@ public final class StillCommand implements ToDoubleFunction<Moment> {
     double at(double place) {
       double sum = 0;
       for (Term term : terms) {
-        sum += term.along(place, standing);
+        sum += standing.weight(term.mix()) * term.along(place, standing);
       }
       return sum;
     }
@@ -88,7 +88,7 @@ public final class StillCommand implements ToDoubleFunction<Moment> {
           if (from < 0) {
             sums[i].base += term.value(run);
           } else {
-            sums[i].add(term, sums[from]);
+            sums[i].add(term, standing.weight(term.mix()), sums[from]);
           }
         }
       }
@@ -204,16 +204,16 @@ public final class StillCommand implements ToDoubleFunction<Moment> {
       }
     }
 
-    void add(Term term, Sum source) {
+    void add(Term term, double weight, Sum source) {
       Chord from = source.done();
       double low = from.low();
       double high = from.high();
-      double first = term.of(low);
-      double slope = high > low ? (term.of(high) - first) / (high - low) : 0;
+      double first = weight * term.of(low);
+      double slope = high > low ? (weight * term.of(high) - first) / (high - low) : 0;
       Bow bow = new Bow();
       for (double kink : term.bends()) {
         if (kink > low && kink < high) {
-          bow.take(term.of(kink) - first - slope * (kink - low), kink);
+          bow.take(weight * term.of(kink) - first - slope * (kink - low), kink);
         }
       }
       base += first + slope * (from.base() - low) + bow.middle();

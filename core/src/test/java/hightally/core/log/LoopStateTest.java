@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import hightally.core.phase.Trims;
 import hightally.core.quantity.Said;
+import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 
@@ -12,7 +13,21 @@ class LoopStateTest {
   private static LoopState state(
       int surfaces, boolean fromAdjustment, int flights, Trims latest, boolean open) {
     return LoopState.of(
-        new LoopFacts(surfaces, 4, fromAdjustment, flights, Optional.ofNullable(latest), open, 0));
+        new LoopFacts(
+            surfaces, 4, fromAdjustment, flights, Optional.ofNullable(latest), List.of(), open, 0));
+  }
+
+  @Test
+  void whatGroundsAModelComesBeforeItsTrimsAndBehindAnOpenAdjustment() {
+    List<Said> grounds = List.of(Said.text("Motor runs at rest"), Said.text("no lead"));
+    Optional<Trims> latest = Optional.of(new Trims(0, 0, 9));
+    LoopState state = LoopState.of(new LoopFacts(3, 4, true, 1, latest, grounds, false, 0));
+    assertThat(state.stage()).isEqualTo(LoopStage.CHECK);
+    assertThat(state.waits()).isTrue();
+    assertThat(say(state.waiting()))
+        .isEqualTo("Not to be flown yet, 2 things open: motor runs at rest");
+    assertThat(LoopState.of(new LoopFacts(3, 4, true, 1, latest, grounds, true, 0)).stage())
+        .isEqualTo(LoopStage.ADJUST);
   }
 
   @Test
