@@ -11,6 +11,7 @@ import { useRef } from "react";
 import { answered, api, requestKey, type Schemas } from "./client";
 
 export type Standing = Schemas["Standing"];
+export type Grounding = Schemas["Grounding"];
 export type HangarEntry = Schemas["HangarEntry"];
 export type RevisionHeader = Schemas["RevisionHeader"];
 export type Setup = Schemas["Setup"];

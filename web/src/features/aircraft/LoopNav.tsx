@@ -1,5 +1,6 @@
 import { NavLink } from "react-router";
 import { WaitingTag } from "@/ui/card";
+import { GroundedMark } from "@/features/model/Grounded";
 import { useModel } from "@/features/model/model";
 
 const STAGES = [
@@ -46,6 +47,7 @@ export function LoopNav() {
                     </span>
                   )}
                   {label}
+                  {stage === "CHECK" && <GroundedMark grounding={standing.grounding} />}
                 </NavLink>
               </li>
             ))}

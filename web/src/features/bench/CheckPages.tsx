@@ -1,3 +1,5 @@
+import { CheckVerdict } from "@/features/model/Grounded";
+import { useModel } from "@/features/model/model";
 import { Subpages } from "@/ui/subpages";
 
 const PAGES = [
@@ -5,5 +7,13 @@ const PAGES = [
   ["scenes", "Scenes"],
 ] as const;
 
-/** The bench, and scenes played on it. */
-export const CheckPages = () => <Subpages label="Check" pages={PAGES} />;
+/** Whether it may fly, the bench, and scenes played on it. */
+export function CheckPages() {
+  const { standing } = useModel();
+  return (
+    <>
+      <CheckVerdict model={standing.id} grounding={standing.grounding} />
+      <Subpages label="Check" pages={PAGES} />
+    </>
+  );
+}

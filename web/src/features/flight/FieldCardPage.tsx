@@ -1,5 +1,6 @@
 import { useSettling } from "@/api/queries";
 import { CONTROL_KEYS, controlName } from "@/domain/words";
+import { Grounded } from "@/features/model/Grounded";
 import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 
@@ -26,6 +27,9 @@ export function FieldCardPage() {
           Revision {standing.newest.number}. Calm, height, hands off. Control check from behind,
           propeller clear, local rules first.
         </p>
+        <div className="mb-3 empty:hidden">
+          <Grounded model={standing.id} grounding={standing.grounding} />
+        </div>
         <div className="grid grid-cols-3 gap-3 text-sm">
           {["Date", "Field", "Battery", "Wind", "Air", "Balance point, mm"].map((one) => (
             <p key={one} className="h-12 border border-ink px-2 py-0.5">

@@ -16,6 +16,7 @@ import {
 } from "@/api/queries";
 import type { Schemas } from "@/api/client";
 import { forget, keep, kept, shaped } from "@/domain/storage";
+import { Grounded } from "@/features/model/Grounded";
 import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
@@ -142,6 +143,7 @@ function Entry({ fields, corrected, last, stands }: EntryProps) {
           ? `Flight on revision ${standing.newest.number}`
           : `Correct the flight on revision ${corrected.revisionNumber}`}
       </h2>
+      <Grounded model={standing.id} grounding={standing.grounding} />
       {found.state === "broken" && (
         <p role="alert" className="border-l-4 border-grounded bg-inset px-4 py-2">
           An entry that was begun here before could not be read; the form begins anew.

@@ -6,6 +6,7 @@ import { Empty, WaitingTag } from "@/ui/card";
 import { Failure, Waiting } from "@/ui/message";
 import { More } from "@/ui/more";
 import { TextLine } from "@/ui/text-line";
+import { Grounded } from "@/features/model/Grounded";
 import { Silhouette } from "./Silhouette";
 
 const STAGES = ["RIG", "PROGRAM", "CHECK", "FLY", "ADJUST"] as const;
@@ -99,6 +100,7 @@ function ModelCard({ one }: { one: HangarEntry }) {
           ))}
         </ol>
         <div>{loop.waits ? <WaitingTag>{loop.waiting}</WaitingTag> : <p>{loop.waiting}</p>}</div>
+        <Grounded model={one.id} grounding={one.grounding} />
         <p className="text-sm text-soft">
           Revision {one.revision}: {one.reason}. {one.flightCount}{" "}
           {one.flightCount === 1 ? "flight" : "flights"} logged.

@@ -18,6 +18,7 @@ const entry = (id: number, part: Partial<HangarEntry> = {}): HangarEntry => ({
   reason: "Throws from the plan",
   flightCount: 1,
   loop: { stage: "FLY", waiting: "Trims at zero after its flights.", waits: false },
+  grounding: { reasons: [], proven: true },
   ...part,
 });
 

@@ -1,0 +1,58 @@
+import { screen } from "@testing-library/react";
+import { describe, expect, it } from "vitest";
+import { show } from "@/test/page";
+import { CheckVerdict, Grounded, GroundedMark } from "./Grounded";
+
+const CLEAR = { reasons: [], proven: true };
+const FOUND = {
+  reasons: [
+    {
+      kind: "FINDING" as const,
+      id: "servo-at-stop",
+      subject: "rudder",
+      words: "Servo at its stop",
+    },
+    { kind: "HAZARD" as const, id: "CANNOT_STOP", subject: "base", words: "Motor runs at rest" },
+  ],
+  proven: true,
+};
+
+describe("what grounds a model", () => {
+  it("is shown with the way to where it is mended", () => {
+    show(<Grounded model={3} grounding={FOUND} />);
+    expect(screen.getByRole("note")).toHaveTextContent("Not to be flown before this is mended");
+    expect(screen.getByRole("link", { name: "Servo at its stop" })).toHaveAttribute(
+      "href",
+      "/models/3/rig",
+    );
+    expect(screen.getByRole("link", { name: "Motor runs at rest" })).toHaveAttribute(
+      "href",
+      "/models/3/program/hazards",
+    );
+  });
+
+  it("is nothing where nothing does, and says so only when all was looked at", () => {
+    const { unmount } = show(<Grounded model={3} grounding={CLEAR} />);
+    expect(screen.queryByRole("note")).toBeNull();
+    unmount();
+    show(<CheckVerdict model={3} grounding={CLEAR} />);
+    expect(screen.getByText("Nothing found that grounds it.")).toBeInTheDocument();
+  });
+
+  it("never turns green while something is open or not proven", () => {
+    const { unmount } = show(<CheckVerdict model={3} grounding={{ reasons: [], proven: false }} />);
+    expect(screen.queryByText("Nothing found that grounds it.")).toBeNull();
+    expect(screen.getByRole("note")).toHaveTextContent("Not proven");
+    unmount();
+    show(
+      <>
+        <GroundedMark grounding={FOUND} />
+        <GroundedMark grounding={{ reasons: [], proven: false }} />
+        <GroundedMark grounding={CLEAR} />
+      </>,
+    );
+    expect(screen.getByLabelText("grounded")).toBeInTheDocument();
+    expect(screen.getByLabelText("not proven")).toBeInTheDocument();
+    expect(screen.getByLabelText("nothing grounds it")).toBeInTheDocument();
+  });
+});
