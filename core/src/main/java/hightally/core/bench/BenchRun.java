@@ -69,6 +69,7 @@ public final class BenchRun {
    * @param seconds since the step before, 0 or more
    */
   public BenchMoment step(BenchHands hands, double seconds) {
+    setTimers(hands.moment());
     choosePhase(hands.moment(), seconds);
     List<Boolean> truths = truths(hands.moment(), seconds);
     for (int i = 0; i < trueFor.length; i++) {
@@ -177,8 +178,26 @@ public final class BenchRun {
     return shown;
   }
 
+  /**
+   * Whether a moment says itself which conditions are true: then it is shown as it is told, with
+   * its timers, whatever has held how long on the bench.
+   */
+  private boolean told(Moment moment) {
+    return conditions.count() > 0 && moment.readings().truths().size() == conditions.count();
+  }
+
+  private void setTimers(Moment moment) {
+    List<Double> given = moment.readings().timerSeconds();
+    for (int i = 0; i < timers.length && told(moment) && i < given.size(); i++) {
+      timers[i] = given.get(i);
+    }
+  }
+
   /** A condition that must be held counts once it has been true for as long. */
   private List<Boolean> truths(Moment moment, double seconds) {
+    if (told(moment)) {
+      return moment.readings().truths();
+    }
     Boolean[] truths = new Boolean[trueFor.length];
     for (int i = 0; i < truths.length; i++) {
       decide(i, moment, seconds, truths);

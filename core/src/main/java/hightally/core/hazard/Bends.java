@@ -13,13 +13,12 @@ import java.util.TreeSet;
 
 /** Where along each axis something may bend: what lies straight between needs no looking at. */
 final class Bends {
-  private static final int STICKS = 3;
   private static final double PERCENT = 100;
 
   private final List<TreeSet<Double>> places = new ArrayList<>();
 
   Bends(Setup setup) {
-    int axes = STICKS + 1 + setup.transmitter().inputs().size();
+    int axes = Places.THROTTLE + 1 + setup.transmitter().inputs().size();
     for (int axis = 0; axis < axes; axis++) {
       places.add(new TreeSet<>());
       places.get(axis).add(0.0);
@@ -33,7 +32,8 @@ final class Bends {
       }
     }
     int lever = setup.transmitter().inputIndex(setup.power().throttleInput());
-    TreeSet<Double> throttle = places.get(lever < 0 ? STICKS : STICKS + 1 + lever);
+    TreeSet<Double> throttle =
+        places.get(lever < 0 ? Places.THROTTLE : Places.THROTTLE + 1 + lever);
     for (ThrottleCurve curve : setup.power().curves()) {
       for (CurvePoint point : curve.points()) {
         throttle.add(whole(point.x()));
@@ -49,8 +49,8 @@ final class Bends {
   private static int axis(Setup setup, MixSource source, String subject) {
     return switch (source) {
       case STICK, RESPONSE -> Control.named(subject).ordinal();
-      case INPUT -> STICKS + 1 + setup.transmitter().inputIndex(subject);
-      case THROTTLE -> STICKS;
+      case INPUT -> Places.THROTTLE + 1 + setup.transmitter().inputIndex(subject);
+      case THROTTLE -> Places.THROTTLE;
       case POWER, SURFACE, CONSTANT -> -1;
     };
   }

@@ -15,6 +15,7 @@ import java.util.List;
  * @param why why it matters
  * @param way which switch and which stick, step by step
  * @param moments to be shown on the bench, in order; empty where nothing moves
+ * @param showing how they are shown
  * @param mends changes that mend it, the smallest first; empty where it needs thought
  * @param acceptedBecause why the pilot lives with it; empty while it is open
  */
@@ -25,8 +26,18 @@ public record Hazard(
     Said why,
     List<Said> way,
     List<Moment> moments,
+    Showing showing,
     List<Mend> mends,
     String acceptedBecause) {
+
+  /**
+   * How a hazard is shown on the bench so that it is seen to happen.
+   *
+   * @param leadIn what comes before: the cut let go with the stick back, where that is needed
+   * @param seconds how long each moment stands: until all that fades or is slowed has arrived
+   * @param linkLost whether the link is lost in the end
+   */
+  public record Showing(List<Moment> leadIn, double seconds, boolean linkLost) {}
 
   /** The same hazard with the reason for which it was accepted, if it was. */
   Hazard acceptedIn(Notebook notebook) {
@@ -36,6 +47,6 @@ public record Hazard(
             .findFirst()
             .map(one -> one.reason())
             .orElse("");
-    return new Hazard(kind, subject, words, why, way, moments, mends, reason);
+    return new Hazard(kind, subject, words, why, way, moments, showing, mends, reason);
   }
 }

@@ -1,12 +1,16 @@
 package hightally.core.hazard;
 
+import hightally.core.channel.Channel;
 import hightally.core.edit.Edit;
 import hightally.core.edit.Figure;
 import hightally.core.edit.Mend;
+import hightally.core.mix.Mix;
+import hightally.core.phase.Phase;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.Quantity;
 import hightally.core.quantity.Said;
 import hightally.core.setup.Setup;
+import hightally.core.signal.Conditions;
 import hightally.core.signal.Moment;
 import hightally.core.signal.SignalPath;
 import hightally.core.signal.Stretch;
@@ -20,6 +24,7 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.BooleanSupplier;
 import java.util.function.DoubleConsumer;
+import java.util.stream.IntStream;
 
 /**
  * What every switch can do: all positions of switches and all stretches of levers and sticks in
@@ -31,8 +36,11 @@ public final class HazardSearch {
   /** How many states pass before it is asked whether to stop. */
   static final int LOOK_UP = 64;
 
+  private static final double LOOK_SECONDS = 1.2;
+
   private final SignalPath path;
   private final Setup setup;
+  private final double standing;
   private final States states;
   private final Bends bends;
   private final Map<String, Found> found = new LinkedHashMap<>();
@@ -70,6 +78,7 @@ public final class HazardSearch {
   HazardSearch(SignalPath path) {
     this.path = path;
     setup = path.setup();
+    standing = standing(setup);
     states = new States(path);
     bends = new Bends(setup);
   }
@@ -149,6 +158,12 @@ public final class HazardSearch {
     return bends;
   }
 
+  /** The axis the motors' control lies on. */
+  int throttleAxis() {
+    int lever = setup.transmitter().inputIndex(setup.power().throttleInput());
+    return lever < 0 ? Places.THROTTLE : Places.THROTTLE + 1 + lever;
+  }
+
   /** What moves some surfaces: every axis their commands hang on. */
   Set<Integer> axesOf(int... surfaces) {
     Set<Integer> axes = new TreeSet<>();
@@ -162,16 +177,14 @@ public final class HazardSearch {
   }
 
   /**
-   * How far each mix has come in the moment after a change: one with a fade of its own that did not
-   * act before has not begun.
-   *
-   * @param acted the mixes that acted before, a bit each
+   * How far each mix has come in the moment after a change: one with a fade of its own is as it was
+   * before, all others as they are then.
    */
-  double[] atOnce(long acted) {
+  double[] atOnce(Moment before, int phase) {
     double[] weights = new double[setup.mixes().size()];
     for (int i = 0; i < weights.length; i++) {
       boolean fades = setup.mixes().get(i).fadeSeconds() > 0;
-      weights[i] = fades && (acted & 1L << i) == 0 ? 0 : 1;
+      weights[i] = fades && !path.program().wanted(i, before, phase) ? 0 : 1;
     }
     return weights;
   }
@@ -227,13 +240,68 @@ public final class HazardSearch {
       List<Said> way,
       List<Moment> moments,
       List<Mend> mends) {
+    keep(kind, subject, size, words, way, moments, mends, false);
+  }
+
+  /** The same for what happens when the link is lost. */
+  void keep(
+      HazardKind kind,
+      String subject,
+      double size,
+      Said words,
+      List<Said> way,
+      List<Moment> moments,
+      List<Mend> mends,
+      boolean linkLost) {
     String key = kind + " " + subject;
     Found before = found.get(key);
     if (before == null || size > before.size()) {
-      List<Moment> bare = moments.stream().map(States::bare).toList();
-      Hazard hazard = new Hazard(kind, subject, words, kind.why(), way, bare, mends, "");
+      List<Moment> told = moments.stream().map(this::told).toList();
+      Hazard.Showing showing = new Hazard.Showing(leadIn(told), standing, linkLost);
+      Hazard hazard = new Hazard(kind, subject, words, kind.why(), way, told, showing, mends, "");
       found.put(key, new Found(hazard.acceptedIn(setup.notebook()), size));
     }
+  }
+
+  /** Where timers decide something a moment says what is true in it, so that a bench shows it. */
+  private Moment told(Moment moment) {
+    boolean counted = states.lines().stream().anyMatch(one -> one.kind() == Line.Kind.TIMER);
+    return counted && moment.readings().truths().isEmpty()
+        ? moment.with(moment.readings().withTruths(truths(moment)))
+        : moment;
+  }
+
+  private List<Boolean> truths(Moment moment) {
+    Conditions conditions = path.program().conditions();
+    int phase = path.phase(moment);
+    return IntStream.range(0, conditions.count())
+        .mapToObj(i -> conditions.isTrue(i, moment, phase))
+        .toList();
+  }
+
+  /** The first moment with the throttle control at rest, so that nothing holds the motors in it. */
+  private List<Moment> leadIn(List<Moment> moments) {
+    if (moments.isEmpty() || setup.airframe().motors().isEmpty()) {
+      return List.of();
+    }
+    Moment first = moments.get(0);
+    int lever = setup.transmitter().inputIndex(setup.power().throttleInput());
+    return List.of(lever < 0 ? first.withThrottle(0, false) : first.withInput(lever, 0));
+  }
+
+  /** How long it takes until all that fades or is slowed has arrived, and a look besides. */
+  private static double standing(Setup setup) {
+    double longest = 0;
+    for (Phase phase : setup.phases()) {
+      longest = Math.max(longest, phase.fadeSeconds());
+    }
+    for (Mix mix : setup.mixes()) {
+      longest = Math.max(longest, mix.fadeSeconds());
+    }
+    for (Channel channel : setup.channels()) {
+      longest = Math.max(longest, channel.slowedSeconds());
+    }
+    return LOOK_SECONDS + longest;
   }
 
   /** A fade long enough, for a phase that comes on or mixes that change. */

@@ -24,7 +24,6 @@ import java.util.function.BooleanSupplier;
  * moves nothing at once, nor does a mix with a fade of its own.
  */
 final class JumpHazards {
-  private static final int STICKS = 3;
   private static final double NOTHING_PERCENT = 0.1;
   private static final double[] WAYS = {1, -1};
 
@@ -65,7 +64,7 @@ final class JumpHazards {
       hangs[i] = carried < 0 ? null : path.program().hangs(carried);
       on.addAll(path.program().hangs(i).axes());
     }
-    on.stream().filter(axis -> axis >= STICKS).forEach(slides::add);
+    on.stream().filter(axis -> axis >= Places.THROTTLE).forEach(slides::add);
     axisLines = search.states().linesOn(slides::contains);
     least = new double[setup.surfaces().size()];
     for (int i = 0; i < least.length; i++) {
@@ -158,7 +157,8 @@ final class JumpHazards {
     Stretch stretch = search.states().stretch(number);
     int moved = States.axis(line);
     Moment before = search.states().moment(number);
-    Moment after = search.states().moment(to);
+    boolean latched = latched(number, to);
+    Moment after = held(search.states().moment(to), latched);
     int was = path.phase(before);
     int is = path.phase(after);
     boolean fades = was != is && setup.phases().get(is).fadeSeconds() > 0;
@@ -167,7 +167,11 @@ final class JumpHazards {
     Program.Decision now = path.program().decided(before, was);
     boolean all = now.phase() != then.phase() || now.held() != then.held();
     long other = now.acting() ^ then.acting();
-    double[] weights = search.atOnce(now.acting());
+    double[] weights = search.atOnce(before, was);
+    if (latched) {
+      int axis = search.throttleAxis();
+      compare(Places.at(before, axis, 0), held(Places.at(after, axis, 0), false), true, line);
+    }
     for (int i = 0; i < least.length; i++) {
       int carried = path.carriedBehind(i);
       if (carried >= 0
@@ -178,7 +182,11 @@ final class JumpHazards {
         for (double way : WAYS) {
           Region.Limit jumps = new Region.Limit(-way, way, least[i]);
           Region region = Region.of(jumps, Double.POSITIVE_INFINITY, jumps);
-          attained.each(region, slides, stretch, at -> compare(at, attained.moved(at), line));
+          attained.each(
+              region,
+              slides,
+              stretch,
+              at -> compare(at, held(attained.moved(at), false), latched, line));
         }
         sampled += attained.undecided() ? 1 : 0;
         evaluated += attained.parts();
@@ -186,9 +194,20 @@ final class JumpHazards {
     }
   }
 
-  private void compare(Moment before, Moment after, Line line) {
+  /** Whether a cut lets go that does so only with the stick back. */
+  private boolean latched(int number, int to) {
+    boolean letsGo = decided.get(kindOf[number]).held() && !decided.get(kindOf[to]).held();
+    return letsGo && setup.power().releaseWithStickBack();
+  }
+
+  private static Moment held(Moment moment, boolean held) {
+    return moment.withThrottle(moment.throttle(), held);
+  }
+
+  private void compare(Moment before, Moment after, boolean latched, Line line) {
     double[] asked = path.program().commands(before, path.phase(before));
-    double[] then = atOnce(before, after);
+    boolean held = latched && Places.of(after, search.throttleAxis()) > 0;
+    double[] then = atOnce(before, held(after, held));
     if (!differ(asked, then)) {
       return;
     }
@@ -247,8 +266,7 @@ final class JumpHazards {
     int was = path.phase(before);
     int is = path.phase(after);
     boolean fades = was != is && setup.phases().get(is).fadeSeconds() > 0;
-    long acted = path.program().decided(before, was).acting();
-    double[] weights = search.atOnce(acted);
+    double[] weights = search.atOnce(before, was);
     return path.program().commands(after, fades ? was : is, weights);
   }
 }

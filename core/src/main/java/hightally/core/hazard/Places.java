@@ -7,6 +7,9 @@ import hightally.core.signal.Moment;
 final class Places {
   private static final int STICKS = Control.values().length;
 
+  /** The throttle stick; levers and switches come behind it. */
+  static final int THROTTLE = STICKS;
+
   private Places() {}
 
   /** How many axes there are. */

@@ -33,8 +33,6 @@ import java.util.function.BooleanSupplier;
 final class PowerHazards {
   private static final double NOTHING = 1e-6;
   private static final double PERCENT = 100;
-  private static final int STICKS = 3;
-
   private final HazardSearch search;
   private final SignalPath path;
   private final Setup setup;
@@ -60,8 +58,7 @@ final class PowerHazards {
     setup = search.setup();
     power = setup.power();
     surfaces = setup.surfaces().size();
-    int lever = setup.transmitter().inputIndex(power.throttleInput());
-    throttleAxis = lever < 0 ? STICKS : STICKS + 1 + lever;
+    throttleAxis = search.throttleAxis();
     Set<Integer> on = new TreeSet<>();
     long felt = 0;
     boolean flows = false;
@@ -112,7 +109,7 @@ final class PowerHazards {
   }
 
   private boolean feelsSticks() {
-    return axes.get(0) < STICKS;
+    return axes.get(0) < Places.THROTTLE;
   }
 
   /** With its control at rest, whatever else stands where. */
@@ -357,7 +354,8 @@ final class PowerHazards {
         return 0;
       }
       double atOnce =
-          path.program().commands(there, phaseAfter, search.atOnce(acted))[surfaces + motor];
+          path.program()
+              .commands(there, phaseAfter, search.atOnce(at, phaseBefore))[surfaces + motor];
       boolean jumps =
           power.power(atOnce) - power.power(was) > NOTHING || power.reverses(was, atOnce);
       return jumps ? 0 : longest;

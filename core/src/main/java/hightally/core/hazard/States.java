@@ -29,8 +29,6 @@ final class States {
   /** More than this are not looked at: minutes, and a search must end. */
   static final long MOST = 1_000_000;
 
-  private static final int STICKS = 3;
-
   private final Setup setup;
   private final Conditions conditions;
   private final List<Line> lines;
@@ -105,7 +103,7 @@ final class States {
     int[] at = at(number);
     Double[] inputs = new Double[setup.transmitter().inputs().size()];
     Arrays.fill(inputs, 0.0);
-    double[] sticks = new double[STICKS + 1];
+    double[] sticks = new double[Places.THROTTLE + 1];
     double link = Readings.NORMAL.linkPercent();
     double voltage = Readings.NORMAL.voltage();
     Double[] timers = new Double[setup.power().timers().size()];
@@ -118,7 +116,7 @@ final class States {
       double place = line.cells()[at[i]].at();
       switch (line.kind()) {
         case STICK -> sticks[line.index()] = place;
-        case THROTTLE -> sticks[STICKS] = place;
+        case THROTTLE -> sticks[Places.THROTTLE] = place;
         case LEVER, SWITCH -> inputs[line.index()] = place;
         case LINK -> link = place;
         case VOLTAGE -> voltage = place;
@@ -133,7 +131,7 @@ final class States {
             sticks[0],
             sticks[1],
             sticks[2],
-            sticks[STICKS],
+            sticks[Places.THROTTLE],
             false,
             trims,
             List.of(inputs),
@@ -174,15 +172,10 @@ final class States {
     }
   }
 
-  /** The moment as hands, telemetry and timers make it, nothing decided beforehand. */
-  static Moment bare(Moment moment) {
-    return moment.with(moment.readings().withTruths(List.of()));
-  }
-
   /** How far sticks, throttle and levers can go in a state while nothing switches. */
   Stretch stretch(long number) {
     Stretch whole = Stretch.whole(setup.transmitter().inputs().size());
-    int first = STICKS + 1;
+    int first = Places.THROTTLE + 1;
     for (int i = 0; i < setup.transmitter().inputs().size(); i++) {
       if (setup.transmitter().inputs().get(i).kind() == InputKind.SWITCH) {
         whole.to()[first + i] = 0;
@@ -212,8 +205,8 @@ final class States {
   static int axis(Line line) {
     return switch (line.kind()) {
       case STICK -> line.index();
-      case THROTTLE -> STICKS;
-      case LEVER, SWITCH -> STICKS + 1 + line.index();
+      case THROTTLE -> Places.THROTTLE;
+      case LEVER, SWITCH -> Places.THROTTLE + 1 + line.index();
       default -> -1;
     };
   }
@@ -316,7 +309,7 @@ final class States {
 
   private double limit(Line line, Moment after) {
     int axis = axis(line);
-    return axis < STICKS
+    return axis < Places.THROTTLE
         ? after.of(hightally.core.quantity.Control.values()[axis])
         : after.throttle();
   }

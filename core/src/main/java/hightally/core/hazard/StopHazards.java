@@ -20,6 +20,7 @@ import java.util.List;
  */
 final class StopHazards {
   private static final double NEARLY_ALL = 0.9;
+  private static final double HALF = 0.5;
 
   private final HazardSearch search;
   private final Setup setup;
@@ -71,11 +72,12 @@ final class StopHazards {
                     "mm",
                     Quantity.mm(there)),
                 List.of(),
-                List.of(),
+                List.of(rest),
                 List.of(
                     new Mend(
                         Said.of("hazard.failsafeCentre"),
-                        List.of(Edit.of(Figure.FAILSAFE, one.channel(), 0)))));
+                        List.of(Edit.of(Figure.FAILSAFE, one.channel(), 0)))),
+                true);
           }
         }
       }
@@ -132,6 +134,17 @@ final class StopHazards {
     }
   }
 
+  /** The throttle control at rest, nothing cut. */
+  private Moment atRest() {
+    return Moment.centred(setup.trims()).withThrottle(0, false);
+  }
+
+  /** The throttle control half open. */
+  private Moment running() {
+    int lever = setup.transmitter().inputIndex(power.throttleInput());
+    return lever < 0 ? atRest().withThrottle(HALF, false) : atRest().withInput(lever, HALF);
+  }
+
   private void keep(Motor motor, String which, Said words, List<Edit> edits) {
     String subject = which.isEmpty() ? motor.id() : motor.id() + " " + which;
     Quantity stop = Quantity.percent(power.stopPercent());
@@ -139,6 +152,13 @@ final class StopHazards {
         edits.isEmpty()
             ? List.of()
             : List.of(new Mend(Said.of("hazard.setTheStop", "stop", stop), edits));
-    search.keep(HazardKind.CUT_DISAGREES, subject, 1, words, List.of(), List.of(), mends);
+    List<Moment> moments =
+        switch (which) {
+          case "stick" -> List.of(atRest());
+          case "cut" -> List.of(atRest(), Moment.centred(setup.trims()));
+          default -> List.of(running());
+        };
+    boolean lost = which.isEmpty() || which.equals("failsafe");
+    search.keep(HazardKind.CUT_DISAGREES, subject, 1, words, List.of(), moments, mends, lost);
   }
 }

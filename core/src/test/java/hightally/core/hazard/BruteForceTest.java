@@ -278,7 +278,8 @@ class BruteForceTest {
         return true;
       }
     }
-    return phase && (was != is || letGo);
+    boolean latched = letGo && setup.power().releaseWithStickBack() && throttle(flick.before()) > 0;
+    return latched || phase && (was != is || letGo);
   }
 
   private boolean acts(Mix mix, PlainModel plain, Moment moment, int phase) {

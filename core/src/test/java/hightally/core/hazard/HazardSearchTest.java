@@ -6,6 +6,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import hightally.core.Rigs;
 import hightally.core.airframe.Contact;
 import hightally.core.airframe.Motor;
+import hightally.core.bench.BenchHands;
+import hightally.core.bench.BenchRun;
 import hightally.core.channel.Channel;
 import hightally.core.channel.Output;
 import hightally.core.condition.Condition;
@@ -417,6 +419,20 @@ class HazardSearchTest {
         Control dead = Control.ROLL;
         double[] rest = path.evaluate(moments.get(0).with(dead, 0)).travelMm();
         assertThat(path.evaluate(moments.get(0).with(dead, 1)).travelMm()).isEqualTo(rest);
+      }
+      case CUT_DISAGREES, FAILSAFE_END -> {
+        BenchRun run = new BenchRun(path);
+        moments.forEach(one -> run.step(new BenchHands(one, false), 10));
+        Moment last = moments.get(moments.size() - 1);
+        boolean lost = hazard.showing().linkLost();
+        Positions there = run.step(new BenchHands(last, lost), 1).positions();
+        if (hazard.kind() == HazardKind.FAILSAFE_END) {
+          double[] rest = path.evaluate(Moment.centred(Trims.ZERO)).travelMm();
+          int surface = path.indexOf(hazard.subject());
+          assertThat(Math.abs(there.travelMm()[surface] - rest[surface])).isGreaterThan(6);
+        } else {
+          assertThat(Math.abs(there.pulseMicroseconds()[2] - 1000)).isGreaterThan(20);
+        }
       }
       default -> assertThat(moments).as("nothing moves").isEmpty();
     }
