@@ -3284,6 +3284,7 @@ export interface components {
       why: string;
       way: string[];
       moments: components["schemas"]["Moment"][];
+      showing: components["schemas"]["Showing"];
       mends: components["schemas"]["Mend"][];
       acceptedBecause: string;
     };
@@ -3337,6 +3338,12 @@ export interface components {
       voltage: number;
       timerSeconds: number[];
       truths: boolean[];
+    };
+    Showing: {
+      leadIn: components["schemas"]["Moment"][];
+      /** Format: double */
+      seconds: number;
+      linkLost: boolean;
     };
     SearchState: {
       /** Format: int64 */

@@ -75,6 +75,27 @@ describe("the bench's end in the page", () => {
     expect(store.read().selected).toBe("elevator");
   });
 
+  it("shows a hazard moment by moment, loses the link in the end, and lets go when the pilot moves", () => {
+    const [store] = ready();
+    const { moment } = store.read();
+    const told = (roll: number) => ({
+      ...moment,
+      roll,
+      readings: { ...moment.readings, timerSeconds: [60], truths: [true] },
+    });
+    store.showThrough([told(0.2), told(0.4)], 2, true);
+    expect(store.read().moment.roll).toBe(0.2);
+    vi.advanceTimersByTime(2000);
+    expect(store.read().moment.roll).toBe(0.4);
+    expect(store.read().moment.readings.truths).toEqual([true]);
+    expect(store.read().linkLost).toBe(false);
+    vi.advanceTimersByTime(2000);
+    expect(store.read().linkLost).toBe(true);
+    store.move({ pitch: 0.1 });
+    expect(store.read().moment.readings.truths).toEqual([]);
+    expect(store.read().moment.roll).toBe(0.4);
+  });
+
   it("asks again while a phase fades, and keeps what a timer said", () => {
     const [store, socket] = ready();
     store.move({ roll: 0.1 });

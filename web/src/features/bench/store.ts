@@ -77,6 +77,7 @@ export class BenchStore {
   private begun: number | undefined;
   private recorded: Scene["steps"] = [];
   private playing: ReturnType<typeof setTimeout> | undefined;
+  private losing: ReturnType<typeof setTimeout> | undefined;
   private later: ReturnType<typeof setTimeout> | undefined;
 
   readonly subscribe = (listener: () => void) => {
@@ -110,6 +111,7 @@ export class BenchStore {
     this.closed = true;
     clearTimeout(this.later);
     clearTimeout(this.playing);
+    clearTimeout(this.losing);
     this.socket?.close();
   }
 
@@ -124,7 +126,10 @@ export class BenchStore {
 
   /** Moves sticks, trims or the cut. */
   move(part: Partial<Moment>): void {
-    this.change({ moment: { ...this.state.moment, ...part } });
+    const { moment } = this.state;
+    // What a hazard said to be so no longer is once the pilot takes over.
+    const readings = { ...moment.readings, truths: [] };
+    this.change({ moment: { ...moment, readings, ...part } });
     this.note();
     this.ask();
   }
@@ -132,6 +137,7 @@ export class BenchStore {
   /** Moves through some moments, one after the other, as long apart as said. */
   moveThrough(moments: readonly Partial<Moment>[], seconds: number): void {
     clearTimeout(this.playing);
+    clearTimeout(this.losing);
     const next = (index: number) => {
       const moment = moments[index];
       if (moment !== undefined) {
@@ -140,6 +146,22 @@ export class BenchStore {
       }
     };
     next(0);
+  }
+
+  /** Shows moments one after the other, the link lost after the last of them where that is asked. */
+  showThrough(moments: readonly Moment[], seconds: number, linkLost: boolean): void {
+    this.change({ linkLost: false });
+    this.moveThrough(moments, seconds);
+    if (linkLost) {
+      this.losing = setTimeout(
+        () => {
+          this.change({ linkLost: true });
+          this.note();
+          this.ask();
+        },
+        1000 * seconds * moments.length,
+      );
+    }
   }
 
   /** Switches the simulated transmitter off and on again. */

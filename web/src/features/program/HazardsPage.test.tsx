@@ -62,6 +62,7 @@ describe("what every switch can do", () => {
             why: "Nobody expects it.",
             way: ["switch at position 2", "then switch back"],
             moments: [],
+            showing: { leadIn: [], seconds: 1.2, linkLost: false },
             mends: [],
             acceptedBecause: "",
           },

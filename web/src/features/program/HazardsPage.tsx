@@ -10,8 +10,6 @@ import { Failure } from "@/ui/message";
 import { PartDone } from "@/ui/part-done";
 import { BenchBeside } from "./BenchBeside";
 
-const PLAY_SECONDS = 1.2;
-
 /** Every position of every switch tried: what a pilot would only find in the air. */
 export function HazardsPage() {
   const { draft } = useModel();
@@ -100,7 +98,8 @@ function Ended({ end, outcome, again }: EndedProps) {
 
 function HazardCard({ hazard }: { hazard: Hazard }) {
   const store = useBenchStore();
-  const play = () => store.moveThrough(hazard.moments, PLAY_SECONDS);
+  const { leadIn, seconds, linkLost } = hazard.showing;
+  const play = () => store.showThrough([...leadIn, ...hazard.moments], seconds, linkLost);
   const accepted = hazard.acceptedBecause !== "";
   return (
     <Card className="!p-3">
