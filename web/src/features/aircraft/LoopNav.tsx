@@ -47,8 +47,12 @@ export function LoopNav() {
                     </span>
                   )}
                   {label}
-                  {stage === "CHECK" && <GroundedMark grounding={standing.grounding} />}
                 </NavLink>
+                {stage === "CHECK" && (
+                  <span className="ml-1">
+                    <GroundedMark grounding={standing.grounding} />
+                  </span>
+                )}
               </li>
             ))}
           </ol>

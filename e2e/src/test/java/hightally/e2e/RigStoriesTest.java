@@ -115,8 +115,4 @@ class RigStoriesTest extends Story {
     assertThat(button(page, "Remove Left inner flap")).hasCount(0);
     assertThat(browser.errors()).isEmpty();
   }
-
-  private static Locator button(Page page, Pattern name) {
-    return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name));
-  }
 }

@@ -7,6 +7,7 @@ import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
 import java.nio.file.Path;
 import java.util.function.Supplier;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.io.TempDir;
@@ -56,6 +57,10 @@ abstract class Story {
 
   static Locator button(Page page, String name) {
     return page.getByRole(AriaRole.BUTTON, named(name));
+  }
+
+  static Locator button(Page page, Pattern name) {
+    return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name));
   }
 
   /** Clicks a trim's stepper until it stands where it should. */

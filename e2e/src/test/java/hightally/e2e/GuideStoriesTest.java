@@ -1,0 +1,145 @@
+package hightally.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+
+/** A model that moves otherwise than it is described, met by the guide at the bench. */
+class GuideStoriesTest extends Story {
+  private static Page begun(long model, String harmless) {
+    Page page = open("models/" + model + "/rig/set-up");
+    button(page, "Begin").click();
+    assertThat(button(page, "Next")).isDisabled();
+    pick(page, harmless);
+    assertThat(button(page, "Next")).isEnabled();
+    return page;
+  }
+
+  /** Picks an answer and waits until it is taken. */
+  private static void pick(Page page, String answer) {
+    button(page, answer).click();
+    assertThat(page.locator("form [aria-pressed=true]")).hasText(answer);
+  }
+
+  private static void to(Page page, String step) {
+    Locator all = page.getByText("All steps");
+    if (!page.locator("ol button").first().isVisible()) {
+      all.click();
+    }
+    page.locator("ol")
+        .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(step))
+        .first()
+        .click();
+    assertThat(page.locator("[data-guide]")).hasText(step);
+  }
+
+  private static JsonNode node(ObjectNode setup, String list, String id) {
+    for (JsonNode one : setup.get(list)) {
+      if (one.get("id").asText().equals(id)) {
+        return one;
+      }
+    }
+    throw new IllegalArgumentException(id);
+  }
+
+  @Test
+  void aRudderThatGoesTheWrongWayRound() {
+    Page page = begun(1, "Propeller taken off");
+    to(page, "Rudder: which way, on yaw");
+    String asked = page.locator("[data-guide] + p").innerText();
+    assertThat(asked).contains("right");
+    boolean pulls =
+        node(Models.setup(app, 1), "servos", "servo-rudder").get("pullsOnIncrease").asBoolean();
+    pick(page, "Went left");
+    assertThat(page.locator("[data-verdict=differs]")).containsText("reverse this servo");
+    button(page, Pattern.compile("^Channel .*reversed")).click();
+    page.getByLabel("Why this change").fill("The rudder went the wrong way");
+    button(page, Pattern.compile("^Save as revision")).click();
+    // What was seen belongs to the old wiring: asked again, the same way round.
+    assertThat(page.getByText("Asked again")).isVisible();
+    assertThat(page.locator("[data-guide] + p")).hasText(asked);
+    pick(page, "Went right");
+    assertThat(page.locator("[data-verdict=agrees]")).containsText("The right way");
+    assertThat(
+            node(Models.setup(app, 1), "servos", "servo-rudder").get("pullsOnIncrease").asBoolean())
+        .isEqualTo(!pulls);
+    page.navigate(app.address() + "models/1/rig");
+    assertThat(page.locator("[data-finding=against-its-role]")).hasCount(0);
+    assertThat(browser.errors()).isEmpty();
+  }
+
+  @Test
+  void elevonsWithExchangedLeads() {
+    Page page = begun(3, "No motor is fitted");
+    to(page, "Left elevon: which way, on roll");
+    pick(page, "Went up");
+    to(page, "Left elevon: which way, on pitch");
+    pick(page, "Went up");
+    to(page, "Right elevon: which way, on roll");
+    pick(page, "Went down");
+    to(page, "Right elevon: which way, on pitch");
+    pick(page, "Went up");
+    assertThat(page.locator("[data-verdict=differs]")).containsText("Exchange the two leads");
+    assertThat(page.locator("[data-verdict=differs] button")).hasCount(0);
+    // Exchanged at the receiver, everything is tried again and is right.
+    pick(page, "Went up");
+    to(page, "Right elevon: which way, on roll");
+    pick(page, "Went up");
+    to(page, "Left elevon: which way, on roll");
+    pick(page, "Went down");
+    assertThat(page.locator("[data-verdict=agrees]")).containsText("The right way");
+    assertThat(browser.errors()).isEmpty();
+  }
+
+  @Test
+  void oneAileronOfAYLeadIsMendedAtItsHornAndNeverByReversingBoth() {
+    long model =
+        Models.planted(
+            app,
+            4,
+            setup -> {
+              ((ObjectNode) node(setup, "servos", "servo-aileron-right")).put("channel", 1);
+              for (JsonNode lead : setup.at("/wiring/leads")) {
+                if (lead.get("device").asText().contains("aileron")) {
+                  ((ObjectNode) lead).put("socket", 1).put("splitter", "Y");
+                }
+              }
+            });
+    Page page = begun(model, "Propeller taken off");
+    to(page, "Left aileron: which way, on roll");
+    pick(page, "Went down");
+    to(page, "Right aileron: which way, on roll");
+    pick(page, "Went down");
+    Locator verdict = page.locator("[data-verdict=differs]");
+    assertThat(verdict).containsText("its own rod or horn");
+    assertThat(verdict.getByRole(AriaRole.BUTTON)).hasCount(0);
+    pick(page, "Went up");
+    assertThat(page.locator("[data-verdict=agrees]")).containsText("The right way");
+    assertThat(browser.errors()).isEmpty();
+  }
+
+  @Test
+  void noMotorIsTouchedBeforeThePropellerIsOff() {
+    Page page = begun(4, "Motor leads apart");
+    to(page, "The propeller comes off now");
+    assertThat(page.getByText("until then no motor is touched")).isVisible();
+    button(page, "Next").click();
+    assertThat(page.locator("[data-guide]")).hasText("Keepers on, then everything once more");
+    button(page, "Back").click();
+    pick(page, "Propeller off, model held");
+    button(page, "Next").click();
+    assertThat(page.locator("[data-guide]")).hasText("Left motor: a touch of throttle");
+    pick(page, "It starts gently and stops with the stick back");
+    button(page, "Next").click();
+    pick(page, "It turns the other way round");
+    assertThat(page.locator("[data-verdict=differs]")).containsText("any two of the three leads");
+    assertThat(browser.errors()).isEmpty();
+  }
+}
