@@ -1,4 +1,5 @@
 import type { Setup } from "@/api/queries";
+import { merged } from "./merge";
 import { forget, keep, keepForGood, kept, shaped, type Kept } from "./storage";
 
 /** A setup being edited: what it was made from, and every step back and forward. */
@@ -15,7 +16,8 @@ export interface Draft {
 
 export type DraftAction =
   | { type: "edit"; path: Path; value: unknown; gesture?: string | undefined }
-  | { type: "replace"; setup: Setup }
+  /** What was worked out from a setup; what was typed since then stays. */
+  | { type: "replace"; from: Setup; setup: Setup }
   | { type: "settle" }
   | { type: "undo" }
   | { type: "redo" }
@@ -33,7 +35,7 @@ export function reduceDraft(draft: Draft, action: DraftAction): Draft {
     case "edit":
       return stepped(draft, replaced(draft.present, action.path, action.value), action.gesture);
     case "replace":
-      return stepped(draft, action.setup);
+      return stepped(draft, merged(action.from, draft.present, action.setup));
     case "settle":
       return draft.gesture === undefined ? draft : { ...draft, gesture: undefined };
     case "rebase":

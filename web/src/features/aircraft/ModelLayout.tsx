@@ -40,10 +40,10 @@ function LoadedModel({ standing }: { standing: Standing }) {
     // A draft from an older High Tally is brought up to date by the program before it is shown.
     if (older !== undefined) {
       void readSetupFile(JSON.stringify(older.present)).then((setup) =>
-        change({ type: "replace", setup }),
+        change({ type: "replace", from: newest.setup, setup }),
       );
     }
-  }, [older]);
+  }, [older, newest.setup]);
   useEffect(() => {
     if (older === undefined || isChanged(draft)) {
       keepDraft(standing.id, draft);

@@ -23,7 +23,7 @@ export function MendButton({ edits, className = "", disabled = false, children }
         onClick={() =>
           mend.mutate(
             { setup: draft.present, edits },
-            { onSuccess: (setup) => change({ type: "replace", setup }) },
+            { onSuccess: (setup) => change({ type: "replace", from: draft.present, setup }) },
           )
         }
       >
@@ -52,7 +52,7 @@ export function AddButton({ part, className = "", children }: AddProps) {
         onClick={() =>
           add.mutate(
             { setup: draft.present, part },
-            { onSuccess: (setup) => change({ type: "replace", setup }) },
+            { onSuccess: (setup) => change({ type: "replace", from: draft.present, setup }) },
           )
         }
       >

@@ -30,7 +30,7 @@ export function AddPhase() {
             { setup, name: name.trim(), role, from, input, position: Number(position) },
             {
               onSuccess: (changed) => {
-                change({ type: "replace", setup: changed });
+                change({ type: "replace", from: draft.present, setup: changed });
                 setName("");
               },
             },

@@ -134,7 +134,7 @@ function Words({ control, sets }: WordsProps) {
             <Button
               look="main"
               onClick={() => {
-                change({ type: "replace", setup: step.setup });
+                change({ type: "replace", from: draft.present, setup: step.setup });
                 advise.reset();
               }}
             >

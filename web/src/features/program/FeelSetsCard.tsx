@@ -79,7 +79,7 @@ function StartingPoints() {
   const take = (way: "ONE_SOFT" | "LADDER" | "PER_PHASE") =>
     start.mutate(
       { setup: draft.present, way, input: way === "LADDER" ? input : "" },
-      { onSuccess: (setup) => change({ type: "replace", setup }) },
+      { onSuccess: (setup) => change({ type: "replace", from: draft.present, setup }) },
     );
   return (
     <div className="mb-2 flex flex-wrap items-end gap-2 text-sm">

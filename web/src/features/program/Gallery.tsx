@@ -33,7 +33,7 @@ export function Gallery() {
       },
       {
         onSuccess: (setup) => {
-          change({ type: "replace", setup });
+          change({ type: "replace", from: draft.present, setup });
           setChosen(undefined);
         },
       },

@@ -69,7 +69,7 @@ function MixCard({ mix, index, asCurve, reach, sources }: MixProps) {
   const source = (value: Mix["source"]) =>
     from.mutate(
       { setup, mix: mix.id, source: value },
-      { onSuccess: (changed) => change({ type: "replace", setup: changed }) },
+      { onSuccess: (changed) => change({ type: "replace", from: draft.present, setup: changed }) },
     );
   return (
     <Card

@@ -45,7 +45,7 @@ export function RemoveDialog({ id, name, onClose }: Props) {
             <Button
               look="warn"
               onClick={() => {
-                change({ type: "replace", setup: removal.data.setup });
+                change({ type: "replace", from: draft.present, setup: removal.data.setup });
                 onClose();
               }}
             >

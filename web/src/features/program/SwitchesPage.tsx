@@ -139,7 +139,7 @@ function ConditionEditor({ index, line, onRemove }: EditorProps) {
   const look = (kind: Kind, subject: string) =>
     looking.mutate(
       { setup, condition: one.id, kind, subject },
-      { onSuccess: (changed) => change({ type: "replace", setup: changed }) },
+      { onSuccess: (changed) => change({ type: "replace", from: draft.present, setup: changed }) },
     );
   const combines = one.kind === "AND" || one.kind === "OR" || one.kind === "NOT";
   const others = setup.conditions.filter((each) => each.id !== one.id);

@@ -106,7 +106,7 @@ function AddPart() {
       { setup, wish },
       {
         onSuccess: (changed) => {
-          change({ type: "replace", setup: changed });
+          change({ type: "replace", from: draft.present, setup: changed });
           const added = changed.surfaces.at(-1);
           if (surface && added !== undefined) {
             store.select(added.id);

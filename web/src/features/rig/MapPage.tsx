@@ -48,7 +48,7 @@ function ProposalCard() {
   const current = shown?.setup === draft.present || shown === undefined;
   const draw = () => propose.mutate(draft.present, { onSuccess: setShown });
   const take = (setup: Proposed["setup"]) => {
-    change({ type: "replace", setup });
+    change({ type: "replace", from: draft.present, setup });
     setShown((old) => (old === undefined ? old : { ...old, setup }));
   };
   return (
@@ -95,7 +95,7 @@ function ProposalCard() {
 }
 
 function SharingList({ shown, onTaken }: { shown: Proposed; onTaken: () => void }) {
-  const { change } = useModel();
+  const { draft, change } = useModel();
   const share = useShare();
   return (
     <section className="mt-3 border-t border-line pt-2">
@@ -118,7 +118,7 @@ function SharingList({ shown, onTaken }: { shown: Proposed; onTaken: () => void 
                   { setup: shown.setup, keep: one.keep, drop: one.drop },
                   {
                     onSuccess: (setup) => {
-                      change({ type: "replace", setup });
+                      change({ type: "replace", from: draft.present, setup });
                       onTaken();
                     },
                   },

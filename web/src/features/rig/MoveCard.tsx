@@ -97,7 +97,7 @@ export function MoveCard() {
         <BeforeAfter
           moved={moved}
           onTake={() => {
-            change({ type: "replace", setup: moved.setup });
+            change({ type: "replace", from: draft.present, setup: moved.setup });
             setMoved(undefined);
             setOpen(false);
           }}

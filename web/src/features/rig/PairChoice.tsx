@@ -22,7 +22,7 @@ export function PairChoice({ part, pair, others }: Props) {
         onValue={(chosen) =>
           set.mutate(
             { setup: draft.present, part, pair: chosen },
-            { onSuccess: (setup) => change({ type: "replace", setup }) },
+            { onSuccess: (setup) => change({ type: "replace", from: draft.present, setup }) },
           )
         }
       />

@@ -18,7 +18,7 @@ export function PartRow({ id, name, chosen = false, onChoose }: PartRowProps) {
   const gone = () =>
     remove.mutate(
       { setup: draft.present, id },
-      { onSuccess: (setup) => change({ type: "replace", setup }) },
+      { onSuccess: (setup) => change({ type: "replace", from: draft.present, setup }) },
     );
   return (
     <li>
