@@ -66,7 +66,16 @@ class DirectionMendTest {
         real = withHorn(real, verdict.step().split("/")[1]);
       }
       for (Mend mend : verdict.mends().stream().limit(1).toList()) {
+        Setup before = described;
         described = Edits.made(described, mend.edits());
+        boolean servo =
+            mend.edits().stream().anyMatch(one -> one.figure() == Figure.PULLS_ON_INCREASE);
+        for (String id : SURFACES) {
+          // A servo noted the other way round still rests where it rested.
+          assertThat(!servo || Math.abs(rest(described, id) - rest(before, id)) < 1e-6)
+              .as(id)
+              .isTrue();
+        }
         real = Edits.made(real, mend.edits().stream().filter(DirectionMendTest::isSent).toList());
       }
     }
@@ -93,6 +102,11 @@ class DirectionMendTest {
         assertThat(say(step.instruction())).contains(up ? "must go up" : "must go down");
       }
     }
+  }
+
+  private static double rest(Setup setup, String id) {
+    SignalPath path = SignalPath.of(setup);
+    return path.evaluate(Moment.centred(Trims.ZERO)).travelMm()[path.indexOf(id)];
   }
 
   private static boolean isSent(Edit edit) {

@@ -1,0 +1,270 @@
+package hightally.core.guide;
+
+import static hightally.core.English.say;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import hightally.core.Rigs;
+import hightally.core.airframe.LeverShare;
+import hightally.core.airframe.Shares;
+import hightally.core.airframe.Surface;
+import hightally.core.edit.Edit;
+import hightally.core.edit.Edits;
+import hightally.core.edit.Figure;
+import hightally.core.edit.Mend;
+import hightally.core.guide.MeasuredThrows.MeasuredAnswer;
+import hightally.core.guide.MeasuredThrows.MeasuredQuestion;
+import hightally.core.guide.MeasuredThrows.StickReading;
+import hightally.core.phase.Trims;
+import hightally.core.plain.PlainModel;
+import hightally.core.quantity.Control;
+import hightally.core.setup.Setup;
+import hightally.core.signal.Moment;
+import java.util.ArrayList;
+import java.util.List;
+import net.jqwik.api.Example;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.LongRange;
+
+/** What the ruler read against what the program says, worked out a plain second way. */
+class RulerTest {
+  private static final Setup PLAIN = Rigs.plain();
+
+  private static GuideVerdict judged(Setup setup, String step, double... values) {
+    List<Double> read = new ArrayList<>();
+    for (double value : values) {
+      read.add(value);
+    }
+    GuideAnswer answer = new GuideAnswer(step, "", read);
+    return GuideJudge.verdicts(setup, School.ROD_FIRST, List.of(answer)).get(0);
+  }
+
+  private static GuideStep step(Setup setup, String id) {
+    return Guide.steps(setup).stream().filter(one -> one.id().equals(id)).findFirst().orElseThrow();
+  }
+
+  private static double travel(Setup setup, String id, Moment moment) {
+    return new PlainModel(setup).travel(setup.surface(id).orElseThrow(), moment, 0);
+  }
+
+  private static final Moment REST = Moment.centred(Trims.ZERO);
+
+  /** From rest, the furthest up and down by one of the sticks. */
+  private static double[] furthest(Setup setup, String id) {
+    double rest = travel(setup, id, REST);
+    double[] best = {0, 0};
+    for (Control control : List.of(Control.ROLL, Control.PITCH)) {
+      double one = travel(setup, id, REST.with(control, 1)) - rest;
+      double other = travel(setup, id, REST.with(control, -1)) - rest;
+      double up = Math.max(0, Math.max(one, other));
+      double down = -Math.min(0, Math.min(one, other));
+      if (up + down > best[0] + best[1] + 1e-9) {
+        best = new double[] {up, down};
+      }
+    }
+    return best;
+  }
+
+  @Property(tries = 60, seed = "20261126")
+  void theFiguresTheGuideExpectsAreThoseThatAPlainSecondWayFinds(
+      @ForAll @LongRange(min = 0, max = 100_000) long seed) {
+    Setup rig = Rigs.random(seed);
+    for (Surface surface : rig.surfaces()) {
+      String id = surface.id();
+      double[] full = furthest(rig, id);
+      GuideStep travel = step(rig, "travel/" + id);
+      assertThat(travel.figures().get(0).expected()).isCloseTo(full[0], within(1e-6));
+      assertThat(travel.figures().get(1).expected()).isCloseTo(full[1], within(1e-6));
+      GuideVerdict same = judged(rig, "travel/" + id, full[0], full[1]);
+      assertThat(same.agrees()).isTrue();
+      if (full[0] * 0.2 > rig.house().unevenMm() + 0.05) {
+        GuideVerdict other = judged(rig, "travel/" + id, full[0] * 1.2, full[1]);
+        assertThat(other.agrees()).as("a fifth more").isFalse();
+      }
+    }
+  }
+
+  @Example
+  void tenClicksAreCountedAndAnotherStepIsNoted() {
+    // Ten clicks of 0.5 % on half a share are 2.5 %, 1.125° and 50 · sin 1.125° = 0.98 mm.
+    assertThat(step(PLAIN, "clicks/right").figures().get(0).expected())
+        .isCloseTo(0.98, within(0.005));
+    assertThat(judged(PLAIN, "clicks/right", 1.1).agrees()).isTrue();
+    assertThat(judged(PLAIN, "clicks/right", 0.5).agrees()).as("within a ruler's").isTrue();
+    GuideVerdict twice = judged(PLAIN, "clicks/right", 2);
+    assertThat(twice.agrees()).isFalse();
+    assertThat(twice.mends().get(0).edits()).hasSize(1);
+    Edit edit = twice.mends().get(0).edits().get(0);
+    assertThat(edit.figure()).isEqualTo(Figure.CLICK_STEP);
+    assertThat(edit.value()).isCloseTo(0.5 * 2 / 0.98, within(0.005));
+    assertThat(step(Edits.made(PLAIN, List.of(edit)), "clicks/right").figures().get(0).expected())
+        .isCloseTo(2, within(0.01));
+  }
+
+  @Example
+  void oneTurnIsMeasuredAndAnotherThreadIsNoted() {
+    // 0.4 mm at a horn of 12 mm are 1.91°, at a chord of 50 mm 1.67 mm.
+    double turn = step(PLAIN, "turn/right").figures().get(0).expected();
+    assertThat(turn).isCloseTo(1.67, within(0.02));
+    assertThat(judged(PLAIN, "turn/right", turn * 1.2).agrees()).isTrue();
+    assertThat(judged(PLAIN, "turn/right", turn * 10).asks()).isTrue();
+    assertThat(judged(PLAIN, "turn/right", turn / 25.4).agrees()).isFalse();
+    GuideVerdict half = judged(PLAIN, "turn/right", turn * 0.6);
+    Edit edit = half.mends().get(0).edits().get(0);
+    assertThat(edit.figure()).isEqualTo(Figure.THREAD_PITCH);
+    assertThat(edit.value()).isCloseTo(0.24, within(0.001));
+  }
+
+  @Example
+  void figuresInAnotherUnitAreAskedAbout() {
+    for (double factor : new double[] {10, 0.1, 25.4, 1 / 25.4}) {
+      GuideVerdict asked = judged(PLAIN, "travel/right", 15.45 * factor, 15.45);
+      assertThat(asked.asks()).as("times " + factor).isTrue();
+    }
+    assertThat(GuideJudge.otherUnit(0, 12)).isFalse();
+    assertThat(GuideJudge.otherUnit(9, 0.9)).as("too small to tell").isFalse();
+    assertThat(GuideJudge.otherUnit(12, 1)).isTrue();
+    assertThat(GuideJudge.otherUnit(20, 10)).isFalse();
+    assertThat(judged(PLAIN, "flush/right", 50).asks()).as("as far as the chord").isTrue();
+    assertThat(judged(PLAIN, "flush/right", 49).asks()).isFalse();
+  }
+
+  @Example
+  void aPairThatWasMeasuredIsMadeEvenByTheEndpointOfItsLargerSide() {
+    List<GuideAnswer> answers =
+        List.of(
+            new GuideAnswer("travel/left", "", List.of(15.4, 15.4)),
+            new GuideAnswer("travel/right", "", List.of(14.0, 15.4)));
+    List<GuideVerdict> verdicts = GuideJudge.verdicts(PLAIN, School.ROD_FIRST, answers);
+    assertThat(verdicts).allMatch(GuideVerdict::agrees);
+    assertThat(verdicts.get(1).mends()).isEmpty();
+    Mend mend = verdicts.get(0).mends().get(0);
+    assertThat(verdicts.get(0).mends()).hasSize(1);
+    Setup made = Edits.made(PLAIN, mend.edits());
+    double[] before = furthest(PLAIN, "left");
+    double[] after = furthest(made, "left");
+    assertThat(after[0] / before[0]).isCloseTo(14.0 / 15.4, within(0.01));
+    assertThat(after[1]).as("the other side").isCloseTo(before[1], within(1e-6));
+  }
+
+  @Example
+  void thePairOfASurfaceThatWasMeasuredIsMadeEvenAsComputed() {
+    Setup uneven =
+        Edits.made(
+            PLAIN,
+            List.of(Edit.of(Figure.ENDPOINT_LOW, 1, 80), Edit.of(Figure.ENDPOINT_LOW, 2, 85)));
+    double[] left = furthest(uneven, "left");
+    double[] right = furthest(uneven, "right");
+    List<Mend> mends = EvenPair.mends(hightally.core.signal.SignalPath.of(uneven), 1);
+    assertThat(mends).hasSize(2);
+    List<Edit> edits = mends.stream().flatMap(one -> one.edits().stream()).toList();
+    Setup made = Edits.made(uneven, edits);
+    for (int side = 0; side < 2; side++) {
+      double least = Math.min(left[side], right[side]);
+      assertThat(furthest(made, "left")[side]).isCloseTo(least, within(0.12));
+      assertThat(furthest(made, "right")[side]).isCloseTo(least, within(0.12));
+    }
+    assertThat(EvenPair.mends(hightally.core.signal.SignalPath.of(PLAIN), 1)).isEmpty();
+    assertThat(EvenPair.mends(hightally.core.signal.SignalPath.of(PLAIN), 0))
+        .as("nothing mirrors the slave")
+        .isEmpty();
+  }
+
+  @Example
+  void readingsAreExplainedByTheSimplestGeometryAndComparedWithWhatWasExpected() {
+    Setup other = Edits.made(PLAIN, List.of(Edit.of(Figure.HORN_RADIUS, "right", 16)));
+    List<StickReading> readings = new ArrayList<>();
+    List<Double> expected = new ArrayList<>();
+    for (double stick : new double[] {1, -1, 0.5}) {
+      Moment moved = REST.with(Control.ROLL, stick);
+      readings.add(new StickReading(stick, travel(other, "right", moved)));
+      expected.add(travel(PLAIN, "right", moved));
+    }
+    MeasuredAnswer answer = MeasuredThrows.answer(new MeasuredQuestion(PLAIN, "right", readings));
+    for (int i = 0; i < expected.size(); i++) {
+      assertThat(answer.expectedMm().get(i)).isCloseTo(expected.get(i), within(1e-6));
+    }
+    assertThat(answer.question().isEmpty()).isTrue();
+    assertThat(answer.explanations()).hasSameSizeAs(answer.mends());
+    Setup taken = Edits.made(PLAIN, answer.mends().get(0).edits());
+    for (StickReading one : readings) {
+      assertThat(travel(taken, "right", REST.with(Control.ROLL, one.stick())))
+          .isCloseTo(one.travelMm(), within(0.1));
+    }
+    assertThat(
+            say(
+                MeasuredThrows.answer(
+                        new MeasuredQuestion(
+                            PLAIN,
+                            "right",
+                            List.of(new StickReading(1, 1.5), new StickReading(-1, -15))))
+                    .question()))
+        .contains("1.50 where 15.9 mm was expected");
+  }
+
+  @Example
+  void aLeverIsMeasuredFromEndToEnd() {
+    Surface right = PLAIN.surface("right").orElseThrow();
+    Shares lever = new Shares(0, 0, 0, List.of(new LeverShare("lever", 0.6)));
+    Setup flap = PLAIN.withSurface(right.withShares(lever));
+    GuideStep travel = step(flap, "travel/right");
+    assertThat(say(travel.instruction())).contains("Lever end to end");
+    double whole = travel(flap, "right", REST.withInput(0, 1)) - travel(flap, "right", REST);
+    assertThat(travel.figures().get(0).expected()).isCloseTo(Math.max(0, whole), within(1e-6));
+    assertThat(travel.figures().get(1).expected()).isCloseTo(Math.max(0, -whole), within(1e-6));
+    GuideStep direction = step(flap, "direction/right/lever");
+    assertThat(say(direction.instruction())).contains("to its far end").contains("go up");
+  }
+
+  @Example
+  void reflexIsToldInDegreesAndComparedWithTheOtherSide() {
+    GuideVerdict alone = judged(PLAIN, "reflex/right", 2.0);
+    // asin(2 / 50) = 2.3°.
+    assertThat(say(alone.words())).contains("2.0 mm is 2.3° of reflex");
+    assertThat(judged(PLAIN, "reflex/right", 50).asks()).isTrue();
+    List<GuideAnswer> both =
+        List.of(
+            new GuideAnswer("reflex/left", "", List.of(3.1)),
+            new GuideAnswer("reflex/right", "", List.of(2.0)));
+    GuideVerdict apart = GuideJudge.verdicts(PLAIN, School.ROD_FIRST, both).get(0);
+    assertThat(apart.agrees()).isFalse();
+    assertThat(say(apart.words())).contains("differs by 1.1 mm");
+    List<GuideAnswer> near =
+        List.of(
+            new GuideAnswer("reflex/left", "", List.of(2.4)),
+            new GuideAnswer("reflex/right", "", List.of(2.0)));
+    GuideVerdict even = GuideJudge.verdicts(PLAIN, School.ROD_FIRST, near).get(0);
+    assertThat(even.agrees()).isTrue();
+    assertThat(say(even.words())).contains("Both sides agree");
+    Surface right = PLAIN.surface("right").orElseThrow();
+    Setup tailed = PLAIN.withSurface(right.withShares(new Shares(0, 1, 0, List.of())));
+    assertThat(Guide.steps(tailed)).noneMatch(one -> one.kind() == StepKind.REFLEX);
+  }
+
+  @Example
+  void anAnswerWithTooFewFiguresOrOfAnotherModelSaysNothing() {
+    List<GuideAnswer> odd =
+        List.of(
+            new GuideAnswer("travel/right", "", List.of(12.0)),
+            new GuideAnswer("travel/gone", "", List.of(12.0, 12.0)),
+            new GuideAnswer("power", "", List.of()));
+    assertThat(GuideJudge.verdicts(PLAIN, School.ROD_FIRST, odd)).isEmpty();
+  }
+
+  @Example
+  void aSeatIsDrawnAsItIsTold() {
+    GuideVerdict.SeatPicture seat = judged(PLAIN, "seat/right", 10).seats().get(0);
+    assertThat(seat.teeth()).isEqualTo(25);
+    assertThat(seat.arms()).isEqualTo(4);
+    assertThat(seat.offDegrees()).isEqualTo(10);
+    assertThat(seat.reachedDegrees()).isCloseTo(-10.8, within(1e-9));
+    assertThat(seat.remainderDegrees()).isCloseTo(0.8, within(1e-9));
+    List<Edit> rod = judged(PLAIN, "seat/right", 10).mends().get(0).edits();
+    assertThat(rod)
+        .containsExactlyInAnyOrder(
+            Edit.of(Figure.SUB_TRIM, 2, 0), Edit.of(Figure.ARM_LEAN, "right", -0.8));
+    assertThat(say(judged(PLAIN, "seat/right", 0).words())).contains("Leave the arm as it is");
+    assertThat(say(judged(PLAIN, "seat/right", -10).words())).contains("towards the surface");
+  }
+}
