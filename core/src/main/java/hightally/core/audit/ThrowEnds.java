@@ -138,18 +138,23 @@ final class ThrowEnds {
     return met;
   }
 
+  /**
+   * What holds it back last on the way from stick to edge: more of all before it would not help.
+   */
   private Said inTheWay(double command, double endpoint) {
     Output output = output(command, endpoint);
     double pulse = output.pulse(command);
     Servo servo = rig.servo(index);
-    if (Math.abs(command) > output.commandLimit()) {
-      return Said.of("throws.commandLimit");
-    }
-    if (Math.abs(output.freePulse(command) - pulse) > 1) {
-      return Said.of("throws.pulseLimit");
-    }
+    double most = output.commandLimit();
+    double sent = Math.max(-most, Math.min(most, command));
     if (Math.abs(servo.freeArmDegrees(pulse)) > servo.maxAngleDegrees()) {
       return Said.of("throws.servoStop");
+    }
+    if (Math.abs(output.freePulse(sent) - pulse) > 1) {
+      return Said.of("throws.pulseLimit");
+    }
+    if (sent != command) {
+      return Said.of("throws.commandLimit");
     }
     return Said.of(endpoint >= limit ? "throws.endpointLimit" : "throws.linkage");
   }

@@ -210,30 +210,7 @@ class ThrowsFoundTest {
     assertThat(met.minusMm()).isCloseTo(18, within(0.05));
     // 1500 + 5 · 0.8 · e past 2100 from e = 150 %, 54° of arm, 40.5 mm.
     assertThat(inTheWay(rig, 42)).isEqualTo("throws.pulseLimit");
-    Transmitter radio = rig.transmitter();
-    Setup wide =
-        rig.change()
-            .transmitter(
-                new Transmitter(
-                    radio.name(),
-                    2,
-                    radio.subTrimMode(),
-                    1500,
-                    500,
-                    0.5,
-                    60,
-                    150,
-                    500,
-                    2500,
-                    1,
-                    12,
-                    radio.channelOrder(),
-                    300,
-                    120,
-                    radio.inputs(),
-                    List.of()))
-            .done();
-    assertThat(inTheWay(wide, 42)).isEqualTo("throws.endpointLimit");
+    assertThat(inTheWay(on(rig, 120), 42)).isEqualTo("throws.endpointLimit");
     List<Servo> servos = new ArrayList<>(rig.servos());
     Servo short30 = servos.get(1);
     servos.set(
@@ -260,7 +237,34 @@ class ThrowsFoundTest {
             .feel(new Feel(wild, wild, wild))
             .done()
             .withSurface(right.withShares(new Shares(1.2, 0, 0, List.of())));
-    assertThat(inTheWay(beyond, 60)).isEqualTo("throws.commandLimit");
+    assertThat(inTheWay(beyond, 60)).isEqualTo("throws.pulseLimit");
+    assertThat(inTheWay(on(beyond, 70), 60)).isEqualTo("throws.commandLimit");
+  }
+
+  /** A transmitter with room for every pulse, and a limit of its endpoints. */
+  private static Setup on(Setup rig, double endpointLimit) {
+    Transmitter radio = rig.transmitter();
+    return rig.change()
+        .transmitter(
+            new Transmitter(
+                radio.name(),
+                2,
+                radio.subTrimMode(),
+                1500,
+                500,
+                0.5,
+                60,
+                150,
+                500,
+                2500,
+                1,
+                12,
+                radio.channelOrder(),
+                300,
+                endpointLimit,
+                radio.inputs(),
+                List.of()))
+        .done();
   }
 
   @Example
