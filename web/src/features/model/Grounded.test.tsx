@@ -31,6 +31,27 @@ describe("what grounds a model", () => {
     );
   });
 
+  it("lists a few, and all of them on the check page", () => {
+    const many = {
+      reasons: [1, 2, 3, 4, 5].map((i) => ({
+        kind: "FINDING" as const,
+        id: `rule-${i}`,
+        subject: "",
+        words: `Finding ${i}`,
+      })),
+      proven: true,
+    };
+    const { unmount } = show(<Grounded model={3} grounding={many} />);
+    expect(screen.queryByText("Finding 4")).toBeNull();
+    expect(screen.getByRole("link", { name: "all 5 of them" })).toHaveAttribute(
+      "href",
+      "/models/3/check",
+    );
+    unmount();
+    show(<CheckVerdict model={3} grounding={many} />);
+    expect(screen.getByText("Finding 5")).toBeInTheDocument();
+  });
+
   it("is nothing where nothing does, and says so only when all was looked at", () => {
     const { unmount } = show(<Grounded model={3} grounding={CLEAR} />);
     expect(screen.queryByRole("note")).toBeNull();

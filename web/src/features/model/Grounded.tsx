@@ -8,10 +8,14 @@ const PLACES = { FINDING: "rig", HAZARD: "program/hazards" } as const;
 interface Shown {
   model: number;
   grounding: Grounding;
+  /** So many are listed; the others are told on the check page. */
+  most?: number;
 }
 
+const FEW = 3;
+
 /** What keeps a model on the ground, wherever it is shown; nothing where nothing does. */
-export function Grounded({ model, grounding }: Shown) {
+export function Grounded({ model, grounding, most = FEW }: Shown) {
   const { reasons, proven } = grounding;
   if (reasons.length === 0 && proven) {
     return null;
@@ -27,7 +31,7 @@ export function Grounded({ model, grounding }: Shown) {
         <>
           <p className="font-semibold text-grounded">Not to be flown before this is mended:</p>
           <ul className="list-disc pl-5">
-            {reasons.map((one) => (
+            {reasons.slice(0, most).map((one) => (
               <li key={one.id + one.subject + one.words}>
                 <Link
                   to={`/models/${model}/${PLACES[one.kind]}`}
@@ -37,6 +41,13 @@ export function Grounded({ model, grounding }: Shown) {
                 </Link>
               </li>
             ))}
+            {reasons.length > most && (
+              <li>
+                <Link to={`/models/${model}/check`} className="underline underline-offset-2">
+                  all {reasons.length} of them
+                </Link>
+              </li>
+            )}
           </ul>
         </>
       )}
@@ -60,7 +71,7 @@ export function CheckVerdict({ model, grounding }: Shown) {
     </p>
   ) : (
     <div className="mb-3">
-      <Grounded model={model} grounding={grounding} />
+      <Grounded model={model} grounding={grounding} most={Infinity} />
     </div>
   );
 }
