@@ -71,11 +71,18 @@ public final class BenchVerification {
       if (!throwing.none()) {
         Optional<Verified> seen =
             measured.stream().filter(one -> one.surface().equals(surface.id())).findFirst();
-        boolean up = Throws.at(path, i, 1).travelMm() > Throws.at(path, i, 0).travelMm();
+        boolean up = goesUp(path, i, throwing);
         found.add(expected(setup, surface, throwing, up, seen.orElse(null)));
       }
     }
     return found;
+  }
+
+  /** Which way it must go first: by its role; as described for a lever or where no role says. */
+  private static boolean goesUp(SignalPath path, int surface, Throws throwing) {
+    return throwing.control() == null
+        ? Throws.at(path, surface, 1).travelMm() > Throws.at(path, surface, 0).travelMm()
+        : Guide.meant(path, path.setup().surfaces().get(surface), throwing.control()) > 0;
   }
 
   /** Checks a measurement for being one of this setup. */

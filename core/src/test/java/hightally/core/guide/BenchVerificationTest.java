@@ -6,6 +6,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import hightally.core.Rigs;
+import hightally.core.edit.Edit;
+import hightally.core.edit.Edits;
+import hightally.core.edit.Figure;
 import hightally.core.guide.BenchVerification.Expected;
 import hightally.core.guide.BenchVerification.Verified;
 import hightally.core.quantity.InvalidInputException;
@@ -46,6 +49,21 @@ class BenchVerificationTest {
     Verified wrong = new Verified("left", asked.plusMm(), asked.minusMm(), false);
     assertThat(left(wrong).wrongWay()).isTrue();
     assertThat(say(left(wrong).words())).contains("must not fly like this");
+  }
+
+  @Test
+  void whichWayItMustGoIsItsRolesAndNotItsDescriptions() {
+    boolean raises = SETUP.surface("left").orElseThrow().rod().linkage().pushRaises();
+    Setup mirrored = Edits.made(SETUP, List.of(Edit.flag(Figure.PUSH_RAISES, "left", !raises)));
+    for (Setup setup : List.of(SETUP, mirrored)) {
+      Expected left =
+          BenchVerification.of(setup, List.of()).stream()
+              .filter(one -> one.surface().equals("left"))
+              .findFirst()
+              .orElseThrow();
+      boolean roll = say(left.how()).contains("stick to the right");
+      assertThat(left.first()).isEqualTo(roll ? Way.DOWN : Way.UP);
+    }
   }
 
   @Test

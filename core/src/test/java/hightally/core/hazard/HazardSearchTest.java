@@ -3,13 +3,16 @@ package hightally.core.hazard;
 import static hightally.core.English.say;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import hightally.core.DemoModels;
 import hightally.core.Rigs;
 import hightally.core.airframe.Contact;
 import hightally.core.airframe.Motor;
 import hightally.core.bench.BenchHands;
 import hightally.core.bench.BenchRun;
 import hightally.core.channel.Channel;
+import hightally.core.channel.InputKind;
 import hightally.core.channel.Output;
+import hightally.core.channel.TransmitterInput;
 import hightally.core.condition.Condition;
 import hightally.core.condition.ConditionKind;
 import hightally.core.mix.CurvePoint;
@@ -475,5 +478,58 @@ class HazardSearchTest {
         HazardSearch.of(SignalPath.of(planted(HazardKind.MIX_NEVER)), () -> true, part -> {});
     assertThat(outcome.complete()).isFalse();
     assertThat(outcome.hazards()).isEmpty();
+  }
+
+  /** The demo glider with more switches of three positions, each with something that listens. */
+  private static Setup glider(int more) {
+    Setup glider = DemoModels.read("larkmere");
+    List<TransmitterInput> inputs = new ArrayList<>(glider.transmitter().inputs());
+    List<Condition> conditions = new ArrayList<>(glider.conditions());
+    List<Mix> mixes = new ArrayList<>(glider.mixes());
+    for (int i = 0; i < more; i++) {
+      String id = "more-" + i;
+      inputs.add(new TransmitterInput(id, id, InputKind.SWITCH, 3));
+      conditions.add(new Condition(id, id, ConditionKind.SWITCH_AT, id, 2, List.of(), 0));
+      mixes.add(
+          new Mix(
+              id,
+              id,
+              "",
+              MixSource.CONSTANT,
+              "",
+              1,
+              1,
+              0,
+              List.of(),
+              List.of(new MixTarget("flap-left", 1)),
+              id,
+              List.of(),
+              0));
+    }
+    return glider
+        .change()
+        .transmitter(glider.transmitter().withInputs(inputs))
+        .conditions(conditions)
+        .mixes(mixes)
+        .done();
+  }
+
+  @Test
+  void sixSwitchesMoreEndWhenTheirTimeIsUpAndSayThatNothingIsProven() {
+    int[] asked = {0};
+    HazardSearch.Outcome outcome =
+        HazardSearch.of(SignalPath.of(glider(6)), () -> ++asked[0] > 20, part -> {});
+    assertThat(outcome.ending()).isEqualTo(HazardSearch.Ending.STOPPED);
+    assertThat(outcome.complete()).isFalse();
+    assertThat(outcome.states()).isGreaterThan(20L * HazardSearch.LOOK_UP);
+    assertThat(outcome.hazards()).extracting(Hazard::kind).noneMatch(HazardSearchTest::never);
+    HazardSearch.Outcome huge = HazardSearch.of(SignalPath.of(glider(14)));
+    assertThat(huge.ending()).isEqualTo(HazardSearch.Ending.TOO_LARGE);
+    assertThat(huge.hazards()).extracting(Hazard::kind).noneMatch(HazardSearchTest::never);
+  }
+
+  private static boolean never(HazardKind kind) {
+    return List.of(HazardKind.CONDITION_NEVER, HazardKind.MIX_NEVER, HazardKind.TIMER_NEVER)
+        .contains(kind);
   }
 }
