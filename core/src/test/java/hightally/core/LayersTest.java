@@ -17,6 +17,7 @@ class LayersTest {
     "quantity",
     "linkage",
     "airframe",
+    "trim",
     "channel",
     "response",
     "condition",

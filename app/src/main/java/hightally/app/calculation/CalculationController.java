@@ -107,6 +107,39 @@ class CalculationController {
     return of(given, RigCalculations.WasherGiven.class, RigCalculations::washer);
   }
 
+  @PostMapping("/meanChord")
+  @Operation(summary = "Area, mean chord and its quarter of some panels")
+  @io.swagger.v3.oas.annotations.parameters.RequestBody(
+      content = @Content(schema = @Schema(implementation = TrimCalculations.MeanChordGiven.class)))
+  TrimCalculations.MeanChordFound meanChord(@RequestBody JsonNode given) {
+    return of(given, TrimCalculations.MeanChordGiven.class, TrimCalculations::meanChord);
+  }
+
+  @PostMapping("/neutralPoint")
+  @Operation(summary = "Where a wing and a tail stop being stable in pitch: an estimate")
+  @io.swagger.v3.oas.annotations.parameters.RequestBody(
+      content =
+          @Content(schema = @Schema(implementation = TrimCalculations.NeutralPointGiven.class)))
+  TrimCalculations.NeutralPointFound neutralPoint(@RequestBody JsonNode given) {
+    return of(given, TrimCalculations.NeutralPointGiven.class, TrimCalculations::neutralPoint);
+  }
+
+  @PostMapping("/trimAdvice")
+  @Operation(summary = "The one change an outcome of a trim test asks for")
+  @io.swagger.v3.oas.annotations.parameters.RequestBody(
+      content = @Content(schema = @Schema(implementation = TrimCalculations.TrimAdviceGiven.class)))
+  TrimCalculations.TrimAdviceFound trimAdvice(@RequestBody JsonNode given) {
+    return of(given, TrimCalculations.TrimAdviceGiven.class, TrimCalculations::advice);
+  }
+
+  @PostMapping("/trimStep")
+  @Operation(summary = "The next value of a lever, from what its flights have shown")
+  @io.swagger.v3.oas.annotations.parameters.RequestBody(
+      content = @Content(schema = @Schema(implementation = TrimCalculations.TrimStepGiven.class)))
+  TrimCalculations.TrimStepFound trimStep(@RequestBody JsonNode given) {
+    return of(given, TrimCalculations.TrimStepGiven.class, TrimCalculations::step);
+  }
+
   private <G, F> F of(JsonNode given, Class<G> type, Function<G, F> calculation) {
     try {
       G read = reader.forType(type).readValue(given);

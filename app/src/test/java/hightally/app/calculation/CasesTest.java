@@ -23,7 +23,11 @@ class CasesTest extends ApiTest {
           "retrim",
           "armSeating",
           "balance",
-          "washer");
+          "washer",
+          "meanChord",
+          "neutralPoint",
+          "trimAdvice",
+          "trimStep");
 
   static List<Named<JsonNode>> cases() throws Exception {
     List<Named<JsonNode>> cases = new ArrayList<>();
