@@ -760,6 +760,40 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/calc/trimStep": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** The next value of a lever, from what its flights have shown */
+    post: operations["postCalcTrimStep"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/calc/trimAdvice": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** The one change an outcome of a trim test asks for */
+    post: operations["postCalcTrimAdvice"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/calc/rodChange": {
     parameters: {
       query?: never;
@@ -822,6 +856,40 @@ export interface paths {
     put?: never;
     /** Command to pulse to servo arm angle */
     post: operations["postCalcOutput"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/calc/neutralPoint": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** Where a wing and a tail stop being stable in pitch: an estimate */
+    post: operations["postCalcNeutralPoint"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/calc/meanChord": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** Area, mean chord and its quarter of some panels */
+    post: operations["postCalcMeanChord"];
     delete?: never;
     options?: never;
     head?: never;
@@ -3136,6 +3204,20 @@ export interface components {
       /** Format: double */
       lateralGrams: number;
       notes: string[];
+      estimate: components["schemas"]["BalanceEstimate"] | null;
+    };
+    BalanceEstimate: {
+      /** Format: double */
+      meanChordMm: number;
+      /** Format: double */
+      leadingEdgeMm: number;
+      /** Format: double */
+      neutralPointMm: number;
+      /** Format: double */
+      wantedPercent: number;
+      /** Format: double */
+      marginPercent: number;
+      words: string;
     };
     PackAdvice: {
       /** @description Pack */
@@ -3150,6 +3232,8 @@ export interface components {
       /** Format: double */
       ballastGrams: number;
       ballastAt: ("NOSE" | "TAIL") | null;
+      /** Format: double */
+      chordPercent: number | null;
       words: string;
     };
     TrimAt: {
@@ -3585,6 +3669,79 @@ export interface components {
       /** Format: double */
       thickness: number;
     };
+    FlownGiven: {
+      /** Format: double */
+      value?: number;
+      /** Format: int32 */
+      severity?: number;
+    };
+    TrimStepGiven: {
+      history?: components["schemas"]["FlownGiven"][];
+      steps?: number[];
+      /** Format: double */
+      resolution?: number;
+      /** Format: double */
+      min?: number;
+      /** Format: double */
+      max?: number;
+    };
+    TrimStepFound: {
+      /** @enum {string} */
+      verdict:
+        | "RIGHT"
+        | "TRY"
+        | "GO_BACK"
+        | "INTERPOLATED"
+        | "EXTRAPOLATED"
+        | "NOT_THE_CAUSE"
+        | "AT_LIMIT"
+        | "FINE_ENOUGH";
+      /** Format: double */
+      next: number;
+    };
+    FactsGiven: {
+      /** Format: double */
+      boltSpacing?: number;
+      /** Format: double */
+      totalMass?: number;
+      /** Format: double */
+      batteryMass?: number;
+      /** Format: double */
+      meanChord?: number;
+    };
+    TrimAdviceGiven: {
+      test?: string;
+      outcome?: string;
+      /** Format: int32 */
+      strength?: number;
+      facts?: components["schemas"]["FactsGiven"];
+    };
+    TrimAdviceFound: {
+      /** @enum {string} */
+      lever:
+        | "DOWN_THRUST"
+        | "RIGHT_THRUST"
+        | "BALANCE"
+        | "LATERAL"
+        | "DIFFERENTIAL"
+        | "RUDDER_TO_ELEVATOR"
+        | "RUDDER_TO_AILERON"
+        | "LOW_THROTTLE_TO_ELEVATOR"
+        | "BRAKE_TO_ELEVATOR"
+        | "AILERON_TO_RUDDER";
+      /** Format: double */
+      change: number;
+      unit: string;
+      /** Format: double */
+      washer: number | null;
+      /** Format: double */
+      balanceShift: number | null;
+      /** Format: double */
+      batteryShift: number | null;
+      /** Format: double */
+      ballast: number | null;
+      side: ("LEFT" | "CENTRE" | "RIGHT") | null;
+    };
     LinkageGiven: {
       /** Format: double */
       armRadius?: number;
@@ -3780,6 +3937,53 @@ export interface components {
     OutputsFound: {
       pulse: number[];
       arm: number[];
+    };
+    NeutralPointGiven: {
+      wing?: components["schemas"]["PanelGiven"][];
+      tail?: components["schemas"]["PanelGiven"][];
+      /** Format: double */
+      tailEfficiency?: number;
+      /** Format: double */
+      cgAft?: number;
+    };
+    PanelGiven: {
+      root?: components["schemas"]["StationGiven"];
+      tip?: components["schemas"]["StationGiven"];
+    };
+    StationGiven: {
+      /** Format: double */
+      aft?: number;
+      /** Format: double */
+      right?: number;
+      /** Format: double */
+      up?: number;
+      /** Format: double */
+      chord?: number;
+    };
+    NeutralPointFound: {
+      /** Format: double */
+      wingSlope: number;
+      /** Format: double */
+      tailSlope: number | null;
+      /** Format: double */
+      downwashSlope: number | null;
+      /** Format: double */
+      neutralPointAft: number;
+      /** Format: double */
+      staticMarginPercent: number;
+    };
+    MeanChordGiven: {
+      panels?: components["schemas"]["PanelGiven"][];
+    };
+    MeanChordFound: {
+      /** Format: double */
+      area: number;
+      /** Format: double */
+      meanChord: number;
+      /** Format: double */
+      leadingEdgeAft: number;
+      /** Format: double */
+      quarterChordAft: number;
     };
     LinkagesGiven: {
       linkage?: components["schemas"]["LinkageGiven"];
@@ -7541,6 +7745,147 @@ export interface operations {
       };
     };
   };
+  postCalcTrimStep: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        /**
+         * @example {
+         *       "history": [
+         *         {
+         *           "value": 0,
+         *           "severity": -3
+         *         },
+         *         {
+         *           "value": -8,
+         *           "severity": -1
+         *         },
+         *         {
+         *           "value": -12,
+         *           "severity": 0
+         *         }
+         *       ],
+         *       "steps": [
+         *         2,
+         *         4,
+         *         8
+         *       ],
+         *       "resolution": 0.1,
+         *       "min": -30,
+         *       "max": 30
+         *     }
+         */
+        "application/json": components["schemas"]["TrimStepGiven"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["TrimStepFound"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  postCalcTrimAdvice: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        /**
+         * @example {
+         *       "test": "dive",
+         *       "outcome": "TUCKS",
+         *       "strength": 2,
+         *       "facts": {
+         *         "boltSpacing": 54.9,
+         *         "totalMass": 7000,
+         *         "batteryMass": 340,
+         *         "meanChord": 308.5
+         *       }
+         *     }
+         */
+        "application/json": components["schemas"]["TrimAdviceGiven"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["TrimAdviceFound"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
   postCalcRodChange: {
     parameters: {
       query?: never;
@@ -7860,6 +8205,264 @@ export interface operations {
         };
         content: {
           "application/json": components["schemas"]["OutputsFound"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  postCalcNeutralPoint: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        /**
+         * @example {
+         *       "wing": [
+         *         {
+         *           "root": {
+         *             "aft": 273.7,
+         *             "right": -20,
+         *             "up": 0,
+         *             "chord": 164.8
+         *           },
+         *           "tip": {
+         *             "aft": 429.2,
+         *             "right": -780.7,
+         *             "up": 83.4,
+         *             "chord": 70.9
+         *           }
+         *         },
+         *         {
+         *           "root": {
+         *             "aft": 273.7,
+         *             "right": 20,
+         *             "up": 0,
+         *             "chord": 164.8
+         *           },
+         *           "tip": {
+         *             "aft": 429.2,
+         *             "right": 780.7,
+         *             "up": 83.4,
+         *             "chord": 70.9
+         *           }
+         *         },
+         *         {
+         *           "root": {
+         *             "aft": 389.2,
+         *             "right": -20,
+         *             "up": 0,
+         *             "chord": 162.1
+         *           },
+         *           "tip": {
+         *             "aft": 383.3,
+         *             "right": -483.8,
+         *             "up": 28.7,
+         *             "chord": 110.2
+         *           }
+         *         },
+         *         {
+         *           "root": {
+         *             "aft": 389.2,
+         *             "right": 20,
+         *             "up": 0,
+         *             "chord": 162.1
+         *           },
+         *           "tip": {
+         *             "aft": 383.3,
+         *             "right": 483.8,
+         *             "up": 28.7,
+         *             "chord": 110.2
+         *           }
+         *         }
+         *       ],
+         *       "tail": [
+         *         {
+         *           "root": {
+         *             "aft": 1177,
+         *             "right": -20,
+         *             "up": 0,
+         *             "chord": 125.3
+         *           },
+         *           "tip": {
+         *             "aft": 1198.3,
+         *             "right": -320.2,
+         *             "up": 8.9,
+         *             "chord": 89
+         *           }
+         *         },
+         *         {
+         *           "root": {
+         *             "aft": 1177,
+         *             "right": 20,
+         *             "up": 0,
+         *             "chord": 125.3
+         *           },
+         *           "tip": {
+         *             "aft": 1198.3,
+         *             "right": 320.2,
+         *             "up": 8.9,
+         *             "chord": 89
+         *           }
+         *         }
+         *       ],
+         *       "tailEfficiency": 0.81,
+         *       "cgAft": 343
+         *     }
+         */
+        "application/json": components["schemas"]["NeutralPointGiven"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["NeutralPointFound"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  postCalcMeanChord: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        /**
+         * @example {
+         *       "panels": [
+         *         {
+         *           "root": {
+         *             "aft": 326.7,
+         *             "right": -20,
+         *             "up": 0,
+         *             "chord": 247.6
+         *           },
+         *           "tip": {
+         *             "aft": 552.7,
+         *             "right": -1032.3,
+         *             "up": 79.4,
+         *             "chord": 143.6
+         *           }
+         *         },
+         *         {
+         *           "root": {
+         *             "aft": 326.7,
+         *             "right": 20,
+         *             "up": 0,
+         *             "chord": 247.6
+         *           },
+         *           "tip": {
+         *             "aft": 552.7,
+         *             "right": 1032.3,
+         *             "up": 79.4,
+         *             "chord": 143.6
+         *           }
+         *         },
+         *         {
+         *           "root": {
+         *             "aft": 286.5,
+         *             "right": -20,
+         *             "up": 0,
+         *             "chord": 138.3
+         *           },
+         *           "tip": {
+         *             "aft": 314.5,
+         *             "right": -852.2,
+         *             "up": 56.6,
+         *             "chord": 92.7
+         *           }
+         *         },
+         *         {
+         *           "root": {
+         *             "aft": 286.5,
+         *             "right": 20,
+         *             "up": 0,
+         *             "chord": 138.3
+         *           },
+         *           "tip": {
+         *             "aft": 314.5,
+         *             "right": 852.2,
+         *             "up": 56.6,
+         *             "chord": 92.7
+         *           }
+         *         }
+         *       ]
+         *     }
+         */
+        "application/json": components["schemas"]["MeanChordGiven"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["MeanChordFound"];
         };
       };
       /** @description Asked by another page, or under another name than this machine's. */

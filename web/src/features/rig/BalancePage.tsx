@@ -89,6 +89,14 @@ export function BalancePage() {
           {advice.data?.packs.map((pack) => (
             <PackAdvice key={pack.name} pack={pack} />
           ))}
+          {advice.data?.estimate != null && (
+            <p
+              className="mt-2 border-l-4 border-line-strong bg-inset px-3 py-2 text-sm"
+              data-estimate
+            >
+              <strong>An estimate from the outline.</strong> {advice.data.estimate.words}
+            </p>
+          )}
           <ul className="mt-2 list-disc pl-5 text-sm text-soft">
             {advice.data?.notes.map((note) => (
               <li key={note}>{note}</li>
@@ -118,7 +126,8 @@ export function BalancePage() {
 function PackAdvice({ pack }: { pack: BalanceAdvice["packs"][number] }) {
   return (
     <p className="mt-2" data-pack={pack.name}>
-      <strong>{pack.name}</strong> ({pack.totalGrams.toFixed(0)} g):{" "}
+      <strong>{pack.name}</strong> ({pack.totalGrams.toFixed(0)} g
+      {pack.chordPercent != null && `, at ${pack.chordPercent.toFixed(0)} % of the mean chord`}):{" "}
       <span className={pack.inRange ? "" : "font-semibold text-grounded"}>{pack.words}</span>
     </p>
   );

@@ -22,13 +22,15 @@ import java.util.List;
  * @param downWasherMm under the upper or lower bolts
  * @param lateralGrams at the tip of the lighter wing; {@code total · offset / arm}
  * @param notes what the balance point means for expo and reflex
+ * @param estimate what the outline says of it; absent where no wing is described
  */
 public record BalanceAdvice(
     List<PackAdvice> packs,
     double sideWasherMm,
     double downWasherMm,
     double lateralGrams,
-    List<Said> notes) {
+    List<Said> notes,
+    @Absentable BalanceEstimate estimate) {
   private static final double LEVEL_MM = 0.5;
 
   /**
@@ -91,6 +93,7 @@ public record BalanceAdvice(
    * @param shiftMm how far to move the pack, plus aft
    * @param ballastGrams what would do it instead
    * @param ballastAt where; null where nothing is needed
+   * @param chordPercent where it balances on the mean chord; absent where no wing is described
    * @param words all of it in words
    */
   public record PackAdvice(
@@ -101,13 +104,15 @@ public record BalanceAdvice(
       double shiftMm,
       double ballastGrams,
       @Absentable End ballastAt,
+      @Absentable Double chordPercent,
       Said words) {}
 
   /** The advice for a model. */
   public static BalanceAdvice of(BalanceQuestion question) {
     BalanceSheet sheet = question.setup().balance();
+    BalanceEstimate estimate = BalanceEstimate.of(question.setup()).orElse(null);
     List<PackAdvice> packs =
-        sheet.packs().stream().map(pack -> advice(sheet, pack, question)).toList();
+        sheet.packs().stream().map(pack -> advice(sheet, pack, question, estimate)).toList();
     double heaviest =
         packs.stream().mapToDouble(PackAdvice::totalGrams).max().orElse(sheet.emptyMassGrams());
     return new BalanceAdvice(
@@ -115,10 +120,12 @@ public record BalanceAdvice(
         Balance.washerMm(question.wish().sideDegrees(), sheet.boltSpacingMm()),
         Balance.washerMm(question.wish().downDegrees(), sheet.boltSpacingMm()),
         heaviest * question.wish().lateralOffsetMm() / question.wish().lateralArmMm(),
-        notes(question.setup(), packs));
+        notes(question.setup(), packs),
+        estimate);
   }
 
-  private static PackAdvice advice(BalanceSheet sheet, Pack pack, BalanceQuestion question) {
+  private static PackAdvice advice(
+      BalanceSheet sheet, Pack pack, BalanceQuestion question, BalanceEstimate estimate) {
     double total = sheet.emptyMassGrams() + pack.massGrams();
     Balance balance = new Balance(total, pack.cgMm(), sheet.targetMm());
     double off = pack.cgMm() - sheet.targetMm();
@@ -137,6 +144,7 @@ public record BalanceAdvice(
         shift,
         grams,
         where,
+        estimate == null ? null : estimate.percent(pack.cgMm()),
         words(off, inRange, shift, grams, where));
   }
 

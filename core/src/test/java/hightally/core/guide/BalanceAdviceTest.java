@@ -6,8 +6,11 @@ import static org.assertj.core.api.Assertions.within;
 
 import hightally.core.DemoModels;
 import hightally.core.Rigs;
+import hightally.core.airframe.Airframe;
 import hightally.core.airframe.BalanceSheet;
 import hightally.core.airframe.Pack;
+import hightally.core.airframe.Panel;
+import hightally.core.airframe.PanelRole;
 import hightally.core.guide.BalanceAdvice.BalanceQuestion;
 import hightally.core.guide.BalanceAdvice.BalanceWish;
 import hightally.core.guide.BalanceAdvice.End;
@@ -125,5 +128,53 @@ class BalanceAdviceTest {
     assertThat(wish.sideDegrees() + wish.downDegrees() + wish.lateralOffsetMm()).isZero();
     BalanceWish bare = BalanceWish.of(with());
     assertThat(bare.tailStationMm()).as("behind the mark").isEqualTo(160);
+  }
+
+  /** The biplane's wings and tail, summed again a second way: many thin strips. */
+  @Test
+  void theOutlineGivesAnEstimate() {
+    Setup model = DemoModels.read("quillon");
+    BalanceAdvice advice = advice(model, WISH);
+    double area = 0;
+    double squares = 0;
+    double moments = 0;
+    for (Panel panel : model.airframe().panels()) {
+      if (panel.role() == PanelRole.WING) {
+        int strips = 20_000;
+        double length =
+            Math.hypot(
+                panel.tip().rightMm() - panel.root().rightMm(),
+                panel.tip().upMm() - panel.root().upMm());
+        for (int i = 0; i < strips; i++) {
+          double at = (i + 0.5) / strips;
+          double chord = panel.root().chordMm() * (1 - at) + panel.tip().chordMm() * at;
+          double aft = panel.root().aftMm() * (1 - at) + panel.tip().aftMm() * at;
+          area += chord * length / strips;
+          squares += chord * chord * length / strips;
+          moments += chord * aft * length / strips;
+        }
+      }
+    }
+    double chord = squares / area;
+    double edge = moments / area - model.balance().datumAftMm();
+    BalanceEstimate estimate = advice.estimate();
+    assertThat(estimate.meanChordMm()).isCloseTo(chord, within(0.01));
+    assertThat(estimate.leadingEdgeMm()).isCloseTo(edge, within(0.01));
+    double wanted = 100 * (model.balance().targetMm() - edge) / chord;
+    assertThat(estimate.wantedPercent()).isCloseTo(wanted, within(0.01));
+    double ahead = 100 * (estimate.neutralPointMm() - model.balance().targetMm()) / chord;
+    assertThat(estimate.marginPercent()).isCloseTo(ahead, within(0.01));
+    assertThat(estimate.neutralPointMm())
+        .as("a tail behind moves it aft of the wing's own quarter chord")
+        .isGreaterThan(edge + chord / 4);
+    assertThat(advice.packs())
+        .allSatisfy(
+            pack ->
+                assertThat(pack.chordPercent())
+                    .isCloseTo(wanted + 100 * pack.offMm() / chord, within(0.01)));
+    assertThat(say(estimate.words())).contains("of the mean chord").contains("maker's figure");
+    Setup bare =
+        model.change().airframe(new Airframe("Nothing", List.of(), List.of(), List.of())).done();
+    assertThat(BalanceEstimate.of(bare)).isEmpty();
   }
 }
