@@ -10,6 +10,8 @@ import java.util.Collection;
 import java.util.Comparator;
 import java.util.Deque;
 import java.util.List;
+import java.util.PriorityQueue;
+import java.util.Queue;
 import java.util.function.Consumer;
 
 /**
@@ -27,6 +29,9 @@ final class Attained {
 
   /** More parts than this are not looked at for one question. */
   private static final int MOST_PARTS = 3000;
+
+  /** So many places along each edge are handed out. */
+  private static final int STEPS = 10;
 
   private final StillCommand first;
   private final StillCommand second;
@@ -97,29 +102,36 @@ final class Attained {
     return undecided;
   }
 
+  /** A part that is not looked at yet, and what is known to be the most in it. */
+  private record Part(Stretch box, double most) {}
+
   /** Where it is largest in a box; null where there is no such place. */
   Found most(Region region, Collection<Integer> axes, Stretch box) {
     Found best = null;
-    Deque<Stretch> left = new ArrayDeque<>();
-    left.push(only(axes, box));
+    PriorityQueue<Part> left =
+        new PriorityQueue<>(Comparator.comparingDouble((Part one) -> -one.most));
+    left.add(new Part(only(axes, box), Double.POSITIVE_INFINITY));
     int looked = 0;
     while (!left.isEmpty() && (best == null || best.size() < region.enough())) {
-      Stretch part = left.pop();
+      Part part = left.poll();
+      if (best != null && part.most <= best.size() + FINE_PERCENT) {
+        break;
+      }
       if (++looked > MOST_PARTS) {
         undecided = true;
         break;
       }
-      best = look(region, part, best, left);
+      best = look(region, part.box, best, left);
     }
     parts += looked;
     return best;
   }
 
   /**
-   * Hands out the corners of every part of a region in which both are straight: what hangs on them
-   * in a way of its own is looked at there.
+   * Goes round the edge of every part of a region in which both are straight: what hangs on them in
+   * a way of its own is looked at there.
    */
-  void each(Region region, Collection<Integer> axes, Stretch box, Consumer<Moment> corner) {
+  void each(Region region, Collection<Integer> axes, Stretch box, Consumer<Moment> place) {
     Deque<Stretch> left = new ArrayDeque<>();
     left.push(only(axes, box));
     int looked = 0;
@@ -128,15 +140,26 @@ final class Attained {
       looked++;
       Chord one = first.over(state, part);
       Chord two = second.over(after, afterwards(part));
-      List<Corner> possible = possible(region, one, two, part);
+      List<Corner> possible = possible(region, one, two, part, 1);
       if (!possible.isEmpty() && one.error() + two.error() > FINE_PERCENT) {
-        split(part, one.error() >= two.error() ? one : two, left);
+        halves(part, one.error() >= two.error() ? one : two).forEach(left::push);
       } else {
-        possible.forEach(at -> corner.accept(moment(at)));
+        along(possible, place);
       }
     }
     undecided |= !left.isEmpty();
     parts += looked;
+  }
+
+  /** Round the edge of a part in small steps. */
+  private void along(List<Corner> corners, Consumer<Moment> place) {
+    for (int i = 0; i < corners.size(); i++) {
+      Corner here = corners.get(i);
+      Corner next = corners.get((i + 1) % corners.size());
+      for (int step = 0; step < STEPS; step++) {
+        place.accept(moment(Corner.between(here, next, (double) step / STEPS)));
+      }
+    }
   }
 
   /** The box with every axis that moves neither of them held where the state has it. */
@@ -162,10 +185,10 @@ final class Attained {
     return new Stretch(from, to);
   }
 
-  private Found look(Region region, Stretch part, Found best, Deque<Stretch> left) {
+  private Found look(Region region, Stretch part, Found best, Queue<Part> left) {
     Chord one = first.over(state, part);
     Chord two = second == first ? one : second.over(after, afterwards(part));
-    List<Corner> possible = possible(region, one, two, part);
+    List<Corner> possible = possible(region, one, two, part, 1);
     if (possible.isEmpty()) {
       return best;
     }
@@ -178,21 +201,30 @@ final class Attained {
       return best;
     }
     Found found = best;
+    // Drawn in by the bends instead of let out: what is left is there for certain.
+    for (Corner corner : possible(region, one, two, part, -1)) {
+      found = better(region, corner, found);
+    }
     for (Corner corner : possible) {
       found = better(region, corner, found);
     }
     if (one.error() + two.error() > FINE_PERCENT) {
-      Chord bent = one.error() >= two.error() ? one : two;
-      split(part, bent, left);
+      for (Stretch half : halves(part, one.error() >= two.error() ? one : two)) {
+        left.add(new Part(half, bound));
+      }
     }
     return found;
   }
 
-  /** The corners of what may be in a region. */
-  private static List<Corner> possible(Region region, Chord one, Chord two, Stretch part) {
+  /**
+   * The corners of what may be in a region.
+   *
+   * @param let 1: let out by what bends can do; -1: drawn in by it
+   */
+  private static List<Corner> possible(Region region, Chord one, Chord two, Stretch part, int let) {
     List<Corner> possible = corners(one, two, part);
     for (Region.Limit limit : region.limits()) {
-      possible = beyond(possible, limit, slack(limit, one, two));
+      possible = beyond(possible, limit, let * slack(limit, one, two));
     }
     return possible;
   }
@@ -236,14 +268,13 @@ final class Attained {
     return there;
   }
 
-  private static void split(Stretch part, Chord bent, Deque<Stretch> left) {
+  private static List<Stretch> halves(Stretch part, Chord bent) {
     int axis = bent.splitAxis();
     double[] to = part.to().clone();
     double[] from = part.from().clone();
     to[axis] = bent.splitAt();
     from[axis] = bent.splitAt();
-    left.push(new Stretch(part.from(), to));
-    left.push(new Stretch(from, part.to()));
+    return List.of(new Stretch(part.from(), to), new Stretch(from, part.to()));
   }
 
   /** All corners of what both come to where all is straight, in order round. */

@@ -281,7 +281,7 @@ public final class HazardSearch {
 
   /** The first moment with the throttle control at rest, so that nothing holds the motors in it. */
   private List<Moment> leadIn(List<Moment> moments) {
-    if (moments.isEmpty() || setup.airframe().motors().isEmpty()) {
+    if (moments.isEmpty()) {
       return List.of();
     }
     Moment first = moments.get(0);

@@ -1,0 +1,247 @@
+package hightally.core.hazard;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import hightally.core.Rigs;
+import hightally.core.condition.Condition;
+import hightally.core.condition.ConditionKind;
+import hightally.core.mix.CurvePoint;
+import hightally.core.mix.Mix;
+import hightally.core.mix.MixSource;
+import hightally.core.mix.MixTarget;
+import hightally.core.power.FlightTimer;
+import hightally.core.power.Power;
+import hightally.core.setup.Setup;
+import hightally.core.signal.Moment;
+import hightally.core.signal.SignalPath;
+import hightally.core.signal.Stretch;
+import java.util.Arrays;
+import java.util.List;
+import java.util.stream.Stream;
+import net.jqwik.api.Example;
+
+/** How conditions cut sticks, levers, switches and facts: by hand. */
+class LineTest {
+  private static final double JUST = 1e-6;
+
+  private static Condition on(ConditionKind kind, String subject, double limit) {
+    return held(kind, subject, limit, 0);
+  }
+
+  private static Condition held(ConditionKind kind, String subject, double limit, double seconds) {
+    String id = (kind.name().startsWith("BELOW") ? "b-" : "c-") + subject + "-" + kind.ordinal();
+    return new Condition(id, id, kind, subject, limit, List.of(), seconds);
+  }
+
+  private static Setup with(Condition... conditions) {
+    FlightTimer up = new FlightTimer("clock", "Clock", false, 0, "", List.of());
+    FlightTimer down = new FlightTimer("pack", "Pack", true, 300, "", List.of());
+    return Rigs.plain()
+        .change()
+        .power(Power.PLAIN.withTimers(List.of(up, down)))
+        .conditions(List.of(conditions))
+        .done();
+  }
+
+  private static Line line(Line.Kind kind, Condition... conditions) {
+    List<Line> found =
+        Line.of(with(conditions)).stream().filter(one -> one.kind() == kind).toList();
+    assertThat(found).hasSize(1);
+    return found.get(0);
+  }
+
+  private static void cells(Line line, double... ends) {
+    double[] found =
+        Arrays.stream(line.cells())
+            .flatMapToDouble(c -> java.util.stream.DoubleStream.of(c.from(), c.to()))
+            .toArray();
+    assertThat(found).hasSize(ends.length);
+    for (int i = 0; i < ends.length; i++) {
+      assertThat(found[i]).as("end " + i).isCloseTo(ends[i], within(1e-9));
+    }
+  }
+
+  @Example
+  void aLimitBelongsToTheSideOnWhichItChangesNothing() {
+    Line above = line(Line.Kind.LEVER, on(ConditionKind.ABOVE, "lever", 40));
+    cells(above, 0, 0.4, 0.4 + JUST, 1);
+    assertThat(above.restingCell()).isZero();
+    assertThat(above.cells()[0].at()).isZero();
+    Line below = line(Line.Kind.LEVER, on(ConditionKind.BELOW, "lever", 40));
+    cells(below, 0, 0.4 - JUST, 0.4, 1);
+    Line both =
+        line(
+            Line.Kind.LEVER,
+            on(ConditionKind.ABOVE, "lever", 40),
+            on(ConditionKind.BELOW, "lever", 40));
+    cells(both, 0, 0.4 - JUST, 0.4, 0.4, 0.4 + JUST, 1);
+    assertThat(both.cells()[1].isPoint()).isTrue();
+    assertThat(both.cells()[0].isPoint()).isFalse();
+    assertThat(both.from(0)).containsExactly(1, 2);
+    assertThat(both.from(1)).containsExactly(0, 2);
+    assertThat(both.from(2)).containsExactly(0, 1);
+  }
+
+  @Example
+  void sticksAreCutFromEndToEndAndThrottleFromItsRest() {
+    Line stick =
+        line(
+            Line.Kind.STICK,
+            on(ConditionKind.ABOVE, "roll", -30),
+            on(ConditionKind.BELOW, "roll", 50));
+    double just = 2 * JUST;
+    cells(stick, -1, -0.3, -0.3 + just, 0.5 - just, 0.5, 1);
+    assertThat(stick.restingCell()).as("where its centre lies").isEqualTo(1);
+    assertThat(stick.cells()[1].at()).isZero();
+    assertThat(stick.cells()[2].at()).isCloseTo(0.75, within(1e-9));
+    assertThat(stick.from(0)).as("it slides").containsExactly(1);
+    assertThat(stick.from(1)).containsExactly(0, 2);
+    assertThat(States.axis(stick)).isZero();
+    Line throttle = line(Line.Kind.THROTTLE, on(ConditionKind.ABOVE, "throttle", 10));
+    cells(throttle, 0, 0.1, 0.1 + JUST, 1);
+    assertThat(States.axis(throttle)).isEqualTo(3);
+  }
+
+  @Example
+  void limitsAtTheEndsCutNothingOrTheEndItself() {
+    Line full = line(Line.Kind.LEVER, on(ConditionKind.BELOW, "lever", 100));
+    cells(full, 0, 1 - JUST, 1, 1);
+    assertThat(Line.of(with(on(ConditionKind.ABOVE, "lever", 100))))
+        .as("nothing is above it")
+        .noneMatch(one -> one.kind() == Line.Kind.LEVER);
+  }
+
+  @Example
+  void switchesThatSomethingListensToHaveTheirPositionsAndFactsTheirSides() {
+    Line positions = line(Line.Kind.SWITCH, on(ConditionKind.SWITCH_AT, "switch", 2));
+    cells(positions, 0, 0, 0.5, 0.5, 1, 1);
+    assertThat(positions.from(0)).as("it jumps").containsExactly(1, 2);
+    assertThat(States.axis(positions)).isEqualTo(5);
+    assertThat(Line.of(with())).isEmpty();
+    Line link = line(Line.Kind.LINK, on(ConditionKind.TELEMETRY_BELOW, "link", 40));
+    assertThat(link.restingCell()).isEqualTo(1);
+    assertThat(link.cells()[1].at()).isEqualTo(100);
+    assertThat(link.cells()[0].to()).isLessThan(40);
+    assertThat(States.axis(link)).isEqualTo(-1);
+    Line pack = line(Line.Kind.VOLTAGE, on(ConditionKind.TELEMETRY_ABOVE, "voltage", 11));
+    assertThat(pack.restingCell()).isEqualTo(1);
+    assertThat(pack.cells()[1].at()).isEqualTo(12.6);
+    Line clock = line(Line.Kind.TIMER, on(ConditionKind.TIMER_ABOVE, "clock", 60));
+    assertThat(clock.restingCell()).isZero();
+    assertThat(clock.cells()[0].to()).isEqualTo(60);
+    assertThat(clock.cells()[1].from()).isGreaterThan(60);
+    Line down = line(Line.Kind.TIMER, on(ConditionKind.TIMER_ABOVE, "pack", 60));
+    assertThat(down.index()).isEqualTo(1);
+    assertThat(down.restingCell()).as("it begins full").isEqualTo(1);
+    assertThat(down.cells()[1].to()).isEqualTo(300);
+    Line waits = line(Line.Kind.WAITING, held(ConditionKind.ABOVE, "pitch", 20, 1.5));
+    cells(waits, 0, 0, 1, 1);
+    assertThat(Stream.of(Line.Kind.values()).filter(Line.Kind::slides).toList())
+        .containsExactly(Line.Kind.STICK, Line.Kind.THROTTLE, Line.Kind.LEVER);
+  }
+
+  @Example
+  void statesAreNumberedThereAndBack() {
+    States states =
+        new States(
+            SignalPath.of(
+                with(
+                    on(ConditionKind.ABOVE, "roll", 20),
+                    on(ConditionKind.SWITCH_AT, "switch", 2),
+                    on(ConditionKind.TELEMETRY_BELOW, "link", 40))));
+    assertThat(states.count()).isEqualTo(2 * 3 * 2);
+    for (int number = 0; number < states.count(); number++) {
+      int[] at = states.at(number);
+      for (int which = 0; which < at.length; which++) {
+        for (int cell = 0; cell < states.lines().get(which).cells().length; cell++) {
+          int[] changed = at.clone();
+          changed[which] = cell;
+          assertThat(states.at(states.number(number, which, cell))).isEqualTo(changed);
+        }
+      }
+      Moment moment = states.moment(number);
+      Stretch stretch = states.stretch(number);
+      assertThat(moment.roll()).isBetween(stretch.from()[0], stretch.to()[0]);
+      assertThat(stretch.from()[5]).isEqualTo(moment.input(1)).isEqualTo(stretch.to()[5]);
+      assertThat(stretch.from()[1]).isEqualTo(-1);
+      assertThat(moment.readings().linkPercent() < 40).isEqualTo(at[2] != states.at(0)[2]);
+    }
+    Moment rest = states.moment(0);
+    assertThat(rest.roll() + rest.pitch() + rest.yaw() + rest.throttle()).isZero();
+    assertThat(rest.readings().linkPercent()).isEqualTo(100);
+  }
+
+  @Example
+  void bendsAreWhereMixesAndCurvesHaveThem() {
+    List<CurvePoint> curve =
+        List.of(new CurvePoint(-100, 0), new CurvePoint(-20, 30), new CurvePoint(100, 50));
+    Mix lever =
+        new Mix(
+            "l",
+            "l",
+            "",
+            MixSource.INPUT,
+            "lever",
+            0,
+            0,
+            0,
+            curve,
+            List.of(new MixTarget("right", 1)),
+            "",
+            List.of(),
+            0);
+    Mix throttle =
+        new Mix(
+            "t",
+            "t",
+            "",
+            MixSource.THROTTLE,
+            "",
+            10,
+            10,
+            20,
+            List.of(),
+            List.of(new MixTarget("right", 1)),
+            "",
+            List.of(),
+            0);
+    Bends bends = new Bends(with().change().mixes(List.of(lever, throttle)).done());
+    assertThat(bends.within(4, -1, 1)).containsExactly(-1, -0.2, 0, 1);
+    assertThat(bends.within(4, 0.1, 0.8)).containsExactly(0.1, 0.8);
+    // Start points at 20 % either way of a stick that runs from -100 to 100.
+    assertThat(bends.within(3, 0, 1)).containsExactly(0, 0.4, 0.6, 1);
+    assertThat(bends.within(0, -1, 1)).containsExactly(-1, 0, 1);
+  }
+
+  @Example
+  void theFurthestIsFoundWhereverItIs() {
+    Moment rest = Moment.centred(hightally.core.phase.Trims.ZERO);
+    double[] stick = {-1, 0, 1};
+    Furthest two = new Furthest(List.of(0, 1), List.of(stick, stick));
+    Furthest.Found peak =
+        two.of(
+            rest,
+            at -> 5 - Math.abs(at.roll() - 0.3) - Math.abs(at.pitch() + 0.4),
+            Double.POSITIVE_INFINITY);
+    assertThat(peak.size()).isCloseTo(5, within(0.05));
+    assertThat(peak.at().roll()).isCloseTo(0.3, within(0.05));
+    assertThat(two.tried()).isGreaterThan(9);
+    Furthest enough = new Furthest(List.of(0, 1), List.of(stick, stick));
+    assertThat(enough.of(rest, at -> 1, 0).size()).isEqualTo(1);
+    assertThat(enough.tried()).isEqualTo(1);
+    Furthest hopeless = new Furthest(List.of(0), List.of(stick));
+    assertThat(hopeless.of(rest, at -> -10 - at.roll(), 100, -5).size()).isEqualTo(-9);
+    assertThat(hopeless.tried()).isEqualTo(3);
+    Furthest fixed = new Furthest(List.of(0), List.of(new double[] {0.2}));
+    assertThat(fixed.of(rest, Moment::roll, 100).size()).isZero();
+    // A ridge across both axes: one at a time gets no further, both at once do.
+    Furthest ridge = new Furthest(List.of(0, 1), List.of(stick, stick));
+    Furthest.Found along =
+        ridge.of(
+            rest,
+            at -> 0.3 * (at.roll() + at.pitch()) - 10 * Math.abs(at.roll() - at.pitch()) - 0.5,
+            Double.POSITIVE_INFINITY);
+    assertThat(along.size()).isGreaterThan(0.05);
+  }
+}
