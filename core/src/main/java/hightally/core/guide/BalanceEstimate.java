@@ -47,7 +47,7 @@ public record BalanceEstimate(
     double datum = setup.balance().datumAftMm();
     double target = setup.balance().targetMm();
     double edge = mean.leadingEdgeAftMm() - datum;
-    double wanted = PERCENT * (target - edge) / mean.chordMm();
+    double wanted = percent(target, edge, mean.chordMm());
     double margin = point.marginPercent(target + datum);
     Said words =
         Said.of(
@@ -70,7 +70,11 @@ public record BalanceEstimate(
 
   /** Where a balance point lies on the mean chord, percent. */
   double percent(double balanceMm) {
-    return PERCENT * (balanceMm - leadingEdgeMm) / meanChordMm;
+    return percent(balanceMm, leadingEdgeMm, meanChordMm);
+  }
+
+  private static double percent(double balanceMm, double edgeMm, double chordMm) {
+    return PERCENT * (balanceMm - edgeMm) / chordMm;
   }
 
   private static List<Panel> panels(Setup setup, Set<PanelRole> roles) {

@@ -28,10 +28,6 @@ record Region(List<Limit> limits, Limit most, double enough) {
       return new Limit(0, 1, least);
     }
 
-    static Limit otherBelow(double most) {
-      return new Limit(0, -1, -most);
-    }
-
     double of(double first, double second) {
       return one * first + other * second;
     }

@@ -109,38 +109,12 @@ public record Power(
 
   /** The same power with another command while it is cut. */
   public Power withCut(double changedPercent) {
-    return new Power(
-        throttleInput,
-        twoWay,
-        curves,
-        cutWhen,
-        changedPercent,
-        armWhen,
-        releaseWithStickBack,
-        failsafe,
-        throttleWarning,
-        startPositions,
-        timers,
-        alarms,
-        stopMicroseconds);
+    return with(changedPercent, alarms, stopMicroseconds);
   }
 
   /** The same power with controllers taught to stop at another pulse, µs; 0 for the usual one. */
   public Power stoppingAt(double microseconds) {
-    return new Power(
-        throttleInput,
-        twoWay,
-        curves,
-        cutWhen,
-        cutPercent,
-        armWhen,
-        releaseWithStickBack,
-        failsafe,
-        throttleWarning,
-        startPositions,
-        timers,
-        alarms,
-        microseconds);
+    return with(cutPercent, alarms, microseconds);
   }
 
   /** The same power with other timers. */
@@ -150,20 +124,24 @@ public record Power(
 
   /** The same power with other alarms. */
   public Power withAlarms(List<TelemetryAlarm> changed) {
+    return with(cutPercent, changed, stopMicroseconds);
+  }
+
+  private Power with(double cut, List<TelemetryAlarm> changedAlarms, double stop) {
     return new Power(
         throttleInput,
         twoWay,
         curves,
         cutWhen,
-        cutPercent,
+        cut,
         armWhen,
         releaseWithStickBack,
         failsafe,
         throttleWarning,
         startPositions,
         timers,
-        changed,
-        stopMicroseconds);
+        changedAlarms,
+        stop);
   }
 
   /** The same power without a condition, and with other timers. */

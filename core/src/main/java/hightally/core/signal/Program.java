@@ -53,7 +53,7 @@ public final class Program {
     signals = maker.signals();
     order = sourcesFirst();
     flowing = new int[targets.length][];
-    Arrays.setAll(flowing, this::gathered);
+    Arrays.setAll(flowing, this::flowingInto);
     motorsAlone =
         setup.mixes().stream()
             .flatMap(mix -> mix.targets().stream())
@@ -149,7 +149,7 @@ public final class Program {
   public Hangs hangs(int target) {
     Set<Integer> axes = new TreeSet<>();
     long mixesOn = 0;
-    for (int one : flowingInto(target)) {
+    for (int one : flowing[target]) {
       for (int phase = 0; phase < setup.phases().size(); phase++) {
         for (Term term : targets[one].terms(phase)) {
           if (term.signal().axis() != Axis.NONE) {
@@ -159,15 +159,11 @@ public final class Program {
         }
       }
     }
-    return new Hangs(axes, mixesOn, flowingInto(target).length > 1);
+    return new Hangs(axes, mixesOn, flowing[target].length > 1);
   }
 
   /** A target behind all whose commands flow into it. */
   private int[] flowingInto(int target) {
-    return flowing[target];
-  }
-
-  private int[] gathered(int target) {
     Set<Integer> found = new TreeSet<>();
     Deque<Integer> left = new ArrayDeque<>(List.of(target));
     while (!left.isEmpty()) {
@@ -184,7 +180,7 @@ public final class Program {
    * stays decided, wherever sticks and levers go from there.
    */
   public StillCommand still(int target, Moment state, int phase, Trims trims) {
-    return new StillCommand(this, target, flowingInto(target), standing(state, phase), trims);
+    return new StillCommand(this, target, flowing[target], standing(state, phase), trims);
   }
 
   /**
@@ -194,7 +190,7 @@ public final class Program {
    */
   public StillCommand still(int target, Moment state, int phase, double[] weights) {
     Standing standing = standing(state, phase, weights);
-    return new StillCommand(this, target, flowingInto(target), standing, trims(state, phase));
+    return new StillCommand(this, target, flowing[target], standing, trims(state, phase));
   }
 
   /** The same with the trims that are in effect there. */
