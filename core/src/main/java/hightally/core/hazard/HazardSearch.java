@@ -312,7 +312,8 @@ public final class HazardSearch {
       edits.add(Edit.of(Figure.PHASE_FADE, setup.phases().get(phase).id(), seconds));
     } else {
       for (int i = 0; i < setup.mixes().size(); i++) {
-        if ((mixes & 1L << i) != 0) {
+        boolean quick = setup.mixes().get(i).fadeSeconds() < seconds;
+        if (quick && (mixes & 1L << i) != 0) {
           edits.add(Edit.of(Figure.MIX_FADE, setup.mixes().get(i).id(), seconds));
         }
       }

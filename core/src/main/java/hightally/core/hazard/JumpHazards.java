@@ -238,7 +238,7 @@ final class JumpHazards {
             words,
             way,
             List.of(before, after),
-            mends(before, after));
+            mends(before, after, i));
       }
     }
   }
@@ -252,11 +252,12 @@ final class JumpHazards {
     return false;
   }
 
-  private List<Mend> mends(Moment before, Moment after) {
+  private List<Mend> mends(Moment before, Moment after, int surface) {
     int was = path.phase(before);
     int is = path.phase(after);
-    long changed =
-        path.program().decided(before, was).acting() ^ path.program().decided(after, is).acting();
+    long acted = path.program().decided(before, was).acting();
+    long felt = hangs[surface] == null ? 0 : hangs[surface].mixes();
+    long changed = (acted ^ path.program().decided(after, is).acting()) & felt;
     boolean phaseAlone = was != is && setup.phases().get(is).fadeSeconds() == 0;
     return phaseAlone || changed != 0 ? List.of(search.fading(is, phaseAlone, changed)) : List.of();
   }

@@ -10,6 +10,7 @@ import hightally.core.setup.ConditionLimits;
 import hightally.core.setup.Setup;
 import hightally.core.signal.Readings;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
@@ -132,8 +133,22 @@ record Line(Kind kind, int index, String subject, Cell[] cells, int restingCell)
   private static void fact(
       Kind kind, int index, String subject, double rest, Cell[] cells, List<Line> lines) {
     if (cells.length > 1) {
-      lines.add(new Line(kind, index, subject, cells, resting(cells, rest)));
+      Cell[] near = Arrays.stream(cells).map(cell -> near(cell, rest)).toArray(Cell[]::new);
+      lines.add(new Line(kind, index, subject, near, resting(cells, rest)));
     }
+  }
+
+  /** A fact is told just beyond its limit, as a pilot would meet it, and rounded. */
+  private static Cell near(Cell cell, double rest) {
+    if (cell.from() <= rest && rest <= cell.to()) {
+      return cell;
+    }
+    double middle = (cell.from() + cell.to()) / 2;
+    double at =
+        cell.from() > rest
+            ? Math.min(middle, Math.floor(cell.from()) + 1)
+            : Math.max(middle, Math.ceil(cell.to()) - 1);
+    return new Cell(cell.from(), cell.to(), at);
   }
 
   private static int resting(Cell[] cells, double rest) {

@@ -287,9 +287,7 @@ final class PowerHazards {
       boolean backwards = power.reverses(was, is);
       double fade = fade(at, there, was);
       boolean softened = !heldBefore && fade >= setup.house().softFadeSeconds();
-      long changed =
-          path.program().decided(at, phaseBefore).acting()
-              ^ path.program().decided(there, phaseAfter).acting();
+      long changed = changed(at, there);
       boolean mendable = !heldBefore && !softened && (phaseBefore != phaseAfter || changed != 0);
       Said words =
           Said.of(
@@ -308,6 +306,8 @@ final class PowerHazards {
               setup.phases().get(phaseBefore).name(),
               "phase2",
               setup.phases().get(phaseAfter).name(),
+              "sliding",
+              moved == throttleAxis,
               "fade",
               fade == 0
                   ? Said.NOTHING
@@ -329,6 +329,13 @@ final class PowerHazards {
               : List.of());
     }
 
+    /** Which mixes that this motor can feel come in or go. */
+    private long changed(Moment at, Moment there) {
+      long acted = path.program().decided(at, phaseBefore).acting();
+      long acts = path.program().decided(there, phaseAfter).acting();
+      return (acted ^ acts) & path.program().hangs(surfaces + motor).mixes();
+    }
+
     private int cellOf(Moment there) {
       return line.kind() == Line.Kind.WAITING && there.readings().truths().get(line.index())
           ? 0
@@ -343,8 +350,7 @@ final class PowerHazards {
       if (phaseBefore != phaseAfter || heldBefore) {
         return setup.phases().get(phaseAfter).fadeSeconds();
       }
-      long acted = path.program().decided(at, phaseBefore).acting();
-      long changed = acted ^ path.program().decided(there, phaseAfter).acting();
+      long changed = changed(at, there);
       double longest = 0;
       for (int i = 0; i < setup.mixes().size(); i++) {
         boolean goes = (changed & 1L << i) != 0;

@@ -47,15 +47,15 @@ class HazardSearchTest {
   private static final Condition HIGH = at("high", 3);
   private static final ThrottleCurve OFF = curve(List.of("landing"), -100, -100);
 
-  private static Condition at(String id, int position) {
+  static Condition at(String id, int position) {
     return new Condition(id, id, ConditionKind.SWITCH_AT, "switch", position, List.of(), 0);
   }
 
-  private static ThrottleCurve curve(List<String> phases, double low, double high) {
+  static ThrottleCurve curve(List<String> phases, double low, double high) {
     return new ThrottleCurve(phases, List.of(new CurvePoint(-100, low), new CurvePoint(100, high)));
   }
 
-  private static Phase phase(String id, String when, Preset... presets) {
+  static Phase phase(String id, String when, Preset... presets) {
     return new Phase(
         id,
         id,
@@ -72,7 +72,7 @@ class HazardSearchTest {
         NoseNote.NOT_FLOWN);
   }
 
-  private static Phase soft(Phase one) {
+  static Phase soft(Phase one) {
     return new Phase(
         one.id(),
         one.name(),
@@ -89,14 +89,14 @@ class HazardSearchTest {
         NoseNote.NOT_FLOWN);
   }
 
-  private static Mix mix(String id, MixSource source, String subject, double weight, String... to) {
+  static Mix mix(String id, MixSource source, String subject, double weight, String... to) {
     List<MixTarget> targets = java.util.Arrays.stream(to).map(t -> new MixTarget(t, 1)).toList();
     return new Mix(
         id, id, "", source, subject, weight, weight, 0, List.of(), targets, "", List.of(), 0);
   }
 
   /** Two elevons and a motor with everything in order: two phases on one switch. */
-  private static Setup clean() {
+  static Setup clean() {
     Setup plain = Rigs.plain();
     List<Channel> channels = new ArrayList<>(plain.channels());
     channels.add(new Channel(3, "motor", Channel.THROTTLE, false, 0, 100, 100, 0));
@@ -110,7 +110,7 @@ class HazardSearchTest {
         .done();
   }
 
-  private static Power power(
+  static Power power(
       List<ThrottleCurve> curves, double cut, double failsafe, List<FlightTimer> timers) {
     return new Power(
         "",
@@ -128,7 +128,7 @@ class HazardSearchTest {
         0);
   }
 
-  private static Setup planted(HazardKind kind) {
+  static Setup planted(HazardKind kind) {
     Setup clean = clean();
     return switch (kind) {
       case MOTOR_STARTS ->

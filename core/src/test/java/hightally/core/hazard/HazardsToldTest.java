@@ -1,0 +1,275 @@
+package hightally.core.hazard;
+
+import static hightally.core.English.say;
+import static hightally.core.hazard.HazardSearchTest.clean;
+import static hightally.core.hazard.HazardSearchTest.curve;
+import static hightally.core.hazard.HazardSearchTest.mix;
+import static hightally.core.hazard.HazardSearchTest.phase;
+import static hightally.core.hazard.HazardSearchTest.planted;
+import static hightally.core.hazard.HazardSearchTest.soft;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import hightally.core.airframe.Contact;
+import hightally.core.airframe.Motor;
+import hightally.core.channel.Channel;
+import hightally.core.condition.Condition;
+import hightally.core.condition.ConditionKind;
+import hightally.core.edit.Edit;
+import hightally.core.edit.Mend;
+import hightally.core.mix.Mix;
+import hightally.core.mix.MixSource;
+import hightally.core.phase.Phase;
+import hightally.core.power.FailsafeSetting;
+import hightally.core.power.FlightTimer;
+import hightally.core.power.Power;
+import hightally.core.power.ThrottleCurve;
+import hightally.core.setup.Setup;
+import hightally.core.signal.Moment;
+import hightally.core.signal.SignalPath;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+
+/** Every word of a search: what happens, the way there, how it is shown, what mends it. */
+class HazardsToldTest {
+  private static Condition on(
+      String id, ConditionKind kind, String subject, double limit, double s) {
+    return new Condition(id, id, kind, subject, limit, List.of(), s);
+  }
+
+  private static Mix when(Mix one, String condition, double fade) {
+    return new Mix(
+        one.id(),
+        one.name(),
+        "",
+        one.source(),
+        one.subject(),
+        one.weightPlusPercent(),
+        one.weightMinusPercent(),
+        0,
+        List.of(),
+        one.targets(),
+        condition,
+        List.of(),
+        fade);
+  }
+
+  private static Mix constant(String id, double weight, String condition, double fade, String to) {
+    return when(mix(id, MixSource.CONSTANT, "", weight, to), condition, fade);
+  }
+
+  private static String told(Setup setup) {
+    HazardSearch.Outcome outcome = HazardSearch.of(SignalPath.of(setup));
+    StringBuilder text = new StringBuilder();
+    text.append(
+        String.format(
+            Locale.ROOT,
+            "%s: %d states, %d evaluated, %d tried%n",
+            outcome.ending(),
+            outcome.states(),
+            outcome.evaluated(),
+            outcome.sampled()));
+    for (Hazard one : outcome.hazards()) {
+      text.append(one.kind()).append(" ").append(one.subject()).append(": ");
+      text.append(say(one.words())).append("\n");
+      if (!one.way().isEmpty()) {
+        text.append("  way: ").append(String.join("; ", say(one.way()))).append("\n");
+      }
+      if (one.moments().isEmpty()) {
+        continue;
+      }
+      text.append("  shown: ").append(moments(one.showing().leadIn())).append(" then ");
+      text.append(moments(one.moments()));
+      text.append(String.format(Locale.ROOT, " for %.1f s", one.showing().seconds()));
+      text.append(one.showing().linkLost() ? ", link lost\n" : "\n");
+      for (Mend mend : one.mends()) {
+        text.append("  mend: ").append(say(mend.words()));
+        for (Edit edit : mend.edits()) {
+          text.append(
+              String.format(
+                  Locale.ROOT, " [%s %s %.1f]", edit.figure(), edit.subject(), edit.value()));
+        }
+        text.append("\n");
+      }
+    }
+    return text.toString();
+  }
+
+  private static String moments(List<Moment> moments) {
+    List<String> told = new ArrayList<>();
+    for (Moment one : moments) {
+      StringBuilder text = new StringBuilder();
+      text.append(
+          String.format(
+              Locale.ROOT,
+              "(%.2f %.2f %.2f, %.2f",
+              one.roll(),
+              one.pitch(),
+              one.yaw(),
+              one.throttle()));
+      one.inputs().forEach(input -> text.append(String.format(Locale.ROOT, " %.2f", input)));
+      told.add(text.append(")").toString());
+    }
+    return String.join(" ", told);
+  }
+
+  private static Setup facts() {
+    List<Condition> conditions =
+        List.of(
+            on("lever-up", ConditionKind.ABOVE, "lever", 40, 0),
+            on("far", ConditionKind.TELEMETRY_BELOW, "link", 30, 0),
+            on("empty", ConditionKind.TELEMETRY_BELOW, "voltage", 11, 0),
+            on("late", ConditionKind.TIMER_ABOVE, "clock", 60, 0),
+            on("pulled", ConditionKind.ABOVE, "pitch", 50, 0),
+            on("open", ConditionKind.ABOVE, "throttle", 20, 0),
+            on("held", ConditionKind.BELOW, "yaw", -50, 1.5));
+    List<Mix> mixes =
+        List.of(
+            constant("m-lever", 22, "lever-up", 0, "motor"),
+            constant("m-far", 24, "far", 1, "motor"),
+            constant("m-empty", 26, "empty", 3, "motor"),
+            constant("m-late", 28, "late", 0, "motor"),
+            constant("m-pulled", 30, "pulled", 0, "motor"),
+            constant("m-open", 32, "open", 0, "motor"),
+            constant("m-held", 34, "held", 0, "motor"));
+    return clean()
+        .change()
+        .phases(List.of(phase("flight", "")))
+        .conditions(conditions)
+        .mixes(mixes)
+        .power(
+            clean()
+                .power()
+                .withTimers(List.of(new FlightTimer("clock", "Clock", false, 0, "", List.of()))))
+        .done();
+  }
+
+  /** A motor each way round on a lever, one driven besides by the roll stick; cut and arming. */
+  private static Setup bothWays(boolean back, double fade) {
+    Setup clean = clean();
+    List<Channel> channels = new ArrayList<>(clean.channels());
+    channels.add(new Channel(4, "other", Channel.THROTTLE, false, 0, 100, 100, 0));
+    ThrottleCurve forward = curve(List.of(), 0, 60);
+    ThrottleCurve backward = curve(List.of("landing"), 0, -30);
+    Power power =
+        new Power(
+            "lever",
+            true,
+            List.of(forward, backward),
+            "low",
+            0,
+            "",
+            back,
+            List.of(new FailsafeSetting(3, true, 0), new FailsafeSetting(4, false, 40)),
+            true,
+            List.of(),
+            List.of(),
+            List.of(),
+            0);
+    Phase landing = fade > 0 ? soft(phase("landing", "high")) : phase("landing", "high");
+    return clean
+        .change()
+        .channels(channels)
+        .airframe(
+            clean
+                .airframe()
+                .withMotors(
+                    List.of(
+                        new Motor("motor", "Motor", 3, 0, 0, 250),
+                        new Motor("other", "Other", 4, 0, 0, 250))))
+        .conditions(
+            List.of(
+                on("high", ConditionKind.SWITCH_AT, "switch", 3, 0),
+                on("low", ConditionKind.SWITCH_AT, "switch", 1, 0)))
+        .phases(List.of(landing, phase("flight", "")))
+        .mixes(List.of(mix("yawing", MixSource.STICK, "roll", 30, "other")))
+        .power(power)
+        .done();
+  }
+
+  /**
+   * A flap that drives an aileron by a mix from its command, against a stop; a lever on one side.
+   */
+  private static Setup chained() {
+    return clean()
+        .change()
+        .phases(List.of(phase("flight", "")))
+        .conditions(List.of())
+        .mixes(
+            List.of(
+                mix("camber", MixSource.INPUT, "lever", 40, "left"),
+                mix("follow", MixSource.SURFACE, "left", 90, "right"),
+                mix("lift", MixSource.THROTTLE, "", 30, "left")))
+        .contacts(
+            List.of(new Contact("right", 30, "left", 30), new Contact("slave", -20, "right", 5)))
+        .done();
+  }
+
+  /** One mix that comes in slowly and one that does not, at the same flick. */
+  private static Setup halfFaded() {
+    return clean()
+        .change()
+        .phases(List.of(phase("flight", "")))
+        .mixes(
+            List.of(
+                constant("slow", 30, "high", 1.5, "motor"),
+                constant("flap", 60, "high", 0, "left"),
+                constant("flap2", 60, "high", 2, "right")))
+        .done();
+  }
+
+  private static Setup noFailsafe() {
+    Setup clean = clean();
+    return clean.change().power(clean.power().withFailsafe(List.of())).done();
+  }
+
+  private static Map<String, Setup> stories() {
+    Map<String, Setup> stories = new LinkedHashMap<>();
+    for (HazardKind kind : HazardKind.values()) {
+      stories.put(kind.name(), planted(kind));
+    }
+    stories.put("facts", facts());
+    stories.put("two motors", bothWays(true, 0));
+    stories.put("two motors, cut let go anywhere", bothWays(false, 0));
+    stories.put("two motors, soft", bothWays(true, 2));
+    stories.put("chained", chained());
+    stories.put("half faded", halfFaded());
+    stories.put("no failsafe", noFailsafe());
+    return stories;
+  }
+
+  /** Sections of the file, without the working. */
+  private static Map<String, String> expected() throws IOException {
+    Map<String, String> sections = new LinkedHashMap<>();
+    String name = "";
+    try (InputStream file = HazardsToldTest.class.getResourceAsStream("/hazards-told.txt")) {
+      for (String line : new String(file.readAllBytes(), StandardCharsets.UTF_8).split("\n")) {
+        if (line.startsWith("== ")) {
+          name = line.substring(3);
+          sections.put(name, "");
+        } else if (!line.startsWith("#") && !line.isBlank()) {
+          sections.merge(name, line + "\n", String::concat);
+        }
+      }
+    }
+    return sections;
+  }
+
+  @Test
+  void everyWordOfEveryStory() throws IOException {
+    Map<String, String> expected = expected();
+    Map<String, String> told = new LinkedHashMap<>();
+    stories().forEach((name, setup) -> told.put(name, told(setup)));
+    if (Boolean.getBoolean("print")) {
+      told.forEach((name, text) -> System.out.println("== " + name + "\n" + text));
+    }
+    assertThat(told.keySet()).isEqualTo(expected.keySet());
+    expected.forEach((name, text) -> assertThat(told.get(name)).as(name).isEqualTo(text));
+  }
+}
