@@ -16,7 +16,6 @@ import hightally.core.signal.Readings;
 import hightally.core.signal.SignalPath;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.stream.IntStream;
 
 /**
  * A simulated transmitter and receiver that keep time: phases fade ({@link PhaseFade}), timers
@@ -35,7 +34,6 @@ public final class BenchRun {
   private final Setup setup;
   private final Conditions conditions;
   private final double[] trueFor;
-  private final boolean phaseIsAskedFor;
   private final double[] timers;
   private final double[] belowFor;
   private final PhaseFade fade;
@@ -54,7 +52,6 @@ public final class BenchRun {
     mixFade = new MixFade(path.program(), setup.mixes());
     conditions = path.program().conditions();
     trueFor = new double[conditions.count()];
-    phaseIsAskedFor = IntStream.range(0, conditions.count()).anyMatch(conditions::asksForPhase);
     belowFor = new double[setup.power().alarms().size()];
     timers =
         setup.power().timers().stream()
@@ -80,7 +77,9 @@ public final class BenchRun {
     latchAtStart(moment);
     boolean held = latched(moment);
     Moment safe = held ? moment.withThrottle(moment.throttle(), true) : moment;
-    double[] commands = fade.commands(one -> in(one, safe), mixFade.weights(), held);
+    double[] commands =
+        fade.commands(
+            one -> one == phase ? safe : conditions.asIn(one, safe), mixFade.weights(), held);
     double[] full = path.positions(commands, safe).commandPercent();
     boolean arrived = slow(full, seconds);
     Positions positions = path.ofCommands(slowed);
@@ -223,31 +222,6 @@ public final class BenchRun {
 
   private Moment bare(Moment moment) {
     return moment.with(readings(moment, List.of()));
-  }
-
-  /** The moment as a phase sees it that is on its way out: what asks for it is still true there. */
-  private Moment in(int other, Moment moment) {
-    List<Boolean> now = moment.readings().truths();
-    if (other == phase || !phaseIsAskedFor) {
-      return moment;
-    }
-    Boolean[] truths = new Boolean[now.size()];
-    for (int i = 0; i < truths.length; i++) {
-      asIn(other, i, moment, now, truths);
-    }
-    return moment.with(readings(moment, List.of(truths)));
-  }
-
-  private void asIn(int other, int condition, Moment moment, List<Boolean> now, Boolean[] truths) {
-    if (truths[condition] == null) {
-      for (int member : conditions.members(condition)) {
-        asIn(other, member, moment, now, truths);
-      }
-      truths[condition] =
-          conditions.asksForPhase(condition)
-              ? conditions.of(condition, bare(moment), other, truths)
-              : now.get(condition);
-    }
   }
 
   private boolean waits(Moment moment) {

@@ -163,7 +163,8 @@ final class JumpHazards {
     int is = path.phase(after);
     boolean fades = was != is && setup.phases().get(is).fadeSeconds() > 0;
     stretch.to()[moved] = stretch.from()[moved];
-    Program.Decision then = path.program().decided(after, fades ? was : is);
+    Moment seen = fades ? path.program().conditions().asIn(was, after) : after;
+    Program.Decision then = path.program().decided(seen, fades ? was : is);
     Program.Decision now = path.program().decided(before, was);
     boolean all = now.phase() != then.phase() || now.held() != then.held();
     long other = now.acting() ^ then.acting();
@@ -177,7 +178,7 @@ final class JumpHazards {
       if (carried >= 0
           && (all || (other & hangs[i].mixes()) != 0 || hangs[i].axes().contains(moved))) {
         StillCommand one = path.program().still(carried, before, was);
-        StillCommand two = path.program().still(carried, after, fades ? was : is, weights);
+        StillCommand two = path.program().still(carried, seen, fades ? was : is, weights);
         Attained attained = new Attained(one, two, before, after, moved, Places.of(after, moved));
         for (double way : WAYS) {
           Region.Limit jumps = new Region.Limit(-way, way, least[i]);
@@ -268,6 +269,7 @@ final class JumpHazards {
     int is = path.phase(after);
     boolean fades = was != is && setup.phases().get(is).fadeSeconds() > 0;
     double[] weights = search.atOnce(before, was);
-    return path.program().commands(after, fades ? was : is, weights);
+    Moment seen = fades ? path.program().conditions().asIn(was, after) : after;
+    return path.program().commands(seen, fades ? was : is, weights);
   }
 }

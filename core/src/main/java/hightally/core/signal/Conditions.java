@@ -24,6 +24,7 @@ public final class Conditions {
   private final int[] timers;
   private final int[] phases;
   private final int[] phaseWhen;
+  private final boolean asksForPhases;
   private final Map<String, Integer> byId = new HashMap<>();
 
   Conditions(Setup setup) {
@@ -42,6 +43,7 @@ public final class Conditions {
     List<String> phaseIds = setup.phases().stream().map(phase -> phase.id()).toList();
     phases = indexes(phaseIds::indexOf);
     phaseWhen = setup.phases().stream().mapToInt(phase -> index(phase.when())).toArray();
+    asksForPhases = Arrays.stream(all).anyMatch(one -> one.kind() == ConditionKind.PHASE);
   }
 
   private int[] indexes(java.util.function.ToIntFunction<String> of) {
@@ -113,6 +115,32 @@ public final class Conditions {
   public boolean asksForPhase(int index) {
     return all[index].kind() == ConditionKind.PHASE
         || Arrays.stream(of[index]).anyMatch(this::asksForPhase);
+  }
+
+  /**
+   * A moment whose truths are known, as another phase sees it: what asks for a phase is true in its
+   * own only. One whose truths are not known stays as it is.
+   */
+  public Moment asIn(int phase, Moment moment) {
+    List<Boolean> now = moment.readings().truths();
+    if (now.isEmpty() || !asksForPhases) {
+      return moment;
+    }
+    Moment bare = moment.with(moment.readings().withTruths(List.of()));
+    Boolean[] truths = new Boolean[now.size()];
+    for (int i = 0; i < truths.length; i++) {
+      asIn(phase, i, bare, now, truths);
+    }
+    return moment.with(moment.readings().withTruths(List.of(truths)));
+  }
+
+  private void asIn(int phase, int one, Moment bare, List<Boolean> now, Boolean[] truths) {
+    if (truths[one] == null) {
+      for (int member : of[one]) {
+        asIn(phase, member, bare, now, truths);
+      }
+      truths[one] = asksForPhase(one) ? of(one, bare, phase, truths) : now.get(one);
+    }
   }
 
   /** Indexes of the conditions one is made of. */
