@@ -33,6 +33,7 @@ class LayersTest {
     "log",
     "adjustment",
     "guide",
+    "coach",
     "hazard",
     "ready",
     "bench",

@@ -129,7 +129,10 @@ final class TrimCalculations {
     TrimTest test =
         TrimTest.named(named)
             .orElseThrow(
-                () -> oneOf("test", named, Stream.of(TrimTest.values()).map(TrimTest::id)));
+                () -> oneOf("test", named, computed().map(TrimTest::id)));
+    if (test.outcomes().isEmpty()) {
+      throw oneOf("test", named, computed().map(TrimTest::id));
+    }
     String seen = Given.need("outcome", given.outcome());
     TrimOutcome outcome =
         Stream.of(TrimOutcome.values())
@@ -159,6 +162,11 @@ final class TrimCalculations {
         known(advice.batteryShiftMm()),
         known(advice.ballastGrams()),
         advice.side());
+  }
+
+  /** The tests whose outcomes move something by a figure. */
+  private static Stream<TrimTest> computed() {
+    return Stream.of(TrimTest.values()).filter(one -> !one.outcomes().isEmpty());
   }
 
   private static Double known(double value) {

@@ -34,7 +34,7 @@ public record BalanceEstimate(
   private static final double TAIL_EFFICIENCY = 0.9;
 
   /** The estimate for a model; none where no wing is described. */
-  static Optional<BalanceEstimate> of(Setup setup) {
+  public static Optional<BalanceEstimate> of(Setup setup) {
     List<Panel> wing = panels(setup, Set.of(PanelRole.WING));
     if (wing.stream().noneMatch(BalanceEstimate::hasArea)) {
       return Optional.empty();

@@ -6,10 +6,11 @@ import hightally.core.setup.Setup;
 import java.util.List;
 
 /** A model steered in pitch only by what also rolls it: a flying wing. */
-final class Reflex {
+public final class Reflex {
   private Reflex() {}
 
-  static boolean applies(Setup setup) {
+  /** Whether a model is one. */
+  public static boolean applies(Setup setup) {
     List<Surface> pitching =
         setup.surfaces().stream().filter(one -> one.shares().pitch() != 0).toList();
     return !pitching.isEmpty() && pitching.stream().allMatch(one -> one.shares().roll() != 0);

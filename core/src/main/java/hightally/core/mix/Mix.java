@@ -81,6 +81,24 @@ public record Mix(
         fadeSeconds);
   }
 
+  /** The same mix with other weights, or another curve instead of them. */
+  public Mix weighing(double plus, double minus, List<CurvePoint> changedCurve) {
+    return new Mix(
+        id,
+        name,
+        reason,
+        source,
+        subject,
+        plus,
+        minus,
+        startPercent,
+        changedCurve,
+        targets,
+        when,
+        phases,
+        fadeSeconds);
+  }
+
   /** The same mix coming in over another time. */
   public Mix fading(double changedSeconds) {
     return new Mix(

@@ -1,12 +1,16 @@
 package hightally.core.trim;
 
+import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
-/** The trim tests that have an outcome with a lever, in the order in which they are flown. */
+/** The trim tests, in the order in which they are flown. */
 public enum TrimTest {
+  /** Calm, height, half power, hands off, in every phase: the clicks are the outcome. */
+  LEVEL_TRIM("levelTrim"),
   /** Level and trimmed, half to full, wait, then to low. */
   THROTTLE_CHANGE(
       "throttleChange",
@@ -62,14 +66,25 @@ public enum TrimTest {
   CIRCLING(
       "circling",
       way(TrimOutcome.NOSE_SWINGS_OUT, TrimLever.AILERON_TO_RUDDER, 1),
-      way(TrimOutcome.NOSE_SWINGS_IN, TrimLever.AILERON_TO_RUDDER, -1));
+      way(TrimOutcome.NOSE_SWINGS_IN, TrimLever.AILERON_TO_RUDDER, -1),
+      said(TrimOutcome.NEEDS_OPPOSITE_STICK)),
+  /** Straight ahead, slower and slower. */
+  STALL("stall", said(TrimOutcome.LEFT_WING_DROPS), said(TrimOutcome.RIGHT_WING_DROPS)),
+  /** The full line, in the phase of the launch. */
+  LAUNCH("launch", said(TrimOutcome.LAUNCH_STEEP), said(TrimOutcome.LAUNCH_FLAT)),
+  /** A fast pass, in the phase for it. */
+  SPEED("speed", said(TrimOutcome.CLIMBS_FAST), said(TrimOutcome.TUCKS_FAST)),
+  /** What the model is for, flown on purpose. */
+  FEEL("feel", said(TrimOutcome.DOES_NOT_FEEL_RIGHT));
 
   private final String id;
+  private final List<TrimOutcome> seen = new ArrayList<>();
   private final Map<TrimOutcome, Way> ways = new EnumMap<>(TrimOutcome.class);
 
   /**
    * What an outcome asks for.
    *
+   * @param lever null for an outcome that is named and not computed
    * @param sign which way the lever goes
    */
   public record Way(TrimOutcome outcome, TrimLever lever, int sign) {}
@@ -77,12 +92,19 @@ public enum TrimTest {
   TrimTest(String id, Way... all) {
     this.id = id;
     for (Way one : all) {
-      ways.put(one.outcome(), one);
+      seen.add(one.outcome());
+      if (one.lever() != null) {
+        ways.put(one.outcome(), one);
+      }
     }
   }
 
   private static Way way(TrimOutcome outcome, TrimLever lever, int sign) {
     return new Way(outcome, lever, sign);
+  }
+
+  private static Way said(TrimOutcome outcome) {
+    return new Way(outcome, null, 0);
   }
 
   /** Its name for programs. */
@@ -100,7 +122,17 @@ public enum TrimTest {
     return Optional.empty();
   }
 
-  /** Everything it can show that asks for a change. */
+  /** Everything it can show besides being right, computed or only named, in the order asked. */
+  public List<TrimOutcome> seen() {
+    return List.copyOf(seen);
+  }
+
+  /** What it can move, each lever once, the one to be looked at first first. */
+  public List<TrimLever> levers() {
+    return seen.stream().flatMap(one -> way(one).stream()).map(Way::lever).distinct().toList();
+  }
+
+  /** Everything it can show that asks for a change that is computed. */
   public Set<TrimOutcome> outcomes() {
     return Set.copyOf(ways.keySet());
   }

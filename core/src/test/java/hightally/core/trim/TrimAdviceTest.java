@@ -90,7 +90,8 @@ class TrimAdviceTest {
     Set<TrimOutcome> shown = new HashSet<>();
     for (TrimTest test : TrimTest.values()) {
       assertThat(TrimTest.named(test.id())).contains(test);
-      shown.addAll(test.outcomes());
+      shown.addAll(test.seen());
+      assertThat(test.seen()).containsAll(test.outcomes());
       for (TrimOutcome outcome : TrimOutcome.values()) {
         if (!test.outcomes().contains(outcome)) {
           assertThatThrownBy(() -> TrimAdvice.of(test, outcome, 1, FACTS))

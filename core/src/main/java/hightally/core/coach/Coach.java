@@ -1,0 +1,276 @@
+package hightally.core.coach;
+
+import hightally.core.guide.PartChange.PartKind;
+import hightally.core.log.TestResult;
+import hightally.core.quantity.Said;
+import hightally.core.setup.Setup;
+import hightally.core.trim.TrimLever;
+import hightally.core.trim.TrimStep;
+import hightally.core.trim.TrimTest;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.Set;
+
+/**
+ * Where a model stands in its trim flights: which tests hold, which are void and by what, what
+ * comes next, and the one change to make. A pure function of what was flown.
+ */
+public final class Coach {
+  private final Asked asked;
+
+  /**
+   * A flight's result of a test, with the model as it was then.
+   *
+   * @param flight its number
+   * @param changed parts that were changed since
+   */
+  public record Flown(long flight, TestResult result, Snapshot snapshot, List<PartKind> changed) {}
+
+  /** A test that is left out, and why. */
+  public record Skipped(TestCase test, String because) {}
+
+  /**
+   * Everything it is worked out from.
+   *
+   * @param flown oldest first
+   * @param levelTrim per phase: whether its trims have settled
+   * @param turnedRound whether this pilot's house rule for the sign of differential is the other
+   *     one
+   */
+  public record Asked(
+      Snapshot now,
+      List<Flown> flown,
+      List<Skipped> skipped,
+      Map<String, Boolean> levelTrim,
+      boolean turnedRound) {}
+
+  /** How a test stands. */
+  public enum State {
+    /** Not flown yet. */
+    OPEN,
+    /** Flown and right, and nothing has moved since. */
+    STANDS,
+    /** Flown and not right: there is a change to make. */
+    CHANGE,
+    /** Flown, and something has moved since: to be flown again. */
+    VOID,
+    /** Left out, with a reason. */
+    SKIPPED
+  }
+
+  /**
+   * One test.
+   *
+   * @param words how it stands, in a sentence
+   * @param flight number of its newest flight; 0 for none
+   * @param advice the change; null where there is none to make
+   * @param openBefore whether one before it is open: then this one may not mean what it seems to
+   */
+  public record Standing(
+      TestCase test,
+      State state,
+      Said words,
+      long flight,
+      CoachAdvice advice,
+      boolean openBefore) {}
+
+  /**
+   * All of it.
+   *
+   * @param tests in the order in which they are flown
+   * @param next index of what comes next; -1 where everything stands
+   * @param goal what the next flight is for, in a sentence
+   */
+  public record Plan(ModelKind kind, List<Standing> tests, int next, Said goal) {
+    /** What comes next. */
+    public Optional<Standing> nextTest() {
+      return next < 0 ? Optional.empty() : Optional.of(tests.get(next));
+    }
+  }
+
+  private Coach(Asked asked) {
+    this.asked = asked;
+  }
+
+  /** The plan that follows from what was flown. */
+  public static Plan plan(Asked asked) {
+    Coach coach = new Coach(asked);
+    List<Standing> tests = new ArrayList<>();
+    int next = -1;
+    for (TestCase test : TestCase.of(asked.now().setup())) {
+      Standing one = coach.standing(test, next >= 0);
+      if (next < 0 && one.state() != State.STANDS && one.state() != State.SKIPPED) {
+        next = tests.size();
+      }
+      tests.add(one);
+    }
+    Said goal = next < 0 ? Said.of("coach.allStand") : goal(asked.now().setup(), tests.get(next));
+    return new Plan(ModelKind.of(asked.now().setup()), List.copyOf(tests), next, goal);
+  }
+
+  private static Said goal(Setup setup, Standing next) {
+    Said test = name(setup, next.test());
+    return switch (next.state()) {
+      case CHANGE -> Said.of("coach.goalChange", "test", test);
+      case VOID -> Said.of("coach.goalAgain", "test", test);
+      default -> Said.of("coach.goalFirst", "test", test);
+    };
+  }
+
+  /** What a test is called on a model: with its phase or brake setting. */
+  public static Said name(Setup setup, TestCase test) {
+    if (test.test() == TrimTest.BRAKES) {
+      return Said.of("coach.testAt", "test", test.test(), "part", test.part());
+    }
+    boolean several = setup.phases().size() > 1 && !test.part().isEmpty();
+    return several
+        ? Said.of("coach.testIn", "test", test.test(), "part", test.phase(setup).name())
+        : Said.of("coach.test", "test", test.test());
+  }
+
+  private Standing standing(TestCase test, boolean openBefore) {
+    Optional<Skipped> skipped =
+        asked.skipped().stream().filter(one -> one.test().equals(test)).findFirst();
+    List<Flown> all = asked.flown().stream().filter(one -> of(one, test)).toList();
+    long flight = all.isEmpty() ? 0 : all.get(all.size() - 1).flight();
+    if (skipped.isPresent()) {
+      Said words = Said.of("coach.skipped", "because", skipped.get().because());
+      return new Standing(test, State.SKIPPED, words, flight, null, openBefore);
+    }
+    if (test.test() == TrimTest.LEVEL_TRIM) {
+      boolean settled = asked.levelTrim().getOrDefault(test.part(), false);
+      return new Standing(
+          test,
+          settled ? State.STANDS : State.OPEN,
+          Said.of(settled ? "coach.levelSettled" : "coach.levelOpen"),
+          flight,
+          null,
+          openBefore);
+    }
+    if (all.isEmpty()) {
+      return new Standing(test, State.OPEN, Said.of("coach.notFlown"), 0, null, openBefore);
+    }
+    Flown newest = all.get(all.size() - 1);
+    List<Moved> moved =
+        Moved.between(newest.snapshot(), asked.now(), test, newest.changed()).stream()
+            .filter(one -> one.voids(test.test()))
+            .toList();
+    Set<TrimLever> own = own(newest, test);
+    if (!moved.isEmpty() || !own.isEmpty()) {
+      Said words =
+          moved.isEmpty()
+                  || own.stream()
+                      .map(Enum::name)
+                      .toList()
+                      .containsAll(moved.stream().map(Enum::name).toList())
+              ? Said.of("coach.changedFlyAgain")
+              : Said.of("coach.void", "what", moved);
+      return new Standing(test, State.VOID, words, flight, null, openBefore);
+    }
+    if (newest.result().right()) {
+      return new Standing(test, State.STANDS, Said.of("coach.stands"), flight, null, openBefore);
+    }
+    CoachAdvice advice = advice(test, all);
+    if (advice.verdict() == TrimStep.Verdict.FINE_ENOUGH) {
+      return new Standing(
+          test, State.STANDS, Said.of("coach.fineEnough"), flight, advice, openBefore);
+    }
+    return new Standing(test, State.CHANGE, Said.of("coach.change"), flight, advice, openBefore);
+  }
+
+  private static boolean of(Flown one, TestCase test) {
+    return one.result().test() == test.test() && one.result().part().equals(test.part());
+  }
+
+  /** Its own levers that have moved since: however little, it is to be flown again. */
+  private Set<TrimLever> own(Flown newest, TestCase test) {
+    Set<TrimLever> moved = java.util.EnumSet.noneOf(TrimLever.class);
+    for (TrimLever lever : test.test().levers()) {
+      double then = newest.snapshot().value(lever, test);
+      double now = asked.now().value(lever, test);
+      if (Math.abs(now - then) > lever.resolution() / 2) {
+        moved.add(lever);
+      }
+    }
+    return moved;
+  }
+
+  /** The change of the lever that must move most; of equals the one to be looked at first. */
+  private CoachAdvice advice(TestCase test, List<Flown> all) {
+    TestResult newest = all.get(all.size() - 1).result();
+    Optional<TrimLever> disagree =
+        test.test().levers().stream().filter(lever -> newest.severity(lever).isEmpty()).findFirst();
+    if (disagree.isPresent()) {
+      return CoachAdvice.disagreeing(asked.now(), test, disagree.get());
+    }
+    Optional<TrimLever> most =
+        test.test().levers().stream()
+            .filter(lever -> newest.severity(lever).orElse(0) != 0)
+            .max(Comparator.comparingInt(lever -> Math.abs(newest.severity(lever).orElse(0))));
+    // max keeps the last of equals: the first is wanted.
+    Optional<TrimLever> first =
+        most.flatMap(
+            one ->
+                test.test().levers().stream()
+                    .filter(
+                        lever ->
+                            Math.abs(newest.severity(lever).orElse(0))
+                                == Math.abs(newest.severity(one).orElse(0)))
+                    .findFirst());
+    return first
+        .map(lever -> CoachAdvice.of(asked.now(), test, lever, step(test, lever, all), sign(lever)))
+        .orElseGet(() -> CoachAdvice.named(asked.now(), test, newest));
+  }
+
+  /** The sign of a lever by this pilot's house rule. */
+  private int sign(TrimLever lever) {
+    return lever == TrimLever.DIFFERENTIAL && asked.turnedRound() ? -1 : 1;
+  }
+
+  private TrimStep step(TestCase test, TrimLever lever, List<Flown> all) {
+    List<TrimStep.Flown> history = new ArrayList<>();
+    for (Flown one : all) {
+      OptionalInt severity = one.result().severity(lever);
+      if (severity.isPresent() && comparable(one, test, lever)) {
+        double value = one.snapshot().value(lever, test);
+        history.add(new TrimStep.Flown(value, sign(lever) * severity.getAsInt()));
+      }
+    }
+    double min = -lever.furthest();
+    double max = lever.furthest();
+    if (lever == TrimLever.BALANCE) {
+      Setup setup = asked.now().setup();
+      min =
+          Levers.chordPercent(setup, setup.balance().foremostMm())
+              .orElse(setup.balance().foremostMm());
+      max =
+          Levers.chordPercent(setup, setup.balance().aftmostMm())
+              .orElse(setup.balance().aftmostMm());
+      double now = asked.now().value(lever, test);
+      // A range that was never filled in, or is left already, forbids no step back into it.
+      min = Math.min(min, now);
+      max = Math.max(max, now);
+      max = max - min < lever.resolution() ? max + lever.resolution() : max;
+    }
+    return TrimStep.of(new TrimStep.Question(history, lever.steps(), lever.resolution(), min, max));
+  }
+
+  /** Whether only the lever itself has moved between that flight and now. */
+  private boolean comparable(Flown one, TestCase test, TrimLever lever) {
+    return Moved.between(one.snapshot(), asked.now(), test, one.changed()).stream()
+        .filter(moved -> moved.voids(test.test()))
+        .allMatch(moved -> is(moved, lever));
+  }
+
+  private static boolean is(Moved moved, TrimLever lever) {
+    return switch (lever) {
+      case DOWN_THRUST, RIGHT_THRUST -> moved == Moved.THRUST;
+      case LATERAL -> moved == Moved.ACROSS;
+      default -> moved.name().equals(lever.name());
+    };
+  }
+}

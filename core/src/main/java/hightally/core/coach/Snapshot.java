@@ -1,0 +1,38 @@
+package hightally.core.coach;
+
+import hightally.core.setup.Setup;
+import hightally.core.trim.TrimLever;
+import java.util.EnumMap;
+import java.util.Map;
+
+/**
+ * How a model was when something was flown: all that the trim tests move.
+ *
+ * @param setup the revision
+ * @param pack the pack's name; empty where none was noted
+ * @param cgMm balance point, aft of the datum
+ * @param metal what has been done to the thrust line and across since it was built, by lever
+ */
+public record Snapshot(Setup setup, String pack, double cgMm, Map<TrimLever, Double> metal) {
+  public Snapshot {
+    metal = Map.copyOf(metal);
+  }
+
+  /** Where a lever stands, in its unit: the balance on the mean chord, metal since it was built. */
+  public double value(TrimLever lever, TestCase test) {
+    if (lever.inProgram()) {
+      return Levers.value(lever, setup, test);
+    }
+    return lever == TrimLever.BALANCE
+        ? Levers.chordPercent(setup, cgMm).orElse(cgMm)
+        : metal.getOrDefault(lever, 0.0);
+  }
+
+  /** The same model with a lever that is metal elsewhere. */
+  public Snapshot withMetal(TrimLever lever, double value) {
+    Map<TrimLever, Double> changed = new EnumMap<>(TrimLever.class);
+    changed.putAll(metal);
+    changed.put(lever, value);
+    return new Snapshot(setup, pack, cgMm, changed);
+  }
+}
