@@ -127,9 +127,7 @@ final class TrimCalculations {
   static TrimAdviceFound advice(TrimAdviceGiven given) {
     String named = Given.need("test", given.test());
     TrimTest test =
-        TrimTest.named(named)
-            .orElseThrow(
-                () -> oneOf("test", named, computed().map(TrimTest::id)));
+        TrimTest.named(named).orElseThrow(() -> oneOf("test", named, computed().map(TrimTest::id)));
     if (test.outcomes().isEmpty()) {
       throw oneOf("test", named, computed().map(TrimTest::id));
     }

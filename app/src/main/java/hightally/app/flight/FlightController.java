@@ -3,6 +3,7 @@ package hightally.app.flight;
 import hightally.app.platform.Once;
 import hightally.app.platform.Page;
 import hightally.core.log.FlightReport;
+import hightally.core.log.FlightSeen;
 import io.swagger.v3.oas.annotations.Operation;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -59,6 +60,36 @@ class FlightController {
         once,
         made -> log.notedBy(aircraftId, made),
         () -> log.add(aircraftId, flight.revisionNumber(), flight.report(), once));
+  }
+
+  /** A flight, the revision it was flown on, and what was seen besides its trims. */
+  record FlownFlight(int revisionNumber, FlightReport report, FlightSeen seen) {}
+
+  /** The same corrected, and the version that was corrected. */
+  record CorrectedFlown(int version, FlightReport report, FlightSeen seen) {}
+
+  @PostMapping("/flown")
+  @ResponseStatus(HttpStatus.CREATED)
+  @Operation(
+      summary = "Notes a flight with what it showed of trim tests and its check; once for each key")
+  Flight addFlown(
+      @PathVariable long aircraftId,
+      @RequestHeader(name = Once.KEY, required = false) String key,
+      @RequestBody FlownFlight flight) {
+    String once = Once.key(key);
+    return Once.of(
+        once,
+        made -> log.notedBy(aircraftId, made),
+        () -> log.add(aircraftId, flight.revisionNumber(), flight.report(), flight.seen(), once));
+  }
+
+  @PutMapping("/{flightId}/flown")
+  @Operation(summary = "Corrects what was noted of a flight and what it showed of trim tests")
+  Flight correctFlown(
+      @PathVariable long aircraftId,
+      @PathVariable long flightId,
+      @RequestBody CorrectedFlown flight) {
+    return log.correct(aircraftId, flightId, flight.version(), flight.report(), flight.seen());
   }
 
   @PutMapping("/{flightId}")

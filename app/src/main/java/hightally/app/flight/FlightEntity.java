@@ -1,7 +1,9 @@
 package hightally.app.flight;
 
 import hightally.core.log.FlightReport;
+import hightally.core.log.FlightSeen;
 import hightally.core.log.PhaseReading;
+import hightally.core.log.TestResult;
 import hightally.core.phase.Trims;
 import jakarta.persistence.Convert;
 import jakarta.persistence.Entity;
@@ -52,6 +54,11 @@ class FlightEntity {
   @Convert(converter = PhaseReadings.class)
   private List<PhaseReading> phases;
 
+  @Convert(converter = TestResults.class)
+  private List<TestResult> results = List.of();
+
+  private long checkRun;
+  private String despite = "";
   private Instant createdAt;
   private String requestKey;
   @Version private int version;
@@ -90,6 +97,13 @@ class FlightEntity {
     yawClicks = report.trims().yaw();
   }
 
+  /** Takes over what was seen besides. */
+  final void see(FlightSeen seen) {
+    results = seen.results();
+    checkRun = seen.check();
+    despite = seen.despite();
+  }
+
   Flight read() {
     Trims trims = new Trims(rollClicks, pitchClicks, yawClicks);
     FlightReport report =
@@ -107,7 +121,8 @@ class FlightEntity {
             sure,
             turnsDiffer,
             phases);
-    return new Flight(id, aircraftId, revisionNumber, version, report);
+    FlightSeen seen = new FlightSeen(results, checkRun, despite);
+    return new Flight(id, aircraftId, revisionNumber, version, report, seen, createdAt);
   }
 
   int version() {

@@ -4,14 +4,18 @@ import hightally.app.aircraft.Hangar;
 import hightally.app.platform.ConflictException;
 import hightally.app.platform.NotFoundException;
 import hightally.app.platform.Page;
+import hightally.core.coach.TestCase;
 import hightally.core.log.FlightReport;
+import hightally.core.log.FlightSeen;
 import hightally.core.log.PhaseReading;
+import hightally.core.log.TestResult;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Said;
 import hightally.core.quantity.Validation;
 import hightally.core.setup.Setup;
 import java.time.Clock;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.data.domain.Limit;
@@ -112,9 +116,22 @@ public class FlightLog {
   /** The same for a request with a key, or null. */
   @Transactional
   public Flight add(long aircraftId, int revisionNumber, FlightReport report, String requestKey) {
+    return add(aircraftId, revisionNumber, report, FlightSeen.NONE, requestKey);
+  }
+
+  /** The same with what was seen besides. */
+  @Transactional
+  public Flight add(
+      long aircraftId,
+      int revisionNumber,
+      FlightReport report,
+      FlightSeen seen,
+      String requestKey) {
     check(aircraftId, revisionNumber, report);
+    check(aircraftId, revisionNumber, seen);
     FlightEntity added =
         new FlightEntity(aircraftId, revisionNumber, report, clock.instant(), requestKey);
+    added.see(seen);
     return flights.saveAndFlush(added).read();
   }
 
@@ -130,6 +147,37 @@ public class FlightLog {
     }
     found.correct(report);
     return flights.saveAndFlush(found).read();
+  }
+
+  /** The same with what was seen besides. */
+  @Transactional
+  public Flight correct(
+      long aircraftId, long flightId, int version, FlightReport report, FlightSeen seen) {
+    FlightEntity found = find(aircraftId, flightId);
+    check(aircraftId, found.read().revisionNumber(), seen);
+    found.see(seen);
+    return correct(aircraftId, flightId, version, report);
+  }
+
+  /** Only tests of that model, each once, with outcomes of their own. */
+  private void check(long aircraftId, int revisionNumber, FlightSeen seen) {
+    Validation.check(seen);
+    List<TestCase> tests = TestCase.of(hangar.revision(aircraftId, revisionNumber).setup());
+    List<TestCase> told = new ArrayList<>();
+    for (int i = 0; i < seen.results().size(); i++) {
+      TestResult result = seen.results().get(i);
+      TestCase test = new TestCase(result.test(), result.part());
+      if (!tests.contains(test) || told.contains(test)) {
+        String known =
+            String.join(
+                ", ", tests.stream().map(one -> (one.test() + " " + one.part()).trim()).toList());
+        throw InvalidInputException.of(
+            "results[" + i + "].test",
+            (test.test() + " " + test.part()).trim(),
+            Said.of("demand.testOfModel", "known", known));
+      }
+      told.add(test);
+    }
   }
 
   private void check(long aircraftId, int revisionNumber, FlightReport report) {

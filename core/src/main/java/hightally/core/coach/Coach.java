@@ -37,7 +37,7 @@ public final class Coach {
    * Everything it is worked out from.
    *
    * @param flown oldest first
-   * @param levelTrim per phase: whether its trims have settled
+   * @param levelTrim per phase: how far its trims have come
    * @param turnedRound whether this pilot's house rule for the sign of differential is the other
    *     one
    */
@@ -45,8 +45,17 @@ public final class Coach {
       Snapshot now,
       List<Flown> flown,
       List<Skipped> skipped,
-      Map<String, Boolean> levelTrim,
+      Map<String, LevelTrim> levelTrim,
       boolean turnedRound) {}
+
+  /** How far the trims of a phase have come. */
+  public enum LevelTrim {
+    OPEN,
+    /** Noted in calm air: good enough to go on, not for the rods. */
+    FLOWN,
+    /** Settled: flights agree. */
+    SETTLED
+  }
 
   /** How a test stands. */
   public enum State {
@@ -142,14 +151,10 @@ public final class Coach {
       return new Standing(test, State.SKIPPED, words, flight, null, openBefore);
     }
     if (test.test() == TrimTest.LEVEL_TRIM) {
-      boolean settled = asked.levelTrim().getOrDefault(test.part(), false);
-      return new Standing(
-          test,
-          settled ? State.STANDS : State.OPEN,
-          Said.of(settled ? "coach.levelSettled" : "coach.levelOpen"),
-          flight,
-          null,
-          openBefore);
+      LevelTrim level = asked.levelTrim().getOrDefault(test.part(), LevelTrim.OPEN);
+      State state = level == LevelTrim.OPEN ? State.OPEN : State.STANDS;
+      Said words = Said.of("coach.level", "level", level);
+      return new Standing(test, state, words, flight, null, openBefore);
     }
     if (all.isEmpty()) {
       return new Standing(test, State.OPEN, Said.of("coach.notFlown"), 0, null, openBefore);

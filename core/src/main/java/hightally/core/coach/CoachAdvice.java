@@ -5,7 +5,6 @@ import hightally.core.airframe.BalanceSheet;
 import hightally.core.airframe.Pack;
 import hightally.core.airframe.Panel;
 import hightally.core.airframe.Side;
-import hightally.core.guide.BalanceEstimate;
 import hightally.core.log.TestResult;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.Quantity;
@@ -188,7 +187,7 @@ public record CoachAdvice(
 
   private static List<Said> balance(Snapshot now, double percent) {
     Setup setup = now.setup();
-    double chord = BalanceEstimate.of(setup).map(BalanceEstimate::meanChordMm).orElse(PERCENT);
+    double chord = Levers.chordMm(setup);
     double shift = percent * chord / PERCENT;
     List<Said> sizes = new ArrayList<>();
     sizes.add(

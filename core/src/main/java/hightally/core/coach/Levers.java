@@ -1,5 +1,7 @@
 package hightally.core.coach;
 
+import hightally.core.airframe.BalanceSheet;
+import hightally.core.airframe.Pack;
 import hightally.core.guide.BalanceEstimate;
 import hightally.core.mix.Curve;
 import hightally.core.mix.CurvePoint;
@@ -41,6 +43,13 @@ public final class Levers {
         .findFirst();
   }
 
+  /**
+   * The wing's mean chord, mm; 100 where no wing is described, so that a percent is a millimetre.
+   */
+  public static double chordMm(Setup setup) {
+    return BalanceEstimate.of(setup).map(BalanceEstimate::meanChordMm).orElse(PERCENT);
+  }
+
   /** What a lever in the program stands at, in its unit. */
   public static double value(TrimLever lever, Setup setup, TestCase test) {
     return switch (lever) {
@@ -69,7 +78,10 @@ public final class Levers {
   }
 
   private static double differential(Setup setup, Phase phase) {
-    return ailerons(setup).map(one -> PERCENT * phase.differential(one.surface())).findFirst().orElse(0.0);
+    return ailerons(setup)
+        .map(one -> PERCENT * phase.differential(one.surface()))
+        .findFirst()
+        .orElse(0.0);
   }
 
   private static Stream<Differential> ailerons(Setup setup) {
@@ -204,6 +216,64 @@ public final class Levers {
         yield mix.weighing(weight, even ? -weight : weight, List.of());
       }
     };
+  }
+
+  /** How a balance point is moved. */
+  public enum BalanceBy {
+    PACK,
+    BALLAST
+  }
+
+  /**
+   * The setup with its balance point elsewhere.
+   *
+   * @param pack its name; the first where there is none of it
+   * @param shiftMm plus aft
+   */
+  public static Setup balanced(Setup setup, String pack, double shiftMm, BalanceBy by) {
+    BalanceSheet sheet = setup.balance();
+    Pack flown =
+        sheet.packs().stream()
+            .filter(one -> one.name().equals(pack))
+            .findFirst()
+            .orElse(sheet.packs().isEmpty() ? null : sheet.packs().get(0));
+    if (flown == null) {
+      throw InvalidInputException.of("pack", pack, Said.of("demand.packDescribed"));
+    }
+    boolean moved = by == BalanceBy.PACK;
+    double total = sheet.emptyMassGrams() + flown.massGrams();
+    double station = shiftMm > 0 ? PackPlace.tail(setup) : PackPlace.nose(setup);
+    double wanted = flown.cgMm() + shiftMm;
+    double grams = moved ? 0 : total * -shiftMm / (wanted - station);
+    if (!moved && !(grams >= 0)) {
+      throw InvalidInputException.of("by", by.name(), Said.of("demand.ballastReaches"));
+    }
+    List<Pack> packs = new ArrayList<>();
+    for (Pack one : sheet.packs()) {
+      boolean goes = !moved || one.equals(flown);
+      double further = moved && goes ? shiftMm * total / one.massGrams() : 0;
+      packs.add(
+          new Pack(
+              one.name(),
+              one.massGrams(),
+              tenth(one.cgMm() + (goes ? shiftMm : 0)),
+              tenth(one.stationMm() + further)));
+    }
+    BalanceSheet changed =
+        new BalanceSheet(
+            sheet.datum(),
+            sheet.datumAftMm(),
+            sheet.targetMm(),
+            sheet.foremostMm(),
+            sheet.aftmostMm(),
+            Math.rint(sheet.emptyMassGrams() + grams),
+            packs,
+            sheet.boltSpacingMm());
+    return Validation.check(setup.change().balance(changed).done());
+  }
+
+  private static double tenth(double mm) {
+    return Math.rint(TENTHS * mm) / TENTHS;
   }
 
   /** The curve with one point elsewhere, or one more. */

@@ -45,8 +45,9 @@ class CoachTest {
   }
 
   private static Coach.Plan plan(Snapshot now, List<Coach.Flown> flown) {
-    Map<String, Boolean> level =
-        now.setup().phases().stream().collect(Collectors.toMap(one -> one.id(), one -> true));
+    Map<String, Coach.LevelTrim> level =
+        now.setup().phases().stream()
+            .collect(Collectors.toMap(one -> one.id(), one -> Coach.LevelTrim.SETTLED));
     return Coach.plan(new Coach.Asked(now, flown, List.of(), level, false));
   }
 
@@ -103,7 +104,7 @@ class CoachTest {
                 now,
                 List.of(),
                 List.of(new Coach.Skipped(new TestCase(TrimTest.THROTTLE_CHANGE, ""), "no room")),
-                Map.of("flight", true),
+                Map.of("flight", Coach.LevelTrim.FLOWN),
                 false));
     assertThat(of(skipping, TrimTest.THROTTLE_CHANGE).state()).isEqualTo(Coach.State.SKIPPED);
     assertThat(say(of(skipping, TrimTest.THROTTLE_CHANGE).words())).contains("no room");
@@ -123,7 +124,8 @@ class CoachTest {
     assertThat(advice.verdict()).isEqualTo(TrimStep.Verdict.TRY);
     assertThat(advice.from()).isCloseTo(2.25, within(1e-9));
     assertThat(advice.to()).isEqualTo(6.5);
-    assertThat(say(advice.words())).startsWith("First step: 4.3 % more up elevator with full rudder, so 6.5 %");
+    assertThat(say(advice.words()))
+        .startsWith("First step: 4.3 % more up elevator with full rudder, so 6.5 %");
     assertThat(say(advice.sizes().get(0))).contains("mm becomes").contains("at full right rudder");
     Setup moved =
         Levers.moved(TrimLever.RUDDER_TO_ELEVATOR, BIPLANE, KNIFE, advice.to(), English.NAMES);
@@ -178,7 +180,8 @@ class CoachTest {
     List<Coach.Flown> flown =
         List.of(flown(TrimTest.ROLL_AXIS, "", now, seen(TrimOutcome.AWAY_FROM_THE_ROLL, 1)));
     Coach.Plan turned =
-        Coach.plan(new Coach.Asked(now, flown, List.of(), Map.of("flight", true), true));
+        Coach.plan(
+            new Coach.Asked(now, flown, List.of(), Map.of("flight", Coach.LevelTrim.FLOWN), true));
     CoachAdvice advice = of(turned, TrimTest.ROLL_AXIS).advice();
     assertThat(advice.to() - advice.from()).isEqualTo(-5);
     assertThat(say(advice.why())).contains("By your house rule");

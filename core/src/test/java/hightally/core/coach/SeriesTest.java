@@ -109,8 +109,9 @@ class SeriesTest {
     TrimTest kind = test(lever);
     TestCase test =
         TestCase.of(setup).stream().filter(one -> one.test() == kind).findFirst().orElseThrow();
-    Map<String, Boolean> level =
-        setup.phases().stream().collect(Collectors.toMap(one -> one.id(), one -> true));
+    Map<String, Coach.LevelTrim> level =
+        setup.phases().stream()
+            .collect(Collectors.toMap(one -> one.id(), one -> Coach.LevelTrim.SETTLED));
     Snapshot base = new Snapshot(setup, "", setup.balance().targetMm(), Map.of());
     double begin = base.value(lever, test);
     double furthest = 1.5 * lever.step(3);

@@ -12,6 +12,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import hightally.core.airframe.Contact;
 import hightally.core.airframe.Motor;
 import hightally.core.channel.Channel;
+import hightally.core.channel.Failsafe;
+import hightally.core.channel.Receiver;
+import hightally.core.channel.Wiring;
 import hightally.core.condition.Condition;
 import hightally.core.condition.ConditionKind;
 import hightally.core.edit.Edit;
@@ -23,6 +26,8 @@ import hightally.core.power.FailsafeSetting;
 import hightally.core.power.FlightTimer;
 import hightally.core.power.Power;
 import hightally.core.power.ThrottleCurve;
+import hightally.core.setup.Acceptance;
+import hightally.core.setup.Notebook;
 import hightally.core.setup.Setup;
 import hightally.core.signal.Moment;
 import hightally.core.signal.SignalPath;
@@ -271,5 +276,110 @@ class HazardsToldTest {
     }
     assertThat(told.keySet()).isEqualTo(expected.keySet());
     expected.forEach((name, text) -> assertThat(told.get(name)).as(name).isEqualTo(text));
+  }
+
+  @Test
+  void everyKindHasATitleAndAReasonAndFourGround() {
+    for (HazardKind kind : HazardKind.values()) {
+      assertThat(say(kind.title())).isNotBlank().isNotEqualTo(say(kind.why()));
+      assertThat(say(kind.why())).isNotBlank();
+    }
+    assertThat(java.util.Arrays.stream(HazardKind.values()).filter(HazardKind::grounds))
+        .containsExactlyInAnyOrder(
+            HazardKind.MOTOR_STARTS,
+            HazardKind.CUT_DISAGREES,
+            HazardKind.CANNOT_STOP,
+            HazardKind.SURFACES_TOUCH);
+  }
+
+  private static Setup accepting(Setup setup, String rule, String subject) {
+    Notebook open = setup.notebook();
+    List<Acceptance> accepted = List.of(new Acceptance(rule, subject, "known"));
+    return setup
+        .change()
+        .notebook(new Notebook(open.goals(), open.sources(), accepted, open.rolesFromNames()))
+        .done();
+  }
+
+  @Test
+  void whatIsAcceptedSaysSoAndComesLast() {
+    Setup planted = planted(HazardKind.CANNOT_STOP);
+    List<Hazard> open = HazardSearch.of(SignalPath.of(planted)).hazards();
+    assertThat(open).extracting(Hazard::kind).first().isEqualTo(HazardKind.MOTOR_STARTS);
+    assertThat(open).allMatch(one -> one.acceptedBecause().isEmpty());
+    List<Hazard> one =
+        HazardSearch.of(SignalPath.of(accepting(planted, "MOTOR_STARTS", "switch"))).hazards();
+    assertThat(one).extracting(Hazard::kind).last().isEqualTo(HazardKind.MOTOR_STARTS);
+    assertThat(one).extracting(Hazard::acceptedBecause).last().isEqualTo("known");
+    assertThat(one).extracting(Hazard::acceptedBecause).first().isEqualTo("");
+    for (Setup other :
+        List.of(
+            accepting(planted, "MOTOR_STARTS", "lever"),
+            accepting(planted, "MOTOR_RISES", "switch"))) {
+      assertThat(HazardSearch.of(SignalPath.of(other)).hazards())
+          .allMatch(hazard -> hazard.acceptedBecause().isEmpty());
+    }
+  }
+
+  @Test
+  void whereTimersDecideAMomentSaysWhatIsTrueInIt() {
+    Setup facts = facts();
+    List<Condition> some =
+        facts.conditions().stream()
+            .filter(one -> one.id().equals("late") || one.id().equals("pulled"))
+            .toList();
+    List<Mix> mixes =
+        facts.mixes().stream()
+            .filter(one -> some.stream().anyMatch(c -> c.id().equals(one.when())))
+            .toList();
+    Setup timed = facts.change().conditions(some).mixes(mixes).done();
+    Hazard late =
+        HazardSearch.of(SignalPath.of(timed)).hazards().stream()
+            .filter(one -> one.subject().equals("clock"))
+            .findFirst()
+            .orElseThrow();
+    // Late first in order, pulled second.
+    assertThat(late.moments().get(0).readings().truths().get(0)).isFalse();
+    assertThat(late.moments().get(1).readings().truths().get(0)).isTrue();
+    for (Moment moment : late.moments()) {
+      assertThat(moment.readings().truths()).hasSize(2);
+      assertThat(moment.readings().truths().get(1)).isEqualTo(moment.pitch() > 0.5);
+    }
+    Setup untimed = facts.change().conditions(some.subList(1, 2)).mixes(mixes.subList(1, 2)).done();
+    assertThat(HazardSearch.of(SignalPath.of(untimed)).hazards())
+        .isNotEmpty()
+        .flatExtracting(Hazard::moments)
+        .allMatch(moment -> moment.readings().truths().isEmpty());
+  }
+
+  @Test
+  void progressIsToldFromTheBeginningToTheEnd() {
+    List<Double> told = new ArrayList<>();
+    HazardSearch.of(SignalPath.of(facts()), () -> false, told::add);
+    // 256 states, told every 64th and at the end.
+    assertThat(told).containsExactly(0.0, 0.25, 0.5, 0.75, 1.0);
+    int[] asked = {0};
+    HazardSearch.Outcome stopped =
+        HazardSearch.of(SignalPath.of(facts()), () -> ++asked[0] == 3, part -> {});
+    assertThat(stopped.ending()).isEqualTo(HazardSearch.Ending.STOPPED);
+    assertThat(asked[0]).isEqualTo(3);
+  }
+
+  @Test
+  void aMotorOutOfTheFailsafesReachSaysSo() {
+    Setup clean = clean();
+    Receiver receiver = clean.wiring().receiver();
+    Receiver one =
+        new Receiver(
+            receiver.name(), receiver.sockets(), receiver.anyChannel(), Failsafe.ONE_CHANNEL, 1);
+    Setup setup = clean.change().wiring(new Wiring(one, clean.wiring().leads(), List.of())).done();
+    Hazard found =
+        HazardSearch.of(SignalPath.of(setup)).hazards().stream()
+            .filter(hazard -> hazard.kind() == HazardKind.CUT_DISAGREES)
+            .findFirst()
+            .orElseThrow();
+    assertThat(say(found.words())).contains("out of reach");
+    assertThat(found.mends()).isEmpty();
+    assertThat(found.showing().linkLost()).isTrue();
   }
 }

@@ -1,0 +1,21 @@
+package hightally.core.log;
+
+import hightally.core.quantity.Text;
+import java.util.List;
+
+/**
+ * What goes with a flight besides its trims.
+ *
+ * @param results what it showed of trim tests
+ * @param check number of the check before it; 0 for none
+ * @param despite why it was flown although something grounded the model; empty where nothing did
+ */
+public record FlightSeen(
+    List<TestResult> results, long check, @Text(min = 0, max = 300) String despite) {
+  /** Nothing besides its trims. */
+  public static final FlightSeen NONE = new FlightSeen(List.of(), 0, "");
+
+  public FlightSeen {
+    results = results == null ? null : List.copyOf(results);
+  }
+}
