@@ -1,6 +1,8 @@
 package hightally.app.edit;
 
 import hightally.app.words.ReaderWords;
+import hightally.core.coach.Levers;
+import hightally.core.coach.TestCase;
 import hightally.core.condition.ConditionKind;
 import hightally.core.edit.Edit;
 import hightally.core.edit.Edits;
@@ -19,9 +21,12 @@ import hightally.core.mix.CurvePoint;
 import hightally.core.mix.MixSource;
 import hightally.core.quantity.Said;
 import hightally.core.quantity.Text;
+import hightally.core.quantity.Unit;
 import hightally.core.quantity.Validation;
+import hightally.core.quantity.Within;
 import hightally.core.setup.Setup;
 import hightally.core.signal.SetupDifference;
+import hightally.core.trim.TrimLever;
 import io.swagger.v3.oas.annotations.Operation;
 import java.util.List;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -139,6 +144,20 @@ class EditController {
     Setup setup = asked.setup();
     return Edited.of(
         setup, ProgramEdits.looking(setup, asked.condition(), asked.kind(), asked.subject()));
+  }
+
+  /** A setup, and where a lever of a trim test in the program is to stand, in its unit. */
+  record LeverAsked(
+      Setup setup,
+      TrimLever lever,
+      TestCase test,
+      @Within(min = -150, max = 150, unit = Unit.NONE) double value) {}
+
+  @PostMapping("/levers")
+  @Operation(summary = "A lever of the trim tests moved: differential or a mix, built if needed")
+  Edited lever(@RequestBody LeverAsked asked) {
+    Setup setup = asked.setup();
+    return Edited.of(setup, Levers.moved(asked.lever(), setup, asked.test(), asked.value(), words));
   }
 
   @PostMapping("/curves/point")

@@ -168,13 +168,10 @@ public class FlightLog {
       TestResult result = seen.results().get(i);
       TestCase test = new TestCase(result.test(), result.part());
       if (!tests.contains(test) || told.contains(test)) {
-        String known =
-            String.join(
-                ", ", tests.stream().map(one -> (one.test() + " " + one.part()).trim()).toList());
         throw InvalidInputException.of(
             "results[" + i + "].test",
-            (test.test() + " " + test.part()).trim(),
-            Said.of("demand.testOfModel", "known", known));
+            test.told(),
+            Said.of("demand.testOfModel", "known", TestCase.told(tests)));
       }
       told.add(test);
     }

@@ -16,6 +16,7 @@ import hightally.core.phase.Trims;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.Said;
 import hightally.core.setup.Setup;
+import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -37,8 +38,15 @@ public class TrimLog {
   private final FlightLog flights;
   private final PartChanges changes;
   private final Lineage lineage;
+  private final List<TrimParting> partings;
 
-  TrimLog(Hangar hangar, FlightLog flights, PartChanges changes, Lineage lineage) {
+  TrimLog(
+      Hangar hangar,
+      FlightLog flights,
+      PartChanges changes,
+      Lineage lineage,
+      List<TrimParting> partings) {
+    this.partings = partings;
     this.hangar = hangar;
     this.flights = flights;
     this.changes = changes;
@@ -155,6 +163,20 @@ public class TrimLog {
                 Said.of("log.partChanged", "part", change.change().subject())));
       }
     }
+    for (TrimParting one : partings) {
+      for (TrimParting.Parted parted : one.of(id)) {
+        breaks.add(
+            new SeriesBreak(0, null, firstAfter(id, parted.at()), parted.controls(), parted.why()));
+      }
+    }
     return breaks;
+  }
+
+  private long firstAfter(long id, Instant at) {
+    return flights.flights(id, new Page.Asked(0, NEWEST)).items().stream()
+        .filter(one -> one.notedAt().isAfter(at))
+        .mapToLong(Flight::id)
+        .min()
+        .orElse(Long.MAX_VALUE);
   }
 }

@@ -22,6 +22,7 @@ import hightally.app.platform.Page;
 import hightally.core.log.FlightReport;
 import hightally.core.log.FlightReport.Air;
 import hightally.core.log.FlightReport.Wind;
+import hightally.core.log.FlightSeen;
 import hightally.core.log.PhaseReading;
 import hightally.core.log.PhaseReading.Sure;
 import hightally.core.log.StandingTrims;
@@ -47,6 +48,11 @@ class FlightSeamsTest {
   private final FlightLog log = new FlightLog(stored, hangar, Clock.fixed(NOW, ZoneOffset.UTC));
   private Setup glider;
 
+  private static Flight flown(
+      long id, long aircraft, int revision, int version, FlightReport report) {
+    return new Flight(id, aircraft, revision, version, report, FlightSeen.NONE, NOW);
+  }
+
   @BeforeEach
   void model() throws Exception {
     try (InputStream in = new ClassPathResource("demo/larkmere.json").getInputStream()) {
@@ -61,7 +67,7 @@ class FlightSeamsTest {
   /** A stored flight as the database would give it back. */
   private static FlightEntity stub(FlightEntity given) {
     FlightEntity entity = mock(FlightEntity.class);
-    when(entity.read()).thenReturn(new Flight(9, 1, 1, 0, report("2026-09-04", 3, List.of())));
+    when(entity.read()).thenReturn(flown(9, 1, 1, 0, report("2026-09-04", 3, List.of())));
     return given == null ? entity : entity;
   }
 
@@ -118,7 +124,7 @@ class FlightSeamsTest {
   void theControllerStoresOnceForAKeyAndAlwaysWithoutOne() {
     FlightLog under = mock(FlightLog.class);
     FlightController controller = new FlightController(under);
-    Flight noted = new Flight(9, 1, 1, 0, report("2026-09-04", 3, List.of()));
+    Flight noted = flown(9, 1, 1, 0, report("2026-09-04", 3, List.of()));
     FlightController.NewFlight asked = new FlightController.NewFlight(1, noted.report());
     when(under.notedBy(1, "key-of-today")).thenReturn(Optional.of(noted));
     assertThat(controller.add(1, "key-of-today", asked)).isEqualTo(noted);
@@ -144,15 +150,14 @@ class FlightSeamsTest {
     FlightLog under = mock(FlightLog.class);
     Lineage lineage = mock(Lineage.class);
     when(lineage.since(1)).thenReturn(4);
-    Flight today = new Flight(40, 1, 6, 0, report("2026-09-04", 2, List.of()));
-    Flight longAgo =
-        new Flight(3, 1, 4, 0, report("2026-03-01", 1, List.of(reading("landing", 11))));
-    Flight void1 = new Flight(2, 1, 3, 0, report("2026-02-01", 9, List.of(reading("thermal", 9))));
+    Flight today = flown(40, 1, 6, 0, report("2026-09-04", 2, List.of()));
+    Flight longAgo = flown(3, 1, 4, 0, report("2026-03-01", 1, List.of(reading("landing", 11))));
+    Flight void1 = flown(2, 1, 3, 0, report("2026-02-01", 9, List.of(reading("thermal", 9))));
     when(under.flights(eq(1L), any())).thenReturn(new Page<>(List.of(today, void1), 2));
     when(under.newestIn(eq(1L), eq(4), any())).thenReturn(Optional.empty());
     when(under.newestIn(1, 4, "landing")).thenReturn(Optional.of(longAgo));
     StandingTrims standing =
-        new TrimLog(hangar, under, mock(PartChanges.class), lineage).standing(1);
+        new TrimLog(hangar, under, mock(PartChanges.class), lineage, List.of()).standing(1);
     for (StandingTrims.PhaseTrims one : standing.phases()) {
       int expected =
           one.phase().equals(glider.basePhase().id())

@@ -166,14 +166,9 @@ public final class Coach {
             .toList();
     Set<TrimLever> own = own(newest, test);
     if (!moved.isEmpty() || !own.isEmpty()) {
-      Said words =
-          moved.isEmpty()
-                  || own.stream()
-                      .map(Enum::name)
-                      .toList()
-                      .containsAll(moved.stream().map(Enum::name).toList())
-              ? Said.of("coach.changedFlyAgain")
-              : Said.of("coach.void", "what", moved);
+      boolean itself =
+          moved.stream().allMatch(one -> own.stream().anyMatch(lever -> is(one, lever)));
+      Said words = itself ? Said.of("coach.changedFlyAgain") : Said.of("coach.void", "what", moved);
       return new Standing(test, State.VOID, words, flight, null, openBefore);
     }
     if (newest.result().right()) {

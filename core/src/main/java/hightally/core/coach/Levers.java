@@ -167,8 +167,13 @@ public final class Levers {
   public static Setup moved(
       TrimLever lever, Setup setup, TestCase test, double value, Naming naming) {
     Validation.check(setup);
-    if (!lever.inProgram()) {
+    if (!lever.inProgram() || !test.test().levers().contains(lever)) {
       throw InvalidInputException.of("lever", lever.name(), Said.of("demand.leverInProgram"));
+    }
+    List<TestCase> tests = TestCase.of(setup);
+    if (!tests.contains(test)) {
+      throw InvalidInputException.of(
+          "test", test.told(), Said.of("demand.testOfModel", "known", TestCase.told(tests)));
     }
     Setup changed =
         lever == TrimLever.DIFFERENTIAL
@@ -218,8 +223,9 @@ public final class Levers {
     };
   }
 
-  /** How a balance point is moved. */
+  /** How a change of metal was done. */
   public enum BalanceBy {
+    AS_ADVISED,
     PACK,
     BALLAST
   }

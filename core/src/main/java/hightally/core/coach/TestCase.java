@@ -69,6 +69,16 @@ public record TestCase(TrimTest test, String part) {
         .toList();
   }
 
+  /** Its name for programs. */
+  public String told() {
+    return (test + " " + part).trim();
+  }
+
+  /** All their names. */
+  public static String told(List<TestCase> tests) {
+    return String.join(", ", tests.stream().map(TestCase::told).toList());
+  }
+
   /** The phase it is flown in. */
   Phase phase(Setup setup) {
     return setup.phase(part).orElseGet(() -> brakePhase(setup));

@@ -38,6 +38,7 @@ final class StateHazards {
   private static final double STILL_PERCENT = 0.1;
   private static final double WORSE_PERCENT = 0.01;
   private static final double NAMED_PERCENT = 0.5;
+  private static final double SEEN_MM = 0.05;
   private static final int SIDES = 2;
 
   private final HazardSearch search;
@@ -180,6 +181,8 @@ final class StateHazards {
             together(corner, i, command),
             "mm",
             Quantity.mm(mm),
+            "linkage",
+            mm < SEEN_MM,
             "rollLost",
             rollLost(corner, i));
     search.keep(HazardKind.RUNS_OUT, surface.id(), mm, words, search.way(corner), List.of(corner));

@@ -39,12 +39,20 @@ public final class Settling {
    *
    * @param fromRevision the first revision after it
    * @param fromDay the day of it, where no revision tells; null otherwise
+   * @param fromFlight number of the first flight after it, where neither tells; 0 otherwise
    * @param controls whose trims it voids
    * @param why in a few words
    */
-  public record SeriesBreak(int fromRevision, LocalDate fromDay, List<Control> controls, Said why) {
+  public record SeriesBreak(
+      int fromRevision, LocalDate fromDay, long fromFlight, List<Control> controls, Said why) {
+    /** By revision and day. */
+    public SeriesBreak(int fromRevision, LocalDate fromDay, List<Control> controls, Said why) {
+      this(fromRevision, fromDay, 0, controls, why);
+    }
+
     boolean before(FlownOnce flight) {
       return flight.revision() < fromRevision
+          || flight.flight() < fromFlight
           || fromDay != null && flight.report().flownOn().isBefore(fromDay);
     }
   }

@@ -1,0 +1,118 @@
+package hightally.app.coach;
+
+import hightally.app.aircraft.Hangar;
+import hightally.app.platform.Once;
+import hightally.app.words.ReaderWords;
+import hightally.core.coach.TestCase;
+import hightally.core.coach.WishNotes;
+import hightally.core.coach.Wishes;
+import hightally.core.quantity.Said;
+import hightally.core.setup.Setup;
+import io.swagger.v3.oas.annotations.Operation;
+import java.util.List;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The coach for trim flights, and what a model is for, over HTTP. */
+@RestController
+@RequestMapping("/api/aircraft/{aircraftId}")
+class CoachController {
+  private static final int REASON = 300;
+
+  private final TrimCoach coach;
+  private final WishBook wishes;
+  private final Hangar hangar;
+  private final ReaderWords words;
+
+  CoachController(TrimCoach coach, WishBook wishes, Hangar hangar, ReaderWords words) {
+    this.coach = coach;
+    this.wishes = wishes;
+    this.hangar = hangar;
+    this.words = words;
+  }
+
+  @GetMapping("/coach")
+  @Operation(summary = "Which trim tests stand, which are void, what comes next, the one change")
+  TrimCoach.Sheet sheet(@PathVariable long aircraftId) {
+    return coach.sheet(aircraftId);
+  }
+
+  @PostMapping("/coach/skipped")
+  @Operation(summary = "Leaves a trim test out, with a reason; it never counts as passed")
+  TrimCoach.Sheet skip(@PathVariable long aircraftId, @RequestBody TrimCoach.Skip skip) {
+    coach.skip(aircraftId, skip);
+    return coach.sheet(aircraftId);
+  }
+
+  @PostMapping("/coach/taken-up")
+  @Operation(summary = "Takes a trim test up again that was left out")
+  TrimCoach.Sheet takeUp(@PathVariable long aircraftId, @RequestBody TestCase test) {
+    coach.takeUp(aircraftId, test);
+    return coach.sheet(aircraftId);
+  }
+
+  @PostMapping("/coach/jobs")
+  @ResponseStatus(HttpStatus.CREATED)
+  @Operation(summary = "Begins the change of metal a trim test asks for; once for each key")
+  MetalJob begin(
+      @PathVariable long aircraftId,
+      @RequestHeader(name = Once.KEY, required = false) String key,
+      @RequestBody TestCase test) {
+    String once = Once.key(key);
+    return Once.of(
+        once, made -> coach.begunBy(aircraftId, made), () -> coach.begin(aircraftId, test, once));
+  }
+
+  @PutMapping("/coach/jobs/{jobId}")
+  @Operation(
+      summary = "Enters a change of metal as done, or gives it up; a balance makes a revision")
+  MetalJob close(
+      @PathVariable long aircraftId,
+      @PathVariable long jobId,
+      @RequestBody TrimCoach.Closed closed) {
+    String reason = words.of(Said.of("coach.balanceReason"), REASON);
+    return coach.close(aircraftId, jobId, closed, reason);
+  }
+
+  /** Wishes with what contradicts the model or its maker. */
+  record WishSheet(Wishes wishes, int version, double balanceMm, List<Said> notes) {}
+
+  /** Changed wishes, and the version that was changed; -1 where there were none. */
+  record ChangedWishes(int version, Wishes wishes) {}
+
+  @GetMapping("/wishes")
+  @Operation(summary = "What the model is for, with what contradicts it")
+  WishSheet wishes(@PathVariable long aircraftId) {
+    return sheet(aircraftId, wishes.of(aircraftId));
+  }
+
+  @PutMapping("/wishes")
+  @Operation(summary = "Notes what the model is for")
+  WishSheet note(@PathVariable long aircraftId, @RequestBody ChangedWishes changed) {
+    return sheet(aircraftId, wishes.note(aircraftId, changed.version(), changed.wishes()));
+  }
+
+  @GetMapping("/wishes/starting")
+  @Operation(summary = "A starting point for a beginner, an intermediate pilot or an expert")
+  Wishes starting(@PathVariable long aircraftId, @RequestParam Wishes.Pilot pilot) {
+    return WishNotes.starting(hangar.newest(aircraftId).setup(), pilot);
+  }
+
+  private WishSheet sheet(long aircraftId, WishBook.Kept kept) {
+    Setup setup = hangar.newest(aircraftId).setup();
+    return new WishSheet(
+        kept.wishes(),
+        kept.version(),
+        WishNotes.balanceMm(setup, kept.wishes()),
+        WishNotes.of(setup, kept.wishes()));
+  }
+}

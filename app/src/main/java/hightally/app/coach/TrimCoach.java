@@ -1,0 +1,350 @@
+package hightally.app.coach;
+
+import hightally.app.aircraft.Hangar;
+import hightally.app.aircraft.Revision;
+import hightally.app.aircraft.RevisionHeader;
+import hightally.app.flight.Flight;
+import hightally.app.flight.FlightLog;
+import hightally.app.flight.TrimLog;
+import hightally.app.guide.NotedChange;
+import hightally.app.guide.PartChanges;
+import hightally.app.platform.ConflictException;
+import hightally.app.platform.NotFoundException;
+import hightally.core.airframe.Pack;
+import hightally.core.coach.Coach;
+import hightally.core.coach.CoachAdvice;
+import hightally.core.coach.Levers;
+import hightally.core.coach.Snapshot;
+import hightally.core.coach.TestCard;
+import hightally.core.coach.TestCase;
+import hightally.core.coach.Wishes;
+import hightally.core.guide.PartChange.PartKind;
+import hightally.core.log.TestResult;
+import hightally.core.log.TrimSeries;
+import hightally.core.quantity.Absentable;
+import hightally.core.quantity.InvalidInputException;
+import hightally.core.quantity.Said;
+import hightally.core.quantity.Text;
+import hightally.core.quantity.Validation;
+import hightally.core.setup.Setup;
+import hightally.core.trim.TrimLever;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Where every model stands in its trim flights, and the changes of metal they asked for. */
+@Service
+public class TrimCoach {
+  private final Hangar hangar;
+  private final FlightLog flights;
+  private final TrimLog trims;
+  private final PartChanges changes;
+  private final WishBook wishes;
+  private final SkippedTestRepository skipped;
+  private final MetalJobRepository jobs;
+  private final Clock clock;
+
+  TrimCoach(
+      Hangar hangar,
+      FlightLog flights,
+      TrimLog trims,
+      PartChanges changes,
+      WishBook wishes,
+      SkippedTestRepository skipped,
+      MetalJobRepository jobs,
+      Clock clock) {
+    this.hangar = hangar;
+    this.flights = flights;
+    this.trims = trims;
+    this.changes = changes;
+    this.wishes = wishes;
+    this.skipped = skipped;
+    this.jobs = jobs;
+    this.clock = clock;
+  }
+
+  /**
+   * The coach's page.
+   *
+   * @param cards how each test is flown, in the order of the plan
+   * @param job the change of metal that is open; absent where none is
+   * @param goal what the next flight is for: the open job, the next test, or a wish
+   */
+  public record Sheet(
+      Coach.Plan plan,
+      List<TestCard> cards,
+      @Absentable MetalJob job,
+      List<MetalJob> jobs,
+      Said goal) {}
+
+  /** The whole of it for a model. */
+  @Transactional(readOnly = true)
+  public Sheet sheet(long aircraftId) {
+    Setup setup = hangar.newest(aircraftId).setup();
+    Coach.Plan plan = plan(aircraftId);
+    List<TestCard> cards =
+        plan.tests().stream().map(one -> TestCard.of(setup, one.test())).toList();
+    List<MetalJob> all = jobs(aircraftId);
+    MetalJob open =
+        all.stream().filter(one -> one.state() == MetalJob.State.OPEN).findFirst().orElse(null);
+    return new Sheet(plan, cards, open, all, goal(aircraftId, plan, open));
+  }
+
+  private Said goal(long aircraftId, Coach.Plan plan, MetalJob open) {
+    if (open != null) {
+      return Said.of("coach.goalJob", "lever", open.lever());
+    }
+    Optional<Wishes.Wish> wish =
+        wishes.of(aircraftId).wishes().regimes().stream()
+            .filter(one -> !one.reached() && !one.feel().isBlank())
+            .findFirst();
+    boolean feel = plan.nextTest().map(one -> one.test().test().name().equals("FEEL")).orElse(true);
+    return feel && wish.isPresent()
+        ? Said.of("wish.goal", "regime", wish.get().regime(), "feel", wish.get().feel())
+        : plan.goal();
+  }
+
+  private Coach.Plan plan(long aircraftId) {
+    List<Flight> newestFirst = flights.all(aircraftId);
+    List<MetalJob> done =
+        jobs(aircraftId).stream().filter(one -> one.state() == MetalJob.State.DONE).toList();
+    Map<Integer, Setup> setups = new HashMap<>();
+    List<NotedChange> parts = changes.of(aircraftId);
+    List<Coach.Flown> flown = new ArrayList<>();
+    for (int i = newestFirst.size() - 1; i >= 0; i--) {
+      Flight one = newestFirst.get(i);
+      for (TestResult result : one.seen().results()) {
+        Setup setup =
+            setups.computeIfAbsent(
+                one.revisionNumber(), number -> hangar.revision(aircraftId, number).setup());
+        flown.add(
+            new Coach.Flown(
+                one.id(), result, snapshot(setup, one, done), since(parts, one.notedAt())));
+      }
+    }
+    List<Coach.Skipped> left =
+        skipped.findByAircraftIdOrderById(aircraftId).stream()
+            .map(SkippedTestEntity::read)
+            .toList();
+    Snapshot now = now(aircraftId, newestFirst, done);
+    boolean moved =
+        !newestFirst.isEmpty()
+            && Math.abs(now.cgMm() - newestFirst.get(0).report().cgMm())
+                > now.setup().house().sameCgMm();
+    return Coach.plan(
+        new Coach.Asked(
+            now,
+            flown,
+            left,
+            moved ? Map.of() : level(aircraftId),
+            wishes.of(aircraftId).wishes().turnedRound()));
+  }
+
+  private static List<PartKind> since(List<NotedChange> parts, Instant at) {
+    return parts.stream()
+        .filter(one -> one.changedAt().isAfter(at))
+        .map(one -> one.change().kind())
+        .toList();
+  }
+
+  private static Snapshot snapshot(Setup setup, Flight flight, List<MetalJob> done) {
+    return new Snapshot(
+        setup,
+        flight.report().battery(),
+        flight.report().cgMm(),
+        metal(done.stream().filter(one -> one.closedAt().isBefore(flight.notedAt())).toList()));
+  }
+
+  private static Map<TrimLever, Double> metal(List<MetalJob> done) {
+    Map<TrimLever, Double> metal = new EnumMap<>(TrimLever.class);
+    done.stream()
+        .filter(one -> one.lever() != TrimLever.BALANCE)
+        .forEach(one -> metal.merge(one.lever(), one.to() - one.from(), Double::sum));
+    return metal;
+  }
+
+  /** The model as it stands: the balance of the last flight, and what has been moved since. */
+  private Snapshot now(long aircraftId, List<Flight> newestFirst, List<MetalJob> done) {
+    Revision newest = hangar.newest(aircraftId);
+    Setup setup = newest.setup();
+    if (newestFirst.isEmpty()) {
+      Pack first = setup.balance().packs().stream().findFirst().orElse(null);
+      return new Snapshot(
+          setup,
+          first == null ? "" : first.name(),
+          first == null ? setup.balance().targetMm() : first.cgMm(),
+          metal(done));
+    }
+    Flight last = newestFirst.get(0);
+    Setup flown = hangar.revision(aircraftId, last.revisionNumber()).setup();
+    String pack = last.report().battery();
+    Optional<Pack> then = pack(flown, pack);
+    Optional<Pack> there = pack(setup, pack);
+    double moved =
+        then.isPresent() && there.isPresent()
+            ? there.get().cgMm() - then.get().cgMm()
+            : done.stream()
+                .filter(one -> one.lever() == TrimLever.BALANCE)
+                .filter(one -> one.closedAt().isAfter(last.notedAt()))
+                .mapToDouble(one -> (one.to() - one.from()) / 100 * Levers.chordMm(setup))
+                .sum();
+    return new Snapshot(setup, pack, last.report().cgMm() + moved, metal(done));
+  }
+
+  private static Optional<Pack> pack(Setup setup, String name) {
+    return setup.balance().packs().stream().filter(one -> one.name().equals(name)).findFirst();
+  }
+
+  /** How far the level trim of every phase has come. */
+  private Map<String, Coach.LevelTrim> level(long aircraftId) {
+    RevisionHeader since =
+        hangar
+            .headers(aircraftId, List.of(hangar.newestHeader(aircraftId).trimsHoldSince()))
+            .get(0);
+    Map<String, Coach.LevelTrim> level = new HashMap<>();
+    for (TrimSeries series : trims.settling(aircraftId).series()) {
+      boolean counts = series.points().stream().anyMatch(TrimSeries.TrimPoint::counts);
+      Coach.LevelTrim one =
+          series.state() == TrimSeries.State.SETTLED
+              ? Coach.LevelTrim.SETTLED
+              : counts || since.fromAdjustment() ? Coach.LevelTrim.FLOWN : Coach.LevelTrim.OPEN;
+      level.merge(series.phase(), one, (a, b) -> a.compareTo(b) < 0 ? a : b);
+    }
+    return level;
+  }
+
+  private List<MetalJob> jobs(long aircraftId) {
+    return jobs.findByAircraftIdOrderById(aircraftId).stream().map(MetalJobEntity::read).toList();
+  }
+
+  /** A test to leave out. */
+  public record Skip(TestCase test, @Text(min = 3, max = 300) String because) {}
+
+  /** Leaves a test out, with a reason. */
+  @Transactional
+  public void skip(long aircraftId, Skip skip) {
+    Validation.check(skip);
+    hangar.alone(aircraftId);
+    known(aircraftId, skip.test());
+    skipped
+        .findByAircraftIdAndTestAndPart(aircraftId, skip.test().test(), skip.test().part())
+        .ifPresentOrElse(
+            found -> found.because(skip.because()),
+            () ->
+                skipped.save(
+                    new SkippedTestEntity(
+                        aircraftId, skip.test(), skip.because(), clock.instant())));
+  }
+
+  /** Takes a test up again. */
+  @Transactional
+  public void takeUp(long aircraftId, TestCase test) {
+    hangar.alone(aircraftId);
+    known(aircraftId, test);
+    skipped
+        .findByAircraftIdAndTestAndPart(aircraftId, test.test(), test.part())
+        .ifPresent(skipped::delete);
+  }
+
+  private Coach.Standing known(long aircraftId, TestCase test) {
+    List<Coach.Standing> tests = plan(aircraftId).tests();
+    return tests.stream()
+        .filter(one -> one.test().equals(test))
+        .findFirst()
+        .orElseThrow(
+            () ->
+                InvalidInputException.of(
+                    "test",
+                    test.told(),
+                    Said.of(
+                        "demand.testOfModel",
+                        "known",
+                        TestCase.told(tests.stream().map(Coach.Standing::test).toList()))));
+  }
+
+  /** The job a request with that key has begun. */
+  @Transactional(readOnly = true)
+  public Optional<MetalJob> begunBy(long aircraftId, String requestKey) {
+    return jobs.findByAircraftIdAndRequestKey(aircraftId, requestKey).map(MetalJobEntity::read);
+  }
+
+  /** Begins the change of metal a test asks for now. */
+  @Transactional
+  public MetalJob begin(long aircraftId, TestCase test, String requestKey) {
+    hangar.alone(aircraftId);
+    CoachAdvice advice = known(aircraftId, test).advice();
+    if (advice == null || !advice.moves() || advice.lever().inProgram()) {
+      throw new ConflictException(
+          "This test asks for no change of metal now. Nothing was stored; look at the coach again.");
+    }
+    if (jobs(aircraftId).stream().anyMatch(one -> one.state() == MetalJob.State.OPEN)) {
+      throw new ConflictException(
+          "Another change of metal is open on this model. One change at a time: enter it as done, or"
+              + " give it up.");
+    }
+    return jobs.saveAndFlush(
+            new MetalJobEntity(aircraftId, test, advice, clock.instant(), requestKey))
+        .read();
+  }
+
+  /**
+   * A job that is done or given up.
+   *
+   * @param by how: for the balance the pack moved or ballast, for all else as advised
+   */
+  public record Closed(int version, boolean done, Levers.BalanceBy by) {}
+
+  /** Closes a job; one about the balance makes a revision with the packs where they are now. */
+  @Transactional
+  public MetalJob close(long aircraftId, long jobId, Closed closed, String reason) {
+    hangar.alone(aircraftId);
+    MetalJobEntity found =
+        jobs.findById(jobId)
+            .filter(one -> one.aircraftId() == aircraftId)
+            .orElseThrow(() -> new NotFoundException("change of metal of this aircraft", jobId));
+    MetalJob job = found.read();
+    if (job.version() != closed.version() || job.state() != MetalJob.State.OPEN) {
+      throw new ConflictException(
+          "This change was closed on another page meanwhile. Nothing was stored.");
+    }
+    Integer revision = null;
+    if (closed.done() && job.lever() == TrimLever.BALANCE) {
+      revision = balance(aircraftId, job, closed.by(), reason);
+    }
+    found.close(
+        closed.done() ? MetalJob.State.DONE : MetalJob.State.DROPPED, revision, clock.instant());
+    return jobs.saveAndFlush(found).read();
+  }
+
+  private Integer balance(long aircraftId, MetalJob job, Levers.BalanceBy by, String reason) {
+    Revision newest = hangar.newest(aircraftId);
+    if (newest.setup().balance().packs().isEmpty()) {
+      return null;
+    }
+    if (by == Levers.BalanceBy.AS_ADVISED) {
+      throw InvalidInputException.of(
+          "by", by.name(), Said.of("demand.oneOf", "names", "PACK, BALLAST"));
+    }
+    double shift = (job.to() - job.from()) / 100 * Levers.chordMm(newest.setup());
+    String pack = flights.newest(aircraftId, 0).map(one -> one.report().battery()).orElse("");
+    Setup moved = Levers.balanced(newest.setup(), pack, shift, by);
+    return hangar.revise(aircraftId, newest.number(), moved, reason).number();
+  }
+
+  /** Changes of metal that were done, newest last: they part the trims flown before and after. */
+  @Transactional(readOnly = true)
+  public List<MetalJob> done(long aircraftId) {
+    return jobs(aircraftId).stream()
+        .filter(one -> one.state() == MetalJob.State.DONE)
+        .sorted(Comparator.comparing(MetalJob::closedAt))
+        .toList();
+  }
+}

@@ -1,0 +1,70 @@
+package hightally.app.coach;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import hightally.app.aircraft.Hangar;
+import hightally.app.platform.ConflictException;
+import hightally.core.coach.Wishes;
+import hightally.core.quantity.Validation;
+import java.io.UncheckedIOException;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What every model is for. */
+@Service
+public class WishBook {
+  private final WishesRepository wishes;
+  private final Hangar hangar;
+  private final ObjectMapper json;
+
+  WishBook(WishesRepository wishes, Hangar hangar, ObjectMapper json) {
+    this.wishes = wishes;
+    this.hangar = hangar;
+    this.json = json;
+  }
+
+  /** Wishes as they were stored, and the version they were. */
+  public record Kept(Wishes wishes, int version) {}
+
+  /** A model's; none where nothing was noted yet, with version -1. */
+  @Transactional(readOnly = true)
+  public Kept of(long aircraftId) {
+    hangar.newestHeader(aircraftId);
+    return wishes
+        .findById(aircraftId)
+        .map(found -> new Kept(read(found.document()), found.version()))
+        .orElse(new Kept(Wishes.NONE, -1));
+  }
+
+  /** Notes them; {@code version} is the one the pilot saw. */
+  @Transactional
+  public Kept note(long aircraftId, int version, Wishes changed) {
+    Validation.check(changed);
+    hangar.alone(aircraftId);
+    if (of(aircraftId).version() != version) {
+      throw new ConflictException(
+          "These wishes were changed on another page meanwhile. Nothing was stored; what you typed"
+              + " is still here.");
+    }
+    WishesEntity found =
+        wishes.findById(aircraftId).orElseGet(() -> new WishesEntity(aircraftId, ""));
+    found.write(written(changed));
+    return new Kept(changed, wishes.saveAndFlush(found).version());
+  }
+
+  private Wishes read(String document) {
+    try {
+      return json.readValue(document, Wishes.class);
+    } catch (JsonProcessingException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  private String written(Wishes changed) {
+    try {
+      return json.writeValueAsString(changed);
+    } catch (JsonProcessingException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+}
