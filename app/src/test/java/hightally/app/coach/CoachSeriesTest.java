@@ -122,7 +122,7 @@ class CoachSeriesTest extends Pilot {
                 : seen.isEmpty() ? "right" : told(seen);
         String change = change(after, test, part);
         rows.add(
-            "| " + flight + " | " + goal + " | " + outcome + " | " + change + " | " + voided()
+            "| " + flight + " | " + goal + " | " + outcome + " | " + change + " | " + voided(test, part)
                 + " |");
       }
       throw new AssertionError("not done after " + MOST + " flights: " + rows);

@@ -20,6 +20,8 @@ import java.util.Set;
  * comes next, and the one change to make. A pure function of what was flown.
  */
 public final class Coach {
+  private static final String CHANGED = "coach.changedFlyAgain";
+
   private final Asked asked;
 
   /**
@@ -125,7 +127,10 @@ public final class Coach {
     Said test = name(setup, next.test());
     return switch (next.state()) {
       case CHANGE -> Said.of("coach.goalChange", "test", test);
-      case VOID -> Said.of("coach.goalAgain", "test", test);
+      case VOID ->
+          next.words().code().equals(CHANGED)
+              ? Said.of("coach.goalChanged", "test", test)
+              : Said.of("coach.goalAgain", "test", test);
       default -> Said.of("coach.goalFirst", "test", test);
     };
   }
@@ -168,7 +173,7 @@ public final class Coach {
     if (!moved.isEmpty() || !own.isEmpty()) {
       boolean itself =
           moved.stream().allMatch(one -> own.stream().anyMatch(lever -> is(one, lever)));
-      Said words = itself ? Said.of("coach.changedFlyAgain") : Said.of("coach.void", "what", moved);
+      Said words = itself ? Said.of(CHANGED) : Said.of("coach.void", "what", moved);
       return new Standing(test, State.VOID, words, flight, null, openBefore);
     }
     if (newest.result().right()) {
