@@ -16,6 +16,7 @@ class LayersTest {
   private static final String[] UPWARDS = {
     "quantity",
     "linkage",
+    "link",
     "airframe",
     "trim",
     "channel",
@@ -34,6 +35,7 @@ class LayersTest {
     "adjustment",
     "guide",
     "coach",
+    "preflight",
     "hazard",
     "ready",
     "bench",

@@ -1,5 +1,6 @@
 package hightally.core.coach;
 
+import hightally.core.airframe.SurfaceRole;
 import hightally.core.mix.Curve;
 import hightally.core.mix.Mix;
 import hightally.core.mix.MixSource;
@@ -25,7 +26,7 @@ final class Brakes {
   private static boolean brakes(Setup setup, MixTarget target) {
     return setup
         .surface(target.target())
-        .filter(one -> one.role().flap() || one.role().name().equals("SPOILER"))
+        .filter(one -> one.role().flap() || one.role() == SurfaceRole.SPOILER)
         .isPresent();
   }
 

@@ -2,6 +2,7 @@ package hightally.core.coach;
 
 import hightally.core.airframe.BalanceSheet;
 import hightally.core.airframe.Pack;
+import hightally.core.edit.PartNames;
 import hightally.core.guide.BalanceEstimate;
 import hightally.core.mix.Curve;
 import hightally.core.mix.CurvePoint;
@@ -297,11 +298,7 @@ public final class Levers {
   private static Mix fresh(TrimLever lever, Setup setup, TestCase test, Naming naming) {
     Said name = Said.of("coach.mix", "lever", lever);
     Said reason = Said.of("coach.mixReason", "test", test.test());
-    String plain = lever.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-');
-    String id = plain;
-    for (int i = 2; taken(setup, id); i++) {
-      id = plain + "-" + i;
-    }
+    String id = PartNames.among(setup.mixes().stream().map(Mix::id).toList(), lever.name());
     Mix brakes = Brakes.of(setup).orElse(null);
     MixSource source =
         switch (lever) {
@@ -354,10 +351,6 @@ public final class Levers {
         lever == TrimLever.BRAKE_TO_ELEVATOR ? brakes.when() : "",
         phases,
         0);
-  }
-
-  private static boolean taken(Setup setup, String id) {
-    return setup.mixes().stream().anyMatch(one -> one.id().equals(id));
   }
 
   private static List<MixTarget> targets(Setup setup, Control control) {

@@ -71,7 +71,7 @@ public record TestCase(TrimTest test, String part) {
 
   /** Its name for programs. */
   public String told() {
-    return (test + " " + part).trim();
+    return part.isEmpty() ? test.name() : test.name() + " " + part;
   }
 
   /** All their names. */

@@ -2,12 +2,13 @@ package hightally.core.edit;
 
 import hightally.core.setup.Setup;
 import java.text.Normalizer;
+import java.util.Collection;
 import java.util.HashSet;
 import java.util.Locale;
 import java.util.Set;
 
 /** Short names for new parts, made from the pilot's. */
-final class PartNames {
+public final class PartNames {
   private static final int LONGEST = 30;
 
   private final Set<String> taken = new HashSet<>();
@@ -23,6 +24,11 @@ final class PartNames {
   /** Names among ids that are taken already. */
   PartNames(Set<String> taken) {
     this.taken.addAll(taken);
+  }
+
+  /** A name for something new among ids that are taken already. */
+  public static String among(Collection<String> taken, String name) {
+    return new PartNames(new HashSet<>(taken)).id(name);
   }
 
   /** {@code Left inner flap} becomes {@code left-inner-flap}, with a number where that is taken. */

@@ -1,0 +1,44 @@
+package hightally.core.preflight;
+
+import hightally.core.quantity.Said;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * How far a check has come and what it says.
+ *
+ * @param next index of the first step without an answer; -1 where all have one
+ * @param reasons what keeps the model on the ground
+ */
+public record CheckState(int next, List<Said> reasons) {
+  public CheckState {
+    reasons = List.copyOf(reasons);
+  }
+
+  /** The state that follows from the answers; of a step answered twice the newest counts. */
+  public static CheckState of(List<CheckStep> steps, List<CheckAnswer> answers) {
+    int next = -1;
+    List<Said> reasons = new ArrayList<>();
+    for (int i = 0; i < steps.size(); i++) {
+      CheckStep step = steps.get(i);
+      CheckAnswer newest = null;
+      for (CheckAnswer one : answers) {
+        newest = one.step().equals(step.id()) ? one : newest;
+      }
+      if (newest == null) {
+        next = next < 0 ? i : next;
+      } else if (newest.grounds()) {
+        reasons.add(
+            newest.holds() > 0
+                ? Said.of("check.held", "step", step.title(), "holds", newest.holds())
+                : Said.of("check.wrong", "step", step.title(), "note", newest.note()));
+      }
+    }
+    return new CheckState(next, reasons);
+  }
+
+  /** Whether every step has its answer and none keeps it on the ground. */
+  public boolean passed() {
+    return next < 0 && reasons.isEmpty();
+  }
+}

@@ -1,0 +1,288 @@
+package hightally.core.preflight;
+
+import hightally.core.airframe.Pack;
+import hightally.core.airframe.Surface;
+import hightally.core.channel.Between;
+import hightally.core.channel.BetweenKind;
+import hightally.core.channel.InputKind;
+import hightally.core.channel.TransmitterInput;
+import hightally.core.coach.Wishes;
+import hightally.core.guide.StickWords;
+import hightally.core.phase.Phase;
+import hightally.core.power.StartPosition;
+import hightally.core.program.ConditionWords;
+import hightally.core.quantity.Control;
+import hightally.core.quantity.Quantity;
+import hightally.core.quantity.Said;
+import hightally.core.setup.Setup;
+import hightally.core.signal.Moment;
+import hightally.core.signal.SignalPath;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/** The steps of every check, made from a model: what is to be seen comes from its bench. */
+public final class CheckSteps {
+  private static final double SEEN_MM = 0.5;
+  private static final int QUARTERS = 4;
+  private static final int LEAST_PACES = 30;
+  private static final int MOST_PACES = 40;
+
+  private final Setup setup;
+  private final SignalPath path;
+  private final Wishes wishes;
+  private final boolean motors;
+  private final List<CheckStep> steps = new ArrayList<>();
+
+  private CheckSteps(Setup setup, Wishes wishes) {
+    this.setup = setup;
+    this.wishes = wishes;
+    path = SignalPath.of(setup);
+    motors = !setup.airframe().motors().isEmpty();
+  }
+
+  /**
+   * The steps of a check.
+   *
+   * @param pack the pack's name; empty where none was chosen
+   */
+  public static List<CheckStep> of(CheckKind kind, Setup setup, Wishes wishes, String pack) {
+    CheckSteps made = new CheckSteps(setup, wishes);
+    switch (kind) {
+      case FLIGHT -> made.flight(pack);
+      case FULL -> made.full(pack);
+      case RANGE -> made.range();
+      case PUPIL -> made.pupil();
+    }
+    return List.copyOf(made.steps);
+  }
+
+  private void counted(String id, String title, int quarter, boolean running, Said caution) {
+    Said words = Said.of("check.quarter", "quarter", quarter, "running", running);
+    steps.add(new CheckStep(id, Said.of("CheckTitle." + title), words, List.of(), caution, true));
+  }
+
+  private void add(String id, List<Said> lines, Said caution) {
+    steps.add(
+        new CheckStep(
+            id, Said.of("CheckTitle." + id), Said.of("CheckStep." + id), lines, caution, false));
+  }
+
+  private static Said propeller() {
+    return Said.of("CheckCaution.propeller");
+  }
+
+  private void flight(String pack) {
+    add("parts", parts(), Said.NOTHING);
+    pack(pack);
+    add("on", startPositions(), motors ? propeller() : Said.NOTHING);
+    directions();
+    stabilisers();
+    if (motors) {
+      add("cut", List.of(), propeller());
+    }
+    add(
+        "weather",
+        List.of(
+            Said.of("check.wind", "most", Quantity.plain(wishes.limits().windMetresPerSecond(), 0)),
+            wishes.limits().field().isBlank()
+                ? Said.of("check.field")
+                : Said.text(wishes.limits().field())),
+        Said.NOTHING);
+    add("pilot", List.of(), Said.of("CheckCaution.rules"));
+  }
+
+  private void full(String pack) {
+    add("harmless", List.of(), motors ? propeller() : Said.NOTHING);
+    pack(pack);
+    directions();
+    stabilisers();
+    add("throws", List.of(), Said.NOTHING);
+    add("failsafe", failsafe(), motors ? propeller() : Said.NOTHING);
+    if (motors) {
+      add("cut", List.of(), propeller());
+    }
+  }
+
+  private List<Said> parts() {
+    List<Said> lines = new ArrayList<>();
+    lines.add(Said.of("check.keepers", "count", setup.surfaces().size()));
+    lines.add(Said.of("check.hatch"));
+    if (motors) {
+      lines.add(Said.of("check.propeller", "count", setup.airframe().motors().size()));
+    }
+    return lines;
+  }
+
+  private void pack(String name) {
+    Optional<Pack> pack =
+        setup.balance().packs().stream().filter(one -> one.name().equals(name)).findFirst();
+    List<Said> lines = new ArrayList<>();
+    if (pack.isPresent()) {
+      double cg = pack.get().cgMm();
+      boolean inside = cg >= setup.balance().foremostMm() && cg <= setup.balance().aftmostMm();
+      lines.add(
+          Said.of(
+              "check.packBalances",
+              "pack",
+              name,
+              "cg",
+              Quantity.mm(cg, 0),
+              "datum",
+              setup.balance().datum(),
+              "inside",
+              inside));
+    } else {
+      lines.add(
+          Said.of(
+              "check.balances",
+              "from",
+              Quantity.mm(setup.balance().foremostMm(), 0),
+              "to",
+              Quantity.mm(setup.balance().aftmostMm(), 0),
+              "datum",
+              setup.balance().datum()));
+    }
+    add("pack", lines, Said.of("CheckCaution.battery"));
+  }
+
+  /** Where every switch and lever stands when the transmitter is switched on. */
+  private List<Said> startPositions() {
+    List<Said> lines = new ArrayList<>();
+    for (StartPosition one : setup.power().startPositions()) {
+      TransmitterInput input =
+          setup.transmitter().inputs().get(setup.transmitter().inputIndex(one.input()));
+      lines.add(
+          Said.of("hazard.position", "input", input.name(), "position", (long) one.position()));
+    }
+    for (TransmitterInput input : setup.transmitter().inputs()) {
+      boolean moves =
+          setup.mixes().stream().anyMatch(mix -> mix.subject().equals(input.id()))
+              || setup.power().throttleInput().equals(input.id());
+      if (input.kind() == InputKind.LEVER && moves) {
+        lines.add(Said.of("check.leverBack", "input", input.name()));
+      }
+    }
+    if (motors && setup.power().throttleInput().isEmpty()) {
+      lines.add(
+          Said.of(
+              "check.throttleBack", "stick", StickWords.throttle(setup.transmitter().stickMode())));
+    }
+    return lines;
+  }
+
+  /** From behind: each control in each phase, with what must be seen. */
+  private void directions() {
+    for (int i = setup.phases().size() - 1; i >= 0; i--) {
+      Phase phase = setup.phases().get(i);
+      for (Control control : Control.values()) {
+        List<Said> lines = seen(i, control);
+        if (!lines.isEmpty()) {
+          boolean several = setup.phases().size() > 1;
+          Said way = phase.when().isEmpty() ? Said.NOTHING : ConditionWords.of(setup, phase.when());
+          Said words =
+              Said.of(
+                  "check.move",
+                  "stick",
+                  StickWords.to(setup.transmitter().stickMode(), control, 1),
+                  "several",
+                  several,
+                  "phase",
+                  phase.name(),
+                  "way",
+                  way);
+          steps.add(
+              new CheckStep(
+                  "move-" + phase.id() + "-" + control.word(),
+                  Said.of(
+                      "check.moveTitle",
+                      "control",
+                      control,
+                      "phase",
+                      phase.name(),
+                      "several",
+                      several),
+                  words,
+                  lines,
+                  Said.NOTHING,
+                  false));
+        }
+      }
+    }
+  }
+
+  /** What each surface of a control does with the stick to its plus end, from the trimmed rest. */
+  private List<Said> seen(int phase, Control control) {
+    Moment rest = Moment.centred(setup.trims()).withThrottle(0, true);
+    double[] still = path.evaluate(rest, phase).travelMm();
+    double[] moved = path.evaluate(rest.with(control, 1), phase).travelMm();
+    List<Said> lines = new ArrayList<>();
+    for (int i = 0; i < still.length; i++) {
+      Surface surface = setup.surfaces().get(i);
+      double mm = moved[i] - still[i];
+      if (Math.abs(mm) >= SEEN_MM) {
+        lines.add(
+            Said.of(
+                "check.goes",
+                "surface",
+                surface.name(),
+                "way",
+                surface.way(mm > 0 ? 1 : -1),
+                "mm",
+                Quantity.mm(Math.abs(mm), 0)));
+      }
+    }
+    return lines;
+  }
+
+  private void stabilisers() {
+    for (Between one : setup.wiring().between()) {
+      if (one.kind() == BetweenKind.STABILISER && !one.bypassed()) {
+        add(
+            "tilt",
+            List.of(
+                Said.of("check.tiltRoll"), Said.of("check.tiltPitch"), Said.of("check.tiltYaw")),
+            Said.NOTHING);
+        return;
+      }
+    }
+  }
+
+  private List<Said> failsafe() {
+    List<Said> lines = new ArrayList<>();
+    if (motors) {
+      lines.add(Said.of("check.failsafeMotor"));
+    }
+    lines.add(Said.of("check.failsafeSurfaces"));
+    return lines;
+  }
+
+  private void range() {
+    add("reduced", List.of(), Said.of("CheckCaution.holding"));
+    add(
+        "paces",
+        List.of(Said.of("check.paces", "least", LEAST_PACES, "most", MOST_PACES)),
+        Said.NOTHING);
+    for (int quarter = 1; quarter <= QUARTERS; quarter++) {
+      counted("quarter-" + quarter, "quarter", quarter, false, Said.NOTHING);
+    }
+    for (int quarter = 1; quarter <= QUARTERS && motors; quarter++) {
+      counted("running-" + quarter, "running", quarter, true, propeller());
+    }
+    add("whole", List.of(), Said.NOTHING);
+  }
+
+  private void pupil() {
+    add("holds", List.of(Said.of("check.teacherHolds"), Said.of("check.pupilHolds")), Said.NOTHING);
+    for (Control control : Control.values()) {
+      List<Said> lines = seen(setup.phases().size() - 1, control);
+      if (!lines.isEmpty()) {
+        add("pupil-" + control.word(), lines, Said.NOTHING);
+      }
+    }
+    if (motors) {
+      add("pupil-throttle", List.of(), propeller());
+    }
+    add("taking-back", List.of(), Said.of("CheckCaution.instructor"));
+  }
+}
