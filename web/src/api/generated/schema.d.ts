@@ -4,6 +4,24 @@
  */
 
 export interface paths {
+  "/api/aircraft/{aircraftId}/wishes": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** What the model is for, with what contradicts it */
+    get: operations["getAircraftAircraftIdWishes"];
+    /** Notes what the model is for */
+    put: operations["putAircraftAircraftIdWishes"];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/aircraft/{aircraftId}/part-changes/{changeId}": {
     parameters: {
       query?: never;
@@ -39,6 +57,23 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/aircraft/{aircraftId}/flights/{flightId}/flown": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    /** Corrects what was noted of a flight and what it showed of trim tests */
+    put: operations["putAircraftAircraftIdFlightsFlightIdFlown"];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/aircraft/{aircraftId}/entered": {
     parameters: {
       query?: never;
@@ -50,6 +85,57 @@ export interface paths {
     get: operations["getAircraftAircraftIdEntered"];
     /** Ticks values off as typed in, or takes the tick back with an empty value */
     put: operations["putAircraftAircraftIdEntered"];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/aircraft/{aircraftId}/coach/jobs/{jobId}": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    /** Enters a change of metal as done, or gives it up; a balance makes a revision */
+    put: operations["putAircraftAircraftIdCoachJobsJobId"];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/aircraft/{aircraftId}/checks/{runId}/end": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    /** Ends a check: done where every step has its answer, else broken off */
+    put: operations["putAircraftAircraftIdChecksRunIdEnd"];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/aircraft/{aircraftId}/checks/{runId}/answers": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    /** Notes what was found at a step of a check */
+    put: operations["putAircraftAircraftIdChecksRunIdAnswers"];
     post?: never;
     delete?: never;
     options?: never;
@@ -539,6 +625,23 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/link/range-check": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** Ten seconds of a simulated link at a distance: fades, lost frames, holds */
+    post: operations["postLinkRangeCheck"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/edits/removal": {
     parameters: {
       query?: never;
@@ -686,6 +789,23 @@ export interface paths {
     put?: never;
     /** The figures of a mend set */
     post: operations["postEditsMend"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/edits/levers": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** A lever of the trim tests moved: differential or a mix, built if needed */
+    post: operations["postEditsLevers"];
     delete?: never;
     options?: never;
     head?: never;
@@ -1139,6 +1259,23 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/aircraft/{aircraftId}/flights/flown": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** Notes a flight with what it showed of trim tests and its check; once for each key */
+    post: operations["postAircraftAircraftIdFlightsFlown"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/aircraft/{aircraftId}/flights.csv": {
     parameters: {
       query?: never;
@@ -1168,6 +1305,75 @@ export interface paths {
     put?: never;
     /** Every value to type into a transmitter, with what was last typed in */
     post: operations["postAircraftAircraftIdEntrySheet"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/aircraft/{aircraftId}/coach/taken-up": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** Takes a trim test up again that was left out */
+    post: operations["postAircraftAircraftIdCoachTakenUp"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/aircraft/{aircraftId}/coach/skipped": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** Leaves a trim test out, with a reason; it never counts as passed */
+    post: operations["postAircraftAircraftIdCoachSkipped"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/aircraft/{aircraftId}/coach/jobs": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** Begins the change of metal a trim test asks for; once for each key */
+    post: operations["postAircraftAircraftIdCoachJobs"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/aircraft/{aircraftId}/checks": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** The newest checks of a model, newest first, and what is due besides */
+    get: operations["getAircraftAircraftIdChecks"];
+    put?: never;
+    /** Begins a check, its steps made from the model; once for each key */
+    post: operations["postAircraftAircraftIdChecks"];
     delete?: never;
     options?: never;
     head?: never;
@@ -1362,6 +1568,23 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/aircraft/{aircraftId}/wishes/starting": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** A starting point for a beginner, an intermediate pilot or an expert */
+    get: operations["getAircraftAircraftIdWishesStarting"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/aircraft/{aircraftId}/measurements": {
     parameters: {
       query?: never;
@@ -1430,10 +1653,118 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/aircraft/{aircraftId}/coach": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** Which trim tests stand, which are void, what comes next, the one change */
+    get: operations["getAircraftAircraftIdCoach"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/aircraft/{aircraftId}/checks/{runId}": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** One check with its steps and answers */
+    get: operations["getAircraftAircraftIdChecksRunId"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
 }
 export type webhooks = Record<string, never>;
 export interface components {
   schemas: {
+    ChangedWishes: {
+      /** Format: int32 */
+      version: number;
+      wishes: components["schemas"]["Wishes"];
+    };
+    Limits: {
+      /**
+       * Format: double
+       * @description Wind, at most: metres per second
+       */
+      windMetresPerSecond: number;
+      /** @description The field must be */
+      field: string;
+    };
+    Wish: {
+      /** @enum {string} */
+      regime:
+        | "FIRST_FLIGHTS"
+        | "PRECISION"
+        | "SNAP"
+        | "HOVER"
+        | "ROLLING_HIGH_ALPHA"
+        | "THERMAL"
+        | "CRUISE"
+        | "SPEED"
+        | "LANDING"
+        | "LAUNCH";
+      /** @description Feel wanted */
+      feel: string;
+      /** @description Phase or rate set */
+      where: string;
+      /**
+       * Format: double
+       * @description Aileron
+       */
+      rollMm: number;
+      /**
+       * Format: double
+       * @description Elevator
+       */
+      pitchMm: number;
+      /**
+       * Format: double
+       * @description Rudder
+       */
+      yawMm: number;
+      /** @description Where the figures come from */
+      source: string;
+      /** @description What it ended with */
+      ended: string;
+      reached: boolean;
+    };
+    Wishes: {
+      /** @enum {string} */
+      pilot: "BEGINNER" | "INTERMEDIATE" | "EXPERT";
+      /**
+       * Format: double
+       * @description Balance wanted: of the maker's range, 0 foremost
+       */
+      balancePercent: number;
+      /** @description Why there */
+      balanceWhy: string;
+      turnedRound: boolean;
+      limits: components["schemas"]["Limits"];
+      regimes: components["schemas"]["Wish"][];
+    };
+    WishSheet: {
+      wishes: components["schemas"]["Wishes"];
+      /** Format: int32 */
+      version: number;
+      /** Format: double */
+      balanceMm: number;
+      notes: string[];
+    };
     Marked: {
       /** Format: int32 */
       check: number;
@@ -1552,6 +1883,85 @@ export interface components {
       /** Format: int32 */
       version: number;
       report: components["schemas"]["FlightReport"];
+      seen: components["schemas"]["FlightSeen"];
+      /** Format: date-time */
+      notedAt: string;
+    };
+    FlightSeen: {
+      results: components["schemas"]["TestResult"][];
+      /** Format: int64 */
+      check: number;
+      /** @description Why it was flown all the same */
+      despite: string;
+    };
+    Seen: {
+      /** @enum {string} */
+      outcome:
+        | "CLIMBS_AT_ONCE"
+        | "SINKS_AT_ONCE"
+        | "CLIMBS_WITH_SPEED"
+        | "SINKS_WITH_SPEED"
+        | "CLIMBS"
+        | "DROPS_FAST"
+        | "PULLS_OUT"
+        | "TUCKS"
+        | "LEFT_RISES"
+        | "RIGHT_RISES"
+        | "DRIFTS_LEFT"
+        | "DRIFTS_RIGHT"
+        | "TO_CANOPY"
+        | "TO_BELLY"
+        | "TOWARDS_THE_ROLL"
+        | "AWAY_FROM_THE_ROLL"
+        | "ROLLS_WITH_RUDDER"
+        | "ROLLS_AGAINST_RUDDER"
+        | "NOSE_UP"
+        | "NOSE_DOWN"
+        | "NOSE_SWINGS_OUT"
+        | "NOSE_SWINGS_IN"
+        | "NEEDS_OPPOSITE_STICK"
+        | "LEFT_WING_DROPS"
+        | "RIGHT_WING_DROPS"
+        | "LAUNCH_STEEP"
+        | "LAUNCH_FLAT"
+        | "CLIMBS_FAST"
+        | "TUCKS_FAST"
+        | "DOES_NOT_FEEL_RIGHT";
+      /**
+       * Format: int32
+       * @description How strongly: 1 slight, 2 clear, 3 strong
+       */
+      strength: number;
+      /** @enum {string} */
+      turn: "BOTH" | "LEFT" | "RIGHT";
+    };
+    TestResult: {
+      /** @enum {string} */
+      test:
+        | "LEVEL_TRIM"
+        | "THROTTLE_CHANGE"
+        | "INVERTED_45"
+        | "DIVE"
+        | "INVERTED_LEVEL"
+        | "VERTICAL_UP"
+        | "ROLL_AXIS"
+        | "KNIFE_EDGE"
+        | "VERTICAL_DOWN"
+        | "BRAKES"
+        | "CIRCLING"
+        | "STALL"
+        | "LAUNCH"
+        | "SPEED"
+        | "FEEL";
+      /** @description Part of the test */
+      part: string;
+      seen: components["schemas"]["Seen"][];
+    };
+    CorrectedFlown: {
+      /** Format: int32 */
+      version: number;
+      report: components["schemas"]["FlightReport"];
+      seen: components["schemas"]["FlightSeen"];
     };
     TickedValue: {
       /** @description Transmitter */
@@ -1568,6 +1978,125 @@ export interface components {
       readBack: boolean;
       /** Format: date-time */
       enteredAt: string;
+    };
+    Closed: {
+      /** Format: int32 */
+      version: number;
+      done: boolean;
+      /** @enum {string} */
+      by: "AS_ADVISED" | "PACK" | "BALLAST";
+    };
+    MetalJob: {
+      /** Format: int64 */
+      id: number;
+      test: components["schemas"]["TestCase"];
+      /** @enum {string} */
+      lever:
+        | "DOWN_THRUST"
+        | "RIGHT_THRUST"
+        | "BALANCE"
+        | "LATERAL"
+        | "DIFFERENTIAL"
+        | "RUDDER_TO_ELEVATOR"
+        | "RUDDER_TO_AILERON"
+        | "LOW_THROTTLE_TO_ELEVATOR"
+        | "BRAKE_TO_ELEVATOR"
+        | "AILERON_TO_RUDDER";
+      /** Format: double */
+      from: number;
+      /** Format: double */
+      to: number;
+      /** @enum {string} */
+      state: "OPEN" | "DONE" | "DROPPED";
+      /** Format: int32 */
+      resultRevision: number | null;
+      /** Format: date-time */
+      createdAt: string;
+      /** Format: date-time */
+      closedAt: string | null;
+      /** Format: int32 */
+      version: number;
+    };
+    TestCase: {
+      /** @enum {string} */
+      test:
+        | "LEVEL_TRIM"
+        | "THROTTLE_CHANGE"
+        | "INVERTED_45"
+        | "DIVE"
+        | "INVERTED_LEVEL"
+        | "VERTICAL_UP"
+        | "ROLL_AXIS"
+        | "KNIFE_EDGE"
+        | "VERTICAL_DOWN"
+        | "BRAKES"
+        | "CIRCLING"
+        | "STALL"
+        | "LAUNCH"
+        | "SPEED"
+        | "FEEL";
+      part: string;
+    };
+    CheckAnswer: {
+      /** @description Step */
+      step: string;
+      /** @enum {string} */
+      verdict: "RIGHT" | "WRONG" | "LEFT_OUT";
+      /** @description Note */
+      note: string;
+      /**
+       * Format: int32
+       * @description Fades, first antenna
+       */
+      fadesFirst: number;
+      /**
+       * Format: int32
+       * @description Fades, second antenna
+       */
+      fadesSecond: number;
+      /**
+       * Format: int32
+       * @description Lost frames
+       */
+      lostFrames: number;
+      /**
+       * Format: int32
+       * @description Holds
+       */
+      holds: number;
+    };
+    CheckRun: {
+      /** Format: int64 */
+      id: number;
+      /** Format: int32 */
+      revisionNumber: number;
+      /** @enum {string} */
+      kind: "FLIGHT" | "FULL" | "RANGE" | "PUPIL";
+      pack: string;
+      /** @enum {string} */
+      state: "OPEN" | "DONE" | "BROKEN_OFF";
+      steps: components["schemas"]["CheckStep"][];
+      answers: components["schemas"]["CheckAnswer"][];
+      judged: components["schemas"]["CheckState"];
+      /** Format: date-time */
+      createdAt: string;
+      /** Format: date-time */
+      closedAt: string | null;
+      /** Format: int32 */
+      version: number;
+    };
+    CheckState: {
+      /** Format: int32 */
+      next: number;
+      reasons: string[];
+    };
+    CheckStep: {
+      id: string;
+      title: string;
+      words: string;
+      lines: string[];
+      caution: string;
+      counted: boolean;
     };
     GuideAnswer: {
       /** @description Step */
@@ -3510,6 +4039,69 @@ export interface components {
       entered: components["schemas"]["Setup"];
       setup: components["schemas"]["Setup"];
     };
+    Antenna: {
+      /**
+       * Format: double
+       * @description Antenna, from aft to the right
+       */
+      rightDegrees: number;
+      /**
+       * Format: double
+       * @description Antenna, above level
+       */
+      upDegrees: number;
+    };
+    LinkAsked: {
+      /**
+       * Format: int64
+       * @description Day
+       */
+      seed: number;
+      /**
+       * Format: double
+       * @description Paces
+       */
+      paces: number;
+      reduced: boolean;
+      /**
+       * Format: int32
+       * @description Quarter
+       */
+      quarter: number;
+      motorRuns: boolean;
+      antennas: components["schemas"]["Antenna"][];
+      shadows: components["schemas"]["Shadow"][];
+    };
+    Shadow: {
+      /** @description What shadows */
+      name: string;
+      /**
+       * Format: double
+       * @description Where, from aft to the right
+       */
+      rightDegrees: number;
+      /**
+       * Format: double
+       * @description Width to either side
+       */
+      halfWidthDegrees: number;
+      /**
+       * Format: double
+       * @description What it takes, dB
+       */
+      lossDb: number;
+    };
+    LinkReport: {
+      /** Format: int32 */
+      frames: number;
+      fades: number[];
+      /** Format: int32 */
+      lostFrames: number;
+      /** Format: int32 */
+      holds: number;
+      levelsDb: number[];
+      words: string;
+    };
     RemovalAsked: {
       setup: components["schemas"]["Setup"];
       /** @description What goes */
@@ -3631,6 +4223,24 @@ export interface components {
     MendAsked: {
       setup: components["schemas"]["Setup"];
       edits: components["schemas"]["Edit"][];
+    };
+    LeverAsked: {
+      setup: components["schemas"]["Setup"];
+      /** @enum {string} */
+      lever:
+        | "DOWN_THRUST"
+        | "RIGHT_THRUST"
+        | "BALANCE"
+        | "LATERAL"
+        | "DIFFERENTIAL"
+        | "RUDDER_TO_ELEVATOR"
+        | "RUDDER_TO_AILERON"
+        | "LOW_THROTTLE_TO_ELEVATOR"
+        | "BRAKE_TO_ELEVATOR"
+        | "AILERON_TO_RUDDER";
+      test: components["schemas"]["TestCase"];
+      /** Format: double */
+      value: number;
     };
     FeelWish: {
       setup: components["schemas"]["Setup"];
@@ -4375,6 +4985,12 @@ export interface components {
       revisionNumber: number;
       report: components["schemas"]["FlightReport"];
     };
+    FlownFlight: {
+      /** Format: int32 */
+      revisionNumber: number;
+      report: components["schemas"]["FlightReport"];
+      seen: components["schemas"]["FlightSeen"];
+    };
     CsvProblem: {
       /** Format: int32 */
       row: number;
@@ -4422,6 +5038,119 @@ export interface components {
       entries: components["schemas"]["EntryLine"][];
       notes: string[];
     };
+    CoachAdvice: {
+      /** @enum {string} */
+      lever:
+        | "DOWN_THRUST"
+        | "RIGHT_THRUST"
+        | "BALANCE"
+        | "LATERAL"
+        | "DIFFERENTIAL"
+        | "RUDDER_TO_ELEVATOR"
+        | "RUDDER_TO_AILERON"
+        | "LOW_THROTTLE_TO_ELEVATOR"
+        | "BRAKE_TO_ELEVATOR"
+        | "AILERON_TO_RUDDER";
+      /** @enum {string} */
+      verdict:
+        | "RIGHT"
+        | "TRY"
+        | "GO_BACK"
+        | "INTERPOLATED"
+        | "EXTRAPOLATED"
+        | "NOT_THE_CAUSE"
+        | "AT_LIMIT"
+        | "FINE_ENOUGH";
+      /** Format: double */
+      from: number;
+      /** Format: double */
+      to: number;
+      words: string;
+      why: string;
+      sizes: string[];
+      watch: string;
+      schools: string[];
+    };
+    OutcomeCard: {
+      /** @enum {string} */
+      outcome:
+        | "CLIMBS_AT_ONCE"
+        | "SINKS_AT_ONCE"
+        | "CLIMBS_WITH_SPEED"
+        | "SINKS_WITH_SPEED"
+        | "CLIMBS"
+        | "DROPS_FAST"
+        | "PULLS_OUT"
+        | "TUCKS"
+        | "LEFT_RISES"
+        | "RIGHT_RISES"
+        | "DRIFTS_LEFT"
+        | "DRIFTS_RIGHT"
+        | "TO_CANOPY"
+        | "TO_BELLY"
+        | "TOWARDS_THE_ROLL"
+        | "AWAY_FROM_THE_ROLL"
+        | "ROLLS_WITH_RUDDER"
+        | "ROLLS_AGAINST_RUDDER"
+        | "NOSE_UP"
+        | "NOSE_DOWN"
+        | "NOSE_SWINGS_OUT"
+        | "NOSE_SWINGS_IN"
+        | "NEEDS_OPPOSITE_STICK"
+        | "LEFT_WING_DROPS"
+        | "RIGHT_WING_DROPS"
+        | "LAUNCH_STEEP"
+        | "LAUNCH_FLAT"
+        | "CLIMBS_FAST"
+        | "TUCKS_FAST"
+        | "DOES_NOT_FEEL_RIGHT";
+      words: string;
+      computed: boolean;
+    };
+    Plan: {
+      /** @enum {string} */
+      kind: "POWERED" | "GLIDER" | "WING";
+      tests: components["schemas"]["Standing"][];
+      /** Format: int32 */
+      next: number;
+      goal: string;
+    };
+    Sheet: {
+      plan: components["schemas"]["Plan"];
+      cards: components["schemas"]["TestCard"][];
+      job: components["schemas"]["MetalJob"] | null;
+      jobs: components["schemas"]["MetalJob"][];
+      goal: string;
+    };
+    Standing: {
+      test: components["schemas"]["TestCase"];
+      /** @enum {string} */
+      state: "OPEN" | "STANDS" | "CHANGE" | "VOID" | "SKIPPED";
+      words: string;
+      /** Format: int64 */
+      flight: number;
+      advice: components["schemas"]["CoachAdvice"];
+      openBefore: boolean;
+    };
+    TestCard: {
+      test: components["schemas"]["TestCase"];
+      name: string;
+      tells: string;
+      flown: string[];
+      watch: string;
+      caution: string;
+      turns: ("BOTH" | "LEFT" | "RIGHT")[];
+      outcomes: components["schemas"]["OutcomeCard"][];
+    };
+    Skip: {
+      test: components["schemas"]["TestCase"];
+      because: string;
+    };
+    Begun: {
+      /** @enum {string} */
+      kind: "FLIGHT" | "FULL" | "RANGE" | "PUPIL";
+      pack: string;
+    };
     SetUpBegun: {
       /** @enum {string} */
       school: "ROD_FIRST" | "SUB_TRIM_FIRST";
@@ -4436,10 +5165,6 @@ export interface components {
       reference: string;
       presetsTakeUp: boolean;
       controls: ("ROLL" | "PITCH" | "YAW")[];
-    };
-    Seen: {
-      /** Format: int32 */
-      version: number;
     };
     RecipeCard: {
       /** @enum {string} */
@@ -4534,21 +5259,10 @@ export interface components {
     };
     Reason: {
       /** @enum {string} */
-      kind: "FINDING" | "HAZARD";
+      kind: "FINDING" | "HAZARD" | "CHECK";
       id: string;
       subject: string;
       words: string;
-    };
-    Standing: {
-      /** Format: int64 */
-      id: number;
-      newest: components["schemas"]["Revision"];
-      /** Format: int32 */
-      trimsHoldSince: number;
-      /** Format: int64 */
-      flightCount: number;
-      loop: components["schemas"]["LoopState"];
-      grounding: components["schemas"]["Grounding"];
     };
     PhaseTrims: {
       phase: string;
@@ -4673,6 +5387,162 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+  getAircraftAircraftIdWishes: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        aircraftId: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["WishSheet"];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  putAircraftAircraftIdWishes: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        aircraftId: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["ChangedWishes"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["WishSheet"];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The data cannot be written: perhaps the disk is full. */
+      503: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
   putAircraftAircraftIdPartChangesChangeId: {
     parameters: {
       query?: never;
@@ -4921,6 +5791,96 @@ export interface operations {
       };
     };
   };
+  putAircraftAircraftIdFlightsFlightIdFlown: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        aircraftId: number;
+        flightId: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["CorrectedFlown"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["Flight"];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The data cannot be written: perhaps the disk is full. */
+      503: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
   getAircraftAircraftIdEntered: {
     parameters: {
       query: {
@@ -5012,6 +5972,263 @@ export interface operations {
         };
         content: {
           "application/json": components["schemas"]["EnteredValue"][];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The data cannot be written: perhaps the disk is full. */
+      503: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  putAircraftAircraftIdCoachJobsJobId: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        aircraftId: number;
+        jobId: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["Closed"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["MetalJob"];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The data cannot be written: perhaps the disk is full. */
+      503: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  putAircraftAircraftIdChecksRunIdEnd: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        aircraftId: number;
+        runId: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["CheckRun"];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The data cannot be written: perhaps the disk is full. */
+      503: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  putAircraftAircraftIdChecksRunIdAnswers: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        aircraftId: number;
+        runId: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["CheckAnswer"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["CheckRun"];
         };
       };
       /** @description A part of the address is of the wrong kind. */
@@ -7076,6 +8293,57 @@ export interface operations {
       };
     };
   };
+  postLinkRangeCheck: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["LinkAsked"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["LinkReport"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
   postEditsRemoval: {
     parameters: {
       query?: never;
@@ -7494,6 +8762,57 @@ export interface operations {
     requestBody: {
       content: {
         "application/json": components["schemas"]["MendAsked"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["Edited"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  postEditsLevers: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["LeverAsked"];
       };
     };
     responses: {
@@ -9814,6 +11133,97 @@ export interface operations {
       };
     };
   };
+  postAircraftAircraftIdFlightsFlown: {
+    parameters: {
+      query?: never;
+      header?: {
+        "Idempotency-Key"?: string;
+      };
+      path: {
+        aircraftId: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["FlownFlight"];
+      };
+    };
+    responses: {
+      /** @description Created */
+      201: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["Flight"];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The data cannot be written: perhaps the disk is full. */
+      503: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
   getAircraftAircraftIdFlightsCsv: {
     parameters: {
       query?: never;
@@ -9992,6 +11402,433 @@ export interface operations {
         };
         content: {
           "application/json": components["schemas"]["SheetFor"];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The data cannot be written: perhaps the disk is full. */
+      503: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  postAircraftAircraftIdCoachTakenUp: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        aircraftId: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["TestCase"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["Sheet"];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The data cannot be written: perhaps the disk is full. */
+      503: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  postAircraftAircraftIdCoachSkipped: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        aircraftId: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["Skip"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["Sheet"];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The data cannot be written: perhaps the disk is full. */
+      503: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  postAircraftAircraftIdCoachJobs: {
+    parameters: {
+      query?: never;
+      header?: {
+        "Idempotency-Key"?: string;
+      };
+      path: {
+        aircraftId: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["TestCase"];
+      };
+    };
+    responses: {
+      /** @description Created */
+      201: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["MetalJob"];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The data cannot be written: perhaps the disk is full. */
+      503: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  getAircraftAircraftIdChecks: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        aircraftId: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["Sheet"];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  postAircraftAircraftIdChecks: {
+    parameters: {
+      query?: never;
+      header?: {
+        "Idempotency-Key"?: string;
+      };
+      path: {
+        aircraftId: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["Begun"];
+      };
+    };
+    responses: {
+      /** @description Created */
+      201: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["CheckRun"];
         };
       };
       /** @description A part of the address is of the wrong kind. */
@@ -10775,6 +12612,75 @@ export interface operations {
       };
     };
   };
+  getAircraftAircraftIdWishesStarting: {
+    parameters: {
+      query: {
+        pilot: "BEGINNER" | "INTERMEDIATE" | "EXPERT";
+      };
+      header?: never;
+      path: {
+        aircraftId: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["Wishes"];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
   getAircraftAircraftIdMeasurements: {
     parameters: {
       query?: never;
@@ -11002,6 +12908,141 @@ export interface operations {
         };
         content: {
           "application/json": components["schemas"]["PhaseConfirmation"][];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  getAircraftAircraftIdCoach: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        aircraftId: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["Sheet"];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  getAircraftAircraftIdChecksRunId: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        aircraftId: number;
+        runId: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["CheckRun"];
         };
       };
       /** @description A part of the address is of the wrong kind. */

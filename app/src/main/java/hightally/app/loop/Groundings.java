@@ -1,6 +1,7 @@
 package hightally.app.loop;
 
 import hightally.app.aircraft.Revision;
+import hightally.app.preflight.Checks;
 import hightally.core.ready.Grounding;
 import hightally.core.signal.SignalPath;
 import java.time.Clock;
@@ -11,7 +12,8 @@ import java.util.Map;
 import org.springframework.stereotype.Component;
 
 /**
- * What grounds each model as it was last saved: worked out once a revision, and bounded in time.
+ * What grounds each model as it was last saved: worked out once a revision, and bounded in time;
+ * and what its checks have found since.
  */
 @Component
 class Groundings {
@@ -20,6 +22,7 @@ class Groundings {
   private static final float LOAD = 0.75f;
 
   private final Clock clock;
+  private final Checks checks;
   private final Map<Key, Grounding> known =
       new LinkedHashMap<>(16, LOAD, true) {
         @Override
@@ -30,11 +33,12 @@ class Groundings {
 
   private record Key(long aircraft, int revision) {}
 
-  Groundings(Clock clock) {
+  Groundings(Clock clock, Checks checks) {
     this.clock = clock;
+    this.checks = checks;
   }
 
-  /** What grounds a model by its newest revision. */
+  /** What grounds a model by its newest revision, and by what its checks have found. */
   Grounding of(long aircraft, Revision newest) {
     Key key = new Key(aircraft, newest.number());
     Grounding found = known(key);
@@ -46,7 +50,7 @@ class Groundings {
               () -> Duration.between(begun, clock.instant()).compareTo(LONGEST) > 0);
       keep(key, found);
     }
-    return found;
+    return found.and(checks.grounding(aircraft));
   }
 
   private synchronized Grounding known(Key key) {

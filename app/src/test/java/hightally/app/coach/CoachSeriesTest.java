@@ -122,7 +122,16 @@ class CoachSeriesTest extends Pilot {
                 : seen.isEmpty() ? "right" : told(seen);
         String change = change(after, test, part);
         rows.add(
-            "| " + flight + " | " + goal + " | " + outcome + " | " + change + " | " + voided(test, part)
+            "| "
+                + flight
+                + " | "
+                + goal
+                + " | "
+                + outcome
+                + " | "
+                + change
+                + " | "
+                + voided(test, part)
                 + " |");
       }
       throw new AssertionError("not done after " + MOST + " flights: " + rows);

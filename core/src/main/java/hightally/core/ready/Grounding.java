@@ -34,7 +34,16 @@ public record Grounding(List<Reason> reasons, boolean proven) {
     /** A rule of the audit. */
     FINDING,
     /** The hazard search. */
-    HAZARD
+    HAZARD,
+    /** A check before a flight. */
+    CHECK
+  }
+
+  /** The same with what checks have found. */
+  public Grounding and(List<Said> checks) {
+    List<Reason> all = new ArrayList<>(reasons);
+    checks.forEach(one -> all.add(new Reason(Kind.CHECK, "", "", one)));
+    return new Grounding(List.copyOf(all), proven);
   }
 
   /**

@@ -1,0 +1,119 @@
+package hightally.app.preflight;
+
+import hightally.core.preflight.CheckAnswer;
+import hightally.core.preflight.CheckKind;
+import hightally.core.preflight.CheckState;
+import hightally.core.preflight.CheckStep;
+import jakarta.persistence.Convert;
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.GeneratedValue;
+import jakarta.persistence.GenerationType;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import jakarta.persistence.Version;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+
+/** A check before a flight. */
+@Entity
+@Table(name = "check_run")
+class CheckRunEntity {
+  @Id
+  @GeneratedValue(strategy = GenerationType.IDENTITY)
+  private Long id;
+
+  private long aircraftId;
+  private int revisionNumber;
+
+  @Enumerated(EnumType.STRING)
+  private CheckKind kind;
+
+  private String pack;
+
+  @Convert(converter = CheckAnswers.class)
+  private List<CheckAnswer> answers = List.of();
+
+  @Enumerated(EnumType.STRING)
+  private CheckRun.Stage state = CheckRun.Stage.OPEN;
+
+  private Instant createdAt;
+  private Instant closedAt;
+  private String requestKey;
+  @Version private int version;
+
+  protected CheckRunEntity() {}
+
+  CheckRunEntity(
+      long aircraftId,
+      int revisionNumber,
+      CheckKind kind,
+      String pack,
+      Instant createdAt,
+      String requestKey) {
+    this.aircraftId = aircraftId;
+    this.revisionNumber = revisionNumber;
+    this.kind = kind;
+    this.pack = pack;
+    this.createdAt = createdAt;
+    this.requestKey = requestKey;
+  }
+
+  void answer(CheckAnswer answer) {
+    List<CheckAnswer> all = new ArrayList<>(answers);
+    all.removeIf(one -> one.step().equals(answer.step()));
+    all.add(answer);
+    answers = all;
+  }
+
+  void close(CheckRun.Stage closed, Instant at) {
+    state = closed;
+    closedAt = at;
+  }
+
+  /** Whether anything was found that could keep the model on the ground. */
+  boolean mayGround() {
+    return answers.stream().anyMatch(CheckAnswer::grounds);
+  }
+
+  long aircraftId() {
+    return aircraftId;
+  }
+
+  int revisionNumber() {
+    return revisionNumber;
+  }
+
+  CheckKind kind() {
+    return kind;
+  }
+
+  String pack() {
+    return pack;
+  }
+
+  CheckRun.Stage state() {
+    return state;
+  }
+
+  Instant createdAt() {
+    return createdAt;
+  }
+
+  CheckRun read(List<CheckStep> steps) {
+    return new CheckRun(
+        id,
+        revisionNumber,
+        kind,
+        pack,
+        state,
+        steps,
+        answers,
+        CheckState.of(steps, answers),
+        createdAt,
+        closedAt,
+        version);
+  }
+}

@@ -1,0 +1,187 @@
+package hightally.app.preflight;
+
+import hightally.app.aircraft.Hangar;
+import hightally.app.coach.WishBook;
+import hightally.app.guide.NotedChange;
+import hightally.app.guide.PartChanges;
+import hightally.app.platform.ConflictException;
+import hightally.app.platform.NotFoundException;
+import hightally.core.guide.PartChange.PartKind;
+import hightally.core.preflight.CheckAnswer;
+import hightally.core.preflight.CheckKind;
+import hightally.core.preflight.CheckStep;
+import hightally.core.preflight.CheckSteps;
+import hightally.core.preflight.Due;
+import hightally.core.quantity.InvalidInputException;
+import hightally.core.quantity.Said;
+import hightally.core.quantity.Text;
+import hightally.core.quantity.Validation;
+import hightally.core.setup.Setup;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import org.springframework.data.domain.Limit;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The checks of every model: begun, answered step by step, resumed, kept. */
+@Service
+public class Checks {
+  private static final int SHOWN = 20;
+
+  private final CheckRunRepository runs;
+  private final Hangar hangar;
+  private final WishBook wishes;
+  private final PartChanges changes;
+  private final Clock clock;
+
+  Checks(
+      CheckRunRepository runs, Hangar hangar, WishBook wishes, PartChanges changes, Clock clock) {
+    this.runs = runs;
+    this.hangar = hangar;
+    this.wishes = wishes;
+    this.changes = changes;
+    this.clock = clock;
+  }
+
+  /** The newest checks, newest first, and what is due besides. */
+  public record Sheet(List<CheckRun> runs, List<Due> due) {}
+
+  /** All there is to see of a model's checks. */
+  @Transactional(readOnly = true)
+  public Sheet sheet(long aircraftId) {
+    hangar.newestHeader(aircraftId);
+    List<CheckRun> shown =
+        runs.findByAircraftIdOrderByIdDesc(aircraftId, Limit.of(SHOWN)).stream()
+            .map(this::read)
+            .toList();
+    return new Sheet(shown, due(aircraftId));
+  }
+
+  private List<Due> due(long aircraftId) {
+    List<NotedChange> parts = changes.of(aircraftId);
+    return Due.of(
+        since(parts, aircraftId, CheckKind.FULL), since(parts, aircraftId, CheckKind.RANGE));
+  }
+
+  /** What was changed since a kind of check was last passed; null where it never was. */
+  private List<PartKind> since(List<NotedChange> parts, long aircraftId, CheckKind kind) {
+    Optional<CheckRunEntity> last =
+        runs.findFirstByAircraftIdAndKindAndStateOrderByIdDesc(
+            aircraftId, kind, CheckRun.Stage.DONE);
+    if (last.isEmpty() || !read(last.get()).judged().passed()) {
+      return null;
+    }
+    Instant at = last.get().createdAt();
+    return parts.stream()
+        .filter(one -> one.changedAt().isAfter(at))
+        .map(one -> one.change().kind())
+        .toList();
+  }
+
+  private CheckRun read(CheckRunEntity one) {
+    return one.read(steps(one));
+  }
+
+  private List<CheckStep> steps(CheckRunEntity one) {
+    Setup setup = hangar.revision(one.aircraftId(), one.revisionNumber()).setup();
+    return CheckSteps.of(one.kind(), setup, wishes.of(one.aircraftId()).wishes(), one.pack());
+  }
+
+  /**
+   * A check to begin.
+   *
+   * @param pack the pack's name; empty for none
+   */
+  public record Begun(CheckKind kind, @Text(min = 0, max = 80) String pack) {}
+
+  /** The check a request with that key has begun. */
+  @Transactional(readOnly = true)
+  public Optional<CheckRun> begunBy(long aircraftId, String requestKey) {
+    return runs.findByAircraftIdAndRequestKey(aircraftId, requestKey).map(this::read);
+  }
+
+  /** Begins a check; one that is open is broken off. */
+  @Transactional
+  public CheckRun begin(long aircraftId, Begun begun, String requestKey) {
+    Validation.check(begun);
+    hangar.alone(aircraftId);
+    runs.findFirstByAircraftIdAndState(aircraftId, CheckRun.Stage.OPEN)
+        .ifPresent(
+            open -> {
+              open.close(CheckRun.Stage.BROKEN_OFF, clock.instant());
+              runs.saveAndFlush(open);
+            });
+    int revision = hangar.newestHeader(aircraftId).number();
+    return read(
+        runs.saveAndFlush(
+            new CheckRunEntity(
+                aircraftId, revision, begun.kind(), begun.pack(), clock.instant(), requestKey)));
+  }
+
+  /** One check of an aircraft. */
+  @Transactional(readOnly = true)
+  public CheckRun run(long aircraftId, long runId) {
+    return read(find(aircraftId, runId));
+  }
+
+  /** Notes what was found at a step; sent twice it is noted once. */
+  @Transactional
+  public CheckRun answer(long aircraftId, long runId, CheckAnswer answer) {
+    Validation.check(answer);
+    hangar.alone(aircraftId);
+    CheckRunEntity found = open(aircraftId, runId);
+    List<String> known = steps(found).stream().map(CheckStep::id).toList();
+    if (!known.contains(answer.step())) {
+      throw InvalidInputException.of(
+          "step", answer.step(), Said.of("demand.oneOf", "names", String.join(", ", known)));
+    }
+    if (answer.verdict() == CheckAnswer.Verdict.LEFT_OUT && answer.note().isBlank()) {
+      throw InvalidInputException.of("note", answer.note(), Said.of("demand.reasonLeftOut"));
+    }
+    found.answer(answer);
+    return read(runs.saveAndFlush(found));
+  }
+
+  /** Ends a check: done where every step has its answer, else broken off. */
+  @Transactional
+  public CheckRun end(long aircraftId, long runId) {
+    hangar.alone(aircraftId);
+    CheckRunEntity found = open(aircraftId, runId);
+    boolean whole = read(found).judged().next() < 0;
+    found.close(whole ? CheckRun.Stage.DONE : CheckRun.Stage.BROKEN_OFF, clock.instant());
+    return read(runs.saveAndFlush(found));
+  }
+
+  private CheckRunEntity open(long aircraftId, long runId) {
+    CheckRunEntity found = find(aircraftId, runId);
+    if (found.state() != CheckRun.Stage.OPEN) {
+      throw new ConflictException(
+          "This check was ended on another page or by beginning another one. Nothing was stored.");
+    }
+    return found;
+  }
+
+  private CheckRunEntity find(long aircraftId, long runId) {
+    return runs.findById(runId)
+        .filter(one -> one.aircraftId() == aircraftId)
+        .orElseThrow(() -> new NotFoundException("check of this aircraft with number", runId));
+  }
+
+  /** What the newest check of each kind found wrong: it keeps the model on the ground. */
+  @Transactional(readOnly = true)
+  public List<Said> grounding(long aircraftId) {
+    List<Said> reasons = new ArrayList<>();
+    Set<CheckKind> seen = EnumSet.noneOf(CheckKind.class);
+    for (CheckRunEntity one : runs.findByAircraftIdOrderByIdDesc(aircraftId, Limit.of(SHOWN))) {
+      if (seen.add(one.kind()) && one.mayGround()) {
+        reasons.addAll(read(one).judged().reasons());
+      }
+    }
+    return reasons;
+  }
+}

@@ -1,0 +1,197 @@
+package hightally.app.preflight;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import hightally.app.Pilot;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.springframework.http.HttpMethod;
+import org.springframework.http.MediaType;
+
+/** Checks over HTTP: broken off, resumed, a hold that grounds, what is due. */
+class ChecksTest extends Pilot {
+  private JsonNode begin(String at, String kind) throws Exception {
+    Answer begun = post(at + "/checks", Map.of("kind", kind, "pack", "4S 3300, pack A"));
+    assertThat(begun.status()).as(begun.body()).isEqualTo(201);
+    return begun.json();
+  }
+
+  private ObjectNode answer(String step, String verdict, int holds) {
+    ObjectNode answer = json.createObjectNode();
+    answer.put("step", step).put("verdict", verdict).put("note", "");
+    answer.put("fadesFirst", 2).put("fadesSecond", 1).put("lostFrames", 0).put("holds", holds);
+    return answer;
+  }
+
+  private JsonNode all(String at, JsonNode run) throws Exception {
+    for (JsonNode step : run.get("steps")) {
+      String path = at + "/checks/" + run.get("id").asLong() + "/answers";
+      assertThat(put(path, answer(step.get("id").asText(), "RIGHT", 0)).status()).isEqualTo(200);
+    }
+    return put(at + "/checks/" + run.get("id").asLong() + "/end", Map.of()).json();
+  }
+
+  private List<String> due(String at) throws Exception {
+    return get(at + "/checks").json().get("due").findValuesAsText("kind");
+  }
+
+  private JsonNode grounding(String at) throws Exception {
+    return get(at).json().at("/grounding/reasons");
+  }
+
+  @Test
+  void aCheckIsAnsweredStepByStepAndResumed() throws Exception {
+    String at = newModel();
+    JsonNode run = begin(at, "FLIGHT");
+    String here = at + "/checks/" + run.get("id").asLong();
+    assertThat(run.at("/judged/next").asInt()).isZero();
+    JsonNode once = put(here + "/answers", answer("parts", "RIGHT", 0)).json();
+    assertThat(once.at("/judged/next").asInt()).isEqualTo(1);
+    // The same answer sent again, after a break, is noted once.
+    put(here + "/answers", answer("parts", "RIGHT", 0));
+    JsonNode resumed = get(here).json();
+    assertThat(resumed.get("answers")).hasSize(1);
+    assertThat(resumed.at("/judged/next").asInt()).isEqualTo(1);
+    assertThat(resumed.get("state").asText()).isEqualTo("OPEN");
+    JsonNode done = all(at, run);
+    assertThat(done.get("state").asText()).isEqualTo("DONE");
+    assertThat(done.at("/judged/next").asInt()).isEqualTo(-1);
+    assertThat(put(here + "/answers", answer("parts", "WRONG", 0)).status()).isEqualTo(409);
+  }
+
+  @Test
+  void oneThatIsOpenIsBrokenOffByTheNext() throws Exception {
+    String at = newModel();
+    JsonNode first = begin(at, "FLIGHT");
+    JsonNode second = begin(at, "FULL");
+    assertThat(get(at + "/checks/" + first.get("id").asLong()).json().get("state").asText())
+        .isEqualTo("BROKEN_OFF");
+    JsonNode ended = put(at + "/checks/" + second.get("id").asLong() + "/end", Map.of()).json();
+    assertThat(ended.get("state").asText()).isEqualTo("BROKEN_OFF");
+    assertThat(get(at + "/checks").json().get("runs")).hasSize(2);
+  }
+
+  @Test
+  void aHoldGroundsTheModelWhereverItIsShown() throws Exception {
+    String at = newModel();
+    int before = grounding(at).size();
+    JsonNode run = begin(at, "RANGE");
+    put(at + "/checks/" + run.get("id").asLong() + "/answers", answer("quarter-2", "RIGHT", 1));
+    assertThat(grounding(at)).hasSize(before + 1);
+    assertThat(grounding(at).get(before).get("kind").asText()).isEqualTo("CHECK");
+    assertThat(grounding(at).get(before).get("words").asText()).contains("one hold");
+    assertThat(get(at).json().at("/loop/waiting").asText()).isNotBlank();
+    // Checked again without one: it may fly.
+    all(at, begin(at, "RANGE"));
+    assertThat(grounding(at)).hasSize(before);
+  }
+
+  @Test
+  void whatIsDueFollowsFromChecksAndChangedParts() throws Exception {
+    String at = newModel();
+    assertThat(due(at)).containsExactly("FULL", "RANGE");
+    all(at, begin(at, "FULL"));
+    assertThat(due(at)).containsExactly("RANGE");
+    all(at, begin(at, "RANGE"));
+    assertThat(due(at)).isEmpty();
+    post(at + "/part-changes", Map.of("kind", "RECEIVER", "subject", "Receiver", "note", ""));
+    assertThat(due(at)).containsExactly("FULL", "RANGE");
+  }
+
+  @Test
+  void whatMakesNoSenseIsRefused() throws Exception {
+    String at = newModel();
+    JsonNode run = begin(at, "FLIGHT");
+    String here = at + "/checks/" + run.get("id").asLong() + "/answers";
+    assertThat(put(here, answer("loop", "RIGHT", 0)).body()).contains("step").contains("parts");
+    assertThat(put(here, answer("parts", "LEFT_OUT", 0)).body()).contains("reason");
+    assertThat(put(here, answer("parts", "RIGHT", -1)).status()).isEqualTo(422);
+    assertThat(put(at + "/checks/999999/answers", answer("parts", "RIGHT", 0)).status())
+        .isEqualTo(404);
+  }
+
+  @Test
+  void theSameRequestBeginsOnce() throws Exception {
+    String at = newModel();
+    String body = json.writeValueAsString(Map.of("kind", "FLIGHT", "pack", ""));
+    long first = -1;
+    for (int i = 0; i < 2; i++) {
+      var response =
+          http.perform(
+                  org.springframework.test.web.servlet.request.MockMvcRequestBuilders.request(
+                          HttpMethod.POST, at + "/checks")
+                      .contentType(MediaType.APPLICATION_JSON)
+                      .header("Idempotency-Key", "check-once-1")
+                      .content(body))
+              .andReturn()
+              .getResponse();
+      long id = json.readTree(response.getContentAsString()).get("id").asLong();
+      first = first < 0 ? id : first;
+      assertThat(id).isEqualTo(first);
+    }
+  }
+
+  @Test
+  void theSimulatedLinkAnswersAndSaysThatItIs() throws Exception {
+    Map<String, Object> along = Map.of("rightDegrees", 0, "upDegrees", 0);
+    Map<String, Object> upright = Map.of("rightDegrees", 0, "upDegrees", 90);
+    ObjectNode asked = json.createObjectNode();
+    asked.put("seed", 3).put("paces", 40).put("reduced", true).put("quarter", 0);
+    asked.put("motorRuns", false).set("antennas", json.valueToTree(List.of(along, upright)));
+    asked.putArray("shadows");
+    JsonNode square = post("/api/link/range-check", asked).json();
+    assertThat(square.get("words").asText()).startsWith("Simulated");
+    assertThat(square.get("holds").asInt()).isZero();
+    asked.set("antennas", json.valueToTree(List.of(along, along)));
+    assertThat(post("/api/link/range-check", asked).json().get("holds").asInt()).isPositive();
+  }
+
+  @Test
+  void wishesAreKeptAndSaidToContradict() throws Exception {
+    String at = newModel();
+    JsonNode none = get(at + "/wishes").json();
+    assertThat(none.get("version").asInt()).isEqualTo(-1);
+    ObjectNode wishes = (ObjectNode) get(at + "/wishes/starting?pilot=BEGINNER").json();
+    assertThat(wishes.get("balancePercent").asInt()).isEqualTo(25);
+    assertThat(wishes.get("regimes")).isNotEmpty();
+    wishes.put("balancePercent", 120.0);
+    ((ObjectNode) wishes.get("regimes").get(0)).put("rollMm", 200.0).put("feel", "calm");
+    JsonNode kept = put(at + "/wishes", Map.of("version", -1, "wishes", wishes)).json();
+    assertThat(kept.get("notes").toString()).contains("behind").contains("full stick gives");
+    assertThat(put(at + "/wishes", Map.of("version", -1, "wishes", wishes)).status())
+        .isEqualTo(409);
+    assertThat(get(at + "/wishes").json().get("wishes")).isEqualTo(wishes);
+  }
+
+  @Test
+  void anOutcomeOfATestThatDoesNotApplyIsRefused() throws Exception {
+    String at = newModel();
+    ObjectNode flown = json.createObjectNode();
+    flown.put("revisionNumber", 1).set("report", report(0, 0, 0));
+    ObjectNode seen = flown.putObject("seen").put("check", 0).put("despite", "");
+    ObjectNode result = seen.putArray("results").addObject();
+    result.put("test", "CIRCLING").put("part", "").putArray("seen");
+    assertThat(post(at + "/flights/flown", flown).body()).contains("results[0].test");
+    result.put("test", "KNIFE_EDGE");
+    result
+        .withArray("seen")
+        .addObject()
+        .put("outcome", "TUCKS")
+        .put("strength", 2)
+        .put("turn", "BOTH");
+    assertThat(post(at + "/flights/flown", flown).body()).contains("outcome").contains("TO_BELLY");
+    ((ObjectNode) result.get("seen").get(0)).put("outcome", "TO_BELLY").put("strength", 5);
+    assertThat(post(at + "/flights/flown", flown).status()).isEqualTo(422);
+    ((ObjectNode) result.get("seen").get(0)).put("strength", 2);
+    assertThat(post(at + "/flights/flown", flown).status()).isEqualTo(201);
+    assertThat(
+            post(
+                    at + "/coach/skipped",
+                    Map.of("test", Map.of("test", "KNIFE_EDGE", "part", ""), "because", ""))
+                .status())
+        .isEqualTo(422);
+  }
+}
