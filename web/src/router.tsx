@@ -84,6 +84,37 @@ const check = [
 
 const entry = async () => (await import("./features/flight/FlightEntryPage")).FlightEntryPage;
 
+const fly = [
+  page(
+    undefined,
+    "Flights",
+    async () => (await import("./features/flight/FlightsPage")).FlightsPage,
+  ),
+  page("new", "Log a flight", entry),
+  page("coach", "Trim flights", async () => (await import("./features/coach/CoachPage")).CoachPage),
+  page(
+    "checks",
+    "Before the flight",
+    async () => (await import("./features/preflight/ChecksPage")).ChecksPage,
+  ),
+  page(
+    "checks/:runId",
+    "Check",
+    async () => (await import("./features/preflight/CheckRunPage")).CheckRunPage,
+  ),
+  page(
+    "wishes",
+    "What it is for",
+    async () => (await import("./features/coach/WishesPage")).WishesPage,
+  ),
+  page(
+    "card",
+    "Field card",
+    async () => (await import("./features/flight/FieldCardPage")).FieldCardPage,
+  ),
+  page(":flightId", "Correct a flight", entry),
+];
+
 const model = [
   { index: true, element: <Navigate to="rig" replace /> },
   page("rig", "Rig", async () => (await import("./features/rig/RigPages")).RigPages, rig),
@@ -99,14 +130,7 @@ const model = [
     async () => (await import("./features/bench/CheckPages")).CheckPages,
     check,
   ),
-  page("fly", "Flights", async () => (await import("./features/flight/FlightsPage")).FlightsPage),
-  page("fly/new", "Log a flight", entry),
-  page(
-    "fly/card",
-    "Field card",
-    async () => (await import("./features/flight/FieldCardPage")).FieldCardPage,
-  ),
-  page("fly/:flightId", "Correct a flight", entry),
+  page("fly", "Fly", async () => (await import("./features/flight/FlyPages")).FlyPages, fly),
   page(
     "adjust",
     "Adjust",

@@ -295,26 +295,6 @@ export const useRevise = (id: number) =>
     answered(api.POST("/api/aircraft/{id}/revisions", { ...at(id), body })),
   );
 
-export const useAddFlight = (aircraftId: number) =>
-  useOnce((body: Schemas["NewFlight"], header) =>
-    answered(
-      api.POST("/api/aircraft/{aircraftId}/flights", {
-        params: { path: { aircraftId }, header },
-        body,
-      }),
-    ),
-  );
-
-export const useCorrectFlight = (aircraftId: number) =>
-  useChange(({ flightId, body }: { flightId: number; body: Schemas["CorrectedFlight"] }) =>
-    answered(
-      api.PUT("/api/aircraft/{aircraftId}/flights/{flightId}", {
-        params: { path: { aircraftId, flightId } },
-        body,
-      }),
-    ),
-  );
-
 export const useBeginAdjustment = (id: number) =>
   useChange((body: Schemas["Beginning"]) =>
     answered(api.POST("/api/aircraft/{aircraftId}/adjustment", { ...of(id), body })),

@@ -1636,6 +1636,23 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/aircraft/{aircraftId}/flight-form": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** What an entry asks in every phase: trims, throttle, what is reckoned with */
+    get: operations["getAircraftAircraftIdFlightForm"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/aircraft/{aircraftId}/confirmation": {
     parameters: {
       query?: never;
@@ -1894,7 +1911,7 @@ export interface components {
       /** @description Why it was flown all the same */
       despite: string;
     };
-    Seen: {
+    SeenOutcome: {
       /** @enum {string} */
       outcome:
         | "CLIMBS_AT_ONCE"
@@ -1927,10 +1944,7 @@ export interface components {
         | "CLIMBS_FAST"
         | "TUCKS_FAST"
         | "DOES_NOT_FEEL_RIGHT";
-      /**
-       * Format: int32
-       * @description How strongly: 1 slight, 2 clear, 3 strong
-       */
+      /** Format: int32 */
       strength: number;
       /** @enum {string} */
       turn: "BOTH" | "LEFT" | "RIGHT";
@@ -1955,7 +1969,7 @@ export interface components {
         | "FEEL";
       /** @description Part of the test */
       part: string;
-      seen: components["schemas"]["Seen"][];
+      seen: components["schemas"]["SeenOutcome"][];
     };
     CorrectedFlown: {
       /** Format: int32 */
@@ -5039,28 +5053,32 @@ export interface components {
       notes: string[];
     };
     CoachAdvice: {
-      /** @enum {string} */
       lever:
-        | "DOWN_THRUST"
-        | "RIGHT_THRUST"
-        | "BALANCE"
-        | "LATERAL"
-        | "DIFFERENTIAL"
-        | "RUDDER_TO_ELEVATOR"
-        | "RUDDER_TO_AILERON"
-        | "LOW_THROTTLE_TO_ELEVATOR"
-        | "BRAKE_TO_ELEVATOR"
-        | "AILERON_TO_RUDDER";
-      /** @enum {string} */
+        | (
+            | "DOWN_THRUST"
+            | "RIGHT_THRUST"
+            | "BALANCE"
+            | "LATERAL"
+            | "DIFFERENTIAL"
+            | "RUDDER_TO_ELEVATOR"
+            | "RUDDER_TO_AILERON"
+            | "LOW_THROTTLE_TO_ELEVATOR"
+            | "BRAKE_TO_ELEVATOR"
+            | "AILERON_TO_RUDDER"
+          )
+        | null;
       verdict:
-        | "RIGHT"
-        | "TRY"
-        | "GO_BACK"
-        | "INTERPOLATED"
-        | "EXTRAPOLATED"
-        | "NOT_THE_CAUSE"
-        | "AT_LIMIT"
-        | "FINE_ENOUGH";
+        | (
+            | "RIGHT"
+            | "TRY"
+            | "GO_BACK"
+            | "INTERPOLATED"
+            | "EXTRAPOLATED"
+            | "NOT_THE_CAUSE"
+            | "AT_LIMIT"
+            | "FINE_ENOUGH"
+          )
+        | null;
       /** Format: double */
       from: number;
       /** Format: double */
@@ -5070,6 +5088,21 @@ export interface components {
       sizes: string[];
       watch: string;
       schools: string[];
+    };
+    CoachPlan: {
+      /** @enum {string} */
+      kind: "POWERED" | "GLIDER" | "WING";
+      tests: components["schemas"]["TestStanding"][];
+      /** Format: int32 */
+      next: number;
+      goal: string;
+    };
+    CoachSheet: {
+      plan: components["schemas"]["CoachPlan"];
+      cards: components["schemas"]["TestCard"][];
+      job: components["schemas"]["MetalJob"] | null;
+      jobs: components["schemas"]["MetalJob"][];
+      goal: string;
     };
     OutcomeCard: {
       /** @enum {string} */
@@ -5107,31 +5140,6 @@ export interface components {
       words: string;
       computed: boolean;
     };
-    Plan: {
-      /** @enum {string} */
-      kind: "POWERED" | "GLIDER" | "WING";
-      tests: components["schemas"]["Standing"][];
-      /** Format: int32 */
-      next: number;
-      goal: string;
-    };
-    Sheet: {
-      plan: components["schemas"]["Plan"];
-      cards: components["schemas"]["TestCard"][];
-      job: components["schemas"]["MetalJob"] | null;
-      jobs: components["schemas"]["MetalJob"][];
-      goal: string;
-    };
-    Standing: {
-      test: components["schemas"]["TestCase"];
-      /** @enum {string} */
-      state: "OPEN" | "STANDS" | "CHANGE" | "VOID" | "SKIPPED";
-      words: string;
-      /** Format: int64 */
-      flight: number;
-      advice: components["schemas"]["CoachAdvice"];
-      openBefore: boolean;
-    };
     TestCard: {
       test: components["schemas"]["TestCase"];
       name: string;
@@ -5141,6 +5149,16 @@ export interface components {
       caution: string;
       turns: ("BOTH" | "LEFT" | "RIGHT")[];
       outcomes: components["schemas"]["OutcomeCard"][];
+    };
+    TestStanding: {
+      test: components["schemas"]["TestCase"];
+      /** @enum {string} */
+      state: "OPEN" | "STANDS" | "CHANGE" | "VOID" | "SKIPPED";
+      words: string;
+      /** Format: int64 */
+      flight: number;
+      advice: components["schemas"]["CoachAdvice"] | null;
+      openBefore: boolean;
     };
     Skip: {
       test: components["schemas"]["TestCase"];
@@ -5165,6 +5183,10 @@ export interface components {
       reference: string;
       presetsTakeUp: boolean;
       controls: ("ROLL" | "PITCH" | "YAW")[];
+    };
+    Seen: {
+      /** Format: int32 */
+      version: number;
     };
     RecipeCard: {
       /** @enum {string} */
@@ -5264,6 +5286,17 @@ export interface components {
       subject: string;
       words: string;
     };
+    Standing: {
+      /** Format: int64 */
+      id: number;
+      newest: components["schemas"]["Revision"];
+      /** Format: int32 */
+      trimsHoldSince: number;
+      /** Format: int64 */
+      flightCount: number;
+      loop: components["schemas"]["LoopState"];
+      grounding: components["schemas"]["Grounding"];
+    };
     PhaseTrims: {
       phase: string;
       trims: components["schemas"]["Trims"];
@@ -5330,6 +5363,15 @@ export interface components {
       /** Format: int32 */
       known: number;
     };
+    FlightForm: {
+      phase: string;
+      asked: ("ROLL" | "PITCH" | "YAW")[];
+      common: ("ROLL" | "PITCH" | "YAW")[];
+      throttleAsked: boolean;
+      /** Format: double */
+      throttlePercent: number;
+      reckoned: string;
+    };
     Confirmation: {
       /** @enum {string} */
       control: "ROLL" | "PITCH" | "YAW";
@@ -5357,6 +5399,15 @@ export interface components {
       phase: string;
       name: string;
       controls: components["schemas"]["Confirmation"][];
+    };
+    CheckSheet: {
+      runs: components["schemas"]["CheckRun"][];
+      due: components["schemas"]["Due"][];
+    };
+    Due: {
+      /** @enum {string} */
+      kind: "FLIGHT" | "FULL" | "RANGE" | "PUPIL";
+      why: string;
     };
     /** @description One thing wrong with an input. */
     Violation: {
@@ -11490,7 +11541,7 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "application/json": components["schemas"]["Sheet"];
+          "application/json": components["schemas"]["CoachSheet"];
         };
       };
       /** @description A part of the address is of the wrong kind. */
@@ -11579,7 +11630,7 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "application/json": components["schemas"]["Sheet"];
+          "application/json": components["schemas"]["CoachSheet"];
         };
       };
       /** @description A part of the address is of the wrong kind. */
@@ -11755,7 +11806,7 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "application/json": components["schemas"]["Sheet"];
+          "application/json": components["schemas"]["CheckSheet"];
         };
       };
       /** @description A part of the address is of the wrong kind. */
@@ -12890,6 +12941,73 @@ export interface operations {
       };
     };
   };
+  getAircraftAircraftIdFlightForm: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        aircraftId: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["FlightForm"][];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
   getAircraftAircraftIdConfirmation: {
     parameters: {
       query?: never;
@@ -12974,7 +13092,7 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "application/json": components["schemas"]["Sheet"];
+          "application/json": components["schemas"]["CoachSheet"];
         };
       };
       /** @description A part of the address is of the wrong kind. */

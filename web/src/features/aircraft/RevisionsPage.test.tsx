@@ -16,6 +16,7 @@ const header = (number: number, part: Partial<RevisionHeader> = {}): RevisionHea
   ...part,
 });
 
+const NOTHING_SEEN = { results: [], check: 0, despite: "" };
 const REPORT = {
   flownOn: "2026-09-04",
   wind: "CALM",
@@ -33,7 +34,14 @@ const REPORT = {
 } as const;
 
 const flight = (id: number, revisionNumber: number): Flight =>
-  ({ id, aircraftId: 1, revisionNumber, version: 0, report: REPORT }) as unknown as Flight;
+  ({
+    id,
+    aircraftId: 1,
+    revisionNumber,
+    version: 0,
+    report: REPORT,
+    seen: NOTHING_SEEN,
+  }) as unknown as Flight;
 
 const all = Array.from({ length: 60 }, (_, i) => header(60 - i));
 

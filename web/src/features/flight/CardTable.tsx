@@ -9,6 +9,7 @@ import { CONTROL_KEYS, controlName, type ControlKey } from "@/domain/words";
 import { useModel } from "@/features/model/model";
 import { Card } from "@/ui/card";
 import { Choice } from "@/ui/choice";
+import { SureRow } from "./SureRow";
 
 type Reading = FlightReport["phases"][number];
 type Unit = Schemas["ShownAsked"]["unit"];
@@ -46,7 +47,7 @@ export function CardTable({ form, stands }: Props) {
       phase: id,
       trims: { roll: 0, pitch: 0, yaw: 0 },
       throttlePercent: 50,
-      sure: "SURE",
+      sure: report.sure,
       turnsDiffer: false,
     };
     form.setValue("phases", [
@@ -100,6 +101,13 @@ export function CardTable({ form, stands }: Props) {
           ))}
         </tbody>
       </table>
+      <div className="mt-2">
+        <SureRow
+          value={report.sure}
+          onValue={(sure) => form.setValue("sure", sure)}
+          missing={form.formState.errors.sure !== undefined && (report.sure as string) === ""}
+        />
+      </div>
       <p className="mt-1 text-sm text-soft">
         Plus is right, nose up, right. A row left empty was not flown. Stored in whole clicks of{" "}
         {stands.percentPerClick} %.

@@ -1,5 +1,7 @@
-import { useSettling } from "@/api/queries";
-import { CONTROL_KEYS, controlName } from "@/domain/words";
+import { useCoach } from "@/api/fly";
+import { useSettling, useStandingTrims } from "@/api/queries";
+import { PathDrawing } from "@/features/coach/PathDrawing";
+import { CONTROL_KEYS, clickWords, controlName } from "@/domain/words";
 import { Grounded } from "@/features/model/Grounded";
 import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
@@ -8,11 +10,18 @@ import { Button } from "@/ui/button";
 export function FieldCardPage() {
   const { standing, draft } = useModel();
   const sheet = useSettling(standing.id);
+  const coach = useCoach(standing.id);
+  const stands = useStandingTrims(standing.id);
+  const stand = (phase: string, key: (typeof CONTROL_KEYS)[number]) => {
+    const trims = stands.data?.phases.find((one) => one.phase === phase)?.trims;
+    return trims === undefined ? "" : clickWords(key, trims[key]);
+  };
+  const card = coach.data?.cards[coach.data.plan.next];
   const phases = [...draft.present.phases].reverse();
   const open = (phase: string, control: string) =>
     sheet.data?.series.find((one) => one.phase === phase && one.control === control);
   return (
-    <div className="mx-auto max-w-[820px]">
+    <div className="mx-auto max-w-[820px] pt-3">
       <div className="no-print mb-3">
         <Button look="main" onClick={() => print()}>
           Print
@@ -30,9 +39,14 @@ export function FieldCardPage() {
         <div className="mb-3 empty:hidden">
           <Grounded model={standing.id} grounding={standing.grounding} />
         </div>
+        {coach.data !== undefined && (
+          <p className="mb-3 border-l-4 border-brand px-3 text-lg font-semibold">
+            {coach.data.goal}
+          </p>
+        )}
         <div className="grid grid-cols-3 gap-3 text-sm">
           {["Date", "Field", "Battery", "Wind", "Air", "Balance point, mm"].map((one) => (
-            <p key={one} className="h-12 border border-ink px-2 py-0.5">
+            <p key={one} className="h-10 border border-ink px-2 py-0.5">
               {one}
             </p>
           ))}
@@ -52,14 +66,15 @@ export function FieldCardPage() {
           </thead>
           <tbody>
             {phases.map((phase) => (
-              <tr key={phase.id} className="h-14 align-top">
+              <tr key={phase.id} className="h-12 align-top">
                 <td className="border border-ink p-1">
                   <strong>{phase.name}</strong>
                   <span className="block text-xs">{phase.goal}</span>
                 </td>
                 {CONTROL_KEYS.map((key) => (
                   <td key={key} className="w-28 border border-ink p-1 text-xs text-soft">
-                    {open(phase.id, key.toUpperCase())?.state === "SETTLED" ? "settled" : ""}
+                    {stand(phase.id, key)}
+                    {open(phase.id, key.toUpperCase())?.state === "SETTLED" ? ", settled" : ""}
                   </td>
                 ))}
                 <td className="w-16 border border-ink" />
@@ -68,7 +83,37 @@ export function FieldCardPage() {
             ))}
           </tbody>
         </table>
-        <p className="mt-4 h-24 border border-ink px-2 text-sm">What it did, what to look for</p>
+        {card !== undefined && (
+          <section className="mt-4 border border-ink p-2 text-sm" data-card-test={card.test.test}>
+            <div className="grid grid-cols-[1fr_11rem] gap-3">
+              <div>
+                <h3 className="text-base font-semibold">{card.name}</h3>
+                <ol className="list-decimal pl-5">
+                  {card.flown.map((step) => (
+                    <li key={step}>{step}</li>
+                  ))}
+                </ol>
+                <p>
+                  <strong>Watch: </strong>
+                  {card.watch}
+                </p>
+              </div>
+              <PathDrawing test={card.test.test} label={card.name} />
+            </div>
+            {card.turns.map((turn) => (
+              <ul key={turn} className="mt-1 grid grid-cols-2 gap-x-4">
+                {card.turns.length > 1 && (
+                  <li className="col-span-2 font-semibold">{turn.toLowerCase()}</li>
+                )}
+                <li>☐ right</li>
+                {card.outcomes.map(({ outcome, words }) => (
+                  <li key={outcome}>☐ {words}: ☐ slight ☐ clear ☐ strong</li>
+                ))}
+              </ul>
+            ))}
+          </section>
+        )}
+        <p className="mt-3 h-16 border border-ink px-2 text-sm">What it did, what to look for</p>
       </article>
     </div>
   );

@@ -13,11 +13,38 @@ const STANDS = {
   microsecondsPerClick: 2,
 };
 
+const COACH = {
+  plan: { kind: "POWERED", tests: [], next: -1, goal: "" },
+  cards: [],
+  jobs: [],
+  goal: "Everything stands",
+};
+
+const FORM = answers.setup.phases.map((one) => ({
+  phase: one.id,
+  asked: ["ROLL", "PITCH", "YAW"],
+  common: [],
+  throttleAsked: true,
+  throttlePercent: 0,
+  reckoned: "",
+}));
+
+/** Nothing is chosen for the pilot: he says how it was. */
+const choose = async () => {
+  for (const name of ["sure", "calm", "smooth"]) {
+    const role = name === "sure" ? "button" : "radio";
+    await userEvent.click(await screen.findByRole(role, { name }));
+  }
+};
+
 const REPLIES = {
+  "GET /coach": COACH,
+  "GET /flight-form": FORM,
+  "GET /checks": { runs: [], due: [] },
   "GET /flights": { items: [], total: 0 },
   "GET /api/fields": answers.fields,
   "GET /standing-trims": STANDS,
-  "POST /flights": ({ body }: Asked) => [201, { id: 9, ...(body as object) }],
+  "POST /flights/flown": ({ body }: Asked) => [201, { id: 9, ...(body as object) }],
 };
 
 const KEY = "high-tally.flight.1.new";
@@ -37,6 +64,7 @@ describe("noting a flight", () => {
     await userEvent.type(screen.getByLabelText("Remarks"), "Calm evening");
     await userEvent.clear(screen.getByLabelText(/Balance point/));
     await userEvent.type(screen.getByLabelText(/Balance point/), "118");
+    await choose();
     await userEvent.click(screen.getByRole("button", { name: "Save the flight" }));
     await waitFor(() => expect(asked.some((one) => one.method === "POST")).toBe(true));
     const sent = asked.find((one) => one.method === "POST");
@@ -52,13 +80,14 @@ describe("noting a flight", () => {
     let times = 0;
     const asked = program({
       ...REPLIES,
-      "POST /flights": ({ body }: Asked) =>
+      "POST /flights/flown": ({ body }: Asked) =>
         ++times === 1
           ? [503, { detail: "The disk is full." }]
           : [201, { id: 9, ...(body as object) }],
     });
     show(<FlightEntryPage />);
     await userEvent.click(await screen.findByLabelText("Roll trim: one more"));
+    await choose();
     const save = screen.getByRole("button", { name: "Save the flight" });
     await userEvent.click(save);
     expect(await screen.findByText("The disk is full.")).toBeInTheDocument();
@@ -84,7 +113,17 @@ describe("noting a flight", () => {
     show(<FlightEntryPage />);
     await userEvent.clear(await screen.findByLabelText("Flown on"));
     await userEvent.click(screen.getByRole("button", { name: "Save the flight" }));
-    expect(await screen.findByRole("alert")).toBeInTheDocument();
+    expect(await screen.findByText(/Flown on: a date/)).toBeInTheDocument();
+  });
+
+  it("presets neither wind nor air nor how sure, and asks for each", async () => {
+    const asked = program(REPLIES);
+    show(<FlightEntryPage />);
+    await userEvent.click(await screen.findByRole("button", { name: "Save the flight" }));
+    expect(await screen.findByText("Wind: choose one")).toBeInTheDocument();
+    expect(screen.getByText("Air: choose one")).toBeInTheDocument();
+    expect(screen.getByText("How sure: choose one")).toBeInTheDocument();
+    expect(asked.every((one) => one.method === "GET")).toBe(true);
   });
 
   it("is typed in from the card as well", async () => {

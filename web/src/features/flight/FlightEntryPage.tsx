@@ -2,9 +2,16 @@ import { zodResolver } from "@hookform/resolvers/zod";
 import { useEffect, useState } from "react";
 import { useForm } from "react-hook-form";
 import { useNavigate, useParams } from "react-router";
+import type { Schemas } from "@/api/client";
 import {
-  useAddFlight,
-  useCorrectFlight,
+  useAddFlown,
+  useChecks,
+  useCoach,
+  useCorrectFlown,
+  useFlightForm,
+  type CoachSheet,
+} from "@/api/fly";
+import {
   useFields,
   useFlight,
   useFlights,
@@ -14,7 +21,6 @@ import {
   type Flight,
   type FlightReport,
 } from "@/api/queries";
-import type { Schemas } from "@/api/client";
 import { forget, keep, kept, shaped } from "@/domain/storage";
 import { Grounded } from "@/features/model/Grounded";
 import { useModel } from "@/features/model/model";
@@ -24,7 +30,9 @@ import { Failure, Waiting } from "@/ui/message";
 import { SwitchTabs } from "@/ui/switch-tabs";
 import { CardTable } from "./CardTable";
 import { PhaseTrims } from "./PhaseTrims";
+import { blankReading, NOT_CHOSEN, whole } from "./reading";
 import { ChoiceRow, TextRow } from "./rows";
+import { checkedToday, isSeen, NOTHING_SEEN, SeenCards, type Seen } from "./SeenCards";
 import { SimulatedFlight } from "./SimulatedFlight";
 import { AIRS, WINDS, flightSchema } from "./schema";
 
@@ -38,6 +46,9 @@ export function FlightEntryPage() {
   const corrected = useFlight(standing.id, flightId === undefined ? undefined : Number(flightId));
   const fields = useFields();
   const trims = useStandingTrims(standing.id);
+  const coach = useCoach(standing.id);
+  const asks = useFlightForm(standing.id);
+  const checks = useChecks(standing.id);
   if (corrected.isError) {
     return <Failure error={corrected.error} />;
   }
@@ -45,6 +56,9 @@ export function FlightEntryPage() {
     flights.items === undefined ||
     fields.data === undefined ||
     trims.data === undefined ||
+    coach.data === undefined ||
+    asks.data === undefined ||
+    checks.data === undefined ||
     (flightId !== undefined && corrected.data === undefined)
   ) {
     return <Waiting what="the form" />;
@@ -56,6 +70,9 @@ export function FlightEntryPage() {
       corrected={corrected.data}
       last={flights.items[0]?.report}
       stands={trims.data}
+      coach={coach.data}
+      asks={asks.data}
+      check={checkedToday(checks.data.runs, today())}
     />
   );
 }
@@ -70,44 +87,74 @@ const isReport = (value: unknown): value is FlightReport =>
       shaped((one as FlightReport["phases"][number]).trims, { roll: "number" }),
   );
 
-/** A new entry starts from the last flight's place, pack and balance, and from the trims that stand. */
-const fresh = (last: FlightReport | undefined, trims: FlightReport["trims"]): FlightReport => ({
-  flownOn: today(),
-  wind: "CALM",
-  air: "SMOOTH",
-  field: last?.field ?? "",
-  battery: last?.battery ?? "",
-  cgMm: last?.cgMm ?? 0,
-  remarks: "",
-  goal: "",
-  trims,
-  throttlePercent: 50,
-  sure: "SURE",
-  turnsDiffer: false,
-  phases: [],
-});
-
 interface EntryProps {
   fields: Field[];
   corrected: Flight | undefined;
   last: FlightReport | undefined;
   stands: Schemas["StandingTrims"];
+  coach: CoachSheet;
+  asks: Schemas["FlightForm"][];
+  /** The check of today, to be named by the flight; 0 for none. */
+  check: number;
 }
 
-function Entry({ fields, corrected, last, stands }: EntryProps) {
+const NONE = { roll: 0, pitch: 0, yaw: 0 };
+
+/**
+ * A new entry starts from the last flight's place, pack and phases, from the trims that stand and from
+ * what the flight was for. Wind, air and how sure are chosen, never preset.
+ */
+function fresh({ last, stands, coach, asks }: EntryProps, packs: Schemas["Pack"][]): FlightReport {
+  const battery = last?.battery ?? packs[0]?.name ?? "";
+  const pack = packs.find((one) => one.name === battery);
+  const trims = (phase: string) => stands.phases.find((one) => one.phase === phase)?.trims ?? NONE;
+  const known = asks.map((one) => one.phase);
+  const base = asks.at(-1);
+  return {
+    flownOn: today(),
+    wind: NOT_CHOSEN,
+    air: NOT_CHOSEN,
+    field: last?.field ?? "",
+    battery,
+    cgMm: pack?.cgMm ?? last?.cgMm ?? 0,
+    remarks: "",
+    goal: coach.goal.slice(0, 300),
+    trims: stands.phases.at(-1)?.trims ?? NONE,
+    throttlePercent: blankReading("", NONE, base, NOT_CHOSEN).throttlePercent,
+    sure: NOT_CHOSEN,
+    turnsDiffer: false,
+    phases: (last?.phases ?? [])
+      .filter((one) => known.includes(one.phase) && one.phase !== base?.phase)
+      .map((one) =>
+        blankReading(
+          one.phase,
+          trims(one.phase),
+          asks.find((each) => each.phase === one.phase),
+          NOT_CHOSEN,
+        ),
+      ),
+  };
+}
+
+function Entry(props: EntryProps) {
+  const { fields, corrected, stands, coach, asks, check } = props;
   const { standing } = useModel();
-  const none = { roll: 0, pitch: 0, yaw: 0 };
+  const setup = standing.newest.setup;
   const standingIn = (phase: string) =>
-    stands.phases.find((one) => one.phase === phase)?.trims ?? none;
-  const blank = fresh(last, stands.phases.at(-1)?.trims ?? none);
+    stands.phases.find((one) => one.phase === phase)?.trims ?? NONE;
+  const blank = fresh(props, setup.balance.packs);
   const navigate = useNavigate();
-  const range = standing.newest.setup.transmitter.trimRangeClicks;
+  const range = setup.transmitter.trimRangeClicks;
   const [byCard, setByCard] = useState(false);
-  const add = useAddFlight(standing.id);
-  const correct = useCorrectFlight(standing.id);
+  const add = useAddFlown(standing.id);
+  const correct = useCorrectFlown(standing.id);
   const reading = useTrimsBeingRead();
   const key = `high-tally.flight.${standing.id}.${corrected?.id ?? "new"}`;
   const [found] = useState(() => kept(key, isReport));
+  const [seen, setSeen] = useState<Seen>(() => {
+    const before = kept(`${key}.seen`, isSeen);
+    return before.state === "kept" ? before.value : (corrected?.seen ?? { ...NOTHING_SEEN, check });
+  });
   const form = useForm<FlightReport>({
     resolver: zodResolver(flightSchema(fields, range)) as never,
     defaultValues:
@@ -123,27 +170,55 @@ function Entry({ fields, corrected, last, stands }: EntryProps) {
       }),
     [subscribe, key],
   );
+  const see = (changed: Seen) => {
+    setSeen(changed);
+    setStored(keep(`${key}.seen`, changed) === "kept");
+  };
+  const grounded = corrected === undefined && standing.grounding.reasons.length > 0;
+  const [asked, setAsked] = useState(false);
   const saved = () => {
     forget(key);
-    void navigate("..", { relative: "path" });
+    forget(`${key}.seen`);
+    const told = seen.results.length > 0;
+    void navigate(told ? "../coach" : "..", { relative: "path" });
   };
-  const save = handleSubmit((report) => {
+  const save = handleSubmit((filled) => {
+    if (grounded && seen.despite.trim() === "") {
+      setAsked(true);
+      return;
+    }
+    const report = whole(filled, asks);
     if (corrected === undefined) {
-      add.mutate({ revisionNumber: standing.newest.number, report }, { onSuccess: saved });
+      add.mutate({ revisionNumber: standing.newest.number, report, seen }, { onSuccess: saved });
     } else {
-      const body = { version: corrected.version, report };
+      const body = { version: corrected.version, report, seen };
       correct.mutate({ flightId: corrected.id, body }, { onSuccess: saved });
     }
   });
   const { errors } = formState;
   return (
-    <form onSubmit={(event) => void save(event)} className="mx-auto max-w-xl space-y-3" noValidate>
+    <form
+      onSubmit={(event) => void save(event)}
+      className="mx-auto max-w-xl space-y-3 pt-3"
+      noValidate
+    >
       <h2 className="text-xl">
         {corrected === undefined
           ? `Flight on revision ${standing.newest.number}`
           : `Correct the flight on revision ${corrected.revisionNumber}`}
       </h2>
       <Grounded model={standing.id} grounding={standing.grounding} />
+      {grounded && (
+        <TextRow
+          label="Flown all the same, because"
+          value={seen.despite}
+          maxLength={300}
+          error={
+            asked && seen.despite.trim() === "" ? "A reason, since it was grounded" : undefined
+          }
+          onChange={(event) => see({ ...seen, despite: event.target.value })}
+        />
+      )}
       {found.state === "broken" && (
         <p role="alert" className="border-l-4 border-grounded bg-inset px-4 py-2">
           An entry that was begun here before could not be read; the form begins anew.
@@ -163,11 +238,18 @@ function Entry({ fields, corrected, last, stands }: EntryProps) {
           [
             "thumb",
             "By thumb",
-            <PhaseTrims key="thumb" form={form} range={range} standingIn={standingIn} />,
+            <PhaseTrims
+              key="thumb"
+              form={form}
+              range={range}
+              asks={asks}
+              standingIn={standingIn}
+            />,
           ],
           ["card", "From the field card", <CardTable key="card" form={form} stands={stands} />],
         ]}
       />
+      <SeenCards coach={coach} seen={seen} onSeen={see} />
       <Card title="The day">
         <div className="space-y-3">
           <TextRow
@@ -176,10 +258,32 @@ function Entry({ fields, corrected, last, stands }: EntryProps) {
             error={errors.flownOn?.message}
             {...register("flownOn")}
           />
-          <ChoiceRow control={control} name="wind" label="Wind" options={WINDS} />
-          <ChoiceRow control={control} name="air" label="Air" options={AIRS} />
+          <ChoiceRow
+            control={control}
+            name="wind"
+            label="Wind"
+            options={WINDS}
+            error={errors.wind?.message}
+          />
+          <ChoiceRow
+            control={control}
+            name="air"
+            label="Air"
+            options={AIRS}
+            error={errors.air?.message}
+          />
           <TextRow label="Field" error={errors.field?.message} {...register("field")} />
-          <TextRow label="Battery" error={errors.battery?.message} {...register("battery")} />
+          <TextRow
+            label="Battery"
+            list="packs"
+            error={errors.battery?.message}
+            {...register("battery")}
+          />
+          <datalist id="packs">
+            {setup.balance.packs.map((one) => (
+              <option key={one.name} value={one.name} />
+            ))}
+          </datalist>
           <TextRow
             label="Balance point, mm aft of the datum"
             inputMode="decimal"
@@ -200,6 +304,11 @@ function Entry({ fields, corrected, last, stands }: EntryProps) {
       >
         Save the flight
       </Button>
+      {Object.keys(errors).length > 0 && (
+        <p role="alert" className="font-medium text-grounded">
+          Not saved yet: see what is marked above.
+        </p>
+      )}
       {corrected === undefined && <SimulatedFlight form={form} />}
     </form>
   );

@@ -31,7 +31,7 @@ export function FlightsPage() {
     );
   }
   return (
-    <div className="mx-auto max-w-4xl space-y-3">
+    <div className="mx-auto max-w-4xl space-y-3 pt-3">
       <div className="flex flex-wrap gap-2">
         <Link to="new" className={buttonClass("main", true)}>
           Log a flight
@@ -116,6 +116,21 @@ function FlightCard({ flight, since, changed }: FlightCardProps) {
       </p>
       {changed !== undefined && <p className="text-sm text-soft">Changed before it: {changed}</p>}
       {report.goal !== "" && <p className="text-sm">To find out: {report.goal}</p>}
+      {flight.seen.results.map((one) => (
+        <p key={one.test + one.part} className="text-sm">
+          Trim test {one.test.toLowerCase().replaceAll("_", " ")} {one.part}:{" "}
+          {one.seen.length === 0
+            ? "right"
+            : one.seen
+                .map(
+                  (each) => `${each.outcome.toLowerCase().replaceAll("_", " ")} ${each.strength}`,
+                )
+                .join(", ")}
+        </p>
+      ))}
+      {flight.seen.despite !== "" && (
+        <p className="text-sm text-grounded">Flown although grounded: {flight.seen.despite}</p>
+      )}
       {report.remarks !== "" && <p className="mt-1">{report.remarks}</p>}
       <Link
         to={String(flight.id)}

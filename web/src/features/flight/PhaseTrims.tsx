@@ -1,6 +1,7 @@
 import { Check } from "@/ui/check";
 import { useState } from "react";
 import { useWatch, type UseFormReturn } from "react-hook-form";
+import type { Schemas } from "@/api/client";
 import type { FlightReport } from "@/api/queries";
 import { CONTROL_KEYS, clickWords, controlName } from "@/domain/words";
 import { useModel } from "@/features/model/model";
@@ -8,133 +9,136 @@ import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Slide } from "@/ui/slide";
 import { Stepper } from "@/ui/stepper";
-
-type Reading = FlightReport["phases"][number];
-
-const SURE = [
-  ["SURE", "sure"],
-  ["FAIRLY", "fairly"],
-  ["NOT", "not sure"],
-] as const;
+import { blankReading, type Reading } from "./reading";
+import { SureRow } from "./SureRow";
 
 interface Props {
   form: UseFormReturn<FlightReport>;
   range: number;
+  asks: Schemas["FlightForm"][];
   standingIn: (phase: string) => Reading["trims"];
 }
 
-/** Clicks of one phase after the other, by the thumb; a phase that was not flown stays out. */
-export function PhaseTrims({ form, range, standingIn }: Props) {
+/** Which phases were flown, by one row of switches, and their clicks, by the thumb. */
+export function PhaseTrims({ form, range, asks, standingIn }: Props) {
   const { standing } = useModel();
   const phases = standing.newest.setup.phases;
   const base = phases.at(-1);
   const [chosen, setChosen] = useState(base?.id ?? "");
   const report = useWatch({ control: form.control }) as FlightReport;
   const readings = report.phases;
+  const ask = asks.find((one) => one.phase === chosen);
   const isBase = chosen === base?.id;
-  const at = readings.findIndex((one) => one.phase === chosen);
-  const blank: Reading = {
-    phase: chosen,
-    trims: isBase ? report.trims : standingIn(chosen),
-    throttlePercent: 50,
-    sure: "SURE",
-    turnsDiffer: false,
-  };
-  const reading: Reading = isBase
-    ? {
-        ...blank,
-        throttlePercent: report.throttlePercent,
-        sure: report.sure,
-        turnsDiffer: report.turnsDiffer,
-      }
-    : (readings[at] ?? blank);
+  const there = readings.find((one) => one.phase === chosen);
+  const flown = (id: string) => id === base?.id || readings.some((one) => one.phase === id);
+  const blank = (id: string) =>
+    blankReading(
+      id,
+      standingIn(id),
+      asks.find((one) => one.phase === id),
+      report.sure,
+    );
+  const reading: Reading = isBase ? { ...report, phase: chosen } : (there ?? blank(chosen));
   const set = (part: Partial<Reading>) => {
-    const changed = { ...reading, ...part };
     if (isBase) {
-      form.setValue("trims", changed.trims);
-      form.setValue("throttlePercent", changed.throttlePercent);
-      form.setValue("sure", changed.sure);
-      form.setValue("turnsDiffer", changed.turnsDiffer);
+      for (const [name, value] of Object.entries(part)) {
+        form.setValue(name as "trims", value as FlightReport["trims"]);
+      }
     } else {
-      form.setValue("phases", [...readings.filter((one) => one.phase !== chosen), changed]);
+      form.setValue("phases", [
+        ...readings.filter((one) => one.phase !== chosen),
+        { ...reading, ...part },
+      ]);
     }
   };
-  const flown = (id: string) => id === base?.id || readings.some((one) => one.phase === id);
+  const turn = (id: string, on: boolean) => {
+    const others = readings.filter((one) => one.phase !== id);
+    form.setValue("phases", on ? [...others, blank(id)] : others);
+  };
   return (
     <Card title="Trims when it flew straight, hands off">
       {phases.length > 1 && (
-        <div className="mb-3 flex flex-wrap gap-1.5" role="group" aria-label="Phase">
-          {[...phases].reverse().map((phase) => (
-            <Button
-              key={phase.id}
-              look={phase.id === chosen ? "main" : "plain"}
-              onClick={() => setChosen(phase.id)}
-              aria-pressed={phase.id === chosen}
-            >
-              {phase.name}
-              {flown(phase.id) && phase.id !== chosen ? " ✓" : ""}
-            </Button>
-          ))}
-        </div>
+        <>
+          <div
+            className="mb-3 flex flex-wrap gap-x-4 gap-y-2"
+            role="group"
+            aria-label="Phases flown"
+          >
+            {[...phases].reverse().map((phase) => (
+              <Check
+                key={phase.id}
+                className="min-h-12"
+                checked={flown(phase.id)}
+                disabled={phase.id === base?.id}
+                onChecked={(on) => turn(phase.id, on)}
+                label={`${phase.name} flown`}
+              />
+            ))}
+          </div>
+          <div className="mb-3 flex flex-wrap gap-1.5" role="group" aria-label="Phase">
+            {[...phases].reverse().map((phase) => (
+              <Button
+                key={phase.id}
+                className="min-h-12"
+                look={phase.id === chosen ? "main" : "plain"}
+                onClick={() => setChosen(phase.id)}
+                aria-pressed={phase.id === chosen}
+              >
+                {phase.name}
+              </Button>
+            ))}
+          </div>
+        </>
       )}
       <div className="space-y-4">
-        {CONTROL_KEYS.map((name) => (
-          <div key={name}>
-            <div className="mb-1 text-sm font-medium text-soft">{controlName(name)} trim</div>
-            <Stepper
-              large
-              label={`${controlName(name)} trim`}
-              words={clickWords(name, reading.trims[name])}
-              value={reading.trims[name]}
-              min={-range}
-              max={range}
-              onValue={(value) => set({ trims: { ...reading.trims, [name]: value } })}
-            />
-          </div>
-        ))}
-        <Slide
-          label="Throttle"
-          min={0}
-          max={100}
-          step={5}
-          value={reading.throttlePercent}
-          words={`${reading.throttlePercent} %`}
-          onValue={(throttlePercent) => set({ throttlePercent })}
-        />
-        <div className="flex items-center gap-2" role="group" aria-label="How sure">
-          {SURE.map(([value, word]) => (
-            <Button
-              key={value}
-              look={reading.sure === value ? "main" : "plain"}
-              aria-pressed={reading.sure === value}
-              onClick={() => set({ sure: value })}
-            >
-              {word}
-            </Button>
-          ))}
-        </div>
-        <div className="flex flex-wrap items-center justify-between gap-2">
-          <Check
-            className="text-sm"
-            checked={reading.turnsDiffer}
-            onChecked={(checked) => set({ turnsDiffer: checked })}
-            label="Left and right turns differ"
+        {CONTROL_KEYS.filter((name) => ask?.asked.some((one) => one.toLowerCase() === name)).map(
+          (name) => (
+            <div key={name}>
+              <div className="mb-1 text-sm font-medium text-soft">{controlName(name)} trim</div>
+              <Stepper
+                large
+                label={`${controlName(name)} trim`}
+                words={clickWords(name, reading.trims[name])}
+                value={reading.trims[name]}
+                min={-range}
+                max={range}
+                onValue={(value) => set({ trims: { ...reading.trims, [name]: value } })}
+              />
+            </div>
+          ),
+        )}
+        {ask !== undefined && ask.common.length > 0 && (
+          <p className="text-sm text-soft">
+            {ask.common.map((one) => one.toLowerCase()).join(" and ")}: the common trim, asked in{" "}
+            {base?.name}.
+          </p>
+        )}
+        {ask?.throttleAsked === true ? (
+          <Slide
+            label="Throttle"
+            min={0}
+            max={100}
+            step={5}
+            value={reading.throttlePercent}
+            words={`${reading.throttlePercent} %`}
+            onValue={(throttlePercent) => set({ throttlePercent })}
           />
-          {!isBase && at < 0 && <Button onClick={() => set({})}>Flown with these</Button>}
-          {!isBase && at >= 0 && (
-            <Button
-              look="quiet"
-              onClick={() =>
-                form.setValue(
-                  "phases",
-                  readings.filter((one) => one.phase !== chosen),
-                )
-              }
-            >
-              Not flown
-            </Button>
-          )}
-        </div>
+        ) : (
+          <p className="text-sm text-soft">{ask?.reckoned}</p>
+        )}
+        <SureRow
+          value={reading.sure}
+          onValue={(sure) => set({ sure })}
+          missing={
+            isBase && form.formState.errors.sure !== undefined && (report.sure as string) === ""
+          }
+        />
+        <Check
+          className="min-h-12 text-base"
+          checked={reading.turnsDiffer}
+          onChecked={(checked) => set({ turnsDiffer: checked })}
+          label="Left and right turns differ"
+        />
       </div>
     </Card>
   );

@@ -38,10 +38,11 @@ interface ChoiceProps {
   name: "wind" | "air";
   label: string;
   options: readonly string[];
+  error?: string | undefined;
 }
 
-/** A few plain outcomes side by side. */
-export function ChoiceRow({ control, name, label, options }: ChoiceProps) {
+/** A few plain outcomes side by side; none is chosen for the pilot. */
+export function ChoiceRow({ control, name, label, options, error }: ChoiceProps) {
   return (
     <div>
       <div className="mb-0.5 text-sm text-soft">{label}</div>
@@ -60,7 +61,7 @@ export function ChoiceRow({ control, name, label, options }: ChoiceProps) {
               <ToggleGroup.Item
                 key={option}
                 value={option}
-                className="h-11 border-l border-line-strong capitalize first:border-l-0 data-[state=on]:bg-brand data-[state=on]:font-semibold data-[state=on]:text-on-brand"
+                className="h-12 border-l border-line-strong capitalize first:border-l-0 data-[state=on]:bg-brand data-[state=on]:font-semibold data-[state=on]:text-on-brand"
               >
                 {option.toLowerCase()}
               </ToggleGroup.Item>
@@ -68,6 +69,11 @@ export function ChoiceRow({ control, name, label, options }: ChoiceProps) {
           </ToggleGroup.Root>
         )}
       />
+      {error !== undefined && (
+        <p role="alert" className="text-sm font-medium text-grounded">
+          {label}: choose one
+        </p>
+      )}
     </div>
   );
 }

@@ -2,8 +2,8 @@ import { Link } from "react-router";
 import { Check, TriangleAlert } from "lucide-react";
 import type { Grounding } from "@/api/queries";
 
-/** Where what grounds a model is mended: a rule on the rig, a hazard among the hazards. */
-const PLACES = { FINDING: "rig", HAZARD: "program/hazards" } as const;
+/** Where what grounds a model is mended: a rule on the rig, a hazard among the hazards, a check again. */
+const PLACES = { FINDING: "rig", HAZARD: "program/hazards", CHECK: "fly/checks" } as const;
 
 interface Shown {
   model: number;

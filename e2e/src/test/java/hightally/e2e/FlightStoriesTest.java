@@ -49,6 +49,7 @@ class FlightStoriesTest extends Story {
 
     // The new entry starts from what stands in the transmitter: what the steps were to leave.
     page.navigate(app.address() + "models/" + model + "/fly/new");
+    describeTheDay(page);
     button(page, "Save the flight").click();
     page.waitForURL("**/fly");
     page.navigate(app.address() + "models/" + model + "/adjust");
@@ -75,6 +76,7 @@ class FlightStoriesTest extends Story {
     Browser.choose(page.getByLabel("The transmitter shows"), "CLICKS");
     assertThat(cells.nth(1)).hasValue("16");
     assertThat(cells.nth(4)).hasValue("-3");
+    describeTheDay(page);
     button(page, "Save the flight").click();
     page.waitForURL("**/fly");
     assertThat(page.getByText("16 clicks nose up").first()).isVisible();
@@ -107,6 +109,7 @@ class FlightStoriesTest extends Story {
   private static void logFlight(Page page, int model, int pitchClicks) {
     page.navigate(app.address() + "models/" + model + "/fly/new");
     trimTo(page, "Pitch", pitchClicks);
+    describeTheDay(page);
     button(page, "Save the flight").click();
     page.waitForURL("**/fly");
   }

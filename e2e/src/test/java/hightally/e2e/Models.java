@@ -38,6 +38,15 @@ final class Models {
     }
   }
 
+  /** A document written out. */
+  static JsonNode read(String text) {
+    try {
+      return JSON.readTree(text);
+    } catch (IOException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
   /** The newest setup of a model. */
   static ObjectNode setup(RunningApp app, long model) {
     return (ObjectNode) call(app, "GET", "api/aircraft/" + model, null).at("/newest/setup");

@@ -56,6 +56,7 @@ class PathTest extends Story {
     Story.trimTo(page, "Yaw", 6);
     assertThat(page.getByText("14 clicks nose up").first()).isVisible();
     page.getByLabel("Remarks").fill("Hands off in calm air");
+    Story.describeTheDay(page);
     anyButton(page, "Save the flight").click();
     assertThat(page.getByText("Hands off in calm air")).isVisible();
 

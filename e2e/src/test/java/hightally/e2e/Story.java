@@ -73,6 +73,13 @@ abstract class Story {
     PlaywrightAssertions.assertThat(shown).hasValue("" + clicks);
   }
 
+  /** How sure, and what the day was like: nothing of it is preset. */
+  static void describeTheDay(Page page) {
+    button(page, "sure").click();
+    page.getByRole(AriaRole.RADIO, named("calm")).click();
+    page.getByRole(AriaRole.RADIO, named("smooth")).click();
+  }
+
   static Page.LocatorOptions withText(String text) {
     return new Page.LocatorOptions().setHasText(text);
   }

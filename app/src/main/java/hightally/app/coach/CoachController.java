@@ -3,6 +3,7 @@ package hightally.app.coach;
 import hightally.app.aircraft.Hangar;
 import hightally.app.platform.Once;
 import hightally.app.words.ReaderWords;
+import hightally.core.coach.FlightForm;
 import hightally.core.coach.TestCase;
 import hightally.core.coach.WishNotes;
 import hightally.core.coach.Wishes;
@@ -42,20 +43,26 @@ class CoachController {
 
   @GetMapping("/coach")
   @Operation(summary = "Which trim tests stand, which are void, what comes next, the one change")
-  TrimCoach.Sheet sheet(@PathVariable long aircraftId) {
+  TrimCoach.CoachSheet sheet(@PathVariable long aircraftId) {
     return coach.sheet(aircraftId);
+  }
+
+  @GetMapping("/flight-form")
+  @Operation(summary = "What an entry asks in every phase: trims, throttle, what is reckoned with")
+  List<FlightForm> form(@PathVariable long aircraftId) {
+    return FlightForm.of(hangar.newest(aircraftId).setup());
   }
 
   @PostMapping("/coach/skipped")
   @Operation(summary = "Leaves a trim test out, with a reason; it never counts as passed")
-  TrimCoach.Sheet skip(@PathVariable long aircraftId, @RequestBody TrimCoach.Skip skip) {
+  TrimCoach.CoachSheet skip(@PathVariable long aircraftId, @RequestBody TrimCoach.Skip skip) {
     coach.skip(aircraftId, skip);
     return coach.sheet(aircraftId);
   }
 
   @PostMapping("/coach/taken-up")
   @Operation(summary = "Takes a trim test up again that was left out")
-  TrimCoach.Sheet takeUp(@PathVariable long aircraftId, @RequestBody TestCase test) {
+  TrimCoach.CoachSheet takeUp(@PathVariable long aircraftId, @RequestBody TestCase test) {
     coach.takeUp(aircraftId, test);
     return coach.sheet(aircraftId);
   }

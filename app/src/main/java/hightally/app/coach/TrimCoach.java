@@ -78,8 +78,8 @@ public class TrimCoach {
    * @param job the change of metal that is open; absent where none is
    * @param goal what the next flight is for: the open job, the next test, or a wish
    */
-  public record Sheet(
-      Coach.Plan plan,
+  public record CoachSheet(
+      Coach.CoachPlan plan,
       List<TestCard> cards,
       @Absentable MetalJob job,
       List<MetalJob> jobs,
@@ -87,18 +87,18 @@ public class TrimCoach {
 
   /** The whole of it for a model. */
   @Transactional(readOnly = true)
-  public Sheet sheet(long aircraftId) {
+  public CoachSheet sheet(long aircraftId) {
     Setup setup = hangar.newest(aircraftId).setup();
-    Coach.Plan plan = plan(aircraftId);
+    Coach.CoachPlan plan = plan(aircraftId);
     List<TestCard> cards =
         plan.tests().stream().map(one -> TestCard.of(setup, one.test())).toList();
     List<MetalJob> all = jobs(aircraftId);
     MetalJob open =
         all.stream().filter(one -> one.state() == MetalJob.State.OPEN).findFirst().orElse(null);
-    return new Sheet(plan, cards, open, all, goal(aircraftId, plan, open));
+    return new CoachSheet(plan, cards, open, all, goal(aircraftId, plan, open));
   }
 
-  private Said goal(long aircraftId, Coach.Plan plan, MetalJob open) {
+  private Said goal(long aircraftId, Coach.CoachPlan plan, MetalJob open) {
     if (open != null) {
       return Said.of("coach.goalJob", "lever", open.lever());
     }
@@ -112,7 +112,7 @@ public class TrimCoach {
         : plan.goal();
   }
 
-  private Coach.Plan plan(long aircraftId) {
+  private Coach.CoachPlan plan(long aircraftId) {
     List<Flight> newestFirst = flights.all(aircraftId);
     List<MetalJob> done =
         jobs(aircraftId).stream().filter(one -> one.state() == MetalJob.State.DONE).toList();
@@ -254,8 +254,8 @@ public class TrimCoach {
         .ifPresent(skipped::delete);
   }
 
-  private Coach.Standing known(long aircraftId, TestCase test) {
-    List<Coach.Standing> tests = plan(aircraftId).tests();
+  private Coach.TestStanding known(long aircraftId, TestCase test) {
+    List<Coach.TestStanding> tests = plan(aircraftId).tests();
     return tests.stream()
         .filter(one -> one.test().equals(test))
         .findFirst()
@@ -267,7 +267,7 @@ public class TrimCoach {
                     Said.of(
                         "demand.testOfModel",
                         "known",
-                        TestCase.told(tests.stream().map(Coach.Standing::test).toList()))));
+                        TestCase.told(tests.stream().map(Coach.TestStanding::test).toList()))));
   }
 
   /** The job a request with that key has begun. */

@@ -27,7 +27,7 @@ class CheckController {
 
   @GetMapping(OF_AIRCRAFT)
   @Operation(summary = "The newest checks of a model, newest first, and what is due besides")
-  Checks.Sheet sheet(@PathVariable long aircraftId) {
+  Checks.CheckSheet sheet(@PathVariable long aircraftId) {
     return checks.sheet(aircraftId);
   }
 

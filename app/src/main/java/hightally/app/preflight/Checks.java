@@ -49,17 +49,17 @@ public class Checks {
   }
 
   /** The newest checks, newest first, and what is due besides. */
-  public record Sheet(List<CheckRun> runs, List<Due> due) {}
+  public record CheckSheet(List<CheckRun> runs, List<Due> due) {}
 
   /** All there is to see of a model's checks. */
   @Transactional(readOnly = true)
-  public Sheet sheet(long aircraftId) {
+  public CheckSheet sheet(long aircraftId) {
     hangar.newestHeader(aircraftId);
     List<CheckRun> shown =
         runs.findByAircraftIdOrderByIdDesc(aircraftId, Limit.of(SHOWN)).stream()
             .map(this::read)
             .toList();
-    return new Sheet(shown, due(aircraftId));
+    return new CheckSheet(shown, due(aircraftId));
   }
 
   private List<Due> due(long aircraftId) {

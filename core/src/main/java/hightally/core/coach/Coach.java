@@ -2,6 +2,7 @@ package hightally.core.coach;
 
 import hightally.core.guide.PartChange.PartKind;
 import hightally.core.log.TestResult;
+import hightally.core.quantity.Absentable;
 import hightally.core.quantity.Said;
 import hightally.core.setup.Setup;
 import hightally.core.trim.TrimLever;
@@ -78,15 +79,15 @@ public final class Coach {
    *
    * @param words how it stands, in a sentence
    * @param flight number of its newest flight; 0 for none
-   * @param advice the change; null where there is none to make
+   * @param advice the change; absent where there is none to make
    * @param openBefore whether one before it is open: then this one may not mean what it seems to
    */
-  public record Standing(
+  public record TestStanding(
       TestCase test,
       State state,
       Said words,
       long flight,
-      CoachAdvice advice,
+      @Absentable CoachAdvice advice,
       boolean openBefore) {}
 
   /**
@@ -96,9 +97,9 @@ public final class Coach {
    * @param next index of what comes next; -1 where everything stands
    * @param goal what the next flight is for, in a sentence
    */
-  public record Plan(ModelKind kind, List<Standing> tests, int next, Said goal) {
+  public record CoachPlan(ModelKind kind, List<TestStanding> tests, int next, Said goal) {
     /** What comes next. */
-    public Optional<Standing> nextTest() {
+    public Optional<TestStanding> nextTest() {
       return next < 0 ? Optional.empty() : Optional.of(tests.get(next));
     }
   }
@@ -108,22 +109,22 @@ public final class Coach {
   }
 
   /** The plan that follows from what was flown. */
-  public static Plan plan(Asked asked) {
+  public static CoachPlan plan(Asked asked) {
     Coach coach = new Coach(asked);
-    List<Standing> tests = new ArrayList<>();
+    List<TestStanding> tests = new ArrayList<>();
     int next = -1;
     for (TestCase test : TestCase.of(asked.now().setup())) {
-      Standing one = coach.standing(test, next >= 0);
+      TestStanding one = coach.standing(test, next >= 0);
       if (next < 0 && one.state() != State.STANDS && one.state() != State.SKIPPED) {
         next = tests.size();
       }
       tests.add(one);
     }
     Said goal = next < 0 ? Said.of("coach.allStand") : goal(asked.now().setup(), tests.get(next));
-    return new Plan(ModelKind.of(asked.now().setup()), List.copyOf(tests), next, goal);
+    return new CoachPlan(ModelKind.of(asked.now().setup()), List.copyOf(tests), next, goal);
   }
 
-  private static Said goal(Setup setup, Standing next) {
+  private static Said goal(Setup setup, TestStanding next) {
     Said test = name(setup, next.test());
     return switch (next.state()) {
       case CHANGE -> Said.of("coach.goalChange", "test", test);
@@ -146,23 +147,23 @@ public final class Coach {
         : Said.of("coach.test", "test", test.test());
   }
 
-  private Standing standing(TestCase test, boolean openBefore) {
+  private TestStanding standing(TestCase test, boolean openBefore) {
     Optional<Skipped> skipped =
         asked.skipped().stream().filter(one -> one.test().equals(test)).findFirst();
     List<Flown> all = asked.flown().stream().filter(one -> of(one, test)).toList();
     long flight = all.isEmpty() ? 0 : all.get(all.size() - 1).flight();
     if (skipped.isPresent()) {
       Said words = Said.of("coach.skipped", "because", skipped.get().because());
-      return new Standing(test, State.SKIPPED, words, flight, null, openBefore);
+      return new TestStanding(test, State.SKIPPED, words, flight, null, openBefore);
     }
     if (test.test() == TrimTest.LEVEL_TRIM) {
       LevelTrim level = asked.levelTrim().getOrDefault(test.part(), LevelTrim.OPEN);
       State state = level == LevelTrim.OPEN ? State.OPEN : State.STANDS;
       Said words = Said.of("coach.level", "level", level);
-      return new Standing(test, state, words, flight, null, openBefore);
+      return new TestStanding(test, state, words, flight, null, openBefore);
     }
     if (all.isEmpty()) {
-      return new Standing(test, State.OPEN, Said.of("coach.notFlown"), 0, null, openBefore);
+      return new TestStanding(test, State.OPEN, Said.of("coach.notFlown"), 0, null, openBefore);
     }
     Flown newest = all.get(all.size() - 1);
     List<Moved> moved =
@@ -174,17 +175,19 @@ public final class Coach {
       boolean itself =
           moved.stream().allMatch(one -> own.stream().anyMatch(lever -> is(one, lever)));
       Said words = itself ? Said.of(CHANGED) : Said.of("coach.void", "what", moved);
-      return new Standing(test, State.VOID, words, flight, null, openBefore);
+      return new TestStanding(test, State.VOID, words, flight, null, openBefore);
     }
     if (newest.result().right()) {
-      return new Standing(test, State.STANDS, Said.of("coach.stands"), flight, null, openBefore);
+      return new TestStanding(
+          test, State.STANDS, Said.of("coach.stands"), flight, null, openBefore);
     }
     CoachAdvice advice = advice(test, all);
     if (advice.verdict() == TrimStep.Verdict.FINE_ENOUGH) {
-      return new Standing(
+      return new TestStanding(
           test, State.STANDS, Said.of("coach.fineEnough"), flight, advice, openBefore);
     }
-    return new Standing(test, State.CHANGE, Said.of("coach.change"), flight, advice, openBefore);
+    return new TestStanding(
+        test, State.CHANGE, Said.of("coach.change"), flight, advice, openBefore);
   }
 
   private static boolean of(Flown one, TestCase test) {

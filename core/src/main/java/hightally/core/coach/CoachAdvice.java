@@ -6,6 +6,7 @@ import hightally.core.airframe.Pack;
 import hightally.core.airframe.Panel;
 import hightally.core.airframe.Side;
 import hightally.core.log.TestResult;
+import hightally.core.quantity.Absentable;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.Quantity;
 import hightally.core.quantity.Said;
@@ -31,8 +32,8 @@ import java.util.List;
  * @param schools where pilots differ
  */
 public record CoachAdvice(
-    TrimLever lever,
-    TrimStep.Verdict verdict,
+    @Absentable TrimLever lever,
+    @Absentable TrimStep.Verdict verdict,
     double from,
     double to,
     Said words,

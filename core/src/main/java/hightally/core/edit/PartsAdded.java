@@ -75,6 +75,9 @@ public final class PartsAdded {
     Validation.check(wish);
     PartsAdded parts = new PartsAdded(setup, naming);
     if (wish.mirrored()) {
+      if (wish.kind() == PartKind.SIMPLE_CHANNEL) {
+        throw InvalidInputException.of("mirrored", "true", Said.of("demand.noSides"));
+      }
       if (wish.rightName().isBlank()) {
         throw InvalidInputException.of("rightName", wish.rightName(), Said.of("demand.givenPair"));
       }

@@ -19,7 +19,8 @@ import java.util.function.Consumer;
  * @param part of it: a phase, or a brake setting in percent; empty where the test has no parts
  * @param seen everything that was not right; empty for right
  */
-public record TestResult(TrimTest test, @Text(min = 0, max = 40) String part, List<Seen> seen)
+public record TestResult(
+    TrimTest test, @Text(min = 0, max = 40) String part, List<SeenOutcome> seen)
     implements SelfChecked {
   private static final double HALF = 2;
 
@@ -39,12 +40,13 @@ public record TestResult(TrimTest test, @Text(min = 0, max = 40) String part, Li
    *
    * @param strength 1 slight, 2 clear, 3 strong
    */
-  public record Seen(TrimOutcome outcome, @Within(min = 1, max = 3) int strength, Turn turn) {}
+  public record SeenOutcome(
+      TrimOutcome outcome, @Within(min = 1, max = 3) int strength, Turn turn) {}
 
   @Override
   public void check(String path, Consumer<Violation> found) {
     for (int i = 0; i < seen.size(); i++) {
-      Seen one = seen.get(i);
+      SeenOutcome one = seen.get(i);
       if (!test.seen().contains(one.outcome())) {
         String known = String.join(", ", test.seen().stream().map(Enum::name).toList());
         found.accept(

@@ -8,7 +8,7 @@ import hightally.core.DemoModels;
 import hightally.core.English;
 import hightally.core.guide.PartChange.PartKind;
 import hightally.core.log.TestResult;
-import hightally.core.log.TestResult.Seen;
+import hightally.core.log.TestResult.SeenOutcome;
 import hightally.core.log.TestResult.Turn;
 import hightally.core.setup.Setup;
 import hightally.core.trim.TrimLever;
@@ -36,22 +36,22 @@ class CoachTest {
     return new Snapshot(setup, "", setup.balance().targetMm(), Map.of());
   }
 
-  private static Coach.Flown flown(TrimTest test, String part, Snapshot as, Seen... seen) {
+  private static Coach.Flown flown(TrimTest test, String part, Snapshot as, SeenOutcome... seen) {
     return new Coach.Flown(1, new TestResult(test, part, List.of(seen)), as, List.of());
   }
 
-  private static Seen seen(TrimOutcome outcome, int strength) {
-    return new Seen(outcome, strength, Turn.BOTH);
+  private static SeenOutcome seen(TrimOutcome outcome, int strength) {
+    return new SeenOutcome(outcome, strength, Turn.BOTH);
   }
 
-  private static Coach.Plan plan(Snapshot now, List<Coach.Flown> flown) {
+  private static Coach.CoachPlan plan(Snapshot now, List<Coach.Flown> flown) {
     Map<String, Coach.LevelTrim> level =
         now.setup().phases().stream()
             .collect(Collectors.toMap(one -> one.id(), one -> Coach.LevelTrim.SETTLED));
     return Coach.plan(new Coach.Asked(now, flown, List.of(), level, false));
   }
 
-  private static Coach.Standing of(Coach.Plan plan, TrimTest test) {
+  private static Coach.TestStanding of(Coach.CoachPlan plan, TrimTest test) {
     return plan.tests().stream().filter(one -> one.test().test() == test).findFirst().orElseThrow();
   }
 
@@ -90,15 +90,15 @@ class CoachTest {
   @Test
   void theFirstTestThatDoesNotStandComesNext() {
     Snapshot now = as(BIPLANE);
-    Coach.Plan fresh = plan(now, List.of());
+    Coach.CoachPlan fresh = plan(now, List.of());
     assertThat(fresh.nextTest().orElseThrow().test().test()).isEqualTo(TrimTest.THROTTLE_CHANGE);
     assertThat(say(fresh.goal())).isEqualTo("Throttle up and down: fly it and say what you saw.");
     assertThat(fresh.tests().get(1).openBefore()).isFalse();
     assertThat(fresh.tests().get(2).openBefore()).isTrue();
-    Coach.Plan later = plan(now, List.of(flown(TrimTest.THROTTLE_CHANGE, "", now)));
+    Coach.CoachPlan later = plan(now, List.of(flown(TrimTest.THROTTLE_CHANGE, "", now)));
     assertThat(of(later, TrimTest.THROTTLE_CHANGE).state()).isEqualTo(Coach.State.STANDS);
     assertThat(later.nextTest().orElseThrow().test().test()).isEqualTo(TrimTest.INVERTED_45);
-    Coach.Plan skipping =
+    Coach.CoachPlan skipping =
         Coach.plan(
             new Coach.Asked(
                 now,
@@ -109,14 +109,14 @@ class CoachTest {
     assertThat(of(skipping, TrimTest.THROTTLE_CHANGE).state()).isEqualTo(Coach.State.SKIPPED);
     assertThat(say(of(skipping, TrimTest.THROTTLE_CHANGE).words())).contains("no room");
     assertThat(skipping.nextTest().orElseThrow().test().test()).isEqualTo(TrimTest.INVERTED_45);
-    Coach.Plan level = Coach.plan(new Coach.Asked(now, List.of(), List.of(), Map.of(), false));
+    Coach.CoachPlan level = Coach.plan(new Coach.Asked(now, List.of(), List.of(), Map.of(), false));
     assertThat(level.nextTest().orElseThrow().test().test()).isEqualTo(TrimTest.LEVEL_TRIM);
   }
 
   @Test
   void anOutcomeBecomesOneChangeInTheModelsOwnUnits() {
     Snapshot now = as(BIPLANE);
-    Coach.Plan plan =
+    Coach.CoachPlan plan =
         plan(now, List.of(flown(TrimTest.KNIFE_EDGE, "", now, seen(TrimOutcome.TO_BELLY, 2))));
     CoachAdvice advice = of(plan, TrimTest.KNIFE_EDGE).advice();
     // The demo biplane has 2.5 % behind a rate of 90: clear is 4 more, to the next half.
@@ -137,19 +137,19 @@ class CoachTest {
   @Test
   void washersPacksAndTipsAreWorkedOut() {
     Snapshot now = new Snapshot(BIPLANE, "4S 3300, pack A", 115, Map.of());
-    Coach.Plan up =
+    Coach.CoachPlan up =
         plan(now, List.of(flown(TrimTest.VERTICAL_UP, "", now, seen(TrimOutcome.DRIFTS_LEFT, 2))));
     // 25 mm · tan 1° = 0.44 mm, under the left bolts, so that the shaft points right.
     assertThat(English.say(of(up, TrimTest.VERTICAL_UP).advice().sizes()))
         .containsExactly(
             "A washer of 0.44 mm under the left bolts of the mount (bolts 25 mm apart).");
-    Coach.Plan across =
+    Coach.CoachPlan across =
         plan(
             now, List.of(flown(TrimTest.INVERTED_LEVEL, "", now, seen(TrimOutcome.LEFT_RISES, 1))));
     // 0.1 % of 2050 + 365 g.
     assertThat(English.say(of(across, TrimTest.INVERTED_LEVEL).advice().sizes()).get(0))
         .startsWith("2 g at the left wing tip");
-    Coach.Plan balance =
+    Coach.CoachPlan balance =
         plan(now, List.of(flown(TrimTest.INVERTED_45, "", now, seen(TrimOutcome.CLIMBS, 1))));
     CoachAdvice advice = of(balance, TrimTest.INVERTED_45).advice();
     assertThat(say(advice.words())).contains("further forward");
@@ -159,14 +159,14 @@ class CoachTest {
   @Test
   void leftAndRightThatDisagreeAreNamed() {
     Snapshot now = as(BIPLANE);
-    Seen left = new Seen(TrimOutcome.AWAY_FROM_THE_ROLL, 2, Turn.LEFT);
-    Seen right = new Seen(TrimOutcome.TOWARDS_THE_ROLL, 1, Turn.RIGHT);
-    Coach.Plan plan = plan(now, List.of(flown(TrimTest.ROLL_AXIS, "", now, left, right)));
+    SeenOutcome left = new SeenOutcome(TrimOutcome.AWAY_FROM_THE_ROLL, 2, Turn.LEFT);
+    SeenOutcome right = new SeenOutcome(TrimOutcome.TOWARDS_THE_ROLL, 1, Turn.RIGHT);
+    Coach.CoachPlan plan = plan(now, List.of(flown(TrimTest.ROLL_AXIS, "", now, left, right)));
     CoachAdvice advice = of(plan, TrimTest.ROLL_AXIS).advice();
     assertThat(advice.lever()).isNull();
     assertThat(say(advice.words())).contains("opposite ways");
-    Seen same = new Seen(TrimOutcome.AWAY_FROM_THE_ROLL, 1, Turn.RIGHT);
-    Coach.Plan agreeing = plan(now, List.of(flown(TrimTest.ROLL_AXIS, "", now, left, same)));
+    SeenOutcome same = new SeenOutcome(TrimOutcome.AWAY_FROM_THE_ROLL, 1, Turn.RIGHT);
+    Coach.CoachPlan agreeing = plan(now, List.of(flown(TrimTest.ROLL_AXIS, "", now, left, same)));
     // Two and one are one and a half: clear.
     assertThat(
             of(agreeing, TrimTest.ROLL_AXIS).advice().to()
@@ -179,7 +179,7 @@ class CoachTest {
     Snapshot now = as(BIPLANE);
     List<Coach.Flown> flown =
         List.of(flown(TrimTest.ROLL_AXIS, "", now, seen(TrimOutcome.AWAY_FROM_THE_ROLL, 1)));
-    Coach.Plan turned =
+    Coach.CoachPlan turned =
         Coach.plan(
             new Coach.Asked(now, flown, List.of(), Map.of("flight", Coach.LevelTrim.FLOWN), true));
     CoachAdvice advice = of(turned, TrimTest.ROLL_AXIS).advice();
@@ -272,7 +272,7 @@ class CoachTest {
     assertThat(Levers.value(TrimLever.BRAKE_TO_ELEVATOR, moved, full))
         .isCloseTo(before, within(1e-9));
     Snapshot then = as(GLIDER);
-    Coach.Plan plan =
+    Coach.CoachPlan plan =
         plan(
             as(moved),
             List.of(flown(TrimTest.BRAKES, "33", then), flown(TrimTest.BRAKES, "100", then)));
@@ -280,7 +280,7 @@ class CoachTest {
     assertThat(state(plan, full)).isEqualTo(Coach.State.STANDS);
   }
 
-  private static Coach.State state(Coach.Plan plan, TestCase test) {
+  private static Coach.State state(Coach.CoachPlan plan, TestCase test) {
     return plan.tests().stream()
         .filter(one -> one.test().equals(test))
         .findFirst()

@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import hightally.core.DemoModels;
 import hightally.core.English;
 import hightally.core.log.TestResult;
-import hightally.core.log.TestResult.Seen;
+import hightally.core.log.TestResult.SeenOutcome;
 import hightally.core.log.TestResult.Turn;
 import hightally.core.setup.Setup;
 import hightally.core.trim.TrimLever;
@@ -90,13 +90,13 @@ class SeriesTest {
     return TrimTest.THROTTLE_CHANGE;
   }
 
-  private static Seen seen(TrimTest test, TrimLever lever, int grade) {
+  private static SeenOutcome seen(TrimTest test, TrimLever lever, int grade) {
     for (TrimOutcome one : test.seen()) {
       var way = test.way(one);
       if (way.isPresent()
           && way.get().lever() == lever
           && way.get().sign() == Integer.signum(grade)) {
-        return new Seen(one, Math.abs(grade), Turn.BOTH);
+        return new SeenOutcome(one, Math.abs(grade), Turn.BOTH);
       }
     }
     throw new AssertionError(test + " " + lever);
@@ -127,10 +127,10 @@ class SeriesTest {
         boolean wrong = random.nextDouble() < mistaken;
         int told = wrong ? honest + (random.nextBoolean() ? 1 : -1) : honest;
         told = Math.max(-3, Math.min(3, told));
-        List<Seen> seen = told == 0 ? List.of() : List.of(seen(kind, lever, told));
+        List<SeenOutcome> seen = told == 0 ? List.of() : List.of(seen(kind, lever, told));
         flown.add(new Coach.Flown(flight, new TestResult(kind, test.part(), seen), now, List.of()));
-        Coach.Plan plan = Coach.plan(new Coach.Asked(now, flown, List.of(), level, false));
-        Coach.Standing standing =
+        Coach.CoachPlan plan = Coach.plan(new Coach.Asked(now, flown, List.of(), level, false));
+        Coach.TestStanding standing =
             plan.tests().stream().filter(one -> one.test().equals(test)).findFirst().orElseThrow();
         if (standing.state() == Coach.State.STANDS) {
           found++;

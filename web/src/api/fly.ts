@@ -1,0 +1,160 @@
+import { useMutation, useQuery } from "@tanstack/react-query";
+import { answered, api, type Schemas } from "./client";
+import { useChange, useOnce } from "./queries";
+
+export type CoachSheet = Schemas["CoachSheet"];
+export type CoachStanding = CoachSheet["plan"]["tests"][number];
+export type CoachAdvice = NonNullable<CoachStanding["advice"]>;
+export type TestCard = CoachSheet["cards"][number];
+export type TestResult = Schemas["TestResult"];
+export type CheckRun = Schemas["CheckRun"];
+export type CheckStep = Schemas["CheckStep"];
+export type CheckAnswer = Schemas["CheckAnswer"];
+export type WishSheet = Schemas["WishSheet"];
+export type Wishes = Schemas["Wishes"];
+
+const of = (aircraftId: number) => ({ params: { path: { aircraftId } } });
+
+export const useCoach = (id: number) =>
+  useQuery({
+    queryKey: ["coach", id],
+    queryFn: () => answered(api.GET("/api/aircraft/{aircraftId}/coach", of(id))),
+  });
+
+/** What an entry asks in every phase. */
+export const useFlightForm = (id: number) =>
+  useQuery({
+    queryKey: ["flight-form", id],
+    queryFn: () => answered(api.GET("/api/aircraft/{aircraftId}/flight-form", of(id))),
+  });
+
+export const useSkipTest = (id: number) =>
+  useChange((body: Schemas["Skip"]) =>
+    answered(api.POST("/api/aircraft/{aircraftId}/coach/skipped", { ...of(id), body })),
+  );
+
+export const useTakeUpTest = (id: number) =>
+  useChange((body: Schemas["TestCase"]) =>
+    answered(api.POST("/api/aircraft/{aircraftId}/coach/taken-up", { ...of(id), body })),
+  );
+
+export const useBeginJob = (aircraftId: number) =>
+  useOnce((body: Schemas["TestCase"], header) =>
+    answered(
+      api.POST("/api/aircraft/{aircraftId}/coach/jobs", {
+        params: { path: { aircraftId }, header },
+        body,
+      }),
+    ),
+  );
+
+export const useCloseJob = (aircraftId: number) =>
+  useChange(({ jobId, body }: { jobId: number; body: Schemas["Closed"] }) =>
+    answered(
+      api.PUT("/api/aircraft/{aircraftId}/coach/jobs/{jobId}", {
+        params: { path: { aircraftId, jobId } },
+        body,
+      }),
+    ),
+  );
+
+/** A lever of a trim test moved in a setup: nothing is stored. */
+export const useMoveLever = () =>
+  useMutation({
+    mutationFn: async (body: Schemas["LeverAsked"]) =>
+      (await answered(api.POST("/api/edits/levers", { body }))).setup,
+  });
+
+export const useAddFlown = (aircraftId: number) =>
+  useOnce((body: Schemas["FlownFlight"], header) =>
+    answered(
+      api.POST("/api/aircraft/{aircraftId}/flights/flown", {
+        params: { path: { aircraftId }, header },
+        body,
+      }),
+    ),
+  );
+
+export const useCorrectFlown = (aircraftId: number) =>
+  useChange(({ flightId, body }: { flightId: number; body: Schemas["CorrectedFlown"] }) =>
+    answered(
+      api.PUT("/api/aircraft/{aircraftId}/flights/{flightId}/flown", {
+        params: { path: { aircraftId, flightId } },
+        body,
+      }),
+    ),
+  );
+
+export const useWishes = (id: number) =>
+  useQuery({
+    queryKey: ["wishes", id],
+    queryFn: () => answered(api.GET("/api/aircraft/{aircraftId}/wishes", of(id))),
+  });
+
+export const useNoteWishes = (id: number) =>
+  useChange((body: Schemas["ChangedWishes"]) =>
+    answered(api.PUT("/api/aircraft/{aircraftId}/wishes", { ...of(id), body })),
+  );
+
+export const useStartingWishes = (aircraftId: number) =>
+  useMutation({
+    mutationFn: (pilot: Wishes["pilot"]) =>
+      answered(
+        api.GET("/api/aircraft/{aircraftId}/wishes/starting", {
+          params: { path: { aircraftId }, query: { pilot } },
+        }),
+      ),
+  });
+
+export const useChecks = (id: number) =>
+  useQuery({
+    queryKey: ["checks", id],
+    queryFn: () => answered(api.GET("/api/aircraft/{aircraftId}/checks", of(id))),
+  });
+
+export const useCheckRun = (aircraftId: number, runId: number) =>
+  useQuery({
+    queryKey: ["check", aircraftId, runId],
+    queryFn: () =>
+      answered(
+        api.GET("/api/aircraft/{aircraftId}/checks/{runId}", {
+          params: { path: { aircraftId, runId } },
+        }),
+      ),
+  });
+
+export const useBeginCheck = (aircraftId: number) =>
+  useOnce((body: Schemas["Begun"], header) =>
+    answered(
+      api.POST("/api/aircraft/{aircraftId}/checks", {
+        params: { path: { aircraftId }, header },
+        body,
+      }),
+    ),
+  );
+
+export const useAnswerStep = (aircraftId: number, runId: number) =>
+  useChange((body: CheckAnswer) =>
+    answered(
+      api.PUT("/api/aircraft/{aircraftId}/checks/{runId}/answers", {
+        params: { path: { aircraftId, runId } },
+        body,
+      }),
+    ),
+  );
+
+export const useEndCheck = (aircraftId: number, runId: number) =>
+  useChange(() =>
+    answered(
+      api.PUT("/api/aircraft/{aircraftId}/checks/{runId}/end", {
+        params: { path: { aircraftId, runId } },
+      }),
+    ),
+  );
+
+/** Ten seconds of the simulated link. */
+export const useLinkReport = (body: Schemas["LinkAsked"]) =>
+  useQuery({
+    queryKey: ["link", body],
+    queryFn: () => answered(api.POST("/api/link/range-check", { body })),
+  });

@@ -1,0 +1,252 @@
+import { useState } from "react";
+import {
+  useNoteWishes,
+  useStartingWishes,
+  useWishes,
+  type Wishes,
+  type WishSheet,
+} from "@/api/fly";
+import { useModel } from "@/features/model/model";
+import { Button } from "@/ui/button";
+import { Card } from "@/ui/card";
+import { Check } from "@/ui/check";
+import { Choice } from "@/ui/choice";
+import { Failure, Waiting } from "@/ui/message";
+import { PlainNumber } from "./PlainNumber";
+import { TextLine } from "@/ui/text-line";
+
+type Wish = Wishes["regimes"][number];
+
+const REGIMES = {
+  FIRST_FLIGHTS: "First flights",
+  PRECISION: "Precision",
+  SNAP: "Snap manoeuvres",
+  HOVER: "Hover",
+  ROLLING_HIGH_ALPHA: "Rolling at high alpha",
+  THERMAL: "Thermal",
+  CRUISE: "Cruise",
+  SPEED: "Speed",
+  LANDING: "Landing",
+  LAUNCH: "Launch",
+} as const;
+
+const PILOTS = [
+  ["BEGINNER", "a beginner"],
+  ["INTERMEDIATE", "an intermediate pilot"],
+  ["EXPERT", "an expert"],
+] as const;
+
+/** What a model is for: decided before the first flight, one kind of flying after the other. */
+export function WishesPage() {
+  const { standing } = useModel();
+  const wishes = useWishes(standing.id);
+  if (wishes.data === undefined) {
+    return wishes.isError ? <Failure error={wishes.error} /> : <Waiting what="the wishes" />;
+  }
+  return <Book key={wishes.data.version} sheet={wishes.data} />;
+}
+
+function Book({ sheet }: { sheet: WishSheet }) {
+  const { standing } = useModel();
+  const note = useNoteWishes(standing.id);
+  const starting = useStartingWishes(standing.id);
+  const [wishes, setWishes] = useState(sheet.wishes);
+  const set = (part: Partial<Wishes>) => setWishes({ ...wishes, ...part });
+  const setWish = (of: Wish, part: Partial<Wish>) =>
+    set({ regimes: wishes.regimes.map((one) => (one === of ? { ...of, ...part } : one)) });
+  const left = (Object.keys(REGIMES) as Wish["regime"][]).filter(
+    (one) => !wishes.regimes.some((wish) => wish.regime === one),
+  );
+  const add = (regime: Wish["regime"]) =>
+    set({
+      regimes: [
+        ...wishes.regimes,
+        {
+          regime,
+          feel: "",
+          where: "",
+          rollMm: 0,
+          pitchMm: 0,
+          yawMm: 0,
+          source: "",
+          ended: "",
+          reached: false,
+        },
+      ],
+    });
+  const begin = (pilot: Wishes["pilot"]) =>
+    starting.mutate(pilot, {
+      onSuccess: (found) =>
+        setWishes({
+          ...found,
+          regimes: [
+            ...wishes.regimes,
+            ...found.regimes.filter(
+              (one) => !wishes.regimes.some((there) => there.regime === one.regime),
+            ),
+          ],
+        }),
+    });
+  return (
+    <form
+      className="mx-auto max-w-3xl space-y-3 pt-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        note.mutate({ version: sheet.version, wishes });
+      }}
+    >
+      <Card title="Who flies it, and in what">
+        <div className="grid gap-3 sm:grid-cols-2">
+          <Choice
+            label="Flown by"
+            value={wishes.pilot}
+            options={PILOTS}
+            onValue={(pilot) => set({ pilot })}
+          />
+          <div className="flex items-end">
+            <Button disabled={starting.isPending} onClick={() => begin(wishes.pilot)}>
+              Fill in a starting point
+            </Button>
+          </div>
+          <PlainNumber
+            label="Balance wanted, percent of the maker’s range, 0 foremost"
+            value={wishes.balancePercent}
+            onValue={(balancePercent) => set({ balancePercent })}
+          />
+          <TextLine
+            label="Why there"
+            value={wishes.balanceWhy}
+            maxLength={300}
+            onValue={(balanceWhy) => set({ balanceWhy })}
+          />
+          <PlainNumber
+            label="Wind at most, metres per second"
+            value={wishes.limits.windMetresPerSecond}
+            onValue={(windMetresPerSecond) =>
+              set({ limits: { ...wishes.limits, windMetresPerSecond } })
+            }
+          />
+          <TextLine
+            label="The field must be"
+            value={wishes.limits.field}
+            maxLength={300}
+            onValue={(field) => set({ limits: { ...wishes.limits, field } })}
+          />
+        </div>
+        <div className="mt-3">
+          <Check
+            checked={wishes.turnedRound}
+            onChecked={(turnedRound) => set({ turnedRound })}
+            label="My house rule for the sign of differential on the roll axis is the other one"
+          />
+        </div>
+      </Card>
+      {sheet.notes.length > 0 && (
+        <ul
+          className="list-disc border-l-4 border-grounded bg-inset py-2 pr-4 pl-8"
+          data-wish-notes
+        >
+          {sheet.notes.map((one) => (
+            <li key={one}>{one}</li>
+          ))}
+        </ul>
+      )}
+      {wishes.regimes.map((wish) => (
+        <WishCard
+          key={wish.regime}
+          wish={wish}
+          onWish={(part) => setWish(wish, part)}
+          remove={() => set({ regimes: wishes.regimes.filter((one) => one !== wish) })}
+        />
+      ))}
+      {left.length > 0 && (
+        <div className="flex flex-wrap items-center gap-2">
+          <span className="text-soft">Also for</span>
+          {left.map((one) => (
+            <Button key={one} onClick={() => add(one)}>
+              {REGIMES[one]}
+            </Button>
+          ))}
+        </div>
+      )}
+      {(note.isError || starting.isError) && <Failure error={note.error ?? starting.error} />}
+      <Button type="submit" look="main" large disabled={note.isPending}>
+        Keep it
+      </Button>
+    </form>
+  );
+}
+
+interface CardProps {
+  wish: Wish;
+  onWish: (part: Partial<Wish>) => void;
+  remove: () => void;
+}
+
+function WishCard({ wish, onWish, remove }: CardProps) {
+  const { draft } = useModel();
+  const where = [
+    ["", "not decided"] as const,
+    ...draft.present.phases.map((one) => [one.id, `phase ${one.name}`] as const),
+    ...draft.present.feelSets.map((one) => [one.id, `set ${one.name}`] as const),
+  ];
+  return (
+    <Card
+      title={REGIMES[wish.regime]}
+      aside={
+        <Button look="quiet" onClick={remove} aria-label={`Not for ${REGIMES[wish.regime]}`}>
+          Not for this
+        </Button>
+      }
+    >
+      <div className="grid gap-3 sm:grid-cols-2">
+        <TextLine
+          label="How it shall feel"
+          value={wish.feel}
+          maxLength={300}
+          onValue={(feel) => onWish({ feel })}
+        />
+        <Choice
+          label="Flown with"
+          value={wish.where}
+          options={where}
+          onValue={(chosen) => onWish({ where: chosen })}
+        />
+        <div className="grid grid-cols-3 gap-2">
+          <PlainNumber
+            label="Aileron, mm"
+            value={wish.rollMm}
+            onValue={(rollMm) => onWish({ rollMm })}
+          />
+          <PlainNumber
+            label="Elevator, mm"
+            value={wish.pitchMm}
+            onValue={(pitchMm) => onWish({ pitchMm })}
+          />
+          <PlainNumber
+            label="Rudder, mm"
+            value={wish.yawMm}
+            onValue={(yawMm) => onWish({ yawMm })}
+          />
+        </div>
+        <TextLine
+          label="Where the figures come from"
+          value={wish.source}
+          maxLength={120}
+          onValue={(source) => onWish({ source })}
+        />
+        <TextLine
+          label="What it ended with"
+          value={wish.ended}
+          maxLength={300}
+          onValue={(ended) => onWish({ ended })}
+        />
+        <Check
+          checked={wish.reached}
+          onChecked={(reached) => onWish({ reached })}
+          label="Feels right"
+        />
+      </div>
+    </Card>
+  );
+}

@@ -1,0 +1,39 @@
+import type { FlightReport } from "@/api/queries";
+import { Button } from "@/ui/button";
+
+const SURE = [
+  ["SURE", "sure"],
+  ["FAIRLY", "fairly"],
+  ["NOT", "not sure"],
+] as const;
+
+interface Props {
+  value: FlightReport["sure"];
+  onValue: (value: FlightReport["sure"]) => void;
+  /** Whether one must be chosen and none was. */
+  missing: boolean;
+}
+
+/** How sure the pilot is; nothing is chosen for him. */
+export function SureRow({ value, onValue, missing }: Props) {
+  return (
+    <div className="flex flex-wrap items-center gap-2" role="group" aria-label="How sure">
+      {SURE.map(([one, word]) => (
+        <Button
+          key={one}
+          className="min-h-12"
+          look={value === one ? "main" : "plain"}
+          aria-pressed={value === one}
+          onClick={() => onValue(one)}
+        >
+          {word}
+        </Button>
+      ))}
+      {missing && (
+        <span role="alert" className="text-sm font-medium text-grounded">
+          How sure: choose one
+        </span>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,211 @@
+import { useState } from "react";
+import { Link, useNavigate, useParams } from "react-router";
+import {
+  useAnswerStep,
+  useCheckRun,
+  useEndCheck,
+  type CheckAnswer,
+  type CheckRun,
+  type CheckStep,
+} from "@/api/fly";
+import { useModel } from "@/features/model/model";
+import { Button } from "@/ui/button";
+import { Card, Caution } from "@/ui/card";
+import { useFocusOn } from "@/ui/focus";
+import { Failure, Waiting } from "@/ui/message";
+import { PartDone } from "@/ui/part-done";
+import { TextLine } from "@/ui/text-line";
+import { Counts, NO_COUNTS } from "./Counts";
+
+/** One check, a large step at a time; what was answered is kept as it is answered. */
+export function CheckRunPage() {
+  const { standing } = useModel();
+  const runId = Number(useParams().runId);
+  const run = useCheckRun(standing.id, runId);
+  if (run.data === undefined) {
+    return run.isError ? <Failure error={run.error} /> : <Waiting what="the check" />;
+  }
+  return <Run run={run.data} />;
+}
+
+function Run({ run }: { run: CheckRun }) {
+  const [at, setAt] = useState<number>();
+  const over = run.state !== "OPEN";
+  const index = at ?? run.judged.next;
+  const step = run.steps[index];
+  if (over || step === undefined) {
+    return <Summary run={run} back={(to) => setAt(to)} />;
+  }
+  return <Step key={step.id} run={run} index={index} step={step} go={(to) => setAt(to)} />;
+}
+
+interface StepProps {
+  run: CheckRun;
+  index: number;
+  step: CheckStep;
+  /** To another step; to none for the next one without an answer. */
+  go: (to: number | undefined) => void;
+}
+
+function Step({ run, index, step, go }: StepProps) {
+  const { standing } = useModel();
+  const send = useAnswerStep(standing.id, run.id);
+  const heading = useFocusOn<HTMLHeadingElement>(index);
+  const known = run.answers.find((one) => one.step === step.id);
+  const [note, setNote] = useState(known?.note ?? "");
+  const [counts, setCounts] = useState(known ?? NO_COUNTS);
+  const [wrong, setWrong] = useState(false);
+  const answer = (verdict: CheckAnswer["verdict"]) =>
+    send.mutate(
+      {
+        step: step.id,
+        verdict,
+        note,
+        fadesFirst: counts.fadesFirst,
+        fadesSecond: counts.fadesSecond,
+        lostFrames: counts.lostFrames,
+        holds: counts.holds,
+      },
+      { onSuccess: () => go(undefined) },
+    );
+  return (
+    <div className="mx-auto max-w-2xl pt-3">
+      <div className="mb-2 flex items-center gap-3">
+        <PartDone label="Check" hidden done={index} of={run.steps.length} />
+        <span className="figures shrink-0 text-soft">
+          {index + 1} of {run.steps.length}
+        </span>
+      </div>
+      <Card className="min-h-[20rem]">
+        <h2
+          ref={heading}
+          tabIndex={-1}
+          className="mb-3 text-3xl leading-tight"
+          data-check-step={step.id}
+        >
+          {step.title}
+        </h2>
+        <p className="text-xl leading-snug">{step.words}</p>
+        <ul className="figures my-4 list-disc space-y-1 pl-6 text-xl">
+          {step.lines.map((one) => (
+            <li key={one}>{one}</li>
+          ))}
+        </ul>
+        {step.counted && <Counts value={counts} onValue={setCounts} />}
+        {step.caution !== "" && (
+          <div className="mt-4">
+            <Caution>{step.caution}</Caution>
+          </div>
+        )}
+      </Card>
+      {wrong && (
+        <div className="mt-3">
+          <TextLine
+            label="What was it? Why left out?"
+            value={note}
+            onValue={setNote}
+            maxLength={300}
+          />
+          <div className="mt-2 grid grid-cols-2 gap-2">
+            <Button look="warn" large disabled={send.isPending} onClick={() => answer("WRONG")}>
+              Wrong
+            </Button>
+            <Button
+              large
+              disabled={send.isPending || note.trim() === ""}
+              onClick={() => answer("LEFT_OUT")}
+            >
+              Leave it out
+            </Button>
+          </div>
+        </div>
+      )}
+      {send.isError && <Failure error={send.error} />}
+      <div className="mt-3 grid grid-cols-[auto_1fr_2fr] gap-2">
+        <Button large disabled={index === 0} onClick={() => go(index - 1)} aria-label="Back">
+          Back
+        </Button>
+        <Button large aria-expanded={wrong} onClick={() => setWrong(!wrong)}>
+          Not right
+        </Button>
+        <Button look="main" large disabled={send.isPending} onClick={() => answer("RIGHT")}>
+          {counts.holds > 0 && step.counted ? "Note it" : "Right"}
+        </Button>
+      </div>
+      <p className="mt-2 text-sm text-soft">
+        Every answer is kept at once: the check can be broken off and gone on with.
+      </p>
+    </div>
+  );
+}
+
+const VERDICTS = { RIGHT: "right", WRONG: "not right", LEFT_OUT: "left out" } as const;
+
+/** What a check found, to be ended or looked at again. */
+function Summary({ run, back }: { run: CheckRun; back: (to: number) => void }) {
+  const { standing } = useModel();
+  const end = useEndCheck(standing.id, run.id);
+  const navigate = useNavigate();
+  const clear = run.judged.reasons.length === 0;
+  const open = run.state === "OPEN";
+  const finish = () =>
+    end.mutate(undefined, {
+      onSuccess: () =>
+        void navigate(run.kind === "FLIGHT" && clear ? "../../new" : "..", { relative: "path" }),
+    });
+  return (
+    <div className="mx-auto max-w-2xl space-y-3 pt-3">
+      <Card
+        title={clear ? "Nothing found that grounds it" : "Not to be flown like this"}
+        className={`border-l-4 ${clear ? "border-l-done" : "border-l-grounded"}`}
+      >
+        <ul className="list-disc pl-5" data-reasons={run.judged.reasons.length}>
+          {run.judged.reasons.map((one) => (
+            <li key={one}>{one}</li>
+          ))}
+        </ul>
+        {clear && <p>The last word is yours, at the model.</p>}
+        {open && (
+          <Button
+            look="main"
+            large
+            className="mt-3 w-full"
+            disabled={end.isPending}
+            onClick={finish}
+          >
+            End the check
+          </Button>
+        )}
+        {end.isError && <Failure error={end.error} />}
+      </Card>
+      <Card title="Step by step">
+        <ol className="divide-y divide-line">
+          {run.steps.map((step, i) => {
+            const answer = run.answers.find((one) => one.step === step.id);
+            return (
+              <li key={step.id} className="flex flex-wrap justify-between gap-x-3 py-1.5">
+                {open ? (
+                  <Button look="quiet" className="min-h-12" onClick={() => back(i)}>
+                    {step.title}
+                  </Button>
+                ) : (
+                  <span>{step.title}</span>
+                )}
+                <span className="figures text-sm text-soft">
+                  {answer === undefined ? "no answer" : VERDICTS[answer.verdict]}
+                  {answer !== undefined && answer.note !== "" && `: ${answer.note}`}
+                  {answer !== undefined &&
+                    step.counted &&
+                    `; fades ${answer.fadesFirst} and ${answer.fadesSecond}, lost ${answer.lostFrames}, holds ${answer.holds}`}
+                </span>
+              </li>
+            );
+          })}
+        </ol>
+      </Card>
+      <Link to=".." relative="path" className="underline underline-offset-2">
+        All checks
+      </Link>
+    </div>
+  );
+}

@@ -1,0 +1,123 @@
+import { useState } from "react";
+import { Link, useNavigate } from "react-router";
+import { useBeginCheck, useChecks, type CheckRun } from "@/api/fly";
+import { useFlights } from "@/api/queries";
+import { day } from "@/domain/words";
+import { Grounded } from "@/features/model/Grounded";
+import { useModel } from "@/features/model/model";
+import { Button, buttonClass } from "@/ui/button";
+import { Card, Caution } from "@/ui/card";
+import { Choice } from "@/ui/choice";
+import { Fold } from "@/ui/fold";
+import { Failure, Waiting } from "@/ui/message";
+import { LinkPractice } from "./LinkPractice";
+
+const KINDS = {
+  FLIGHT: ["Before the flight", "every flight"],
+  FULL: ["Full check", "new or changed: balance, directions, throws, failsafe"],
+  RANGE: ["Range check", "new receiver, transmitter, motor or repair"],
+  PUPIL: ["Pupil link", "when a second pilot helps"],
+} as const;
+
+const STAGES = { OPEN: "not finished", DONE: "done", BROKEN_OFF: "broken off" } as const;
+
+/** Checks of a model: what is due, one to begin or resume, those that were done. */
+export function ChecksPage() {
+  const { standing, draft } = useModel();
+  const checks = useChecks(standing.id);
+  const flights = useFlights(standing.id);
+  const begin = useBeginCheck(standing.id);
+  const navigate = useNavigate();
+  const packs = draft.present.balance.packs;
+  const [picked, setPicked] = useState<string>();
+  if (checks.data === undefined) {
+    return checks.isError ? <Failure error={checks.error} /> : <Waiting what="the checks" />;
+  }
+  const { runs, due } = checks.data;
+  const open = runs.find((one) => one.state === "OPEN");
+  const last = flights.items?.[0]?.report.battery ?? "";
+  const usual = packs.some((one) => one.name === last) ? last : (packs[0]?.name ?? "");
+  const pack = picked ?? usual;
+  const start = (kind: CheckRun["kind"]) =>
+    begin.mutate({ kind, pack }, { onSuccess: (run) => void navigate(String(run.id)) });
+  return (
+    <div className="mx-auto max-w-2xl space-y-3 pt-3">
+      <Grounded model={standing.id} grounding={standing.grounding} />
+      {open !== undefined && (
+        <Card title="Not finished" className="border-l-4 border-l-tag">
+          <p className="mb-2">
+            {KINDS[open.kind][0]}, {open.answers.length} of {open.steps.length} steps.
+          </p>
+          <Link to={String(open.id)} className={buttonClass("main", true)}>
+            Go on where it was left
+          </Link>
+        </Card>
+      )}
+      {due.length > 0 && (
+        <Card title="Due">
+          <ul className="list-disc pl-5">
+            {due.map((one) => (
+              <li key={one.kind}>{one.why}</li>
+            ))}
+          </ul>
+        </Card>
+      )}
+      <Card title="Begin a check">
+        {packs.length > 0 && (
+          <Choice
+            label="With which pack"
+            value={pack}
+            onValue={setPicked}
+            options={packs.map((one) => [one.name, one.name] as const)}
+          />
+        )}
+        <ul className="mt-3 space-y-2">
+          {(Object.keys(KINDS) as CheckRun["kind"][]).map((kind) => (
+            <li key={kind}>
+              <Button
+                look={kind === "FLIGHT" ? "main" : "plain"}
+                large
+                className="w-full flex-col !items-start gap-0! py-2 text-left"
+                disabled={begin.isPending}
+                onClick={() => start(kind)}
+              >
+                <span>{KINDS[kind][0]}</span>
+                <span className="text-sm font-normal opacity-80">{KINDS[kind][1]}</span>
+              </Button>
+            </li>
+          ))}
+        </ul>
+        {begin.isError && <Failure error={begin.error} />}
+      </Card>
+      <Caution>
+        The program asks and remembers; it sees nothing. The maker’s manual, the rules of the place
+        and an experienced pilot have the last word.
+      </Caution>
+      {runs.length > 0 && (
+        <Card title="Checks so far">
+          <ul className="divide-y divide-line">
+            {runs.map((run) => (
+              <li key={run.id} className="flex flex-wrap justify-between gap-x-3 py-1.5">
+                <Link to={String(run.id)} className="underline underline-offset-2">
+                  {KINDS[run.kind][0]}
+                </Link>
+                <span className="text-sm text-soft">
+                  {day(run.createdAt.slice(0, 10))}, revision {run.revisionNumber}
+                  {run.pack !== "" && `, ${run.pack}`}, {STAGES[run.state]}
+                  {run.judged.reasons.length > 0 && (
+                    <strong className="text-grounded"> grounds it</strong>
+                  )}
+                </span>
+              </li>
+            ))}
+          </ul>
+        </Card>
+      )}
+      <Card title="Practise a range check">
+        <Fold title="On a simulated link">
+          <LinkPractice />
+        </Fold>
+      </Card>
+    </div>
+  );
+}
