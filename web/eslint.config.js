@@ -16,6 +16,8 @@ const ORDER = [
   "bench",
   "program",
   "rig",
+  "coach",
+  "preflight",
   "flight",
   "adjustment",
   "aircraft",

@@ -144,10 +144,11 @@ export const useAnswerStep = (aircraftId: number, runId: number) =>
   );
 
 export const useEndCheck = (aircraftId: number, runId: number) =>
-  useChange(() =>
+  useChange((version: number) =>
     answered(
       api.PUT("/api/aircraft/{aircraftId}/checks/{runId}/end", {
         params: { path: { aircraftId, runId } },
+        body: { version },
       }),
     ),
   );

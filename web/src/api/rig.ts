@@ -113,3 +113,11 @@ export const useMarkCheck = (aircraftId: number) =>
       }),
     ),
   );
+
+/** The thrust line through the balance point, from how a model hangs. */
+export const useHanging = (body: Schemas["HangingAsked"]) =>
+  useQuery({
+    queryKey: ["hanging", body],
+    placeholderData: keepPreviousData,
+    queryFn: () => answered(api.POST("/api/rig/balance/hanging", { body })),
+  });

@@ -437,6 +437,23 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/rig/balance/hanging": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** The thrust line through the balance point, from how a model hangs */
+    post: operations["postRigBalanceHanging"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/program/trim-curve": {
     parameters: {
       query?: never;
@@ -1708,6 +1725,23 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
   schemas: {
+    BalanceStation: {
+      /**
+       * Format: double
+       * @description Balance point
+       */
+      cgMm: number;
+      /**
+       * Format: double
+       * @description Expo on pitch
+       */
+      expoPercent: number;
+      /**
+       * Format: double
+       * @description Reflex
+       */
+      reflexMm: number;
+    };
     ChangedWishes: {
       /** Format: int32 */
       version: number;
@@ -1773,6 +1807,7 @@ export interface components {
       turnedRound: boolean;
       limits: components["schemas"]["Limits"];
       regimes: components["schemas"]["Wish"][];
+      stations: components["schemas"]["BalanceStation"][];
     };
     WishSheet: {
       wishes: components["schemas"]["Wishes"];
@@ -1781,6 +1816,7 @@ export interface components {
       /** Format: double */
       balanceMm: number;
       notes: string[];
+      between: string[];
     };
     Marked: {
       /** Format: int32 */
@@ -2050,6 +2086,10 @@ export interface components {
         | "SPEED"
         | "FEEL";
       part: string;
+    };
+    Ended: {
+      /** Format: int32 */
+      version: number;
     };
     CheckAnswer: {
       /** @description Step */
@@ -3777,6 +3817,31 @@ export interface components {
       ballastAt: ("NOSE" | "TAIL") | null;
       /** Format: double */
       chordPercent: number | null;
+      words: string;
+    };
+    HangingAsked: {
+      down: boolean;
+      /**
+       * Format: double
+       * @description Angle it hangs at: from the fuselage line to the plumb line; plus down or right
+       */
+      readDegrees: number;
+      /**
+       * Format: double
+       * @description Thrust line now
+       */
+      nowDegrees: number;
+      /**
+       * Format: double
+       * @description Between the bolts
+       */
+      boltSpacingMm: number;
+    };
+    HangingLine: {
+      /** Format: double */
+      changeDegrees: number;
+      /** Format: double */
+      washerMm: number;
       words: string;
     };
     TrimAt: {
@@ -6190,7 +6255,11 @@ export interface operations {
       };
       cookie?: never;
     };
-    requestBody?: never;
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["Ended"];
+      };
+    };
     responses: {
       /** @description OK */
       200: {
@@ -6230,6 +6299,15 @@ export interface operations {
       };
       /** @description Somebody else was first, or something under way stands against it. */
       409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
         headers: {
           [name: string]: unknown;
         };
@@ -7723,6 +7801,57 @@ export interface operations {
         };
         content: {
           "application/json": components["schemas"]["BalanceWish"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  postRigBalanceHanging: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["HangingAsked"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["HangingLine"];
         };
       };
       /** @description Asked by another page, or under another name than this machine's. */

@@ -12,7 +12,8 @@ import { Card } from "@/ui/card";
 import { Check } from "@/ui/check";
 import { Choice } from "@/ui/choice";
 import { Failure, Waiting } from "@/ui/message";
-import { PlainNumber } from "./PlainNumber";
+import { PlainNumber } from "@/ui/plain-number";
+import { Stations } from "./Stations";
 import { TextLine } from "@/ui/text-line";
 
 type Wish = Wishes["regimes"][number];
@@ -79,6 +80,7 @@ function Book({ sheet }: { sheet: WishSheet }) {
       onSuccess: (found) =>
         setWishes({
           ...found,
+          stations: wishes.stations,
           regimes: [
             ...wishes.regimes,
             ...found.regimes.filter(
@@ -151,6 +153,11 @@ function Book({ sheet }: { sheet: WishSheet }) {
           ))}
         </ul>
       )}
+      <Stations
+        wishes={wishes}
+        between={sheet.between}
+        onStations={(stations) => set({ stations })}
+      />
       {wishes.regimes.map((wish) => (
         <WishCard
           key={wish.regime}

@@ -2,15 +2,7 @@ import { zodResolver } from "@hookform/resolvers/zod";
 import { useEffect, useState } from "react";
 import { useForm } from "react-hook-form";
 import { useNavigate, useParams } from "react-router";
-import type { Schemas } from "@/api/client";
-import {
-  useAddFlown,
-  useChecks,
-  useCoach,
-  useCorrectFlown,
-  useFlightForm,
-  type CoachSheet,
-} from "@/api/fly";
+import { useAddFlown, useChecks, useCoach, useCorrectFlown, useFlightForm } from "@/api/fly";
 import {
   useFields,
   useFlight,
@@ -30,7 +22,7 @@ import { Failure, Waiting } from "@/ui/message";
 import { SwitchTabs } from "@/ui/switch-tabs";
 import { CardTable } from "./CardTable";
 import { PhaseTrims } from "./PhaseTrims";
-import { blankReading, NOT_CHOSEN, whole } from "./reading";
+import { fresh, NONE, whole, type Begun } from "./reading";
 import { ChoiceRow, TextRow } from "./rows";
 import { checkedToday, isSeen, NOTHING_SEEN, SeenCards, type Seen } from "./SeenCards";
 import { SimulatedFlight } from "./SimulatedFlight";
@@ -87,53 +79,11 @@ const isReport = (value: unknown): value is FlightReport =>
       shaped((one as FlightReport["phases"][number]).trims, { roll: "number" }),
   );
 
-interface EntryProps {
+interface EntryProps extends Begun {
   fields: Field[];
   corrected: Flight | undefined;
-  last: FlightReport | undefined;
-  stands: Schemas["StandingTrims"];
-  coach: CoachSheet;
-  asks: Schemas["FlightForm"][];
   /** The check of today, to be named by the flight; 0 for none. */
   check: number;
-}
-
-const NONE = { roll: 0, pitch: 0, yaw: 0 };
-
-/**
- * A new entry starts from the last flight's place, pack and phases, from the trims that stand and from
- * what the flight was for. Wind, air and how sure are chosen, never preset.
- */
-function fresh({ last, stands, coach, asks }: EntryProps, packs: Schemas["Pack"][]): FlightReport {
-  const battery = last?.battery ?? packs[0]?.name ?? "";
-  const pack = packs.find((one) => one.name === battery);
-  const trims = (phase: string) => stands.phases.find((one) => one.phase === phase)?.trims ?? NONE;
-  const known = asks.map((one) => one.phase);
-  const base = asks.at(-1);
-  return {
-    flownOn: today(),
-    wind: NOT_CHOSEN,
-    air: NOT_CHOSEN,
-    field: last?.field ?? "",
-    battery,
-    cgMm: pack?.cgMm ?? last?.cgMm ?? 0,
-    remarks: "",
-    goal: coach.goal.slice(0, 300),
-    trims: stands.phases.at(-1)?.trims ?? NONE,
-    throttlePercent: blankReading("", NONE, base, NOT_CHOSEN).throttlePercent,
-    sure: NOT_CHOSEN,
-    turnsDiffer: false,
-    phases: (last?.phases ?? [])
-      .filter((one) => known.includes(one.phase) && one.phase !== base?.phase)
-      .map((one) =>
-        blankReading(
-          one.phase,
-          trims(one.phase),
-          asks.find((each) => each.phase === one.phase),
-          NOT_CHOSEN,
-        ),
-      ),
-  };
 }
 
 function Entry(props: EntryProps) {
@@ -142,7 +92,7 @@ function Entry(props: EntryProps) {
   const setup = standing.newest.setup;
   const standingIn = (phase: string) =>
     stands.phases.find((one) => one.phase === phase)?.trims ?? NONE;
-  const blank = fresh(props, setup.balance.packs);
+  const blank = fresh(props, setup.balance.packs, today());
   const navigate = useNavigate();
   const range = setup.transmitter.trimRangeClicks;
   const [byCard, setByCard] = useState(false);

@@ -1,4 +1,5 @@
 import type { Schemas } from "@/api/client";
+import type { CoachSheet } from "@/api/fly";
 import type { FlightReport } from "@/api/queries";
 
 export type Reading = FlightReport["phases"][number];
@@ -41,3 +42,53 @@ export const whole = (report: FlightReport, asks: Schemas["FlightForm"][]): Flig
     };
   }),
 });
+
+/** What a new entry begins with. */
+export interface Begun {
+  last: FlightReport | undefined;
+  stands: Schemas["StandingTrims"];
+  coach: CoachSheet;
+  asks: Schemas["FlightForm"][];
+}
+
+export const NONE = { roll: 0, pitch: 0, yaw: 0 };
+
+/**
+ * A new entry starts from the last flight's place, pack and phases, from the trims that stand and from
+ * what the flight was for. Wind, air and how sure are chosen, never preset.
+ */
+export function fresh(
+  { last, stands, coach, asks }: Begun,
+  packs: Schemas["Pack"][],
+  day: string,
+): FlightReport {
+  const battery = last?.battery ?? packs[0]?.name ?? "";
+  const pack = packs.find((one) => one.name === battery);
+  const trims = (phase: string) => stands.phases.find((one) => one.phase === phase)?.trims ?? NONE;
+  const known = asks.map((one) => one.phase);
+  const base = asks.at(-1);
+  return {
+    flownOn: day,
+    wind: NOT_CHOSEN,
+    air: NOT_CHOSEN,
+    field: last?.field ?? "",
+    battery,
+    cgMm: pack?.cgMm ?? last?.cgMm ?? 0,
+    remarks: "",
+    goal: coach.goal.slice(0, 300),
+    trims: stands.phases.at(-1)?.trims ?? NONE,
+    throttlePercent: blankReading("", NONE, base, NOT_CHOSEN).throttlePercent,
+    sure: NOT_CHOSEN,
+    turnsDiffer: false,
+    phases: (last?.phases ?? [])
+      .filter((one) => known.includes(one.phase) && one.phase !== base?.phase)
+      .map((one) =>
+        blankReading(
+          one.phase,
+          trims(one.phase),
+          asks.find((each) => each.phase === one.phase),
+          NOT_CHOSEN,
+        ),
+      ),
+  };
+}

@@ -149,7 +149,7 @@ function Summary({ run, back }: { run: CheckRun; back: (to: number) => void }) {
   const clear = run.judged.reasons.length === 0;
   const open = run.state === "OPEN";
   const finish = () =>
-    end.mutate(undefined, {
+    end.mutate(run.version, {
       onSuccess: () =>
         void navigate(run.kind === "FLIGHT" && clear ? "../../new" : "..", { relative: "path" }),
     });

@@ -11,6 +11,7 @@ import { Card, Caution } from "@/ui/card";
 import { Failure } from "@/ui/message";
 import { NumberField } from "@/ui/number-field";
 import { BalanceDrawing } from "./BalanceDrawing";
+import { HangingCard } from "./HangingCard";
 
 const B = ["balance"] as const;
 
@@ -118,6 +119,7 @@ export function BalancePage() {
             <AcrossWords advice={advice.data} asked={asked} />
           )}
         </Card>
+        {draft.present.airframe.motors.length > 0 && <HangingCard />}
       </div>
     </div>
   );

@@ -6,6 +6,7 @@ import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.ColorScheme;
 import com.microsoft.playwright.options.LoadState;
+import com.microsoft.playwright.options.WaitForSelectorState;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -39,17 +40,16 @@ public final class Screenshots {
     plain("balance", "models/1/rig/balance", ColorScheme.LIGHT);
     plain("phases", "models/2/program/phases", ColorScheme.LIGHT);
     plain("mixes", "models/2/program/mixes", ColorScheme.LIGHT);
-    plain("power", "models/4/program/power", ColorScheme.LIGHT);
     hazards();
     scene();
     channelMap();
     guidedStep();
-    throwsWanted();
     bench();
     phone();
     adjustment();
-    plain("settled", "models/1/fly", ColorScheme.LIGHT);
-    history();
+    plain("coach", "models/1/fly/coach", ColorScheme.LIGHT);
+    plain("field-card", "models/2/fly/card", ColorScheme.LIGHT);
+    checks();
   }
 
   private void plain(String name, String path, ColorScheme theme) {
@@ -126,21 +126,33 @@ public final class Screenshots {
     save(page, "guided-step");
   }
 
-  private void throwsWanted() {
-    Page page = open("models/2/rig", 1280, 800, ColorScheme.LIGHT);
-    page.getByLabel("Wanted up, mm").fill("14");
-    page.getByLabel("Wanted down, mm").fill("8");
-    page.locator("[data-choices]").scrollIntoViewIfNeeded();
-    page.waitForTimeout(400);
-    save(page, "throws");
-  }
-
+  /** What a flight showed, picked by the thumb. */
   private void phone() {
     Page page = open("models/1/fly/new", 390, 844, ColorScheme.LIGHT);
-    page.getByLabel("Roll trim, clicks").fill("-9");
-    page.getByLabel("Pitch trim, clicks").fill("14");
-    page.getByLabel("Yaw trim, clicks").fill("6");
+    page.locator("[data-outcome]").first().click();
+    click(page, "clear", 1);
+    page.locator("[data-outcomes]").first().scrollIntoViewIfNeeded();
+    page.waitForTimeout(300);
     save(page, "flight-entry-phone");
+  }
+
+  private void checks() {
+    Page page = open("models/1/fly/checks", 390, 844, ColorScheme.LIGHT);
+    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Before the flight"))
+        .click();
+    while (!page.locator("[data-check-step=move-flight-roll]").isVisible()) {
+      String step = page.locator("[data-check-step]").getAttribute("data-check-step");
+      click(page, "Right", 1);
+      page.locator("[data-check-step='" + step + "']")
+          .waitFor(new Locator.WaitForOptions().setState(WaitForSelectorState.DETACHED));
+    }
+    page.waitForTimeout(300);
+    save(page, "preflight-step");
+    page.navigate(app.address() + "models/1/fly/checks");
+    page.getByRole(AriaRole.BUTTON, named("On a simulated link")).click();
+    page.locator("[data-link]").scrollIntoViewIfNeeded();
+    page.waitForTimeout(600);
+    save(page, "range-check");
   }
 
   private void adjustment() {
@@ -155,15 +167,6 @@ public final class Screenshots {
     }
     page.waitForTimeout(200);
     save(page, "adjustment-step");
-  }
-
-  /** What the first adjustment changed, in values and in mm. */
-  private void history() {
-    Page page = open("models/1/revisions", 1280, 800, ColorScheme.LIGHT);
-    Browser.choose(page.getByLabel("From"), "1");
-    Browser.choose(page.getByLabel("To"), "2");
-    page.waitForTimeout(500);
-    save(page, "history");
   }
 
   private static void click(Page page, String name, int times) {

@@ -3,6 +3,7 @@ package hightally.app.coach;
 import hightally.app.aircraft.Hangar;
 import hightally.app.platform.Once;
 import hightally.app.words.ReaderWords;
+import hightally.core.airframe.Pack;
 import hightally.core.coach.FlightForm;
 import hightally.core.coach.TestCase;
 import hightally.core.coach.WishNotes;
@@ -11,6 +12,7 @@ import hightally.core.quantity.Said;
 import hightally.core.setup.Setup;
 import io.swagger.v3.oas.annotations.Operation;
 import java.util.List;
+import java.util.stream.Stream;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -90,8 +92,13 @@ class CoachController {
     return coach.close(aircraftId, jobId, closed, reason);
   }
 
-  /** Wishes with what contradicts the model or its maker. */
-  record WishSheet(Wishes wishes, int version, double balanceMm, List<Said> notes) {}
+  /**
+   * Wishes with what contradicts the model or its maker.
+   *
+   * @param between what goes with the balance of each pack, and with the one wanted
+   */
+  record WishSheet(
+      Wishes wishes, int version, double balanceMm, List<Said> notes, List<Said> between) {}
 
   /** Changed wishes, and the version that was changed; -1 where there were none. */
   record ChangedWishes(int version, Wishes wishes) {}
@@ -120,6 +127,12 @@ class CoachController {
         kept.wishes(),
         kept.version(),
         WishNotes.balanceMm(setup, kept.wishes()),
-        WishNotes.of(setup, kept.wishes()));
+        WishNotes.of(setup, kept.wishes()),
+        Stream.concat(
+                setup.balance().packs().stream().map(Pack::cgMm),
+                Stream.of(WishNotes.balanceMm(setup, kept.wishes())))
+            .distinct()
+            .flatMap(cg -> WishNotes.between(kept.wishes(), cg).stream())
+            .toList());
   }
 }

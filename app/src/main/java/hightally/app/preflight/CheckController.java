@@ -60,8 +60,9 @@ class CheckController {
 
   @PutMapping(OF_AIRCRAFT + "/{runId}/end")
   @Operation(summary = "Ends a check: done where every step has its answer, else broken off")
-  CheckRun end(@PathVariable long aircraftId, @PathVariable long runId) {
-    return checks.end(aircraftId, runId);
+  CheckRun end(
+      @PathVariable long aircraftId, @PathVariable long runId, @RequestBody Checks.Ended ended) {
+    return checks.end(aircraftId, runId, ended);
   }
 
   @PostMapping("/api/link/range-check")

@@ -147,11 +147,18 @@ public class Checks {
     return read(runs.saveAndFlush(found));
   }
 
+  /** A check to end, and the version the pilot saw. */
+  public record Ended(int version) {}
+
   /** Ends a check: done where every step has its answer, else broken off. */
   @Transactional
-  public CheckRun end(long aircraftId, long runId) {
+  public CheckRun end(long aircraftId, long runId, Ended ended) {
     hangar.alone(aircraftId);
     CheckRunEntity found = open(aircraftId, runId);
+    if (read(found).version() != ended.version()) {
+      throw new ConflictException(
+          "This check was gone on with on another page meanwhile. Look at it again, then end it.");
+    }
     boolean whole = read(found).judged().next() < 0;
     found.close(whole ? CheckRun.Stage.DONE : CheckRun.Stage.BROKEN_OFF, clock.instant());
     return read(runs.saveAndFlush(found));

@@ -2,6 +2,7 @@ package hightally.app.rig;
 
 import hightally.core.channel.Transmitter;
 import hightally.core.guide.BalanceAdvice;
+import hightally.core.guide.HangingLine;
 import hightally.core.guide.MeasuredThrows;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Said;
@@ -28,6 +29,12 @@ class RigController {
 
   /** A setup and the transmitter it is to go to. */
   record MoveAsked(Setup setup, Transmitter transmitter) {}
+
+  @PostMapping("/balance/hanging")
+  @Operation(summary = "The thrust line through the balance point, from how a model hangs")
+  HangingLine hanging(@RequestBody HangingLine.HangingAsked asked) {
+    return HangingLine.of(asked);
+  }
 
   @PostMapping("/map/proposal")
   @Operation(summary = "A channel map drawn up and explained; nothing moves differently")

@@ -31,7 +31,14 @@ class ChecksTest extends Pilot {
       String path = at + "/checks/" + run.get("id").asLong() + "/answers";
       assertThat(put(path, answer(step.get("id").asText(), "RIGHT", 0)).status()).isEqualTo(200);
     }
-    return put(at + "/checks/" + run.get("id").asLong() + "/end", Map.of()).json();
+    return end(at, run).json();
+  }
+
+  private Answer end(String at, JsonNode run) throws Exception {
+    String here = at + "/checks/" + run.get("id").asLong();
+    int version = get(here).json().get("version").asInt();
+    assertThat(put(here + "/end", Map.of("version", version + 7)).status()).isEqualTo(409);
+    return put(here + "/end", Map.of("version", version));
   }
 
   private List<String> due(String at) throws Exception {
@@ -69,7 +76,7 @@ class ChecksTest extends Pilot {
     JsonNode second = begin(at, "FULL");
     assertThat(get(at + "/checks/" + first.get("id").asLong()).json().get("state").asText())
         .isEqualTo("BROKEN_OFF");
-    JsonNode ended = put(at + "/checks/" + second.get("id").asLong() + "/end", Map.of()).json();
+    JsonNode ended = end(at, second).json();
     assertThat(ended.get("state").asText()).isEqualTo("BROKEN_OFF");
     assertThat(get(at + "/checks").json().get("runs")).hasSize(2);
   }

@@ -5,6 +5,7 @@ import hightally.core.airframe.BalanceSheet;
 import hightally.core.airframe.Pack;
 import hightally.core.airframe.Panel;
 import hightally.core.airframe.Side;
+import hightally.core.guide.PackPlace;
 import hightally.core.log.TestResult;
 import hightally.core.quantity.Absentable;
 import hightally.core.quantity.Control;

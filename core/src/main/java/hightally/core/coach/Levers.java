@@ -4,6 +4,7 @@ import hightally.core.airframe.BalanceSheet;
 import hightally.core.airframe.Pack;
 import hightally.core.edit.PartNames;
 import hightally.core.guide.BalanceEstimate;
+import hightally.core.guide.PackPlace;
 import hightally.core.mix.Curve;
 import hightally.core.mix.CurvePoint;
 import hightally.core.mix.Mix;

@@ -1,5 +1,6 @@
 package hightally.core.coach;
 
+import hightally.core.coach.Wishes.BalanceStation;
 import hightally.core.coach.Wishes.Pilot;
 import hightally.core.coach.Wishes.Regime;
 import hightally.core.coach.Wishes.Wish;
@@ -12,6 +13,7 @@ import hightally.core.setup.Setup;
 import hightally.core.signal.Moment;
 import hightally.core.signal.SignalPath;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 
@@ -62,7 +64,7 @@ public final class WishNotes {
           case INTERMEDIATE -> 5;
           case EXPERT -> 8;
         };
-    return new Wishes(pilot, balance, "", false, new Wishes.Limits(wind, ""), wishes);
+    return new Wishes(pilot, balance, "", false, new Wishes.Limits(wind, ""), wishes, List.of());
   }
 
   private static List<Regime> regimes(Setup setup, Pilot pilot) {
@@ -169,6 +171,42 @@ public final class WishNotes {
                 Quantity.mm(most, 0)));
       }
     }
+  }
+
+  /** What goes with a balance point, between the stations the pilot has found. */
+  public static Optional<Said> between(Wishes wishes, double cgMm) {
+    List<BalanceStation> stations =
+        wishes.stations().stream()
+            .sorted(Comparator.comparingDouble(BalanceStation::cgMm))
+            .toList();
+    if (stations.isEmpty()) {
+      return Optional.empty();
+    }
+    BalanceStation low = stations.get(0);
+    BalanceStation high = stations.get(stations.size() - 1);
+    boolean inside = cgMm >= low.cgMm() && cgMm <= high.cgMm();
+    double at = Math.max(low.cgMm(), Math.min(high.cgMm(), cgMm));
+    for (BalanceStation one : stations) {
+      low = one.cgMm() <= at ? one : low;
+    }
+    for (int i = stations.size() - 1; i >= 0; i--) {
+      high = stations.get(i).cgMm() >= at ? stations.get(i) : high;
+    }
+    double span = high.cgMm() - low.cgMm();
+    double part = span == 0 ? 0 : (at - low.cgMm()) / span;
+    double expo = low.expoPercent() + part * (high.expoPercent() - low.expoPercent());
+    double reflex = low.reflexMm() + part * (high.reflexMm() - low.reflexMm());
+    return Optional.of(
+        Said.of(
+            "wish.between",
+            "cg",
+            Quantity.mm(cgMm, 0),
+            "expo",
+            Quantity.percent(expo, 0),
+            "reflex",
+            reflex == 0 ? Said.NOTHING : Said.of("wish.reflex", "mm", Quantity.mm(reflex)),
+            "inside",
+            inside));
   }
 
   /** The wanted balance point, mm aft of the datum. */

@@ -20,6 +20,7 @@ import java.util.function.Consumer;
  * @param turnedRound whether this pilot's house rule for the sign of differential is the other one
  * @param limits what the pilot flies in
  * @param regimes every kind of flying it is for
+ * @param stations what the pilot has found to go with balance points
  */
 public record Wishes(
     Pilot pilot,
@@ -27,14 +28,16 @@ public record Wishes(
     @Text(min = 0, max = 300) String balanceWhy,
     boolean turnedRound,
     Limits limits,
-    List<Wish> regimes)
+    List<Wish> regimes,
+    List<BalanceStation> stations)
     implements SelfChecked {
   /** Nothing noted yet: the middle of the range, a light wind. */
   public static final Wishes NONE =
-      new Wishes(Pilot.INTERMEDIATE, 50, "", false, new Limits(5, ""), List.of());
+      new Wishes(Pilot.INTERMEDIATE, 50, "", false, new Limits(5, ""), List.of(), List.of());
 
   public Wishes {
     regimes = regimes == null ? null : List.copyOf(regimes);
+    stations = stations == null ? null : List.copyOf(stations);
   }
 
   /** How much a pilot has flown. */
@@ -90,6 +93,17 @@ public record Wishes(
       @Text(min = 0, max = 120) String source,
       @Text(min = 0, max = 300) String ended,
       boolean reached) {}
+
+  /**
+   * Expo and reflex that a pilot has found right with a balance point.
+   *
+   * @param cgMm aft of the datum
+   * @param reflexMm of a flying wing; 0 where there is none
+   */
+  public record BalanceStation(
+      @Within(min = -2000, max = 5000, unit = Unit.MILLIMETRES) double cgMm,
+      @Within(min = -100, max = 100, unit = Unit.PERCENT) double expoPercent,
+      @Within(min = -50, max = 50, unit = Unit.MILLIMETRES) double reflexMm) {}
 
   @Override
   public void check(String path, Consumer<Violation> found) {

@@ -145,10 +145,17 @@ public record BalanceAdvice(
         grams,
         where,
         estimate == null ? null : estimate.percent(pack.cgMm()),
-        words(off, inRange, shift, grams, where));
+        words(
+            off,
+            inRange,
+            shift,
+            grams,
+            where,
+            PackPlace.fits(question.setup(), pack.stationMm() + shift)));
   }
 
-  private static Said words(double off, boolean inRange, double shift, double grams, End where) {
+  private static Said words(
+      double off, boolean inRange, double shift, double grams, End where, boolean fits) {
     if (Math.abs(off) < LEVEL_MM) {
       return Said.of("guide.balancesWhereShould");
     }
@@ -168,6 +175,10 @@ public record BalanceAdvice(
         Quantity.mm(Math.abs(shift), 0),
         "shiftAft",
         shift > 0,
+        "fits",
+        fits,
+        "alone",
+        where != null,
         "ballast",
         ballast);
   }
