@@ -22,10 +22,10 @@ function Model({
   mark: Mark;
   view: FlightPath["view"];
 }) {
-  const flips =
-    view === "from behind" ? `scale(1 ${inverted ? -1 : 1})` : `scale(-1 ${inverted ? -1 : 1})`;
-  // Seen from behind a model that flies along the path shows its side until it stands on its tail.
-  const shape = view === "from behind" && turn !== 0 ? TOP : SHAPES[view];
+  // Seen from behind a model that flies along the path shows its back once it stands on its tail.
+  const along = view !== "from behind" || turn !== 0;
+  const shape = along && view === "from behind" ? TOP : SHAPES[view];
+  const flips = `scale(${along ? -1 : 1} ${inverted ? -1 : 1})`;
   return (
     <path
       d={shape}
@@ -47,6 +47,8 @@ interface Props {
 export function PathDrawing({ test, outcome, label, className = "" }: Props) {
   const path = pathOf(test);
   const wrong = outcome === undefined ? undefined : path.outcomes[outcome];
+  const sideways = outcome !== undefined && path.besides?.includes(outcome) === true;
+  const view = sideways ? "from the side" : path.view;
   return (
     <svg
       viewBox="0 0 200 120"
@@ -75,11 +77,11 @@ export function PathDrawing({ test, outcome, label, className = "" }: Props) {
         />
       )}
       {path.marks.map((mark) => (
-        <Model key={mark.join()} mark={mark} view={path.view} />
+        <Model key={mark.join()} mark={mark} view={view} />
       ))}
-      {outcome === undefined && (
+      {(outcome === undefined || path.besides !== undefined) && (
         <text x={196} y={12} textAnchor="end" className="fill-soft text-[9px]">
-          {path.view}
+          {view}
         </text>
       )}
     </svg>

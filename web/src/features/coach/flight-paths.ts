@@ -16,6 +16,8 @@ export interface FlightPath {
   watched: string;
   marks: readonly Mark[];
   outcomes: Partial<Record<Outcome, string>>;
+  /** Outcomes that are seen from the side though the test is drawn from behind. */
+  besides?: readonly Outcome[];
   /** Where the pilot stands is the ground. */
   ground?: boolean;
 }
@@ -63,6 +65,7 @@ const VERTICAL_UP: FlightPath = {
     TO_CANOPY: "M100 84 Q100 40 56 8",
     TO_BELLY: "M100 84 Q100 40 144 8",
   },
+  besides: ["TO_CANOPY", "TO_BELLY"],
   ground: true,
 };
 

@@ -63,10 +63,14 @@ public record TestCase(TrimTest test, String part) {
   }
 
   private static List<TestCase> parts(TrimTest test, Setup setup, Predicate<Phase> which) {
-    return setup.phases().stream()
-        .filter(which)
-        .map(phase -> new TestCase(test, phase.id()))
-        .toList();
+    List<TestCase> cases = new ArrayList<>();
+    for (Phase phase : setup.phases()) {
+      if (which.test(phase)) {
+        // The phase that is on when no other is comes first: the others are judged against it.
+        cases.add(0, new TestCase(test, phase.id()));
+      }
+    }
+    return cases;
   }
 
   /** Its name for programs. */
