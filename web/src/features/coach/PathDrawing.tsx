@@ -77,7 +77,7 @@ export function PathDrawing({ test, outcome, label, className = "" }: Props) {
         />
       )}
       {path.marks.map((mark) => (
-        <Model key={mark.join()} mark={mark} view={view} />
+        <Model key={mark.join()} mark={mark} view={path.shows ?? view} />
       ))}
       {(outcome === undefined || path.besides !== undefined) && (
         <text x={196} y={12} textAnchor="end" className="fill-soft text-[9px]">

@@ -16,6 +16,8 @@ export interface FlightPath {
   watched: string;
   marks: readonly Mark[];
   outcomes: Partial<Record<Outcome, string>>;
+  /** Which side of itself the model shows, where that is another one: on its edge from above. */
+  shows?: FlightPath["view"];
   /** Outcomes that are seen from the side though the test is drawn from behind. */
   besides?: readonly Outcome[];
   /** Where the pilot stands is the ground. */
@@ -124,6 +126,7 @@ const PATHS: Record<Test, FlightPath> = {
   },
   KNIFE_EDGE: {
     view: "from above",
+    shows: "from the side",
     entry: "M8 60 H60",
     watched: "M60 60 H192",
     marks: [
