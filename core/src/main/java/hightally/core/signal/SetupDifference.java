@@ -168,10 +168,8 @@ public final class SetupDifference {
   private static Said value(RecordComponent component, Object value) {
     Within within = component.getAnnotation(Within.class);
     Unit unit = within == null ? Unit.NONE : within.unit();
-    if (value instanceof List<?> list) {
-      return told(list.stream().map(one -> single(one, unit)).toList());
-    }
-    return told(List.of(single(value, unit)));
+    Object one = single(value, unit);
+    return value instanceof List<?> ? (Said) one : told(List.of(one));
   }
 
   private static Object single(Object value, Unit unit) {
@@ -180,6 +178,9 @@ public final class SetupDifference {
     }
     if (value instanceof Boolean is) {
       return Said.of("difference.is", "is", is);
+    }
+    if (value instanceof List<?> list) {
+      return told(list.stream().map(one -> single(one, unit)).toList());
     }
     return value instanceof Record record ? values(record) : value;
   }

@@ -3,11 +3,14 @@ package hightally.core.signal;
 import static hightally.core.English.say;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import hightally.core.DemoModels;
 import hightally.core.Rigs;
 import hightally.core.edit.Edit;
 import hightally.core.edit.Edits;
 import hightally.core.edit.Figure;
+import hightally.core.mix.CurvePoint;
 import hightally.core.mix.Mix;
+import hightally.core.power.ThrottleCurve;
 import hightally.core.setup.Setup;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -58,5 +61,25 @@ class SetupDifferenceTest {
     Collections.reverse(mixes);
     Setup turned = RIG.change().mixes(mixes).done();
     assertThat(lines(RIG, turned)).singleElement().asString().contains("order");
+  }
+
+  /** A curve has points inside: they are told as figures, never as the code writes them. */
+  @Test
+  void whatAnEntryIsMadeOfIsToldAsWell() {
+    Setup before = DemoModels.read("quillon");
+    List<ThrottleCurve> curves = new ArrayList<>(before.power().curves());
+    curves.add(
+        0,
+        new ThrottleCurve(
+            List.of("flight"), List.of(new CurvePoint(-100, -100), new CurvePoint(100, 80))));
+    Setup after = before.change().power(before.power().withCurves(curves)).done();
+    assertThat(SetupDifference.of(before, after).values())
+        .singleElement()
+        .satisfies(
+            line ->
+                assertThat(say(line.after()))
+                    .contains("80")
+                    .contains("flight")
+                    .doesNotContain("CurvePoint"));
   }
 }
