@@ -6,6 +6,7 @@ import hightally.core.airframe.Pack;
 import hightally.core.airframe.Panel;
 import hightally.core.airframe.Side;
 import hightally.core.guide.PackPlace;
+import hightally.core.linkage.Linkage;
 import hightally.core.log.TestResult;
 import hightally.core.quantity.Absentable;
 import hightally.core.quantity.Control;
@@ -236,7 +237,7 @@ public record CoachAdvice(
     Moment at = moment(setup, test, lever);
     double[] before = SignalPath.of(setup).evaluate(at, phase).travelMm();
     double[] after = SignalPath.of(changed).evaluate(at, phase).travelMm();
-    List<Said> sizes = new ArrayList<>();
+    List<Said> sizes = new ArrayList<>(leans(setup, changed));
     for (int i = 0; i < before.length; i++) {
       if (Math.abs(after[i] - before[i]) > NOTICEABLE_MM) {
         sizes.add(
@@ -253,6 +254,27 @@ public record CoachAdvice(
       }
     }
     return sizes;
+  }
+
+  /** Arms that have to lean, where no program can do it. */
+  private static List<Said> leans(Setup setup, Setup changed) {
+    List<Said> leans = new ArrayList<>();
+    for (int i = 0; i < setup.surfaces().size(); i++) {
+      Linkage was = setup.surfaces().get(i).rod().linkage();
+      Linkage is = changed.surfaces().get(i).rod().linkage();
+      if (was.armLeanDegrees() != is.armLeanDegrees()) {
+        leans.add(
+            Said.of(
+                "coach.lean",
+                "surface",
+                setup.surfaces().get(i).name(),
+                "before",
+                Quantity.degrees(was.armLeanDegrees(), 1),
+                "after",
+                Quantity.degrees(is.armLeanDegrees(), 1)));
+      }
+    }
+    return leans;
   }
 
   private static Moment moment(Setup setup, TestCase test, TrimLever lever) {

@@ -55,7 +55,10 @@ public final class Levers {
   /** What a lever in the program stands at, in its unit. */
   public static double value(TrimLever lever, Setup setup, TestCase test) {
     return switch (lever) {
-      case DIFFERENTIAL -> differential(setup, test.phase(setup));
+      case DIFFERENTIAL ->
+          SharedAilerons.of(setup)
+              ? Math.rint(SharedAilerons.differential(setup))
+              : differential(setup, test.phase(setup));
       case LOW_THROTTLE_TO_ELEVATOR, BRAKE_TO_ELEVATOR ->
           mix(lever, setup, test)
               .map(one -> Curve.of(one.curve()).value(place(lever, setup, test)))
@@ -178,9 +181,11 @@ public final class Levers {
           "test", test.told(), Said.of("demand.testOfModel", "known", TestCase.told(tests)));
     }
     Setup changed =
-        lever == TrimLever.DIFFERENTIAL
-            ? differential(setup, test.phase(setup), value)
-            : mixed(lever, setup, test, value, naming);
+        lever != TrimLever.DIFFERENTIAL
+            ? mixed(lever, setup, test, value, naming)
+            : SharedAilerons.of(setup)
+                ? SharedAilerons.leaning(setup, value)
+                : differential(setup, test.phase(setup), value);
     return Validation.check(changed);
   }
 

@@ -305,4 +305,34 @@ class CoachTest {
       }
     }
   }
+
+  /** Both ailerons from one servo: no program can part them, the lean of the arm does. */
+  @Test
+  void differentialOfOneServoIsWorkedOutAsGeometry() throws Exception {
+    Setup one =
+        new com.fasterxml.jackson.databind.ObjectMapper()
+            .readValue(
+                java.nio.file.Files.readString(
+                    java.nio.file.Path.of(
+                        "../app/src/main/resources/kinds/tailed-one-aileron-servo.json")),
+                Setup.class);
+    TestCase roll = new TestCase(TrimTest.ROLL_AXIS, "");
+    assertThat(SharedAilerons.of(one)).isTrue();
+    assertThat(SharedAilerons.of(BIPLANE)).isFalse();
+    double begin = Levers.value(TrimLever.DIFFERENTIAL, one, roll);
+    Setup leant = Levers.moved(TrimLever.DIFFERENTIAL, one, roll, begin + 20, English.NAMES);
+    assertThat(leant.phases()).isEqualTo(one.phases());
+    assertThat(Levers.value(TrimLever.DIFFERENTIAL, leant, roll))
+        .isCloseTo(begin + 20, within(3.0));
+    Snapshot now = as(one);
+    Coach.CoachPlan plan =
+        plan(
+            now,
+            List.of(flown(TrimTest.ROLL_AXIS, "", now, seen(TrimOutcome.AWAY_FROM_THE_ROLL, 3))));
+    CoachAdvice advice = of(plan, TrimTest.ROLL_AXIS).advice();
+    assertThat(English.say(advice.sizes()))
+        .anyMatch(words -> words.startsWith("At the bench, since one channel drives both"));
+    // Down is less than before on the side that goes down, in millimetres of the bench itself.
+    assertThat(advice.to() - advice.from()).isEqualTo(20);
+  }
 }
