@@ -53,7 +53,7 @@ public final class Browser implements AutoCloseable {
                 .setReducedMotion(ReducedMotion.REDUCE)
                 .setLocale("en-GB"));
     Page page = context.newPage();
-    page.setDefaultTimeout(15_000);
+    page.setDefaultTimeout(60_000);
     page.onPageError(error -> errors.add(error));
     page.onConsoleMessage(
         message -> {

@@ -15,7 +15,7 @@ import org.junit.jupiter.api.io.TempDir;
 /** The packaged application with demo data of its own, and a browser. */
 abstract class Story {
   /** A shared machine may be slow; nothing here is a measurement. */
-  private static final double PATIENCE_MILLIS = 20_000;
+  private static final double PATIENCE_MILLIS = 60_000;
 
   @TempDir static Path folder;
   static RunningApp app;

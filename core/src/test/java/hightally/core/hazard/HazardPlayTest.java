@@ -71,7 +71,7 @@ class HazardPlayTest {
                     || one.members().stream().anyMatch(this::asksThrottle));
   }
 
-  @Property(tries = 200, seed = "20261126")
+  @Property(tries = 120, seed = "20261126")
   void whatIsShownOnTheBenchHappensThere(@ForAll @LongRange(min = 0, max = 100_000) long seed) {
     setup = RandomPrograms.waiting(seed);
     path = SignalPath.of(setup);
