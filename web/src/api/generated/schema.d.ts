@@ -5144,6 +5144,8 @@ export interface components {
             | "FINE_ENOUGH"
           )
         | null;
+      /** @enum {string} */
+      making: "NOTHING" | "DRAFT" | "BENCH";
       /** Format: double */
       from: number;
       /** Format: double */

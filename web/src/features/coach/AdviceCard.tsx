@@ -12,16 +12,12 @@ import { Card } from "@/ui/card";
 import { Fold } from "@/ui/fold";
 import { Failure } from "@/ui/message";
 
-const METAL = ["DOWN_THRUST", "RIGHT_THRUST", "BALANCE", "LATERAL"];
-
 /** The one change a test asks for: what, why, how much it is, and what makes it. */
 export function AdviceCard({ of, sheet }: { of: CoachStanding; sheet: CoachSheet }) {
   const { advice } = of;
   if (advice === undefined || advice === null) {
     return null;
   }
-  const moves = advice.lever !== undefined && advice.lever !== null && advice.from !== advice.to;
-  const metal = METAL.includes(advice.lever ?? "");
   return (
     <Card title="The one change" className="border-l-4 border-l-tag">
       <p className="text-lg font-semibold" data-advice={advice.lever ?? "NAMED"}>
@@ -48,9 +44,9 @@ export function AdviceCard({ of, sheet }: { of: CoachStanding; sheet: CoachSheet
           </Fold>
         </div>
       )}
-      {moves && (
+      {advice.making !== "NOTHING" && (
         <div className="mt-3">
-          {metal ? <Metal of={of} sheet={sheet} /> : <InProgram of={of} />}
+          {advice.making === "BENCH" ? <Metal of={of} sheet={sheet} /> : <InProgram of={of} />}
         </div>
       )}
     </Card>

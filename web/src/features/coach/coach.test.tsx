@@ -24,6 +24,7 @@ const CARD: TestCard = {
 const ADVICE = {
   lever: "DIFFERENTIAL",
   verdict: "TRY",
+  making: "DRAFT",
   from: 0,
   to: 10,
   words: "First step: 10 % more differential, so 10 %.",
@@ -79,7 +80,7 @@ describe("the coach's page", () => {
   });
 
   it("takes metal to the bench and enters it as done", async () => {
-    const metal = { ...ADVICE, lever: "BALANCE", from: 55, to: 53 };
+    const metal = { ...ADVICE, lever: "BALANCE", making: "BENCH", from: 55, to: 53 };
     const job = { id: 4, version: 0, test: CARD.test, lever: "BALANCE", from: 55, to: 53 };
     const asked = program({
       "GET /coach": sheet("CHANGE", metal, job),

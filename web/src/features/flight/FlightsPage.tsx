@@ -1,4 +1,5 @@
 import { Link } from "react-router";
+import { useCoach } from "@/api/fly";
 import { useFlights, useRevisions, type Flight } from "@/api/queries";
 import { CONTROL_KEYS, clickWords, controlName, day } from "@/domain/words";
 import { useModel } from "@/features/model/model";
@@ -116,18 +117,7 @@ function FlightCard({ flight, since, changed }: FlightCardProps) {
       </p>
       {changed !== undefined && <p className="text-sm text-soft">Changed before it: {changed}</p>}
       {report.goal !== "" && <p className="text-sm">To find out: {report.goal}</p>}
-      {flight.seen.results.map((one) => (
-        <p key={one.test + one.part} className="text-sm">
-          Trim test {one.test.toLowerCase().replaceAll("_", " ")} {one.part}:{" "}
-          {one.seen.length === 0
-            ? "right"
-            : one.seen
-                .map(
-                  (each) => `${each.outcome.toLowerCase().replaceAll("_", " ")} ${each.strength}`,
-                )
-                .join(", ")}
-        </p>
-      ))}
+      {flight.seen.results.length > 0 && <Shown results={flight.seen.results} />}
       {flight.seen.despite !== "" && (
         <p className="text-sm text-grounded">Flown although grounded: {flight.seen.despite}</p>
       )}
@@ -140,4 +130,27 @@ function FlightCard({ flight, since, changed }: FlightCardProps) {
       </Link>
     </article>
   );
+}
+
+const STRENGTHS = ["", "slight", "clear", "strong"];
+
+/** What a flight showed of trim tests, in the coach's own words. */
+function Shown({ results }: { results: Flight["seen"]["results"] }) {
+  const { standing } = useModel();
+  const cards = useCoach(standing.id).data?.cards ?? [];
+  return results.map((one) => {
+    const card = cards.find(({ test }) => test.test === one.test && test.part === one.part);
+    const words = (outcome: string) =>
+      card?.outcomes.find((each) => each.outcome === outcome)?.words ?? outcome;
+    return (
+      <p key={one.test + one.part} className="text-sm">
+        {card?.name ?? one.test}:{" "}
+        {one.seen.length === 0
+          ? "right"
+          : one.seen
+              .map((each) => `${words(each.outcome)} (${STRENGTHS[each.strength] ?? ""})`)
+              .join(", ")}
+      </p>
+    );
+  });
 }

@@ -28,6 +28,7 @@ import hightally.core.quantity.Text;
 import hightally.core.quantity.Validation;
 import hightally.core.setup.Setup;
 import hightally.core.trim.TrimLever;
+import hightally.core.trim.TrimTest;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -43,6 +44,8 @@ import org.springframework.transaction.annotation.Transactional;
 /** Where every model stands in its trim flights, and the changes of metal they asked for. */
 @Service
 public class TrimCoach {
+  private static final double PERCENT = 100;
+
   private final Hangar hangar;
   private final FlightLog flights;
   private final TrimLog trims;
@@ -106,7 +109,7 @@ public class TrimCoach {
         wishes.of(aircraftId).wishes().regimes().stream()
             .filter(one -> !one.reached() && !one.feel().isBlank())
             .findFirst();
-    boolean feel = plan.nextTest().map(one -> one.test().test().name().equals("FEEL")).orElse(true);
+    boolean feel = plan.nextTest().map(one -> one.test().test() == TrimTest.FEEL).orElse(true);
     return feel && wish.isPresent()
         ? Said.of("wish.goal", "regime", wish.get().regime(), "feel", wish.get().feel())
         : plan.goal();
@@ -194,9 +197,14 @@ public class TrimCoach {
             : done.stream()
                 .filter(one -> one.lever() == TrimLever.BALANCE)
                 .filter(one -> one.closedAt().isAfter(last.notedAt()))
-                .mapToDouble(one -> (one.to() - one.from()) / 100 * Levers.chordMm(setup))
+                .mapToDouble(one -> shiftMm(setup, one))
                 .sum();
     return new Snapshot(setup, pack, last.report().cgMm() + moved, metal(done));
+  }
+
+  /** How far a job moves the balance point, mm, plus aft. */
+  private static double shiftMm(Setup setup, MetalJob job) {
+    return (job.to() - job.from()) / PERCENT * Levers.chordMm(setup);
   }
 
   private static Optional<Pack> pack(Setup setup, String name) {
@@ -209,13 +217,19 @@ public class TrimCoach {
         hangar
             .headers(aircraftId, List.of(hangar.newestHeader(aircraftId).trimsHoldSince()))
             .get(0);
+    // An adjustment keeps every phase flying as it was trimmed, until something else is moved.
+    boolean kept =
+        since.fromAdjustment()
+            && done(aircraftId).stream().noneMatch(one -> one.closedAt().isAfter(since.createdAt()))
+            && changes.of(aircraftId).stream()
+                .noneMatch(one -> one.changedAt().isAfter(since.createdAt()));
     Map<String, Coach.LevelTrim> level = new HashMap<>();
     for (TrimSeries series : trims.settling(aircraftId).series()) {
       boolean counts = series.points().stream().anyMatch(TrimSeries.TrimPoint::counts);
       Coach.LevelTrim one =
           series.state() == TrimSeries.State.SETTLED
               ? Coach.LevelTrim.SETTLED
-              : counts || since.fromAdjustment() ? Coach.LevelTrim.FLOWN : Coach.LevelTrim.OPEN;
+              : counts || kept ? Coach.LevelTrim.FLOWN : Coach.LevelTrim.OPEN;
       level.merge(series.phase(), one, (a, b) -> a.compareTo(b) < 0 ? a : b);
     }
     return level;
@@ -281,7 +295,7 @@ public class TrimCoach {
   public MetalJob begin(long aircraftId, TestCase test, String requestKey) {
     hangar.alone(aircraftId);
     CoachAdvice advice = known(aircraftId, test).advice();
-    if (advice == null || !advice.moves() || advice.lever().inProgram()) {
+    if (advice == null || advice.making() != CoachAdvice.Making.BENCH) {
       throw new ConflictException(
           "This test asks for no change of metal now. Nothing was stored; look at the coach again.");
     }
@@ -333,7 +347,7 @@ public class TrimCoach {
       throw InvalidInputException.of(
           "by", by.name(), Said.of("demand.oneOf", "names", "PACK, BALLAST"));
     }
-    double shift = (job.to() - job.from()) / 100 * Levers.chordMm(newest.setup());
+    double shift = shiftMm(newest.setup(), job);
     String pack = flights.newest(aircraftId, 0).map(one -> one.report().battery()).orElse("");
     Setup moved = Levers.balanced(newest.setup(), pack, shift, by);
     return hangar.revise(aircraftId, newest.number(), moved, reason).number();

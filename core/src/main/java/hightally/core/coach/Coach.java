@@ -9,7 +9,7 @@ import hightally.core.trim.TrimLever;
 import hightally.core.trim.TrimStep;
 import hightally.core.trim.TrimTest;
 import java.util.ArrayList;
-import java.util.Comparator;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -196,7 +196,7 @@ public final class Coach {
 
   /** Its own levers that have moved since: however little, it is to be flown again. */
   private Set<TrimLever> own(Flown newest, TestCase test) {
-    Set<TrimLever> moved = java.util.EnumSet.noneOf(TrimLever.class);
+    Set<TrimLever> moved = EnumSet.noneOf(TrimLever.class);
     for (TrimLever lever : test.test().levers()) {
       double then = newest.snapshot().value(lever, test);
       double now = asked.now().value(lever, test);
@@ -213,25 +213,18 @@ public final class Coach {
     Optional<TrimLever> disagree =
         test.test().levers().stream().filter(lever -> newest.severity(lever).isEmpty()).findFirst();
     if (disagree.isPresent()) {
-      return CoachAdvice.disagreeing(asked.now(), test, disagree.get());
+      return CoachAdvice.disagreeing(disagree.get());
     }
-    Optional<TrimLever> most =
-        test.test().levers().stream()
-            .filter(lever -> newest.severity(lever).orElse(0) != 0)
-            .max(Comparator.comparingInt(lever -> Math.abs(newest.severity(lever).orElse(0))));
-    // max keeps the last of equals: the first is wanted.
-    Optional<TrimLever> first =
-        most.flatMap(
-            one ->
-                test.test().levers().stream()
-                    .filter(
-                        lever ->
-                            Math.abs(newest.severity(lever).orElse(0))
-                                == Math.abs(newest.severity(one).orElse(0)))
-                    .findFirst());
-    return first
-        .map(lever -> CoachAdvice.of(asked.now(), test, lever, step(test, lever, all), sign(lever)))
-        .orElseGet(() -> CoachAdvice.named(asked.now(), test, newest));
+    TrimLever most = null;
+    int strongest = 0;
+    for (TrimLever lever : test.test().levers()) {
+      int strength = Math.abs(newest.severity(lever).orElse(0));
+      most = strength > strongest ? lever : most;
+      strongest = Math.max(strongest, strength);
+    }
+    return most == null
+        ? CoachAdvice.named(newest)
+        : CoachAdvice.of(asked.now(), test, most, step(test, most, all), sign(most));
   }
 
   /** The sign of a lever by this pilot's house rule. */

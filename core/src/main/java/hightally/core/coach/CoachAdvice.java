@@ -25,6 +25,7 @@ import java.util.List;
  *
  * @param lever what is moved; null where nothing can be computed and only words help
  * @param verdict what the flights say of it; null likewise
+ * @param making where it is made
  * @param from where it stands, in its unit
  * @param to where it goes
  * @param words what to do
@@ -36,6 +37,7 @@ import java.util.List;
 public record CoachAdvice(
     @Absentable TrimLever lever,
     @Absentable TrimStep.Verdict verdict,
+    Making making,
     double from,
     double to,
     Said words,
@@ -46,16 +48,22 @@ public record CoachAdvice(
   private static final double PERCENT = 100;
   private static final double NOTICEABLE_MM = 0.05;
 
-  /** Whether there is a step to make. */
-  public boolean moves() {
-    return lever != null && from != to;
+  /** Where a change is made. */
+  public enum Making {
+    /** There is none to make. */
+    NOTHING,
+    /** In the draft of the setup. */
+    DRAFT,
+    /** At the bench, as a job. */
+    BENCH
   }
 
   /** Left and right ask for opposite ways: another cause. */
-  static CoachAdvice disagreeing(Snapshot now, TestCase test, TrimLever lever) {
+  static CoachAdvice disagreeing(TrimLever lever) {
     return new CoachAdvice(
         null,
         null,
+        Making.NOTHING,
         0,
         0,
         Said.of("coach.disagree"),
@@ -66,7 +74,7 @@ public record CoachAdvice(
   }
 
   /** What is named and not computed. */
-  static CoachAdvice named(Snapshot now, TestCase test, TestResult result) {
+  static CoachAdvice named(TestResult result) {
     List<Said> sizes =
         result.seen().stream()
             .map(one -> Said.of("coach.named", "outcome", one.outcome()))
@@ -74,6 +82,7 @@ public record CoachAdvice(
     return new CoachAdvice(
         null,
         null,
+        Making.NOTHING,
         0,
         0,
         Said.of("coach.namedWords"),
@@ -89,10 +98,11 @@ public record CoachAdvice(
     return new CoachAdvice(
         lever,
         step.verdict(),
+        from == to ? Making.NOTHING : lever.inProgram() ? Making.DRAFT : Making.BENCH,
         from,
         to,
         words(lever, step, from, to),
-        Said.of("coach.why", "lever", lever, "turned", sign < 0, "test", test.test()),
+        Said.of("coach.why", "lever", lever, "turned", sign < 0),
         sizes(now, test, lever, from, to),
         watch(step),
         schools(lever));
@@ -202,9 +212,11 @@ public record CoachAdvice(
             shift > 0,
             "to",
             Quantity.mm(now.cgMm() + shift, 1)));
+    double wanted = now.cgMm() + shift;
+    Balance balance = new Balance(totalGrams(now), now.cgMm(), wanted);
     Pack pack = pack(now);
     if (pack.massGrams() > 0) {
-      double move = shift * totalGrams(now) / pack.massGrams();
+      double move = balance.batteryShiftMm(pack.massGrams());
       double there = pack.stationMm() + move;
       boolean fits = PackPlace.fits(setup, there);
       sizes.add(
@@ -220,12 +232,9 @@ public record CoachAdvice(
               fits));
     }
     double station = shift > 0 ? PackPlace.tail(setup) : PackPlace.nose(setup);
-    double wanted = now.cgMm() + shift;
-    if (station != wanted) {
-      double grams = totalGrams(now) * -shift / (wanted - station);
-      if (grams > 0) {
-        sizes.add(Said.of("coach.ballast", "grams", Quantity.grams(grams), "aft", shift > 0));
-      }
+    double grams = station == wanted ? 0 : balance.ballastGrams(station);
+    if (grams > 0) {
+      sizes.add(Said.of("coach.ballast", "grams", Quantity.grams(grams), "aft", shift > 0));
     }
     return sizes;
   }

@@ -1,5 +1,6 @@
 package hightally.core.coach;
 
+import hightally.core.airframe.Balance;
 import hightally.core.airframe.BalanceSheet;
 import hightally.core.airframe.Pack;
 import hightally.core.edit.PartNames;
@@ -257,14 +258,15 @@ public final class Levers {
     double total = sheet.emptyMassGrams() + flown.massGrams();
     double station = shiftMm > 0 ? PackPlace.tail(setup) : PackPlace.nose(setup);
     double wanted = flown.cgMm() + shiftMm;
-    double grams = moved ? 0 : total * -shiftMm / (wanted - station);
+    Balance balance = new Balance(total, flown.cgMm(), wanted);
+    double grams = moved ? 0 : balance.ballastGrams(station);
     if (!moved && !(grams >= 0)) {
       throw InvalidInputException.of("by", by.name(), Said.of("demand.ballastReaches"));
     }
     List<Pack> packs = new ArrayList<>();
     for (Pack one : sheet.packs()) {
       boolean goes = !moved || one.equals(flown);
-      double further = moved && goes ? shiftMm * total / one.massGrams() : 0;
+      double further = moved && goes ? balance.batteryShiftMm(one.massGrams()) : 0;
       packs.add(
           new Pack(
               one.name(),

@@ -137,7 +137,7 @@ class SeriesTest {
           break;
         }
         CoachAdvice advice = standing.advice();
-        if (!advice.moves()) {
+        if (advice.making() == CoachAdvice.Making.NOTHING) {
           break;
         }
         boolean allHonest = mistaken == 0;
