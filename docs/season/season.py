@@ -3,8 +3,8 @@
     ./high-tally demo --data DIR --port 8080
     python3 docs/season/season.py http://127.0.0.1:8080
 
-The glider that flies is not the one that is described: its wing is warped (it needs aileron), the
-horn of one V-tail half is 6 % longer than was measured, the balance point moves by 6 mm before the
+The glider that flies is not the one that is described: its wing is warped (it needs aileron), its
+tail sits a little wrong, the horn of one V-tail half is 6 % longer than was measured, the balance point moves by 6 mm before the
 seventh flight, and the pilot's trims are off by up to a click now and then (a fixed seed). The script
 logs each flight in every phase, asks whether the trims have settled, and only when the program says
 so follows its work order: the steps it names are turned on the flying model's rods, the clicks and
@@ -23,12 +23,12 @@ HERE = os.path.dirname(os.path.abspath(__file__))
 CONTROLS = ("roll", "pitch", "yaw")
 FLIGHTS = 12
 SHIFT_BEFORE = 7
-CG = (84.0, 90.0)
-WARP_MM = 1.1
-PITCH_OFF_MM = 0.9
-PITCH_PER_CG_MM = 0.10
-YAW_OFF_MM = -0.35
-PHASE_PITCH_MM = {"landing": -0.5, "speed": -0.6, "thermal-1": 0.4, "thermal-2": 0.6, "cruise": 0.0}
+CG = (402.0, 408.0)
+FAULTS = [
+    {"kind": "WARP", "subject": "outer-wing-left", "size": 0.3},
+    {"kind": "HORN", "subject": "v-tail-left", "size": 6},
+    {"kind": "TAIL_INCIDENCE", "subject": "", "size": -0.3},
+]
 
 
 def call(method, path, body=None):
@@ -43,15 +43,9 @@ def call(method, path, body=None):
 
 def fly(at, flight, unsteady):
     """The simulated model in flight: the clicks each phase needs, hidden faults and all."""
-    faults = {
-        "warpMm": WARP_MM, "pitchMm": PITCH_OFF_MM, "yawMm": YAW_OFF_MM,
-        "designCgMm": CG[0], "pitchMmPerCgMm": PITCH_PER_CG_MM,
-        "horns": [{"surface": "v-tail-left", "percent": 6}],
-        "phases": [{"phase": one, "pitchMm": mm} for one, mm in PHASE_PITCH_MM.items()],
-        "unsteady": unsteady,
-    }
     return call("POST", at + "/simulated-flight",
-                {"faults": faults, "cgMm": CG[flight >= SHIFT_BEFORE], "seed": flight})
+                {"faults": FAULTS, "cgMm": CG[flight >= SHIFT_BEFORE], "unsteady": unsteady,
+                 "seed": flight})
 
 
 def main():
@@ -61,6 +55,8 @@ def main():
         phase["trims"] = dict.fromkeys(CONTROLS, 0)
         phase["ownRoll"] = phase["ownPitch"] = phase["ownYaw"] = True
     design["name"] = "Season"
+    # In the demo the glider's click step is typed wrong, for the program to find; here it is right.
+    design["transmitter"]["clickStepPercent"] = 0.4
     model = call("POST", "/api/aircraft", {"reason": "A season with hidden faults", "setup": design})["id"]
     at = f"/api/aircraft/{model}"
     log, adjusted = [], []
@@ -72,7 +68,7 @@ def main():
         base = readings.pop(0)
         report = {
             "flownOn": f"2026-09-{flight:02d}", "wind": "CALM", "air": "SMOOTH",
-            "field": "Long Meadow", "battery": "Pack 1", "cgMm": CG[flight >= SHIFT_BEFORE], "remarks": "",
+            "field": "Long Meadow", "battery": "3S 1300, pack A", "cgMm": CG[flight >= SHIFT_BEFORE], "remarks": "",
             "goal": "Trims of every phase", "trims": base["trims"], "throttlePercent": 100,
             "sure": "SURE", "turnsDiffer": False, "phases": readings,
         }
@@ -98,6 +94,14 @@ def adjust(at, flight, reference):
     for rod in opened["plan"]["rods"]:
         if rod["steps"]:
             print("   ", rod["sentence"])
+            opened = call("PUT", at + "/adjustment/mark",
+                          {"mark": {"surface": rod["surface"], "steps": rod["steps"], "offMm": 0,
+                                    "way": "SAME"}, "version": opened["version"]})
+    for one in opened["verification"]:
+        opened = call("PUT", at + "/adjustment/verified",
+                      {"verified": {"surface": one["surface"], "by": one["by"], "rightWay": True,
+                                    "measured": False, "plusMm": 0, "minusMm": 0},
+                       "version": opened["version"]})
     last = len(opened["plan"]["steps"]) - 1
     moved = call("PUT", at + "/adjustment", {"step": last, "version": opened["version"]})
     call("POST", at + "/adjustment/close", {"version": moved["version"]})

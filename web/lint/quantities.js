@@ -44,6 +44,8 @@ export const allowed = [
   "src/features/rig/BalanceDrawing.tsx",
   "src/features/rig/SeatDrawing.tsx",
   "src/features/rig/WiringPicture.tsx",
+  "src/features/air/Watch.tsx",
+  "src/features/air/air.ts",
   "src/ui/chart.tsx",
   "src/ui/chart-paper.tsx",
   "src/ui/part-done.tsx",

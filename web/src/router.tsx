@@ -171,6 +171,21 @@ export const router = createBrowserRouter([
         async () => (await import("./features/transfer/BringInPage")).BringInPage,
       ),
       page(
+        "/school",
+        "Trim school",
+        async () => (await import("./features/school/SchoolPage")).SchoolPage,
+      ),
+      page(
+        "/school/:practiceId",
+        "Practice",
+        async () => (await import("./features/school/PracticePage")).PracticePage,
+      ),
+      page(
+        "/school/:practiceId/hands-off",
+        "Hands off",
+        async () => (await import("./features/school/HandsOffPage")).HandsOffPage,
+      ),
+      page(
         "/models/:id",
         "Model",
         async () => (await import("./features/aircraft/ModelLayout")).ModelLayout,

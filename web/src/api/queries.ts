@@ -7,7 +7,7 @@ import {
   useQuery,
   useQueryClient,
 } from "@tanstack/react-query";
-import { useRef } from "react";
+import { useRef, useState } from "react";
 import { answered, api, requestKey, type Schemas } from "./client";
 
 export type Standing = Schemas["Standing"];
@@ -51,6 +51,7 @@ function useParts<T>(key: readonly unknown[], part: (page: number) => Promise<Pa
     isError: query.isError,
     more: query.hasNextPage ? () => void query.fetchNextPage() : undefined,
     coming: query.isFetchingNextPage,
+    isFetching: query.isFetching,
   };
 }
 
@@ -130,42 +131,6 @@ export const useFlight = (aircraftId: number, flightId: number | undefined) =>
       ),
   });
 
-export const usePreview = (
-  aircraftId: number,
-  flightId: number | undefined,
-  reference: string,
-  presetsTakeUp: boolean,
-  controls: Schemas["Beginning"]["controls"],
-  proposed: boolean,
-) =>
-  useQuery({
-    placeholderData: keepPreviousData,
-    queryKey: ["adjustment", aircraftId, "of", flightId, reference, presetsTakeUp, controls],
-    enabled: flightId !== undefined && proposed,
-    queryFn: () =>
-      answered(
-        api.GET("/api/aircraft/{aircraftId}/flights/{flightId}/adjustment", {
-          params: {
-            path: { aircraftId, flightId: flightId ?? 0 },
-            query: { reference, presetsTakeUp, controls },
-          },
-        }),
-      ),
-  });
-
-/** Which phase and which controls the rods should be turned for. */
-export const useRodsProposal = (aircraftId: number, flightId: number, reference: string) =>
-  useQuery({
-    placeholderData: keepPreviousData,
-    queryKey: ["adjustment", aircraftId, "proposal", flightId, reference],
-    queryFn: () =>
-      answered(
-        api.GET("/api/aircraft/{aircraftId}/flights/{flightId}/adjustment/proposal", {
-          params: { path: { aircraftId, flightId }, query: { reference } },
-        }),
-      ),
-  });
-
 /** What clicks read as on a transmitter. */
 export const useTrimsShown = (body: Schemas["ShownAsked"]) =>
   useQuery({
@@ -192,21 +157,9 @@ export const useSettling = (id: number) =>
     queryFn: () => answered(api.GET("/api/aircraft/{id}/settling", at(id))),
   });
 
-export const useConfirmation = (id: number) =>
-  useQuery({
-    queryKey: ["confirmation", id],
-    queryFn: () => answered(api.GET("/api/aircraft/{aircraftId}/confirmation", of(id))),
-  });
-
 export const useGauge = (id: number) =>
   useChange((body: Schemas["Measured"]) =>
     answered(api.PUT("/api/aircraft/{aircraftId}/adjustment/gauge", { ...of(id), body })),
-  );
-
-/** Takes what a flight has taught into the description. */
-export const useLearn = (id: number) =>
-  useChange((body: Schemas["Learned"]) =>
-    answered(api.POST("/api/aircraft/{aircraftId}/learned", { ...of(id), body })),
   );
 
 export const useVerify = (id: number) =>
@@ -268,6 +221,18 @@ export function useChange<V, T>(change: (value: V) => Promise<T>) {
 }
 
 /**
+ * Whether a form that begins with what these queries say may be opened: once none of them is being
+ * asked again, so that it never begins with what was true before the last change; then for good.
+ */
+export function useOpened(...asked: { isFetching: boolean }[]) {
+  const [opened, setOpened] = useState(false);
+  if (!opened && !asked.some((one) => one.isFetching)) {
+    setOpened(true);
+  }
+  return opened;
+}
+
+/**
  * The key of a request under way: the same until it has been answered, so that pressing the button
  * again, or trying again after a lost answer, does the work once.
  */
@@ -293,11 +258,6 @@ export const useAddAircraft = () =>
 export const useRevise = (id: number) =>
   useChange((body: Schemas["NewRevision"]) =>
     answered(api.POST("/api/aircraft/{id}/revisions", { ...at(id), body })),
-  );
-
-export const useBeginAdjustment = (id: number) =>
-  useChange((body: Schemas["Beginning"]) =>
-    answered(api.POST("/api/aircraft/{aircraftId}/adjustment", { ...of(id), body })),
   );
 
 export const useMoveAdjustment = (id: number) =>

@@ -95,9 +95,9 @@ export const usePartChanges = (aircraftId: number) =>
   });
 
 export const useNoteChange = (aircraftId: number) =>
-  useOnce((body: Schemas["PartChange"], header) =>
+  useOnce((body: Schemas["ChangedOn"], header) =>
     answered(
-      api.POST("/api/aircraft/{aircraftId}/part-changes", {
+      api.POST("/api/aircraft/{aircraftId}/part-changes/dated", {
         params: { path: { aircraftId }, header },
         body,
       }),

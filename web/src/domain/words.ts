@@ -84,6 +84,9 @@ export function clickWords(key: ControlKey, clicks: number): string {
   return `${many} ${many === "1" ? "click" : "clicks"} ${way}`;
 }
 
+/** The day it is here, as a date field wants it. */
+export const today = () => new Date().toLocaleDateString("sv-SE");
+
 /** `5 September 2026`, whatever the browser's own language. */
 export const day = (iso: string) =>
   new Intl.DateTimeFormat("en-GB", { day: "numeric", month: "long", year: "numeric" }).format(

@@ -85,7 +85,7 @@ export default memo(function Paper({ lines, xLabel, yLabel, marks, breaks, ...at
             stroke={line.ink ?? INKS[i % INKS.length]}
             strokeWidth={2.5}
             strokeDasharray={line.dash ?? DASHES[i % DASHES.length]}
-            dot={line.dot === undefined ? false : <Dot look={line.dot} />}
+            dot={line.dot === undefined ? false : <Dot look={line.dot} count={line.xs.length} />}
             activeDot={false}
             isAnimationActive={false}
           />
@@ -97,12 +97,17 @@ export default memo(function Paper({ lines, xLabel, yLabel, marks, breaks, ...at
 
 interface DotProps {
   look: NonNullable<Line["dot"]>;
+  count: number;
   cx?: number;
   cy?: number;
   index?: number;
 }
 
-function Dot({ look, cx = 0, cy = 0, index = 0 }: DotProps) {
+function Dot({ look, count, cx = 0, cy = 0, index = 0 }: DotProps) {
+  if (index >= count) {
+    // A line that has become shorter is asked once more for the points it had.
+    return null;
+  }
   const { fill, words } = look(index);
   return (
     <circle cx={cx} cy={cy} r={5} fill={fill} stroke="var(--brand)" strokeWidth={2}>

@@ -7,16 +7,20 @@ interface Props {
   onOpen: (open: boolean) => void;
   title: string;
   description: string;
+  /** For what needs room. */
+  wide?: boolean;
   children: ReactNode;
 }
 
 /** Every dialog of the page. */
-export function Modal({ open, onOpen, title, description, children }: Props) {
+export function Modal({ open, onOpen, title, description, wide = false, children }: Props) {
   return (
     <Dialog.Root open={open} onOpenChange={onOpen}>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-40 bg-black/45" />
-        <Dialog.Content className="fixed top-1/2 left-1/2 z-50 max-h-[90dvh] w-[min(34rem,94vw)] -translate-x-1/2 -translate-y-1/2 overflow-auto rounded-card border border-line-strong bg-sheet p-6">
+        <Dialog.Content
+          className={`fixed top-1/2 left-1/2 z-50 max-h-[90dvh] ${wide ? "w-[min(62rem,96vw)]" : "w-[min(34rem,94vw)]"} -translate-x-1/2 -translate-y-1/2 overflow-auto rounded-card border border-line-strong bg-sheet p-6`}
+        >
           <Dialog.Title className="mb-1 text-xl font-semibold">{title}</Dialog.Title>
           <Dialog.Description className="mb-4 text-soft">{description}</Dialog.Description>
           {children}

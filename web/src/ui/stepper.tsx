@@ -8,11 +8,22 @@ interface Props {
   min: number;
   max: number;
   large?: boolean;
+  /** What is counted. */
+  unit?: string;
   onValue: (value: number) => void;
 }
 
 /** Whole clicks by two buttons large enough for a thumb, and by typing. */
-export function Stepper({ label, words, value, min, max, large = false, onValue }: Props) {
+export function Stepper({
+  label,
+  words,
+  value,
+  min,
+  max,
+  large = false,
+  unit = "clicks",
+  onValue,
+}: Props) {
   const [typing, setTyping] = useState<string | null>(null);
   const size = large ? "size-16" : "size-9";
   const step = (by: number) => {
@@ -33,7 +44,7 @@ export function Stepper({ label, words, value, min, max, large = false, onValue 
       </button>
       <div className="min-w-0 flex-1 text-center">
         <input
-          aria-label={`${label}, clicks`}
+          aria-label={`${label}, ${unit}`}
           className={`figures w-full min-w-0 rounded-card bg-transparent text-center font-semibold ${large ? "text-4xl" : "text-base"}`}
           inputMode="numeric"
           value={typing ?? value}

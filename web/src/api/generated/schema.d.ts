@@ -4,6 +4,40 @@
  */
 
 export interface paths {
+  "/api/school/{id}/end": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    /** Simulated: ends a practice and tells what was wrong */
+    put: operations["putSchoolIdEnd"];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/aircraft/{id}/revisions/{number}/flew-well": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    /** Marks a revision as one that flew well, or takes the mark away */
+    put: operations["putAircraftIdRevisionsNumberFlewWell"];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/aircraft/{aircraftId}/wishes": {
     parameters: {
       query?: never;
@@ -50,6 +84,24 @@ export interface paths {
     get: operations["getAircraftAircraftIdFlightsFlightId"];
     /** Corrects what was noted of a flight */
     put: operations["putAircraftAircraftIdFlightsFlightId"];
+    post?: never;
+    /** Deletes a flight; it can be brought back */
+    delete: operations["deleteAircraftAircraftIdFlightsFlightId"];
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/aircraft/{aircraftId}/flights/{flightId}/marks": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    /** Leaves a flight out, confirms a sign, marks it as one that flew well */
+    put: operations["putAircraftAircraftIdFlightsFlightIdMarks"];
     post?: never;
     delete?: never;
     options?: never;
@@ -199,6 +251,23 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/aircraft/{aircraftId}/adjustment/mark": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    /** Notes how many steps it took to reach the mark, and how far off it is */
+    put: operations["putAircraftAircraftIdAdjustmentMark"];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/aircraft/{aircraftId}/adjustment/gauge": {
     parameters: {
       query?: never;
@@ -312,6 +381,108 @@ export interface paths {
     put?: never;
     /** Reads a setup file (JSON or YAML); refuses it naming the place that is wrong */
     post: operations["postSetupFilesRead"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/school/{id}/seen": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** Simulated: notes what was seen of a flown test */
+    post: operations["postSchoolIdSeen"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/school/{id}/left-out": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** Simulated: leaves a test out */
+    post: operations["postSchoolIdLeftOut"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/school/{id}/flights": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** Simulated: flies a trim test, to be watched */
+    post: operations["postSchoolIdFlights"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/school/{id}/changes": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** Simulated: moves one lever of a trim test */
+    post: operations["postSchoolIdChanges"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/school/models": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** Simulated: begins a practice with a model of the hangar; once for each key */
+    post: operations["postSchoolModels"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/school/lessons": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** Simulated: begins the next step of a lesson; once for each key */
+    post: operations["postSchoolLessons"];
     delete?: never;
     options?: never;
     head?: never;
@@ -1050,6 +1221,23 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/calc/diagnose": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** What explains measurements, weighed together, the likeliest first */
+    post: operations["postCalcDiagnose"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/calc/curve": {
     parameters: {
       query?: never;
@@ -1095,6 +1283,23 @@ export interface paths {
     put?: never;
     /** Which arm and tooth stands nearest to square, and what is left for the sub-trim */
     post: operations["postCalcArmSeating"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/calc/airForces": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** What the air does to a model's shape at one moment; a stand-in, see docs */
+    post: operations["postCalcAirForces"];
     delete?: never;
     options?: never;
     head?: never;
@@ -1205,6 +1410,24 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/aircraft/{aircraftId}/way-back": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** What going back to a revision, or to a flight on it, would take */
+    get: operations["getAircraftAircraftIdWayBack"];
+    put?: never;
+    /** Goes back in one step: description and trims; the rods are turned by hand */
+    post: operations["postAircraftAircraftIdWayBack"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/aircraft/{aircraftId}/simulated-flight": {
     parameters: {
       query?: never;
@@ -1218,6 +1441,24 @@ export interface paths {
     /** Simulated: the clicks a model with given faults needs in every phase */
     post: operations["postAircraftAircraftIdSimulatedFlight"];
     delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/aircraft/{aircraftId}/settled-words": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** The pilot says that a trim has settled; answers where the model stands */
+    post: operations["postAircraftAircraftIdSettledWords"];
+    /** Takes that back */
+    delete: operations["deleteAircraftAircraftIdSettledWords"];
     options?: never;
     head?: never;
     patch?: never;
@@ -1241,6 +1482,23 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/aircraft/{aircraftId}/part-changes/dated": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** Notes a part that was changed on a day; once for each key */
+    post: operations["postAircraftAircraftIdPartChangesDated"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/aircraft/{aircraftId}/learned": {
     parameters: {
       query?: never;
@@ -1250,7 +1508,7 @@ export interface paths {
     };
     get?: never;
     put?: never;
-    /** Takes what a flight has taught into the description */
+    /** Takes what explains the measurements into the description, by consent */
     post: operations["postAircraftAircraftIdLearned"];
     delete?: never;
     options?: never;
@@ -1270,6 +1528,40 @@ export interface paths {
     put?: never;
     /** Notes a flight on a revision; once for each key */
     post: operations["postAircraftAircraftIdFlights"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/aircraft/{aircraftId}/flights/{flightId}/brought-back": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** Brings a deleted flight back */
+    post: operations["postAircraftAircraftIdFlightsFlightIdBroughtBack"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/aircraft/{aircraftId}/flights/simulated": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** Notes what the simulated model flew; it never counts as a flight */
+    post: operations["postAircraftAircraftIdFlightsSimulated"];
     delete?: never;
     options?: never;
     head?: never;
@@ -1414,6 +1706,57 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/aircraft/{aircraftId}/bench-readings": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** Notes a measurement that tells explanations apart; once for each key */
+    post: operations["postAircraftAircraftIdBenchReadings"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/aircraft/{aircraftId}/adjustment/planned": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** Begins a work order that follows a plan, or takes up the one begun so */
+    post: operations["postAircraftAircraftIdAdjustmentPlanned"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/aircraft/{aircraftId}/adjustment/plan": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** What is worth turning and the plan of it; stores nothing */
+    post: operations["postAircraftAircraftIdAdjustmentPlan"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/aircraft/{aircraftId}/adjustment/close": {
     parameters: {
       query?: never;
@@ -1425,6 +1768,57 @@ export interface paths {
     put?: never;
     /** Closes the work order: rods changed, trims as the plan says */
     post: operations["postAircraftAircraftIdAdjustmentClose"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/air/fly-this": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** Simulated: a draft and what is saved fly the same manoeuvre */
+    post: operations["postAirFlyThis"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/school": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** Simulated: lessons with their progress, and every practice, newest first */
+    get: operations["getSchool"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/school/{id}": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** Simulated: one practice */
+    get: operations["getSchoolId"];
+    put?: never;
+    post?: never;
     delete?: never;
     options?: never;
     head?: never;
@@ -1517,6 +1911,23 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/aircraft/{id}/standing": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** Where a model stands: stage, verdicts, what waits and why, what is next */
+    get: operations["getAircraftIdStanding"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/aircraft/{id}/standing-trims": {
     parameters: {
       query?: never;
@@ -1541,7 +1952,7 @@ export interface paths {
       path?: never;
       cookie?: never;
     };
-    /** Settled, not yet or suspicious, per phase and control, with every flight */
+    /** The verdict of every phase and control, with every flight */
     get: operations["getAircraftIdSettling"];
     put?: never;
     post?: never;
@@ -1619,6 +2030,23 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/aircraft/{aircraftId}/flights/{flightId}/followed": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** Revisions whose rods were turned for the trims of a flight */
+    get: operations["getAircraftAircraftIdFlightsFlightIdFollowed"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/aircraft/{aircraftId}/flights/{flightId}/adjustment": {
     parameters: {
       query?: never;
@@ -1636,23 +2064,6 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
-  "/api/aircraft/{aircraftId}/flights/{flightId}/adjustment/proposal": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** Which phase and which controls the rods should be turned for */
-    get: operations["getAircraftAircraftIdFlightsFlightIdAdjustmentProposal"];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
   "/api/aircraft/{aircraftId}/flight-form": {
     parameters: {
       query?: never;
@@ -1662,23 +2073,6 @@ export interface paths {
     };
     /** What an entry asks in every phase: trims, throttle, what is reckoned with */
     get: operations["getAircraftAircraftIdFlightForm"];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/aircraft/{aircraftId}/confirmation": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** What the first flight after an adjustment says of it, phase by phase */
-    get: operations["getAircraftAircraftIdConfirmation"];
     put?: never;
     post?: never;
     delete?: never;
@@ -1725,6 +2119,288 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
   schemas: {
+    Ending: {
+      ended: boolean;
+    };
+    CoachAdvice: {
+      lever:
+        | (
+            | "DOWN_THRUST"
+            | "RIGHT_THRUST"
+            | "BALANCE"
+            | "LATERAL"
+            | "DIFFERENTIAL"
+            | "RUDDER_TO_ELEVATOR"
+            | "RUDDER_TO_AILERON"
+            | "LOW_THROTTLE_TO_ELEVATOR"
+            | "BRAKE_TO_ELEVATOR"
+            | "AILERON_TO_RUDDER"
+          )
+        | null;
+      verdict:
+        | (
+            | "RIGHT"
+            | "TRY"
+            | "GO_BACK"
+            | "INTERPOLATED"
+            | "EXTRAPOLATED"
+            | "NOT_THE_CAUSE"
+            | "AT_LIMIT"
+            | "FINE_ENOUGH"
+          )
+        | null;
+      /** @enum {string} */
+      making: "NOTHING" | "DRAFT" | "BENCH";
+      /** Format: double */
+      from: number;
+      /** Format: double */
+      to: number;
+      words: string;
+      why: string;
+      sizes: string[];
+      watch: string;
+      schools: string[];
+    };
+    CoachStep: {
+      /** Format: int32 */
+      flight: number;
+      test: string;
+      seen: components["schemas"]["TestResult"];
+      advice: components["schemas"]["CoachAdvice"] | null;
+    };
+    FlightTold: {
+      /** Format: int32 */
+      flight: number;
+      test: string;
+      truth: components["schemas"]["TestResult"];
+      seen: components["schemas"]["TestResult"] | null;
+      right: boolean;
+    };
+    LeverPlace: {
+      /** @enum {string} */
+      lever:
+        | "DOWN_THRUST"
+        | "RIGHT_THRUST"
+        | "BALANCE"
+        | "LATERAL"
+        | "DIFFERENTIAL"
+        | "RUDDER_TO_ELEVATOR"
+        | "RUDDER_TO_AILERON"
+        | "LOW_THROTTLE_TO_ELEVATOR"
+        | "BRAKE_TO_ELEVATOR"
+        | "AILERON_TO_RUDDER";
+      name: string;
+      stands: string;
+      plus: string;
+      moves: number[];
+    };
+    LoggedEvent: {
+      /** Format: int32 */
+      flight: number;
+      /** @enum {string} */
+      kind: "TAKE_OFF" | "FLOWN" | "SEEN" | "CHANGED" | "LEFT_OUT";
+      test: string | null;
+      seen: components["schemas"]["TestResult"] | null;
+      lever: string | null;
+      /** Format: double */
+      to: number;
+    };
+    OutcomeCard: {
+      /** @enum {string} */
+      outcome:
+        | "CLIMBS_AT_ONCE"
+        | "SINKS_AT_ONCE"
+        | "CLIMBS_WITH_SPEED"
+        | "SINKS_WITH_SPEED"
+        | "CLIMBS"
+        | "DROPS_FAST"
+        | "PULLS_OUT"
+        | "TUCKS"
+        | "LEFT_RISES"
+        | "RIGHT_RISES"
+        | "DRIFTS_LEFT"
+        | "DRIFTS_RIGHT"
+        | "TO_CANOPY"
+        | "TO_BELLY"
+        | "TOWARDS_THE_ROLL"
+        | "AWAY_FROM_THE_ROLL"
+        | "ROLLS_WITH_RUDDER"
+        | "ROLLS_AGAINST_RUDDER"
+        | "NOSE_UP"
+        | "NOSE_DOWN"
+        | "NOSE_SWINGS_OUT"
+        | "NOSE_SWINGS_IN"
+        | "NEEDS_OPPOSITE_STICK"
+        | "LEFT_WING_DROPS"
+        | "RIGHT_WING_DROPS"
+        | "LAUNCH_STEEP"
+        | "LAUNCH_FLAT"
+        | "CLIMBS_FAST"
+        | "TUCKS_FAST"
+        | "DOES_NOT_FEEL_RIGHT";
+      words: string;
+      computed: boolean;
+    };
+    PracticeReport: {
+      faults: string[];
+      /** Format: int32 */
+      before: number;
+      /** Format: int32 */
+      after: number;
+      found: boolean;
+      words: string;
+      told: components["schemas"]["FlightTold"][];
+      coach: components["schemas"]["CoachStep"][];
+      /** Format: int32 */
+      coachFlights: number;
+      /** Format: int32 */
+      coachAfter: number;
+    };
+    SchoolSheet: {
+      /** Format: int64 */
+      id: number;
+      /** Format: int64 */
+      aircraftId: number;
+      lesson: ("SPORT" | "AEROBATIC" | "GLIDER" | "WING") | null;
+      /** Format: int32 */
+      step: number;
+      name: string;
+      /** @enum {string} */
+      kind: "AEROBATIC" | "SPORT" | "GLIDER" | "FLYING_WING";
+      /** @enum {string} */
+      wish: "PRECISE" | "SPORT" | "HOVER";
+      /** Format: double */
+      wind: number;
+      /** Format: int32 */
+      flights: number;
+      /** Format: int32 */
+      budget: number;
+      told: string;
+      known: string[];
+      tests: components["schemas"]["SchoolTest"][];
+      /** Format: int32 */
+      next: number;
+      log: components["schemas"]["LoggedEvent"][];
+      report: components["schemas"]["PracticeReport"] | null;
+      /** Format: date-time */
+      endedAt: string | null;
+      passed: boolean;
+    };
+    SchoolTest: {
+      test: components["schemas"]["TestCase"];
+      card: components["schemas"]["TestCard"];
+      /** @enum {string} */
+      state: "OPEN" | "STANDS" | "CHANGE" | "VOID" | "SKIPPED";
+      words: string;
+      flyable: boolean;
+      levers: components["schemas"]["LeverPlace"][];
+    };
+    SeenOutcome: {
+      /** @enum {string} */
+      outcome:
+        | "CLIMBS_AT_ONCE"
+        | "SINKS_AT_ONCE"
+        | "CLIMBS_WITH_SPEED"
+        | "SINKS_WITH_SPEED"
+        | "CLIMBS"
+        | "DROPS_FAST"
+        | "PULLS_OUT"
+        | "TUCKS"
+        | "LEFT_RISES"
+        | "RIGHT_RISES"
+        | "DRIFTS_LEFT"
+        | "DRIFTS_RIGHT"
+        | "TO_CANOPY"
+        | "TO_BELLY"
+        | "TOWARDS_THE_ROLL"
+        | "AWAY_FROM_THE_ROLL"
+        | "ROLLS_WITH_RUDDER"
+        | "ROLLS_AGAINST_RUDDER"
+        | "NOSE_UP"
+        | "NOSE_DOWN"
+        | "NOSE_SWINGS_OUT"
+        | "NOSE_SWINGS_IN"
+        | "NEEDS_OPPOSITE_STICK"
+        | "LEFT_WING_DROPS"
+        | "RIGHT_WING_DROPS"
+        | "LAUNCH_STEEP"
+        | "LAUNCH_FLAT"
+        | "CLIMBS_FAST"
+        | "TUCKS_FAST"
+        | "DOES_NOT_FEEL_RIGHT";
+      /** Format: int32 */
+      strength: number;
+      /** @enum {string} */
+      turn: "BOTH" | "LEFT" | "RIGHT";
+    };
+    TestCard: {
+      test: components["schemas"]["TestCase"];
+      name: string;
+      tells: string;
+      flown: string[];
+      watch: string;
+      caution: string;
+      turns: ("BOTH" | "LEFT" | "RIGHT")[];
+      outcomes: components["schemas"]["OutcomeCard"][];
+    };
+    TestCase: {
+      /** @enum {string} */
+      test:
+        | "LEVEL_TRIM"
+        | "THROTTLE_CHANGE"
+        | "INVERTED_45"
+        | "DIVE"
+        | "INVERTED_LEVEL"
+        | "VERTICAL_UP"
+        | "ROLL_AXIS"
+        | "KNIFE_EDGE"
+        | "VERTICAL_DOWN"
+        | "BRAKES"
+        | "CIRCLING"
+        | "STALL"
+        | "LAUNCH"
+        | "SPEED"
+        | "FEEL";
+      part: string;
+    };
+    TestResult: {
+      /** @enum {string} */
+      test:
+        | "LEVEL_TRIM"
+        | "THROTTLE_CHANGE"
+        | "INVERTED_45"
+        | "DIVE"
+        | "INVERTED_LEVEL"
+        | "VERTICAL_UP"
+        | "ROLL_AXIS"
+        | "KNIFE_EDGE"
+        | "VERTICAL_DOWN"
+        | "BRAKES"
+        | "CIRCLING"
+        | "STALL"
+        | "LAUNCH"
+        | "SPEED"
+        | "FEEL";
+      /** @description Part of the test */
+      part: string;
+      seen: components["schemas"]["SeenOutcome"][];
+    };
+    WellFlown: {
+      flewWell: boolean;
+    };
+    RevisionHeader: {
+      /** Format: int32 */
+      number: number;
+      reason: string;
+      fromAdjustment: boolean;
+      corrects: boolean;
+      /** Format: int32 */
+      trimsHoldSince: number;
+      /** Format: date-time */
+      createdAt: string;
+      restored: boolean;
+      flewWell: boolean;
+    };
     BalanceStation: {
       /**
        * Format: double
@@ -1836,6 +2512,8 @@ export interface components {
       checks: components["schemas"]["Check"][];
       /** Format: date-time */
       changedAt: string;
+      /** Format: date */
+      changedOn: string;
     };
     PartChange: {
       /** @enum {string} */
@@ -1937,8 +2615,15 @@ export interface components {
       version: number;
       report: components["schemas"]["FlightReport"];
       seen: components["schemas"]["FlightSeen"];
+      marks: components["schemas"]["FlightMarks"];
       /** Format: date-time */
       notedAt: string;
+    };
+    FlightMarks: {
+      leftOut: string;
+      simulated: boolean;
+      flewWell: boolean;
+      signsConfirmed: components["schemas"]["SignConfirmed"][];
     };
     FlightSeen: {
       results: components["schemas"]["TestResult"][];
@@ -1947,65 +2632,15 @@ export interface components {
       /** @description Why it was flown all the same */
       despite: string;
     };
-    SeenOutcome: {
+    SignConfirmed: {
+      phase: string;
       /** @enum {string} */
-      outcome:
-        | "CLIMBS_AT_ONCE"
-        | "SINKS_AT_ONCE"
-        | "CLIMBS_WITH_SPEED"
-        | "SINKS_WITH_SPEED"
-        | "CLIMBS"
-        | "DROPS_FAST"
-        | "PULLS_OUT"
-        | "TUCKS"
-        | "LEFT_RISES"
-        | "RIGHT_RISES"
-        | "DRIFTS_LEFT"
-        | "DRIFTS_RIGHT"
-        | "TO_CANOPY"
-        | "TO_BELLY"
-        | "TOWARDS_THE_ROLL"
-        | "AWAY_FROM_THE_ROLL"
-        | "ROLLS_WITH_RUDDER"
-        | "ROLLS_AGAINST_RUDDER"
-        | "NOSE_UP"
-        | "NOSE_DOWN"
-        | "NOSE_SWINGS_OUT"
-        | "NOSE_SWINGS_IN"
-        | "NEEDS_OPPOSITE_STICK"
-        | "LEFT_WING_DROPS"
-        | "RIGHT_WING_DROPS"
-        | "LAUNCH_STEEP"
-        | "LAUNCH_FLAT"
-        | "CLIMBS_FAST"
-        | "TUCKS_FAST"
-        | "DOES_NOT_FEEL_RIGHT";
-      /** Format: int32 */
-      strength: number;
-      /** @enum {string} */
-      turn: "BOTH" | "LEFT" | "RIGHT";
+      control: "ROLL" | "PITCH" | "YAW";
     };
-    TestResult: {
-      /** @enum {string} */
-      test:
-        | "LEVEL_TRIM"
-        | "THROTTLE_CHANGE"
-        | "INVERTED_45"
-        | "DIVE"
-        | "INVERTED_LEVEL"
-        | "VERTICAL_UP"
-        | "ROLL_AXIS"
-        | "KNIFE_EDGE"
-        | "VERTICAL_DOWN"
-        | "BRAKES"
-        | "CIRCLING"
-        | "STALL"
-        | "LAUNCH"
-        | "SPEED"
-        | "FEEL";
-      /** @description Part of the test */
-      part: string;
-      seen: components["schemas"]["SeenOutcome"][];
+    MarkedFlight: {
+      /** Format: int32 */
+      version: number;
+      marks: components["schemas"]["FlightMarks"];
     };
     CorrectedFlown: {
       /** Format: int32 */
@@ -2066,26 +2701,6 @@ export interface components {
       closedAt: string | null;
       /** Format: int32 */
       version: number;
-    };
-    TestCase: {
-      /** @enum {string} */
-      test:
-        | "LEVEL_TRIM"
-        | "THROTTLE_CHANGE"
-        | "INVERTED_45"
-        | "DIVE"
-        | "INVERTED_LEVEL"
-        | "VERTICAL_UP"
-        | "ROLL_AXIS"
-        | "KNIFE_EDGE"
-        | "VERTICAL_DOWN"
-        | "BRAKES"
-        | "CIRCLING"
-        | "STALL"
-        | "LAUNCH"
-        | "SPEED"
-        | "FEEL";
-      part: string;
     };
     Ended: {
       /** Format: int32 */
@@ -2323,6 +2938,7 @@ export interface components {
       trims: components["schemas"]["Trims"];
       reference: string;
       rods: components["schemas"]["PlannedRod"][];
+      ways: components["schemas"]["RodWay"][];
       phases: components["schemas"]["PhaseOutcome"][];
       throwChanges: components["schemas"]["ThrowChange"][];
       remedies: components["schemas"]["Remedy"][];
@@ -2559,6 +3175,7 @@ export interface components {
     Expected: {
       surface: string;
       name: string;
+      by: string;
       how: string;
       /** @enum {string} */
       first: "UP" | "DOWN" | "RIGHT" | "LEFT" | "AFT" | "FORWARD";
@@ -2566,7 +3183,7 @@ export interface components {
       plusMm: number;
       /** Format: double */
       minusMm: number;
-      measured: components["schemas"]["Verified"];
+      measured: components["schemas"]["Verified"] | null;
       fits: boolean;
       words: string;
     };
@@ -2662,6 +3279,10 @@ export interface components {
     GaugeCheck: {
       gauge: components["schemas"]["Gauge"];
       check: components["schemas"]["RulerCheck"];
+      /** Format: double */
+      sizeMm: number;
+      /** @enum {string} */
+      way: "UP" | "DOWN" | "RIGHT" | "LEFT" | "SAME";
     };
     HouseValues: {
       /**
@@ -2827,6 +3448,13 @@ export interface components {
       opposite: boolean;
       pushRaises: boolean;
     };
+    MarkSeen: {
+      surface: string;
+      /** Format: int64 */
+      steps: number;
+      /** Format: double */
+      offMm: number;
+    };
     Mix: {
       /** @description Mix id */
       id: string;
@@ -2918,8 +3546,11 @@ export interface components {
       version: number;
       plan: components["schemas"]["AdjustmentPlan"];
       gauges: components["schemas"]["GaugeCheck"][];
+      marks: components["schemas"]["MarkSeen"][];
       verification: components["schemas"]["Expected"][];
       undo: string[];
+      done: boolean[];
+      barred: string;
     };
     Pack: {
       /** @description Pack */
@@ -3022,6 +3653,8 @@ export interface components {
       steps: number;
       /** Format: int64 */
       sixths: number;
+      /** Format: int64 */
+      madeSteps: number;
       /** Format: double */
       appliedMm: number;
       /** Format: double */
@@ -3041,6 +3674,7 @@ export interface components {
       sentence: string;
       turn: string;
       turnBack: string;
+      unit: string;
     };
     Power: {
       /** @description Throttle on */
@@ -3141,6 +3775,18 @@ export interface components {
        * @description Thread pitch: mm per turn
        */
       pitchMm: number;
+    };
+    RodMeans: {
+      surface: string;
+      /** Format: int32 */
+      teeth: number;
+      end: components["schemas"]["RodEnd"];
+    };
+    RodWay: {
+      surface: string;
+      means: components["schemas"]["RodMeans"] | null;
+      chosen: boolean;
+      words: string;
     };
     RulerCheck: {
       /** Format: double */
@@ -3487,6 +4133,9 @@ export interface components {
     Verified: {
       /** @description Surface */
       surface: string;
+      by: string;
+      rightWay: boolean;
+      measured: boolean;
       /**
        * Format: double
        * @description Up, or right
@@ -3497,7 +4146,6 @@ export interface components {
        * @description Down, or left
        */
       minusMm: number;
-      rightWay: boolean;
     };
     Wiring: {
       receiver: components["schemas"]["Receiver"];
@@ -3506,7 +4154,17 @@ export interface components {
     };
     WorkStep: {
       /** @enum {string} */
-      kind: "SAFETY" | "TRIMS_IN" | "MARK" | "ZERO" | "TURN" | "CHECK" | "TRIM_BACK" | "VERIFY";
+      kind:
+        | "SAFETY"
+        | "TRIMS_IN"
+        | "MARK"
+        | "ZERO"
+        | "SEAT"
+        | "FIT"
+        | "TURN"
+        | "CHECK"
+        | "TRIM_BACK"
+        | "VERIFY";
       title: string;
       detail: string;
       caution: string;
@@ -3517,8 +4175,31 @@ export interface components {
       /** Format: int32 */
       version: number;
     };
+    MarkRead: {
+      surface: string;
+      /** Format: int64 */
+      steps: number;
+      /** Format: double */
+      offMm: number;
+      /** @enum {string} */
+      way: "UP" | "DOWN" | "RIGHT" | "LEFT" | "SAME";
+    };
+    Marking: {
+      mark: components["schemas"]["MarkRead"];
+      /** Format: int32 */
+      version: number;
+    };
+    GaugeRead: {
+      surface: string;
+      /** Format: double */
+      sizeMm: number;
+      /** @enum {string} */
+      way: "UP" | "DOWN" | "RIGHT" | "LEFT" | "SAME";
+      /** @enum {string} */
+      choice: "OPEN" | "ARITHMETIC" | "RULER";
+    };
     Measured: {
-      gauge: components["schemas"]["Gauge"];
+      gauge: components["schemas"]["GaugeRead"];
       /** Format: int32 */
       version: number;
     };
@@ -3621,6 +4302,124 @@ export interface components {
       what: string;
       before: string;
       after: string;
+    };
+    TestToFly: {
+      /** @enum {string} */
+      test:
+        | "LEVEL_TRIM"
+        | "THROTTLE_CHANGE"
+        | "INVERTED_45"
+        | "DIVE"
+        | "INVERTED_LEVEL"
+        | "VERTICAL_UP"
+        | "ROLL_AXIS"
+        | "KNIFE_EDGE"
+        | "VERTICAL_DOWN"
+        | "BRAKES"
+        | "CIRCLING"
+        | "STALL"
+        | "LAUNCH"
+        | "SPEED"
+        | "FEEL";
+      part: string;
+    };
+    AirSample: {
+      /** Format: double */
+      seconds: number;
+      /** Format: double */
+      northM: number;
+      /** Format: double */
+      eastM: number;
+      /** Format: double */
+      upM: number;
+      /** Format: double */
+      w: number;
+      /** Format: double */
+      x: number;
+      /** Format: double */
+      y: number;
+      /** Format: double */
+      z: number;
+      /** Format: double */
+      speed: number;
+      /** Format: double */
+      roll: number;
+      /** Format: double */
+      pitch: number;
+      /** Format: double */
+      yaw: number;
+      /** Format: double */
+      throttle: number;
+    };
+    Corner: {
+      /** Format: double */
+      x: number;
+      /** Format: double */
+      y: number;
+      /** Format: double */
+      z: number;
+    };
+    FlownSheet: {
+      /** Format: int32 */
+      flight: number;
+      test: components["schemas"]["TestCase"];
+      parts: components["schemas"]["AirSample"][][];
+      frame: components["schemas"]["Outline"][];
+      broken: boolean;
+      words: string[];
+    };
+    Outline: {
+      part: string;
+      corners: components["schemas"]["Corner"][];
+    };
+    LeverChange: {
+      /** @enum {string} */
+      test:
+        | "LEVEL_TRIM"
+        | "THROTTLE_CHANGE"
+        | "INVERTED_45"
+        | "DIVE"
+        | "INVERTED_LEVEL"
+        | "VERTICAL_UP"
+        | "ROLL_AXIS"
+        | "KNIFE_EDGE"
+        | "VERTICAL_DOWN"
+        | "BRAKES"
+        | "CIRCLING"
+        | "STALL"
+        | "LAUNCH"
+        | "SPEED"
+        | "FEEL";
+      part: string;
+      /** @enum {string} */
+      lever:
+        | "DOWN_THRUST"
+        | "RIGHT_THRUST"
+        | "BALANCE"
+        | "LATERAL"
+        | "DIFFERENTIAL"
+        | "RUDDER_TO_ELEVATOR"
+        | "RUDDER_TO_AILERON"
+        | "LOW_THROTTLE_TO_ELEVATOR"
+        | "BRAKE_TO_ELEVATOR"
+        | "AILERON_TO_RUDDER";
+      /** Format: double */
+      by: number;
+    };
+    ModelBegun: {
+      /** Format: int64 */
+      aircraftId: number;
+      /** Format: int32 */
+      faults: number;
+      windy: boolean;
+      /** Format: int64 */
+      seed: number;
+    };
+    LessonBegun: {
+      /** @enum {string} */
+      lesson: "SPORT" | "AEROBATIC" | "GLIDER" | "WING";
+      /** Format: int64 */
+      seed: number;
     };
     MeasuredQuestion: {
       setup: components["schemas"]["Setup"];
@@ -4636,18 +5435,23 @@ export interface components {
       cgAft?: number;
     };
     PanelGiven: {
-      root?: components["schemas"]["StationGiven"];
-      tip?: components["schemas"]["StationGiven"];
+      id?: string;
+      /** @enum {string} */
+      role?: "WING" | "TAIL" | "CANARD" | "FIN";
+      /** @enum {string} */
+      section?: "SYMMETRIC" | "CAMBERED" | "REFLEXED";
+      root?: components["schemas"]["EndGiven"];
+      tip?: components["schemas"]["EndGiven"];
     };
     StationGiven: {
       /** Format: double */
       aft?: number;
       /** Format: double */
-      right?: number;
+      halfWidth?: number;
       /** Format: double */
-      up?: number;
+      bottom?: number;
       /** Format: double */
-      chord?: number;
+      top?: number;
     };
     NeutralPointFound: {
       /** Format: double */
@@ -4693,6 +5497,53 @@ export interface components {
       /** Format: double */
       gain: number | null;
     };
+    DiagnoseGiven: {
+      surfaces?: string[];
+      ends?: components["schemas"]["EndsGiven"][];
+      priors?: components["schemas"]["PriorsGiven"];
+      observations?: components["schemas"]["ObservationGiven"][];
+    };
+    EndsGiven: {
+      name?: string;
+      surfaces?: string[];
+    };
+    ObservationGiven: {
+      /** @enum {string} */
+      kind?: "GAUGE" | "THROW" | "TURNS" | "FLIGHT";
+      surfaces?: {
+        [key: string]: number;
+      };
+      /** Format: double */
+      predicted?: number;
+      /** Format: double */
+      measured?: number;
+      /** Format: double */
+      sd?: number;
+    };
+    PriorsGiven: {
+      /** Format: double */
+      clickStep?: number;
+      /** Format: double */
+      thread?: number;
+      /** Format: double */
+      arm?: number;
+      /** Format: double */
+      horn?: number;
+      /** Format: double */
+      nothing?: number;
+    };
+    DiagnoseFound: {
+      explanations: components["schemas"]["Suspect"][];
+    };
+    Suspect: {
+      /** @enum {string} */
+      cause: "NOTHING" | "CLICK_STEP" | "THREAD" | "ARM" | "HORN";
+      subject: string;
+      /** Format: double */
+      probability: number;
+      /** Format: double */
+      factor: number;
+    };
     CurveGiven: {
       points?: number[][];
       x?: number[];
@@ -4737,6 +5588,80 @@ export interface components {
       tooth: number;
       /** Format: int32 */
       arm: number;
+    };
+    AirGiven: {
+      cg?: components["schemas"]["SpotGiven"];
+      panels?: components["schemas"]["PanelGiven"][];
+      surfaces?: components["schemas"]["SurfaceGiven"][];
+      fuselage?: components["schemas"]["FuselageGiven"];
+      propellers?: components["schemas"]["PropellerGiven"][];
+      velocity?: number[];
+      wind?: number[];
+      rates?: number[];
+      /** Format: double */
+      density?: number;
+    };
+    EndGiven: {
+      /** Format: double */
+      aft?: number;
+      /** Format: double */
+      right?: number;
+      /** Format: double */
+      up?: number;
+      /** Format: double */
+      chord?: number;
+      /** Format: double */
+      incidence?: number;
+    };
+    FuselageGiven: {
+      stations?: components["schemas"]["StationGiven"][];
+      /** Format: double */
+      dragArea?: number;
+    };
+    PropellerGiven: {
+      /** Format: double */
+      aft?: number;
+      /** Format: double */
+      right?: number;
+      /** Format: double */
+      up?: number;
+      /** Format: double */
+      diameter?: number;
+      /** Format: double */
+      staticThrust?: number;
+      /** Format: double */
+      pitchSpeed?: number;
+      /** Format: double */
+      downThrust?: number;
+      /** Format: double */
+      rightThrust?: number;
+      /** Format: int32 */
+      turns?: number;
+      /** Format: double */
+      power?: number;
+    };
+    SpotGiven: {
+      /** Format: double */
+      aft?: number;
+      /** Format: double */
+      right?: number;
+      /** Format: double */
+      up?: number;
+    };
+    SurfaceGiven: {
+      panel?: string;
+      /** Format: double */
+      from?: number;
+      /** Format: double */
+      to?: number;
+      /** Format: double */
+      chord?: number;
+      /** Format: double */
+      angle?: number;
+    };
+    AirFound: {
+      force: number[];
+      moment: number[];
     };
     TourAsked: {
       setup: components["schemas"]["Setup"];
@@ -4983,87 +5908,196 @@ export interface components {
       trimsHoldSince: number;
       /** Format: date-time */
       createdAt: string;
+      restored: boolean;
+      flewWell: boolean;
       setup: components["schemas"]["Setup"];
     };
-    Faults: {
-      /**
-       * Format: double
-       * @description Warp
-       */
-      warpMm: number;
-      /**
-       * Format: double
-       * @description Pitch
-       */
-      pitchMm: number;
-      /**
-       * Format: double
-       * @description Yaw
-       */
-      yawMm: number;
-      /**
-       * Format: double
-       * @description Balance point
-       */
-      designCgMm: number;
-      /**
-       * Format: double
-       * @description Pitch by balance point
-       */
-      pitchMmPerCgMm: number;
-      horns: components["schemas"]["HornFault"][];
-      phases: components["schemas"]["PhaseFault"][];
-      unsteady: boolean;
+    GoingBack: {
+      /** Format: int32 */
+      basedOn: number;
+      /** Format: int32 */
+      revision: number;
+      /** Format: int64 */
+      flight: number;
+    };
+    AirFault: {
+      /** @enum {string} */
+      kind:
+        | "BALANCE"
+        | "DOWN_THRUST"
+        | "RIGHT_THRUST"
+        | "TIP_MASS"
+        | "WARP"
+        | "TAIL_INCIDENCE"
+        | "HORN"
+        | "ARM"
+        | "THREAD"
+        | "CLICK_STEP"
+        | "PLAY";
+      subject: string;
+      /** Format: double */
+      size: number;
     };
     Flown: {
-      faults: components["schemas"]["Faults"];
+      faults: components["schemas"]["AirFault"][];
       /** Format: double */
       cgMm: number;
+      unsteady: boolean;
       /** Format: int64 */
       seed: number;
     };
-    HornFault: {
-      /** @description Surface */
-      surface: string;
-      /**
-       * Format: double
-       * @description Horn longer by
-       */
-      percent: number;
-    };
-    PhaseFault: {
-      /** @description Phase */
+    SettledSaid: {
       phase: string;
-      /**
-       * Format: double
-       * @description Pitch of the phase
-       */
-      pitchMm: number;
+      /** @enum {string} */
+      control: "ROLL" | "PITCH" | "YAW";
+      because: string;
     };
-    Arm: {
-      /** @description Surface */
-      surface: string;
-      /**
-       * Format: double
-       * @description Arm radius
-       */
-      armRadiusMm: number;
+    Confirmation: {
+      phase: string;
+      phaseName: string;
+      /** @enum {string} */
+      control: "ROLL" | "PITCH" | "YAW";
+      /** Format: int32 */
+      before: number;
+      /** Format: int32 */
+      predicted: number;
+      /** Format: int32 */
+      flown: number;
+      /** Format: int32 */
+      flights: number;
+      done: boolean;
+      words: string;
+    };
+    ControlWorth: {
+      /** @enum {string} */
+      control: "ROLL" | "PITCH" | "YAW";
+      /** Format: int32 */
+      clicks: number;
+      /** Format: double */
+      leftClicks: number;
+      /** Format: double */
+      stepClicks: number;
+      worth: boolean;
+      words: string;
     };
     Learned: {
       /** Format: int32 */
+      observations: number;
+      explanations: components["schemas"]["Suspect"][];
+      named: components["schemas"]["Named"] | null;
+      next: components["schemas"]["Proposal"] | null;
+    };
+    ModelStanding: {
+      /** @enum {string} */
+      stage: "RIG" | "PROGRAM" | "CHECK" | "FLY" | "ADJUST";
+      /** @enum {string} */
+      next:
+        | "DESCRIBE"
+        | "SETTLE_READING"
+        | "FINISH_ORDER"
+        | "MEND"
+        | "DO_AGAIN"
+        | "ANSWER_SIGN"
+        | "FIND_SLIP"
+        | "CORRECT"
+        | "MEASURE"
+        | "ADJUST"
+        | "LOOK"
+        | "CONFIRM"
+        | "FLY"
+        | "REST";
+      waiting: string;
+      waits: boolean;
+      reference: string;
+      series: components["schemas"]["TrimSeries"][];
+      trims: components["schemas"]["StandingTrims"];
+      worth: components["schemas"]["ControlWorth"][];
+      turn: ("ROLL" | "PITCH" | "YAW")[];
+      confirmation: components["schemas"]["Confirmation"][];
+      learned: components["schemas"]["Learned"];
+      due: string[];
+    };
+    Named: {
+      /** @enum {string} */
+      cause: "NOTHING" | "CLICK_STEP" | "THREAD" | "ARM" | "HORN";
+      subject: string;
+      /** Format: double */
+      factor: number;
+      /** Format: double */
+      was: number;
+      /** Format: double */
+      becomes: number;
+      words: string;
+    };
+    PhaseTrims: {
+      phase: string;
+      trims: components["schemas"]["Trims"];
+    };
+    Proposal: {
+      surface: string;
+      /** @enum {string} */
+      kind: "GAUGE" | "THROW" | "TURNS" | "FLIGHT";
+      /** @enum {string} */
+      control: "ROLL" | "PITCH" | "YAW";
+      /** Format: double */
+      amount: number;
+      /** Format: double */
+      expectedMm: number;
+      words: string;
+    };
+    StandingTrims: {
+      phases: components["schemas"]["PhaseTrims"][];
+      /** Format: double */
+      percentPerClick: number;
+      /** Format: double */
+      microsecondsPerClick: number;
+    };
+    TrimPoint: {
+      /** Format: int64 */
+      flight: number;
+      /** Format: date */
+      flownOn: string;
+      /** Format: int32 */
+      clicks: number;
+      counts: boolean;
+      agrees: boolean;
+      why: string;
+    };
+    TrimSeries: {
+      phase: string;
+      /** @enum {string} */
+      control: "ROLL" | "PITCH" | "YAW";
+      /** @enum {string} */
+      state: "SETTLED" | "NOT_YET" | "DRIFTING" | "OPPOSITE" | "TOO_LARGE";
+      /** Format: int32 */
+      clicks: number;
+      /** Format: int32 */
+      agreeing: number;
+      words: string;
+      notes: string[];
+      /** Format: int64 */
+      asked: number;
+      because: string;
+      points: components["schemas"]["TrimPoint"][];
+    };
+    ChangedOn: {
+      change: components["schemas"]["PartChange"];
+      /** Format: date */
+      changedOn: string;
+    };
+    Consent: {
+      /** Format: int32 */
       basedOn: number;
-      /**
-       * Format: double
-       * @description One trim click
-       */
-      clickStepPercent: number;
-      arms: components["schemas"]["Arm"][];
+      /** @enum {string} */
+      cause: "NOTHING" | "CLICK_STEP" | "THREAD" | "ARM" | "HORN";
+      subject: string;
     };
     NewFlight: {
       /** Format: int32 */
       revisionNumber: number;
       report: components["schemas"]["FlightReport"];
     };
+    BroughtBack: unknown;
     FlownFlight: {
       /** Format: int32 */
       revisionNumber: number;
@@ -5076,9 +6110,19 @@ export interface components {
       text: string;
       reason: string;
     };
+    CsvRow: {
+      rows: number[];
+      flownOn: string;
+      /** @enum {string} */
+      became: "TAKEN" | "THERE_ALREADY" | "DIFFERS" | "REFUSED";
+      reason: string;
+    };
     Imported: {
       /** Format: int32 */
       taken: number;
+      /** Format: int32 */
+      there: number;
+      rows: components["schemas"]["CsvRow"][];
       problems: components["schemas"]["CsvProblem"][];
     };
     SheetAsked: {
@@ -5117,45 +6161,6 @@ export interface components {
       entries: components["schemas"]["EntryLine"][];
       notes: string[];
     };
-    CoachAdvice: {
-      lever:
-        | (
-            | "DOWN_THRUST"
-            | "RIGHT_THRUST"
-            | "BALANCE"
-            | "LATERAL"
-            | "DIFFERENTIAL"
-            | "RUDDER_TO_ELEVATOR"
-            | "RUDDER_TO_AILERON"
-            | "LOW_THROTTLE_TO_ELEVATOR"
-            | "BRAKE_TO_ELEVATOR"
-            | "AILERON_TO_RUDDER"
-          )
-        | null;
-      verdict:
-        | (
-            | "RIGHT"
-            | "TRY"
-            | "GO_BACK"
-            | "INTERPOLATED"
-            | "EXTRAPOLATED"
-            | "NOT_THE_CAUSE"
-            | "AT_LIMIT"
-            | "FINE_ENOUGH"
-          )
-        | null;
-      /** @enum {string} */
-      making: "NOTHING" | "DRAFT" | "BENCH";
-      /** Format: double */
-      from: number;
-      /** Format: double */
-      to: number;
-      words: string;
-      why: string;
-      sizes: string[];
-      watch: string;
-      schools: string[];
-    };
     CoachPlan: {
       /** @enum {string} */
       kind: "POWERED" | "GLIDER" | "WING";
@@ -5170,52 +6175,6 @@ export interface components {
       job: components["schemas"]["MetalJob"] | null;
       jobs: components["schemas"]["MetalJob"][];
       goal: string;
-    };
-    OutcomeCard: {
-      /** @enum {string} */
-      outcome:
-        | "CLIMBS_AT_ONCE"
-        | "SINKS_AT_ONCE"
-        | "CLIMBS_WITH_SPEED"
-        | "SINKS_WITH_SPEED"
-        | "CLIMBS"
-        | "DROPS_FAST"
-        | "PULLS_OUT"
-        | "TUCKS"
-        | "LEFT_RISES"
-        | "RIGHT_RISES"
-        | "DRIFTS_LEFT"
-        | "DRIFTS_RIGHT"
-        | "TO_CANOPY"
-        | "TO_BELLY"
-        | "TOWARDS_THE_ROLL"
-        | "AWAY_FROM_THE_ROLL"
-        | "ROLLS_WITH_RUDDER"
-        | "ROLLS_AGAINST_RUDDER"
-        | "NOSE_UP"
-        | "NOSE_DOWN"
-        | "NOSE_SWINGS_OUT"
-        | "NOSE_SWINGS_IN"
-        | "NEEDS_OPPOSITE_STICK"
-        | "LEFT_WING_DROPS"
-        | "RIGHT_WING_DROPS"
-        | "LAUNCH_STEEP"
-        | "LAUNCH_FLAT"
-        | "CLIMBS_FAST"
-        | "TUCKS_FAST"
-        | "DOES_NOT_FEEL_RIGHT";
-      words: string;
-      computed: boolean;
-    };
-    TestCard: {
-      test: components["schemas"]["TestCase"];
-      name: string;
-      tells: string;
-      flown: string[];
-      watch: string;
-      caution: string;
-      turns: ("BOTH" | "LEFT" | "RIGHT")[];
-      outcomes: components["schemas"]["OutcomeCard"][];
     };
     TestStanding: {
       test: components["schemas"]["TestCase"];
@@ -5244,6 +6203,32 @@ export interface components {
       /** Format: int32 */
       version: number;
     };
+    MeasuredOnce: {
+      surface: string;
+      /** @enum {string} */
+      kind: "GAUGE" | "THROW" | "TURNS" | "FLIGHT";
+      /** @enum {string} */
+      control: "ROLL" | "PITCH" | "YAW";
+      /** Format: double */
+      amount: number;
+      /** Format: double */
+      mm: number;
+    };
+    BenchReading: {
+      surface: string;
+      /** @enum {string} */
+      kind: "GAUGE" | "THROW" | "TURNS" | "FLIGHT";
+      /** @enum {string} */
+      control: "ROLL" | "PITCH" | "YAW";
+      /** Format: double */
+      amount: number;
+      /** Format: double */
+      mm: number;
+      /** Format: int32 */
+      revision: number;
+      /** Format: date */
+      day: string;
+    };
     Beginning: {
       /** Format: int64 */
       flightId: number;
@@ -5251,9 +6236,72 @@ export interface components {
       presetsTakeUp: boolean;
       controls: ("ROLL" | "PITCH" | "YAW")[];
     };
-    Seen: {
+    BeginningWith: {
+      /** Format: int64 */
+      flightId: number;
+      wish: components["schemas"]["PlanWish"];
+    };
+    PlanWish: {
+      reference: string;
+      presetsTakeUp: boolean;
+      leave: ("ROLL" | "PITCH" | "YAW")[];
+      means: components["schemas"]["RodMeans"][];
+    };
+    RodPlan: {
+      reference: string;
+      worth: components["schemas"]["ControlWorth"][];
+      controls: ("ROLL" | "PITCH" | "YAW")[];
+      plan: components["schemas"]["AdjustmentPlan"] | null;
+      /** Format: int64 */
+      flight: number;
+    };
+    SeenOrder: {
       /** Format: int32 */
       version: number;
+    };
+    FlyThis: {
+      draft: components["schemas"]["Setup"];
+      saved: components["schemas"]["Setup"];
+      /** @enum {string} */
+      manoeuvre: "LEVEL" | "ROLL" | "CLIMB" | "KNIFE_EDGE" | "BRAKES";
+    };
+    BothFlown: {
+      /** @enum {string} */
+      manoeuvre: "LEVEL" | "ROLL" | "CLIMB" | "KNIFE_EDGE" | "BRAKES";
+      others: ("LEVEL" | "ROLL" | "CLIMB" | "KNIFE_EDGE" | "BRAKES")[];
+      draft: components["schemas"]["AirSample"][];
+      saved: components["schemas"]["AirSample"][];
+      frame: components["schemas"]["Outline"][];
+      against: string[];
+      words: string[];
+    };
+    Hall: {
+      lessons: components["schemas"]["LessonProgress"][];
+      runs: components["schemas"]["PracticeEntry"][];
+    };
+    LessonProgress: {
+      /** @enum {string} */
+      lesson: "SPORT" | "AEROBATIC" | "GLIDER" | "WING";
+      /** Format: int32 */
+      next: number;
+      /** Format: int32 */
+      steps: number;
+      done: boolean;
+    };
+    PracticeEntry: {
+      /** Format: int64 */
+      id: number;
+      lesson: ("SPORT" | "AEROBATIC" | "GLIDER" | "WING") | null;
+      /** Format: int32 */
+      step: number;
+      name: string;
+      /** Format: int32 */
+      flights: number;
+      /** Format: date-time */
+      createdAt: string;
+      /** Format: date-time */
+      endedAt: string | null;
+      passed: boolean;
     };
     RecipeCard: {
       /** @enum {string} */
@@ -5338,6 +6386,22 @@ export interface components {
     LoopState: {
       /** @enum {string} */
       stage: "RIG" | "PROGRAM" | "CHECK" | "FLY" | "ADJUST";
+      /** @enum {string} */
+      next:
+        | "DESCRIBE"
+        | "SETTLE_READING"
+        | "FINISH_ORDER"
+        | "MEND"
+        | "DO_AGAIN"
+        | "ANSWER_SIGN"
+        | "FIND_SLIP"
+        | "CORRECT"
+        | "MEASURE"
+        | "ADJUST"
+        | "LOOK"
+        | "CONFIRM"
+        | "FLY"
+        | "REST";
       waiting: string;
       waits: boolean;
     };
@@ -5364,71 +6428,36 @@ export interface components {
       loop: components["schemas"]["LoopState"];
       grounding: components["schemas"]["Grounding"];
     };
-    PhaseTrims: {
-      phase: string;
-      trims: components["schemas"]["Trims"];
-    };
-    StandingTrims: {
-      phases: components["schemas"]["PhaseTrims"][];
-      /** Format: double */
-      percentPerClick: number;
-      /** Format: double */
-      microsecondsPerClick: number;
-    };
     SettlingSheet: {
       reference: string;
       ready: boolean;
       series: components["schemas"]["TrimSeries"][];
-    };
-    TrimPoint: {
-      /** Format: int64 */
-      flight: number;
-      /** Format: date */
-      flownOn: string;
-      /** Format: int32 */
-      clicks: number;
-      counts: boolean;
-      why: string;
-    };
-    TrimSeries: {
-      phase: string;
-      /** @enum {string} */
-      control: "ROLL" | "PITCH" | "YAW";
-      /** @enum {string} */
-      state: "SETTLED" | "NOT_YET" | "SUSPICIOUS";
-      /** Format: int32 */
-      clicks: number;
-      words: string;
-      points: components["schemas"]["TrimPoint"][];
     };
     PageRevisionHeader: {
       items: components["schemas"]["RevisionHeader"][];
       /** Format: int64 */
       total: number;
     };
-    RevisionHeader: {
+    RodBack: {
+      surface: string;
+      name: string;
+      /** Format: int64 */
+      steps: number;
+      turn: string;
+      rotation: string;
+    };
+    WayBack: {
       /** Format: int32 */
-      number: number;
-      reason: string;
-      fromAdjustment: boolean;
-      corrects: boolean;
-      /** Format: int32 */
-      trimsHoldSince: number;
-      /** Format: date-time */
-      createdAt: string;
+      revision: number;
+      setup: components["schemas"]["Setup"];
+      rods: components["schemas"]["RodBack"][];
+      parts: string[];
+      entries: components["schemas"]["Entry"][];
     };
     PageFlight: {
       items: components["schemas"]["Flight"][];
       /** Format: int64 */
       total: number;
-    };
-    RodsProposal: {
-      reference: string;
-      controls: ("ROLL" | "PITCH" | "YAW")[];
-      /** Format: int32 */
-      settled: number;
-      /** Format: int32 */
-      known: number;
     };
     FlightForm: {
       phase: string;
@@ -5438,34 +6467,6 @@ export interface components {
       /** Format: double */
       throttlePercent: number;
       reckoned: string;
-    };
-    Confirmation: {
-      /** @enum {string} */
-      control: "ROLL" | "PITCH" | "YAW";
-      /** Format: int32 */
-      before: number;
-      /** Format: int32 */
-      predicted: number;
-      /** Format: int32 */
-      flown: number;
-      done: boolean;
-      /** Format: double */
-      learnedClickPercent: number | null;
-      learnedArms: components["schemas"]["LearnedArm"][];
-      words: string;
-    };
-    LearnedArm: {
-      surface: string;
-      name: string;
-      /** Format: double */
-      radiusMm: number;
-      /** Format: double */
-      learnedMm: number;
-    };
-    PhaseConfirmation: {
-      phase: string;
-      name: string;
-      controls: components["schemas"]["Confirmation"][];
     };
     CheckSheet: {
       runs: components["schemas"]["CheckRun"][];
@@ -5505,6 +6506,185 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+  putSchoolIdEnd: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["Ending"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["SchoolSheet"];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The data cannot be written: perhaps the disk is full. */
+      503: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  putAircraftIdRevisionsNumberFlewWell: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+        number: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["WellFlown"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["RevisionHeader"];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The data cannot be written: perhaps the disk is full. */
+      503: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
   getAircraftAircraftIdWishes: {
     parameters: {
       query?: never;
@@ -5832,6 +7012,173 @@ export interface operations {
     requestBody: {
       content: {
         "application/json": components["schemas"]["CorrectedFlight"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["Flight"];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The data cannot be written: perhaps the disk is full. */
+      503: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  deleteAircraftAircraftIdFlightsFlightId: {
+    parameters: {
+      query: {
+        version: number;
+      };
+      header?: never;
+      path: {
+        aircraftId: number;
+        flightId: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description No Content */
+      204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The data cannot be written: perhaps the disk is full. */
+      503: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  putAircraftAircraftIdFlightsFlightIdMarks: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        aircraftId: number;
+        flightId: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["MarkedFlight"];
       };
     };
     responses: {
@@ -7082,6 +8429,95 @@ export interface operations {
       };
     };
   };
+  putAircraftAircraftIdAdjustmentMark: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        aircraftId: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["Marking"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["OpenAdjustment"];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The data cannot be written: perhaps the disk is full. */
+      503: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
   putAircraftAircraftIdAdjustmentGauge: {
     parameters: {
       query?: never;
@@ -7468,6 +8904,504 @@ export interface operations {
       };
       /** @description What was sent breaks its contract; every violation is named. */
       422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  postSchoolIdSeen: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["TestResult"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["SchoolSheet"];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The data cannot be written: perhaps the disk is full. */
+      503: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  postSchoolIdLeftOut: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["TestToFly"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["SchoolSheet"];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The data cannot be written: perhaps the disk is full. */
+      503: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  postSchoolIdFlights: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["TestToFly"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["FlownSheet"];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The data cannot be written: perhaps the disk is full. */
+      503: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  postSchoolIdChanges: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["LeverChange"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["SchoolSheet"];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The data cannot be written: perhaps the disk is full. */
+      503: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  postSchoolModels: {
+    parameters: {
+      query?: never;
+      header?: {
+        "Idempotency-Key"?: string;
+      };
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["ModelBegun"];
+      };
+    };
+    responses: {
+      /** @description Created */
+      201: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["SchoolSheet"];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The data cannot be written: perhaps the disk is full. */
+      503: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  postSchoolLessons: {
+    parameters: {
+      query?: never;
+      header?: {
+        "Idempotency-Key"?: string;
+      };
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["LessonBegun"];
+      };
+    };
+    responses: {
+      /** @description Created */
+      201: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["SchoolSheet"];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The data cannot be written: perhaps the disk is full. */
+      503: {
         headers: {
           [name: string]: unknown;
         };
@@ -10070,6 +12004,128 @@ export interface operations {
       };
     };
   };
+  postCalcDiagnose: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        /**
+         * @example {
+         *       "surfaces": [
+         *         "surface-1",
+         *         "surface-2",
+         *         "surface-3",
+         *         "surface-4"
+         *       ],
+         *       "ends": [
+         *         {
+         *           "name": "end-a",
+         *           "surfaces": [
+         *             "surface-1",
+         *             "surface-2"
+         *           ]
+         *         },
+         *         {
+         *           "name": "end-b",
+         *           "surfaces": [
+         *             "surface-3",
+         *             "surface-4"
+         *           ]
+         *         }
+         *       ],
+         *       "priors": {
+         *         "clickStep": 0.2,
+         *         "thread": 0.15,
+         *         "arm": 0.05,
+         *         "horn": 0.05,
+         *         "nothing": 0.5
+         *       },
+         *       "observations": [
+         *         {
+         *           "kind": "GAUGE",
+         *           "surfaces": {
+         *             "surface-2": 1
+         *           },
+         *           "predicted": 1.28,
+         *           "sd": 0.2,
+         *           "measured": 1.22
+         *         },
+         *         {
+         *           "kind": "GAUGE",
+         *           "surfaces": {
+         *             "surface-4": 1
+         *           },
+         *           "predicted": 4.15,
+         *           "sd": 0.2,
+         *           "measured": 4.28
+         *         },
+         *         {
+         *           "kind": "GAUGE",
+         *           "surfaces": {
+         *             "surface-3": 1
+         *           },
+         *           "predicted": 1.75,
+         *           "sd": 0.2,
+         *           "measured": 1.77
+         *         },
+         *         {
+         *           "kind": "FLIGHT",
+         *           "surfaces": {
+         *             "surface-1": 1
+         *           },
+         *           "predicted": -4.33,
+         *           "sd": 1.4,
+         *           "measured": -5.39
+         *         }
+         *       ]
+         *     }
+         */
+        "application/json": components["schemas"]["DiagnoseGiven"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["DiagnoseFound"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
   postCalcCurve: {
     parameters: {
       query?: never;
@@ -10232,6 +12288,227 @@ export interface operations {
         };
         content: {
           "application/json": components["schemas"]["ArmSeatingFound"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  postCalcAirForces: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        /**
+         * @example {
+         *       "cg": {
+         *         "aft": 283.2
+         *       },
+         *       "panels": [
+         *         {
+         *           "id": "wing-left",
+         *           "role": "WING",
+         *           "section": "CAMBERED",
+         *           "root": {
+         *             "aft": 188,
+         *             "right": -27.9,
+         *             "up": 48.4,
+         *             "chord": 238.1,
+         *             "incidence": 0.87
+         *           },
+         *           "tip": {
+         *             "aft": 190.9,
+         *             "right": -1234.5,
+         *             "up": 38.5,
+         *             "chord": 190.5,
+         *             "incidence": -0.14
+         *           }
+         *         },
+         *         {
+         *           "id": "wing-right",
+         *           "role": "WING",
+         *           "section": "CAMBERED",
+         *           "root": {
+         *             "aft": 188,
+         *             "right": 27.9,
+         *             "up": 48.4,
+         *             "chord": 238.1,
+         *             "incidence": 0.87
+         *           },
+         *           "tip": {
+         *             "aft": 190.9,
+         *             "right": 1234.5,
+         *             "up": 38.5,
+         *             "chord": 190.5,
+         *             "incidence": -0.2
+         *           }
+         *         },
+         *         {
+         *           "id": "tailplane",
+         *           "role": "TAIL",
+         *           "root": {
+         *             "aft": 800.8,
+         *             "right": -209.3,
+         *             "up": 20,
+         *             "chord": 150,
+         *             "incidence": -0.75
+         *           },
+         *           "tip": {
+         *             "aft": 800.8,
+         *             "right": 209.3,
+         *             "up": 20,
+         *             "chord": 150,
+         *             "incidence": 0
+         *           }
+         *         },
+         *         {
+         *           "id": "fin",
+         *           "role": "FIN",
+         *           "root": {
+         *             "aft": 800.8,
+         *             "right": 0,
+         *             "up": 19.7,
+         *             "chord": 180
+         *           },
+         *           "tip": {
+         *             "aft": 807.5,
+         *             "right": 0,
+         *             "up": 192.9,
+         *             "chord": 111.2
+         *           }
+         *         }
+         *       ],
+         *       "surfaces": [
+         *         {
+         *           "panel": "wing-left",
+         *           "from": 0.3,
+         *           "to": 0.91,
+         *           "chord": 52.4,
+         *           "angle": -23.6
+         *         },
+         *         {
+         *           "panel": "wing-left",
+         *           "from": 0.05,
+         *           "to": 0.24,
+         *           "chord": 59.5,
+         *           "angle": 57.4
+         *         },
+         *         {
+         *           "panel": "wing-right",
+         *           "from": 0.3,
+         *           "to": 0.91,
+         *           "chord": 52.4,
+         *           "angle": 19.1
+         *         },
+         *         {
+         *           "panel": "tailplane",
+         *           "from": 0,
+         *           "to": 1,
+         *           "chord": 83.7,
+         *           "angle": 6.2
+         *         },
+         *         {
+         *           "panel": "fin",
+         *           "from": 0.03,
+         *           "to": 1,
+         *           "chord": 54.2,
+         *           "angle": 7
+         *         }
+         *       ],
+         *       "fuselage": {
+         *         "stations": [
+         *           {
+         *             "aft": 0,
+         *             "halfWidth": 22.5,
+         *             "bottom": -28.1,
+         *             "top": 22.5
+         *           },
+         *           {
+         *             "aft": 245.2,
+         *             "halfWidth": 56.2,
+         *             "bottom": -61.8,
+         *             "top": 67.4
+         *           },
+         *           {
+         *             "aft": 588.5,
+         *             "halfWidth": 39.3,
+         *             "bottom": -33.7,
+         *             "top": 45
+         *           },
+         *           {
+         *             "aft": 980.8,
+         *             "halfWidth": 11.2,
+         *             "bottom": 0,
+         *             "top": 28.1
+         *           }
+         *         ],
+         *         "dragArea": 0.00361
+         *       },
+         *       "propellers": [
+         *         {
+         *           "aft": 0,
+         *           "right": 0,
+         *           "up": 0.7,
+         *           "diameter": 224.9,
+         *           "staticThrust": 21,
+         *           "pitchSpeed": 23.4,
+         *           "downThrust": 1,
+         *           "rightThrust": 2.3,
+         *           "power": 0.66
+         *         }
+         *       ],
+         *       "velocity": [
+         *         14.544,
+         *         8.889,
+         *         5.728
+         *       ],
+         *       "rates": [
+         *         -3.2,
+         *         -2.806,
+         *         -2.864
+         *       ]
+         *     }
+         */
+        "application/json": components["schemas"]["AirGiven"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["AirFound"];
         };
       };
       /** @description Asked by another page, or under another name than this machine's. */
@@ -10748,6 +13025,165 @@ export interface operations {
       };
     };
   };
+  getAircraftAircraftIdWayBack: {
+    parameters: {
+      query: {
+        revision: number;
+        flight?: number;
+      };
+      header?: never;
+      path: {
+        aircraftId: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["WayBack"];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  postAircraftAircraftIdWayBack: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        aircraftId: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["GoingBack"];
+      };
+    };
+    responses: {
+      /** @description Created */
+      201: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["Revision"];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The data cannot be written: perhaps the disk is full. */
+      503: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
   getAircraftAircraftIdSimulatedFlight: {
     parameters: {
       query: {
@@ -10880,6 +13316,172 @@ export interface operations {
       };
       /** @description The request does not say that it brings what is asked for. */
       415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The data cannot be written: perhaps the disk is full. */
+      503: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  postAircraftAircraftIdSettledWords: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        aircraftId: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["SettledSaid"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["ModelStanding"];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The data cannot be written: perhaps the disk is full. */
+      503: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  deleteAircraftAircraftIdSettledWords: {
+    parameters: {
+      query: {
+        phase: string;
+        control: "ROLL" | "PITCH" | "YAW";
+      };
+      header?: never;
+      path: {
+        aircraftId: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description No Content */
+      204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
         headers: {
           [name: string]: unknown;
         };
@@ -11065,6 +13667,97 @@ export interface operations {
       };
     };
   };
+  postAircraftAircraftIdPartChangesDated: {
+    parameters: {
+      query?: never;
+      header?: {
+        "Idempotency-Key"?: string;
+      };
+      path: {
+        aircraftId: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["ChangedOn"];
+      };
+    };
+    responses: {
+      /** @description Created */
+      201: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["NotedChange"];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The data cannot be written: perhaps the disk is full. */
+      503: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
   postAircraftAircraftIdLearned: {
     parameters: {
       query?: never;
@@ -11076,7 +13769,7 @@ export interface operations {
     };
     requestBody: {
       content: {
-        "application/json": components["schemas"]["Learned"];
+        "application/json": components["schemas"]["Consent"];
       };
     };
     responses: {
@@ -11238,6 +13931,187 @@ export interface operations {
     requestBody: {
       content: {
         "application/json": components["schemas"]["NewFlight"];
+      };
+    };
+    responses: {
+      /** @description Created */
+      201: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["Flight"];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The data cannot be written: perhaps the disk is full. */
+      503: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  postAircraftAircraftIdFlightsFlightIdBroughtBack: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        aircraftId: number;
+        flightId: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["BroughtBack"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["Flight"];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The data cannot be written: perhaps the disk is full. */
+      503: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  postAircraftAircraftIdFlightsSimulated: {
+    parameters: {
+      query?: never;
+      header?: {
+        "Idempotency-Key"?: string;
+      };
+      path: {
+        aircraftId: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["FlownFlight"];
       };
     };
     responses: {
@@ -12165,6 +15039,275 @@ export interface operations {
       };
     };
   };
+  postAircraftAircraftIdBenchReadings: {
+    parameters: {
+      query?: never;
+      header?: {
+        "Idempotency-Key"?: string;
+      };
+      path: {
+        aircraftId: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["MeasuredOnce"];
+      };
+    };
+    responses: {
+      /** @description Created */
+      201: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["BenchReading"];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The data cannot be written: perhaps the disk is full. */
+      503: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  postAircraftAircraftIdAdjustmentPlanned: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        aircraftId: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["BeginningWith"];
+      };
+    };
+    responses: {
+      /** @description Created */
+      201: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["OpenAdjustment"];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The data cannot be written: perhaps the disk is full. */
+      503: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  postAircraftAircraftIdAdjustmentPlan: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        aircraftId: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["PlanWish"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["RodPlan"];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The data cannot be written: perhaps the disk is full. */
+      503: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
   postAircraftAircraftIdAdjustmentClose: {
     parameters: {
       query?: never;
@@ -12176,7 +15319,7 @@ export interface operations {
     };
     requestBody: {
       content: {
-        "application/json": components["schemas"]["Seen"];
+        "application/json": components["schemas"]["SeenOrder"];
       };
     };
     responses: {
@@ -12245,6 +15388,153 @@ export interface operations {
       };
       /** @description The data cannot be written: perhaps the disk is full. */
       503: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  postAirFlyThis: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["FlyThis"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["BothFlown"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  getSchool: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["Hall"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  getSchoolId: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["SchoolSheet"];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
         headers: {
           [name: string]: unknown;
         };
@@ -12475,6 +15765,73 @@ export interface operations {
         };
         content: {
           "application/json": components["schemas"]["Standing"];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  getAircraftIdStanding: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["ModelStanding"];
         };
       };
       /** @description A part of the address is of the wrong kind. */
@@ -12930,6 +16287,74 @@ export interface operations {
       };
     };
   };
+  getAircraftAircraftIdFlightsFlightIdFollowed: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        aircraftId: number;
+        flightId: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": number[];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
   getAircraftAircraftIdFlightsFlightIdAdjustment: {
     parameters: {
       query?: {
@@ -13002,76 +16427,6 @@ export interface operations {
       };
     };
   };
-  getAircraftAircraftIdFlightsFlightIdAdjustmentProposal: {
-    parameters: {
-      query?: {
-        reference?: string;
-      };
-      header?: never;
-      path: {
-        aircraftId: number;
-        flightId: number;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/json": components["schemas"]["RodsProposal"];
-        };
-      };
-      /** @description A part of the address is of the wrong kind. */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/problem+json": components["schemas"]["Problem"];
-        };
-      };
-      /** @description Asked by another page, or under another name than this machine's. */
-      403: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/problem+json": components["schemas"]["Problem"];
-        };
-      };
-      /** @description What the address names is not there. */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/problem+json": components["schemas"]["Problem"];
-        };
-      };
-      /** @description Somebody else was first, or something under way stands against it. */
-      409: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/problem+json": components["schemas"]["Problem"];
-        };
-      };
-      /** @description What was sent breaks its contract; every violation is named. */
-      422: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/problem+json": components["schemas"]["Problem"];
-        };
-      };
-    };
-  };
   getAircraftAircraftIdFlightForm: {
     parameters: {
       query?: never;
@@ -13090,73 +16445,6 @@ export interface operations {
         };
         content: {
           "application/json": components["schemas"]["FlightForm"][];
-        };
-      };
-      /** @description A part of the address is of the wrong kind. */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/problem+json": components["schemas"]["Problem"];
-        };
-      };
-      /** @description Asked by another page, or under another name than this machine's. */
-      403: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/problem+json": components["schemas"]["Problem"];
-        };
-      };
-      /** @description What the address names is not there. */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/problem+json": components["schemas"]["Problem"];
-        };
-      };
-      /** @description Somebody else was first, or something under way stands against it. */
-      409: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/problem+json": components["schemas"]["Problem"];
-        };
-      };
-      /** @description What was sent breaks its contract; every violation is named. */
-      422: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/problem+json": components["schemas"]["Problem"];
-        };
-      };
-    };
-  };
-  getAircraftAircraftIdConfirmation: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        aircraftId: number;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/json": components["schemas"]["PhaseConfirmation"][];
         };
       };
       /** @description A part of the address is of the wrong kind. */

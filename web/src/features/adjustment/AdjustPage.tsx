@@ -1,51 +1,47 @@
 import { Link } from "react-router";
-import { useFlights, useOpenAdjustment } from "@/api/queries";
+import { useOpenAdjustment } from "@/api/queries";
+import { useStory } from "@/api/story";
 import { useModel } from "@/features/model/model";
 import { buttonClass } from "@/ui/button";
 import { Empty } from "@/ui/card";
 import { Failure, Waiting } from "@/ui/message";
 import { ConfirmationCard } from "./ConfirmationCard";
+import { LearnedCard } from "./LearnedCard";
 import { PlanView } from "./PlanView";
 import { WorkOrderView } from "./WorkOrderView";
 
-/** From trims to rods: the plan, then the work order once it is begun. */
+/** From trims to rods: what the flights say, what explains it, the plan, then the work order. */
 export function AdjustPage() {
   const { standing } = useModel();
   const open = useOpenAdjustment(standing.id);
-  const flights = useFlights(standing.id);
-  if (open.isError || flights.isError) {
-    return <Failure error={open.error ?? flights.error} />;
+  const story = useStory(standing.id);
+  if (open.isError || story.isError) {
+    return <Failure error={open.error ?? story.error} />;
   }
-  if (open.data === undefined || flights.items === undefined) {
+  if (open.data === undefined || story.data === undefined) {
     return <Waiting what="the adjustment" />;
   }
   if (open.data !== null) {
     return <WorkOrderView open={open.data} />;
   }
-  const flight = flights.items.find((one) => one.revisionNumber >= standing.trimsHoldSince);
-  const trims = [flight?.report.trims, ...(flight?.report.phases.map((one) => one.trims) ?? [])];
-  const zero = trims.every((one) => one?.roll === 0 && one.pitch === 0 && one.yaw === 0);
-  if (flight === undefined || zero) {
-    return (
-      <>
-        <ConfirmationCard />
-        <Empty title={flight === undefined ? "Fly it first" : "Trims are at zero"}>
+  const flown = story.data.series.some((one) => one.points.length > 0);
+  return (
+    <div className="mx-auto max-w-4xl space-y-3">
+      <ConfirmationCard story={story.data} />
+      <LearnedCard story={story.data} />
+      {flown ? (
+        <PlanView story={story.data} />
+      ) : (
+        <Empty title="Fly it first">
           <p>
-            {flight === undefined
-              ? `Revision ${standing.newest.number} has no flight yet. Trim it in the air, note the clicks, and come back.`
-              : "The last flight needed no trim: nothing is left to turn."}
+            Revision {standing.newest.number} has no flight yet. Trim it in the air, note the
+            clicks, and come back.
           </p>
           <Link to="../fly/new" className={buttonClass("main")}>
             Log a flight
           </Link>
         </Empty>
-      </>
-    );
-  }
-  return (
-    <>
-      <ConfirmationCard />
-      <PlanView flight={flight} />
-    </>
+      )}
+    </div>
   );
 }

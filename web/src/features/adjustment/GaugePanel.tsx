@@ -1,79 +1,101 @@
 import { useState } from "react";
 import { useGauge, type OpenAdjustment, type PlannedRod } from "@/api/queries";
-import { signed, travelWords } from "@/domain/words";
+import { travelWords, wayWords } from "@/domain/words";
 import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { Failure } from "@/ui/message";
 import { TextLine } from "@/ui/text-line";
+import { WentChoice, type Went } from "./WentChoice";
 
 interface Props {
   open: OpenAdjustment;
   rod: PlannedRod;
 }
 
-/** The gauge beside the arithmetic: expected, measured, and who is believed where they disagree. */
+type Choice = OpenAdjustment["gauges"][number]["gauge"]["choice"];
+
+/** The gauge beside the arithmetic: expected, measured, and what becomes of a disagreement. */
 export function GaugePanel({ open, rod }: Props) {
   const { standing, draft } = useModel();
   const gauge = useGauge(standing.id);
   const [text, setText] = useState("");
+  const [way, setWay] = useState<Went>();
   const known = open.gauges.find((one) => one.gauge.surface === rod.surface);
-  const way = draft.present.surfaces.find((one) => one.id === rod.surface) ?? false;
-  const save = (mm: number, choice: "OPEN" | "ARITHMETIC" | "RULER") =>
-    gauge.mutate({ version: open.version, gauge: { surface: rod.surface, mm, choice } });
-  const typed = Number(text.replace(",", "."));
+  const surface = draft.present.surfaces.find((one) => one.id === rod.surface) ?? false;
+  const [plus, minus] = wayWords(surface);
+  const mm = way === "SAME" ? 0 : Number(text.replace(",", "."));
+  const ready = way !== undefined && (way === "SAME" || text.trim() !== "") && Number.isFinite(mm);
+  const save = (choice: Choice) =>
+    gauge.mutate({
+      version: open.version,
+      gauge: { surface: rod.surface, sizeMm: mm, way: way ?? "SAME", choice },
+    });
+  const decide = (choice: Choice) => {
+    if (known !== undefined) {
+      const { sizeMm, way: went } = known;
+      gauge.mutate({
+        version: open.version,
+        gauge: { surface: rod.surface, sizeMm, way: went, choice },
+      });
+    }
+  };
   return (
     <div className="mt-5 space-y-3 border-t border-line pt-4 text-lg" data-gauge={rod.surface}>
       <p className="figures">
-        Trim in against trim zeroed the edge should stand{" "}
-        <strong>{travelWords(rod.trimMm, way)}</strong>; zeroed first? Then the mark belongs there.
+        When the trim is zeroed the edge should go{" "}
+        <strong>{travelWords(rod.zeroingMm, surface)}</strong> from its mark.
       </p>
       <form
         className="flex flex-wrap items-end gap-3"
         onSubmit={(event) => {
           event.preventDefault();
-          if (text.trim() !== "" && Number.isFinite(typed)) {
-            save(typed, "OPEN");
+          if (ready) {
+            save("OPEN");
           }
         }}
       >
         <TextLine
-          label="Gauge, mm, plus is up or right"
+          label="It went, mm"
           inputMode="decimal"
-          width="w-32"
+          width="w-28"
           value={text}
           onValue={setText}
         />
-        <Button type="submit" disabled={gauge.isPending}>
+        <WentChoice label="Which way" plus={plus} minus={minus} value={way} onValue={setWay} />
+        <Button type="submit" disabled={gauge.isPending || !ready}>
           Compare
         </Button>
         {known !== undefined && (
           <p className="figures">
-            Measured {signed(known.gauge.mm, 1)} mm, reckoned {signed(known.check.computedMm, 1)}{" "}
-            mm, within {known.check.toleranceMm.toFixed(1)} mm:{" "}
+            It went {known.sizeMm.toFixed(1)} mm{" "}
+            {known.way === "SAME" ? "" : known.way.toLowerCase()}, reckoned{" "}
+            {travelWords(rod.zeroingMm, surface)}, within {known.check.toleranceMm.toFixed(1)} mm:{" "}
             <strong className={known.check.agree ? "text-done" : "text-grounded"}>
               {known.check.agree ? "they agree" : "they disagree"}
             </strong>
             {known.gauge.choice !== "OPEN" &&
-              ` (${known.gauge.choice === "RULER" ? "the ruler" : "the arithmetic"} is believed)`}
+              (known.gauge.choice === "RULER"
+                ? " (the rod is turned until the mark is met)"
+                : " (a misreading)")}
           </p>
         )}
       </form>
       {gauge.isError && <Failure error={gauge.error} />}
-      {known !== undefined && !known.check.agree && (
-        <div className="border-l-4 border-grounded bg-inset px-4 py-3 text-base">
+      {known !== undefined && !known.check.agree && known.gauge.choice === "OPEN" && (
+        <div className="border-l-4 border-grounded bg-inset px-4 py-3 text-base" data-disagrees>
           <p className="font-semibold">What could explain it</p>
           <ul className="list-disc pl-5">
             {known.check.explanations.map((one) => (
               <li key={one}>{one}</li>
             ))}
           </ul>
+          <p className="mt-2">
+            Measure once more, or say which it is. Neither changes the description: what explains it
+            is weighed with everything else.
+          </p>
           <div className="mt-2 flex flex-wrap gap-2">
-            <Button onClick={() => save(known.gauge.mm, "ARITHMETIC")}>
-              Misread: keep the arithmetic
-            </Button>
-            <Button onClick={() => save(known.gauge.mm, "RULER")}>
-              Believe the ruler and correct the lever arm
-            </Button>
+            <Button onClick={() => decide("ARITHMETIC")}>A misreading: leave it out</Button>
+            <Button onClick={() => decide("RULER")}>The reading is right: go by the mark</Button>
           </div>
         </div>
       )}

@@ -1,9 +1,12 @@
 import type { Plan } from "@/api/queries";
-import { CONTROL_KEYS, clickWords, controlName, signed, isNothing } from "@/domain/words";
+import { CONTROL_KEYS, clickWords, controlName, isNothing, travelWords } from "@/domain/words";
+import { useModel } from "@/features/model/model";
 import { Card } from "@/ui/card";
 
 /** Every phase with the new rods: clicks before and after, what each surface is off by, the throws. */
 export function PhasesAfter({ plan }: { plan: Plan }) {
+  const { draft } = useModel();
+  const wayOf = (id: string) => draft.present.surfaces.find((one) => one.id === id) ?? false;
   return (
     <>
       <Card title="Every phase keeps flying as trimmed" className="overflow-x-auto">
@@ -16,7 +19,7 @@ export function PhasesAfter({ plan }: { plan: Plan }) {
                   {controlName(key)}
                 </th>
               ))}
-              <th className="py-1 font-medium text-soft">Off by, mm</th>
+              <th className="py-1 font-medium text-soft">Off by</th>
             </tr>
           </thead>
           <tbody>
@@ -41,7 +44,10 @@ export function PhasesAfter({ plan }: { plan: Plan }) {
                     ? "nothing"
                     : phase.errors
                         .filter((one) => !isNothing(one.mm, 1))
-                        .map((one) => `${one.name.toLowerCase()} ${signed(one.mm, 1)}`)
+                        .map(
+                          (one) =>
+                            `${one.name.toLowerCase()} ${travelWords(one.mm, wayOf(one.surface))}`,
+                        )
                         .join(", ")}
                 </td>
               </tr>
@@ -55,8 +61,8 @@ export function PhasesAfter({ plan }: { plan: Plan }) {
             <thead>
               <tr className="border-b border-ink text-left">
                 <th className="py-1 font-medium text-soft">Surface</th>
-                <th className="py-1 font-medium text-soft">Up, mm</th>
-                <th className="py-1 font-medium text-soft">Down, mm</th>
+                <th className="py-1 font-medium text-soft">One way</th>
+                <th className="py-1 font-medium text-soft">The other</th>
                 <th className="py-1 font-medium text-soft">Endpoints that restore it</th>
               </tr>
             </thead>
@@ -65,10 +71,12 @@ export function PhasesAfter({ plan }: { plan: Plan }) {
                 <tr key={one.surface} className="border-b border-line">
                   <td className="py-1">{one.name}</td>
                   <td className="py-1">
-                    {signed(one.plusBefore, 1)} → {signed(one.plusAfter, 1)}
+                    {travelWords(one.plusBefore, wayOf(one.surface))} →{" "}
+                    {travelWords(one.plusAfter, wayOf(one.surface))}
                   </td>
                   <td className="py-1">
-                    {signed(one.minusBefore, 1)} → {signed(one.minusAfter, 1)}
+                    {travelWords(one.minusBefore, wayOf(one.surface))} →{" "}
+                    {travelWords(one.minusAfter, wayOf(one.surface))}
                   </td>
                   <td className="py-1">
                     channel {one.channel}: {one.endpointLow?.toFixed(1) ?? "cannot"} /{" "}

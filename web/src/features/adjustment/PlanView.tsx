@@ -1,193 +1,160 @@
-import { Check } from "@/ui/check";
 import { useState } from "react";
-import {
-  useBeginAdjustment,
-  usePreview,
-  useRodsProposal,
-  useSettling,
-  type Flight,
-  type PlannedRod,
-} from "@/api/queries";
-import { day, travelWords, type Control, type Way, size } from "@/domain/words";
+import { useBeginPlanned, usePlan, type PlanWish, type RodPlan, type Story } from "@/api/story";
+import { controlName, keyOf, type Control } from "@/domain/words";
 import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
+import { Check } from "@/ui/check";
 import { Choice } from "@/ui/choice";
+import { Failure, Waiting } from "@/ui/message";
 import { AfterCards } from "./AfterCards";
 import { PhasesAfter } from "./PhasesAfter";
-import { TurnDrawing } from "./TurnDrawing";
-import { Failure, Waiting } from "@/ui/message";
+import { RodRow } from "./RodRow";
 
-const ALL: Control[] = ["ROLL", "PITCH", "YAW"];
+const PROPOSED: PlanWish = { reference: "", presetsTakeUp: false, leave: [], means: [] };
 
-/** What the trims of a flight mean for every rod, before anything is touched. */
-export function PlanView({ flight }: { flight: Flight }) {
+/** What the settled trims mean for every rod, before anything is touched. */
+export function PlanView({ story }: { story: Story }) {
   const { standing, draft } = useModel();
-  const settling = useSettling(standing.id);
-  const [chosen, setChosen] = useState("");
-  const [presetsTakeUp, setPresetsTakeUp] = useState(false);
-  const [picked, setPicked] = useState<Control[] | null>(null);
-  const proposal = useRodsProposal(standing.id, flight.id, chosen);
-  const flown = [
-    draft.present.phases.at(-1)?.id ?? "",
-    ...flight.report.phases.map((one) => one.phase),
-  ];
-  const usual = settling.data?.reference ?? "";
-  const reference = proposal.data?.reference ?? "";
-  const controls = picked ?? proposal.data?.controls ?? ALL;
-  const plan = usePreview(
-    standing.id,
-    flight.id,
-    reference,
-    presetsTakeUp,
-    controls,
-    proposal.data !== undefined,
-  );
-  const begin = useBeginAdjustment(standing.id);
-  const some = proposal.data?.settled ?? 0;
-  if (plan.data === undefined) {
-    return plan.isError ? <Failure error={plan.error} /> : <Waiting what="the plan" />;
+  const [wish, setWish] = useState(PROPOSED);
+  const found = usePlan(standing.id, wish);
+  const begin = useBeginPlanned(standing.id);
+  if (found.data === undefined) {
+    return found.isError ? <Failure error={found.error} /> : <Waiting what="the plan" />;
   }
-  const wayOf = (id: string) => draft.present.surfaces.find((one) => one.id === id) ?? false;
+  const { plan, reference } = found.data;
+  const phases = draft.present.phases;
   return (
-    <div className="mx-auto max-w-4xl space-y-3">
-      <h2 className="text-xl">Trims of {day(flight.report.flownOn)}, turned into metal</h2>
+    <div className="space-y-3">
+      <div className="flex flex-wrap items-center justify-between gap-x-4 gap-y-2">
+        <h2 className="text-xl">{plan == null ? "Nothing to turn" : "Trims turned into metal"}</h2>
+        {plan != null && (
+          <Button
+            look="main"
+            large
+            onClick={() => begin.mutate({ flightId: found.data.flight, wish })}
+            disabled={begin.isPending || begin.isSuccess}
+          >
+            Start at the bench
+          </Button>
+        )}
+      </div>
+      {begin.isError && <Failure error={begin.error} />}
       <div className="flex flex-wrap items-end gap-x-5 gap-y-2">
-        {flown.length > 1 && (
+        {phases.length > 1 && (
           <Choice
             label="Phase whose trim becomes metal"
             value={reference}
-            onValue={setChosen}
-            options={draft.present.phases
-              .filter((one) => flown.includes(one.id))
-              .map(
-                (one) => [one.id, `${one.name}${one.id === usual ? " (flown most)" : ""}`] as const,
-              )}
+            onValue={(value) => setWish({ ...wish, reference: value })}
+            options={phases.map(
+              (one) =>
+                [
+                  one.id,
+                  `${one.name}${one.id === story.reference ? " (flown most)" : ""}`,
+                ] as const,
+            )}
           />
         )}
-        <fieldset className="flex h-9 items-center gap-3">
-          <legend className="sr-only">Trims that go into the rods</legend>
-          <span className="text-soft">Into the rods:</span>
-          {ALL.map((one) => (
-            <Tick
-              key={one}
-              label={one.toLowerCase()}
-              checked={controls.includes(one)}
-              onChecked={(on) => {
-                const rest = controls.filter((each) => each !== one);
-                if (on || rest.length > 0) {
-                  setPicked(on ? [...rest, one] : rest);
-                }
-              }}
-            />
-          ))}
-        </fieldset>
-        {flown.length > 1 && (
-          <Tick
+        {phases.length > 1 && (
+          <Check
+            className="h-9"
             label="Presets take up what the rods leave"
-            checked={presetsTakeUp}
-            onChecked={setPresetsTakeUp}
+            checked={wish.presetsTakeUp}
+            onChecked={(on) => setWish({ ...wish, presetsTakeUp: on })}
           />
         )}
       </div>
-      {settling.data?.ready === true && (
-        <p className="text-soft">
-          Settled trims count with the middle of their flights, not with the last one alone.
-        </p>
-      )}
-      {picked === null && some > 0 && some < (proposal.data?.known ?? 0) && (
-        <p role="note" className="border-l-4 border-tag bg-sheet px-4 py-3">
-          Chosen are the trims that have settled; the others keep their clicks until they have.
-        </p>
-      )}
-      {proposal.data !== undefined && some === 0 && (
-        <p role="note" className="border-l-4 border-tag bg-sheet px-4 py-3">
-          None of these trims has settled yet: the log shows what is missing. Rods are for trims
-          that stay.
-        </p>
-      )}
-      {plan.data.cautions.map((caution) => (
-        <p key={caution} role="note" className="border-l-4 border-tag bg-sheet px-4 py-3">
-          {caution}
-        </p>
-      ))}
-      <Card>
-        <ul>
-          {plan.data.rods.map((rod) => (
-            <Rod key={rod.surface} rod={rod} way={wayOf(rod.surface)} />
+      <WorthCard found={found.data} story={story} wish={wish} onWish={setWish} />
+      {found.isError && <Failure error={found.error} />}
+      {plan != null && (
+        <>
+          {plan.cautions.map((caution) => (
+            <p key={caution} role="note" className="border-l-4 border-tag bg-sheet px-4 py-3">
+              {caution}
+            </p>
           ))}
-        </ul>
-      </Card>
-      {plan.data.remedies.length > 0 && (
-        <Card title="What may be better than a rod">
-          <ul className="list-disc space-y-1 pl-5" data-remedies>
-            {plan.data.remedies.map((one) => (
-              <li key={one.surface + one.kind}>{one.words}</li>
-            ))}
-          </ul>
-        </Card>
+          <Card>
+            <ul>
+              {plan.rods.map((rod) => (
+                <RodRow
+                  key={rod.surface}
+                  rod={rod}
+                  ways={plan.ways.filter((one) => one.surface === rod.surface)}
+                  wish={wish}
+                  onWish={setWish}
+                />
+              ))}
+            </ul>
+          </Card>
+          {plan.remedies.length > 0 && (
+            <Card title="What may be better than a rod">
+              <ul className="list-disc space-y-1 pl-5" data-remedies>
+                {plan.remedies.map((one) => (
+                  <li key={one.surface + one.kind}>{one.words}</li>
+                ))}
+              </ul>
+            </Card>
+          )}
+          <PhasesAfter plan={plan} />
+          <AfterCards plan={plan} />
+          <p className="text-soft">
+            One step at a time; you can leave and come back. The setup changes only at the end.
+          </p>
+        </>
       )}
-      <PhasesAfter plan={plan.data} />
-      <AfterCards plan={plan.data} />
-      {begin.isError && <Failure error={begin.error} />}
-      <div className="flex flex-wrap items-center gap-4">
-        <Button
-          look="main"
-          large
-          onClick={() => begin.mutate({ flightId: flight.id, reference, presetsTakeUp, controls })}
-          disabled={begin.isPending}
-        >
-          Start at the bench
-        </Button>
-        <p className="text-soft">
-          One step at a time; you can leave and come back. The setup changes only at the end.
-        </p>
-      </div>
     </div>
   );
 }
 
-interface TickProps {
-  label: string;
-  checked: boolean;
-  onChecked: (checked: boolean) => void;
+interface WorthProps {
+  found: RodPlan;
+  story: Story;
+  wish: PlanWish;
+  onWish: (wish: PlanWish) => void;
 }
 
-function Tick({ label, checked, onChecked }: TickProps) {
+/** Every control of the phase: into the rods, or staying, and why. */
+function WorthCard({ found, story, wish, onWish }: WorthProps) {
+  const here = story.series.filter((one) => one.phase === found.reference);
   return (
-    <Check
-      className="h-9"
-      checked={checked}
-      onChecked={(checked) => onChecked(checked)}
-      label={label}
-    />
-  );
-}
-
-function Rod({ rod, way }: { rod: PlannedRod; way: Way }) {
-  const exact = size(rod.turnsExact, 2);
-  return (
-    <li
-      data-rod={rod.surface}
-      className={`grid gap-x-6 gap-y-1 border-t border-line py-3 first:border-0 sm:grid-cols-[auto_1fr_auto] ${rod.steps === 0 ? "text-soft" : ""}`}
-    >
-      <p className={rod.steps === 0 ? "" : "text-lg font-semibold"}>{rod.sentence}</p>
-      <p className="figures text-sm text-soft sm:text-right">
-        {rod.steps !== 0 && (
-          <>
-            Rod {size(rod.appliedMm, 2)} mm {rod.appliedMm > 0 ? "longer" : "shorter"}; exact{" "}
-            {exact}
-            <br />
-          </>
-        )}
-        Edge {travelWords(rod.todayMm, way)} → {travelWords(rod.afterMm, way)}, flown at{" "}
-        {travelWords(rod.targetMm, way)}
-      </p>
-      {rod.steps !== 0 && (
-        <div className="sm:order-first sm:row-span-2 [&_figure]:w-40">
-          <TurnDrawing rod={rod} way={way} />
-        </div>
-      )}
-    </li>
+    <Card title="What is worth turning">
+      <ul className="space-y-1.5" data-worth>
+        {here.map((one) => {
+          const name = controlName(keyOf(one.control as Control));
+          const verdict = found.worth.find((each) => each.control === one.control);
+          const left = wish.leave.includes(one.control);
+          return (
+            <li
+              key={one.control}
+              data-control={one.control}
+              className="flex flex-wrap items-center justify-between gap-x-4"
+            >
+              {verdict === undefined ? (
+                <p className="text-soft">
+                  <strong>{name}:</strong>{" "}
+                  {left ? "left in the transmitter, as you wish." : one.words}
+                </p>
+              ) : (
+                <p className={verdict.worth ? "font-medium" : "text-soft"}>{verdict.words}</p>
+              )}
+              {(verdict?.worth === true || left) && (
+                <Check
+                  label={`Leave ${name.toLowerCase()} in the transmitter`}
+                  checked={left}
+                  onChecked={(on) =>
+                    onWish({
+                      ...wish,
+                      leave: on
+                        ? [...wish.leave, one.control]
+                        : wish.leave.filter((each) => each !== one.control),
+                    })
+                  }
+                />
+              )}
+            </li>
+          );
+        })}
+      </ul>
+    </Card>
   );
 }

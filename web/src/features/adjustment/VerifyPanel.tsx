@@ -8,39 +8,42 @@ import { TextLine } from "@/ui/text-line";
 
 type Expected = OpenAdjustment["verification"][number];
 
-/** At the end: every stick to its ends, the way seen and the throws measured. */
+/** At the end: every stick to its ends, the way seen, and the throws where a ruler is at hand. */
 export function VerifyPanel({ open }: { open: OpenAdjustment }) {
   return (
     <ul className="mt-5 divide-y divide-line border-t border-line" data-verify>
       {open.verification.map((one) => (
-        <Surface key={one.surface} open={open} expected={one} />
+        <Surface key={one.surface + one.by} open={open} expected={one} />
       ))}
     </ul>
   );
 }
+
+const stick = (by: string) => (by === "" ? "" : `, ${by.toLowerCase()}`);
 
 const read = (text: string) => (text.trim() === "" ? NaN : Number(text.replace(",", ".")));
 
 function Surface({ open, expected }: { open: OpenAdjustment; expected: Expected }) {
   const { standing, draft } = useModel();
   const verify = useVerify(standing.id);
-  const seen = expected.measured;
-  const [plus, setPlus] = useState(seen?.plusMm.toFixed(1) ?? "");
-  const [minus, setMinus] = useState(seen?.minusMm.toFixed(1) ?? "");
+  const seen = expected.measured ?? undefined;
+  const ruled = seen?.measured === true ? seen : undefined;
+  const [plus, setPlus] = useState(ruled?.plusMm.toFixed(1) ?? "");
+  const [minus, setMinus] = useState(ruled?.minusMm.toFixed(1) ?? "");
   const way = draft.present.surfaces.find((one) => one.id === expected.surface) ?? false;
   const [up, down] = wayWords(way);
   const save = (rightWay: boolean) => {
     const typed = [read(plus), read(minus)];
-    const [plusMm = 0, minusMm = 0] = typed.map((mm) => (Number.isFinite(mm) ? mm : 0));
-    if (!rightWay || typed.every(Number.isFinite)) {
-      verify.mutate({
-        version: open.version,
-        verified: { surface: expected.surface, plusMm, minusMm, rightWay },
-      });
-    }
+    const measured = typed.every(Number.isFinite);
+    const [plusMm = 0, minusMm = 0] = measured ? typed : [];
+    const { surface, by } = expected;
+    verify.mutate({
+      version: open.version,
+      verified: { surface, by, rightWay, measured, plusMm, minusMm },
+    });
   };
   return (
-    <li className="py-3" data-verify-surface={expected.surface}>
+    <li className="py-3" data-verify-surface={expected.surface} data-by={expected.by}>
       <p className="text-lg">
         <strong>{expected.name}</strong>: {expected.how}. First {expected.first.toLowerCase()}.{" "}
         <span className="figures text-soft">
@@ -55,27 +58,27 @@ function Surface({ open, expected }: { open: OpenAdjustment; expected: Expected 
         }}
       >
         <TextLine
-          label={`${expected.name}, mm ${up}`}
+          label={`${expected.name}${stick(expected.by)}, mm ${up}`}
           inputMode="decimal"
           width="w-36"
           value={plus}
           onValue={setPlus}
         />
         <TextLine
-          label={`${expected.name}, mm ${down}`}
+          label={`${expected.name}${stick(expected.by)}, mm ${down}`}
           inputMode="decimal"
           width="w-36"
           value={minus}
           onValue={setMinus}
         />
         <Button type="submit" disabled={verify.isPending}>
-          Right way, note it
+          Right way
         </Button>
         <Button look="warn" onClick={() => save(false)} disabled={verify.isPending}>
           Wrong way
         </Button>
       </form>
-      {expected.words !== "" && (
+      {expected.measured != null && expected.words !== "" && (
         <p
           role="status"
           className={`font-medium ${expected.fits ? "text-done" : "text-grounded"}`}

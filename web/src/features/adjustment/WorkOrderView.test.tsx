@@ -14,7 +14,7 @@ describe("a step of the work", () => {
     show(<WorkOrderView open={at(0)} />);
     const first = order.plan.steps[0];
     expect(screen.getByRole("heading", { level: 2 })).toHaveTextContent(first?.title ?? "");
-    expect(screen.getByText(`Step 1 of ${order.plan.steps.length}`)).toBeInTheDocument();
+    expect(screen.getByText(`Step 1 of ${order.plan.steps.length}, 0 done`)).toBeInTheDocument();
     expect(screen.getByRole("button", { name: "Back" })).toBeDisabled();
     if (first?.caution) {
       expect(screen.getByRole("note")).toHaveTextContent(first.caution);
@@ -52,7 +52,7 @@ describe("a step of the work", () => {
     show(<WorkOrderView open={at(1)} />);
     await userEvent.click(screen.getByRole("button", { name: "Next" }));
     expect(await screen.findByText("This work order was moved on elsewhere.")).toBeInTheDocument();
-    expect(screen.getByText(`Step 2 of ${order.plan.steps.length}`)).toBeInTheDocument();
+    expect(screen.getByText(`Step 2 of ${order.plan.steps.length}, 0 done`)).toBeInTheDocument();
   });
 
   it("shows which way the clevis turns where there is something to turn", () => {
@@ -73,5 +73,61 @@ describe("a step of the work", () => {
     show(<WorkOrderView open={at(order.plan.steps.length - 1)} />);
     await userEvent.click(screen.getByRole("button", { name: "Done: save revision 2" }));
     await waitFor(() => expect(asked[0]?.body).toEqual({ version: order.version }));
+  });
+
+  it("asks for a size and a word, never a sign, and stops where gauge and arithmetic disagree", async () => {
+    const asked = program({ "PUT /adjustment/gauge": moved });
+    const zero = order.plan.steps.findIndex((one) => one.kind === "ZERO");
+    const surface = order.plan.steps[zero]?.surface ?? "";
+    const shown = show(<WorkOrderView open={at(zero)} />);
+    await userEvent.type(screen.getByLabelText("It went, mm"), "1,4");
+    expect(screen.getByRole("button", { name: "Compare" })).toBeDisabled();
+    await userEvent.click(screen.getByRole("radio", { name: "up" }));
+    await userEvent.click(screen.getByRole("button", { name: "Compare" }));
+    await waitFor(() =>
+      expect(asked[0]?.body).toEqual({
+        version: order.version,
+        gauge: { surface, sizeMm: 1.4, way: "UP", choice: "OPEN" },
+      }),
+    );
+    shown.unmount();
+    const check = {
+      computedMm: 0.7,
+      measuredMm: -1.4,
+      toleranceMm: 0.5,
+      agree: false,
+      explanations: ["Look at the direction first."],
+    };
+    const gauge = { surface, mm: -1.4, choice: "OPEN" as const };
+    const disagreeing = {
+      ...at(zero),
+      gauges: [{ gauge, check, sizeMm: 1.4, way: "UP" as const }],
+      barred: "Settle that first.",
+    };
+    show(<WorkOrderView open={disagreeing} />);
+    expect(screen.getByText("Look at the direction first.")).toBeInTheDocument();
+    expect(screen.getByRole("button", { name: "Next" })).toBeDisabled();
+    await userEvent.click(screen.getByRole("button", { name: /go by the mark/ }));
+    await waitFor(() =>
+      expect(asked[1]?.body).toMatchObject({ gauge: { sizeMm: 1.4, way: "UP", choice: "RULER" } }),
+    );
+  });
+
+  it("asks at the mark, how many turns, off by how much", async () => {
+    const asked = program({ "PUT /adjustment/mark": moved });
+    const check = order.plan.steps.findIndex((one) => one.kind === "CHECK");
+    const surface = order.plan.steps[check]?.surface ?? "";
+    const rod = order.plan.rods.find((one) => one.surface === surface);
+    show(<WorkOrderView open={at(check)} />);
+    await userEvent.click(screen.getByRole("button", { name: "Turned: one more" }));
+    await userEvent.click(screen.getByRole("radio", { name: "down" }));
+    await userEvent.type(screen.getByLabelText("Off its mark, mm"), "0.3");
+    await userEvent.click(screen.getByRole("button", { name: "Off the mark: note it" }));
+    await waitFor(() =>
+      expect(asked[0]?.body).toEqual({
+        version: order.version,
+        mark: { surface, steps: (rod?.steps ?? 0) + 1, offMm: 0.3, way: "DOWN" },
+      }),
+    );
   });
 });

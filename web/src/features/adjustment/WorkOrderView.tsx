@@ -10,6 +10,7 @@ import { PartDone } from "@/ui/part-done";
 import { useStepKeys } from "@/ui/shortcuts";
 import { GaugePanel } from "./GaugePanel";
 import { GiveUp } from "./GiveUp";
+import { MarkPanel } from "./MarkPanel";
 import { TurnDrawing } from "./TurnDrawing";
 
 /** One step at a time, to be read from a metre away. */
@@ -21,6 +22,7 @@ export function WorkOrderView({ open }: { open: OpenAdjustment }) {
   const { steps, rods } = open.plan;
   const step = steps[open.step];
   const last = open.step === steps.length - 1;
+  const done = open.done.filter(Boolean).length;
   const busy = move.isPending || close.isPending;
   const go = (to: number) => {
     if (!busy && to >= 0 && to < steps.length) {
@@ -39,9 +41,9 @@ export function WorkOrderView({ open }: { open: OpenAdjustment }) {
   return (
     <div className="mx-auto max-w-4xl">
       <div className="mb-3 flex items-center gap-3">
-        <PartDone label="Work order" hidden done={open.step + 1} of={steps.length} />
+        <PartDone label="Work order" hidden done={done} of={steps.length} />
         <span className="figures text-soft">
-          Step {open.step + 1} of {steps.length}
+          Step {open.step + 1} of {steps.length}, {done} done
         </span>
         <Link to="sheet" className="underline underline-offset-2">
           On paper
@@ -63,8 +65,11 @@ export function WorkOrderView({ open }: { open: OpenAdjustment }) {
           <p className="max-w-[44ch] text-xl leading-snug sm:text-2xl">{step.detail}</p>
           {step.kind === "TURN" && rod !== undefined && <TurnDrawing rod={rod} way={way} />}
         </div>
-        {rod !== undefined && (step.kind === "ZERO" || step.kind === "CHECK") && (
+        {rod !== undefined && step.kind === "ZERO" && (
           <GaugePanel key={rod.surface} open={open} rod={rod} />
+        )}
+        {rod !== undefined && step.kind === "CHECK" && (
+          <MarkPanel key={rod.surface} open={open} rod={rod} />
         )}
         {step.kind === "VERIFY" && <VerifyPanel open={open} />}
         {step.caution !== "" && (
@@ -73,6 +78,11 @@ export function WorkOrderView({ open }: { open: OpenAdjustment }) {
           </div>
         )}
       </article>
+      {open.barred !== "" && (
+        <p role="status" className="mt-3 border-l-4 border-tag bg-sheet px-4 py-2" data-barred>
+          {open.barred}
+        </p>
+      )}
       {[move, close].map((one, i) => one.isError && <Failure key={i} error={one.error} />)}
       <div className="mt-4 grid grid-cols-2 gap-3">
         <Button large onClick={() => go(open.step - 1)} disabled={open.step === 0 || busy}>
@@ -83,7 +93,12 @@ export function WorkOrderView({ open }: { open: OpenAdjustment }) {
             Done: save revision {standing.newest.number + 1}
           </Button>
         ) : (
-          <Button look="main" large onClick={() => go(open.step + 1)} disabled={busy}>
+          <Button
+            look="main"
+            large
+            onClick={() => go(open.step + 1)}
+            disabled={busy || open.barred !== ""}
+          >
             Next
           </Button>
         )}

@@ -45,7 +45,14 @@ export function WorkSheetPage() {
         </p>
         <table className="figures mt-1 w-full border-collapse">
           <Head
-            cells={["Surface", "Turn", "Gauge, in to zeroed", "Measured", "Stands after", "✓"]}
+            cells={[
+              "Surface",
+              "Turn",
+              "Zeroed it goes",
+              "It went",
+              "Turns it took",
+              "Off the mark",
+            ]}
           />
           <tbody>
             {turned.map((rod) => (
@@ -99,8 +106,8 @@ function Row({ rod }: { rod: PlannedRod }) {
       <td className={BOX}>{rod.turn}</td>
       <td className={BOX}>{travelWords(rod.zeroingMm, way)}</td>
       <td className={`${BOX} w-20`} />
-      <td className={BOX}>{travelWords(rod.afterMm, way)}</td>
-      <td className={`${BOX} w-8`} />
+      <td className={`${BOX} w-20`} />
+      <td className={`${BOX} w-20`} />
     </tr>
   );
 }
@@ -131,7 +138,7 @@ function Throws({ open }: { open: OpenAdjustment }) {
       <Head cells={["At full stick", "Which way first", "Expected, mm", "Measured, mm"]} />
       <tbody>
         {open.verification.map((one) => (
-          <tr key={one.surface}>
+          <tr key={one.surface + one.by}>
             <td className={BOX}>
               {one.name}: {one.how.toLowerCase()}
             </td>

@@ -1,6 +1,6 @@
 import { NavLink } from "react-router";
-import { WaitingTag } from "@/ui/card";
 import { GroundedMark } from "@/features/model/Grounded";
+import { NextLink } from "@/features/model/NextLink";
 import { useModel } from "@/features/model/model";
 
 const STAGES = [
@@ -57,11 +57,7 @@ export function LoopNav() {
             ))}
           </ol>
         </nav>
-        {loop.waits ? (
-          <WaitingTag>{loop.waiting}</WaitingTag>
-        ) : (
-          <span className="text-sm text-soft">{loop.waiting}</span>
-        )}
+        <NextLink model={standing.id} loop={loop} />
       </div>
     </div>
   );

@@ -1,6 +1,7 @@
 import { useEffect, useMemo, useReducer, useState } from "react";
 import { Link, Outlet, useParams } from "react-router";
 import { readSetupFile, useStanding, type Standing } from "@/api/queries";
+import { useStory } from "@/api/story";
 import { isChanged, keepDraft, keptDraft, reduceDraft, type Draft } from "@/domain/draft";
 import { useGamepad } from "@/features/bench/gamepad";
 import { BenchContext, BenchStore } from "@/features/bench/store";
@@ -64,9 +65,10 @@ function LoadedModel({ standing }: { standing: Standing }) {
   useEffect(() => {
     bench.load(draft.present);
   }, [bench, draft.present]);
+  const stands = useStory(standing.id).data?.trims.phases.at(-1)?.trims;
   useEffect(() => {
-    bench.move({ trims: newest.setup.trims });
-  }, [bench, newest]);
+    bench.move({ trims: stands ?? newest.setup.trims });
+  }, [bench, newest, stands]);
   const model = useMemo(() => ({ standing, draft, change }), [standing, draft]);
   return (
     <ModelContext value={model}>

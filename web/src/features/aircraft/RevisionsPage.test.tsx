@@ -13,6 +13,8 @@ const header = (number: number, part: Partial<RevisionHeader> = {}): RevisionHea
   corrects: false,
   trimsHoldSince: 1,
   createdAt: "2026-09-05T10:00:00Z",
+  restored: false,
+  flewWell: false,
   ...part,
 });
 
@@ -41,6 +43,7 @@ const flight = (id: number, revisionNumber: number): Flight =>
     version: 0,
     report: REPORT,
     seen: NOTHING_SEEN,
+    marks: { leftOut: "", simulated: false, flewWell: false, signsConfirmed: [] },
   }) as unknown as Flight;
 
 const all = Array.from({ length: 60 }, (_, i) => header(60 - i));
@@ -84,26 +87,47 @@ describe("the revisions", () => {
     ]);
   });
 
-  it("are restored as a new one of the old description", async () => {
+  it("are gone back to in one step that names the rods to turn back", async () => {
     const asked = program({
       ...REPLIES,
-      "POST /revisions": ({ body }: Asked) => [201, { number: 61, ...(body as object) }],
+      "GET /way-back": {
+        revision: 58,
+        setup: answers.setup,
+        rods: [
+          {
+            surface: "elevator",
+            name: "Elevator",
+            steps: -2,
+            turn: "1 turn in",
+            rotation: "Clockwise.",
+          },
+        ],
+        parts: ["Rudder"],
+        entries: [],
+      },
+      "POST /way-back": [201, { number: 61, setup: answers.setup }],
+      "PUT /revisions/58/flew-well": header(58, { flewWell: true }),
     });
     const { container } = show(<RevisionsPage />, { standing });
     await screen.findByText("50 of 60");
     const old = container.querySelector("[data-revision='58']") as HTMLElement;
-    await userEvent.click(within(old).getByRole("button", { name: /Restore/ }));
+    await userEvent.click(within(old).getByRole("button", { name: "Flew well" }));
     await waitFor(() =>
-      expect(asked.some((one) => one.method === "POST" && one.path.endsWith("/revisions"))).toBe(
-        true,
-      ),
+      expect(asked.find((one) => one.method === "PUT")?.body).toEqual({ flewWell: true }),
     );
-    const sent = asked.find((one) => one.method === "POST" && one.path.endsWith("/revisions"));
-    expect(sent?.body).toMatchObject({
-      basedOn: 60,
-      reason: "Revision 58 restored",
-      setup: { name: "Older" },
-    });
+    await userEvent.click(within(old).getByRole("button", { name: "Go back" }));
+    expect(await screen.findByText(/Elevator: 1 turn in/)).toBeInTheDocument();
+    expect(screen.getByText(/Another linkage since then: Rudder/)).toBeInTheDocument();
+    const gone = () => asked.find((one) => one.method === "POST" && one.path.endsWith("/way-back"));
+    expect(gone()).toBeUndefined();
+    await userEvent.click(screen.getByRole("button", { name: "Go back to revision 58" }));
+    await waitFor(() =>
+      expect(gone()?.body).toEqual({
+        basedOn: 60,
+        revision: 58,
+        flight: 0,
+      }),
+    );
   });
 });
 
@@ -119,7 +143,7 @@ describe("the log", () => {
     program({
       ...REPLIES,
       "GET /flights": flights,
-      "GET /settling": { reference: "flight", ready: false, series: [] },
+      "GET /standing": { reference: "flight", turn: [], series: [] },
     });
     show(<FlightsPage />, { standing });
     expect(await screen.findByText("50 of 70")).toBeInTheDocument();
@@ -137,13 +161,18 @@ describe("the log", () => {
       "GET /flights": { items: [], total: 0 },
       "POST /flights.csv": {
         taken: 2,
+        there: 1,
+        rows: [
+          { rows: [2], flownOn: "2026-09-04", became: "TAKEN", reason: "" },
+          { rows: [3], flownOn: "2026-09-05", became: "THERE_ALREADY", reason: "" },
+        ],
         problems: [{ row: 4, text: "…", reason: "roll_clicks is 2.5; it must be whole clicks." }],
       },
     });
     show(<FlightsPage />, { standing });
     const file = new File(['"flown_on"'], "flights.csv", { type: "text/csv" });
     await userEvent.upload(await screen.findByLabelText("Bring in a CSV"), file);
-    expect(await screen.findByText("2 flights taken.")).toBeInTheDocument();
+    expect(await screen.findByText("2 flights taken, 1 in the log already.")).toBeInTheDocument();
     expect(screen.getByText("Row 4: roll_clicks is 2.5; it must be whole clicks.")).toBeVisible();
     const sent = asked.find((one) => one.path.endsWith("/flights.csv"));
     expect(sent?.headers.get("Content-Type")).toBe("text/csv");

@@ -1,14 +1,7 @@
-import { Download, RotateCcw } from "lucide-react";
+import { Download } from "lucide-react";
 import { useState } from "react";
-import { useQueryClient } from "@tanstack/react-query";
-import {
-  revisionQuery,
-  useFlights,
-  useRevise,
-  useRevision,
-  useRevisions,
-  type Flight,
-} from "@/api/queries";
+import { useFlights, useRevision, useRevisions, type Flight } from "@/api/queries";
+import { useFlewWell } from "@/api/story";
 import { CONTROL_KEYS, clickWords, day } from "@/domain/words";
 import { Button, buttonClass } from "@/ui/button";
 import { Card } from "@/ui/card";
@@ -17,14 +10,14 @@ import { Failure, Waiting } from "@/ui/message";
 import { More } from "@/ui/more";
 import { DifferenceList } from "@/features/model/DifferenceList";
 import { useModel } from "@/features/model/model";
+import { GoBack } from "@/features/model/GoBack";
 
 /** Every saved state, what it did to the trims; two compared, one restored as a new revision. */
 export function RevisionsPage() {
-  const { standing, change } = useModel();
+  const { standing } = useModel();
   const revisions = useRevisions(standing.id);
   const flights = useFlights(standing.id);
-  const revise = useRevise(standing.id);
-  const client = useQueryClient();
+  const well = useFlewWell(standing.id);
   const newest = standing.newest.number;
   const [before, setBefore] = useState(String(newest > 1 ? newest - 1 : 1));
   const [after, setAfter] = useState(String(newest));
@@ -36,22 +29,12 @@ export function RevisionsPage() {
   const numbers = revisions.items.map(
     (each) => [String(each.number), `revision ${each.number}`] as const,
   );
-  const restore = async (number: number) => {
-    const { setup } = await client.fetchQuery(revisionQuery(standing.id, number));
-    revise.mutate(
-      { basedOn: newest, reason: `Revision ${number} restored`, setup },
-      {
-        onSuccess: (made) => change({ type: "restart", basedOn: made.number, setup: made.setup }),
-      },
-    );
-  };
   return (
     <div className="mx-auto grid max-w-[1250px] gap-4 lg:grid-cols-[minmax(0,5fr)_minmax(0,6fr)]">
       <Card title="Revisions">
-        {revise.isError && <Failure error={revise.error} />}
+        {well.isError && <Failure error={well.error} />}
         <p className="mb-2 text-sm text-soft">
-          Restoring makes a new revision of the old description. Rods turned since have to be turned
-          back by hand: compare the two, it names them.
+          Mark what flew well: going back to it is one step, and names the rods to turn back.
         </p>
         <ol>
           {revisions.items.map((each) => (
@@ -63,12 +46,14 @@ export function RevisionsPage() {
               <span className="figures grid size-9 place-items-center rounded-full bg-inset font-bold">
                 {each.number}
               </span>
-              <div className="min-w-0 flex-1">
+              <div className="min-w-0 grow basis-4/5">
                 <p className="font-medium">{each.reason}</p>
                 <p className="text-sm text-soft">
                   {day(each.createdAt)}
                   {each.fromAdjustment && ", from an adjustment"}
-                  {each.corrects && ", learned in flight; the model is as it was"}
+                  {each.corrects && ", a corrected description; the model is as it was"}
+                  {each.restored && ", gone back"}
+                  {each.flewWell && <strong className="text-done"> flew well</strong>}
                 </p>
                 <Flown
                   trims={
@@ -83,11 +68,15 @@ export function RevisionsPage() {
               >
                 <Download aria-hidden size={16} /> File
               </a>
-              {each.number !== newest && (
-                <Button look="quiet" onClick={() => void restore(each.number)}>
-                  <RotateCcw aria-hidden size={15} /> Restore
-                </Button>
-              )}
+              <Button
+                look="quiet"
+                aria-pressed={each.flewWell}
+                disabled={well.isPending}
+                onClick={() => well.mutate({ number: each.number, flewWell: !each.flewWell })}
+              >
+                {each.flewWell ? "Flew well ✓" : "Flew well"}
+              </Button>
+              {each.number !== newest && <GoBack revision={each.number} />}
             </li>
           ))}
         </ol>

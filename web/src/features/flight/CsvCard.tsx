@@ -4,6 +4,13 @@ import { useModel } from "@/features/model/model";
 import { buttonClass } from "@/ui/button";
 import { Failure } from "@/ui/message";
 
+const BECAME = {
+  TAKEN: "taken",
+  THERE_ALREADY: "in the log already",
+  DIFFERS: "in the log with that number, noted otherwise: correct it there; nothing was changed",
+  REFUSED: "not taken",
+} as const;
+
 /** Flights out to a spreadsheet and in from one; what cannot be read is said, the rest is taken. */
 export function CsvCard() {
   const { standing } = useModel();
@@ -33,8 +40,16 @@ export function CsvCard() {
       {bring.data !== undefined && (
         <div role="status" data-imported={bring.data.taken}>
           <p className="font-medium">
-            {bring.data.taken} {bring.data.taken === 1 ? "flight" : "flights"} taken.
+            {bring.data.taken} {bring.data.taken === 1 ? "flight" : "flights"} taken
+            {bring.data.there > 0 && `, ${bring.data.there} in the log already`}.
           </p>
+          <ul className="text-sm" data-csv-rows>
+            {bring.data.rows.map((one) => (
+              <li key={one.rows.join()}>
+                Row {one.rows.join(", ")}, {one.flownOn}: {BECAME[one.became]}
+              </li>
+            ))}
+          </ul>
           <ul className="list-disc pl-5 text-sm text-grounded">
             {bring.data.problems.map((one) => (
               <li key={one.row + one.reason}>

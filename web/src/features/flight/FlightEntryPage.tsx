@@ -2,17 +2,20 @@ import { zodResolver } from "@hookform/resolvers/zod";
 import { useEffect, useState } from "react";
 import { useForm } from "react-hook-form";
 import { useNavigate, useParams } from "react-router";
+import { useAddSimulated } from "@/api/story";
 import { useAddFlown, useChecks, useCoach, useCorrectFlown, useFlightForm } from "@/api/fly";
 import {
   useFields,
   useFlight,
   useFlights,
+  useOpened,
   useStandingTrims,
   useTrimsBeingRead,
   type Field,
   type Flight,
   type FlightReport,
 } from "@/api/queries";
+import { today } from "@/domain/words";
 import { forget, keep, kept, shaped } from "@/domain/storage";
 import { Grounded } from "@/features/model/Grounded";
 import { useModel } from "@/features/model/model";
@@ -25,10 +28,9 @@ import { PhaseTrims } from "./PhaseTrims";
 import { fresh, NONE, whole, type Begun } from "./reading";
 import { ChoiceRow, TextRow } from "./rows";
 import { checkedToday, isSeen, NOTHING_SEEN, SeenCards, type Seen } from "./SeenCards";
+import { Followed } from "./FlightActions";
 import { SimulatedFlight } from "./SimulatedFlight";
 import { AIRS, WINDS, flightSchema } from "./schema";
-
-const today = () => new Date().toLocaleDateString("sv-SE");
 
 /** Notes a flight, or corrects one; made for a phone and a thumb. */
 export function FlightEntryPage() {
@@ -41,10 +43,12 @@ export function FlightEntryPage() {
   const coach = useCoach(standing.id);
   const asks = useFlightForm(standing.id);
   const checks = useChecks(standing.id);
+  const opened = useOpened(flights, corrected, trims, coach, asks, checks);
   if (corrected.isError) {
     return <Failure error={corrected.error} />;
   }
   if (
+    !opened ||
     flights.items === undefined ||
     fields.data === undefined ||
     trims.data === undefined ||
@@ -97,14 +101,18 @@ function Entry(props: EntryProps) {
   const range = setup.transmitter.trimRangeClicks;
   const [byCard, setByCard] = useState(false);
   const add = useAddFlown(standing.id);
+  const practised = useAddSimulated(standing.id);
+  const [simulated, setSimulated] = useState(false);
   const correct = useCorrectFlown(standing.id);
   const reading = useTrimsBeingRead();
   const key = `high-tally.flight.${standing.id}.${corrected?.id ?? "new"}`;
   const [found] = useState(() => kept(key, isReport));
-  const [seen, setSeen] = useState<Seen>(() => {
+  const [noted, setNoted] = useState<Seen>(() => {
     const before = kept(`${key}.seen`, isSeen);
-    return before.state === "kept" ? before.value : (corrected?.seen ?? { ...NOTHING_SEEN, check });
+    return before.state === "kept" ? before.value : (corrected?.seen ?? NOTHING_SEEN);
   });
+  // A check ended a moment ago may be heard of only after the form has opened.
+  const seen = corrected === undefined ? { ...noted, check } : noted;
   const form = useForm<FlightReport>({
     resolver: zodResolver(flightSchema(fields, range)) as never,
     defaultValues:
@@ -121,7 +129,7 @@ function Entry(props: EntryProps) {
     [subscribe, key],
   );
   const see = (changed: Seen) => {
-    setSeen(changed);
+    setNoted(changed);
     setStored(keep(`${key}.seen`, changed) === "kept");
   };
   const grounded = corrected === undefined && standing.grounding.reasons.length > 0;
@@ -139,7 +147,8 @@ function Entry(props: EntryProps) {
     }
     const report = whole(filled, asks);
     if (corrected === undefined) {
-      add.mutate({ revisionNumber: standing.newest.number, report, seen }, { onSuccess: saved });
+      const adding = simulated ? practised : add;
+      adding.mutate({ revisionNumber: standing.newest.number, report, seen }, { onSuccess: saved });
     } else {
       const body = { version: corrected.version, report, seen };
       correct.mutate({ flightId: corrected.id, body }, { onSuccess: saved });
@@ -157,6 +166,7 @@ function Entry(props: EntryProps) {
           ? `Flight on revision ${standing.newest.number}`
           : `Correct the flight on revision ${corrected.revisionNumber}`}
       </h2>
+      {corrected !== undefined && <Followed flight={corrected} asked />}
       <Grounded model={standing.id} grounding={standing.grounding} />
       {grounded && (
         <TextRow
@@ -244,7 +254,9 @@ function Entry(props: EntryProps) {
           <TextRow label="Remarks" error={errors.remarks?.message} {...register("remarks")} />
         </div>
       </Card>
-      {(add.isError || correct.isError) && <Failure error={add.error ?? correct.error} />}
+      {[add, correct, practised].map(
+        (one, i) => one.isError && <Failure key={i} error={one.error} />,
+      )}
       <Button
         type="submit"
         look="main"
@@ -259,7 +271,9 @@ function Entry(props: EntryProps) {
           Not saved yet: see what is marked above.
         </p>
       )}
-      {corrected === undefined && <SimulatedFlight form={form} />}
+      {corrected === undefined && (
+        <SimulatedFlight form={form} onFlown={() => setSimulated(true)} />
+      )}
     </form>
   );
 }

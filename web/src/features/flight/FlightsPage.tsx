@@ -1,11 +1,14 @@
+import { useState } from "react";
 import { Link } from "react-router";
 import { useCoach } from "@/api/fly";
 import { useFlights, useRevisions, type Flight } from "@/api/queries";
+import { useBringBack, useStory } from "@/api/story";
 import { CONTROL_KEYS, clickWords, controlName, day } from "@/domain/words";
 import { useModel } from "@/features/model/model";
-import { buttonClass } from "@/ui/button";
+import { Button, buttonClass } from "@/ui/button";
 import { Empty } from "@/ui/card";
 import { CsvCard } from "./CsvCard";
+import { FlightActions } from "./FlightActions";
 import { SettlingCard } from "./SettlingCard";
 import { Failure, Waiting } from "@/ui/message";
 import { More } from "@/ui/more";
@@ -15,12 +18,29 @@ export function FlightsPage() {
   const { standing } = useModel();
   const flights = useFlights(standing.id);
   const revisions = useRevisions(standing.id);
+  const [deleted, setDeleted] = useState<Flight>();
+  const bring = useBringBack(standing.id);
+  const undo = deleted !== undefined && (
+    <p
+      role="status"
+      className="flex flex-wrap items-center gap-3 border-l-4 border-tag bg-sheet px-4 py-2"
+    >
+      The flight of {day(deleted.report.flownOn)} is deleted.
+      <Button
+        disabled={bring.isPending}
+        onClick={() => bring.mutate(deleted.id, { onSuccess: () => setDeleted(undefined) })}
+      >
+        Bring it back
+      </Button>
+    </p>
+  );
   if (flights.items === undefined) {
     return flights.isError ? <Failure error={flights.error} /> : <Waiting what="flights" />;
   }
   if (flights.items.length === 0) {
     return (
       <Empty title="Not flown yet">
+        {undo}
         <p>
           After the control check, fly, trim until it goes straight hands off, and note the clicks.
         </p>
@@ -41,13 +61,14 @@ export function FlightsPage() {
           Field card
         </Link>
       </div>
+      {undo}
       <SettlingCard />
       <ol className="space-y-3">
         {flights.items.map((flight) => (
           <li key={flight.id}>
             <FlightCard
               flight={flight}
-              since={standing.trimsHoldSince}
+              onDeleted={setDeleted}
               changed={revisions.items?.find((one) => one.number === flight.revisionNumber)?.reason}
             />
           </li>
@@ -66,26 +87,28 @@ export function FlightsPage() {
 
 interface FlightCardProps {
   flight: Flight;
-  since: number;
+  onDeleted: (flight: Flight) => void;
   /** What the revision it was on had changed. */
   changed: string | undefined;
 }
 
-function FlightCard({ flight, since, changed }: FlightCardProps) {
-  const { draft } = useModel();
+function FlightCard({ flight, changed, onDeleted }: FlightCardProps) {
+  const { standing, draft } = useModel();
   const phaseName = (id: string) =>
     draft.present.phases.find((one) => one.id === id)?.name ?? `${id} (a phase no longer there)`;
   const { report } = flight;
-  const onNewest = flight.revisionNumber >= since;
+  const counts = useStory(standing.id).data?.series.some((one) =>
+    one.points.some((point) => point.flight === flight.id && point.counts),
+  );
   return (
     <article
-      className={`rounded-card border bg-sheet p-4 ${onNewest ? "border-line-strong" : "border-line"}`}
+      className={`rounded-card border bg-sheet p-4 ${counts === true ? "border-line-strong" : "border-line"}`}
     >
       <div className="flex flex-wrap items-baseline justify-between gap-x-4">
         <h2 className="text-base">{day(report.flownOn)}</h2>
         <span className="text-sm text-soft">
           revision {flight.revisionNumber}
-          {onNewest ? ", trims as the model is now" : ""}
+          {counts === true ? ", its trims count" : ""}
         </span>
       </div>
       <dl className="my-2 grid grid-cols-3 gap-2">
@@ -122,12 +145,13 @@ function FlightCard({ flight, since, changed }: FlightCardProps) {
         <p className="text-sm text-grounded">Flown although grounded: {flight.seen.despite}</p>
       )}
       {report.remarks !== "" && <p className="mt-1">{report.remarks}</p>}
-      <Link
-        to={String(flight.id)}
-        className="mt-1 inline-block text-sm underline underline-offset-2"
-      >
-        Correct this entry
-      </Link>
+      {flight.marks.leftOut !== "" && (
+        <p className="text-sm text-soft">Left out: {flight.marks.leftOut}</p>
+      )}
+      {flight.marks.simulated && (
+        <p className="text-sm text-soft">Flown by the simulated model: it does not count.</p>
+      )}
+      <FlightActions flight={flight} onDeleted={onDeleted} />
     </article>
   );
 }

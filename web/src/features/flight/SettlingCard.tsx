@@ -1,54 +1,80 @@
-import type { Schemas } from "@/api/client";
-import { useSettling } from "@/api/queries";
+import { Link } from "react-router";
+import { useStory, type TrimSeries } from "@/api/story";
 import { clickWords, controlName, day, keyOf, type Control } from "@/domain/words";
 import { useModel } from "@/features/model/model";
 import { Card } from "@/ui/card";
 import { Chart } from "@/ui/chart";
 import { Failure } from "@/ui/message";
+import { SignAsked } from "./SignAsked";
+import { SaySettled } from "./SaySettled";
 
-type Series = Schemas["TrimSeries"];
-type Point = Series["points"][number];
+type Point = TrimSeries["points"][number];
 
 const STATES = {
   SETTLED: ["settled", "text-done"],
   NOT_YET: ["not yet", "text-soft"],
-  SUSPICIOUS: ["suspicious", "text-grounded"],
+  DRIFTING: ["drifting", "text-grounded"],
+  OPPOSITE: ["the wrong way round?", "text-grounded"],
+  TOO_LARGE: ["a symptom", "text-grounded"],
 } as const;
 
-/** Which trims have settled, drawn over the flights, with what broke each series. */
+/** The verdict of every phase and control, drawn over the flights, with what broke each series. */
 export function SettlingCard() {
-  const { standing, draft } = useModel();
-  const sheet = useSettling(standing.id);
-  if (sheet.data === undefined) {
-    return sheet.isError ? <Failure error={sheet.error} /> : null;
+  const { standing } = useModel();
+  const story = useStory(standing.id);
+  if (story.data === undefined) {
+    return story.isError ? <Failure error={story.error} /> : null;
   }
-  const flown = sheet.data.series.filter((one) => one.points.length > 0);
+  const flown = story.data.series.filter((one) => one.points.length > 0);
   return flown.length === 0 ? null : (
     <Card title="Have the trims settled?" className="overflow-hidden">
+      {story.data.turn.length > 0 && (
+        <p className="mb-3">
+          <Link to="../adjust" relative="path" className="underline underline-offset-2">
+            {story.data.waiting}
+          </Link>
+        </p>
+      )}
       <ul className="grid gap-x-6 gap-y-4 md:grid-cols-2">
-        {flown.map((one) => {
-          const phase = draft.present.phases.find((each) => each.id === one.phase);
-          const key = keyOf(one.control as Control);
-          const [word, look] = STATES[one.state];
-          return (
-            <li key={one.phase + one.control} data-series={`${one.phase} ${one.control}`}>
-              <p className="flex flex-wrap items-baseline gap-x-2">
-                <strong>
-                  {draft.present.phases.length > 1 && `${phase?.name ?? one.phase}, `}
-                  {controlName(key).toLowerCase()}
-                </strong>
-                <span className={`font-semibold ${look}`} data-state={one.state}>
-                  {word}
-                </span>
-                <span className="figures text-sm">{clickWords(key, one.clicks)}</span>
-              </p>
-              <Plot points={one.points} />
-              <p className="text-sm text-soft">{one.words}</p>
-            </li>
-          );
-        })}
+        {flown.map((one) => (
+          <li key={one.phase + one.control} data-series={`${one.phase} ${one.control}`}>
+            <Verdict series={one} />
+          </li>
+        ))}
       </ul>
     </Card>
+  );
+}
+
+function Verdict({ series }: { series: TrimSeries }) {
+  const { draft } = useModel();
+  const phase = draft.present.phases.find((each) => each.id === series.phase);
+  const key = keyOf(series.control as Control);
+  const [word, look] = STATES[series.state];
+  return (
+    <>
+      <p className="flex flex-wrap items-baseline gap-x-2">
+        <strong>
+          {draft.present.phases.length > 1 && `${phase?.name ?? series.phase}, `}
+          {controlName(key).toLowerCase()}
+        </strong>
+        <span className={`font-semibold ${look}`} data-state={series.state}>
+          {word}
+        </span>
+        {series.agreeing > 0 && (
+          <span className="figures text-sm">{clickWords(key, series.clicks)}</span>
+        )}
+      </p>
+      <Plot points={series.points} />
+      <p className="text-sm text-soft">{series.words}</p>
+      {series.notes.map((note) => (
+        <p key={note} className="text-sm">
+          {note}
+        </p>
+      ))}
+      {series.asked !== 0 && <SignAsked series={series} />}
+      {series.asked === 0 && <SaySettled series={series} />}
+    </>
   );
 }
 
@@ -77,7 +103,7 @@ function Plot({ points }: { points: Point[] }) {
       yLabel=""
       height={104}
       legend={false}
-      breaks={shown.flatMap((one, i) => (i > 0 && shown[i - 1]?.counts !== one.counts ? [i] : []))}
+      breaks={shown.flatMap((one, i) => (i > 0 && shown[i - 1]?.agrees !== one.agrees ? [i] : []))}
     />
   );
 }

@@ -4,8 +4,14 @@ import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { Failure } from "@/ui/message";
 
+interface Props {
+  form: UseFormReturn<FlightReport>;
+  /** What is saved now was flown by the stand-in. */
+  onFlown: () => void;
+}
+
 /** To practise with: the simulated model flies and the trims it needs are filled in. */
-export function SimulatedFlight({ form }: { form: UseFormReturn<FlightReport> }) {
+export function SimulatedFlight({ form, onFlown }: Props) {
   const { standing } = useModel();
   const fly = useSimulatedFlight(standing.id);
   const start = () => {
@@ -20,6 +26,7 @@ export function SimulatedFlight({ form }: { form: UseFormReturn<FlightReport> })
             form.setValue("trims", base.trims);
             form.setValue("phases", others);
             form.setValue("remarks", "Simulated flight");
+            onFlown();
           }
         },
       },
@@ -32,7 +39,7 @@ export function SimulatedFlight({ form }: { form: UseFormReturn<FlightReport> })
       </Button>
       <span className="min-w-48 flex-1">
         To practise: a stand-in with hidden faults fills in the trims it needs. It says nothing
-        about your own model.
+        about your own model, and what it flew never counts.
       </span>
       {fly.isError && <Failure error={fly.error} />}
     </div>

@@ -2,11 +2,12 @@ import { useState } from "react";
 import { Link } from "react-router";
 import { useHangar, type HangarEntry } from "@/api/queries";
 import { buttonClass } from "@/ui/button";
-import { Empty, WaitingTag } from "@/ui/card";
+import { Empty } from "@/ui/card";
 import { Failure, Waiting } from "@/ui/message";
 import { More } from "@/ui/more";
 import { TextLine } from "@/ui/text-line";
 import { Grounded } from "@/features/model/Grounded";
+import { NextLink } from "@/features/model/NextLink";
 import { Silhouette } from "./Silhouette";
 
 const STAGES = ["RIG", "PROGRAM", "CHECK", "FLY", "ADJUST"] as const;
@@ -99,14 +100,16 @@ function ModelCard({ one }: { one: HangarEntry }) {
             </li>
           ))}
         </ol>
-        <div>{loop.waits ? <WaitingTag>{loop.waiting}</WaitingTag> : <p>{loop.waiting}</p>}</div>
+        <div>
+          <NextLink model={one.id} loop={loop} />
+        </div>
         <Grounded model={one.id} grounding={one.grounding} />
         <p className="text-sm text-soft">
           Revision {one.revision}: {one.reason}. {one.flightCount}{" "}
           {one.flightCount === 1 ? "flight" : "flights"} logged.
         </p>
         <div className="mt-auto flex flex-wrap gap-2">
-          {loop.stage === "ADJUST" && (
+          {loop.next === "ADJUST" && (
             <Link to={`/models/${one.id}/adjust`} className={buttonClass("main")}>
               Turn the trims into metal
             </Link>

@@ -30,6 +30,9 @@ export function Shell() {
           <Link to="/new" className="rounded-card px-3 py-1.5 hover:bg-white/15">
             New model
           </Link>
+          <Link to="/school" className="rounded-card px-3 py-1.5 hover:bg-white/15">
+            School
+          </Link>
           <Link
             to="/bring-in"
             className="hidden rounded-card px-3 py-1.5 hover:bg-white/15 sm:block"

@@ -17,7 +17,7 @@ const entry = (id: number, part: Partial<HangarEntry> = {}): HangarEntry => ({
   revision: 2,
   reason: "Throws from the plan",
   flightCount: 1,
-  loop: { stage: "FLY", waiting: "Trims at zero after its flights.", waits: false },
+  loop: { stage: "FLY", next: "REST", waiting: "All trims at zero.", waits: false },
   grounding: { reasons: [], proven: true },
   ...part,
 });
@@ -33,7 +33,7 @@ function hangar({ path }: Asked) {
 
 describe("the hangar", () => {
   it("shows where each model stands and what waits", async () => {
-    const waits = { stage: "ADJUST", waiting: "Trims wait.", waits: true } as const;
+    const waits = { stage: "ADJUST", next: "ADJUST", waiting: "Trims wait.", waits: true } as const;
     program({ "GET /api/aircraft": { items: [entry(1, { loop: waits })], total: 1 } });
     show(<HangarPage />);
     expect(await screen.findByRole("link", { name: "Model 1" })).toHaveAttribute(

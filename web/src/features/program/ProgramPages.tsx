@@ -1,3 +1,4 @@
+import { FlyThis } from "@/features/air/FlyThis";
 import { Subpages } from "@/ui/subpages";
 
 const PAGES = [
@@ -12,4 +13,4 @@ const PAGES = [
 ] as const;
 
 /** The pages of the program, in the order in which a model is programmed. */
-export const ProgramPages = () => <Subpages label="Program" pages={PAGES} />;
+export const ProgramPages = () => <Subpages label="Program" pages={PAGES} aside={<FlyThis />} />;

@@ -2,7 +2,7 @@ import { Check } from "@/ui/check";
 import { Plus, X } from "lucide-react";
 import { useState } from "react";
 import { useMarkCheck, useNoteChange, usePartChanges, type NotedChange } from "@/api/rig";
-import { day } from "@/domain/words";
+import { day, today } from "@/domain/words";
 import { DraftChoice, DraftNumber, DraftText, useField } from "@/features/model/fields";
 import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
@@ -48,6 +48,7 @@ function NoteChange() {
   const [kind, setKind] = useState<Kind>("SERVO");
   const [subject, setSubject] = useState("");
   const [why, setWhy] = useState("");
+  const [changedOn, setChangedOn] = useState(today());
   return (
     <Card title="Something was changed on the model">
       <form
@@ -55,7 +56,7 @@ function NoteChange() {
         onSubmit={(event) => {
           event.preventDefault();
           note.mutate(
-            { kind, subject: subject.trim(), note: why.trim() },
+            { change: { kind, subject: subject.trim(), note: why.trim() }, changedOn },
             {
               onSuccess: () => {
                 setSubject("");
@@ -67,9 +68,14 @@ function NoteChange() {
       >
         <Choice label="A new" value={kind} options={KINDS} onValue={setKind} />
         <TextLine label="Which one" required value={subject} onValue={setSubject} />
-        <div className="col-span-2">
-          <TextLine label="Note" value={why} onValue={setWhy} />
-        </div>
+        <TextLine
+          label="Changed on"
+          type="date"
+          required
+          value={changedOn}
+          onValue={setChangedOn}
+        />
+        <TextLine label="Note" value={why} onValue={setWhy} />
         <Button type="submit" look="main" disabled={note.isPending}>
           Note it
         </Button>
@@ -91,7 +97,7 @@ function ChangeList() {
           title={`New ${KINDS.find(([kind]) => kind === one.change.kind)?.[1] ?? ""}: ${one.change.subject}`}
           aside={
             <span className="text-sm text-soft">
-              {day(one.changedAt)}, revision {one.revisionNumber}
+              {day(one.changedOn)}, revision {one.revisionNumber}
             </span>
           }
         >

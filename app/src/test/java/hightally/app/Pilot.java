@@ -33,6 +33,89 @@ public abstract class Pilot extends ApiTest {
     return post(at + "/flights", body).json().get("id").asLong();
   }
 
+  /** Three flights on days of their own that agree; answers with the last one's number. */
+  protected long settled(String at, int revision, int roll, int pitch, int yaw) throws Exception {
+    long last = 0;
+    int before = get(at + "/flights").json().get("total").asInt();
+    for (int day = 1; day <= 3; day++) {
+      ObjectNode report = report(roll, pitch, yaw);
+      report.put("flownOn", "2026-10-%02d".formatted(before + day));
+      Answer added = post(at + "/flights", Map.of("revisionNumber", revision, "report", report));
+      if (added.status() != 201) {
+        throw new AssertionError(added.body());
+      }
+      last = added.json().get("id").asLong();
+    }
+    return last;
+  }
+
+  /** Every rod of an open order turned to its mark, as planned; answers with the order. */
+  protected JsonNode turned(String at, JsonNode begun) throws Exception {
+    JsonNode open = begun;
+    for (JsonNode rod : begun.at("/plan/rods")) {
+      if (rod.get("steps").asLong() != 0) {
+        Map<String, Object> mark =
+            Map.of(
+                "surface",
+                rod.get("surface").asText(),
+                "steps",
+                rod.get("steps").asLong(),
+                "offMm",
+                0,
+                "way",
+                "SAME");
+        Answer marked =
+            put(
+                at + "/adjustment/mark",
+                Map.of("mark", mark, "version", open.get("version").asInt()));
+        if (marked.status() != 200) {
+          throw new AssertionError(marked.body());
+        }
+        open = marked.json();
+      }
+    }
+    return open;
+  }
+
+  /** Every surface of an open order looked at with every stick, and moved to its last step. */
+  protected JsonNode lookedAt(String at, JsonNode begun) throws Exception {
+    JsonNode open = begun;
+    for (JsonNode one : begun.get("verification")) {
+      Map<String, Object> seen =
+          Map.of(
+              "surface",
+              one.get("surface").asText(),
+              "by",
+              one.get("by").asText(),
+              "rightWay",
+              true,
+              "measured",
+              false,
+              "plusMm",
+              0,
+              "minusMm",
+              0);
+      open =
+          put(
+                  at + "/adjustment/verified",
+                  Map.of("verified", seen, "version", open.get("version").asInt()))
+              .json();
+    }
+    Map<String, Object> last =
+        Map.of("step", open.at("/plan/steps").size() - 1, "version", open.get("version").asInt());
+    Answer moved = put(at + "/adjustment", last);
+    if (moved.status() != 200) {
+      throw new AssertionError(moved.body());
+    }
+    return moved.json();
+  }
+
+  /** An open order turned, looked at and closed. */
+  protected Answer closed(String at, JsonNode begun) throws Exception {
+    JsonNode done = lookedAt(at, turned(at, begun));
+    return post(at + "/adjustment/close", Map.of("version", done.get("version").asInt()));
+  }
+
   protected Map<String, Object> beginning(long flight) {
     return Map.of(
         "flightId",

@@ -13,6 +13,8 @@ import org.openjdk.jmh.runner.options.VerboseMode;
 
 /** Runs the measurements and prints them as ratios within the run. */
 public final class Benchmarks {
+  private static final double MICROSECONDS = 1e6;
+
   private Benchmarks() {}
 
   /** Everything that is measured outside the browser. */
@@ -23,6 +25,7 @@ public final class Benchmarks {
             .include(HoleSearchBenchmark.class.getSimpleName())
             .include(HazardBenchmark.class.getSimpleName())
             .include(RetrimBenchmark.class.getSimpleName())
+            .include(AirBenchmark.class.getSimpleName())
             .forks(2)
             .warmupIterations(4)
             .measurementIterations(6)
@@ -71,6 +74,21 @@ public final class Benchmarks {
         RetrimBenchmark.solutions(),
         bars,
         retrim / bars);
+    double whole = time(results, "wholeModel");
+    double strips = time(results, "stripsAlone");
+    double flights = time(results, "testFlights") / MICROSECONDS;
+    double flown = AirBenchmark.secondsFlown();
+    System.out.printf(
+        Locale.ROOT,
+        "One step of the simulated biplane, a pilot's hands on the sticks: %.1f us; its %d strips alone:"
+            + " %.1f us; ratio %.2f (limit 1.6). %.0f s of test flights: %.0f times faster than they"
+            + " last (limit 100)%n",
+        whole / AirBenchmark.STEPS,
+        AirBenchmark.stripsOfTheBiplane(),
+        strips / AirBenchmark.STEPS,
+        whole / strips,
+        flown,
+        flown / flights);
   }
 
   private static double time(Collection<RunResult> results, String name) {

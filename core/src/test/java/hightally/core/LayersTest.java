@@ -38,6 +38,8 @@ class LayersTest {
     "preflight",
     "hazard",
     "ready",
+    "story",
+    "air",
     "bench",
     "words"
   };

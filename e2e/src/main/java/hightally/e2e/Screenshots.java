@@ -36,12 +36,11 @@ public final class Screenshots {
     plain("hangar", "", ColorScheme.LIGHT);
     plain("model-rig", "models/1/rig", ColorScheme.LIGHT);
     plain("feel", "models/2/program/feel", ColorScheme.DARK);
-    plain("findings", "models/3/rig", ColorScheme.LIGHT);
     plain("balance", "models/1/rig/balance", ColorScheme.LIGHT);
     plain("phases", "models/2/program/phases", ColorScheme.LIGHT);
     plain("mixes", "models/2/program/mixes", ColorScheme.LIGHT);
     hazards();
-    scene();
+    school();
     channelMap();
     guidedStep();
     bench();
@@ -84,20 +83,29 @@ public final class Screenshots {
     save(page, "hazards");
   }
 
-  /** A feel changed, and a scene that shows where that differs. */
-  private void scene() {
-    Page page = open("models/2/program/feel", 1280, 800, ColorScheme.LIGHT);
-    click(page, "Runs out before the figure is flown", 1);
-    click(page, "Make this step", 1);
-    page.navigate(app.address() + "models/2/check");
-    page.getByRole(AriaRole.LINK, named("Scenes")).click();
-    click(page, "Everything once", 1);
-    Browser.choose(page.getByLabel("Compare with"), "1");
-    click(page, "Compare", 1);
-    page.locator("[data-marks]:not([data-marks='0'])").first().waitFor();
-    click(page, "Play", 1);
-    page.waitForTimeout(1100);
-    save(page, "scene");
+  /** The first step of the aerobatic lesson, to its report. */
+  private void school() {
+    Page page = open("school", 1280, 800, ColorScheme.LIGHT);
+    click(page, "Begin: Aerobatic model", 1);
+    page.waitForURL("**/school/*");
+    page.getByText("Before the flight").waitFor();
+    page.getByRole(AriaRole.CHECKBOX).all().forEach(Locator::click);
+    click(page, "Take off", 1);
+    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Straight up")).click();
+    click(page, "Fly it", 1);
+    page.locator("[data-watch]").waitFor();
+    page.waitForTimeout(5500);
+    page.locator("[data-watch]").evaluate("one => scrollTo(0, one.offsetTop - 150)");
+    page.waitForTimeout(300);
+    save(page, "watching");
+    page.locator("[data-outcome=DRIFTS_LEFT]").click();
+    click(page, "Note it", 1);
+    page.getByText("The one change").waitFor();
+    click(page, "End it: what was wrong?", 1);
+    page.locator("[data-report]").waitFor();
+    page.waitForTimeout(300);
+    save(page, "school-report");
+    save(open("school", 1280, 800, ColorScheme.LIGHT), "school");
   }
 
   private void channelMap() {
@@ -148,11 +156,6 @@ public final class Screenshots {
     }
     page.waitForTimeout(300);
     save(page, "preflight-step");
-    page.navigate(app.address() + "models/1/fly/checks");
-    page.getByRole(AriaRole.BUTTON, named("On a simulated link")).click();
-    page.locator("[data-link]").scrollIntoViewIfNeeded();
-    page.waitForTimeout(600);
-    save(page, "range-check");
   }
 
   private void adjustment() {

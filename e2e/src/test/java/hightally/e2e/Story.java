@@ -73,6 +73,34 @@ abstract class Story {
     PlaywrightAssertions.assertThat(shown).hasValue("" + clicks);
   }
 
+  /**
+   * Goes on with a work order, each rod turned as planned and at its mark, until something shows.
+   */
+  static void workUntil(Page page, Locator shown) {
+    Locator counter = page.getByText(Pattern.compile("^Step \\d+ of"));
+    while (shown.count() == 0) {
+      if ("CHECK".equals(page.locator("[data-step]").getAttribute("data-step"))
+          && page.locator("[data-marked]").count() == 0) {
+        button(page, "At the mark").click();
+        PlaywrightAssertions.assertThat(page.locator("[data-marked]")).isVisible();
+      }
+      String before = counter.innerText().split(",")[0];
+      button(page, "Next").click();
+      PlaywrightAssertions.assertThat(counter).not().containsText(before + ",");
+    }
+  }
+
+  /** Every surface with every stick: it goes the right way. */
+  static void lookAtEverySurface(Page page) {
+    Locator surfaces = page.locator("[data-verify-surface]");
+    int count = surfaces.count();
+    for (int i = 0; i < count; i++) {
+      Locator one = surfaces.nth(i);
+      one.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Right way")).click();
+      PlaywrightAssertions.assertThat(one.locator("[data-fits]")).isVisible();
+    }
+  }
+
   /** How sure, and what the day was like: nothing of it is preset. */
   static void describeTheDay(Page page) {
     button(page, "sure").click();

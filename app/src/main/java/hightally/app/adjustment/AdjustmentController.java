@@ -3,10 +3,11 @@ package hightally.app.adjustment;
 import hightally.app.adjustment.Adjustments.Wish;
 import hightally.app.aircraft.Revision;
 import hightally.core.adjustment.AdjustmentPlan;
-import hightally.core.adjustment.RodsProposal;
 import hightally.core.guide.BenchVerification;
 import hightally.core.quantity.Control;
+import hightally.core.story.PlanWish;
 import io.swagger.v3.oas.annotations.Operation;
+import java.util.Arrays;
 import java.util.List;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
@@ -45,7 +46,7 @@ class AdjustmentController {
   record Progress(int step, int version) {}
 
   /** The version of the work order the pilot saw. */
-  record Seen(int version) {}
+  record SeenOrder(int version) {}
 
   @GetMapping("/flights/{flightId}/adjustment")
   @Operation(summary = "What the trims of a flight would mean for the rods; stores nothing")
@@ -58,13 +59,10 @@ class AdjustmentController {
     return adjustments.preview(aircraftId, flightId, new Wish(reference, presetsTakeUp, controls));
   }
 
-  @GetMapping("/flights/{flightId}/adjustment/proposal")
-  @Operation(summary = "Which phase and which controls the rods should be turned for")
-  RodsProposal proposal(
-      @PathVariable long aircraftId,
-      @PathVariable long flightId,
-      @RequestParam(defaultValue = "") String reference) {
-    return adjustments.proposal(aircraftId, flightId, reference);
+  @PostMapping("/adjustment/plan")
+  @Operation(summary = "What is worth turning and the plan of it; stores nothing")
+  Adjustments.RodPlan plan(@PathVariable long aircraftId, @RequestBody PlanWish wish) {
+    return adjustments.plan(aircraftId, wish);
   }
 
   @GetMapping("/adjustment")
@@ -94,12 +92,21 @@ class AdjustmentController {
   }
 
   /** What the gauge showed, and the version of the work order the pilot saw. */
-  record Measured(Gauge gauge, int version) {}
+  record Measured(Adjustments.GaugeRead gauge, int version) {}
 
   @PutMapping("/adjustment/gauge")
   @Operation(summary = "Notes what the gauge showed at a surface")
   OpenAdjustment measure(@PathVariable long aircraftId, @RequestBody Measured measured) {
     return adjustments.measure(aircraftId, measured.gauge(), measured.version());
+  }
+
+  /** What came of turning, and the version of the work order the pilot saw. */
+  record Marking(Adjustments.MarkRead mark, int version) {}
+
+  @PutMapping("/adjustment/mark")
+  @Operation(summary = "Notes how many steps it took to reach the mark, and how far off it is")
+  OpenAdjustment mark(@PathVariable long aircraftId, @RequestBody Marking marking) {
+    return adjustments.mark(aircraftId, marking.mark(), marking.version());
   }
 
   /** What a surface did at full stick, and the version of the work order the pilot saw. */
@@ -111,22 +118,38 @@ class AdjustmentController {
     return adjustments.verify(aircraftId, seeing.verified(), seeing.version());
   }
 
-  @GetMapping("/confirmation")
-  @Operation(summary = "What the first flight after an adjustment says of it, phase by phase")
-  List<Adjustments.PhaseConfirmation> confirmation(@PathVariable long aircraftId) {
-    return adjustments.confirmation(aircraftId);
+  @PostMapping("/learned")
+  @Operation(summary = "Takes what explains the measurements into the description, by consent")
+  @ResponseStatus(HttpStatus.CREATED)
+  Revision correct(@PathVariable long aircraftId, @RequestBody Consent consent) {
+    return adjustments.correct(aircraftId, consent);
   }
 
-  @PostMapping("/learned")
-  @Operation(summary = "Takes what a flight has taught into the description")
+  /** The same with another way than turning the ends that are there. */
+  record BeginningWith(long flightId, PlanWish wish) {}
+
+  @PostMapping("/adjustment/planned")
+  @Operation(summary = "Begins a work order that follows a plan, or takes up the one begun so")
   @ResponseStatus(HttpStatus.CREATED)
-  Revision learn(@PathVariable long aircraftId, @RequestBody Learned learned) {
-    return adjustments.learn(aircraftId, learned);
+  OpenAdjustment beginPlanned(@PathVariable long aircraftId, @RequestBody BeginningWith begun) {
+    PlanWish wish = begun.wish();
+    List<Control> controls =
+        Arrays.stream(Control.values()).filter(one -> !wish.leave().contains(one)).toList();
+    return adjustments.begin(
+        aircraftId,
+        begun.flightId(),
+        new Wish(wish.reference(), wish.presetsTakeUp(), controls, wish.means()));
+  }
+
+  @GetMapping("/flights/{flightId}/followed")
+  @Operation(summary = "Revisions whose rods were turned for the trims of a flight")
+  List<Integer> followed(@PathVariable long aircraftId, @PathVariable long flightId) {
+    return adjustments.madeOf(aircraftId, flightId);
   }
 
   @PostMapping("/adjustment/close")
   @Operation(summary = "Closes the work order: rods changed, trims as the plan says")
-  Revision close(@PathVariable long aircraftId, @RequestBody Seen seen) {
+  Revision close(@PathVariable long aircraftId, @RequestBody SeenOrder seen) {
     return adjustments.close(aircraftId, seen.version());
   }
 

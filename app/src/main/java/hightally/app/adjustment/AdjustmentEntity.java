@@ -3,6 +3,8 @@ package hightally.app.adjustment;
 import hightally.app.flight.Flight;
 import hightally.app.flight.PhaseReadings;
 import hightally.core.adjustment.FlownTrims;
+import hightally.core.adjustment.MarkSeen;
+import hightally.core.adjustment.RodMeans;
 import hightally.core.guide.BenchVerification.Verified;
 import hightally.core.log.PhaseReading;
 import hightally.core.phase.Trims;
@@ -20,6 +22,7 @@ import jakarta.persistence.Version;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Supplier;
 
 /** One round of moving trims into metal: which flight, how far, and what came of it. */
 @Entity
@@ -63,6 +66,12 @@ class AdjustmentEntity {
   @Convert(converter = VerifiedThrows.class)
   private List<Verified> verified;
 
+  @Convert(converter = Means.class)
+  private List<RodMeans> means;
+
+  @Convert(converter = Marks.class)
+  private List<MarkSeen> marks;
+
   private Instant createdAt;
   private Instant closedAt;
   @Version private int version;
@@ -82,6 +91,8 @@ class AdjustmentEntity {
     controls = flown.controls();
     gauges = List.of();
     verified = List.of();
+    means = flown.means();
+    marks = List.of();
     this.createdAt = createdAt;
     state = State.OPEN;
   }
@@ -123,11 +134,22 @@ class AdjustmentEntity {
   }
 
   /** The clicks of every phase as they stood when the work was begun. */
-  FlownTrims flown(Setup setup) {
+  FlownTrims flown(Supplier<Setup> setup) {
     if (referencePhase.isEmpty()) {
-      return FlownTrims.base(setup, trims());
+      return FlownTrims.base(setup.get(), trims());
     }
-    return new FlownTrims(referencePhase, phases, presetsTakeUp, controls);
+    return new FlownTrims(referencePhase, phases, presetsTakeUp, controls, means, List.of());
+  }
+
+  List<MarkSeen> marks() {
+    return marks;
+  }
+
+  void marked(MarkSeen seen) {
+    List<MarkSeen> all = new ArrayList<>(marks);
+    all.removeIf(one -> one.surface().equals(seen.surface()));
+    all.add(seen);
+    marks = all;
   }
 
   List<Gauge> gauges() {
@@ -147,7 +169,7 @@ class AdjustmentEntity {
 
   void verified(Verified measured) {
     List<Verified> all = new ArrayList<>(verified);
-    all.removeIf(one -> one.surface().equals(measured.surface()));
+    all.removeIf(one -> one.sameAs(measured));
     all.add(measured);
     verified = all;
   }

@@ -1,33 +1,41 @@
 package hightally.app.adjustment;
 
 import hightally.app.aircraft.Hangar;
-import hightally.app.aircraft.Lineage;
 import hightally.app.aircraft.Revision;
 import hightally.app.flight.Flight;
 import hightally.app.flight.FlightLog;
-import hightally.app.flight.TrimLog;
 import hightally.app.platform.ConflictException;
 import hightally.app.platform.NotFoundException;
+import hightally.app.story.Stories;
 import hightally.app.words.ReaderWords;
 import hightally.core.adjustment.AdjustmentPlan;
 import hightally.core.adjustment.AdjustmentPlanner;
-import hightally.core.adjustment.Confirmation;
 import hightally.core.adjustment.FlownTrims;
-import hightally.core.adjustment.RodsProposal;
+import hightally.core.adjustment.MarkSeen;
+import hightally.core.adjustment.RodMeans;
 import hightally.core.adjustment.RulerCheck;
+import hightally.core.adjustment.WorkStep;
+import hightally.core.adjustment.Worth;
 import hightally.core.airframe.Surface;
 import hightally.core.guide.BenchVerification;
-import hightally.core.log.PhaseReading;
+import hightally.core.log.Diagnosis.Suspect;
+import hightally.core.quantity.Absentable;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.InvalidInputException;
-import hightally.core.quantity.Quantity;
 import hightally.core.quantity.Said;
+import hightally.core.quantity.Text;
 import hightally.core.quantity.Validation;
+import hightally.core.quantity.Within;
 import hightally.core.setup.Setup;
+import hightally.core.story.Correction;
+import hightally.core.story.Learned;
+import hightally.core.story.PlanWish;
+import hightally.core.story.Planned;
 import java.time.Clock;
-import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Predicate;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -39,14 +47,15 @@ import org.springframework.transaction.annotation.Transactional;
  */
 @Service
 public class Adjustments {
+  private static final int MOST_LETTERS = 300;
   private static final String ALREADY_OPEN =
       "An adjustment of this model is open already: finish it first.";
 
   private final AdjustmentRepository adjustments;
   private final Hangar hangar;
   private final FlightLog flights;
-  private final TrimLog log;
-  private final Lineage lineage;
+  private final OrderBook book;
+  private final Stories stories;
   private final Clock clock;
   private final ReaderWords words;
 
@@ -54,13 +63,13 @@ public class Adjustments {
       AdjustmentRepository adjustments,
       Hangar hangar,
       FlightLog flights,
-      TrimLog log,
-      Lineage lineage,
+      OrderBook book,
+      Stories stories,
       Clock clock,
       ReaderWords words) {
     this.words = words;
-    this.log = log;
-    this.lineage = lineage;
+    this.book = book;
+    this.stories = stories;
     this.adjustments = adjustments;
     this.hangar = hangar;
     this.flights = flights;
@@ -72,46 +81,73 @@ public class Adjustments {
    *
    * @param reference id of the phase whose trim becomes metal; empty for the last
    * @param presetsTakeUp whether presets take up what the rods leave
-   * @param controls whose trims go into the rods
+   * @param controls those that may be turned; what is not worth it stays all the same
+   * @param means where something else than the end that is there is wanted
    */
-  public record Wish(String reference, boolean presetsTakeUp, List<Control> controls) {}
+  public record Wish(
+      String reference, boolean presetsTakeUp, List<Control> controls, List<RodMeans> means) {
+    /** By the ends that are there. */
+    public Wish(String reference, boolean presetsTakeUp, List<Control> controls) {
+      this(reference, presetsTakeUp, controls, List.of());
+    }
+  }
 
-  /** What the trims of a flight would mean for the rods. */
+  /** What the trims that stand would mean for the rods. */
   @Transactional(readOnly = true)
   public AdjustmentPlan preview(long aircraftId, long flightId, Wish wish) {
-    Flight flight = flights.flight(aircraftId, flightId);
-    Revision newest = hangar.newest(aircraftId);
-    int since = newest.trimsHoldSince();
-    if (flight.revisionNumber() < since) {
-      throw new ConflictException(
-          "This flight was on revision "
-              + flight.revisionNumber()
-              + ", and since revision "
-              + since
-              + " its trims no longer fit the model. Fly it as it is now, and adjust from that"
-              + " flight.");
-    }
-    return AdjustmentPlanner.plan(newest.setup(), flown(newest.setup(), flight, wish));
+    flights.flight(aircraftId, flightId);
+    return AdjustmentPlanner.plan(hangar.newest(aircraftId).setup(), flown(aircraftId, wish));
   }
 
-  /** Which phase and which controls the rods should be turned for. */
+  /** What is worth turning, and the plan of it; without one where nothing is. */
   @Transactional(readOnly = true)
-  public RodsProposal proposal(long aircraftId, long flightId, String wanted) {
+  public RodPlan plan(long aircraftId, PlanWish wish) {
+    Planned planned = stories.planned(aircraftId, wish);
     Setup setup = hangar.newest(aircraftId).setup();
-    Flight flight = flights.flight(aircraftId, flightId);
-    TrimLog.SettlingSheet sheet = log.settling(aircraftId);
-    List<String> flown =
-        flight.report().readings(setup.basePhase().id()).stream().map(PhaseReading::phase).toList();
-    return RodsProposal.of(setup, sheet.series(), flown, sheet.reference(), wanted);
+    return new RodPlan(
+        planned.reference(),
+        planned.worth().verdicts(),
+        planned.flown().map(one -> one.controls()).orElse(List.of()),
+        planned.flown().map(one -> AdjustmentPlanner.plan(setup, one)).orElse(null),
+        flights.newest(aircraftId, 0).map(Flight::id).orElse(0L));
   }
 
-  private FlownTrims flown(Setup setup, Flight flight, Wish wish) {
-    String base = setup.basePhase().id();
-    return new FlownTrims(
-        wish.reference().isEmpty() ? base : wish.reference(),
-        log.settled(flight.aircraftId(), flight),
-        wish.presetsTakeUp(),
-        wish.controls());
+  /**
+   * What would be turned.
+   *
+   * @param reference id of the phase whose trim becomes metal
+   * @param worth what is worth turning of its settled trims, and what is not
+   * @param controls those that would be turned; empty where there is nothing to begin
+   * @param plan of them; absent where nothing is worth turning
+   * @param flight number of the newest flight; 0 for none
+   */
+  public record RodPlan(
+      String reference,
+      List<Worth.ControlWorth> worth,
+      List<Control> controls,
+      @Absentable AdjustmentPlan plan,
+      long flight) {}
+
+  /** What an order would follow: refused before the first turn where nothing is worth turning. */
+  private FlownTrims flown(long aircraftId, Wish wish) {
+    List<Control> leave =
+        Arrays.stream(Control.values()).filter(one -> !wish.controls().contains(one)).toList();
+    Planned planned =
+        stories.planned(
+            aircraftId, new PlanWish(wish.reference(), wish.presetsTakeUp(), leave, wish.means()));
+    return planned
+        .flown()
+        .orElseThrow(
+            () ->
+                new ConflictException(
+                    words.of(
+                        Said.of(
+                            "adjustment.nothingToTurn",
+                            "reasons",
+                            planned.worth().verdicts().stream()
+                                .map(Worth.ControlWorth::words)
+                                .toList()),
+                        MOST_LETTERS)));
   }
 
   /**
@@ -119,152 +155,116 @@ public class Adjustments {
    * the arithmetic.
    */
   @Transactional
-  public OpenAdjustment measure(long aircraftId, Gauge gauge, int version) {
+  public OpenAdjustment measure(long aircraftId, GaugeRead read, int version) {
     AdjustmentEntity found = current(aircraftId, version);
     Setup setup = hangar.revision(aircraftId, found.revisionNumber()).setup();
-    Surface surface =
-        setup
-            .surface(gauge.surface())
-            .orElseThrow(
-                () ->
-                    InvalidInputException.of(
-                        "surface", gauge.surface(), Said.of("demand.idSurface")));
-    RulerCheck check = check(setup, AdjustmentPlanner.plan(setup, found.flown(setup)), gauge);
-    if (gauge.choice() == Gauge.Choice.RULER) {
-      check.believed(setup, surface);
-    }
+    Surface surface = surface(setup, read.surface());
+    double mm = RulerCheck.GaugeReading.zeroing(surface, read.sizeMm(), read.way()).mm();
+    Gauge gauge = new Gauge(read.surface(), mm, read.choice());
+    OrderBook.check(setup, AdjustmentPlanner.plan(setup, found.flown(() -> setup)), gauge);
     found.measured(gauge);
-    return read(adjustments.saveAndFlush(found));
+    return book.read(adjustments.saveAndFlush(found));
   }
 
-  /** Notes what a surface does at the end, measured at full stick. */
+  private static Surface surface(Setup setup, String id) {
+    return setup
+        .surface(id)
+        .orElseThrow(() -> InvalidInputException.of("surface", id, Said.of("demand.idSurface")));
+  }
+
+  /**
+   * What the gauge showed when the trim was zeroed.
+   *
+   * @param sizeMm how far the trailing edge went
+   * @param way which way it went
+   * @param choice what the pilot decided where it disagrees with the arithmetic
+   */
+  public record GaugeRead(
+      @Text(max = 40) String surface, double sizeMm, RulerCheck.Went way, Gauge.Choice choice) {}
+
+  /**
+   * What came of turning.
+   *
+   * @param steps whole steps of the end that were made, plus longer
+   * @param offMm how far the edge stands off its mark, as a size
+   * @param way which way it stands off; {@code SAME} at the mark
+   */
+  public record MarkRead(
+      @Text(max = 40) String surface,
+      @Within(min = -200, max = 200) long steps,
+      double offMm,
+      RulerCheck.Went way) {}
+
+  /** Notes how many steps it took to reach the mark, and how far off it the edge still is. */
+  @Transactional
+  public OpenAdjustment mark(long aircraftId, MarkRead read, int version) {
+    Validation.check(read);
+    AdjustmentEntity found = current(aircraftId, version);
+    Setup setup = hangar.revision(aircraftId, found.revisionNumber()).setup();
+    Surface surface = surface(setup, read.surface());
+    double off = -RulerCheck.GaugeReading.zeroing(surface, read.offMm(), read.way()).mm();
+    MarkSeen seen = new MarkSeen(read.surface(), read.steps(), off);
+    Validation.check(seen);
+    found.marked(seen);
+    return book.read(adjustments.saveAndFlush(found));
+  }
+
+  /** Notes what a surface does at the end with a stick. */
   @Transactional
   public OpenAdjustment verify(long aircraftId, BenchVerification.Verified verified, int version) {
     AdjustmentEntity found = current(aircraftId, version);
     BenchVerification.check(hangar.revision(aircraftId, found.revisionNumber()).setup(), verified);
     found.verified(verified);
-    return read(adjustments.saveAndFlush(found));
+    return book.read(adjustments.saveAndFlush(found));
   }
 
-  private static RulerCheck check(Setup setup, AdjustmentPlan plan, Gauge gauge) {
-    double computed =
-        plan.rods().stream()
-            .filter(rod -> rod.surface().equals(gauge.surface()))
-            .mapToDouble(rod -> rod.targetMm() - rod.todayMm())
-            .findFirst()
-            .orElse(0);
-    Surface surface = setup.surface(gauge.surface()).orElseThrow();
-    return RulerCheck.of(setup, surface, computed, new RulerCheck.GaugeReading(gauge.mm()));
-  }
-
-  /** What the first flight after an adjustment says, phase by phase; empty if there is none. */
-  @Transactional(readOnly = true)
-  public List<PhaseConfirmation> confirmation(long aircraftId) {
-    Revision newest = hangar.newest(aircraftId);
-    int since = newest.trimsHoldSince();
-    Optional<Flight> first = flights.first(aircraftId, since);
-    Optional<AdjustmentEntity> made =
-        adjustments.findFirstByAircraftIdAndResultRevision(aircraftId, since);
-    if (first.isEmpty() || made.isEmpty() || lineage.correctedAfter(aircraftId, since)) {
-      return List.of();
-    }
-    AdjustmentPlan plan = read(made.get()).plan();
-    List<PhaseConfirmation> found = new ArrayList<>();
-    for (PhaseReading reading : first.get().report().readings(newest.setup().basePhase().id())) {
-      plan.phases().stream()
-          .filter(one -> one.phase().equals(reading.phase()))
-          .forEach(
-              one ->
-                  found.add(
-                      new PhaseConfirmation(
-                          one.phase(),
-                          one.name(),
-                          Confirmation.of(
-                              newest.setup(), one.before(), one.after(), reading.trims()))));
-    }
-    return found;
-  }
-
-  /**
-   * What a flight has taught, with the pilot's consent taken into the description; the model is as
-   * it was, so the flight's trims go on to count.
-   */
+  /** Takes what explains the measurements into the description: the model is as it was. */
   @Transactional
-  public Revision learn(long aircraftId, Learned learned) {
-    Validation.check(learned);
-    Revision newest = hangar.newest(aircraftId);
-    if (entity(aircraftId).isPresent()) {
-      throw new ConflictException("An adjustment of this model is open: finish it first.");
+  public Revision correct(long aircraftId, Consent consent) {
+    Validation.check(consent);
+    Learned learned = stories.standing(aircraftId).learned();
+    Learned.Named named = learned.named();
+    if (named == null
+        || named.cause() != consent.cause()
+        || !named.subject().equals(consent.subject())) {
+      throw new ConflictException(
+          "What explains the measurements has changed meanwhile. Nothing was stored; look at it"
+              + " again.");
     }
-    Setup now = newest.setup();
-    List<Said> told = new ArrayList<>();
-    if (learned.clickStepPercent() != now.transmitter().clickStepPercent()) {
-      now =
-          now.change()
-              .transmitter(now.transmitter().withClickStep(learned.clickStepPercent()))
-              .done();
-      told.add(
-          Said.of("log.learnedClick", "step", Quantity.percent(learned.clickStepPercent(), 3)));
-    }
-    for (Learned.Arm arm : learned.arms()) {
-      Surface surface =
-          now.surface(arm.surface())
-              .orElseThrow(
-                  () ->
-                      InvalidInputException.of("arms", arm.surface(), Said.of("demand.idSurface")));
-      now = now.withSurface(surface.withRod(surface.rod().withArm(arm.armRadiusMm())));
-      told.add(
-          Said.of(
-              "log.learnedArm",
-              "surface",
-              surface.name(),
-              "radius",
-              Quantity.mm(arm.armRadiusMm(), 2)));
-    }
-    if (told.isEmpty()) {
-      throw InvalidInputException.of("arms", Said.of("given.none"), Said.of("demand.armClickStep"));
-    }
+    Setup before = hangar.newest(aircraftId).setup();
+    Suspect first = learned.explanations().get(0);
     return hangar.correct(
-        aircraftId, learned.basedOn(), now, words.of(Said.of("log.learned", "told", told), 300));
+        aircraftId,
+        consent.basedOn(),
+        Correction.applied(before, first),
+        words.of(Correction.reason(before, first), MOST_LETTERS));
   }
-
-  /** What a flight says of one phase. */
-  public record PhaseConfirmation(String phase, String name, List<Confirmation> controls) {}
 
   /** The work order that is open for an aircraft. */
   @Transactional(readOnly = true)
   public Optional<OpenAdjustment> open(long aircraftId) {
-    return entity(aircraftId).map(this::read);
+    return book.entity(aircraftId).map(book::read);
   }
 
-  /** Whether one is. */
-  @Transactional(readOnly = true)
-  public boolean isOpen(long aircraftId) {
-    return entity(aircraftId).isPresent();
-  }
-
-  /** Begins a work order from a flight; one begun with the same wish is taken up again. */
+  /** Begins a work order; one that is begun with the same wish is taken up again. */
   @Transactional
   public OpenAdjustment begin(long aircraftId, long flightId, Wish wish) {
     hangar.alone(aircraftId);
-    Optional<AdjustmentEntity> open = entity(aircraftId);
-    if (open.isPresent() && open.get().flightId() != flightId) {
-      throw new ConflictException(ALREADY_OPEN);
-    }
-    preview(aircraftId, flightId, wish);
     Flight flight = flights.flight(aircraftId, flightId);
     Revision newest = hangar.newest(aircraftId);
-    FlownTrims flown = flown(newest.setup(), flight, wish);
+    FlownTrims flown = flown(aircraftId, wish);
+    AdjustmentPlanner.plan(newest.setup(), flown);
+    Optional<AdjustmentEntity> open = book.entity(aircraftId);
     if (open.isPresent()) {
       boolean same =
           open.get().revisionNumber() == newest.number()
-              && open.get().flown(newest.setup()).equals(flown);
+              && open.get().flown(newest::setup).equals(flown);
       if (same) {
-        return read(open.get());
+        return book.read(open.get());
       }
       throw new ConflictException(ALREADY_OPEN);
     }
-    return read(
+    return book.read(
         adjustments.saveAndFlush(
             new AdjustmentEntity(flight, newest.number(), flown, clock.instant())));
   }
@@ -273,44 +273,49 @@ public class Adjustments {
   @Transactional
   public OpenAdjustment moveTo(long aircraftId, int step, int version) {
     AdjustmentEntity found = current(aircraftId, version);
-    int last = read(found).plan().steps().size() - 1;
+    OpenAdjustment open = book.read(found);
+    int last = open.plan().steps().size() - 1;
     if (step < 0 || step > last) {
       throw InvalidInputException.of("step", step, Said.of("demand.to", "last", last));
     }
+    if (step > found.step()) {
+      passes(open, step);
+    }
     found.moveTo(step);
-    return read(adjustments.saveAndFlush(found));
+    return book.read(adjustments.saveAndFlush(found));
+  }
+
+  /** A disagreement, and a mark nobody has looked at, stop the work where they are. */
+  private void passes(OpenAdjustment open, int step) {
+    List<String> disagreeing = OrderBook.disagreeing(open);
+    if (!disagreeing.isEmpty()) {
+      throw new ConflictException(
+          words.of(
+              Said.of("story.readingDisagrees", "surfaces", Said.list(disagreeing)), MOST_LETTERS));
+    }
+    for (int i = open.step(); i < step; i++) {
+      WorkStep one = open.plan().steps().get(i);
+      boolean seen = open.marks().stream().anyMatch(mark -> mark.surface().equals(one.surface()));
+      if (one.kind() == WorkStep.Kind.CHECK && !seen) {
+        throw new ConflictException(
+            words.of(
+                Said.of("adjustment.sayMark", "surface", OrderBook.name(open, one.surface())),
+                MOST_LETTERS));
+      }
+    }
   }
 
   /** Closes the work order with a new revision: rods changed, trims at zero. */
   @Transactional
   public Revision close(long aircraftId, int version) {
     AdjustmentEntity found = current(aircraftId, version);
-    OpenAdjustment open = read(found);
+    OpenAdjustment open = book.read(found);
     if (open.step() != open.plan().steps().size() - 1) {
       throw InvalidInputException.of("step", open.step(), Said.of("demand.lastOneBeforeClosing"));
     }
-    List<String> waiting =
-        open.gauges().stream()
-            .filter(OpenAdjustment.GaugeCheck::waits)
-            .map(one -> one.gauge().surface())
-            .toList();
-    if (!waiting.isEmpty()) {
-      throw new ConflictException(
-          "Ruler and arithmetic disagree at "
-              + String.join(", ", waiting)
-              + ". Decide which of the two you believe before the work order is closed.");
-    }
-    List<String> wrong =
-        open.verification().stream()
-            .filter(BenchVerification.Expected::wrongWay)
-            .map(BenchVerification.Expected::name)
-            .toList();
-    if (!wrong.isEmpty()) {
-      throw new ConflictException(
-          "Seen to move the wrong way: "
-              + String.join(", ", wrong)
-              + ". Mend that and measure again before the work order is closed.");
-    }
+    passes(open, open.step());
+    refuse("adjustment.wrongWay", open, BenchVerification.Expected::wrongWay);
+    refuse("adjustment.notLookedAt", open, BenchVerification.Expected::open);
     Flight flight = flights.flight(aircraftId, found.flightId());
     Said reason =
         Said.of(
@@ -324,9 +329,24 @@ public class Adjustments {
     // An order from before revisions were held back may lie below a newer one: its rods are turned.
     Setup after = open.plan().onto(before, newest.setup());
     Revision made =
-        hangar.adjusted(aircraftId, newest.number(), after, words.of(reason, 300), found.id());
+        hangar.adjusted(
+            aircraftId, newest.number(), after, words.of(reason, MOST_LETTERS), found.id());
     found.close(made.number(), clock.instant());
     return made;
+  }
+
+  private void refuse(
+      String code, OpenAdjustment open, Predicate<BenchVerification.Expected> wrong) {
+    List<String> names =
+        open.verification().stream()
+            .filter(wrong)
+            .map(BenchVerification.Expected::name)
+            .distinct()
+            .toList();
+    if (!names.isEmpty()) {
+      throw new ConflictException(
+          words.of(Said.of(code, "surfaces", Said.list(names)), MOST_LETTERS));
+    }
   }
 
   /** Gives the work order up; the setup stays as it was. */
@@ -337,7 +357,7 @@ public class Adjustments {
 
   private AdjustmentEntity current(long aircraftId, int version) {
     AdjustmentEntity found =
-        entity(aircraftId)
+        book.entity(aircraftId)
             .orElseThrow(() -> new NotFoundException("open adjustment of aircraft", aircraftId));
     if (found.version() != version) {
       throw new ConflictException(
@@ -346,33 +366,13 @@ public class Adjustments {
     return found;
   }
 
-  private Optional<AdjustmentEntity> entity(long aircraftId) {
-    return adjustments.findFirstByAircraftIdAndState(aircraftId, AdjustmentEntity.State.OPEN);
-  }
-
-  private OpenAdjustment read(AdjustmentEntity entity) {
-    Setup setup = hangar.revision(entity.aircraftId(), entity.revisionNumber()).setup();
-    FlownTrims flown = entity.flown(setup);
-    AdjustmentPlan reckoned = AdjustmentPlanner.plan(setup, flown);
-    List<OpenAdjustment.GaugeCheck> checks = new ArrayList<>();
-    Setup believed = setup;
-    for (Gauge gauge : entity.gauges()) {
-      RulerCheck check = check(setup, reckoned, gauge);
-      checks.add(new OpenAdjustment.GaugeCheck(gauge, check));
-      if (gauge.choice() == Gauge.Choice.RULER) {
-        believed = check.believed(believed, setup.surface(gauge.surface()).orElseThrow());
-      }
-    }
-    AdjustmentPlan plan = believed == setup ? reckoned : AdjustmentPlanner.plan(believed, flown);
-    return new OpenAdjustment(
-        entity.id(),
-        entity.flightId(),
-        entity.revisionNumber(),
-        entity.step(),
-        entity.version(),
-        plan,
-        checks,
-        BenchVerification.of(plan.after(), entity.verified()),
-        plan.undoneFrom(entity.step()));
+  /** What became of a flight's trims: the revisions whose rods were turned for them. */
+  @Transactional(readOnly = true)
+  public List<Integer> madeOf(long aircraftId, long flightId) {
+    return adjustments
+        .findByAircraftIdAndFlightIdAndState(aircraftId, flightId, AdjustmentEntity.State.CLOSED)
+        .stream()
+        .map(AdjustmentEntity::resultRevision)
+        .toList();
   }
 }

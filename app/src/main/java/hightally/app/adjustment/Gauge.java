@@ -8,13 +8,16 @@ package hightally.app.adjustment;
  * @param choice what the pilot decided where ruler and arithmetic disagree
  */
 public record Gauge(String surface, double mm, Choice choice) {
-  /** Which of the two is believed. */
+  /** What becomes of a reading that disagrees. */
   public enum Choice {
     /** Not decided; the work order waits for it where they disagree. */
     OPEN,
-    /** The arithmetic: the reading was wrong. */
+    /** A misreading: the arithmetic goes on alone. */
     ARITHMETIC,
-    /** The ruler: the lever arm is corrected until the arithmetic says the same. */
+    /**
+     * The ruler is right: the rod is turned until the edge is at its mark, and the reading is
+     * weighed with everything else that was seen.
+     */
     RULER
   }
 }

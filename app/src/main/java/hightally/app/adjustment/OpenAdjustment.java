@@ -1,6 +1,7 @@
 package hightally.app.adjustment;
 
 import hightally.core.adjustment.AdjustmentPlan;
+import hightally.core.adjustment.MarkSeen;
 import hightally.core.adjustment.RulerCheck;
 import hightally.core.guide.BenchVerification;
 import hightally.core.quantity.Said;
@@ -10,8 +11,11 @@ import java.util.List;
  * A work order that is begun, with the step it stands at.
  *
  * @param gauges what was measured on the bench, and how it compares
- * @param verification what every surface should do at the end, beside what was measured
+ * @param marks what came of the rods that are turned
+ * @param verification what every surface should do at the end, beside what was seen
  * @param undo what has to be turned back if the work is given up here; empty while nothing is
+ * @param done which steps are done: passed, with what they ask for answered
+ * @param barred why it goes no further than this step; empty where it does
  */
 public record OpenAdjustment(
     long id,
@@ -21,10 +25,18 @@ public record OpenAdjustment(
     int version,
     AdjustmentPlan plan,
     List<GaugeCheck> gauges,
+    List<MarkSeen> marks,
     List<BenchVerification.Expected> verification,
-    List<Said> undo) {
-  /** A reading beside the arithmetic. */
-  public record GaugeCheck(Gauge gauge, RulerCheck check) {
+    List<Said> undo,
+    List<Boolean> done,
+    Said barred) {
+  /**
+   * A reading beside the arithmetic.
+   *
+   * @param sizeMm how far the edge went when the trim was zeroed
+   * @param way which way it went
+   */
+  public record GaugeCheck(Gauge gauge, RulerCheck check, double sizeMm, RulerCheck.Went way) {
     /** Whether the pilot has still to decide which of the two he believes. */
     boolean waits() {
       return !check.agree() && gauge.choice() == Gauge.Choice.OPEN;

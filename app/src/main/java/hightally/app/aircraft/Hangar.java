@@ -62,7 +62,7 @@ public class Hangar {
     Validation.check(setup);
     AircraftEntity added =
         aircraft.saveAndFlush(new AircraftEntity(setup.name(), clock.instant(), requestKey));
-    store(added, setup, reason, null, false);
+    store(added, setup, reason, null, Making.EDIT);
     return added.id();
   }
 
@@ -81,13 +81,29 @@ public class Hangar {
   public Revision revise(long aircraftId, int basedOn, Setup setup, String reason) {
     AircraftEntity found = current(aircraftId, basedOn);
     refuseUnderWork(aircraftId);
-    return store(found, setup, reason, null, false);
+    return store(found, setup, reason, null, Making.EDIT);
+  }
+
+  /** Goes back to an earlier state, its trims with it. */
+  @Transactional
+  public Revision restore(long aircraftId, int basedOn, Setup setup, String reason) {
+    AircraftEntity found = current(aircraftId, basedOn);
+    refuseUnderWork(aircraftId);
+    return store(found, setup, reason, null, Making.RESTORE);
+  }
+
+  /** Marks a revision as one that flew well, or takes the mark away. */
+  @Transactional
+  public RevisionHeader flewWell(long aircraftId, int number, boolean well) {
+    RevisionEntity found = entity(aircraftId, number);
+    found.flewWell(well);
+    return revisions.save(found).header();
   }
 
   /** Saves what an adjustment has made of the newest revision. */
   @Transactional
   public Revision adjusted(long aircraftId, int basedOn, Setup setup, String reason, long from) {
-    return store(current(aircraftId, basedOn), setup, reason, from, false);
+    return store(current(aircraftId, basedOn), setup, reason, from, Making.ADJUST);
   }
 
   /** Saves what a flight has taught about the description: the model itself is as it was. */
@@ -95,7 +111,7 @@ public class Hangar {
   public Revision correct(long aircraftId, int basedOn, Setup setup, String reason) {
     AircraftEntity found = current(aircraftId, basedOn);
     refuseUnderWork(aircraftId);
-    return store(found, setup, reason, null, true);
+    return store(found, setup, reason, null, Making.CORRECT);
   }
 
   /**
@@ -176,23 +192,45 @@ public class Hangar {
         .orElseThrow(() -> new NotFoundException("revision of this aircraft with number", number));
   }
 
+  /** Where a revision comes from. */
+  private enum Making {
+    EDIT,
+    ADJUST,
+    CORRECT,
+    RESTORE
+  }
+
   private Revision store(
-      AircraftEntity owner, Setup setup, String reason, Long adjustmentId, boolean corrects) {
+      AircraftEntity owner, Setup setup, String reason, Long adjustmentId, Making making) {
     Validation.check(setup);
     int before = owner.newestRevision();
     int number = owner.nextRevision(setup.name());
-    boolean holds = before > 0 && adjustmentId == null && (corrects || holds(owner, before, setup));
+    boolean corrects = making == Making.CORRECT;
+    Setup old = before == 0 ? setup : setups.of(entity(owner.id(), before));
+    List<TrimsHold.Parted> parted = corrects ? List.of() : TrimsHold.parted(old, setup);
+    boolean sets = making == Making.ADJUST || making == Making.RESTORE || !sameTrims(old, setup);
+    boolean holds = before > 0 && adjustmentId == null && parted.isEmpty();
     int since = holds ? entity(owner.id(), before).trimsHoldSince() : number;
     RevisionEntity saved =
         revisions.save(
             new RevisionEntity(
-                owner.id(), number, reason, adjustmentId, corrects, clock.instant(), since));
+                    owner.id(), number, reason, adjustmentId, corrects, clock.instant(), since)
+                .trims(parted, sets, making == Making.RESTORE));
     setups.store(saved, setup);
     return new Revision(saved.header(), setup);
   }
 
-  private boolean holds(AircraftEntity owner, int before, Setup setup) {
-    return TrimsHold.between(setups.of(entity(owner.id(), before)), setup);
+  private static boolean sameTrims(Setup before, Setup after) {
+    return before.trims().equals(after.trims())
+        && after.phases().stream()
+            .allMatch(
+                one ->
+                    before
+                        .phase(one.id())
+                        .filter(
+                            then ->
+                                then.effective(before.trims()).equals(one.effective(after.trims())))
+                        .isPresent());
   }
 
   private AircraftEntity find(long id) {

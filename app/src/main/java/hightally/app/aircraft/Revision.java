@@ -12,6 +12,8 @@ import java.time.Instant;
  * @param corrects whether it only corrects the description from what a flight has taught
  * @param trimsHoldSince number of the first revision whose trims mean the same as this one's
  * @param createdAt when
+ * @param restored whether it went back to an earlier one
+ * @param flewWell whether the pilot marked it so
  * @param setup the setup itself
  */
 public record Revision(
@@ -21,6 +23,8 @@ public record Revision(
     boolean corrects,
     int trimsHoldSince,
     Instant createdAt,
+    boolean restored,
+    boolean flewWell,
     Setup setup) {
   Revision(RevisionHeader header, Setup setup) {
     this(
@@ -30,6 +34,8 @@ public record Revision(
         header.corrects(),
         header.trimsHoldSince(),
         header.createdAt(),
+        header.restored(),
+        header.flewWell(),
         setup);
   }
 }

@@ -19,6 +19,7 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -82,6 +83,16 @@ class RevisionController {
   Revision revise(@PathVariable long id, @RequestBody NewRevision revised) {
     Validation.check(revised);
     return hangar.revise(id, revised.basedOn(), revised.setup(), revised.reason());
+  }
+
+  /** Whether it flew well. */
+  record WellFlown(boolean flewWell) {}
+
+  @PutMapping("/{id}/revisions/{number}/flew-well")
+  @Operation(summary = "Marks a revision as one that flew well, or takes the mark away")
+  RevisionHeader flewWell(
+      @PathVariable long id, @PathVariable int number, @RequestBody WellFlown marked) {
+    return hangar.flewWell(id, number, marked.flewWell());
   }
 
   @GetMapping("/{id}/revisions/{number}/file")

@@ -1,13 +1,20 @@
 package hightally.app.aircraft;
 
+import hightally.core.log.TrimsHold;
+import hightally.core.quantity.Control;
+import jakarta.persistence.Convert;
 import jakarta.persistence.Entity;
 import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
+import java.util.List;
 
-/** The header of one revision; its setup is kept apart. Only added, never changed. */
+/**
+ * The header of one revision; its setup is kept apart. Only added, never changed, but for the mark
+ * that it flew well.
+ */
 @Entity
 @Table(name = "revision")
 class RevisionEntity {
@@ -24,6 +31,14 @@ class RevisionEntity {
 
   /** Null only on rows from before this was kept, until they are looked at. */
   private Integer trimsHoldSince;
+
+  /** Null on rows from before this was kept. */
+  @Convert(converter = PartedTrims.class)
+  private List<TrimsHold.Parted> parted;
+
+  private boolean setsTrims;
+  private boolean restored;
+  private boolean flewWell;
 
   protected RevisionEntity() {}
 
@@ -42,6 +57,31 @@ class RevisionEntity {
     this.corrects = corrects;
     this.createdAt = createdAt;
     this.trimsHoldSince = trimsHoldSince;
+  }
+
+  /** What it does to the trims. */
+  RevisionEntity trims(List<TrimsHold.Parted> parts, boolean sets, boolean wentBack) {
+    parted = parts;
+    setsTrims = sets;
+    restored = wentBack;
+    return this;
+  }
+
+  void flewWell(boolean well) {
+    flewWell = well;
+  }
+
+  /** Whose trims it parts. */
+  List<TrimsHold.Parted> parted() {
+    if (parted != null) {
+      return parted;
+    }
+    boolean parts = number > 1 && trimsHoldSince != null && trimsHoldSince == number;
+    return parts ? List.of(new TrimsHold.Parted("", List.of(Control.values()))) : List.of();
+  }
+
+  boolean setsTrims() {
+    return setsTrims;
   }
 
   Long id() {
@@ -75,6 +115,13 @@ class RevisionEntity {
 
   RevisionHeader header() {
     return new RevisionHeader(
-        number, reason, adjustmentId != null, corrects, trimsHoldSince, createdAt);
+        number,
+        reason,
+        adjustmentId != null,
+        corrects,
+        trimsHoldSince,
+        createdAt,
+        restored,
+        flewWell);
   }
 }

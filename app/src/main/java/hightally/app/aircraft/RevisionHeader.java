@@ -10,6 +10,8 @@ import java.time.Instant;
  * @param fromAdjustment whether it is the result of moving trims into metal
  * @param corrects whether it only corrects the description from what a flight has taught
  * @param trimsHoldSince number of the first revision whose trims mean the same as this one's
+ * @param restored whether it went back to an earlier one
+ * @param flewWell whether the pilot marked it so
  */
 public record RevisionHeader(
     int number,
@@ -17,4 +19,6 @@ public record RevisionHeader(
     boolean fromAdjustment,
     boolean corrects,
     int trimsHoldSince,
-    Instant createdAt) {}
+    Instant createdAt,
+    boolean restored,
+    boolean flewWell) {}

@@ -140,6 +140,23 @@ class CalculationController {
     return of(given, TrimCalculations.TrimStepGiven.class, TrimCalculations::step);
   }
 
+  @PostMapping("/diagnose")
+  @Operation(summary = "What explains measurements, weighed together, the likeliest first")
+  @io.swagger.v3.oas.annotations.parameters.RequestBody(
+      content =
+          @Content(schema = @Schema(implementation = DiagnoseCalculation.DiagnoseGiven.class)))
+  DiagnoseCalculation.DiagnoseFound diagnose(@RequestBody JsonNode given) {
+    return of(given, DiagnoseCalculation.DiagnoseGiven.class, DiagnoseCalculation::of);
+  }
+
+  @PostMapping("/airForces")
+  @Operation(summary = "What the air does to a model's shape at one moment; a stand-in, see docs")
+  @io.swagger.v3.oas.annotations.parameters.RequestBody(
+      content = @Content(schema = @Schema(implementation = AirCalculations.AirGiven.class)))
+  AirCalculations.AirFound airForces(@RequestBody JsonNode given) {
+    return of(given, AirCalculations.AirGiven.class, AirCalculations::of);
+  }
+
   private <G, F> F of(JsonNode given, Class<G> type, Function<G, F> calculation) {
     try {
       G read = reader.forType(type).readValue(given);

@@ -1,31 +1,57 @@
 package hightally.app.coach;
 
-import hightally.app.flight.TrimParting;
+import hightally.app.aircraft.Lineage;
+import hightally.app.flight.FlightLog;
+import hightally.app.story.ChangeSource;
+import hightally.core.log.SeriesBreak;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.Said;
+import hightally.core.story.History;
+import java.time.Instant;
 import java.util.List;
 import org.springframework.stereotype.Component;
 
 /** Washers and weight across part the trims; a balance point is noted with every flight. */
 @Component
-class MetalPartings implements TrimParting {
+class MetalPartings implements ChangeSource {
   private final MetalJobRepository jobs;
+  private final FlightLog flights;
+  private final Lineage lineage;
 
-  MetalPartings(MetalJobRepository jobs) {
+  MetalPartings(MetalJobRepository jobs, FlightLog flights, Lineage lineage) {
     this.jobs = jobs;
+    this.flights = flights;
+    this.lineage = lineage;
   }
 
   @Override
-  public List<Parted> of(long aircraftId) {
+  public List<History.Change> of(long aircraftId) {
     return jobs.findByAircraftIdOrderById(aircraftId).stream()
         .map(MetalJobEntity::read)
         .filter(one -> one.state() == MetalJob.State.DONE)
-        .filter(one -> !controls(one).isEmpty())
-        .map(
-            one ->
-                new Parted(
-                    one.closedAt(), controls(one), Said.of("coach.moved", "lever", one.lever())))
+        .map(one -> change(aircraftId, one))
         .toList();
+  }
+
+  private History.Change change(long aircraftId, MetalJob job) {
+    SeriesBreak parting =
+        new SeriesBreak(
+            revision(aircraftId, job.closedAt()),
+            null,
+            flights.firstNotedAfter(aircraftId, job.closedAt()),
+            List.of(),
+            controls(job),
+            Said.of("coach.moved", "lever", job.lever()));
+    return new History.Change(parting, List.of(), "", false);
+  }
+
+  /** The revision a model was at. */
+  private int revision(long aircraftId, Instant at) {
+    return lineage.all(aircraftId).stream()
+        .filter(one -> !one.revision().createdAt().isAfter(at))
+        .mapToInt(one -> one.revision().number())
+        .max()
+        .orElse(1);
   }
 
   private static List<Control> controls(MetalJob job) {

@@ -5,11 +5,11 @@ import hightally.app.aircraft.Revision;
 import hightally.app.aircraft.RevisionHeader;
 import hightally.app.flight.Flight;
 import hightally.app.flight.FlightLog;
-import hightally.app.flight.TrimLog;
 import hightally.app.guide.NotedChange;
 import hightally.app.guide.PartChanges;
 import hightally.app.platform.ConflictException;
 import hightally.app.platform.NotFoundException;
+import hightally.app.story.Stories;
 import hightally.core.airframe.Pack;
 import hightally.core.coach.Coach;
 import hightally.core.coach.CoachAdvice;
@@ -48,7 +48,7 @@ public class TrimCoach {
 
   private final Hangar hangar;
   private final FlightLog flights;
-  private final TrimLog trims;
+  private final Stories stories;
   private final PartChanges changes;
   private final WishBook wishes;
   private final SkippedTestRepository skipped;
@@ -58,7 +58,7 @@ public class TrimCoach {
   TrimCoach(
       Hangar hangar,
       FlightLog flights,
-      TrimLog trims,
+      Stories stories,
       PartChanges changes,
       WishBook wishes,
       SkippedTestRepository skipped,
@@ -66,7 +66,7 @@ public class TrimCoach {
       Clock clock) {
     this.hangar = hangar;
     this.flights = flights;
-    this.trims = trims;
+    this.stories = stories;
     this.changes = changes;
     this.wishes = wishes;
     this.skipped = skipped;
@@ -224,10 +224,10 @@ public class TrimCoach {
             && changes.of(aircraftId).stream()
                 .noneMatch(one -> one.changedAt().isAfter(since.createdAt()));
     Map<String, Coach.LevelTrim> level = new HashMap<>();
-    for (TrimSeries series : trims.settling(aircraftId).series()) {
+    for (TrimSeries series : stories.standing(aircraftId).series()) {
       boolean counts = series.points().stream().anyMatch(TrimSeries.TrimPoint::counts);
       Coach.LevelTrim one =
-          series.state() == TrimSeries.State.SETTLED
+          series.settled()
               ? Coach.LevelTrim.SETTLED
               : counts || kept ? Coach.LevelTrim.FLOWN : Coach.LevelTrim.OPEN;
       level.merge(series.phase(), one, (a, b) -> a.compareTo(b) < 0 ? a : b);

@@ -11,14 +11,15 @@ import org.springframework.stereotype.Component;
 
 /** Reads the invented aircraft that ship with the program. */
 @Component
-class DemoAircraft {
+public class DemoAircraft {
   private final SetupDocuments documents;
 
   DemoAircraft(SetupDocuments documents) {
     this.documents = documents;
   }
 
-  Setup read(String name) {
+  /** One of them, by its file's name. */
+  public Setup read(String name) {
     try (InputStream in = new ClassPathResource("demo/" + name).getInputStream()) {
       return documents.read(new String(in.readAllBytes(), StandardCharsets.UTF_8));
     } catch (IOException e) {

@@ -43,7 +43,12 @@ final class CsvLog {
           "yaw_clicks",
           "throttle_percent",
           "sure",
-          "turns_differ");
+          "turns_differ",
+          "left_out",
+          "simulated");
+
+  /** With these a cell of text would be run by a spreadsheet. */
+  private static final String RUN = "=+-@\t\r";
 
   private static final String END = "\r\n";
 
@@ -53,7 +58,23 @@ final class CsvLog {
   record CsvProblem(int row, String text, Said reason) {}
 
   /** What a file holds: flights that can be taken, and rows that cannot be read. */
-  record CsvRead(List<FlightReport> flights, List<CsvProblem> problems) {}
+  record CsvRead(List<CsvFlight> flights, List<CsvProblem> problems) {}
+
+  /**
+   * A flight of a file.
+   *
+   * @param rows the lines it stands in, counted from 1 for the header
+   * @param number what the file calls it; empty where it does not
+   * @param baseRead whether a row is about the phase that is on when no other is; where none is,
+   *     its trims are those that stand, and nobody is sure of them
+   */
+  record CsvFlight(
+      List<Integer> rows,
+      String number,
+      FlightReport report,
+      String leftOut,
+      boolean simulated,
+      boolean baseRead) {}
 
   static String write(List<Flight> flights, String basePhase) {
     StringBuilder text = new StringBuilder(CSVFormat.DEFAULT.format(COLUMNS.toArray()));
@@ -67,24 +88,42 @@ final class CsvLog {
                     report.flownOn(),
                     report.wind(),
                     report.air(),
-                    report.field(),
-                    report.battery(),
+                    still(report.field()),
+                    still(report.battery()),
                     report.cgMm(),
-                    report.goal(),
-                    report.remarks(),
+                    still(report.goal()),
+                    still(report.remarks()),
                     reading.phase(),
                     reading.trims().roll(),
                     reading.trims().pitch(),
                     reading.trims().yaw(),
                     reading.throttlePercent(),
                     reading.sure(),
-                    reading.turnsDiffer() ? "YES" : "NO"));
+                    reading.turnsDiffer() ? "YES" : "NO",
+                    still(flight.marks().leftOut()),
+                    flight.marks().simulated() ? "YES" : "NO"));
       }
     }
     return text.append(END).toString();
   }
 
+  /** Text that no spreadsheet takes for a formula: an apostrophe before it, as they write it. */
+  private static String still(String text) {
+    return !text.isEmpty() && RUN.indexOf(text.charAt(0)) >= 0 ? "'" + text : text;
+  }
+
+  /** The same read back. */
+  private static String plain(String cell) {
+    boolean still = cell.length() > 1 && cell.charAt(0) == '\'' && RUN.indexOf(cell.charAt(1)) >= 0;
+    return still ? cell.substring(1) : cell;
+  }
+
   static String decoded(byte[] bytes) {
+    if (bytes.length > 1
+        && (bytes[0] == (byte) 0xFF && bytes[1] == (byte) 0xFE
+            || bytes[0] == (byte) 0xFE && bytes[1] == (byte) 0xFF)) {
+      return new String(bytes, StandardCharsets.UTF_16);
+    }
     try {
       String text = StandardCharsets.UTF_8.newDecoder().decode(ByteBuffer.wrap(bytes)).toString();
       return text.startsWith("\uFEFF") ? text.substring(1) : text;
@@ -110,18 +149,29 @@ final class CsvLog {
       }
     }
     List<CsvProblem> problems = new ArrayList<>();
-    List<FlightReport> flights = new ArrayList<>();
+    List<CsvFlight> flights = new ArrayList<>();
     String last = null;
     for (int i = 1; i < rows.size(); i++) {
       Row row = new Row(header, rows.get(i), separator != ',');
       try {
         String flight = row.text("flight", "row " + i);
         PhaseReading reading = row.reading(setup);
-        if (flight.equals(last)) {
-          FlightReport before = flights.remove(flights.size() - 1);
-          flights.add(with(before, reading, setup));
+        boolean goesOn = flight.equals(last);
+        CsvFlight before =
+            goesOn
+                ? flights.get(flights.size() - 1)
+                : new CsvFlight(
+                    List.of(),
+                    row.text("flight", ""),
+                    row.report(),
+                    plain(row.text("left_out", "")),
+                    row.one("simulated", YesNo.class, YesNo.NO) == YesNo.YES,
+                    false);
+        CsvFlight more = with(before, i + 1, reading, setup);
+        if (goesOn) {
+          flights.set(flights.size() - 1, more);
         } else {
-          flights.add(with(row.report(), reading, setup));
+          flights.add(more);
         }
         last = flight;
       } catch (InvalidInputException e) {
@@ -129,6 +179,28 @@ final class CsvLog {
       }
     }
     return new CsvRead(flights, problems);
+  }
+
+  /** A row of a flight: of a phase that was not read yet. */
+  private static CsvFlight with(CsvFlight flight, int line, PhaseReading reading, Setup setup) {
+    boolean base = reading.phase().equals(setup.basePhase().id());
+    boolean twice =
+        base
+            ? flight.baseRead()
+            : flight.report().phases().stream()
+                .anyMatch(one -> one.phase().equals(reading.phase()));
+    if (twice) {
+      throw InvalidInputException.of("phase", reading.phase(), Said.of("demand.eachOnce"));
+    }
+    List<Integer> lines = new ArrayList<>(flight.rows());
+    lines.add(line);
+    return new CsvFlight(
+        lines,
+        flight.number(),
+        with(flight.report(), reading, setup),
+        flight.leftOut(),
+        flight.simulated(),
+        flight.baseRead() || base);
   }
 
   private static FlightReport with(FlightReport report, PhaseReading reading, Setup setup) {
@@ -198,7 +270,8 @@ final class CsvLog {
 
     double number(String column, String otherwise) {
       String cell = text(column, otherwise);
-      String plain = decimalComma ? cell.replace(',', '.') : cell;
+      boolean comma = decimalComma || cell.indexOf('.') < 0;
+      String plain = comma ? cell.replace(',', '.') : cell;
       try {
         double value = Double.parseDouble(plain.replace('\u2212', '-'));
         if (Double.isFinite(value)) {
@@ -256,14 +329,14 @@ final class CsvLog {
           day,
           one("wind", FlightReport.Wind.class, FlightReport.Wind.CALM),
           one("air", FlightReport.Air.class, FlightReport.Air.SMOOTH),
-          text("field", ""),
-          text("battery", ""),
+          plain(text("field", "")),
+          plain(text("battery", "")),
           number("cg_mm", "0"),
-          text("remarks", ""),
-          text("goal", ""),
+          plain(text("remarks", "")),
+          plain(text("goal", "")),
           Trims.ZERO,
           50,
-          PhaseReading.Sure.FAIRLY,
+          PhaseReading.Sure.NOT,
           false,
           List.of());
     }

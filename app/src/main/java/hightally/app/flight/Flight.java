@@ -12,4 +12,5 @@ public record Flight(
     int version,
     FlightReport report,
     FlightSeen seen,
+    FlightMarks marks,
     Instant notedAt) {}

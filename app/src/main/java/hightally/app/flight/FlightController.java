@@ -6,6 +6,7 @@ import hightally.core.log.FlightReport;
 import hightally.core.log.FlightSeen;
 import io.swagger.v3.oas.annotations.Operation;
 import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -81,6 +82,52 @@ class FlightController {
         once,
         made -> log.notedBy(aircraftId, made),
         () -> log.add(aircraftId, flight.revisionNumber(), flight.report(), flight.seen(), once));
+  }
+
+  @PostMapping("/simulated")
+  @ResponseStatus(HttpStatus.CREATED)
+  @Operation(summary = "Notes what the simulated model flew; it never counts as a flight")
+  Flight addSimulated(
+      @PathVariable long aircraftId,
+      @RequestHeader(name = Once.KEY, required = false) String key,
+      @RequestBody FlownFlight flight) {
+    String once = Once.key(key);
+    return Once.of(
+        once,
+        made -> log.notedBy(aircraftId, made),
+        () ->
+            log.add(
+                aircraftId, flight.revisionNumber(), flight.report(), flight.seen(), true, once));
+  }
+
+  /** What is said of a flight, and the version that was seen. */
+  record MarkedFlight(int version, FlightMarks marks) {}
+
+  @PutMapping("/{flightId}/marks")
+  @Operation(summary = "Leaves a flight out, confirms a sign, marks it as one that flew well")
+  Flight mark(
+      @PathVariable long aircraftId,
+      @PathVariable long flightId,
+      @RequestBody MarkedFlight marked) {
+    return log.mark(aircraftId, flightId, marked.version(), marked.marks());
+  }
+
+  @DeleteMapping("/{flightId}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  @Operation(summary = "Deletes a flight; it can be brought back")
+  void delete(
+      @PathVariable long aircraftId, @PathVariable long flightId, @RequestParam int version) {
+    log.delete(aircraftId, flightId, version);
+  }
+
+  /** Nothing more is asked. */
+  record BroughtBack() {}
+
+  @PostMapping("/{flightId}/brought-back")
+  @Operation(summary = "Brings a deleted flight back")
+  Flight bringBack(
+      @PathVariable long aircraftId, @PathVariable long flightId, @RequestBody BroughtBack asked) {
+    return log.bringBack(aircraftId, flightId);
   }
 
   @PutMapping("/{flightId}/flown")

@@ -2,6 +2,7 @@ package hightally.app.flight;
 
 import hightally.core.log.FlightReport;
 import hightally.core.log.FlightSeen;
+import hightally.core.log.FlownOnce.SignConfirmed;
 import hightally.core.log.PhaseReading;
 import hightally.core.log.TestResult;
 import hightally.core.phase.Trims;
@@ -17,10 +18,12 @@ import jakarta.persistence.Version;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
+import org.hibernate.annotations.SQLRestriction;
 
 /** One flight on one revision. */
 @Entity
 @Table(name = "flight")
+@SQLRestriction("deleted_at is null")
 class FlightEntity {
   @Id
   @GeneratedValue(strategy = GenerationType.IDENTITY)
@@ -59,6 +62,16 @@ class FlightEntity {
 
   private long checkRun;
   private String despite = "";
+  private String leftOut = "";
+  private boolean simulated;
+  private boolean flewWell;
+
+  @Convert(converter = SignsConfirmed.class)
+  private List<SignConfirmed> signsConfirmed = List.of();
+
+  /** Null while it is there: what is deleted can be brought back. */
+  private Instant deletedAt;
+
   private Instant createdAt;
   private String requestKey;
   @Version private int version;
@@ -104,6 +117,18 @@ class FlightEntity {
     despite = seen.despite();
   }
 
+  /** Takes over what has been said of it since. */
+  final void mark(FlightMarks marks) {
+    leftOut = marks.leftOut();
+    simulated = marks.simulated();
+    flewWell = marks.flewWell();
+    signsConfirmed = marks.signsConfirmed();
+  }
+
+  final void delete(Instant at) {
+    deletedAt = at;
+  }
+
   Flight read() {
     Trims trims = new Trims(rollClicks, pitchClicks, yawClicks);
     FlightReport report =
@@ -122,7 +147,8 @@ class FlightEntity {
             turnsDiffer,
             phases);
     FlightSeen seen = new FlightSeen(results, checkRun, despite);
-    return new Flight(id, aircraftId, revisionNumber, version, report, seen, createdAt);
+    FlightMarks marks = new FlightMarks(leftOut, simulated, flewWell, signsConfirmed);
+    return new Flight(id, aircraftId, revisionNumber, version, report, seen, marks, createdAt);
   }
 
   int version() {

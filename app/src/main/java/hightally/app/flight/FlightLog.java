@@ -14,6 +14,8 @@ import hightally.core.quantity.Said;
 import hightally.core.quantity.Validation;
 import hightally.core.setup.Setup;
 import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -27,6 +29,8 @@ import org.springframework.transaction.annotation.Transactional;
 /** The flights of every aircraft. */
 @Service
 public class FlightLog {
+  private static final Duration FLOWN_AND_NOTED = Duration.ofMinutes(2);
+
   private final FlightRepository flights;
   private final Hangar hangar;
   private final Clock clock;
@@ -127,12 +131,88 @@ public class FlightLog {
       FlightReport report,
       FlightSeen seen,
       String requestKey) {
+    // A request with a key of its own is a flight of its own.
+    Optional<Flight> same =
+        requestKey == null ? again(aircraftId, revisionNumber, report, seen) : Optional.empty();
+    return same.orElseGet(() -> add(aircraftId, revisionNumber, report, seen, false, requestKey));
+  }
+
+  /** The same for one that the stand-in may have flown. */
+  @Transactional
+  public Flight add(
+      long aircraftId,
+      int revisionNumber,
+      FlightReport report,
+      FlightSeen seen,
+      boolean simulated,
+      String requestKey) {
     check(aircraftId, revisionNumber, report);
     check(aircraftId, revisionNumber, seen);
     FlightEntity added =
         new FlightEntity(aircraftId, revisionNumber, report, clock.instant(), requestKey);
     added.see(seen);
+    added.mark(new FlightMarks("", simulated, false, List.of()));
     return flights.saveAndFlush(added).read();
+  }
+
+  /** The same entry sent again within minutes: nobody flies that fast. */
+  private Optional<Flight> again(
+      long aircraftId, int revisionNumber, FlightReport report, FlightSeen seen) {
+    Instant since = clock.instant().minus(FLOWN_AND_NOTED);
+    return same(aircraftId, report).stream()
+        .filter(one -> one.revisionNumber() == revisionNumber && one.seen().equals(seen))
+        .filter(one -> one.notedAt().isAfter(since))
+        .findFirst();
+  }
+
+  /** Flights that were noted with the very same report, oldest first. */
+  @Transactional(readOnly = true)
+  public List<Flight> same(long aircraftId, FlightReport report) {
+    return flights.findByAircraftIdAndFlownOnOrderById(aircraftId, report.flownOn()).stream()
+        .map(FlightEntity::read)
+        .filter(one -> one.report().equals(report))
+        .toList();
+  }
+
+  /** Number of the first flight noted after a moment; beyond all where there is none. */
+  @Transactional(readOnly = true)
+  public long firstNotedAfter(long aircraftId, Instant at) {
+    Long first = flights.firstNotedAfter(aircraftId, at);
+    return first == null ? Long.MAX_VALUE : first;
+  }
+
+  /** Takes over what is said of a flight; {@code version} is the one the pilot saw. */
+  @Transactional
+  public Flight mark(long aircraftId, long flightId, int version, FlightMarks marks) {
+    Validation.check(marks);
+    FlightEntity found = seen(aircraftId, flightId, version);
+    found.mark(marks);
+    return flights.saveAndFlush(found).read();
+  }
+
+  /** Deletes a flight; it can be brought back. */
+  @Transactional
+  public void delete(long aircraftId, long flightId, int version) {
+    FlightEntity found = seen(aircraftId, flightId, version);
+    found.delete(clock.instant());
+    flights.saveAndFlush(found);
+  }
+
+  /** Brings a deleted flight back. */
+  @Transactional
+  public Flight bringBack(long aircraftId, long flightId) {
+    flights.bringBack(aircraftId, flightId);
+    return flight(aircraftId, flightId);
+  }
+
+  private FlightEntity seen(long aircraftId, long flightId, int version) {
+    FlightEntity found = find(aircraftId, flightId);
+    if (found.version() != version) {
+      throw new ConflictException(
+          "This flight was corrected on another page meanwhile. Nothing was stored; look at it"
+              + " again.");
+    }
+    return found;
   }
 
   /** Corrects what was noted; {@code version} is the one the pilot saw. */
@@ -181,8 +261,14 @@ public class FlightLog {
     Validation.check(report);
     Setup flown = hangar.revision(aircraftId, revisionNumber).setup();
     Validation.check(flown.withTrims(report.trims()));
+    List<String> read = new ArrayList<>(List.of(flown.basePhase().id()));
     for (int i = 0; i < report.phases().size(); i++) {
       PhaseReading reading = report.phases().get(i);
+      if (read.contains(reading.phase())) {
+        throw InvalidInputException.of(
+            "phases[" + i + "].phase", reading.phase(), Said.of("demand.phaseOnce"));
+      }
+      read.add(reading.phase());
       if (flown.phase(reading.phase()).isEmpty()) {
         String known = String.join(", ", flown.phases().stream().map(phase -> phase.id()).toList());
         throw InvalidInputException.of(

@@ -1,11 +1,19 @@
 package hightally.app.flight;
 
 import hightally.app.aircraft.Hangar;
-import hightally.core.bench.FlyingModel;
-import hightally.core.bench.FlyingModel.Faults;
+import hightally.core.air.AirFault;
+import hightally.core.air.AirTraits;
+import hightally.core.air.Hidden;
+import hightally.core.air.TrimmedFlight;
 import hightally.core.log.PhaseReading;
+import hightally.core.quantity.Unit;
+import hightally.core.quantity.Validation;
+import hightally.core.quantity.Within;
+import hightally.core.setup.Setup;
 import io.swagger.v3.oas.annotations.Operation;
 import java.util.List;
+import java.util.Random;
+import java.util.Set;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -19,6 +27,17 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/aircraft/{aircraftId}/simulated-flight")
 class SimulatedFlightController {
   private static final int DESIGN = 1;
+  private static final int PRACTISED = 3;
+
+  /** Faults that a trim takes out. */
+  private static final Set<AirFault.Kind> IN_TRIM =
+      Set.of(
+          AirFault.Kind.WARP,
+          AirFault.Kind.TIP_MASS,
+          AirFault.Kind.TAIL_INCIDENCE,
+          AirFault.Kind.RIGHT_THRUST,
+          AirFault.Kind.HORN);
+
   private final Hangar hangar;
   private final FlightLog log;
 
@@ -32,27 +51,42 @@ class SimulatedFlightController {
    *
    * @param faults what its description does not know
    * @param cgMm where it balances
-   * @param seed decides where an unsteady pilot is a click off
+   * @param unsteady whether the pilot is a click off in one control of three
+   * @param seed decides where
    */
-  record Flown(Faults faults, double cgMm, long seed) {}
+  record Flown(
+      List<AirFault> faults,
+      @Within(min = -2000, max = 5000, unit = Unit.MILLIMETRES) double cgMm,
+      boolean unsteady,
+      long seed) {}
 
-  /** The clicks it needs in every phase; the first revision is what it was designed to do. */
+  /** The clicks it needs in every phase; the first revision is what it was built to. */
   @PostMapping
   @Operation(summary = "Simulated: the clicks a model with given faults needs in every phase")
   List<PhaseReading> fly(@PathVariable long aircraftId, @RequestBody Flown flown) {
-    return new FlyingModel(hangar.revision(aircraftId, DESIGN).setup(), flown.faults())
-        .fly(hangar.newest(aircraftId).setup(), flown.cgMm(), flown.seed());
+    Validation.check(flown);
+    return flight(aircraftId, flown.cgMm(), flown.faults())
+        .fly(hangar.newest(aircraftId).setup(), flown.cgMm(), flown.unsteady(), flown.seed());
   }
 
-  /**
-   * The same with faults to practise with; they belong to the balance point of the first flight, so
-   * a pack that is moved afterwards shows.
-   */
+  /** Rigged for the balance point of the first flight, so a pack moved afterwards shows. */
+  private TrimmedFlight flight(long aircraftId, double cgMm, List<AirFault> faults) {
+    Setup design = hangar.revision(aircraftId, DESIGN).setup();
+    double first = log.first(aircraftId, DESIGN).map(one -> one.report().cgMm()).orElse(cgMm);
+    String pack = design.balance().packs().stream().map(one -> one.name()).findFirst().orElse("");
+    return new TrimmedFlight(design, pack, first, faults);
+  }
+
+  /** The same with faults to practise with, the same for a model whenever it is flown. */
   @GetMapping
   @Operation(summary = "Simulated: the clicks of a model with faults to practise with")
   List<PhaseReading> practise(
       @PathVariable long aircraftId, @RequestParam double cgMm, @RequestParam long seed) {
-    double first = log.first(aircraftId, DESIGN).map(one -> one.report().cgMm()).orElse(cgMm);
-    return fly(aircraftId, new Flown(FlyingModel.practice(first), cgMm, seed));
+    Setup design = hangar.revision(aircraftId, DESIGN).setup();
+    List<AirFault> faults =
+        Hidden.random(
+            design, AirTraits.proposed(design), PRACTISED, new Random(aircraftId), IN_TRIM);
+    return flight(aircraftId, cgMm, faults)
+        .fly(hangar.newest(aircraftId).setup(), cgMm, true, seed);
   }
 }

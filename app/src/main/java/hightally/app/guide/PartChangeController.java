@@ -3,6 +3,7 @@ package hightally.app.guide;
 import hightally.app.platform.Once;
 import hightally.core.guide.PartChange;
 import io.swagger.v3.oas.annotations.Operation;
+import java.time.LocalDate;
 import java.util.List;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -46,6 +47,23 @@ class PartChangeController {
         once,
         made -> changes.notedBy(aircraftId, made),
         () -> changes.note(aircraftId, change, once));
+  }
+
+  /** A changed part, and the day it was changed. */
+  record ChangedOn(PartChange change, LocalDate changedOn) {}
+
+  @PostMapping("/dated")
+  @ResponseStatus(HttpStatus.CREATED)
+  @Operation(summary = "Notes a part that was changed on a day; once for each key")
+  NotedChange noteDated(
+      @PathVariable long aircraftId,
+      @RequestHeader(name = Once.KEY, required = false) String key,
+      @RequestBody ChangedOn changed) {
+    String once = Once.key(key);
+    return Once.of(
+        once,
+        made -> changes.notedBy(aircraftId, made),
+        () -> changes.note(aircraftId, changed.change(), changed.changedOn(), once));
   }
 
   @PutMapping("/{changeId}")

@@ -10,6 +10,7 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
 import java.util.TreeSet;
@@ -36,6 +37,7 @@ class PartChangeEntity {
   private String done = "";
 
   private Instant changedAt;
+  private LocalDate changedOn;
   private String requestKey;
   @Version private int version;
 
@@ -45,8 +47,10 @@ class PartChangeEntity {
       long aircraftId,
       int revisionNumber,
       PartChange change,
+      LocalDate changedOn,
       Instant changedAt,
       String requestKey) {
+    this.changedOn = changedOn;
     this.requestKey = requestKey;
     this.aircraftId = aircraftId;
     this.revisionNumber = revisionNumber;
@@ -77,7 +81,7 @@ class PartChangeEntity {
     for (int i = 0; i < change.voids().size(); i++) {
       checks.add(new NotedChange.Check(change.voids().get(i), marks.contains(i)));
     }
-    return new NotedChange(id, revisionNumber, change, checks, changedAt);
+    return new NotedChange(id, revisionNumber, change, checks, changedAt, changedOn);
   }
 
   private List<Integer> marks() {

@@ -7,6 +7,7 @@ import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Said;
 import hightally.core.quantity.Validation;
 import java.time.Clock;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
@@ -36,11 +37,22 @@ public class PartChanges {
   /** Notes a change on the model as it is now, for a request with a key or null. */
   @Transactional
   public NotedChange note(long aircraftId, PartChange change, String requestKey) {
+    return note(aircraftId, change, LocalDate.now(clock), requestKey);
+  }
+
+  /** The same for one that was done on a day that has been. */
+  @Transactional
+  public NotedChange note(long aircraftId, PartChange change, LocalDate day, String requestKey) {
     Validation.check(change);
+    LocalDate latest = LocalDate.now(clock).plusDays(1);
+    if (day.isAfter(latest)) {
+      throw InvalidInputException.of(
+          "changedOn", day, Said.of("demand.notAfter", "latest", latest));
+    }
     int revision = hangar.newestHeader(aircraftId).number();
     return changes
         .saveAndFlush(
-            new PartChangeEntity(aircraftId, revision, change, clock.instant(), requestKey))
+            new PartChangeEntity(aircraftId, revision, change, day, clock.instant(), requestKey))
         .read();
   }
 

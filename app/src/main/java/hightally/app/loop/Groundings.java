@@ -2,6 +2,7 @@ package hightally.app.loop;
 
 import hightally.app.aircraft.Revision;
 import hightally.app.preflight.Checks;
+import hightally.app.story.GroundingSource;
 import hightally.core.ready.Grounding;
 import hightally.core.signal.SignalPath;
 import java.time.Clock;
@@ -16,7 +17,7 @@ import org.springframework.stereotype.Component;
  * and what its checks have found since.
  */
 @Component
-class Groundings {
+class Groundings implements GroundingSource {
   private static final int KEPT = 500;
   private static final Duration LONGEST = Duration.ofSeconds(3);
   private static final float LOAD = 0.75f;
@@ -39,7 +40,8 @@ class Groundings {
   }
 
   /** What grounds a model by its newest revision, and by what its checks have found. */
-  Grounding of(long aircraft, Revision newest) {
+  @Override
+  public Grounding of(long aircraft, Revision newest) {
     Key key = new Key(aircraft, newest.number());
     Grounding found = known(key);
     if (found == null) {

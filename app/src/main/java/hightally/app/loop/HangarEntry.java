@@ -2,7 +2,6 @@ package hightally.app.loop;
 
 import hightally.core.airframe.Airframe;
 import hightally.core.airframe.Surface;
-import hightally.core.log.LoopState;
 import hightally.core.ready.Grounding;
 import java.util.List;
 

@@ -1,16 +1,13 @@
 package hightally.app.loop;
 
-import hightally.app.adjustment.Adjustments;
 import hightally.app.aircraft.Hangar;
 import hightally.app.aircraft.Revision;
 import hightally.app.flight.FlightLog;
 import hightally.app.platform.Page;
-import hightally.core.log.LoopFacts;
-import hightally.core.log.LoopState;
+import hightally.app.story.Stories;
 import hightally.core.ready.Grounding;
 import hightally.core.setup.Setup;
 import io.swagger.v3.oas.annotations.Operation;
-import java.util.List;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -22,14 +19,14 @@ import org.springframework.web.bind.annotation.RestController;
 class LoopController {
   private final Hangar hangar;
   private final FlightLog flights;
-  private final Adjustments adjustments;
+  private final Stories stories;
   private final Groundings groundings;
 
-  LoopController(Hangar hangar, FlightLog flights, Adjustments adjustments, Groundings groundings) {
+  LoopController(Hangar hangar, FlightLog flights, Stories stories, Groundings groundings) {
     this.groundings = groundings;
     this.hangar = hangar;
     this.flights = flights;
-    this.adjustments = adjustments;
+    this.stories = stories;
   }
 
   /**
@@ -69,7 +66,7 @@ class LoopController {
         newest.number(),
         newest.reason(),
         flights.count(id, 0),
-        loop(id, newest),
+        loop(id),
         groundings.of(id, newest));
   }
 
@@ -83,25 +80,11 @@ class LoopController {
         newest,
         newest.trimsHoldSince(),
         flights.count(id, 0),
-        loop(id, newest),
+        loop(id),
         groundings.of(id, newest));
   }
 
-  private LoopState loop(long id, Revision newest) {
-    int since = newest.trimsHoldSince();
-    boolean fromAdjustment =
-        since == newest.number()
-            ? newest.fromAdjustment()
-            : hangar.headers(id, List.of(since)).get(0).fromAdjustment();
-    return LoopState.of(
-        new LoopFacts(
-            newest.setup().surfaces().size(),
-            newest.number(),
-            fromAdjustment,
-            Math.toIntExact(flights.count(id, since)),
-            flights.newest(id, since).map(one -> one.report().trims()),
-            groundings.of(id, newest).reasons().stream().map(Grounding.Reason::words).toList(),
-            adjustments.isOpen(id),
-            newest.setup().house().leaveClicks()));
+  private LoopState loop(long id) {
+    return LoopState.of(stories.standing(id));
   }
 }

@@ -1,30 +1,48 @@
 package hightally.app.loop;
 
-import hightally.app.flight.TrimLog;
+import hightally.app.story.Stories;
 import hightally.core.log.StandingTrims;
+import hightally.core.log.TrimSeries;
+import hightally.core.story.ModelStanding;
 import io.swagger.v3.oas.annotations.Operation;
+import java.util.List;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RestController;
 
-/** Whether the trims of every phase have settled, over HTTP. */
+/** Where a model stands, and parts of that, over HTTP. */
 @RestController
 class SettlingController {
-  private final TrimLog log;
+  private final Stories stories;
 
-  SettlingController(TrimLog log) {
-    this.log = log;
+  SettlingController(Stories stories) {
+    this.stories = stories;
+  }
+
+  /**
+   * All series.
+   *
+   * @param reference id of the phase flown most, proposed for the rods
+   * @param ready whether a trim has settled and is worth turning
+   */
+  record SettlingSheet(String reference, boolean ready, List<TrimSeries> series) {}
+
+  @GetMapping("/api/aircraft/{id}/standing")
+  @Operation(summary = "Where a model stands: stage, verdicts, what waits and why, what is next")
+  ModelStanding standing(@PathVariable long id) {
+    return stories.standing(id);
   }
 
   @GetMapping("/api/aircraft/{id}/settling")
-  @Operation(summary = "Settled, not yet or suspicious, per phase and control, with every flight")
-  TrimLog.SettlingSheet settling(@PathVariable long id) {
-    return log.settling(id);
+  @Operation(summary = "The verdict of every phase and control, with every flight")
+  SettlingSheet settling(@PathVariable long id) {
+    ModelStanding standing = stories.standing(id);
+    return new SettlingSheet(standing.reference(), !standing.turn().isEmpty(), standing.series());
   }
 
   @GetMapping("/api/aircraft/{id}/standing-trims")
   @Operation(summary = "The clicks that stand in the transmitter, per phase, and a click's worth")
-  StandingTrims standing(@PathVariable long id) {
-    return log.standing(id);
+  StandingTrims trims(@PathVariable long id) {
+    return stories.standing(id).trims();
   }
 }

@@ -93,11 +93,12 @@ class ApiDescription {
       refusal(operation, "415", "The request does not say that it brings what is asked for.");
       refusal(operation, "422", "What was sent breaks its contract; every violation is named.");
     }
-    if (path.startsWith("/api/aircraft") && path.contains("{")) {
+    boolean kept = path.startsWith("/api/aircraft") || path.startsWith("/api/school");
+    if (kept && path.contains("{")) {
       refusal(
           operation, "409", "Somebody else was first, or something under way stands against it.");
     }
-    if (method != PathItem.HttpMethod.GET && path.startsWith("/api/aircraft")) {
+    if (method != PathItem.HttpMethod.GET && kept) {
       refusal(operation, "503", "The data cannot be written: perhaps the disk is full.");
     }
   }

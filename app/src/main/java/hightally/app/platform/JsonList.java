@@ -1,5 +1,6 @@
 package hightally.app.platform;
 
+import com.fasterxml.jackson.databind.DeserializationFeature;
 import com.fasterxml.jackson.databind.JavaType;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import jakarta.persistence.AttributeConverter;
@@ -13,7 +14,10 @@ import java.util.List;
  * @param <T> what the list holds
  */
 public abstract class JsonList<T> implements AttributeConverter<List<T>, String> {
-  private static final ObjectMapper MAPPER = new ObjectMapper();
+  /** What is stored may be older than the program: what is gone from it is passed over. */
+  private static final ObjectMapper MAPPER =
+      new ObjectMapper().disable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES);
+
   private final JavaType type;
 
   protected JsonList(Class<T> element) {
@@ -22,6 +26,9 @@ public abstract class JsonList<T> implements AttributeConverter<List<T>, String>
 
   @Override
   public final String convertToDatabaseColumn(List<T> list) {
+    if (list == null) {
+      return null;
+    }
     try {
       return MAPPER.writeValueAsString(list);
     } catch (IOException e) {
@@ -31,6 +38,9 @@ public abstract class JsonList<T> implements AttributeConverter<List<T>, String>
 
   @Override
   public final List<T> convertToEntityAttribute(String text) {
+    if (text == null) {
+      return null;
+    }
     try {
       return MAPPER.readValue(text, type);
     } catch (IOException e) {

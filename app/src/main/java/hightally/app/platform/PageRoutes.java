@@ -14,6 +14,7 @@ class PageRoutes implements WebMvcConfigurer {
     registry.addViewController("/models/**").setViewName("forward:/index.html");
     registry.addViewController("/new").setViewName("forward:/index.html");
     registry.addViewController("/bring-in").setViewName("forward:/index.html");
+    registry.addViewController("/school/**").setViewName("forward:/index.html");
   }
 
   @Override

@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import hightally.app.Pilot;
-import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -16,7 +15,7 @@ class OrderTest extends Pilot {
   @Test
   void anOrderBegunOnAnOlderFlightIsClosed() throws Exception {
     String at = newModel();
-    long flight = flight(at, 1, 6, -4, 0);
+    long flight = settled(at, 1, 6, -8, 0);
     assertThat(revise(at, "/house", "rulerMm", 0.7).status()).isEqualTo(201);
     JsonNode open = post(at + "/adjustment", beginning(flight)).json();
     assertThat(open.get("revisionNumber").asInt()).isEqualTo(2);
@@ -30,7 +29,7 @@ class OrderTest extends Pilot {
   @Test
   void noRevisionSlipsInUnderAnOpenOrder() throws Exception {
     String at = newModel();
-    JsonNode open = post(at + "/adjustment", beginning(flight(at, 1, 6, -4, 0))).json();
+    JsonNode open = post(at + "/adjustment", beginning(settled(at, 1, 6, -8, 0))).json();
     Answer refused = revise(at, "/house", "rulerMm", 0.7);
     assertThat(refused.status()).isEqualTo(409);
     assertThat(refused.body())
@@ -46,7 +45,7 @@ class OrderTest extends Pilot {
   @Test
   void anOrderBelowANewerRevisionIsClosedOntoIt() throws Exception {
     String at = newModel();
-    JsonNode open = post(at + "/adjustment", beginning(flight(at, 1, 6, -4, 0))).json();
+    JsonNode open = post(at + "/adjustment", beginning(settled(at, 1, 6, -8, 0))).json();
     long order = open.get("id").asLong();
     database.update("update adjustment set state = 'CLOSED' where id = ?", order);
     assertThat(revise(at, "", "name", "Renamed meanwhile").status()).isEqualTo(201);
@@ -63,17 +62,10 @@ class OrderTest extends Pilot {
   @Test
   void anOrderBegunAgainIsTheSameAndAnotherIsRefused() throws Exception {
     String at = newModel();
-    long flight = flight(at, 1, 6, -4, 0);
+    long flight = settled(at, 1, 6, -8, 0);
     JsonNode open = post(at + "/adjustment", beginning(flight)).json();
     assertThat(post(at + "/adjustment", beginning(flight)).json()).isEqualTo(open);
-    long other = flight(at, 1, 2, 8, 0);
+    long other = settled(at, 1, -6, 9, 0);
     assertThat(post(at + "/adjustment", beginning(other)).status()).isEqualTo(409);
-  }
-
-  private Answer closed(String at, JsonNode open) throws Exception {
-    int last = open.at("/plan/steps").size() - 1;
-    int version = open.get("version").asInt();
-    JsonNode moved = put(at + "/adjustment", Map.of("step", last, "version", version)).json();
-    return post(at + "/adjustment/close", Map.of("version", moved.get("version").asInt()));
   }
 }

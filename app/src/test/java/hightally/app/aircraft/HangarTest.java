@@ -105,7 +105,8 @@ class HangarTest {
         .thenReturn(new PageImpl<>(List.of(third), PageRequest.of(0, 10), 31));
     Page<RevisionHeader> part = hangar.headers(1, new Page.Asked(0, 10));
     assertThat(part.total()).isEqualTo(31);
-    assertThat(part.items()).containsExactly(new RevisionHeader(3, "Third", false, false, 2, NOW));
+    assertThat(part.items())
+        .containsExactly(new RevisionHeader(3, "Third", false, false, 2, NOW, false, false));
     verify(setups, never()).of(any());
   }
 

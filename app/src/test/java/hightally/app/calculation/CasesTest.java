@@ -27,7 +27,9 @@ class CasesTest extends ApiTest {
           "meanChord",
           "neutralPoint",
           "trimAdvice",
-          "trimStep");
+          "trimStep",
+          "diagnose",
+          "airForces");
 
   static List<Named<JsonNode>> cases() throws Exception {
     List<Named<JsonNode>> cases = new ArrayList<>();

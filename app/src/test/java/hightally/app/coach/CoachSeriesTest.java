@@ -144,9 +144,12 @@ class CoachSeriesTest extends Pilot {
       return name + ", " + words[first.get("strength").asInt()];
     }
 
+    private int noted;
+
     private void note(ArrayNode results, String phase) throws Exception {
       ObjectNode report = report(0, 0, 0);
       report.put("battery", pack).put("cgMm", cgMm);
+      report.put("flownOn", java.time.LocalDate.of(2026, 5, 1).plusDays(noted++).toString());
       String base = setup().get("phases").get(setup().get("phases").size() - 1).get("id").asText();
       if (!phase.isEmpty() && !phase.equals(base)) {
         ObjectNode reading = ((ArrayNode) report.get("phases")).addObject();

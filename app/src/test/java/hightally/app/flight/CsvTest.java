@@ -93,9 +93,13 @@ class CsvTest extends ApiTest {
     String text =
         "flight,flown_on,phase,roll_clicks,pitch_clicks,yaw_clicks\n"
             + "a,2026-09-05,cruise,6,-8,0\n"
-            + "a,2026-09-05,speed,6,-9,0\n";
+            + "a,2026-09-05,speed,6,-9,0\n"
+            + "b,2026-09-06,cruise,6,-8,0\n"
+            + "b,2026-09-06,speed,6,-9,0\n"
+            + "c,2026-09-07,cruise,6,-8,0\n"
+            + "c,2026-09-07,speed,6,-9,0\n";
     assertThat(imported(at, text.getBytes(StandardCharsets.UTF_8)).get("taken").asInt())
-        .isEqualTo(1);
+        .isEqualTo(3);
     JsonNode flight = get(at + "/flights").json().at("/items/0");
     JsonNode setup = get(at).json().at("/newest/setup");
     JsonNode without =
@@ -105,9 +109,72 @@ class CsvTest extends ApiTest {
     assertThat(post(at + "/revisions", revision).status()).isEqualTo(201);
     Answer plan = get(at + "/flights/" + flight.get("id") + "/adjustment");
     assertThat(plan.status()).as(plan.body()).isEqualTo(200);
-    assertThat(plan.json().get("cautions").toString()).contains("phase speed are left out");
     Answer gone = get(at + "/flights/" + flight.get("id") + "/adjustment?reference=speed");
     assertThat(gone.status()).isEqualTo(422);
     assertThat(gone.body()).contains("reference is speed").contains("cruise");
+  }
+
+  /** Brought in again, nothing comes twice; the same day flown twice alike is two flights. */
+  @Test
+  void broughtInAgainNothingComesTwice() throws Exception {
+    String at = glider();
+    byte[] text =
+        ("flown_on,roll_clicks,pitch_clicks,yaw_clicks\n"
+                + "2026-09-05,1,2,0\n"
+                + "2026-09-05,1,2,0\n"
+                + "2026-09-06,1,2,0\n")
+            .getBytes(StandardCharsets.UTF_8);
+    assertThat(imported(at, text).get("taken").asInt()).isEqualTo(3);
+    JsonNode again = imported(at, text);
+    assertThat(again.get("taken").asInt()).isZero();
+    assertThat(again.get("there").asInt()).isEqualTo(3);
+    assertThat(again.get("rows").findValuesAsText("became")).containsOnly("THERE_ALREADY");
+    byte[] out = get(at + "/flights.csv").body().getBytes(StandardCharsets.UTF_8);
+    assertThat(imported(at, out).get("there").asInt()).isEqualTo(3);
+    String changed = new String(out, StandardCharsets.UTF_8).replace(",1,2,0,", ",1,5,0,");
+    JsonNode differs = imported(at, changed.getBytes(StandardCharsets.UTF_8));
+    assertThat(differs.get("rows").findValuesAsText("became")).containsOnly("DIFFERS");
+    assertThat(get(at + "/flights").json().get("total").asInt()).isEqualTo(3);
+  }
+
+  @Test
+  void whatASpreadsheetWouldRunIsQuotedAndReadBack() throws Exception {
+    String at = glider();
+    String text =
+        "flown_on,roll_clicks,pitch_clicks,yaw_clicks,remarks,cg_mm\n"
+            + "2026-09-05,-1,2,0,=1+2,\"83,5\"\n";
+    assertThat(imported(at, text.getBytes(StandardCharsets.UTF_16)).get("taken").asInt())
+        .isEqualTo(1);
+    String out = get(at + "/flights.csv").body();
+    assertThat(out).contains(",'=1+2,").contains(",-1,2,0,");
+    String other = glider();
+    imported(other, out.getBytes(StandardCharsets.UTF_8));
+    JsonNode read = get(other + "/flights").json().at("/items/0/report");
+    assertThat(read.get("remarks").asText()).isEqualTo("=1+2");
+    assertThat(read.get("cgMm").asDouble()).isEqualTo(83.5);
+  }
+
+  /** A phase nobody read keeps what stands; two readings of one phase are one too many. */
+  @Test
+  void aPhaseWithoutAReadingKeepsWhatStands() throws Exception {
+    String at = glider();
+    String text =
+        "flight,flown_on,phase,roll_clicks,pitch_clicks,yaw_clicks\n"
+            + "a,2026-09-05,cruise,6,-8,0\n"
+            + "b,2026-09-06,speed,6,-9,0\n"
+            + "b,2026-09-06,speed,6,-7,0\n";
+    JsonNode found = imported(at, text.getBytes(StandardCharsets.UTF_8));
+    assertThat(found.get("taken").asInt()).isEqualTo(2);
+    assertThat(found.at("/problems/0/row").asInt()).isEqualTo(4);
+    JsonNode newest = get(at + "/flights").json().at("/items/0/report");
+    assertThat(newest.at("/trims/pitch").asInt()).isEqualTo(-8);
+    assertThat(newest.get("sure").asText()).isEqualTo("NOT");
+    JsonNode cruise = null;
+    for (JsonNode one : get(at + "/settling").json().get("series")) {
+      boolean pitch = one.get("control").asText().equals("PITCH");
+      cruise = pitch && one.get("phase").asText().equals("cruise") ? one : cruise;
+    }
+    assertThat(cruise.get("agreeing").asInt()).isEqualTo(1);
+    assertThat(cruise.get("clicks").asInt()).isEqualTo(-8);
   }
 }

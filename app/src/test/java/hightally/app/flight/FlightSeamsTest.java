@@ -13,9 +13,7 @@ import static org.mockito.Mockito.when;
 
 import com.fasterxml.jackson.databind.ObjectMapper;
 import hightally.app.aircraft.Hangar;
-import hightally.app.aircraft.Lineage;
 import hightally.app.aircraft.Revision;
-import hightally.app.guide.PartChanges;
 import hightally.app.platform.ConflictException;
 import hightally.app.platform.NotFoundException;
 import hightally.app.platform.Page;
@@ -25,7 +23,6 @@ import hightally.core.log.FlightReport.Wind;
 import hightally.core.log.FlightSeen;
 import hightally.core.log.PhaseReading;
 import hightally.core.log.PhaseReading.Sure;
-import hightally.core.log.StandingTrims;
 import hightally.core.phase.Trims;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.setup.Setup;
@@ -50,7 +47,8 @@ class FlightSeamsTest {
 
   private static Flight flown(
       long id, long aircraft, int revision, int version, FlightReport report) {
-    return new Flight(id, aircraft, revision, version, report, FlightSeen.NONE, NOW);
+    return new Flight(
+        id, aircraft, revision, version, report, FlightSeen.NONE, FlightMarks.NONE, NOW);
   }
 
   @BeforeEach
@@ -58,7 +56,7 @@ class FlightSeamsTest {
     try (InputStream in = new ClassPathResource("demo/larkmere.json").getInputStream()) {
       glider = new ObjectMapper().readValue(in, Setup.class);
     }
-    Revision newest = new Revision(1, "First", false, false, 1, NOW, glider);
+    Revision newest = new Revision(1, "First", false, false, 1, NOW, false, false, glider);
     when(hangar.revision(1, 1)).thenReturn(newest);
     when(hangar.newest(1)).thenReturn(newest);
     when(stored.saveAndFlush(any())).thenAnswer(call -> stub(call.getArgument(0)));
@@ -143,29 +141,5 @@ class FlightSeamsTest {
     assertThat(new FlightController(under).flights(1, 3, 20)).isSameAs(part);
     assertThatThrownBy(() -> new FlightController(under).flights(1, 0, 500))
         .satisfies(saying("size is 500; it must be 1 to 200"));
-  }
-
-  @Test
-  void trimsStandAsLastFlownInEachPhaseAndAreNeverTakenForZero() {
-    FlightLog under = mock(FlightLog.class);
-    Lineage lineage = mock(Lineage.class);
-    when(lineage.since(1)).thenReturn(4);
-    Flight today = flown(40, 1, 6, 0, report("2026-09-04", 2, List.of()));
-    Flight longAgo = flown(3, 1, 4, 0, report("2026-03-01", 1, List.of(reading("landing", 11))));
-    Flight void1 = flown(2, 1, 3, 0, report("2026-02-01", 9, List.of(reading("thermal", 9))));
-    when(under.flights(eq(1L), any())).thenReturn(new Page<>(List.of(today, void1), 2));
-    when(under.newestIn(eq(1L), eq(4), any())).thenReturn(Optional.empty());
-    when(under.newestIn(1, 4, "landing")).thenReturn(Optional.of(longAgo));
-    StandingTrims standing =
-        new TrimLog(hangar, under, mock(PartChanges.class), lineage, List.of()).standing(1);
-    for (StandingTrims.PhaseTrims one : standing.phases()) {
-      int expected =
-          one.phase().equals(glider.basePhase().id())
-              ? 2
-              : one.phase().equals("landing")
-                  ? 11
-                  : glider.phase(one.phase()).orElseThrow().effective(glider.trims()).pitch();
-      assertThat(one.trims().pitch()).as(one.phase()).isEqualTo(expected);
-    }
   }
 }

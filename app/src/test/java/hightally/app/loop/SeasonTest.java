@@ -5,13 +5,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
-import hightally.app.ApiTest;
+import hightally.app.Pilot;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
-import org.springframework.http.HttpMethod;
-import org.springframework.http.MediaType;
 
 /**
  * Twelve flights of the simulated glider with hidden faults, over the API, following the program's
@@ -19,7 +17,7 @@ import org.springframework.http.MediaType;
  * balance point that moves before the seventh flight. {@code docs/season} flies and draws the same
  * one.
  */
-class SeasonTest extends ApiTest {
+class SeasonTest extends Pilot {
   private static final int FLIGHTS = 12;
   private static final int SHIFT_BEFORE = 7;
 
@@ -42,7 +40,7 @@ class SeasonTest extends ApiTest {
     at = "/api/aircraft/" + added.json().get("id").asLong();
     JsonNode last = null;
     for (int flight = 1; flight <= FLIGHTS; flight++) {
-      double cg = flight < SHIFT_BEFORE ? 84 : 90;
+      double cg = flight < SHIFT_BEFORE ? 402 : 408;
       last = simulated(cg, flight, false);
       long noted = log(flight, cg, simulated(cg, flight, true));
       JsonNode sheet = get(at + "/settling").json();
@@ -67,30 +65,15 @@ class SeasonTest extends ApiTest {
   }
 
   private ArrayNode simulated(double cg, int seed, boolean unsteady) throws Exception {
-    Map<String, Object> faults =
-        Map.of(
-            "warpMm",
-            1.1,
-            "pitchMm",
-            0.9,
-            "yawMm",
-            -0.35,
-            "designCgMm",
-            84,
-            "pitchMmPerCgMm",
-            0.1,
-            "horns",
-            List.of(Map.of("surface", "v-tail-left", "percent", 6)),
-            "phases",
-            List.of(
-                Map.of("phase", "landing", "pitchMm", -0.5),
-                Map.of("phase", "speed", "pitchMm", -0.6),
-                Map.of("phase", "thermal-1", "pitchMm", 0.4),
-                Map.of("phase", "thermal-2", "pitchMm", 0.6)),
-            "unsteady",
-            unsteady);
+    List<Map<String, Object>> faults =
+        List.of(
+            Map.of("kind", "WARP", "subject", "outer-wing-left", "size", 0.3),
+            Map.of("kind", "HORN", "subject", "v-tail-left", "size", 6),
+            Map.of("kind", "TAIL_INCIDENCE", "subject", "", "size", -0.3));
     Answer flown =
-        post(at + "/simulated-flight", Map.of("faults", faults, "cgMm", cg, "seed", seed));
+        post(
+            at + "/simulated-flight",
+            Map.of("faults", faults, "cgMm", cg, "unsteady", unsteady, "seed", seed));
     assertThat(flown.status()).as(flown.body()).isEqualTo(200);
     return (ArrayNode) flown.json();
   }
@@ -118,12 +101,9 @@ class SeasonTest extends ApiTest {
             true,
             "controls",
             List.of("ROLL", "PITCH", "YAW"));
-    JsonNode open = post(at + "/adjustment", begin).json();
-    int last = open.at("/plan/steps").size() - 1;
-    String body = json.writeValueAsString(Map.of("step", last, "version", open.get("version")));
-    JsonNode moved =
-        send(HttpMethod.PUT, at + "/adjustment", MediaType.APPLICATION_JSON, body).json();
-    Answer closed = post(at + "/adjustment/close", Map.of("version", moved.get("version")));
+    Answer begun = post(at + "/adjustment", begin);
+    assertThat(begun.status()).as(begun.body()).isEqualTo(201);
+    Answer closed = closed(at, begun.json());
     assertThat(closed.status()).as(closed.body()).isEqualTo(200);
   }
 }

@@ -66,7 +66,7 @@ class PublishedFilesTest extends Pilot {
     answers.set("program", post("/api/program/sheet", Map.of("setup", setup)).json());
     String at = newModel();
     ObjectNode order =
-        (ObjectNode) post(at + "/adjustment", beginning(flight(at, 1, 6, -4, 0))).json();
+        (ObjectNode) post(at + "/adjustment", beginning(settled(at, 1, 6, -8, 0))).json();
     answers.set("order", order.put("id", 1).put("flightId", 1));
     ObjectNode standing = (ObjectNode) get(at).json();
     ((ObjectNode) standing.put("id", 1).get("newest")).put("createdAt", "2026-09-05T10:00:00Z");

@@ -168,20 +168,23 @@ class RigPathsTest extends Pilot {
   @Test
   void theSimulatedModelNeedsWhatItsFaultsMakeAndNothingIsStored() throws Exception {
     String at = newModel();
-    ObjectNode faults = json.createObjectNode();
-    faults.put("warpMm", 0).put("pitchMm", 0).put("yawMm", 0).put("designCgMm", 118);
-    faults.put("pitchMmPerCgMm", 0).put("unsteady", false);
-    faults.putArray("horns");
-    faults.putArray("phases");
-    Map<String, Object> flown = Map.of("faults", faults, "cgMm", 118, "seed", 1);
-    JsonNode straight = post(at + "/simulated-flight", flown).json();
-    assertThat(straight.at("/0/trims"))
-        .isEqualTo(json.readTree("{\"roll\":0,\"pitch\":0,\"yaw\":0}"));
-    faults.put("pitchMm", 2);
-    JsonNode pitched = post(at + "/simulated-flight", flown).json();
-    assertThat(pitched.at("/0/trims/pitch").asInt()).isNotZero();
-    assertThat(pitched.at("/0/trims/roll").asInt()).isZero();
-    JsonNode practice = get(at + "/simulated-flight?cgMm=118&seed=2").json();
+    Map<String, Object> none =
+        Map.of("faults", List.of(), "cgMm", 105, "unsteady", false, "seed", 1);
+    JsonNode straight = post(at + "/simulated-flight", none).json();
+    assertThat(straight.at("/0/trims/pitch").asInt()).as("rigged to fly level").isZero();
+    Map<String, Object> fault = Map.of("kind", "TAIL_INCIDENCE", "subject", "", "size", 0.5);
+    Map<String, Object> faulty =
+        Map.of("faults", List.of(fault), "cgMm", 105, "unsteady", false, "seed", 1);
+    JsonNode pitched = post(at + "/simulated-flight", faulty).json();
+    assertThat(pitched.at("/0/trims/pitch").asInt()).as("its tail lifts").isPositive();
+    assertThat(pitched.at("/0/trims/roll")).isEqualTo(straight.at("/0/trims/roll"));
+    Map<String, Object> lost = Map.of("kind", "HORN", "subject", "keel", "size", 5);
+    Answer refused =
+        post(
+            at + "/simulated-flight",
+            Map.of("faults", List.of(lost), "cgMm", 105, "unsteady", false, "seed", 1));
+    assertThat(refused.json().at("/violations/0/field").asText()).isEqualTo("faults[0].subject");
+    JsonNode practice = get(at + "/simulated-flight?cgMm=105&seed=2").json();
     assertThat(practice).isNotEmpty();
     assertThat(get(at + "/flights").json().get("total").asInt()).isZero();
   }

@@ -21,6 +21,7 @@ import java.util.stream.Collectors;
  * @param throwChanges surfaces whose full travel changes
  * @param remedies what might be better than a rod
  * @param rods one entry a surface, drivers before what they drive
+ * @param ways in which the rods that are to be turned can be taken up
  * @param steps the work order
  * @param cautions what the pilot should think about first; often empty
  * @param findings what the rig would be found to have with the new rods and does not have now
@@ -31,6 +32,7 @@ public record AdjustmentPlan(
     Trims trims,
     String reference,
     List<PlannedRod> rods,
+    List<RodWay> ways,
     List<PhaseOutcome> phases,
     List<ThrowChange> throwChanges,
     List<Remedy> remedies,

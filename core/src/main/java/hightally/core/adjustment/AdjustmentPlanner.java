@@ -32,6 +32,8 @@ import java.util.Map;
  * residue is as large as one of its own half steps, it is left alone.
  */
 public final class AdjustmentPlanner {
+  private static final double NOTHING_MM = 1e-9;
+
   private final Setup setup;
   private final Trims trims;
   private final Trims staying;
@@ -45,9 +47,22 @@ public final class AdjustmentPlanner {
   private final int reference;
   private final boolean presetsTakeUp;
   private final List<String> gone;
+  private final FlownTrims flown;
+  private final Setup prepared;
+
+  /** With the arms seated over and the ends fitted that are wanted. */
+  private final SignalPath preparedPath;
+
+  private final Positions start;
+  private final Map<String, Double> effective = new HashMap<>();
 
   private AdjustmentPlanner(Setup setup, FlownTrims flown) {
     Validation.check(setup);
+    this.flown = flown;
+    prepared = flown.prepared(setup);
+    if (prepared != setup) {
+      Validation.check(prepared);
+    }
     readings = flown.all(setup);
     reference = setup.phases().indexOf(setup.phase(flown.reference()).orElseThrow());
     presetsTakeUp = flown.presetsTakeUp();
@@ -65,6 +80,97 @@ public final class AdjustmentPlanner {
         path.evaluateTrimmed(
             readings.get(reference).rest(), reference, readings.get(reference).trims());
     untrimmed = path.evaluateTrimmed(readings.get(reference).rest(), reference, staying);
+    preparedPath = prepared.equals(setup) ? path : SignalPath.of(prepared);
+    start = preparedPath.evaluateTrimmed(readings.get(reference).rest(), reference, staying);
+  }
+
+  /**
+   * The clicks the reference phase would be left with, before they are rounded; roll, pitch, yaw.
+   */
+  static double[] leftExact(Setup setup, FlownTrims flown) {
+    AdjustmentPlanner planner = new AdjustmentPlanner(setup, flown);
+    planner.path.surfacesInDrivingOrder().forEach(planner::planRod);
+    return planner.phases().exactOf(planner.reference);
+  }
+
+  /**
+   * What the arithmetic says of rods that were turned, whatever the marks said.
+   *
+   * @param rods one a surface
+   * @param leftClicks what the steps made should leave in the reference phase; roll, pitch, yaw
+   * @param madeMm by surface, how far the steps made should move the trailing edge
+   */
+  public record Reckoned(
+      List<PlannedRod> rods, double[] leftClicks, Map<String, Double> madeMm, Setup after) {}
+
+  /** Works that out. */
+  public static Reckoned reckon(Setup setup, FlownTrims flown) {
+    AdjustmentPlanner planner = new AdjustmentPlanner(setup, flown);
+    planner.path.surfacesInDrivingOrder().forEach(planner::planRod);
+    Setup turned = planner.turned(false);
+    PhasesAfter phases =
+        new PhasesAfter(
+            planner.path,
+            turned,
+            turned,
+            planner.readings,
+            planner.reference,
+            planner.presetsTakeUp,
+            flown.mostFlownFirst(setup));
+    Map<String, Double> moved = new HashMap<>();
+    SignalPath after = SignalPath.of(turned);
+    for (Surface surface : setup.surfaces()) {
+      int index = planner.path.indexOf(surface.id());
+      double driver = planner.preparedPath.driverDegrees(index, planner.start);
+      double now = surface.travelMm(after.bar(index).surfaceAngle(driver));
+      double then = surface.travelMm(planner.preparedPath.bar(index).surfaceAngle(driver));
+      moved.put(surface.id(), now - then);
+    }
+    return new Reckoned(
+        List.copyOf(planner.rods),
+        planner.presetsTakeUp
+            ? new double[Control.values().length]
+            : phases.exactOf(planner.reference),
+        moved,
+        phases.after());
+  }
+
+  /** How many clicks of a control one step of the finest end behind it is; 0 where none turns. */
+  static double stepClicks(Setup setup, FlownTrims flown, Control control) {
+    AdjustmentPlanner planner = new AdjustmentPlanner(setup, flown);
+    Trims one = planner.staying.with(control, planner.staying.of(control) + 1);
+    Positions with =
+        planner.preparedPath.evaluateTrimmed(
+            planner.readings.get(planner.reference).rest(), planner.reference, one);
+    double finest = Double.MAX_VALUE;
+    for (Surface surface : planner.prepared.surfaces()) {
+      int index = planner.path.indexOf(surface.id());
+      if (surface.rod().driver() == DriverKind.SERVO) {
+        RodChange change =
+            RodChange.of(
+                planner.preparedPath.bar(index),
+                surface.rod().end(),
+                surface.chordMm(),
+                planner.preparedPath.driverDegrees(index, with),
+                planner.preparedPath.driverDegrees(index, planner.start));
+        if (change instanceof RodChange.Found found && Math.abs(found.changeMm()) > NOTHING_MM) {
+          double clicks = surface.rod().end().stepMm() / Math.abs(found.changeMm());
+          finest = Math.min(finest, clicks);
+        }
+      }
+    }
+    return finest == Double.MAX_VALUE ? 0 : finest;
+  }
+
+  private PhasesAfter phases() {
+    return new PhasesAfter(
+        path,
+        turned(true),
+        turned(false),
+        readings,
+        reference,
+        presetsTakeUp,
+        flown.mostFlownFirst(setup));
   }
 
   /**
@@ -92,12 +198,14 @@ public final class AdjustmentPlanner {
   private AdjustmentPlan plan() {
     List<Surface> order = path.surfacesInDrivingOrder();
     order.forEach(this::planRod);
-    PhasesAfter phases = new PhasesAfter(path, turned(), readings, reference, presetsTakeUp);
-    List<WorkStep> steps = WorkOrder.steps(setup, trims, staying, rods, phases.outcomes());
+    PhasesAfter phases = phases();
+    List<WorkStep> steps =
+        WorkOrder.steps(prepared, flown.means(), trims, staying, rods, phases.outcomes());
     return new AdjustmentPlan(
         trims,
         readings.get(reference).phase(),
         List.copyOf(rods),
+        RodWay.of(path, flown.means(), rods, trimmed, untrimmed),
         phases.outcomes(),
         phases.throwChanges(),
         Remedies.of(path, trims, trimmed, untrimmed),
@@ -108,12 +216,55 @@ public final class AdjustmentPlanner {
         phases.after());
   }
 
-  /** The setup with its rods turned and nothing else changed. */
-  private Setup turned() {
-    return setup.withSurfaces(
-        setup.surfaces().stream()
-            .map(part -> part.withRod(part.rod().changedBy(changes.get(part.id()).appliedMm())))
+  /**
+   * The setup with its rods turned and nothing else changed.
+   *
+   * @param asTheyStand as the marks say, where they have been seen; else by the steps made
+   */
+  private Setup turned(boolean asTheyStand) {
+    return prepared.withSurfaces(
+        prepared.surfaces().stream()
+            .map(
+                part ->
+                    part.withRod(
+                        part.rod()
+                            .changedBy(
+                                asTheyStand
+                                    ? effective.get(part.id())
+                                    : appliedMm(part, changes.get(part.id())))))
             .toList());
+  }
+
+  private double appliedMm(Surface surface, RodChange.Found found) {
+    return steps(surface, found) * surface.rod().end().stepMm();
+  }
+
+  private long steps(Surface surface, RodChange.Found found) {
+    return flown.made(surface.id()).map(MarkSeen::steps).orElse(found.steps());
+  }
+
+  /**
+   * The change of a rod that puts its surface where it was seen to stand against the mark. What the
+   * eye cannot tell from the arithmetic is left to the arithmetic.
+   */
+  private double effectiveMm(Surface surface, RodChange.Found found) {
+    return flown
+        .made(surface.id())
+        .map(seen -> effectiveMm(surface, found, seen))
+        .orElse(found.appliedMm());
+  }
+
+  private double effectiveMm(Surface surface, RodChange.Found found, MarkSeen seen) {
+    double made = appliedMm(surface, found);
+    double length = found.bar().rodLengthMm();
+    double reckoned =
+        surface.travelMm(found.bar().withRod(length + made).surfaceAngle(found.driverDegrees()));
+    double stands = found.targetTravelMm() + seen.offMm();
+    if (Math.abs(reckoned - stands) <= house.rulerMm()) {
+      return made;
+    }
+    double sine = Math.max(-1, Math.min(1, stands / surface.chordMm()));
+    return found.bar().rodFor(found.driverDegrees(), Math.toDegrees(Math.asin(sine))) - length;
   }
 
   /** Findings of the rig that only the new rods bring. */
@@ -131,7 +282,8 @@ public final class AdjustmentPlanner {
   private void planRod(Surface surface) {
     int index = path.indexOf(surface.id());
     boolean slave = surface.rod().driver() == DriverKind.SURFACE;
-    RodChange change = slave ? behindMaster(surface, index) : behindServo(surface, index);
+    Surface fitted = prepared.surface(surface.id()).orElseThrow();
+    RodChange change = slave ? behindMaster(fitted, index) : behindServo(fitted, index);
     if (change instanceof RodChange.Locked locked) {
       throw unreachable(index, locked.driverDegrees());
     }
@@ -140,7 +292,8 @@ public final class AdjustmentPlanner {
       throw unreachable(index, found.driverDegrees());
     }
     changes.put(surface.id(), found);
-    rods.add(describe(surface, index, found, slave));
+    effective.put(surface.id(), effectiveMm(fitted, found));
+    rods.add(describe(fitted, index, found, slave));
   }
 
   private InvalidInputException unreachable(int index, double driverDegrees) {
@@ -158,7 +311,7 @@ public final class AdjustmentPlanner {
 
   private RodChange behindServo(Surface surface, int index) {
     double with = path.driverDegrees(index, trimmed);
-    double without = path.driverDegrees(index, untrimmed);
+    double without = preparedPath.driverDegrees(index, start);
     return RodChange.of(path.bar(index), surface.rod().end(), surface.chordMm(), with, without);
   }
 
@@ -174,6 +327,7 @@ public final class AdjustmentPlanner {
 
   private PlannedRod describe(Surface surface, int index, RodChange.Found found, boolean slave) {
     double today = untrimmed.travelMm()[index];
+    long made = steps(surface, found);
     return new PlannedRod(
         surface.id(),
         surface.name(),
@@ -183,7 +337,8 @@ public final class AdjustmentPlanner {
         found.turnsExact(),
         found.steps(),
         found.steps() * found.end().kind().sixthsPerStep(),
-        found.appliedMm(),
+        made,
+        made * found.end().stepMm(),
         today,
         found.targetTravelMm(),
         surface.travelMm(found.afterDegrees()),
@@ -193,7 +348,8 @@ public final class AdjustmentPlanner {
         slave ? 0 : leftPercent(index, found),
         RodWords.sentence(surface, found, slave),
         RodWords.turn(found.end(), found.steps()),
-        RodWords.turn(found.end(), -found.steps()));
+        RodWords.turn(found.end(), -made),
+        Said.of("adjustment.unit", "end", found.end().kind()));
   }
 
   private double leftPercent(int index, RodChange.Found found) {

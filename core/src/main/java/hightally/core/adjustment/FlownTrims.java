@@ -1,5 +1,7 @@
 package hightally.core.adjustment;
 
+import hightally.core.airframe.DriverKind;
+import hightally.core.airframe.Surface;
 import hightally.core.log.PhaseReading;
 import hightally.core.phase.Trims;
 import hightally.core.quantity.Control;
@@ -14,17 +16,27 @@ import java.util.Optional;
  * The trims every phase was flown with, and which of them goes into the rods.
  *
  * @param reference id of the phase whose trim becomes metal
- * @param phases trims of the phases that were flown; the others count as they stand in the setup
+ * @param phases trims of the phases, the one flown most first: it decides where several share a
+ *     trim; those that are not named count as they stand in the setup
  * @param presetsTakeUp whether presets take up what the rods leave, in every phase, so that all
  *     clicks are zero
  * @param controls whose trims go into the rods; the clicks of the others stay
+ * @param means where something else than the end that is there is wanted
+ * @param made what came of the rods that are turned already
  */
 public record FlownTrims(
-    String reference, List<PhaseReading> phases, boolean presetsTakeUp, List<Control> controls) {
+    String reference,
+    List<PhaseReading> phases,
+    boolean presetsTakeUp,
+    List<Control> controls,
+    List<RodMeans> means,
+    List<MarkSeen> made) {
   private static final double HALF_THROTTLE_PERCENT = 50;
 
   public FlownTrims {
     phases = List.copyOf(phases);
+    means = means == null ? List.of() : List.copyOf(means);
+    made = made == null ? List.of() : List.copyOf(made);
     controls = controls == null ? List.of() : List.copyOf(controls);
     if (controls.isEmpty()) {
       throw InvalidInputException.of(
@@ -35,6 +47,68 @@ public record FlownTrims(
   /** The other phases keep clicks of their own. */
   public FlownTrims(String reference, List<PhaseReading> phases) {
     this(reference, phases, false, List.of(Control.values()));
+  }
+
+  /** By the ends that are there, nothing turned yet. */
+  public FlownTrims(
+      String reference, List<PhaseReading> phases, boolean presetsTakeUp, List<Control> controls) {
+    this(reference, phases, presetsTakeUp, controls, List.of(), List.of());
+  }
+
+  /** The same with other controls. */
+  public FlownTrims of(List<Control> wanted) {
+    return new FlownTrims(reference, phases, presetsTakeUp, wanted, means, made);
+  }
+
+  /** The same with what came of turning. */
+  public FlownTrims withMade(List<MarkSeen> marks) {
+    return new FlownTrims(reference, phases, presetsTakeUp, controls, means, marks);
+  }
+
+  /** What came of the rod of a surface, if it is turned already. */
+  Optional<MarkSeen> made(String surface) {
+    return made.stream().filter(one -> one.surface().equals(surface)).findFirst();
+  }
+
+  /** Ids of the phases, the one flown most first, the others as they stand in the setup. */
+  List<String> mostFlownFirst(Setup setup) {
+    List<String> order = new ArrayList<>(phases.stream().map(PhaseReading::phase).toList());
+    setup.phases().stream()
+        .map(one -> one.id())
+        .filter(one -> !order.contains(one))
+        .forEach(order::add);
+    return order;
+  }
+
+  /** The setup before it is trimmed: arms seated over, ends fitted, nothing turned. */
+  Setup prepared(Setup setup) {
+    Setup now = setup;
+    for (int i = 0; i < means.size(); i++) {
+      RodMeans one = means.get(i);
+      one.check(setup, i);
+      Surface surface = now.surface(one.surface()).orElseThrow();
+      now = now.withSurface(surface.withRod(surface.rod().onEnd(one.end())));
+      if (one.teeth() != 0 && surface.rod().driver() == DriverKind.SERVO) {
+        now = seated(now, surface.rod().driverId(), one.teeth());
+      }
+    }
+    return now;
+  }
+
+  private static Setup seated(Setup setup, String servo, int teeth) {
+    return setup
+        .change()
+        .servos(
+            setup.servos().stream()
+                .map(
+                    one ->
+                        one.id().equals(servo)
+                            ? one.seated(
+                                one.pullsOnIncrease(),
+                                one.armOffsetDegrees() + teeth * one.seating().finestStepDegrees())
+                            : one)
+                .toList())
+        .done();
   }
 
   /** One trim, flown in the phase that is on when no other is. */
@@ -65,6 +139,15 @@ public record FlownTrims(
       all.add(of(phase.id()).orElse(reading(phase.id(), standing)));
     }
     return all;
+  }
+
+  /** The clicks that stand in the reference phase. */
+  Trims standing(Setup setup) {
+    return all(setup).stream()
+        .filter(one -> one.phase().equals(reference))
+        .map(PhaseReading::trims)
+        .findFirst()
+        .orElseThrow(() -> missing(setup));
   }
 
   private InvalidInputException missing(Setup setup) {

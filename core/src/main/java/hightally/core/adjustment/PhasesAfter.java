@@ -16,6 +16,7 @@ import hightally.core.signal.Moment;
 import hightally.core.signal.SignalPath;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Predicate;
 
 /** Every phase with new rods: its clicks, what is left, the throws, and the setup that results. */
 final class PhasesAfter {
@@ -31,21 +32,32 @@ final class PhasesAfter {
   private final List<Integer> servos = new ArrayList<>();
   private final List<double[]> exact = new ArrayList<>();
   private final List<Trims> clicks = new ArrayList<>();
+  private final Trims common;
+  private final Setup afterTurned;
 
   /** Percent each surface's command lacks in each phase, trims at zero, with the new rods. */
   private final List<double[]> needed = new ArrayList<>();
 
+  /**
+   * All of it.
+   *
+   * @param stands the setup with its rods as the surfaces stand
+   * @param turned the same with its rods by the steps made
+   * @param mostFlownFirst ids of the phases: the first that shares a trim decides it
+   */
   PhasesAfter(
       SignalPath before,
+      Setup stands,
       Setup turned,
       List<PhaseReading> readings,
       int reference,
-      boolean presetsTakeUp) {
+      boolean presetsTakeUp,
+      List<String> mostFlownFirst) {
     this.before = before;
     this.readings = readings;
     this.reference = reference;
     setup = before.setup();
-    rods = SignalPath.of(turned);
+    rods = SignalPath.of(stands);
     for (int i = 0; i < setup.surfaces().size(); i++) {
       if (setup.surfaces().get(i).rod().driver() == DriverKind.SERVO
           && before.carriedBehind(i) >= 0) {
@@ -53,15 +65,51 @@ final class PhasesAfter {
       }
     }
     for (int phase = 0; phase < readings.size(); phase++) {
-      exact.add(exact(phase));
+      exact.add(exact(phase, Trims.ZERO, one -> true));
     }
-    Trims decided = presetsTakeUp ? Trims.ZERO : ClickFit.whole(exact.get(reference));
+    Trims common = presetsTakeUp ? Trims.ZERO : common(mostFlownFirst);
     for (int phase = 0; phase < readings.size(); phase++) {
-      Phase one = setup.phases().get(phase);
-      Trims own = presetsTakeUp ? Trims.ZERO : ClickFit.whole(exact.get(phase));
-      clicks.add(phase == reference ? decided : one.withTrims(own).effective(decided));
+      clicks.add(presetsTakeUp ? Trims.ZERO : clicks(phase, common));
     }
-    after = presetsTakeUp ? SignalPath.of(withPresets(turned)) : rods;
+    this.common = common;
+    after = presetsTakeUp ? SignalPath.of(withPresets(stands)) : rods;
+    afterTurned = presetsTakeUp ? withPresets(turned) : turned;
+  }
+
+  /**
+   * The entry that phases share: the reference decides it where it shares the trim itself, else the
+   * phase flown most of those that do. Where no phase does, it stays what it was.
+   */
+  private Trims common(List<String> mostFlownFirst) {
+    Trims decided = setup.trims();
+    List<String> order = new ArrayList<>(mostFlownFirst);
+    String first = setup.phases().get(reference).id();
+    order.remove(first);
+    order.add(0, first);
+    for (Control control : Control.values()) {
+      for (String id : order) {
+        Phase phase = setup.phase(id).orElse(null);
+        if (phase != null && !phase.own(control)) {
+          Trims whole = ClickFit.whole(exact.get(setup.phases().indexOf(phase)));
+          decided = decided.with(control, whole.of(control));
+          break;
+        }
+      }
+    }
+    return decided;
+  }
+
+  /** The clicks of a phase: the shared ones as they are, its own ones fitted beside them. */
+  private Trims clicks(int phase, Trims decided) {
+    Phase one = setup.phases().get(phase);
+    Trims own =
+        ClickFit.whole(exact(phase, one.withTrims(Trims.ZERO).effective(decided), one::own));
+    return one.withTrims(own).effective(decided);
+  }
+
+  /** The clicks of a phase before they are rounded; roll, pitch, yaw. */
+  double[] exactOf(int phase) {
+    return exact.get(phase);
   }
 
   /** Presets take up what clicks would have to do, to a tenth of a percent, in every phase. */
@@ -91,23 +139,34 @@ final class PhasesAfter {
   }
 
   /** The clicks that bring every surface back, by least squares over the rods at servos. */
-  private double[] exact(int phase) {
+  private double[] exact(int phase, Trims fixed, Predicate<Control> free) {
     Moment rest = readings.get(phase).rest();
     Trims flown = readings.get(phase).trims();
     double[] stood = before.evaluateTrimmed(rest, phase, flown).surfaceDegrees();
     double[] neutral = before.evaluateTrimmed(rest, phase, Trims.ZERO).commandPercent();
     double[] trimmed = before.evaluateTrimmed(rest, phase, flown).armDegrees();
-    ClickFit fit = new ClickFit(setup.transmitter().clickStepPercent());
+    double step = setup.transmitter().clickStepPercent();
+    ClickFit fit = new ClickFit(step);
     double[] lacking = new double[stood.length];
-    needed.add(lacking);
+    if (needed.size() == phase) {
+      needed.add(lacking);
+    }
     for (int i : servos) {
       int channel = before.channelBehind(i);
       double near = trimmed[before.servoIndexBehind(i)];
       double command =
           ClickFit.command(
-              rods.bar(i), before.output(channel), before.servoBehind(i), stood[i], near);
+              rods.bar(i), before.output(channel), rods.servoBehind(i), stood[i], near);
       lacking[i] = command - neutral[channel];
-      fit.servo(setup.surfaces().get(before.carriedBehind(i)).shares().ofControls(), lacking[i]);
+      double[] shares = setup.surfaces().get(before.carriedBehind(i)).shares().ofControls();
+      double left = lacking[i];
+      for (Control control : Control.values()) {
+        if (!free.test(control)) {
+          left -= step * shares[control.ordinal()] * fixed.of(control);
+          shares[control.ordinal()] = 0;
+        }
+      }
+      fit.servo(shares, left);
     }
     return fit.exact();
   }
@@ -186,7 +245,7 @@ final class PhasesAfter {
     double angle = before.ofCommands(commands).surfaceDegrees()[surface];
     double near = before.ofCommands(commands).armDegrees()[before.servoIndexBehind(surface)];
     double arm = rods.bar(surface).armFor(angle, near);
-    double pulse = before.servoBehind(surface).pulseFor(arm);
+    double pulse = rods.servoBehind(surface).pulseFor(arm);
     double subTrim = channel.subTrimMicroseconds();
     double offset = pulse - setup.transmitter().centreMicroseconds() - subTrim;
     boolean high = channel.reversed() ? command < 0 : command > 0;
@@ -202,7 +261,7 @@ final class PhasesAfter {
 
   private boolean reachable(int surface, double arm, double pulse, double endpoint) {
     Transmitter limits = setup.transmitter();
-    return Math.abs(before.servoBehind(surface).armDegrees(pulse) - arm) < ROUNDING
+    return Math.abs(rods.servoBehind(surface).armDegrees(pulse) - arm) < ROUNDING
         && pulse >= limits.shortestMicroseconds()
         && pulse <= limits.longestMicroseconds()
         && endpoint >= 0
@@ -211,15 +270,25 @@ final class PhasesAfter {
 
   /** Rods turned, clicks as they come out: common ones from the reference, own ones per phase. */
   Setup after() {
-    return with(after.setup(), clicks);
+    return with(afterTurned, clicks, common);
   }
 
   /** As it was flown: the clicks of every phase where the transmitter had them. */
   Setup flown() {
-    return with(setup, readings.stream().map(PhaseReading::trims).toList());
+    List<Trims> trims = readings.stream().map(PhaseReading::trims).toList();
+    Trims shared = setup.trims();
+    for (Control control : Control.values()) {
+      for (int i = readings.size() - 1; i >= 0; i--) {
+        if (!setup.phases().get(i).own(control)) {
+          shared = shared.with(control, trims.get(i).of(control));
+          break;
+        }
+      }
+    }
+    return with(setup, trims, shared);
   }
 
-  private Setup with(Setup into, List<Trims> trims) {
+  private static Setup with(Setup into, List<Trims> trims, Trims shared) {
     List<Phase> phases = new ArrayList<>();
     for (int i = 0; i < into.phases().size(); i++) {
       Phase phase = into.phases().get(i);
@@ -232,6 +301,6 @@ final class PhasesAfter {
                   phase.ownPitch() ? now.pitch() : standing.pitch(),
                   phase.ownYaw() ? now.yaw() : standing.yaw())));
     }
-    return into.change().phases(phases).trims(trims.get(reference)).done();
+    return into.change().phases(phases).trims(shared).done();
   }
 }

@@ -13,6 +13,7 @@ import hightally.core.quantity.Said;
  * @param turnsExact exact turns (mm for a sliding stopper)
  * @param steps whole steps of its end
  * @param sixths those steps in sixths of a turn; 0 for a sliding stopper
+ * @param madeSteps the steps that were made where they are known, else the planned ones
  * @param appliedMm change those steps make
  * @param todayMm trailing edge with the trim at zero, before
  * @param targetMm where it stood with the trim in
@@ -24,6 +25,7 @@ import hightally.core.quantity.Said;
  * @param sentence all of it in words
  * @param turn how the end is turned, in words
  * @param turnBack how it is undone, in words
+ * @param unit what a step of its end is called
  */
 public record PlannedRod(
     String surface,
@@ -34,6 +36,7 @@ public record PlannedRod(
     double turnsExact,
     long steps,
     long sixths,
+    long madeSteps,
     double appliedMm,
     double todayMm,
     double targetMm,
@@ -44,7 +47,8 @@ public record PlannedRod(
     double leftPercent,
     Said sentence,
     Said turn,
-    Said turnBack) {
+    Said turnBack,
+    Said unit) {
   /** Whether there is anything to turn. */
   public boolean toDo() {
     return steps != 0;

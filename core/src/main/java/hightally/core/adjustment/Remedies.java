@@ -15,9 +15,6 @@ import java.util.List;
 
 /** What might be better than turning a rod, per surface at a servo. */
 final class Remedies {
-  /** From this part of a tooth on, the tooth is nearer than the rod. */
-  private static final double MOST_OF_A_TOOTH = 0.75;
-
   private static final double FAR_FROM_SQUARE_DEGREES = 10;
 
   private Remedies() {}
@@ -64,8 +61,8 @@ final class Remedies {
                   "size",
                   Quantity.mm(Math.abs(mm)))));
     }
-    if (Math.abs(arm) >= MOST_OF_A_TOOTH * tooth) {
-      long teeth = Math.max(1, Math.round(Math.abs(arm) / tooth));
+    int teeth = Math.abs(RodWay.teeth(servo, arm));
+    if (teeth != 0) {
       found.add(
           new Remedy(
               surface.id(),

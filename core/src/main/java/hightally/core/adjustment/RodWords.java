@@ -9,14 +9,14 @@ import hightally.core.quantity.Said;
 import hightally.core.quantity.Turns;
 
 /** A rod's change as a pilot would say it. */
-final class RodWords {
+public final class RodWords {
   /** A trailing edge that moves less than this is said not to move, mm. */
   private static final double VISIBLE_MM = 0.05;
 
   private RodWords() {}
 
   /** {@code 1½ turns out}, {@code stopper 0.5 mm, rod longer}. */
-  static Said turn(RodEnd end, long steps) {
+  public static Said turn(RodEnd end, long steps) {
     if (end.kind() == RodEndKind.SLIDE) {
       return Said.of(
           "adjustment.stopperRod",
@@ -30,7 +30,7 @@ final class RodWords {
   }
 
   /** Which way the end turns, seen from the surface, for a right-hand thread. */
-  static Said rotation(RodEnd end, long steps) {
+  public static Said rotation(RodEnd end, long steps) {
     RodDirection way = RodDirection.of(steps);
     return switch (end.kind()) {
       case CLEVIS, BALL_LINK -> Said.of("adjustment.seenFromSurfaceLookingAlong", "way", way);

@@ -32,18 +32,87 @@ public record RulerCheck(
   private static final double QUARTER = 0.25;
   private static final double NEAR = 0.12;
 
-  /** Between half and twice a reading may be believed; beyond that an input is wrong. */
-  private static final double LEAST = 0.5;
+  /** A gauge read this many times off was read in another unit, or at another place. */
+  private static final double SENSIBLE = 8;
 
-  private static final double MOST = 2;
+  /** Readings below this have no direction. */
+  private static final double NOTHING_MM = 0.05;
 
   /** A gauge reading: trim in less trim zeroed, plus is up or right. */
-  public record GaugeReading(@Within(min = -300, max = 300, unit = Unit.MILLIMETRES) double mm) {}
+  public record GaugeReading(@Within(min = -300, max = 300, unit = Unit.MILLIMETRES) double mm) {
+    /**
+     * From what the pilot saw when he zeroed the trim.
+     *
+     * @param sizeMm how far the trailing edge went
+     * @param way which way it went; {@code SAME} for not at all
+     */
+    public static GaugeReading zeroing(Surface surface, double sizeMm, Went way) {
+      if (!(sizeMm >= 0 && sizeMm <= MOST_MM)) {
+        throw InvalidInputException.of(
+            "sizeMm",
+            sizeMm,
+            Said.of("demand.range", "min", Quantity.mm(0, 0), "max", Quantity.mm(MOST_MM, 0)));
+      }
+      if (way != Went.SAME && surface.sideways() != way.sideways()) {
+        throw InvalidInputException.of(
+            "way", way.name(), Said.of("demand.wayOfSurface", "sideways", surface.sideways()));
+      }
+      if (way == Went.SAME && sizeMm >= NOTHING_MM) {
+        throw InvalidInputException.of("way", way.name(), Said.of("demand.wayItWent"));
+      }
+      return new GaugeReading(-way.sign() * sizeMm);
+    }
+  }
+
+  private static final double MOST_MM = 300;
+
+  /** Which way a trailing edge went. */
+  public enum Went {
+    UP(1, false),
+    DOWN(-1, false),
+    RIGHT(1, true),
+    LEFT(-1, true),
+    SAME(0, false);
+
+    private final int sign;
+    private final boolean sideways;
+
+    Went(int sign, boolean sideways) {
+      this.sign = sign;
+      this.sideways = sideways;
+    }
+
+    /** Plus for up or right. */
+    public int sign() {
+      return sign;
+    }
+
+    boolean sideways() {
+      return sideways;
+    }
+
+    /** The way of a movement at a surface, plus up or right. */
+    public static Went of(Surface surface, double mm) {
+      if (mm == 0) {
+        return SAME;
+      }
+      if (surface.sideways()) {
+        return mm > 0 ? RIGHT : LEFT;
+      }
+      return mm > 0 ? UP : DOWN;
+    }
+  }
 
   /** Compares a reading with the arithmetic. */
   public static RulerCheck of(Setup setup, Surface surface, double computedMm, GaugeReading read) {
     Validation.check(read);
     double measured = read.mm();
+    if (Math.abs(measured) > SENSIBLE * Math.max(1, Math.abs(computedMm))) {
+      throw InvalidInputException.of(
+          "sizeMm",
+          Math.abs(measured),
+          Said.of("demand.mmNotCm", "expected", Quantity.mm(computedMm).size()));
+    }
     double tolerance = Math.max(setup.house().rulerMm(), QUARTER * Math.abs(computedMm));
     boolean agree = Math.abs(measured - computedMm) <= tolerance;
     return new RulerCheck(
@@ -54,26 +123,12 @@ public record RulerCheck(
         agree ? List.of() : explained(setup, surface, computedMm, measured));
   }
 
-  /**
-   * The setup with a surface's lever arm such that it moves by as much more as was measured.
-   *
-   * @throws InvalidInputException if the reading is not between half and twice the computed one
-   */
-  public Setup believed(Setup setup, Surface surface) {
-    double ratio = measuredMm / computedMm;
-    if (!(ratio >= LEAST && ratio <= MOST)) {
-      throw InvalidInputException.of(
-          "choice", "RULER", Said.of("demand.readingBetweenHalfTwiceComputed"));
-    }
-    double horn = surface.rod().linkage().hornRadiusMm() / ratio;
-    return setup.withSurface(surface.withRod(surface.rod().withHorn(horn)));
-  }
-
   private static List<Said> explained(
       Setup setup, Surface surface, double computed, double measured) {
     List<Said> found = new ArrayList<>();
     if (computed * measured < 0) {
-      found.add(Said.of("adjustment.theyOppositeSignsTrimRead"));
+      found.add(Said.of("adjustment.directionFirst"));
+      return found;
     }
     if (Math.abs(measured) < setup.house().rulerMm()) {
       found.add(Said.of("adjustment.gaugeShowedAlmostNothingLoose"));

@@ -25,19 +25,26 @@ final class WorkOrder {
   private final Setup setup;
   private final Trims trims;
   private final Trims staying;
+  private final List<RodMeans> means;
   private final List<WorkStep> steps = new ArrayList<>();
 
-  private WorkOrder(Setup setup, Trims trims, Trims staying) {
+  private WorkOrder(Setup setup, List<RodMeans> means, Trims trims, Trims staying) {
     this.setup = setup;
+    this.means = means;
     this.staying = staying;
     this.trims = trims;
   }
 
   static List<WorkStep> steps(
-      Setup setup, Trims trims, Trims staying, List<PlannedRod> rods, List<PhaseOutcome> phases) {
-    WorkOrder order = new WorkOrder(setup, trims, staying);
+      Setup setup,
+      List<RodMeans> means,
+      Trims trims,
+      Trims staying,
+      List<PlannedRod> rods,
+      List<PhaseOutcome> phases) {
+    WorkOrder order = new WorkOrder(setup, means, trims, staying);
     order.begin();
-    List<PlannedRod> todo = rods.stream().filter(PlannedRod::toDo).toList();
+    List<PlannedRod> todo = rods.stream().filter(order::toDo).toList();
     for (int i = 0; i < todo.size(); i++) {
       order.surface(todo.get(i), i == 0);
     }
@@ -47,11 +54,12 @@ final class WorkOrder {
   }
 
   private void begin() {
+    boolean motor = !setup.airframe().motors().isEmpty();
     whole(
         Kind.SAFETY,
-        Said.of("adjustment.makeMotorHarmless"),
+        motor ? Said.of("adjustment.makeMotorHarmless") : Said.of("adjustment.modelOnTable"),
         Said.of("adjustment.transmitterFirstThenModelSet"),
-        PROPELLER);
+        motor ? PROPELLER : Said.NOTHING);
     whole(
         Kind.TRIMS_IN,
         Said.of("adjustment.trims", "orZero", orZero(trims.told(control -> true))),
@@ -65,6 +73,10 @@ final class WorkOrder {
         Said.NOTHING);
   }
 
+  private boolean toDo(PlannedRod rod) {
+    return rod.toDo() || means.stream().anyMatch(one -> one.surface().equals(rod.surface()));
+  }
+
   private void surface(PlannedRod rod, boolean first) {
     Surface surface = setup.surface(rod.surface()).orElseThrow();
     if (!first) {
@@ -76,6 +88,9 @@ final class WorkOrder {
           surface);
     }
     mark(rod, surface);
+    means.stream()
+        .filter(one -> one.surface().equals(surface.id()))
+        .forEach(one -> prepare(one, surface));
     turn(rod, surface);
     check(rod, surface);
   }
@@ -99,6 +114,32 @@ final class WorkOrder {
             Quantity.mm(moves).size()),
         Said.NOTHING,
         surface);
+  }
+
+  /** The arm a tooth over, or another end, before anything is turned. */
+  private void prepare(RodMeans one, Surface surface) {
+    if (one.teeth() != 0) {
+      add(
+          Kind.SEAT,
+          Said.of(
+              "adjustment.armOver",
+              "surface",
+              surface.name(),
+              "teeth",
+              Math.abs(one.teeth()),
+              "way",
+              one.teeth() > 0 ? RodDirection.LENGTHEN : RodDirection.SHORTEN),
+          Said.of("adjustment.armScrewBackIn"),
+          Said.NOTHING,
+          surface);
+    } else {
+      add(
+          Kind.FIT,
+          Said.of("adjustment.fitEnd", "surface", surface.name(), "end", one.end().kind()),
+          Said.of("adjustment.sameLengthFirst", "pitch", Quantity.mm(one.end().pitchMm(), 2)),
+          Said.NOTHING,
+          surface);
+    }
   }
 
   private void turn(PlannedRod rod, Surface surface) {

@@ -18,6 +18,10 @@ public record WorkStep(Kind kind, Said title, Said detail, Said caution, String 
     TRIMS_IN,
     MARK,
     ZERO,
+    /** The arm goes over by teeth. */
+    SEAT,
+    /** Another end is fitted. */
+    FIT,
     TURN,
     CHECK,
     TRIM_BACK,

@@ -10,13 +10,13 @@ import java.util.List;
 import java.util.Optional;
 
 /** The mix that brakes: a lever or the throttle stick moves flaps down, or spoilers up. */
-final class Brakes {
+public final class Brakes {
   private static final double WHOLE = 100;
 
   private Brakes() {}
 
   /** It, where there is one. */
-  static Optional<Mix> of(Setup setup) {
+  public static Optional<Mix> of(Setup setup) {
     return setup.mixes().stream()
         .filter(one -> one.source() == MixSource.INPUT || one.source() == MixSource.THROTTLE)
         .filter(one -> one.targets().stream().anyMatch(target -> brakes(setup, target)))
@@ -36,7 +36,7 @@ final class Brakes {
    *
    * @param part 0 to 1
    */
-  static double place(Mix brakes, double part) {
+  public static double place(Mix brakes, double part) {
     double out = ends(brakes, false);
     double in = ends(brakes, true);
     return Math.rint(out + part * (in - out));

@@ -23,6 +23,13 @@ import java.util.Set;
 public final class Coach {
   private static final String CHANGED = "coach.changedFlyAgain";
 
+  /** What decides where the balance point lies. */
+  private static final Set<TrimTest> BALANCE_TESTS =
+      EnumSet.of(TrimTest.INVERTED_45, TrimTest.DIVE);
+
+  /** A value so far from a step of its lever, in parts of it, was rounded in the transmitter. */
+  private static final double ROUNDED = 4;
+
   private final Asked asked;
 
   /**
@@ -217,14 +224,64 @@ public final class Coach {
     }
     TrimLever most = null;
     int strongest = 0;
+    TrimLever closed = null;
     for (TrimLever lever : test.test().levers()) {
-      int strength = Math.abs(newest.severity(lever).orElse(0));
-      most = strength > strongest ? lever : most;
-      strongest = Math.max(strongest, strength);
+      int wanted = newest.severity(lever).orElse(0);
+      int strength = Math.abs(wanted);
+      boolean tried =
+          strength > 0 && (decided(test, lever, wanted) || wasNotTheCause(test, lever, all));
+      closed = tried && closed == null ? lever : closed;
+      most = strength > strongest && !tried ? lever : most;
+      strongest = most == lever ? strength : strongest;
     }
-    return most == null
+    if (most != null) {
+      return CoachAdvice.of(asked.now(), test, most, step(test, most, all), sign(most));
+    }
+    return closed == null
         ? CoachAdvice.named(newest)
-        : CoachAdvice.of(asked.now(), test, most, step(test, most, all), sign(most));
+        : decided(test, closed, newest.severity(closed).orElse(0))
+            ? CoachAdvice.decidedElsewhere(asked.now().value(closed, test), closed)
+            : CoachAdvice.elsewhere(asked.now().value(closed, test), closed);
+  }
+
+  /**
+   * Whether another test decides a lever; two tests that pull at one would pull for ever. What
+   * comes with speed moves the balance point only until the balance has a test of its own behind
+   * it. The vertical line moves the down thrust only where the throttle test has not been wrong
+   * already.
+   */
+  private boolean decided(TestCase test, TrimLever lever, int wanted) {
+    if (test.test() == TrimTest.THROTTLE_CHANGE && lever == TrimLever.BALANCE) {
+      return asked.flown().stream().anyMatch(one -> BALANCE_TESTS.contains(one.result().test()));
+    }
+    return test.test() == TrimTest.VERTICAL_UP
+        && lever == TrimLever.DOWN_THRUST
+        && asked.flown().stream().anyMatch(one -> wrongThere(one, lever, test, wanted));
+  }
+
+  /** Whether the throttle test, flown with the lever further that way, wanted it back. */
+  private boolean wrongThere(Flown one, TrimLever lever, TestCase test, int wanted) {
+    double further = one.snapshot().value(lever, test) - asked.now().value(lever, test);
+    return one.result().test() == TrimTest.THROTTLE_CHANGE
+        && Math.abs(further) > lever.resolution() / 2
+        && Math.signum(further) == Math.signum(wanted)
+        && one.result().severity(lever).orElse(0) * wanted < 0;
+  }
+
+  /**
+   * Whether its own flights have said once that a lever does not help: it went back then, and is
+   * not tried round and round.
+   */
+  private boolean wasNotTheCause(TestCase test, TrimLever lever, List<Flown> all) {
+    for (int i = 1; i < all.size(); i++) {
+      List<Flown> before = all.subList(0, i);
+      if (comparable(before.get(i - 1), test, lever)
+          && before.get(i - 1).result().severity(lever).orElse(0) != 0
+          && step(test, lever, before).verdict() == TrimStep.Verdict.NOT_THE_CAUSE) {
+        return true;
+      }
+    }
+    return false;
   }
 
   /** The sign of a lever by this pilot's house rule. */
@@ -236,7 +293,7 @@ public final class Coach {
     List<TrimStep.Flown> history = new ArrayList<>();
     for (Flown one : all) {
       OptionalInt severity = one.result().severity(lever);
-      if (severity.isPresent() && comparable(one, test, lever)) {
+      if (severity.isPresent() && !hidden(one, lever) && comparable(one, test, lever)) {
         double value = one.snapshot().value(lever, test);
         history.add(new TrimStep.Flown(value, sign(lever) * severity.getAsInt()));
       }
@@ -257,7 +314,29 @@ public final class Coach {
       max = Math.max(max, now);
       max = max - min < lever.resolution() ? max + lever.resolution() : max;
     }
-    return TrimStep.of(new TrimStep.Question(history, lever.steps(), lever.resolution(), min, max));
+    double from = min;
+    List<TrimStep.Flown> counted =
+        history.stream()
+            .map(one -> new TrimStep.Flown(counted(one.value(), from, lever), one.severity()))
+            .toList();
+    return TrimStep.of(new TrimStep.Question(counted, lever.steps(), lever.resolution(), min, max));
+  }
+
+  /** What comes with speed cannot be judged while something comes at once: that is no "right". */
+  private static boolean hidden(Flown one, TrimLever lever) {
+    TestResult result = one.result();
+    return result.test() == TrimTest.THROTTLE_CHANGE
+        && lever == TrimLever.BALANCE
+        && result.severity(lever).orElse(0) == 0
+        && result.severity(TrimLever.DOWN_THRUST).orElse(0) != 0;
+  }
+
+  /** A value as it was meant: what the transmitter's own rounding took is given back. */
+  private static double counted(double value, double min, TrimLever lever) {
+    double resolution = lever.resolution();
+    double nearest = min + Math.rint((value - min) / resolution) * resolution;
+    boolean rounded = lever.inProgram() && Math.abs(nearest - value) < resolution / ROUNDED;
+    return rounded ? nearest : value;
   }
 
   /** Whether only the lever itself has moved between that flight and now. */

@@ -92,6 +92,30 @@ public record CoachAdvice(
         List.of());
   }
 
+  /** Its lever was tried, did not help, and went back: other causes are looked at. */
+  static CoachAdvice elsewhere(double value, TrimLever lever) {
+    return left(value, lever, "coach.elsewhere", "coach.elsewhereWhy");
+  }
+
+  /** Another test decides its lever. */
+  static CoachAdvice decidedElsewhere(double value, TrimLever lever) {
+    return left(value, lever, "coach.decided", "coach.decidedWhy");
+  }
+
+  private static CoachAdvice left(double value, TrimLever lever, String words, String why) {
+    return new CoachAdvice(
+        lever,
+        TrimStep.Verdict.NOT_THE_CAUSE,
+        Making.NOTHING,
+        value,
+        value,
+        Said.of(words, "lever", lever),
+        Said.of(why, "lever", lever),
+        List.of(),
+        Said.of("coach.watch", "verdict", TrimStep.Verdict.AT_LIMIT),
+        List.of());
+  }
+
   static CoachAdvice of(Snapshot now, TestCase test, TrimLever lever, TrimStep step, int sign) {
     double from = now.value(lever, test);
     double to = stays(step) ? from : step.next();
@@ -132,7 +156,8 @@ public record CoachAdvice(
     return Said.of("coach.watch", "verdict", step.verdict());
   }
 
-  private static Quantity amount(TrimLever lever, double size) {
+  /** A size of a lever in its unit, as fine as it is moved. */
+  public static Quantity amount(TrimLever lever, double size) {
     int decimals = lever.resolution() < 0.5 ? 2 : lever.resolution() < 1 ? 1 : 0;
     return switch (lever) {
       case DOWN_THRUST, RIGHT_THRUST -> Quantity.degrees(size, decimals);

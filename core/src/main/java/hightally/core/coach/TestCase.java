@@ -84,7 +84,7 @@ public record TestCase(TrimTest test, String part) {
   }
 
   /** The phase it is flown in. */
-  Phase phase(Setup setup) {
+  public Phase phase(Setup setup) {
     return setup.phase(part).orElseGet(() -> brakePhase(setup));
   }
 

@@ -1,6 +1,7 @@
 package hightally.core.guide;
 
 import hightally.core.airframe.Surface;
+import hightally.core.quantity.Absentable;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Quantity;
 import hightally.core.quantity.Said;
@@ -15,28 +16,46 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
-/** What every surface should do at the end of an adjustment, beside what was measured. */
+/**
+ * What every surface should do at the end of an adjustment, with every stick and lever it takes
+ * part in, beside what was seen.
+ */
 public final class BenchVerification {
   private static final double LEEWAY = 0.1;
+  private static final double SENSIBLE = 5;
 
   private BenchVerification() {}
 
   /**
-   * What was measured at one surface.
+   * What was seen at one surface.
    *
+   * @param by name of the control; empty for a lever, or for the one that moves it most
+   * @param measured whether a ruler was there; without one the ways were looked at
    * @param plusMm as far as it goes up, or right, from rest
    * @param minusMm as far as it goes down, or left, as a positive size
    * @param rightWay whether it went the way the words say
    */
   public record Verified(
       @Text(max = 40) String surface,
+      @Text(min = 0, max = 10) String by,
+      boolean rightWay,
+      boolean measured,
       @Within(min = 0, max = 600, unit = Unit.MILLIMETRES) double plusMm,
-      @Within(min = 0, max = 600, unit = Unit.MILLIMETRES) double minusMm,
-      boolean rightWay) {}
+      @Within(min = 0, max = 600, unit = Unit.MILLIMETRES) double minusMm) {
+    public Verified {
+      by = by == null ? "" : by;
+    }
+
+    /** Whether it is about the same surface and stick. */
+    public boolean sameAs(Verified other) {
+      return surface.equals(other.surface) && by.equals(other.by);
+    }
+  }
 
   /**
    * What a surface should do.
    *
+   * @param by name of the control; empty for a lever
    * @param how which stick or lever to move, and how
    * @param first which way the trailing edge goes first
    * @param plusMm as far as it goes up, or right, from rest
@@ -48,16 +67,22 @@ public final class BenchVerification {
   public record Expected(
       String surface,
       String name,
+      String by,
       Said how,
       Way first,
       double plusMm,
       double minusMm,
-      Verified measured,
+      @Absentable Verified measured,
       boolean fits,
       Said words) {
     /** Whether it was seen to move the wrong way. */
     public boolean wrongWay() {
       return measured != null && !measured.rightWay();
+    }
+
+    /** Whether nothing was seen of it. */
+    public boolean open() {
+      return measured == null;
     }
   }
 
@@ -67,11 +92,13 @@ public final class BenchVerification {
     List<Expected> found = new ArrayList<>();
     for (int i = 0; i < setup.surfaces().size(); i++) {
       Surface surface = setup.surfaces().get(i);
-      Throws throwing = Throws.of(path, i);
-      if (!throwing.none()) {
+      for (Throws throwing : Throws.all(path, i)) {
         Optional<Verified> seen =
-            measured.stream().filter(one -> one.surface().equals(surface.id())).findFirst();
-        boolean up = goesUp(path, i, throwing);
+            measured.stream()
+                .filter(one -> one.surface().equals(surface.id()))
+                .filter(one -> one.by().equals(throwing.by()))
+                .findFirst();
+        boolean up = goesUp(path, surface, throwing);
         found.add(expected(setup, surface, throwing, up, seen.orElse(null)));
       }
     }
@@ -79,17 +106,43 @@ public final class BenchVerification {
   }
 
   /** Which way it must go first: by its role; as described for a lever or where no role says. */
-  private static boolean goesUp(SignalPath path, int surface, Throws throwing) {
+  private static boolean goesUp(SignalPath path, Surface surface, Throws throwing) {
     return throwing.control() == null
-        ? Throws.at(path, surface, 1).travelMm() > Throws.at(path, surface, 0).travelMm()
-        : Guide.meant(path, path.setup().surfaces().get(surface), throwing.control()) > 0;
+        ? throwing.plusMm() > throwing.minusMm()
+        : Guide.meant(path, surface, throwing.control()) > 0;
   }
 
   /** Checks a measurement for being one of this setup. */
   public static void check(Setup setup, Verified verified) {
     Validation.check(verified);
-    if (setup.surface(verified.surface()).isEmpty()) {
-      throw InvalidInputException.of("surface", verified.surface(), Said.of("demand.idSurface"));
+    int index =
+        setup
+            .surface(verified.surface())
+            .map(setup.surfaces()::indexOf)
+            .orElseThrow(
+                () ->
+                    InvalidInputException.of(
+                        "surface", verified.surface(), Said.of("demand.idSurface")));
+    List<Throws> known = Throws.all(SignalPath.of(setup), index);
+    if (known.stream().noneMatch(one -> one.by().equals(verified.by()))) {
+      throw InvalidInputException.of(
+          "by",
+          verified.by(),
+          Said.of("demand.oneOf", "names", Said.list(known.stream().map(Throws::by).toList())));
+    }
+    for (Throws one : known) {
+      if (one.by().equals(verified.by()) && verified.measured()) {
+        sensible("plusMm", verified.plusMm(), one.plusMm());
+        sensible("minusMm", verified.minusMm(), one.minusMm());
+      }
+    }
+  }
+
+  /** A ruler read ten times off was read in another unit, or at another place. */
+  private static void sensible(String field, double mm, double expected) {
+    if (mm > SENSIBLE * Math.max(1, expected)) {
+      throw InvalidInputException.of(
+          field, mm, Said.of("demand.mmNotCm", "expected", Quantity.mm(expected)));
     }
   }
 
@@ -100,11 +153,12 @@ public final class BenchVerification {
     boolean fits =
         seen == null
             || seen.rightWay()
-                && near(seen.plusMm(), plus, setup)
-                && near(seen.minusMm(), minus, setup);
+                && (!seen.measured()
+                    || near(seen.plusMm(), plus, setup) && near(seen.minusMm(), minus, setup));
     return new Expected(
         surface.id(),
         surface.name(),
+        throwing.by(),
         throwing.where(setup.transmitter().stickMode()),
         surface.way(up ? 1 : -1),
         plus,

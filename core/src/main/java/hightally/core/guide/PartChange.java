@@ -82,13 +82,18 @@ public record PartChange(
   private static final Voided LATERAL =
       new Voided(Said.of("guide.lateralBalance"), Said.of("guide.oneSideMayHeavierNow"));
 
+  /** Whether it made a linkage another one. */
+  public boolean ofLinkage() {
+    return kind == PartKind.SERVO || kind == PartKind.ARM || kind == PartKind.ROD;
+  }
+
   /** What must be done again. */
   public List<Voided> voids() {
     List<Voided> list = new ArrayList<>();
     switch (kind) {
       case SERVO -> list.addAll(List.of(CENTRE, DIRECTIONS, THROWS, ONCE, TRIMS));
       case ARM -> list.addAll(List.of(CENTRE, THROWS, ONCE, TRIMS));
-      case ROD -> list.addAll(List.of(CENTRE, THROWS, ONCE));
+      case ROD -> list.addAll(List.of(CENTRE, THROWS, ONCE, TRIMS));
       case RECEIVER -> list.addAll(List.of(MAP, DIRECTIONS, FAILSAFE, RANGE));
       case TRANSMITTER -> list.addAll(List.of(MAP, DIRECTIONS, THROWS, FAILSAFE, RANGE, TRIMS));
       case PROPELLER -> list.addAll(List.of(YAW_TRIM, POWER_PITCH, TIMER));

@@ -9,6 +9,8 @@ import hightally.core.setup.Setup;
 import hightally.core.signal.Moment;
 import hightally.core.signal.Positions;
 import hightally.core.signal.SignalPath;
+import java.util.ArrayList;
+import java.util.List;
 
 /**
  * How far a surface goes each way from rest with the stick or lever that moves it most.
@@ -50,6 +52,32 @@ record Throws(
       best = found.size() > best.size() ? found : best;
     }
     return best;
+  }
+
+  /** How far a surface goes with each stick and lever it takes part in, sticks first. */
+  static List<Throws> all(SignalPath path, int surface) {
+    Setup setup = path.setup();
+    Surface carried =
+        setup.surface(setup.channels().get(path.channelBehind(surface)).carries()).orElseThrow();
+    Moment rest = Moment.centred(Trims.ZERO);
+    List<Throws> found = new ArrayList<>();
+    for (Control control : Control.values()) {
+      if (carried.shares().of(control) != 0) {
+        found.add(
+            between(path, surface, control, -1, rest.with(control, 1), rest.with(control, -1)));
+      }
+    }
+    for (LeverShare share : carried.shares().levers()) {
+      int index = setup.transmitter().inputIndex(share.input());
+      found.add(between(path, surface, null, index, rest.withInput(index, 1), rest));
+    }
+    found.removeIf(Throws::none);
+    return found;
+  }
+
+  /** What it is asked by: the control's name, or nothing for a lever. */
+  String by() {
+    return control == null ? "" : control.name();
   }
 
   private static Throws between(

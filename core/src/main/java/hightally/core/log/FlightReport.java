@@ -52,6 +52,24 @@ public record FlightReport(
     return all;
   }
 
+  /** The same with other clicks in the phase that is on when no other is. */
+  public FlightReport withTrims(Trims changed) {
+    return new FlightReport(
+        flownOn,
+        wind,
+        air,
+        field,
+        battery,
+        cgMm,
+        remarks,
+        goal,
+        changed,
+        throttlePercent,
+        sure,
+        turnsDiffer,
+        phases);
+  }
+
   /** How much wind. */
   public enum Wind {
     CALM,

@@ -4,69 +4,53 @@ import hightally.core.log.PhaseReading.Sure;
 import hightally.core.log.TrimSeries.State;
 import hightally.core.log.TrimSeries.TrimPoint;
 import hightally.core.phase.Phase;
+import hightally.core.quantity.Clicks;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.HouseValues;
 import hightally.core.quantity.Quantity;
 import hightally.core.quantity.Said;
 import hightally.core.setup.Setup;
-import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.IntStream;
 
 /**
- * When a trim has settled: enough agreeing flights in calm air, with the same balance point and
- * pack, since something relevant changed. Thresholds are house values.
+ * When a trim has settled: the newest flights that count agree, and they are enough. What counts
+ * and what the states mean stands in {@code docs/computation.md}; thresholds are house values.
  */
 public final class Settling {
   private static final double OTHER_THROTTLE_PERCENT = 30;
-  private static final int TREND = 3;
+
+  /** A sign noted wrongly can be told from an odd flight beyond this difference, clicks. */
+  private static final int OPPOSITE_CLICKS = 6;
 
   private final Setup setup;
   private final HouseValues house;
   private final List<FlownOnce> flights;
   private final List<SeriesBreak> breaks;
+  private final List<SettledWord> said;
   private final Map<Control, Double> mmPerClick = new EnumMap<>(Control.class);
 
-  /** A flight: its number, its report, and the revision it was on. */
-  public record FlownOnce(long flight, int revision, FlightReport report) {}
-
-  /**
-   * Something that voids what was flown before.
-   *
-   * @param fromRevision the first revision after it
-   * @param fromDay the day of it, where no revision tells; null otherwise
-   * @param fromFlight number of the first flight after it, where neither tells; 0 otherwise
-   * @param controls whose trims it voids
-   * @param why in a few words
-   */
-  public record SeriesBreak(
-      int fromRevision, LocalDate fromDay, long fromFlight, List<Control> controls, Said why) {
-    /** By revision and day. */
-    public SeriesBreak(int fromRevision, LocalDate fromDay, List<Control> controls, Said why) {
-      this(fromRevision, fromDay, 0, controls, why);
-    }
-
-    boolean before(FlownOnce flight) {
-      return flight.revision() < fromRevision
-          || flight.flight() < fromFlight
-          || fromDay != null && flight.report().flownOn().isBefore(fromDay);
-    }
-  }
-
-  private Settling(Setup setup, List<FlownOnce> flights, List<SeriesBreak> breaks) {
+  private Settling(
+      Setup setup, List<FlownOnce> flights, List<SeriesBreak> breaks, List<SettledWord> said) {
     this.setup = setup;
     house = setup.house();
-    this.flights =
-        flights.stream()
-            .sorted(
-                Comparator.comparing((FlownOnce one) -> one.report().flownOn())
-                    .thenComparing(FlownOnce::flight))
-            .toList();
+    this.flights = inOrder(flights);
     this.breaks = breaks;
+    this.said = said;
+  }
+
+  /** Flights by day and number, oldest first. */
+  static List<FlownOnce> inOrder(List<FlownOnce> flights) {
+    return flights.stream()
+        .sorted(
+            Comparator.comparing((FlownOnce one) -> one.report().flownOn())
+                .thenComparing(FlownOnce::flight))
+        .toList();
   }
 
   /**
@@ -75,10 +59,11 @@ public final class Settling {
    * @param setup as it is now
    * @param flights in any order
    * @param breaks what voids what
+   * @param said what the pilot says has settled
    */
   public static List<TrimSeries> of(
-      Setup setup, List<FlownOnce> flights, List<SeriesBreak> breaks) {
-    Settling settling = new Settling(setup, flights, breaks);
+      Setup setup, List<FlownOnce> flights, List<SeriesBreak> breaks, List<SettledWord> said) {
+    Settling settling = new Settling(setup, flights, breaks, said);
     List<TrimSeries> found = new ArrayList<>();
     for (Phase phase : setup.phases()) {
       for (Control control : Control.values()) {
@@ -90,45 +75,134 @@ public final class Settling {
     return found;
   }
 
-  private TrimSeries series(String phase, Control control) {
-    List<FlownOnce> flown =
-        flights.stream().filter(one -> reading(one, phase).isPresent()).toList();
-    List<TrimPoint> points = new ArrayList<>();
-    List<FlownOnce> counting = new ArrayList<>();
-    for (FlownOnce one : flown) {
-      Said why = whyNot(one, flown.get(flown.size() - 1), phase, control);
-      int clicks = reading(one, phase).orElseThrow().trims().of(control);
-      points.add(new TrimPoint(one.flight(), one.report().flownOn(), clicks, why.isEmpty(), why));
-      if (why.isEmpty()) {
-        counting.add(one);
-      }
-    }
-    List<Integer> clicks =
-        counting.stream()
-            .map(one -> reading(one, phase).orElseThrow().trims().of(control))
-            .toList();
-    List<Integer> agreeing = agreeing(clicks);
-    int middle = middle(agreeing);
-    Said suspicion = suspicion(phase, control, counting, clicks, middle);
-    if (!suspicion.isEmpty()) {
-      return new TrimSeries(phase, control, State.SUSPICIOUS, middle, suspicion, points);
-    }
-    Said missing = missing(clicks);
-    return missing.isEmpty()
-        ? new TrimSeries(phase, control, State.SETTLED, middle, settled(agreeing), points)
-        : new TrimSeries(phase, control, State.NOT_YET, middle, missing, points);
+  /** One series, from the flights alone. */
+  public static TrimSeries of(
+      Setup setup,
+      List<FlownOnce> flights,
+      List<SeriesBreak> breaks,
+      String phase,
+      Control control) {
+    return new Settling(setup, flights, breaks, List.of()).series(phase, control);
   }
 
   private Optional<PhaseReading> reading(FlownOnce one, String phase) {
-    return one.report().readings(setup.basePhase().id()).stream()
-        .filter(reading -> reading.phase().equals(phase))
-        .findFirst();
+    return one.reading(phase, setup.basePhase().id());
+  }
+
+  private int clicks(FlownOnce one, String phase, Control control) {
+    return reading(one, phase).orElseThrow().trims().of(control);
+  }
+
+  private TrimSeries series(String phase, Control control) {
+    List<FlownOnce> flown =
+        flights.stream().filter(one -> reading(one, phase).isPresent()).toList();
+    FlownOnce newest =
+        flown.stream()
+            .filter(one -> one.leftOut().isEmpty() && !one.simulated())
+            .reduce((first, second) -> second)
+            .orElse(null);
+    List<FlownOnce> counting = new ArrayList<>();
+    Map<Long, Said> why = new java.util.HashMap<>();
+    for (FlownOnce one : flown) {
+      Said reason = whyNot(one, newest, phase, control);
+      why.put(one.flight(), reason);
+      if (reason.isEmpty()) {
+        counting.add(one);
+      }
+    }
+    List<Integer> clicks = counting.stream().map(one -> clicks(one, phase, control)).toList();
+    AgreeingRun run = AgreeingRun.of(clicks, house.settledClicks());
+    FlownOnce last = counting.isEmpty() ? null : counting.get(counting.size() - 1);
+    long asked = opposite(run, last, phase, control) ? last.flight() : 0;
+    if (asked != 0) {
+      why.put(asked, Said.of("log.signAskedAbout"));
+      counting.remove(counting.size() - 1);
+      run = run.withoutNewest(house.settledClicks());
+    }
+    List<FlownOnce> agreeing = counting.subList(run.first(), counting.size());
+    List<TrimPoint> points = new ArrayList<>();
+    for (FlownOnce one : flown) {
+      Said reason = why.get(one.flight());
+      points.add(
+          new TrimPoint(
+              one.flight(),
+              one.report().flownOn(),
+              clicks(one, phase, control),
+              reason.isEmpty(),
+              agreeing.contains(one),
+              reason));
+    }
+    Judged judged = judged(phase, control, run, asked, last);
+    SettledWord word = word(phase, control, counting, run);
+    boolean taken = word != null && judged.state() != State.SETTLED && asked == 0;
+    return new TrimSeries(
+        phase,
+        control,
+        taken ? State.SETTLED : judged.state(),
+        run.median(),
+        run.size(),
+        taken ? Said.of("log.settledByWord", "because", word.because()) : judged.words(),
+        notes(phase, control, counting, run),
+        asked,
+        taken ? word.because() : "",
+        points);
+  }
+
+  private record Judged(State state, Said words) {}
+
+  private Judged judged(
+      String phase, Control control, AgreeingRun run, long asked, FlownOnce newest) {
+    if (asked != 0) {
+      int noted = clicks(newest, phase, control);
+      return new Judged(
+          State.OPPOSITE,
+          Said.of(
+              "log.otherWayRound",
+              "noted",
+              new Clicks(control, noted),
+              "others",
+              new Clicks(control, run.median()),
+              "day",
+              newest.report().flownOn()));
+    }
+    int drift = run.drift();
+    if (drift != 0) {
+      return new Judged(
+          State.DRIFTING, Said.of("log.drifts", "clicks", new Clicks(control, drift)));
+    }
+    int lacking = house.settledFlights() - run.size();
+    if (lacking > 0) {
+      return new Judged(State.NOT_YET, missing(control, run, lacking));
+    }
+    double mm = Math.abs(run.median()) * mmPerClick(control);
+    if (mm >= house.suspiciousMm()) {
+      return new Judged(
+          State.TOO_LARGE,
+          Said.of("log.trailingEdgeSymptomLookFirst", "mm", Quantity.mm(mm), "control", control));
+    }
+    return new Judged(
+        State.SETTLED, Said.of("log.settled", "flights", run.size(), "apart", run.spread()));
+  }
+
+  private static Said missing(Control control, AgreeingRun run, int lacking) {
+    if (run.size() == 0) {
+      return Said.of("log.moreCalmFlights", "lacking", lacking);
+    }
+    List<Clicks> agree = run.clicks().stream().map(one -> new Clicks(control, one)).toList();
+    return Said.of(
+        "log.agreeSoFar", "flights", agree.size(), "clicks", Said.list(agree), "lacking", lacking);
   }
 
   private Said whyNot(FlownOnce one, FlownOnce newest, String phase, Control control) {
     FlightReport report = one.report();
+    if (one.simulated()) {
+      return Said.of("log.simulatedFlight");
+    }
+    if (!one.leftOut().isEmpty()) {
+      return Said.of("log.leftOut", "because", one.leftOut());
+    }
     for (SeriesBreak each : breaks) {
-      if (each.before(one) && each.controls().contains(control)) {
+      if (each.before(one) && each.voids(phase, control)) {
         return each.why();
       }
     }
@@ -145,94 +219,125 @@ public final class Settling {
     if (control == Control.PITCH && moved > house.sameCgMm()) {
       return Said.of("log.balancePointMovedSince", "moved", Quantity.mm(moved, 0));
     }
-    if (control == Control.PITCH && !report.battery().equals(newest.report().battery())) {
-      return Said.of("log.anotherPack");
-    }
-    return Said.NOTHING;
+    return report.battery().equals(newest.report().battery())
+        ? Said.NOTHING
+        : Said.of("log.anotherPack");
   }
 
-  private static int middle(List<Integer> clicks) {
-    return clicks.isEmpty() ? 0 : clicks.stream().sorted().toList().get((clicks.size() - 1) / 2);
+  /** Whether the newest flight has about the value of those before it and the other sign. */
+  private boolean opposite(AgreeingRun run, FlownOnce newest, String phase, Control control) {
+    if (run.all().size() < 2 || newest.confirmed(phase, control)) {
+      return false;
+    }
+    int value = run.withoutNewest(house.settledClicks()).median();
+    int noted = clicks(newest, phase, control);
+    return Math.abs(noted + value) <= house.settledClicks()
+        && Math.abs(noted - value) > OPPOSITE_CLICKS;
   }
 
-  private static int spread(List<Integer> clicks) {
-    return clicks.stream().mapToInt(Integer::intValue).max().orElse(0)
-        - clicks.stream().mapToInt(Integer::intValue).min().orElse(0);
+  /** The pilot's word, where it still holds. */
+  private SettledWord word(
+      String phase, Control control, List<FlownOnce> counting, AgreeingRun run) {
+    SettledWord last =
+        said.stream()
+            .filter(one -> one.phase().equals(phase) && one.control() == control)
+            .reduce((first, second) -> second)
+            .orElse(null);
+    if (last == null || counting.stream().noneMatch(one -> one.flight() == last.flight())) {
+      return null;
+    }
+    int then = counting.size();
+    while (counting.get(then - 1).flight() != last.flight()) {
+      then--;
+    }
+    int value = AgreeingRun.of(run.all().subList(0, then), house.settledClicks()).median();
+    return Math.abs(run.median() - value) <= house.settledClicks() ? last : null;
   }
 
-  private Said missing(List<Integer> clicks) {
-    int lacking = house.settledFlights() - clicks.size();
-    if (lacking > 0) {
-      return Said.of("log.moreCalmFlights", "lacking", lacking);
+  private List<Said> notes(
+      String phase, Control control, List<FlownOnce> counting, AgreeingRun run) {
+    List<Said> found = new ArrayList<>();
+    List<FlownOnce> agreeing = counting.subList(run.first(), counting.size());
+    List<FlownOnce> older = counting.subList(0, run.first());
+    jump(phase, control, older, agreeing, run).ifPresent(found::add);
+    if (agreeing.stream().anyMatch(one -> reading(one, phase).orElseThrow().turnsDiffer())) {
+      found.add(Said.of("log.leftRightTurnsFlyDifferently"));
+    } else if (older.stream().anyMatch(one -> reading(one, phase).orElseThrow().turnsDiffer())) {
+      found.add(Said.of("log.turnsDifferedBefore"));
     }
-    List<Integer> newest = clicks.subList(clicks.size() - house.settledFlights(), clicks.size());
-    return spread(newest) > house.settledClicks()
-        ? Said.of(
-            "log.lastFlightsDifferClicksAgree",
-            "spread",
-            spread(newest),
-            "settledClicks",
-            house.settledClicks())
-        : Said.NOTHING;
+    if (oneThrottle(phase, control, older, agreeing, run)) {
+      found.add(Said.of("log.fitsOnlyOneThrottleSetting"));
+    }
+    return found;
   }
 
-  /** The newest flights that agree, as many as do. */
-  private List<Integer> agreeing(List<Integer> clicks) {
-    int first = clicks.size();
-    while (first > 0 && spread(clicks.subList(first - 1, clicks.size())) <= house.settledClicks()) {
-      first--;
+  /** The clicks moved at once and stayed: what was changed between, and whether it explains it. */
+  private Optional<Said> jump(
+      String phase,
+      Control control,
+      List<FlownOnce> older,
+      List<FlownOnce> agreeing,
+      AgreeingRun run) {
+    if (older.isEmpty() || agreeing.isEmpty()) {
+      return Optional.empty();
     }
-    return clicks.subList(first, clicks.size());
-  }
-
-  private static Said settled(List<Integer> agreeing) {
-    int apart = spread(agreeing);
-    return Said.of("log.settled", "flights", agreeing.size(), "apart", apart);
-  }
-
-  private Said suspicion(
-      String phase, Control control, List<FlownOnce> counting, List<Integer> clicks, int middle) {
-    if (clicks.size() >= TREND && grows(clicks) && spread(clicks) > house.settledClicks()) {
-      return Said.of("log.growsFromFlightFlightSomething");
+    FlownOnce last = older.get(older.size() - 1);
+    int jumped = run.median() - clicks(last, phase, control);
+    if (Math.abs(jumped) <= 2 * house.settledClicks() || run.drift() != 0) {
+      return Optional.empty();
     }
-    if (counting.stream().anyMatch(one -> reading(one, phase).orElseThrow().turnsDiffer())) {
-      return Said.of("log.leftRightTurnsFlyDifferently");
-    }
-    if (byThrottle(phase, control, counting)) {
-      return Said.of("log.fitsOnlyOneThrottleSetting");
-    }
-    double mm = Math.abs(middle) * mmPerClick(control);
-    if (mm >= house.suspiciousMm()) {
-      return Said.of("log.trailingEdgeSymptomLookFirst", "mm", Quantity.mm(mm), "control", control);
-    }
-    return Said.NOTHING;
-  }
-
-  private static boolean grows(List<Integer> clicks) {
-    List<Integer> last = clicks.subList(clicks.size() - TREND, clicks.size());
-    boolean up = true;
-    boolean down = true;
-    for (int i = 1; i < last.size(); i++) {
-      up &= last.get(i) > last.get(i - 1) + 1;
-      down &= last.get(i) < last.get(i - 1) - 1;
-    }
-    return up || down;
-  }
-
-  /** Flights with little and with much throttle agree among themselves but not with one another. */
-  private boolean byThrottle(String phase, Control control, List<FlownOnce> counting) {
-    for (FlownOnce one : counting) {
-      for (FlownOnce other : counting) {
-        PhaseReading a = reading(one, phase).orElseThrow();
-        PhaseReading b = reading(other, phase).orElseThrow();
-        boolean apart = b.throttlePercent() - a.throttlePercent() >= OTHER_THROTTLE_PERCENT;
-        int differs = Math.abs(a.trims().of(control) - b.trims().of(control));
-        if (apart && differs > house.settledClicks()) {
-          return true;
-        }
+    List<Said> between = new ArrayList<>();
+    for (SeriesBreak one : breaks) {
+      if (one.before(last) && !one.before(agreeing.get(0))) {
+        between.add(
+            Said.of(
+                "log.explainsOthers",
+                "why",
+                one.why(),
+                "some",
+                !one.controls().isEmpty(),
+                "controls",
+                Said.list(one.controls()),
+                "control",
+                control));
       }
     }
-    return false;
+    Said jump =
+        Said.of(
+            "log.jumped",
+            "control",
+            control,
+            "clicks",
+            new Clicks(control, jumped),
+            "from",
+            last.report().flownOn(),
+            "to",
+            agreeing.get(0).report().flownOn());
+    between.add(0, jump);
+    between.add(Said.of("log.whatSlipped"));
+    return Optional.of(Said.all(between.toArray(Said[]::new)));
+  }
+
+  /** Flights at about the throttle of the newest agree; one at another throttle does not. */
+  private boolean oneThrottle(
+      String phase,
+      Control control,
+      List<FlownOnce> older,
+      List<FlownOnce> agreeing,
+      AgreeingRun run) {
+    double[] throttles =
+        agreeing.stream()
+            .mapToDouble(one -> reading(one, phase).orElseThrow().throttlePercent())
+            .toArray();
+    if (older.isEmpty() || throttles.length == 0) {
+      return false;
+    }
+    FlownOnce last = older.get(older.size() - 1);
+    double then = reading(last, phase).orElseThrow().throttlePercent();
+    boolean apart =
+        IntStream.range(0, throttles.length)
+            .allMatch(i -> Math.abs(throttles[i] - then) >= OTHER_THROTTLE_PERCENT);
+    return apart && Math.abs(clicks(last, phase, control) - run.median()) > house.settledClicks();
   }
 
   /** What one click moves at the surface it moves most: its chord times a small angle. */

@@ -1,12 +1,17 @@
 package hightally.core.log;
 
+import hightally.core.airframe.Shares;
 import hightally.core.airframe.Surface;
 import hightally.core.phase.Trims;
+import hightally.core.quantity.Control;
 import hightally.core.setup.Setup;
 import hightally.core.signal.Moment;
 import hightally.core.signal.Positions;
 import hightally.core.signal.SignalPath;
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.EnumSet;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -40,25 +45,85 @@ public final class TrimsHold {
 
   /** Whether they do, in every phase both setups have. */
   public static boolean between(Setup before, Setup after) {
-    return ids(before).equals(ids(after)) && new TrimsHold(before, after).holds();
+    return parted(before, after).isEmpty();
+  }
+
+  /**
+   * Whose trims mean something else now.
+   *
+   * @param phase id of the phase; empty for every one
+   * @param controls which of them
+   */
+  public record Parted(String phase, List<Control> controls) {
+    public Parted {
+      controls = List.copyOf(controls);
+    }
+  }
+
+  /**
+   * Whose trims a change has parted: those of the controls that a surface it touches takes part in.
+   * A surface that takes part in none, a flap or a brake, moves the air for all of them.
+   */
+  public static List<Parted> parted(Setup before, Setup after) {
+    if (!ids(before).equals(ids(after))) {
+      return List.of(new Parted("", List.of(Control.values())));
+    }
+    TrimsHold both = new TrimsHold(before, after);
+    Set<Control> everywhere = both.controls(both.movingOtherwise());
+    List<Parted> found = new ArrayList<>();
+    if (!everywhere.isEmpty()) {
+      found.add(new Parted("", List.copyOf(everywhere)));
+    }
+    for (int phase = 0; phase < before.phases().size(); phase++) {
+      Set<Control> here = both.controls(both.standingOtherwise(phase));
+      here.removeAll(everywhere);
+      if (!here.isEmpty()) {
+        found.add(new Parted(before.phases().get(phase).id(), List.copyOf(here)));
+      }
+    }
+    return found;
+  }
+
+  private Set<Control> controls(Set<String> touched) {
+    Set<Control> found = EnumSet.noneOf(Control.class);
+    for (String id : touched) {
+      Set<Control> own = EnumSet.noneOf(Control.class);
+      for (SignalPath path : List.of(before, after)) {
+        int carried = path.carriedBehind(path.indexOf(id));
+        Shares shares = path.setup().surfaces().get(Math.max(0, carried)).shares();
+        Arrays.stream(Control.values())
+            .filter(one -> carried >= 0 && shares.of(one) != 0)
+            .forEach(own::add);
+      }
+      found.addAll(own.isEmpty() ? EnumSet.allOf(Control.class) : own);
+    }
+    return found;
+  }
+
+  private Set<String> movingOtherwise() {
+    Set<String> found = new HashSet<>();
+    for (double command : COMMANDS) {
+      found.addAll(otherwise(everywhere(before, command), everywhere(after, command)));
+    }
+    return found;
+  }
+
+  private Set<String> standingOtherwise(int phase) {
+    Set<String> found = new HashSet<>();
+    String id = before.setup().phases().get(phase).id();
+    int later = after.setup().phase(id).map(after.setup().phases()::indexOf).orElse(-1);
+    for (Trims trims : later < 0 ? List.<Trims>of() : TRIED) {
+      found.addAll(otherwise(rest(before, phase, trims), rest(after, later, trims)));
+    }
+    return found;
+  }
+
+  private List<String> otherwise(Positions one, Positions other) {
+    return surfaces.stream().filter(id -> !alike(id, one, other)).toList();
   }
 
   private static Set<String> ids(Setup setup) {
     return setup.surfaces().stream().map(Surface::id).collect(Collectors.toSet());
-  }
-
-  private boolean holds() {
-    return movesAlike() && standsAlike();
-  }
-
-  /** The same travel for the same command of the channel behind each surface. */
-  private boolean movesAlike() {
-    for (double command : COMMANDS) {
-      if (!alike(everywhere(before, command), everywhere(after, command))) {
-        return false;
-      }
-    }
-    return true;
   }
 
   private static Positions everywhere(SignalPath path, double command) {
@@ -67,29 +132,13 @@ public final class TrimsHold {
     return path.ofCommands(commands);
   }
 
-  private boolean standsAlike() {
-    for (int phase = 0; phase < before.setup().phases().size(); phase++) {
-      String id = before.setup().phases().get(phase).id();
-      int later = after.setup().phase(id).map(after.setup().phases()::indexOf).orElse(-1);
-      for (Trims trims : TRIED) {
-        if (later >= 0 && !alike(rest(before, phase, trims), rest(after, later, trims))) {
-          return false;
-        }
-      }
-    }
-    return true;
-  }
-
   private static Positions rest(SignalPath path, int phase, Trims trims) {
     Moment rest = Moment.centred(Trims.ZERO).withThrottle(1, true);
     return path.evaluateTrimmed(rest, phase, trims);
   }
 
-  private boolean alike(Positions one, Positions other) {
-    return surfaces.stream()
-        .allMatch(
-            id ->
-                Math.abs(one.travelMm()[before.indexOf(id)] - other.travelMm()[after.indexOf(id)])
-                    <= NOTHING_MM);
+  private boolean alike(String id, Positions one, Positions other) {
+    double differs = one.travelMm()[before.indexOf(id)] - other.travelMm()[after.indexOf(id)];
+    return Math.abs(differs) <= NOTHING_MM;
   }
 }

@@ -6,8 +6,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import hightally.core.DemoModels;
 import hightally.core.Rigs;
 import hightally.core.adjustment.RulerCheck.GaugeReading;
+import hightally.core.adjustment.RulerCheck.Went;
 import hightally.core.airframe.Surface;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.setup.Setup;
@@ -46,10 +48,10 @@ class RulerCheckTest {
 
   @Test
   void theOtherWayRoundIsSaidFirst() {
-    assertThat(say(read(4, -3).explanations().get(0))).contains("opposite signs");
-    assertThat(say(read(-4, 3).explanations().get(0))).contains("opposite signs");
-    assertThat(say(read(4, 0).explanations().get(0))).doesNotContain("opposite signs");
-    assertThat(say(read(-4, -2.9).explanations())).noneMatch(one -> one.contains("opposite signs"));
+    assertThat(say(read(4, -3).explanations().get(0))).contains("other way");
+    assertThat(say(read(-4, 3).explanations().get(0))).contains("other way");
+    assertThat(say(read(4, 0).explanations().get(0))).doesNotContain("other way");
+    assertThat(say(read(-4, -2.9).explanations())).noneMatch(one -> one.contains("other way"));
   }
 
   @Test
@@ -94,22 +96,42 @@ class RulerCheckTest {
         .anyMatch(one -> one.contains("75 mm behind the hinge line instead of 50 mm"));
   }
 
-  @ParameterizedTest
-  @CsvSource({"4, 6, 8", "4, 8, 6", "4, 2, 24", "-4, -6, 8"})
-  void aRulerBelievedIsAnotherLeverArm(double computed, double measured, double hornMm) {
-    Setup believed = read(computed, measured).believed(SETUP, LEFT);
-    assertThat(believed.surface("left").orElseThrow().rod().linkage().hornRadiusMm())
-        .isCloseTo(hornMm, within(1e-9));
-    assertThat(believed.surface("right")).isEqualTo(SETUP.surface("right"));
+  @Test
+  void theDirectionIsSuspectedFirstAndAlone() {
+    assertThat(read(4, -3).explanations()).hasSize(1);
   }
 
   @ParameterizedTest
-  @CsvSource({"4, 1.9", "4, 8.1", "4, -4", "0, 3", "0, 0"})
-  void whatIsBeyondBeliefIsRefused(double computed, double measured) {
-    RulerCheck check = read(computed, measured);
-    assertThatThrownBy(() -> check.believed(SETUP, LEFT))
-        .isInstanceOf(InvalidInputException.class)
-        .satisfies(saying("between half and twice"));
+  @CsvSource({"4, 33", "-4, -32.5", "0.5, 8.5"})
+  void centimetresAreAskedAbout(double computed, double measured) {
+    assertThatThrownBy(() -> read(computed, measured)).satisfies(saying("millimetres"));
+  }
+
+  @Test
+  void aSizeAndAWordBecomeAReading() {
+    assertThat(GaugeReading.zeroing(LEFT, 1.2, Went.UP).mm()).isEqualTo(-1.2);
+    assertThat(GaugeReading.zeroing(LEFT, 1.2, Went.DOWN).mm()).isEqualTo(1.2);
+    assertThat(GaugeReading.zeroing(LEFT, 0, Went.SAME).mm()).isZero();
+    assertThatThrownBy(() -> GaugeReading.zeroing(LEFT, 1.2, Went.LEFT))
+        .satisfies(saying("up, down or the same"));
+    assertThatThrownBy(() -> GaugeReading.zeroing(LEFT, 1.2, Went.SAME))
+        .satisfies(saying("the way it went"));
+    assertThatThrownBy(() -> GaugeReading.zeroing(LEFT, -1, Went.UP)).satisfies(saying("0 to 300"));
+    Surface rudder = DemoModels.read("quillon").surface("rudder").orElseThrow();
+    assertThat(GaugeReading.zeroing(rudder, 2, Went.RIGHT).mm()).isEqualTo(-2);
+    assertThatThrownBy(() -> GaugeReading.zeroing(rudder, 2, Went.UP))
+        .satisfies(saying("right, left or the same"));
+  }
+
+  @Test
+  void aMovementIsToldByTheWayItsSurfaceGoes() {
+    Surface rudder = DemoModels.read("quillon").surface("rudder").orElseThrow();
+    assertThat(Went.of(LEFT, 0)).isEqualTo(Went.SAME);
+    assertThat(Went.of(rudder, 0)).isEqualTo(Went.SAME);
+    assertThat(Went.of(LEFT, 0.2)).isEqualTo(Went.UP);
+    assertThat(Went.of(LEFT, -0.2)).isEqualTo(Went.DOWN);
+    assertThat(Went.of(rudder, 0.2)).isEqualTo(Went.RIGHT);
+    assertThat(Went.of(rudder, -0.2)).isEqualTo(Went.LEFT);
   }
 
   @Test

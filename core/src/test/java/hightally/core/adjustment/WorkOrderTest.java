@@ -4,6 +4,7 @@ import static hightally.core.English.say;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import hightally.core.DemoModels;
 import hightally.core.Rigs;
 import hightally.core.adjustment.WorkStep.Kind;
 import hightally.core.airframe.Rod;
@@ -38,7 +39,11 @@ class WorkOrderTest {
   @Example
   void motorFirstAndTheTrimsTheFlightHad() {
     List<WorkStep> steps = plan(0, 16).steps();
-    assertThat(say(steps.get(0).caution())).contains("propeller off");
+    assertThat(steps.get(0).caution().isEmpty()).as("an unpowered model").isTrue();
+    assertThat(say(steps.get(0).title())).contains("on the table");
+    AdjustmentPlan motor = AdjustmentPlanner.plan(DemoModels.read("quillon"), new Trims(0, 12, 0));
+    assertThat(say(motor.steps().get(0).title())).isEqualTo("Make the motor harmless");
+    assertThat(say(motor.steps().get(0).caution())).contains("propeller off");
     assertThat(say(steps.get(1).title())).isEqualTo("Trims in: pitch 16 clicks nose up");
     assertThat(say(steps.get(1).detail())).doesNotContain("stays in throughout");
     assertThat(AdjustmentPlanner.plan(Rigs.plain(), Trims.ZERO).steps())

@@ -27,6 +27,42 @@ class BenchVerificationTest {
         .orElseThrow();
   }
 
+  private static Verified seen(Expected asked, double plusMm, boolean rightWay) {
+    return new Verified("left", asked.by(), rightWay, true, plusMm, asked.minusMm());
+  }
+
+  @Test
+  void anElevonIsAskedForPitchAndForRoll() {
+    List<Expected> all = BenchVerification.of(SETUP, List.of());
+    assertThat(all)
+        .filteredOn(one -> one.surface().equals("left"))
+        .extracting(Expected::by)
+        .containsExactly("ROLL", "PITCH");
+    assertThat(all).allMatch(Expected::open);
+    Expected roll = left();
+    Verified looked = new Verified("left", "ROLL", true, false, 0, 0);
+    assertThat(left(looked).open()).isFalse();
+    assertThat(left(looked).fits()).isTrue();
+    assertThat(
+            BenchVerification.of(SETUP, List.of(looked)).stream()
+                .filter(one -> one.surface().equals("left") && one.by().equals("PITCH"))
+                .allMatch(Expected::open))
+        .isTrue();
+    assertThat(roll.wrongWay()).isFalse();
+  }
+
+  @Test
+  void aRulerTenTimesOffAndAStickThatMovesNothingAreRefused() {
+    Expected roll = left();
+    Verified centimetres =
+        new Verified("left", "ROLL", true, true, 10 * roll.plusMm() + 10, roll.minusMm());
+    assertThatThrownBy(() -> BenchVerification.check(SETUP, centimetres))
+        .satisfies(saying("plusMm"))
+        .satisfies(saying("millimetres at the trailing edge"));
+    Verified yaw = new Verified("left", "YAW", true, false, 0, 0);
+    assertThatThrownBy(() -> BenchVerification.check(SETUP, yaw)).satisfies(saying("by is YAW"));
+  }
+
   @Test
   void saysWhichStickAndWhichWayAndHowFar() {
     Expected left = left();
@@ -41,12 +77,12 @@ class BenchVerificationTest {
   void agreesWithinTheRulerAndTellsWhatDoesNot() {
     Expected asked = left();
     double ruler = SETUP.house().rulerMm();
-    Verified near = new Verified("left", asked.plusMm() + 0.9 * ruler, asked.minusMm(), true);
+    Verified near = seen(asked, asked.plusMm() + 0.9 * ruler, true);
     assertThat(say(left(near).words())).isEqualTo("As expected.");
-    Verified far = new Verified("left", 1.5 * asked.plusMm() + ruler, asked.minusMm(), true);
+    Verified far = seen(asked, 1.5 * asked.plusMm() + ruler, true);
     assertThat(left(far).fits()).isFalse();
     assertThat(say(left(far).words())).contains("horn hole");
-    Verified wrong = new Verified("left", asked.plusMm(), asked.minusMm(), false);
+    Verified wrong = seen(asked, asked.plusMm(), false);
     assertThat(left(wrong).wrongWay()).isTrue();
     assertThat(say(left(wrong).words())).contains("must not fly like this");
   }
@@ -68,10 +104,12 @@ class BenchVerificationTest {
 
   @Test
   void refusesWhatIsNoSurfaceAndNoLength() {
-    assertThatThrownBy(() -> BenchVerification.check(SETUP, new Verified("nose", 1, 1, true)))
+    assertThatThrownBy(
+            () -> BenchVerification.check(SETUP, new Verified("nose", "ROLL", true, true, 1, 1)))
         .isInstanceOf(InvalidInputException.class)
         .satisfies(saying("surface is nose"));
-    assertThatThrownBy(() -> BenchVerification.check(SETUP, new Verified("left", -1, 1, true)))
+    assertThatThrownBy(
+            () -> BenchVerification.check(SETUP, new Verified("left", "ROLL", true, true, -1, 1)))
         .satisfies(saying("0 to 600 mm"));
   }
 }

@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import hightally.core.Rigs;
-import hightally.core.log.Settling.FlownOnce;
 import hightally.core.phase.NoseNote;
 import hightally.core.phase.Phase;
 import hightally.core.phase.PhaseRole;
@@ -59,7 +58,7 @@ class StandingTrimsTest {
   }
 
   private static int pitch(String phase, FlownOnce... holding) {
-    return StandingTrims.of(SETUP, List.of(holding)).phases().stream()
+    return StandingTrims.of(SETUP, List.of(holding), 1).phases().stream()
         .filter(one -> one.phase().equals(phase))
         .findFirst()
         .orElseThrow()
@@ -81,8 +80,31 @@ class StandingTrimsTest {
 
   @Test
   void aClickIsWorthItsStepAndThatInPulse() {
-    StandingTrims stands = StandingTrims.of(SETUP, List.of());
+    StandingTrims stands = StandingTrims.of(SETUP, List.of(), 1);
     assertThat(stands.percentPerClick()).isEqualTo(0.5);
     assertThat(stands.microsecondsPerClick()).isCloseTo(2.5, within(1e-12));
+  }
+
+  @Test
+  void aSharedTrimIsOneEntryAndWhatSetsItEndsWhatWasFlown() {
+    PhaseReading speed =
+        new PhaseReading("speed", new Trims(7, -8, 0), 50, PhaseReading.Sure.SURE, false);
+    FlownOnce both = flight(1, 6, speed);
+    StandingTrims stands = StandingTrims.of(SETUP, List.of(both), 1);
+    assertThat(stands.of("speed")).isEqualTo(new Trims(0, -8, 0));
+    assertThat(stands.of("cruise")).isEqualTo(new Trims(0, 6, 0));
+    assertThat(StandingTrims.of(SETUP, List.of(both), 2).of("cruise"))
+        .isEqualTo(new Trims(1, 3, 0));
+    assertThat(StandingTrims.of(SETUP, List.of(both), 2).of("gone")).isEqualTo(Trims.ZERO);
+  }
+
+  @Test
+  void whatIsLeftOutOrSimulatedDoesNotStand() {
+    FlownOnce real = flight(1, 6);
+    FlightReport later = flight(2, 9).report();
+    FlownOnce odd = new FlownOnce(2, 1, later, "a gust", false, List.of());
+    FlownOnce practised = new FlownOnce(3, 1, later, "", true, List.of());
+    assertThat(StandingTrims.of(SETUP, List.of(practised, odd, real), 1).of("cruise").pitch())
+        .isEqualTo(6);
   }
 }

@@ -252,6 +252,11 @@ public final class PlainModel {
     return cut || !isTrue(power.armWhen(), moment, phase);
   }
 
+  /** What it is a model of. */
+  public Setup setup() {
+    return setup;
+  }
+
   /** What adds to a surface's command in a phase. */
   public List<Part> parts(Surface surface, Moment moment, int phase) {
     List<Part> parts = new ArrayList<>();

@@ -1,0 +1,19 @@
+package hightally.app.loop;
+
+import hightally.core.log.LoopStage;
+import hightally.core.quantity.Said;
+import hightally.core.story.ModelStanding;
+
+/**
+ * Where a model stands on the loop and what waits, read from its one standing.
+ *
+ * @param stage the place
+ * @param next the next thing to do
+ * @param waiting what waits, in a sentence
+ * @param waits whether the pilot has something to do before it is ready to fly again
+ */
+record LoopState(LoopStage stage, ModelStanding.Next next, Said waiting, boolean waits) {
+  static LoopState of(ModelStanding standing) {
+    return new LoopState(standing.stage(), standing.next(), standing.waiting(), standing.waits());
+  }
+}

@@ -1,0 +1,94 @@
+package hightally.app.school;
+
+import hightally.core.air.AirModel;
+import hightally.core.air.AirSample;
+import hightally.core.air.AirTraits;
+import hightally.core.air.Flyable;
+import hightally.core.air.Manoeuvre;
+import hightally.core.air.TestFlight;
+import hightally.core.air.TrimState;
+import hightally.core.air.Wireframe;
+import hightally.core.coach.Snapshot;
+import hightally.core.phase.Phase;
+import hightally.core.quantity.InvalidInputException;
+import hightally.core.quantity.Said;
+import hightally.core.quantity.Validation;
+import hightally.core.setup.Setup;
+import io.swagger.v3.oas.annotations.Operation;
+import java.util.List;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** A draft flown against what is saved, by the simulated model. Nothing is stored. */
+@RestController
+@RequestMapping("/api/air")
+class FlyThisController {
+  /**
+   * What is compared.
+   *
+   * @param draft the setup as it is on the page
+   * @param saved the one that is saved
+   */
+  record FlyThis(Setup draft, Setup saved, Manoeuvre manoeuvre) {}
+
+  /**
+   * Both paths.
+   *
+   * @param against why the draft cannot fly; then there are no paths
+   */
+  record BothFlown(
+      Manoeuvre manoeuvre,
+      List<Manoeuvre> others,
+      List<AirSample> draft,
+      List<AirSample> saved,
+      List<Wireframe.Outline> frame,
+      List<Said> against,
+      List<Said> words) {}
+
+  @PostMapping("/fly-this")
+  @Operation(summary = "Simulated: a draft and what is saved fly the same manoeuvre")
+  BothFlown fly(@RequestBody FlyThis asked) {
+    if (asked.draft() == null || asked.saved() == null || asked.manoeuvre() == null) {
+      throw InvalidInputException.of("draft", Said.of("given.missing"), Said.of("demand.given"));
+    }
+    Setup draft = Validation.check(asked.draft());
+    Setup saved = Validation.check(asked.saved());
+    AirTraits traits = AirTraits.proposed(saved);
+    List<Manoeuvre> others = Manoeuvre.of(draft);
+    List<Said> against = Flyable.against(AirModel.asBuilt(draft), AirTraits.proposed(draft));
+    if (against.isEmpty()) {
+      against = Flyable.against(AirModel.asBuilt(saved), traits);
+    }
+    if (!against.isEmpty() || !others.contains(asked.manoeuvre())) {
+      return new BothFlown(
+          asked.manoeuvre(), others, List.of(), List.of(), List.of(), against, List.of());
+    }
+    AirModel was = model(saved, traits);
+    AirModel is = model(draft, traits);
+    Phase phase = asked.manoeuvre().phase(saved);
+    Phase now = draft.phase(phase.id()).orElse(draft.basePhase());
+    TrimState trim = TestFlight.trimmed(was, phase).orElseThrow(FlyThisController::none);
+    List<AirSample> before = asked.manoeuvre().fly(was, phase, trim);
+    List<AirSample> after = asked.manoeuvre().fly(is, now, trim);
+    return new BothFlown(
+        asked.manoeuvre(),
+        others,
+        after,
+        before,
+        Wireframe.of(is.shape()),
+        List.of(),
+        FlightWords.of(List.of(after, before)));
+  }
+
+  private static InvalidInputException none() {
+    return InvalidInputException.of("saved", "", Said.of("air.noTrim"));
+  }
+
+  private static AirModel model(Setup setup, AirTraits traits) {
+    Snapshot snapshot = AirModel.asBuilt(setup);
+    AirTraits own = new AirTraits(traits.kind(), AirTraits.proposed(setup).roles());
+    return AirModel.of(snapshot, setup, own, List.of());
+  }
+}

@@ -1,0 +1,39 @@
+package hightally.app.school;
+
+import com.fasterxml.jackson.annotation.JsonProperty;
+import hightally.core.air.AirFault;
+import hightally.core.air.AirTraits;
+import hightally.core.air.CoachFollowed;
+import hightally.core.air.TestFlight;
+import hightally.core.quantity.Absentable;
+import java.util.List;
+
+/**
+ * What a practice was begun with.
+ *
+ * @param lesson which lesson; absent for a model of the hangar
+ * @param step of the lesson, from 1; 0 for a model of the hangar
+ * @param name of the model
+ * @param kind its class
+ * @param pack flown with
+ * @param cgMm where it balances as its pilot knows it
+ * @param built what it was built with
+ * @param faults what hides in it
+ * @param limits what it shows whatever is done
+ * @param wind m/s
+ * @param budget flights there are
+ */
+record SchoolBrief(
+    @Absentable @JsonProperty SchoolLesson lesson,
+    @JsonProperty int step,
+    @JsonProperty String name,
+    @JsonProperty AirTraits.Class kind,
+    @JsonProperty String pack,
+    @JsonProperty double cgMm,
+    @JsonProperty List<AirFault> built,
+    @JsonProperty List<AirFault> faults,
+    @JsonProperty List<CoachFollowed.Limit> limits,
+    @JsonProperty TestFlight.Wish wish,
+    @JsonProperty double wind,
+    @JsonProperty long seed,
+    @JsonProperty int budget) {}

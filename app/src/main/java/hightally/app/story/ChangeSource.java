@@ -1,0 +1,10 @@
+package hightally.app.story;
+
+import hightally.core.story.History;
+import java.util.List;
+
+/** Knows of changes that no revision shows. */
+public interface ChangeSource {
+  /** All of a model's. */
+  List<History.Change> of(long aircraftId);
+}

@@ -1,0 +1,46 @@
+package hightally.app.story;
+
+import hightally.core.log.SettledWord;
+import hightally.core.quantity.Control;
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.GeneratedValue;
+import jakarta.persistence.GenerationType;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import java.time.Instant;
+
+/** A pilot's word that a trim has settled. */
+@Entity
+@Table(name = "settled_word")
+class SettledWordEntity {
+  @Id
+  @GeneratedValue(strategy = GenerationType.IDENTITY)
+  private Long id;
+
+  private long aircraftId;
+  private String phase;
+
+  @Enumerated(EnumType.STRING)
+  private Control control;
+
+  private long flightId;
+  private String because;
+  private Instant createdAt;
+
+  protected SettledWordEntity() {}
+
+  SettledWordEntity(long aircraftId, SettledWord word, Instant createdAt) {
+    this.aircraftId = aircraftId;
+    phase = word.phase();
+    control = word.control();
+    flightId = word.flight();
+    because = word.because();
+    this.createdAt = createdAt;
+  }
+
+  SettledWord read() {
+    return new SettledWord(phase, control, flightId, because);
+  }
+}

@@ -1,0 +1,153 @@
+package hightally.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.ColorScheme;
+import org.junit.jupiter.api.Test;
+
+/**
+ * One story from flight to metal: interrupted, asked about, explained, and back to what flew well.
+ */
+class SettledStoriesTest extends Story {
+  private static final int FOREVER_CLICKS = 9;
+
+  private static long biplane() {
+    return Models.planted(app, 1, setup -> {});
+  }
+
+  private static void log(Page page, long model, int pitch) {
+    page.navigate(app.address() + "models/" + model + "/fly/new");
+    trimTo(page, "Pitch", pitch);
+    describeTheDay(page);
+    button(page, "Save the flight").click();
+    page.waitForURL("**/fly");
+  }
+
+  private static void log(Page page, long model, int times, int pitch) {
+    for (int i = 0; i < times; i++) {
+      log(page, model, pitch);
+    }
+  }
+
+  /** The second page moves the order on: the first is told, and a revision is held back. */
+  @Test
+  void anOrderInterruptedByASecondPage() {
+    long model = biplane();
+    Page page = open("models/" + model + "/fly");
+    log(page, model, 3, 12);
+    page.navigate(app.address() + "models/" + model + "/adjust");
+    button(page, "Start at the bench").click();
+    assertThat(page.locator("[data-step=SAFETY]")).isVisible();
+    Page second = browser.page(1280, 800, ColorScheme.LIGHT);
+    second.navigate(app.address() + "models/" + model + "/adjust");
+    button(second, "Next").click();
+    assertThat(second.locator("[data-step=TRIMS_IN]")).isVisible();
+    button(page, "Next").click();
+    assertThat(page.getByText("moved on from another page")).isVisible();
+    second.navigate(app.address() + "models/" + model + "/rig");
+    second.getByLabel("Horn radius").fill("16.5");
+    second.getByLabel("Why this change").fill("Another hole");
+    button(second, "Save as revision 2").click();
+    assertThat(second.getByText("A work order for the rods of this model is open")).isVisible();
+    second.close();
+    page.reload();
+    Locator done = page.locator("button", withText("Done: save revision"));
+    workUntil(page, done);
+    done.click();
+    assertThat(page.getByText("Not looked at yet")).isVisible();
+    lookAtEverySurface(page);
+    done.click();
+    page.waitForURL("**/rig");
+    assertThat(page.locator("[data-next=CONFIRM]")).isVisible();
+    page.close();
+  }
+
+  @Test
+  void aWrongSignIsAskedAboutAndCorrected() {
+    long model = biplane();
+    Page page = open("models/" + model + "/fly");
+    log(page, model, 2, FOREVER_CLICKS);
+    log(page, model, -FOREVER_CLICKS);
+    Locator pitch = page.locator("[data-series='flight PITCH']");
+    assertThat(pitch.locator("[data-state=OPPOSITE]")).isVisible();
+    assertThat(page.locator("[data-next=ANSWER_SIGN]")).isVisible();
+    pitch.getByText("Noted wrongly: correct it").click();
+    trimTo(page, "Pitch", FOREVER_CLICKS);
+    button(page, "Save the flight").click();
+    page.waitForURL("**/fly");
+    assertThat(pitch.locator("[data-state=SETTLED]")).isVisible();
+    assertThat(page.locator("[data-next=ADJUST]")).isVisible();
+    // Left out and deleted, with the way back at hand.
+    page.getByRole(AriaRole.BUTTON, named("Leave it out")).first().click();
+    page.getByLabel("Because").fill("A gust");
+    page.getByRole(AriaRole.DIALOG).getByText("Leave it out").last().click();
+    assertThat(pitch.locator("[data-state=NOT_YET]")).isVisible();
+    button(page, "Take it in again").click();
+    assertThat(pitch.locator("[data-state=SETTLED]")).isVisible();
+    assertThat(button(page, "Take it in again")).hasCount(0);
+    page.getByRole(AriaRole.BUTTON, named("Delete")).first().click();
+    button(page, "Delete it").click();
+    assertThat(pitch.locator("[data-state=NOT_YET]")).isVisible();
+    button(page, "Bring it back").click();
+    assertThat(pitch.locator("[data-state=SETTLED]")).isVisible();
+    assertThat(browser.errors()).isEmpty();
+    page.close();
+  }
+
+  /** The clicks move more than they are typed to: two measurements name it, consent mends it. */
+  @Test
+  void aWrongClickStepIsFoundAndCorrected() {
+    long model = biplane();
+    Page page = open("models/" + model + "/fly");
+    log(page, model, 3, 3);
+    page.navigate(app.address() + "models/" + model + "/adjust");
+    for (int i = 0; i < 2; i++) {
+      Locator asked = page.locator("[data-measure=GAUGE]");
+      assertThat(asked).isVisible();
+      String words = asked.locator("p").first().innerText();
+      double expected = Double.parseDouble(words.replaceAll("(?s).*?([0-9.]+) mm by the.*", "$1"));
+      asked.getByLabel("The trailing edge went, mm").fill("%.1f".formatted(1.5 * expected));
+      button(page, "Note it").click();
+      assertThat(page.getByText(words)).hasCount(0);
+    }
+    assertThat(page.locator("[data-named=CLICK_STEP]")).containsText("The click step");
+    button(page, "Correct the description").click();
+    assertThat(page.locator("[data-named]")).hasCount(0);
+    // Three clicks are more than half a turn now: worth turning.
+    assertThat(page.locator("[data-worth] [data-control=PITCH]")).containsText("go into the rods");
+    page.navigate(app.address() + "models/" + model + "/revisions");
+    assertThat(page.locator("[data-revision='2']")).containsText("a corrected description");
+    assertThat(browser.errors()).isEmpty();
+    page.close();
+  }
+
+  @Test
+  void backToWhatFlewWellIsOneStep() {
+    long model = biplane();
+    Page page = open("models/" + model + "/fly");
+    log(page, model, 3, 12);
+    page.navigate(app.address() + "models/" + model + "/revisions");
+    button(page, "Flew well").click();
+    assertThat(page.locator("[data-revision='1'] strong")).containsText("flew well");
+    page.navigate(app.address() + "models/" + model + "/adjust");
+    button(page, "Start at the bench").click();
+    Locator done = page.locator("button", withText("Done: save revision"));
+    workUntil(page, done);
+    lookAtEverySurface(page);
+    done.click();
+    page.waitForURL("**/rig");
+    page.navigate(app.address() + "models/" + model + "/revisions");
+    button(page, "Go back").click();
+    assertThat(page.locator("[data-rods-back] li").first()).containsText("Elevator:");
+    button(page, "Go back to revision 1").click();
+    assertThat(page.locator("[data-revision='3']")).containsText("gone back");
+    page.navigate(app.address() + "models/" + model + "/check");
+    assertThat(page.getByLabel("Pitch trim, clicks")).hasValue("12");
+    assertThat(browser.errors()).isEmpty();
+    page.close();
+  }
+}

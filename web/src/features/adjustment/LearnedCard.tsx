@@ -1,0 +1,101 @@
+import { useState } from "react";
+import { useCorrect, useMeasured, type Story } from "@/api/story";
+import { percent } from "@/domain/words";
+import { useModel } from "@/features/model/model";
+import { Button } from "@/ui/button";
+import { Card } from "@/ui/card";
+import { Failure } from "@/ui/message";
+import { TextLine } from "@/ui/text-line";
+
+type Learned = Story["learned"];
+
+/** What explains the measurements: a correction to agree to, or the measurement that tells. */
+export function LearnedCard({ story }: { story: Story }) {
+  const { learned } = story;
+  const { named, next } = learned;
+  if (named == null && next == null) {
+    return null;
+  }
+  return (
+    <Card
+      title={named == null ? "A measurement would tell" : "What explains the measurements"}
+      aside={<Weights learned={learned} />}
+    >
+      {named != null && <Named named={named} />}
+      {next != null && <Measure key={next.words} next={next} />}
+    </Card>
+  );
+}
+
+function Weights({ learned }: { learned: Learned }) {
+  return learned.observations === 0 ? null : (
+    <span className="figures text-sm text-soft" data-observations={learned.observations}>
+      {learned.observations} readings weighed together
+      {learned.explanations[0] !== undefined &&
+        `, ${percent(learned.explanations[0].probability)} %`}
+    </span>
+  );
+}
+
+function Named({ named }: { named: NonNullable<Learned["named"]> }) {
+  const { standing } = useModel();
+  const correct = useCorrect(standing.id);
+  return (
+    <div data-named={named.cause}>
+      <p className="text-lg">{named.words}</p>
+      <p className="mb-2 text-sm text-soft">
+        With your consent the description is corrected; the model is as it was, so everything that
+        was flown goes on to count.
+      </p>
+      <Button
+        look="main"
+        disabled={correct.isPending}
+        onClick={() =>
+          correct.mutate({
+            basedOn: standing.newest.number,
+            cause: named.cause,
+            subject: named.subject,
+          })
+        }
+      >
+        Correct the description
+      </Button>
+      {correct.isError && <Failure error={correct.error} />}
+    </div>
+  );
+}
+
+function Measure({ next }: { next: NonNullable<Learned["next"]> }) {
+  const { standing } = useModel();
+  const measured = useMeasured(standing.id);
+  const [text, setText] = useState("");
+  const mm = Number(text.replace(",", "."));
+  return (
+    <form
+      data-measure={next.kind}
+      className="space-y-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (text.trim() !== "" && Number.isFinite(mm)) {
+          const { surface, kind, control, amount } = next;
+          measured.mutate({ surface, kind, control, amount, mm });
+        }
+      }}
+    >
+      <p>{next.words}</p>
+      <div className="flex flex-wrap items-end gap-2">
+        <TextLine
+          label="The trailing edge went, mm"
+          inputMode="decimal"
+          width="w-32"
+          value={text}
+          onValue={setText}
+        />
+        <Button type="submit" look="main" disabled={measured.isPending}>
+          Note it
+        </Button>
+      </div>
+      {measured.isError && <Failure error={measured.error} />}
+    </form>
+  );
+}

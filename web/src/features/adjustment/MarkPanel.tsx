@@ -1,0 +1,94 @@
+import { useState } from "react";
+import type { OpenAdjustment, PlannedRod } from "@/api/queries";
+import { useMark } from "@/api/story";
+import { size, travelWords, wayWords } from "@/domain/words";
+import { useModel } from "@/features/model/model";
+import { Button } from "@/ui/button";
+import { Failure } from "@/ui/message";
+import { Stepper } from "@/ui/stepper";
+import { TextLine } from "@/ui/text-line";
+import { WentChoice, type Went } from "./WentChoice";
+
+const MOST = 40;
+
+/** After turning: at the mark, how many turns it took, and off by how much. */
+export function MarkPanel({ open, rod }: { open: OpenAdjustment; rod: PlannedRod }) {
+  const { standing, draft } = useModel();
+  const mark = useMark(standing.id);
+  const seen = open.marks.find((one) => one.surface === rod.surface);
+  const surface = draft.present.surfaces.find((one) => one.id === rod.surface);
+  const [steps, setSteps] = useState(seen?.steps ?? rod.steps);
+  const [text, setText] = useState("");
+  const [way, setWay] = useState<Went>("SAME");
+  const [plus, minus] = wayWords(surface ?? false);
+  const mm = way === "SAME" ? 0 : Number(text.replace(",", "."));
+  const ready = way === "SAME" || (text.trim() !== "" && Number.isFinite(mm));
+  const { unit } = rod;
+  const words = (count: number) =>
+    count === 0
+      ? `no ${unit}`
+      : `${size(count, 0)} ${unit}, rod ${count > 0 ? "longer" : "shorter"}`;
+  return (
+    <div className="mt-5 space-y-3 border-t border-line pt-4 text-lg" data-mark={rod.surface}>
+      <p>
+        <strong>At the mark?</strong> Off by more than half a step: turn on by one. Then note what
+        it took.
+      </p>
+      <form
+        className="flex flex-wrap items-end gap-4"
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (ready) {
+            mark.mutate({
+              version: open.version,
+              mark: { surface: rod.surface, steps, offMm: mm, way },
+            });
+          }
+        }}
+      >
+        <div className="w-64">
+          <p className="text-center text-sm text-soft">It took</p>
+          <Stepper
+            label="Turned"
+            unit={unit}
+            words={words(steps)}
+            value={steps}
+            min={-MOST}
+            max={MOST}
+            onValue={setSteps}
+          />
+        </div>
+        <div className="flex flex-wrap items-end gap-3">
+          <WentChoice
+            label="The edge stands off its mark"
+            same="at its mark"
+            plus={plus}
+            minus={minus}
+            value={way}
+            onValue={setWay}
+          />
+          {way !== "SAME" && (
+            <TextLine
+              label="Off its mark, mm"
+              inputMode="decimal"
+              width="w-28"
+              value={text}
+              onValue={setText}
+            />
+          )}
+        </div>
+        <Button type="submit" look="main" disabled={mark.isPending || !ready}>
+          {way === "SAME" ? "At the mark" : "Off the mark: note it"}
+        </Button>
+      </form>
+      {seen !== undefined && (
+        <p role="status" className="text-done" data-marked={seen.steps}>
+          Noted: {words(seen.steps)},{" "}
+          {seen.offMm === 0 ? "at the mark" : `${travelWords(seen.offMm, surface ?? false)} off it`}
+          .
+        </p>
+      )}
+      {mark.isError && <Failure error={mark.error} />}
+    </div>
+  );
+}

@@ -1,0 +1,96 @@
+import { RotateCcw } from "lucide-react";
+import { useState } from "react";
+import { useGoBack, useWayBack } from "@/api/story";
+import { useModel } from "./model";
+import { Button } from "@/ui/button";
+import { Failure, Waiting } from "@/ui/message";
+import { Modal } from "@/ui/modal";
+
+interface Props {
+  revision: number;
+  /** The flight whose trims are wanted; the newest on that revision where none is named. */
+  flight?: number;
+}
+
+/** Back to a state that flew well: description and trims in one step, the rods turned by hand. */
+export function GoBack({ revision, flight = 0 }: Props) {
+  const { standing, change } = useModel();
+  const [open, setOpen] = useState(false);
+  const way = useWayBack(standing.id, revision, flight, open);
+  const go = useGoBack(standing.id);
+  const back = () =>
+    go.mutate(
+      { basedOn: standing.newest.number, revision, flight },
+      {
+        onSuccess: (made) => {
+          change({ type: "restart", basedOn: made.number, setup: made.setup });
+          setOpen(false);
+        },
+      },
+    );
+  return (
+    <>
+      <Button look="quiet" onClick={() => setOpen(true)}>
+        <RotateCcw aria-hidden size={15} /> Go back
+      </Button>
+      <Modal
+        open={open}
+        onOpen={setOpen}
+        title={`Back to revision ${revision}?`}
+        description="Its description comes back as a new revision, with the trims it was last flown with and all that was learned of the model since."
+      >
+        {way.isError && <Failure error={way.error} />}
+        {way.data === undefined && !way.isError && <Waiting what="the way back" />}
+        {way.data !== undefined && (
+          <div className="space-y-3" data-way-back>
+            {way.data.rods.length === 0 && way.data.parts.length === 0 && (
+              <p>No rod has to be turned back.</p>
+            )}
+            {way.data.rods.length > 0 && (
+              <>
+                <p>Motor harmless first. Turn back, and close the keepers:</p>
+                <ul className="list-disc space-y-1 pl-5 text-lg font-medium" data-rods-back>
+                  {way.data.rods.map((one) => (
+                    <li key={one.surface}>
+                      {one.name}: {one.turn}.{" "}
+                      <span className="text-base font-normal">{one.rotation}</span>
+                    </li>
+                  ))}
+                </ul>
+              </>
+            )}
+            {way.data.parts.length > 0 && (
+              <p role="note" className="border-l-4 border-grounded bg-inset px-3 py-2">
+                Another linkage since then: {way.data.parts.join(", ")}. No turn of a rod brings
+                that back; put the old holes and arms in again.
+              </p>
+            )}
+            {way.data.entries.length > 0 && (
+              <>
+                <p>On the transmitter:</p>
+                <table className="figures w-full text-sm">
+                  <tbody>
+                    {way.data.entries.map((one) => (
+                      <tr key={one.key} className="border-b border-line">
+                        <td className="py-1 first-letter:uppercase">{one.what}</td>
+                        <td className="py-1 text-soft line-through">{one.before}</td>
+                        <td className="py-1 font-semibold">{one.value}</td>
+                      </tr>
+                    ))}
+                  </tbody>
+                </table>
+              </>
+            )}
+          </div>
+        )}
+        {go.isError && <Failure error={go.error} />}
+        <div className="mt-4 flex gap-2">
+          <Button look="main" disabled={go.isPending || way.data === undefined} onClick={back}>
+            Go back to revision {revision}
+          </Button>
+          <Button onClick={() => setOpen(false)}>Stay</Button>
+        </div>
+      </Modal>
+    </>
+  );
+}

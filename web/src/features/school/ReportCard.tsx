@@ -1,0 +1,93 @@
+import { useEffect } from "react";
+import type { TestResult } from "@/api/fly";
+import type { SchoolSheet } from "@/api/school";
+import { Card } from "@/ui/card";
+import { outcomeWords } from "./outcomes";
+
+const STRENGTH = ["", "slight", "clear", "strong"] as const;
+
+/** What a flight showed or was said to show, in words. */
+const seenWords = (sheet: SchoolSheet, seen: TestResult | null) => {
+  if (seen === null) {
+    return "nothing said";
+  }
+  return seen.seen.length === 0
+    ? "right"
+    : seen.seen
+        .map((one) => `${outcomeWords(sheet, seen, one.outcome)}, ${STRENGTH[one.strength]}`)
+        .join("; ");
+};
+
+/** What was wrong, what you found, what each flight told, and what the coach would have done. */
+export function ReportCard({
+  sheet,
+  report,
+}: {
+  sheet: SchoolSheet;
+  report: NonNullable<SchoolSheet["report"]>;
+}) {
+  useEffect(() => scrollTo({ top: 0 }), []);
+  const head = "py-1 pr-3 text-left font-medium";
+  return (
+    <div className="space-y-4" data-report={report.found}>
+      <Card
+        title="What was wrong"
+        className={`border-l-4 ${report.found ? "border-l-done" : "border-l-tag"}`}
+      >
+        {report.faults.length === 0 && <p>Nothing was hidden in it.</p>}
+        <ul className="list-disc pl-5 text-lg">
+          {report.faults.map((one) => (
+            <li key={one}>{one}</li>
+          ))}
+        </ul>
+        <p className="mt-3 font-semibold">{report.words}</p>
+        <p className="figures text-sm text-soft">
+          How far from right, the strengths of all it shows added up: {report.before} at the
+          beginning, {report.after} now, {report.coachAfter} as the coach leaves it after{" "}
+          {report.coachFlights} {report.coachFlights === 1 ? "flight" : "flights"}.
+        </p>
+      </Card>
+      <div className="grid gap-4 lg:grid-cols-2">
+        <Card title="What each flight told">
+          {report.told.length === 0 ? (
+            <p className="text-soft">Nothing was flown.</p>
+          ) : (
+            <table className="w-full text-sm">
+              <thead>
+                <tr>
+                  <th className={head}>Flight</th>
+                  <th className={head}>It showed</th>
+                  <th className={head}>You said</th>
+                </tr>
+              </thead>
+              <tbody>
+                {report.told.map((one, i) => (
+                  <tr key={i} className="border-t border-line align-top">
+                    <td className="py-1 pr-3">
+                      <span className="figures">{one.flight}</span> {one.test}
+                    </td>
+                    <td className="py-1 pr-3">{seenWords(sheet, one.truth)}</td>
+                    <td className="py-1">
+                      {seenWords(sheet, one.seen)}
+                      {one.right ? " ✓" : ""}
+                    </td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          )}
+        </Card>
+        <Card title="What the coach would have done">
+          <ol className="space-y-1 text-sm">
+            {report.coach.map((one, i) => (
+              <li key={i}>
+                <span className="figures text-soft">Flight {one.flight}:</span> {one.test},{" "}
+                {seenWords(sheet, one.seen)}.{one.advice !== null && ` ${one.advice.words}`}
+              </li>
+            ))}
+          </ol>
+        </Card>
+      </div>
+    </div>
+  );
+}
