@@ -158,13 +158,17 @@ export const useSettling = (id: number) =>
   });
 
 export const useGauge = (id: number) =>
-  useChange((body: Schemas["Measured"]) =>
-    answered(api.PUT("/api/aircraft/{aircraftId}/adjustment/gauge", { ...of(id), body })),
+  useChange(
+    (body: Schemas["Measured"]) =>
+      answered(api.PUT("/api/aircraft/{aircraftId}/adjustment/gauge", { ...of(id), body })),
+    openOrder(id),
   );
 
 export const useVerify = (id: number) =>
-  useChange((body: Schemas["Seeing"]) =>
-    answered(api.PUT("/api/aircraft/{aircraftId}/adjustment/verified", { ...of(id), body })),
+  useChange(
+    (body: Schemas["Seeing"]) =>
+      answered(api.PUT("/api/aircraft/{aircraftId}/adjustment/verified", { ...of(id), body })),
+    openOrder(id),
   );
 
 /** The clicks that stand in the transmitter, asked for anew whenever an entry begins. */
@@ -198,9 +202,11 @@ export const useImportFlights = (id: number) =>
     ),
   );
 
+export const openOrder = (id: number) => ["adjustment", id];
+
 export const useOpenAdjustment = (id: number) =>
   useQuery({
-    queryKey: ["adjustment", id],
+    queryKey: openOrder(id),
     queryFn: async () =>
       (await answered(api.GET("/api/aircraft/{aircraftId}/adjustment", of(id)))) ?? null,
   });
@@ -208,12 +214,17 @@ export const useOpenAdjustment = (id: number) =>
 /**
  * A change that, once acknowledged, makes everything on screen be asked for again: first where the
  * models stand, since the rest is asked for by revision, then all else without waiting.
+ *
+ * @param shows the query that the change itself answers: what is pressed next stands on that answer
  */
-export function useChange<V, T>(change: (value: V) => Promise<T>) {
+export function useChange<V, T>(change: (value: V) => Promise<T>, shows?: readonly unknown[]) {
   const client = useQueryClient();
   return useMutation({
     mutationFn: change,
-    onSuccess: async () => {
+    onSuccess: async (answer) => {
+      if (shows !== undefined) {
+        client.setQueryData(shows, answer);
+      }
       await client.invalidateQueries({ queryKey: ["hangar"] });
       void client.invalidateQueries({ predicate: ({ queryKey }) => queryKey[0] !== "hangar" });
     },
@@ -261,8 +272,10 @@ export const useRevise = (id: number) =>
   );
 
 export const useMoveAdjustment = (id: number) =>
-  useChange((body: Schemas["Progress"]) =>
-    answered(api.PUT("/api/aircraft/{aircraftId}/adjustment", { ...of(id), body })),
+  useChange(
+    (body: Schemas["Progress"]) =>
+      answered(api.PUT("/api/aircraft/{aircraftId}/adjustment", { ...of(id), body })),
+    openOrder(id),
   );
 
 export const useCloseAdjustment = (id: number) =>

@@ -53,9 +53,11 @@ export const useBalanceAdvice = (setup: Setup, wish: BalanceWish | undefined) =>
       answered(api.POST("/api/rig/balance", { body: { setup, wish: wish as BalanceWish } })),
   });
 
+const openSetUp = (aircraftId: number) => ["set-up", aircraftId];
+
 export const useOpenSetUp = (aircraftId: number) =>
   useQuery({
-    queryKey: ["set-up", aircraftId],
+    queryKey: openSetUp(aircraftId),
     queryFn: async () =>
       (await answered(api.GET("/api/aircraft/{aircraftId}/bench-set-up", of(aircraftId)))) ?? null,
   });
@@ -68,8 +70,10 @@ export const useBeginSetUp = (aircraftId: number) =>
   );
 
 export const useMoveSetUp = (aircraftId: number) =>
-  useChange((body: Schemas["SetUpMoved"]) =>
-    answered(api.PUT("/api/aircraft/{aircraftId}/bench-set-up", { ...of(aircraftId), body })),
+  useChange(
+    (body: Schemas["SetUpMoved"]) =>
+      answered(api.PUT("/api/aircraft/{aircraftId}/bench-set-up", { ...of(aircraftId), body })),
+    openSetUp(aircraftId),
   );
 
 export const useCloseSetUp = (aircraftId: number) =>

@@ -1,6 +1,6 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { answered, api, type Schemas } from "./client";
-import { useChange, useOnce, type Flight } from "./queries";
+import { openOrder, useChange, useOnce, type Flight } from "./queries";
 
 export type Story = Schemas["ModelStanding"];
 export type TrimSeries = Story["series"][number];
@@ -32,8 +32,10 @@ export const useBeginPlanned = (id: number) =>
   );
 
 export const useMark = (id: number) =>
-  useChange((body: Schemas["Marking"]) =>
-    answered(api.PUT("/api/aircraft/{aircraftId}/adjustment/mark", { ...of(id), body })),
+  useChange(
+    (body: Schemas["Marking"]) =>
+      answered(api.PUT("/api/aircraft/{aircraftId}/adjustment/mark", { ...of(id), body })),
+    openOrder(id),
   );
 
 /** Takes what explains the measurements into the description. */

@@ -67,8 +67,9 @@ export function program(replies: Record<string, Reply>): Asked[] {
     if (found === undefined) {
       return new Response(JSON.stringify({ detail: `No answer for ${one.path}` }), { status: 404 });
     }
-    const reply =
-      typeof found[1] === "function" ? (found[1] as (a: Asked) => unknown)(one) : found[1];
+    const reply: unknown = await (typeof found[1] === "function"
+      ? (found[1] as (a: Asked) => unknown)(one)
+      : found[1]);
     const [status, body] =
       Array.isArray(reply) && typeof reply[0] === "number" ? reply : [200, reply];
     return new Response(status === 204 ? null : JSON.stringify(body), {

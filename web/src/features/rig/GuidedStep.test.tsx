@@ -153,6 +153,38 @@ describe("a step of the bench set-up", () => {
     expect(asked[0]?.body).toMatchObject({ step: "direction/rudder/yaw" });
   });
 
+  it("goes where it was sent while an answer was being saved, once that is saved", async () => {
+    let saved = () => {};
+    let now = at(2);
+    const asked = program({
+      "GET /bench-set-up": () => now,
+      "GET /measurements": [],
+      "PUT /bench-set-up": async ({ body }: Asked) => {
+        const { step: to } = body as { step: string };
+        if (now.version === 4) {
+          await new Promise<void>((done) => (saved = done));
+        }
+        now = at(
+          SETUP.steps.findIndex((one) => one.id === to),
+          { version: now.version + 1 },
+        );
+        return now;
+      },
+    });
+    show(<SetUpPage />);
+    await userEvent.click(await screen.findByRole("button", { name: "Went right" }));
+    await userEvent.click(screen.getByText("All steps"));
+    await userEvent.click(screen.getByRole("button", { name: /Step harmless/ }));
+    const moves = () => asked.filter((one) => one.method === "PUT");
+    expect(moves()).toHaveLength(1);
+    saved();
+    expect(await screen.findByRole("heading", { name: "Step harmless" })).toBeInTheDocument();
+    expect(moves().map((one) => one.body)).toMatchObject([
+      { version: 4, step: "direction/rudder/yaw", answers: [{ choice: "right" }] },
+      { version: 5, step: "harmless", answers: [] },
+    ]);
+  });
+
   it("says when it asks again", () => {
     show(<GuidedStep open={at(2, { again: ["direction/rudder/yaw"] })} />);
     expect(screen.getByRole("note")).toHaveTextContent("Asked again");

@@ -1,7 +1,7 @@
 import { unitSign } from "@/domain/units";
 import { MendButton } from "@/features/model/edits";
 import { Fold } from "@/ui/fold";
-import { useEffect, useState } from "react";
+import { useEffect, useEffectEvent, useState } from "react";
 import { ApiError } from "@/api/client";
 import { useCloseSetUp, useMoveSetUp, type GuideVerdict, type OpenSetUp } from "@/api/rig";
 import { useModel } from "@/features/model/model";
@@ -26,12 +26,22 @@ interface Shown {
   /** What was typed and not taken yet, by step: it stays however often a step is left. */
   kept?: Map<string, string[]>;
   onConflict?: (step: string) => void;
+  /** What was pressed while an answer was being saved; it is carried out after that. */
+  pressed?: Pressed;
+  onPressed?: (pressed: Pressed | undefined) => void;
+}
+
+/** Where to go and what was answered to which step. */
+export interface Pressed {
+  step: string;
+  to: string;
+  choice?: string;
 }
 
 const CONFLICT = 409;
 
 /** One step, to be read from a metre away. */
-export function GuidedStep({ open, kept, onConflict }: Shown) {
+export function GuidedStep({ open, kept, onConflict, pressed, onPressed }: Shown) {
   const { standing } = useModel();
   const move = useMoveSetUp(standing.id);
   const close = useCloseSetUp(standing.id);
@@ -63,7 +73,11 @@ export function GuidedStep({ open, kept, onConflict }: Shown) {
   const last = open.step === open.steps.length - 1;
   const send = (to: number, choice?: string) => {
     const target = open.steps[to];
-    if (step === undefined || target === undefined || busy || wrong) {
+    if (step === undefined || target === undefined || wrong) {
+      return;
+    }
+    if (busy) {
+      onPressed?.({ step: step.id, to: target.id, choice });
       return;
     }
     const given =
@@ -81,6 +95,19 @@ export function GuidedStep({ open, kept, onConflict }: Shown) {
       },
     );
   };
+  const carryOut = useEffectEvent((late: Pressed) => {
+    onPressed?.(undefined);
+    const to = open.steps.findIndex((one) => one.id === late.to);
+    const answersThis = late.choice === undefined || late.step === step?.id;
+    if (answersThis && barred(open, to) === undefined) {
+      send(to, late.choice);
+    }
+  });
+  useEffect(() => {
+    if (!busy && pressed !== undefined) {
+      carryOut(pressed);
+    }
+  }, [busy, pressed]);
   useStepKeys({ busy, next: () => send(next), back: () => send(back) });
   if (step === undefined) {
     return null;

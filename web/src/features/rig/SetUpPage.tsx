@@ -6,7 +6,7 @@ import { Button } from "@/ui/button";
 import { Card, Caution } from "@/ui/card";
 import { Choice } from "@/ui/choice";
 import { Failure, Waiting } from "@/ui/message";
-import { GuidedStep, STEP_TITLE } from "./GuidedStep";
+import { GuidedStep, STEP_TITLE, type Pressed } from "./GuidedStep";
 
 type School = "ROD_FIRST" | "SUB_TRIM_FIRST";
 
@@ -18,6 +18,7 @@ export function SetUpPage() {
   const before = useRef(step);
   const [typed] = useState(() => new Map<string, string[]>());
   const [movedOn, setMovedOn] = useState<string>();
+  const [pressed, setPressed] = useState<Pressed>();
   useEffect(() => {
     if (before.current !== step && open.data !== undefined) {
       document.getElementById(STEP_TITLE)?.focus({ preventScroll: true });
@@ -38,6 +39,8 @@ export function SetUpPage() {
         key={open.data.step}
         open={open.data}
         kept={typed}
+        pressed={pressed}
+        onPressed={setPressed}
         onConflict={(id) => {
           setMovedOn(id);
           void open.refetch();

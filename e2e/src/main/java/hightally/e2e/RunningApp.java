@@ -16,6 +16,9 @@ public final class RunningApp implements AutoCloseable {
   private static final Path JAR = root().resolve("app/target/high-tally-boot.jar");
   private static final Path UNPACKED = root().resolve("e2e/target/run");
 
+  /** What the first start of all has written into its empty folder: the demo data. */
+  private static final Path FILLED = UNPACKED.resolve("filled");
+
   private final Process process;
   private final String address;
 
@@ -38,9 +41,12 @@ public final class RunningApp implements AutoCloseable {
         .anyMatch(one -> one.info().commandLine().orElse("").contains(UNPACKED.toString()));
   }
 
-  /** Starts on a free port, with the demo model if the data folder is empty. */
+  /** Starts on a free port; a data folder that is new gets the demo data. */
   public static RunningApp start(Path data) {
     unpack();
+    if (!Files.exists(data)) {
+      copyTree(FILLED, data);
+    }
     List<String> flags = List.of("-XX:SharedArchiveFile=" + UNPACKED.resolve("classes.jsa"));
     return launch(flags, List.of("--high-tally.data=" + data, "--server.port=0"));
   }
@@ -83,10 +89,9 @@ public final class RunningApp implements AutoCloseable {
           "extract",
           "--destination",
           UNPACKED.toString());
-      Path data = Files.createTempDirectory("high-tally-training");
       launch(
               List.of("-XX:ArchiveClassesAtExit=" + archive, "-Dhigh-tally.exit-when-ready=true"),
-              List.of("--high-tally.data=" + data, "--server.port=0"))
+              List.of("--high-tally.data=" + FILLED, "--server.port=0"))
           .process
           .waitFor();
     } catch (IOException e) {
@@ -163,6 +168,16 @@ public final class RunningApp implements AutoCloseable {
     int exit = new ProcessBuilder(command).inheritIO().start().waitFor();
     if (exit != 0) {
       throw new IllegalStateException(String.join(" ", command) + " ended with " + exit);
+    }
+  }
+
+  private static void copyTree(Path from, Path to) {
+    try (var files = Files.walk(from)) {
+      for (Path file : (Iterable<Path>) files::iterator) {
+        Files.copy(file, to.resolve(from.relativize(file).toString()));
+      }
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
     }
   }
 

@@ -59,7 +59,7 @@ class DemoGlider {
             PACK,
             CG_MM,
             List.of(
-                new AirFault(AirFault.Kind.WARP, "outer-wing-left", 3.0),
+                new AirFault(AirFault.Kind.WARP, "outer-wing-left", 2.0),
                 new AirFault(AirFault.Kind.TAIL_INCIDENCE, "", -0.3)));
     long id = hangar.add(withClick(built, GUESSED_PERCENT), "Rig built from the drawing");
     flight(id, 1, "Thermal day, trimmed in every phase.");
