@@ -223,6 +223,8 @@ export function useChange<V, T>(change: (value: V) => Promise<T>, shows?: readon
     mutationFn: change,
     onSuccess: async (answer) => {
       if (shows !== undefined) {
+        // What was asked before this change would bring back what stood before it.
+        await client.cancelQueries({ queryKey: shows, exact: true });
         client.setQueryData(shows, answer);
       }
       await client.invalidateQueries({ queryKey: ["hangar"] });

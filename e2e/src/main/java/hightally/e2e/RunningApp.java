@@ -1,9 +1,14 @@
 package hightally.e2e;
 
+import static java.nio.file.StandardOpenOption.CREATE;
+import static java.nio.file.StandardOpenOption.WRITE;
+
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStreamReader;
 import java.io.UncheckedIOException;
+import java.nio.channels.FileChannel;
+import java.nio.channels.FileLock;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -15,6 +20,8 @@ public final class RunningApp implements AutoCloseable {
   private static final String READY = "High Tally is ready at ";
   private static final Path JAR = root().resolve("app/target/high-tally-boot.jar");
   private static final Path UNPACKED = root().resolve("e2e/target/run");
+
+  private static final Path LOCK = root().resolve("e2e/target/run.lock");
 
   /** What the first start of all has written into its empty folder: the demo data. */
   private static final Path FILLED = UNPACKED.resolve("filled");
@@ -76,7 +83,9 @@ public final class RunningApp implements AutoCloseable {
   /** Starting from the unpacked application with its class archive takes a third of the time. */
   private static synchronized void unpack() {
     Path archive = UNPACKED.resolve("classes.jsa");
-    try {
+    // Several test processes may come here at once: the first does it, the others wait.
+    try (FileChannel channel = FileChannel.open(LOCK, CREATE, WRITE);
+        FileLock lock = channel.lock()) {
       if (Files.exists(archive) && Files.getLastModifiedTime(archive).toMillis() > builtAt()) {
         return;
       }
