@@ -37,6 +37,7 @@ class LayersTest {
     "coach",
     "preflight",
     "hazard",
+    "desk",
     "ready",
     "story",
     "air",

@@ -300,7 +300,7 @@ public final class Rigs {
         -w / 2,
         5,
         curve,
-        List.of(new MixTarget(target, 0.8)),
+        List.of(MixTarget.even(target, 0.8)),
         "",
         List.of(),
         0);

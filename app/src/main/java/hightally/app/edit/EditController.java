@@ -4,6 +4,8 @@ import hightally.app.words.ReaderWords;
 import hightally.core.coach.Levers;
 import hightally.core.coach.TestCase;
 import hightally.core.condition.ConditionKind;
+import hightally.core.desk.MovementWish;
+import hightally.core.desk.Movements;
 import hightally.core.edit.Edit;
 import hightally.core.edit.Edits;
 import hightally.core.edit.FeelStart;
@@ -25,6 +27,7 @@ import hightally.core.quantity.Unit;
 import hightally.core.quantity.Validation;
 import hightally.core.quantity.Within;
 import hightally.core.setup.Setup;
+import hightally.core.signal.Moment;
 import hightally.core.signal.SetupDifference;
 import hightally.core.trim.TrimLever;
 import io.swagger.v3.oas.annotations.Operation;
@@ -158,6 +161,18 @@ class EditController {
   Edited lever(@RequestBody LeverAsked asked) {
     Setup setup = asked.setup();
     return Edited.of(setup, Levers.moved(asked.lever(), setup, asked.test(), asked.value(), words));
+  }
+
+  /** A setup, where the bench stands, and a movement to have. */
+  record MovementAsked(Setup setup, Moment moment, MovementWish wish) {}
+
+  @PostMapping("/movements")
+  @Operation(
+      summary = "A preset, rate, differential or mix set by what it moves: mm, degrees or percent")
+  Edited movement(@RequestBody MovementAsked asked) {
+    Validation.check(asked.moment());
+    Setup setup = Validation.check(asked.setup());
+    return Edited.of(setup, Movements.made(setup, asked.moment(), asked.wish()));
   }
 
   @PostMapping("/curves/point")

@@ -1,5 +1,7 @@
 package hightally.app.program;
 
+import hightally.core.desk.DeskSheet;
+import hightally.core.desk.FeelLines;
 import hightally.core.edit.MixGallery;
 import hightally.core.hazard.HazardSearch;
 import hightally.core.mix.CurvePoint;
@@ -10,6 +12,8 @@ import hightally.core.program.FeelCurves;
 import hightally.core.program.FlickPreview;
 import hightally.core.program.ProgramSheet;
 import hightally.core.program.TermCurves;
+import hightally.core.quantity.Control;
+import hightally.core.quantity.Text;
 import hightally.core.quantity.Validation;
 import hightally.core.response.Response;
 import hightally.core.response.Shape;
@@ -61,6 +65,29 @@ class ProgramController {
 
   /** A setup and where sticks, levers and switches stand. */
   record FlickAsked(Setup setup, Moment moment) {}
+
+  @PostMapping("/desk")
+  @Operation(
+      summary = "Every surface in every phase, and what every mix does, as the bench would show it")
+  DeskSheet desk(@RequestBody FlickAsked asked) {
+    return DeskSheet.of(SignalPath.of(asked.setup()), asked.moment());
+  }
+
+  /**
+   * A setup, where the bench stands, a control, and the surface to draw it at.
+   *
+   * @param surface id of the surface; empty for the one the control moves most
+   */
+  record FeelLinesAsked(
+      Setup setup, Moment moment, Control control, @Text(min = 0, max = 40) String surface) {}
+
+  @PostMapping("/feel/lines")
+  @Operation(summary = "Every way a stick can move a surface, phase by phase and set by set, in mm")
+  FeelLines feel(@RequestBody FeelLinesAsked asked) {
+    Validation.check(asked.moment());
+    return FeelLines.of(
+        SignalPath.of(asked.setup()), asked.moment(), asked.control(), asked.surface());
+  }
 
   @PostMapping("/flicks")
   @Operation(summary = "What every other phase would bring with sticks and levers as they stand")

@@ -50,9 +50,33 @@ final class SetupUpgrade {
         fourth.path("formatVersion").asInt() == 4
             ? new SetupUpgrade(mapper, fourth.deepCopy()).withRoles()
             : fourth;
-    return fifth.path("formatVersion").asInt() == 5
-        ? new SetupUpgrade(mapper, fifth.deepCopy()).withFades()
-        : fifth;
+    JsonNode sixth =
+        fifth.path("formatVersion").asInt() == 5
+            ? new SetupUpgrade(mapper, fifth.deepCopy()).withFades()
+            : fifth;
+    return sixth.path("formatVersion").asInt() == 6
+        ? new SetupUpgrade(mapper, sixth.deepCopy()).withMovements()
+        : sixth;
+  }
+
+  /**
+   * Version 7 knows movements typed in millimetres, targets of a mix that differ from side to side,
+   * and what sets a timer back.
+   */
+  private JsonNode withMovements() {
+    setup.put("formatVersion", 7);
+    for (ObjectNode mix : each("mixes")) {
+      for (ObjectNode target : each(mix.path("targets"))) {
+        target.set("factorMinus", target.path("factor"));
+      }
+    }
+    for (ObjectNode timer : each(setup.path("power").path("timers"))) {
+      timer.put("resetWhen", "");
+    }
+    if (setup.get("notebook") instanceof ObjectNode notebook) {
+      notebook.putArray("typed");
+    }
+    return setup;
   }
 
   /**

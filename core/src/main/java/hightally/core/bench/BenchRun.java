@@ -301,11 +301,18 @@ public final class BenchRun {
     return conditions.isTrue(conditions.index(timer.when()), moment, phase);
   }
 
+  private boolean setBack(FlightTimer timer, Moment moment) {
+    return !timer.resetWhen().isEmpty()
+        && conditions.isTrue(conditions.index(timer.resetWhen()), moment, phase);
+  }
+
   private List<Said> count(Moment moment, double seconds) {
     List<Said> spoken = new ArrayList<>();
     for (int i = 0; i < timers.length; i++) {
       FlightTimer timer = setup.power().timers().get(i);
-      if (runs(timer, moment)) {
+      if (setBack(timer, moment)) {
+        timers[i] = timer.countsDown() ? timer.startSeconds() : 0;
+      } else if (runs(timer, moment)) {
         double before = timers[i];
         timers[i] += timer.countsDown() ? -seconds : seconds;
         for (double at : timer.spokenAtSeconds()) {

@@ -155,6 +155,7 @@ public final class Levers {
             target ->
                 setup
                     .surface(target.target())
+                    .filter(one -> !target.sided())
                     .filter(one -> one.shares().of(control) * target.factor() > 0)
                     .isPresent());
   }
@@ -367,7 +368,7 @@ public final class Levers {
     List<MixTarget> targets =
         setup.surfaces().stream()
             .filter(meant)
-            .map(one -> new MixTarget(one.id(), one.shares().of(control)))
+            .map(one -> MixTarget.even(one.id(), one.shares().of(control)))
             .toList();
     if (targets.isEmpty()) {
       throw InvalidInputException.of(

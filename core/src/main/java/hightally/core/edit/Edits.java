@@ -180,9 +180,7 @@ public final class Edits {
             .orElse(new ThrowGoal(edit.subject(), 0, 0));
     goals.removeIf(one -> one.surface().equals(edit.subject()));
     goals.add(change.apply(goal));
-    Notebook noted =
-        new Notebook(goals, notebook.sources(), notebook.accepted(), notebook.rolesFromNames());
-    return setup.change().notebook(noted).done();
+    return setup.change().notebook(notebook.wishing(goals)).done();
   }
 
   private static boolean numbered(int number, Edit edit) {

@@ -281,7 +281,7 @@ public final class MixGallery {
   }
 
   private static List<MixTarget> targets(List<Surface> surfaces, Factor factor) {
-    return surfaces.stream().map(one -> new MixTarget(one.id(), factor.of(one))).toList();
+    return surfaces.stream().map(one -> MixTarget.even(one.id(), factor.of(one))).toList();
   }
 
   private static List<Surface> having(Setup setup, Predicate<Surface> what) {
@@ -316,7 +316,7 @@ public final class MixGallery {
     List<MixTarget> targets = new ArrayList<>();
     for (Motor motor : setup.airframe().motors()) {
       if (motor.rightMm() != 0) {
-        targets.add(new MixTarget(motor.id(), motor.rightMm() < 0 ? 1 : -1));
+        targets.add(MixTarget.even(motor.id(), motor.rightMm() < 0 ? 1 : -1));
       }
     }
     return targets;

@@ -126,7 +126,7 @@ public final class NewParts {
 
   private FlightTimer timer() {
     String id = free("timer", setup.power().timers().stream().map(FlightTimer::id));
-    return new FlightTimer(id, named("edit.newTimer"), true, TIMER_SECONDS, "", SPOKEN_SECONDS);
+    return new FlightTimer(id, named("edit.newTimer"), true, TIMER_SECONDS, "", "", SPOKEN_SECONDS);
   }
 
   private TelemetryAlarm alarm() {

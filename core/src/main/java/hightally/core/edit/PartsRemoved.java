@@ -85,7 +85,8 @@ public final class PartsRemoved {
                 kept(setup.notebook().goals(), one -> !one.surface().equals(id)),
                 setup.notebook().sources(),
                 kept(setup.notebook().accepted(), one -> !one.subject().equals(id)),
-                setup.notebook().rolesFromNames()))
+                setup.notebook().rolesFromNames(),
+                kept(setup.notebook().typed(), one -> !one.surface().equals(id))))
         .done();
   }
 

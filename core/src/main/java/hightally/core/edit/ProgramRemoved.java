@@ -183,7 +183,10 @@ public final class ProgramRemoved {
       if (waits) {
         notes.add(Said.of("edit.timerWaitsCountAlways", "timer", timer.name()));
       }
-      timers.add(waits ? timer.countingAlways() : timer);
+      if (timer.resetWhen().equals(id)) {
+        notes.add(Said.of("edit.timerSetBackByHand", "timer", timer.name()));
+      }
+      timers.add(timer.without(id));
     }
     if (power.cutWhen().equals(id)) {
       notes.add(Said.of("edit.throttleCutSwitchedOnlyCut"));

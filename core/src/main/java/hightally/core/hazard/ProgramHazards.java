@@ -139,7 +139,9 @@ final class ProgramHazards {
         mix.curve().isEmpty()
             ? mix.weightPlusPercent() == 0 && mix.weightMinusPercent() == 0
             : mix.curve().stream().allMatch(point -> point.y() == 0);
-    return level || mix.targets().stream().allMatch(target -> target.factor() == 0);
+    return level
+        || mix.targets().stream()
+            .allMatch(target -> target.factor() == 0 && target.factorMinus() == 0);
   }
 
   /** What was never true and never acted. */

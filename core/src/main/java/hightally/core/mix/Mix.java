@@ -57,6 +57,15 @@ public record Mix(
     if (!curve.isEmpty()) {
       Curve.violations(path + "curve", curve).forEach(found);
     }
+    for (int i = 0; i < targets.size(); i++) {
+      if (!curve.isEmpty() && targets.get(i).sided()) {
+        found.accept(
+            Violation.of(
+                path + "targets[" + i + "].factorMinus",
+                targets.get(i).factorMinus(),
+                Said.of("demand.sameFactorWithCurve")));
+      }
+    }
     if (targets.isEmpty()) {
       found.accept(
           Violation.of(path + "targets", Said.of("given.none"), Said.of("demand.leastOne")));
@@ -132,6 +141,24 @@ public record Mix(
         targets,
         changedWhen,
         changedPhases,
+        fadeSeconds);
+  }
+
+  /** The same mix, moving other things. */
+  public Mix moving(List<MixTarget> changedTargets) {
+    return new Mix(
+        id,
+        name,
+        reason,
+        source,
+        subject,
+        weightPlusPercent,
+        weightMinusPercent,
+        startPercent,
+        curve,
+        changedTargets,
+        when,
+        phases,
         fadeSeconds);
   }
 

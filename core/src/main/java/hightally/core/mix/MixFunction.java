@@ -34,6 +34,15 @@ public final class MixFunction {
     return new MixFunction(Curve.of(mix.curve()), 0, 0, 0, kinks);
   }
 
+  /** What a mix by weights comes to at a target whose factors differ from side to side. */
+  public static MixFunction of(Mix mix, MixTarget target) {
+    double start = mix.startPercent();
+    double[] kinks = start == 0 ? new double[] {0} : new double[] {-start, start};
+    double plus = target.factor() * mix.weightPlusPercent() / FULL;
+    double minus = target.factorMinus() * mix.weightMinusPercent() / FULL;
+    return new MixFunction(null, plus, minus, start, kinks);
+  }
+
   /** A factor for each side of 0. */
   public static MixFunction ofSides(double plus, double minus) {
     return new MixFunction(null, plus, minus, 0, new double[] {0});

@@ -233,7 +233,8 @@ final class ProgramEntries {
         Said.of("entry.source", "source", mix.source(), "subject", subject(mix)),
         "");
     for (MixTarget target : mix.targets()) {
-      Said factor = writer.percent(EntrySection.MIX, 100 * target.factor());
+      Said factor =
+          writer.sides(EntrySection.MIX, 100 * target.factor(), 100 * target.factorMinus());
       writer.add(
           EntrySection.MIX,
           key + "/to-" + target.target(),
@@ -338,7 +339,15 @@ final class ProgramEntries {
               "from",
               Quantity.seconds(timer.startSeconds(), 0),
               "when",
-              ConditionWords.of(setup, timer.when()));
+              ConditionWords.of(setup, timer.when()),
+              "reset",
+              timer.resetWhen().isEmpty()
+                  ? Said.of("entry.byHand")
+                  : ConditionWords.of(setup, timer.resetWhen()),
+              "spoken",
+              timer.spokenAtSeconds().stream().map(at -> Quantity.seconds(at, 0)).toList(),
+              "count",
+              timer.spokenAtSeconds().size());
       writer.add(
           EntrySection.TIMER,
           "timer-" + timer.id(),

@@ -10,18 +10,32 @@ import java.util.List;
  * @param accepted findings the pilot lives with
  * @param rolesFromNames whether the roles of panels, surfaces and phases were taken from names when
  *     an older document was brought up, and nobody has looked at them yet
+ * @param typed movements typed in millimetres or degrees
  */
 public record Notebook(
     List<ThrowGoal> goals,
     List<FigureSource> sources,
     List<Acceptance> accepted,
-    boolean rolesFromNames) {
+    boolean rolesFromNames,
+    List<TypedMovement> typed) {
   /** Nothing noted yet. */
-  public static final Notebook EMPTY = new Notebook(List.of(), List.of(), List.of(), false);
+  public static final Notebook EMPTY =
+      new Notebook(List.of(), List.of(), List.of(), false, List.of());
 
   public Notebook {
     goals = goals == null ? null : List.copyOf(goals);
     sources = sources == null ? null : List.copyOf(sources);
     accepted = accepted == null ? null : List.copyOf(accepted);
+    typed = typed == null ? null : List.copyOf(typed);
+  }
+
+  /** The same notes with other wishes. */
+  public Notebook wishing(List<ThrowGoal> changed) {
+    return new Notebook(changed, sources, accepted, rolesFromNames, typed);
+  }
+
+  /** The same notes with other movements typed. */
+  public Notebook typing(List<TypedMovement> changed) {
+    return new Notebook(goals, sources, accepted, rolesFromNames, changed);
   }
 }

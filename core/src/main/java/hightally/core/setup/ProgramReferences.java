@@ -335,6 +335,7 @@ final class ProgramReferences {
     }
     for (int i = 0; i < power.timers().size(); i++) {
       when("power.timers[" + i + "].when", power.timers().get(i).when());
+      when("power.timers[" + i + "].resetWhen", power.timers().get(i).resetWhen());
     }
   }
 

@@ -36,6 +36,10 @@ public final class TallyMaker {
   private final int carried;
   private final Output output;
   private final List<TallyLine> lines = new ArrayList<>();
+
+  /** Which mix each of the first lines belongs to, by number; -1 for what is none. */
+  private final List<Integer> mixes = new ArrayList<>();
+
   private double command;
   private double percent;
   private double degrees;
@@ -69,6 +73,21 @@ public final class TallyMaker {
   public static Tally underWay(
       SignalPath path, Moment moment, int surface, int phase, double actual) {
     return new TallyMaker(path, moment, surface, phase, actual).make();
+  }
+
+  /** What one thing adds, of a tally. */
+  public record Added(double percent, double degrees, double mm) {}
+
+  /** The line of one mix, by its number, in the tally of a surface; nothing where it has none. */
+  public static Added ofMix(SignalPath path, Moment moment, int surface, int mix) {
+    TallyMaker maker = new TallyMaker(path, moment, surface, path.phase(moment), Double.NaN);
+    maker.commands();
+    int at = maker.mixes.indexOf(mix);
+    if (at < 0) {
+      return new Added(0, 0, 0);
+    }
+    TallyLine line = maker.lines.get(at);
+    return new Added(line.percent(), line.degrees(), line.mm());
   }
 
   private Tally make() {
@@ -115,6 +134,7 @@ public final class TallyMaker {
         double part = term.value(run);
         if (part != 0 || term.kind() != Contribution.DIFFERENTIAL) {
           command(term.kind(), term.label(), part);
+          mixes.add(term.mix());
         }
       }
     }

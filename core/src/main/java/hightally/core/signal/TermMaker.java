@@ -13,6 +13,7 @@ import hightally.core.setup.Setup;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 
@@ -122,14 +123,16 @@ final class TermMaker {
   private void mix(Mix mix, int number) {
     Signal source = signals.of(mix);
     MixFunction bend = MixFunction.of(mix);
-    Map<String, Double> factors = new HashMap<>();
-    mix.targets().forEach(one -> factors.merge(one.target(), one.factor(), Double::sum));
-    for (String target : mix.targets().stream().map(MixTarget::target).distinct().toList()) {
-      double factor = factors.get(target);
-      if (factor != 0) {
+    Map<String, MixTarget> sums = new LinkedHashMap<>();
+    mix.targets().forEach(one -> sums.merge(one.target(), one, MixTarget::and));
+    for (MixTarget target : sums.values()) {
+      MixFunction onSides = target.sided() ? MixFunction.of(mix, target) : bend;
+      double factor = target.sided() ? 1 : target.factor();
+      if (target.sided() || factor != 0) {
         mixed
-            .computeIfAbsent(target, key -> new ArrayList<>())
-            .add(new Term(source, bend, factor, number, Contribution.MIX, Said.text(mix.name())));
+            .computeIfAbsent(target.target(), key -> new ArrayList<>())
+            .add(
+                new Term(source, onSides, factor, number, Contribution.MIX, Said.text(mix.name())));
       }
     }
   }

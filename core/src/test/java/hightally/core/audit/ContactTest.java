@@ -45,7 +45,8 @@ class ContactTest {
                     List.of(),
                     List.of(),
                     List.of(new Acceptance("surfaces-touch", "right", "seen once, never flown")),
-                    false))
+                    false,
+                    List.of()))
             .done();
     assertThat(Audit.of(SignalPath.of(setup)))
         .filteredOn(one -> one.rule().equals("surfaces-touch"))

@@ -97,7 +97,7 @@ class MainDriveTest {
         minus,
         0,
         List.of(),
-        List.of(new MixTarget("right", 1)),
+        List.of(MixTarget.even("right", 1)),
         "",
         List.of(),
         0);

@@ -280,7 +280,8 @@ class RulesTest {
         joined
             .change()
             .notebook(
-                new Notebook(List.of(new ThrowGoal("right", 14, 8)), List.of(), List.of(), false))
+                new Notebook(
+                    List.of(new ThrowGoal("right", 14, 8)), List.of(), List.of(), false, List.of()))
             .done();
     assertThat(finding(wish, "shared-channel", "right"))
         .hasValueSatisfying(one -> assertThat(say(one.title())).contains("needs differential"));
@@ -288,7 +289,12 @@ class RulesTest {
         joined
             .change()
             .notebook(
-                new Notebook(List.of(new ThrowGoal("right", 14, 13)), List.of(), List.of(), false))
+                new Notebook(
+                    List.of(new ThrowGoal("right", 14, 13)),
+                    List.of(),
+                    List.of(),
+                    false,
+                    List.of()))
             .done();
     assertThat(finding(equal, "shared-channel", "right")).isEmpty();
   }
@@ -305,7 +311,8 @@ class RulesTest {
                     List.of(),
                     List.of(),
                     List.of(new Acceptance("large-sub-trim", "left", "as it was bought")),
-                    false))
+                    false,
+                    List.of()))
             .done();
     List<Finding> findings = findings(lived);
     Finding last = findings.get(findings.size() - 1);

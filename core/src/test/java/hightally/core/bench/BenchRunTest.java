@@ -72,7 +72,7 @@ class BenchRunTest {
             List.of(new FailsafeSetting(3, false, -100)),
             true,
             List.of(),
-            List.of(new FlightTimer("t", "Pack", true, 65, "", List.of(60.0))),
+            List.of(new FlightTimer("t", "Pack", true, 65, "", "", List.of(60.0))),
             List.of(new TelemetryAlarm("Weak", "link", 50, 1)),
             0);
     return plain

@@ -98,7 +98,7 @@ class NewPartsTest {
     assertThat(set.hasRoll() && set.hasPitch() && set.hasYaw()).isTrue();
     FlightTimer timer = last(with(NewPart.TIMER).power().timers());
     assertThat(timer)
-        .isEqualTo(new FlightTimer("timer-1", "New timer", true, 300, "", List.of(60.0, 30.0)));
+        .isEqualTo(new FlightTimer("timer-1", "New timer", true, 300, "", "", List.of(60.0, 30.0)));
     TelemetryAlarm alarm = last(with(NewPart.ALARM).power().alarms());
     assertThat(alarm).isEqualTo(new TelemetryAlarm("New alarm", "voltage", 10, 3));
   }

@@ -90,7 +90,7 @@ class HazardSearchTest {
   }
 
   static Mix mix(String id, MixSource source, String subject, double weight, String... to) {
-    List<MixTarget> targets = java.util.Arrays.stream(to).map(t -> new MixTarget(t, 1)).toList();
+    List<MixTarget> targets = java.util.Arrays.stream(to).map(t -> MixTarget.even(t, 1)).toList();
     return new Mix(
         id, id, "", source, subject, weight, weight, 0, List.of(), targets, "", List.of(), 0);
   }
@@ -242,7 +242,7 @@ class HazardSearchTest {
                       List.of(ThrottleCurve.PLAIN),
                       -100,
                       -100,
-                      List.of(new FlightTimer("t", "T", false, 0, "both", List.of()))))
+                      List.of(new FlightTimer("t", "T", false, 0, "both", "", List.of()))))
               .done();
     };
   }
@@ -298,7 +298,7 @@ class HazardSearchTest {
           clean.change().mixes(List.of(mix("idle", MixSource.STICK, "yaw", 1, "left"))).done();
       case TRIM_COMMON -> preset(clean, 1, 1);
       case TIMER_NEVER ->
-          either(clean, List.of(new FlightTimer("t", "T", false, 0, "either", List.of())));
+          either(clean, List.of(new FlightTimer("t", "T", false, 0, "either", "", List.of())));
     };
   }
 
@@ -501,7 +501,7 @@ class HazardSearchTest {
               1,
               0,
               List.of(),
-              List.of(new MixTarget("flap-left", 1)),
+              List.of(MixTarget.even("flap-left", 1)),
               id,
               List.of(),
               0));

@@ -151,7 +151,8 @@ class HazardsToldTest {
         .power(
             clean()
                 .power()
-                .withTimers(List.of(new FlightTimer("clock", "Clock", false, 0, "", List.of()))))
+                .withTimers(
+                    List.of(new FlightTimer("clock", "Clock", false, 0, "", "", List.of()))))
         .done();
   }
 
@@ -297,7 +298,8 @@ class HazardsToldTest {
     List<Acceptance> accepted = List.of(new Acceptance(rule, subject, "known"));
     return setup
         .change()
-        .notebook(new Notebook(open.goals(), open.sources(), accepted, open.rolesFromNames()))
+        .notebook(
+            new Notebook(open.goals(), open.sources(), accepted, open.rolesFromNames(), List.of()))
         .done();
   }
 

@@ -35,8 +35,8 @@ class LineTest {
   }
 
   private static Setup with(Condition... conditions) {
-    FlightTimer up = new FlightTimer("clock", "Clock", false, 0, "", List.of());
-    FlightTimer down = new FlightTimer("pack", "Pack", true, 300, "", List.of());
+    FlightTimer up = new FlightTimer("clock", "Clock", false, 0, "", "", List.of());
+    FlightTimer down = new FlightTimer("pack", "Pack", true, 300, "", "", List.of());
     return Rigs.plain()
         .change()
         .power(Power.PLAIN.withTimers(List.of(up, down)))
@@ -187,7 +187,7 @@ class LineTest {
             0,
             0,
             curve,
-            List.of(new MixTarget("right", 1)),
+            List.of(MixTarget.even("right", 1)),
             "",
             List.of(),
             0);
@@ -202,7 +202,7 @@ class LineTest {
             10,
             20,
             List.of(),
-            List.of(new MixTarget("right", 1)),
+            List.of(MixTarget.even("right", 1)),
             "",
             List.of(),
             0);

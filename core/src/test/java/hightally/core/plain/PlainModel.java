@@ -316,17 +316,20 @@ public final class PlainModel {
   private List<Part> mixed(String target, Moment moment, int phase) {
     List<Part> parts = new ArrayList<>();
     for (Mix mix : setup.mixes()) {
-      double factor = 0;
+      double plus = 0;
+      double minus = 0;
       for (MixTarget one : mix.targets()) {
-        factor += one.target().equals(target) ? one.factor() : 0;
+        plus += one.target().equals(target) ? one.factor() : 0;
+        minus += one.target().equals(target) ? one.factorMinus() : 0;
       }
       Double part = come.get(mix.id());
       boolean acts =
           part == null
               ? acts(mix.when(), mix.phases(), moment, phase)
               : part > 0 && acts("", mix.phases(), moment, phase);
-      if (factor != 0 && acts) {
-        double value = factor * value(mix, source(mix, moment, phase));
+      if ((plus != 0 || minus != 0) && acts) {
+        double source = source(mix, moment, phase);
+        double value = (source < 0 ? minus : plus) * value(mix, source);
         parts.add(new Part("MIX", part == null ? value : part * value));
       }
     }

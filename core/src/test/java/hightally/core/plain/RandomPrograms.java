@@ -309,12 +309,12 @@ public final class RandomPrograms {
             case SURFACE -> "left";
             default -> "";
           };
-      List<MixTarget> targets = new ArrayList<>();
-      targets.add(target(source));
-      if (random.nextInt(3) == 0) {
-        targets.add(target(source));
-      }
       boolean curved = random.nextInt(3) == 0;
+      List<MixTarget> targets = new ArrayList<>();
+      targets.add(target(source, curved));
+      if (random.nextInt(3) == 0) {
+        targets.add(target(source, curved));
+      }
       mixes.add(
           new Mix(
               "x" + i,
@@ -335,12 +335,13 @@ public final class RandomPrograms {
   }
 
   /** Commands flow from the left elevon to the right one and the motors, and never round. */
-  private MixTarget target(MixSource source) {
+  private MixTarget target(MixSource source, boolean curved) {
     double factor = between(-1, 1);
+    double minus = curved || random.nextInt(2) == 0 ? factor : between(-1, 1);
     if (motors > 0 && random.nextInt(4) == 0) {
-      return new MixTarget("m" + random.nextInt(motors), factor);
+      return new MixTarget("m" + random.nextInt(motors), factor, minus);
     }
-    return new MixTarget(source == MixSource.SURFACE ? "right" : pick(SURFACES), factor);
+    return new MixTarget(source == MixSource.SURFACE ? "right" : pick(SURFACES), factor, minus);
   }
 
   private List<CurvePoint> curve() {
@@ -376,7 +377,7 @@ public final class RandomPrograms {
         List.of(),
         true,
         List.of(),
-        List.of(new FlightTimer("clock", "Clock", false, 0, "", List.of())),
+        List.of(new FlightTimer("clock", "Clock", false, 0, "", "", List.of())),
         List.of(),
         0);
   }

@@ -69,7 +69,7 @@ class SourcesTest {
             5,
             0,
             List.of(),
-            List.of(new MixTarget("right", 1)),
+            List.of(MixTarget.even("right", 1)),
             "",
             List.of(),
             0);

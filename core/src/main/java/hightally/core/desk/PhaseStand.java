@@ -1,0 +1,97 @@
+package hightally.core.desk;
+
+import hightally.core.hazard.Nearest;
+import hightally.core.quantity.Control;
+import hightally.core.quantity.Said;
+import hightally.core.signal.Moment;
+import hightally.core.signal.Positions;
+import hightally.core.signal.SignalPath;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Where every surface stands in a phase, in the position nearest to the bench's in which it is on.
+ *
+ * @param phase its id
+ * @param reached whether some position of switches, levers and throttle brings it
+ * @param here whether it is on where the bench stands
+ * @param moved what stands otherwise than on the bench, in words
+ * @param moment what the hands do there, sticks centred; null where nothing brings it
+ * @param surfaces one a surface, in the setup's order; none where nothing brings it
+ */
+public record PhaseStand(
+    String phase,
+    boolean reached,
+    boolean here,
+    List<Said> moved,
+    Moment moment,
+    List<Stand> surfaces) {
+
+  /**
+   * A surface there.
+   *
+   * @param restMm sticks centred
+   * @param full with one stick at an end
+   */
+  public record Stand(String surface, double restMm, double restDegrees, List<Full> full) {}
+
+  /**
+   * With one stick at both ends, all else as at rest; told of the sticks that move the surface.
+   *
+   * @param plusMm where it stands at the plus end
+   * @param minusMm where it stands at the minus end
+   */
+  public record Full(Control control, double plusMm, double minusMm) {}
+
+  /** Of every phase, in the setup's order. */
+  public static List<PhaseStand> of(SignalPath path, Moment bench) {
+    Moment still = Reach.centred(bench);
+    List<PhaseStand> all = new ArrayList<>();
+    for (int i = 0; i < path.setup().phases().size(); i++) {
+      all.add(of(path, still, i));
+    }
+    return all;
+  }
+
+  private static PhaseStand of(SignalPath path, Moment still, int phase) {
+    String id = path.setup().phases().get(phase).id();
+    Optional<Moment> found = where(path, still, phase);
+    if (found.isEmpty()) {
+      return new PhaseStand(id, false, false, List.of(), null, List.of());
+    }
+    Moment moment = found.get();
+    List<Said> moved = Nearest.moved(path, still, moment);
+    return new PhaseStand(id, true, moved.isEmpty(), moved, moment, stands(path, moment));
+  }
+
+  /** The nearest moment in which a phase is on, sticks centred. */
+  static Optional<Moment> where(SignalPath path, Moment still, int phase) {
+    return Nearest.where(path, still, moment -> path.phase(moment) == phase);
+  }
+
+  private static List<Stand> stands(SignalPath path, Moment rest) {
+    Positions still = path.evaluate(rest);
+    Control[] controls = Control.values();
+    double[][] plus = new double[controls.length][];
+    double[][] minus = new double[controls.length][];
+    for (Control control : controls) {
+      plus[control.ordinal()] = path.evaluate(rest.with(control, 1)).travelMm();
+      minus[control.ordinal()] = path.evaluate(rest.with(control, -1)).travelMm();
+    }
+    List<Stand> stands = new ArrayList<>();
+    for (int i = 0; i < still.travelMm().length; i++) {
+      List<Full> full = new ArrayList<>();
+      for (Control control : controls) {
+        double up = plus[control.ordinal()][i];
+        double down = minus[control.ordinal()][i];
+        if (up != still.travelMm()[i] || down != still.travelMm()[i]) {
+          full.add(new Full(control, up, down));
+        }
+      }
+      String surface = path.setup().surfaces().get(i).id();
+      stands.add(new Stand(surface, still.travelMm()[i], still.surfaceDegrees()[i], full));
+    }
+    return stands;
+  }
+}

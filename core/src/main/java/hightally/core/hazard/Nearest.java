@@ -1,0 +1,97 @@
+package hightally.core.hazard;
+
+import hightally.core.quantity.Quantity;
+import hightally.core.quantity.Said;
+import hightally.core.signal.Moment;
+import hightally.core.signal.SignalPath;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Predicate;
+
+/**
+ * Where switches, levers and the throttle must stand for something to be so, as few of them moved
+ * as can be: what hangs on more than three of them at once is not found.
+ */
+public final class Nearest {
+  private static final int MOST_MOVED = 3;
+
+  private final SignalPath path;
+  private final List<Line> lines;
+
+  private Nearest(SignalPath path) {
+    this.path = path;
+    lines =
+        Line.of(path.setup()).stream()
+            .filter(
+                one ->
+                    one.kind() == Line.Kind.THROTTLE
+                        || one.kind() == Line.Kind.LEVER
+                        || one.kind() == Line.Kind.SWITCH)
+            .toList();
+  }
+
+  /** The first moment, moving as little as can be, of which something is true. */
+  public static Optional<Moment> where(SignalPath path, Moment from, Predicate<Moment> wanted) {
+    Nearest nearest = new Nearest(path);
+    for (int moved = 0; moved <= MOST_MOVED; moved++) {
+      Moment found = nearest.first(from, 0, moved, wanted);
+      if (found != null) {
+        return Optional.of(found);
+      }
+    }
+    return Optional.empty();
+  }
+
+  /** All moments that can be got to by moving so few, those with the fewest moved first. */
+  public static List<Moment> around(SignalPath path, Moment from) {
+    List<Moment> all = new ArrayList<>();
+    where(
+        path,
+        from,
+        moment -> {
+          all.add(moment);
+          return false;
+        });
+    return all;
+  }
+
+  /** What was moved between two moments, in words. */
+  public static List<Said> moved(SignalPath path, Moment from, Moment to) {
+    States states = new States(path);
+    List<Said> words = new ArrayList<>();
+    for (int i = 0; i < path.setup().transmitter().inputs().size(); i++) {
+      if (from.input(i) != to.input(i)) {
+        Said there = states.word(to, i);
+        String name = path.setup().transmitter().inputs().get(i).name();
+        words.add(there.isEmpty() ? Said.of("desk.atRest", "name", name) : there);
+      }
+    }
+    if (from.throttle() != to.throttle()) {
+      words.add(Said.of("desk.throttle", "at", Quantity.percent(100 * to.throttle())));
+    }
+    return words;
+  }
+
+  private Moment first(Moment from, int line, int toMove, Predicate<Moment> wanted) {
+    if (toMove == 0) {
+      return wanted.test(from) ? from : null;
+    }
+    for (int i = line; i <= lines.size() - toMove; i++) {
+      Line one = lines.get(i);
+      int axis = States.axis(one);
+      double stands = Places.of(from, axis);
+      for (Cell cell : one.cells()) {
+        boolean there = stands >= cell.from() && stands <= cell.to();
+        if (!there) {
+          Moment moved = Places.at(from, axis, cell.at());
+          Moment found = first(moved, i + 1, toMove - 1, wanted);
+          if (found != null) {
+            return found;
+          }
+        }
+      }
+    }
+    return null;
+  }
+}

@@ -1,0 +1,247 @@
+package hightally.core.desk;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import hightally.core.Rigs;
+import hightally.core.airframe.Surface;
+import hightally.core.linkage.Linkage;
+import hightally.core.mix.Mix;
+import hightally.core.mix.MixSource;
+import hightally.core.mix.MixTarget;
+import hightally.core.phase.Trims;
+import hightally.core.plain.PlainModel;
+import hightally.core.plain.RandomPrograms;
+import hightally.core.quantity.Control;
+import hightally.core.quantity.InvalidInputException;
+import hightally.core.quantity.Unit;
+import hightally.core.setup.Setup;
+import hightally.core.setup.TypedMovement.Kind;
+import hightally.core.signal.Moment;
+import hightally.core.signal.SignalPath;
+import java.util.List;
+import java.util.Random;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import org.junit.jupiter.api.Test;
+
+/** What is typed in millimetres stands on the bench, worked out the plain way. */
+class MovementsTest {
+  private static final double RULER_MM = 0.05;
+  private static final Moment BENCH = Moment.centred(Trims.ZERO);
+
+  private static MovementWish wish(Kind kind, String subject, String surface, double mm) {
+    return new MovementWish(kind, subject, surface, true, mm, Unit.MILLIMETRES, false, false);
+  }
+
+  @Property(tries = 60)
+  void aPresetStandsWhereItWasTyped(@ForAll long seed) {
+    Setup setup = RandomPrograms.of(seed);
+    Random random = new Random(seed);
+    for (PhaseStand stand : PhaseStand.of(SignalPath.of(setup), BENCH)) {
+      if (stand.reached()) {
+        Surface surface = setup.surface(random.nextBoolean() ? "left" : "right").orElseThrow();
+        double was = rest(stand, surface.id());
+        double wanted = was + 2 * random.nextDouble() - 1;
+        Setup made;
+        try {
+          made =
+              Movements.made(setup, BENCH, wish(Kind.PRESET, stand.phase(), surface.id(), wanted));
+        } catch (InvalidInputException e) {
+          continue;
+        }
+        PlainModel plain = new PlainModel(made);
+        int phase = plain.phase(stand.moment());
+        assertThat(made.phases().get(phase).id()).isEqualTo(stand.phase());
+        assertThat(plain.travel(surface, stand.moment(), phase))
+            .isCloseTo(wanted, within(RULER_MM));
+      }
+    }
+  }
+
+  private static double rest(PhaseStand stand, String surface) {
+    return stand.surfaces().stream()
+        .filter(one -> one.surface().equals(surface))
+        .mapToDouble(PhaseStand.Stand::restMm)
+        .sum();
+  }
+
+  @Property(tries = 40)
+  void aMixAddsWhatWasTypedAndNothingElseChanges(@ForAll long seed) {
+    Setup setup = RandomPrograms.of(seed);
+    SignalPath path = SignalPath.of(setup);
+    for (Reach reach : Reach.of(path, BENCH)) {
+      for (Reach.End end : reach.ends()) {
+        // The slave goes along with what drives it.
+        for (Reach.Movement one :
+            end.movements().stream().filter(e -> !e.surface().equals("slave")).toList()) {
+          double wanted = 0.5 * one.addsMm() + 0.3;
+          MovementWish wish =
+              new MovementWish(
+                  Kind.MIX,
+                  reach.mix(),
+                  one.surface(),
+                  end.plusSide(),
+                  wanted,
+                  Unit.MILLIMETRES,
+                  false,
+                  false);
+          Setup made;
+          try {
+            made = Movements.made(setup, BENCH, wish);
+          } catch (InvalidInputException e) {
+            continue;
+          }
+          Reach now = reach(made, reach.mix());
+          for (Reach.End then : now.ends()) {
+            for (Reach.Movement each :
+                then.movements().stream().filter(e -> !e.surface().equals("slave")).toList()) {
+              boolean typed =
+                  each.surface().equals(one.surface()) && then.plusSide() == end.plusSide();
+              double before =
+                  reach.ends().stream()
+                      .filter(e -> e.plusSide() == then.plusSide())
+                      .flatMap(e -> e.movements().stream())
+                      .filter(e -> e.surface().equals(each.surface()))
+                      .mapToDouble(Reach.Movement::addsPercent)
+                      .sum();
+              if (typed) {
+                assertThat(each.addsMm()).isCloseTo(wanted, within(RULER_MM));
+              } else if (sideBySide(setup, reach.mix())) {
+                assertThat(each.addsPercent()).isCloseTo(before, within(1e-6));
+              }
+            }
+          }
+        }
+      }
+    }
+  }
+
+  /** Of a curve the whole grows; power and commands may be on one side at both ends. */
+  private static boolean sideBySide(Setup setup, String mix) {
+    return setup.mixes().stream()
+        .filter(one -> one.id().equals(mix))
+        .filter(one -> one.source() != MixSource.POWER && one.source() != MixSource.SURFACE)
+        .anyMatch(one -> one.curve().isEmpty());
+  }
+
+  private static Reach reach(Setup setup, String mix) {
+    return Reach.of(SignalPath.of(setup), BENCH).stream()
+        .filter(one -> one.mix().equals(mix))
+        .findFirst()
+        .orElseThrow();
+  }
+
+  @Test
+  void aRateIsTypedAsAThrowAndGoesToBothSidesUntilTheyAreTakenApart() {
+    Setup rig = Rigs.plain();
+    MovementWish both =
+        new MovementWish(Kind.RATE_PITCH, "", "left", true, 6, Unit.MILLIMETRES, false, true);
+    Setup made = Movements.made(rig, BENCH, both);
+    assertThat(made.feel().pitch().ratePositivePercent())
+        .isEqualTo(made.feel().pitch().rateNegativePercent());
+    PlainModel plain = new PlainModel(made);
+    Surface left = made.surface("left").orElseThrow();
+    assertThat(
+            Math.abs(
+                plain.travel(left, BENCH.with(Control.PITCH, 1), 0) - plain.travel(left, BENCH, 0)))
+        .isCloseTo(6, within(RULER_MM));
+    MovementWish down =
+        new MovementWish(Kind.RATE_PITCH, "", "left", false, 4, Unit.MILLIMETRES, false, false);
+    Setup apart = Movements.made(made, BENCH, down);
+    assertThat(apart.feel().pitch().ratePositivePercent())
+        .isEqualTo(made.feel().pitch().ratePositivePercent());
+    assertThat(apart.feel().pitch().rateNegativePercent())
+        .isLessThan(made.feel().pitch().rateNegativePercent());
+  }
+
+  @Test
+  void whatCannotBeHadIsRefusedWithWhatCan() {
+    assertThatThrownBy(
+            () -> Movements.made(Rigs.plain(), BENCH, wish(Kind.PRESET, "base", "left", 500)))
+        .isInstanceOf(InvalidInputException.class);
+  }
+
+  @Test
+  void anotherHoleMakesItAnotherMovementAndLaterTrimsDoNot() {
+    Setup rig = Rigs.plain();
+    String phase = rig.phases().get(0).id();
+    Setup made = Movements.made(rig, BENCH, wish(Kind.PRESET, phase, "left", 2.5));
+    assertThat(made.notebook().typed()).hasSize(1);
+    assertThat(Movements.became(made, BENCH)).isEmpty();
+    assertThat(Movements.became(made.withTrims(new Trims(20, 20, 0)), BENCH)).isEmpty();
+    Surface left = made.surface("left").orElseThrow();
+    Linkage linkage = left.rod().linkage();
+    Setup drilled =
+        made.withSurface(
+            left.withRod(left.rod().with(linkage.withArm(linkage.armRadiusMm() * 1.2))));
+    assertThat(Movements.became(drilled, BENCH))
+        .singleElement()
+        .satisfies(
+            one -> {
+              assertThat(one.typed().value()).isEqualTo(2.5);
+              PlainModel plain = new PlainModel(drilled);
+              Surface there = drilled.surface("left").orElseThrow();
+              assertThat(one.now()).isCloseTo(plain.travel(there, BENCH, 0), within(1e-6));
+            });
+    Setup byHand =
+        Movements.made(
+            drilled,
+            BENCH,
+            new MovementWish(Kind.PRESET, phase, "left", true, 10, Unit.PERCENT, false, false));
+    assertThat(byHand.notebook().typed()).isEmpty();
+  }
+
+  @Test
+  void aPairFollowsEachByItsOwnLinkage() {
+    Setup rig = Rigs.random(4);
+    Setup paired =
+        rig.withSurfaces(
+            rig.surfaces().stream()
+                .map(
+                    one ->
+                        one.id().equals("left")
+                            ? one.inPairWith("right")
+                            : one.id().equals("right") ? one.inPairWith("left") : one)
+                .toList());
+    String phase = paired.phases().get(0).id();
+    MovementWish wish =
+        new MovementWish(Kind.PRESET, phase, "left", true, 2, Unit.MILLIMETRES, true, false);
+    Setup made = Movements.made(paired, BENCH, wish);
+    PlainModel plain = new PlainModel(made);
+    for (String side : List.of("left", "right")) {
+      Surface surface = made.surface(side).orElseThrow();
+      assertThat(plain.travel(surface, BENCH, 0)).as(side).isCloseTo(2, within(RULER_MM));
+    }
+  }
+
+  @Test
+  void weightsOnEachSideOfEachTarget() {
+    Setup rig = Rigs.plain();
+    Mix mix =
+        Rigs.mix("canards", MixSource.STICK, "pitch", "left", 0, List.of())
+            .moving(List.of(MixTarget.even("left", 1), MixTarget.even("right", 1)));
+    Setup setup = rig.change().mixes(List.of(mix)).done();
+    double[][] asked = {{30, 35}, {38, 39}};
+    String[] sides = {"left", "right"};
+    for (int i = 0; i < 2; i++) {
+      for (boolean plus : new boolean[] {true, false}) {
+        double percent = plus ? asked[i][0] : -asked[i][1];
+        setup =
+            Movements.made(
+                setup,
+                BENCH,
+                new MovementWish(
+                    Kind.MIX, "canards", sides[i], plus, percent, Unit.PERCENT, false, false));
+      }
+    }
+    Reach reach = reach(setup, "canards");
+    for (Reach.End end : reach.ends()) {
+      for (int i = 0; i < 2; i++) {
+        double expected = end.plusSide() ? asked[i][0] : -asked[i][1];
+        assertThat(end.movements().get(i).addsPercent()).isCloseTo(expected, within(1e-9));
+      }
+    }
+  }
+}
