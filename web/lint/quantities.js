@@ -34,6 +34,7 @@ export const allowed = [
   "src/features/bench/CurvePlot.tsx",
   "src/features/bench/LinkageDrawing.tsx",
   "src/features/bench/RearView.tsx",
+  "src/features/bench/labels.ts",
   "src/features/bench/Stick.tsx",
   "src/features/bench/TopView.tsx",
   "src/features/bench/tally-bars.ts",
@@ -49,6 +50,7 @@ export const allowed = [
   "src/ui/chart.tsx",
   "src/ui/chart-paper.tsx",
   "src/ui/part-done.tsx",
+  "src/ui/width.ts",
   // How a figure is written: its size without the sign, whole percent, minutes and seconds.
   "src/domain/words.ts",
   // The order of a list.

@@ -32,6 +32,27 @@ export const useAddNew = () =>
     mutationFn: (body: Schemas["NewAsked"]) => made(answered(api.POST("/api/edits/new", { body }))),
   });
 
+export type MovementWish = Schemas["MovementWish"];
+
+/** A preset, rate, differential or mix set by what it moves. */
+export const useMovement = () =>
+  useMutation({
+    mutationFn: (body: Schemas["MovementAsked"]) =>
+      made(answered(api.POST("/api/edits/movements", { body }))),
+  });
+
+export const useStartPhases = () =>
+  useMutation({
+    mutationFn: (body: Schemas["PhasesWish"]) =>
+      made(answered(api.POST("/api/edits/phases/start", { body }))),
+  });
+
+export const useCopy = () =>
+  useMutation({
+    mutationFn: (body: Schemas["CopyWish"]) =>
+      made(answered(api.POST("/api/edits/copies", { body }))),
+  });
+
 export const useAddPhase = () =>
   useMutation({
     mutationFn: (body: Schemas["PhaseWish"]) =>

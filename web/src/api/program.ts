@@ -39,6 +39,39 @@ export const useFlicks = (setup: Setup | undefined, moment: Schemas["Moment"]) =
         : () => answered(api.POST("/api/program/flicks", { body: { setup, moment } })),
   });
 
+export type DeskSheet = Schemas["DeskSheet"];
+export type Reach = Schemas["Reach"];
+
+/** What the hands do with the sticks let go: what the desk is asked for changes no oftener. */
+const still = (moment: Schemas["Moment"]) => ({ ...moment, roll: 0, pitch: 0, yaw: 0 });
+
+/** Every millimetre beside the bench, for where the bench stands. */
+export const useDesk = (setup: Setup, moment: Schemas["Moment"]) => {
+  const stands = still(moment);
+  return useQuery({
+    ...while_,
+    queryKey: ["desk", setup, stands],
+    queryFn: () => answered(api.POST("/api/program/desk", { body: { setup, moment: stands } })),
+  });
+};
+
+export const useFeelLines = (
+  setup: Setup,
+  moment: Schemas["Moment"],
+  control: Schemas["FeelLinesAsked"]["control"],
+  surface: string,
+) => {
+  const stands = still(moment);
+  return useQuery({
+    ...while_,
+    queryKey: ["feel lines", setup, stands, control, surface],
+    queryFn: () =>
+      answered(
+        api.POST("/api/program/feel/lines", { body: { setup, moment: stands, control, surface } }),
+      ),
+  });
+};
+
 /** The little drawings beside terms, asked for when one is opened. */
 export const useTerms = (setup: Setup, channel: number, open: boolean) =>
   useQuery({
@@ -120,13 +153,6 @@ export function useTick(aircraftId: number) {
     },
   });
 }
-
-export const useFeelCurves = (setup: Setup, control: Schemas["CurvesAsked"]["control"]) =>
-  useQuery({
-    ...while_,
-    queryKey: ["feel", setup, control],
-    queryFn: () => answered(api.POST("/api/program/feel/curves", { body: { setup, control } })),
-  });
 
 export const useComplaints = () =>
   useQuery({

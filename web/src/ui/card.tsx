@@ -6,14 +6,16 @@ interface Props {
   children: ReactNode;
   className?: string;
   label?: string;
+  /** Beside other things, where room is short. */
+  tight?: boolean;
 }
 
 /** A sheet of paper on the mat. */
-export function Card({ title, aside, children, className = "", label }: Props) {
+export function Card({ title, aside, children, className = "", label, tight = false }: Props) {
   return (
     <section
       aria-label={label}
-      className={`rounded-card border border-line bg-sheet p-4 ${className}`}
+      className={`rounded-card border border-line bg-sheet ${tight ? "px-3 py-2" : "p-4"} ${className}`}
     >
       {(title !== undefined || aside !== undefined) && (
         <header className="mb-3 flex flex-wrap items-baseline justify-between gap-2">

@@ -745,7 +745,7 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
-  "/api/program/feel/curves": {
+  "/api/program/feel/lines": {
     parameters: {
       query?: never;
       header?: never;
@@ -754,8 +754,8 @@ export interface paths {
     };
     get?: never;
     put?: never;
-    /** Every feel a control can have, stick against mm */
-    post: operations["postProgramFeelCurves"];
+    /** Every way a stick can move a surface, phase by phase and set by set, in mm */
+    post: operations["postProgramFeelLines"];
     delete?: never;
     options?: never;
     head?: never;
@@ -813,6 +813,23 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/program/desk": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** Every surface in every phase, and what every mix does, as the bench would show it */
+    post: operations["postProgramDesk"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/link/range-check": {
     parameters: {
       query?: never;
@@ -858,6 +875,23 @@ export interface paths {
     put?: never;
     /** A phase made separate; today's values are copied into it */
     post: operations["postEditsPhases"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/edits/phases/start": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** The usual phases of a kind of flying at once */
+    post: operations["postEditsPhasesStart"];
     delete?: never;
     options?: never;
     head?: never;
@@ -926,6 +960,23 @@ export interface paths {
     put?: never;
     /** Something new with values to begin with */
     post: operations["postEditsNew"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/edits/movements": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** A preset, rate, differential or mix set by what it moves: mm, degrees or percent */
+    post: operations["postEditsMovements"];
     delete?: never;
     options?: never;
     head?: never;
@@ -1028,6 +1079,23 @@ export interface paths {
     put?: never;
     /** A curve with one more point, in the middle of its widest gap */
     post: operations["postEditsCurvesPoint"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/edits/copies": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** A phase's values, a mix, a set of rates or a throttle curve copied */
+    post: operations["postEditsCopies"];
     delete?: never;
     options?: never;
     head?: never;
@@ -3267,6 +3335,8 @@ export interface components {
       startSeconds: number;
       /** @description Runs while */
       when: string;
+      /** @description Set back while */
+      resetWhen: string;
       spokenAtSeconds: number[];
     };
     Gauge: {
@@ -3497,9 +3567,14 @@ export interface components {
       target: string;
       /**
        * Format: double
-       * @description Factor: minus turns it round
+       * @description Factor, plus side: minus turns it round
        */
       factor: number;
+      /**
+       * Format: double
+       * @description Factor, minus side: minus turns it round
+       */
+      factorMinus: number;
     };
     Motor: {
       /** @description Motor id */
@@ -3532,6 +3607,7 @@ export interface components {
       sources: components["schemas"]["FigureSource"][];
       accepted: components["schemas"]["Acceptance"][];
       rolesFromNames: boolean;
+      typed: components["schemas"]["TypedMovement"][];
     };
     OpenAdjustment: {
       /** Format: int64 */
@@ -4130,6 +4206,40 @@ export interface components {
        */
       positions: number;
     };
+    TypedMovement: {
+      /** @enum {string} */
+      kind: "PRESET" | "RATE_ROLL" | "RATE_PITCH" | "RATE_YAW" | "DIFFERENTIAL" | "MIX";
+      /** @description What it belongs to */
+      subject: string;
+      /** @description Surface */
+      surface: string;
+      plusSide: boolean;
+      /**
+       * Format: double
+       * @description What was typed
+       */
+      value: number;
+      /** @enum {string} */
+      unit:
+        | "NONE"
+        | "MILLIMETRES"
+        | "DEGREES"
+        | "PERCENT"
+        | "MICROSECONDS"
+        | "SECONDS"
+        | "GRAMS"
+        | "VOLTS"
+        | "NEWTON_CENTIMETRES"
+        | "CLICKS"
+        | "MILLIMETRES_PER_MILLIMETRE"
+        | "DEGREES_PER_MICROSECOND";
+      /**
+       * Format: double
+       * @description Percent it came to
+       */
+      percent: number;
+      trims: components["schemas"]["Trims"];
+    };
     Verified: {
       /** @description Surface */
       surface: string;
@@ -4701,36 +4811,15 @@ export interface components {
         | "MILLIMETRES_PER_MILLIMETRE"
         | "DEGREES_PER_MICROSECOND";
     };
-    MixReach: {
-      target: string;
-      /** Format: double */
-      plusMm: number;
-      /** Format: double */
-      minusMm: number;
-    };
-    PhaseCell: {
-      /** Format: double */
-      restMm: number;
-      /** Format: double */
-      rollPlusMm: number;
-      /** Format: double */
-      rollMinusMm: number;
-      /** Format: double */
-      pitchPlusMm: number;
-      /** Format: double */
-      pitchMinusMm: number;
-    };
     PhaseColumn: {
       phase: string;
       when: string;
-      cells: components["schemas"]["PhaseCell"][];
     };
     ProgramSheet: {
       phases: components["schemas"]["PhaseColumn"][];
       switches: components["schemas"]["SwitchRow"][];
       conditions: components["schemas"]["ConditionLine"][];
       mixCurves: components["schemas"]["CurvePoint"][][];
-      mixReach: components["schemas"]["MixReach"][][];
       sources: components["schemas"]["SourceChoice"][];
       /** Format: double */
       motorStopPercent: number;
@@ -4750,6 +4839,7 @@ export interface components {
       name: string;
       /** Format: int32 */
       position: number;
+      brings: string;
       hangs: string[];
     };
     Hazard: {
@@ -4885,21 +4975,32 @@ export interface components {
       words: string;
       setup: components["schemas"]["Setup"];
     };
-    CurvesAsked: {
+    FeelLinesAsked: {
       setup: components["schemas"]["Setup"];
+      moment: components["schemas"]["Moment"];
       /** @enum {string} */
       control: "ROLL" | "PITCH" | "YAW";
+      surface: string;
     };
-    FeelLine: {
-      set: string;
-      name: string;
-      when: string;
-      mm: number[];
+    Amount: {
+      /** Format: double */
+      mm: number;
+      /** Format: double */
+      degrees: number;
     };
-    Together: {
+    FeelLines: {
       surface: string;
       sticks: number[];
-      curves: components["schemas"]["FeelLine"][];
+      lines: components["schemas"]["Line"][];
+    };
+    Line: {
+      set: string;
+      phases: string[];
+      here: boolean;
+      moment: components["schemas"]["Moment"];
+      plus: components["schemas"]["Amount"];
+      minus: components["schemas"]["Amount"];
+      mm: number[];
     };
     ConversionAsked: {
       response: components["schemas"]["Response"];
@@ -4916,6 +5017,67 @@ export interface components {
     ChangesAsked: {
       entered: components["schemas"]["Setup"];
       setup: components["schemas"]["Setup"];
+    };
+    Became: {
+      typed: components["schemas"]["TypedMovement"];
+      /** Format: double */
+      now: number;
+      words: string;
+    };
+    DeskSheet: {
+      phases: components["schemas"]["PhaseStand"][];
+      mixes: components["schemas"]["Reach"][];
+      became: components["schemas"]["Became"][];
+    };
+    End: {
+      words: string;
+      plusSide: boolean;
+      moment: components["schemas"]["Moment"];
+      movements: components["schemas"]["Movement"][];
+    };
+    Full: {
+      /** @enum {string} */
+      control: "ROLL" | "PITCH" | "YAW";
+      /** Format: double */
+      plusMm: number;
+      /** Format: double */
+      minusMm: number;
+    };
+    Movement: {
+      surface: string;
+      /** Format: double */
+      addsPercent: number;
+      /** Format: double */
+      addsMm: number;
+      /** Format: double */
+      addsDegrees: number;
+      /** Format: double */
+      standsMm: number;
+    };
+    PhaseStand: {
+      phase: string;
+      reached: boolean;
+      here: boolean;
+      moved: string[];
+      moment: components["schemas"]["Moment"];
+      surfaces: components["schemas"]["Stand"][];
+    };
+    Reach: {
+      mix: string;
+      here: boolean;
+      phase: string;
+      moved: string[];
+      ends: components["schemas"]["End"][];
+    };
+    Stand: {
+      surface: string;
+      /** Format: double */
+      restMm: number;
+      /** Format: double */
+      restDegrees: number;
+      full: components["schemas"]["Full"][];
+      rollUp: components["schemas"]["Amount"];
+      rollDown: components["schemas"]["Amount"];
     };
     Antenna: {
       /**
@@ -5006,6 +5168,13 @@ export interface components {
        */
       position: number;
     };
+    PhasesWish: {
+      setup: components["schemas"]["Setup"];
+      /** @enum {string} */
+      way: "START_CRUISE_LANDING" | "SPEED_CRUISE_THERMALS_LANDING";
+      first: string;
+      second: string;
+    };
     PartAsked: {
       setup: components["schemas"]["Setup"];
       wish: components["schemas"]["PartWish"];
@@ -5055,6 +5224,7 @@ export interface components {
       /** @enum {string} */
       part:
         | "CONDITION"
+        | "MIX"
         | "FEEL_SET"
         | "TIMER"
         | "THROTTLE_CURVE"
@@ -5066,6 +5236,37 @@ export interface components {
         | "SOCKET"
         | "LEVER"
         | "SWITCH";
+    };
+    MovementAsked: {
+      setup: components["schemas"]["Setup"];
+      moment: components["schemas"]["Moment"];
+      wish: components["schemas"]["MovementWish"];
+    };
+    MovementWish: {
+      /** @enum {string} */
+      kind: "PRESET" | "RATE_ROLL" | "RATE_PITCH" | "RATE_YAW" | "DIFFERENTIAL" | "MIX";
+      subject: string;
+      surface: string;
+      plusSide: boolean;
+      /** Format: double */
+      value: number;
+      minusWay: boolean;
+      /** @enum {string} */
+      unit:
+        | "NONE"
+        | "MILLIMETRES"
+        | "DEGREES"
+        | "PERCENT"
+        | "MICROSECONDS"
+        | "SECONDS"
+        | "GRAMS"
+        | "VOLTS"
+        | "NEWTON_CENTIMETRES"
+        | "CLICKS"
+        | "MILLIMETRES_PER_MILLIMETRE"
+        | "DEGREES_PER_MICROSECOND";
+      pair: boolean;
+      bothSides: boolean;
     };
     RecipeAsked: {
       setup: components["schemas"]["Setup"];
@@ -5129,6 +5330,13 @@ export interface components {
     };
     CurveAsked: {
       points: components["schemas"]["CurvePoint"][];
+    };
+    CopyWish: {
+      setup: components["schemas"]["Setup"];
+      /** @enum {string} */
+      what: "PHASE" | "MIX" | "MIX_MIRRORED" | "FEEL_SET" | "THROTTLE_CURVE";
+      from: string;
+      to: string;
     };
     LookAsked: {
       setup: components["schemas"]["Setup"];
@@ -10205,7 +10413,7 @@ export interface operations {
       };
     };
   };
-  postProgramFeelCurves: {
+  postProgramFeelLines: {
     parameters: {
       query?: never;
       header?: never;
@@ -10214,7 +10422,7 @@ export interface operations {
     };
     requestBody: {
       content: {
-        "application/json": components["schemas"]["CurvesAsked"];
+        "application/json": components["schemas"]["FeelLinesAsked"];
       };
     };
     responses: {
@@ -10224,7 +10432,7 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "application/json": components["schemas"]["Together"];
+          "application/json": components["schemas"]["FeelLines"];
         };
       };
       /** @description Asked by another page, or under another name than this machine's. */
@@ -10409,6 +10617,57 @@ export interface operations {
       };
     };
   };
+  postProgramDesk: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["FlickAsked"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["DeskSheet"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
   postLinkRangeCheck: {
     parameters: {
       query?: never;
@@ -10521,6 +10780,57 @@ export interface operations {
     requestBody: {
       content: {
         "application/json": components["schemas"]["PhaseWish"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["Edited"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  postEditsPhasesStart: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["PhasesWish"];
       };
     };
     responses: {
@@ -10725,6 +11035,57 @@ export interface operations {
     requestBody: {
       content: {
         "application/json": components["schemas"]["NewAsked"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["Edited"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  postEditsMovements: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["MovementAsked"];
       };
     };
     responses: {
@@ -11041,6 +11402,57 @@ export interface operations {
         };
         content: {
           "application/json": components["schemas"]["CurvePoint"][];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  postEditsCopies: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["CopyWish"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["Edited"];
         };
       };
       /** @description Asked by another page, or under another name than this machine's. */

@@ -1,10 +1,5 @@
-import { AircraftViews } from "@/features/bench/AircraftViews";
-import { PhaseNote } from "@/features/bench/PhaseNote";
-import { MotorNote } from "@/features/bench/MotorNote";
-import { StickPads } from "@/features/bench/StickPads";
-import { TallyPanel } from "@/features/bench/TallyPanel";
+import { BenchBeside } from "@/features/bench/BenchBeside";
 import { useBench } from "@/features/bench/store";
-import { Card } from "@/ui/card";
 import { ContactsCard } from "./ContactsCard";
 import { ChannelMap } from "./ChannelMap";
 import { FindingsCard } from "@/features/bench/FindingsCard";
@@ -37,17 +32,7 @@ function SetupPage({ part }: { part: "rig" | "program" }) {
             <ProgramPanel key={selected} index={index} />
           ))}
       </div>
-      <div className="space-y-3 self-start lg:sticky lg:top-3">
-        <AircraftViews compact />
-        <Card label="Sticks">
-          <PhaseNote />
-          <StickPads mode={draft.present.transmitter.stickMode} compact />
-          <MotorNote mode={draft.present.transmitter.stickMode} />
-        </Card>
-        <Card>
-          <TallyPanel />
-        </Card>
-      </div>
+      <BenchBeside />
     </div>
   );
 }

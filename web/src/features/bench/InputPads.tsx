@@ -1,15 +1,19 @@
+import { useProgramSheet } from "@/api/program";
 import { percent } from "@/domain/words";
 import { Slider, ToggleGroup } from "radix-ui";
 import { useBench, useBenchStore } from "./store";
 
 /** The levers and switches something on this model listens to; the others would only be in the way. */
-export function InputPads() {
+export function InputPads({ compact = false }: { compact?: boolean }) {
   const store = useBenchStore();
   const setup = useBench((state) => state.setup);
   const values = useBench((state) => state.moment.inputs);
+  const sheet = useProgramSheet(setup);
   if (setup === undefined) {
     return null;
   }
+  const brings = (input: string) =>
+    sheet.data?.switches.filter((one) => one.input === input).map((one) => one.brings) ?? [];
   const used = new Set([
     ...setup.surfaces.flatMap((surface) => surface.shares.levers.map((lever) => lever.input)),
     ...setup.channels.map((channel) => channel.carries),
@@ -21,11 +25,25 @@ export function InputPads() {
   const move = (index: number, value: number) =>
     store.move({ inputs: inputs.map((_, i) => (i === index ? value : (values[i] ?? 0))) });
   return (
-    <div className="space-y-1.5">
+    <div className={compact ? "space-y-0.5" : "space-y-1.5"}>
       {inputs.map((input, index) =>
         !used.has(input.id) ? null : (
-          <div key={input.id} className="flex items-center gap-3 text-sm">
-            <span className="w-28 shrink-0 first-letter:uppercase">{input.name}</span>
+          <div
+            key={input.id}
+            className={
+              compact
+                ? "grid grid-cols-[minmax(0,1fr)_86px] items-center gap-1 text-xs leading-tight"
+                : "flex items-center gap-3 text-sm"
+            }
+          >
+            <span className={compact ? "min-w-0" : "w-28 shrink-0"}>
+              <span className="block truncate first-letter:uppercase">{input.name}</span>
+              {compact && input.kind === "SWITCH" && (
+                <strong className="block truncate" data-brings={input.id}>
+                  {brings(input.id)[placeOf(values[index] ?? 0, input.positions)]}
+                </strong>
+              )}
+            </span>
             {input.kind === "LEVER" ? (
               <LeverPad
                 name={input.name}
@@ -36,6 +54,8 @@ export function InputPads() {
               <SwitchPad
                 name={input.name}
                 positions={input.positions}
+                brings={brings(input.id)}
+                compact={compact}
                 value={values[index] ?? 0}
                 onMove={(value) => move(index, value)}
               />
@@ -77,8 +97,18 @@ function LeverPad({ name, value, onMove }: PadProps) {
   );
 }
 
-function SwitchPad({ name, positions, value, onMove }: PadProps & { positions: number }) {
-  const at = Math.round(value * (positions - 1));
+/** Which position a switch stands at, counted from 0. */
+const placeOf = (value: number, positions: number) => Math.round(value * (positions - 1));
+
+interface SwitchProps extends PadProps {
+  positions: number;
+  /** What each position brings. */
+  brings: string[];
+  compact: boolean;
+}
+
+function SwitchPad({ name, positions, value, brings, compact, onMove }: SwitchProps) {
+  const at = placeOf(value, positions);
   return (
     <ToggleGroup.Root
       type="single"
@@ -91,10 +121,11 @@ function SwitchPad({ name, positions, value, onMove }: PadProps & { positions: n
         <ToggleGroup.Item
           key={i}
           value={String(i)}
-          aria-label={`${name}, position ${i + 1}`}
-          className="h-7 border-l border-line-strong first:border-l-0 data-[state=on]:bg-brand data-[state=on]:text-on-brand"
+          aria-label={`${name}, position ${i + 1}${(brings[i] ?? "") === "" ? "" : `: ${brings[i]}`}`}
+          title={brings[i]}
+          className="min-h-7 border-l border-line-strong first:border-l-0 data-[state=on]:bg-brand data-[state=on]:text-on-brand"
         >
-          {i + 1}
+          {compact || (brings[i] ?? "") === "" ? i + 1 : brings[i]}
         </ToggleGroup.Item>
       ))}
     </ToggleGroup.Root>

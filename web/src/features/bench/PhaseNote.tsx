@@ -4,7 +4,7 @@ import { useFlicks } from "@/api/program";
 import { useBench } from "./store";
 
 /** The phase that is on, as the switches on the bench stand. */
-export function PhaseNote() {
+export function PhaseNote({ compact = false }: { compact?: boolean }) {
   const phase = useBench((state) => state.frame?.phase);
   const name = useBench((state) => state.setup?.phases.find((one) => one.id === phase)?.name ?? "");
   const fadedIn = useBench((state) => state.frame?.bench.fadedIn ?? 1);
@@ -18,8 +18,10 @@ export function PhaseNote() {
         </p>
       )}
       {count > 1 && (
-        <div className="mb-2 text-center">
-          <p className="mb-1 text-center" data-phase={phase}>
+        <div
+          className={compact ? "mb-1 flex items-start justify-between text-sm" : "mb-2 text-center"}
+        >
+          <p className={compact ? "whitespace-nowrap" : "mb-1 text-center"} data-phase={phase}>
             {fadedIn < 1 ? `Fading in, ${percent(fadedIn)} %:` : "Phase"}{" "}
             <strong className="rounded-full bg-brand px-2.5 py-0.5 text-on-brand">{name}</strong>
           </p>

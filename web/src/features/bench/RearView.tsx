@@ -1,29 +1,52 @@
 import { corners, extent, surfaceShapes, type SurfaceShape, type Vec } from "@/domain/drawing";
 import { travel, travelWords } from "@/domain/words";
+import { placed, rowsOf, type Placed } from "./labels";
 import { colour, SIDE_MARGIN, type View } from "./view";
 
 /** From behind, travels are drawn larger than the model, or they could not be seen. */
 const TRAVEL_SCALE = 2.5;
 
+const FONT = 14;
+const LINE = 19;
+const TITLE = 24;
+
 /** From behind: right is right, and trailing edges stand above or below their panel. */
-export function RearView({ width, setup, travelMm, selected, onSelect }: View) {
+export function RearView({ width, tallest, setup, travelMm, selected, onSelect }: View) {
   const { half, top, bottom } = extent(setup);
-  const scale = (width - 2 * SIDE_MARGIN) / (2 * half);
-  const head = 46;
-  const height = head + (top - bottom) * scale + 62;
+  const scale = Math.min(
+    (width - 2 * SIDE_MARGIN) / (2 * half),
+    (tallest ?? Infinity) / (top - bottom),
+  );
+  const shapes = surfaceShapes(setup);
+  const labels = placed(
+    shapes.map((shape, i) => ({
+      id: shape.surface.id,
+      text: wordsOf(shape, travelMm[i] ?? 0),
+      x: width / 2 + ((shape.edge[0].right + shape.edge[1].right) / 2) * scale,
+      below: shape.surface.side === "CENTRE" && !shape.surface.sideways,
+    })),
+    width,
+    FONT,
+  );
+  const above = TITLE + rowsOf(labels, false) * LINE;
+  const head = above + 22;
+  const foot = head + (top - bottom) * scale + 16;
+  const height = foot + rowsOf(labels, true) * LINE + 6;
   const at = (point: Vec, by = 0, normal?: Vec) => ({
     x: width / 2 + (point.right + (normal?.right ?? 0) * by) * scale,
     y: head + (top - point.up - (normal?.up ?? 0) * by) * scale,
   });
   const widest = [...setup.airframe.fuselage].sort((a, b) => b.halfWidthMm - a.halfWidthMm)[0];
+  const lineAt = (label: Placed) =>
+    label.below ? foot + label.row * LINE + FONT : above - label.row * LINE - 5;
   return (
     <svg
       viewBox={`0 0 ${width} ${height}`}
-      className="block max-h-[30dvh] w-full"
+      className="block w-full"
       role="group"
       aria-label="From behind"
     >
-      <text x={12} y={20} fontSize={13} fontWeight={600} fill="var(--soft)">
+      <text x={12} y={17} fontSize={13} fontWeight={600} fill="var(--ink)">
         From behind, travel drawn {TRAVEL_SCALE}×
       </text>
       {setup.airframe.panels.map((panel) => {
@@ -53,20 +76,27 @@ export function RearView({ width, setup, travelMm, selected, onSelect }: View) {
           strokeWidth={2}
         />
       )}
-      {surfaceShapes(setup).map((shape, i) => (
+      {shapes.map((shape, i) => (
         <RearSurface
-          foot={height - 10}
           key={shape.surface.id}
           shape={shape}
           mm={travelMm[i] ?? 0}
           chosen={shape.surface.id === selected}
           onSelect={onSelect}
           at={at}
+          label={labels.find((one) => one.id === shape.surface.id)}
+          lineAt={lineAt}
         />
       ))}
     </svg>
   );
 }
+
+/** What stands across the middle, and what moves sideways, is told by its name as well. */
+const wordsOf = ({ surface }: SurfaceShape, mm: number) =>
+  surface.side === "CENTRE" && (!surface.sideways || surface.role === "WHEEL")
+    ? `${surface.name} ${travel(mm, surface)}`
+    : travel(mm, surface);
 
 interface Spot {
   x: number;
@@ -74,49 +104,22 @@ interface Spot {
 }
 
 interface RearProps {
-  /** Where a surface across the middle is labelled, out of the wings' way. */
-  foot: number;
   shape: SurfaceShape;
   mm: number;
   chosen: boolean;
   onSelect: (id: string) => void;
   at: (point: Vec, by?: number, normal?: Vec) => Spot;
+  label: Placed | undefined;
+  lineAt: (label: Placed) => number;
 }
 
-/** Panels steeper than this are labelled beyond their tip: above them is their neighbour. */
-const STEEP = 0.9;
-
-function labelPlace(shape: SurfaceShape, mm: number, a: Spot, b: Spot, foot: number) {
-  const { surface, normal } = shape;
-  if (surface.role === "WHEEL") {
-    return { x: (a.x + b.x) / 2 + 66, y: foot, anchor: "start" as const };
-  }
-  if (surface.sideways) {
-    return { x: Math.max(a.x, b.x) + 14, y: Math.min(a.y, b.y) - 4, anchor: "start" as const };
-  }
-  if (surface.side === "CENTRE") {
-    return { x: (a.x + b.x) / 2, y: foot, anchor: "middle" as const };
-  }
-  if (normal.up < STEEP) {
-    return surface.side === "LEFT"
-      ? { x: b.x - 8, y: b.y - 12, anchor: "end" as const }
-      : { x: b.x + 8, y: b.y - 12, anchor: "start" as const };
-  }
-  return {
-    x: (a.x + b.x) / 2,
-    y: (a.y + b.y) / 2 + (mm >= 0 ? -9 : 20),
-    anchor: "middle" as const,
-  };
-}
-
-function RearSurface({ foot, shape, mm, chosen, onSelect, at }: RearProps) {
+function RearSurface({ shape, mm, chosen, onSelect, at, label, lineAt }: RearProps) {
   const { surface, edge, normal } = shape;
   const drawn = mm * TRAVEL_SCALE;
   const rest = edge.map((point) => at(point));
   const moved = edge.map((point) => at(point, drawn, normal));
   const ring = [...rest, ...[...moved].reverse()].map((p) => `${p.x},${p.y}`).join(" ");
   const [a, b] = moved as [Spot, Spot];
-  const label = labelPlace(shape, mm, a, b, foot);
   return (
     <g
       role="button"
@@ -125,7 +128,12 @@ function RearSurface({ foot, shape, mm, chosen, onSelect, at }: RearProps) {
       aria-pressed={chosen}
       className="cursor-pointer"
       onClick={() => onSelect(surface.id)}
-      onKeyDown={(event) => (event.key === "Enter" || event.key === " ") && onSelect(surface.id)}
+      onKeyDown={(event) => {
+        if (event.key === "Enter" || event.key === " ") {
+          event.preventDefault();
+          onSelect(surface.id);
+        }
+      }}
     >
       <polygon points={ring} fill={colour(mm)} opacity={0.22} />
       <line
@@ -138,24 +146,30 @@ function RearSurface({ foot, shape, mm, chosen, onSelect, at }: RearProps) {
         strokeLinecap="round"
         data-edge={surface.id}
       />
-      <text
-        x={label.x}
-        y={label.y}
-        textAnchor={label.anchor}
-        fontSize={15}
-        fontWeight={chosen ? 750 : 560}
-        fill="var(--ink)"
-        stroke="var(--sheet)"
-        strokeWidth={4}
-        paintOrder="stroke"
-        className="figures"
-        data-travel={surface.id}
-      >
-        {surface.side === "CENTRE" &&
-          (!surface.sideways || surface.role === "WHEEL") &&
-          `${surface.name} `}
-        {travel(mm, surface)}
-      </text>
+      {label !== undefined && (
+        <>
+          <line
+            x1={label.at}
+            y1={label.below ? lineAt(label) - FONT + 2 : lineAt(label) + 4}
+            x2={(a.x + b.x) / 2}
+            y2={(a.y + b.y) / 2}
+            stroke="var(--line-strong)"
+            strokeWidth={1}
+          />
+          <text
+            x={label.at}
+            y={lineAt(label)}
+            textAnchor="middle"
+            fontSize={FONT}
+            fontWeight={chosen ? 750 : 560}
+            fill="var(--ink)"
+            className="figures"
+            data-travel={surface.id}
+          >
+            {label.text}
+          </text>
+        </>
+      )}
     </g>
   );
 }

@@ -24,22 +24,24 @@ export function StickPads({ mode, compact = false }: { mode: number; compact?: b
   const axes = axesOf(mode);
   const move = (axis: Axis, value: number) => store.move({ [axis]: value } as Partial<Moment>);
   return (
-    <div className="space-y-2">
-      <div className="flex justify-center gap-4">
-        {(["left", "right"] as const).map((side) => (
-          <Stick
-            key={side}
-            side={side}
-            across={axes[side][0]}
-            along={axes[side][1]}
-            moment={moment}
-            stays={stays}
-            size={compact ? 116 : 168}
-            onMove={move}
-          />
-        ))}
+    <div className={compact ? "space-y-1" : "space-y-2"}>
+      <div className={compact ? "grid grid-cols-[auto_minmax(0,1fr)] gap-3" : "space-y-2"}>
+        <div className={`flex justify-center ${compact ? "gap-2" : "gap-4"}`}>
+          {(["left", "right"] as const).map((side) => (
+            <Stick
+              key={side}
+              side={side}
+              across={axes[side][0]}
+              along={axes[side][1]}
+              moment={moment}
+              stays={stays}
+              size={compact ? 86 : 140}
+              onMove={move}
+            />
+          ))}
+        </div>
+        <InputPads compact={compact} />
       </div>
-      <InputPads />
       <div className="flex flex-wrap items-center justify-between gap-2 text-sm">
         <Check checked={stays} onChecked={(checked) => setStays(checked)} label="Sticks stay put" />
         <Check

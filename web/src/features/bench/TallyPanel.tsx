@@ -3,7 +3,7 @@ import { signed, travelWords, wayWords } from "@/domain/words";
 import { useBench } from "./store";
 
 /** The ledger of the selected surface: every line starts where the one above it ended. */
-export function TallyPanel() {
+export function TallyPanel({ compact = false }: { compact?: boolean }) {
   const tally = useBench((state) => state.frame?.tally);
   const setup = useBench((state) => state.setup);
   const surface = setup?.surfaces.find((one) => one.id === tally?.surface);
@@ -13,15 +13,18 @@ export function TallyPanel() {
   const bars = tallyBars(tally);
   const [plus, minus] = wayWords(surface);
   return (
-    <section aria-label={`Tally of the ${surface.name}`} className="text-sm">
-      <h2 className="mb-1 text-base">
+    <section
+      aria-label={`Tally of the ${surface.name}`}
+      className={compact ? "text-[13px] leading-tight" : "text-sm"}
+    >
+      <h2 className={compact ? "text-sm" : "mb-1 text-base"}>
         Tally: {surface.name}{" "}
         <span className="font-normal text-soft">stands {travelWords(tally.mm, surface)}</span>
       </h2>
       <table className="figures w-full border-collapse">
         <thead>
           <tr className="border-b border-line-strong text-right text-xs text-soft">
-            <th className="py-1 text-left font-medium">What moves it</th>
+            <th className={`text-left font-medium ${compact ? "" : "py-1"}`}>What moves it</th>
             <th className="font-medium">%</th>
             <th className="font-medium">degrees</th>
             <th className="font-medium">mm</th>
@@ -31,6 +34,7 @@ export function TallyPanel() {
           {tally.lines.map((line, i) => (
             <TallyRow
               key={line.contribution + line.label}
+              compact={compact}
               line={line}
               from={bars.lines[i]?.from ?? "0%"}
               width={bars.lines[i]?.width ?? "0%"}
@@ -40,7 +44,7 @@ export function TallyPanel() {
         </tbody>
         <tfoot>
           <tr className="border-t-2 border-ink text-right font-bold" data-tally-total>
-            <th scope="row" className="py-1 text-left">
+            <th scope="row" className={`text-left ${compact ? "" : "py-1"}`}>
               Stands at
             </th>
             <td>{signed(tally.percent, 1)}</td>
@@ -60,26 +64,27 @@ export function TallyPanel() {
 }
 
 interface RowProps {
+  compact: boolean;
   line: { label: string; percent: number; degrees: number; mm: number };
   from: string;
   width: string;
   zero: string;
 }
 
-function TallyRow({ line, from, width, zero }: RowProps) {
+function TallyRow({ compact, line, from, width, zero }: RowProps) {
   return (
     <>
       <tr className="text-right">
-        <th scope="row" className="pt-1 text-left font-normal">
+        <th scope="row" className={`text-left font-normal ${compact ? "" : "pt-1"}`}>
           {line.label}
         </th>
-        <td className="pt-1">{signed(line.percent, 1)}</td>
-        <td className="pt-1">{signed(line.degrees, 2)}</td>
-        <td className="pt-1">{signed(line.mm, 2)}</td>
+        <td className={compact ? "" : "pt-1"}>{signed(line.percent, 1)}</td>
+        <td className={compact ? "" : "pt-1"}>{signed(line.degrees, 2)}</td>
+        <td className={compact ? "" : "pt-1"}>{signed(line.mm, 2)}</td>
       </tr>
       <tr aria-hidden className="border-b border-line">
-        <td colSpan={4} className="pb-1">
-          <div className="relative h-2">
+        <td colSpan={4} className={compact ? "" : "pb-1"}>
+          <div className={`relative ${compact ? "h-1" : "h-2"}`}>
             <div className="absolute inset-y-0 w-px bg-line-strong" style={{ left: zero }} />
             <div
               className={`absolute inset-y-0 rounded-sm ${line.mm >= 0 ? "bg-plus" : "bg-minus"}`}

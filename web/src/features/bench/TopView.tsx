@@ -2,9 +2,9 @@ import { corners, extent, surfaceShapes, type SurfaceShape, type Vec } from "@/d
 import { colour, SIDE_MARGIN, type View } from "./view";
 
 /** From above, nose up: panels, and each surface shortened by its angle as the eye sees it. */
-export function TopView({ width, setup, travelMm, degrees, selected, onSelect }: View) {
+export function TopView({ width, tallest, setup, travelMm, degrees, selected, onSelect }: View) {
   const { half, length } = extent(setup);
-  const scale = (width - 2 * SIDE_MARGIN) / (2 * half);
+  const scale = Math.min((width - 2 * SIDE_MARGIN) / (2 * half), (tallest ?? Infinity) / length);
   const head = 34;
   const height = head + length * scale + 22;
   const at = (point: Vec) => `${width / 2 + point.right * scale},${head + point.aft * scale}`;
@@ -22,11 +22,11 @@ export function TopView({ width, setup, travelMm, degrees, selected, onSelect }:
   return (
     <svg
       viewBox={`0 0 ${width} ${height}`}
-      className="block max-h-[42dvh] w-full border-t border-line"
+      className="block w-full border-t border-line"
       role="group"
       aria-label="From above"
     >
-      <text x={12} y={20} fontSize={13} fontWeight={600} fill="var(--soft)">
+      <text x={12} y={20} fontSize={13} fontWeight={600} fill="var(--ink)">
         From above, nose up the page
       </text>
       {setup.airframe.motors.map((motor) => (

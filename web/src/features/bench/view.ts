@@ -3,6 +3,8 @@ import type { Setup } from "@/api/queries";
 /** What both views of the aircraft are drawn from. */
 export interface View {
   width: number;
+  /** The most the aircraft itself may take from top to bottom; none for all it needs. */
+  tallest?: number;
   setup: Setup;
   travelMm: number[];
   degrees: number[];
@@ -11,7 +13,7 @@ export interface View {
 }
 
 /** Room for labels beyond the wing tips. */
-export const SIDE_MARGIN = 62;
+export const SIDE_MARGIN = 26;
 
 /** Direction by colour, always with an arrow or a word beside it. */
 export const colour = (mm: number) =>

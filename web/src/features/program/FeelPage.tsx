@@ -1,15 +1,19 @@
 import { useState } from "react";
-import { useComplaints, useConvertFeel, useFeelAdvice, useFeelCurves } from "@/api/program";
+import { useComplaints, useConvertFeel, useFeelAdvice, useFeelLines } from "@/api/program";
 import { useHangar, useStanding } from "@/api/queries";
-import { CONTROL_KEYS, controlName, keyOf, type Control, size } from "@/domain/words";
-import { DraftChoice, DraftNumber } from "@/features/model/fields";
+import { CONTROL_KEYS, controlName, keyOf, travelWords, type Control } from "@/domain/words";
+import { DraftChoice } from "@/features/model/fields";
+import { useBench } from "@/features/bench/store";
 import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Choice } from "@/ui/choice";
 import { Chart } from "@/ui/chart";
 import { Failure } from "@/ui/message";
-import { BenchBeside } from "./BenchBeside";
+import { BenchBeside } from "@/features/bench/BenchBeside";
+import { Became } from "./Became";
+import { UnitChoice } from "./MovementField";
+import { RateRow } from "./RateRow";
 import { FeelSetsCard } from "./FeelSetsCard";
 import { Term } from "./Term";
 
@@ -27,25 +31,47 @@ const CONTROLS = CONTROL_KEYS.map(
 export function FeelPage() {
   const { draft } = useModel();
   const [control, setControl] = useState<Control>("ROLL");
-  const together = useFeelCurves(draft.present, control);
+  const [chosen, setChosen] = useState("");
+  const bench = useBench((state) => state.moment);
+  const known = draft.present.surfaces.some((one) => one.id === chosen) ? chosen : "";
+  const together = useFeelLines(draft.present, bench, control, known);
   const key = keyOf(control);
   const path = ["feel", key] as const;
   const surface = draft.present.surfaces.find((one) => one.id === together.data?.surface);
-  const sets = draft.present.feelSets.filter((one) =>
-    together.data?.curves.some((line) => line.set === one.id),
-  );
+  const has = `has${controlName(key)}` as "hasRoll" | "hasPitch" | "hasYaw";
+  const sets = draft.present.feelSets.filter((one) => one[has]);
+  const lines = together.data?.lines ?? [];
+  const lineOf = (set: string) =>
+    lines.find((one) => one.set === set && one.here) ?? lines.find((one) => one.set === set);
+  const named = (id: string) => draft.present.phases.find((one) => one.id === id)?.name ?? id;
+  const called = (set: string) => sets.find((one) => one.id === set)?.name ?? "Plain rates";
   return (
     <div className="grid gap-4 lg:grid-cols-[minmax(0,1fr)_380px]">
       <div className="min-w-0 space-y-3">
         <Card
           title={`${controlName(key)}: every position together`}
           aside={
-            <Choice
-              label="Control"
-              value={control}
-              onValue={(value) => setControl(value as Control)}
-              options={CONTROLS}
-            />
+            <div className="flex gap-2">
+              <Choice
+                label="Control"
+                value={control}
+                onValue={(value) => {
+                  setControl(value as Control);
+                  setChosen("");
+                }}
+                options={CONTROLS}
+              />
+              <Choice
+                label="Drawn at"
+                value={known}
+                onValue={setChosen}
+                options={[
+                  ["", "what it moves most"],
+                  ...draft.present.surfaces.map((one) => [one.id, one.name] as const),
+                ]}
+              />
+              <UnitChoice />
+            </div>
           }
         >
           {together.isError && <Failure error={together.error} />}
@@ -54,24 +80,50 @@ export function FeelPage() {
               label={`Stick against millimetres at the ${surface.name}`}
               xLabel="stick, left or forward to right or back"
               yLabel={`mm at the ${surface.name.toLowerCase()}`}
-              lines={together.data.curves.map((one) => ({
-                name: `${one.name} (${one.when}): ${size(one.mm.at(-1) ?? 0, 1)} mm`,
+              height={190}
+              lines={lines.map((one) => ({
+                name: `${called(one.set)}, ${one.phases.map(named).join(", ")}: ${travelWords(one.mm.at(-1) ?? 0, surface)}`,
                 xs: together.data.sticks,
                 ys: one.mm,
               }))}
             />
           )}
-          <div className="mt-3 grid grid-cols-2 gap-3 sm:grid-cols-5">
-            <DraftNumber path={[...path, "rateNegativePercent"]} />
-            <DraftNumber path={[...path, "ratePositivePercent"]} />
-            <DraftNumber path={[...path, "expoNegativePercent"]} />
-            <DraftNumber path={[...path, "expoPositivePercent"]} />
-            <DraftChoice path={[...path, "shape"]} label="Shape" options={SHAPES} />
+          {surface !== undefined && (
+            <div className="mt-2">
+              <RateRow
+                key={`${control}/`}
+                set=""
+                name="Plain rates"
+                control={control}
+                response={draft.present.feel[key]}
+                path={path}
+                surface={surface.id}
+                line={lineOf("")}
+              />
+              {sets.map((one) => (
+                <RateRow
+                  key={`${control}/${one.id}`}
+                  set={one.id}
+                  name={one.name}
+                  control={control}
+                  response={one.feel[key]}
+                  path={["feelSets", draft.present.feelSets.indexOf(one), "feel", key]}
+                  surface={surface.id}
+                  line={lineOf(one.id)}
+                />
+              ))}
+            </div>
+          )}
+          <div className="flex flex-wrap items-end gap-4 text-sm">
+            <div className="w-40">
+              <DraftChoice path={[...path, "shape"]} label="Shape" options={SHAPES} />
+            </div>
+            <p>
+              What is <Term name="rate" /> and what is <Term name="expo" />?
+            </p>
           </div>
-          <p className="text-sm">
-            What is <Term name="rate" /> and what is <Term name="expo" />?
-          </p>
         </Card>
+        <Became />
         <Words control={control} sets={sets.map((one) => [one.id, one.name] as const)} />
         <div className="grid gap-3 sm:grid-cols-2">
           <Convert control={control} />

@@ -8,7 +8,7 @@ import { Button } from "@/ui/button";
 import { Card, Caution } from "@/ui/card";
 import { Failure } from "@/ui/message";
 import { PartDone } from "@/ui/part-done";
-import { BenchBeside } from "./BenchBeside";
+import { BenchBeside } from "@/features/bench/BenchBeside";
 
 /** Every position of every switch tried: what a pilot would only find in the air. */
 export function HazardsPage() {

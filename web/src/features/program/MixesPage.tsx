@@ -1,14 +1,19 @@
 import type { Schemas } from "@/api/client";
-import { useMixSource } from "@/api/edits";
+import { useCopy, useMixSource } from "@/api/edits";
 import { Plus, X } from "lucide-react";
-import { useProgramSheet, type CurvePoint, type Mix } from "@/api/program";
+import { useDesk, useProgramSheet, type CurvePoint, type Mix, type Reach } from "@/api/program";
 import { DraftChoice, DraftNumber, DraftText } from "@/features/model/fields";
-import { travel } from "@/domain/words";
+import { useBench } from "@/features/bench/store";
+import { AddButton } from "@/features/model/edits";
 import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Choice } from "@/ui/choice";
-import { BenchBeside } from "./BenchBeside";
+import { Failure } from "@/ui/message";
+import { Became } from "./Became";
+import { UnitChoice } from "./MovementField";
+import { nextTargets, TargetEnds, targetRows, Where } from "./MixTargets";
+import { BenchBeside } from "@/features/bench/BenchBeside";
 import { CurveField } from "./CurveField";
 import { Gallery } from "./Gallery";
 import { TrimCurveCard } from "./TrimCurveCard";
@@ -19,17 +24,26 @@ import { DraftPhases, DraftWhen } from "./parts";
 export function MixesPage() {
   const { draft } = useModel();
   const sheet = useProgramSheet(draft.present);
+  const bench = useBench((state) => state.moment);
+  const desk = useDesk(draft.present, bench);
   return (
     <div className="grid gap-4 lg:grid-cols-[minmax(0,1fr)_380px]">
       <div className="min-w-0 space-y-3">
         <Gallery />
+        <Became />
+        <div className="flex flex-wrap items-end justify-between gap-2">
+          <AddButton part="MIX">
+            <Plus aria-hidden size={16} /> A blank mix
+          </AddButton>
+          <UnitChoice />
+        </div>
         {draft.present.mixes.map((mix, i) => (
           <MixCard
             key={mix.id}
             mix={mix}
             index={i}
             asCurve={sheet.data?.mixCurves[i] ?? []}
-            reach={sheet.data?.mixReach[i] ?? []}
+            reach={desk.data?.mixes.find((one) => one.mix === mix.id)}
             sources={sheet.data?.sources ?? []}
           />
         ))}
@@ -48,8 +62,8 @@ interface MixProps {
   index: number;
   /** The mix as a curve, as the core has it. */
   asCurve: CurvePoint[];
-  /** What it does to each target, mm. */
-  reach: { target: string; plusMm: number; minusMm: number }[];
+  /** What it does at the ends of its source, as the bench shows it. */
+  reach: Reach | undefined;
   /** What it can take its value from. */
   sources: Schemas["SourceChoice"][];
 }
@@ -71,26 +85,43 @@ function MixCard({ mix, index, asCurve, reach, sources }: MixProps) {
       { setup, mix: mix.id, source: value },
       { onSuccess: (changed) => change({ type: "replace", from: draft.present, setup: changed }) },
     );
+  const pairOf = (i: number) =>
+    setup.surfaces.find((one) => one.id === mix.targets[i]?.target)?.pair;
+  const copy = useCopy();
+  const copied = (what: "MIX" | "MIX_MIRRORED") =>
+    copy.mutate(
+      { setup, what, from: mix.id, to: "" },
+      { onSuccess: (changed) => change({ type: "replace", from: draft.present, setup: changed }) },
+    );
   return (
     <Card
       title={mix.name}
       aside={
-        <Button
-          look="quiet"
-          className="!px-2"
-          aria-label={`Remove ${mix.name}`}
-          onClick={() =>
-            change({
-              type: "edit",
-              path: ["mixes"],
-              value: setup.mixes.filter((_, other) => other !== index),
-            })
-          }
-        >
-          <X aria-hidden size={15} />
-        </Button>
+        <span className="flex items-center gap-1">
+          <Button look="quiet" className="text-sm" onClick={() => copied("MIX")}>
+            Copy
+          </Button>
+          <Button look="quiet" className="text-sm" onClick={() => copied("MIX_MIRRORED")}>
+            Mirror
+          </Button>
+          <Button
+            look="quiet"
+            className="!px-2"
+            aria-label={`Remove ${mix.name}`}
+            onClick={() =>
+              change({
+                type: "edit",
+                path: ["mixes"],
+                value: setup.mixes.filter((_, other) => other !== index),
+              })
+            }
+          >
+            <X aria-hidden size={15} />
+          </Button>
+        </span>
       }
     >
+      {copy.isError && <Failure error={copy.error} />}
       <div className="grid grid-cols-2 gap-3 sm:grid-cols-3">
         <DraftText path={[...at, "name"]} label="Name" />
         <Choice
@@ -139,44 +170,50 @@ function MixCard({ mix, index, asCurve, reach, sources }: MixProps) {
         )}
       </div>
       <h3 className="mt-3 text-sm font-semibold">Moves</h3>
-      <ul className="mt-1 grid gap-2 sm:grid-cols-2">
-        {mix.targets.map((target, i) => (
-          <li key={i} className="flex items-end gap-2">
-            <div className="flex-1 pb-[1.05rem]">
-              <DraftChoice
-                path={[...at, "targets", i, "target"]}
-                label="Target"
-                options={targets}
-              />
+      <Where reach={reach} />
+      <div className="mt-1 space-y-1.5">
+        {targetRows(mix, setup.surfaces).map(({ at: i, name, pair }) => (
+          <div
+            key={`${i} ${mix.targets[i]?.target}`}
+            className="grid grid-cols-2 items-start gap-2 sm:grid-cols-[1.4fr_1fr_1fr_2rem]"
+          >
+            <div className="col-span-2 sm:col-span-1">
+              {pair ? (
+                <p className="pt-6 font-medium">{name}</p>
+              ) : (
+                <DraftChoice
+                  path={[...at, "targets", i, "target"]}
+                  label="Target"
+                  options={targets}
+                />
+              )}
             </div>
-            <div className="w-32">
+            <TargetEnds mix={mix} target={mix.targets[i]?.target ?? ""} pair={pair} reach={reach}>
               <DraftNumber path={[...at, "targets", i, "factor"]} />
-            </div>
-            <Reach one={reach.find((each) => each.target === target.target)} />
+              <DraftNumber path={[...at, "targets", i, "factorMinus"]} />
+            </TargetEnds>
             {mix.targets.length > 1 && (
               <Button
                 look="quiet"
-                className="mb-[1.05rem] !px-2"
-                aria-label={`Remove target ${i + 1}`}
+                className="!px-2 sm:mt-5"
+                aria-label={`Remove ${name}`}
                 onClick={() =>
                   set(
                     "targets",
-                    mix.targets.filter((__, other) => other !== i),
+                    mix.targets.filter(
+                      (one, other) => other !== i && !(pair && one.target === pairOf(i)),
+                    ),
                   )
                 }
               >
                 <X aria-hidden size={15} />
               </Button>
             )}
-          </li>
+          </div>
         ))}
-      </ul>
+      </div>
       <div className="mt-2 flex flex-wrap items-end gap-4">
-        <Button
-          onClick={() =>
-            set("targets", [...mix.targets, { target: targets[0]?.[0] ?? "", factor: 1 }])
-          }
-        >
+        <Button onClick={() => set("targets", [...mix.targets, ...nextTargets(mix, setup)])}>
           <Plus aria-hidden size={16} /> Target
         </Button>
         <DraftWhen path={[...at, "when"]} label="Active while" none="always" />
@@ -188,18 +225,5 @@ function MixCard({ mix, index, asCurve, reach, sources }: MixProps) {
         )}
       </div>
     </Card>
-  );
-}
-
-/** What a mix does to a surface at both ends of its source. */
-function Reach({ one }: { one: MixProps["reach"][number] | undefined }) {
-  const { draft } = useModel();
-  const surface = draft.present.surfaces.find((each) => each.id === one?.target);
-  return one === undefined || surface === undefined ? null : (
-    <p className="figures w-24 pb-[1.05rem] text-xs text-soft" data-reach={one.target}>
-      {travel(one.minusMm, surface)}
-      <br />
-      {travel(one.plusMm, surface)}
-    </p>
   );
 }

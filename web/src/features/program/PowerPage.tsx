@@ -11,7 +11,7 @@ import {
 import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { Card, Caution } from "@/ui/card";
-import { BenchBeside } from "./BenchBeside";
+import { BenchBeside } from "@/features/bench/BenchBeside";
 import { CurveField } from "./CurveField";
 import { DraftPhases, DraftWhen } from "./parts";
 

@@ -15,7 +15,7 @@ import { useBench } from "@/features/bench/store";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { RemoveDialog } from "./RemoveDialog";
-import { BenchBeside } from "./BenchBeside";
+import { BenchBeside } from "@/features/bench/BenchBeside";
 
 const KINDS = [
   ["SWITCH_AT", "a switch stands at"],

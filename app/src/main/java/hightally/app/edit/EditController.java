@@ -5,7 +5,8 @@ import hightally.core.coach.Levers;
 import hightally.core.coach.TestCase;
 import hightally.core.condition.ConditionKind;
 import hightally.core.desk.MovementWish;
-import hightally.core.desk.Movements;
+import hightally.core.desk.TypedMovements;
+import hightally.core.edit.Copies;
 import hightally.core.edit.Edit;
 import hightally.core.edit.Edits;
 import hightally.core.edit.FeelStart;
@@ -17,6 +18,7 @@ import hightally.core.edit.PartWish;
 import hightally.core.edit.PartsAdded;
 import hightally.core.edit.PartsRemoved;
 import hightally.core.edit.PhaseAdded;
+import hightally.core.edit.PhasesStart;
 import hightally.core.edit.ProgramEdits;
 import hightally.core.edit.ProgramRemoved;
 import hightally.core.mix.CurvePoint;
@@ -88,6 +90,18 @@ class EditController {
   /** A setup, the id of a surface or panel, and that of the one that mirrors it; empty for none. */
   record PairAsked(
       Setup setup, @Text(max = 40) String part, @Text(min = 0, max = 40) String pair) {}
+
+  @PostMapping("/phases/start")
+  @Operation(summary = "The usual phases of a kind of flying at once")
+  Edited phases(@RequestBody PhasesStart.PhasesWish wish) {
+    return Edited.of(wish.setup(), PhasesStart.of(wish, words));
+  }
+
+  @PostMapping("/copies")
+  @Operation(summary = "A phase's values, a mix, a set of rates or a throttle curve copied")
+  Edited copy(@RequestBody Copies.CopyWish wish) {
+    return Edited.of(wish.setup(), Copies.of(wish, words));
+  }
 
   /** A curve. */
   record CurveAsked(List<CurvePoint> points) {}
@@ -172,7 +186,7 @@ class EditController {
   Edited movement(@RequestBody MovementAsked asked) {
     Validation.check(asked.moment());
     Setup setup = Validation.check(asked.setup());
-    return Edited.of(setup, Movements.made(setup, asked.moment(), asked.wish()));
+    return Edited.of(setup, TypedMovements.made(setup, asked.moment(), asked.wish()));
   }
 
   @PostMapping("/curves/point")

@@ -8,7 +8,6 @@ import hightally.core.mix.CurvePoint;
 import hightally.core.mix.TrimsToCurve;
 import hightally.core.program.EntrySheet;
 import hightally.core.program.FeelAdvice;
-import hightally.core.program.FeelCurves;
 import hightally.core.program.FlickPreview;
 import hightally.core.program.ProgramSheet;
 import hightally.core.program.TermCurves;
@@ -60,7 +59,7 @@ class ProgramController {
   @PostMapping("/sheet")
   @Operation(summary = "Phases against surfaces in mm, the switch plan, conditions as sentences")
   ProgramSheet sheet(@RequestBody ProgramAsked asked) {
-    return ProgramSheet.of(SignalPath.of(asked.setup()));
+    return ProgramSheet.of(Validation.check(asked.setup()));
   }
 
   /** A setup and where sticks, levers and switches stand. */
@@ -106,12 +105,6 @@ class ProgramController {
   @Operation(summary = "A response in another shape, keeping its centre slope or its whole curve")
   ShapeConversion.Converted convert(@RequestBody ConversionAsked asked) {
     return ShapeConversion.of(asked.response(), asked.to(), asked.keep());
-  }
-
-  @PostMapping("/feel/curves")
-  @Operation(summary = "Every feel a control can have, stick against mm")
-  FeelCurves.Together curves(@RequestBody FeelCurves.CurvesAsked asked) {
-    return FeelCurves.of(asked);
   }
 
   @PostMapping("/terms")

@@ -56,20 +56,14 @@ class ProgramApiTest extends ApiTest {
     assertThat(separate.at("/phases/0/name").asText()).isEqualTo("Landing");
     JsonNode sheet = post("/api/program/sheet", Map.of("setup", separate)).json();
     assertThat(sheet.at("/phases/0/when").asText()).isEqualTo("front right switch at position 3");
-    for (JsonNode cell : sheet.at("/phases/0/cells")) {
-      double base = sheet.at("/phases/1/cells/" + indexOf(sheet, cell) + "/restMm").asDouble();
-      assertThat(cell.get("restMm").asDouble()).isCloseTo(base, within(1e-9));
+    JsonNode desk =
+        post("/api/program/desk", Map.of("setup", separate, "moment", DeskApiTest.atRest(json)))
+            .json();
+    for (int i = 0; i < desk.at("/phases/0/surfaces").size(); i++) {
+      double base = desk.at("/phases/1/surfaces/" + i + "/restMm").asDouble();
+      double here = desk.at("/phases/0/surfaces/" + i + "/restMm").asDouble();
+      assertThat(here).isCloseTo(base, within(1e-9));
     }
-  }
-
-  private static int indexOf(JsonNode sheet, JsonNode cell) {
-    JsonNode cells = sheet.at("/phases/0/cells");
-    for (int i = 0; i < cells.size(); i++) {
-      if (cells.get(i) == cell) {
-        return i;
-      }
-    }
-    return -1;
   }
 
   @Test

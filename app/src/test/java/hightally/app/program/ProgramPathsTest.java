@@ -79,19 +79,6 @@ class ProgramPathsTest extends Pilot {
   }
 
   @Test
-  void feelCurvesAreInMillimetresOfTheBench() throws Exception {
-    JsonNode together =
-        post("/api/program/feel/curves", Map.of("setup", biplane(), "control", "PITCH")).json();
-    String elevator = "/frame/positions/travelMm/4";
-    double rest = moment(biplane(), "pitch", 0).at(elevator).asDouble();
-    double bench = moment(biplane(), "pitch", 1).at(elevator).asDouble() - rest;
-    JsonNode curve = together.get("curves").get(0);
-    double last = curve.get("mm").get(curve.get("mm").size() - 1).asDouble();
-    // The curve is of the stick alone; the bench has a mix of the throttle in as well.
-    assertThat(last).as("from rest").isCloseTo(bench, within(0.1));
-  }
-
-  @Test
   void aSearchIsBegunWatchedAndStopped() throws Exception {
     JsonNode begun = post("/api/program/hazards/searches", Map.of("setup", biplane())).json();
     String at = "/api/program/hazards/searches/" + begun.get("id").asLong();

@@ -12,12 +12,15 @@ import java.util.List;
  * @param mixes what each mix does at the ends of its source
  * @param became movements that were typed and have become others
  */
-public record DeskSheet(List<PhaseStand> phases, List<Reach> mixes, List<Movements.Became> became) {
+public record DeskSheet(
+    List<PhaseStand> phases, List<Reach> mixes, List<TypedMovements.Became> became) {
 
   /** The sheet of a setup, for where the bench stands. */
   public static DeskSheet of(SignalPath path, Moment bench) {
     Validation.check(bench);
     return new DeskSheet(
-        PhaseStand.of(path, bench), Reach.of(path, bench), Movements.became(path.setup(), bench));
+        PhaseStand.of(path, bench),
+        Reach.of(path, bench),
+        TypedMovements.became(path.setup(), bench));
   }
 }

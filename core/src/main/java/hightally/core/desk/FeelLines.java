@@ -5,6 +5,7 @@ import hightally.core.phase.Phase;
 import hightally.core.quantity.Control;
 import hightally.core.response.FeelSet;
 import hightally.core.signal.Moment;
+import hightally.core.signal.Positions;
 import hightally.core.signal.SignalPath;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -33,10 +34,24 @@ public record FeelLines(String surface, List<Double> sticks, List<Line> lines) {
    * @param phases ids of the phases it is had in
    * @param here whether the bench stands there
    * @param moment where levers and switches stand, sticks centred
+   * @param plus how far the full plus stick brings it from rest
+   * @param minus how far the full minus stick brings it from rest
    * @param mm where the surface stands at each place of the stick
    */
   public record Line(
-      String set, List<String> phases, boolean here, Moment moment, List<Double> mm) {}
+      String set,
+      List<String> phases,
+      boolean here,
+      Moment moment,
+      Amount plus,
+      Amount minus,
+      List<Double> mm) {
+    Line and(List<String> more) {
+      List<String> all = new ArrayList<>(phases);
+      all.addAll(more);
+      return new Line(set, all, here, moment, plus, minus, mm);
+    }
+  }
 
   private record Way(int phase, int set) {}
 
@@ -85,6 +100,7 @@ public record FeelLines(String surface, List<Double> sticks, List<Line> lines) {
         sticks.stream()
             .mapToDouble(stick -> path.evaluate(moment.with(control, stick)).travelMm()[surface])
             .toArray();
+    Positions rest = path.evaluate(moment);
     List<FeelSet> sets = path.setup().feelSets();
     Phase phase = path.setup().phases().get(way.phase());
     return new Line(
@@ -92,6 +108,8 @@ public record FeelLines(String surface, List<Double> sticks, List<Line> lines) {
         List.of(phase.id()),
         here,
         moment,
+        Amount.between(rest, path.evaluate(moment.with(control, 1)), surface),
+        Amount.between(rest, path.evaluate(moment.with(control, -1)), surface),
         Arrays.stream(mm).boxed().toList());
   }
 
@@ -100,9 +118,7 @@ public record FeelLines(String surface, List<Double> sticks, List<Line> lines) {
     for (int i = 0; i < lines.size(); i++) {
       Line other = lines.get(i);
       if (other.set().equals(line.set()) && alike(other, line)) {
-        List<String> phases = new ArrayList<>(other.phases());
-        phases.addAll(line.phases());
-        lines.set(i, new Line(other.set(), phases, other.here(), other.moment(), other.mm()));
+        lines.set(i, other.and(line.phases()));
         return;
       }
     }

@@ -16,7 +16,8 @@ import java.util.function.Consumer;
  * @param subject id of the phase, mix or set of rates it belongs to; empty for the plain rates
  * @param surface id of the surface it is told for
  * @param plusSide whether it is the plus side of the stick or source; says nothing of a preset
- * @param value for rates and differential a size; for presets and mixes plus is up or right
+ * @param value how much; of rates and differential the size alone counts
+ * @param minusWay whether that is down or left; up or right if not
  * @param unit millimetres, degrees or percent of command
  * @param pair whether the surface that mirrors it follows, each by its own linkage
  * @param bothSides whether the other side of the stick gets the same percent
@@ -27,6 +28,7 @@ public record MovementWish(
     @Text(max = 40) String surface,
     boolean plusSide,
     @Within(min = -600, max = 600, unit = Unit.NONE) double value,
+    boolean minusWay,
     Unit unit,
     boolean pair,
     boolean bothSides)
@@ -55,6 +57,13 @@ public record MovementWish(
   /** The same wish for another surface, size and side. */
   MovementWish at(String changedSurface, double changedValue) {
     return new MovementWish(
-        kind, subject, changedSurface, plusSide, changedValue, unit, false, bothSides);
+        kind, subject, changedSurface, plusSide, changedValue, false, unit, false, bothSides);
+  }
+
+  /** What is wished for, plus up or right; of rates and differential in millimetres a size. */
+  double signed() {
+    boolean sized = kind.sized() && unit != Unit.PERCENT;
+    double way = minusWay && !kind.sized() ? -value : value;
+    return sized ? Math.abs(value) : way;
   }
 }

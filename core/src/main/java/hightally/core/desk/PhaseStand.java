@@ -17,7 +17,7 @@ import java.util.Optional;
  * @param reached whether some position of switches, levers and throttle brings it
  * @param here whether it is on where the bench stands
  * @param moved what stands otherwise than on the bench, in words
- * @param moment what the hands do there, sticks centred; null where nothing brings it
+ * @param moment what the hands do there, sticks centred; the bench's own where nothing brings it
  * @param surfaces one a surface, in the setup's order; none where nothing brings it
  */
 public record PhaseStand(
@@ -33,8 +33,16 @@ public record PhaseStand(
    *
    * @param restMm sticks centred
    * @param full with one stick at an end
+   * @param rollUp how far full roll raises it from rest
+   * @param rollDown how far full roll lowers it from rest
    */
-  public record Stand(String surface, double restMm, double restDegrees, List<Full> full) {}
+  public record Stand(
+      String surface,
+      double restMm,
+      double restDegrees,
+      List<Full> full,
+      Amount rollUp,
+      Amount rollDown) {}
 
   /**
    * With one stick at both ends, all else as at rest; told of the sticks that move the surface.
@@ -58,7 +66,7 @@ public record PhaseStand(
     String id = path.setup().phases().get(phase).id();
     Optional<Moment> found = where(path, still, phase);
     if (found.isEmpty()) {
-      return new PhaseStand(id, false, false, List.of(), null, List.of());
+      return new PhaseStand(id, false, false, List.of(), still, List.of());
     }
     Moment moment = found.get();
     List<Said> moved = Nearest.moved(path, still, moment);
@@ -73,24 +81,34 @@ public record PhaseStand(
   private static List<Stand> stands(SignalPath path, Moment rest) {
     Positions still = path.evaluate(rest);
     Control[] controls = Control.values();
-    double[][] plus = new double[controls.length][];
-    double[][] minus = new double[controls.length][];
+    Positions[] plus = new Positions[controls.length];
+    Positions[] minus = new Positions[controls.length];
     for (Control control : controls) {
-      plus[control.ordinal()] = path.evaluate(rest.with(control, 1)).travelMm();
-      minus[control.ordinal()] = path.evaluate(rest.with(control, -1)).travelMm();
+      plus[control.ordinal()] = path.evaluate(rest.with(control, 1));
+      minus[control.ordinal()] = path.evaluate(rest.with(control, -1));
     }
     List<Stand> stands = new ArrayList<>();
     for (int i = 0; i < still.travelMm().length; i++) {
       List<Full> full = new ArrayList<>();
       for (Control control : controls) {
-        double up = plus[control.ordinal()][i];
-        double down = minus[control.ordinal()][i];
+        double up = plus[control.ordinal()].travelMm()[i];
+        double down = minus[control.ordinal()].travelMm()[i];
         if (up != still.travelMm()[i] || down != still.travelMm()[i]) {
           full.add(new Full(control, up, down));
         }
       }
       String surface = path.setup().surfaces().get(i).id();
-      stands.add(new Stand(surface, still.travelMm()[i], still.surfaceDegrees()[i], full));
+      Amount right = Amount.between(still, plus[Control.ROLL.ordinal()], i);
+      Amount left = Amount.between(still, minus[Control.ROLL.ordinal()], i);
+      boolean rises = path.setup().surfaces().get(i).shares().roll() > 0;
+      stands.add(
+          new Stand(
+              surface,
+              still.travelMm()[i],
+              still.surfaceDegrees()[i],
+              full,
+              rises ? right : left,
+              rises ? left : right));
     }
     return stands;
   }

@@ -3,6 +3,8 @@ package hightally.core.edit;
 /** What can be added to a setup with values to begin with, to be changed at once. */
 public enum NewPart {
   CONDITION,
+  /** A mix from the roll stick to the first surface, which gives it nothing yet. */
+  MIX,
   FEEL_SET,
   TIMER,
   /** A throttle curve for the first phase. */

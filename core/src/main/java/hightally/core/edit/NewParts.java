@@ -15,10 +15,14 @@ import hightally.core.channel.TransmitterInput;
 import hightally.core.channel.Wiring;
 import hightally.core.condition.Condition;
 import hightally.core.condition.ConditionKind;
+import hightally.core.mix.Mix;
+import hightally.core.mix.MixSource;
+import hightally.core.mix.MixTarget;
 import hightally.core.power.FailsafeSetting;
 import hightally.core.power.FlightTimer;
 import hightally.core.power.TelemetryAlarm;
 import hightally.core.power.ThrottleCurve;
+import hightally.core.quantity.Control;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Naming;
 import hightally.core.quantity.Said;
@@ -76,6 +80,7 @@ public final class NewParts {
   private Setup with(NewPart what) {
     return switch (what) {
       case CONDITION -> setup.change().conditions(plus(setup.conditions(), condition())).done();
+      case MIX -> setup.change().mixes(plus(setup.mixes(), mix())).done();
       case FEEL_SET -> setup.change().feelSets(plus(setup.feelSets(), feelSet())).done();
       case TIMER ->
           setup
@@ -116,6 +121,23 @@ public final class NewParts {
         .map(one -> new Condition(id, name, ConditionKind.SWITCH_AT, one.id(), 2, List.of(), 0))
         .orElse(
             new Condition(id, name, ConditionKind.ABOVE, "throttle", OFF_THE_STOP, List.of(), 0));
+  }
+
+  private Mix mix() {
+    return new Mix(
+        free("mix", setup.mixes().stream().map(Mix::id)),
+        named("edit.newMix"),
+        "",
+        MixSource.RESPONSE,
+        Control.ROLL.word(),
+        0,
+        0,
+        0,
+        List.of(),
+        List.of(MixTarget.even(setup.surfaces().get(0).id(), 1)),
+        "",
+        List.of(),
+        0);
   }
 
   private FeelSet feelSet() {

@@ -65,7 +65,10 @@ public final class PhaseAdded {
               List.of(),
               0));
     }
-    Trims trims = from.effective(setup.trims());
+    Trims stand = from.effective(setup.trims());
+    Trims trims =
+        new Trims(
+            from.ownRoll() ? stand.roll() : 0, stand.pitch(), from.ownYaw() ? stand.yaw() : 0);
     Phase added =
         new Phase(
             id,
@@ -76,10 +79,10 @@ public final class PhaseAdded {
             FADE_SECONDS,
             from.presets(),
             from.differential(),
-            false,
+            from.ownRoll(),
             true,
-            false,
-            new Trims(0, trims.pitch(), 0),
+            from.ownYaw(),
+            trims,
             NoseNote.NOT_FLOWN);
     List<Phase> phases = new ArrayList<>(setup.phases());
     phases.add(0, added);

@@ -7,18 +7,13 @@ import hightally.core.condition.ConditionKind;
 import hightally.core.mix.CurvePoint;
 import hightally.core.mix.Mix;
 import hightally.core.mix.MixFunction;
-import hightally.core.mix.MixTarget;
 import hightally.core.mix.SourceOf;
 import hightally.core.phase.Phase;
-import hightally.core.phase.Trims;
-import hightally.core.quantity.Control;
 import hightally.core.quantity.Said;
 import hightally.core.quantity.Unit;
 import hightally.core.response.FeelSet;
 import hightally.core.setup.ConditionLimits;
 import hightally.core.setup.Setup;
-import hightally.core.signal.Moment;
-import hightally.core.signal.SignalPath;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -27,11 +22,10 @@ import java.util.Map;
 /**
  * What a pilot wants to see of a program without moving a stick.
  *
- * @param phases every phase against every surface, mm
+ * @param phases when each phase is on
  * @param switches every switch with all that hangs on each position
  * @param conditions every condition as a sentence
  * @param mixCurves every mix as the curve it is, in the setup's order
- * @param mixReach what every mix does to each of its targets, mm
  * @param sources what a mix can take its value from here
  * @param motorStopPercent where the motor stands still
  */
@@ -40,41 +34,22 @@ public record ProgramSheet(
     List<SwitchRow> switches,
     List<ConditionLine> conditions,
     List<List<CurvePoint>> mixCurves,
-    List<List<MixReach>> mixReach,
     List<SourceChoice> sources,
     double motorStopPercent) {
-  private static final double FULL = 100;
-
   /**
    * A phase.
    *
    * @param when its condition as a sentence
-   * @param cells one a surface, in the setup's order
    */
-  public record PhaseColumn(String phase, Said when, List<PhaseCell> cells) {}
-
-  /**
-   * One surface in one phase, mm.
-   *
-   * @param restMm at rest, against the base phase at zero trims
-   * @param rollPlusMm with full roll plus, from rest
-   * @param rollMinusMm with full roll minus, from rest
-   * @param pitchPlusMm with full pitch plus, from rest
-   * @param pitchMinusMm with full pitch minus, from rest
-   */
-  public record PhaseCell(
-      double restMm,
-      double rollPlusMm,
-      double rollMinusMm,
-      double pitchPlusMm,
-      double pitchMinusMm) {}
+  public record PhaseColumn(String phase, Said when) {}
 
   /**
    * One position of a switch, or a lever; and what hangs on it.
    *
    * @param position counted from 1; 0 for a lever
+   * @param brings what the pilot calls the position by: what it brings, or that it is for all else
    */
-  public record SwitchRow(String input, String name, int position, List<Said> hangs) {}
+  public record SwitchRow(String input, String name, int position, Said brings, List<Said> hangs) {}
 
   /**
    * A position of a switch, or all of a lever or switch.
@@ -88,14 +63,6 @@ public record ProgramSheet(
       return new Place(input, ANYWHERE);
     }
   }
-
-  /**
-   * What a mix does to one of its targets, with nothing else moving.
-   *
-   * @param plusMm at the plus end of its source
-   * @param minusMm at the minus end; for a lever, at rest
-   */
-  public record MixReach(String target, double plusMm, double minusMm) {}
 
   /**
    * A condition in words, and what it can be changed to.
@@ -134,13 +101,9 @@ public record ProgramSheet(
     }
   }
 
-  /** The sheet of a setup. */
-  public static ProgramSheet of(SignalPath path) {
-    Setup setup = path.setup();
-    List<PhaseColumn> phases = new ArrayList<>();
-    for (int i = 0; i < setup.phases().size(); i++) {
-      phases.add(column(path, i));
-    }
+  /** The sheet of a checked setup. */
+  public static ProgramSheet of(Setup setup) {
+    List<PhaseColumn> phases = setup.phases().stream().map(one -> column(setup, one)).toList();
     List<ConditionLine> conditions =
         setup.conditions().stream().map(one -> ConditionLine.of(setup, one)).toList();
     List<List<CurvePoint>> curves = setup.mixes().stream().map(MixFunction::asCurve).toList();
@@ -149,72 +112,16 @@ public record ProgramSheet(
         switches(setup),
         conditions,
         curves,
-        reaches(path),
         SourceChoice.of(setup),
         setup.power().stopPercent());
   }
 
-  private static List<List<MixReach>> reaches(SignalPath path) {
-    Setup setup = path.setup();
-    double[] rest = path.evaluate(Moment.centred(Trims.ZERO)).commandPercent();
-    List<List<MixReach>> reaches = new ArrayList<>();
-    for (Mix mix : setup.mixes()) {
-      MixFunction function = MixFunction.of(mix);
-      double low = mix.source().least();
-      List<MixReach> reach = new ArrayList<>();
-      for (MixTarget target : mix.targets()) {
-        int surface = index(setup, target.target());
-        if (surface >= 0) {
-          double plus = moved(path, rest, surface, target.factor() * function.value(FULL));
-          double minus = moved(path, rest, surface, target.factor() * function.value(low));
-          reach.add(new MixReach(target.target(), plus, minus));
-        }
-      }
-      reaches.add(reach);
-    }
-    return reaches;
-  }
-
-  private static int index(Setup setup, String id) {
-    return setup.surfaces().stream().map(one -> one.id()).toList().indexOf(id);
-  }
-
-  private static double moved(SignalPath path, double[] rest, int surface, double percent) {
-    double[] commands = rest.clone();
-    double before = path.ofCommands(commands).travelMm()[surface];
-    commands[path.channelBehind(surface)] += percent;
-    return path.ofCommands(commands).travelMm()[surface] - before;
-  }
-
-  private static PhaseColumn column(SignalPath path, int phase) {
-    Setup setup = path.setup();
-    Moment rest = Moment.centred(setup.trims()).withThrottle(1, true);
-    double[] base =
-        path.evaluate(
-                Moment.centred(hightally.core.phase.Trims.ZERO).withThrottle(1, true),
-                setup.phases().size() - 1)
-            .travelMm();
-    double[] here = path.evaluate(rest, phase).travelMm();
-    double[] rollPlus = path.evaluate(rest.with(Control.ROLL, 1), phase).travelMm();
-    double[] rollMinus = path.evaluate(rest.with(Control.ROLL, -1), phase).travelMm();
-    double[] pitchPlus = path.evaluate(rest.with(Control.PITCH, 1), phase).travelMm();
-    double[] pitchMinus = path.evaluate(rest.with(Control.PITCH, -1), phase).travelMm();
-    List<PhaseCell> cells = new ArrayList<>();
-    for (int i = 0; i < here.length; i++) {
-      cells.add(
-          new PhaseCell(
-              here[i] - base[i],
-              rollPlus[i] - here[i],
-              rollMinus[i] - here[i],
-              pitchPlus[i] - here[i],
-              pitchMinus[i] - here[i]));
-    }
-    Phase one = setup.phases().get(phase);
+  private static PhaseColumn column(Setup setup, Phase one) {
     Said when =
         one.when().isEmpty()
             ? Said.of("program.whenNoOther")
             : ConditionWords.of(setup, one.when());
-    return new PhaseColumn(one.id(), when, cells);
+    return new PhaseColumn(one.id(), when);
   }
 
   private static List<SwitchRow> switches(Setup setup) {
@@ -258,11 +165,12 @@ public record ProgramSheet(
           List<Said> here =
               new ArrayList<>(hangs.getOrDefault(new Place(input.id(), position), List.of()));
           here.addAll(hangs.getOrDefault(Place.lever(input.id()), List.of()));
-          rows.add(new SwitchRow(input.id(), input.name(), position, here));
+          Said brings = SwitchWords.of(setup, input, position);
+          rows.add(new SwitchRow(input.id(), input.name(), position, brings, here));
         }
       } else {
         List<Said> here = hangs.getOrDefault(Place.lever(input.id()), List.of());
-        rows.add(new SwitchRow(input.id(), input.name(), Place.ANYWHERE, here));
+        rows.add(new SwitchRow(input.id(), input.name(), Place.ANYWHERE, Said.NOTHING, here));
       }
     }
     return rows;

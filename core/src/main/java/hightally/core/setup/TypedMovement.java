@@ -41,7 +41,12 @@ public record TypedMovement(
     /** How far full roll brings a surface down in a phase, from rest. */
     DIFFERENTIAL,
     /** What a mix adds to a surface at the end of its source. */
-    MIX
+    MIX;
+
+    /** Whether its direction is the linkage's own and only its size is typed. */
+    public boolean sized() {
+      return this != PRESET && this != MIX;
+    }
   }
 
   /** Whether it is about the same figure as another. */

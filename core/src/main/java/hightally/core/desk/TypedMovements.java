@@ -27,7 +27,7 @@ import java.util.function.DoubleUnaryOperator;
  * Sets what a pilot types in millimetres or degrees: the percent that brings it is closed in on
  * with the bench's own answers, and the movement is kept beside it.
  */
-public final class Movements {
+public final class TypedMovements {
   private static final int PIECES = 120;
   private static final int HALVINGS = 60;
 
@@ -46,7 +46,7 @@ public final class Movements {
   private final int phase;
   private final Trims trims;
 
-  private Movements(Setup setup, Moment bench, MovementWish wish) {
+  private TypedMovements(Setup setup, Moment bench, MovementWish wish) {
     this.setup = setup;
     this.wish = wish;
     path = SignalPath.of(setup);
@@ -65,7 +65,7 @@ public final class Movements {
    */
   public static Setup made(Setup setup, Moment bench, MovementWish wish) {
     Validation.check(wish);
-    Setup one = new Movements(setup, bench, wish).set();
+    Setup one = new TypedMovements(setup, bench, wish).set();
     Optional<Surface> pair = setup.surface(wish.surface()).flatMap(setup::pairOf);
     if (!wish.pair() || pair.isEmpty()) {
       return one;
@@ -73,7 +73,7 @@ public final class Movements {
     double sign = sign(setup, wish, pair.get().id());
     return sign == 0
         ? one
-        : new Movements(one, bench, wish.at(pair.get().id(), sign * wish.value())).set();
+        : new TypedMovements(one, bench, wish.at(pair.get().id(), sign * wish.signed())).set();
   }
 
   /** Whether the mirrored surface moves the same way, 1, or the other, -1; 0 for not at all. */
@@ -117,10 +117,11 @@ public final class Movements {
             typed.surface(),
             typed.plusSide(),
             typed.value(),
+            false,
             typed.unit(),
             false,
             false);
-    Movements movements = new Movements(setup, bench, wish);
+    TypedMovements movements = new TypedMovements(setup, bench, wish);
     double now = movements.measured(movements.path, typed.trims());
     double shown = typed.unit() == Unit.DEGREES ? 0.1 : MISS;
     if (Math.abs(now - typed.value()) <= shown) {
@@ -228,7 +229,7 @@ public final class Movements {
   }
 
   private Setup set() {
-    return setTo(wish.unit() == Unit.PERCENT ? wish.value() : solved());
+    return setTo(wish.unit() == Unit.PERCENT ? wish.signed() : solved());
   }
 
   private Setup setTo(double percent) {
@@ -240,7 +241,7 @@ public final class Movements {
             wish.subject(),
             wish.surface(),
             wish.plusSide(),
-            wish.value(),
+            wish.signed(),
             wish.unit(),
             Strengths.percent(
                 changed, wish.kind(), wish.subject(), wish.surface(), wish.plusSide()),
@@ -264,13 +265,10 @@ public final class Movements {
   /** The percent that brings what is typed, the one nearest to today's where there are several. */
   private double solved() {
     double most = Strengths.most(setup, place());
-    boolean rate =
-        wish.kind() == Kind.RATE_ROLL
-            || wish.kind() == Kind.RATE_PITCH
-            || wish.kind() == Kind.RATE_YAW;
+    boolean rate = wish.kind().sized() && wish.kind() != Kind.DIFFERENTIAL;
     double least = rate ? 0 : -most;
     DoubleUnaryOperator off =
-        percent -> measured(SignalPath.of(put(percent)), trims) - wish.value();
+        percent -> measured(SignalPath.of(put(percent)), trims) - wish.signed();
     double now =
         Strengths.percent(setup, wish.kind(), wish.subject(), wish.surface(), wish.plusSide());
     double best = Double.NaN;
@@ -296,8 +294,8 @@ public final class Movements {
           "value",
           wish.value(),
           Validation.range(
-              Math.ceil((lowest + wish.value()) * 10) / 10,
-              Math.floor((highest + wish.value()) * 10) / 10,
+              Math.ceil((lowest + wish.signed()) * 10) / 10,
+              Math.floor((highest + wish.signed()) * 10) / 10,
               wish.unit()));
     }
     return best;

@@ -27,12 +27,13 @@ import net.jqwik.api.Property;
 import org.junit.jupiter.api.Test;
 
 /** What is typed in millimetres stands on the bench, worked out the plain way. */
-class MovementsTest {
+class TypedMovementsTest {
   private static final double RULER_MM = 0.05;
   private static final Moment BENCH = Moment.centred(Trims.ZERO);
 
   private static MovementWish wish(Kind kind, String subject, String surface, double mm) {
-    return new MovementWish(kind, subject, surface, true, mm, Unit.MILLIMETRES, false, false);
+    return new MovementWish(
+        kind, subject, surface, true, mm, false, Unit.MILLIMETRES, false, false);
   }
 
   @Property(tries = 60)
@@ -47,7 +48,8 @@ class MovementsTest {
         Setup made;
         try {
           made =
-              Movements.made(setup, BENCH, wish(Kind.PRESET, stand.phase(), surface.id(), wanted));
+              TypedMovements.made(
+                  setup, BENCH, wish(Kind.PRESET, stand.phase(), surface.id(), wanted));
         } catch (InvalidInputException e) {
           continue;
         }
@@ -84,12 +86,13 @@ class MovementsTest {
                   one.surface(),
                   end.plusSide(),
                   wanted,
+                  false,
                   Unit.MILLIMETRES,
                   false,
                   false);
           Setup made;
           try {
-            made = Movements.made(setup, BENCH, wish);
+            made = TypedMovements.made(setup, BENCH, wish);
           } catch (InvalidInputException e) {
             continue;
           }
@@ -137,8 +140,9 @@ class MovementsTest {
   void aRateIsTypedAsAThrowAndGoesToBothSidesUntilTheyAreTakenApart() {
     Setup rig = Rigs.plain();
     MovementWish both =
-        new MovementWish(Kind.RATE_PITCH, "", "left", true, 6, Unit.MILLIMETRES, false, true);
-    Setup made = Movements.made(rig, BENCH, both);
+        new MovementWish(
+            Kind.RATE_PITCH, "", "left", true, 6, false, Unit.MILLIMETRES, false, true);
+    Setup made = TypedMovements.made(rig, BENCH, both);
     assertThat(made.feel().pitch().ratePositivePercent())
         .isEqualTo(made.feel().pitch().rateNegativePercent());
     PlainModel plain = new PlainModel(made);
@@ -148,8 +152,9 @@ class MovementsTest {
                 plain.travel(left, BENCH.with(Control.PITCH, 1), 0) - plain.travel(left, BENCH, 0)))
         .isCloseTo(6, within(RULER_MM));
     MovementWish down =
-        new MovementWish(Kind.RATE_PITCH, "", "left", false, 4, Unit.MILLIMETRES, false, false);
-    Setup apart = Movements.made(made, BENCH, down);
+        new MovementWish(
+            Kind.RATE_PITCH, "", "left", false, 4, false, Unit.MILLIMETRES, false, false);
+    Setup apart = TypedMovements.made(made, BENCH, down);
     assertThat(apart.feel().pitch().ratePositivePercent())
         .isEqualTo(made.feel().pitch().ratePositivePercent());
     assertThat(apart.feel().pitch().rateNegativePercent())
@@ -159,7 +164,7 @@ class MovementsTest {
   @Test
   void whatCannotBeHadIsRefusedWithWhatCan() {
     assertThatThrownBy(
-            () -> Movements.made(Rigs.plain(), BENCH, wish(Kind.PRESET, "base", "left", 500)))
+            () -> TypedMovements.made(Rigs.plain(), BENCH, wish(Kind.PRESET, "base", "left", 500)))
         .isInstanceOf(InvalidInputException.class);
   }
 
@@ -167,16 +172,16 @@ class MovementsTest {
   void anotherHoleMakesItAnotherMovementAndLaterTrimsDoNot() {
     Setup rig = Rigs.plain();
     String phase = rig.phases().get(0).id();
-    Setup made = Movements.made(rig, BENCH, wish(Kind.PRESET, phase, "left", 2.5));
+    Setup made = TypedMovements.made(rig, BENCH, wish(Kind.PRESET, phase, "left", 2.5));
     assertThat(made.notebook().typed()).hasSize(1);
-    assertThat(Movements.became(made, BENCH)).isEmpty();
-    assertThat(Movements.became(made.withTrims(new Trims(20, 20, 0)), BENCH)).isEmpty();
+    assertThat(TypedMovements.became(made, BENCH)).isEmpty();
+    assertThat(TypedMovements.became(made.withTrims(new Trims(20, 20, 0)), BENCH)).isEmpty();
     Surface left = made.surface("left").orElseThrow();
     Linkage linkage = left.rod().linkage();
     Setup drilled =
         made.withSurface(
             left.withRod(left.rod().with(linkage.withArm(linkage.armRadiusMm() * 1.2))));
-    assertThat(Movements.became(drilled, BENCH))
+    assertThat(TypedMovements.became(drilled, BENCH))
         .singleElement()
         .satisfies(
             one -> {
@@ -186,10 +191,11 @@ class MovementsTest {
               assertThat(one.now()).isCloseTo(plain.travel(there, BENCH, 0), within(1e-6));
             });
     Setup byHand =
-        Movements.made(
+        TypedMovements.made(
             drilled,
             BENCH,
-            new MovementWish(Kind.PRESET, phase, "left", true, 10, Unit.PERCENT, false, false));
+            new MovementWish(
+                Kind.PRESET, phase, "left", true, 10, false, Unit.PERCENT, false, false));
     assertThat(byHand.notebook().typed()).isEmpty();
   }
 
@@ -207,8 +213,8 @@ class MovementsTest {
                 .toList());
     String phase = paired.phases().get(0).id();
     MovementWish wish =
-        new MovementWish(Kind.PRESET, phase, "left", true, 2, Unit.MILLIMETRES, true, false);
-    Setup made = Movements.made(paired, BENCH, wish);
+        new MovementWish(Kind.PRESET, phase, "left", true, 2, false, Unit.MILLIMETRES, true, false);
+    Setup made = TypedMovements.made(paired, BENCH, wish);
     PlainModel plain = new PlainModel(made);
     for (String side : List.of("left", "right")) {
       Surface surface = made.surface(side).orElseThrow();
@@ -229,11 +235,19 @@ class MovementsTest {
       for (boolean plus : new boolean[] {true, false}) {
         double percent = plus ? asked[i][0] : -asked[i][1];
         setup =
-            Movements.made(
+            TypedMovements.made(
                 setup,
                 BENCH,
                 new MovementWish(
-                    Kind.MIX, "canards", sides[i], plus, percent, Unit.PERCENT, false, false));
+                    Kind.MIX,
+                    "canards",
+                    sides[i],
+                    plus,
+                    percent,
+                    false,
+                    Unit.PERCENT,
+                    false,
+                    false));
       }
     }
     Reach reach = reach(setup, "canards");

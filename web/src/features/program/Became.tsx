@@ -1,0 +1,58 @@
+import { useDesk, type DeskSheet } from "@/api/program";
+import { useMovement } from "@/api/edits";
+import { useBench } from "@/features/bench/store";
+import { useModel } from "@/features/model/model";
+import { Button } from "@/ui/button";
+import { Failure } from "@/ui/message";
+
+type One = DeskSheet["became"][number];
+
+/** Movements that were typed and have become others, since a hole, an arm or a rod was changed. */
+export function Became() {
+  const { draft, change } = useModel();
+  const bench = useBench((state) => state.moment);
+  const desk = useDesk(draft.present, bench);
+  const move = useMovement();
+  const list = desk.data?.became ?? [];
+  const set = (one: One, value: number, unit: One["typed"]["unit"]) =>
+    move.mutate(
+      {
+        setup: draft.present,
+        moment: bench,
+        wish: {
+          kind: one.typed.kind,
+          subject: one.typed.subject,
+          surface: one.typed.surface,
+          plusSide: one.typed.plusSide,
+          value,
+          minusWay: false,
+          unit,
+          pair: false,
+          bothSides: false,
+        },
+      },
+      { onSuccess: (setup) => change({ type: "replace", from: draft.present, setup }) },
+    );
+  return list.length === 0 ? null : (
+    <section
+      className="space-y-2 border-l-4 border-tag bg-inset px-3 py-2 text-sm"
+      aria-label="What was typed has become something else"
+    >
+      {list.map((one, i) => (
+        <div key={i} className="flex flex-wrap items-center gap-2" data-became={one.typed.kind}>
+          <p className="flex-1">{one.words}</p>
+          <Button
+            disabled={move.isPending}
+            onClick={() => set(one, one.typed.value, one.typed.unit)}
+          >
+            Keep the movement
+          </Button>
+          <Button disabled={move.isPending} onClick={() => set(one, one.typed.percent, "PERCENT")}>
+            Keep the percent
+          </Button>
+        </div>
+      ))}
+      {move.isError && <Failure error={move.error} />}
+    </section>
+  );
+}

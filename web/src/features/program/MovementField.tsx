@@ -1,0 +1,150 @@
+import { useId, useState } from "react";
+import { useMovement, type MovementWish } from "@/api/edits";
+import { ApiError } from "@/api/client";
+import { MOVEMENT_UNITS, useMovementUnit, type MovementUnit } from "@/domain/movement-unit";
+import { size, wayWords } from "@/domain/words";
+import { useBench } from "@/features/bench/store";
+import { useModel } from "@/features/model/model";
+import { Choice } from "@/ui/choice";
+
+/** A movement as it stands, plus up or right. */
+export interface Shown {
+  percent: number;
+  mm: number | undefined;
+  degrees: number | undefined;
+}
+
+interface Props {
+  label: string;
+  /** Whether the label is for screen readers alone: a heading says it already. */
+  quiet?: boolean;
+  wish: Pick<MovementWish, "kind" | "subject" | "surface" | "plusSide" | "pair" | "bothSides">;
+  shown: Shown;
+  /** Only the size is typed: which way it goes is the linkage's. */
+  sized?: boolean;
+}
+
+const PLACES: Record<MovementUnit, number> = { MILLIMETRES: 1, DEGREES: 1, PERCENT: 1 };
+const SIGNS: Record<MovementUnit, string> = { MILLIMETRES: "mm", DEGREES: "°", PERCENT: "%" };
+
+const of = (shown: Shown, unit: MovementUnit) =>
+  unit === "PERCENT" ? shown.percent : unit === "DEGREES" ? shown.degrees : shown.mm;
+
+/** Chooses what movements are typed in, everywhere. */
+export function UnitChoice() {
+  const [unit, choose] = useMovementUnit();
+  return (
+    <div className="w-40">
+      <Choice label="Typed in" value={unit} options={MOVEMENT_UNITS} onValue={choose} />
+    </div>
+  );
+}
+
+/** How far something goes: a size typed, a direction picked, the percent worked out. */
+export function MovementField({ label, quiet = false, wish, shown, sized = false }: Props) {
+  const { draft, change } = useModel();
+  const bench = useBench((state) => state.moment);
+  const [unit] = useMovementUnit();
+  const move = useMovement();
+  const id = useId();
+  const surface = draft.present.surfaces.find((one) => one.id === wish.surface);
+  const [plus, minus] = wayWords(surface ?? false);
+  const stands = of(shown, unit);
+  const text =
+    stands === undefined
+      ? ""
+      : sized && unit === "PERCENT"
+        ? String(stands)
+        : size(stands, PLACES[unit]);
+  const [typed, setTyped] = useState({ text, of: text });
+  const current = typed.of === text ? typed.text : text;
+  const number = Number(current.trim().replace(",", "."));
+  const wrong = current.trim() !== "" && !Number.isFinite(number);
+  const [wanted, setWanted] = useState<boolean>();
+  const drops = surface?.role === "FLAP" || surface?.role === "FLAPERON";
+  const minusWay = wanted ?? (stands === undefined || Number(text) === 0 ? drops : stands < 0);
+  const send = (down: boolean, value: number) => {
+    move.mutate(
+      {
+        setup: draft.present,
+        moment: bench,
+        wish: { ...wish, value, minusWay: down, unit },
+      },
+      {
+        onSuccess: (setup) => {
+          setWanted(undefined);
+          change({ type: "replace", from: draft.present, setup });
+        },
+      },
+    );
+  };
+  const take = () => {
+    if (!wrong && current.trim() !== "" && current !== text) {
+      send(minusWay, number);
+    }
+  };
+  const turn = () => {
+    const down = !minusWay;
+    setWanted(down);
+    if (Number(text) !== 0 && current === text) {
+      send(down, number);
+    }
+  };
+  return (
+    <div className="min-w-0" data-movement={label}>
+      <label htmlFor={id} className={quiet ? "sr-only" : "mb-0.5 block truncate text-sm text-soft"}>
+        {label}
+      </label>
+      <div
+        className={`flex items-center rounded-card border bg-sheet ${wrong || move.isError ? "border-2 border-grounded" : "border-line-strong"}`}
+      >
+        <input
+          id={id}
+          inputMode="decimal"
+          className="figures h-8 w-full min-w-10 rounded-card bg-transparent pl-2 font-medium"
+          value={current}
+          placeholder={stands === undefined ? "–" : undefined}
+          aria-invalid={wrong || move.isError}
+          aria-describedby={`${id}-other`}
+          onChange={(event) => {
+            setTyped({ text: event.target.value, of: text });
+            move.reset();
+          }}
+          onBlur={take}
+          onKeyDown={(event) => event.key === "Enter" && take()}
+        />
+        <span className="pr-1.5 text-xs text-soft">{SIGNS[unit]}</span>
+        {!sized && (
+          <button
+            type="button"
+            className="h-8 min-w-12 rounded-r-card border-l border-line-strong bg-inset px-1.5 text-xs"
+            aria-label={`${label}: ${minusWay ? minus : plus}, turn it round`}
+            onClick={turn}
+          >
+            {minusWay ? minus : plus}
+          </button>
+        )}
+      </div>
+      <p
+        id={`${id}-other`}
+        role={wrong || move.isError ? "alert" : undefined}
+        className={`figures mt-0.5 text-xs ${wrong || move.isError ? "font-medium text-grounded" : "text-soft"}`}
+      >
+        {wrong
+          ? "Numbers only."
+          : move.isError
+            ? said(move.error)
+            : MOVEMENT_UNITS.map(([other]) => other)
+                .filter((other) => other !== unit && of(shown, other) !== undefined)
+                .map((other) => `${size(of(shown, other) ?? 0, 1)} ${SIGNS[other]}`)
+                .join(" · ")}
+      </p>
+    </div>
+  );
+}
+
+/** What the server says of the one figure that was typed. */
+const said = (error: Error) =>
+  error instanceof ApiError && error.violations[0] !== undefined
+    ? `Cannot be had: ${error.violations[0].requirement}`
+    : error.message;

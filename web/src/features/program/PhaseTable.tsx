@@ -1,0 +1,228 @@
+import { Link2, Unlink2 } from "lucide-react";
+import { useState } from "react";
+import { useDesk, useProgramSheet, type DeskSheet, type Phase } from "@/api/program";
+import { travel } from "@/domain/words";
+import { useBench, useBenchStore } from "@/features/bench/store";
+import { useModel } from "@/features/model/model";
+import { Button } from "@/ui/button";
+import { Card } from "@/ui/card";
+import { SwitchTabs } from "@/ui/switch-tabs";
+import { MovementField, UnitChoice } from "./MovementField";
+import { rowName, rows, type Row } from "./pairs";
+import { Term } from "./Term";
+
+type Stand = DeskSheet["phases"][number]["surfaces"][number];
+type Shows = "preset" | "differential" | "full";
+
+/** Presets, differential and full sticks of every phase, as the bench shows them. */
+export function PhaseTable() {
+  const [shows, setShows] = useState<Shows>("preset");
+  return (
+    <Card title="Phases against surfaces" aside={<UnitChoice />} className="overflow-x-auto">
+      <SwitchTabs
+        label="What is shown"
+        value={shows}
+        onValue={setShows}
+        options={[
+          ["preset", "At rest", <Table key="preset" shows="preset" />],
+          ["differential", "Differential", <Table key="differential" shows="differential" />],
+          ["full", "Full sticks", <Table key="full" shows="full" />],
+        ]}
+      />
+      <p className="mt-2 text-sm">
+        {shows === "preset" && "Where each surface stands with the sticks let go. "}
+        {shows === "differential" && "How far full roll brings each surface down, from rest. "}
+        {shows === "full" && "Where each surface stands with one stick at its end. "}
+        About <Term name="priority" />, <Term name="fade" /> and <Term name="differential" />.
+      </p>
+    </Card>
+  );
+}
+
+function Table({ shows }: { shows: Shows }) {
+  const { draft } = useModel();
+  const setup = draft.present;
+  const bench = useBench((state) => state.moment);
+  const store = useBenchStore();
+  const now = useBench((state) => state.frame?.phase);
+  const sheet = useProgramSheet(setup);
+  const desk = useDesk(setup, bench);
+  const [apart, setApart] = useState<string[]>([]);
+  const all: { row: Row; pair: Row | undefined; differ: boolean }[] = rows(setup.surfaces)
+    .filter(({ first }) => shows !== "differential" || first.shares.roll !== 0)
+    .flatMap((row) => {
+      const { first, second } = row;
+      if (second === undefined) {
+        return [{ row, pair: undefined, differ: false }];
+      }
+      const differ = differs(setup.phases, row, shows);
+      return differ || apart.includes(first.id)
+        ? [
+            { row: { first }, pair: row, differ },
+            { row: { first: second }, pair: undefined, differ },
+          ]
+        : [{ row, pair: row, differ }];
+    });
+  return (
+    <table className="figures w-full min-w-[560px] border-collapse text-sm" data-phases>
+      <thead>
+        <tr className="border-b-2 border-ink text-left align-bottom">
+          <th className="py-1 pr-2 font-medium text-soft">Surface</th>
+          {setup.phases.map((phase) => {
+            const stand = desk.data?.phases.find((one) => one.phase === phase.id);
+            return (
+              <th
+                key={phase.id}
+                className={`px-1.5 py-1 ${phase.id === now ? "rounded-t-card bg-inset" : ""}`}
+              >
+                {stand?.reached === true && !stand.here ? (
+                  <button
+                    type="button"
+                    className="underline decoration-dotted underline-offset-2"
+                    title={`Put the bench there: ${stand.moved.join(", ")}`}
+                    onClick={() => store.move(stand.moment)}
+                  >
+                    {phase.name}
+                  </button>
+                ) : (
+                  phase.name
+                )}
+                <span className="block text-xs font-normal text-soft">
+                  {stand?.reached === false
+                    ? "no position of switches and levers brings it"
+                    : sheet.data?.phases.find((one) => one.phase === phase.id)?.when}
+                </span>
+              </th>
+            );
+          })}
+        </tr>
+      </thead>
+      <tbody>
+        {all.map(({ row, pair, differ }) => (
+          <tr key={row.first.id} className="border-b border-line align-top">
+            <th className="py-1 pr-2 text-left font-medium">
+              {rowName(row)}
+              {pair !== undefined && (
+                <Chain
+                  name={rowName(pair)}
+                  apart={row.second === undefined}
+                  held={differ}
+                  onTurn={() =>
+                    setApart((list) =>
+                      list.includes(pair.first.id)
+                        ? list.filter((one) => one !== pair.first.id)
+                        : [...list, pair.first.id],
+                    )
+                  }
+                />
+              )}
+            </th>
+            {setup.phases.map((phase) => {
+              const found = desk.data?.phases.find((one) => one.phase === phase.id);
+              const stand = found?.surfaces.find((one) => one.surface === row.first.id);
+              return (
+                <td
+                  key={phase.id}
+                  className={`px-1.5 py-1 ${phase.id === now ? "bg-inset" : ""}`}
+                  data-cell={`${phase.id}/${row.first.id}`}
+                >
+                  <Cell shows={shows} phase={phase} row={row} stand={stand} />
+                </td>
+              );
+            })}
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+/** Whether the two of a pair have different figures somewhere. */
+function differs(phases: readonly Phase[], { first, second }: Row, shows: Shows): boolean {
+  const figure = (phase: Phase, surface: string | undefined) =>
+    shows === "preset"
+      ? (phase.presets.find((one) => one.surface === surface)?.percent ?? 0)
+      : (phase.differential.find((one) => one.surface === surface)?.percent ?? 0);
+  // By its own linkage a pair may need other percent for the same millimetres: that is no difference.
+  return phases.some((phase) => {
+    const [one, other] = [figure(phase, first.id), figure(phase, second?.id)];
+    return one > 0 !== other > 0 && one !== other;
+  });
+}
+
+interface ChainProps {
+  name: string;
+  apart: boolean;
+  held: boolean;
+  onTurn: () => void;
+}
+
+/** A pair's chain: closed, both get what one gets. */
+function Chain({ name, apart, held, onTurn }: ChainProps) {
+  return (
+    <Button
+      look="quiet"
+      className="ml-1 !min-h-6 !px-1 align-middle"
+      aria-pressed={!apart}
+      disabled={held}
+      aria-label={apart ? `${name}: type as one` : `${name}: take apart`}
+      onClick={onTurn}
+    >
+      {apart ? <Unlink2 aria-hidden size={14} /> : <Link2 aria-hidden size={14} />}
+    </Button>
+  );
+}
+
+interface CellProps {
+  shows: Shows;
+  phase: Phase;
+  row: Row;
+  stand: Stand | undefined;
+}
+
+function Cell({ shows, phase, row, stand }: CellProps) {
+  const { first, second } = row;
+  const at = {
+    subject: phase.id,
+    surface: first.id,
+    plusSide: true,
+    pair: second !== undefined,
+    bothSides: false,
+  };
+  if (shows === "full") {
+    return (
+      <>
+        {stand?.full.map((one) => (
+          <span key={one.control} className="block text-xs" data-full={one.control}>
+            <span className="text-soft">{one.control.toLowerCase()} </span>
+            {travel(one.plusMm, first)} / {travel(one.minusMm, first)}
+          </span>
+        ))}
+      </>
+    );
+  }
+  return shows === "preset" ? (
+    <MovementField
+      quiet
+      label={`${phase.name}, ${rowName(row)}`}
+      wish={{ ...at, kind: "PRESET" }}
+      shown={{
+        percent: phase.presets.find((one) => one.surface === first.id)?.percent ?? 0,
+        mm: stand?.restMm,
+        degrees: stand?.restDegrees,
+      }}
+    />
+  ) : (
+    <MovementField
+      quiet
+      sized
+      label={`${phase.name}, differential of ${rowName(row)}`}
+      wish={{ ...at, kind: "DIFFERENTIAL" }}
+      shown={{
+        percent: phase.differential.find((one) => one.surface === first.id)?.percent ?? 0,
+        mm: stand?.rollDown.mm,
+        degrees: stand?.rollDown.degrees,
+      }}
+    />
+  );
+}

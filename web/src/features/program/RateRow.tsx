@@ -1,0 +1,117 @@
+import { Link2, Unlink2 } from "lucide-react";
+import { useState } from "react";
+import type { Schemas } from "@/api/client";
+import type { Setup } from "@/api/queries";
+import { cataloguePath, type Path } from "@/domain/draft";
+import { keyOf, type Control } from "@/domain/words";
+import { useField } from "@/features/model/fields";
+import { useModel } from "@/features/model/model";
+import { Button } from "@/ui/button";
+import { NumberField } from "@/ui/number-field";
+import { MovementField } from "./MovementField";
+
+type Response = Setup["feel"]["roll"];
+
+const SIDES: Record<Control, readonly [plus: string, minus: string]> = {
+  ROLL: ["stick right", "stick left"],
+  PITCH: ["stick back", "stick forward"],
+  YAW: ["stick right", "stick left"],
+};
+
+const KINDS = { ROLL: "RATE_ROLL", PITCH: "RATE_PITCH", YAW: "RATE_YAW" } as const;
+
+interface Props {
+  /** Id of the set; empty for the plain rates. */
+  set: string;
+  name: string;
+  control: Control;
+  response: Response;
+  path: Path;
+  surface: string;
+  /** What full stick brings where this set decides; none where no position brings it. */
+  line: Schemas["Line"] | undefined;
+}
+
+/** Rate and expo of one control: one figure for both sides, until they are taken apart. */
+export function RateRow({ set, name, control, response, path, surface, line }: Props) {
+  const { change } = useModel();
+  const [open, setOpen] = useState(false);
+  const differ =
+    response.ratePositivePercent !== response.rateNegativePercent ||
+    response.expoPositivePercent !== response.expoNegativePercent;
+  const apart = differ || open;
+  const expo = useField(cataloguePath([...path, "expoPositivePercent"]));
+  const [plus, minus] = SIDES[control];
+  const wish = { kind: KINDS[control], subject: set, surface, pair: false } as const;
+  const putExpo = (part: Partial<Response>, gesture: string) =>
+    change({ type: "edit", path, value: { ...response, ...part }, gesture });
+  return (
+    <div
+      className="grid grid-cols-2 items-start gap-2 border-t border-line py-2 first:border-0 sm:grid-cols-[8rem_1fr_1fr_1fr_1fr_2rem]"
+      data-rates={`${set}/${keyOf(control)}`}
+    >
+      <p className="col-span-2 pt-1 font-medium sm:col-span-1 sm:pt-6">{name}</p>
+      <div className={apart ? "" : "sm:col-span-2"}>
+        <MovementField
+          sized
+          label={apart ? `Full ${plus}` : "Full stick, both ways"}
+          wish={{ ...wish, plusSide: true, bothSides: !apart }}
+          shown={{
+            percent: response.ratePositivePercent,
+            mm: line?.plus.mm,
+            degrees: line?.plus.degrees,
+          }}
+        />
+      </div>
+      {apart && (
+        <MovementField
+          sized
+          label={`Full ${minus}`}
+          wish={{ ...wish, plusSide: false, bothSides: false }}
+          shown={{
+            percent: response.rateNegativePercent,
+            mm: line?.minus.mm,
+            degrees: line?.minus.degrees,
+          }}
+        />
+      )}
+      {expo !== undefined && (
+        <>
+          <div className={apart ? "" : "sm:col-span-2"}>
+            <NumberField
+              field={{ ...expo, hint: "" }}
+              label={apart ? `Expo, ${plus}` : "Expo, both ways"}
+              value={response.expoPositivePercent}
+              onValue={(value, gesture) =>
+                putExpo(
+                  apart
+                    ? { expoPositivePercent: value }
+                    : { expoPositivePercent: value, expoNegativePercent: value },
+                  gesture,
+                )
+              }
+            />
+          </div>
+          {apart && (
+            <NumberField
+              field={{ ...expo, hint: "" }}
+              label={`Expo, ${minus}`}
+              value={response.expoNegativePercent}
+              onValue={(value, gesture) => putExpo({ expoNegativePercent: value }, gesture)}
+            />
+          )}
+        </>
+      )}
+      <Button
+        look="quiet"
+        className="!min-h-6 !px-1 sm:mt-6"
+        aria-pressed={!apart}
+        disabled={differ}
+        aria-label={apart ? `${name}: both sides as one` : `${name}: take the sides apart`}
+        onClick={() => setOpen(!open)}
+      >
+        {apart ? <Unlink2 aria-hidden size={14} /> : <Link2 aria-hidden size={14} />}
+      </Button>
+    </div>
+  );
+}

@@ -1,0 +1,45 @@
+import { useState } from "react";
+import { useStartPhases } from "@/api/edits";
+import { useModel } from "@/features/model/model";
+import { Button } from "@/ui/button";
+import { Card } from "@/ui/card";
+import { Choice } from "@/ui/choice";
+import { Failure } from "@/ui/message";
+
+/** The usual phases of a kind of flying at once. */
+export function UsualPhases() {
+  const { draft, change } = useModel();
+  const start = useStartPhases();
+  const three = draft.present.transmitter.inputs.filter((one) => one.positions === 3);
+  const [first, setFirst] = useState(three[0]?.id ?? "");
+  const [second, setSecond] = useState(three[1]?.id ?? "");
+  const options = three.map((one) => [one.id, one.name] as const);
+  const take = (way: "START_CRUISE_LANDING" | "SPEED_CRUISE_THERMALS_LANDING") =>
+    start.mutate(
+      { setup: draft.present, way, first, second },
+      { onSuccess: (setup) => change({ type: "replace", from: draft.present, setup }) },
+    );
+  return three.length === 0 ? null : (
+    <Card title="The usual phases at once">
+      <div className="flex flex-wrap items-end gap-2">
+        <Choice label="Switch" value={first} options={options} onValue={setFirst} />
+        {three.length > 1 && (
+          <Choice label="Second switch" value={second} options={options} onValue={setSecond} />
+        )}
+        <Button disabled={start.isPending} onClick={() => take("START_CRUISE_LANDING")}>
+          Start, cruise, landing
+        </Button>
+        {three.length > 1 && (
+          <Button disabled={start.isPending} onClick={() => take("SPEED_CRUISE_THERMALS_LANDING")}>
+            Speed, cruise, thermal 1 and 2, landing
+          </Button>
+        )}
+      </div>
+      <p className="mt-2 text-xs text-soft">
+        All begin with today’s values. The second switch brings thermal 2 in its middle and landing
+        at its far end, whatever the first says.
+      </p>
+      {start.isError && <Failure error={start.error} />}
+    </Card>
+  );
+}
