@@ -29,6 +29,8 @@ export const noArithmetic = [
 export const allowed = [
   // Drawings: from millimetres to the places of a picture, and from a pointer back.
   "src/domain/drawing.ts",
+  // Throttle and power as pilots count them, minutes and seconds.
+  "src/domain/scales.ts",
   "src/features/adjustment/TurnDrawing.tsx",
   "src/features/aircraft/TravelPlot.tsx",
   "src/features/bench/CurvePlot.tsx",

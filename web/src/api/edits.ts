@@ -41,6 +41,13 @@ export const useMovement = () =>
       made(answered(api.POST("/api/edits/movements", { body }))),
   });
 
+/** The condition that a switch stands at a position, made if there is none. */
+export const useSwitchedOn = () =>
+  useMutation({
+    mutationFn: (body: Schemas["SwitchWish"]) =>
+      answered(api.POST("/api/edits/conditions/switch", { body })),
+  });
+
 export const useStartPhases = () =>
   useMutation({
     mutationFn: (body: Schemas["PhasesWish"]) =>

@@ -12,7 +12,11 @@ interface Shortcut {
 /** Every key the page knows; the list on "?" is made from this. */
 export const SHORTCUTS = {
   help: { on: "?", keys: "?", what: "This list" },
-  stick: { on: "", keys: "Arrow keys", what: "Move the stick that has the focus; Home centres it" },
+  stick: {
+    on: "",
+    keys: "Arrow keys",
+    what: "Move the stick that has the focus, with Shift in fine steps; Home centres it",
+  },
   surface: { on: "", keys: "Enter or Space", what: "Choose the surface that has the focus" },
   undo: { on: "mod+z", keys: "Ctrl+Z", what: "Undo a change of the setup" },
   redo: { on: "mod+shift+z", keys: "Ctrl+Shift+Z", what: "Redo a change of the setup" },

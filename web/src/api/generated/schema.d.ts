@@ -1102,6 +1102,23 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/edits/conditions/switch": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** The condition that a switch stands at a position, made if there is none */
+    post: operations["postEditsConditionsSwitch"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/edits/conditions/look": {
     parameters: {
       query?: never;
@@ -5338,6 +5355,16 @@ export interface components {
       from: string;
       to: string;
     };
+    SwitchWish: {
+      setup: components["schemas"]["Setup"];
+      input: string;
+      /** Format: int32 */
+      position: number;
+    };
+    ConditionMade: {
+      setup: components["schemas"]["Setup"];
+      condition: string;
+    };
     LookAsked: {
       setup: components["schemas"]["Setup"];
       condition: string;
@@ -6036,6 +6063,7 @@ export interface components {
       slopMm: number;
       /** Format: double */
       mmPerMicrosecond: number;
+      highIsPlus: boolean;
       sweep: components["schemas"]["SweepPoint"][];
     };
     SweepPoint: {
@@ -11453,6 +11481,57 @@ export interface operations {
         };
         content: {
           "application/json": components["schemas"]["Edited"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  postEditsConditionsSwitch: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["SwitchWish"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["ConditionMade"];
         };
       };
       /** @description Asked by another page, or under another name than this machine's. */

@@ -3,6 +3,7 @@ import { Link, Outlet, useParams } from "react-router";
 import { readSetupFile, useStanding, type Standing } from "@/api/queries";
 import { useStory } from "@/api/story";
 import { isChanged, keepDraft, keptDraft, reduceDraft, type Draft } from "@/domain/draft";
+import { keep, kept } from "@/domain/storage";
 import { useGamepad } from "@/features/bench/gamepad";
 import { BenchContext, BenchStore } from "@/features/bench/store";
 import { Failure, Waiting } from "@/ui/message";
@@ -28,14 +29,14 @@ export function ModelLayout() {
 function LoadedModel({ standing }: { standing: Standing }) {
   const newest = standing.newest;
   const [found] = useState(() => keptDraft(standing.id));
-  const kept = found.state === "kept" ? found.value : undefined;
+  const draftKept = found.state === "kept" ? found.value : undefined;
   const older =
-    kept !== undefined && kept.present.formatVersion !== newest.setup.formatVersion
-      ? kept
+    draftKept !== undefined && draftKept.present.formatVersion !== newest.setup.formatVersion
+      ? draftKept
       : undefined;
   const [draft, change] = useReducer(reduceDraft, undefined, (): Draft => {
     const fresh = { basedOn: newest.number, present: newest.setup, past: [], future: [] };
-    return older === undefined ? (kept ?? fresh) : fresh;
+    return older === undefined ? (draftKept ?? fresh) : fresh;
   });
   useEffect(() => {
     // A draft from an older High Tally is brought up to date by the program before it is shown.
@@ -57,7 +58,12 @@ function LoadedModel({ standing }: { standing: Standing }) {
   }, [draft, newest]);
   useShortcut("undo", () => change({ type: "undo" }));
   useShortcut("redo", () => change({ type: "redo" }));
-  const bench = useMemo(() => new BenchStore(), []);
+  const bench = useMemo(() => {
+    const key = `high-tally.chosen.${standing.id}`;
+    const before = kept(key, (value): value is string => typeof value === "string");
+    const chosen = before.state === "kept" ? before.value : "";
+    return new BenchStore(chosen, (surface) => void keep(key, surface));
+  }, [standing.id]);
   useEffect(() => {
     bench.open();
     return () => bench.close();

@@ -1,6 +1,14 @@
 import { CurvePlot } from "@/features/bench/CurvePlot";
 import { useBench, type Sheet } from "@/features/bench/store";
-import { controlName, keyOf, travelWords, type Control, type Way, size } from "@/domain/words";
+import {
+  controlName,
+  keyOf,
+  travelWords,
+  wayWords,
+  type Control,
+  type Way,
+  size,
+} from "@/domain/words";
 import { Term } from "@/features/program/Term";
 import { Card } from "@/ui/card";
 import { behind } from "@/features/model/chain";
@@ -23,6 +31,10 @@ export function ProgramPanel({ index }: { index: number }) {
   if (surface === undefined || sheet === undefined) {
     return null;
   }
+  const ways = wayWords(surface);
+  const high = ["endpointHighPercent", "high"] as const;
+  const low = ["endpointLowPercent", "low"] as const;
+  const ends = sheet.highIsPlus ? [high, low] : [low, high];
   return (
     <>
       {sheet.controls.map((one) => (
@@ -36,8 +48,13 @@ export function ProgramPanel({ index }: { index: number }) {
       {carried !== undefined && (
         <Card title={`Channel ${carried.number}, ${carried.name}: output`}>
           <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
-            <DraftNumber path={["channels", channel, "endpointLowPercent"]} />
-            <DraftNumber path={["channels", channel, "endpointHighPercent"]} />
+            {ends.map(([field, side], i) => (
+              <DraftNumber
+                key={field}
+                path={["channels", channel, field]}
+                label={`${ways[i]}: the transmitter’s ${side} side`}
+              />
+            ))}
             <DraftNumber path={["channels", channel, "subTrimMicroseconds"]} />
             <DraftNumber path={["channels", channel, "slowedSeconds"]} />
             <DraftChoice

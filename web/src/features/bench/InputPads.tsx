@@ -46,6 +46,7 @@ export function InputPads({ compact = false }: { compact?: boolean }) {
             </span>
             {input.kind === "LEVER" ? (
               <LeverPad
+                compact={compact}
                 name={input.name}
                 value={values[index] ?? 0}
                 onMove={(value) => move(index, value)}
@@ -73,9 +74,9 @@ interface PadProps {
   onMove: (value: number) => void;
 }
 
-function LeverPad({ name, value, onMove }: PadProps) {
+function LeverPad({ compact, name, value, onMove }: PadProps & { compact: boolean }) {
   return (
-    <>
+    <div className={compact ? "flex items-center" : "contents"}>
       <Slider.Root
         className="relative flex h-7 flex-1 touch-none items-center"
         value={[value]}
@@ -92,8 +93,8 @@ function LeverPad({ name, value, onMove }: PadProps) {
           className="block h-6 w-4 rounded-card border border-line-strong bg-sheet"
         />
       </Slider.Root>
-      <span className="figures w-10 text-right">{percent(value)} %</span>
-    </>
+      <span className={`figures text-right ${compact ? "w-8" : "w-10"}`}>{percent(value)} %</span>
+    </div>
   );
 }
 

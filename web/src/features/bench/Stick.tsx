@@ -1,4 +1,4 @@
-import { useRef, type KeyboardEvent, type PointerEvent } from "react";
+import { useEffect, useEffectEvent, useRef, type KeyboardEvent, type PointerEvent } from "react";
 import type { Moment } from "./store";
 
 export type Axis = "roll" | "pitch" | "yaw" | "throttle";
@@ -14,6 +14,8 @@ interface Props {
 }
 
 const KEY_STEP = 0.1;
+/** With Shift held, and by the wheel. */
+const FINE_STEP = 0.01;
 /** The knob's way, as a part of half the pad: the rest is the knob's own size. */
 const REACH = 0.78;
 
@@ -57,20 +59,36 @@ export function Stick({ side, across, along, moment, stays, size, onMove }: Prop
   const centre = () => {
     [across, along].filter((axis) => axis !== "throttle").forEach((axis) => onMove(axis, 0));
   };
+  const nudge = (axis: Axis, by: number) => {
+    const low = axis === "throttle" ? 0 : -1;
+    onMove(axis, Math.round(Math.max(low, Math.min(1, moment[axis] + by)) * 100) / 100);
+  };
+  const wheel = useEffectEvent((event: WheelEvent) => {
+    event.preventDefault();
+    const away = event.deltaY < 0;
+    const axis = event.shiftKey ? across : along;
+    nudge(axis, away === (axis === "throttle") ? FINE_STEP : -FINE_STEP);
+  });
+  useEffect(() => {
+    // A stick turned by the wheel shall not move the page as well.
+    const box = pad.current;
+    const turned = (event: WheelEvent) => wheel(event);
+    box?.addEventListener("wheel", turned, { passive: false });
+    return () => box?.removeEventListener("wheel", turned);
+  }, []);
   const key = (event: KeyboardEvent) => {
+    const step = event.shiftKey ? FINE_STEP : KEY_STEP;
     const moves: Record<string, [Axis, number]> = {
-      ArrowLeft: [across, -KEY_STEP],
-      ArrowRight: [across, KEY_STEP],
-      ArrowUp: [along, along === "throttle" ? KEY_STEP : -KEY_STEP],
-      ArrowDown: [along, along === "throttle" ? -KEY_STEP : KEY_STEP],
+      ArrowLeft: [across, -step],
+      ArrowRight: [across, step],
+      ArrowUp: [along, along === "throttle" ? step : -step],
+      ArrowDown: [along, along === "throttle" ? -step : step],
     };
     const found = moves[event.key];
     if (event.key === "Home") {
       centre();
     } else if (found !== undefined) {
-      const [axis, by] = found;
-      const low = axis === "throttle" ? 0 : -1;
-      onMove(axis, Math.round(Math.max(low, Math.min(1, moment[axis] + by)) * 100) / 100);
+      nudge(...found);
     } else {
       return;
     }
@@ -89,7 +107,7 @@ export function Stick({ side, across, along, moment, stays, size, onMove }: Prop
         role="application"
         tabIndex={0}
         data-stick={side}
-        aria-label={`${side} stick: ${words}. Arrow keys move it, Home centres it.`}
+        aria-label={`${side} stick: ${words}. Arrow keys move it, with Shift in fine steps, Home centres it.`}
         className="touch-none rounded-card border border-line-strong bg-inset select-none"
         onPointerDown={(event) => {
           event.currentTarget.setPointerCapture(event.pointerId);

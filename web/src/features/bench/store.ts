@@ -86,6 +86,17 @@ export class BenchStore {
   };
   readonly read = () => this.state;
 
+  /**
+   * @param chosen id of the surface whose tally is shown first
+   * @param onChosen told of every other one that is chosen
+   */
+  constructor(
+    chosen = "",
+    private readonly onChosen: (surface: string) => void = () => {},
+  ) {
+    this.state = { ...this.state, selected: chosen };
+  }
+
   /** Opens the connection, and again whenever it breaks. */
   open(): void {
     this.closed = false;
@@ -231,6 +242,7 @@ export class BenchStore {
 
   /** Chooses the surface whose tally is shown. */
   select(selected: string): void {
+    this.onChosen(selected);
     this.change({ selected });
     this.ask();
   }

@@ -8,6 +8,7 @@ import { More } from "@/ui/more";
 import { TextLine } from "@/ui/text-line";
 import { Grounded } from "@/features/model/Grounded";
 import { NextLink } from "@/features/model/NextLink";
+import { inOrder } from "@/domain/lists";
 import { Silhouette } from "./Silhouette";
 
 const STAGES = ["RIG", "PROGRAM", "CHECK", "FLY", "ADJUST"] as const;
@@ -26,10 +27,10 @@ export function HangarPage() {
   }
   return (
     <div className="mx-auto max-w-[1200px] p-4 sm:p-6">
-      <div className="mb-5 flex flex-wrap items-end justify-between gap-3">
+      <div className="mb-3 flex flex-wrap items-end justify-between gap-3">
         <div>
           <h1 className="mb-1 text-2xl">Hangar</h1>
-          <p className="text-soft">
+          <p className="text-sm text-soft">
             Every model goes round the same loop: rig, program, check, fly, adjust, and again.
           </p>
         </div>
@@ -55,8 +56,8 @@ export function HangarPage() {
         </Empty>
       )}
       {models.length === 0 && named !== "" && <p>No model’s name has “{named}” in it.</p>}
-      <ul className="space-y-4">
-        {models.map((one) => (
+      <ul className="grid gap-3 lg:grid-cols-2">
+        {waitingFirst(models).map((one) => (
           <li key={one.id}>
             <ModelCard one={one} />
           </li>
@@ -67,33 +68,37 @@ export function HangarPage() {
   );
 }
 
+/** What waits comes first; the rest stays in its order. */
+const waitingFirst = (models: readonly HangarEntry[]) =>
+  inOrder(models, ({ loop, grounding }) => (loop.waits ? 0 : grounding.reasons.length > 0 ? 1 : 2));
+
 function ModelCard({ one }: { one: HangarEntry }) {
   const { loop } = one;
   const at = STAGES.indexOf(loop.stage as (typeof STAGES)[number]);
   return (
-    <article className="grid overflow-hidden rounded-card border border-line bg-sheet sm:grid-cols-[300px_1fr]">
-      <div className="mm-paper grid place-items-center border-b border-line p-3 sm:border-r sm:border-b-0">
+    <article className="grid h-full overflow-hidden rounded-card border border-line bg-sheet sm:grid-cols-[150px_minmax(0,1fr)]">
+      <div className="mm-paper grid place-items-center border-b border-line p-2 sm:border-r sm:border-b-0 [&_svg]:max-h-32">
         <Silhouette setup={one} />
       </div>
-      <div className="flex flex-col gap-3 p-5">
+      <div className="flex min-w-0 flex-col gap-1.5 px-4 py-3">
         <div className="flex flex-wrap items-baseline gap-x-3">
-          <h2 className="text-xl">
+          <h2 className="text-lg">
             <Link to={`/models/${one.id}/rig`} className="underline-offset-4 hover:underline">
               {one.name}
             </Link>
           </h2>
-          <span className="text-soft">{one.airframe.kind}</span>
+          <span className="truncate text-sm text-soft">{one.airframe.kind}</span>
         </div>
         <ol className="flex flex-wrap items-center" aria-label={`On the loop: ${NAMES[at]}`}>
           {NAMES.map((name, i) => (
             <li
               key={name}
-              className="flex items-center text-sm"
+              className="flex items-center text-xs"
               aria-current={i === at ? "step" : undefined}
             >
-              {i > 0 && <span aria-hidden className="h-px w-5 bg-line-strong" />}
+              {i > 0 && <span aria-hidden className="h-px w-2.5 bg-line-strong" />}
               <span
-                className={`rounded-full border px-2.5 py-0.5 ${i === at ? "border-ink bg-ink font-semibold text-sheet" : "border-line-strong text-soft"}`}
+                className={`rounded-full border px-2 ${i === at ? "border-ink bg-ink font-semibold text-sheet" : "border-line-strong text-soft"}`}
               >
                 {name}
               </span>
@@ -104,20 +109,29 @@ function ModelCard({ one }: { one: HangarEntry }) {
           <NextLink model={one.id} loop={loop} />
         </div>
         <Grounded model={one.id} grounding={one.grounding} />
-        <p className="text-sm text-soft">
+        <p className="line-clamp-1 text-xs text-soft">
           Revision {one.revision}: {one.reason}. {one.flightCount}{" "}
           {one.flightCount === 1 ? "flight" : "flights"} logged.
         </p>
         <div className="mt-auto flex flex-wrap gap-2">
           {loop.next === "ADJUST" && (
-            <Link to={`/models/${one.id}/adjust`} className={buttonClass("main")}>
+            <Link
+              to={`/models/${one.id}/adjust`}
+              className={`${buttonClass("main")} !min-h-8 text-sm`}
+            >
               Turn the trims into metal
             </Link>
           )}
-          <Link to={`/models/${one.id}/check`} className={buttonClass("plain")}>
+          <Link
+            to={`/models/${one.id}/check`}
+            className={`${buttonClass("plain")} !min-h-8 text-sm`}
+          >
             Bench
           </Link>
-          <Link to={`/models/${one.id}/fly/new`} className={buttonClass("plain")}>
+          <Link
+            to={`/models/${one.id}/fly/new`}
+            className={`${buttonClass("plain")} !min-h-8 text-sm`}
+          >
             Log a flight
           </Link>
         </div>

@@ -38,7 +38,7 @@ export function NewModelPage() {
         aria-label="Kind of airframe"
         value={chosen?.airframe.kind ?? ""}
         onValueChange={(kind) => setChosen(kinds.data.find((one) => one.airframe.kind === kind))}
-        className="grid grid-cols-2 gap-3 lg:grid-cols-4"
+        className="grid grid-cols-2 gap-3 sm:grid-cols-3 lg:grid-cols-5"
       >
         {kinds.data.map((kind) => (
           <RadioGroup.Item
@@ -46,17 +46,17 @@ export function NewModelPage() {
             value={kind.airframe.kind}
             className="flex flex-col items-center rounded-card border border-line bg-sheet p-3 text-center hover:border-line-strong data-[state=checked]:border-brand data-[state=checked]:outline-3 data-[state=checked]:outline-brand"
           >
-            <span className="grid h-36 w-full place-items-center overflow-hidden [&_svg]:max-h-36">
+            <span className="grid h-28 w-full place-items-center overflow-hidden [&_svg]:max-h-28">
               <Silhouette setup={kind} />
             </span>
-            <span className="mt-2 font-medium">{kind.airframe.kind}</span>
+            <span className="mt-1 text-sm leading-tight font-medium">{kind.airframe.kind}</span>
             <span className="text-xs text-soft">{kind.servos.length} servos</span>
           </RadioGroup.Item>
         ))}
       </RadioGroup.Root>
       {add.isError && <Failure error={add.error} />}
       <form
-        className="flex flex-wrap items-end gap-3"
+        className="sticky bottom-0 flex flex-wrap items-end gap-3 border-t border-line bg-mat py-3"
         onSubmit={(event) => {
           event.preventDefault();
           start();

@@ -1,5 +1,6 @@
 import { PHASE_ROLES, type PhaseRole } from "@/features/model/roles";
 import { useAddPhase } from "@/api/edits";
+import { useProgramSheet } from "@/api/program";
 import { useState } from "react";
 import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
@@ -13,6 +14,7 @@ export function AddPhase() {
   const { draft, change } = useModel();
   const add = useAddPhase();
   const setup = draft.present;
+  const sheet = useProgramSheet(setup);
   const switches = setup.transmitter.inputs.filter((one) => one.kind === "SWITCH");
   const [name, setName] = useState("");
   const [from, setFrom] = useState(setup.phases.at(-1)?.id ?? "");
@@ -61,10 +63,12 @@ export function AddPhase() {
           label="Position"
           value={position}
           onValue={setPosition}
-          options={Array.from(
-            { length: chosen?.positions ?? 2 },
-            (_, i) => [`${i + 1}`, `${i + 1}`] as const,
-          )}
+          options={Array.from({ length: chosen?.positions ?? 2 }, (_, i) => {
+            const brings = sheet.data?.switches.find(
+              (row) => row.input === input && row.position === i + 1,
+            )?.brings;
+            return [`${i + 1}`, brings ? `${i + 1}: ${brings}` : `${i + 1}`] as const;
+          })}
         />
         <Button type="submit" look="main" disabled={add.isPending || switches.length === 0}>
           Add the phase

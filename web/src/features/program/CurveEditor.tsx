@@ -1,5 +1,6 @@
 import { useId, useRef } from "react";
 import type { CurvePoint } from "@/api/program";
+import { COMMAND, type Scale } from "@/domain/scales";
 
 const W = 300;
 const H = 200;
@@ -12,8 +13,12 @@ interface Props {
   onPoints: (points: CurvePoint[], gesture?: string) => void;
   /** How far a point may go. */
   limits: { x: Range; y: Range };
+  /** How places along and up the curve are told. */
+  scales?: { x: Scale; y: Scale };
   onAdd: () => void;
 }
+
+const PLAIN = { x: COMMAND, y: COMMAND };
 
 interface Range {
   min: number;
@@ -24,7 +29,7 @@ const x = (value: number) => ((value + 100) / 200) * W;
 const y = (value: number) => H / 2 - (value / MOST) * (H / 2 - 8);
 
 /** A curve edited by dragging its points, with the arrow keys, or by typing. */
-export function CurveEditor({ points, label, onPoints, limits, onAdd }: Props) {
+export function CurveEditor({ points, label, onPoints, limits, scales = PLAIN, onAdd }: Props) {
   const svg = useRef<SVGSVGElement>(null);
   const id = useId();
   const drags = useRef(0);
@@ -59,7 +64,10 @@ export function CurveEditor({ points, label, onPoints, limits, onAdd }: Props) {
         role="group"
         aria-label={label}
       >
-        <path d={`M0 ${y(0)}H${W}M${x(0)} 0V${H}`} stroke="var(--line-strong)" />
+        <path
+          d={`M0 ${y(scales.y.base)}H${W}M${x(scales.x.base)} 0V${H}`}
+          stroke="var(--line-strong)"
+        />
         <polyline
           points={[
             `0,${y(points[0]?.y ?? 0)}`,
@@ -82,7 +90,7 @@ export function CurveEditor({ points, label, onPoints, limits, onAdd }: Props) {
             role="slider"
             aria-label={`Point ${i + 1}`}
             aria-valuenow={one.y}
-            aria-valuetext={`${one.y} % at ${one.x} %`}
+            aria-valuetext={`${scales.y.show(one.y)} % ${scales.y.word(one.y)} at ${scales.x.show(one.x)} %`}
             className="cursor-grab"
             onPointerDown={(event) => {
               drags.current += 1;
@@ -104,16 +112,17 @@ export function CurveEditor({ points, label, onPoints, limits, onAdd }: Props) {
           />
         ))}
       </svg>
-      <PointList points={points} onPoints={onPoints} onAdd={onAdd} />
+      <PointList points={points} scales={scales} onPoints={onPoints} onAdd={onAdd} />
     </div>
   );
 }
 
-function PointList({ points, onPoints, onAdd }: Omit<Props, "label" | "limits">) {
+function PointList({ points, scales = PLAIN, onPoints, onAdd }: Omit<Props, "label" | "limits">) {
   const type = (index: number, key: "x" | "y", text: string) => {
-    const value = Number(text);
+    const value = Number(text.replace(",", "."));
     if (text.trim() !== "" && Number.isFinite(value)) {
-      onPoints(points.map((one, i) => (i === index ? { ...one, [key]: value } : one)));
+      const stored = scales[key].store(value);
+      onPoints(points.map((one, i) => (i === index ? { ...one, [key]: stored } : one)));
     }
   };
   return (
@@ -122,18 +131,18 @@ function PointList({ points, onPoints, onAdd }: Omit<Props, "label" | "limits">)
         <li key={`${i}-${one.x}-${one.y}`} className="flex items-center gap-1">
           <input
             aria-label={`Point ${i + 1}, at percent`}
-            defaultValue={one.x}
+            defaultValue={scales.x.show(one.x)}
             className="h-7 w-16 rounded-card border border-line-strong bg-sheet px-1.5 text-right"
             onBlur={(event) => type(i, "x", event.target.value)}
           />
           % →
           <input
             aria-label={`Point ${i + 1}, value percent`}
-            defaultValue={one.y}
+            defaultValue={scales.y.show(one.y)}
             className="h-7 w-16 rounded-card border border-line-strong bg-sheet px-1.5 text-right"
             onBlur={(event) => type(i, "y", event.target.value)}
           />
-          %
+          % {scales.y.word(one.y)}
           {points.length > 2 && (
             <button
               type="button"

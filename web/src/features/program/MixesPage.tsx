@@ -3,6 +3,7 @@ import { useCopy, useMixSource } from "@/api/edits";
 import { Plus, X } from "lucide-react";
 import { useDesk, useProgramSheet, type CurvePoint, type Mix, type Reach } from "@/api/program";
 import { DraftChoice, DraftNumber, DraftText } from "@/features/model/fields";
+import { COMMAND, THROTTLE } from "@/domain/scales";
 import { useBench } from "@/features/bench/store";
 import { AddButton } from "@/features/model/edits";
 import { useModel } from "@/features/model/model";
@@ -147,6 +148,7 @@ function MixCard({ mix, index, asCurve, reach, sources }: MixProps) {
             <CurveField
               points={mix.curve}
               label={`Curve of ${mix.name}`}
+              scales={{ x: mix.source === "THROTTLE" ? THROTTLE : COMMAND, y: COMMAND }}
               onPoints={(points, gesture) => set("curve", points, gesture)}
             />
             <Button look="quiet" className="mt-1 text-sm" onClick={() => set("curve", [])}>

@@ -1,18 +1,15 @@
 import { AddButton } from "@/features/model/edits";
 import { Plus, X } from "lucide-react";
-import { useProgramSheet } from "@/api/program";
-import {
-  DraftCheck,
-  DraftChoice,
-  DraftNumber,
-  DraftNumbers,
-  DraftText,
-} from "@/features/model/fields";
+import { DraftCheck, DraftChoice, DraftNumber } from "@/features/model/fields";
 import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { Card, Caution } from "@/ui/card";
 import { BenchBeside } from "@/features/bench/BenchBeside";
+import { powerScale, THROTTLE } from "@/domain/scales";
+import { CopyCurve, PowerNumber } from "./PowerParts";
 import { CurveField } from "./CurveField";
+import { DemandedCard } from "./DemandedCard";
+import { TimersCard } from "./TimersCard";
 import { DraftPhases, DraftWhen } from "./parts";
 
 const P = ["power"] as const;
@@ -22,7 +19,6 @@ export function PowerPage() {
   const { draft, change } = useModel();
   const setup = draft.present;
   const power = setup.power;
-  const sheet = useProgramSheet(setup);
   const set = (field: string, value: unknown) =>
     change({ type: "edit", path: [...P, field], value });
   return (
@@ -48,7 +44,11 @@ export function PowerPage() {
                 [true, "both ways, stops in the middle"],
               ]}
             />
-            <DraftNumber path={[...P, "cutPercent"]} />
+            <PowerNumber
+              label="Throttle cut holds"
+              value={power.cutPercent}
+              onValue={(value) => set("cutPercent", value)}
+            />
             <DraftNumber path={[...P, "stopMicroseconds"]} />
             <DraftWhen
               path={[...P, "cutWhen"]}
@@ -68,10 +68,12 @@ export function PowerPage() {
             </div>
           </div>
           <p className="mt-2 text-sm">
-            This controller stands still at <strong>{sheet.data?.motorStopPercent} %</strong>; cut,
-            failsafe and stick-back must all give that.
+            {power.twoWay
+              ? "A controller that runs both ways stands still in the middle; cut, failsafe and stick-back must all give that, never the low end."
+              : "This controller stands still at no power; cut, failsafe and stick-back must all give that."}
           </p>
         </Card>
+        <FailsafeCard />
         {power.curves.map((curve, i) => (
           <Card
             key={i}
@@ -97,17 +99,19 @@ export function PowerPage() {
             <CurveField
               points={curve.points}
               label="Throttle curve"
+              scales={{ x: THROTTLE, y: powerScale(power.twoWay) }}
               onPoints={(value, gesture) =>
                 change({ type: "edit", path: [...P, "curves", i, "points"], value, gesture })
               }
             />
             <DraftPhases path={[...P, "curves", i, "phases"]} />
+            <CopyCurve from={i} />
           </Card>
         ))}
         <AddButton part="THROTTLE_CURVE">
           <Plus aria-hidden size={16} /> A curve for some phases
         </AddButton>
-        <FailsafeCard />
+        <DemandedCard />
         <TimersCard />
       </div>
       <BenchBeside />
@@ -133,7 +137,18 @@ function FailsafeCard() {
             {one.channel}, {setup.channels.find((each) => each.number === one.channel)?.name}
           </span>
           <DraftCheck path={[...P, "failsafe", i, "holds"]} label="Holds" />
-          {!one.holds && <DraftNumber path={[...P, "failsafe", i, "percent"]} label="Goes to" />}
+          {!one.holds &&
+            (setup.channels.find((each) => each.number === one.channel)?.carries === "throttle" ? (
+              <PowerNumber
+                label="Goes to"
+                value={one.percent}
+                onValue={(percent) =>
+                  set(list.map((each, o) => (o === i ? { ...each, percent } : each)))
+                }
+              />
+            ) : (
+              <DraftNumber path={[...P, "failsafe", i, "percent"]} label="Goes to" />
+            ))}
           <Button
             look="quiet"
             className="!px-2"
@@ -149,60 +164,6 @@ function FailsafeCard() {
           <Plus aria-hidden size={16} /> Channel {missing[0].number}
         </AddButton>
       )}
-    </Card>
-  );
-}
-
-function TimersCard() {
-  const { draft } = useModel();
-  const { timers, alarms } = draft.present.power;
-  return (
-    <Card title="Timers and alarms">
-      {timers.map((timer, i) => (
-        <div
-          key={timer.id}
-          className="mb-2 grid grid-cols-2 gap-3 border-t border-line pt-2 first:border-0 sm:grid-cols-5"
-        >
-          <DraftText path={[...P, "timers", i, "name"]} label="Timer" />
-          <DraftChoice
-            path={[...P, "timers", i, "countsDown"]}
-            label="Counts"
-            options={[
-              [true, "down"],
-              [false, "up"],
-            ]}
-          />
-          <DraftNumber path={[...P, "timers", i, "startSeconds"]} />
-          <DraftWhen path={[...P, "timers", i, "when"]} label="Runs while" none="always" />
-          <DraftNumbers path={[...P, "timers", i, "spokenAtSeconds"]} label="Spoken at, s" />
-        </div>
-      ))}
-      {alarms.map((_, i) => (
-        <div
-          key={i}
-          className="mb-2 grid grid-cols-2 gap-3 border-t border-line pt-2 sm:grid-cols-4"
-        >
-          <DraftText path={[...P, "alarms", i, "name"]} label="Alarm" />
-          <DraftChoice
-            path={[...P, "alarms", i, "value"]}
-            label="On"
-            options={[
-              ["link", "link quality, %"],
-              ["voltage", "pack voltage, V"],
-            ]}
-          />
-          <DraftNumber path={[...P, "alarms", i, "limit"]} />
-          <DraftNumber path={[...P, "alarms", i, "delaySeconds"]} />
-        </div>
-      ))}
-      <div className="flex gap-2">
-        <AddButton part="TIMER">
-          <Plus aria-hidden size={16} /> Timer
-        </AddButton>
-        <AddButton part="ALARM">
-          <Plus aria-hidden size={16} /> Alarm
-        </AddButton>
-      </div>
     </Card>
   );
 }

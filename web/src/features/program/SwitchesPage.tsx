@@ -54,6 +54,7 @@ export function SwitchesPage() {
                   <td className="figures w-16 py-1 text-soft">
                     {row.position === 0 ? "" : row.position}
                   </td>
+                  <td className="w-44 py-1 pr-2 font-medium">{row.brings}</td>
                   <td className="py-1">
                     {row.hangs.length === 0 ? (
                       <span className="text-soft">nothing</span>
@@ -90,7 +91,7 @@ function Conditions({ lines }: { lines: Schemas["ConditionLine"][] }) {
                 className={`inline-block w-12 shrink-0 rounded-full text-center text-xs font-semibold ${truths?.[i] ? "bg-brand text-on-brand" : "bg-inset text-soft"}`}
                 data-truth={one.id}
               >
-                {truths?.[i] ? "true" : "false"}
+                {truths?.[i] ? "on" : "off"}
               </span>
               <span>
                 <span className="font-medium">{one.name}</span>{" "}
@@ -147,7 +148,7 @@ function ConditionEditor({ index, line, onRemove }: EditorProps) {
     <div className="grid grid-cols-2 gap-3 py-2 sm:grid-cols-4">
       <DraftText path={[...at, "name"]} label="Name" />
       <Choice
-        label="True while"
+        label="On while"
         value={one.kind}
         options={KINDS}
         onValue={(kind) => look(kind, one.subject)}

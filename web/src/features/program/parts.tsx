@@ -1,13 +1,65 @@
 import { Check } from "@/ui/check";
 import { useModel } from "@/features/model/model";
-import { DraftChoice } from "@/features/model/fields";
-import { valueAt, type Path } from "@/domain/draft";
+import { useSwitchedOn } from "@/api/edits";
+import { useProgramSheet } from "@/api/program";
+import { replaced, valueAt, type Path } from "@/domain/draft";
+import { Choice } from "@/ui/choice";
 
-/** A condition of the draft, or none. */
+const SWITCH = "switch/";
+
+/**
+ * A condition of the draft, or none. A position of a switch is picked as such, by what it brings: its
+ * condition is made where it is needed.
+ */
 export function DraftWhen({ path, label, none }: { path: Path; label: string; none: string }) {
-  const { draft } = useModel();
-  const options = draft.present.conditions.map((one) => [one.id, one.name] as const);
-  return <DraftChoice path={path} label={label} options={[["", none], ...options]} />;
+  const { draft, change } = useModel();
+  const setup = draft.present;
+  const sheet = useProgramSheet(setup);
+  const make = useSwitchedOn();
+  const value = valueAt(setup, path) as string;
+  const known = setup.conditions.map((one) => [one.id, one.name] as const);
+  const places = (sheet.data?.switches ?? [])
+    .filter((row) => row.position > 0)
+    .filter(
+      (row) =>
+        !setup.conditions.some(
+          (one) =>
+            one.kind === "SWITCH_AT" && one.subject === row.input && one.limit === row.position,
+        ),
+    )
+    .map(
+      (row) =>
+        [
+          `${SWITCH}${row.input}/${row.position}`,
+          `${row.name} at ${row.position}${row.brings === "" ? "" : ` (${row.brings})`}`,
+        ] as const,
+    );
+  const pick = (picked: string) => {
+    if (!picked.startsWith(SWITCH)) {
+      change({ type: "edit", path, value: picked });
+      return;
+    }
+    const [input = "", position] = picked.slice(SWITCH.length).split("/");
+    make.mutate(
+      { setup, input, position: Number(position) },
+      {
+        onSuccess: ({ setup: changed, condition }) =>
+          change({
+            type: "replace",
+            from: draft.present,
+            setup: replaced(changed, path, condition) as typeof changed,
+          }),
+      },
+    );
+  };
+  return (
+    <Choice
+      label={label}
+      value={value}
+      options={[["", none] as const, ...known, ...places]}
+      onValue={pick}
+    />
+  );
 }
 
 /** Which phases something acts in; none ticked means all. */

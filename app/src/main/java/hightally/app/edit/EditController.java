@@ -21,6 +21,7 @@ import hightally.core.edit.PhaseAdded;
 import hightally.core.edit.PhasesStart;
 import hightally.core.edit.ProgramEdits;
 import hightally.core.edit.ProgramRemoved;
+import hightally.core.edit.SwitchedOn;
 import hightally.core.mix.CurvePoint;
 import hightally.core.mix.MixSource;
 import hightally.core.quantity.Said;
@@ -95,6 +96,21 @@ class EditController {
   @Operation(summary = "The usual phases of a kind of flying at once")
   Edited phases(@RequestBody PhasesStart.PhasesWish wish) {
     return Edited.of(wish.setup(), PhasesStart.of(wish, words));
+  }
+
+  /**
+   * A setup with a condition.
+   *
+   * @param condition its id
+   */
+  record ConditionMade(Setup setup, String condition) {}
+
+  @PostMapping("/conditions/switch")
+  @Operation(summary = "The condition that a switch stands at a position, made if there is none")
+  ConditionMade switchedOn(@RequestBody SwitchedOn.SwitchWish wish) {
+    Setup setup = SwitchedOn.of(wish, words);
+    return new ConditionMade(
+        setup, SwitchedOn.existing(setup, wish.input(), wish.position()).orElseThrow());
   }
 
   @PostMapping("/copies")

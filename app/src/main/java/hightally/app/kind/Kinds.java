@@ -18,23 +18,43 @@ import org.springframework.stereotype.Component;
  */
 @Component
 class Kinds {
+  /** The usual ones first; a file that is not named here comes behind them, by its kind. */
+  private static final List<String> USUAL =
+      List.of(
+          "tailed-two-aileron-servos.json",
+          "tailed-one-aileron-servo.json",
+          "no-rudder.json",
+          "flaps-two-servos.json",
+          "v-tail-flaps.json",
+          "glider-flaps-no-motor.json",
+          "v-tail-hotliner.json",
+          "elevons.json",
+          "elevons-motor.json",
+          "biplane-four-ailerons.json",
+          "twin-motor.json");
+
   private final SetupDocuments documents;
+
+  private record Kind(int place, Setup setup) {}
 
   Kinds(SetupDocuments documents) {
     this.documents = documents;
   }
 
-  /** All kinds, by name. */
+  /** All kinds, the usual ones first. */
   List<Setup> all() {
     try {
-      List<Setup> kinds = new ArrayList<>();
+      List<Kind> kinds = new ArrayList<>();
       Resource[] files =
           new PathMatchingResourcePatternResolver().getResources("classpath:kinds/*.json");
       for (Resource file : files) {
-        kinds.add(documents.read(file.getContentAsString(StandardCharsets.UTF_8)));
+        int place = USUAL.indexOf(file.getFilename());
+        Setup setup = documents.read(file.getContentAsString(StandardCharsets.UTF_8));
+        kinds.add(new Kind(place < 0 ? USUAL.size() : place, setup));
       }
-      kinds.sort(Comparator.comparing(setup -> setup.airframe().kind()));
-      return kinds;
+      kinds.sort(
+          Comparator.comparingInt(Kind::place).thenComparing(one -> one.setup().airframe().kind()));
+      return kinds.stream().map(Kind::setup).toList();
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }

@@ -5,6 +5,7 @@ import hightally.core.channel.EntryWord;
 import hightally.core.channel.Transmitter;
 import hightally.core.mix.CurvePoint;
 import hightally.core.program.EntrySheet.Entry;
+import hightally.core.quantity.Control;
 import hightally.core.quantity.Quantity;
 import hightally.core.quantity.Said;
 import hightally.core.quantity.Unit;
@@ -69,9 +70,19 @@ final class EntryWriter {
     return value(section, value, Unit.PERCENT);
   }
 
-  Said sides(EntrySection section, double plus, double minus) {
-    return plus == minus
-        ? percent(section, plus)
-        : Said.of("entry.sides", "plus", percent(section, plus), "minus", percent(section, minus));
+  /**
+   * Both sides of something.
+   *
+   * @param stick the stick it comes from, for the words of its sides; null for what is no stick
+   */
+  Said sides(EntrySection section, Control stick, double plus, double minus) {
+    if (plus == minus) {
+      return percent(section, plus);
+    }
+    Said high = percent(section, plus);
+    Said low = percent(section, minus);
+    return stick == null
+        ? Said.of("entry.sides", "plus", high, "minus", low)
+        : Said.of("entry.sidesOfStick", "stick", stick, "plus", high, "minus", low);
   }
 }

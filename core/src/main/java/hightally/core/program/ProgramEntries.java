@@ -3,12 +3,16 @@ package hightally.core.program;
 import hightally.core.airframe.Surface;
 import hightally.core.channel.Channel;
 import hightally.core.channel.EntrySection;
+import hightally.core.channel.Receiver;
+import hightally.core.channel.TransmitterInput;
 import hightally.core.mix.Mix;
 import hightally.core.mix.MixTarget;
+import hightally.core.mix.SourceOf;
 import hightally.core.phase.Phase;
 import hightally.core.phase.Trims;
 import hightally.core.power.FailsafeSetting;
 import hightally.core.power.FlightTimer;
+import hightally.core.power.StartPosition;
 import hightally.core.power.ThrottleCurve;
 import hightally.core.program.EntrySheet.Entry;
 import hightally.core.quantity.Control;
@@ -52,6 +56,9 @@ final class ProgramEntries {
     setup.phases().forEach(this::phase);
     setup.mixes().forEach(this::mix);
     power();
+    failsafe();
+    demanded();
+    timers();
     trims("trim", Said.of("program.trims"), setup.trims());
     for (Phase phase : setup.phases()) {
       if (phase.ownRoll() || phase.ownPitch() || phase.ownYaw()) {
@@ -145,14 +152,16 @@ final class ProgramEntries {
             at + "/rate",
             place,
             Said.of("program.rate", "control", control),
-            writer.sides(EntrySection.RATE, one.ratePositivePercent(), one.rateNegativePercent()),
+            writer.sides(
+                EntrySection.RATE, control, one.ratePositivePercent(), one.rateNegativePercent()),
             "");
         writer.add(
             EntrySection.EXPO,
             at + "/expo",
             place,
             Said.of("program.expo", "control", control),
-            writer.sides(EntrySection.EXPO, one.expoPositivePercent(), one.expoNegativePercent()),
+            writer.sides(
+                EntrySection.EXPO, control, one.expoPositivePercent(), one.expoNegativePercent()),
             "");
         writer.add(
             EntrySection.EXPO,
@@ -234,7 +243,8 @@ final class ProgramEntries {
         "");
     for (MixTarget target : mix.targets()) {
       Said factor =
-          writer.sides(EntrySection.MIX, 100 * target.factor(), 100 * target.factorMinus());
+          writer.sides(
+              EntrySection.MIX, stick(mix), 100 * target.factor(), 100 * target.factorMinus());
       writer.add(
           EntrySection.MIX,
           key + "/to-" + target.target(),
@@ -249,7 +259,8 @@ final class ProgramEntries {
           key + "/weight",
           place,
           Said.of("program.weight"),
-          writer.sides(EntrySection.MIX, mix.weightPlusPercent(), mix.weightMinusPercent()),
+          writer.sides(
+              EntrySection.MIX, stick(mix), mix.weightPlusPercent(), mix.weightMinusPercent()),
           "");
       writer.add(
           EntrySection.MIX,
@@ -317,11 +328,50 @@ final class ProgramEntries {
           ConditionWords.of(setup, setup.power().armWhen()),
           "");
     }
+    writer.add(
+        EntrySection.POWER,
+        "power/stick-back",
+        place,
+        Said.of("program.cutLetsGo"),
+        Said.of("entry.stickBack", "back", setup.power().releaseWithStickBack()),
+        "");
+    writer.add(
+        EntrySection.POWER,
+        "power/warning",
+        place,
+        Said.of("program.throttleWarning"),
+        Said.of("entry.onOff", "on", setup.power().throttleWarning()),
+        "");
+  }
+
+  /** Where switches must stand at switch-on. */
+  private void demanded() {
+    for (StartPosition one : setup.power().startPositions()) {
+      int index = setup.transmitter().inputIndex(one.input());
+      TransmitterInput input = setup.transmitter().inputs().get(index);
+      writer.add(
+          EntrySection.POWER,
+          "demanded-" + one.input(),
+          Said.of("program.demanded"),
+          Said.text(input.name()),
+          Said.of(
+              "entry.demanded",
+              "position",
+              one.position(),
+              "brings",
+              SwitchWords.of(setup, input, one.position())),
+          "");
+    }
+  }
+
+  private void failsafe() {
     for (FailsafeSetting one : setup.power().failsafe()) {
       Said value =
-          one.holds()
-              ? Said.of("entry.hold")
-              : writer.percent(EntrySection.FAILSAFE, one.percent());
+          !settable(one.channel())
+              ? Said.of("entry.noFailsafe")
+              : one.holds()
+                  ? Said.of("entry.hold")
+                  : writer.percent(EntrySection.FAILSAFE, one.percent());
       writer.add(
           EntrySection.FAILSAFE,
           "failsafe-" + one.channel(),
@@ -330,6 +380,19 @@ final class ProgramEntries {
           value,
           "");
     }
+  }
+
+  /** Whether the receiver can be told what a channel does without the link. */
+  private boolean settable(int channel) {
+    Receiver receiver = setup.wiring().receiver();
+    return switch (receiver.failsafe()) {
+      case EVERY_CHANNEL -> true;
+      case ONE_CHANNEL -> receiver.failsafeChannel() == channel;
+      case NONE -> false;
+    };
+  }
+
+  private void timers() {
     for (FlightTimer timer : setup.power().timers()) {
       Said value =
           Said.of(
@@ -372,6 +435,11 @@ final class ProgramEntries {
     List<String> names =
         ids.stream().map(id -> setup.phase(id).map(Phase::name).orElse(id)).toList();
     return names.isEmpty() ? Said.NOTHING : Said.of("entry.inPhases", "phases", names);
+  }
+
+  /** The stick a mix comes from; null for anything else. */
+  private static Control stick(Mix mix) {
+    return mix.source().of() == SourceOf.STICK ? Control.named(mix.subject()) : null;
   }
 
   /** What a mix takes its value from, where it needs naming. */

@@ -14,6 +14,8 @@ public final class SheetMaker {
   /** Points of a response curve: enough for a smooth line at any width a page has. */
   public static final int CURVE_POINTS = 41;
 
+  private static final double FULL = 100;
+
   /** A tenth of a millimetre: what a worn clevis or a loose hole has. */
   private static final double SLOP_MM = 0.1;
 
@@ -44,6 +46,7 @@ public final class SheetMaker {
         mmPerTurn(part, bar, driver),
         Math.abs(longer(part, bar, driver, SLOP_MM)),
         mmPerMicrosecond(path, surface, centred),
+        highIsPlus(path, surface),
         sweep(path, surface, part, bar));
   }
 
@@ -138,6 +141,17 @@ public final class SheetMaker {
     double step = path.servoBehind(surface).degreesPerMicrosecond();
     double moved = part.travelMm(path.angleBehind(surface, arm + step, true));
     return Math.abs(moved - part.travelMm(path.angleBehind(surface, arm, true)));
+  }
+
+  /** A reversed channel turns the command round before its endpoints. */
+  private static boolean highIsPlus(SignalPath path, int surface) {
+    int channel = path.channelBehind(surface);
+    double high = path.setup().channels().get(channel).reversed() ? -FULL : FULL;
+    double[] commands = new double[path.setup().channels().size()];
+    commands[channel] = high;
+    double atHigh = path.ofCommands(commands).travelMm()[surface];
+    commands[channel] = -high;
+    return atHigh > path.ofCommands(commands).travelMm()[surface];
   }
 
   private static List<SurfaceSheet.SweepPoint> sweep(

@@ -16,6 +16,8 @@ import java.util.List;
  * @param mmPerTurn trailing edge per turn of the rod made longer; for a sliding stopper, per mm
  * @param slopMm what a tenth of a millimetre of slop in the rod means at the trailing edge
  * @param mmPerMicrosecond the smallest step: trailing edge per microsecond of pulse
+ * @param highIsPlus whether the transmitter's high side of the channel, the one its high endpoint
+ *     limits, is the one that brings it up or right
  * @param sweep travel over the driver's angle, as far as the servo goes and the rod is usable
  */
 public record SurfaceSheet(
@@ -28,6 +30,7 @@ public record SurfaceSheet(
     double mmPerTurn,
     double slopMm,
     double mmPerMicrosecond,
+    boolean highIsPlus,
     List<SweepPoint> sweep) {
 
   /** One point of the sweep. */
