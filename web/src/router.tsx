@@ -75,6 +75,11 @@ const program = [
     "Entry sheet",
     async () => (await import("./features/program/EntryPage")).EntryPage,
   ),
+  page(
+    "sheet",
+    "Setup sheet",
+    async () => (await import("./features/program/SetupSheetPage")).SetupSheetPage,
+  ),
 ];
 
 const check = [

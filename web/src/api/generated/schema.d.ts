@@ -5091,7 +5091,9 @@ export interface components {
       /** Format: double */
       restMm: number;
       /** Format: double */
-      restDegrees: number;
+      presetMm: number;
+      /** Format: double */
+      presetDegrees: number;
       full: components["schemas"]["Full"][];
       rollUp: components["schemas"]["Amount"];
       rollDown: components["schemas"]["Amount"];

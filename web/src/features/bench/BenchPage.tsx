@@ -23,19 +23,19 @@ export function BenchPage() {
         </Caution>
       </div>
       <div className="space-y-3">
-        <Card label="Sticks and trims">
-          <PhaseNote />
+        <Card tight label="Sticks">
+          <PhaseNote compact />
           <StickPads mode={transmitter.stickMode} />
           <MotorNote mode={transmitter.stickMode} />
-          <div className="mt-3 border-t border-line pt-3">
-            <TrimSteppers range={transmitter.trimRangeClicks} />
-          </div>
+        </Card>
+        <Card tight>
+          <TallyPanel compact />
+        </Card>
+        <Card tight label="Trims">
+          <TrimSteppers range={transmitter.trimRangeClicks} />
         </Card>
         <Card title="Simulated receiver">
           <ReceiverPanel />
-        </Card>
-        <Card>
-          <TallyPanel />
         </Card>
       </div>
     </div>

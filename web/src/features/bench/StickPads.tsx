@@ -35,7 +35,7 @@ export function StickPads({ mode, compact = false }: { mode: number; compact?: b
               along={axes[side][1]}
               moment={moment}
               stays={stays}
-              size={compact ? 86 : 140}
+              size={compact ? 86 : 116}
               onMove={move}
             />
           ))}

@@ -90,7 +90,13 @@ export function CurveEditor({ points, label, onPoints, limits, scales = PLAIN, o
             role="slider"
             aria-label={`Point ${i + 1}`}
             aria-valuenow={one.y}
-            aria-valuetext={`${scales.y.show(one.y)} % ${scales.y.word(one.y)} at ${scales.x.show(one.x)} %`}
+            aria-valuetext={[
+              `${scales.y.show(one.y)} %`,
+              scales.y.word(one.y),
+              `at ${scales.x.show(one.x)} %`,
+            ]
+              .filter((part) => part !== "")
+              .join(" ")}
             className="cursor-grab"
             onPointerDown={(event) => {
               drags.current += 1;

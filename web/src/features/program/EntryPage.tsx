@@ -28,10 +28,14 @@ export function EntryPage() {
   const places = [...new Set(shown.map((one) => one.menu || one.place))];
   const open = entries.filter(differs).length;
   const unread = entries.filter((one) => !differs(one) && ticked.get(one.key)?.readBack === false);
+  const twinOf = (one: Entry) => {
+    const twin = entries.find((each) => each.key === one.twin);
+    return twin === undefined ? "" : `= ${twin.place}`;
+  };
   const mark = (one: Entry, data: string, readBack: boolean) =>
     tick.mutate([{ transmitter: transmitter.name, key: one.key, data, readBack }]);
   return (
-    <div className="mx-auto max-w-[940px]">
+    <div className="mx-auto max-w-[1180px]">
       <div className="no-print mb-3 flex flex-wrap items-end gap-3">
         <Choice
           label="Typed into"
@@ -72,7 +76,7 @@ export function EntryPage() {
           All of it is entered
         </Button>
       </div>
-      <article className="rounded-card border border-line bg-sheet p-6 print:border-0 print:p-0">
+      <article className="rounded-card border border-line bg-sheet p-5 print:border-0 print:p-0">
         <h2 className="text-2xl">{draft.present.name}: entry sheet</h2>
         <p className="mb-3 text-sm text-soft">
           High Tally cannot write into a transmitter. Type each value, tick it, then read all of it
@@ -91,49 +95,52 @@ export function EntryPage() {
         ))}
         {sheet.isError && <Failure error={sheet.error} />}
         {tick.isError && <Failure error={tick.error} />}
-        {places.map((place) => (
-          <section key={place} className="mb-3 break-inside-avoid">
-            <h3 className="border-b border-ink text-base">{place}</h3>
-            <table className="figures w-full text-sm" data-entries>
-              <tbody>
-                {shown
-                  .filter((one) => (one.menu || one.place) === place)
-                  .map((one) => (
-                    <tr key={one.key} className="border-b border-line" data-entry={one.key}>
-                      <td className="w-6 py-0.5">
-                        <Check
-                          hidden
-                          label={`${one.place}, ${one.what}: entered`}
-                          checked={!differs(one)}
-                          onChecked={(checked) => mark(one, checked ? one.data : "", false)}
-                        />
-                      </td>
-                      <td className="w-6 py-0.5">
-                        <Check
-                          hidden
-                          label={`${one.place}, ${one.what}: read back`}
-                          disabled={differs(one)}
-                          checked={!differs(one) && ticked.get(one.key)?.readBack === true}
-                          onChecked={(checked) => mark(one, one.data, checked)}
-                        />
-                      </td>
-                      <td className="w-1/2 py-0.5">
-                        {one.menu !== "" && <span className="text-soft">{one.place}: </span>}
-                        <span className="inline-block first-letter:uppercase">{one.what}</span>
-                      </td>
-                      <td className="py-0.5 text-soft line-through">
-                        {differs(one) ? one.before : ""}
-                      </td>
-                      <td className="py-0.5 font-semibold">{one.value}</td>
-                      <td className="py-0.5 text-xs text-soft">
-                        {one.twin === "" ? "" : "must equal its twin"}
-                      </td>
-                    </tr>
-                  ))}
-              </tbody>
-            </table>
-          </section>
-        ))}
+        <div className="gap-6 lg:columns-2 print:columns-2 print:gap-4">
+          {places.map((place) => (
+            <section key={place} className="mb-2 break-inside-avoid-column print:mb-1">
+              <h3 className="border-b border-ink text-base print:text-[10px]">{place}</h3>
+              <table
+                className="figures w-full text-sm print:text-[9px] print:leading-[1.15]"
+                data-entries
+              >
+                <tbody>
+                  {shown
+                    .filter((one) => (one.menu || one.place) === place)
+                    .map((one) => (
+                      <tr key={one.key} className="border-b border-line" data-entry={one.key}>
+                        <td className="w-6 py-0.5">
+                          <Check
+                            hidden
+                            label={`${one.place}, ${one.what}: entered`}
+                            checked={!differs(one)}
+                            onChecked={(checked) => mark(one, checked ? one.data : "", false)}
+                          />
+                        </td>
+                        <td className="w-6 py-0.5">
+                          <Check
+                            hidden
+                            label={`${one.place}, ${one.what}: read back`}
+                            disabled={differs(one)}
+                            checked={!differs(one) && ticked.get(one.key)?.readBack === true}
+                            onChecked={(checked) => mark(one, one.data, checked)}
+                          />
+                        </td>
+                        <td className="w-1/2 py-0.5">
+                          {one.menu !== "" && <span className="text-soft">{one.place}: </span>}
+                          <span className="inline-block first-letter:uppercase">{one.what}</span>
+                        </td>
+                        <td className="py-0.5 text-soft line-through">
+                          {differs(one) ? one.before : ""}
+                        </td>
+                        <td className="py-0.5 font-semibold">{one.value}</td>
+                        <td className="py-0.5 text-xs text-soft">{twinOf(one)}</td>
+                      </tr>
+                    ))}
+                </tbody>
+              </table>
+            </section>
+          ))}
+        </div>
       </article>
       {second === undefined && <WordsCard />}
     </div>

@@ -24,13 +24,14 @@ export function PhaseTable() {
         value={shows}
         onValue={setShows}
         options={[
-          ["preset", "At rest", <Table key="preset" shows="preset" />],
+          ["preset", "Presets", <Table key="preset" shows="preset" />],
           ["differential", "Differential", <Table key="differential" shows="differential" />],
           ["full", "Full sticks", <Table key="full" shows="full" />],
         ]}
       />
       <p className="mt-2 text-sm">
-        {shows === "preset" && "Where each surface stands with the sticks let go. "}
+        {shows === "preset" &&
+          "What each phase’s preset adds, and where the surface then stands with the sticks let go. "}
         {shows === "differential" && "How far full roll brings each surface down, from rest. "}
         {shows === "full" && "Where each surface stands with one stick at its end. "}
         About <Term name="priority" />, <Term name="fade" /> and <Term name="differential" />.
@@ -118,15 +119,17 @@ function Table({ shows }: { shows: Shows }) {
               )}
             </th>
             {setup.phases.map((phase) => {
-              const found = desk.data?.phases.find((one) => one.phase === phase.id);
-              const stand = found?.surfaces.find((one) => one.surface === row.first.id);
+              const there = desk.data?.phases.find((one) => one.phase === phase.id)?.surfaces;
+              const found = [row.first, row.second].map((surface) =>
+                there?.find((one) => one.surface === surface?.id),
+              );
               return (
                 <td
                   key={phase.id}
                   className={`px-1.5 py-1 ${phase.id === now ? "bg-inset" : ""}`}
                   data-cell={`${phase.id}/${row.first.id}`}
                 >
-                  <Cell shows={shows} phase={phase} row={row} stand={stand} />
+                  <Cell shows={shows} phase={phase} row={row} found={found} />
                 </td>
               );
             })}
@@ -177,11 +180,17 @@ interface CellProps {
   shows: Shows;
   phase: Phase;
   row: Row;
-  stand: Stand | undefined;
+  /** Of each surface of the row. */
+  found: readonly (Stand | undefined)[];
 }
 
-function Cell({ shows, phase, row, stand }: CellProps) {
+function Cell({ shows, phase, row, found }: CellProps) {
   const { first, second } = row;
+  const stand = found[0];
+  const stands = [first, second].flatMap((one, at) => {
+    const mm = found[at]?.restMm;
+    return one === undefined || mm === undefined ? [] : [travel(mm, one)];
+  });
   const at = {
     subject: phase.id,
     surface: first.id,
@@ -202,16 +211,24 @@ function Cell({ shows, phase, row, stand }: CellProps) {
     );
   }
   return shows === "preset" ? (
-    <MovementField
-      quiet
-      label={`${phase.name}, ${rowName(row)}`}
-      wish={{ ...at, kind: "PRESET" }}
-      shown={{
-        percent: phase.presets.find((one) => one.surface === first.id)?.percent ?? 0,
-        mm: stand?.restMm,
-        degrees: stand?.restDegrees,
-      }}
-    />
+    <>
+      <MovementField
+        quiet
+        label={`${phase.name}, ${rowName(row)}`}
+        wish={{ ...at, kind: "PRESET" }}
+        shown={{
+          percent: phase.presets.find((one) => one.surface === first.id)?.percent ?? 0,
+          mm: stand?.presetMm,
+          degrees: stand?.presetDegrees,
+        }}
+      />
+      <p className="text-xs text-soft">
+        {stands
+          .filter((words, at, all) => all.indexOf(words) === at)
+          .map((words, at) => (at === 0 ? `stands at ${words}` : words))
+          .join(", ")}
+      </p>
+    </>
   ) : (
     <MovementField
       quiet

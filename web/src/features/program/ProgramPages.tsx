@@ -10,6 +10,7 @@ const PAGES = [
   ["switches", "Switch plan"],
   ["hazards", "What every switch can do"],
   ["entry", "Entry sheet"],
+  ["sheet", "Setup sheet"],
 ] as const;
 
 /** The pages of the program, in the order in which a model is programmed. */

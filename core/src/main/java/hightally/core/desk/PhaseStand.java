@@ -6,6 +6,7 @@ import hightally.core.quantity.Said;
 import hightally.core.signal.Moment;
 import hightally.core.signal.Positions;
 import hightally.core.signal.SignalPath;
+import hightally.core.signal.TallyMaker;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -31,7 +32,9 @@ public record PhaseStand(
   /**
    * A surface there.
    *
-   * @param restMm sticks centred
+   * @param restMm where it stands, of all that moves it, sticks centred
+   * @param presetMm what the phase's preset adds: its line of the tally
+   * @param presetDegrees the same in degrees
    * @param full with one stick at an end
    * @param rollUp how far full roll raises it from rest
    * @param rollDown how far full roll lowers it from rest
@@ -39,7 +42,8 @@ public record PhaseStand(
   public record Stand(
       String surface,
       double restMm,
-      double restDegrees,
+      double presetMm,
+      double presetDegrees,
       List<Full> full,
       Amount rollUp,
       Amount rollDown) {}
@@ -98,6 +102,7 @@ public record PhaseStand(
         }
       }
       String surface = path.setup().surfaces().get(i).id();
+      TallyMaker.Added preset = TallyMaker.ofPreset(path, rest, i);
       Amount right = Amount.between(still, plus[Control.ROLL.ordinal()], i);
       Amount left = Amount.between(still, minus[Control.ROLL.ordinal()], i);
       boolean rises = path.setup().surfaces().get(i).shares().roll() > 0;
@@ -105,7 +110,8 @@ public record PhaseStand(
           new Stand(
               surface,
               still.travelMm()[i],
-              still.surfaceDegrees()[i],
+              preset.mm(),
+              preset.degrees(),
               full,
               rises ? right : left,
               rises ? left : right));

@@ -324,7 +324,10 @@ public final class TypedMovements {
   /** What a setup's movement is, in the unit that is asked. */
   private double measured(SignalPath on, Trims inEffect) {
     return switch (wish.kind()) {
-      case PRESET -> of(on.evaluateTrimmed(moment, phase, inEffect));
+      case PRESET -> {
+        TallyMaker.Added adds = TallyMaker.ofPreset(on, moment, surface);
+        yield wish.unit() == Unit.DEGREES ? adds.degrees() : adds.mm();
+      }
       case MIX -> added(on);
       case RATE_ROLL, RATE_PITCH, RATE_YAW ->
           Math.abs(from(on, inEffect, moment.with(control(), wish.plusSide() ? 1 : -1)));

@@ -30,7 +30,7 @@ public record TypedMovement(
 
   /** What can be typed as a movement. */
   public enum Kind {
-    /** Where a phase's preset stands a surface, sticks centred. */
+    /** What a phase's preset adds to a surface. */
     PRESET,
     /** How far full roll brings a surface from rest. */
     RATE_ROLL,

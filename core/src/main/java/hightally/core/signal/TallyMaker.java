@@ -90,6 +90,18 @@ public final class TallyMaker {
     return new Added(line.percent(), line.degrees(), line.mm());
   }
 
+  /** The line of a phase's preset in the tally of a surface; nothing where it has none. */
+  public static Added ofPreset(SignalPath path, Moment moment, int surface) {
+    TallyMaker maker = new TallyMaker(path, moment, surface, path.phase(moment), Double.NaN);
+    maker.commands();
+    for (TallyLine line : maker.lines) {
+      if (line.contribution() == Contribution.PRESET) {
+        return new Added(line.percent(), line.degrees(), line.mm());
+      }
+    }
+    return new Added(0, 0, 0);
+  }
+
   private Tally make() {
     commands();
     if (!Double.isNaN(actual) && Math.abs(actual - command) > NOTHING_DEGREES) {

@@ -1,0 +1,196 @@
+import type { ReactNode } from "react";
+import { useDesk, useFeelLines, useProgramSheet } from "@/api/program";
+import { useStandingTrims } from "@/api/queries";
+import {
+  CONTROL_KEYS,
+  clickWords,
+  controlName,
+  day,
+  size,
+  travel,
+  type Control,
+} from "@/domain/words";
+import { AircraftViews } from "@/features/bench/AircraftViews";
+import { useBench } from "@/features/bench/store";
+import { useModel } from "@/features/model/model";
+import { Button } from "@/ui/button";
+import { rowName, rows } from "./pairs";
+
+/** Everything worth knowing of a model on one page, for its box. */
+export function SetupSheetPage() {
+  const { standing, draft } = useModel();
+  const setup = draft.present;
+  const bench = useBench((state) => state.moment);
+  const desk = useDesk(setup, bench);
+  const sheet = useProgramSheet(setup);
+  const trims = useStandingTrims(standing.id);
+  const { balance } = setup;
+  return (
+    <div className="mx-auto max-w-[900px]">
+      <div className="no-print mb-3">
+        <Button look="main" onClick={() => print()}>
+          Print
+        </Button>
+      </div>
+      <article
+        className="rounded-card border border-line bg-sheet p-5 text-sm print:border-0 print:p-0 print:text-[10px] print:leading-tight"
+        data-setup-sheet
+      >
+        <h2 className="text-2xl print:text-lg">{setup.name}: setup sheet</h2>
+        <p className="mb-2 text-soft">
+          {setup.airframe.kind}, {setup.transmitter.name}. Revision {standing.newest.number},{" "}
+          {day(standing.newest.createdAt)}. The maker’s manual outranks this sheet.
+        </p>
+        <div className="grid gap-x-6 gap-y-2 sm:grid-cols-2 print:grid-cols-2">
+          <div className="print:max-h-72 print:overflow-hidden">
+            <AircraftViews compact />
+          </div>
+          <Part title="Balance and packs">
+            <p className="figures">
+              Balance point <strong>{balance.targetMm} mm</strong> behind{" "}
+              {balance.datum.toLowerCase()}, never outside {balance.foremostMm} to{" "}
+              {balance.aftmostMm} mm.
+            </p>
+            {balance.packs.map((pack) => (
+              <p key={pack.name} className="figures">
+                {pack.name}: {pack.massGrams} g, lies at {pack.stationMm} mm, balances the model at{" "}
+                {pack.cgMm} mm
+              </p>
+            ))}
+          </Part>
+          <Part wide title="Phases: where surfaces stand with the sticks let go">
+            <table className="figures w-full">
+              <thead>
+                <tr className="border-b border-ink text-left">
+                  <th />
+                  {setup.phases.map((phase) => (
+                    <th key={phase.id} className="px-1 align-bottom">
+                      {phase.name}
+                    </th>
+                  ))}
+                </tr>
+              </thead>
+              <tbody>
+                {rows(setup.surfaces).map((row) => (
+                  <tr key={row.first.id} className="border-b border-line">
+                    <th className="text-left font-normal">{rowName(row)}</th>
+                    {desk.data?.phases.map((phase) => (
+                      <td key={phase.phase} className="px-1 whitespace-nowrap">
+                        {[row.first, row.second]
+                          .filter((one) => one !== undefined)
+                          .map((one) => {
+                            const stand = phase.surfaces.find((each) => each.surface === one.id);
+                            return stand === undefined ? "–" : travel(stand.restMm, one);
+                          })
+                          .filter((words, i, all) => all.indexOf(words) === i)
+                          .join(" / ")}
+                      </td>
+                    ))}
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          </Part>
+          <Part title="Trims that stand in the transmitter">
+            {trims.data?.phases.map((one) => (
+              <p key={one.phase} className="figures">
+                {setup.phases.find((each) => each.id === one.phase)?.name}:{" "}
+                {CONTROL_KEYS.map((key) => clickWords(key, one.trims[key])).join(", ")}
+              </p>
+            ))}
+          </Part>
+          {CONTROL_KEYS.map((key) => (
+            <Rates key={key} control={key.toUpperCase() as Control} />
+          ))}
+          <Part title="Switches">
+            {sheet.data?.switches
+              .filter((row) => row.brings !== "" || row.hangs.length > 0)
+              .map((row) => (
+                <p key={row.input + row.position}>
+                  <span className="inline-block first-letter:uppercase">{row.name}</span>
+                  {row.position > 0 && ` at ${row.position}`}:{" "}
+                  {row.brings === "" ? row.hangs.join(", ") : row.brings}
+                </p>
+              ))}
+          </Part>
+          {setup.mixes.length > 0 && (
+            <Part title="Mixes: what each adds at the ends of its source">
+              {setup.mixes.map((mix) => {
+                const reach = desk.data?.mixes.find((one) => one.mix === mix.id);
+                return (
+                  <p key={mix.id} className="figures">
+                    <strong>{mix.name}</strong>{" "}
+                    {reach?.ends
+                      .map(
+                        (end) =>
+                          `${end.words}: ${end.movements
+                            .map((one) => {
+                              const surface = setup.surfaces.find(
+                                (each) => each.id === one.surface,
+                              );
+                              return surface === undefined
+                                ? ""
+                                : `${surface.name} ${travel(one.addsMm, surface)}`;
+                            })
+                            .join(", ")}`,
+                      )
+                      .join("; ")}
+                  </p>
+                );
+              })}
+            </Part>
+          )}
+        </div>
+      </article>
+    </div>
+  );
+}
+
+interface PartProps {
+  title: string;
+  wide?: boolean;
+  children: ReactNode;
+}
+
+function Part({ title, wide = false, children }: PartProps) {
+  return (
+    <section className={`break-inside-avoid ${wide ? "col-span-full" : ""}`}>
+      <h3 className="border-b border-ink text-base print:text-xs">{title}</h3>
+      {children}
+    </section>
+  );
+}
+
+/** How far one stick brings what it moves most, in every position. */
+function Rates({ control }: { control: Control }) {
+  const { draft } = useModel();
+  const setup = draft.present;
+  const bench = useBench((state) => state.moment);
+  const feel = useFeelLines(setup, bench, control, "");
+  const surface = setup.surfaces.find((one) => one.id === feel.data?.surface);
+  const key = control.toLowerCase() as (typeof CONTROL_KEYS)[number];
+  if (surface === undefined) {
+    return null;
+  }
+  return (
+    <Part title={`${controlName(key)}: full stick at the ${surface.name.toLowerCase()}, from rest`}>
+      {feel.data?.lines.map((line) => {
+        const set = setup.feelSets.find((one) => one.id === line.set);
+        const response = (set?.feel ?? setup.feel)[key];
+        return (
+          <p key={line.set + line.phases.join()} className="figures">
+            {set?.name ?? "Plain rates"},{" "}
+            {line.phases
+              .map((id) => setup.phases.find((one) => one.id === id)?.name ?? id)
+              .join(", ")}
+            :{" "}
+            <strong>
+              {size(line.plus.mm, 1)} / {size(line.minus.mm, 1)} mm
+            </strong>
+            , expo {response.expoPositivePercent} / {response.expoNegativePercent} %
+          </p>
+        );
+      })}
+    </Part>
+  );
+}
