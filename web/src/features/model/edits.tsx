@@ -3,6 +3,7 @@ import { useAddNew, useMend, type Edit, type NewPart } from "@/api/edits";
 import { Button } from "@/ui/button";
 import { Failure } from "@/ui/message";
 import { useModel } from "./model";
+import { useWorked } from "./worked";
 
 interface MendProps {
   edits: Edit[];
@@ -13,19 +14,15 @@ interface MendProps {
 
 /** Sends a mend and takes what comes back as one step of the draft. */
 export function MendButton({ edits, className = "", disabled = false, children }: MendProps) {
-  const { draft, change } = useModel();
+  const { draft } = useModel();
+  const worked = useWorked();
   const mend = useMend();
   return (
     <>
       <Button
         className={className}
         disabled={disabled || mend.isPending}
-        onClick={() =>
-          mend.mutate(
-            { setup: draft.present, edits },
-            { onSuccess: (setup) => change({ type: "replace", from: draft.present, setup }) },
-          )
-        }
+        onClick={() => void worked(mend.mutateAsync({ setup: draft.present, edits }))}
       >
         {children}
       </Button>
@@ -42,19 +39,15 @@ interface AddProps {
 
 /** Adds something new with the core's values to begin with. */
 export function AddButton({ part, className = "", children }: AddProps) {
-  const { draft, change } = useModel();
+  const { draft } = useModel();
+  const worked = useWorked();
   const add = useAddNew();
   return (
     <>
       <Button
         className={className}
         disabled={add.isPending}
-        onClick={() =>
-          add.mutate(
-            { setup: draft.present, part },
-            { onSuccess: (setup) => change({ type: "replace", from: draft.present, setup }) },
-          )
-        }
+        onClick={() => void worked(add.mutateAsync({ setup: draft.present, part }))}
       >
         {children}
       </Button>

@@ -5,6 +5,7 @@ import { MOVEMENT_UNITS, useMovementUnit, type MovementUnit } from "@/domain/mov
 import { size, wayWords } from "@/domain/words";
 import { useBench } from "@/features/bench/store";
 import { useModel } from "@/features/model/model";
+import { useWorked } from "@/features/model/worked";
 import { Choice } from "@/ui/choice";
 
 /** A movement as it stands, plus up or right. */
@@ -42,7 +43,8 @@ export function UnitChoice() {
 
 /** How far something goes: a size typed, a direction picked, the percent worked out. */
 export function MovementField({ label, quiet = false, wish, shown, sized = false }: Props) {
-  const { draft, change } = useModel();
+  const { draft } = useModel();
+  const worked = useWorked();
   const bench = useBench((state) => state.moment);
   const [unit] = useMovementUnit();
   const move = useMovement();
@@ -64,19 +66,13 @@ export function MovementField({ label, quiet = false, wish, shown, sized = false
   const drops = surface?.role === "FLAP" || surface?.role === "FLAPERON";
   const minusWay = wanted ?? (stands === undefined || Number(text) === 0 ? drops : stands < 0);
   const send = (down: boolean, value: number) => {
-    move.mutate(
-      {
+    void worked(
+      move.mutateAsync({
         setup: draft.present,
         moment: bench,
         wish: { ...wish, value, minusWay: down, unit },
-      },
-      {
-        onSuccess: (setup) => {
-          setWanted(undefined);
-          change({ type: "replace", from: draft.present, setup });
-        },
-      },
-    );
+      }),
+    ).then((done) => done && setWanted(undefined));
   };
   const take = () => {
     if (!wrong && current.trim() !== "" && current !== text) {

@@ -34,7 +34,7 @@ interface Props {
 
 /** Rate and expo of one control: one figure for both sides, until they are taken apart. */
 export function RateRow({ set, name, control, response, path, surface, line }: Props) {
-  const { change } = useModel();
+  const { draft, change } = useModel();
   const [open, setOpen] = useState(false);
   const differ =
     response.ratePositivePercent !== response.rateNegativePercent ||
@@ -42,6 +42,13 @@ export function RateRow({ set, name, control, response, path, surface, line }: P
   const apart = differ || open;
   const expo = useField(cataloguePath([...path, "expoPositivePercent"]));
   const [plus, minus] = SIDES[control];
+  // Typed as one, a throw is that of the side that goes up: differential takes from the other.
+  const moved = draft.present.surfaces.find((one) => one.id === surface);
+  const rises = (moved?.shares[keyOf(control)] ?? 0) >= 0;
+  const together =
+    control === "ROLL" && moved?.sideways === false
+      ? "Full stick, the side that goes up"
+      : "Full stick, both ways";
   const wish = { kind: KINDS[control], subject: set, surface, pair: false } as const;
   const putExpo = (part: Partial<Response>, gesture: string) =>
     change({ type: "edit", path, value: { ...response, ...part }, gesture });
@@ -54,12 +61,12 @@ export function RateRow({ set, name, control, response, path, surface, line }: P
       <div className={apart ? "" : "sm:col-span-2"}>
         <MovementField
           sized
-          label={apart ? `Full ${plus}` : "Full stick, both ways"}
-          wish={{ ...wish, plusSide: true, bothSides: !apart }}
+          label={apart ? `Full ${plus}` : together}
+          wish={{ ...wish, plusSide: apart || rises, bothSides: !apart }}
           shown={{
             percent: response.ratePositivePercent,
-            mm: line?.plus.mm,
-            degrees: line?.plus.degrees,
+            mm: (apart || rises ? line?.plus : line?.minus)?.mm,
+            degrees: (apart || rises ? line?.plus : line?.minus)?.degrees,
           }}
         />
       </div>

@@ -1,5 +1,6 @@
 import { Check } from "@/ui/check";
 import { useModel } from "@/features/model/model";
+import { useWorked } from "@/features/model/worked";
 import { useSwitchedOn } from "@/api/edits";
 import { useProgramSheet } from "@/api/program";
 import { replaced, valueAt, type Path } from "@/domain/draft";
@@ -16,6 +17,7 @@ export function DraftWhen({ path, label, none }: { path: Path; label: string; no
   const setup = draft.present;
   const sheet = useProgramSheet(setup);
   const make = useSwitchedOn();
+  const worked = useWorked();
   const value = valueAt(setup, path) as string;
   const known = setup.conditions.map((one) => [one.id, one.name] as const);
   const places = (sheet.data?.switches ?? [])
@@ -40,16 +42,12 @@ export function DraftWhen({ path, label, none }: { path: Path; label: string; no
       return;
     }
     const [input = "", position] = picked.slice(SWITCH.length).split("/");
-    make.mutate(
-      { setup, input, position: Number(position) },
-      {
-        onSuccess: ({ setup: changed, condition }) =>
-          change({
-            type: "replace",
-            from: draft.present,
-            setup: replaced(changed, path, condition) as typeof changed,
-          }),
-      },
+    void worked(
+      make
+        .mutateAsync({ setup, input, position: Number(position) })
+        .then(
+          ({ setup: changed, condition }) => replaced(changed, path, condition) as typeof changed,
+        ),
     );
   };
   return (

@@ -8,7 +8,6 @@ import java.io.IOException;
 import java.io.InputStreamReader;
 import java.io.UncheckedIOException;
 import java.nio.channels.FileChannel;
-import java.nio.channels.FileLock;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -84,8 +83,8 @@ public final class RunningApp implements AutoCloseable {
   private static synchronized void unpack() {
     Path archive = UNPACKED.resolve("classes.jsa");
     // Several test processes may come here at once: the first does it, the others wait.
-    try (FileChannel channel = FileChannel.open(LOCK, CREATE, WRITE);
-        FileLock lock = channel.lock()) {
+    try (FileChannel channel = FileChannel.open(LOCK, CREATE, WRITE)) {
+      channel.lock();
       if (Files.exists(archive) && Files.getLastModifiedTime(archive).toMillis() > builtAt()) {
         return;
       }

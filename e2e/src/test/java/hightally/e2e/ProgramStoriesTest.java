@@ -40,7 +40,7 @@ class ProgramStoriesTest extends Story {
     Locator curves = page.locator("section", withText("Throttle curve"));
     assertThat(curves).hasCount(2);
     Locator curve = curves.last();
-    curve.getByLabel("Point 2, value percent").fill("-100");
+    curve.getByLabel("Point 2, value percent").fill("0");
     curve.getByLabel("Point 2, value percent").blur();
 
     page.getByText("Throttle cut on").click();
@@ -115,8 +115,8 @@ class ProgramStoriesTest extends Story {
     Locator entries = page.locator("[data-entry]");
     assertThat(entries).hasCount(2);
     assertThat(entries.first()).containsText("85 %");
-    assertThat(entries.first()).containsText("90 % / 85 %");
-    assertThat(entries.last()).containsText("31 % / 28 %");
+    assertThat(entries.first()).containsText("right 90 %, left 85 %");
+    assertThat(entries.last()).containsText("31 %");
     entries.last().getByRole(AriaRole.CHECKBOX).first().click();
     assertThat(entries).hasCount(1);
     page.reload();

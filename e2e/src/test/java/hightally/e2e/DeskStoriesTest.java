@@ -1,0 +1,356 @@
+package hightally.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+
+/**
+ * Whole setups typed from a brief, every edit counted: a button that changes something, a value
+ * typed, a choice picked. Going from page to page is none.
+ */
+class DeskStoriesTest extends Story {
+  private static final double RULER_MM = 0.1;
+
+  private final ObjectMapper json = new ObjectMapper();
+  private Page page;
+  private int edits;
+
+  private void begin(String kind, String name) {
+    edits = 0;
+    page = open("new");
+    page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName(kind)).first().click();
+    page.getByLabel("Its name").fill(name);
+    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Start")))
+        .click();
+    page.waitForURL("**/rig");
+    edits += 3;
+    page.getByRole(AriaRole.LINK, named("Program")).click();
+  }
+
+  private void to(String tab) {
+    page.getByRole(AriaRole.LINK, named(tab)).click();
+  }
+
+  private void press(Locator button) {
+    button.click();
+    edits++;
+  }
+
+  private void pick(Locator list, String value) {
+    Browser.choose(list, value);
+    edits++;
+  }
+
+  private void type(Locator field, String value) {
+    field.fill(value);
+    field.blur();
+    edits++;
+  }
+
+  /** A movement: what was typed comes back once its percent is worked out. */
+  private void move(Locator field, String value) {
+    type(field, value);
+    assertThat(field).hasValue(value.contains(".") ? value : value + ".0");
+  }
+
+  private Locator cell(String phase, String surface) {
+    return page.locator("[data-cell='" + phase + "/" + surface + "'] input");
+  }
+
+  private Locator mix(String name) {
+    return page.locator("section", new Page.LocatorOptions().setHas(heading(name)));
+  }
+
+  private Locator heading(String name) {
+    return page.getByRole(
+        AriaRole.HEADING, new Page.GetByRoleOptions().setName(name).setExact(true));
+  }
+
+  private Locator adds(String mix, String surface, String end) {
+    return mix(mix).locator("[data-reach='" + surface + "'][data-end='" + end + "'] input");
+  }
+
+  private long save() {
+    page.getByLabel("Why this change").fill("Typed from the brief");
+    button(page, Pattern.compile("^Save as revision")).click();
+    assertThat(page.getByLabel("Why this change")).hasCount(0);
+    return Long.parseLong(page.url().replaceAll(".*/models/(\\d+)/.*", "$1"));
+  }
+
+  /** Where a surface stands on the bench, asked by itself. */
+  private double stands(
+      JsonNode setup, String surface, Map<String, Double> sticks, Map<String, Double> inputs) {
+    ObjectNode moment = json.createObjectNode();
+    for (String stick : List.of("roll", "pitch", "yaw", "throttle")) {
+      moment.put(stick, sticks.getOrDefault(stick, 0.0));
+    }
+    moment.put("throttleCut", true);
+    moment.putObject("trims").put("roll", 0).put("pitch", 0).put("yaw", 0);
+    var list = moment.putArray("inputs");
+    for (JsonNode input : setup.at("/transmitter/inputs")) {
+      list.add(inputs.getOrDefault(input.get("id").asText(), 0.0));
+    }
+    ObjectNode readings = moment.putObject("readings");
+    readings.put("linkPercent", 100).put("voltage", 12.6);
+    readings.putArray("timerSeconds");
+    readings.putArray("truths");
+    ObjectNode body = json.createObjectNode();
+    body.set("setup", setup);
+    body.set("moment", moment);
+    body.put("selected", surface);
+    JsonNode travel =
+        Models.call(app, "POST", "api/bench/moment", body).at("/frame/positions/travelMm");
+    for (int i = 0; i < setup.get("surfaces").size(); i++) {
+      if (setup.at("/surfaces/" + i + "/id").asText().equals(surface)) {
+        return travel.get(i).asDouble();
+      }
+    }
+    throw new IllegalArgumentException(surface);
+  }
+
+  private void noHazard(JsonNode setup) {
+    ObjectNode body = json.createObjectNode();
+    body.set("setup", setup);
+    JsonNode found = Models.call(app, "POST", "api/program/hazards", body);
+    Map<String, String> grave = new TreeMap<>();
+    for (JsonNode one : found.get("hazards")) {
+      if (one.get("kind").asText().startsWith("MOTOR")) {
+        grave.put(one.get("kind").asText(), one.get("words").asText());
+      }
+    }
+    assertThat(grave).isEmpty();
+  }
+
+  @Test
+  void anElectricGliderWithBrakesOnTheThrottleStick() {
+    begin("V-tail, flaps with two servos", "Wheatear");
+    to("Flight phases");
+    press(button(page, "Start, cruise, landing"));
+    assertThat(cell("start", "flap-left")).isVisible();
+    move(cell("start", "flap-left"), "2");
+    move(cell("landing", "flap-left"), "3");
+    to("Mixes");
+    press(button(page, "Brakes on the throttle stick"));
+    pick(page.getByLabel("Acts in"), "landing");
+    press(button(page, "Build it"));
+    move(adds("Brakes on the throttle stick", "flap-left", "throttle back"), "20");
+    move(adds("Brakes on the throttle stick", "aileron-left", "throttle back"), "4");
+    press(button(page, "Brakes to elevator"));
+    pick(page.getByLabel("Acts in"), "landing");
+    press(button(page, "Build it"));
+    move(adds("Brakes to elevator", "v-tail-left", "throttle back"), "2");
+    to("Power and timers");
+    press(button(page, "A curve for some phases"));
+    type(
+        page.locator("section", withText("Throttle curve"))
+            .last()
+            .getByLabel("Point 2, value percent"),
+        "0");
+    to("Feel");
+    move(page.locator("[data-rates='/roll'] input").first(), "9");
+    Browser.choose(page.getByLabel("Control"), "PITCH");
+    move(page.locator("[data-rates='/pitch'] input").first(), "6");
+    to("Flight phases");
+    page.getByLabel("Fade").first().waitFor();
+    for (int i = 0; i < 3; i++) {
+      type(page.getByLabel("Fade").nth(i), "2");
+    }
+    long model = save();
+    System.out.println("Electric glider, brakes on the throttle stick: " + edits + " edits");
+    JsonNode setup = Models.setup(app, model);
+    Map<String, Double> none = Map.of();
+    Map<String, Double> full = Map.of("throttle", 1.0);
+    String lever = "front-left-switch";
+    assertThat(stands(setup, "flap-left", none, none)).isCloseTo(-2, within(RULER_MM));
+    assertThat(stands(setup, "flap-right", none, none)).isCloseTo(-2, within(RULER_MM));
+    Map<String, Double> landing = Map.of(lever, 1.0);
+    assertThat(stands(setup, "flap-left", full, landing)).isCloseTo(-3, within(RULER_MM));
+    assertThat(stands(setup, "flap-left", none, landing)).isCloseTo(-23, within(RULER_MM));
+    assertThat(stands(setup, "aileron-right", none, landing)).isCloseTo(4, within(RULER_MM));
+    assertThat(Math.abs(stands(setup, "aileron-left", Map.of("roll", 1.0), Map.of(lever, 0.5))))
+        .isCloseTo(9, within(RULER_MM));
+    noHazard(setup);
+    assertThat(edits).isLessThanOrEqualTo(25);
+    assertThat(browser.errors()).isEmpty();
+  }
+
+  @Test
+  void aThermalGliderWithFivePhasesSnapFlapAndBrakes() {
+    begin("Glider, flaps, no motor", "Siskin");
+    to("Flight phases");
+    press(button(page, "Speed, cruise, thermal 1 and 2, landing"));
+    String[][] presets = {
+      {"speed", "1", "up"}, {"thermal-1", "2.5", "down"}, {"thermal-2", "4", "down"},
+    };
+    for (String[] preset : presets) {
+      for (String surface : List.of("flap-left", "aileron-left")) {
+        Locator way =
+            page.locator("[data-cell='" + preset[0] + "/" + surface + "'] button").first();
+        if (!way.innerText().equals(preset[2])) {
+          press(way);
+        }
+        move(cell(preset[0], surface), preset[1]);
+      }
+    }
+    move(cell("landing", "flap-left"), "3");
+    page.getByRole(AriaRole.TAB, named("Differential")).click();
+    for (String phase : List.of("speed", "thermal-1", "thermal-2", "landing")) {
+      move(cell(phase, "aileron-left"), "4");
+    }
+    to("Feel");
+    move(page.locator("[data-rates='/roll'] input").first(), "9");
+    Browser.choose(page.getByLabel("Control"), "PITCH");
+    move(page.locator("[data-rates='/pitch'] input").first(), "8");
+    Browser.choose(page.getByLabel("Control"), "YAW");
+    move(page.locator("[data-rates='/yaw'] input").first(), "18");
+    to("Mixes");
+    press(button(page, "Elevator to flap"));
+    pick(page.getByLabel("Preset of phase"), "thermal-1");
+    press(button(page, "Build it"));
+    press(button(page, "Brakes on the throttle stick"));
+    pick(page.getByLabel("Acts in"), "landing");
+    press(button(page, "Build it"));
+    move(adds("Brakes on the throttle stick", "flap-left", "throttle back"), "20");
+    move(adds("Brakes on the throttle stick", "aileron-left", "throttle back"), "4");
+    press(button(page, "Brakes to elevator"));
+    pick(page.getByLabel("Acts in"), "landing");
+    press(button(page, "Build it"));
+    move(adds("Brakes to elevator", "elevator", "throttle back"), "2");
+    long model = save();
+    System.out.println("Thermal glider, five phases, snap flap, brakes: " + edits + " edits");
+    JsonNode setup = Models.setup(app, model);
+    Map<String, Double> none = Map.of();
+    Map<String, Double> full = Map.of("throttle", 1.0);
+    String first = "front-left-switch";
+    String second = "front-right-switch";
+    assertThat(stands(setup, "flap-left", none, none)).isCloseTo(1, within(RULER_MM));
+    assertThat(stands(setup, "aileron-right", none, none)).isCloseTo(1, within(RULER_MM));
+    Map<String, Double> thermal = Map.of(first, 1.0);
+    assertThat(stands(setup, "flap-right", none, thermal)).isCloseTo(-2.5, within(RULER_MM));
+    Map<String, Double> slow = Map.of(first, 1.0, second, 0.5);
+    assertThat(stands(setup, "flap-left", none, slow)).isCloseTo(-4, within(RULER_MM));
+    Map<String, Double> landing = Map.of(second, 1.0);
+    assertThat(stands(setup, "flap-left", full, landing)).isCloseTo(-3, within(RULER_MM));
+    assertThat(stands(setup, "flap-left", none, landing)).isCloseTo(-23, within(RULER_MM));
+    // Snap flap: full up elevator in cruise brings the flaps to where thermal 1 has them.
+    Map<String, Double> cruise = Map.of(first, 0.5);
+    assertThat(stands(setup, "flap-left", Map.of("pitch", 1.0), cruise))
+        .isCloseTo(-2.5, within(RULER_MM));
+    noHazard(setup);
+    assertThat(edits).isLessThanOrEqualTo(45);
+    assertThat(browser.errors()).isEmpty();
+  }
+
+  /** Every millimetre on the pages of the demo models is what the bench answers by itself. */
+  @Test
+  void whatThePagesShowIsWhatTheBenchShows() {
+    for (long model = 1; model <= 4; model++) {
+      page = open("models/" + model + "/program/phases");
+      page.getByRole(AriaRole.TAB, named("Full sticks")).click();
+      assertThat(page.locator("[data-full]").first()).isVisible();
+      Locator heads = page.locator("[data-phases] thead button");
+      for (int i = 0; i < heads.count(); i++) {
+        heads.nth(i).click();
+        page.waitForTimeout(2500);
+        compareWithDrawing();
+      }
+      compareWithDrawing();
+    }
+    assertThat(browser.errors()).isEmpty();
+  }
+
+  /** The column of the phase that is on, at rest, beside the figures of the drawing. */
+  private void compareWithDrawing() {
+    page.getByRole(AriaRole.TAB, named("Presets")).click();
+    Locator stands = page.locator("td.bg-inset[data-cell]");
+    assertThat(stands.first()).containsText("stands at");
+    int compared = 0;
+    for (int i = 0; i < stands.count(); i++) {
+      String surface = stands.nth(i).getAttribute("data-cell").replaceAll(".*/", "");
+      String drawn = page.locator("[data-travel='" + surface + "']").textContent();
+      String figure = drawn.replaceAll("^.*?([▲▼▶◀]? ?\\d+\\.\\d mm)$", "$1").trim();
+      assertThat(stands.nth(i).innerText()).as(surface).contains("stands at " + figure);
+      compared++;
+    }
+    assertThat(compared).isPositive();
+    page.getByRole(AriaRole.TAB, named("Full sticks")).click();
+  }
+
+  /** Drawing, tally and sticks at once, and no two labels of a drawing on one another. */
+  @Test
+  void theBenchIsInOneViewAndNoLabelsOverlap() {
+    JsonNode kinds = Models.call(app, "GET", "api/kinds", null);
+    for (JsonNode kind : kinds) {
+      ObjectNode body = json.createObjectNode().put("reason", "To be drawn");
+      ObjectNode setup = kind.deepCopy();
+      body.set("setup", setup.put("name", "Drawn"));
+      long model = Models.call(app, "POST", "api/aircraft", body).get("id").asLong();
+      noOverlap("models/" + model + "/program/feel", kind.at("/airframe/kind").asText());
+    }
+    for (long model = 1; model <= 4; model++) {
+      noOverlap("models/" + model + "/program/phases", "demo " + model);
+      noOverlap("models/" + model + "/check", "bench of demo " + model);
+    }
+  }
+
+  private void noOverlap(String path, String what) {
+    page = open(path);
+    assertThat(page.locator("[data-travel]").first()).isVisible();
+    assertThat(page.locator("[data-tally-total]")).isVisible();
+    Object overlaps =
+        page.evaluate(
+            "() => { const all = [...document.querySelectorAll('svg text')]"
+                + ".map(t => [t.textContent, t.getBoundingClientRect()]);"
+                + "return all.flatMap(([a, p], i) => all.slice(i + 1)"
+                + ".filter(([, q]) => p.left < q.right - 0.5 && q.left < p.right - 0.5"
+                + " && p.top + 2 < q.bottom - 2 && q.top + 2 < p.bottom - 2)"
+                + ".map(([b]) => a + ' on ' + b)); }");
+    assertThat((List<?>) overlaps).as(what).isEmpty();
+    Object small =
+        page.evaluate(
+            "() => [...document.querySelectorAll('[data-travel]')].filter(t =>"
+                + " parseFloat(getComputedStyle(t).fontSize)"
+                + " * t.getScreenCTM().a < 12).map(t => t.textContent)");
+    assertThat((List<?>) small).as(what).isEmpty();
+    for (String part : List.of("[data-tally-total]", "[data-stick=left]", "[data-travel]")) {
+      double bottom =
+          ((Number)
+                  page.evaluate(
+                      "part => document.querySelector(part).getBoundingClientRect().bottom", part))
+              .doubleValue();
+      assertThat(bottom).as(what + ": " + part).isLessThanOrEqualTo(800);
+    }
+  }
+
+  @Test
+  void sheetsOnPaper() {
+    page = open("models/2/program/sheet");
+    assertThat(page.locator("[data-setup-sheet]")).containsText("Thermal 1");
+    page.waitForTimeout(1000);
+    assertThat(pages()).as("setup sheet").isEqualTo(1);
+    page.navigate(app.address() + "models/2/program/entry");
+    assertThat(page.locator("[data-entry]").first()).isVisible();
+    assertThat(pages()).as("entry sheet of the glider").isLessThanOrEqualTo(2);
+    page.navigate(app.address() + "models/1/program/entry");
+    assertThat(page.locator("[data-entry]").first()).isVisible();
+    assertThat(pages()).as("entry sheet of the biplane").isLessThanOrEqualTo(1);
+  }
+
+  private int pages() {
+    byte[] pdf = page.pdf(new Page.PdfOptions().setFormat("A4"));
+    String text = new String(pdf, java.nio.charset.StandardCharsets.ISO_8859_1);
+    return text.split("/Type\\s*/Page[^s]", -1).length - 1;
+  }
+}
