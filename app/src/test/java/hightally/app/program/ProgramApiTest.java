@@ -27,9 +27,9 @@ class ProgramApiTest extends ApiTest {
     assertThat(entries).hasSize(2);
     assertThat(entries.get(0).get("what").asText()).isEqualTo("roll, rate");
     assertThat(entries.get(0).get("before").asText()).isEqualTo("85 %");
-    assertThat(entries.get(0).get("value").asText()).isEqualTo("90 % / 85 %");
+    assertThat(entries.get(0).get("value").asText()).isEqualTo("right 90 %, left 85 %");
     assertThat(entries.get(1).get("place").asText()).isEqualTo("Mix: Aileron to rudder");
-    assertThat(entries.get(1).get("value").asText()).isEqualTo("31 % / 28 %");
+    assertThat(entries.get(1).get("value").asText()).isEqualTo("right 31 %, left 28 %");
     JsonNode whole = post("/api/program/entry-sheet", Map.of("setup", glider())).json();
     List<String> twins = new ArrayList<>();
     whole.forEach(one -> twins.add(one.get("twin").asText()));
