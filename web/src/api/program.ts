@@ -181,9 +181,10 @@ export const useDifference = (before: Setup, after: Setup, enabled = true) =>
     queryFn: () => answered(api.POST("/api/setups/difference", { body: { before, after } })),
   });
 
-export const useGallery = () =>
+/** Common mixes for which the model has the parts. */
+export const useGallery = (setup: Setup) =>
   useQuery({
-    queryKey: ["gallery"],
-    queryFn: () => answered(api.GET("/api/program/gallery")),
-    staleTime: Infinity,
+    ...while_,
+    queryKey: ["gallery", setup.surfaces, setup.airframe.motors, setup.transmitter.inputs],
+    queryFn: () => answered(api.POST("/api/program/gallery", { body: { setup } })),
   });

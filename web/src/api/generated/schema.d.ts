@@ -710,6 +710,23 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/program/gallery": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** Common mixes for which a model has the parts, and what each asks for */
+    post: operations["postProgramGallery"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/program/flicks": {
     parameters: {
       query?: never;
@@ -1923,23 +1940,6 @@ export interface paths {
     post?: never;
     /** Stops a search; what was found so far is kept */
     delete: operations["deleteProgramHazardsSearchesId"];
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/program/gallery": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    /** Common mixes and what each asks for */
-    get: operations["getProgramGallery"];
-    put?: never;
-    post?: never;
-    delete?: never;
     options?: never;
     head?: never;
     patch?: never;
@@ -4951,6 +4951,34 @@ export interface components {
       end: ("WHOLE" | "STOPPED" | "TIME_UP" | "LEFT_ALONE" | "TOO_LARGE" | "FAILED") | null;
       outcome: components["schemas"]["Outcome"] | null;
     };
+    RecipeCard: {
+      /** @enum {string} */
+      recipe:
+        | "AILERON_TO_RUDDER"
+        | "ELEVATOR_TO_FLAP"
+        | "BRAKES_ON_STICK"
+        | "BRAKES_ON_LEVER"
+        | "LEVER_TO_ELEVATOR"
+        | "BRAKES_TO_ELEVATOR"
+        | "THROTTLE_TO_ELEVATOR"
+        | "RUDDER_TO_ELEVATOR"
+        | "RUDDER_TO_AILERON"
+        | "RUDDER_TO_MOTORS"
+        | "AILERON_TO_FLAP"
+        | "FLAP_TO_ELEVATOR"
+        | "LOW_THROTTLE_TO_ELEVATOR"
+        | "ELEVATOR_TO_CANARDS"
+        | "AILERON_TO_CANARDS"
+        | "ELEVATOR_TO_NOZZLES"
+        | "RUDDER_TO_NOZZLES";
+      title: string;
+      reason: string;
+      asks: string;
+      /** Format: double */
+      start: number;
+      needsLever: boolean;
+      asksPreset: boolean;
+    };
     FlickAsked: {
       setup: components["schemas"]["Setup"];
       moment: components["schemas"]["Moment"];
@@ -5300,7 +5328,14 @@ export interface components {
         | "THROTTLE_TO_ELEVATOR"
         | "RUDDER_TO_ELEVATOR"
         | "RUDDER_TO_AILERON"
-        | "RUDDER_TO_MOTORS";
+        | "RUDDER_TO_MOTORS"
+        | "AILERON_TO_FLAP"
+        | "FLAP_TO_ELEVATOR"
+        | "LOW_THROTTLE_TO_ELEVATOR"
+        | "ELEVATOR_TO_CANARDS"
+        | "AILERON_TO_CANARDS"
+        | "ELEVATOR_TO_NOZZLES"
+        | "RUDDER_TO_NOZZLES";
       /**
        * Format: double
        * @description Percent
@@ -6540,27 +6575,6 @@ export interface components {
       /** Format: date-time */
       endedAt: string | null;
       passed: boolean;
-    };
-    RecipeCard: {
-      /** @enum {string} */
-      recipe:
-        | "AILERON_TO_RUDDER"
-        | "ELEVATOR_TO_FLAP"
-        | "BRAKES_ON_STICK"
-        | "BRAKES_ON_LEVER"
-        | "LEVER_TO_ELEVATOR"
-        | "BRAKES_TO_ELEVATOR"
-        | "THROTTLE_TO_ELEVATOR"
-        | "RUDDER_TO_ELEVATOR"
-        | "RUDDER_TO_AILERON"
-        | "RUDDER_TO_MOTORS";
-      title: string;
-      reason: string;
-      asks: string;
-      /** Format: double */
-      start: number;
-      needsLever: boolean;
-      asksPreset: boolean;
     };
     ComplaintCard: {
       /** @enum {string} */
@@ -10281,6 +10295,57 @@ export interface operations {
         };
         content: {
           "application/json": components["schemas"]["SearchState"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  postProgramGallery: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["ProgramAsked"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["RecipeCard"][];
         };
       };
       /** @description Asked by another page, or under another name than this machine's. */
@@ -16144,35 +16209,6 @@ export interface operations {
       };
       /** @description What was sent breaks its contract; every violation is named. */
       422: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/problem+json": components["schemas"]["Problem"];
-        };
-      };
-    };
-  };
-  getProgramGallery: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/json": components["schemas"]["RecipeCard"][];
-        };
-      };
-      /** @description Asked by another page, or under another name than this machine's. */
-      403: {
         headers: {
           [name: string]: unknown;
         };

@@ -28,6 +28,7 @@ export function RigPanel({ index }: { index: number }) {
   const { servo } = behind(draft.present, index);
   return (
     <>
+      {!slave && <ThrowsCard index={index} />}
       <Card title={`${surface.name}: linkage`} aside={<LinkageFacts index={index} />}>
         <LinkageDrawing />
         <TravelPlot index={index} />
@@ -72,7 +73,6 @@ export function RigPanel({ index }: { index: number }) {
           />
         </div>
       </Card>
-      {!slave && <ThrowsCard index={index} />}
       <MeasuredCard key={`measured-${index}`} index={index} />
       {servo >= 0 && !slave && (
         <Card title={draft.present.servos[servo]?.name}>

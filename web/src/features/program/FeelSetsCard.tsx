@@ -1,11 +1,12 @@
 import { AddButton } from "@/features/model/edits";
-import { useFeelStart } from "@/api/edits";
+import { useCopy, useFeelStart } from "@/api/edits";
 import { Fold } from "@/ui/fold";
-import { Plus, X } from "lucide-react";
+import { Copy, Plus, X } from "lucide-react";
 import { useState } from "react";
 import { CONTROL_KEYS, controlName } from "@/domain/words";
 import { DraftCheck, DraftNumber, DraftText } from "@/features/model/fields";
 import { useModel } from "@/features/model/model";
+import { useWorked } from "@/features/model/worked";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Choice } from "@/ui/choice";
@@ -36,6 +37,7 @@ export function FeelSetsCard() {
             >
               <X aria-hidden size={15} /> Remove
             </Button>
+            <CopySet id={one.id} />
           </div>
           <DraftPhases path={["feelSets", i, "phases"]} />
           {CONTROL_KEYS.map((key) => {
@@ -68,6 +70,25 @@ export function FeelSetsCard() {
         <Plus aria-hidden size={16} /> A set
       </AddButton>
     </Card>
+  );
+}
+
+/** The same set once more, to be changed. */
+function CopySet({ id }: { id: string }) {
+  const { draft } = useModel();
+  const worked = useWorked();
+  const copy = useCopy();
+  return (
+    <Button
+      look="quiet"
+      className="self-end justify-self-start"
+      disabled={copy.isPending}
+      onClick={() =>
+        void worked(copy.mutateAsync({ setup: draft.present, what: "FEEL_SET", from: id, to: "" }))
+      }
+    >
+      <Copy aria-hidden size={15} /> Copy
+    </Button>
   );
 }
 

@@ -12,11 +12,12 @@ import { TextLine } from "@/ui/text-line";
 /** Common mixes, built from what the pilot knows. */
 export function Gallery() {
   const { draft, change } = useModel();
-  const gallery = useGallery();
+  const gallery = useGallery(draft.present);
   const build = useBuildMix();
   const [chosen, setChosen] = useState<RecipeCard>();
   const [percent, setPercent] = useState("");
   const [phase, setPhase] = useState("");
+  const [acts, setActs] = useState("");
   const [lever, setLever] = useState("");
   const phases = draft.present.phases;
   const levers = draft.present.transmitter.inputs.filter((one) => one.kind === "LEVER");
@@ -29,7 +30,7 @@ export function Gallery() {
         percent: Number(percent.replace(",", ".")),
         lever: chosen.needsLever ? lever || (levers[0]?.id ?? "") : "",
         preset: chosen.asksPreset ? phase : "",
-        phases: chosen.asksPreset || phase === "" ? [] : [phase],
+        phases: acts === "" ? [] : [acts],
       },
       {
         onSuccess: (setup) => {
@@ -50,6 +51,7 @@ export function Gallery() {
               setChosen(card);
               setPercent(String(card.start));
               setPhase("");
+              setActs("");
             }}
           >
             {card.title}
@@ -83,15 +85,23 @@ export function Gallery() {
               options={levers.map((one) => [one.id, one.name] as const)}
             />
           )}
-          {phases.length > 1 && (
+          {phases.length > 1 && chosen.asksPreset && (
             <Choice
-              label={chosen.asksPreset ? "Preset of phase" : "Acts in"}
+              label="Preset of phase"
               value={phase}
               onValue={setPhase}
               options={[
-                ["", chosen.asksPreset ? "none, the figure" : "all phases"],
+                ["", "none, the figure"],
                 ...phases.map((one) => [one.id, one.name] as const),
               ]}
+            />
+          )}
+          {phases.length > 1 && (
+            <Choice
+              label="Acts in"
+              value={acts}
+              onValue={setActs}
+              options={[["", "all phases"], ...phases.map((one) => [one.id, one.name] as const)]}
             />
           )}
           <Button type="submit" look="main" disabled={build.isPending}>

@@ -92,12 +92,13 @@ export function TargetEnds({ mix, target, pair, reach, children }: EndsProps) {
 type Surfaces = ReturnType<typeof useModel>["draft"]["present"]["surfaces"];
 
 /** The targets of a mix, a pair that gets the same told once. */
-export function targetRows(mix: Mix, surfaces: Surfaces) {
+export function targetRows(mix: Mix, surfaces: Surfaces, apart: boolean) {
   return mix.targets.flatMap((target, at) => {
     const surface = surfaces.find((one) => one.id === target.target);
     const other = mix.targets.findIndex((one) => one.target === surface?.pair);
     const twin = other < 0 ? undefined : mix.targets[other];
     const alike =
+      !apart &&
       surface !== undefined &&
       surface.pair !== "" &&
       twin !== undefined &&

@@ -1,3 +1,4 @@
+import { useState } from "react";
 import type { Schemas } from "@/api/client";
 import { useCopy, useMixSource } from "@/api/edits";
 import { Plus, X } from "lucide-react";
@@ -88,6 +89,8 @@ function MixCard({ mix, index, asCurve, reach, sources }: MixProps) {
     );
   const pairOf = (i: number) =>
     setup.surfaces.find((one) => one.id === mix.targets[i]?.target)?.pair;
+  const [apart, setApart] = useState(false);
+  const targetsShown = targetRows(mix, setup.surfaces, apart);
   const copy = useCopy();
   const copied = (what: "MIX" | "MIX_MIRRORED") =>
     copy.mutate(
@@ -171,10 +174,17 @@ function MixCard({ mix, index, asCurve, reach, sources }: MixProps) {
           </div>
         )}
       </div>
-      <h3 className="mt-3 text-sm font-semibold">Moves</h3>
+      <div className="mt-3 flex items-center gap-2">
+        <h3 className="text-sm font-semibold">Moves</h3>
+        {(apart || targetsShown.some((one) => one.pair)) && (
+          <Button look="quiet" className="!min-h-7 text-sm" onClick={() => setApart(!apart)}>
+            {apart ? "Pairs as one" : "Take apart"}
+          </Button>
+        )}
+      </div>
       <Where reach={reach} />
       <div className="mt-1 space-y-1.5">
-        {targetRows(mix, setup.surfaces).map(({ at: i, name, pair }) => (
+        {targetsShown.map(({ at: i, name, pair }) => (
           <div
             key={`${i} ${mix.targets[i]?.target}`}
             className="grid grid-cols-2 items-start gap-2 sm:grid-cols-[1.4fr_1fr_1fr_2rem]"

@@ -179,7 +179,7 @@ class DeskStoriesTest extends Story {
     assertThat(stands(setup, "flap-left", full, landing)).isCloseTo(-3, within(RULER_MM));
     assertThat(stands(setup, "flap-left", none, landing)).isCloseTo(-23, within(RULER_MM));
     assertThat(stands(setup, "aileron-right", none, landing)).isCloseTo(4, within(RULER_MM));
-    assertThat(Math.abs(stands(setup, "aileron-left", Map.of("roll", 1.0), Map.of(lever, 0.5))))
+    assertThat(stands(setup, "aileron-left", Map.of("roll", -1.0), Map.of(lever, 0.5)))
         .isCloseTo(9, within(RULER_MM));
     noHazard(setup);
     assertThat(edits).isLessThanOrEqualTo(25);
@@ -250,6 +250,62 @@ class DeskStoriesTest extends Story {
         .isCloseTo(-2.5, within(RULER_MM));
     noHazard(setup);
     assertThat(edits).isLessThanOrEqualTo(45);
+    assertThat(browser.errors()).isEmpty();
+  }
+
+  @Test
+  void aJetWithCanardsAndNozzles() {
+    begin("Jet, canards and vectored thrust", "Sandgrouse");
+    int kind = edits;
+    to("Mixes");
+    press(button(page, "Elevator to canards"));
+    press(button(page, "Build it"));
+    // To each side and target a weight of its own: 30 and 35, 38 and 39 percent.
+    Browser.choose(page.getByLabel("Typed in"), "PERCENT");
+    Locator moves = mix("Elevator to canards");
+    String[][] weights = {
+      {"left-canard", "full back stick", "30"},
+      {"left-canard", "full forward stick", "35"},
+      {"right-canard", "full back stick", "38"},
+      {"right-canard", "full forward stick", "39"},
+    };
+    press(moves.getByRole(AriaRole.BUTTON).getByText("Take apart"));
+    for (String[] one : weights) {
+      move(adds("Elevator to canards", one[0], one[1]), one[2]);
+    }
+    press(button(page, "Aileron to canards"));
+    press(button(page, "Build it"));
+    move(adds("Aileron to canards", "left-canard", "full right aileron stick"), "20");
+    press(button(page, "Elevator to nozzles"));
+    press(button(page, "Build it"));
+    press(button(page, "Rudder to nozzles"));
+    press(button(page, "Build it"));
+    Browser.choose(page.getByLabel("Typed in"), "MILLIMETRES");
+    to("Feel");
+    move(page.locator("[data-rates='/roll'] input").first(), "12");
+    long model = save();
+    int typed = edits - kind;
+    System.out.println("Jet, canards and nozzles: " + typed + " edits beyond its kind");
+    JsonNode setup = Models.setup(app, model);
+    JsonNode canards = setup.at("/mixes/0");
+    for (String[] one : weights) {
+      boolean back = one[1].contains("back");
+      double weight = canards.get(back ? "weightPlusPercent" : "weightMinusPercent").asDouble();
+      for (JsonNode target : canards.get("targets")) {
+        if (target.get("target").asText().equals(one[0])) {
+          double factor = target.get(back ? "factor" : "factorMinus").asDouble();
+          assertThat(Math.abs(weight * factor))
+              .as(one[0] + " " + one[1])
+              .isCloseTo(Double.parseDouble(one[2]), within(0.06));
+        }
+      }
+    }
+    Map<String, Double> none = Map.of();
+    assertThat(stands(setup, "aileron-right", Map.of("roll", 1.0), none))
+        .isCloseTo(12, within(RULER_MM));
+    assertThat(stands(setup, "nozzle-pitch", Map.of("pitch", 1.0), none)).isPositive();
+    noHazard(setup);
+    assertThat(typed).isLessThanOrEqualTo(20);
     assertThat(browser.errors()).isEmpty();
   }
 

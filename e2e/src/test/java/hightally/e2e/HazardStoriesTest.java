@@ -177,8 +177,9 @@ class HazardStoriesTest extends Story {
   void whatGroundsAModelStandsWhereverItIsShownAndGoesWhenItIsMended() {
     long model = Models.planted(app, 4, setup -> plant("CANNOT_STOP", setup));
     Page page = open("");
-    assertThat(page.locator("article", withText("Brindle")).last().locator("[data-grounded]"))
-        .isVisible();
+    Locator itself = page.locator("a[href='/models/" + model + "/rig']");
+    Locator card = page.locator("article", new Page.LocatorOptions().setHas(itself));
+    assertThat(card.locator("[data-grounded]")).isVisible();
     for (String place : List.of("check", "fly/new", "fly/card")) {
       page.navigate(app.address() + "models/" + model + "/" + place);
       assertThat(page.locator("[data-grounded]").first()).containsText("Not to be flown");

@@ -219,7 +219,7 @@ class PathTest extends Story {
     Page page = browser.page(1280, 800, ColorScheme.LIGHT);
     page.navigate(app.address());
     page.getByRole(AriaRole.LINK, named("New model")).click();
-    page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("V-tail")).click();
+    page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("V-tail, flaps")).click();
     page.getByLabel("Its name").fill("Wend");
     anyButton(page, "Start this model").click();
     assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Wend")))

@@ -95,10 +95,10 @@ class ProgramController {
     return FlickPreview.of(SignalPath.of(asked.setup()), asked.moment());
   }
 
-  @GetMapping("/gallery")
-  @Operation(summary = "Common mixes and what each asks for")
-  List<MixGallery.RecipeCard> gallery() {
-    return MixGallery.cards();
+  @PostMapping("/gallery")
+  @Operation(summary = "Common mixes for which a model has the parts, and what each asks for")
+  List<MixGallery.RecipeCard> gallery(@RequestBody ProgramAsked asked) {
+    return MixGallery.cards(asked.setup());
   }
 
   @PostMapping("/feel/convert")

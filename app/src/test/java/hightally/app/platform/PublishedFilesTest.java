@@ -52,7 +52,7 @@ class PublishedFilesTest extends Pilot {
     ObjectNode setup = biplane();
     answers.set("setup", setup);
     answers.set("fields", get("/api/fields").json());
-    answers.set("gallery", get("/api/program/gallery").json());
+    answers.set("gallery", post("/api/program/gallery", Map.of("setup", setup)).json());
     answers.set("words", get("/api/program/feel/words").json());
     Map<String, Object> moment =
         Map.of(

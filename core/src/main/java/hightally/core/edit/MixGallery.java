@@ -1,12 +1,16 @@
 package hightally.core.edit;
 
 import hightally.core.airframe.Motor;
+import hightally.core.airframe.Side;
 import hightally.core.airframe.Surface;
+import hightally.core.airframe.SurfaceRole;
 import hightally.core.channel.InputKind;
+import hightally.core.channel.TransmitterInput;
 import hightally.core.mix.CurvePoint;
 import hightally.core.mix.Mix;
 import hightally.core.mix.MixSource;
 import hightally.core.mix.MixTarget;
+import hightally.core.phase.Phase;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Naming;
@@ -18,6 +22,7 @@ import hightally.core.quantity.Within;
 import hightally.core.response.Response;
 import hightally.core.setup.Setup;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Set;
 import java.util.function.Predicate;
@@ -78,7 +83,42 @@ public final class MixGallery {
         Said.of("edit.rudderMotors"),
         Said.of("edit.turnsDifferentialThrust"),
         Said.of("edit.differenceFullRudderPercentPower"),
-        30);
+        30),
+    AILERON_TO_FLAP(
+        Said.of("edit.aileronFlap"),
+        Said.of("edit.flapsRollAlong"),
+        Said.of("edit.flapUpAtFullAileron"),
+        40),
+    FLAP_TO_ELEVATOR(
+        Said.of("edit.flapElevator"),
+        Said.of("edit.whatFlapsPitch"),
+        Said.of("edit.elevatorAtFullFlap"),
+        -5),
+    LOW_THROTTLE_TO_ELEVATOR(
+        Said.of("edit.lowThrottleElevator"),
+        Said.of("edit.downlineStaysStraight"),
+        Said.of("edit.elevatorAtClosedThrottle"),
+        -2),
+    ELEVATOR_TO_CANARDS(
+        Said.of("edit.elevatorCanards"),
+        Said.of("edit.canardsPitchAlong"),
+        Said.of("edit.canardsAtFullElevator"),
+        30),
+    AILERON_TO_CANARDS(
+        Said.of("edit.aileronCanards"),
+        Said.of("edit.canardsRollAlong"),
+        Said.of("edit.canardsAtFullAileron"),
+        20),
+    ELEVATOR_TO_NOZZLES(
+        Said.of("edit.elevatorNozzles"),
+        Said.of("edit.nozzlesPitchAlong"),
+        Said.of("edit.nozzlesAtFullElevator"),
+        60),
+    RUDDER_TO_NOZZLES(
+        Said.of("edit.rudderNozzles"),
+        Said.of("edit.nozzlesYawAlong"),
+        Said.of("edit.nozzlesAtFullRudder"),
+        60);
 
     private final Said title;
     private final Said reason;
@@ -128,9 +168,22 @@ public final class MixGallery {
       @Text(min = 0, max = 40) String lever,
       List<String> phases) {}
 
-  /** Everything the gallery holds. */
-  public static List<RecipeCard> cards() {
-    return java.util.Arrays.stream(Recipe.values())
+  /** What the gallery holds for a model: that for which it has the parts. */
+  public static List<RecipeCard> cards(Setup setup) {
+    Setup model = Validation.check(setup);
+    String lever =
+        model.transmitter().inputs().stream()
+            .filter(one -> one.kind() == InputKind.LEVER)
+            .map(TransmitterInput::id)
+            .findFirst()
+            .orElse("");
+    return Arrays.stream(Recipe.values())
+        .filter(one -> !one.needsLever() || !lever.isEmpty())
+        .filter(
+            one ->
+                !made(new RecipeAsked(model, one, one.start, "", lever, List.of()))
+                    .targets()
+                    .isEmpty())
         .map(
             one ->
                 new RecipeCard(
@@ -148,34 +201,7 @@ public final class MixGallery {
   public static Setup build(RecipeAsked asked, Naming naming) {
     Validation.check(asked);
     Setup setup = asked.setup();
-    Mix mix =
-        switch (asked.recipe()) {
-          case AILERON_TO_RUDDER -> stick(asked, "roll", yawing(setup, 1), asked.percent());
-          case ELEVATOR_TO_FLAP -> flap(asked);
-          case BRAKES_ON_STICK -> brakes(asked);
-          case BRAKES_ON_LEVER ->
-              lever(asked, braking(setup), point(0, 0), point(100, asked.percent()));
-          case LEVER_TO_ELEVATOR ->
-              lever(
-                  asked,
-                  pitching(setup),
-                  point(0, 0),
-                  point(50, 0.7 * asked.percent()),
-                  point(100, asked.percent()));
-          case BRAKES_TO_ELEVATOR ->
-              throttle(
-                  asked,
-                  pitching(setup),
-                  point(-100, asked.percent()),
-                  point(80, 0),
-                  point(100, 0));
-          case THROTTLE_TO_ELEVATOR ->
-              throttle(
-                  asked, pitching(setup), point(-100, 0), point(0, 0), point(100, asked.percent()));
-          case RUDDER_TO_ELEVATOR -> even(asked, pitching(setup));
-          case RUDDER_TO_AILERON -> stick(asked, "yaw", rolling(setup), asked.percent());
-          case RUDDER_TO_MOTORS -> stick(asked, "yaw", motors(setup), asked.percent());
-        };
+    Mix mix = made(asked);
     if (mix.targets().isEmpty()) {
       throw InvalidInputException.of(
           "recipe", asked.recipe(), Said.of("demand.oneAirframeSurfacesMotors"));
@@ -184,6 +210,103 @@ public final class MixGallery {
     Recipe recipe = asked.recipe();
     mixes.add(mix.named(naming.of(recipe.title, 80), naming.of(recipe.reason, 300)));
     return Validation.check(setup.change().mixes(mixes).done());
+  }
+
+  private static Mix made(RecipeAsked asked) {
+    Setup setup = asked.setup();
+    return switch (asked.recipe()) {
+      case AILERON_TO_RUDDER -> stick(asked, "roll", yawing(setup, 1), asked.percent());
+      case ELEVATOR_TO_FLAP -> flap(asked);
+      case BRAKES_ON_STICK -> brakes(asked);
+      case BRAKES_ON_LEVER ->
+          lever(asked, braking(setup), point(0, 0), point(100, asked.percent()));
+      case LEVER_TO_ELEVATOR ->
+          lever(
+              asked,
+              pitching(setup),
+              point(0, 0),
+              point(50, 0.7 * asked.percent()),
+              point(100, asked.percent()));
+      case BRAKES_TO_ELEVATOR ->
+          throttle(
+              asked, pitching(setup), point(-100, asked.percent()), point(80, 0), point(100, 0));
+      case THROTTLE_TO_ELEVATOR ->
+          throttle(
+              asked, pitching(setup), point(-100, 0), point(0, 0), point(100, asked.percent()));
+      case RUDDER_TO_ELEVATOR -> even(asked, pitching(setup));
+      case RUDDER_TO_AILERON -> stick(asked, "yaw", rolling(setup), asked.percent());
+      case RUDDER_TO_MOTORS -> stick(asked, "yaw", motors(setup), asked.percent());
+      case AILERON_TO_FLAP -> stick(asked, "roll", rollingFlaps(asked), asked.percent());
+      case FLAP_TO_ELEVATOR -> flapToElevator(asked);
+      case LOW_THROTTLE_TO_ELEVATOR ->
+          throttle(
+              asked, pitching(setup), point(-100, asked.percent()), point(-80, 0), point(100, 0));
+      case ELEVATOR_TO_CANARDS ->
+          stick(asked, "pitch", targets(canards(setup), one -> -1), asked.percent());
+      case AILERON_TO_CANARDS ->
+          stick(asked, "roll", targets(sided(canards(setup)), MixGallery::side), asked.percent());
+      case ELEVATOR_TO_NOZZLES ->
+          stick(asked, "pitch", targets(nozzles(setup, false), one -> 1), asked.percent());
+      case RUDDER_TO_NOZZLES ->
+          stick(asked, "yaw", targets(nozzles(setup, true), one -> 1), asked.percent());
+    };
+  }
+
+  /**
+   * The flaps go with the ailerons of their side, down-going less by the ailerons' own differential
+   * in the phase it acts in.
+   */
+  private static List<MixTarget> rollingFlaps(RecipeAsked asked) {
+    Setup setup = asked.setup();
+    List<Surface> ailerons = ailerons(setup);
+    if (ailerons.isEmpty()) {
+      return List.of();
+    }
+    double down = 1 - acting(asked).differential(ailerons.get(0).id());
+    return sided(flaps(setup)).stream()
+        .filter(one -> !ailerons.contains(one))
+        .map(
+            one ->
+                side(one) > 0
+                    ? new MixTarget(one.id(), 1, down)
+                    : new MixTarget(one.id(), -down, -1))
+        .toList();
+  }
+
+  /** The phase a recipe is asked for; where none is named, the one that is on when no other is. */
+  private static Phase acting(RecipeAsked asked) {
+    return asked.phases().isEmpty()
+        ? asked.setup().basePhase()
+        : asked.setup().phase(asked.phases().get(0)).orElse(asked.setup().basePhase());
+  }
+
+  private static List<Surface> sided(List<Surface> surfaces) {
+    return surfaces.stream().filter(one -> one.side() != Side.CENTRE).toList();
+  }
+
+  private static double side(Surface one) {
+    return one.side() == Side.RIGHT ? 1 : -1;
+  }
+
+  private static List<Surface> canards(Setup setup) {
+    return having(setup, one -> one.role() == SurfaceRole.CANARD);
+  }
+
+  private static List<Surface> nozzles(Setup setup, boolean sideways) {
+    return having(setup, one -> one.role() == SurfaceRole.NOZZLE && one.sideways() == sideways);
+  }
+
+  private static Mix flapToElevator(RecipeAsked asked) {
+    List<Surface> flaps = flaps(asked.setup());
+    List<MixTarget> targets =
+        flaps.isEmpty()
+            ? List.of()
+            : pitching(asked.setup()).stream()
+                .filter(one -> flaps.stream().noneMatch(flap -> flap.id().equals(one.target())))
+                .toList();
+    double weight = -asked.percent();
+    String from = flaps.isEmpty() ? "" : flaps.get(0).id();
+    return mix(asked, MixSource.SURFACE, from, weight, weight, List.of(), targets);
   }
 
   private static CurvePoint point(double x, double y) {
@@ -209,17 +332,22 @@ public final class MixGallery {
     return mix(asked, MixSource.RESPONSE, "yaw", weight, -weight, List.of(), targets);
   }
 
-  /** Weight = the flaps' way at full up elevator over what full up elevator comes to. */
+  /**
+   * Weight = the flaps' way at full up elevator, from where the phase it acts in has them, over
+   * what full up elevator comes to.
+   */
   private static Mix flap(RecipeAsked asked) {
     Setup setup = asked.setup();
     List<MixTarget> targets = targets(flaps(setup), one -> -1);
+    Phase here = acting(asked);
     double down =
         setup
             .phase(asked.preset())
             .map(
                 phase ->
                     flaps(setup).stream()
-                        .mapToDouble(flap -> -phase.presetPercent(flap.id()))
+                        .mapToDouble(
+                            flap -> here.presetPercent(flap.id()) - phase.presetPercent(flap.id()))
                         .max()
                         .orElse(0))
             .orElse(asked.percent());

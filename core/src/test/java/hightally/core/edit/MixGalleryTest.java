@@ -9,10 +9,13 @@ import static org.assertj.core.api.Assertions.within;
 import hightally.core.DemoModels;
 import hightally.core.English;
 import hightally.core.airframe.Surface;
+import hightally.core.airframe.SurfaceRole;
 import hightally.core.edit.MixGallery.Recipe;
 import hightally.core.edit.MixGallery.RecipeAsked;
 import hightally.core.mix.Mix;
+import hightally.core.phase.Differential;
 import hightally.core.phase.Phase;
+import hightally.core.phase.Preset;
 import hightally.core.phase.Trims;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.InvalidInputException;
@@ -20,7 +23,9 @@ import hightally.core.setup.Setup;
 import hightally.core.signal.Moment;
 import hightally.core.signal.SignalPath;
 import java.util.Arrays;
+import java.util.EnumSet;
 import java.util.List;
+import java.util.Set;
 import java.util.function.ToDoubleFunction;
 import org.junit.jupiter.api.Test;
 
@@ -150,18 +155,126 @@ class MixGalleryTest {
   }
 
   @Test
-  void everyRecipeHasACardWithAReasonAndAStartThatCanBeBuilt() {
-    assertThat(MixGallery.cards()).hasSize(Recipe.values().length);
-    for (MixGallery.RecipeCard card : MixGallery.cards()) {
-      assertThat(say(card.reason())).as(say(card.title())).isNotBlank();
-      Setup base = card.recipe() == Recipe.RUDDER_TO_MOTORS ? twin : glider;
-      Setup built =
-          MixGallery.build(
-              new RecipeAsked(base, card.recipe(), card.start(), "", lever(base), List.of()),
-              English.NAMES);
-      assertThat(built.mixes()).hasSize(1);
-      assertThat(built.mixes().get(0).reason()).isEqualTo(say(card.reason()));
+  void everyCardThatIsOfferedHasAReasonAndAStartThatCanBeBuilt() {
+    Set<Recipe> offered = EnumSet.noneOf(Recipe.class);
+    for (Setup base : List.of(twin, glider, biplane, bare(vectored()))) {
+      for (MixGallery.RecipeCard card : MixGallery.cards(base)) {
+        assertThat(say(card.reason())).as(say(card.title())).isNotBlank();
+        Setup built =
+            MixGallery.build(
+                new RecipeAsked(base, card.recipe(), card.start(), "", lever(base), List.of()),
+                English.NAMES);
+        assertThat(built.mixes()).hasSize(1);
+        assertThat(built.mixes().get(0).reason()).isEqualTo(say(card.reason()));
+        offered.add(card.recipe());
+      }
     }
+    assertThat(offered).containsExactlyInAnyOrder(Recipe.values());
+  }
+
+  /** The biplane with a pair of canards and two nozzles instead of its upper ailerons and tail. */
+  private Setup vectored() {
+    Setup as = role(biplane, "upper-aileron-left", SurfaceRole.CANARD);
+    as = role(as, "upper-aileron-right", SurfaceRole.CANARD);
+    as = role(as, "rudder", SurfaceRole.NOZZLE);
+    return role(as, "elevator", SurfaceRole.NOZZLE);
+  }
+
+  private static Setup role(Setup setup, String surface, SurfaceRole role) {
+    Surface one = setup.surface(surface).orElseThrow();
+    return setup.withSurface(
+        new Surface(
+            one.id(),
+            one.name(),
+            one.side(),
+            one.sideways(),
+            one.chordMm(),
+            one.place(),
+            one.shares(),
+            one.rod(),
+            role,
+            one.pair(),
+            one.hornHolesMm()));
+  }
+
+  @Test
+  void onlyThatForWhichTheModelHasThePartsIsOffered() {
+    assertThat(MixGallery.cards(biplane))
+        .extracting(MixGallery.RecipeCard::recipe)
+        .contains(Recipe.RUDDER_TO_ELEVATOR, Recipe.LOW_THROTTLE_TO_ELEVATOR)
+        .doesNotContain(
+            Recipe.RUDDER_TO_MOTORS,
+            Recipe.AILERON_TO_FLAP,
+            Recipe.ELEVATOR_TO_CANARDS,
+            Recipe.ELEVATOR_TO_NOZZLES);
+  }
+
+  @Test
+  void flapsRollAlongInTheAileronsRatio() {
+    Phase base = glider.basePhase();
+    double half = 50;
+    Setup differential =
+        glider
+            .change()
+            .phases(
+                glider.phases().stream()
+                    .map(
+                        one ->
+                            one.id().equals(base.id())
+                                ? one.withDifferential(
+                                    List.of(
+                                        new Differential("aileron-left", half),
+                                        new Differential("aileron-right", half)))
+                                : one)
+                    .toList())
+            .done();
+    Setup built = build(differential, Recipe.AILERON_TO_FLAP, 40);
+    adds(
+        differential,
+        built,
+        REST.with(Control.ROLL, 1),
+        one -> one.id().equals("flap-right") ? 40 : one.id().equals("flap-left") ? -20 : 0);
+    adds(
+        differential,
+        built,
+        REST.with(Control.ROLL, -1),
+        one -> one.id().equals("flap-right") ? -20 : one.id().equals("flap-left") ? 40 : 0);
+  }
+
+  @Test
+  void elevatorToFlapBeginsWhereItsOwnPhaseHasThem() {
+    Setup presets =
+        glider
+            .change()
+            .phases(
+                glider.phases().stream()
+                    .map(one -> one.withPresets(List.of(flapsAt(one.id()), other(one.id()))))
+                    .toList())
+            .done();
+    Setup built =
+        MixGallery.build(
+            new RecipeAsked(presets, Recipe.ELEVATOR_TO_FLAP, 3, "thermal-1", "", List.of("speed")),
+            English.NAMES);
+    Mix mix = built.mixes().get(0);
+    double full = presets.feel().pitch().ratePositivePercent();
+    assertThat(mix.weightPlusPercent()).isCloseTo(100 * (4 + 10) / full, within(0.06));
+    assertThat(mix.phases()).containsExactly("speed");
+  }
+
+  private static Preset flapsAt(String phase) {
+    return new Preset("flap-left", phase.equals("speed") ? 4 : -10);
+  }
+
+  private static Preset other(String phase) {
+    return new Preset("flap-right", phase.equals("speed") ? 4 : -10);
+  }
+
+  @Test
+  void aClosedThrottleHelpsOnlyInItsLastClicks() {
+    Setup built = build(biplane, Recipe.LOW_THROTTLE_TO_ELEVATOR, -2);
+    adds(biplane, built, REST.withThrottle(0, true), one -> -2 * one.shares().pitch());
+    adds(biplane, built, REST.withThrottle(0.1, true), one -> 0);
+    adds(biplane, built, REST, one -> 0);
   }
 
   @Test
