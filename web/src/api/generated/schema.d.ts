@@ -5067,6 +5067,8 @@ export interface components {
       typed: components["schemas"]["TypedMovement"];
       /** Format: double */
       now: number;
+      /** Format: double */
+      percent: number;
       words: string;
     };
     DeskSheet: {

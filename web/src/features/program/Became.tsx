@@ -47,7 +47,7 @@ export function Became() {
           >
             Keep the movement
           </Button>
-          <Button disabled={move.isPending} onClick={() => set(one, one.typed.percent, "PERCENT")}>
+          <Button disabled={move.isPending} onClick={() => set(one, one.percent, "PERCENT")}>
             Keep the percent
           </Button>
         </div>

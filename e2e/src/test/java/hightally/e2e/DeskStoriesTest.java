@@ -290,7 +290,12 @@ class DeskStoriesTest extends Story {
     JsonNode canards = setup.at("/mixes/0");
     for (String[] one : weights) {
       boolean back = one[1].contains("back");
-      double weight = canards.get(back ? "weightPlusPercent" : "weightMinusPercent").asDouble();
+      double rate =
+          setup
+              .at("/feel/pitch/" + (back ? "ratePositivePercent" : "rateNegativePercent"))
+              .asDouble();
+      double weight =
+          rate / 100 * canards.get(back ? "weightPlusPercent" : "weightMinusPercent").asDouble();
       for (JsonNode target : canards.get("targets")) {
         if (target.get("target").asText().equals(one[0])) {
           double factor = target.get(back ? "factor" : "factorMinus").asDouble();
@@ -348,6 +353,7 @@ class DeskStoriesTest extends Story {
   @Test
   void theBenchIsInOneViewAndNoLabelsOverlap() {
     JsonNode kinds = Models.call(app, "GET", "api/kinds", null);
+    page = open("");
     for (JsonNode kind : kinds) {
       ObjectNode body = json.createObjectNode().put("reason", "To be drawn");
       ObjectNode setup = kind.deepCopy();
@@ -362,7 +368,7 @@ class DeskStoriesTest extends Story {
   }
 
   private void noOverlap(String path, String what) {
-    page = open(path);
+    page.navigate(app.address() + path);
     assertThat(page.locator("[data-travel]").first()).isVisible();
     assertThat(page.locator("[data-tally-total]")).isVisible();
     Object overlaps =

@@ -57,6 +57,7 @@ class NothingLostTest extends Story {
     Page page = open("models/2/program/power");
     Locator point = page.getByRole(AriaRole.SLIDER, containing("Point 2")).first();
     String before = point.getAttribute("aria-valuetext");
+    point.scrollIntoViewIfNeeded();
     BoundingBox box = point.boundingBox();
     page.mouse().move(box.x + box.width / 2, box.y + box.height / 2);
     page.mouse().down();

@@ -102,9 +102,10 @@ public final class TypedMovements {
    * A movement that is no longer what was typed.
    *
    * @param now what it is, in the unit it was typed in
+   * @param percent what stands there, as it would be typed in percent
    * @param words both, in words
    */
-  public record Became(TypedMovement typed, double now, Said words) {}
+  public record Became(TypedMovement typed, double now, double percent, Said words) {}
 
   private static Optional<Became> became(Setup setup, Moment bench, TypedMovement typed) {
     if (!stands(setup, typed)) {
@@ -136,7 +137,8 @@ public final class TypedMovements {
             new Quantity(typed.value(), typed.unit(), 1),
             "now",
             new Quantity(now, typed.unit(), 1));
-    return Optional.of(new Became(typed, now, words));
+    double percent = typed.kind() == Kind.MIX ? movements.arrives() : typed.percent();
+    return Optional.of(new Became(typed, now, percent, words));
   }
 
   /** Whether what it belongs to is there and still stands at the percent it came to. */
@@ -229,7 +231,12 @@ public final class TypedMovements {
   }
 
   private Setup set() {
-    return setTo(wish.unit() == Unit.PERCENT ? wish.signed() : solved());
+    return setTo(plain() ? wish.signed() : solved());
+  }
+
+  /** Percent of a mix are those that arrive at the surface, behind rate and source. */
+  private boolean plain() {
+    return wish.unit() == Unit.PERCENT && wish.kind() != Kind.MIX;
   }
 
   private Setup setTo(double percent) {
@@ -345,13 +352,26 @@ public final class TypedMovements {
   }
 
   private double added(SignalPath on) {
+    TallyMaker.Added adds = adds(on);
+    return switch (wish.unit()) {
+      case DEGREES -> adds.degrees();
+      case PERCENT -> adds.percent();
+      default -> adds.mm();
+    };
+  }
+
+  /** The percent of a mix that arrive at the surface. */
+  private double arrives() {
+    return adds(path).percent();
+  }
+
+  private TallyMaker.Added adds(SignalPath on) {
     int number = setup.mixes().indexOf(mix(setup, wish.subject()));
     Moment end =
         Reach.at(setup, setup.mixes().get(number), moment, wish.plusSide())
             .map(Reach.Hand::moment)
             .orElse(moment);
-    TallyMaker.Added adds = TallyMaker.ofMix(on, end, surface, number);
-    return wish.unit() == Unit.DEGREES ? adds.degrees() : adds.mm();
+    return TallyMaker.ofMix(on, end, surface, number);
   }
 
   private double of(Positions positions) {
