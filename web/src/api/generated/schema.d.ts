@@ -4838,8 +4838,6 @@ export interface components {
       conditions: components["schemas"]["ConditionLine"][];
       mixCurves: components["schemas"]["CurvePoint"][][];
       sources: components["schemas"]["SourceChoice"][];
-      /** Format: double */
-      motorStopPercent: number;
     };
     SourceChoice: {
       /** @enum {string} */
@@ -5035,6 +5033,8 @@ export interface components {
     };
     FeelLines: {
       surface: string;
+      plusSide: boolean;
+      throwWords: string;
       sticks: number[];
       lines: components["schemas"]["Line"][];
     };
@@ -5098,6 +5098,7 @@ export interface components {
       addsMm: number;
       /** Format: double */
       addsDegrees: number;
+      asPair: boolean;
       /** Format: double */
       standsMm: number;
     };
@@ -5124,6 +5125,8 @@ export interface components {
       presetMm: number;
       /** Format: double */
       presetDegrees: number;
+      presetAsPair: boolean;
+      differentialAsPair: boolean;
       full: components["schemas"]["Full"][];
       rollUp: components["schemas"]["Amount"];
       rollDown: components["schemas"]["Amount"];

@@ -88,7 +88,7 @@ export function FeelPage() {
               }))}
             />
           )}
-          {surface !== undefined && (
+          {together.data !== undefined && surface !== undefined && (
             <div className="mt-2">
               <RateRow
                 key={`${control}/`}
@@ -98,6 +98,8 @@ export function FeelPage() {
                 response={draft.present.feel[key]}
                 path={path}
                 surface={surface.id}
+                plusSide={together.data.plusSide}
+                throwWords={together.data.throwWords}
                 line={lineOf("")}
               />
               {sets.map((one) => (
@@ -109,6 +111,8 @@ export function FeelPage() {
                   response={one.feel[key]}
                   path={["feelSets", draft.present.feelSets.indexOf(one), "feel", key]}
                   surface={surface.id}
+                  plusSide={together.data.plusSide}
+                  throwWords={together.data.throwWords}
                   line={lineOf(one.id)}
                 />
               ))}

@@ -1,6 +1,6 @@
 import type { ReactNode } from "react";
 import type { Mix, Reach } from "@/api/program";
-import { size, travel } from "@/domain/words";
+import { travel } from "@/domain/words";
 import { useBenchStore } from "@/features/bench/store";
 import { useModel } from "@/features/model/model";
 import { MovementField } from "./MovementField";
@@ -92,7 +92,7 @@ export function TargetEnds({ mix, target, pair, reach, children }: EndsProps) {
 type Surfaces = ReturnType<typeof useModel>["draft"]["present"]["surfaces"];
 
 /** The targets of a mix, a pair that gets the same told once. */
-export function targetRows(mix: Mix, surfaces: Surfaces, apart: boolean) {
+export function targetRows(mix: Mix, surfaces: Surfaces, reach: Reach | undefined, apart: boolean) {
   return mix.targets.flatMap((target, at) => {
     const surface = surfaces.find((one) => one.id === target.target);
     const other = mix.targets.findIndex((one) => one.target === surface?.pair);
@@ -100,10 +100,12 @@ export function targetRows(mix: Mix, surfaces: Surfaces, apart: boolean) {
     const alike =
       !apart &&
       surface !== undefined &&
-      surface.pair !== "" &&
       twin !== undefined &&
-      size(twin.factor, 3) === size(target.factor, 3) &&
-      size(twin.factorMinus, 3) === size(target.factorMinus, 3);
+      reach !== undefined &&
+      reach.ends.length > 0 &&
+      reach.ends.every((end) =>
+        end.movements.some((one) => one.surface === surface.id && one.asPair),
+      );
     if (alike && other < at) {
       return [];
     }

@@ -90,7 +90,7 @@ function MixCard({ mix, index, asCurve, reach, sources }: MixProps) {
   const pairOf = (i: number) =>
     setup.surfaces.find((one) => one.id === mix.targets[i]?.target)?.pair;
   const [apart, setApart] = useState(false);
-  const targetsShown = targetRows(mix, setup.surfaces, apart);
+  const targetsShown = targetRows(mix, setup.surfaces, reach, apart);
   const copy = useCopy();
   const copied = (what: "MIX" | "MIX_MIRRORED") =>
     copy.mutate(

@@ -25,7 +25,8 @@ interface Props {
   sized?: boolean;
 }
 
-const PLACES: Record<MovementUnit, number> = { MILLIMETRES: 1, DEGREES: 1, PERCENT: 1 };
+/** As fine as a ruler. */
+const PLACES = 1;
 const SIGNS: Record<MovementUnit, string> = { MILLIMETRES: "mm", DEGREES: "°", PERCENT: "%" };
 
 const of = (shown: Shown, unit: MovementUnit) =>
@@ -53,11 +54,7 @@ export function MovementField({ label, quiet = false, wish, shown, sized = false
   const [plus, minus] = wayWords(surface ?? false);
   const stands = of(shown, unit);
   const text =
-    stands === undefined
-      ? ""
-      : sized && unit === "PERCENT"
-        ? String(stands)
-        : size(stands, PLACES[unit]);
+    stands === undefined ? "" : sized && unit === "PERCENT" ? String(stands) : size(stands, PLACES);
   const [typed, setTyped] = useState({ text, of: text });
   const current = typed.of === text ? typed.text : text;
   const number = Number(current.trim().replace(",", "."));
@@ -132,7 +129,7 @@ export function MovementField({ label, quiet = false, wish, shown, sized = false
             ? said(move.error)
             : MOVEMENT_UNITS.map(([other]) => other)
                 .filter((other) => other !== unit && of(shown, other) !== undefined)
-                .map((other) => `${size(of(shown, other) ?? 0, 1)} ${SIGNS[other]}`)
+                .map((other) => `${size(of(shown, other) ?? 0, PLACES)} ${SIGNS[other]}`)
                 .join(" · ")}
       </p>
     </div>

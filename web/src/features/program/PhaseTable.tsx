@@ -56,7 +56,7 @@ function Table({ shows }: { shows: Shows }) {
       if (second === undefined) {
         return [{ row, pair: undefined, differ: false }];
       }
-      const differ = differs(setup.phases, row, shows);
+      const differ = differs(desk.data, first.id, shows);
       return differ || apart.includes(first.id)
         ? [
             { row: { first }, pair: row, differ },
@@ -140,18 +140,15 @@ function Table({ shows }: { shows: Shows }) {
   );
 }
 
-/** Whether the two of a pair have different figures somewhere. */
-function differs(phases: readonly Phase[], { first, second }: Row, shows: Shows): boolean {
-  const figure = (phase: Phase, surface: string | undefined) =>
-    shows === "preset"
-      ? (phase.presets.find((one) => one.surface === surface)?.percent ?? 0)
-      : (phase.differential.find((one) => one.surface === surface)?.percent ?? 0);
-  // By its own linkage a pair may need other percent for the same millimetres: that is no difference.
-  return phases.some((phase) => {
-    const [one, other] = [figure(phase, first.id), figure(phase, second?.id)];
-    return one > 0 !== other > 0 && one !== other;
-  });
-}
+/** Whether the two of a pair differ in some phase. */
+const differs = (desk: DeskSheet | undefined, surface: string, shows: Shows) =>
+  desk?.phases.some((phase) =>
+    phase.surfaces.some(
+      (one) =>
+        one.surface === surface &&
+        !(shows === "differential" ? one.differentialAsPair : one.presetAsPair),
+    ),
+  ) === true;
 
 interface ChainProps {
   name: string;

@@ -28,13 +28,26 @@ interface Props {
   response: Response;
   path: Path;
   surface: string;
+  /** The side a throw is told of that is the same both ways, and what it is called. */
+  plusSide: boolean;
+  throwWords: string;
   /** What full stick brings where this set decides; none where no position brings it. */
   line: Schemas["Line"] | undefined;
 }
 
 /** Rate and expo of one control: one figure for both sides, until they are taken apart. */
-export function RateRow({ set, name, control, response, path, surface, line }: Props) {
-  const { draft, change } = useModel();
+export function RateRow({
+  set,
+  name,
+  control,
+  response,
+  path,
+  surface,
+  plusSide,
+  throwWords,
+  line,
+}: Props) {
+  const { change } = useModel();
   const [open, setOpen] = useState(false);
   const differ =
     response.ratePositivePercent !== response.rateNegativePercent ||
@@ -42,13 +55,6 @@ export function RateRow({ set, name, control, response, path, surface, line }: P
   const apart = differ || open;
   const expo = useField(cataloguePath([...path, "expoPositivePercent"]));
   const [plus, minus] = SIDES[control];
-  // Typed as one, a throw is that of the side that goes up: differential takes from the other.
-  const moved = draft.present.surfaces.find((one) => one.id === surface);
-  const rises = (moved?.shares[keyOf(control)] ?? 0) >= 0;
-  const together =
-    control === "ROLL" && moved?.sideways === false
-      ? "Full stick, the side that goes up"
-      : "Full stick, both ways";
   const wish = { kind: KINDS[control], subject: set, surface, pair: false } as const;
   const putExpo = (part: Partial<Response>, gesture: string) =>
     change({ type: "edit", path, value: { ...response, ...part }, gesture });
@@ -61,12 +67,12 @@ export function RateRow({ set, name, control, response, path, surface, line }: P
       <div className={apart ? "" : "sm:col-span-2"}>
         <MovementField
           sized
-          label={apart ? `Full ${plus}` : together}
-          wish={{ ...wish, plusSide: apart || rises, bothSides: !apart }}
+          label={apart ? `Full ${plus}` : throwWords}
+          wish={{ ...wish, plusSide: apart || plusSide, bothSides: !apart }}
           shown={{
             percent: response.ratePositivePercent,
-            mm: (apart || rises ? line?.plus : line?.minus)?.mm,
-            degrees: (apart || rises ? line?.plus : line?.minus)?.degrees,
+            mm: (apart || plusSide ? line?.plus : line?.minus)?.mm,
+            degrees: (apart || plusSide ? line?.plus : line?.minus)?.degrees,
           }}
         />
       </div>

@@ -4,6 +4,18 @@ import hightally.core.signal.Positions;
 
 /** How far a surface goes, as sizes. */
 public record Amount(double mm, double degrees) {
+  /** No ruler tells two movements apart that are this close. */
+  private static final double SAME_MM = 0.05;
+
+  /**
+   * Whether the two of a pair have the same: the same percent, or by their own linkages the same
+   * movement, the same way or the other.
+   */
+  static boolean alike(double percent, double otherPercent, double mm, double otherMm) {
+    return Math.abs(percent) == Math.abs(otherPercent)
+        || Math.abs(Math.abs(mm) - Math.abs(otherMm)) <= SAME_MM;
+  }
+
   static Amount between(Positions rest, Positions there, int surface) {
     return new Amount(
         Math.abs(there.travelMm()[surface] - rest.travelMm()[surface]),

@@ -1,8 +1,10 @@
 package hightally.core.desk;
 
+import hightally.core.airframe.Surface;
 import hightally.core.hazard.Nearest;
 import hightally.core.phase.Phase;
 import hightally.core.quantity.Control;
+import hightally.core.quantity.Said;
 import hightally.core.response.FeelSet;
 import hightally.core.signal.Moment;
 import hightally.core.signal.Positions;
@@ -18,10 +20,14 @@ import java.util.Set;
  * had in it, drawn from the bench's own answers.
  *
  * @param surface the one it is drawn at; empty where the control moves none
+ * @param plusSide the side a throw is told of that is the same both ways: with roll the one on
+ *     which the surface goes up, since differential takes from the other; else the plus side
+ * @param throwWords what such a throw is called
  * @param sticks places of the stick, -1 to 1
  * @param lines those that are alike told once, with all their phases
  */
-public record FeelLines(String surface, List<Double> sticks, List<Line> lines) {
+public record FeelLines(
+    String surface, boolean plusSide, Said throwWords, List<Double> sticks, List<Line> lines) {
   private static final int PLACES = 20;
 
   /** Two lines no further apart than this are one: nothing a ruler shows. */
@@ -67,7 +73,7 @@ public record FeelLines(String surface, List<Double> sticks, List<Line> lines) {
     }
     String at = surface.isEmpty() ? most(path, control) : surface;
     if (at.isEmpty()) {
-      return new FeelLines("", sticks, List.of());
+      return new FeelLines("", true, Said.of("desk.throwBoth"), sticks, List.of());
     }
     int index = path.indexOf(at);
     Moment still = Reach.centred(bench);
@@ -79,7 +85,14 @@ public record FeelLines(String surface, List<Double> sticks, List<Line> lines) {
         add(lines, line(path, moment, control, index, way, sticks, lines.isEmpty()));
       }
     }
-    return new FeelLines(at, sticks, lines);
+    Surface drawn = path.setup().surfaces().get(index);
+    boolean rolls = control == Control.ROLL && !drawn.sideways();
+    return new FeelLines(
+        at,
+        !rolls || drawn.shares().roll() >= 0,
+        Said.of(rolls ? "desk.throwUp" : "desk.throwBoth"),
+        sticks,
+        lines);
   }
 
   private static Way way(SignalPath path, Moment moment, Control control) {
@@ -137,7 +150,7 @@ public record FeelLines(String surface, List<Double> sticks, List<Line> lines) {
   private static String most(SignalPath path, Control control) {
     String found = "";
     double most = 0;
-    for (var surface : path.setup().surfaces()) {
+    for (Surface surface : path.setup().surfaces()) {
       double share = Math.abs(surface.shares().of(control));
       if (share > most) {
         most = share;

@@ -1,5 +1,6 @@
 package hightally.core.desk;
 
+import hightally.core.quantity.Said;
 import hightally.core.quantity.SelfChecked;
 import hightally.core.quantity.Text;
 import hightally.core.quantity.Unit;
@@ -46,9 +47,7 @@ public record MovementWish(
           default -> -1;
         };
     if (most < 0) {
-      found.accept(
-          Violation.of(
-              path + "unit", unit, hightally.core.quantity.Said.of("demand.unitOfMovement")));
+      found.accept(Violation.of(path + "unit", unit, Said.of("demand.unitOfMovement")));
     } else if (Math.abs(value) > most) {
       found.accept(Violation.of(path + "value", value, Validation.range(-most, most, unit)));
     }

@@ -1,6 +1,7 @@
 package hightally.core.desk;
 
 import hightally.core.hazard.Nearest;
+import hightally.core.phase.Phase;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.Said;
 import hightally.core.signal.Moment;
@@ -35,6 +36,9 @@ public record PhaseStand(
    * @param restMm where it stands, of all that moves it, sticks centred
    * @param presetMm what the phase's preset adds: its line of the tally
    * @param presetDegrees the same in degrees
+   * @param presetAsPair whether the surface that mirrors it has the same preset; true of one that
+   *     has no pair
+   * @param differentialAsPair the same of differential
    * @param full with one stick at an end
    * @param rollUp how far full roll raises it from rest
    * @param rollDown how far full roll lowers it from rest
@@ -44,6 +48,8 @@ public record PhaseStand(
       double restMm,
       double presetMm,
       double presetDegrees,
+      boolean presetAsPair,
+      boolean differentialAsPair,
       List<Full> full,
       Amount rollUp,
       Amount rollDown) {}
@@ -112,10 +118,40 @@ public record PhaseStand(
               still.travelMm()[i],
               preset.mm(),
               preset.degrees(),
+              true,
+              true,
               full,
               rises ? right : left,
               rises ? left : right));
     }
-    return stands;
+    Phase phase = path.setup().phases().get(path.phase(rest));
+    return stands.stream().map(one -> asPair(path, phase, one, stands)).toList();
+  }
+
+  /** What a surface has in common with its pair. */
+  private static Stand asPair(SignalPath path, Phase phase, Stand one, List<Stand> all) {
+    String pair = path.setup().surface(one.surface()).orElseThrow().pair();
+    if (pair.isEmpty()) {
+      return one;
+    }
+    Stand other = all.get(path.indexOf(pair));
+    return new Stand(
+        one.surface(),
+        one.restMm(),
+        one.presetMm(),
+        one.presetDegrees(),
+        Amount.alike(
+            phase.presetPercent(one.surface()),
+            phase.presetPercent(pair),
+            one.presetMm(),
+            other.presetMm()),
+        Amount.alike(
+            phase.differential(one.surface()),
+            phase.differential(pair),
+            one.rollDown().mm(),
+            other.rollDown().mm()),
+        one.full(),
+        one.rollUp(),
+        one.rollDown());
   }
 }

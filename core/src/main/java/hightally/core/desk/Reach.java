@@ -41,10 +41,16 @@ public record Reach(String mix, boolean here, String phase, List<Said> moved, Li
    * @param addsPercent the mix's own line of the tally
    * @param addsMm the same in millimetres
    * @param addsDegrees the same in degrees
+   * @param asPair whether the target that mirrors it gets the same; false where there is none
    * @param standsMm where the surface stands, of all that moves it
    */
   public record Movement(
-      String surface, double addsPercent, double addsMm, double addsDegrees, double standsMm) {}
+      String surface,
+      double addsPercent,
+      double addsMm,
+      double addsDegrees,
+      boolean asPair,
+      double standsMm) {}
 
   /** Of every mix, in the setup's order. */
   public static List<Reach> of(SignalPath path, Moment bench) {
@@ -96,16 +102,26 @@ public record Reach(String mix, boolean here, String phase, List<Said> moved, Li
     Setup setup = path.setup();
     double[] stands = path.evaluate(hand.moment()).travelMm();
     List<Movement> movements = new ArrayList<>();
-    for (String target :
-        setup.mixes().get(mix).targets().stream().map(MixTarget::target).distinct().toList()) {
+    List<String> targets =
+        setup.mixes().get(mix).targets().stream().map(MixTarget::target).distinct().toList();
+    for (String target : targets) {
       if (setup.surface(target).isPresent()) {
         int surface = path.indexOf(target);
         TallyMaker.Added adds = TallyMaker.ofMix(path, hand.moment(), surface, mix);
+        String pair = setup.surface(target).orElseThrow().pair();
+        boolean asPair = targets.contains(pair) && asPair(path, hand, mix, adds, pair);
         movements.add(
-            new Movement(target, adds.percent(), adds.mm(), adds.degrees(), stands[surface]));
+            new Movement(
+                target, adds.percent(), adds.mm(), adds.degrees(), asPair, stands[surface]));
       }
     }
     return new End(hand.words(), plusSide, hand.moment(), movements);
+  }
+
+  private static boolean asPair(
+      SignalPath path, Hand hand, int mix, TallyMaker.Added adds, String pair) {
+    TallyMaker.Added other = TallyMaker.ofMix(path, hand.moment(), path.indexOf(pair), mix);
+    return Amount.alike(adds.percent(), other.percent(), adds.mm(), other.mm());
   }
 
   /** What the hands do at an end, and how that is called. */

@@ -2,6 +2,7 @@ package hightally.core.desk;
 
 import hightally.core.airframe.Surface;
 import hightally.core.edit.Strengths;
+import hightally.core.hazard.Nearest;
 import hightally.core.mix.Mix;
 import hightally.core.phase.Trims;
 import hightally.core.quantity.Control;
@@ -216,7 +217,7 @@ public final class TypedMovements {
   private Optional<Moment> whereRated() {
     int set = wish.subject().isEmpty() ? -1 : setIndex();
     int control = control().ordinal();
-    return hightally.core.hazard.Nearest.where(
+    return Nearest.where(
         path,
         still,
         one -> path.program().decided(one, path.phase(one)).feel().get(control) == set);

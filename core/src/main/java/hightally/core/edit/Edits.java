@@ -189,16 +189,6 @@ public final class Edits {
 
   private static <T> List<T> changed(
       List<T> all, Edit edit, Predicate<T> which, UnaryOperator<T> change) {
-    List<T> changed = new ArrayList<>();
-    int found = 0;
-    for (T one : all) {
-      boolean meant = which.test(one);
-      changed.add(meant ? change.apply(one) : one);
-      found += meant ? 1 : 0;
-    }
-    if (found == 0) {
-      throw InvalidInputException.of("subject", edit.subject(), Said.of("demand.whatFigureHas"));
-    }
-    return changed;
+    return OneChanged.of(all, edit.subject(), which, change);
   }
 }

@@ -14,6 +14,7 @@ import hightally.core.response.Response;
 import hightally.core.setup.Setup;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 
@@ -100,12 +101,9 @@ public final class FeelStart {
   }
 
   private static String at(List<Condition> conditions, String input, int position, Naming naming) {
-    for (Condition one : conditions) {
-      if (one.kind() == ConditionKind.SWITCH_AT
-          && one.subject().equals(input)
-          && one.limit() == position) {
-        return one.id();
-      }
+    Optional<String> there = SwitchedOn.existing(conditions, input, position);
+    if (there.isPresent()) {
+      return there.get();
     }
     Set<String> taken = conditions.stream().map(Condition::id).collect(Collectors.toSet());
     String id = new PartNames(taken).id("rates-" + position + "-" + input);

@@ -1,9 +1,6 @@
 package hightally.core.edit;
 
-import hightally.core.airframe.Motor;
-import hightally.core.airframe.Side;
 import hightally.core.airframe.Surface;
-import hightally.core.airframe.SurfaceRole;
 import hightally.core.channel.InputKind;
 import hightally.core.channel.TransmitterInput;
 import hightally.core.mix.CurvePoint;
@@ -25,7 +22,6 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Set;
-import java.util.function.Predicate;
 import java.util.stream.Collectors;
 
 /** Common mixes built from what the pilot knows, the weights worked out from the airframe. */
@@ -215,40 +211,70 @@ public final class MixGallery {
   private static Mix made(RecipeAsked asked) {
     Setup setup = asked.setup();
     return switch (asked.recipe()) {
-      case AILERON_TO_RUDDER -> stick(asked, "roll", yawing(setup, 1), asked.percent());
+      case AILERON_TO_RUDDER ->
+          stick(asked, "roll", RecipeTargets.yawing(setup, 1), asked.percent());
       case ELEVATOR_TO_FLAP -> flap(asked);
       case BRAKES_ON_STICK -> brakes(asked);
       case BRAKES_ON_LEVER ->
-          lever(asked, braking(setup), point(0, 0), point(100, asked.percent()));
+          lever(asked, RecipeTargets.braking(setup), point(0, 0), point(100, asked.percent()));
       case LEVER_TO_ELEVATOR ->
           lever(
               asked,
-              pitching(setup),
+              RecipeTargets.pitching(setup),
               point(0, 0),
               point(50, 0.7 * asked.percent()),
               point(100, asked.percent()));
       case BRAKES_TO_ELEVATOR ->
           throttle(
-              asked, pitching(setup), point(-100, asked.percent()), point(80, 0), point(100, 0));
+              asked,
+              RecipeTargets.pitching(setup),
+              point(-100, asked.percent()),
+              point(80, 0),
+              point(100, 0));
       case THROTTLE_TO_ELEVATOR ->
           throttle(
-              asked, pitching(setup), point(-100, 0), point(0, 0), point(100, asked.percent()));
-      case RUDDER_TO_ELEVATOR -> even(asked, pitching(setup));
-      case RUDDER_TO_AILERON -> stick(asked, "yaw", rolling(setup), asked.percent());
-      case RUDDER_TO_MOTORS -> stick(asked, "yaw", motors(setup), asked.percent());
+              asked,
+              RecipeTargets.pitching(setup),
+              point(-100, 0),
+              point(0, 0),
+              point(100, asked.percent()));
+      case RUDDER_TO_ELEVATOR -> even(asked, RecipeTargets.pitching(setup));
+      case RUDDER_TO_AILERON -> stick(asked, "yaw", RecipeTargets.rolling(setup), asked.percent());
+      case RUDDER_TO_MOTORS -> stick(asked, "yaw", RecipeTargets.motors(setup), asked.percent());
       case AILERON_TO_FLAP -> stick(asked, "roll", rollingFlaps(asked), asked.percent());
       case FLAP_TO_ELEVATOR -> flapToElevator(asked);
       case LOW_THROTTLE_TO_ELEVATOR ->
           throttle(
-              asked, pitching(setup), point(-100, asked.percent()), point(-80, 0), point(100, 0));
+              asked,
+              RecipeTargets.pitching(setup),
+              point(-100, asked.percent()),
+              point(-80, 0),
+              point(100, 0));
       case ELEVATOR_TO_CANARDS ->
-          stick(asked, "pitch", targets(canards(setup), one -> -1), asked.percent());
+          stick(
+              asked,
+              "pitch",
+              RecipeTargets.targets(RecipeTargets.canards(setup), one -> -1),
+              asked.percent());
       case AILERON_TO_CANARDS ->
-          stick(asked, "roll", targets(sided(canards(setup)), MixGallery::side), asked.percent());
+          stick(
+              asked,
+              "roll",
+              RecipeTargets.targets(
+                  RecipeTargets.sided(RecipeTargets.canards(setup)), RecipeTargets::side),
+              asked.percent());
       case ELEVATOR_TO_NOZZLES ->
-          stick(asked, "pitch", targets(nozzles(setup, false), one -> 1), asked.percent());
+          stick(
+              asked,
+              "pitch",
+              RecipeTargets.targets(RecipeTargets.nozzles(setup, false), one -> 1),
+              asked.percent());
       case RUDDER_TO_NOZZLES ->
-          stick(asked, "yaw", targets(nozzles(setup, true), one -> 1), asked.percent());
+          stick(
+              asked,
+              "yaw",
+              RecipeTargets.targets(RecipeTargets.nozzles(setup, true), one -> 1),
+              asked.percent());
     };
   }
 
@@ -258,16 +284,16 @@ public final class MixGallery {
    */
   private static List<MixTarget> rollingFlaps(RecipeAsked asked) {
     Setup setup = asked.setup();
-    List<Surface> ailerons = ailerons(setup);
+    List<Surface> ailerons = RecipeTargets.ailerons(setup);
     if (ailerons.isEmpty()) {
       return List.of();
     }
     double down = 1 - acting(asked).differential(ailerons.get(0).id());
-    return sided(flaps(setup)).stream()
+    return RecipeTargets.sided(RecipeTargets.flaps(setup)).stream()
         .filter(one -> !ailerons.contains(one))
         .map(
             one ->
-                side(one) > 0
+                RecipeTargets.side(one) > 0
                     ? new MixTarget(one.id(), 1, down)
                     : new MixTarget(one.id(), -down, -1))
         .toList();
@@ -280,28 +306,12 @@ public final class MixGallery {
         : asked.setup().phase(asked.phases().get(0)).orElse(asked.setup().basePhase());
   }
 
-  private static List<Surface> sided(List<Surface> surfaces) {
-    return surfaces.stream().filter(one -> one.side() != Side.CENTRE).toList();
-  }
-
-  private static double side(Surface one) {
-    return one.side() == Side.RIGHT ? 1 : -1;
-  }
-
-  private static List<Surface> canards(Setup setup) {
-    return having(setup, one -> one.role() == SurfaceRole.CANARD);
-  }
-
-  private static List<Surface> nozzles(Setup setup, boolean sideways) {
-    return having(setup, one -> one.role() == SurfaceRole.NOZZLE && one.sideways() == sideways);
-  }
-
   private static Mix flapToElevator(RecipeAsked asked) {
-    List<Surface> flaps = flaps(asked.setup());
+    List<Surface> flaps = RecipeTargets.flaps(asked.setup());
     List<MixTarget> targets =
         flaps.isEmpty()
             ? List.of()
-            : pitching(asked.setup()).stream()
+            : RecipeTargets.pitching(asked.setup()).stream()
                 .filter(one -> flaps.stream().noneMatch(flap -> flap.id().equals(one.target())))
                 .toList();
     double weight = -asked.percent();
@@ -338,14 +348,14 @@ public final class MixGallery {
    */
   private static Mix flap(RecipeAsked asked) {
     Setup setup = asked.setup();
-    List<MixTarget> targets = targets(flaps(setup), one -> -1);
+    List<MixTarget> targets = RecipeTargets.targets(RecipeTargets.flaps(setup), one -> -1);
     Phase here = acting(asked);
     double down =
         setup
             .phase(asked.preset())
             .map(
                 phase ->
-                    flaps(setup).stream()
+                    RecipeTargets.flaps(setup).stream()
                         .mapToDouble(
                             flap -> here.presetPercent(flap.id()) - phase.presetPercent(flap.id()))
                         .max()
@@ -357,13 +367,11 @@ public final class MixGallery {
 
   private static Mix brakes(RecipeAsked asked) {
     return throttle(
-        asked, braking(asked.setup()), point(-100, asked.percent()), point(80, 0), point(100, 0));
-  }
-
-  private static List<MixTarget> braking(Setup setup) {
-    List<MixTarget> targets = new ArrayList<>(targets(flaps(setup), one -> -1));
-    targets.addAll(targets(ailerons(setup), one -> 0.3));
-    return targets;
+        asked,
+        RecipeTargets.braking(asked.setup()),
+        point(-100, asked.percent()),
+        point(80, 0),
+        point(100, 0));
   }
 
   private static Mix lever(RecipeAsked asked, List<MixTarget> targets, CurvePoint... points) {
@@ -402,51 +410,5 @@ public final class MixGallery {
         "",
         asked.phases(),
         0);
-  }
-
-  private interface Factor {
-    double of(Surface surface);
-  }
-
-  private static List<MixTarget> targets(List<Surface> surfaces, Factor factor) {
-    return surfaces.stream().map(one -> MixTarget.even(one.id(), factor.of(one))).toList();
-  }
-
-  private static List<Surface> having(Setup setup, Predicate<Surface> what) {
-    return setup.surfaces().stream().filter(what).toList();
-  }
-
-  private static List<MixTarget> yawing(Setup setup, double size) {
-    return targets(having(setup, one -> one.shares().yaw() != 0), one -> size * one.shares().yaw());
-  }
-
-  private static List<MixTarget> pitching(Setup setup) {
-    return targets(having(setup, one -> one.shares().pitch() != 0), one -> one.shares().pitch());
-  }
-
-  private static List<MixTarget> rolling(Setup setup) {
-    return targets(ailerons(setup), one -> one.shares().roll());
-  }
-
-  /** What rolls the model most. */
-  private static List<Surface> ailerons(Setup setup) {
-    double most =
-        setup.surfaces().stream().mapToDouble(one -> Math.abs(one.shares().roll())).max().orElse(0);
-    return having(
-        setup, one -> most > 0 && Math.abs(one.shares().roll()) == most && !one.role().flap());
-  }
-
-  private static List<Surface> flaps(Setup setup) {
-    return having(setup, one -> one.role().flap());
-  }
-
-  private static List<MixTarget> motors(Setup setup) {
-    List<MixTarget> targets = new ArrayList<>();
-    for (Motor motor : setup.airframe().motors()) {
-      if (motor.rightMm() != 0) {
-        targets.add(MixTarget.even(motor.id(), motor.rightMm() < 0 ? 1 : -1));
-      }
-    }
-    return targets;
   }
 }

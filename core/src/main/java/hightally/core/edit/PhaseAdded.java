@@ -52,7 +52,7 @@ public final class PhaseAdded {
                 () -> InvalidInputException.of("from", wish.from(), Said.of("demand.phasesId")));
     String id = id(setup, wish.name());
     List<Condition> conditions = new ArrayList<>(setup.conditions());
-    String when = existing(setup, wish);
+    String when = SwitchedOn.existing(setup, wish.input(), wish.position()).orElse("");
     if (when.isEmpty()) {
       when = id + "-switch";
       conditions.add(
@@ -87,15 +87,6 @@ public final class PhaseAdded {
     List<Phase> phases = new ArrayList<>(setup.phases());
     phases.add(0, added);
     return Validation.check(setup.change().conditions(conditions).phases(phases).done());
-  }
-
-  private static String existing(Setup setup, PhaseWish wish) {
-    return setup.conditions().stream()
-        .filter(one -> one.kind() == ConditionKind.SWITCH_AT)
-        .filter(one -> one.subject().equals(wish.input()) && one.limit() == wish.position())
-        .map(Condition::id)
-        .findFirst()
-        .orElse("");
   }
 
   private static String id(Setup setup, String name) {

@@ -21,7 +21,6 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
 
 /**
@@ -127,8 +126,9 @@ public final class Strengths {
           setup
               .change()
               .mixes(
-                  changed(
+                  OneChanged.of(
                       setup.mixes(),
+                      place.subject(),
                       one -> one.id().equals(place.subject()),
                       one -> mixed(once(one), place, percent)))
               .done();
@@ -138,7 +138,9 @@ public final class Strengths {
   private static Setup phases(Setup setup, Place place, UnaryOperator<Phase> change) {
     return setup
         .change()
-        .phases(changed(setup.phases(), one -> one.id().equals(place.subject()), change))
+        .phases(
+            OneChanged.of(
+                setup.phases(), place.subject(), one -> one.id().equals(place.subject()), change))
         .done();
   }
 
@@ -169,8 +171,9 @@ public final class Strengths {
     return setup
         .change()
         .feelSets(
-            changed(
+            OneChanged.of(
                 setup.feelSets(),
+                place.subject(),
                 one -> one.id().equals(place.subject()),
                 one -> one.withFeel(change.apply(one.feel()))))
         .done();
@@ -257,15 +260,8 @@ public final class Strengths {
   }
 
   private static Mix targeting(Mix mix, String surface, UnaryOperator<MixTarget> change) {
-    return mix.moving(changed(mix.targets(), one -> one.target().equals(surface), change));
-  }
-
-  private static <T> List<T> changed(List<T> all, Predicate<T> which, UnaryOperator<T> change) {
-    List<T> changed = all.stream().map(one -> which.test(one) ? change.apply(one) : one).toList();
-    if (all.stream().noneMatch(which)) {
-      throw InvalidInputException.of("subject", "", Said.of("demand.whatFigureHas"));
-    }
-    return changed;
+    return mix.moving(
+        OneChanged.of(mix.targets(), surface, one -> one.target().equals(surface), change));
   }
 
   private static Phase phase(Setup setup, String id) {

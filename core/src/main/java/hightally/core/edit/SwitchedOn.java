@@ -34,7 +34,11 @@ public final class SwitchedOn {
 
   /** The id of the condition that a switch stands at a position, if there is one. */
   public static Optional<String> existing(Setup setup, String input, int position) {
-    return setup.conditions().stream()
+    return existing(setup.conditions(), input, position);
+  }
+
+  static Optional<String> existing(List<Condition> conditions, String input, int position) {
+    return conditions.stream()
         .filter(one -> one.kind() == ConditionKind.SWITCH_AT && one.heldSeconds() == 0)
         .filter(one -> one.subject().equals(input) && one.limit() == position)
         .map(Condition::id)

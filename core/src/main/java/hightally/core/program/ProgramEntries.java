@@ -3,20 +3,13 @@ package hightally.core.program;
 import hightally.core.airframe.Surface;
 import hightally.core.channel.Channel;
 import hightally.core.channel.EntrySection;
-import hightally.core.channel.Receiver;
-import hightally.core.channel.TransmitterInput;
 import hightally.core.mix.Mix;
 import hightally.core.mix.MixTarget;
 import hightally.core.mix.SourceOf;
 import hightally.core.phase.Phase;
 import hightally.core.phase.Trims;
-import hightally.core.power.FailsafeSetting;
-import hightally.core.power.FlightTimer;
-import hightally.core.power.StartPosition;
-import hightally.core.power.ThrottleCurve;
 import hightally.core.program.EntrySheet.Entry;
 import hightally.core.quantity.Control;
-import hightally.core.quantity.Quantity;
 import hightally.core.quantity.Said;
 import hightally.core.quantity.Unit;
 import hightally.core.response.Feel;
@@ -55,10 +48,7 @@ final class ProgramEntries {
     }
     setup.phases().forEach(this::phase);
     setup.mixes().forEach(this::mix);
-    power();
-    failsafe();
-    demanded();
-    timers();
+    new PowerEntries(setup, writer).add();
     trims("trim", Said.of("program.trims"), setup.trims());
     for (Phase phase : setup.phases()) {
       if (phase.ownRoll() || phase.ownPitch() || phase.ownYaw()) {
@@ -287,140 +277,6 @@ final class ProgramEntries {
         "");
   }
 
-  private void power() {
-    if (setup.airframe().motors().isEmpty()) {
-      return;
-    }
-    Said place = Said.of("program.power");
-    for (int i = 0; i < setup.power().curves().size(); i++) {
-      ThrottleCurve curve = setup.power().curves().get(i);
-      Said what = Said.of("program.throttleCurve", "phases", phases(setup, curve.phases()));
-      writer.add(
-          EntrySection.POWER,
-          "power/curve-" + i,
-          place,
-          what,
-          EntryWriter.points(curve.points()),
-          "");
-    }
-    writer.add(
-        EntrySection.POWER,
-        "power/cut",
-        place,
-        Said.of("program.throttleCutHolds"),
-        writer.percent(EntrySection.POWER, setup.power().cutPercent()),
-        "");
-    if (!setup.power().cutWhen().isEmpty()) {
-      writer.add(
-          EntrySection.POWER,
-          "power/cut-when",
-          place,
-          Said.of("program.throttleCut"),
-          ConditionWords.of(setup, setup.power().cutWhen()),
-          "");
-    }
-    if (!setup.power().armWhen().isEmpty()) {
-      writer.add(
-          EntrySection.POWER,
-          "power/arm-when",
-          place,
-          Said.of("program.armed"),
-          ConditionWords.of(setup, setup.power().armWhen()),
-          "");
-    }
-    writer.add(
-        EntrySection.POWER,
-        "power/stick-back",
-        place,
-        Said.of("program.cutLetsGo"),
-        Said.of("entry.stickBack", "back", setup.power().releaseWithStickBack()),
-        "");
-    writer.add(
-        EntrySection.POWER,
-        "power/warning",
-        place,
-        Said.of("program.throttleWarning"),
-        Said.of("entry.onOff", "on", setup.power().throttleWarning()),
-        "");
-  }
-
-  /** Where switches must stand at switch-on. */
-  private void demanded() {
-    for (StartPosition one : setup.power().startPositions()) {
-      int index = setup.transmitter().inputIndex(one.input());
-      TransmitterInput input = setup.transmitter().inputs().get(index);
-      writer.add(
-          EntrySection.POWER,
-          "demanded-" + one.input(),
-          Said.of("program.demanded"),
-          Said.text(input.name()),
-          Said.of(
-              "entry.demanded",
-              "position",
-              one.position(),
-              "brings",
-              SwitchWords.of(setup, input, one.position())),
-          "");
-    }
-  }
-
-  private void failsafe() {
-    for (FailsafeSetting one : setup.power().failsafe()) {
-      Said value =
-          !settable(one.channel())
-              ? Said.of("entry.noFailsafe")
-              : one.holds()
-                  ? Said.of("entry.hold")
-                  : writer.percent(EntrySection.FAILSAFE, one.percent());
-      writer.add(
-          EntrySection.FAILSAFE,
-          "failsafe-" + one.channel(),
-          Said.of("program.failsafe"),
-          Said.of("program.channelNumber", "number", one.channel()),
-          value,
-          "");
-    }
-  }
-
-  /** Whether the receiver can be told what a channel does without the link. */
-  private boolean settable(int channel) {
-    Receiver receiver = setup.wiring().receiver();
-    return switch (receiver.failsafe()) {
-      case EVERY_CHANNEL -> true;
-      case ONE_CHANNEL -> receiver.failsafeChannel() == channel;
-      case NONE -> false;
-    };
-  }
-
-  private void timers() {
-    for (FlightTimer timer : setup.power().timers()) {
-      Said value =
-          Said.of(
-              "entry.timer",
-              "down",
-              timer.countsDown(),
-              "from",
-              Quantity.seconds(timer.startSeconds(), 0),
-              "when",
-              ConditionWords.of(setup, timer.when()),
-              "reset",
-              timer.resetWhen().isEmpty()
-                  ? Said.of("entry.byHand")
-                  : ConditionWords.of(setup, timer.resetWhen()),
-              "spoken",
-              timer.spokenAtSeconds().stream().map(at -> Quantity.seconds(at, 0)).toList(),
-              "count",
-              timer.spokenAtSeconds().size());
-      writer.add(
-          EntrySection.TIMER,
-          "timer-" + timer.id(),
-          Said.of("program.timers"),
-          Said.text(timer.name()),
-          value,
-          "");
-    }
-  }
-
   private Said active(String when, List<String> phases) {
     return active(setup, when, phases);
   }
@@ -431,7 +287,7 @@ final class ProgramEntries {
         "entry.active", "when", ConditionWords.of(setup, when), "phases", phases(setup, phases));
   }
 
-  private static Said phases(Setup setup, List<String> ids) {
+  static Said phases(Setup setup, List<String> ids) {
     List<String> names =
         ids.stream().map(id -> setup.phase(id).map(Phase::name).orElse(id)).toList();
     return names.isEmpty() ? Said.NOTHING : Said.of("entry.inPhases", "phases", names);

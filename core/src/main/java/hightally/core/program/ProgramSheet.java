@@ -27,15 +27,13 @@ import java.util.Map;
  * @param conditions every condition as a sentence
  * @param mixCurves every mix as the curve it is, in the setup's order
  * @param sources what a mix can take its value from here
- * @param motorStopPercent where the motor stands still
  */
 public record ProgramSheet(
     List<PhaseColumn> phases,
     List<SwitchRow> switches,
     List<ConditionLine> conditions,
     List<List<CurvePoint>> mixCurves,
-    List<SourceChoice> sources,
-    double motorStopPercent) {
+    List<SourceChoice> sources) {
   /**
    * A phase.
    *
@@ -107,13 +105,7 @@ public record ProgramSheet(
     List<ConditionLine> conditions =
         setup.conditions().stream().map(one -> ConditionLine.of(setup, one)).toList();
     List<List<CurvePoint>> curves = setup.mixes().stream().map(MixFunction::asCurve).toList();
-    return new ProgramSheet(
-        phases,
-        switches(setup),
-        conditions,
-        curves,
-        SourceChoice.of(setup),
-        setup.power().stopPercent());
+    return new ProgramSheet(phases, switches(setup), conditions, curves, SourceChoice.of(setup));
   }
 
   private static PhaseColumn column(Setup setup, Phase one) {

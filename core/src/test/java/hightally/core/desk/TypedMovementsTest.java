@@ -251,11 +251,28 @@ class TypedMovementsTest {
     MovementWish wish =
         new MovementWish(Kind.PRESET, phase, "left", true, 2, false, Unit.MILLIMETRES, true, false);
     Setup made = TypedMovements.made(paired, BENCH, wish);
+    assertThat(asPair(made, phase)).as("typed once").containsOnly(true);
+    Setup apart =
+        TypedMovements.made(
+            made,
+            BENCH,
+            new MovementWish(
+                Kind.PRESET, phase, "left", true, 3, false, Unit.MILLIMETRES, false, false));
+    assertThat(asPair(apart, phase)).as("taken apart").containsOnly(false);
     PlainModel plain = new PlainModel(made);
     for (String side : List.of("left", "right")) {
       Surface surface = made.surface(side).orElseThrow();
       assertThat(plain.travel(surface, BENCH, 0)).as(side).isCloseTo(2, within(RULER_MM));
     }
+  }
+
+  private static List<Boolean> asPair(Setup setup, String phase) {
+    return PhaseStand.of(SignalPath.of(setup), BENCH).stream()
+        .filter(one -> one.phase().equals(phase))
+        .flatMap(one -> one.surfaces().stream())
+        .filter(one -> !one.surface().equals("slave"))
+        .map(PhaseStand.Stand::presetAsPair)
+        .toList();
   }
 
   @Test
