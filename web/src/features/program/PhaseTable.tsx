@@ -220,10 +220,15 @@ function Cell({ shows, phase, row, found }: CellProps) {
         }}
       />
       <p className="text-xs text-soft">
+        stands at{" "}
         {stands
           .filter((words, at, all) => all.indexOf(words) === at)
-          .map((words, at) => (at === 0 ? `stands at ${words}` : words))
-          .join(", ")}
+          .map((words, at) => (
+            <span key={words} className="whitespace-nowrap">
+              {at > 0 && ", "}
+              {words}
+            </span>
+          ))}
       </p>
     </>
   ) : (

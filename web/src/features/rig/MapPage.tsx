@@ -18,8 +18,6 @@ export function MapPage() {
   return (
     <div className="grid gap-4 lg:grid-cols-[minmax(0,1fr)_370px]">
       <div className="min-w-0 space-y-3">
-        <TransmitterCard />
-        <ReceiverCard />
         <Card
           title="Channel map"
           aside={
@@ -31,6 +29,8 @@ export function MapPage() {
           {sheet.data !== undefined && <WiringPicture sheet={sheet.data} />}
           {sheet.isError && <Failure error={sheet.error} />}
         </Card>
+        <TransmitterCard />
+        <ReceiverCard />
       </div>
       <div className="space-y-3">
         <ProposalCard />
