@@ -157,11 +157,9 @@ class DeskStoriesTest extends Story {
     move(adds("Brakes to elevator", "v-tail-left", "throttle back"), "2");
     to("Power and timers");
     press(button(page, "A curve for some phases"));
-    type(
-        page.locator("section", withText("Throttle curve"))
-            .last()
-            .getByLabel("Point 2, value percent"),
-        "0");
+    Locator curves = page.locator("section", withText("Throttle curve"));
+    assertThat(curves).hasCount(2);
+    type(curves.last().getByLabel("Point 2, value percent"), "0");
     to("Feel");
     move(page.locator("[data-rates='/roll'] input").first(), "9");
     Browser.choose(page.getByLabel("Control"), "PITCH");
