@@ -41,6 +41,13 @@ export const useMovement = () =>
       made(answered(api.POST("/api/edits/movements", { body }))),
   });
 
+/** An endpoint, limit of travel or sub-trim, by the side the surface goes to. */
+export const useOutput = () =>
+  useMutation({
+    mutationFn: (body: Schemas["OutputWish"]) =>
+      made(answered(api.POST("/api/edits/outputs", { body }))),
+  });
+
 /** The condition that a switch stands at a position, made if there is none. */
 export const useSwitchedOn = () =>
   useMutation({

@@ -28,6 +28,16 @@ export const useProgramSheet = (setup: Setup | undefined) =>
         : () => answered(api.POST("/api/program/sheet", { body: { setup } })),
   });
 
+export type OutputRow = Schemas["OutputSheet"]["rows"][number];
+
+/** The output stage of a surface and its pair, by the sides the surfaces go to. */
+export const useOutputSheet = (setup: Setup, surface: string) =>
+  useQuery({
+    ...while_,
+    queryKey: ["outputs", setup, surface],
+    queryFn: () => answered(api.POST("/api/program/outputs", { body: { setup, surface } })),
+  });
+
 /** What every other phase would bring with sticks and levers as they stand. */
 export const useFlicks = (setup: Setup | undefined, moment: Schemas["Moment"]) =>
   useQuery({

@@ -676,6 +676,23 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/program/outputs": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** A surface's output stage, and its pair's, by up and down or left and right */
+    post: operations["postProgramOutputs"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/program/hazards": {
     parameters: {
       query?: never;
@@ -960,6 +977,23 @@ export interface paths {
     put?: never;
     /** Two surfaces, or two panels, said to mirror one another */
     post: operations["postEditsPair"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/edits/outputs": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** An endpoint, limit of travel or sub-trim set by the side the surface goes to */
+    post: operations["postEditsOutputs"];
     delete?: never;
     options?: never;
     head?: never;
@@ -3132,6 +3166,17 @@ export interface components {
        * @description Slowed to: from end to end; 0 is at full speed
        */
       slowedSeconds: number;
+      /**
+       * Format: double
+       * @description Limit of travel low: its pulse goes no further, whatever is asked; 0 for none of its own
+       */
+      limitLowPercent: number;
+      /**
+       * Format: double
+       * @description Limit of travel high: its pulse goes no further, whatever is asked; 0 for none of its own
+       */
+      limitHighPercent: number;
+      steady: boolean;
     };
     Condition: {
       /** @description Condition id */
@@ -3618,6 +3663,11 @@ export interface components {
        * @description Propeller diameter
        */
       propellerDiameterMm: number;
+      /**
+       * Format: int32
+       * @description Reverser on channel: a second wire to its controller; -1 for none
+       */
+      reverserChannel: number;
     };
     Notebook: {
       goals: components["schemas"]["ThrowGoal"][];
@@ -4857,6 +4907,35 @@ export interface components {
       brings: string;
       hangs: string[];
     };
+    OutputAsked: {
+      setup: components["schemas"]["Setup"];
+      surface: string;
+    };
+    OutputSheet: {
+      rows: components["schemas"]["Row"][];
+      alike: boolean;
+    };
+    Row: {
+      surface: string;
+      name: string;
+      /** Format: int32 */
+      channel: number;
+      /** Format: double */
+      plusEndpoint: number;
+      /** Format: double */
+      minusEndpoint: number;
+      /** Format: double */
+      plusLimit: number;
+      /** Format: double */
+      minusLimit: number;
+      /** Format: double */
+      subTrimMicroseconds: number;
+      subTrimPlus: boolean;
+      /** Format: double */
+      channelSubTrim: number;
+      highIsPlus: boolean;
+      shares: string[];
+    };
     Hazard: {
       /** @enum {string} */
       kind:
@@ -4866,6 +4945,7 @@ export interface components {
         | "CANNOT_STOP"
         | "RUNS_OUT"
         | "SURFACE_JUMPS"
+        | "SWITCH_MOVES"
         | "FAILSAFE_END"
         | "PAIR_UNEQUAL"
         | "SURFACES_TOUCH"
@@ -5271,6 +5351,16 @@ export interface components {
       part: string;
       pair: string;
     };
+    OutputWish: {
+      setup: components["schemas"]["Setup"];
+      surface: string;
+      /** @enum {string} */
+      figure: "ENDPOINT" | "LIMIT" | "SUB_TRIM";
+      plus: boolean;
+      /** Format: double */
+      value: number;
+      pair: boolean;
+    };
     NewAsked: {
       setup: components["schemas"]["Setup"];
       /** @enum {string} */
@@ -5351,6 +5441,7 @@ export interface components {
       /** @description Lever */
       lever: string;
       phases: string[];
+      when: string;
     };
     SourceAsked: {
       setup: components["schemas"]["Setup"];
@@ -6023,6 +6114,7 @@ export interface components {
       motorHeld: boolean;
       /** Format: double */
       motorPower: number;
+      motorBackwards: boolean;
       timerSeconds: number[];
       spoken: string[];
       alarms: string[];
@@ -10229,6 +10321,57 @@ export interface operations {
       };
     };
   };
+  postProgramOutputs: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["OutputAsked"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["OutputSheet"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
   postProgramHazards: {
     parameters: {
       query?: never;
@@ -11084,6 +11227,57 @@ export interface operations {
     requestBody: {
       content: {
         "application/json": components["schemas"]["PairAsked"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["Edited"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  postEditsOutputs: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["OutputWish"];
       };
     };
     responses: {

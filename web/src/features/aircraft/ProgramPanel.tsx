@@ -1,19 +1,11 @@
 import { CurvePlot } from "@/features/bench/CurvePlot";
 import { useBench, type Sheet } from "@/features/bench/store";
-import {
-  controlName,
-  keyOf,
-  travelWords,
-  wayWords,
-  type Control,
-  type Way,
-  size,
-} from "@/domain/words";
-import { Term } from "@/features/program/Term";
+import { controlName, keyOf, travelWords, type Control, type Way, size } from "@/domain/words";
 import { Card } from "@/ui/card";
 import { behind } from "@/features/model/chain";
 import { DraftChoice, DraftNumber } from "@/features/model/fields";
 import { useModel } from "@/features/model/model";
+import { OutputCard } from "./OutputCard";
 
 const SHAPES = [
   ["CUBIC", "cubic"],
@@ -27,14 +19,9 @@ export function ProgramPanel({ index }: { index: number }) {
   const sheet = useBench((state) => state.sheets[index]);
   const surface = draft.present.surfaces[index];
   const { channel } = behind(draft.present, index);
-  const carried = draft.present.channels[channel];
   if (surface === undefined || sheet === undefined) {
     return null;
   }
-  const ways = wayWords(surface);
-  const high = ["endpointHighPercent", "high"] as const;
-  const low = ["endpointLowPercent", "low"] as const;
-  const ends = sheet.highIsPlus ? [high, low] : [low, high];
   return (
     <>
       {sheet.controls.map((one) => (
@@ -45,33 +32,7 @@ export function ProgramPanel({ index }: { index: number }) {
           <p className="figures">Far end: {travelWords(lever.mm, surface)} from rest.</p>
         </Card>
       ))}
-      {carried !== undefined && (
-        <Card title={`Channel ${carried.number}, ${carried.name}: output`}>
-          <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
-            {ends.map(([field, side], i) => (
-              <DraftNumber
-                key={field}
-                path={["channels", channel, field]}
-                label={`${ways[i]}: the transmitter’s ${side} side`}
-              />
-            ))}
-            <DraftNumber path={["channels", channel, "subTrimMicroseconds"]} />
-            <DraftNumber path={["channels", channel, "slowedSeconds"]} />
-            <DraftChoice
-              path={["channels", channel, "reversed"]}
-              label="Direction"
-              options={[
-                [false, "normal"],
-                [true, "reversed"],
-              ]}
-            />
-          </div>
-          <p className="text-sm">
-            About <Term name="endpoint" index={channel} /> and{" "}
-            <Term name="sub-trim" index={channel} />.
-          </p>
-        </Card>
-      )}
+      <OutputCard key={surface.id} surface={surface.id} channel={channel} />
       <Card title="Transmitter">
         <div className="grid grid-cols-2 gap-3 sm:grid-cols-[1.5fr_1fr_1fr_1fr]">
           <DraftChoice

@@ -7,6 +7,7 @@ export function MotorNote({ mode }: { mode: number }) {
   const positions = useBench((state) => state.frame?.positions);
   const i = setup?.channels.findIndex((channel) => channel.carries === "throttle") ?? -1;
   const told = useBench((state) => state.frame?.bench.motorPower);
+  const backwards = useBench((state) => state.frame?.bench.motorBackwards);
   const pulse = positions?.pulseMicroseconds[i];
   if (told === undefined || pulse === undefined) {
     return null;
@@ -15,7 +16,9 @@ export function MotorNote({ mode }: { mode: number }) {
   return (
     <p className="mt-1 text-xs text-soft">
       <span className={power > 0 ? "font-semibold text-grounded" : ""}>
-        {power > 0 ? `Motor told to run: ${power} %` : "Motor told to stand still"}
+        {power > 0
+          ? `Motor told to run${backwards ? " backwards" : ""}: ${power} %`
+          : "Motor told to stand still"}
       </span>
       , {pulse.toFixed(0)} µs. Simulated transmitter, stick mode {mode}.
     </p>

@@ -46,6 +46,7 @@ export function ReceiverPanel() {
           onValue={(voltage) => set({ voltage })}
         />
       </div>
+      <SimpleChannels />
       {setup.power.timers.length > 0 && (
         <ul className="figures flex flex-wrap gap-x-5">
           {setup.power.timers.map((timer, i) => (
@@ -66,5 +67,25 @@ export function ReceiverPanel() {
         )}
       </p>
     </div>
+  );
+}
+
+/** Channels that follow a switch or lever by themselves: brakes, retracts, lights. */
+function SimpleChannels() {
+  const channels = useBench((state) => state.setup?.channels) ?? [];
+  const inputs = useBench((state) => state.setup?.transmitter.inputs) ?? [];
+  const positions = useBench((state) => state.frame?.positions);
+  const simple = channels
+    .map((channel, i) => ({ channel, i }))
+    .filter(({ channel }) => inputs.some((one) => one.id === channel.carries));
+  return simple.length === 0 ? null : (
+    <ul className="figures flex flex-wrap gap-x-5" aria-label="Simple channels">
+      {simple.map(({ channel, i }) => (
+        <li key={channel.number} data-simple={channel.carries}>
+          {channel.name}: <strong>{positions?.commandPercent[i]?.toFixed(0)} %</strong>
+          <span className="text-soft">, {positions?.pulseMicroseconds[i]?.toFixed(0)} µs</span>
+        </li>
+      ))}
+    </ul>
   );
 }

@@ -3,6 +3,7 @@ import { Plus } from "lucide-react";
 import { useState } from "react";
 import { useGallery, type RecipeCard } from "@/api/program";
 import { useModel } from "@/features/model/model";
+import { WhenChoice } from "./parts";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Choice } from "@/ui/choice";
@@ -19,6 +20,7 @@ export function Gallery() {
   const [phase, setPhase] = useState("");
   const [acts, setActs] = useState("");
   const [lever, setLever] = useState("");
+  const [when, setWhen] = useState("");
   const phases = draft.present.phases;
   const levers = draft.present.transmitter.inputs.filter((one) => one.kind === "LEVER");
   const add = () =>
@@ -31,6 +33,7 @@ export function Gallery() {
         lever: chosen.needsLever ? lever || (levers[0]?.id ?? "") : "",
         preset: chosen.asksPreset ? phase : "",
         phases: acts === "" ? [] : [acts],
+        when,
       },
       {
         onSuccess: (setup) => {
@@ -52,6 +55,7 @@ export function Gallery() {
               setPercent(String(card.start));
               setPhase("");
               setActs("");
+              setWhen("");
             }}
           >
             {card.title}
@@ -104,6 +108,7 @@ export function Gallery() {
               options={[["", "all phases"], ...phases.map((one) => [one.id, one.name] as const)]}
             />
           )}
+          <WhenChoice label="On while" none="always" value={when} onValue={setWhen} />
           <Button type="submit" look="main" disabled={build.isPending}>
             <Plus aria-hidden size={16} /> Build it
           </Button>

@@ -66,11 +66,23 @@ export function SwitchesPage() {
               ))}
             </tbody>
           </table>
+          <Steady />
         </Card>
         <Conditions lines={sheet.data?.conditions ?? []} />
       </div>
       <BenchBeside />
     </div>
+  );
+}
+
+/** What no switch may move: the search for hazards tells of any that does. */
+function Steady() {
+  const { draft } = useModel();
+  const steady = draft.present.channels.filter((one) => one.steady);
+  return steady.length === 0 ? null : (
+    <p className="mt-2 border-t border-line pt-2 text-sm" data-steady>
+      No switch may move: {steady.map((one) => `channel ${one.number}, ${one.name}`).join("; ")}.
+    </p>
   );
 }
 

@@ -9,16 +9,14 @@ import { Choice } from "@/ui/choice";
 const SWITCH = "switch/";
 
 /**
- * A condition of the draft, or none. A position of a switch is picked as such, by what it brings: its
- * condition is made where it is needed.
+ * What can be picked as a condition: those there are, and every position of a switch by what it
+ * brings, whose condition is made where it is needed.
  */
-export function DraftWhen({ path, label, none }: { path: Path; label: string; none: string }) {
-  const { draft, change } = useModel();
+function useConditions(none: string) {
+  const { draft } = useModel();
   const setup = draft.present;
   const sheet = useProgramSheet(setup);
   const make = useSwitchedOn();
-  const worked = useWorked();
-  const value = valueAt(setup, path) as string;
   const known = setup.conditions.map((one) => [one.id, one.name] as const);
   const places = (sheet.data?.switches ?? [])
     .filter((row) => row.position > 0)
@@ -36,28 +34,69 @@ export function DraftWhen({ path, label, none }: { path: Path; label: string; no
           `${row.name} at ${row.position}${row.brings === "" ? "" : ` (${row.brings})`}`,
         ] as const,
     );
-  const pick = (picked: string) => {
+  /** The condition of a position that has none yet, in the setup that has it; nothing for one there is. */
+  const made = (picked: string) => {
     if (!picked.startsWith(SWITCH)) {
+      return undefined;
+    }
+    const [input = "", position] = picked.slice(SWITCH.length).split("/");
+    return make.mutateAsync({ setup, input, position: Number(position) });
+  };
+  return { options: [["", none] as const, ...known, ...places], made };
+}
+
+/** A condition of the draft, or none. */
+export function DraftWhen({ path, label, none }: { path: Path; label: string; none: string }) {
+  const { draft, change } = useModel();
+  const { options, made } = useConditions(none);
+  const worked = useWorked();
+  const pick = (picked: string) => {
+    const making = made(picked);
+    if (making === undefined) {
       change({ type: "edit", path, value: picked });
       return;
     }
-    const [input = "", position] = picked.slice(SWITCH.length).split("/");
     void worked(
-      make
-        .mutateAsync({ setup, input, position: Number(position) })
-        .then(
-          ({ setup: changed, condition }) => replaced(changed, path, condition) as typeof changed,
-        ),
+      making.then(
+        ({ setup: changed, condition }) => replaced(changed, path, condition) as typeof changed,
+      ),
     );
   };
   return (
     <Choice
       label={label}
-      value={value}
-      options={[["", none] as const, ...known, ...places]}
+      value={valueAt(draft.present, path) as string}
+      options={options}
       onValue={pick}
     />
   );
+}
+
+interface WhenProps {
+  label: string;
+  none: string;
+  value: string;
+  onValue: (condition: string) => void;
+}
+
+/** A condition picked for something that is not in the draft yet. */
+export function WhenChoice({ label, none, value, onValue }: WhenProps) {
+  const { options, made } = useConditions(none);
+  const worked = useWorked();
+  const pick = (picked: string) => {
+    const making = made(picked);
+    if (making === undefined) {
+      onValue(picked);
+      return;
+    }
+    void worked(
+      making.then(({ setup, condition }) => {
+        onValue(condition);
+        return setup;
+      }),
+    );
+  };
+  return <Choice label={label} value={value} options={options} onValue={pick} />;
 }
 
 /** Which phases something acts in; none ticked means all. */

@@ -65,6 +65,7 @@ export function Motors() {
             <DraftNumber path={["airframe", "motors", i, "propellerDiameterMm"]} />
             <DraftNumber path={["airframe", "motors", i, "aftMm"]} />
             <DraftNumber path={["airframe", "motors", i, "rightMm"]} />
+            <Reverser index={i} />
           </div>
           <ul className="mt-1">
             <PartRow id={motor.id} name={motor.name} />
@@ -72,5 +73,24 @@ export function Motors() {
         </div>
       ))}
     </Card>
+  );
+}
+
+/** The channel of a second wire that turns a motor round: one that follows a switch. */
+function Reverser({ index }: { index: number }) {
+  const { draft } = useModel();
+  const { channels, transmitter } = draft.present;
+  const switches = channels.filter((channel) =>
+    transmitter.inputs.some((one) => one.id === channel.carries && one.kind === "SWITCH"),
+  );
+  return (
+    <DraftChoice
+      path={["airframe", "motors", index, "reverserChannel"]}
+      label="Turned round by"
+      options={[
+        [-1, "no channel of its own"],
+        ...switches.map((one) => [one.number, `channel ${one.number}, ${one.name}`] as const),
+      ]}
+    />
   );
 }

@@ -142,7 +142,7 @@ class WithoutNamesTest {
     for (Recipe recipe : Recipe.values()) {
       try {
         MixGallery.RecipeAsked asked =
-            new MixGallery.RecipeAsked(setup, recipe, 20, "", lever, List.of());
+            new MixGallery.RecipeAsked(setup, recipe, 20, "", lever, List.of(), "");
         List<Mix> mixes = MixGallery.build(asked, English.NAMES).mixes();
         Mix mix = mixes.get(mixes.size() - 1);
         facts.add(List.of(recipe, mix.weightPlusPercent(), mix.curve()));

@@ -5,6 +5,7 @@ import hightally.core.coach.Levers;
 import hightally.core.coach.TestCase;
 import hightally.core.condition.ConditionKind;
 import hightally.core.desk.MovementWish;
+import hightally.core.desk.OutputSheet;
 import hightally.core.desk.TypedMovements;
 import hightally.core.edit.Copies;
 import hightally.core.edit.Edit;
@@ -203,6 +204,13 @@ class EditController {
     Validation.check(asked.moment());
     Setup setup = Validation.check(asked.setup());
     return Edited.of(setup, TypedMovements.made(setup, asked.moment(), asked.wish()));
+  }
+
+  @PostMapping("/outputs")
+  @Operation(
+      summary = "An endpoint, limit of travel or sub-trim set by the side the surface goes to")
+  Edited output(@RequestBody OutputSheet.OutputWish wish) {
+    return Edited.of(wish.setup(), OutputSheet.set(wish));
   }
 
   @PostMapping("/curves/point")

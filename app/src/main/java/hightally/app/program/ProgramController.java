@@ -2,6 +2,7 @@ package hightally.app.program;
 
 import hightally.core.desk.DeskSheet;
 import hightally.core.desk.FeelLines;
+import hightally.core.desk.OutputSheet;
 import hightally.core.edit.MixGallery;
 import hightally.core.hazard.HazardSearch;
 import hightally.core.mix.CurvePoint;
@@ -86,6 +87,15 @@ class ProgramController {
     Validation.check(asked.moment());
     return FeelLines.of(
         SignalPath.of(asked.setup()), asked.moment(), asked.control(), asked.surface());
+  }
+
+  /** A setup and one of its surfaces. */
+  record OutputAsked(Setup setup, @Text(max = 40) String surface) {}
+
+  @PostMapping("/outputs")
+  @Operation(summary = "A surface's output stage, and its pair's, by up and down or left and right")
+  OutputSheet output(@RequestBody OutputAsked asked) {
+    return OutputSheet.of(asked.setup(), asked.surface());
   }
 
   @PostMapping("/flicks")

@@ -5,6 +5,7 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import hightally.core.airframe.BalanceSheet;
+import hightally.core.airframe.Motor;
 import hightally.core.phase.NoseNote;
 import hightally.core.phase.Trims;
 import hightally.core.power.Power;
@@ -54,9 +55,28 @@ final class SetupUpgrade {
         fifth.path("formatVersion").asInt() == 5
             ? new SetupUpgrade(mapper, fifth.deepCopy()).withFades()
             : fifth;
-    return sixth.path("formatVersion").asInt() == 6
-        ? new SetupUpgrade(mapper, sixth.deepCopy()).withMovements()
-        : sixth;
+    JsonNode seventh =
+        sixth.path("formatVersion").asInt() == 6
+            ? new SetupUpgrade(mapper, sixth.deepCopy()).withMovements()
+            : sixth;
+    return seventh.path("formatVersion").asInt() == 7
+        ? new SetupUpgrade(mapper, seventh.deepCopy()).withLimits()
+        : seventh;
+  }
+
+  /**
+   * Version 8 knows a channel's own limits of travel, channels no switch may move, and a wire that
+   * turns a motor round.
+   */
+  private JsonNode withLimits() {
+    setup.put("formatVersion", 8);
+    for (ObjectNode channel : each("channels")) {
+      channel.put("limitLowPercent", 0).put("limitHighPercent", 0).put("steady", false);
+    }
+    for (ObjectNode motor : each(setup.path("airframe").path("motors"))) {
+      motor.put("reverserChannel", Motor.NO_REVERSER);
+    }
+    return setup;
   }
 
   /**

@@ -11,6 +11,7 @@ import java.util.List;
  * @param fadedIn how far it has come in, 0 to 1
  * @param motorHeld whether cut, arming or the latch hold the motor
  * @param motorPower how hard the motors turn, 0 to 1
+ * @param motorBackwards whether a motor turns backwards
  * @param timerSeconds what every timer shows
  * @param spoken what the timers said in this step
  * @param alarms names of the alarms that sound
@@ -24,6 +25,7 @@ public record BenchMoment(
     double fadedIn,
     boolean motorHeld,
     double motorPower,
+    boolean motorBackwards,
     List<Double> timerSeconds,
     List<Said> spoken,
     List<String> alarms,

@@ -13,6 +13,7 @@ import hightally.core.signal.Conditions;
 import hightally.core.signal.Moment;
 import hightally.core.signal.Positions;
 import hightally.core.signal.Readings;
+import hightally.core.signal.Reversers;
 import hightally.core.signal.SignalPath;
 import java.util.ArrayList;
 import java.util.List;
@@ -38,6 +39,7 @@ public final class BenchRun {
   private final double[] belowFor;
   private final PhaseFade fade;
   private final MixFade mixFade;
+  private final Reversers reversers;
   private int phase;
   private boolean latched;
   private boolean started;
@@ -50,6 +52,7 @@ public final class BenchRun {
     setup = path.setup();
     fade = new PhaseFade(path);
     mixFade = new MixFade(path.program(), setup.mixes());
+    reversers = new Reversers(path);
     conditions = path.program().conditions();
     trueFor = new double[conditions.count()];
     belowFor = new double[setup.power().alarms().size()];
@@ -103,6 +106,7 @@ public final class BenchRun {
         fade.part(),
         held,
         power(positions),
+        reversers.anyBack(positions),
         shown(),
         spoken,
         alarms,

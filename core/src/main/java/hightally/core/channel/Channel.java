@@ -13,6 +13,11 @@ import hightally.core.quantity.Within;
  *     input that a simple channel (retracts, wheel brake) follows
  * @param reversed whether the output turns its sign
  * @param slowedSeconds how long the transmitter takes from -100 to 100 %; 0 does not slow
+ * @param limitLowPercent how far below the centre its pulse goes at most, percent of full travel,
+ *     whatever is asked; 0 for no limit of its own. Where it is larger than the endpoint it lets
+ *     brakes go beyond the throw
+ * @param limitHighPercent likewise above the centre
+ * @param steady whether no switch may move the surface it carries
  */
 public record Channel(
     @Within(min = 0, max = 64) int number,
@@ -22,9 +27,36 @@ public record Channel(
     @Within(min = -300, max = 300, unit = Unit.MICROSECONDS) double subTrimMicroseconds,
     @Within(min = 0, max = 200, unit = Unit.PERCENT) double endpointLowPercent,
     @Within(min = 0, max = 200, unit = Unit.PERCENT) double endpointHighPercent,
-    @Within(min = 0, max = 30, unit = Unit.SECONDS) double slowedSeconds) {
+    @Within(min = 0, max = 30, unit = Unit.SECONDS) double slowedSeconds,
+    @Within(min = 0, max = 200, unit = Unit.PERCENT) double limitLowPercent,
+    @Within(min = 0, max = 200, unit = Unit.PERCENT) double limitHighPercent,
+    boolean steady) {
   /** What a channel carries that drives the motor. */
   public static final String THROTTLE = "throttle";
+
+  /** A channel without limits of its own that switches may move. */
+  public Channel(
+      int number,
+      String name,
+      String carries,
+      boolean reversed,
+      double subTrimMicroseconds,
+      double endpointLowPercent,
+      double endpointHighPercent,
+      double slowedSeconds) {
+    this(
+        number,
+        name,
+        carries,
+        reversed,
+        subTrimMicroseconds,
+        endpointLowPercent,
+        endpointHighPercent,
+        slowedSeconds,
+        0,
+        0,
+        false);
+  }
 
   /** Whether this channel drives the motor's controller. */
   public boolean carriesThrottle() {
@@ -41,7 +73,10 @@ public record Channel(
         subTrimMicroseconds,
         endpointLowPercent,
         endpointHighPercent,
-        slowedSeconds);
+        slowedSeconds,
+        limitLowPercent,
+        limitHighPercent,
+        steady);
   }
 
   /** The same channel with another endpoint on the plus side. */
@@ -56,7 +91,18 @@ public record Channel(
 
   /** The same channel with another centre and ends. */
   public Channel with(double subTrim, double low, double high) {
-    return new Channel(number, name, carries, reversed, subTrim, low, high, slowedSeconds);
+    return new Channel(
+        number,
+        name,
+        carries,
+        reversed,
+        subTrim,
+        low,
+        high,
+        slowedSeconds,
+        limitLowPercent,
+        limitHighPercent,
+        steady);
   }
 
   /** The same channel, reversed or not. */
@@ -69,7 +115,10 @@ public record Channel(
         subTrimMicroseconds,
         endpointLowPercent,
         endpointHighPercent,
-        slowedSeconds);
+        slowedSeconds,
+        limitLowPercent,
+        limitHighPercent,
+        steady);
   }
 
   /** The same channel carrying something else. */
@@ -82,6 +131,57 @@ public record Channel(
         subTrimMicroseconds,
         endpointLowPercent,
         endpointHighPercent,
-        slowedSeconds);
+        slowedSeconds,
+        limitLowPercent,
+        limitHighPercent,
+        steady);
+  }
+
+  /** The same channel under another name. */
+  public Channel named(String changed) {
+    return new Channel(
+        number,
+        changed,
+        carries,
+        reversed,
+        subTrimMicroseconds,
+        endpointLowPercent,
+        endpointHighPercent,
+        slowedSeconds,
+        limitLowPercent,
+        limitHighPercent,
+        steady);
+  }
+
+  /** The same channel, moved by no switch or free to be. */
+  public Channel held(boolean changed) {
+    return new Channel(
+        number,
+        name,
+        carries,
+        reversed,
+        subTrimMicroseconds,
+        endpointLowPercent,
+        endpointHighPercent,
+        slowedSeconds,
+        limitLowPercent,
+        limitHighPercent,
+        changed);
+  }
+
+  /** The same channel with limits of its own; 0 for none. */
+  public Channel limited(double low, double high) {
+    return new Channel(
+        number,
+        name,
+        carries,
+        reversed,
+        subTrimMicroseconds,
+        endpointLowPercent,
+        endpointHighPercent,
+        slowedSeconds,
+        low,
+        high,
+        steady);
   }
 }

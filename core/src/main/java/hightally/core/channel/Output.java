@@ -8,7 +8,8 @@ import hightally.core.quantity.Within;
  *
  * <p>Command clamped to ±limit, turned if reversed, then with {@code e} the endpoint of the side
  * {@code v} is on: SHIFT {@code centre + subTrim + v/100·per100·e/100}; FIXED_ENDS {@code centre +
- * subTrim + v/100·(per100·e/100 ∓ subTrim)}; last the hard limits.
+ * subTrim + v/100·(per100·e/100 ∓ subTrim)}; last the hard limits, of which a channel's own limit
+ * of travel is one: {@code centre ± per100·limit/100}.
  */
 public record Output(
     @Within(min = 100, max = 1000, unit = Unit.MICROSECONDS) double pulsePer100,
@@ -42,9 +43,22 @@ public record Output(
         transmitter.subTrimMode(),
         channel.endpointLowPercent(),
         channel.endpointHighPercent(),
-        Math.max(transmitter.shortestMicroseconds(), transmitter.centreMicroseconds() - reach),
-        Math.min(transmitter.longestMicroseconds(), transmitter.centreMicroseconds() + reach),
+        Math.max(
+            transmitter.shortestMicroseconds(),
+            transmitter.centreMicroseconds()
+                - Math.min(reach, own(transmitter, channel.limitLowPercent()))),
+        Math.min(
+            transmitter.longestMicroseconds(),
+            transmitter.centreMicroseconds()
+                + Math.min(reach, own(transmitter, channel.limitHighPercent()))),
         transmitter.commandLimitPercent());
+  }
+
+  /** How far a channel's own limit lets it go, µs; infinitely far where it has none. */
+  private static double own(Transmitter transmitter, double percent) {
+    return percent == 0
+        ? Double.POSITIVE_INFINITY
+        : transmitter.microsecondsPer100() * percent / 100;
   }
 
   /** Pulse for a command, µs. */

@@ -155,6 +155,7 @@ public final class MixGallery {
    * @param preset id of the phase whose preset is meant; empty for none
    * @param lever id of the lever a recipe for a lever is about; else empty
    * @param phases ids of the phases it shall act in; empty for all
+   * @param when id of the condition under which it shall act; empty for always
    */
   public record RecipeAsked(
       Setup setup,
@@ -162,7 +163,8 @@ public final class MixGallery {
       @Within(min = -150, max = 150, unit = Unit.PERCENT) double percent,
       @Text(min = 0, max = 40) String preset,
       @Text(min = 0, max = 40) String lever,
-      List<String> phases) {}
+      List<String> phases,
+      @Text(min = 0, max = 40) String when) {}
 
   /** What the gallery holds for a model: that for which it has the parts. */
   public static List<RecipeCard> cards(Setup setup) {
@@ -177,7 +179,7 @@ public final class MixGallery {
         .filter(one -> !one.needsLever() || !lever.isEmpty())
         .filter(
             one ->
-                !made(new RecipeAsked(model, one, one.start, "", lever, List.of()))
+                !made(new RecipeAsked(model, one, one.start, "", lever, List.of(), ""))
                     .targets()
                     .isEmpty())
         .map(
@@ -407,7 +409,7 @@ public final class MixGallery {
         0,
         curve,
         targets,
-        "",
+        asked.when(),
         asked.phases(),
         0);
   }

@@ -44,11 +44,26 @@ public final class PartsRemoved {
           setup
               .change()
               .channels(kept(setup.channels(), channel -> !channel.carries().equals(id)))
+              .airframe(setup.airframe().withMotors(turnedByNone(setup, id)))
               .done();
     } else {
       throw InvalidInputException.of("id", id, Said.of("demand.surfaceMotorPanelSimpleChannel"));
     }
     return Validation.check(tidied(without));
+  }
+
+  /** The motors, none turned round by the channel that goes. */
+  private static List<Motor> turnedByNone(Setup setup, String input) {
+    return setup.airframe().motors().stream()
+        .map(
+            motor ->
+                setup
+                        .channel(motor.reverserChannel())
+                        .filter(one -> one.carries().equals(input))
+                        .isPresent()
+                    ? motor.reversedOn(Motor.NO_REVERSER)
+                    : motor)
+        .toList();
   }
 
   private static Setup withoutSurface(Setup setup, String id) {
@@ -113,15 +128,7 @@ public final class PartsRemoved {
   }
 
   private static Channel carrying(Channel channel, Surface surface) {
-    return new Channel(
-        channel.number(),
-        surface.name(),
-        surface.id(),
-        channel.reversed(),
-        channel.subTrimMicroseconds(),
-        channel.endpointLowPercent(),
-        channel.endpointHighPercent(),
-        channel.slowedSeconds());
+    return channel.carrying(surface.id()).named(surface.name());
   }
 
   private static void mixesUsing(Setup setup, String id) {

@@ -12,6 +12,7 @@ public enum HazardKind {
   CANNOT_STOP(Said.of("hazard.stickAllWayBackDoes"), Said.of("hazard.oneReflexPilotFails")),
   RUNS_OUT(Said.of("hazard.surfaceRunsOutTravel"), Said.of("hazard.partStickDoesNothingOther")),
   SURFACE_JUMPS(Said.of("hazard.surfaceJumps"), Said.of("hazard.surfaceJumpsWhy")),
+  SWITCH_MOVES(Said.of("hazard.switchMoves"), Said.of("hazard.switchMovesWhy")),
   FAILSAFE_END(Said.of("hazard.failsafeEnd"), Said.of("hazard.failsafeEndWhy")),
   PAIR_UNEQUAL(Said.of("hazard.pairEndsUnequal"), Said.of("hazard.leftAgainstRightRollsModel")),
   SURFACES_TOUCH(Said.of("hazard.twoSurfacesTouch"), Said.of("hazard.servoStallsHornTearsFull")),

@@ -104,6 +104,7 @@ public final class HazardSearch {
     PowerHazards power = new PowerHazards(this, tooLarge ? 0 : (int) count);
     StateHazards surfaces = new StateHazards(this);
     JumpHazards jumps = new JumpHazards(this, tooLarge ? 0 : (int) count);
+    SteadyHazards steady = new SteadyHazards(this, tooLarge ? 0 : (int) count);
     ProgramHazards program = new ProgramHazards(this);
     StopHazards stops = new StopHazards(this);
     stops.look();
@@ -114,13 +115,14 @@ public final class HazardSearch {
       power.state(state);
       surfaces.state(state);
       jumps.state(state);
+      steady.state(state);
       program.state(state);
       if (number % LOOK_UP == 0) {
         progress.accept((double) number / count);
         complete = !stop.getAsBoolean();
       }
     }
-    complete = complete && power.changes(stop) && jumps.changes(stop);
+    complete = complete && power.changes(stop) && jumps.changes(stop) && steady.changes(stop);
     if (complete) {
       program.never();
       surfaces.dead();
@@ -137,8 +139,8 @@ public final class HazardSearch {
     return new Outcome(
         new ArrayList<>(hazards),
         count,
-        surfaces.evaluated() + power.evaluated() + jumps.evaluated(),
-        surfaces.sampled() + power.sampled() + jumps.sampled(),
+        surfaces.evaluated() + power.evaluated() + jumps.evaluated() + steady.evaluated(),
+        surfaces.sampled() + power.sampled() + jumps.sampled() + steady.sampled(),
         tooLarge ? Ending.TOO_LARGE : complete ? Ending.WHOLE : Ending.STOPPED);
   }
 

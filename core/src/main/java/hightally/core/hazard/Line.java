@@ -86,6 +86,9 @@ record Line(Kind kind, int index, String subject, Cell[] cells, int restingCell)
     setup.conditions().forEach(one -> heard.add(one.subject()));
     setup.mixes().forEach(mix -> heard.add(mix.subject()));
     heard.add(setup.power().throttleInput());
+    setup.airframe().motors().stream()
+        .flatMap(one -> setup.channel(one.reverserChannel()).stream())
+        .forEach(channel -> heard.add(channel.carries()));
     setup.surfaces().stream()
         .flatMap(one -> one.shares().levers().stream())
         .forEach(lever -> heard.add(lever.input()));

@@ -7,6 +7,7 @@ import hightally.core.quantity.Said;
 import hightally.core.setup.Setup;
 import hightally.core.signal.Moment;
 import hightally.core.signal.Program;
+import hightally.core.signal.Reversers;
 import hightally.core.signal.SignalPath;
 import hightally.core.signal.StillCommand;
 import hightally.core.signal.Stretch;
@@ -44,6 +45,7 @@ final class PowerHazards {
   private final long mixes;
   private final boolean chained;
   private final PowerRegions regions;
+  private final Reversers reversers;
   private final Map<List<Object>, Integer> kinds = new HashMap<>();
   private final Map<List<Object>, Integer> effects = new HashMap<>();
 
@@ -72,6 +74,7 @@ final class PowerHazards {
     chained = flows;
     axes = List.copyOf(on);
     cellLines = search.states().linesOn(axes::contains);
+    reversers = new Reversers(path);
     regions = new PowerRegions(power, setup.house().powerJumpPercent() / PERCENT);
     kindOf = new int[setup.airframe().motors().isEmpty() ? 0 : count];
     effectOf = new int[kindOf.length];
@@ -99,6 +102,9 @@ final class PowerHazards {
     effect.add(decision.acting() & mixes);
     effect.add(feelsSticks() ? decision.feel() : List.of());
     cellLines.forEach(line -> effect.add(state.at()[line]));
+    for (int motor = 0; motor < setup.airframe().motors().size(); motor++) {
+      effect.add(reversers.back(motor, state.moment()));
+    }
     effectOf[state.number()] = effects.computeIfAbsent(effect, key -> effects.size());
     List<Object> kind = List.of(state.phase(), effectOf[state.number()]);
     int known = kinds.size();
@@ -229,6 +235,10 @@ final class PowerHazards {
     private final int phaseAfter;
     private final boolean heldBefore;
     private final boolean heldAfter;
+
+    /** Whether its controller is told to turn round by the change. */
+    private final boolean round;
+
     private final StillCommand toldBefore;
     private final StillCommand toldAfter;
 
@@ -243,6 +253,7 @@ final class PowerHazards {
       phaseAfter = path.phase(after);
       heldBefore = path.program().held(before, phaseBefore);
       heldAfter = path.program().held(after, phaseAfter);
+      round = reversers.back(motor, before) != reversers.back(motor, after);
       toldBefore = path.program().still(surfaces + motor, before, phaseBefore);
       toldAfter = path.program().still(surfaces + motor, after, phaseAfter);
     }
@@ -257,7 +268,7 @@ final class PowerHazards {
       if (!heldBefore) {
         tell(attained, regions.starting());
         tell(attained, regions.rising());
-        tell(attained, regions.turning());
+        tell(attained, round ? regions.turnedRound() : regions.turning());
       } else if (power.power(power.cutPercent()) <= PowerRegions.STILL) {
         letGo(attained);
       }
@@ -284,11 +295,17 @@ final class PowerHazards {
       double was = toldBefore.applyAsDouble(at);
       double is = toldAfter.applyAsDouble(there);
       double size = power.power(is) - power.power(was);
-      boolean backwards = power.reverses(was, is);
+      boolean ran = !heldBefore && power.power(was) > PowerRegions.STILL;
+      boolean backwards = round ? ran && !power.reverses(was, is) : power.reverses(was, is);
       double fade = fade(at, there, was);
-      boolean softened = !heldBefore && fade >= setup.house().softFadeSeconds();
+      boolean softened =
+          !heldBefore && !(round && backwards) && fade >= setup.house().softFadeSeconds();
       long changed = changed(at, there);
-      boolean mendable = !heldBefore && !softened && (phaseBefore != phaseAfter || changed != 0);
+      boolean mendable =
+          !heldBefore
+              && !softened
+              && !(round && backwards)
+              && (phaseBefore != phaseAfter || changed != 0);
       Said words =
           Said.of(
               "hazard.takesMotorFromStickUnmoved",

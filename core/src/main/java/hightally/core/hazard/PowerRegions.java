@@ -99,6 +99,20 @@ final class PowerRegions {
     return regions;
   }
 
+  /** It ran and runs, while its controller is told to turn round. */
+  List<Region> turnedRound() {
+    if (!power.twoWay()) {
+      Limit runs = Limit.otherAbove(oneWay(RUNS));
+      return List.of(Region.of(runs, FULL, Limit.above(oneWay(RUNS)), runs));
+    }
+    List<Region> regions = new ArrayList<>();
+    for (double way : WAYS) {
+      Limit runs = new Limit(0, way, FULL * RUNS);
+      regions.add(Region.of(runs, FULL, new Limit(way, 0, FULL * RUNS), runs));
+    }
+    return regions;
+  }
+
   /** It ran one way and runs the other. */
   List<Region> turning() {
     List<Region> regions = new ArrayList<>();

@@ -17,6 +17,7 @@ import java.util.Optional;
 /** Writes values down in the words and units of one transmitter. */
 final class EntryWriter {
   private static final double TENTHS = 10;
+  private static final double FULL = 100;
 
   private final Transmitter transmitter;
   private final Map<String, Entry> entries = new LinkedHashMap<>();
@@ -41,6 +42,47 @@ final class EntryWriter {
   /** A plain number; the digits behind the point only where there are any. */
   private static Double tenths(double value) {
     return Math.rint(value * TENTHS) / TENTHS;
+  }
+
+  /**
+   * What a motor is told, as power: 0 to 100 % from stopped to full, of a controller that runs both
+   * ways with its direction; in the transmitter's own unit where it has one.
+   */
+  Said power(boolean twoWay, double command) {
+    return ownUnit(EntrySection.POWER)
+        ? value(EntrySection.POWER, command, Unit.PERCENT)
+        : Said.of(
+            "entry.power",
+            "power",
+            percentOf(twoWay ? Math.abs(command) : (command + FULL) / 2),
+            "way",
+            !twoWay || command == 0 ? "none" : command > 0 ? "forwards" : "backwards");
+  }
+
+  /** A throttle curve: the stick from back to full over the power it gives. */
+  Said throttleCurve(boolean twoWay, List<CurvePoint> points) {
+    List<Said> told =
+        points.stream()
+            .map(
+                one ->
+                    Said.of(
+                        "entry.throttlePoint",
+                        "x",
+                        ownUnit(EntrySection.POWER)
+                            ? value(EntrySection.POWER, one.x(), Unit.PERCENT)
+                            : Said.of("entry.value", "value", percentOf((one.x() + FULL) / 2)),
+                        "power",
+                        power(twoWay, one.y())))
+            .toList();
+    return Said.of("entry.points", "points", told);
+  }
+
+  private static Quantity percentOf(double value) {
+    return new Quantity(tenths(value), Unit.PERCENT, -1);
+  }
+
+  private boolean ownUnit(EntrySection section) {
+    return word(section).filter(one -> !one.unit().isEmpty()).isPresent();
   }
 
   void add(EntrySection section, String key, Said place, Said what, Said value, String twin) {

@@ -1,5 +1,6 @@
 package hightally.core.program;
 
+import hightally.core.channel.Channel;
 import hightally.core.channel.EntrySection;
 import hightally.core.channel.Receiver;
 import hightally.core.channel.TransmitterInput;
@@ -42,7 +43,7 @@ final class PowerEntries {
           "power/curve-" + i,
           place,
           what,
-          EntryWriter.points(curve.points()),
+          writer.throttleCurve(setup.power().twoWay(), curve.points()),
           "");
     }
     writer.add(
@@ -50,7 +51,7 @@ final class PowerEntries {
         "power/cut",
         place,
         Said.of("program.throttleCutHolds"),
-        writer.percent(EntrySection.POWER, setup.power().cutPercent()),
+        writer.power(setup.power().twoWay(), setup.power().cutPercent()),
         "");
     if (!setup.power().cutWhen().isEmpty()) {
       writer.add(
@@ -111,9 +112,7 @@ final class PowerEntries {
       Said value =
           !settable(one.channel())
               ? Said.of("entry.noFailsafe")
-              : one.holds()
-                  ? Said.of("entry.hold")
-                  : writer.percent(EntrySection.FAILSAFE, one.percent());
+              : one.holds() ? Said.of("entry.hold") : failsafe(one);
       writer.add(
           EntrySection.FAILSAFE,
           "failsafe-" + one.channel(),
@@ -122,6 +121,13 @@ final class PowerEntries {
           value,
           "");
     }
+  }
+
+  /** A motor's channel as the power it gives, any other by its command. */
+  private Said failsafe(FailsafeSetting one) {
+    return setup.channel(one.channel()).filter(Channel::carriesThrottle).isPresent()
+        ? writer.power(setup.power().twoWay(), one.percent())
+        : writer.percent(EntrySection.FAILSAFE, one.percent());
   }
 
   /** Whether the receiver can be told what a channel does without the link. */

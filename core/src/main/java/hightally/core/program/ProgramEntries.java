@@ -1,5 +1,6 @@
 package hightally.core.program;
 
+import hightally.core.airframe.Motor;
 import hightally.core.airframe.Surface;
 import hightally.core.channel.Channel;
 import hightally.core.channel.EntrySection;
@@ -99,6 +100,8 @@ final class ProgramEntries {
             slowed,
             "");
       }
+      follows(channel, key, place);
+      limits(channel, key, place);
       String twin = twin(channel);
       writer.add(
           EntrySection.ENDPOINT,
@@ -114,6 +117,57 @@ final class ProgramEntries {
           Said.of("program.endpointPlusSide"),
           writer.percent(EntrySection.ENDPOINT, channel.endpointHighPercent()),
           twin.isEmpty() ? "" : twin + "/high");
+    }
+  }
+
+  /** What a simple channel follows, or that no switch may move it. */
+  private void follows(Channel channel, String key, Said place) {
+    int input = setup.transmitter().inputIndex(channel.carries());
+    if (input >= 0) {
+      Said name = Said.text(setup.transmitter().inputs().get(input).name());
+      writer.add(
+          EntrySection.DIRECTION, key + "/follows", place, Said.of("program.follows"), name, "");
+    }
+    if (channel.steady()) {
+      writer.add(
+          EntrySection.DIRECTION,
+          key + "/steady",
+          place,
+          Said.of("program.switches"),
+          Said.of("entry.steady"),
+          "");
+    }
+    for (Motor motor : setup.airframe().motors()) {
+      if (motor.reverserChannel() == channel.number()) {
+        writer.add(
+            EntrySection.DIRECTION,
+            key + "/turns-" + motor.id(),
+            place,
+            Said.of("program.turnsRound"),
+            Said.text(motor.name()),
+            "");
+      }
+    }
+  }
+
+  private void limits(Channel channel, String key, Said place) {
+    if (channel.limitLowPercent() != 0) {
+      writer.add(
+          EntrySection.ENDPOINT,
+          key + "/limit-low",
+          place,
+          Said.of("program.limitMinusSide"),
+          writer.percent(EntrySection.ENDPOINT, channel.limitLowPercent()),
+          "");
+    }
+    if (channel.limitHighPercent() != 0) {
+      writer.add(
+          EntrySection.ENDPOINT,
+          key + "/limit-high",
+          place,
+          Said.of("program.limitPlusSide"),
+          writer.percent(EntrySection.ENDPOINT, channel.limitHighPercent()),
+          "");
     }
   }
 

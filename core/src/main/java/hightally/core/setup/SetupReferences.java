@@ -9,6 +9,7 @@ import hightally.core.airframe.Servo;
 import hightally.core.airframe.Side;
 import hightally.core.airframe.Surface;
 import hightally.core.channel.Channel;
+import hightally.core.channel.InputKind;
 import hightally.core.channel.Lead;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.Said;
@@ -92,6 +93,9 @@ final class SetupReferences {
             channel.carries(),
             Said.of("demand.surfacesIdInputsIdThrottle"));
       }
+      if (channel.steady() && setup.surface(channel.carries()).isEmpty()) {
+        report("channels[" + i + "].steady", "true", Said.of("demand.steadyCarriesSurface"));
+      }
     }
   }
 
@@ -111,7 +115,23 @@ final class SetupReferences {
         report(
             "airframe.motors[" + i + "].channel", number, Said.of("demand.channelCarriesThrottle"));
       }
+      Motor motor = setup.airframe().motors().get(i);
+      if (motor.hasReverser() && !carriesSwitch(motor.reverserChannel())) {
+        report(
+            "airframe.motors[" + i + "].reverserChannel",
+            motor.reverserChannel(),
+            Said.of("demand.reverserCarriesSwitch"));
+      }
     }
+  }
+
+  private boolean carriesSwitch(int number) {
+    return setup
+        .channel(number)
+        .map(one -> setup.transmitter().inputIndex(one.carries()))
+        .filter(index -> index >= 0)
+        .filter(index -> setup.transmitter().inputs().get(index).kind() == InputKind.SWITCH)
+        .isPresent();
   }
 
   private void leads() {

@@ -46,7 +46,7 @@ public final class SheetMaker {
         mmPerTurn(part, bar, driver),
         Math.abs(longer(part, bar, driver, SLOP_MM)),
         mmPerMicrosecond(path, surface, centred),
-        highIsPlus(path, surface),
+        path.highIsPlus(surface),
         sweep(path, surface, part, bar));
   }
 
@@ -141,17 +141,6 @@ public final class SheetMaker {
     double step = path.servoBehind(surface).degreesPerMicrosecond();
     double moved = part.travelMm(path.angleBehind(surface, arm + step, true));
     return Math.abs(moved - part.travelMm(path.angleBehind(surface, arm, true)));
-  }
-
-  /** A reversed channel turns the command round before its endpoints. */
-  private static boolean highIsPlus(SignalPath path, int surface) {
-    int channel = path.channelBehind(surface);
-    double high = path.setup().channels().get(channel).reversed() ? -FULL : FULL;
-    double[] commands = new double[path.setup().channels().size()];
-    commands[channel] = high;
-    double atHigh = path.ofCommands(commands).travelMm()[surface];
-    commands[channel] = -high;
-    return atHigh > path.ofCommands(commands).travelMm()[surface];
   }
 
   private static List<SurfaceSheet.SweepPoint> sweep(

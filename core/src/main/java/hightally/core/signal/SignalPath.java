@@ -24,6 +24,8 @@ import java.util.List;
  * stands where it locked.
  */
 public final class SignalPath {
+  private static final double FULL = 100;
+
   private final Setup setup;
   private final Program program;
   private final ChannelPath[] channels;
@@ -221,6 +223,18 @@ public final class SignalPath {
   /** Index of the surface whose command a surface's channel carries. */
   public int carriedBehind(int surface) {
     return channels[channelBehind(surface)].carried();
+  }
+
+  /** Whether longer pulses on its channel move a surface its plus way: up, or right. */
+  public boolean highIsPlus(int surface) {
+    int channel = channelBehind(surface);
+    // A reversed channel turns the command round before its endpoints.
+    double high = setup.channels().get(channel).reversed() ? -FULL : FULL;
+    double[] commands = new double[channels.length];
+    commands[channel] = high;
+    double atHigh = ofCommands(commands).travelMm()[surface];
+    commands[channel] = -high;
+    return atHigh > ofCommands(commands).travelMm()[surface];
   }
 
   ChannelPath channel(int index) {

@@ -20,7 +20,8 @@ import net.jqwik.api.Property;
 
 /** Every millimetre of the desk, worked out once more from the documentation. */
 class DeskSheetTest {
-  private static final double EXACT = 1e-6;
+  /** The plain way finds a rod's lock by halving. */
+  private static final double EXACT = 1e-4;
 
   private static Moment bench(Setup setup, long seed) {
     Moment anywhere = RandomPrograms.moment(new Random(seed));

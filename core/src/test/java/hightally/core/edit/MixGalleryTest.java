@@ -68,7 +68,7 @@ class MixGalleryTest {
     double preset = phase.presetPercent("flap-left");
     Setup built =
         MixGallery.build(
-            new RecipeAsked(glider, Recipe.ELEVATOR_TO_FLAP, 3, phase.id(), "", List.of()),
+            new RecipeAsked(glider, Recipe.ELEVATOR_TO_FLAP, 3, phase.id(), "", List.of(), ""),
             English.NAMES);
     adds(glider, built, REST.with(Control.PITCH, 1), one -> flap(one) ? preset : 0);
   }
@@ -86,7 +86,7 @@ class MixGalleryTest {
     String lever = lever(glider);
     Setup built =
         MixGallery.build(
-            new RecipeAsked(glider, Recipe.BRAKES_ON_LEVER, 80, "", lever, List.of()),
+            new RecipeAsked(glider, Recipe.BRAKES_ON_LEVER, 80, "", lever, List.of(), ""),
             English.NAMES);
     int index = glider.transmitter().inputIndex(lever);
     adds(glider, built, REST.withInput(index, 1), one -> brake(one, 80));
@@ -98,7 +98,7 @@ class MixGalleryTest {
     String lever = lever(glider);
     Setup built =
         MixGallery.build(
-            new RecipeAsked(glider, Recipe.LEVER_TO_ELEVATOR, -12, "", lever, List.of()),
+            new RecipeAsked(glider, Recipe.LEVER_TO_ELEVATOR, -12, "", lever, List.of(), ""),
             English.NAMES);
     int index = glider.transmitter().inputIndex(lever);
     adds(glider, built, REST.withInput(index, 1), one -> -12 * one.shares().pitch());
@@ -162,7 +162,7 @@ class MixGalleryTest {
         assertThat(say(card.reason())).as(say(card.title())).isNotBlank();
         Setup built =
             MixGallery.build(
-                new RecipeAsked(base, card.recipe(), card.start(), "", lever(base), List.of()),
+                new RecipeAsked(base, card.recipe(), card.start(), "", lever(base), List.of(), ""),
                 English.NAMES);
         assertThat(built.mixes()).hasSize(1);
         assertThat(built.mixes().get(0).reason()).isEqualTo(say(card.reason()));
@@ -253,7 +253,8 @@ class MixGalleryTest {
             .done();
     Setup built =
         MixGallery.build(
-            new RecipeAsked(presets, Recipe.ELEVATOR_TO_FLAP, 3, "thermal-1", "", List.of("speed")),
+            new RecipeAsked(
+                presets, Recipe.ELEVATOR_TO_FLAP, 3, "thermal-1", "", List.of("speed"), ""),
             English.NAMES);
     Mix mix = built.mixes().get(0);
     double full = presets.feel().pitch().ratePositivePercent();
@@ -283,7 +284,7 @@ class MixGalleryTest {
     Setup twice =
         MixGallery.build(
             new RecipeAsked(
-                once, Recipe.RUDDER_TO_ELEVATOR, 2, "", "", List.of(biplane.basePhase().id())),
+                once, Recipe.RUDDER_TO_ELEVATOR, 2, "", "", List.of(biplane.basePhase().id()), ""),
             English.NAMES);
     assertThat(twice.mixes()).extracting(Mix::id).doesNotHaveDuplicates();
     assertThat(twice.mixes().get(0)).isEqualTo(once.mixes().get(0));
@@ -304,7 +305,7 @@ class MixGalleryTest {
 
   private static Setup build(Setup setup, Recipe recipe, double percent) {
     return MixGallery.build(
-        new RecipeAsked(setup, recipe, percent, "", "", List.of()), English.NAMES);
+        new RecipeAsked(setup, recipe, percent, "", "", List.of(), ""), English.NAMES);
   }
 
   private static boolean flap(Surface one) {

@@ -170,11 +170,9 @@ class BruteForceTest {
           double isCommand = change.is().motor(motor, after, change.phaseAfter());
           double was = plain.power(wasCommand);
           double is = plain.power(isCommand);
-          boolean turns =
-              !wasHeld
-                  && power.twoWay()
-                  && wasCommand * isCommand < 0
-                  && Math.min(was, is) > RUNS + CLEARLY;
+          boolean round = plain.turnedRound(motor, before) != plain.turnedRound(motor, after);
+          boolean opposite = power.twoWay() && wasCommand * isCommand < 0;
+          boolean turns = !wasHeld && opposite != round && Math.min(was, is) > RUNS + CLEARLY;
           boolean starts = was < 1e-6 && is > RUNS + CLEARLY && !latched;
           boolean jumps = !wasHeld && is - was > jump + CLEARLY;
           if (!isHeld && (starts || jumps || turns)) {
@@ -230,7 +228,8 @@ class BruteForceTest {
     for (Motor motor : setup.airframe().motors()) {
       double one = was.motor(motor, at.get(0), was.phase(at.get(0)));
       double two = is.motor(motor, at.get(1), is.phase(at.get(1)));
-      boolean turns = setup.power().twoWay() && one * two < 0;
+      boolean round = is.turnedRound(motor, at.get(0)) != is.turnedRound(motor, at.get(1));
+      boolean turns = round != (setup.power().twoWay() && one * two < 0);
       if (plain.power(two) - plain.power(one) > RUNS - CLEARLY || turns) {
         return true;
       }
@@ -263,6 +262,50 @@ class BruteForceTest {
         }
       }
     }
+  }
+
+  /** A channel no switch may move: whatever a flick does to it anywhere is told, and happens. */
+  @Property(tries = 60, seed = "20261127")
+  void noSwitchThatMovesASteadyChannelIsMissed(
+      @ForAll @LongRange(min = 0, max = 100_000) long seed) {
+    begin(seed);
+    List<Channel> channels = new ArrayList<>(setup.channels());
+    channels.replaceAll(one -> one.carries().equals("left") ? one.held(true) : one);
+    setup = setup.change().channels(channels).done();
+    plain = new PlainModel(setup);
+    Surface left = setup.surface("left").orElseThrow();
+    List<Hazard> told =
+        HazardSearch.of(SignalPath.of(setup)).hazards().stream()
+            .filter(one -> one.kind() == HazardKind.SWITCH_MOVES)
+            .toList();
+    double furthest = 0;
+    PlainStates states = new PlainStates(setup, seed);
+    for (int i = 0; i < MOMENTS; i++) {
+      for (PlainStates.Change one : states.changes(states.anywhere())) {
+        int input = setup.transmitter().inputIndex(one.subject());
+        if (input >= 0 && setup.transmitter().inputs().get(input).kind() == InputKind.SWITCH) {
+          furthest = Math.max(furthest, moved(left, one.before(), one.after()));
+        }
+      }
+    }
+    if (furthest > CLEARLY_MM) {
+      assertThat(told).extracting(Hazard::subject).containsExactly("left");
+    }
+    for (Hazard one : told) {
+      List<Moment> at = one.moments();
+      assertThat(waitings())
+          .anyMatch(
+              now -> {
+                plain = now;
+                return moved(left, at.get(0), at.get(1)) > 0;
+              });
+    }
+  }
+
+  private double moved(Surface surface, Moment before, Moment after) {
+    return Math.abs(
+        plain.travel(surface, after, plain.phase(after))
+            - plain.travel(surface, before, plain.phase(before)));
   }
 
   /** Whether any part of a change is softened: a phase, a mix, motors that are let go. */

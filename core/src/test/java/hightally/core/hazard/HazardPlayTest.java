@@ -99,7 +99,11 @@ class HazardPlayTest {
                     motor -> {
                       double was = command(seen, seen.before(), motor);
                       double is = command(seen, seen.last(), motor);
-                      return power.power(is) - power.power(was) > RUNS || power.reverses(was, is);
+                      boolean round =
+                          seen.last().motorBackwards() != seen.before().motorBackwards();
+                      return power.power(is) - power.power(was) > RUNS
+                          || power.reverses(was, is)
+                          || motor.hasReverser() && round;
                     });
         case SURFACE_JUMPS -> {
           int surface = path.indexOf(hazard.subject());

@@ -35,6 +35,7 @@ import hightally.core.response.Response;
 import hightally.core.setup.Setup;
 import hightally.core.signal.Moment;
 import hightally.core.signal.Positions;
+import hightally.core.signal.Reversers;
 import hightally.core.signal.SignalPath;
 import java.util.ArrayList;
 import java.util.List;
@@ -155,6 +156,7 @@ class HazardSearchTest {
                       phase("landing", "high", new Preset("left", 40), new Preset("right", 40)),
                       phase("flight", "")))
               .done();
+      case SWITCH_MOVES -> steady("left");
       case FAILSAFE_END -> {
         List<FailsafeSetting> held = new ArrayList<>(clean.power().failsafe());
         held.add(new FailsafeSetting(1, false, 100));
@@ -267,6 +269,7 @@ class HazardSearchTest {
               .done();
       // 10 % are 4.5°, 3.9 mm of the 6 that upset.
       case SURFACE_JUMPS -> preset(clean, 10, 10);
+      case SWITCH_MOVES -> steady("right");
       case FAILSAFE_END -> {
         List<FailsafeSetting> held = new ArrayList<>(clean.power().failsafe());
         held.add(new FailsafeSetting(1, false, 30));
@@ -300,6 +303,47 @@ class HazardSearchTest {
       case TIMER_NEVER ->
           either(clean, List.of(new FlightTimer("t", "T", false, 0, "either", "", List.of())));
     };
+  }
+
+  /** Three percent up on the left only, softly, with a channel no switch may move. */
+  private static Setup steady(String carries) {
+    Setup clean = clean();
+    List<Channel> channels =
+        clean.channels().stream().map(one -> one.held(one.carries().equals(carries))).toList();
+    return clean
+        .change()
+        .channels(channels)
+        .phases(
+            List.of(
+                soft(phase("landing", "high", new Preset("left", 3))), soft(phase("flight", ""))))
+        .done();
+  }
+
+  /** A switch that turns the controller round does so at any throttle; without the wire nothing. */
+  @Test
+  void aReverserOnAChannelOfItsOwnTurnsARunningMotor() {
+    Setup clean = clean();
+    List<Channel> channels = new ArrayList<>(clean.channels());
+    channels.add(new Channel(4, "Reverse", "switch", false, 0, 100, 100, 0));
+    Setup wired = clean.change().channels(channels).done();
+    Motor motor = wired.airframe().motors().get(0);
+    Setup turned =
+        wired
+            .change()
+            .airframe(wired.airframe().withMotors(List.of(motor.reversedOn(4))))
+            .phases(List.of(soft(phase("landing", "high")), soft(phase("flight", ""))))
+            .done();
+    assertThat(HazardSearch.of(SignalPath.of(wired)).hazards()).isEmpty();
+    List<Hazard> found = HazardSearch.of(SignalPath.of(turned)).hazards();
+    assertThat(found).extracting(Hazard::kind).containsExactly(HazardKind.MOTOR_STARTS);
+    assertThat(say(found.get(0).words())).contains("from 100 % to 100 % backwards");
+    // No fade of a phase takes the wire in hand.
+    assertThat(found.get(0).mends()).isEmpty();
+    SignalPath path = SignalPath.of(turned);
+    Reversers reversers = new Reversers(path);
+    List<Moment> at = found.get(0).moments();
+    assertThat(reversers.back(0, at.get(0))).isNotEqualTo(reversers.back(0, at.get(1)));
+    assertThat(path.motorPower(at.get(1))).isEqualTo(1);
   }
 
   private static Setup curved(List<Phase> phases, double low, double high) {
@@ -367,6 +411,7 @@ class HazardSearchTest {
       case MOTOR_RISES ->
           List.of("switch at position 3", "throttle at 100 %", "then switch at position 1");
       case SURFACE_JUMPS -> List.of("switch at position 1", "then switch at position 3");
+      case SWITCH_MOVES -> List.of("switch at position 1");
       case CANNOT_STOP -> List.of("switch at position 3");
       case RUNS_OUT -> List.of("switch at position 1", "roll stick at 100 %");
       case PAIR_UNEQUAL -> List.of("switch at position 3");
@@ -396,6 +441,12 @@ class HazardSearchTest {
         double before = path.evaluate(moments.get(0)).travelMm()[path.indexOf("left")];
         double after = path.evaluate(moments.get(1)).travelMm()[path.indexOf("left")];
         assertThat(after - before).isGreaterThan(path.setup().house().surfaceJumpMm());
+      }
+      case SWITCH_MOVES -> {
+        double before = path.evaluate(moments.get(0)).travelMm()[path.indexOf("left")];
+        double after = path.evaluate(moments.get(1)).travelMm()[path.indexOf("left")];
+        // 3 % are 1.35° of a parallelogram, 1.2 mm of its 50 where it stands level.
+        assertThat(Math.abs(after - before)).isBetween(0.8, 1.3);
       }
       case CANNOT_STOP -> {
         assertThat(moments.get(0).throttle()).isZero();

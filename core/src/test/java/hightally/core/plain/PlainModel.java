@@ -427,6 +427,22 @@ public final class PlainModel {
     return Math.max(-100, Math.min(100, asked));
   }
 
+  /**
+   * Whether the second wire of a motor's controller turns it round: its pulse beyond the centre.
+   */
+  public boolean turnedRound(Motor motor, Moment moment) {
+    if (motor.reverserChannel() < 0) {
+      return false;
+    }
+    Channel channel =
+        setup.channels().stream()
+            .filter(one -> one.number() == motor.reverserChannel())
+            .findFirst()
+            .orElseThrow();
+    double pulse = pulse(channel, 200 * place(channel.carries(), moment) - 100);
+    return pulse > setup.transmitter().centreMicroseconds();
+  }
+
   /** How fast a command tells a motor to turn, 0 to 1. */
   public double power(double command) {
     double part = setup.power().twoWay() ? Math.abs(command) / 100 : (command + 100) / 200;
@@ -446,6 +462,14 @@ public final class PlainModel {
         double reach = radio.microsecondsPer100() * one.travelLimitPercent() / 100;
         pulse = Math.max(centre - reach, Math.min(centre + reach, pulse));
       }
+    }
+    if (channel.limitLowPercent() > 0) {
+      pulse =
+          Math.max(pulse, centre - radio.microsecondsPer100() * channel.limitLowPercent() / 100);
+    }
+    if (channel.limitHighPercent() > 0) {
+      pulse =
+          Math.min(pulse, centre + radio.microsecondsPer100() * channel.limitHighPercent() / 100);
     }
     return Math.max(radio.shortestMicroseconds(), Math.min(radio.longestMicroseconds(), pulse));
   }

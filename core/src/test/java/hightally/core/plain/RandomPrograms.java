@@ -49,6 +49,7 @@ public final class RandomPrograms {
   private final Random random;
   private final List<Condition> conditions = new ArrayList<>();
   private int motors;
+  private boolean reverser;
 
   private RandomPrograms(long seed) {
     random = new Random(seed);
@@ -116,6 +117,7 @@ public final class RandomPrograms {
   private Setup made(long seed) {
     Setup rig = Rigs.random(seed);
     motors = random.nextInt(3);
+    reverser = motors > 0 && new Random(~seed).nextInt(4) == 0;
     conditions();
     List<Phase> phases = phases();
     return rig.change()
@@ -145,13 +147,16 @@ public final class RandomPrograms {
     for (int i = 0; i < motors; i++) {
       channels.add(new Channel(3 + i, "m" + i, Channel.THROTTLE, false, 0, 100, 100, 0));
     }
+    if (reverser) {
+      channels.add(new Channel(9, "Turn round", "toggle", motors > 1, 0, 90, 110, 0));
+    }
     return channels;
   }
 
   private List<Motor> motors() {
     List<Motor> made = new ArrayList<>();
     for (int i = 0; i < motors; i++) {
-      made.add(new Motor("m" + i, "Motor " + i, 3 + i, 0, 0, 250));
+      made.add(new Motor("m" + i, "Motor " + i, 3 + i, 0, 0, 250, reverser ? 9 : -1));
     }
     return made;
   }

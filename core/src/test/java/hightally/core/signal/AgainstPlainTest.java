@@ -59,7 +59,10 @@ class AgainstPlainTest {
         return plain.motor(motor, moment, phase);
       }
     }
-    return plain.command(setup.surface(channel.carries()).orElseThrow(), moment, phase);
+    int input = setup.transmitter().inputIndex(channel.carries());
+    return input >= 0
+        ? 200 * moment.input(input) - 100
+        : plain.command(setup.surface(channel.carries()).orElseThrow(), moment, phase);
   }
 
   @Property

@@ -1,0 +1,193 @@
+import { Link2, Unlink2 } from "lucide-react";
+import { useState } from "react";
+import { useOutput } from "@/api/edits";
+import { useOutputSheet, type OutputRow } from "@/api/program";
+import type { Schemas } from "@/api/client";
+import { signed, wayWords, type Way } from "@/domain/words";
+import { DraftCheck, DraftChoice, DraftNumber } from "@/features/model/fields";
+import { useModel } from "@/features/model/model";
+import { useWorked } from "@/features/model/worked";
+import { Term } from "@/features/program/Term";
+import { Button } from "@/ui/button";
+import { Card } from "@/ui/card";
+import { Choice } from "@/ui/choice";
+import { Failure } from "@/ui/message";
+import { SizeField } from "@/ui/size-field";
+
+type Figure = Schemas["OutputWish"]["figure"];
+
+interface Props {
+  surface: string;
+  /** Index of its channel. */
+  channel: number;
+}
+
+/** The output stage, by where the surface goes: a pair typed once, until it is taken apart. */
+export function OutputCard({ surface, channel }: Props) {
+  const { draft } = useModel();
+  const sheet = useOutputSheet(draft.present, surface);
+  const output = useOutput();
+  const worked = useWorked();
+  const [parted, setParted] = useState(false);
+  const rows = sheet.data?.rows ?? [];
+  const own = draft.present.surfaces.find((one) => one.id === surface);
+  const carried = draft.present.channels[channel];
+  if (own === undefined || carried === undefined) {
+    return null;
+  }
+  const chained = rows.length > 1 && sheet.data?.alike === true && !parted;
+  const set = (row: OutputRow, figure: Figure, plus: boolean, value: number) =>
+    void worked(
+      output.mutateAsync({
+        setup: draft.present,
+        surface: row.surface,
+        figure,
+        plus,
+        value,
+        pair: chained && figure !== "SUB_TRIM",
+      }),
+    );
+  return (
+    <Card
+      title={`Output: ${rows.map((row) => `channel ${row.channel}, ${row.name}`).join("; ")}`}
+      aside={
+        rows.length > 1 && (
+          <Button
+            look="quiet"
+            className="!min-h-8 text-sm"
+            aria-pressed={!chained}
+            disabled={sheet.data?.alike !== true}
+            onClick={() => setParted(!parted)}
+          >
+            {chained ? <Link2 aria-hidden size={15} /> : <Unlink2 aria-hidden size={15} />}
+            {chained ? "both sides together" : "each side by itself"}
+          </Button>
+        )
+      }
+    >
+      {(chained ? rows.slice(0, 1) : rows).map((row) => (
+        <Ends
+          key={row.surface}
+          row={row}
+          way={own}
+          name={chained ? "" : row.name}
+          onSet={(figure, plus, value) => set(row, figure, plus, value)}
+        />
+      ))}
+      <div className="mt-3 grid grid-cols-2 gap-3 sm:grid-cols-4">
+        {rows.map((row) => (
+          <SubTrim
+            key={row.surface}
+            row={row}
+            way={own}
+            name={rows.length > 1 ? row.name : ""}
+            onSet={(plus, value) => set(row, "SUB_TRIM", plus, value)}
+          />
+        ))}
+      </div>
+      {output.isError && <Failure error={output.error} />}
+      <div className="mt-3 grid grid-cols-2 items-end gap-3 sm:grid-cols-4">
+        <DraftNumber path={["channels", channel, "slowedSeconds"]} />
+        <DraftChoice
+          path={["channels", channel, "reversed"]}
+          label="Direction"
+          options={[
+            [false, "normal"],
+            [true, "reversed"],
+          ]}
+        />
+        {draft.present.surfaces.some((one) => one.id === carried.carries) && (
+          <div className="col-span-2">
+            <DraftCheck path={["channels", channel, "steady"]} label="No switch may move it" />
+          </div>
+        )}
+      </div>
+      <p className="text-sm">
+        About <Term name="endpoint" index={channel} /> and <Term name="sub-trim" index={channel} />.
+      </p>
+    </Card>
+  );
+}
+
+interface EndsProps {
+  row: OutputRow;
+  way: Way;
+  name: string;
+  onSet: (figure: Figure, plus: boolean, value: number) => void;
+}
+
+const SIDES = [true, false] as const;
+
+/** Both ends of a surface, and how far its pulse may go at most. */
+function Ends({ row, way, name, onSet }: EndsProps) {
+  const words = wayWords(way);
+  const label = (text: string) => (name === "" ? text : `${name}, ${text.toLowerCase()}`);
+  return (
+    <div className="grid grid-cols-2 gap-3 border-line not-first:mt-3 not-first:border-t not-first:pt-3 sm:grid-cols-4">
+      {SIDES.map((plus, i) => (
+        <SizeField
+          key={`end-${i}`}
+          label={label(`Endpoint ${words[i]}`)}
+          hint={`%; the transmitter’s ${plus === row.highIsPlus ? "high" : "low"} side`}
+          value={plus ? row.plusEndpoint : row.minusEndpoint}
+          onValue={(value) => onSet("ENDPOINT", plus, value)}
+        />
+      ))}
+      {SIDES.map((plus, i) => (
+        <SizeField
+          key={`limit-${i}`}
+          label={label(`Limit of travel ${words[i]}`)}
+          hint="% never passed; empty for none"
+          empty={0}
+          value={plus ? row.plusLimit : row.minusLimit}
+          onValue={(value) => onSet("LIMIT", plus, value)}
+        />
+      ))}
+      {row.shares.length > 0 && (
+        <p className="col-span-full text-sm text-soft">
+          On the same channel, so with it: {row.shares.join(", ")}.
+        </p>
+      )}
+    </div>
+  );
+}
+
+interface SubTrimProps {
+  row: OutputRow;
+  way: Way;
+  name: string;
+  onSet: (plus: boolean, value: number) => void;
+}
+
+/** A size typed, a direction picked, and what the transmitter calls it. */
+function SubTrim({ row, way, name, onSet }: SubTrimProps) {
+  const stands = row.subTrimMicroseconds;
+  const [wanted, setWanted] = useState<boolean>();
+  const plus = stands === 0 ? (wanted ?? true) : row.subTrimPlus;
+  const words = wayWords(way);
+  const label = name === "" ? "Sub-trim" : `Sub-trim, ${name}`;
+  return (
+    <>
+      <SizeField
+        label={label}
+        hint={`µs; in the transmitter ${signed(row.channelSubTrim, 0)}`}
+        value={stands}
+        onValue={(value) => onSet(plus, value)}
+      />
+      <Choice
+        label={`${label} moves it`}
+        value={plus ? "plus" : "minus"}
+        options={[
+          ["plus", words[0]],
+          ["minus", words[1]],
+        ]}
+        onValue={(picked) => {
+          setWanted(picked === "plus");
+          if (stands !== 0) {
+            onSet(picked === "plus", stands);
+          }
+        }}
+      />
+    </>
+  );
+}

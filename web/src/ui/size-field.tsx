@@ -1,0 +1,50 @@
+import { useId, useState } from "react";
+
+interface Props {
+  label: string;
+  hint: string;
+  value: number;
+  /** What an empty field stands for; without it a field is never empty. */
+  empty?: number;
+  onValue: (value: number) => void;
+}
+
+/** A size that is typed whole and taken when the field is left; whether it is in range the server says. */
+export function SizeField({ label, hint, value, empty, onValue }: Props) {
+  const id = useId();
+  const text = value === empty ? "" : String(value);
+  const [typed, setTyped] = useState({ text, of: text });
+  const current = typed.of === text ? typed.text : text;
+  const trimmed = current.trim();
+  const number = trimmed === "" ? (empty ?? Number.NaN) : Number(trimmed.replace(",", "."));
+  const wrong = !Number.isFinite(number) || number < 0;
+  const take = () => {
+    if (!wrong && trimmed !== text) {
+      onValue(number);
+    }
+  };
+  return (
+    <div className="min-w-0">
+      <label htmlFor={id} className="mb-0.5 block text-sm text-soft">
+        {label}
+      </label>
+      <input
+        id={id}
+        inputMode="decimal"
+        aria-invalid={wrong}
+        aria-describedby={`${id}-hint`}
+        className={`figures h-9 w-full rounded-card border bg-sheet px-2.5 font-medium ${wrong ? "border-2 border-grounded" : "border-line-strong"}`}
+        value={current}
+        onChange={(event) => setTyped({ text: event.target.value, of: text })}
+        onBlur={take}
+        onKeyDown={(event) => event.key === "Enter" && take()}
+      />
+      <span
+        id={`${id}-hint`}
+        className={`text-xs ${wrong ? "font-medium text-grounded" : "text-soft"}`}
+      >
+        {wrong ? "a size, 0 or more" : hint}
+      </span>
+    </div>
+  );
+}
