@@ -114,3 +114,10 @@ export const usePair = () =>
     mutationFn: (body: Schemas["PairAsked"]) =>
       made(answered(api.POST("/api/edits/pair", { body }))),
   });
+
+/** A surface or motor renamed, and what was called after it with it. */
+export const useRename = () =>
+  useMutation({
+    mutationFn: (body: Schemas["NameWish"]) =>
+      made(answered(api.POST("/api/edits/name", { body }))),
+  });

@@ -1017,6 +1017,23 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/edits/name": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** A surface or motor renamed, and what was called after it with it */
+    post: operations["postEditsName"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/edits/movements": {
     parameters: {
       query?: never;
@@ -1517,7 +1534,7 @@ export interface paths {
       path?: never;
       cookie?: never;
     };
-    /** The hangar: aircraft whose name has a part, where each stands, what waits */
+    /** The hangar: aircraft whose name has a part, where each stands, what waits; those that want their pilot first, as was known when they were last looked at */
     get: operations["getAircraft"];
     put?: never;
     /** Adds an aircraft with its first revision; once for each key */
@@ -5378,6 +5395,11 @@ export interface components {
         | "SOCKET"
         | "LEVER"
         | "SWITCH";
+    };
+    NameWish: {
+      setup: components["schemas"]["Setup"];
+      part: string;
+      name: string;
     };
     MovementAsked: {
       setup: components["schemas"]["Setup"];
@@ -11329,6 +11351,57 @@ export interface operations {
     requestBody: {
       content: {
         "application/json": components["schemas"]["NewAsked"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["Edited"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  postEditsName: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["NameWish"];
       };
     };
     responses: {

@@ -94,7 +94,8 @@ export function RearView({ width, tallest, setup, travelMm, selected, onSelect }
 
 /** What stands across the middle, and what moves sideways, is told by its name as well. */
 const wordsOf = ({ surface }: SurfaceShape, mm: number) =>
-  surface.side === "CENTRE" && (!surface.sideways || surface.role === "WHEEL")
+  surface.side === "CENTRE" &&
+  (!surface.sideways || surface.role === "WHEEL" || surface.role === "NOZZLE")
     ? `${surface.name} ${travel(mm, surface)}`
     : travel(mm, surface);
 

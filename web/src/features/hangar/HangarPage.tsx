@@ -8,7 +8,6 @@ import { More } from "@/ui/more";
 import { TextLine } from "@/ui/text-line";
 import { Grounded } from "@/features/model/Grounded";
 import { NextLink } from "@/features/model/NextLink";
-import { inOrder } from "@/domain/lists";
 import { Silhouette } from "./Silhouette";
 
 const STAGES = ["RIG", "PROGRAM", "CHECK", "FLY", "ADJUST"] as const;
@@ -57,7 +56,7 @@ export function HangarPage() {
       )}
       {models.length === 0 && named !== "" && <p>No model’s name has “{named}” in it.</p>}
       <ul className="grid gap-3 lg:grid-cols-2">
-        {waitingFirst(models).map((one) => (
+        {models.map((one) => (
           <li key={one.id}>
             <ModelCard one={one} />
           </li>
@@ -67,10 +66,6 @@ export function HangarPage() {
     </div>
   );
 }
-
-/** What waits comes first; the rest stays in its order. */
-const waitingFirst = (models: readonly HangarEntry[]) =>
-  inOrder(models, ({ loop, grounding }) => (loop.waits ? 0 : grounding.reasons.length > 0 ? 1 : 2));
 
 function ModelCard({ one }: { one: HangarEntry }) {
   const { loop } = one;

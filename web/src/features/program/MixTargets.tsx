@@ -62,7 +62,13 @@ export function TargetEnds({ mix, target, pair, reach, children }: EndsProps) {
       {ends.map((end) => {
         const moved = end.movements.find((one) => one.surface === target);
         return (
-          <div key={end.words} data-reach={target} data-end={end.words}>
+          <div
+            key={end.words}
+            data-reach={target}
+            data-end={end.words}
+            data-mix={mix.id}
+            data-moment={JSON.stringify(end.moment)}
+          >
             <MovementField
               label={`Adds at ${end.words}`}
               wish={{

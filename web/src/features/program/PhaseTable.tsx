@@ -74,6 +74,8 @@ function Table({ shows }: { shows: Shows }) {
             return (
               <th
                 key={phase.id}
+                data-phase-of={phase.id}
+                data-moment={stand?.reached === true ? JSON.stringify(stand.moment) : ""}
                 className={`px-1.5 py-1 ${phase.id === now ? "rounded-t-card bg-inset" : ""}`}
               >
                 {stand?.reached === true && !stand.here ? (

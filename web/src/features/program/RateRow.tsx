@@ -62,6 +62,9 @@ export function RateRow({
     <div
       className="grid grid-cols-2 items-start gap-2 border-t border-line py-2 first:border-0 sm:grid-cols-[8rem_1fr_1fr_1fr_1fr_2rem]"
       data-rates={`${set}/${keyOf(control)}`}
+      data-surface={surface}
+      data-sides={apart ? "both" : plusSide ? "plus" : "minus"}
+      data-moment={line === undefined ? "" : JSON.stringify(line.moment)}
     >
       <p className="col-span-2 pt-1 font-medium sm:col-span-1 sm:pt-6">{name}</p>
       <div className={apart ? "" : "sm:col-span-2"}>

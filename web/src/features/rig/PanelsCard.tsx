@@ -4,6 +4,7 @@ import { PANEL_ROLES } from "@/features/model/roles";
 import { Card } from "@/ui/card";
 import { Fold } from "@/ui/fold";
 import { PairChoice } from "./PairChoice";
+import { PartName } from "./PartName";
 import { PartRow } from "./PartRow";
 
 /** Wings and tails, each side its own. */
@@ -60,7 +61,7 @@ export function Motors() {
       {motors.map((motor, i) => (
         <div key={motor.id} className="border-t border-line py-2 first:border-0">
           <div className="grid grid-cols-2 gap-2 sm:grid-cols-3">
-            <DraftText path={["airframe", "motors", i, "name"]} label="Name" />
+            <PartName part={motor.id} name={motor.name} />
             <DraftNumber path={["airframe", "motors", i, "channel"]} />
             <DraftNumber path={["airframe", "motors", i, "propellerDiameterMm"]} />
             <DraftNumber path={["airframe", "motors", i, "aftMm"]} />

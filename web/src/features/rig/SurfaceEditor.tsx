@@ -1,4 +1,5 @@
 import { PairChoice } from "./PairChoice";
+import { PartName } from "./PartName";
 import { SURFACE_ROLES } from "@/features/model/roles";
 import { Plus, X } from "lucide-react";
 import {
@@ -31,7 +32,7 @@ export function SurfaceEditor({ index }: { index: number }) {
     <>
       <Card title={surface.name}>
         <div className="grid grid-cols-2 gap-3 sm:grid-cols-3">
-          <DraftText path={[...at, "name"]} label="Name" />
+          <PartName part={surface.id} name={surface.name} />
           <DraftChoice
             path={[...at, "side"]}
             label="Side"

@@ -1,5 +1,6 @@
 package hightally.app.aircraft;
 
+import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
@@ -22,6 +23,11 @@ class AircraftEntity {
   private int newestRevision;
   private Instant createdAt;
   private String requestKey;
+
+  /** Kept by {@link AircraftRepository#attend}, so that no revision is in its way. */
+  @Column(insertable = false, updatable = false)
+  private short attention;
+
   @Version private int version;
 
   protected AircraftEntity() {}

@@ -6,9 +6,18 @@ import org.springframework.data.domain.Page;
 import org.springframework.data.domain.Pageable;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Lock;
+import org.springframework.data.jpa.repository.Modifying;
+import org.springframework.data.jpa.repository.Query;
 
 interface AircraftRepository extends JpaRepository<AircraftEntity, Long> {
-  Page<AircraftEntity> findByNameContainingIgnoreCaseOrderById(String part, Pageable page);
+  Page<AircraftEntity> findByNameContainingIgnoreCaseOrderByAttentionAscIdAsc(
+      String part, Pageable page);
+
+  /** Says how soon a model wants its pilot; nothing else of it changes. */
+  @Modifying
+  @Query(
+      "update AircraftEntity set attention = :attention where id = :id and attention <> :attention")
+  void attend(long id, short attention);
 
   Optional<AircraftEntity> findByRequestKey(String requestKey);
 

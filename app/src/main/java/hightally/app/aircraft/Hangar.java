@@ -45,9 +45,18 @@ public class Hangar {
   @Transactional(readOnly = true)
   public Page<Long> named(String part, Page.Asked asked) {
     var found =
-        aircraft.findByNameContainingIgnoreCaseOrderById(
+        aircraft.findByNameContainingIgnoreCaseOrderByAttentionAscIdAsc(
             part, PageRequest.of(asked.page(), asked.size()));
     return new Page<>(found.map(AircraftEntity::id).getContent(), found.getTotalElements());
+  }
+
+  /**
+   * Keeps how soon a model wants its pilot, smaller for sooner: the order of the hangar. Nothing is
+   * written where it stands so already.
+   */
+  @Transactional
+  public void attend(long id, int attention) {
+    aircraft.attend(id, (short) attention);
   }
 
   /** Adds an aircraft with its first revision and answers with its number. */

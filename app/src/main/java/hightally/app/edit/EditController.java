@@ -22,6 +22,7 @@ import hightally.core.edit.PhaseAdded;
 import hightally.core.edit.PhasesStart;
 import hightally.core.edit.ProgramEdits;
 import hightally.core.edit.ProgramRemoved;
+import hightally.core.edit.Renamed;
 import hightally.core.edit.SwitchedOn;
 import hightally.core.mix.CurvePoint;
 import hightally.core.mix.MixSource;
@@ -133,6 +134,12 @@ class EditController {
   @Operation(summary = "A part and all that only served it taken off")
   Edited remove(@RequestBody PartGone asked) {
     return Edited.of(asked.setup(), PartsRemoved.of(asked.setup(), asked.id()));
+  }
+
+  @PostMapping("/name")
+  @Operation(summary = "A surface or motor renamed, and what was called after it with it")
+  Edited name(@RequestBody Renamed.NameWish wish) {
+    return Edited.of(wish.setup(), Renamed.of(wish));
   }
 
   @PostMapping("/pair")

@@ -1,14 +1,16 @@
 package hightally.app.loop;
 
 import hightally.app.aircraft.Hangar;
-import hightally.app.aircraft.Revision;
-import hightally.app.flight.FlightLog;
+import hightally.app.loop.HangarBoard.Standing;
 import hightally.app.platform.Page;
-import hightally.app.story.Stories;
 import hightally.core.ready.Grounding;
-import hightally.core.setup.Setup;
 import io.swagger.v3.oas.annotations.Operation;
-import org.springframework.transaction.annotation.Transactional;
+import java.util.Comparator;
+import java.util.List;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.dao.DataAccessException;
+import org.springframework.transaction.TransactionException;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -17,74 +19,55 @@ import org.springframework.web.bind.annotation.RestController;
 /** The hangar: every aircraft with where it stands on the loop and what waits. */
 @RestController
 class LoopController {
-  private final Hangar hangar;
-  private final FlightLog flights;
-  private final Stories stories;
-  private final Groundings groundings;
+  private static final Logger LOG = LoggerFactory.getLogger(LoopController.class);
 
-  LoopController(Hangar hangar, FlightLog flights, Stories stories, Groundings groundings) {
-    this.groundings = groundings;
+  private final HangarBoard board;
+  private final Hangar hangar;
+
+  LoopController(HangarBoard board, Hangar hangar) {
+    this.board = board;
     this.hangar = hangar;
-    this.flights = flights;
-    this.stories = stories;
   }
 
-  /**
-   * An aircraft with its newest revision and its place on the loop.
-   *
-   * @param trimsHoldSince number of the first revision whose trims still mean the same
-   * @param grounding what keeps it on the ground
-   */
-  record Standing(
-      long id,
-      Revision newest,
-      int trimsHoldSince,
-      long flightCount,
-      LoopState loop,
-      Grounding grounding) {}
-
   @GetMapping("/api/aircraft")
-  @Operation(summary = "The hangar: aircraft whose name has a part, where each stands, what waits")
-  @Transactional(readOnly = true)
-  public Page<HangarEntry> all(
+  @Operation(
+      summary =
+          "The hangar: aircraft whose name has a part, where each stands, what waits; those that"
+              + " want their pilot first, as was known when they were last looked at")
+  Page<HangarEntry> all(
       @RequestParam(defaultValue = "") String named,
       @RequestParam(defaultValue = "0") int page,
       @RequestParam(defaultValue = "12") int size) {
-    Page<Long> found = hangar.named(named, new Page.Asked(page, size));
-    return new Page<>(found.items().stream().map(this::entry).toList(), found.total());
-  }
-
-  private HangarEntry entry(long id) {
-    Revision newest = hangar.newest(id);
-    Setup setup = newest.setup();
-    return new HangarEntry(
-        id,
-        setup.name(),
-        setup.transmitter().name(),
-        setup.airframe(),
-        setup.surfaces(),
-        newest.number(),
-        newest.reason(),
-        flights.count(id, 0),
-        loop(id),
-        groundings.of(id, newest));
+    Page<HangarEntry> found = board.named(named, new Page.Asked(page, size));
+    found.items().forEach(one -> attend(one.id(), one.loop(), one.grounding()));
+    List<HangarEntry> soonest =
+        found.items().stream()
+            .sorted(Comparator.comparingInt(one -> attention(one.loop(), one.grounding())))
+            .toList();
+    return new Page<>(soonest, found.total());
   }
 
   @GetMapping("/api/aircraft/{id}")
   @Operation(summary = "An aircraft with its newest revision and where it stands")
-  @Transactional(readOnly = true)
-  public Standing one(@PathVariable long id) {
-    Revision newest = hangar.newest(id);
-    return new Standing(
-        id,
-        newest,
-        newest.trimsHoldSince(),
-        flights.count(id, 0),
-        loop(id),
-        groundings.of(id, newest));
+  Standing one(@PathVariable long id) {
+    Standing found = board.one(id);
+    attend(id, found.loop(), found.grounding());
+    return found;
   }
 
-  private LoopState loop(long id) {
-    return LoopState.of(stories.standing(id));
+  /**
+   * Only the hangar's order hangs on it: where it cannot be kept the model is shown all the same.
+   */
+  private void attend(long id, LoopState loop, Grounding grounding) {
+    try {
+      hangar.attend(id, attention(loop, grounding));
+    } catch (DataAccessException | TransactionException e) {
+      LOG.debug("The order of the hangar was not kept", e);
+    }
+  }
+
+  /** What waits for its pilot before what only must not fly, and that before all else. */
+  private static int attention(LoopState loop, Grounding grounding) {
+    return loop.waits() ? 0 : grounding.reasons().isEmpty() ? 2 : 1;
   }
 }

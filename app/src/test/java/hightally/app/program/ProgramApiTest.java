@@ -78,6 +78,8 @@ class ProgramApiTest extends ApiTest {
                     glider,
                     "recipe",
                     "ELEVATOR_TO_FLAP",
+                    "when",
+                    "",
                     "percent",
                     0,
                     "lever",

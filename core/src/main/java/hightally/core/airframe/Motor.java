@@ -52,4 +52,9 @@ public record Motor(
   public Motor reversedOn(int changed) {
     return new Motor(id, name, channel, aftMm, rightMm, propellerDiameterMm, changed);
   }
+
+  /** The same motor under another name. */
+  public Motor named(String changed) {
+    return new Motor(id, changed, channel, aftMm, rightMm, propellerDiameterMm, reverserChannel);
+  }
 }

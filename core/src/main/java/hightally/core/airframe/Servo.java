@@ -104,4 +104,21 @@ public record Servo(
         armHolesMm,
         leadMm);
   }
+
+  /** The same servo under another name. */
+  public Servo named(String changed) {
+    return new Servo(
+        id,
+        changed,
+        channel,
+        degreesPerMicrosecond,
+        centrePulseMicroseconds,
+        maxAngleDegrees,
+        pullsOnIncrease,
+        armOffsetDegrees,
+        torqueNewtonCentimetres,
+        seating,
+        armHolesMm,
+        leadMm);
+  }
 }

@@ -87,4 +87,10 @@ public record Surface(
     return new Surface(
         id, name, side, sideways, chordMm, place, changed, rod, role, pair, hornHolesMm);
   }
+
+  /** The same surface under another name. */
+  public Surface named(String changed) {
+    return new Surface(
+        id, changed, side, sideways, chordMm, place, shares, rod, role, pair, hornHolesMm);
+  }
 }

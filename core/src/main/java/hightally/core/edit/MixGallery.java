@@ -26,6 +26,8 @@ import java.util.stream.Collectors;
 
 /** Common mixes built from what the pilot knows, the weights worked out from the airframe. */
 public final class MixGallery {
+  private static final double FULL = 100;
+
   private MixGallery() {}
 
   /** What can be built. */
@@ -327,21 +329,31 @@ public final class MixGallery {
 
   private static Mix stick(
       RecipeAsked asked, String subject, List<MixTarget> targets, double percent) {
+    return stick(asked, subject, targets, percent, percent);
+  }
+
+  /** The same way for left and right rudder. */
+  private static Mix even(RecipeAsked asked, List<MixTarget> targets) {
+    return stick(asked, "yaw", targets, asked.percent(), -asked.percent());
+  }
+
+  /**
+   * So much at full stick: of the stick as it arrives behind rate and expo, or, where its rate
+   * leaves too little of it, of the stick itself.
+   */
+  private static Mix stick(
+      RecipeAsked asked, String subject, List<MixTarget> targets, double plus, double minus) {
     double full = full(asked.setup(), Control.named(subject));
-    double weight = 100 * percent / full;
-    return mix(asked, MixSource.RESPONSE, subject, weight, weight, List.of(), targets);
+    boolean little = FULL * Math.max(Math.abs(plus), Math.abs(minus)) > Mix.MOST_PERCENT * full;
+    double part = little ? 1 : full / FULL;
+    MixSource source = little ? MixSource.STICK : MixSource.RESPONSE;
+    return mix(asked, source, subject, plus / part, minus / part, List.of(), targets);
   }
 
   /** What a full stick comes to behind its rate, percent. */
   private static double full(Setup setup, Control control) {
     Response response = setup.feel().of(control);
-    return Math.max(1, Math.max(response.ratePositivePercent(), response.rateNegativePercent()));
-  }
-
-  /** The same way for left and right rudder. */
-  private static Mix even(RecipeAsked asked, List<MixTarget> targets) {
-    double weight = 100 * asked.percent() / full(asked.setup(), Control.YAW);
-    return mix(asked, MixSource.RESPONSE, "yaw", weight, -weight, List.of(), targets);
+    return Math.max(response.ratePositivePercent(), response.rateNegativePercent());
   }
 
   /**
@@ -363,8 +375,7 @@ public final class MixGallery {
                         .max()
                         .orElse(0))
             .orElse(asked.percent());
-    double weight = 100 * down / full(setup, Control.PITCH);
-    return mix(asked, MixSource.RESPONSE, "pitch", weight, weight / 2, List.of(), targets);
+    return stick(asked, "pitch", targets, down, down / 2);
   }
 
   private static Mix brakes(RecipeAsked asked) {

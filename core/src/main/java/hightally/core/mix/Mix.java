@@ -37,8 +37,8 @@ public record Mix(
     @Text(min = 0, max = 300) String reason,
     MixSource source,
     @Text(min = 0, max = 40) String subject,
-    @Within(min = -150, max = 150, unit = Unit.PERCENT) double weightPlusPercent,
-    @Within(min = -150, max = 150, unit = Unit.PERCENT) double weightMinusPercent,
+    @Within(min = -MOST_PERCENT, max = MOST_PERCENT, unit = Unit.PERCENT) double weightPlusPercent,
+    @Within(min = -MOST_PERCENT, max = MOST_PERCENT, unit = Unit.PERCENT) double weightMinusPercent,
     @Within(min = 0, max = 100, unit = Unit.PERCENT) double startPercent,
     List<CurvePoint> curve,
     List<MixTarget> targets,
@@ -46,6 +46,9 @@ public record Mix(
     List<String> phases,
     @Within(min = 0, max = 10, unit = Unit.SECONDS) double fadeSeconds)
     implements SelfChecked {
+  /** The largest weight there is, either way. */
+  public static final double MOST_PERCENT = 150;
+
   public Mix {
     curve = curve == null ? null : List.copyOf(curve);
     targets = targets == null ? null : List.copyOf(targets);

@@ -13,12 +13,14 @@ import hightally.core.airframe.SurfaceRole;
 import hightally.core.edit.MixGallery.Recipe;
 import hightally.core.edit.MixGallery.RecipeAsked;
 import hightally.core.mix.Mix;
+import hightally.core.mix.MixSource;
 import hightally.core.phase.Differential;
 import hightally.core.phase.Phase;
 import hightally.core.phase.Preset;
 import hightally.core.phase.Trims;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.InvalidInputException;
+import hightally.core.response.Response;
 import hightally.core.setup.Setup;
 import hightally.core.signal.Moment;
 import hightally.core.signal.SignalPath;
@@ -337,5 +339,22 @@ class MixGalleryTest {
       assertThat(is[i] - was[i]).as(carries).isCloseTo(wanted, within(ROUNDED));
     }
     assertThat(Arrays.stream(is).allMatch(Double::isFinite)).isTrue();
+  }
+
+  /** A rate of 10 % leaves too little for 30 %: by hand, 30 of the stick itself and not 300. */
+  @Test
+  void whereTheRateLeavesTooLittleTheStickItselfIsTaken() {
+    Setup little =
+        biplane.change().feel(biplane.feel().with(Control.YAW, Response.even(10, 0))).done();
+    Mix mix = last(build(little, Recipe.RUDDER_TO_AILERON, 30));
+    assertThat(mix.source()).isEqualTo(MixSource.STICK);
+    assertThat(mix.weightPlusPercent()).isEqualTo(30);
+    Setup none =
+        biplane.change().feel(biplane.feel().with(Control.YAW, Response.even(0, 0))).done();
+    assertThat(last(build(none, Recipe.RUDDER_TO_ELEVATOR, 3)).weightPlusPercent()).isEqualTo(3);
+  }
+
+  private static Mix last(Setup setup) {
+    return setup.mixes().get(setup.mixes().size() - 1);
   }
 }
