@@ -65,15 +65,17 @@ export function OutputCard({ surface, channel }: Props) {
         )
       }
     >
-      {(chained ? rows.slice(0, 1) : rows).map((row) => (
-        <Ends
-          key={row.surface}
-          row={row}
-          way={own}
-          name={chained ? "" : row.name}
-          onSet={(figure, plus, value) => set(row, figure, plus, value)}
-        />
-      ))}
+      <div>
+        {(chained ? rows.slice(0, 1) : rows).map((row) => (
+          <Ends
+            key={row.surface}
+            row={row}
+            way={own}
+            name={rows.length < 2 || chained ? "" : row.name}
+            onSet={(figure, plus, value) => set(row, figure, plus, value)}
+          />
+        ))}
+      </div>
       <div className="mt-3 grid grid-cols-2 gap-3 sm:grid-cols-4">
         {rows.map((row) => (
           <SubTrim

@@ -1,4 +1,4 @@
-import { clock } from "@/domain/words";
+import { clock, signed } from "@/domain/words";
 import { Check } from "@/ui/check";
 import { Button } from "@/ui/button";
 import { Slide } from "@/ui/slide";
@@ -82,7 +82,7 @@ function SimpleChannels() {
     <ul className="figures flex flex-wrap gap-x-5" aria-label="Simple channels">
       {simple.map(({ channel, i }) => (
         <li key={channel.number} data-simple={channel.carries}>
-          {channel.name}: <strong>{positions?.commandPercent[i]?.toFixed(0)} %</strong>
+          {channel.name}: <strong>{signed(positions?.commandPercent[i] ?? 0, 0)} %</strong>
           <span className="text-soft">, {positions?.pulseMicroseconds[i]?.toFixed(0)} µs</span>
         </li>
       ))}

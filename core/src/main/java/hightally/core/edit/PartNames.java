@@ -52,4 +52,11 @@ public final class PartNames {
     }
     return id;
   }
+
+  /** What was called after a name, wholly or with more behind it, is called after another. */
+  static String calledAfter(String called, String old, String name) {
+    return called.equals(old) || called.startsWith(old + " ")
+        ? name + called.substring(old.length())
+        : called;
+  }
 }

@@ -59,7 +59,7 @@ public final class Renamed {
             .map(
                 one ->
                     one.id().equals(surface.rod().driverId())
-                        ? one.named(after(one.name(), surface.name(), name))
+                        ? one.named(PartNames.calledAfter(one.name(), surface.name(), name))
                         : one)
             .toList();
     return setup
@@ -76,14 +76,7 @@ public final class Renamed {
   private static List<Channel> channels(
       Setup setup, java.util.function.Predicate<Channel> its, String old, String name) {
     return setup.channels().stream()
-        .map(one -> its.test(one) ? one.named(after(one.name(), old, name)) : one)
+        .map(one -> its.test(one) ? one.named(PartNames.calledAfter(one.name(), old, name)) : one)
         .toList();
-  }
-
-  /** What was called after the old name, wholly or with more behind it, is called after the new. */
-  private static String after(String called, String old, String name) {
-    return called.equals(old) || called.startsWith(old + " ")
-        ? name + called.substring(old.length())
-        : called;
   }
 }

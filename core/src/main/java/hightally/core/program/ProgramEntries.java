@@ -17,6 +17,7 @@ import hightally.core.response.Feel;
 import hightally.core.response.FeelSet;
 import hightally.core.response.Response;
 import hightally.core.setup.Setup;
+import hightally.core.signal.SignalPath;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
@@ -24,10 +25,12 @@ import java.util.Map;
 /** The values of an entry sheet, in the order of the work: from channels over feel to the power. */
 final class ProgramEntries {
   private final Setup setup;
+  private final SignalPath path;
   private final EntryWriter writer;
 
   ProgramEntries(Setup setup) {
     this.setup = setup;
+    path = SignalPath.of(setup);
     writer = new EntryWriter(setup.transmitter());
   }
 
@@ -107,14 +110,14 @@ final class ProgramEntries {
           EntrySection.ENDPOINT,
           key + "/low",
           place,
-          Said.of("program.endpointMinusSide"),
+          Said.of("program.endpointMinusSide", "way", way(channel, false)),
           writer.percent(EntrySection.ENDPOINT, channel.endpointLowPercent()),
           twin.isEmpty() ? "" : twin + "/low");
       writer.add(
           EntrySection.ENDPOINT,
           key + "/high",
           place,
-          Said.of("program.endpointPlusSide"),
+          Said.of("program.endpointPlusSide", "way", way(channel, true)),
           writer.percent(EntrySection.ENDPOINT, channel.endpointHighPercent()),
           twin.isEmpty() ? "" : twin + "/high");
     }
@@ -150,13 +153,25 @@ final class ProgramEntries {
     }
   }
 
+  /** Where the surface a channel carries goes on one of its sides; nothing for other channels. */
+  private Said way(Channel channel, boolean high) {
+    return setup
+        .surface(channel.carries())
+        .map(
+            surface -> {
+              boolean plus = path.highIsPlus(path.indexOf(surface.id())) == high;
+              return Said.of("program.sideWay", "way", surface.way(plus ? 1 : -1));
+            })
+        .orElse(Said.NOTHING);
+  }
+
   private void limits(Channel channel, String key, Said place) {
     if (channel.limitLowPercent() != 0) {
       writer.add(
           EntrySection.ENDPOINT,
           key + "/limit-low",
           place,
-          Said.of("program.limitMinusSide"),
+          Said.of("program.limitMinusSide", "way", way(channel, false)),
           writer.percent(EntrySection.ENDPOINT, channel.limitLowPercent()),
           "");
     }
@@ -165,7 +180,7 @@ final class ProgramEntries {
           EntrySection.ENDPOINT,
           key + "/limit-high",
           place,
-          Said.of("program.limitPlusSide"),
+          Said.of("program.limitPlusSide", "way", way(channel, true)),
           writer.percent(EntrySection.ENDPOINT, channel.limitHighPercent()),
           "");
     }
