@@ -103,7 +103,7 @@ function ModelCard({ one }: { one: HangarEntry }) {
         <div>
           <NextLink model={one.id} loop={loop} />
         </div>
-        <Grounded model={one.id} grounding={one.grounding} />
+        <Grounded model={one.id} grounding={one.grounding} most={1} />
         <p className="line-clamp-1 text-xs text-soft">
           Revision {one.revision}: {one.reason}. {one.flightCount}{" "}
           {one.flightCount === 1 ? "flight" : "flights"} logged.

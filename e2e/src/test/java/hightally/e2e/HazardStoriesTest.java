@@ -98,6 +98,13 @@ class HazardStoriesTest extends Story {
       case "CUT_DISAGREES" -> object(setup, "/power").put("cutPercent", 40);
       case "RUNS_OUT" -> object(setup, "/feel/pitch").put("ratePositivePercent", 150);
       case "SURFACE_JUMPS" -> mix(setup, "elevator", 60, "half-flap");
+      case "SWITCH_MOVES" -> {
+        mix(setup, "elevator", 60, "half-flap");
+        for (JsonNode channel : setup.get("channels")) {
+          boolean elevator = channel.get("carries").asText().equals("elevator");
+          ((ObjectNode) channel).put("steady", elevator);
+        }
+      }
       case "FAILSAFE_END" ->
           ((ArrayNode) setup.at("/power/failsafe"))
               .addObject()
@@ -127,7 +134,7 @@ class HazardStoriesTest extends Story {
       case "MOTOR_STARTS", "MOTOR_RISES" -> frames.rose();
       case "CANNOT_STOP", "CUT_DISAGREES" -> frames.last().at("/bench/motorPower").asDouble() > 0.1;
       case "RUNS_OUT" -> Math.abs(travel(frames.last(), 2)) > JUMP_MM;
-      case "SURFACE_JUMPS" -> frames.jumped(2);
+      case "SURFACE_JUMPS", "SWITCH_MOVES" -> frames.jumped(2);
       case "FAILSAFE_END" -> travel(frames.last(), 2) < -JUMP_MM;
       case "PAIR_UNEQUAL" ->
           frames.any(one -> Math.abs(travel(one, 0) - travel(one, 1)) > 1 && half(one));
@@ -150,6 +157,7 @@ class HazardStoriesTest extends Story {
         "CUT_DISAGREES",
         "RUNS_OUT",
         "SURFACE_JUMPS",
+        "SWITCH_MOVES",
         "FAILSAFE_END",
         "PAIR_UNEQUAL",
         "SURFACES_TOUCH",

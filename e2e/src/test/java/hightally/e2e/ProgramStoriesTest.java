@@ -163,4 +163,47 @@ class ProgramStoriesTest extends Story {
     assertThat(page.locator("[data-phases] thead")).containsText("Speed");
     assertThat(browser.errors()).isEmpty();
   }
+
+  /**
+   * Endpoints as up and down, a pair at once; a limit, a sub-trim; and the rudder no switch moves.
+   */
+  @Test
+  void outputsByWhereTheSurfaceGoes() {
+    Page page = open("models/1/program");
+    Locator output = page.locator("section", withText("Output: channel 1"));
+    assertThat(output.getByText("both sides together")).isVisible();
+    output.getByLabel("Endpoint up").fill("90");
+    output.getByLabel("Endpoint up").blur();
+    assertThat(page.getByLabel("Why this change")).isVisible();
+    output.getByLabel("Limit of travel up").fill("110");
+    output.getByLabel("Limit of travel up").blur();
+    output.getByText("both sides together").click();
+    Locator right = output.getByLabel("Right aileron, endpoint down");
+    right.fill("80");
+    right.blur();
+    assertThat(output.getByLabel("Left aileron, endpoint up")).hasValue("90");
+    assertThat(right).hasValue("80");
+    output.getByLabel("No switch may move it").check();
+    page.getByLabel("Why this change").fill("Outputs");
+    button(page, Pattern.compile("^Save as revision")).click();
+    assertThat(page.getByLabel("Why this change")).hasCount(0);
+    var channels = Models.setup(app, 1).get("channels");
+    var left = channels.get(0);
+    var other = channels.get(4);
+    // The right servo is mirrored: its up is the other side of its channel.
+    boolean high = left.get("endpointHighPercent").asDouble() == 90;
+    String up = high ? "High" : "Low";
+    String down = high ? "Low" : "High";
+    assertThat(left.get("endpoint" + up + "Percent").asDouble()).isEqualTo(90);
+    assertThat(left.get("limit" + up + "Percent").asDouble()).isEqualTo(110);
+    assertThat(left.get("endpoint" + down + "Percent").asDouble()).isEqualTo(100);
+    assertThat(left.get("steady").asBoolean()).isTrue();
+    boolean mirrored = other.get("endpoint" + down + "Percent").asDouble() == 90;
+    String hisUp = mirrored ? down : up;
+    String hisDown = mirrored ? up : down;
+    assertThat(other.get("endpoint" + hisUp + "Percent").asDouble()).isEqualTo(90);
+    assertThat(other.get("limit" + hisUp + "Percent").asDouble()).isEqualTo(110);
+    assertThat(other.get("endpoint" + hisDown + "Percent").asDouble()).isEqualTo(80);
+    assertThat(browser.errors()).isEmpty();
+  }
 }
