@@ -2,6 +2,7 @@ import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { StrictMode } from "react";
 import { createRoot } from "react-dom/client";
 import { RouterProvider } from "react-router";
+import { whileAway } from "./api/recovery";
 import { router } from "./router";
 import { applyTheme } from "./ui/theme";
 import "./index.css";
@@ -9,7 +10,10 @@ import "./index.css";
 applyTheme();
 
 const client = new QueryClient({
-  defaultOptions: { queries: { retry: 1, staleTime: 5_000 }, mutations: { retry: 0 } },
+  defaultOptions: {
+    queries: { retry: 1, staleTime: 5_000, refetchInterval: whileAway },
+    mutations: { retry: 0 },
+  },
 });
 
 const root = document.getElementById("root");

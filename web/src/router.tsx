@@ -1,5 +1,6 @@
 import { createBrowserRouter, Navigate, type RouteObject } from "react-router";
 import { HangarPage } from "./features/hangar/HangarPage";
+import { NowherePage } from "./features/hangar/NowherePage";
 import { Shell } from "./features/hangar/Shell";
 import { Waiting } from "./ui/message";
 import { RouteFault } from "./ui/route-fault";
@@ -196,7 +197,7 @@ export const router = createBrowserRouter([
         async () => (await import("./features/aircraft/ModelLayout")).ModelLayout,
         model,
       ),
-      { path: "*", element: <Navigate to="/" replace /> },
+      { path: "*", element: <NowherePage />, handle: { title: "No such page" } },
     ],
   },
 ]);

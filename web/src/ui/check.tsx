@@ -23,7 +23,7 @@ export function Check({ checked, onChecked, label, hidden, disabled, className =
         disabled={disabled}
         onCheckedChange={(state) => onChecked(state === true)}
         aria-label={hidden && typeof label === "string" ? label : undefined}
-        className="grid size-5 shrink-0 place-items-center rounded-[3px] border border-line-strong bg-sheet data-[state=checked]:border-brand data-[state=checked]:bg-brand disabled:opacity-45"
+        className="relative grid size-5 shrink-0 place-items-center rounded-[3px] border border-line-strong bg-sheet before:absolute before:-inset-1 before:content-[''] data-[state=checked]:border-brand data-[state=checked]:bg-brand disabled:opacity-45"
       >
         <Checkbox.Indicator>
           <Tick aria-hidden size={15} strokeWidth={3} className="text-on-brand" />

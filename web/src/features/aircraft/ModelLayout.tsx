@@ -1,11 +1,13 @@
 import { useEffect, useMemo, useReducer, useState } from "react";
 import { Link, Outlet, useParams } from "react-router";
+import { ApiError } from "@/api/client";
 import { readSetupFile, useStanding, type Standing } from "@/api/queries";
 import { useStory } from "@/api/story";
 import { isChanged, keepDraft, keptDraft, reduceDraft, type Draft } from "@/domain/draft";
 import { keep, kept } from "@/domain/storage";
 import { useGamepad } from "@/features/bench/gamepad";
 import { BenchContext, BenchStore } from "@/features/bench/store";
+import { buttonClass } from "@/ui/button";
 import { Failure, Waiting } from "@/ui/message";
 import { useShortcut } from "@/ui/shortcuts";
 import { DraftBar } from "./DraftBar";
@@ -17,12 +19,29 @@ export function ModelLayout() {
   const id = Number(useParams().id);
   const standing = useStanding(id);
   if (standing.isError && standing.data === undefined) {
-    return <Failure error={standing.error} />;
+    return <NoModel error={standing.error} />;
   }
   return standing.data === undefined ? (
     <Waiting what="the model" />
   ) : (
     <LoadedModel key={id} standing={standing.data} />
+  );
+}
+
+/** A model that is not there, or a program that does not answer: said, with a way on. */
+function NoModel({ error }: { error: Error }) {
+  return (
+    <div className="mx-auto mt-6 max-w-xl space-y-3 px-4">
+      <h1 className="text-xl">
+        {error instanceof ApiError && error.status === 404
+          ? "There is no such model"
+          : "The model could not be loaded"}
+      </h1>
+      <Failure error={error} />
+      <Link to="/" className={buttonClass("main")}>
+        To the hangar
+      </Link>
+    </div>
   );
 }
 

@@ -15,6 +15,16 @@ export function Shell() {
   const icon = "grid size-9 place-items-center rounded-card hover:bg-white/15";
   return (
     <div className="min-h-dvh">
+      <a
+        href={`#${MAIN}`}
+        className="sr-only z-50 rounded-card bg-sheet px-4 py-2 text-ink focus:not-sr-only focus:absolute focus:top-1 focus:left-1"
+        onClick={(event) => {
+          event.preventDefault();
+          focusMain();
+        }}
+      >
+        Skip to the page
+      </a>
       <header className="no-print flex h-12 items-center gap-4 bg-[#12433d] px-4 text-[#f4f7f4]">
         <Link
           to="/"
@@ -23,7 +33,7 @@ export function Shell() {
           <img src="/tally.svg" alt="" className="size-8" />
           High Tally
         </Link>
-        <nav className="flex gap-1 text-sm whitespace-nowrap" aria-label="Program">
+        <nav className="flex gap-1 text-sm whitespace-nowrap" aria-label="High Tally">
           <Link to="/" className="hidden rounded-card px-3 py-1.5 hover:bg-white/15 sm:block">
             Hangar
           </Link>

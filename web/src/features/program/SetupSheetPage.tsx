@@ -62,7 +62,9 @@ export function SetupSheetPage() {
             <table className="figures w-full">
               <thead>
                 <tr className="border-b border-ink text-left">
-                  <th />
+                  <th>
+                    <span className="sr-only">Surface</span>
+                  </th>
                   {setup.phases.map((phase) => (
                     <th key={phase.id} className="px-1 align-bottom">
                       {phase.name}

@@ -49,7 +49,9 @@ export function SwitchesPage() {
                   className="border-t border-line align-top first:border-0"
                 >
                   <th className="w-40 py-1 pr-2 text-left font-medium first-letter:uppercase">
-                    {rows[i - 1]?.input === row.input ? "" : row.name}
+                    <span className={rows[i - 1]?.input === row.input ? "sr-only" : ""}>
+                      {row.name}
+                    </span>
                   </th>
                   <td className="figures w-16 py-1 text-soft">
                     {row.position === 0 ? "" : row.position}

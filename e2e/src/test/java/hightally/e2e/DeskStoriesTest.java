@@ -397,24 +397,4 @@ class DeskStoriesTest extends Story {
       assertThat(bottom).as(what + ": " + part).isLessThanOrEqualTo(800);
     }
   }
-
-  @Test
-  void sheetsOnPaper() {
-    page = open("models/2/program/sheet");
-    assertThat(page.locator("[data-setup-sheet]")).containsText("Thermal 1");
-    page.waitForTimeout(1000);
-    assertThat(pages()).as("setup sheet").isEqualTo(1);
-    page.navigate(app.address() + "models/2/program/entry");
-    assertThat(page.locator("[data-entry]").first()).isVisible();
-    assertThat(pages()).as("entry sheet of the glider").isLessThanOrEqualTo(2);
-    page.navigate(app.address() + "models/1/program/entry");
-    assertThat(page.locator("[data-entry]").first()).isVisible();
-    assertThat(pages()).as("entry sheet of the biplane").isLessThanOrEqualTo(1);
-  }
-
-  private int pages() {
-    byte[] pdf = page.pdf(new Page.PdfOptions().setFormat("A4"));
-    String text = new String(pdf, java.nio.charset.StandardCharsets.ISO_8859_1);
-    return text.split("/Type\\s*/Page[^s]", -1).length - 1;
-  }
 }

@@ -9,12 +9,13 @@ import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 /** The page's own addresses all answer with the page; its hashed files may be kept for good. */
 @Configuration
 class PageRoutes implements WebMvcConfigurer {
+  private static final String[] OWN = {"/models/**", "/new", "/bring-in", "/school/**"};
+
   @Override
   public void addViewControllers(ViewControllerRegistry registry) {
-    registry.addViewController("/models/**").setViewName("forward:/index.html");
-    registry.addViewController("/new").setViewName("forward:/index.html");
-    registry.addViewController("/bring-in").setViewName("forward:/index.html");
-    registry.addViewController("/school/**").setViewName("forward:/index.html");
+    for (String own : OWN) {
+      registry.addViewController(own).setViewName("forward:/index.html");
+    }
   }
 
   @Override

@@ -4,6 +4,8 @@ import com.fasterxml.jackson.core.JacksonException;
 import hightally.app.words.ReaderWords;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Said;
+import org.springframework.core.io.ClassPathResource;
+import org.springframework.core.io.Resource;
 import org.springframework.dao.DataAccessResourceFailureException;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.dao.OptimisticLockingFailureException;
@@ -12,6 +14,7 @@ import org.springframework.dao.UncategorizedDataAccessException;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.HttpStatusCode;
+import org.springframework.http.MediaType;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
@@ -21,10 +24,13 @@ import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.WebRequest;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
+import org.springframework.web.servlet.resource.NoResourceFoundException;
 
 /** Every failure as problem details (RFC 9457); a broken contract lists its violations. */
 @RestControllerAdvice
 class Problems extends ResponseEntityExceptionHandler {
+  private static final Resource PAGE = new ClassPathResource("static/index.html");
+
   private final Connections connections;
   private final ReaderWords words;
 
@@ -102,6 +108,18 @@ class Problems extends ResponseEntityExceptionHandler {
         HttpStatus.INTERNAL_SERVER_ERROR,
         "Fault in the program",
         "This is a fault in High Tally, not in what was sent. Nothing was stored.");
+  }
+
+  /** An address that leads nowhere: a browser gets the page, which says so and shows a way on. */
+  @Override
+  protected ResponseEntity<Object> handleNoResourceFoundException(
+      NoResourceFoundException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+    String accepts = request.getHeader(HttpHeaders.ACCEPT);
+    boolean reads = accepts != null && accepts.contains(MediaType.TEXT_HTML_VALUE);
+    if (reads && !e.getResourcePath().startsWith("api/") && PAGE.exists()) {
+      return ResponseEntity.status(status).contentType(MediaType.TEXT_HTML).body(PAGE);
+    }
+    return super.handleNoResourceFoundException(e, headers, status, request);
   }
 
   @Override

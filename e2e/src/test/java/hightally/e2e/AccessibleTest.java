@@ -1,0 +1,94 @@
+package hightally.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.deque.html.axecore.results.AxeResults;
+import com.deque.html.axecore.results.CheckedNode;
+import com.deque.html.axecore.results.Rule;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.ColorScheme;
+import com.microsoft.playwright.options.LoadState;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import org.junit.jupiter.api.Test;
+
+/**
+ * Every address of the page, in both themes, on a desk and on a phone, looked through by rule: WCAG
+ * 2.2 AA and best practices.
+ */
+class AccessibleTest extends Story {
+  private static final List<String> RULES =
+      List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa", "best-practice");
+  private static final List<String> COLOURS = List.of("color-contrast", "link-in-text-block");
+  private static final int[][] SIZES = {{1280, 800}, {390, 844}};
+
+  private static final List<String> PAGES =
+      List.of(
+          "",
+          "new",
+          "bring-in",
+          "school",
+          "nowhere",
+          "models/1/rig",
+          "models/1/rig/airframe",
+          "models/1/rig/map",
+          "models/1/rig/map/wiring",
+          "models/1/rig/set-up",
+          "models/1/rig/balance",
+          "models/1/rig/changes",
+          "models/1/program",
+          "models/2/program/feel",
+          "models/2/program/phases",
+          "models/2/program/mixes",
+          "models/2/program/power",
+          "models/2/program/switches",
+          "models/4/program/hazards",
+          "models/1/program/entry",
+          "models/2/program/sheet",
+          "models/1/check",
+          "models/1/check/scenes",
+          "models/1/fly",
+          "models/1/fly/new",
+          "models/1/fly/coach",
+          "models/1/fly/card",
+          "models/1/fly/checks",
+          "models/1/adjust",
+          "models/1/revisions");
+
+  private final Map<String, String> found = new TreeMap<>();
+
+  @Test
+  void nothingIsFoundOnAnyPage() {
+    Page page = browser.page(1280, 800, ColorScheme.LIGHT);
+    for (String path : PAGES) {
+      page.navigate(app.address() + path);
+      page.waitForLoadState(LoadState.NETWORKIDLE);
+      for (ColorScheme theme : List.of(ColorScheme.LIGHT, ColorScheme.DARK)) {
+        String wanted = theme == ColorScheme.DARK ? "dark" : "light";
+        page.evaluate("theme => document.documentElement.dataset.theme = theme", wanted);
+        for (int[] size : SIZES) {
+          page.setViewportSize(size[0], size[1]);
+          look(page, path + " " + wanted + " " + size[0], theme);
+        }
+      }
+    }
+    page.close();
+    assertThat(found).isEmpty();
+  }
+
+  /** What is wrong, told once for all pages it is on. */
+  private void look(Page page, String where, ColorScheme theme) {
+    AxeBuilder axe = new AxeBuilder(page);
+    // The dark theme differs from the light one in its colours alone.
+    AxeResults results =
+        (theme == ColorScheme.DARK ? axe.withRules(COLOURS) : axe.withTags(RULES)).analyze();
+    for (Rule rule : results.getViolations()) {
+      for (CheckedNode node : rule.getNodes()) {
+        found.putIfAbsent(
+            rule.getId() + ": " + node.getTarget(), where + ": " + node.getFailureSummary());
+      }
+    }
+  }
+}
