@@ -173,7 +173,7 @@ export const router = createBrowserRouter([
       ),
       page(
         "/bring-in",
-        "Bring in a file",
+        "Files",
         async () => (await import("./features/transfer/BringInPage")).BringInPage,
       ),
       page(

@@ -23,11 +23,13 @@ export function Check({ checked, onChecked, label, hidden, disabled, className =
         disabled={disabled}
         onCheckedChange={(state) => onChecked(state === true)}
         aria-label={hidden && typeof label === "string" ? label : undefined}
-        className="relative grid size-5 shrink-0 place-items-center rounded-[3px] border border-line-strong bg-sheet before:absolute before:-inset-1 before:content-[''] data-[state=checked]:border-brand data-[state=checked]:bg-brand disabled:opacity-45"
+        className="group grid size-[24px] shrink-0 place-items-center disabled:opacity-45 print:size-4"
       >
-        <Checkbox.Indicator>
-          <Tick aria-hidden size={15} strokeWidth={3} className="text-on-brand" />
-        </Checkbox.Indicator>
+        <span className="grid size-[19px] place-items-center rounded-[3px] border border-line-strong bg-sheet group-data-[state=checked]:border-brand group-data-[state=checked]:bg-brand print:size-3.5">
+          <Checkbox.Indicator>
+            <Tick aria-hidden size={15} strokeWidth={3} className="text-on-brand" />
+          </Checkbox.Indicator>
+        </span>
       </Checkbox.Root>
       {!hidden && (
         <label htmlFor={id} className="cursor-pointer">

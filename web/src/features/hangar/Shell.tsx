@@ -47,7 +47,7 @@ export function Shell() {
             to="/bring-in"
             className="hidden rounded-card px-3 py-1.5 hover:bg-white/15 sm:block"
           >
-            Bring in a file
+            Files
           </Link>
         </nav>
         <div className="ml-auto flex gap-1">

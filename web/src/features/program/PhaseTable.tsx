@@ -81,7 +81,7 @@ function Table({ shows }: { shows: Shows }) {
                 {stand?.reached === true && !stand.here ? (
                   <button
                     type="button"
-                    className="min-h-6 underline decoration-dotted underline-offset-2"
+                    className="min-h-[24px] underline decoration-dotted underline-offset-2"
                     title={`Put the bench there: ${stand.moved.join(", ")}`}
                     onClick={() => store.move(stand.moment)}
                   >
@@ -164,7 +164,7 @@ function Chain({ name, apart, held, onTurn }: ChainProps) {
   return (
     <Button
       look="quiet"
-      className="ml-1 !min-h-6 min-w-6 justify-center !px-1 align-middle"
+      className="ml-1 !min-h-[24px] min-w-[24px] justify-center !px-1 align-middle"
       aria-pressed={!apart}
       disabled={held}
       aria-label={apart ? `${name}: type as one` : `${name}: take apart`}

@@ -120,7 +120,7 @@ export function RateRow({
       )}
       <Button
         look="quiet"
-        className="!min-h-6 min-w-6 justify-center !px-1 sm:mt-6"
+        className="!min-h-[24px] min-w-[24px] justify-center !px-1 sm:mt-6"
         aria-pressed={!apart}
         disabled={differ}
         aria-label={apart ? `${name}: both sides as one` : `${name}: take the sides apart`}

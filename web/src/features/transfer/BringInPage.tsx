@@ -6,6 +6,7 @@ import { Silhouette } from "@/features/hangar/Silhouette";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Failure } from "@/ui/message";
+import { ArchiveCard } from "./ArchiveCard";
 
 /** Reads a setup file, shows what is in it, and adds it as a new model if the pilot wants it. */
 export function BringInPage() {
@@ -21,8 +22,8 @@ export function BringInPage() {
   const setup = read.data;
   return (
     <div className="mx-auto max-w-3xl space-y-4 p-4 sm:p-6">
-      <h1 className="text-2xl">Bring in a setup file</h1>
-      <Card>
+      <h1 className="text-2xl">Files: bring in, keep, bring back</h1>
+      <Card title="A setup file">
         <label className="block">
           <span className="mb-2 block">
             A setup saved by High Tally, as JSON or YAML. It is read and checked first; nothing is
@@ -74,6 +75,7 @@ export function BringInPage() {
           </div>
         </Card>
       )}
+      <ArchiveCard />
     </div>
   );
 }

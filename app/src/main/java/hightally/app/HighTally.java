@@ -6,10 +6,12 @@ import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.boot.context.properties.ConfigurationPropertiesScan;
 import org.springframework.context.annotation.Bean;
+import org.springframework.scheduling.annotation.EnableScheduling;
 
 /** Starts the application. */
 @SpringBootApplication
 @ConfigurationPropertiesScan
+@EnableScheduling
 public class HighTally {
   private static final String DATA = "--high-tally.data=";
 

@@ -53,8 +53,17 @@ public final class RunningApp implements AutoCloseable {
     if (!Files.exists(data)) {
       copyTree(FILLED, data);
     }
-    List<String> flags = List.of("-XX:SharedArchiveFile=" + UNPACKED.resolve("classes.jsa"));
-    return launch(flags, List.of("--high-tally.data=" + data, "--server.port=0"));
+    return launch(shared(), List.of("--high-tally.demo=true", "--high-tally.data=" + data));
+  }
+
+  /** Starts on a free port with an empty hangar. */
+  public static RunningApp startEmpty(Path data) {
+    unpack();
+    return launch(shared(), List.of("--high-tally.demo=false", "--high-tally.data=" + data));
+  }
+
+  private static List<String> shared() {
+    return List.of("-XX:SharedArchiveFile=" + UNPACKED.resolve("classes.jsa"));
   }
 
   /** Tries to start where it cannot: what it prints, and the code it ends with. */
@@ -99,9 +108,11 @@ public final class RunningApp implements AutoCloseable {
           UNPACKED.toString());
       launch(
               List.of("-XX:ArchiveClassesAtExit=" + archive, "-Dhigh-tally.exit-when-ready=true"),
-              List.of("--high-tally.data=" + FILLED, "--server.port=0"))
+              List.of("--high-tally.demo=true", "--high-tally.data=" + FILLED))
           .process
           .waitFor();
+      // What it has kept by itself meanwhile may be from before all was filled.
+      deleteTree(FILLED.resolve("backups"));
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     } catch (InterruptedException e) {
@@ -122,7 +133,7 @@ public final class RunningApp implements AutoCloseable {
     command.addAll(List.of("-XX:+UseSerialGC", "-Dspring.aot.enabled=true", "-Xlog:disable"));
     command.addAll(flags);
     command.addAll(List.of("-jar", UNPACKED.resolve("high-tally-boot.jar").toString()));
-    command.add("--high-tally.demo=true");
+    command.add("--server.port=0");
     command.addAll(arguments);
     try {
       Process process = new ProcessBuilder(command).redirectErrorStream(true).start();

@@ -8,4 +8,9 @@ public final class NotFoundException extends RuntimeException {
   public NotFoundException(String what, long id) {
     super("There is no " + what + " " + id + ".");
   }
+
+  /** For what goes by a name. */
+  public NotFoundException(String what, String name) {
+    super("There is no " + what + " “" + name + "”.");
+  }
 }

@@ -44,6 +44,12 @@ public final class StartFailure {
             + " was written by a newer High Tally: start that one, or use"
             + " another folder with --data DIR. Nothing was changed.";
       }
+      if (cause instanceof NotKept) {
+        return "Before data of an older High Tally are brought up they are kept as one file in "
+            + Path.of(data).resolve("backups")
+            + ", and that could not be written: make room there, or give this user the right to"
+            + " write. Nothing was changed.";
+      }
     }
     return database(failure, data);
   }
@@ -85,5 +91,14 @@ public final class StartFailure {
   /** The data was written by a newer program. */
   static final class NewerData extends RuntimeException {
     private static final long serialVersionUID = 1;
+  }
+
+  /** The data could not be kept before they were to be brought up. */
+  static final class NotKept extends RuntimeException {
+    private static final long serialVersionUID = 1;
+
+    NotKept(Exception cause) {
+      super(cause);
+    }
   }
 }

@@ -10,6 +10,7 @@ import static org.mockito.Mockito.when;
 
 import com.zaxxer.hikari.HikariDataSource;
 import com.zaxxer.hikari.HikariPoolMXBean;
+import java.io.IOException;
 import java.net.BindException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -111,18 +112,46 @@ class FailuresTest {
     assertThat(StartFailure.words(new IllegalStateException("nobody foresaw"), "data")).isEmpty();
   }
 
+  /** Data that has nothing to be brought up needs nothing kept. */
+  private static final BeforeUpgrade NOTHING_KEPT =
+      version -> {
+        throw new AssertionError("kept " + version);
+      };
+
+  /** An older form is kept before it is brought up; where that cannot be, nothing is changed. */
+  @Test
+  void olderDataIsKeptBeforeItIsBroughtUpOrLeftAsItIs() throws Exception {
+    String url = "jdbc:h2:mem:older;DB_CLOSE_DELAY=-1";
+    Flyway.configure().dataSource(url, "sa", "").target("7").load().migrate();
+    Flyway flyway = Flyway.configure().dataSource(url, "sa", "").load();
+    BeforeUpgrade full =
+        version -> {
+          throw new IOException("no room");
+        };
+    assertThatThrownBy(() -> new NoNewerData().refuseNewer(full).migrate(flyway))
+        .isInstanceOf(StartFailure.NotKept.class);
+    assertThat(flyway.info().current().getVersion().getVersion()).isEqualTo("7");
+    assertThat(StartFailure.words(new StartFailure.NotKept(new IOException()), "data"))
+        .contains("kept as one file")
+        .contains("Nothing was changed");
+    java.util.List<String> kept = new java.util.ArrayList<>();
+    new NoNewerData().refuseNewer(kept::add).migrate(flyway);
+    assertThat(kept).containsExactly("7");
+    assertThat(flyway.info().pending()).isEmpty();
+  }
+
   @Test
   void dataOfANewerProgramIsRefusedAndLeftAsItIs() throws Exception {
     String url = "jdbc:h2:mem:newer;DB_CLOSE_DELAY=-1";
     Flyway flyway = Flyway.configure().dataSource(url, "sa", "").load();
-    new NoNewerData().refuseNewer().migrate(flyway);
+    new NoNewerData().refuseNewer(NOTHING_KEPT).migrate(flyway);
     try (Connection connection = DriverManager.getConnection(url, "sa", "")) {
       connection
           .createStatement()
           .executeUpdate(
               "insert into \"flyway_schema_history\" select 99, '99', 'later', 'SQL',"
                   + " 'V99__later.sql', 1, 'sa', current_timestamp, 1, true");
-      assertThatThrownBy(() -> new NoNewerData().refuseNewer().migrate(flyway))
+      assertThatThrownBy(() -> new NoNewerData().refuseNewer(NOTHING_KEPT).migrate(flyway))
           .isInstanceOf(StartFailure.NewerData.class);
       var rows = connection.createStatement().executeQuery("select count(*) from aircraft");
       rows.next();

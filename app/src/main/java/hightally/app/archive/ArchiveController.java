@@ -1,0 +1,119 @@
+package hightally.app.archive;
+
+import com.fasterxml.jackson.databind.ObjectMapper;
+import hightally.app.archive.Archives.BroughtBack;
+import hightally.app.archive.Archives.Contents;
+import io.swagger.v3.oas.annotations.Operation;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.SQLException;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.List;
+import java.util.Set;
+import javax.sql.DataSource;
+import org.springframework.core.io.FileSystemResource;
+import org.springframework.core.io.Resource;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Everything in one file: written, looked into, brought back. */
+@RestController
+@RequestMapping("/api/archive")
+class ArchiveController {
+  private static final String ZIP = "application/zip";
+
+  private final Archives archives;
+  private final Backups backups;
+  private final ArchiveWriter writer;
+  private final Clock clock;
+
+  ArchiveController(
+      Archives archives, Backups backups, DataSource data, ObjectMapper mapper, Clock clock) {
+    this.archives = archives;
+    this.backups = backups;
+    this.clock = clock;
+    writer = new ArchiveWriter(data, mapper);
+  }
+
+  @GetMapping(produces = ZIP)
+  @Operation(summary = "All models with everything that belongs to them, as one file")
+  ResponseEntity<byte[]> all() throws IOException, SQLException {
+    var whole = new java.io.ByteArrayOutputStream();
+    writer.write(whole, clock.instant());
+    LocalDate today = LocalDate.ofInstant(clock.instant(), ZoneId.systemDefault());
+    return ResponseEntity.ok()
+        .headers(saved("high-tally-" + today + ".zip"))
+        .body(whole.toByteArray());
+  }
+
+  private static HttpHeaders saved(String name) {
+    HttpHeaders headers = new HttpHeaders();
+    headers.setContentDisposition(ContentDisposition.attachment().filename(name).build());
+    headers.setContentType(MediaType.parseMediaType(ZIP));
+    return headers;
+  }
+
+  @GetMapping("/backups")
+  @Operation(summary = "The archives the program has written by itself, the newest first")
+  List<Backups.Backup> backups() throws IOException {
+    return backups.all();
+  }
+
+  @GetMapping(value = "/backups/{name}", produces = ZIP)
+  @Operation(summary = "One of them")
+  ResponseEntity<Resource> backup(@PathVariable String name) {
+    return ResponseEntity.ok()
+        .headers(saved(name))
+        .body(new FileSystemResource(backups.file(name)));
+  }
+
+  @PostMapping(value = "/look", consumes = ZIP)
+  @Operation(summary = "What an archive holds, and which of it the hangar has; stores nothing")
+  Contents look(@RequestBody Resource archive) throws IOException, SQLException {
+    Path file = received(archive);
+    try {
+      return archives.look(file);
+    } finally {
+      Files.deleteIfExists(file);
+    }
+  }
+
+  @PostMapping(value = "/bring", consumes = ZIP)
+  @Operation(
+      summary =
+          "Models of an archive brought back, all of those chosen or none; the hangar's own are"
+              + " never touched")
+  List<BroughtBack> bring(
+      @RequestBody Resource archive,
+      @RequestParam Set<Long> chosen,
+      @RequestParam(defaultValue = "") Set<Long> beside)
+      throws IOException, SQLException {
+    Path file = received(archive);
+    try {
+      return archives.bring(file, chosen, beside);
+    } finally {
+      Files.deleteIfExists(file);
+    }
+  }
+
+  private static Path received(Resource archive) throws IOException {
+    Path file = Files.createTempFile("high-tally-", ".zip");
+    try (InputStream in = archive.getInputStream()) {
+      Files.copy(in, file, java.nio.file.StandardCopyOption.REPLACE_EXISTING);
+    }
+    return file;
+  }
+}

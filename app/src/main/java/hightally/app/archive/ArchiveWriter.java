@@ -1,0 +1,123 @@
+package hightally.app.archive;
+
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.nio.file.AtomicMoveNotSupportedException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.sql.Connection;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.time.Instant;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipOutputStream;
+import javax.sql.DataSource;
+
+/**
+ * Writes everything into one ZIP: {@code archive.json} says what it is, {@code models/N.json} holds
+ * one model each with all its rows, {@code school.json} what belongs to none. Read in one view of
+ * the data, so that what is saved meanwhile is in it wholly or not at all; of any version of the
+ * data, since tables and columns are asked of the database itself.
+ */
+final class ArchiveWriter {
+  static final int FORMAT = 1;
+  static final String ABOUT = "archive.json";
+  static final String SCHOOL = "school.json";
+  static final String MODELS = "models/";
+
+  private final DataSource data;
+  private final ObjectMapper mapper;
+
+  ArchiveWriter(DataSource data, ObjectMapper mapper) {
+    this.data = data;
+    this.mapper = mapper;
+  }
+
+  /** Writes a file that is there only when it is whole. */
+  void write(Path file, Instant now) throws IOException, SQLException {
+    Files.createDirectories(file.toAbsolutePath().getParent());
+    Path part = file.resolveSibling(file.getFileName() + ".part");
+    try {
+      try (OutputStream out = Files.newOutputStream(part)) {
+        write(out, now);
+      }
+      try {
+        Files.move(part, file, StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
+      } catch (AtomicMoveNotSupportedException e) {
+        Files.move(part, file, StandardCopyOption.REPLACE_EXISTING);
+      }
+    } finally {
+      Files.deleteIfExists(part);
+    }
+  }
+
+  /** Writes it to wherever it goes. */
+  void write(OutputStream out, Instant now) throws IOException, SQLException {
+    try (Connection connection = data.getConnection()) {
+      isolate(connection, "SNAPSHOT");
+      connection.setAutoCommit(false);
+      try (ZipOutputStream zip = new ZipOutputStream(out)) {
+        write(zip, connection, now);
+      } finally {
+        connection.rollback();
+        connection.setAutoCommit(true);
+        isolate(connection, "READ COMMITTED");
+      }
+    }
+  }
+
+  private static void isolate(Connection connection, String level) throws SQLException {
+    try (Statement statement = connection.createStatement()) {
+      statement.execute("set session characteristics as transaction isolation level " + level);
+    }
+  }
+
+  private void write(ZipOutputStream zip, Connection connection, Instant now)
+      throws IOException, SQLException {
+    Rows rows = new Rows(connection, mapper);
+    ObjectNode about = mapper.createObjectNode();
+    about.put("format", FORMAT).put("program", "High Tally").put("writtenAt", now.toString());
+    about.put("dataVersion", version(connection));
+    ArrayNode models = about.putArray("models");
+    for (var model : rows.read(Kept.MODEL, "true")) {
+      long id = model.get("id").asLong();
+      ObjectNode one = mapper.createObjectNode();
+      for (Kept kept : Kept.ALL) {
+        one.set(kept.table(), rows.read(kept.table(), kept.ofOneModel(), id));
+      }
+      models
+          .addObject()
+          .put("number", id)
+          .put("name", model.get("name").asText())
+          .put("createdAt", model.get("created_at").asText())
+          .put("revisions", one.get("revision").size())
+          .put("flights", one.get("flight").size());
+      entry(zip, MODELS + id + ".json", one);
+    }
+    ObjectNode school = mapper.createObjectNode();
+    school.set("school_run", rows.read("school_run", "aircraft_id is null"));
+    entry(zip, SCHOOL, school);
+    entry(zip, ABOUT, about);
+  }
+
+  private void entry(ZipOutputStream zip, String name, ObjectNode content) throws IOException {
+    zip.putNextEntry(new ZipEntry(name));
+    zip.write(mapper.writerWithDefaultPrettyPrinter().writeValueAsBytes(content));
+    zip.closeEntry();
+  }
+
+  /** The newest migration the data have been through. */
+  static String version(Connection connection) throws SQLException {
+    try (Statement statement = connection.createStatement();
+        var found =
+            statement.executeQuery(
+                "select \"version\" from \"flyway_schema_history\" where \"success\" and"
+                    + " \"version\" is not null order by \"installed_rank\" desc limit 1")) {
+      return found.next() ? found.getString(1) : "0";
+    }
+  }
+}

@@ -1,0 +1,135 @@
+package hightally.app.archive;
+
+import com.fasterxml.jackson.databind.ObjectMapper;
+import hightally.app.platform.BeforeUpgrade;
+import hightally.app.platform.HighTallyProperties;
+import hightally.app.platform.NotFoundException;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.SQLException;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.Comparator;
+import java.util.List;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+import javax.sql.DataSource;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.scheduling.annotation.Scheduled;
+import org.springframework.stereotype.Component;
+
+/**
+ * Archives the program writes by itself into the folder {@code backups} of the data: once a day, of
+ * which the last seven are kept, and before the data are brought up to a newer program, which are
+ * all kept.
+ */
+@Component
+class Backups implements BeforeUpgrade {
+  /** So many days are kept. */
+  static final int KEPT_DAYS = 7;
+
+  private static final String DAILY = "daily-";
+  private static final Pattern NAME = Pattern.compile("(daily|upgrade)-[0-9a-z.-]{1,60}\\.zip");
+
+  /** A start has other things to do first. */
+  private static final long SOON_MILLIS = 5_000;
+
+  private static final long HOUR_MILLIS = 3_600_000;
+  private static final Logger LOG = LoggerFactory.getLogger(Backups.class);
+
+  private final DataSource data;
+  private final ObjectMapper mapper;
+  private final Clock clock;
+  private final Path folder;
+
+  Backups(DataSource data, ObjectMapper mapper, Clock clock, HighTallyProperties properties) {
+    this.data = data;
+    this.mapper = mapper;
+    this.clock = clock;
+    folder = Path.of(properties.data()).resolve("backups");
+  }
+
+  /** One of them. */
+  record Backup(String name, long bytes, Instant writtenAt) {}
+
+  /** Once a day while the program runs, and soon after it has been started on a new day. */
+  @Scheduled(fixedDelay = HOUR_MILLIS, initialDelay = SOON_MILLIS)
+  void daily() {
+    LocalDate today = LocalDate.ofInstant(clock.instant(), ZoneId.systemDefault());
+    Path file = folder.resolve(DAILY + today + ".zip");
+    try {
+      if (!Files.exists(file) && !empty()) {
+        write(file);
+        forget();
+      }
+    } catch (IOException | SQLException | RuntimeException e) {
+      LOG.warn("Today's archive could not be written to {}: {}", folder, e.getMessage());
+    }
+  }
+
+  /** An empty hangar holds nothing to keep, and must not stand in for the day's. */
+  private boolean empty() throws SQLException {
+    try (var connection = data.getConnection();
+        var statement = connection.createStatement();
+        var found = statement.executeQuery("select count(*) from aircraft")) {
+      found.next();
+      return found.getLong(1) == 0;
+    }
+  }
+
+  /** Data that is about to be changed by a newer program is kept first, or nothing is changed. */
+  @Override
+  public void keep(String version) throws IOException, SQLException {
+    String day = LocalDate.ofInstant(clock.instant(), ZoneId.systemDefault()).toString();
+    write(folder.resolve("upgrade-from-" + version + "-" + day + ".zip"));
+  }
+
+  private void write(Path file) throws IOException, SQLException {
+    new ArchiveWriter(data, mapper).write(file, clock.instant());
+  }
+
+  private void forget() throws IOException {
+    List<Backup> days = all().stream().filter(one -> one.name().startsWith(DAILY)).toList();
+    for (int i = KEPT_DAYS; i < days.size(); i++) {
+      Files.deleteIfExists(folder.resolve(days.get(i).name()));
+    }
+  }
+
+  /** All there are, the newest first. */
+  List<Backup> all() throws IOException {
+    if (!Files.isDirectory(folder)) {
+      return List.of();
+    }
+    try (Stream<Path> files = Files.list(folder)) {
+      return files
+          .filter(file -> NAME.matcher(file.getFileName().toString()).matches())
+          .map(Backups::told)
+          .sorted(Comparator.comparing(Backup::writtenAt).thenComparing(Backup::name).reversed())
+          .toList();
+    }
+  }
+
+  private static Backup told(Path file) {
+    try {
+      return new Backup(
+          file.getFileName().toString(),
+          Files.size(file),
+          Files.getLastModifiedTime(file).toInstant());
+    } catch (IOException e) {
+      throw new java.io.UncheckedIOException(e);
+    }
+  }
+
+  /** The file of one of them. */
+  Path file(String name) {
+    Path file = folder.resolve(name);
+    if (!NAME.matcher(name).matches() || !Files.isRegularFile(file)) {
+      throw new NotFoundException("backup", name);
+    }
+    return file;
+  }
+}

@@ -1,0 +1,186 @@
+package hightally.app.archive;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import hightally.app.ApiTest;
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipInputStream;
+import java.util.zip.ZipOutputStream;
+import javax.sql.DataSource;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.mock.web.MockHttpServletResponse;
+import org.springframework.test.web.servlet.request.MockMvcRequestBuilders;
+
+/** Everything out in one file and in again, next to what is there. */
+class ArchiveTest extends ApiTest {
+  @Autowired private DataSource data;
+
+  private byte[] written() throws Exception {
+    return http.perform(MockMvcRequestBuilders.get("/api/archive"))
+        .andReturn()
+        .getResponse()
+        .getContentAsByteArray();
+  }
+
+  private MockHttpServletResponse sent(String path, byte[] archive) throws Exception {
+    return http.perform(
+            MockMvcRequestBuilders.post(path).contentType("application/zip").content(archive))
+        .andReturn()
+        .getResponse();
+  }
+
+  private static Map<String, byte[]> entries(byte[] archive) throws Exception {
+    Map<String, byte[]> found = new TreeMap<>();
+    try (ZipInputStream zip = new ZipInputStream(new ByteArrayInputStream(archive))) {
+      for (ZipEntry one = zip.getNextEntry(); one != null; one = zip.getNextEntry()) {
+        found.put(one.getName(), zip.readAllBytes());
+      }
+    }
+    return found;
+  }
+
+  private static byte[] zipped(Map<String, byte[]> entries) throws Exception {
+    ByteArrayOutputStream out = new ByteArrayOutputStream();
+    try (ZipOutputStream zip = new ZipOutputStream(out)) {
+      for (Map.Entry<String, byte[]> one : entries.entrySet()) {
+        zip.putNextEntry(new ZipEntry(one.getKey()));
+        zip.write(one.getValue());
+      }
+    }
+    return out.toByteArray();
+  }
+
+  /** Every table of the data is in an archive, or a new one would be lost without a word. */
+  @Test
+  void noTableIsForgotten() throws Exception {
+    Set<String> tables = new HashSet<>();
+    try (var connection = data.getConnection();
+        var found =
+            connection
+                .createStatement()
+                .executeQuery(
+                    "select lower(table_name) from information_schema.tables where table_schema ="
+                        + " 'PUBLIC'")) {
+      while (found.next()) {
+        tables.add(found.getString(1));
+      }
+    }
+    tables.remove("flyway_schema_history");
+    assertThat(Kept.ALL.stream().map(Kept::table)).containsExactlyInAnyOrderElementsOf(tables);
+  }
+
+  /**
+   * A model out and in beside itself is equal row by row: under new numbers, which lead to the same
+   * rows.
+   */
+  @Test
+  void everyModelComesBackEqualRowByRow() throws Exception {
+    byte[] before = written();
+    JsonNode held = json.readTree(sent("/api/archive/look", before).getContentAsString());
+    List<String> numbers = new ArrayList<>();
+    for (JsonNode one : held.get("models")) {
+      assertThat(one.get("here").asBoolean()).isTrue();
+      numbers.add(one.get("number").asText());
+    }
+    assertThat(numbers).hasSizeGreaterThanOrEqualTo(4);
+    // None is brought in over one that is here.
+    String all = "?chosen=" + String.join(",", numbers);
+    MockHttpServletResponse refused = sent("/api/archive/bring" + all, before);
+    assertThat(refused.getStatus()).isEqualTo(409);
+    assertThat(entries(written()).keySet()).isEqualTo(entries(before).keySet());
+
+    MockHttpServletResponse done =
+        sent("/api/archive/bring" + all + "&beside=" + String.join(",", numbers), before);
+    assertThat(done.getStatus()).as(done.getContentAsString()).isEqualTo(200);
+    JsonNode brought = json.readTree(done.getContentAsString());
+    Map<String, byte[]> after = entries(written());
+    int compared = 0;
+    for (int i = 0; i < numbers.size(); i++) {
+      JsonNode was = json.readTree(entries(before).get("models/" + numbers.get(i) + ".json"));
+      JsonNode is = json.readTree(after.get("models/" + brought.get(i).get("id") + ".json"));
+      assertThat(brought.get(i).get("name").asText()).endsWith(", from the archive");
+      compared += same(was, is);
+    }
+    assertThat(compared).isGreaterThan(40);
+  }
+
+  /** All rows, with every number replaced by the place of the row it names. */
+  private int same(JsonNode was, JsonNode is) throws Exception {
+    int rows = 0;
+    for (Kept kept : Kept.ALL) {
+      JsonNode one = plain(was, kept);
+      assertThat(plain(is, kept)).as(kept.table()).isEqualTo(one);
+      rows += one.size();
+    }
+    return rows;
+  }
+
+  private JsonNode plain(JsonNode model, Kept kept) throws Exception {
+    ArrayNode rows = model.get(kept.table()).deepCopy();
+    for (JsonNode read : rows) {
+      ObjectNode row = (ObjectNode) read;
+      for (Map.Entry<String, String> one : kept.refers().entrySet()) {
+        long named = row.path(one.getKey()).asLong();
+        row.put(one.getKey(), named == 0 ? "none" : place(model, one.getValue(), named));
+      }
+      row.remove(List.of("id", "request_key", "attention"));
+      if (kept.table().equals(Kept.MODEL)) {
+        row.put("name", row.get("name").asText().replace(", from the archive", ""));
+      }
+      if (kept.table().equals("revision_document")) {
+        ObjectNode setup = (ObjectNode) json.readTree(row.get("setup").asText());
+        setup.put("name", setup.get("name").asText().replace(", from the archive", ""));
+        row.set("setup", setup);
+      }
+    }
+    return rows;
+  }
+
+  private static String place(JsonNode model, String table, long id) {
+    JsonNode rows = model.get(table);
+    for (int i = 0; i < rows.size(); i++) {
+      if (rows.get(i).get("id").asLong() == id) {
+        return table + " " + i;
+      }
+    }
+    throw new AssertionError(table + " " + id + " is not the model's own");
+  }
+
+  @Test
+  void whatIsNoArchiveIsRefusedAndChangesNothing() throws Exception {
+    byte[] good = written();
+    Map<String, byte[]> newer = new HashMap<>(entries(good));
+    ObjectNode about = (ObjectNode) json.readTree(newer.get("archive.json"));
+    newer.put("archive.json", json.writeValueAsBytes(about.deepCopy().put("dataVersion", "9999")));
+    Map<String, byte[]> torn = new HashMap<>(entries(good));
+    torn.remove("models/1.json");
+    Map<String, byte[]> bent = new HashMap<>(entries(good));
+    bent.put(
+        "models/1.json",
+        new String(bent.get("models/1.json"), StandardCharsets.UTF_8)
+            .replaceFirst("\"created_at\" : \"[^\"]*\"", "\"created_at\" : \"yesterday\"")
+            .getBytes(StandardCharsets.UTF_8));
+    for (byte[] bad :
+        List.of(
+            "no zip".getBytes(StandardCharsets.UTF_8), zipped(newer), zipped(torn), zipped(bent))) {
+      MockHttpServletResponse answer = sent("/api/archive/bring?chosen=1&beside=1", bad);
+      assertThat(answer.getStatus()).as(answer.getContentAsString()).isEqualTo(422);
+      assertThat(answer.getContentAsString()).contains("archive");
+    }
+    assertThat(entries(written()).keySet()).isEqualTo(entries(good).keySet());
+  }
+}
