@@ -119,7 +119,7 @@ export function Term({ name, index = 0 }: { name: keyof typeof TERMS; index?: nu
   const curve = curves.data?.find((one) => one.term === name);
   return (
     <Popover.Root open={open} onOpenChange={setOpen}>
-      <Popover.Trigger className="underline decoration-dotted underline-offset-2">
+      <Popover.Trigger className="underline min-h-[24px] decoration-dotted underline-offset-2">
         {term.title.toLowerCase()}
       </Popover.Trigger>
       <Popover.Portal>
