@@ -25,5 +25,8 @@ export function rows(surfaces: readonly Surface[]): Row[] {
   });
 }
 
+/** Within a sentence a name begins small; what else is written large in it stays so. */
+const within = (name: string) => `${name.charAt(0).toLowerCase()}${name.slice(1)}`;
+
 export const rowName = ({ first, second }: Row) =>
-  second === undefined ? first.name : `${first.name} and ${second.name.toLowerCase()}`;
+  second === undefined ? first.name : `${first.name} and ${within(second.name)}`;
