@@ -28,6 +28,22 @@ export const useProgramSheet = (setup: Setup | undefined) =>
         : () => answered(api.POST("/api/program/sheet", { body: { setup } })),
   });
 
+/** What the hands do with the sticks let go: what the desk is asked for changes no oftener. */
+const still = (moment: Schemas["Moment"]) => ({ ...moment, roll: 0, pitch: 0, yaw: 0 });
+
+export type SurfaceHere = Schemas["SurfaceHere"];
+
+/** What every stick and lever does to a surface where the bench stands. */
+export const useSurfaceHere = (setup: Setup, moment: Schemas["Moment"], surface: string) => {
+  const stands = still(moment);
+  return useQuery({
+    ...while_,
+    queryKey: ["here", setup, stands, surface],
+    queryFn: () =>
+      answered(api.POST("/api/program/here", { body: { setup, moment: stands, surface } })),
+  });
+};
+
 export type OutputRow = Schemas["OutputSheet"]["rows"][number];
 
 /** The output stage of a surface and its pair, by the sides the surfaces go to. */
@@ -51,9 +67,6 @@ export const useFlicks = (setup: Setup | undefined, moment: Schemas["Moment"]) =
 
 export type DeskSheet = Schemas["DeskSheet"];
 export type Reach = Schemas["Reach"];
-
-/** What the hands do with the sticks let go: what the desk is asked for changes no oftener. */
-const still = (moment: Schemas["Moment"]) => ({ ...moment, roll: 0, pitch: 0, yaw: 0 });
 
 /** Every millimetre beside the bench, for where the bench stands. */
 export const useDesk = (setup: Setup, moment: Schemas["Moment"]) => {

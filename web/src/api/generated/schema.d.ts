@@ -693,6 +693,23 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/program/here": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** What every stick and lever does to a surface where the bench stands, in mm */
+    post: operations["postProgramHere"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/program/hazards": {
     parameters: {
       query?: never;
@@ -5038,6 +5055,77 @@ export interface components {
       highIsPlus: boolean;
       shares: string[];
     };
+    HereAsked: {
+      setup: components["schemas"]["Setup"];
+      moment: components["schemas"]["Moment"];
+      surface: string;
+    };
+    Moment: {
+      /**
+       * Format: double
+       * @description Roll stick
+       */
+      roll: number;
+      /**
+       * Format: double
+       * @description Pitch stick
+       */
+      pitch: number;
+      /**
+       * Format: double
+       * @description Yaw stick
+       */
+      yaw: number;
+      /**
+       * Format: double
+       * @description Throttle
+       */
+      throttle: number;
+      throttleCut: boolean;
+      trims: components["schemas"]["Trims"];
+      inputs: number[];
+      readings: components["schemas"]["Readings"];
+    };
+    Readings: {
+      /**
+       * Format: double
+       * @description Link
+       */
+      linkPercent: number;
+      /**
+       * Format: double
+       * @description Voltage
+       */
+      voltage: number;
+      timerSeconds: number[];
+      truths: boolean[];
+    };
+    Lever: {
+      input: string;
+      name: string;
+      back: components["schemas"]["Moment"];
+      far: components["schemas"]["Moment"];
+      /** Format: double */
+      mm: number;
+    };
+    Stick: {
+      /** @enum {string} */
+      control: "ROLL" | "PITCH" | "YAW";
+      rest: components["schemas"]["Moment"];
+      /** Format: double */
+      plusMm: number;
+      /** Format: double */
+      minusMm: number;
+      /** Format: double */
+      mmPerClick: number;
+      curve: number[];
+    };
+    SurfaceHere: {
+      surface: string;
+      phase: string;
+      sticks: components["schemas"]["Stick"][];
+      levers: components["schemas"]["Lever"][];
+    };
     Hazard: {
       /** @enum {string} */
       kind:
@@ -5066,32 +5154,6 @@ export interface components {
       mends: components["schemas"]["Mend"][];
       acceptedBecause: string;
     };
-    Moment: {
-      /**
-       * Format: double
-       * @description Roll stick
-       */
-      roll: number;
-      /**
-       * Format: double
-       * @description Pitch stick
-       */
-      pitch: number;
-      /**
-       * Format: double
-       * @description Yaw stick
-       */
-      yaw: number;
-      /**
-       * Format: double
-       * @description Throttle
-       */
-      throttle: number;
-      throttleCut: boolean;
-      trims: components["schemas"]["Trims"];
-      inputs: number[];
-      readings: components["schemas"]["Readings"];
-    };
     Outcome: {
       hazards: components["schemas"]["Hazard"][];
       /** Format: int64 */
@@ -5102,20 +5164,6 @@ export interface components {
       sampled: number;
       /** @enum {string} */
       ending: "WHOLE" | "STOPPED" | "TOO_LARGE";
-    };
-    Readings: {
-      /**
-       * Format: double
-       * @description Link
-       */
-      linkPercent: number;
-      /**
-       * Format: double
-       * @description Voltage
-       */
-      voltage: number;
-      timerSeconds: number[];
-      truths: boolean[];
     };
     Showing: {
       leadIn: components["schemas"]["Moment"][];
@@ -10473,6 +10521,57 @@ export interface operations {
         };
         content: {
           "application/json": components["schemas"]["OutputSheet"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  postProgramHere: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["HereAsked"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["SurfaceHere"];
         };
       };
       /** @description Asked by another page, or under another name than this machine's. */

@@ -1,5 +1,6 @@
 import { CurvePlot } from "@/features/bench/CurvePlot";
-import { useBench, type Sheet } from "@/features/bench/store";
+import { useSurfaceHere, type SurfaceHere } from "@/api/program";
+import { useBench } from "@/features/bench/store";
 import { controlName, keyOf, travelWords, type Control, type Way, size } from "@/domain/words";
 import { Card } from "@/ui/card";
 import { behind } from "@/features/model/chain";
@@ -16,20 +17,38 @@ const SHAPES = [
 /** What the transmitter does for the selected surface: rate, expo, endpoints, sub-trim. */
 export function ProgramPanel({ index }: { index: number }) {
   const { draft } = useModel();
-  const sheet = useBench((state) => state.sheets[index]);
+  const bench = useBench((state) => state.moment);
   const surface = draft.present.surfaces[index];
   const { channel } = behind(draft.present, index);
-  if (surface === undefined || sheet === undefined) {
+  const here = useSurfaceHere(draft.present, bench, surface?.id ?? "");
+  if (surface === undefined) {
     return null;
   }
+  const phases = draft.present.phases;
+  const on = phases.find((one) => one.id === here.data?.phase)?.name;
+  const phase = phases.length > 1 && on !== undefined ? `In ${on}. ` : "";
   return (
     <>
-      {sheet.controls.map((one) => (
-        <Feel key={one.control} one={one} name={surface.name} way={surface} />
+      {here.data?.sticks.map((one) => (
+        <Feel
+          key={one.control}
+          one={one}
+          surface={surface.id}
+          name={surface.name}
+          way={surface}
+          phase={phase}
+        />
       ))}
-      {sheet.levers.map((lever) => (
+      {here.data?.levers.map((lever) => (
         <Card key={lever.input} title={`${lever.name}, at the ${surface.name.toLowerCase()}`}>
-          <p className="figures">Far end: {travelWords(lever.mm, surface)} from rest.</p>
+          <p
+            className="figures"
+            data-lever={surface.id}
+            data-back={JSON.stringify(lever.back)}
+            data-moment={JSON.stringify(lever.far)}
+          >
+            {phase}Far end: {travelWords(lever.mm, surface)} from where it stands with it back.
+          </p>
         </Card>
       ))}
       <OutputCard key={surface.id} surface={surface.id} channel={channel} />
@@ -53,21 +72,29 @@ export function ProgramPanel({ index }: { index: number }) {
 }
 
 interface FeelProps {
-  one: Sheet["controls"][number];
+  one: SurfaceHere["sticks"][number];
+  surface: string;
   name: string;
   way: Way;
+  /** Which phase it is told for, where there are several. */
+  phase: string;
 }
 
-function Feel({ one, name, way }: FeelProps) {
+function Feel({ one, surface, name, way, phase }: FeelProps) {
   const key = keyOf(one.control as Control);
   const path = ["feel", key] as const;
   return (
     <Card
       title={`${controlName(key)}, at the ${name.toLowerCase()}`}
       aside={
-        <p className="figures text-sm text-soft">
-          Full stick: {travelWords(one.minusMm, way)} to {travelWords(one.plusMm, way)} · one click{" "}
-          {size(one.mmPerClick, 2)} mm
+        <p
+          className="figures text-sm text-soft"
+          data-here={surface}
+          data-control={key}
+          data-moment={JSON.stringify(one.rest)}
+        >
+          {phase}Full stick: {travelWords(one.minusMm, way)} to {travelWords(one.plusMm, way)} · one
+          click {size(one.mmPerClick, 2)} mm
         </p>
       }
     >

@@ -1,9 +1,10 @@
 import { useMemo } from "react";
 import { keyOf, wayWords, type Control, type Way } from "@/domain/words";
 import { Chart } from "@/ui/chart";
-import { useBench, type Sheet } from "./store";
+import type { SurfaceHere } from "@/api/program";
+import { useBench } from "./store";
 
-type Throw = Sheet["controls"][number];
+type Throw = Pick<SurfaceHere["sticks"][number], "control" | "curve" | "plusMm" | "minusMm">;
 
 /** Stick against millimetres of the selected surface; the dot is where the stick is. */
 export function CurvePlot({ one, way }: { one: Throw; way: Way }) {

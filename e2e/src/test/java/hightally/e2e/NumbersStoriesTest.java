@@ -51,6 +51,7 @@ class NumbersStoriesTest extends Story {
       phases(model);
       mixes(model);
       feel(model);
+      surfaces(model);
     }
     System.out.println("Millimetres of the program pages compared: " + compared);
     assertThat(compared).isGreaterThan(1500);
@@ -59,7 +60,7 @@ class NumbersStoriesTest extends Story {
 
   private void go(long model, String tab) {
     what = setup.get("name").asText() + ", " + tab;
-    String address = "models/" + model + "/program/" + tab;
+    String address = "models/" + model + "/program" + (tab.isEmpty() ? "" : "/" + tab);
     Locator link = page.locator("a[href='/" + address + "']");
     if (page.url().contains("/models/" + model + "/program/")) {
       link.first().click();
@@ -208,6 +209,44 @@ class NumbersStoriesTest extends Story {
         }
       }
     }
+  }
+
+  /** Surface by surface: both ends of every stick, and the way of every lever. */
+  private void surfaces(long model) {
+    go(model, "");
+    assertThat(page.locator("[data-here]").first()).isVisible();
+    JsonNode told =
+        asked(
+            "() => [...document.querySelectorAll('[data-here], [data-lever]')].map(one => ({"
+                + " surface: one.dataset.here ?? one.dataset.lever, text: one.innerText,"
+                + " control: one.dataset.control ?? '', moment: one.dataset.moment,"
+                + " back: one.dataset.back ?? '' }))");
+    for (JsonNode one : told) {
+      String surface = one.get("surface").asText();
+      JsonNode moment = moment(one.get("moment").asText());
+      List<Double> ends = inWords(one.get("text").asText());
+      if (one.get("back").asText().isEmpty()) {
+        String control = one.get("control").asText();
+        shown(ends.get(0), travel(bench(with(moment, control, -1), surface), surface));
+        shown(ends.get(1), travel(bench(with(moment, control, 1), surface), surface));
+      } else {
+        double back = travel(bench(moment(one.get("back").asText()), surface), surface);
+        shown(ends.get(0), travel(bench(moment, surface), surface) - back);
+      }
+    }
+  }
+
+  /** `12.4 mm up`, or `neutral` for none. */
+  private static List<Double> inWords(String text) {
+    List<Double> found = new ArrayList<>();
+    Matcher matcher =
+        Pattern.compile("neutral|(\\d+\\.\\d) mm (up|down|right|left|aft|forward)").matcher(text);
+    while (matcher.find()) {
+      boolean none = matcher.group(1) == null;
+      double size = none ? 0 : Double.parseDouble(matcher.group(1));
+      found.add(none || List.of("up", "right", "aft").contains(matcher.group(2)) ? size : -size);
+    }
+    return found;
   }
 
   private JsonNode moment(String text) {

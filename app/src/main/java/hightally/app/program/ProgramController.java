@@ -3,6 +3,7 @@ package hightally.app.program;
 import hightally.core.desk.DeskSheet;
 import hightally.core.desk.FeelLines;
 import hightally.core.desk.OutputSheet;
+import hightally.core.desk.SurfaceHere;
 import hightally.core.edit.MixGallery;
 import hightally.core.hazard.HazardSearch;
 import hightally.core.mix.CurvePoint;
@@ -96,6 +97,16 @@ class ProgramController {
   @Operation(summary = "A surface's output stage, and its pair's, by up and down or left and right")
   OutputSheet output(@RequestBody OutputAsked asked) {
     return OutputSheet.of(asked.setup(), asked.surface());
+  }
+
+  /** A setup, where the bench stands, and one of its surfaces. */
+  record HereAsked(Setup setup, Moment moment, @Text(max = 40) String surface) {}
+
+  @PostMapping("/here")
+  @Operation(summary = "What every stick and lever does to a surface where the bench stands, in mm")
+  SurfaceHere here(@RequestBody HereAsked asked) {
+    Validation.check(asked.moment());
+    return SurfaceHere.of(SignalPath.of(asked.setup()), asked.moment(), asked.surface());
   }
 
   @PostMapping("/flicks")
