@@ -10,10 +10,10 @@ import org.springframework.transaction.support.TransactionTemplate;
 
 /**
  * Works out, once and before the first request, since when trims hold for revisions that were
- * stored before that was kept with them.
+ * stored before that was kept with them; and again when such revisions come out of an archive.
  */
 @Component
-class OlderRevisions implements SmartInitializingSingleton {
+public class OlderRevisions implements SmartInitializingSingleton {
   private static final int AT_ONCE = 50;
 
   private final RevisionRepository revisions;
@@ -29,6 +29,11 @@ class OlderRevisions implements SmartInitializingSingleton {
 
   @Override
   public void afterSingletonsInstantiated() {
+    workOut();
+  }
+
+  /** For every revision that does not know it yet. */
+  public void workOut() {
     while (Boolean.TRUE.equals(transaction.execute(status -> some()))) {
       // Some at a time: a long history is not held in memory.
     }

@@ -3,6 +3,7 @@ package hightally.app.archive;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import hightally.app.aircraft.OlderRevisions;
 import hightally.app.platform.ConflictException;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Said;
@@ -35,10 +36,12 @@ class Archives {
 
   private final DataSource data;
   private final ObjectMapper mapper;
+  private final OlderRevisions older;
 
-  Archives(DataSource data, ObjectMapper mapper) {
+  Archives(DataSource data, ObjectMapper mapper, OlderRevisions older) {
     this.data = data;
     this.mapper = mapper;
+    this.older = older;
   }
 
   /**
@@ -121,6 +124,7 @@ class Archives {
           done.add(copied(upgraded, hangar, number, beside.contains(number)));
         }
         hangar.commit();
+        older.workOut();
         return done;
       } catch (SQLException | RuntimeException e) {
         hangar.rollback();

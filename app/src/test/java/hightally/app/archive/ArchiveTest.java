@@ -9,6 +9,9 @@ import hightally.app.ApiTest;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -20,6 +23,8 @@ import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
 import java.util.zip.ZipOutputStream;
 import javax.sql.DataSource;
+import org.flywaydb.core.Flyway;
+import org.h2.jdbcx.JdbcDataSource;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.mock.web.MockHttpServletResponse;
@@ -158,6 +163,45 @@ class ArchiveTest extends ApiTest {
       }
     }
     throw new AssertionError(table + " " + id + " is not the model's own");
+  }
+
+  /** Data of years ago, kept then: brought up in memory by the migrations since. */
+  @Test
+  void anArchiveOfAnOlderFormIsBroughtUp() throws Exception {
+    JdbcDataSource old = new JdbcDataSource();
+    old.setURL("jdbc:h2:mem:kept-then;DB_CLOSE_DELAY=-1");
+    Flyway.configure().dataSource(old).target("6").load().migrate();
+    String setup =
+        Files.readString(Path.of("src/test/resources/older/format-4/brindle.json"))
+            .replace("\"Brindle\"", "\"Wheatear\"");
+    try (var connection = old.getConnection();
+        var document = connection.prepareStatement("insert into revision_document values (1, ?)")) {
+      connection
+          .createStatement()
+          .execute(
+              "insert into aircraft (name, newest_revision, created_at, version) values"
+                  + " ('Wheatear', 1, current_timestamp, 0); insert into revision (aircraft_id,"
+                  + " number, reason, created_at) values (1, 1, 'Then', current_timestamp);"
+                  + " insert into flight (aircraft_id, revision_number, flown_on, wind, air, field,"
+                  + " battery, cg_mm, remarks, roll_clicks, pitch_clicks, yaw_clicks, created_at,"
+                  + " version) values (1, 1, date '2023-05-01', 'CALM', 'SMOOTH', '', '', 0, '', 3,"
+                  + " 0, 0, current_timestamp, 0)");
+      document.setString(1, setup);
+      document.execute();
+    }
+    ByteArrayOutputStream out = new ByteArrayOutputStream();
+    new ArchiveWriter(old, json).write(out, Instant.parse("2023-05-02T12:00:00Z"));
+    MockHttpServletResponse done = sent("/api/archive/bring?chosen=1", out.toByteArray());
+    assertThat(done.getStatus()).as(done.getContentAsString()).isEqualTo(200);
+    String at = "/api/aircraft/" + json.readTree(done.getContentAsString()).at("/0/id").asLong();
+    JsonNode standing = get(at).json();
+    assertThat(standing.at("/newest/setup/formatVersion").asInt()).isEqualTo(8);
+    assertThat(standing.at("/newest/setup/name").asText()).isEqualTo("Wheatear");
+    assertThat(standing.get("trimsHoldSince").asInt()).isEqualTo(1);
+    JsonNode flight = get(at + "/flights").json().at("/items/0");
+    assertThat(flight.findValue("flownOn").asText()).isEqualTo("2023-05-01");
+    // Once more it is known, and comes in only beside itself.
+    assertThat(sent("/api/archive/bring?chosen=1", out.toByteArray()).getStatus()).isEqualTo(409);
   }
 
   @Test
