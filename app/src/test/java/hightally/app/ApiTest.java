@@ -20,7 +20,7 @@ import org.springframework.test.web.servlet.request.MockMvcRequestBuilders;
     webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT,
     properties = {
       "spring.datasource.url=jdbc:h2:mem:test;DB_CLOSE_DELAY=-1",
-      "high-tally.data=unused",
+      "high-tally.data=target/unused",
       "high-tally.demo=true"
     })
 @AutoConfigureMockMvc(print = MockMvcPrint.NONE)
