@@ -217,9 +217,15 @@ export const useOpenAdjustment = (id: number) =>
  *
  * @param shows the query that the change itself answers: what is pressed next stands on that answer
  */
-export function useChange<V, T>(change: (value: V) => Promise<T>, shows?: readonly unknown[]) {
+export function useChange<V, T>(
+  change: (value: V) => Promise<T>,
+  shows?: readonly unknown[],
+  inTurn?: string,
+) {
   const client = useQueryClient();
   return useMutation({
+    // Changes of one thing, pressed one after the other, are sent one after the other.
+    ...(inTurn === undefined ? {} : { scope: { id: inTurn } }),
     mutationFn: change,
     onSuccess: async (answer) => {
       if (shows !== undefined) {

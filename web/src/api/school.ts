@@ -13,6 +13,10 @@ export type Manoeuvre = BothFlown["manoeuvre"];
 
 const one = (id: number) => ({ params: { path: { id } } });
 
+/** What is pressed in one practice waits for what was pressed before it. */
+const usePressed = <V, T>(id: number, change: (value: V) => Promise<T>) =>
+  useChange(change, undefined, `school ${id}`);
+
 /** Lessons, how far they have come, and every practice. */
 export const useHall = () =>
   useQuery({ queryKey: ["school"], queryFn: () => answered(api.GET("/api/school")) });
@@ -34,27 +38,29 @@ export const useBeginPractice = () =>
   );
 
 export const useFlyTest = (id: number) =>
-  useChange((body: Schemas["TestToFly"]) =>
+  usePressed(id, (body: Schemas["TestToFly"]) =>
     answered(api.POST("/api/school/{id}/flights", { ...one(id), body })),
   );
 
 export const useSaySeen = (id: number) =>
-  useChange((body: Schemas["TestResult"]) =>
+  usePressed(id, (body: Schemas["TestResult"]) =>
     answered(api.POST("/api/school/{id}/seen", { ...one(id), body })),
   );
 
 export const useMoveOne = (id: number) =>
-  useChange((body: Schemas["LeverChange"]) =>
+  usePressed(id, (body: Schemas["LeverChange"]) =>
     answered(api.POST("/api/school/{id}/changes", { ...one(id), body })),
   );
 
 export const useLeaveOut = (id: number) =>
-  useChange((body: Schemas["TestToFly"]) =>
+  usePressed(id, (body: Schemas["TestToFly"]) =>
     answered(api.POST("/api/school/{id}/left-out", { ...one(id), body })),
   );
 
 export const useEndPractice = (id: number) =>
-  useChange(() => answered(api.PUT("/api/school/{id}/end", { ...one(id), body: { ended: true } })));
+  usePressed(id, () =>
+    answered(api.PUT("/api/school/{id}/end", { ...one(id), body: { ended: true } })),
+  );
 
 /** A draft and what is saved, flown together; stored nowhere. */
 export const useFlyThis = (body: Schemas["FlyThis"]) =>

@@ -148,10 +148,10 @@ class PathTest extends Story {
     String text = Files.readString(saved);
     Files.writeString(broken, text.replace("\"stickMode\" : 2", "\"stickMode\" : 7"));
     page.navigate(app.address() + "bring-in");
-    page.locator("input[type=file]").setInputFiles(broken);
+    page.locator("input[accept*=json]").setInputFiles(broken);
     assertThat(page.getByText("transmitter.stickMode is 7; it must be 1 to 4.")).isVisible();
     Files.writeString(saved, text.replace("\"name\" : \"Quillon\"", "\"name\" : \"Second one\""));
-    page.locator("input[type=file]").setInputFiles(saved);
+    page.locator("input[accept*=json]").setInputFiles(saved);
     anyButton(page, "Add as a new model").click();
     assertThat(page.getByText("Revision 1 has not been flown.")).isVisible();
     assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Second one")))
@@ -162,7 +162,7 @@ class PathTest extends Story {
   void theSecondOfTwoTabsIsToldAndKeepsItsText() {
     Page first = browser.page(1280, 800, ColorScheme.LIGHT);
     first.navigate(app.address() + "bring-in");
-    first.locator("input[type=file]").setInputFiles(RunningApp.root().resolve(DEMO_FILE));
+    first.locator("input[accept*=json]").setInputFiles(RunningApp.root().resolve(DEMO_FILE));
     anyButton(first, "Add as a new model").click();
     assertThat(first.getByText("Revision 1 has not been flown.")).isVisible();
     Page second = browser.page(1280, 800, ColorScheme.LIGHT);
