@@ -13,8 +13,9 @@ interface Props {
 export function SizeField({ label, hint, value, empty, onValue }: Props) {
   const id = useId();
   const text = value === empty ? "" : String(value);
-  const [typed, setTyped] = useState({ text, of: text });
-  const current = typed.of === text ? typed.text : text;
+  const [typed, setTyped] = useState({ text, of: text, editing: false });
+  // What is being typed stays, whatever is worked out anew meanwhile.
+  const current = typed.editing || typed.of === text ? typed.text : text;
   const trimmed = current.trim();
   const number = trimmed === "" ? (empty ?? Number.NaN) : Number(trimmed.replace(",", "."));
   const wrong = !Number.isFinite(number) || number < 0;
@@ -35,8 +36,11 @@ export function SizeField({ label, hint, value, empty, onValue }: Props) {
         aria-describedby={`${id}-hint`}
         className={`figures h-9 w-full rounded-card border bg-sheet px-2.5 font-medium ${wrong ? "border-2 border-grounded" : "border-line-strong"}`}
         value={current}
-        onChange={(event) => setTyped({ text: event.target.value, of: text })}
-        onBlur={take}
+        onChange={(event) => setTyped({ text: event.target.value, of: text, editing: true })}
+        onBlur={() => {
+          setTyped({ text: current, of: text, editing: false });
+          take();
+        }}
         onKeyDown={(event) => event.key === "Enter" && take()}
       />
       <span

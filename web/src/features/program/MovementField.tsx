@@ -55,8 +55,9 @@ export function MovementField({ label, quiet = false, wish, shown, sized = false
   const stands = of(shown, unit);
   const text =
     stands === undefined ? "" : sized && unit === "PERCENT" ? String(stands) : size(stands, PLACES);
-  const [typed, setTyped] = useState({ text, of: text });
-  const current = typed.of === text ? typed.text : text;
+  const [typed, setTyped] = useState({ text, of: text, editing: false });
+  // What is being typed stays, whatever is worked out anew meanwhile.
+  const current = typed.editing || typed.of === text ? typed.text : text;
   const number = Number(current.trim().replace(",", "."));
   const wrong = current.trim() !== "" && !Number.isFinite(number);
   const [wanted, setWanted] = useState<boolean>();
@@ -100,10 +101,13 @@ export function MovementField({ label, quiet = false, wish, shown, sized = false
           aria-invalid={wrong || move.isError}
           aria-describedby={`${id}-other`}
           onChange={(event) => {
-            setTyped({ text: event.target.value, of: text });
+            setTyped({ text: event.target.value, of: text, editing: true });
             move.reset();
           }}
-          onBlur={take}
+          onBlur={() => {
+            setTyped({ text: current, of: text, editing: false });
+            take();
+          }}
           onKeyDown={(event) => event.key === "Enter" && take()}
         />
         <span className="pr-1.5 text-xs text-soft">{SIGNS[unit]}</span>
