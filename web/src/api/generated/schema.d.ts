@@ -6297,13 +6297,6 @@ export interface components {
       tally: components["schemas"]["Tally"];
       linkage: components["schemas"]["LinkageView"];
     };
-    LeverThrow: {
-      input: string;
-      name: string;
-      /** Format: double */
-      mm: number;
-      curve: number[];
-    };
     LinkageView: {
       pose: components["schemas"]["Pose"];
       /** Format: double */
@@ -6340,7 +6333,6 @@ export interface components {
     SurfaceSheet: {
       surface: string;
       controls: components["schemas"]["ControlThrow"][];
-      levers: components["schemas"]["LeverThrow"][];
       armRange: components["schemas"]["UsableRange"];
       /** Format: double */
       gainAtCentre: number;

@@ -1,20 +1,20 @@
 package hightally.app.archive;
 
-import com.fasterxml.jackson.databind.ObjectMapper;
 import hightally.app.archive.Archives.BroughtBack;
 import hightally.app.archive.Archives.Contents;
 import io.swagger.v3.oas.annotations.Operation;
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
 import java.sql.SQLException;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Set;
-import javax.sql.DataSource;
 import org.springframework.core.io.FileSystemResource;
 import org.springframework.core.io.Resource;
 import org.springframework.http.ContentDisposition;
@@ -40,18 +40,17 @@ class ArchiveController {
   private final ArchiveWriter writer;
   private final Clock clock;
 
-  ArchiveController(
-      Archives archives, Backups backups, DataSource data, ObjectMapper mapper, Clock clock) {
+  ArchiveController(Archives archives, Backups backups, ArchiveWriter writer, Clock clock) {
     this.archives = archives;
     this.backups = backups;
+    this.writer = writer;
     this.clock = clock;
-    writer = new ArchiveWriter(data, mapper);
   }
 
   @GetMapping(produces = ZIP)
   @Operation(summary = "All models with everything that belongs to them, as one file")
   ResponseEntity<byte[]> all() throws IOException, SQLException {
-    var whole = new java.io.ByteArrayOutputStream();
+    ByteArrayOutputStream whole = new ByteArrayOutputStream();
     writer.write(whole, clock.instant());
     LocalDate today = LocalDate.ofInstant(clock.instant(), ZoneId.systemDefault());
     return ResponseEntity.ok()
@@ -112,7 +111,7 @@ class ArchiveController {
   private static Path received(Resource archive) throws IOException {
     Path file = Files.createTempFile("high-tally-", ".zip");
     try (InputStream in = archive.getInputStream()) {
-      Files.copy(in, file, java.nio.file.StandardCopyOption.REPLACE_EXISTING);
+      Files.copy(in, file, StandardCopyOption.REPLACE_EXISTING);
     }
     return file;
   }

@@ -43,11 +43,6 @@ final class ArchiveReader implements AutoCloseable {
     return read(ArchiveWriter.MODELS + number + ".json");
   }
 
-  /** What belongs to no model. */
-  ObjectNode school() throws IOException {
-    return read(ArchiveWriter.SCHOOL);
-  }
-
   private ObjectNode read(String name) throws IOException {
     ZipEntry entry = zip.getEntry(name);
     if (entry == null) {

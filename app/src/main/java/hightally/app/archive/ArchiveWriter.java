@@ -16,6 +16,7 @@ import java.time.Instant;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 import javax.sql.DataSource;
+import org.springframework.stereotype.Component;
 
 /**
  * Writes everything into one ZIP: {@code archive.json} says what it is, {@code models/N.json} holds
@@ -23,10 +24,11 @@ import javax.sql.DataSource;
  * the data, so that what is saved meanwhile is in it wholly or not at all; of any version of the
  * data, since tables and columns are asked of the database itself.
  */
-final class ArchiveWriter {
+@Component
+class ArchiveWriter {
   static final int FORMAT = 1;
   static final String ABOUT = "archive.json";
-  static final String SCHOOL = "school.json";
+  private static final String SCHOOL = "school.json";
   static final String MODELS = "models/";
 
   private final DataSource data;

@@ -1,6 +1,5 @@
 package hightally.app.archive;
 
-import com.fasterxml.jackson.databind.ObjectMapper;
 import hightally.app.platform.BeforeUpgrade;
 import hightally.app.platform.HighTallyProperties;
 import hightally.app.platform.NotFoundException;
@@ -42,13 +41,13 @@ class Backups implements BeforeUpgrade {
   private static final Logger LOG = LoggerFactory.getLogger(Backups.class);
 
   private final DataSource data;
-  private final ObjectMapper mapper;
+  private final ArchiveWriter writer;
   private final Clock clock;
   private final Path folder;
 
-  Backups(DataSource data, ObjectMapper mapper, Clock clock, HighTallyProperties properties) {
+  Backups(DataSource data, ArchiveWriter writer, Clock clock, HighTallyProperties properties) {
     this.data = data;
-    this.mapper = mapper;
+    this.writer = writer;
     this.clock = clock;
     folder = Path.of(properties.data()).resolve("backups");
   }
@@ -89,7 +88,7 @@ class Backups implements BeforeUpgrade {
   }
 
   private void write(Path file) throws IOException, SQLException {
-    new ArchiveWriter(data, mapper).write(file, clock.instant());
+    writer.write(file, clock.instant());
   }
 
   private void forget() throws IOException {

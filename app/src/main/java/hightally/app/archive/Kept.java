@@ -1,5 +1,6 @@
 package hightally.app.archive;
 
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -35,7 +36,7 @@ record Kept(String table, Map<String, String> refers) {
           ofModel("school_run", Map.of()));
 
   private static Kept ofModel(String table, Map<String, String> more) {
-    Map<String, String> refers = new java.util.HashMap<>(more);
+    Map<String, String> refers = new HashMap<>(more);
     refers.put(OF_MODEL, MODEL);
     return new Kept(table, Map.copyOf(refers));
   }

@@ -42,7 +42,7 @@ class LoopController {
     found.items().forEach(one -> attend(one.id(), one.loop(), one.grounding()));
     List<HangarEntry> soonest =
         found.items().stream()
-            .sorted(Comparator.comparingInt(one -> attention(one.loop(), one.grounding())))
+            .sorted(Comparator.comparingInt(one -> one.loop().attention(one.grounding())))
             .toList();
     return new Page<>(soonest, found.total());
   }
@@ -60,14 +60,9 @@ class LoopController {
    */
   private void attend(long id, LoopState loop, Grounding grounding) {
     try {
-      hangar.attend(id, attention(loop, grounding));
+      hangar.attend(id, loop.attention(grounding));
     } catch (DataAccessException | TransactionException e) {
       LOG.debug("The order of the hangar was not kept", e);
     }
-  }
-
-  /** What waits for its pilot before what only must not fly, and that before all else. */
-  private static int attention(LoopState loop, Grounding grounding) {
-    return loop.waits() ? 0 : grounding.reasons().isEmpty() ? 2 : 1;
   }
 }

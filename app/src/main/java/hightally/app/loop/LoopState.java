@@ -2,6 +2,7 @@ package hightally.app.loop;
 
 import hightally.core.log.LoopStage;
 import hightally.core.quantity.Said;
+import hightally.core.ready.Grounding;
 import hightally.core.story.ModelStanding;
 
 /**
@@ -15,5 +16,10 @@ import hightally.core.story.ModelStanding;
 record LoopState(LoopStage stage, ModelStanding.Next next, Said waiting, boolean waits) {
   static LoopState of(ModelStanding standing) {
     return new LoopState(standing.stage(), standing.next(), standing.waiting(), standing.waits());
+  }
+
+  /** How soon it wants its pilot: what waits, then what only must not fly, then all else. */
+  int attention(Grounding grounding) {
+    return waits ? 0 : grounding.reasons().isEmpty() ? 2 : 1;
   }
 }

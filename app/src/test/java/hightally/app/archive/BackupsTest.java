@@ -57,7 +57,11 @@ class BackupsTest {
 
   private Backups on(Instant day) {
     HighTallyProperties properties = new HighTallyProperties(false, folder.toString(), false);
-    return new Backups(data, new ObjectMapper(), Clock.fixed(day, ZoneOffset.UTC), properties);
+    return new Backups(
+        data,
+        new ArchiveWriter(data, new ObjectMapper()),
+        Clock.fixed(day, ZoneOffset.UTC),
+        properties);
   }
 
   private void day(int number) throws IOException {

@@ -65,18 +65,43 @@ public record Channel(
 
   /** The same channel under another number. */
   public Channel numbered(int changed) {
+    return with(changed, name, carries, reversed, steady);
+  }
+
+  /** The same channel under another name. */
+  public Channel named(String changed) {
+    return with(number, changed, carries, reversed, steady);
+  }
+
+  /** The same channel carrying something else. */
+  public Channel carrying(String changed) {
+    return with(number, name, changed, reversed, steady);
+  }
+
+  /** The same channel, reversed or not. */
+  public Channel turning(boolean turned) {
+    return with(number, name, carries, turned, steady);
+  }
+
+  /** The same channel, moved by no switch or free to be. */
+  public Channel held(boolean changed) {
+    return with(number, name, carries, reversed, changed);
+  }
+
+  private Channel with(
+      int otherNumber, String otherName, String carried, boolean turned, boolean held) {
     return new Channel(
-        changed,
-        name,
-        carries,
-        reversed,
+        otherNumber,
+        otherName,
+        carried,
+        turned,
         subTrimMicroseconds,
         endpointLowPercent,
         endpointHighPercent,
         slowedSeconds,
         limitLowPercent,
         limitHighPercent,
-        steady);
+        held);
   }
 
   /** The same channel with another endpoint on the plus side. */
@@ -91,6 +116,15 @@ public record Channel(
 
   /** The same channel with another centre and ends. */
   public Channel with(double subTrim, double low, double high) {
+    return with(subTrim, low, high, limitLowPercent, limitHighPercent);
+  }
+
+  /** The same channel with limits of its own; 0 for none. */
+  public Channel limited(double low, double high) {
+    return with(subTrimMicroseconds, endpointLowPercent, endpointHighPercent, low, high);
+  }
+
+  private Channel with(double subTrim, double low, double high, double limitLow, double limitHigh) {
     return new Channel(
         number,
         name,
@@ -100,88 +134,8 @@ public record Channel(
         low,
         high,
         slowedSeconds,
-        limitLowPercent,
-        limitHighPercent,
-        steady);
-  }
-
-  /** The same channel, reversed or not. */
-  public Channel turning(boolean turned) {
-    return new Channel(
-        number,
-        name,
-        carries,
-        turned,
-        subTrimMicroseconds,
-        endpointLowPercent,
-        endpointHighPercent,
-        slowedSeconds,
-        limitLowPercent,
-        limitHighPercent,
-        steady);
-  }
-
-  /** The same channel carrying something else. */
-  public Channel carrying(String changed) {
-    return new Channel(
-        number,
-        name,
-        changed,
-        reversed,
-        subTrimMicroseconds,
-        endpointLowPercent,
-        endpointHighPercent,
-        slowedSeconds,
-        limitLowPercent,
-        limitHighPercent,
-        steady);
-  }
-
-  /** The same channel under another name. */
-  public Channel named(String changed) {
-    return new Channel(
-        number,
-        changed,
-        carries,
-        reversed,
-        subTrimMicroseconds,
-        endpointLowPercent,
-        endpointHighPercent,
-        slowedSeconds,
-        limitLowPercent,
-        limitHighPercent,
-        steady);
-  }
-
-  /** The same channel, moved by no switch or free to be. */
-  public Channel held(boolean changed) {
-    return new Channel(
-        number,
-        name,
-        carries,
-        reversed,
-        subTrimMicroseconds,
-        endpointLowPercent,
-        endpointHighPercent,
-        slowedSeconds,
-        limitLowPercent,
-        limitHighPercent,
-        changed);
-  }
-
-  /** The same channel with limits of its own; 0 for none. */
-  public Channel limited(double low, double high) {
-    return new Channel(
-        number,
-        name,
-        carries,
-        reversed,
-        subTrimMicroseconds,
-        endpointLowPercent,
-        endpointHighPercent,
-        slowedSeconds,
-        low,
-        high,
+        limitLow,
+        limitHigh,
         steady);
   }
 }

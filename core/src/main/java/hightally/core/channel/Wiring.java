@@ -15,6 +15,12 @@ public record Wiring(Receiver receiver, List<Lead> leads, List<Between> between)
     return leads.stream().filter(lead -> lead.device().equals(device)).findFirst();
   }
 
+  /** The pulse a device gets of one at its socket, µs: behind a reverser it is mirrored. */
+  public double arriving(String device, double pulseMicroseconds) {
+    boolean mirrored = lead(device).map(Lead::reverser).orElse(false);
+    return mirrored ? 2 * Lead.REVERSER_CENTRE_MICROSECONDS - pulseMicroseconds : pulseMicroseconds;
+  }
+
   /**
    * Whether the receiver's failsafe reaches a device: not behind a serial bus, and not if the
    * receiver holds other channels only.

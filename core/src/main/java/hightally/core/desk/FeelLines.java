@@ -10,7 +10,6 @@ import hightally.core.signal.Moment;
 import hightally.core.signal.Positions;
 import hightally.core.signal.SignalPath;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
@@ -82,7 +81,7 @@ public record FeelLines(
     for (Moment moment : Nearest.around(path, still)) {
       Way way = way(path, moment, control);
       if (seen.add(way)) {
-        add(lines, line(path, moment, control, index, way, sticks, lines.isEmpty()));
+        add(lines, line(path, moment, control, index, way, lines.isEmpty()));
       }
     }
     Surface drawn = path.setup().surfaces().get(index);
@@ -102,17 +101,7 @@ public record FeelLines(
   }
 
   private static Line line(
-      SignalPath path,
-      Moment moment,
-      Control control,
-      int surface,
-      Way way,
-      List<Double> sticks,
-      boolean here) {
-    double[] mm =
-        sticks.stream()
-            .mapToDouble(stick -> path.evaluate(moment.with(control, stick)).travelMm()[surface])
-            .toArray();
+      SignalPath path, Moment moment, Control control, int surface, Way way, boolean here) {
     Positions rest = path.evaluate(moment);
     List<FeelSet> sets = path.setup().feelSets();
     Phase phase = path.setup().phases().get(way.phase());
@@ -123,7 +112,7 @@ public record FeelLines(
         moment,
         Amount.between(rest, path.evaluate(moment.with(control, 1)), surface),
         Amount.between(rest, path.evaluate(moment.with(control, -1)), surface),
-        Arrays.stream(mm).boxed().toList());
+        Reach.swept(path, moment, control, surface, PLACES));
   }
 
   /** Joins it to the one it is like, if there is one. */

@@ -93,6 +93,16 @@ public record Reach(String mix, boolean here, String phase, List<Said> moved, Li
     return (path.program().decided(moment, path.phase(moment)).acting() & 1L << mix) != 0;
   }
 
+  /** Where a surface stands at so many places of a stick either side of its centre, mm. */
+  static List<Double> swept(
+      SignalPath path, Moment moment, Control control, int surface, int places) {
+    List<Double> mm = new ArrayList<>();
+    for (int i = -places; i <= places; i++) {
+      mm.add(path.evaluate(moment.with(control, (double) i / places)).travelMm()[surface]);
+    }
+    return mm;
+  }
+
   /** The bench's moment with its sticks let go. */
   static Moment centred(Moment bench) {
     return bench.with(Control.ROLL, 0).with(Control.PITCH, 0).with(Control.YAW, 0);

@@ -67,10 +67,7 @@ public record SurfaceHere(String surface, String phase, List<Stick> sticks, List
   }
 
   private static Stick stick(SignalPath path, Moment still, int surface, Control control) {
-    List<Double> curve = new ArrayList<>();
-    for (int i = -PLACES; i <= PLACES; i++) {
-      curve.add(stands(path, still.with(control, (double) i / PLACES), surface));
-    }
+    List<Double> curve = Reach.swept(path, still, control, surface, PLACES);
     int phase = path.phase(still);
     Trims now = path.program().trims(still, phase);
     Trims more = now.with(control, now.of(control) + 1);

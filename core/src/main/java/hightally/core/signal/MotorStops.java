@@ -2,7 +2,6 @@ package hightally.core.signal;
 
 import hightally.core.airframe.Motor;
 import hightally.core.channel.Channel;
-import hightally.core.channel.Lead;
 import hightally.core.power.FailsafeSetting;
 import hightally.core.setup.Setup;
 import java.util.Optional;
@@ -34,9 +33,7 @@ public final class MotorStops {
 
   /** The pulse a command gives at the socket, µs. */
   public double pulse(double percent) {
-    double pulse = path.output(channel).pulse(percent);
-    boolean reverser = setup.wiring().lead(motor.id()).map(Lead::reverser).orElse(false);
-    return reverser ? 2 * Lead.REVERSER_CENTRE_MICROSECONDS - pulse : pulse;
+    return setup.wiring().arriving(motor.id(), path.output(channel).pulse(percent));
   }
 
   /** Whether a command stops it. */

@@ -2,7 +2,6 @@ package hightally.core.signal;
 
 import hightally.core.airframe.Motor;
 import hightally.core.channel.Channel;
-import hightally.core.channel.Lead;
 import hightally.core.setup.Setup;
 import java.util.List;
 
@@ -57,15 +56,8 @@ public final class Reversers {
   }
 
   private boolean backAt(int channel, double pulseMicroseconds) {
-    double centre = setup.transmitter().centreMicroseconds();
-    boolean mirrored =
-        setup
-            .wiring()
-            .lead(setup.channels().get(channel).carries())
-            .map(Lead::reverser)
-            .orElse(false);
-    double pulse =
-        mirrored ? 2 * Lead.REVERSER_CENTRE_MICROSECONDS - pulseMicroseconds : pulseMicroseconds;
-    return pulse > centre;
+    String device = setup.channels().get(channel).carries();
+    return setup.wiring().arriving(device, pulseMicroseconds)
+        > setup.transmitter().centreMicroseconds();
   }
 }

@@ -1,7 +1,6 @@
 package hightally.core.signal;
 
 import hightally.core.airframe.Surface;
-import hightally.core.channel.TransmitterInput;
 import hightally.core.linkage.FourBar;
 import hightally.core.linkage.RodEndKind;
 import hightally.core.phase.Trims;
@@ -13,8 +12,6 @@ import java.util.List;
 public final class SheetMaker {
   /** Points of a response curve: enough for a smooth line at any width a page has. */
   public static final int CURVE_POINTS = 41;
-
-  private static final double FULL = 100;
 
   /** A tenth of a millimetre: what a worn clevis or a loose hole has. */
   private static final double SLOP_MM = 0.1;
@@ -39,7 +36,6 @@ public final class SheetMaker {
     return new SurfaceSheet(
         part.id(),
         throwsOf(path, surface),
-        leversOf(path, surface),
         path.range(surface),
         gain,
         path.servoBehind(surface).torqueNewtonCentimetres() / Math.abs(gain),
@@ -72,30 +68,6 @@ public final class SheetMaker {
     return path.evaluateBase(rest.with(control, 1)).travelMm()[surface] != still
         || path.evaluateBase(rest.with(control, -1)).travelMm()[surface] != still
         || path.program().share(path.carriedBehind(surface), control) != 0;
-  }
-
-  private static List<SurfaceSheet.LeverThrow> leversOf(SignalPath path, int surface) {
-    List<SurfaceSheet.LeverThrow> found = new ArrayList<>();
-    Moment rest = Moment.centred(trims(path));
-    double still = path.evaluateBase(rest).travelMm()[surface];
-    for (int i = 0; i < path.setup().transmitter().inputs().size(); i++) {
-      if (path.evaluateBase(rest.withInput(i, 1)).travelMm()[surface] != still) {
-        found.add(leverThrow(path, surface, i));
-      }
-    }
-    return found;
-  }
-
-  private static SurfaceSheet.LeverThrow leverThrow(SignalPath path, int surface, int input) {
-    Moment rest = Moment.centred(trims(path));
-    List<Double> curve = new ArrayList<>();
-    for (int i = 0; i < CURVE_POINTS; i++) {
-      Moment moved = rest.withInput(input, (double) i / (CURVE_POINTS - 1));
-      curve.add(path.evaluateBase(moved).travelMm()[surface]);
-    }
-    TransmitterInput part = path.setup().transmitter().inputs().get(input);
-    return new SurfaceSheet.LeverThrow(
-        part.id(), part.name(), curve.get(CURVE_POINTS - 1) - curve.get(0), curve);
   }
 
   private static SurfaceSheet.ControlThrow controlThrow(

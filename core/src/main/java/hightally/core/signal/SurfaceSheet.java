@@ -9,7 +9,6 @@ import java.util.List;
  *
  * @param surface its id
  * @param controls one entry for every control it takes a share of
- * @param levers one entry for every lever or switch it takes a share of
  * @param armRange usable range of its linkage, degrees of what drives it
  * @param gainAtCentre degrees of surface per degree of driver, sign included
  * @param torqueNewtonCentimetres of the servo, at the surface, at centre
@@ -23,7 +22,6 @@ import java.util.List;
 public record SurfaceSheet(
     String surface,
     List<ControlThrow> controls,
-    List<LeverThrow> levers,
     UsableRange armRange,
     double gainAtCentre,
     double torqueNewtonCentimetres,
@@ -35,15 +33,6 @@ public record SurfaceSheet(
 
   /** One point of the sweep. */
   public record SweepPoint(double driverDegrees, double mm) {}
-
-  /**
-   * Travel from one lever alone.
-   *
-   * @param input its id
-   * @param mm at its far end, from the trimmed centre
-   * @param curve mm over the lever from 0 to 1 in equal steps
-   */
-  public record LeverThrow(String input, String name, double mm, List<Double> curve) {}
 
   /**
    * Travel from one control alone.

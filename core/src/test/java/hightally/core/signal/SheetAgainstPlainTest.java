@@ -59,7 +59,7 @@ class SheetAgainstPlainTest {
   }
 
   @Property(tries = 120)
-  void throwsOfSticksAndLeversAreWhatTheyMoveAlone(@ForAll long seed) {
+  void throwsOfSticksAreWhatTheyMoveAlone(@ForAll long seed) {
     begin(seed);
     Moment rest = Moment.centred(trims);
     List<SurfaceSheet> sheets = SheetMaker.of(SignalPath.of(setup));
@@ -84,21 +84,6 @@ class SheetAgainstPlainTest {
               mm(surface, Moment.centred(Trims.ZERO.with(control, 1)))
                   - mm(surface, Moment.centred(Trims.ZERO));
           assertThat(one.mmPerClick()).isCloseTo(click, within(FINE));
-        }
-      }
-      for (int i = 0; i < setup.transmitter().inputs().size(); i++) {
-        String id = setup.transmitter().inputs().get(i).id();
-        double moved = mm(surface, rest.withInput(i, 1)) - mm(surface, rest);
-        List<SurfaceSheet.LeverThrow> listed =
-            sheet.levers().stream().filter(one -> one.input().equals(id)).toList();
-        assertThat(listed).hasSize(Math.abs(moved) > FINE ? 1 : 0);
-        for (SurfaceSheet.LeverThrow one : listed) {
-          assertThat(one.mm()).isCloseTo(moved, within(FINE));
-          int positions = setup.transmitter().inputs().get(i).positions();
-          for (int at = 0; at <= 40; at += positions == 0 ? 8 : 40) {
-            double there = mm(surface, rest.withInput(i, at / 40.0));
-            assertThat(one.curve().get(at)).isCloseTo(there, within(FINE));
-          }
         }
       }
     }
