@@ -190,7 +190,7 @@ class Archives {
           refer(row, one.getKey(), kept, numbers.get(one.getValue()), partings);
         }
         if (kept.table().equals("revision_document") && beside) {
-          renamed(row, name);
+          renamed(row);
         }
         long old = row.path("id").asLong();
         own.put(old, here.write(kept.table(), row, false));
@@ -204,8 +204,7 @@ class Archives {
   private static String named(Connection to, ObjectNode row, boolean beside) throws SQLException {
     String name = row.get("name").asText();
     if (beside) {
-      int room = NAME_LONGEST - BESIDE.length();
-      name = name.substring(0, Math.min(room, name.length())) + BESIDE;
+      name = besideOf(name);
       row.put("name", name);
     } else if (here(to, name, row.get("created_at").asText())) {
       throw new ConflictException(
@@ -216,10 +215,16 @@ class Archives {
     return name;
   }
 
-  private void renamed(ObjectNode document, String name) {
+  private static String besideOf(String name) {
+    int room = NAME_LONGEST - BESIDE.length();
+    return name.substring(0, Math.min(room, name.length())) + BESIDE;
+  }
+
+  /** What it was called in each revision, which may not be what it is called today. */
+  private void renamed(ObjectNode document) {
     try {
       ObjectNode setup = (ObjectNode) mapper.readTree(document.get("setup").asText());
-      setup.put("name", name);
+      setup.put("name", besideOf(setup.path("name").asText()));
       document.put("setup", mapper.writeValueAsString(setup));
     } catch (IOException e) {
       throw InvalidInputException.of(

@@ -94,6 +94,7 @@ class ArchiveTest extends ApiTest {
    */
   @Test
   void everyModelComesBackEqualRowByRow() throws Exception {
+    calledAnotherNameToday();
     byte[] before = written();
     JsonNode held = json.readTree(sent("/api/archive/look", before).getContentAsString());
     List<String> numbers = new ArrayList<>();
@@ -121,6 +122,15 @@ class ArchiveTest extends ApiTest {
       compared += same(was, is);
     }
     assertThat(compared).isGreaterThan(40);
+  }
+
+  private void calledAnotherNameToday() throws Exception {
+    ObjectNode setup = biplane().put("name", "Wagtail");
+    long id =
+        post("/api/aircraft", Map.of("reason", "New", "setup", setup)).json().get("id").asLong();
+    Map<String, Object> renamed =
+        Map.of("basedOn", 1, "reason", "Called another name", "setup", setup.put("name", "Pipit"));
+    assertThat(post("/api/aircraft/" + id + "/revisions", renamed).status()).isEqualTo(201);
   }
 
   /** All rows, with every number replaced by the place of the row it names. */
