@@ -4,10 +4,10 @@ import { createRoot } from "react-dom/client";
 import { RouterProvider } from "react-router";
 import { whileAway } from "./api/recovery";
 import { router } from "./router";
-import { applyTheme } from "./ui/theme";
+import { applyLook } from "./ui/theme";
 import "./index.css";
 
-applyTheme();
+applyLook();
 
 const client = new QueryClient({
   defaultOptions: {

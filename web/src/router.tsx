@@ -177,6 +177,16 @@ export const router = createBrowserRouter([
         async () => (await import("./features/transfer/BringInPage")).BringInPage,
       ),
       page(
+        "/settings",
+        "Settings",
+        async () => (await import("./features/settings/SettingsPage")).SettingsPage,
+      ),
+      page(
+        "/let-in",
+        "Let this device in",
+        async () => (await import("./features/settings/LetInPage")).LetInPage,
+      ),
+      page(
         "/school",
         "Trim school",
         async () => (await import("./features/school/SchoolPage")).SchoolPage,

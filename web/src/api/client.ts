@@ -1,4 +1,6 @@
 import createClient from "openapi-fetch";
+import { readerHeaders } from "@/domain/reader";
+import { shutOut } from "./door";
 import type { components, paths } from "./generated/schema";
 
 export type Schemas = components["schemas"];
@@ -22,9 +24,18 @@ export class ApiError extends Error {
   }
 }
 
+const NOT_LET_IN = 401;
+
 export const api = createClient<paths>({
   baseUrl: "",
-  fetch: (request) => globalThis.fetch(request),
+  fetch: async (request) => {
+    for (const [name, value] of Object.entries(readerHeaders())) {
+      request.headers.set(name, value);
+    }
+    const answer = await globalThis.fetch(request);
+    shutOut(answer.status === NOT_LET_IN);
+    return answer;
+  },
 });
 
 /**

@@ -1,4 +1,5 @@
 import type { Schemas } from "@/api/client";
+import { figure, length, lengthSign, lengthWritten, typed, typedLength, written } from "./reader";
 
 export type Unit = Schemas["Field"]["unit"];
 
@@ -18,4 +19,16 @@ const SIGNS: Record<Unit, string> = {
   DEGREES_PER_MICROSECOND: "°/µs",
 };
 
-export const unitSign = (unit: Unit) => SIGNS[unit];
+export const unitSign = (unit: Unit) => (unit === "MILLIMETRES" ? lengthSign() : SIGNS[unit]);
+
+/** A value with its unit, as fine as so many places. */
+export const valueIn = (unit: Unit, value: number, places: number) =>
+  unit === "MILLIMETRES" ? length(value, places) : `${figure(value, places)} ${SIGNS[unit]}`;
+
+/** A value of a field as it is shown and typed. */
+export const shownIn = (unit: Unit, value: number) =>
+  unit === "MILLIMETRES" ? lengthWritten(value) : written(value);
+
+/** The value that was typed into a field; not a number where it is none. */
+export const typedIn = (unit: Unit, text: string) =>
+  unit === "MILLIMETRES" ? typedLength(text) : typed(text);

@@ -1,3 +1,5 @@
+import { figure, length, lengthFigure } from "./reader";
+
 /** Words and figures the way the whole page writes them; no number's meaning hangs on a bare sign. */
 
 export type Control = "ROLL" | "PITCH" | "YAW";
@@ -9,7 +11,7 @@ export const CONTROL_KEYS: readonly ControlKey[] = ["roll", "pitch", "yaw"];
 export const controlName = (key: ControlKey) => `${key.charAt(0).toUpperCase()}${key.slice(1)}`;
 
 /** A figure without its sign, which words beside it carry, with a fixed number of places. */
-export const size = (value: number, places: number) => Math.abs(value).toFixed(places);
+export const size = (value: number, places: number) => figure(Math.abs(value), places);
 
 /** Whether a figure reads as none with so many places. */
 export const isNothing = (value: number, places: number) => Number(value.toFixed(places)) === 0;
@@ -48,22 +50,33 @@ const arrow = (way: Way, value: number) => ARROWS[directionWord(way, value)];
 
 /** `▲ 12.4 mm`, or `0.0 mm` where nothing shows. */
 export function travel(mm: number, way: Way): string {
-  const figure = `${size(mm, 1)} mm`;
-  return isNothing(mm, 1) ? figure : `${arrow(way, mm)} ${figure}`;
+  const far = length(Math.abs(mm), 1);
+  return isNothing(mm, 1) ? far : `${arrow(way, mm)} ${far}`;
 }
 
 /** `12.4 mm up`, for screen readers and sentences. */
 export function travelWords(mm: number, way: Way): string {
-  return isNothing(mm, 1) ? "neutral" : `${size(mm, 1)} mm ${directionWord(way, mm)}`;
+  return isNothing(mm, 1) ? "neutral" : `${length(Math.abs(mm), 1)} ${directionWord(way, mm)}`;
 }
 
 /** A signed figure with a true minus and a fixed number of places: `+3.2`, `−0.4`, `0.0`. */
 export function signed(value: number, places: number): string {
   const text = size(value, places);
-  if (Number(text) === 0) {
-    return text;
-  }
-  return `${value > 0 ? "+" : "−"}${text}`;
+  return isNothing(value, places) ? text : `${sign(value)}${text}`;
+}
+
+const sign = (value: number) => (value > 0 ? "+" : "−");
+
+/** How long something is without its sign, which words beside it carry. */
+export const sizeOf = (mm: number, places: number) => length(Math.abs(mm), places);
+
+/** The same without its unit. */
+export const sizeFigure = (mm: number, places: number) => lengthFigure(Math.abs(mm), places);
+
+/** A signed length without its unit, as fine as so many places of a millimetre. */
+export function signedLength(mm: number, places: number): string {
+  const text = lengthFigure(Math.abs(mm), places);
+  return isNothing(mm, places) ? text : `${sign(mm)}${text}`;
 }
 
 /** Which way clicks point: the words the core has for them. */

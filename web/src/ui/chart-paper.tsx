@@ -1,3 +1,4 @@
+import { written } from "@/domain/reader";
 import { memo } from "react";
 import {
   Line as Drawn,
@@ -17,7 +18,7 @@ const HALO = { stroke: "var(--sheet)", strokeWidth: 4, paintOrder: "stroke" };
 const FIRST = { width: 480, height: 200 };
 
 const figure = (value: number) =>
-  value.toFixed(Math.abs(value) < 10 && !Number.isInteger(value) ? 1 : 0).replace("-", "−");
+  written(Number(value.toFixed(Math.abs(value) < 10 ? 2 : 0))).replace("-", "−");
 
 type PaperProps = Omit<ChartProps, "at" | "height" | "label" | "legend"> & {
   x0: number;

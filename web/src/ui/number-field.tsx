@@ -1,10 +1,7 @@
-import { unitSign } from "@/domain/units";
+import { shownIn, typedIn, unitSign } from "@/domain/units";
 import { useId, useRef, useState } from "react";
 import type { Field } from "@/api/queries";
 import { problemOf } from "./range";
-
-/** Sums of steps carry rounding far behind any ruler; the page leaves it out. */
-const shown = (value: number) => String(Number(value.toFixed(4)));
 
 interface Props {
   field: Field;
@@ -21,15 +18,17 @@ interface Props {
 export function NumberField({ field, value, onValue, label }: Props) {
   const id = useId();
   const visits = useRef(0);
+  const shown = (of: number) => shownIn(field.unit, of);
+  const meant = (text: string) => typedIn(field.unit, text);
   const [typed, setTyped] = useState({ text: shown(value), of: value });
-  const current = typed.of === value || Number(typed.text) === value;
+  const current = typed.of === value || meant(typed.text) === value;
   const text = current ? typed.text : shown(value);
   const problem = problemOf(field, text);
   const type = (entered: string) => {
     const legal = problemOf(field, entered) === undefined;
-    setTyped({ text: entered, of: legal ? Number(entered) : value });
-    if (legal && Number(entered) !== value) {
-      onValue(Number(entered), `${id} ${visits.current}`);
+    setTyped({ text: entered, of: legal ? meant(entered) : value });
+    if (legal && meant(entered) !== value) {
+      onValue(meant(entered), `${id} ${visits.current}`);
     }
   };
   return (

@@ -1,10 +1,10 @@
-import { unitSign } from "@/domain/units";
+import { shownIn, typedIn, unitSign } from "@/domain/units";
 import { z } from "zod";
 import type { Field } from "@/api/queries";
 
 /** The range in words: `1 to 150 mm`. */
 export const rangeWords = (field: Field) =>
-  `${field.min} to ${field.max}${field.unit === "NONE" ? "" : ` ${unitSign(field.unit)}`}`;
+  `${shownIn(field.unit, field.min)} to ${shownIn(field.unit, field.max)}${field.unit === "NONE" ? "" : ` ${unitSign(field.unit)}`}`;
 
 /** The core's own range as a schema for forms. */
 export function numberIn(field: Field) {
@@ -20,15 +20,12 @@ export const textIn = (field: Field) =>
     .min(field.min, `${field.label}: at least ${field.min} characters`)
     .max(field.max, `${field.label}: at most ${field.max} characters`);
 
-/** What is wrong with a typed number, or nothing. A comma is no decimal point here. */
+/** What is wrong with a typed number, or nothing; it may have a point or a comma. */
 export function problemOf(field: Field, text: string): string | undefined {
   const typed = text.trim();
   if (typed === "") {
     return `${field.label} is missing: ${rangeWords(field)}`;
   }
-  if (/^-?\d+,\d+$/.test(typed)) {
-    return `Write ${typed.replace(",", ".")} with a point`;
-  }
-  const found = numberIn(field).safeParse(Number(typed));
+  const found = numberIn(field).safeParse(typedIn(field.unit, typed));
   return found.success ? undefined : `${typed} is refused. ${found.error.issues[0]?.message ?? ""}`;
 }

@@ -1,3 +1,4 @@
+import { typed, written } from "@/domain/reader";
 import { useId, useState } from "react";
 
 interface Props {
@@ -12,12 +13,12 @@ interface Props {
 /** A size that is typed whole and taken when the field is left; whether it is in range the server says. */
 export function SizeField({ label, hint, value, empty, onValue }: Props) {
   const id = useId();
-  const text = value === empty ? "" : String(value);
-  const [typed, setTyped] = useState({ text, of: text, editing: false });
+  const text = value === empty ? "" : written(value);
+  const [entered, setEntered] = useState({ text, of: text, editing: false });
   // What is being typed stays, whatever is worked out anew meanwhile.
-  const current = typed.editing || typed.of === text ? typed.text : text;
+  const current = entered.editing || entered.of === text ? entered.text : text;
   const trimmed = current.trim();
-  const number = trimmed === "" ? (empty ?? Number.NaN) : Number(trimmed.replace(",", "."));
+  const number = trimmed === "" ? (empty ?? Number.NaN) : typed(trimmed);
   const wrong = !Number.isFinite(number) || number < 0;
   const take = () => {
     if (!wrong && trimmed !== text) {
@@ -36,9 +37,9 @@ export function SizeField({ label, hint, value, empty, onValue }: Props) {
         aria-describedby={`${id}-hint`}
         className={`figures h-9 w-full rounded-card border bg-sheet px-2.5 font-medium ${wrong ? "border-2 border-grounded" : "border-line-strong"}`}
         value={current}
-        onChange={(event) => setTyped({ text: event.target.value, of: text, editing: true })}
+        onChange={(event) => setEntered({ text: event.target.value, of: text, editing: true })}
         onBlur={() => {
-          setTyped({ text: current, of: text, editing: false });
+          setEntered({ text: current, of: text, editing: false });
           take();
         }}
         onKeyDown={(event) => event.key === "Enter" && take()}

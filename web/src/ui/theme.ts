@@ -1,32 +1,41 @@
-import { useState } from "react";
-import { keep, kept } from "@/domain/storage";
+import { useEffect } from "react";
+import { preference, usePreference } from "@/domain/preference";
 
-type Theme = "light" | "dark";
-const KEY = "high-tally.theme";
+export type Theme = "system" | "light" | "dark" | "sun";
 
-const isTheme = (value: unknown): value is Theme => value === "light" || value === "dark";
+/** The theme: as the system has it, or one of the page's own; “sun” has the highest contrast. */
+export const theme = preference<Theme>("theme", ["system", "light", "dark", "sun"]);
 
-const current = (): Theme => {
-  const chosen = kept(KEY, isTheme);
-  if (chosen.state === "kept") {
-    return chosen.value;
-  }
-  return matchMedia("(prefers-color-scheme: dark)").matches ? "dark" : "light";
-};
+/** How large text is. */
+export const textSize = preference<"normal" | "large" | "largest">("text-size", [
+  "normal",
+  "large",
+  "largest",
+]);
 
-/** Puts the chosen theme, or the system's, on the page. */
-export function applyTheme(theme: Theme = current()): void {
-  document.documentElement.dataset.theme = theme;
+const dark = () => matchMedia("(prefers-color-scheme: dark)").matches;
+
+const shown = (chosen: Theme) => (chosen === "system" ? (dark() ? "dark" : "light") : chosen);
+
+/** Puts the chosen look on the page. */
+export function applyLook(): void {
+  const { dataset } = document.documentElement;
+  dataset.theme = shown(theme.now());
+  dataset.text = textSize.now();
 }
 
-/** The theme and a way to change it. */
-export function useTheme(): [Theme, () => void] {
-  const [theme, setTheme] = useState(current);
-  const turn = () => {
-    const next = theme === "light" ? "dark" : "light";
-    keep(KEY, next);
-    applyTheme(next);
-    setTheme(next);
-  };
-  return [theme, turn];
+const NEXT: Record<Exclude<Theme, "system">, Exclude<Theme, "system">> = {
+  light: "dark",
+  dark: "sun",
+  sun: "light",
+};
+
+/** The theme that is shown, the one a press goes to, and the press. */
+export function useTheme() {
+  const [chosen, choose] = usePreference(theme);
+  const [size] = usePreference(textSize);
+  useEffect(applyLook, [chosen, size]);
+  const now = shown(chosen);
+  const next = NEXT[now];
+  return { now, next, turn: () => choose(next) };
 }

@@ -1,3 +1,4 @@
+import { length, lengthSign, typedLength } from "@/domain/reader";
 import { useState } from "react";
 import { useGauge, type OpenAdjustment, type PlannedRod } from "@/api/queries";
 import { travelWords, wayWords } from "@/domain/words";
@@ -23,8 +24,8 @@ export function GaugePanel({ open, rod }: Props) {
   const known = open.gauges.find((one) => one.gauge.surface === rod.surface);
   const surface = draft.present.surfaces.find((one) => one.id === rod.surface) ?? false;
   const [plus, minus] = wayWords(surface);
-  const mm = way === "SAME" ? 0 : Number(text.replace(",", "."));
-  const ready = way !== undefined && (way === "SAME" || text.trim() !== "") && Number.isFinite(mm);
+  const mm = way === "SAME" ? 0 : typedLength(text);
+  const ready = way !== undefined && Number.isFinite(mm);
   const save = (choice: Choice) =>
     gauge.mutate({
       version: open.version,
@@ -55,7 +56,7 @@ export function GaugePanel({ open, rod }: Props) {
         }}
       >
         <TextLine
-          label="It went, mm"
+          label={`It went, ${lengthSign()}`}
           inputMode="decimal"
           width="w-28"
           value={text}
@@ -67,9 +68,9 @@ export function GaugePanel({ open, rod }: Props) {
         </Button>
         {known !== undefined && (
           <p className="figures">
-            It went {known.sizeMm.toFixed(1)} mm{" "}
-            {known.way === "SAME" ? "" : known.way.toLowerCase()}, reckoned{" "}
-            {travelWords(rod.zeroingMm, surface)}, within {known.check.toleranceMm.toFixed(1)} mm:{" "}
+            It went {length(known.sizeMm, 1)} {known.way === "SAME" ? "" : known.way.toLowerCase()},
+            reckoned {travelWords(rod.zeroingMm, surface)}, within{" "}
+            {length(known.check.toleranceMm, 1)}:{" "}
             <strong className={known.check.agree ? "text-done" : "text-grounded"}>
               {known.check.agree ? "they agree" : "they disagree"}
             </strong>

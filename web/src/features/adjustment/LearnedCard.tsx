@@ -1,3 +1,4 @@
+import { lengthSign, typedLength } from "@/domain/reader";
 import { useState } from "react";
 import { useCorrect, useMeasured, type Story } from "@/api/story";
 import { percent } from "@/domain/words";
@@ -69,14 +70,14 @@ function Measure({ next }: { next: NonNullable<Learned["next"]> }) {
   const { standing } = useModel();
   const measured = useMeasured(standing.id);
   const [text, setText] = useState("");
-  const mm = Number(text.replace(",", "."));
+  const mm = typedLength(text);
   return (
     <form
       data-measure={next.kind}
       className="space-y-2"
       onSubmit={(event) => {
         event.preventDefault();
-        if (text.trim() !== "" && Number.isFinite(mm)) {
+        if (Number.isFinite(mm)) {
           const { surface, kind, control, amount } = next;
           measured.mutate({ surface, kind, control, amount, mm });
         }
@@ -85,7 +86,7 @@ function Measure({ next }: { next: NonNullable<Learned["next"]> }) {
       <p>{next.words}</p>
       <div className="flex flex-wrap items-end gap-2">
         <TextLine
-          label="The trailing edge went, mm"
+          label={`The trailing edge went, ${lengthSign()}`}
           inputMode="decimal"
           width="w-32"
           value={text}

@@ -1,3 +1,4 @@
+import { lengthSign, typedLength } from "@/domain/reader";
 import { useState } from "react";
 import type { OpenAdjustment, PlannedRod } from "@/api/queries";
 import { useMark } from "@/api/story";
@@ -21,8 +22,8 @@ export function MarkPanel({ open, rod }: { open: OpenAdjustment; rod: PlannedRod
   const [text, setText] = useState("");
   const [way, setWay] = useState<Went>("SAME");
   const [plus, minus] = wayWords(surface ?? false);
-  const mm = way === "SAME" ? 0 : Number(text.replace(",", "."));
-  const ready = way === "SAME" || (text.trim() !== "" && Number.isFinite(mm));
+  const mm = way === "SAME" ? 0 : typedLength(text);
+  const ready = way === "SAME" || Number.isFinite(mm);
   const { unit } = rod;
   const words = (count: number) =>
     count === 0
@@ -69,7 +70,7 @@ export function MarkPanel({ open, rod }: { open: OpenAdjustment; rod: PlannedRod
           />
           {way !== "SAME" && (
             <TextLine
-              label="Off its mark, mm"
+              label={`Off its mark, ${lengthSign()}`}
               inputMode="decimal"
               width="w-28"
               value={text}

@@ -1,3 +1,4 @@
+import { figure } from "@/domain/reader";
 import type { Plan } from "@/api/queries";
 import { CONTROL_KEYS, clickWords, controlName, isNothing, travelWords } from "@/domain/words";
 import { useModel } from "@/features/model/model";
@@ -79,8 +80,9 @@ export function PhasesAfter({ plan }: { plan: Plan }) {
                     {travelWords(one.minusAfter, wayOf(one.surface))}
                   </td>
                   <td className="py-1">
-                    channel {one.channel}: {one.endpointLow?.toFixed(1) ?? "cannot"} /{" "}
-                    {one.endpointHigh?.toFixed(1) ?? "cannot"} %
+                    channel {one.channel}:{" "}
+                    {one.endpointLow == null ? "cannot" : figure(one.endpointLow, 1)} /{" "}
+                    {one.endpointHigh == null ? "cannot" : figure(one.endpointHigh, 1)} %
                   </td>
                 </tr>
               ))}

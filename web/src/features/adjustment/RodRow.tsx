@@ -1,6 +1,6 @@
 import type { Plan, PlannedRod } from "@/api/queries";
 import type { PlanWish } from "@/api/story";
-import { size, travelWords } from "@/domain/words";
+import { size, travelWords, sizeOf } from "@/domain/words";
 import { useModel } from "@/features/model/model";
 import { Choice } from "@/ui/choice";
 import { TurnDrawing } from "./TurnDrawing";
@@ -42,7 +42,7 @@ export function RodRow({ rod, ways, wish, onWish }: Props) {
       <p className="figures text-sm text-soft sm:text-right">
         {rod.steps !== 0 && (
           <>
-            Rod {size(rod.appliedMm, 2)} mm {rod.appliedMm > 0 ? "longer" : "shorter"}; exact{" "}
+            Rod {sizeOf(rod.appliedMm, 2)} {rod.appliedMm > 0 ? "longer" : "shorter"}; exact{" "}
             {size(rod.turnsExact, 2)}
             <br />
           </>

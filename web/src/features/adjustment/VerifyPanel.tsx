@@ -1,3 +1,4 @@
+import { length, lengthFigure, lengthSign, typedLength } from "@/domain/reader";
 import { useState } from "react";
 import { useVerify, type OpenAdjustment } from "@/api/queries";
 import { wayWords } from "@/domain/words";
@@ -21,19 +22,17 @@ export function VerifyPanel({ open }: { open: OpenAdjustment }) {
 
 const stick = (by: string) => (by === "" ? "" : `, ${by.toLowerCase()}`);
 
-const read = (text: string) => (text.trim() === "" ? NaN : Number(text.replace(",", ".")));
-
 function Surface({ open, expected }: { open: OpenAdjustment; expected: Expected }) {
   const { standing, draft } = useModel();
   const verify = useVerify(standing.id);
   const seen = expected.measured ?? undefined;
   const ruled = seen?.measured === true ? seen : undefined;
-  const [plus, setPlus] = useState(ruled?.plusMm.toFixed(1) ?? "");
-  const [minus, setMinus] = useState(ruled?.minusMm.toFixed(1) ?? "");
+  const [plus, setPlus] = useState(ruled === undefined ? "" : lengthFigure(ruled.plusMm, 1));
+  const [minus, setMinus] = useState(ruled === undefined ? "" : lengthFigure(ruled.minusMm, 1));
   const way = draft.present.surfaces.find((one) => one.id === expected.surface) ?? false;
   const [up, down] = wayWords(way);
   const save = (rightWay: boolean) => {
-    const typed = [read(plus), read(minus)];
+    const typed = [typedLength(plus), typedLength(minus)];
     const measured = typed.every(Number.isFinite);
     const [plusMm = 0, minusMm = 0] = measured ? typed : [];
     const { surface, by } = expected;
@@ -47,7 +46,7 @@ function Surface({ open, expected }: { open: OpenAdjustment; expected: Expected 
       <p className="text-lg">
         <strong>{expected.name}</strong>: {expected.how}. First {expected.first.toLowerCase()}.{" "}
         <span className="figures text-soft">
-          Expected {expected.plusMm.toFixed(1)} mm {up}, {expected.minusMm.toFixed(1)} mm {down}.
+          Expected {length(expected.plusMm, 1)} {up}, {length(expected.minusMm, 1)} {down}.
         </span>
       </p>
       <form
@@ -58,14 +57,14 @@ function Surface({ open, expected }: { open: OpenAdjustment; expected: Expected 
         }}
       >
         <TextLine
-          label={`${expected.name}${stick(expected.by)}, mm ${up}`}
+          label={`${expected.name}${stick(expected.by)}, ${lengthSign()} ${up}`}
           inputMode="decimal"
           width="w-36"
           value={plus}
           onValue={setPlus}
         />
         <TextLine
-          label={`${expected.name}${stick(expected.by)}, mm ${down}`}
+          label={`${expected.name}${stick(expected.by)}, ${lengthSign()} ${down}`}
           inputMode="decimal"
           width="w-36"
           value={minus}

@@ -1,3 +1,4 @@
+import { lengthFigure, lengthSign } from "@/domain/reader";
 import { useOpenAdjustment, type OpenAdjustment, type PlannedRod } from "@/api/queries";
 import { CONTROL_KEYS, clickWords, controlName, travelWords } from "@/domain/words";
 import { useModel } from "@/features/model/model";
@@ -135,7 +136,14 @@ function Phases({ open }: { open: OpenAdjustment }) {
 function Throws({ open }: { open: OpenAdjustment }) {
   return (
     <table className="figures mt-3 w-full border-collapse">
-      <Head cells={["At full stick", "Which way first", "Expected, mm", "Measured, mm"]} />
+      <Head
+        cells={[
+          "At full stick",
+          "Which way first",
+          `Expected, ${lengthSign()}`,
+          `Measured, ${lengthSign()}`,
+        ]}
+      />
       <tbody>
         {open.verification.map((one) => (
           <tr key={one.surface + one.by}>
@@ -144,7 +152,7 @@ function Throws({ open }: { open: OpenAdjustment }) {
             </td>
             <td className={BOX}>{one.first.toLowerCase()}</td>
             <td className={BOX}>
-              {one.plusMm.toFixed(1)} / {one.minusMm.toFixed(1)}
+              {lengthFigure(one.plusMm, 1)} / {lengthFigure(one.minusMm, 1)}
             </td>
             <td className={`${BOX} w-32`} />
           </tr>

@@ -1,3 +1,4 @@
+import { figure } from "@/domain/reader";
 import { Pause, Play } from "lucide-react";
 import { useEffect, useRef, useState } from "react";
 import type { AirSample, Outline } from "@/api/school";
@@ -120,7 +121,7 @@ export function Watch({
             value={at}
             min={0}
             max={last}
-            words={`${now.seconds.toFixed(1)} s of ${path[last]?.seconds.toFixed(1)} s`}
+            words={`${figure(now.seconds, 1)} s of ${figure(path[last]?.seconds ?? 0, 1)} s`}
             onValue={(value) => {
               setPlaying(false);
               setMoment(value);

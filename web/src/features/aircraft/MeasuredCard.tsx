@@ -1,3 +1,4 @@
+import { length, lengthFigure, lengthSign, typedLength } from "@/domain/reader";
 import { MendButton } from "@/features/model/edits";
 import { useMutation } from "@tanstack/react-query";
 import { useState } from "react";
@@ -27,8 +28,8 @@ export function MeasuredCard({ index }: { index: number }) {
   }
   const [plus, minus] = wayWords(surface);
   const readings = STICKS.flatMap((stick, i) => {
-    const text = (typed[i] ?? "").trim().replace(",", ".");
-    return text === "" || Number.isNaN(Number(text)) ? [] : [{ stick, travelMm: Number(text) }];
+    const travelMm = typedLength(typed[i] ?? "");
+    return Number.isNaN(travelMm) ? [] : [{ stick, travelMm }];
   });
   const submit = () => ask.mutate({ setup: draft.present, surface: surface.id, readings });
   return (
@@ -42,7 +43,9 @@ export function MeasuredCard({ index }: { index: number }) {
         <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
           {["Full plus", "Full minus", "Half plus", "Half minus"].map((label, i) => (
             <label key={label} className="block text-sm">
-              <span className="mb-0.5 block text-soft">{label}, mm</span>
+              <span className="mb-0.5 block text-soft">
+                {label}, {lengthSign()}
+              </span>
               <input
                 inputMode="decimal"
                 className="figures h-9 w-full rounded-card border border-line-strong bg-sheet px-2.5 font-medium"
@@ -78,7 +81,8 @@ function Explained({ answer }: { answer: Answer }) {
         </p>
       )}
       <p>
-        The program expected {answer.expectedMm.map((mm) => mm.toFixed(1)).join(" / ")} mm.{" "}
+        The program expected {answer.expectedMm.map((mm) => lengthFigure(mm, 1)).join(" / ")}{" "}
+        {lengthSign()}.{" "}
         {fitting === 0
           ? "No single lean or radius explains the readings: measure again, and look at the chord and the endpoints."
           : fitting > 1
@@ -89,7 +93,7 @@ function Explained({ answer }: { answer: Answer }) {
         {answer.explanations.map((one, i) => (
           <li key={one.words} className="flex flex-wrap items-center gap-2">
             <span className={one.explains ? "font-medium" : "text-soft"}>
-              {one.words}; leaves {one.leftOverMm.toFixed(2)} mm unexplained
+              {one.words}; leaves {length(one.leftOverMm, 2)} unexplained
             </span>
             {one.explains && (
               <MendButton className="!min-h-7 px-2 text-xs" edits={answer.mends[i]?.edits ?? []}>

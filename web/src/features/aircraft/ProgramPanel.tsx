@@ -1,7 +1,7 @@
 import { CurvePlot } from "@/features/bench/CurvePlot";
 import { useSurfaceHere, type SurfaceHere } from "@/api/program";
 import { useBench } from "@/features/bench/store";
-import { controlName, keyOf, travelWords, type Control, type Way, size } from "@/domain/words";
+import { controlName, keyOf, travelWords, type Control, type Way, sizeOf } from "@/domain/words";
 import { Card } from "@/ui/card";
 import { behind } from "@/features/model/chain";
 import { DraftChoice, DraftNumber } from "@/features/model/fields";
@@ -94,7 +94,7 @@ function Feel({ one, surface, name, way, phase }: FeelProps) {
           data-moment={JSON.stringify(one.rest)}
         >
           {phase}Full stick: {travelWords(one.minusMm, way)} to {travelWords(one.plusMm, way)} · one
-          click {size(one.mmPerClick, 2)} mm
+          click {sizeOf(one.mmPerClick, 2)}
         </p>
       }
     >

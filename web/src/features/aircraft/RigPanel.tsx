@@ -1,6 +1,7 @@
+import { figure } from "@/domain/reader";
 import { LinkageDrawing } from "@/features/bench/LinkageDrawing";
 import { useBench } from "@/features/bench/store";
-import { signed, size } from "@/domain/words";
+import { signed, sizeOf } from "@/domain/words";
 import { Card } from "@/ui/card";
 import { behind } from "@/features/model/chain";
 import { DraftChoice, DraftNumber } from "@/features/model/fields";
@@ -105,8 +106,8 @@ function LinkageFacts({ index }: { index: number }) {
   return (
     <p className="figures text-sm text-soft">
       Usable {signed(sheet.armRange.from, 0)}° to {signed(sheet.armRange.to, 0)}° · one turn out
-      moves the edge {size(sheet.mmPerTurn, 2)} mm · torque{" "}
-      {sheet.torqueNewtonCentimetres.toFixed(0)} N·cm
+      moves the edge {sizeOf(sheet.mmPerTurn, 2)} · torque{" "}
+      {figure(sheet.torqueNewtonCentimetres, 0)} N·cm
     </p>
   );
 }

@@ -1,10 +1,22 @@
+import {
+  figure,
+  length,
+  lengthEntered,
+  lengthSign,
+  lengthWritten,
+  line,
+  several,
+  severalWords,
+  typed,
+  typedLength,
+} from "@/domain/reader";
 import { MendButton } from "@/features/model/edits";
 import { Check } from "@/ui/check";
 import { useQuery, keepPreviousData } from "@tanstack/react-query";
 import { Fragment, useState } from "react";
 import { ApiError, answered, api, type Schemas } from "@/api/client";
 import type { Setup } from "@/api/queries";
-import { wayWords, size } from "@/domain/words";
+import { wayWords, size, sizeOf, sizeFigure } from "@/domain/words";
 import { Card } from "@/ui/card";
 import { Failure } from "@/ui/message";
 import { useModel } from "@/features/model/model";
@@ -54,7 +66,7 @@ function Asking({ index, start }: { index: number; start: Typed }) {
     return null;
   }
   const [up, down] = wayWords(surface);
-  const unit = typed.inDegrees ? "°" : "mm";
+  const unit = typed.inDegrees ? "°" : lengthSign();
   const field = (key: Exclude<keyof Typed, "inDegrees">, label: string) => (
     <label className="block">
       <span className="mb-0.5 block text-sm text-soft">{label}</span>
@@ -81,14 +93,14 @@ function Asking({ index, start }: { index: number; start: Typed }) {
       <div className="grid grid-cols-2 gap-3 sm:grid-cols-3">
         {field("plus", `Wanted ${up}, ${unit}`)}
         {field("minus", `Wanted ${down}, ${unit}`)}
-        {field("armHoles", "Holes on the arm, mm")}
-        {field("hornHoles", "Holes on the horn, mm")}
+        {field("armHoles", `Holes on the arm, ${lengthSign()}`)}
+        {field("hornHoles", `Holes on the horn, ${lengthSign()}`)}
         {field("teeth", "Teeth of the servo")}
         {field("arms", "Arms of its horn")}
       </div>
       {question === undefined && typed.plus !== "" && typed.minus !== "" && (
         <p role="alert" className="mt-2 text-sm font-medium text-grounded">
-          Numbers only, with a decimal point; several holes separated by commas.
+          Numbers only; several holes {severalWords()}.
         </p>
       )}
       {found.error instanceof ApiError && <Failure error={found.error} />}
@@ -130,18 +142,21 @@ function Choices({ answers, stale }: ChoicesProps) {
           .map(({ choice, i, ...answer }) => (
             <Fragment key={i}>
               <tr className="border-b border-line text-right">
-                <td className="py-1 text-left font-semibold">{choice.linkage.armRadiusMm} mm</td>
+                <td className="py-1 text-left font-semibold">
+                  {lengthEntered(choice.linkage.armRadiusMm)}
+                </td>
                 <td>
-                  {choice.linkage.hornRadiusMm} mm{choice.linkage.opposite ? ", other side" : ""}
+                  {lengthEntered(choice.linkage.hornRadiusMm)}
+                  {choice.linkage.opposite ? ", other side" : ""}
                 </td>
                 <td>{size(choice.linkage.armLeanDegrees, 1)}°</td>
                 <td>
-                  {choice.plusEndpointPercent.toFixed(1)} / {choice.minusEndpointPercent.toFixed(1)}{" "}
+                  {figure(choice.plusEndpointPercent, 1)} / {figure(choice.minusEndpointPercent, 1)}{" "}
                   %
                 </td>
-                <td>{choice.torqueNewtonCentimetres.toFixed(0)} N·cm</td>
-                <td>{choice.slopMm.toFixed(2)} mm</td>
-                <td>{choice.marginDegrees.toFixed(0)}°</td>
+                <td>{figure(choice.torqueNewtonCentimetres, 0)} N·cm</td>
+                <td>{length(choice.slopMm, 2)}</td>
+                <td>{figure(choice.marginDegrees, 0)}°</td>
                 <td>
                   <MendButton
                     className="!min-h-7 px-2 text-xs"
@@ -155,8 +170,8 @@ function Choices({ answers, stale }: ChoicesProps) {
               {answer.inTheWay !== "" && (
                 <tr className="border-b border-line text-left" data-in-the-way>
                   <td colSpan={8} className="py-1 text-grounded">
-                    Gives {size(answer.plusMm, 1)} and {size(answer.minusMm, 1)} mm; in the way:{" "}
-                    {answer.inTheWay}.
+                    Gives {sizeFigure(answer.plusMm, 1)} and {sizeOf(answer.minusMm, 1)}; in the
+                    way: {answer.inTheWay}.
                   </td>
                 </tr>
               )}
@@ -169,31 +184,39 @@ function Choices({ answers, stale }: ChoicesProps) {
 
 /** What is known of a surface, as it stands in the fields to begin with. */
 const typedFrom = (start: Start): Typed => ({
-  plus: start.plusMm == null ? "" : String(start.plusMm),
-  minus: start.minusMm == null ? "" : String(start.minusMm),
-  armHoles: start.armHolesMm.join(", "),
-  hornHoles: start.hornHolesMm.join(", "),
+  plus: start.plusMm == null ? "" : lengthWritten(start.plusMm),
+  minus: start.minusMm == null ? "" : lengthWritten(start.minusMm),
+  armHoles: line(start.armHolesMm.map(lengthWritten)),
+  hornHoles: line(start.hornHolesMm.map(lengthWritten)),
   teeth: String(start.seating.teeth),
   arms: String(start.seating.arms),
   inDegrees: false,
 });
 
-const numbers = (text: string) => text.split(",").map((part) => Number(part.trim() || NaN));
+const holes = (text: string) => several(text).map(typedLength);
 
 /** What the core is asked; nothing while a field is empty or no number. */
-function questionOf(setup: Setup, index: number, typed: Typed): Question | undefined {
+function questionOf(setup: Setup, index: number, entered: Typed): Question | undefined {
   const surface = setup.surfaces[index];
-  const single = [typed.plus, typed.minus, typed.teeth, typed.arms].map((text) =>
-    Number(text.trim() || NaN),
-  );
+  const { inDegrees } = entered;
+  const wanted = inDegrees ? typed : typedLength;
+  const single = [
+    wanted(entered.plus),
+    wanted(entered.minus),
+    typed(entered.teeth),
+    typed(entered.arms),
+  ];
   const [plusMm = NaN, minusMm = NaN, teeth = NaN, arms = NaN] = single;
-  const armHolesMm = numbers(typed.armHoles);
-  const hornHolesMm = numbers(typed.hornHoles);
-  if (surface === undefined || [...single, ...armHolesMm, ...hornHolesMm].some(Number.isNaN)) {
+  const armHolesMm = holes(entered.armHoles);
+  const hornHolesMm = holes(entered.hornHoles);
+  if (
+    surface === undefined ||
+    [armHolesMm, hornHolesMm].some((one) => one.length === 0) ||
+    [...single, ...armHolesMm, ...hornHolesMm].some(Number.isNaN)
+  ) {
     return undefined;
   }
   const seating = { teeth, arms };
-  const { inDegrees } = typed;
   return {
     setup,
     surface: surface.id,

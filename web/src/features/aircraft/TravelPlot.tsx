@@ -1,5 +1,6 @@
+import { inLength, length, lengthSign } from "@/domain/reader";
 import { useMemo } from "react";
-import { signed, wayWords } from "@/domain/words";
+import { wayWords, signedLength } from "@/domain/words";
 import { useBench, type Sheet } from "@/features/bench/store";
 import { useModel } from "@/features/model/model";
 import { Chart, type Line } from "@/ui/chart";
@@ -10,7 +11,7 @@ type Stop = Sheet["sweep"][number];
 function travelLines(sweep: Stop[]): Line[] {
   const line = (stops: Stop[], turn: 1 | -1) => ({
     xs: stops.map((stop) => turn * stop.driverDegrees),
-    ys: stops.map((stop) => turn * stop.mm),
+    ys: stops.map((stop) => inLength(turn * stop.mm)),
   });
   const down = sweep.filter((stop) => stop.mm < 0);
   return [
@@ -36,18 +37,23 @@ export function TravelPlot({ index }: { index: number }) {
     <figure className="mt-3">
       <Chart
         lines={lines}
-        label={`Travel against the driver's angle, ${signed(sheet.sweep[0]?.mm ?? 0, 1)} to ${signed(sheet.sweep.at(-1)?.mm ?? 0, 1)} mm`}
+        label={`Travel against the driver's angle, ${signedLength(sheet.sweep[0]?.mm ?? 0, 1)} to ${signedLength(sheet.sweep.at(-1)?.mm ?? 0, 1)} ${lengthSign()}`}
         xLabel={`driver −${widest.toFixed(0)}° to +${widest.toFixed(0)}°`}
         yLabel=""
         height={160}
         legend={false}
-        at={here !== undefined && mm !== undefined ? { x: here.driverDegrees, y: mm } : undefined}
+        at={
+          here !== undefined && mm !== undefined
+            ? { x: here.driverDegrees, y: inLength(mm) }
+            : undefined
+        }
       />
       <figcaption className="mt-1 text-xs text-soft">
-        Travel in mm over the {surface.rod.driver === "SERVO" ? "arm" : "driving surface"}; dashed:{" "}
-        {down} laid over {up}. A tenth of a millimetre of slop is{" "}
-        <b className="figures text-ink">{sheet.slopMm.toFixed(2)} mm</b> here; one microsecond of
-        pulse moves <b className="figures text-ink">{sheet.mmPerMicrosecond.toFixed(3)} mm</b>.
+        Travel in {lengthSign()} over the{" "}
+        {surface.rod.driver === "SERVO" ? "arm" : "driving surface"}; dashed: {down} laid over {up}.
+        A tenth of a millimetre of slop is{" "}
+        <b className="figures text-ink">{length(sheet.slopMm, 2)}</b> here; one microsecond of pulse
+        moves <b className="figures text-ink">{length(sheet.mmPerMicrosecond, 3)}</b>.
       </figcaption>
     </figure>
   );

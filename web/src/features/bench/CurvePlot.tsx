@@ -1,3 +1,4 @@
+import { inLength, length, lengthSign } from "@/domain/reader";
 import { useMemo } from "react";
 import { keyOf, wayWords, type Control, type Way } from "@/domain/words";
 import { Chart } from "@/ui/chart";
@@ -11,7 +12,13 @@ export function CurvePlot({ one, way }: { one: Throw; way: Way }) {
   const stick = useBench((state) => state.moment[keyOf(one.control as Control)]);
   const last = one.curve.length - 1;
   const lines = useMemo(
-    () => [{ name: "Travel", xs: one.curve.map((_, i) => (2 * i) / last - 1), ys: one.curve }],
+    () => [
+      {
+        name: "Travel",
+        xs: one.curve.map((_, i) => (2 * i) / last - 1),
+        ys: one.curve.map(inLength),
+      },
+    ],
     [one.curve, last],
   );
   const place = ((stick + 1) / 2) * last;
@@ -22,12 +29,12 @@ export function CurvePlot({ one, way }: { one: Throw; way: Way }) {
   return (
     <Chart
       lines={lines}
-      label={`Response: ${one.minusMm.toFixed(1)} mm at full minus stick, ${one.plusMm.toFixed(1)} mm at full plus stick`}
+      label={`Response: ${length(one.minusMm, 1)} at full minus stick, ${length(one.plusMm, 1)} at full plus stick`}
       xLabel={`stick: ${one.control === "PITCH" ? "forward to back" : "left to right"}`}
-      yLabel={`mm, plus is ${plus}`}
+      yLabel={`${lengthSign()}, plus is ${plus}`}
       height={190}
       legend={false}
-      at={{ x: stick, y: here }}
+      at={{ x: stick, y: inLength(here) }}
     />
   );
 }

@@ -1,3 +1,4 @@
+import { figure, length } from "@/domain/reader";
 import { useBench } from "./store";
 
 interface P {
@@ -62,7 +63,7 @@ export function LinkageDrawing() {
         viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
         className="mm-paper block w-full rounded-card border border-line"
         role="img"
-        aria-label={`Linkage of the ${surface.name}: driver at ${view.driverDegrees.toFixed(1)} degrees, surface at ${view.surfaceDegrees.toFixed(1)} degrees`}
+        aria-label={`Linkage of the ${surface.name}: driver at ${figure(view.driverDegrees, 1)} degrees, surface at ${figure(view.surfaceDegrees, 1)} degrees`}
       >
         <line
           x1={h.x}
@@ -142,15 +143,15 @@ export function LinkageDrawing() {
       </svg>
       <figcaption className="mt-1 text-xs text-soft">
         {surface.rod.driver === "SERVO" ? "Servo arm" : "Driving surface"} at{" "}
-        <b className="figures text-ink">{view.driverDegrees.toFixed(1)}°</b>, surface at{" "}
-        <b className="figures text-ink">{view.surfaceDegrees.toFixed(1)}°</b>
+        <b className="figures text-ink">{figure(view.driverDegrees, 1)}°</b>, surface at{" "}
+        <b className="figures text-ink">{figure(view.surfaceDegrees, 1)}°</b>
         {typeof view.gain === "number" && (
           <>
-            , <b className="figures text-ink">{Math.abs(view.gain).toFixed(2)}°</b> of surface per
+            , <b className="figures text-ink">{figure(Math.abs(view.gain), 2)}°</b> of surface per
             degree
           </>
         )}
-        . To scale{cut > 0 && `; the rod is ${Math.round(cut)} mm longer than drawn`}.
+        . To scale{cut > 0 && `; the rod is ${length(cut, 0)} longer than drawn`}.
       </figcaption>
     </figure>
   );

@@ -1,3 +1,4 @@
+import { figure } from "@/domain/reader";
 import { percent } from "@/domain/words";
 import { useBench } from "./store";
 
@@ -20,7 +21,7 @@ export function MotorNote({ mode }: { mode: number }) {
           ? `Motor told to run${backwards ? " backwards" : ""}: ${power} %`
           : "Motor told to stand still"}
       </span>
-      , {pulse.toFixed(0)} µs. Simulated transmitter, stick mode {mode}.
+      , {figure(pulse, 0)} µs. Simulated transmitter, stick mode {mode}.
     </p>
   );
 }

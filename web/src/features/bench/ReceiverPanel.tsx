@@ -1,3 +1,4 @@
+import { figure } from "@/domain/reader";
 import { clock, signed } from "@/domain/words";
 import { Check } from "@/ui/check";
 import { Button } from "@/ui/button";
@@ -42,7 +43,7 @@ export function ReceiverPanel() {
           max={13}
           step={0.1}
           value={readings.voltage}
-          words={`${readings.voltage.toFixed(1)} V`}
+          words={`${figure(readings.voltage, 1)} V`}
           onValue={(voltage) => set({ voltage })}
         />
       </div>

@@ -1,9 +1,10 @@
+import { figure, inLength, lengthSign } from "@/domain/reader";
 import { useMutation } from "@tanstack/react-query";
 import { Circle, Download, FolderOpen, Play, Square } from "lucide-react";
 import { useState } from "react";
 import { answered, api, type Schemas } from "@/api/client";
 import { useRevision, useRevisions, type Setup } from "@/api/queries";
-import { signed } from "@/domain/words";
+import { signedLength } from "@/domain/words";
 import { useModel } from "@/features/model/model";
 import { PhaseNote } from "@/features/bench/PhaseNote";
 import { Button } from "@/ui/button";
@@ -103,7 +104,7 @@ export function ScenesPage() {
           {scene !== undefined && (
             <div className="mt-3 flex flex-wrap items-end gap-3" data-scene={scene.steps.length}>
               <p className="w-full text-sm text-soft">
-                “{scene.name}”, {scene.seconds.toFixed(1)} s, {scene.steps.length} movements, on the
+                “{scene.name}”, {figure(scene.seconds, 1)} s, {scene.steps.length} movements, on the
                 simulated bench.
               </p>
               <Choice
@@ -154,7 +155,7 @@ function Differences({ compared, number, cursor }: DifferencesProps) {
   const surface = known?.surface ?? compared.differences[0]?.surface;
   const marked = known ?? compared.differences[0];
   const track = (of: "before" | "after") =>
-    compared[of].tracks.find((one) => one.surface === surface)?.mm ?? [];
+    compared[of].tracks.find((one) => one.surface === surface)?.mm.map(inLength) ?? [];
   return (
     <Card title={`Against revision ${number}`}>
       {[...compared.onlyBefore, ...compared.onlyAfter].length > 0 && (
@@ -176,7 +177,8 @@ function Differences({ compared, number, cursor }: DifferencesProps) {
                   className="!min-h-8 text-sm"
                   onClick={() => setChosen(one.surface)}
                 >
-                  {one.name} {signed(one.mostMm, 1)} mm at {one.atSeconds.toFixed(1)} s
+                  {one.name} {signedLength(one.mostMm, 1)} {lengthSign()} at{" "}
+                  {figure(one.atSeconds, 1)} s
                 </Button>
               </li>
             ))}
@@ -184,7 +186,7 @@ function Differences({ compared, number, cursor }: DifferencesProps) {
           <Chart
             label={`${marked.name} through the scene, before and after`}
             xLabel="seconds; the marked stretches differ"
-            yLabel={`mm at the ${marked.name.toLowerCase()}`}
+            yLabel={`${lengthSign()} at the ${marked.name.toLowerCase()}`}
             marks={marked.stretches.map((one) => ({ from: one.fromSeconds, to: one.toSeconds }))}
             at={cursor === undefined ? undefined : { x: cursor }}
             lines={[

@@ -1,5 +1,6 @@
+import { length, lengthSign } from "@/domain/reader";
 import { tallyBars } from "./tally-bars";
-import { signed, travelWords, wayWords } from "@/domain/words";
+import { signed, travelWords, wayWords, signedLength } from "@/domain/words";
 import { useBench } from "./store";
 
 /** The ledger of the selected surface: every line starts where the one above it ended. */
@@ -27,7 +28,7 @@ export function TallyPanel({ compact = false }: { compact?: boolean }) {
             <th className={`text-left font-medium ${compact ? "" : "py-1"}`}>What moves it</th>
             <th className="font-medium">%</th>
             <th className="font-medium">degrees</th>
-            <th className="font-medium">mm</th>
+            <th className="font-medium">{lengthSign()}</th>
           </tr>
         </thead>
         <tbody>
@@ -49,15 +50,14 @@ export function TallyPanel({ compact = false }: { compact?: boolean }) {
             </th>
             <td>{signed(tally.percent, 1)}</td>
             <td>{signed(tally.degrees, 2)}</td>
-            <td>{signed(tally.mm, 2)}</td>
+            <td>{signedLength(tally.mm, 2)}</td>
           </tr>
         </tfoot>
       </table>
       <p className="mt-1 text-soft">
-        Still to be had:{" "}
-        <strong className="figures text-ink">{tally.plusLeftMm.toFixed(1)} mm</strong> {plus},{" "}
-        <strong className="figures text-ink">{tally.minusLeftMm.toFixed(1)} mm</strong> {minus}.
-        Plus is {plus}.
+        Still to be had: <strong className="figures text-ink">{length(tally.plusLeftMm, 1)}</strong>{" "}
+        {plus}, <strong className="figures text-ink">{length(tally.minusLeftMm, 1)}</strong> {minus}
+        . Plus is {plus}.
       </p>
     </section>
   );
@@ -80,7 +80,7 @@ function TallyRow({ compact, line, from, width, zero }: RowProps) {
         </th>
         <td className={compact ? "" : "pt-1"}>{signed(line.percent, 1)}</td>
         <td className={compact ? "" : "pt-1"}>{signed(line.degrees, 2)}</td>
-        <td className={compact ? "" : "pt-1"}>{signed(line.mm, 2)}</td>
+        <td className={compact ? "" : "pt-1"}>{signedLength(line.mm, 2)}</td>
       </tr>
       <tr aria-hidden className="border-b border-line">
         <td colSpan={4} className={compact ? "" : "pb-1"}>

@@ -1,3 +1,4 @@
+import { readerHeaders } from "@/domain/reader";
 import { createContext, useContext, useSyncExternalStore } from "react";
 import type { Schemas, Violation } from "@/api/client";
 import type { Setup } from "@/api/queries";
@@ -101,7 +102,9 @@ export class BenchStore {
   open(): void {
     this.closed = false;
     const scheme = location.protocol === "https:" ? "wss" : "ws";
-    const socket = new WebSocket(`${scheme}://${location.host}/api/bench`);
+    const socket = new WebSocket(
+      `${scheme}://${location.host}/api/bench?${new URLSearchParams(readerHeaders())}`,
+    );
     this.socket = socket;
     socket.onopen = () => {
       this.underWay = false;

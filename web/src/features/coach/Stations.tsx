@@ -25,7 +25,8 @@ export function Stations({ wishes, between, onStations }: Props) {
         {wishes.stations.map((one, i) => (
           <li key={i} className="grid grid-cols-[1fr_1fr_1fr_auto] items-end gap-2">
             <PlainNumber
-              label="Balance point, mm"
+              label="Balance point"
+              length
               value={one.cgMm}
               onValue={(cgMm) => set(i, { cgMm })}
             />
@@ -35,7 +36,8 @@ export function Stations({ wishes, between, onStations }: Props) {
               onValue={(expoPercent) => set(i, { expoPercent })}
             />
             <PlainNumber
-              label="Reflex, mm"
+              label="Reflex"
+              length
               value={one.reflexMm}
               onValue={(reflexMm) => set(i, { reflexMm })}
             />

@@ -221,17 +221,20 @@ function WishCard({ wish, onWish, remove }: CardProps) {
         />
         <div className="grid grid-cols-3 gap-2">
           <PlainNumber
-            label="Aileron, mm"
+            label="Aileron"
+            length
             value={wish.rollMm}
             onValue={(rollMm) => onWish({ rollMm })}
           />
           <PlainNumber
-            label="Elevator, mm"
+            label="Elevator"
+            length
             value={wish.pitchMm}
             onValue={(pitchMm) => onWish({ pitchMm })}
           />
           <PlainNumber
-            label="Rudder, mm"
+            label="Rudder"
+            length
             value={wish.yawMm}
             onValue={(yawMm) => onWish({ yawMm })}
           />

@@ -1,3 +1,4 @@
+import { lengthSign } from "@/domain/reader";
 import { useCoach } from "@/api/fly";
 import { useSettling, useStandingTrims } from "@/api/queries";
 import { PathDrawing } from "@/features/coach/PathDrawing";
@@ -45,11 +46,13 @@ export function FieldCardPage() {
           </p>
         )}
         <div className="grid grid-cols-3 gap-3 text-sm">
-          {["Date", "Field", "Battery", "Wind", "Air", "Balance point, mm"].map((one) => (
-            <p key={one} className="h-10 border border-ink px-2 py-0.5">
-              {one}
-            </p>
-          ))}
+          {["Date", "Field", "Battery", "Wind", "Air", `Balance point, ${lengthSign()}`].map(
+            (one) => (
+              <p key={one} className="h-10 border border-ink px-2 py-0.5">
+                {one}
+              </p>
+            ),
+          )}
         </div>
         <table className="mt-4 w-full border-collapse text-sm">
           <thead>

@@ -1,3 +1,4 @@
+import { lengthSign } from "@/domain/reader";
 import { zodResolver } from "@hookform/resolvers/zod";
 import { useEffect, useState } from "react";
 import { useForm } from "react-hook-form";
@@ -26,7 +27,7 @@ import { SwitchTabs } from "@/ui/switch-tabs";
 import { CardTable } from "./CardTable";
 import { PhaseTrims } from "./PhaseTrims";
 import { fresh, NONE, whole, type Begun } from "./reading";
-import { ChoiceRow, TextRow } from "./rows";
+import { ChoiceRow, LengthRow, TextRow } from "./rows";
 import { checkedToday, isSeen, NOTHING_SEEN, SeenCards, type Seen } from "./SeenCards";
 import { Followed } from "./FlightActions";
 import { SimulatedFlight } from "./SimulatedFlight";
@@ -244,11 +245,11 @@ function Entry(props: EntryProps) {
               <option key={one.name} value={one.name} />
             ))}
           </datalist>
-          <TextRow
-            label="Balance point, mm aft of the datum"
-            inputMode="decimal"
+          <LengthRow
+            control={control}
+            name="cgMm"
+            label={`Balance point, ${lengthSign()} aft of the datum`}
             error={errors.cgMm?.message}
-            {...register("cgMm", { valueAsNumber: true })}
           />
           <TextRow label="Goal of the flight" error={errors.goal?.message} {...register("goal")} />
           <TextRow label="Remarks" error={errors.remarks?.message} {...register("remarks")} />

@@ -1,3 +1,4 @@
+import { lengthEntered } from "@/domain/reader";
 import { useState } from "react";
 import { Link } from "react-router";
 import { useCoach } from "@/api/fly";
@@ -136,7 +137,7 @@ function FlightCard({ flight, changed, onDeleted }: FlightCardProps) {
       <p className="text-sm text-soft">
         {report.wind.toLowerCase()} wind, {report.air.toLowerCase()} air
         {report.field !== "" && `, ${report.field}`}
-        {report.battery !== "" && `, ${report.battery}`}, balance {report.cgMm} mm
+        {report.battery !== "" && `, ${report.battery}`}, balance {lengthEntered(report.cgMm)}
       </p>
       {changed !== undefined && <p className="text-sm text-soft">Changed before it: {changed}</p>}
       {report.goal !== "" && <p className="text-sm">To find out: {report.goal}</p>}

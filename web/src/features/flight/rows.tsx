@@ -1,5 +1,6 @@
+import { lengthWritten, typedLength } from "@/domain/reader";
 import { ToggleGroup } from "radix-ui";
-import { useId, type InputHTMLAttributes, type Ref } from "react";
+import { useId, useState, type InputHTMLAttributes, type Ref } from "react";
 import { Controller, type Control } from "react-hook-form";
 import type { FlightReport } from "@/api/queries";
 
@@ -30,6 +31,39 @@ export function TextRow({ label, error, ...input }: TextProps) {
         </p>
       )}
     </div>
+  );
+}
+
+interface LengthProps {
+  control: Control<FlightReport>;
+  name: "cgMm";
+  label: string;
+  error?: string | undefined;
+}
+
+/** A length of the form, in the reader’s unit; what is typed stays as typed. */
+export function LengthRow({ control, name, label, error }: LengthProps) {
+  const [entered, setEntered] = useState<string>();
+  return (
+    <Controller
+      control={control}
+      name={name}
+      render={({ field: { ref, value, onChange, onBlur } }) => (
+        <TextRow
+          label={label}
+          inputMode="decimal"
+          error={error}
+          ref={ref}
+          name={name}
+          value={entered ?? (Number.isFinite(value) ? lengthWritten(value) : "")}
+          onBlur={onBlur}
+          onChange={(event) => {
+            setEntered(event.target.value);
+            onChange(typedLength(event.target.value));
+          }}
+        />
+      )}
+    />
   );
 }
 

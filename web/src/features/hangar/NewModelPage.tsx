@@ -2,6 +2,7 @@ import { RadioGroup } from "radix-ui";
 import { useState } from "react";
 import { useNavigate } from "react-router";
 import { useAddAircraft, useKinds, type Setup } from "@/api/queries";
+import { stickMode } from "@/domain/stick-mode";
 import { Button } from "@/ui/button";
 import { Failure, Waiting } from "@/ui/message";
 import { Silhouette } from "./Silhouette";
@@ -21,7 +22,11 @@ export function NewModelPage() {
       add.mutate(
         {
           reason: `Started from the kind “${chosen.airframe.kind}”: figures are starting points`,
-          setup: { ...chosen, name: name.trim() },
+          setup: {
+            ...chosen,
+            name: name.trim(),
+            transmitter: { ...chosen.transmitter, stickMode: Number(stickMode.now()) },
+          },
         },
         { onSuccess: ({ id }) => void navigate(`/models/${id}/rig`) },
       );

@@ -1,18 +1,36 @@
-import { CircleHelp, Moon, Sun } from "lucide-react";
+import { CircleHelp, Contrast, Menu, Moon, Sun } from "lucide-react";
 import { useEffect, useRef, useState } from "react";
 import { Link, Outlet, useLocation, useMatches } from "react-router";
+import { useShutOut } from "@/api/door";
+import { usePreference } from "@/domain/preference";
+import { decimalMark, lengthUnit } from "@/domain/reader";
 import { focusMain, MAIN } from "@/ui/focus";
 import { Modal } from "@/ui/modal";
 import { SHORTCUTS, useShortcut } from "@/ui/shortcuts";
 import { useTheme } from "@/ui/theme";
 
+const PAGES = [
+  ["/", "Hangar"],
+  ["/new", "New model"],
+  ["/school", "School"],
+  ["/bring-in", "Files"],
+  ["/settings", "Settings"],
+] as const;
+
+const THEMES = { light: "Light theme", dark: "Dark theme", sun: "Theme for the sun" };
+const ICONS = { light: Sun, dark: Moon, sun: Contrast };
+const IN_HEADER =
+  "rounded-card hover:bg-white/15 focus-visible:outline-[#f4f7f4] grid place-items-center";
+
 /** The frame around every page. */
 export function Shell() {
-  const [theme, turnTheme] = useTheme();
+  const theme = useTheme();
   const [help, setHelp] = useState(false);
+  const [length] = usePreference(lengthUnit);
+  const [mark] = usePreference(decimalMark);
   useShortcut("help", () => setHelp(true));
   useArrival();
-  const icon = "grid size-9 place-items-center rounded-card hover:bg-white/15";
+  const Icon = ICONS[theme.next];
   return (
     <div className="min-h-dvh">
       <a
@@ -28,32 +46,22 @@ export function Shell() {
       <header className="no-print flex h-12 items-center gap-4 bg-[#12433d] px-4 text-[#f4f7f4]">
         <Link
           to="/"
-          className="flex items-center gap-2 text-lg font-semibold tracking-tight whitespace-nowrap"
+          className="flex items-center gap-2 rounded-card text-lg font-semibold tracking-tight whitespace-nowrap focus-visible:outline-[#f4f7f4]"
         >
           <img src="/tally.svg" alt="" className="size-8" />
           High Tally
         </Link>
-        <nav className="flex gap-1 text-sm whitespace-nowrap" aria-label="High Tally">
-          <Link to="/" className="hidden rounded-card px-3 py-1.5 hover:bg-white/15 sm:block">
-            Hangar
-          </Link>
-          <Link to="/new" className="rounded-card px-3 py-1.5 hover:bg-white/15">
-            New model
-          </Link>
-          <Link to="/school" className="rounded-card px-3 py-1.5 hover:bg-white/15">
-            School
-          </Link>
-          <Link
-            to="/bring-in"
-            className="hidden rounded-card px-3 py-1.5 hover:bg-white/15 sm:block"
-          >
-            Files
-          </Link>
+        <nav className="hidden gap-1 text-sm whitespace-nowrap sm:flex" aria-label="High Tally">
+          {PAGES.map(([to, words]) => (
+            <Link key={to} to={to} className={`${IN_HEADER} px-3 py-1.5`}>
+              {words}
+            </Link>
+          ))}
         </nav>
         <div className="ml-auto flex gap-1">
           <button
             type="button"
-            className={icon}
+            className={`${IN_HEADER} hidden size-9 sm:grid`}
             aria-label="Keyboard shortcuts"
             onClick={() => setHelp(true)}
           >
@@ -61,16 +69,18 @@ export function Shell() {
           </button>
           <button
             type="button"
-            className={icon}
-            aria-label={theme === "light" ? "Dark theme" : "Light theme"}
-            onClick={turnTheme}
+            className={`${IN_HEADER} size-12 sm:size-9`}
+            aria-label={THEMES[theme.next]}
+            onClick={theme.turn}
           >
-            {theme === "light" ? <Moon aria-hidden size={19} /> : <Sun aria-hidden size={19} />}
+            <Icon aria-hidden size={19} />
           </button>
+          <PhoneMenu />
         </div>
       </header>
+      <Notices />
       <main id={MAIN} tabIndex={-1} className="outline-none">
-        <Outlet />
+        <Outlet key={`${length} ${mark}`} />
       </main>
       <Modal
         open={help}
@@ -82,6 +92,51 @@ export function Shell() {
       </Modal>
     </div>
   );
+}
+
+/** All pages in one list, where the header has no room for them. */
+function PhoneMenu() {
+  const [open, setOpen] = useState(false);
+  return (
+    <>
+      <button
+        type="button"
+        className={`${IN_HEADER} size-12 sm:hidden`}
+        aria-label="All pages"
+        onClick={() => setOpen(true)}
+      >
+        <Menu aria-hidden size={22} />
+      </button>
+      <Modal open={open} onOpen={setOpen} title="All pages" description="Where to go.">
+        <nav aria-label="All pages">
+          {PAGES.map(([to, words]) => (
+            <Link
+              key={to}
+              to={to}
+              className="flex min-h-12 items-center rounded-card px-2 text-lg hover:bg-inset"
+              onClick={() => setOpen(false)}
+            >
+              {words}
+            </Link>
+          ))}
+        </nav>
+      </Modal>
+    </>
+  );
+}
+
+/** What holds for every page: this device is not let in. */
+function Notices() {
+  const shut = useShutOut();
+  const { pathname } = useLocation();
+  return shut && pathname !== "/let-in" ? (
+    <p role="alert" className="border-l-4 border-grounded bg-sheet px-4 py-3">
+      This device is not let in, or not any more.{" "}
+      <Link to="/let-in" className="font-semibold underline">
+        Let it in by a code
+      </Link>
+    </p>
+  ) : null;
 }
 
 function ShortcutList() {

@@ -1,7 +1,8 @@
+import { lengthSign } from "@/domain/reader";
 import { Fold } from "@/ui/fold";
 import { useDifference } from "@/api/program";
 import type { Setup } from "@/api/queries";
-import { signed } from "@/domain/words";
+import { signedLength } from "@/domain/words";
 import { Failure, Waiting } from "@/ui/message";
 
 interface Props {
@@ -65,8 +66,10 @@ export function DifferenceList({ before, after, beforeName, afterName }: Props) 
                   <td className="py-0.5 text-soft">
                     {one.phase}, {one.where}
                   </td>
-                  <td className="py-0.5 text-right">{signed(one.beforeMm, 1)}</td>
-                  <td className="py-0.5 text-right font-semibold">{signed(one.afterMm, 1)} mm</td>
+                  <td className="py-0.5 text-right">{signedLength(one.beforeMm, 1)}</td>
+                  <td className="py-0.5 text-right font-semibold">
+                    {signedLength(one.afterMm, 1)} {lengthSign()}
+                  </td>
                 </tr>
               ))}
             </tbody>

@@ -1,10 +1,12 @@
-import { unitSign } from "@/domain/units";
+import { line, several, severalWords } from "@/domain/reader";
+import { shownIn, typedIn } from "@/domain/units";
 import { Check } from "@/ui/check";
 import { useState } from "react";
 import { useFields, type Field } from "@/api/queries";
 import { cataloguePath, valueAt, type Path } from "@/domain/draft";
 import { Choice } from "@/ui/choice";
 import { NumberField } from "@/ui/number-field";
+import { rangeWords } from "@/ui/range";
 import { useModel } from "./model";
 
 /** The catalogue's entry for a path; ranges and units come from the core. */
@@ -81,14 +83,15 @@ export function DraftText({ path, label }: { path: Path; label?: string }) {
   );
 }
 
-/** A few numbers of the draft, separated by commas. */
+/** A few numbers of the draft in one line. */
 export function DraftNumbers({ path, label }: { path: Path; label: string }) {
   const { draft, change } = useModel();
   const field = useField(`${cataloguePath(path)}[]`);
-  const stored = (valueAt(draft.present, path) as number[]).join(", ");
+  const unit = field?.unit ?? "MILLIMETRES";
+  const stored = line((valueAt(draft.present, path) as number[]).map((one) => shownIn(unit, one)));
   const [typed, setTyped] = useState({ text: stored, of: stored });
   const text = typed.of === stored ? typed.text : stored;
-  const values = text.trim() === "" ? [] : text.split(",").map((one) => Number(one.trim() || NaN));
+  const values = text.trim() === "" ? [] : several(text).map((one) => typedIn(unit, one));
   const wrong = values.some(
     (one) => Number.isNaN(one) || (field !== undefined && (one < field.min || one > field.max)),
   );
@@ -104,8 +107,7 @@ export function DraftNumbers({ path, label }: { path: Path; label: string }) {
       />
       {wrong && (
         <span role="alert" className="text-xs font-medium text-grounded">
-          Numbers from {field?.min} to {field?.max} {field && unitSign(field.unit)}, with commas
-          between
+          Numbers from {field && rangeWords(field)}, {severalWords()}
         </span>
       )}
     </label>

@@ -1,3 +1,4 @@
+import { figure, inLength, lengthSign } from "@/domain/reader";
 import { useState } from "react";
 import { useComplaints, useConvertFeel, useFeelAdvice, useFeelLines } from "@/api/program";
 import { useHangar, useStanding } from "@/api/queries";
@@ -79,12 +80,12 @@ export function FeelPage() {
             <Chart
               label={`Stick against millimetres at the ${surface.name}`}
               xLabel="stick, left or forward to right or back"
-              yLabel={`mm at the ${surface.name.toLowerCase()}`}
+              yLabel={`${lengthSign()} at the ${surface.name.toLowerCase()}`}
               height={190}
               lines={lines.map((one) => ({
                 name: `${called(one.set)}, ${one.phases.map(named).join(", ")}: ${travelWords(one.mm.at(-1) ?? 0, surface)}`,
                 xs: together.data.sticks,
-                ys: one.mm,
+                ys: one.mm.map(inLength),
               }))}
             />
           )}
@@ -235,7 +236,7 @@ function Convert({ control }: { control: Control }) {
         <p className="mt-2 text-sm" role="status">
           Expo {convert.data.response.expoNegativePercent} /{" "}
           {convert.data.response.expoPositivePercent} %; nowhere more than{" "}
-          {convert.data.largestDifferencePercent.toFixed(1)} % of full travel from before.
+          {figure(convert.data.largestDifferencePercent, 1)} % of full travel from before.
         </p>
       )}
       {convert.isError && <Failure error={convert.error} />}

@@ -1,3 +1,4 @@
+import { typed, written } from "@/domain/reader";
 import { useBuildMix } from "@/api/edits";
 import { Plus } from "lucide-react";
 import { useState } from "react";
@@ -29,7 +30,7 @@ export function Gallery() {
       {
         setup: draft.present,
         recipe: chosen.recipe,
-        percent: Number(percent.replace(",", ".")),
+        percent: typed(percent),
         lever: chosen.needsLever ? lever || (levers[0]?.id ?? "") : "",
         preset: chosen.asksPreset ? phase : "",
         phases: acts === "" ? [] : [acts],
@@ -52,7 +53,7 @@ export function Gallery() {
             className="!min-h-8 text-sm"
             onClick={() => {
               setChosen(card);
-              setPercent(String(card.start));
+              setPercent(written(card.start));
               setPhase("");
               setActs("");
               setWhen("");

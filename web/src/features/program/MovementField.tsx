@@ -1,8 +1,10 @@
+import { lengthUnit, written } from "@/domain/reader";
 import { useId, useState } from "react";
 import { useMovement, type MovementWish } from "@/api/edits";
 import { ApiError } from "@/api/client";
-import { MOVEMENT_UNITS, useMovementUnit, type MovementUnit } from "@/domain/movement-unit";
-import { size, wayWords } from "@/domain/words";
+import { movementUnit, useMovementUnit, type MovementUnit } from "@/domain/movement-unit";
+import { typedIn, unitSign } from "@/domain/units";
+import { isNothing, size, wayWords, sizeFigure } from "@/domain/words";
 import { useBench } from "@/features/bench/store";
 import { useModel } from "@/features/model/model";
 import { useWorked } from "@/features/model/worked";
@@ -27,17 +29,27 @@ interface Props {
 
 /** As fine as a ruler. */
 const PLACES = 1;
-const SIGNS: Record<MovementUnit, string> = { MILLIMETRES: "mm", DEGREES: "°", PERCENT: "%" };
+/** What a movement unit is of the core’s units: the same names. */
+const shownTo = (unit: MovementUnit, value: number) =>
+  unit === "MILLIMETRES" ? sizeFigure(value, PLACES) : size(value, PLACES);
 
 const of = (shown: Shown, unit: MovementUnit) =>
   unit === "PERCENT" ? shown.percent : unit === "DEGREES" ? shown.degrees : shown.mm;
+
+/** What they are called, in the reader’s own. */
+export const MOVEMENT_UNITS = () =>
+  [
+    ["MILLIMETRES", lengthUnit.now() === "in" ? "inches" : "millimetres"],
+    ["DEGREES", "degrees"],
+    ["PERCENT", "percent"],
+  ] as const;
 
 /** Chooses what movements are typed in, everywhere. */
 export function UnitChoice() {
   const [unit, choose] = useMovementUnit();
   return (
     <div className="w-40">
-      <Choice label="Typed in" value={unit} options={MOVEMENT_UNITS} onValue={choose} />
+      <Choice label="Typed in" value={unit} options={MOVEMENT_UNITS()} onValue={choose} />
     </div>
   );
 }
@@ -54,15 +66,20 @@ export function MovementField({ label, quiet = false, wish, shown, sized = false
   const [plus, minus] = wayWords(surface ?? false);
   const stands = of(shown, unit);
   const text =
-    stands === undefined ? "" : sized && unit === "PERCENT" ? String(stands) : size(stands, PLACES);
-  const [typed, setTyped] = useState({ text, of: text, editing: false });
+    stands === undefined
+      ? ""
+      : sized && unit === "PERCENT"
+        ? written(stands)
+        : shownTo(unit, stands);
+  const [entered, setEntered] = useState({ text, of: text, editing: false });
   // What is being typed stays, whatever is worked out anew meanwhile.
-  const current = typed.editing || typed.of === text ? typed.text : text;
-  const number = Number(current.trim().replace(",", "."));
+  const current = entered.editing || entered.of === text ? entered.text : text;
+  const number = typedIn(unit, current);
   const wrong = current.trim() !== "" && !Number.isFinite(number);
   const [wanted, setWanted] = useState<boolean>();
   const drops = surface?.role === "FLAP" || surface?.role === "FLAPERON";
-  const minusWay = wanted ?? (stands === undefined || Number(text) === 0 ? drops : stands < 0);
+  const minusWay =
+    wanted ?? (stands === undefined || isNothing(stands, PLACES) ? drops : stands < 0);
   const send = (down: boolean, value: number) => {
     void worked(
       move.mutateAsync({
@@ -80,7 +97,7 @@ export function MovementField({ label, quiet = false, wish, shown, sized = false
   const turn = () => {
     const down = !minusWay;
     setWanted(down);
-    if (Number(text) !== 0 && current === text) {
+    if (stands !== undefined && !isNothing(stands, PLACES) && current === text) {
       send(down, number);
     }
   };
@@ -101,16 +118,16 @@ export function MovementField({ label, quiet = false, wish, shown, sized = false
           aria-invalid={wrong || move.isError}
           aria-describedby={`${id}-other`}
           onChange={(event) => {
-            setTyped({ text: event.target.value, of: text, editing: true });
+            setEntered({ text: event.target.value, of: text, editing: true });
             move.reset();
           }}
           onBlur={() => {
-            setTyped({ text: current, of: text, editing: false });
+            setEntered({ text: current, of: text, editing: false });
             take();
           }}
           onKeyDown={(event) => event.key === "Enter" && take()}
         />
-        <span className="pr-1.5 text-xs text-soft">{SIGNS[unit]}</span>
+        <span className="pr-1.5 text-xs text-soft">{unitSign(unit)}</span>
         {!sized && (
           <button
             type="button"
@@ -131,9 +148,9 @@ export function MovementField({ label, quiet = false, wish, shown, sized = false
           ? "Numbers only."
           : move.isError
             ? said(move.error)
-            : MOVEMENT_UNITS.map(([other]) => other)
+            : movementUnit.values
                 .filter((other) => other !== unit && of(shown, other) !== undefined)
-                .map((other) => `${size(of(shown, other) ?? 0, PLACES)} ${SIGNS[other]}`)
+                .map((other) => `${shownTo(other, of(shown, other) ?? 0)} ${unitSign(other)}`)
                 .join(" · ")}
       </p>
     </div>

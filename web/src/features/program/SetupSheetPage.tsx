@@ -1,3 +1,4 @@
+import { lengthEntered } from "@/domain/reader";
 import type { ReactNode } from "react";
 import { useDesk, useFeelLines, useProgramSheet } from "@/api/program";
 import { useStandingTrims } from "@/api/queries";
@@ -6,9 +7,10 @@ import {
   clickWords,
   controlName,
   day,
-  size,
   travel,
   type Control,
+  sizeOf,
+  sizeFigure,
 } from "@/domain/words";
 import { AircraftViews } from "@/features/bench/AircraftViews";
 import { useBench } from "@/features/bench/store";
@@ -47,14 +49,14 @@ export function SetupSheetPage() {
           </div>
           <Part title="Balance and packs">
             <p className="figures">
-              Balance point <strong>{balance.targetMm} mm</strong> behind{" "}
+              Balance point <strong>{lengthEntered(balance.targetMm)}</strong> behind{" "}
               {balance.datum.toLowerCase()}, never outside {balance.foremostMm} to{" "}
-              {balance.aftmostMm} mm.
+              {lengthEntered(balance.aftmostMm)}.
             </p>
             {balance.packs.map((pack) => (
               <p key={pack.name} className="figures">
-                {pack.name}: {pack.massGrams} g, lies at {pack.stationMm} mm, balances the model at{" "}
-                {pack.cgMm} mm
+                {pack.name}: {pack.massGrams} g, lies at {lengthEntered(pack.stationMm)}, balances
+                the model at {lengthEntered(pack.cgMm)}
               </p>
             ))}
           </Part>
@@ -187,7 +189,7 @@ function Rates({ control }: { control: Control }) {
               .join(", ")}
             :{" "}
             <strong>
-              {size(line.plus.mm, 1)} / {size(line.minus.mm, 1)} mm
+              {sizeFigure(line.plus.mm, 1)} / {sizeOf(line.minus.mm, 1)}
             </strong>
             , expo {response.expoPositivePercent} / {response.expoNegativePercent} %
           </p>

@@ -1,3 +1,4 @@
+import { typed } from "@/domain/reader";
 import { useMutation } from "@tanstack/react-query";
 import { Plus } from "lucide-react";
 import { useState } from "react";
@@ -9,8 +10,6 @@ import { Choice } from "@/ui/choice";
 import { Chart } from "@/ui/chart";
 import { Failure } from "@/ui/message";
 import { TextLine } from "@/ui/text-line";
-
-const number = (text: string) => Number(text.replace(",", "."));
 
 /** Trims flown at several settings become the points of the mix that makes them unnecessary. */
 export function TrimCurveCard() {
@@ -62,10 +61,10 @@ export function TrimCurveCard() {
           onClick={() =>
             make.mutate({
               flown: rows.map(([setting, clicks]) => ({
-                settingPercent: number(setting),
-                clicks: number(clicks),
+                settingPercent: typed(setting),
+                clicks: typed(clicks),
               })),
-              referencePercent: number(rows[0]?.[0] ?? ""),
+              referencePercent: typed(rows[0]?.[0] ?? ""),
               clickStepPercent: draft.present.transmitter.clickStepPercent,
             })
           }

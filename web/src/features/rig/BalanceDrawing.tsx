@@ -1,3 +1,4 @@
+import { lengthEntered } from "@/domain/reader";
 import { corners, type Vec } from "@/domain/drawing";
 import type { Setup } from "@/api/queries";
 
@@ -32,7 +33,7 @@ export function BalanceDrawing({ setup }: { setup: Setup }) {
       viewBox={`0 0 ${WIDTH} ${height}`}
       className="mm-paper block w-full rounded-card border border-line"
       role="img"
-      aria-label={`Balance point wanted ${targetMm} mm aft of the datum, ${datum}`}
+      aria-label={`Balance point wanted ${lengthEntered(targetMm)} aft of the datum, ${datum}`}
     >
       {setup.airframe.panels.map((panel) => (
         <polygon
@@ -59,7 +60,7 @@ export function BalanceDrawing({ setup }: { setup: Setup }) {
         textAnchor="middle"
         fill="var(--done)"
       >
-        wanted {targetMm} mm
+        wanted {lengthEntered(targetMm)}
       </text>
       <path
         d={`M${x(datumAftMm)} 8V${height - 26}`}

@@ -1,4 +1,5 @@
-import { size, isNothing } from "@/domain/words";
+import { figure } from "@/domain/reader";
+import { isNothing, sizeOf } from "@/domain/words";
 import { AddButton } from "@/features/model/edits";
 import { Plus, X } from "lucide-react";
 import { useState } from "react";
@@ -128,8 +129,8 @@ export function BalancePage() {
 function PackAdvice({ pack }: { pack: BalanceAdvice["packs"][number] }) {
   return (
     <p className="mt-2" data-pack={pack.name}>
-      <strong>{pack.name}</strong> ({pack.totalGrams.toFixed(0)} g
-      {pack.chordPercent != null && `, at ${pack.chordPercent.toFixed(0)} % of the mean chord`}):{" "}
+      <strong>{pack.name}</strong> ({figure(pack.totalGrams, 0)} g
+      {pack.chordPercent != null && `, at ${figure(pack.chordPercent, 0)} % of the mean chord`}):{" "}
       <span className={pack.inRange ? "" : "font-semibold text-grounded"}>{pack.words}</span>
     </p>
   );
@@ -139,14 +140,14 @@ function AcrossWords({ advice, asked }: { advice: BalanceAdvice; asked: BalanceW
   const washer = (mm: number, words: string) =>
     isNothing(mm, 2) ? null : (
       <li>
-        A washer of <strong>{size(mm, 2)} mm</strong> {words}.
+        A washer of <strong>{sizeOf(mm, 2)}</strong> {words}.
       </li>
     );
   return (
     <ul className="figures mt-2 list-disc pl-5" data-across>
       {asked.lateralOffsetMm > 0 && (
         <li>
-          <strong>{advice.lateralGrams.toFixed(1)} g</strong> at the tip of the lighter wing.
+          <strong>{figure(advice.lateralGrams, 1)} g</strong> at the tip of the lighter wing.
         </li>
       )}
       {washer(

@@ -1,4 +1,4 @@
-import { unitSign } from "@/domain/units";
+import { shownIn, typedIn, unitSign, valueIn } from "@/domain/units";
 import { MendButton } from "@/features/model/edits";
 import { Fold } from "@/ui/fold";
 import { useEffect, useEffectEvent, useState } from "react";
@@ -15,9 +15,6 @@ import { useStepKeys } from "@/ui/shortcuts";
 import { SeatDrawing } from "./SeatDrawing";
 
 /** What was typed, as numbers; a decimal comma is as good as a point. */
-const figures = (typed: string[]) =>
-  typed.map((text) => (text.trim() === "" ? NaN : Number(text.trim().replace(",", "."))));
-
 /** Where the focus goes when another step comes up. */
 export const STEP_TITLE = "guided-step";
 
@@ -50,7 +47,12 @@ export function GuidedStep({ open, kept, onConflict, pressed, onPressed }: Shown
   const answer = open.answers.find((one) => one.step === step?.id);
   const verdict = open.verdicts.find((one) => one.step === step?.id);
   const [typed, setTyped] = useState<string[]>(
-    kept?.get(step?.id ?? "") ?? step?.figures.map((_, i) => String(answer?.values[i] ?? "")) ?? [],
+    kept?.get(step?.id ?? "") ??
+      step?.figures.map(({ unit }, i) => {
+        const value = answer?.values[i];
+        return value == null ? "" : shownIn(unit, value);
+      }) ??
+      [],
   );
   const type = (text: string, at: number) => {
     const all = typed.map((one, other) => (other === at ? text : one));
@@ -63,7 +65,7 @@ export function GuidedStep({ open, kept, onConflict, pressed, onPressed }: Shown
       bench.select(surface);
     }
   }, [bench, surface]);
-  const values = figures(typed);
+  const values = (step?.figures ?? []).map(({ unit }, i) => typedIn(unit, typed[i] ?? ""));
   const complete = values.length > 0 && values.every((value) => Number.isFinite(value));
   const wrong = typed.some((text, i) => text.trim() !== "" && !Number.isFinite(values[i]));
   const changed = complete && values.some((value, i) => value !== answer?.values[i]);
@@ -153,8 +155,7 @@ export function GuidedStep({ open, kept, onConflict, pressed, onPressed }: Shown
               <label key={figure.label} className="block">
                 <span className="block text-soft">
                   {figure.label}
-                  {figure.known &&
-                    `, expected ${figure.expected.toFixed(1)} ${unitSign(figure.unit)}`}
+                  {figure.known && `, expected ${valueIn(figure.unit, figure.expected, 1)}`}
                 </span>
                 <span className="flex items-baseline gap-2">
                   <input

@@ -1,3 +1,4 @@
+import { length } from "@/domain/reader";
 import { useState } from "react";
 import { Link } from "react-router";
 import { useProposeMap, useShare, useWiringSheet, type Proposed } from "@/api/rig";
@@ -109,7 +110,7 @@ function SharingList({ shown, onTaken }: { shown: Proposed; onTaken: () => void 
               {one.costs.map((cost) => (
                 <li key={cost}>{cost}</li>
               ))}
-              <li className="figures">moves up to {one.apartMm.toFixed(1)} mm differently</li>
+              <li className="figures">moves up to {length(one.apartMm, 1)} differently</li>
             </ul>
             <Button
               className="mt-1"

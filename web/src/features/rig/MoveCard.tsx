@@ -1,3 +1,4 @@
+import { length, lengthFigure } from "@/domain/reader";
 import { useState } from "react";
 import { useMoveTransmitter, type Moved } from "@/api/rig";
 import { useField } from "@/features/model/fields";
@@ -122,7 +123,7 @@ function BeforeAfter({ moved, onTake }: { moved: Moved; onTake: () => void }) {
   return (
     <section className="mt-3 text-sm" data-moved>
       <p className="figures font-semibold">
-        Largest difference of any surface: {moved.largestMm.toFixed(4)} mm
+        Largest difference of any surface: {length(moved.largestMm, 4)}
       </p>
       {moved.notes.length > 0 && (
         <ul className="my-1 list-disc pl-5 text-grounded">
@@ -146,8 +147,8 @@ function BeforeAfter({ moved, onTake }: { moved: Moved; onTake: () => void }) {
               <tr key={i} className="border-t border-line">
                 <td>{line.surface}</td>
                 <td>{line.where}</td>
-                <td className="text-right">{line.beforeMm.toFixed(2)}</td>
-                <td className="text-right">{line.afterMm.toFixed(2)}</td>
+                <td className="text-right">{lengthFigure(line.beforeMm, 2)}</td>
+                <td className="text-right">{lengthFigure(line.afterMm, 2)}</td>
               </tr>
             ))}
           </tbody>

@@ -1,3 +1,4 @@
+import { size } from "@/domain/words";
 import type { GuideVerdict } from "@/api/rig";
 
 type Seat = GuideVerdict["seats"][number];
@@ -23,7 +24,7 @@ export function SeatDrawing({ seat }: { seat: Seat }) {
         viewBox={`0 0 ${SIZE} ${SIZE}`}
         className="mx-auto block w-full max-w-64"
         role="img"
-        aria-label={`Arm ${seat.arm + 1} of ${seat.arms}, ${Math.abs(seat.remainderDegrees).toFixed(1)}° left`}
+        aria-label={`Arm ${seat.arm + 1} of ${seat.arms}, ${size(seat.remainderDegrees, 1)}° left`}
       >
         <path d={`M${C} ${C}V8`} stroke="var(--done)" strokeWidth={2} strokeDasharray="6 4" />
         <text x={C + 6} y={16} fontSize={11} fill="var(--done)">
@@ -72,8 +73,8 @@ export function SeatDrawing({ seat }: { seat: Seat }) {
         })}
       </svg>
       <figcaption className="text-sm text-soft">
-        Pale: as it stands. Dark: as it should be seated,{" "}
-        {Math.abs(seat.remainderDegrees).toFixed(1)}° left over. The surface is to the right.
+        Pale: as it stands. Dark: as it should be seated, {size(seat.remainderDegrees, 1)}° left
+        over. The surface is to the right.
       </figcaption>
     </figure>
   );

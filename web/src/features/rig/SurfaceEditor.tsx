@@ -1,3 +1,4 @@
+import { lengthSign } from "@/domain/reader";
 import { PairChoice } from "./PairChoice";
 import { PartName } from "./PartName";
 import { SURFACE_ROLES } from "@/features/model/roles";
@@ -58,7 +59,10 @@ export function SurfaceEditor({ index }: { index: number }) {
           <DraftNumber path={[...at, "place", "from"]} />
           <DraftNumber path={[...at, "place", "to"]} />
           <DraftNumber path={[...at, "chordMm"]} />
-          <DraftNumbers path={[...at, "hornHolesMm"]} label="Holes on the horn, mm" />
+          <DraftNumbers
+            path={[...at, "hornHolesMm"]}
+            label={`Holes on the horn, ${lengthSign()}`}
+          />
           <div className="self-center">
             <DraftCheck path={[...at, "sideways"]} label="Moves sideways" />
           </div>
@@ -145,7 +149,10 @@ function Driver({ index }: { index: number }) {
             />
             <DraftNumber path={["servos", servo, "seating", "teeth"]} />
             <DraftNumber path={["servos", servo, "seating", "arms"]} />
-            <DraftNumbers path={["servos", servo, "armHolesMm"]} label="Holes on the arm, mm" />
+            <DraftNumbers
+              path={["servos", servo, "armHolesMm"]}
+              label={`Holes on the arm, ${lengthSign()}`}
+            />
             <DraftNumber path={["servos", servo, "leadMm"]} />
           </>
         )}

@@ -1,3 +1,4 @@
+import { lengthEntered } from "@/domain/reader";
 import { Link } from "react-router";
 import { useWiringSheet } from "@/api/rig";
 import { useModel } from "@/features/model/model";
@@ -83,8 +84,8 @@ export function WiringPage() {
             </ul>
           )}
           <p className="mt-1 text-xs text-soft">
-            Lengths are worked out from the drawing, {setup.house.leadSpareMm} mm to spare; lay a
-            string before you buy. Plugs go in the way the receiver is marked.
+            Lengths are worked out from the drawing, {lengthEntered(setup.house.leadSpareMm)} to
+            spare; lay a string before you buy. Plugs go in the way the receiver is marked.
           </p>
         </section>
       </article>

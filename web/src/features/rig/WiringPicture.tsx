@@ -1,3 +1,4 @@
+import { lengthEntered } from "@/domain/reader";
 import type { WiringSheet } from "@/api/rig";
 
 const ROW = 40;
@@ -116,7 +117,7 @@ function Label({ x, y, text, bold = false, small = false }: LabelProps) {
 export function leadWords(row: WiringSheet["rows"][number]): string {
   const parts = [
     row.splitter === "" ? "" : "Y-lead",
-    row.extensionMm > 0 ? `extension ${row.extensionMm} mm` : "",
+    row.extensionMm > 0 ? `extension ${lengthEntered(row.extensionMm)}` : "",
     row.reverser ? "reverser" : "",
     row.through === "" ? "" : `through ${row.through}`,
   ].filter((part) => part !== "");

@@ -1,3 +1,4 @@
+import { readerHeaders } from "@/domain/reader";
 import { useEffect, useRef, useState } from "react";
 import { Link, useParams } from "react-router";
 import type { Schemas, Violation } from "@/api/client";
@@ -127,7 +128,9 @@ function useLive(id: number) {
   }, [trims, held]);
   useEffect(() => {
     const scheme = location.protocol === "https:" ? "wss" : "ws";
-    const socket = new WebSocket(`${scheme}://${location.host}/api/air/live`);
+    const socket = new WebSocket(
+      `${scheme}://${location.host}/api/air/live?${new URLSearchParams(readerHeaders())}`,
+    );
     let timer: ReturnType<typeof setTimeout> | undefined;
     let closed = false;
     const send = (begin: number, seconds: number) => {

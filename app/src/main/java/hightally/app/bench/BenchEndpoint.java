@@ -1,5 +1,6 @@
 package hightally.app.bench;
 
+import hightally.app.device.OpenSockets;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.web.socket.config.annotation.EnableWebSocket;
@@ -15,14 +16,16 @@ class BenchEndpoint implements WebSocketConfigurer {
   private static final int LARGEST_MESSAGE = 1_000_000;
 
   private final BenchSocket socket;
+  private final OpenSockets sockets;
 
-  BenchEndpoint(BenchSocket socket) {
+  BenchEndpoint(BenchSocket socket, OpenSockets sockets) {
     this.socket = socket;
+    this.sockets = sockets;
   }
 
   @Override
   public void registerWebSocketHandlers(WebSocketHandlerRegistry registry) {
-    registry.addHandler(socket, "/api/bench");
+    registry.addHandler(sockets.watched(socket), "/api/bench");
   }
 
   @Bean

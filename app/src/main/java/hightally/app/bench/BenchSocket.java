@@ -52,7 +52,7 @@ class BenchSocket extends TextWebSocketHandler {
   /** In the words of the browser that opened the bench. */
   private byte[] inWords(WebSocketSession session, BenchAnswer answer) throws IOException {
     try {
-      return words.forReader(session.getHandshakeHeaders(), () -> mapper.writeValueAsBytes(answer));
+      return words.forReader(session, () -> mapper.writeValueAsBytes(answer));
     } catch (IOException e) {
       throw e;
     } catch (Exception e) {

@@ -10,14 +10,19 @@ import org.springframework.stereotype.Component;
 @Component
 class Announcement {
   private final HighTallyProperties properties;
+  private final LocalNetwork network;
 
-  Announcement(HighTallyProperties properties) {
+  Announcement(HighTallyProperties properties, LocalNetwork network) {
     this.properties = properties;
+    this.network = network;
   }
 
   @EventListener
   void ready(ApplicationReadyEvent event) {
     if (event.getApplicationContext() instanceof ServletWebServerApplicationContext context) {
+      for (String page : network.pages()) {
+        System.out.println("For devices that are let in: " + page);
+      }
       String address = context.getEnvironment().getProperty("server.address", "127.0.0.1");
       int port = context.getWebServer().getPort();
       System.out.println("High Tally is ready at http://" + address + ":" + port + "/");

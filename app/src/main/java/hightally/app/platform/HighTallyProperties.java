@@ -9,7 +9,11 @@ import org.springframework.boot.context.properties.bind.DefaultValue;
  * @param demo whether an empty database is filled with the demo model
  * @param data folder of the database
  * @param exitWhenReady stops as soon as everything runs; for recording which classes a start loads
+ * @param lan whether devices on the local network may be let in
  */
 @ConfigurationProperties("high-tally")
 public record HighTallyProperties(
-    boolean demo, String data, @DefaultValue("false") boolean exitWhenReady) {}
+    boolean demo,
+    String data,
+    @DefaultValue("false") boolean exitWhenReady,
+    @DefaultValue("false") boolean lan) {}

@@ -6,7 +6,6 @@ import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import java.util.Locale;
 import java.util.Set;
 import org.springframework.core.Ordered;
@@ -15,20 +14,20 @@ import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.InvalidMediaTypeException;
 import org.springframework.http.MediaType;
-import org.springframework.http.ProblemDetail;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 
 /**
  * Only the program's own page, and scripts on this machine, may speak to it: every request, the
  * WebSocket's first one included, must name this machine as its host and come from no other page.
- * What writes must say what it brings. A page elsewhere that a browser shows can neither read nor
- * write, not even by giving its own name the address of this machine.
+ * On the local network the host must be a bare address of this machine, since a name could be made
+ * to lead here by somebody else. What writes must say what it brings. A page elsewhere that a
+ * browser shows can neither read nor write, not even by giving its own name the address of this
+ * machine.
  */
 @Component
 @Order(Ordered.HIGHEST_PRECEDENCE)
 class OwnPageOnly extends OncePerRequestFilter {
-  private static final Set<String> HOSTS = Set.of("localhost", "127.0.0.1", "[::1]");
   private static final Set<String> BRING = Set.of("POST", "PUT", "PATCH");
 
   /** The page loads nothing from elsewhere; drawings and dialogs set styles of their own. */
@@ -37,9 +36,11 @@ class OwnPageOnly extends OncePerRequestFilter {
           + " object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
 
   private final ObjectMapper mapper;
+  private final LocalNetwork network;
 
-  OwnPageOnly(ObjectMapper mapper) {
+  OwnPageOnly(ObjectMapper mapper, LocalNetwork network) {
     this.mapper = mapper;
+    this.network = network;
   }
 
   @Override
@@ -53,8 +54,8 @@ class OwnPageOnly extends OncePerRequestFilter {
     response.setHeader("Cross-Origin-Opener-Policy", "same-origin");
     response.setHeader("Cross-Origin-Resource-Policy", "same-origin");
     String host = host(request);
-    if (!HOSTS.contains(name(host))) {
-      refuse(response, HttpStatus.FORBIDDEN, "This program answers only as localhost.");
+    if (!network.isThisMachine(name(host))) {
+      refuse(response, HttpStatus.FORBIDDEN, network.answersAs());
     } else if (!ownOrigin(request, host)) {
       refuse(response, HttpStatus.FORBIDDEN, "Another page may not speak to this program.");
     } else if (BRING.contains(request.getMethod()) && !saysWhatItBrings(request)) {
@@ -99,11 +100,6 @@ class OwnPageOnly extends OncePerRequestFilter {
 
   private void refuse(HttpServletResponse response, HttpStatus status, String why)
       throws IOException {
-    ProblemDetail problem = ProblemDetail.forStatusAndDetail(status, why);
-    problem.setTitle("Refused");
-    response.setStatus(status.value());
-    response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
-    response.setCharacterEncoding(StandardCharsets.UTF_8.name());
-    response.getWriter().write(mapper.writeValueAsString(problem));
+    Refusals.write(mapper, response, status, why);
   }
 }

@@ -9,7 +9,9 @@ import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 /** The page's own addresses all answer with the page; its hashed files may be kept for good. */
 @Configuration
 class PageRoutes implements WebMvcConfigurer {
-  private static final String[] OWN = {"/models/**", "/new", "/bring-in", "/school/**"};
+  private static final String[] OWN = {
+    "/models/**", "/new", "/bring-in", "/school/**", "/settings", "/let-in"
+  };
 
   @Override
   public void addViewControllers(ViewControllerRegistry registry) {

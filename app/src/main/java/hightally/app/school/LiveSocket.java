@@ -72,8 +72,7 @@ class LiveSocket extends TextWebSocketHandler {
       throws IOException {
     Answered answer = answer(session, message);
     try {
-      byte[] text =
-          words.forReader(session.getHandshakeHeaders(), () -> mapper.writeValueAsBytes(answer));
+      byte[] text = words.forReader(session, () -> mapper.writeValueAsBytes(answer));
       session.sendMessage(new TextMessage(text));
     } catch (IOException e) {
       throw e;

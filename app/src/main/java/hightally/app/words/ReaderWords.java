@@ -14,6 +14,8 @@ import org.springframework.http.server.ServletServerHttpRequest;
 import org.springframework.stereotype.Component;
 import org.springframework.web.context.request.RequestContextHolder;
 import org.springframework.web.context.request.ServletRequestAttributes;
+import org.springframework.web.socket.WebSocketSession;
+import org.springframework.web.util.UriComponentsBuilder;
 
 /**
  * The words for whoever is being answered: what a request says of its reader, else what the program
@@ -53,6 +55,22 @@ public class ReaderWords implements Naming {
     } finally {
       reader.remove();
     }
+  }
+
+  /**
+   * Does something for a reader at the other end of a connection: a browser cannot set headers
+   * where it opens one and says the same in the query.
+   */
+  public <T> T forReader(WebSocketSession session, Callable<T> work) throws Exception {
+    HttpHeaders headers = new HttpHeaders();
+    headers.addAll(session.getHandshakeHeaders());
+    if (session.getUri() != null) {
+      UriComponentsBuilder.fromUri(session.getUri())
+          .build()
+          .getQueryParams()
+          .forEach((name, values) -> headers.put(name, values));
+    }
+    return forReader(headers, work);
   }
 
   /** What an input is refused with. */

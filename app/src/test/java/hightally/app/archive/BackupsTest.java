@@ -56,7 +56,8 @@ class BackupsTest {
   }
 
   private Backups on(Instant day) {
-    HighTallyProperties properties = new HighTallyProperties(false, folder.toString(), false);
+    HighTallyProperties properties =
+        new HighTallyProperties(false, folder.toString(), false, false);
     return new Backups(
         data,
         new ArchiveWriter(data, new ObjectMapper()),

@@ -4,10 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import hightally.app.words.ReaderWords;
+import hightally.core.quantity.Quantity;
+import hightally.core.quantity.Said;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.InputStreamReader;
 import java.io.Writer;
+import java.net.URI;
 import java.net.URISyntaxException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -23,12 +26,14 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
+import org.mockito.Mockito;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpMethod;
 import org.springframework.http.MediaType;
 import org.springframework.mock.web.MockHttpServletResponse;
 import org.springframework.test.web.servlet.request.MockMvcRequestBuilders;
+import org.springframework.web.socket.WebSocketSession;
 
 /**
  * Every route answers in its reader's words: with a made-up message file nothing of the core's
@@ -211,8 +216,20 @@ class ReadersWordsTest extends EveryRoute {
   @Test
   void theBenchSpeaksAsTheBrowserThatOpenedIt() throws Exception {
     reader.set(HttpHeaders.ACCEPT_LANGUAGE, "qq, en;q=0.5");
-    hightally.core.quantity.Said rest = hightally.core.quantity.Said.of("place.rest");
+    Said rest = Said.of("place.rest");
     assertThat(words.forReader(reader, () -> words.say(rest))).isEqualTo("ж");
     assertThat(words.say(rest)).isEqualTo("at rest");
+  }
+
+  @Test
+  void aBrowserThatCannotSetHeadersSaysItInTheAddress() throws Exception {
+    WebSocketSession bench = Mockito.mock(WebSocketSession.class);
+    Mockito.when(bench.getHandshakeHeaders()).thenReturn(new HttpHeaders());
+    Mockito.when(bench.getUri())
+        .thenReturn(URI.create("ws://localhost/api/bench?Length-Unit=in&Decimal-Mark=comma"));
+    Said length = Said.of("demand.mostCharactersDocument", "least", Quantity.mm(12.7));
+    assertThat(words.forReader(bench, () -> words.say(length))).contains("0,500 in");
+    Mockito.when(bench.getUri()).thenReturn(null);
+    assertThat(words.forReader(bench, () -> words.say(length))).contains("12.7 mm");
   }
 }

@@ -1,0 +1,148 @@
+package hightally.app.device;
+
+import hightally.app.device.Codes.Code;
+import hightally.app.device.Devices.Device;
+import hightally.app.platform.LocalNetwork;
+import hightally.core.quantity.InvalidInputException;
+import hightally.core.quantity.Said;
+import io.swagger.v3.oas.annotations.Operation;
+import jakarta.servlet.http.HttpServletRequest;
+import java.security.Principal;
+import java.util.List;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.ProblemDetail;
+import org.springframework.http.ResponseCookie;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.ErrorResponseException;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Letting phones and tablets in, and sending them away. */
+@RestController
+@RequestMapping("/api/devices")
+class DeviceController {
+  private static final int NAME_LONGEST = 60;
+  private static final int CODE_LONGEST = 20;
+
+  private final Codes codes;
+  private final Devices devices;
+  private final LocalNetwork network;
+
+  /**
+   * Who is let in.
+   *
+   * @param open whether the program answers on the local network
+   * @param pages where a device finds the page
+   */
+  record Doorway(boolean open, List<String> pages, List<Device> devices) {}
+
+  /**
+   * Who asks.
+   *
+   * @param desk whether it is the machine the program runs on
+   * @param device the name it was let in under; empty where it was not
+   */
+  record Here(boolean desk, String device) {}
+
+  /** What a device brings to be let in. */
+  record Knock(String code, String name) {}
+
+  DeviceController(Codes codes, Devices devices, LocalNetwork network) {
+    this.codes = codes;
+    this.devices = devices;
+    this.network = network;
+  }
+
+  @GetMapping
+  @Operation(summary = "Whether the program answers on the local network, and who was let in")
+  Doorway all() {
+    return new Doorway(network.isOpen(), network.pages(), devices.all());
+  }
+
+  @GetMapping("/here")
+  @Operation(summary = "Who asks: the machine the program runs on, or a device")
+  Here here(Principal asking) {
+    boolean desk = asking instanceof Visitor visitor && visitor.device() == null;
+    return new Here(desk, asking instanceof Visitor && !desk ? asking.getName() : "");
+  }
+
+  @PostMapping("/code")
+  @Operation(
+      summary = "A code that lets one device in, once, within five minutes; the one before is void")
+  Code code() {
+    if (!network.isOpen()) {
+      throw refusal(
+          HttpStatus.CONFLICT,
+          "The program answers only this machine. End it and start it with --lan first.");
+    }
+    return codes.make();
+  }
+
+  @PostMapping("/let-in")
+  @Operation(summary = "Lets the asking device in; answers with a cookie it is known by from then")
+  ResponseEntity<Here> letIn(@RequestBody Knock knock, HttpServletRequest request) {
+    String name = text("name", knock.name(), NAME_LONGEST);
+    String code = text("code", knock.code(), CODE_LONGEST);
+    String address = request.getRemoteAddr();
+    Codes.Tried tried = codes.use(code, address);
+    if (tried == Codes.Tried.TOO_SOON) {
+      throw tooSoon(codes.secondsLeft(address));
+    }
+    if (tried == Codes.Tried.WRONG) {
+      throw refusal(
+          HttpStatus.FORBIDDEN,
+          "This code does not let in: it is wrong, was used, or is older than five minutes. Make a"
+              + " new one on the machine High Tally runs on.");
+    }
+    Devices.LetIn done = devices.letIn(name, address);
+    ResponseCookie cookie =
+        ResponseCookie.from(DoorFilter.COOKIE, done.word())
+            .httpOnly(true)
+            .sameSite("Strict")
+            .path("/")
+            .maxAge(Devices.KNOWN_FOR)
+            .build();
+    return ResponseEntity.ok()
+        .header(HttpHeaders.SET_COOKIE, cookie.toString())
+        .header(HttpHeaders.CACHE_CONTROL, "no-store")
+        .body(new Here(false, name));
+  }
+
+  private static String text(String field, String given, int longest) {
+    String text = given == null ? "" : given.strip();
+    if (text.isEmpty() || text.length() > longest) {
+      throw InvalidInputException.of(
+          field, text, Said.of("demand.textOfLength", "min", 1, "max", longest));
+    }
+    return text;
+  }
+
+  @DeleteMapping("/{id}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  @Operation(summary = "Sends a device away: its cookie is good no longer")
+  void sendAway(@PathVariable long id) {
+    devices.sendAway(id);
+  }
+
+  private static ErrorResponseException tooSoon(long seconds) {
+    ErrorResponseException refused =
+        refusal(
+            HttpStatus.TOO_MANY_REQUESTS,
+            "Codes that were wrong slow this down: try again in " + seconds + " s.");
+    refused.getHeaders().set(HttpHeaders.RETRY_AFTER, Long.toString(seconds));
+    return refused;
+  }
+
+  private static ErrorResponseException refusal(HttpStatus status, String why) {
+    ProblemDetail problem = ProblemDetail.forStatusAndDetail(status, why);
+    problem.setTitle("Refused");
+    return new ErrorResponseException(status, problem, null);
+  }
+}

@@ -1,0 +1,87 @@
+import { useState } from "react";
+import { Link, useLocation } from "react-router";
+import { useHere, useLetIn } from "@/api/devices";
+import { buttonClass, Button } from "@/ui/button";
+import { Card } from "@/ui/card";
+import { Failure } from "@/ui/message";
+
+/** What a device is called until the pilot says otherwise. */
+const usual = () => (/iPad|Tablet/i.test(navigator.userAgent) ? "Tablet" : "Phone");
+
+/** Lets the device it is opened on in: by a code that was scanned, or typed. */
+export function LetInPage() {
+  const { hash } = useLocation();
+  const [code, setCode] = useState(hash.slice(1));
+  const [name, setName] = useState(usual);
+  const here = useHere();
+  const letIn = useLetIn();
+  const inside = letIn.data !== undefined || (here.data?.device ?? "") !== "";
+  const line = "h-12 w-full rounded-card border border-line-strong bg-sheet px-3 text-lg";
+  return (
+    <div className="mx-auto max-w-md space-y-4 p-4">
+      <h1 className="text-2xl">Let this device in</h1>
+      {here.data?.desk === true && (
+        <Card>
+          <p>
+            This is the machine High Tally runs on; it needs no letting in. Codes for phones are
+            made under{" "}
+            <Link to="/settings" className="underline">
+              Settings
+            </Link>
+            .
+          </p>
+        </Card>
+      )}
+      {inside ? (
+        <Card>
+          <p role="status" className="mb-3 text-lg font-medium text-done">
+            This device is in.
+          </p>
+          <Link to="/" className={buttonClass("main", true)}>
+            To the hangar
+          </Link>
+        </Card>
+      ) : (
+        <Card>
+          <form
+            className="space-y-4"
+            onSubmit={(event) => {
+              event.preventDefault();
+              letIn.mutate({ code, name });
+            }}
+          >
+            <label className="block">
+              <span className="mb-1 block">Code from the desk, under Settings</span>
+              <input
+                className={`${line} figures tracking-widest uppercase`}
+                value={code}
+                maxLength={20}
+                autoComplete="off"
+                onChange={(event) => setCode(event.target.value)}
+              />
+            </label>
+            <label className="block">
+              <span className="mb-1 block">What the desk shall call it</span>
+              <input
+                className={line}
+                value={name}
+                maxLength={60}
+                onChange={(event) => setName(event.target.value)}
+              />
+            </label>
+            {letIn.isError && <Failure error={letIn.error} />}
+            <Button
+              type="submit"
+              look="main"
+              large
+              className="w-full"
+              disabled={letIn.isPending || code.trim() === "" || name.trim() === ""}
+            >
+              Let it in
+            </Button>
+          </form>
+        </Card>
+      )}
+    </div>
+  );
+}
