@@ -2,17 +2,19 @@ import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { StrictMode } from "react";
 import { createRoot } from "react-dom/client";
 import { RouterProvider } from "react-router";
-import { whileAway } from "./api/recovery";
 import { router } from "./router";
 import { applyLook } from "./ui/theme";
 import "./index.css";
 
 applyLook();
 
+const DAY_MS = 86_400_000;
+
 const client = new QueryClient({
   defaultOptions: {
-    queries: { retry: 1, staleTime: 5_000, refetchInterval: whileAway },
-    mutations: { retry: 0 },
+    // What was seen stays for the field, where the program may be out of reach.
+    queries: { retry: 1, staleTime: 5_000, gcTime: DAY_MS, networkMode: "always" },
+    mutations: { retry: 0, networkMode: "always" },
   },
 });
 

@@ -1,6 +1,5 @@
 import createClient from "openapi-fetch";
-import { readerHeaders } from "@/domain/reader";
-import { shutOut } from "./door";
+import { reached } from "./reach";
 import type { components, paths } from "./generated/schema";
 
 export type Schemas = components["schemas"];
@@ -24,19 +23,7 @@ export class ApiError extends Error {
   }
 }
 
-const NOT_LET_IN = 401;
-
-export const api = createClient<paths>({
-  baseUrl: "",
-  fetch: async (request) => {
-    for (const [name, value] of Object.entries(readerHeaders())) {
-      request.headers.set(name, value);
-    }
-    const answer = await globalThis.fetch(request);
-    shutOut(answer.status === NOT_LET_IN);
-    return answer;
-  },
-});
+export const api = createClient<paths>({ baseUrl: "", fetch: reached });
 
 /**
  * A key for a request that must do its work once, however often it is sent. The same value sent
@@ -66,12 +53,17 @@ export async function answered<T>(call: Promise<Answer<T>>): Promise<T> {
     );
   }
   if (!answer.response.ok) {
-    const problem = (answer.error ?? {}) as { detail?: string; violations?: Violation[] };
-    throw new ApiError(
-      answer.response.status,
-      problem.detail ?? `The program answered with status ${answer.response.status}.`,
-      problem.violations ?? [],
-    );
+    throw problemOf(answer.response, answer.error);
   }
   return answer.data as T;
+}
+
+/** What an answer that refuses says. */
+export function problemOf(response: Response, body: unknown): ApiError {
+  const problem = (body ?? {}) as { detail?: string; violations?: Violation[] };
+  return new ApiError(
+    response.status,
+    problem.detail ?? `The program answered with status ${response.status}.`,
+    problem.violations ?? [],
+  );
 }

@@ -22,7 +22,10 @@ export const useHere = () =>
 
 /** A code for one device. */
 export const useMakeCode = () =>
-  useMutation({ mutationFn: () => answered(api.POST("/api/devices/code")) });
+  useMutation({
+    mutationFn: () =>
+      answered(api.POST("/api/devices/code", { headers: { "Content-Type": "application/json" } })),
+  });
 
 /** Lets this device in. */
 export function useLetIn() {

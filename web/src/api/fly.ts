@@ -1,6 +1,9 @@
 import { useMutation, useQuery } from "@tanstack/react-query";
 import { answered, api, type Schemas } from "./client";
+import { day } from "@/domain/words";
+import type { Written } from "./outbox";
 import { useChange, useOnce } from "./queries";
+import { useFieldWork } from "./field-work";
 
 export type CoachSheet = Schemas["CoachSheet"];
 export type CoachStanding = CoachSheet["plan"]["tests"][number];
@@ -65,15 +68,19 @@ export const useMoveLever = () =>
       (await answered(api.POST("/api/edits/levers", { body }))).setup,
   });
 
-export const useAddFlown = (aircraftId: number) =>
-  useOnce((body: Schemas["FlownFlight"], header) =>
-    answered(
-      api.POST("/api/aircraft/{aircraftId}/flights/flown", {
-        params: { path: { aircraftId }, header },
-        body,
-      }),
-    ),
-  );
+/** A flight as flown, with what its tests showed. */
+export const useAddFlown = (id: number) =>
+  useFieldWork<{ flown: Schemas["FlownFlight"]; forms: Written["forms"] }, unknown>({
+    write: ({ flown, forms }) => ({
+      words: `The flight of ${day(flown.report.flownOn)}`,
+      method: "POST",
+      path: `/api/aircraft/${id}/flights/flown`,
+      body: flown,
+      chain: "",
+      forms,
+      page: `/models/${id}/fly/new`,
+    }),
+  });
 
 export const useCorrectFlown = (aircraftId: number) =>
   useChange(({ flightId, body }: { flightId: number; body: Schemas["CorrectedFlown"] }) =>
@@ -133,25 +140,43 @@ export const useBeginCheck = (aircraftId: number) =>
     ),
   );
 
+const ofRun = (aircraftId: number, runId: number) => ({
+  chain: `check ${runId}`,
+  forms: [],
+  page: `/models/${aircraftId}/fly/checks/${runId}`,
+});
+
+/** The run with an answer the program has not judged yet: what is next is the first without one. */
+function answeredMeanwhile(run: CheckRun, answer: CheckAnswer): CheckRun {
+  const answers = [...run.answers.filter((one) => one.step !== answer.step), answer];
+  const next = run.steps.findIndex((step) => !answers.some((one) => one.step === step.id));
+  return { ...run, answers, judged: { ...run.judged, next } };
+}
+
 export const useAnswerStep = (aircraftId: number, runId: number) =>
-  useChange((body: CheckAnswer) =>
-    answered(
-      api.PUT("/api/aircraft/{aircraftId}/checks/{runId}/answers", {
-        params: { path: { aircraftId, runId } },
-        body,
-      }),
-    ),
-  );
+  useFieldWork<CheckAnswer, CheckRun>({
+    write: (body) => ({
+      words: "An answer of a check",
+      method: "PUT",
+      path: `/api/aircraft/${aircraftId}/checks/${runId}/answers`,
+      body,
+      ...ofRun(aircraftId, runId),
+    }),
+    shows: ["check", aircraftId, runId],
+    meanwhile: answeredMeanwhile,
+  });
 
 export const useEndCheck = (aircraftId: number, runId: number) =>
-  useChange((version: number) =>
-    answered(
-      api.PUT("/api/aircraft/{aircraftId}/checks/{runId}/end", {
-        params: { path: { aircraftId, runId } },
-        body: { version },
-      }),
-    ),
-  );
+  useFieldWork<number, CheckRun>({
+    write: (version) => ({
+      words: "The end of a check",
+      method: "PUT",
+      path: `/api/aircraft/${aircraftId}/checks/${runId}/end`,
+      body: { version },
+      ...ofRun(aircraftId, runId),
+    }),
+    shows: ["check", aircraftId, runId],
+  });
 
 /** Ten seconds of the simulated link. */
 export const useLinkReport = (body: Schemas["LinkAsked"]) =>

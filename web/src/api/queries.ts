@@ -6,6 +6,7 @@ import {
   useMutation,
   useQuery,
   useQueryClient,
+  type QueryClient,
 } from "@tanstack/react-query";
 import { useRef, useState } from "react";
 import { answered, api, requestKey, type Schemas } from "./client";
@@ -157,24 +158,10 @@ export const useSettling = (id: number) =>
     queryFn: () => answered(api.GET("/api/aircraft/{id}/settling", at(id))),
   });
 
-export const useGauge = (id: number) =>
-  useChange(
-    (body: Schemas["Measured"]) =>
-      answered(api.PUT("/api/aircraft/{aircraftId}/adjustment/gauge", { ...of(id), body })),
-    openOrder(id),
-  );
-
-export const useVerify = (id: number) =>
-  useChange(
-    (body: Schemas["Seeing"]) =>
-      answered(api.PUT("/api/aircraft/{aircraftId}/adjustment/verified", { ...of(id), body })),
-    openOrder(id),
-  );
-
 /** The clicks that stand in the transmitter, asked for anew whenever an entry begins. */
 export const useStandingTrims = (id: number) =>
   useQuery({
-    gcTime: 0,
+    staleTime: 0,
     queryKey: ["standing-trims", id],
     queryFn: () => answered(api.GET("/api/aircraft/{id}/standing-trims", at(id))),
   });
@@ -227,16 +214,23 @@ export function useChange<V, T>(
     // Changes of one thing, pressed one after the other, are sent one after the other.
     ...(inTurn === undefined ? {} : { scope: { id: inTurn } }),
     mutationFn: change,
-    onSuccess: async (answer) => {
-      if (shows !== undefined) {
-        // What was asked before this change would bring back what stood before it.
-        await client.cancelQueries({ queryKey: shows, exact: true });
-        client.setQueryData(shows, answer);
-      }
-      await client.invalidateQueries({ queryKey: ["hangar"] });
-      void client.invalidateQueries({ predicate: ({ queryKey }) => queryKey[0] !== "hangar" });
-    },
+    onSuccess: (answer) => acknowledged(client, shows, answer),
   });
+}
+
+/** Puts the answer to a change on the page, and asks for all else anew. */
+export async function acknowledged(
+  client: QueryClient,
+  shows: readonly unknown[] | undefined,
+  answer: unknown,
+): Promise<void> {
+  if (shows !== undefined) {
+    // What was asked before this change would bring back what stood before it.
+    await client.cancelQueries({ queryKey: shows, exact: true });
+    client.setQueryData(shows, answer);
+  }
+  await client.invalidateQueries({ queryKey: ["hangar"] });
+  void client.invalidateQueries({ predicate: ({ queryKey }) => queryKey[0] !== "hangar" });
 }
 
 /**
@@ -258,15 +252,28 @@ export function useOpened(...asked: { isFetching: boolean }[]) {
 export function useOnce<V, T>(
   send: (value: V, header: { "Idempotency-Key": string }) => Promise<T>,
 ) {
-  const underWay = useRef<{ text: string; key: string }>(undefined);
+  const once = useOnceKey<V>();
   return useChange(async (value: V) => {
-    const text = JSON.stringify(value);
-    const sent = underWay.current?.text === text ? underWay.current : { text, key: requestKey() };
-    underWay.current = sent;
-    const answer = await send(value, { "Idempotency-Key": sent.key });
-    underWay.current = undefined;
+    const answer = await send(value, { "Idempotency-Key": once.key(value) });
+    once.answered();
     return answer;
   });
+}
+
+/** The key of a value that is being sent, the same until it has been answered. */
+export function useOnceKey<V>() {
+  const underWay = useRef<{ text: string; key: string }>(undefined);
+  return {
+    key: (value: V) => {
+      const text = JSON.stringify(value);
+      const sent = underWay.current?.text === text ? underWay.current : { text, key: requestKey() };
+      underWay.current = sent;
+      return sent.key;
+    },
+    answered: () => {
+      underWay.current = undefined;
+    },
+  };
 }
 
 export const useAddAircraft = () =>
@@ -277,13 +284,6 @@ export const useAddAircraft = () =>
 export const useRevise = (id: number) =>
   useChange((body: Schemas["NewRevision"]) =>
     answered(api.POST("/api/aircraft/{id}/revisions", { ...at(id), body })),
-  );
-
-export const useMoveAdjustment = (id: number) =>
-  useChange(
-    (body: Schemas["Progress"]) =>
-      answered(api.PUT("/api/aircraft/{aircraftId}/adjustment", { ...of(id), body })),
-    openOrder(id),
   );
 
 export const useCloseAdjustment = (id: number) =>

@@ -1,6 +1,6 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { answered, api, type Schemas } from "./client";
-import { openOrder, useChange, useOnce, type Flight } from "./queries";
+import { useChange, useOnce, type Flight } from "./queries";
 
 export type Story = Schemas["ModelStanding"];
 export type TrimSeries = Story["series"][number];
@@ -29,13 +29,6 @@ export const usePlan = (id: number, wish: PlanWish) =>
 export const useBeginPlanned = (id: number) =>
   useChange((body: Schemas["BeginningWith"]) =>
     answered(api.POST("/api/aircraft/{aircraftId}/adjustment/planned", { ...of(id), body })),
-  );
-
-export const useMark = (id: number) =>
-  useChange(
-    (body: Schemas["Marking"]) =>
-      answered(api.PUT("/api/aircraft/{aircraftId}/adjustment/mark", { ...of(id), body })),
-    openOrder(id),
   );
 
 /** Takes what explains the measurements into the description. */

@@ -1,6 +1,7 @@
 import { length, lengthSign, typedLength } from "@/domain/reader";
 import { useState } from "react";
-import { useGauge, type OpenAdjustment, type PlannedRod } from "@/api/queries";
+import { type OpenAdjustment, type PlannedRod } from "@/api/queries";
+import { useGauge } from "@/api/field-work";
 import { travelWords, wayWords } from "@/domain/words";
 import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";

@@ -1,7 +1,7 @@
 import { lengthSign, typedLength } from "@/domain/reader";
 import { useState } from "react";
-import type { OpenAdjustment, PlannedRod } from "@/api/queries";
-import { useMark } from "@/api/story";
+import { type OpenAdjustment, type PlannedRod } from "@/api/queries";
+import { useMark } from "@/api/field-work";
 import { size, travelWords, wayWords } from "@/domain/words";
 import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";

@@ -1,6 +1,7 @@
 import { length, lengthFigure, lengthSign, typedLength } from "@/domain/reader";
 import { useState } from "react";
-import { useVerify, type OpenAdjustment } from "@/api/queries";
+import { type OpenAdjustment } from "@/api/queries";
+import { useVerify } from "@/api/field-work";
 import { wayWords } from "@/domain/words";
 import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";

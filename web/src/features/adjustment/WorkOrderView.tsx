@@ -1,5 +1,7 @@
 import { Link, useNavigate } from "react-router";
-import { useCloseAdjustment, useMoveAdjustment, type OpenAdjustment } from "@/api/queries";
+import { useCloseAdjustment, type OpenAdjustment } from "@/api/queries";
+import { useMoveAdjustment } from "@/api/field-work";
+import { useAway } from "@/api/reach";
 import { VerifyPanel } from "./VerifyPanel";
 import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
@@ -24,6 +26,7 @@ export function WorkOrderView({ open }: { open: OpenAdjustment }) {
   const last = open.step === steps.length - 1;
   const done = open.done.filter(Boolean).length;
   const busy = move.isPending || close.isPending;
+  const away = useAway() !== undefined;
   const go = (to: number) => {
     if (!busy && to >= 0 && to < steps.length) {
       move.mutate({ step: to, version: open.version });
@@ -78,6 +81,11 @@ export function WorkOrderView({ open }: { open: OpenAdjustment }) {
           </div>
         )}
       </article>
+      {last && away && (
+        <p role="status" className="mt-3 border-l-4 border-tag bg-sheet px-4 py-2">
+          The new revision is saved once the program is back: it judges what was seen first.
+        </p>
+      )}
       {open.barred !== "" && (
         <p role="status" className="mt-3 border-l-4 border-tag bg-sheet px-4 py-2" data-barred>
           {open.barred}
@@ -89,7 +97,7 @@ export function WorkOrderView({ open }: { open: OpenAdjustment }) {
           Back
         </Button>
         {last ? (
-          <Button look="main" large onClick={finish} disabled={busy}>
+          <Button look="main" large onClick={finish} disabled={busy || away}>
             Done: save revision {standing.newest.number + 1}
           </Button>
         ) : (

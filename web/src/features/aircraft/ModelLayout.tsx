@@ -12,6 +12,7 @@ import { Failure, Waiting } from "@/ui/message";
 import { useShortcut } from "@/ui/shortcuts";
 import { DraftBar } from "./DraftBar";
 import { LoopNav } from "./LoopNav";
+import { FieldReady } from "@/features/model/FieldReady";
 import { ModelContext } from "@/features/model/model";
 
 /** Everything about one model, with its bench and its draft. */
@@ -47,6 +48,7 @@ function NoModel({ error }: { error: Error }) {
 
 function LoadedModel({ standing }: { standing: Standing }) {
   const newest = standing.newest;
+  const [phone] = useState(() => matchMedia("(max-width: 640px)").matches);
   const [found] = useState(() => keptDraft(standing.id));
   const draftKept = found.state === "kept" ? found.value : undefined;
   const older =
@@ -98,6 +100,7 @@ function LoadedModel({ standing }: { standing: Standing }) {
   return (
     <ModelContext value={model}>
       <BenchContext value={bench}>
+        {phone && <FieldReady model={standing.id} />}
         <GameController mode={draft.present.transmitter.stickMode} />
         <LoopNav />
         <div className="mx-auto max-w-[1400px] space-y-3 p-4">

@@ -148,8 +148,16 @@ function Entry(props: EntryProps) {
     }
     const report = whole(filled, asks);
     if (corrected === undefined) {
-      const adding = simulated ? practised : add;
-      adding.mutate({ revisionNumber: standing.newest.number, report, seen }, { onSuccess: saved });
+      const flown = { revisionNumber: standing.newest.number, report, seen };
+      if (simulated) {
+        practised.mutate(flown, { onSuccess: saved });
+      } else {
+        const forms = [
+          { name: key, value: filled },
+          { name: `${key}.seen`, value: seen },
+        ];
+        add.mutate({ flown, forms }, { onSuccess: saved });
+      }
     } else {
       const body = { version: corrected.version, report, seen };
       correct.mutate({ flightId: corrected.id, body }, { onSuccess: saved });

@@ -4,6 +4,8 @@ import { Link, Outlet, useLocation, useMatches } from "react-router";
 import { useShutOut } from "@/api/door";
 import { usePreference } from "@/domain/preference";
 import { decimalMark, lengthUnit } from "@/domain/reader";
+import { usePost } from "@/api/field-work";
+import { OutOfReach } from "./OutOfReach";
 import { focusMain, MAIN } from "@/ui/focus";
 import { Modal } from "@/ui/modal";
 import { SHORTCUTS, useShortcut } from "@/ui/shortcuts";
@@ -30,6 +32,7 @@ export function Shell() {
   const [mark] = usePreference(decimalMark);
   useShortcut("help", () => setHelp(true));
   useArrival();
+  usePost();
   const Icon = ICONS[theme.next];
   return (
     <div className="min-h-dvh">
@@ -125,18 +128,23 @@ function PhoneMenu() {
   );
 }
 
-/** What holds for every page: this device is not let in. */
+/** What holds for every page: this device is not let in, or the program is out of reach. */
 function Notices() {
   const shut = useShutOut();
   const { pathname } = useLocation();
-  return shut && pathname !== "/let-in" ? (
-    <p role="alert" className="border-l-4 border-grounded bg-sheet px-4 py-3">
-      This device is not let in, or not any more.{" "}
-      <Link to="/let-in" className="font-semibold underline">
-        Let it in by a code
-      </Link>
-    </p>
-  ) : null;
+  return (
+    <div className="no-print">
+      {shut && pathname !== "/let-in" && (
+        <p role="alert" className="border-l-4 border-grounded bg-sheet px-4 py-3">
+          This device is not let in, or not any more.{" "}
+          <Link to="/let-in" className="font-semibold underline">
+            Let it in by a code
+          </Link>
+        </p>
+      )}
+      <OutOfReach />
+    </div>
+  );
 }
 
 function ShortcutList() {

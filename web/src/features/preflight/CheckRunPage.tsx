@@ -8,6 +8,7 @@ import {
   type CheckRun,
   type CheckStep,
 } from "@/api/fly";
+import { useLetters } from "@/api/outbox";
 import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { Card, Caution } from "@/ui/card";
@@ -139,6 +140,9 @@ function Step({ run, index, step, go }: StepProps) {
   );
 }
 
+const titleOf = (run: CheckRun, step: string) =>
+  run.steps.find((one) => one.id === step)?.title ?? step;
+
 const VERDICTS = { RIGHT: "right", WRONG: "not right", LEFT_OUT: "left out" } as const;
 
 /** What a check found, to be ended or looked at again. */
@@ -146,7 +150,9 @@ function Summary({ run, back }: { run: CheckRun; back: (to: number) => void }) {
   const { standing } = useModel();
   const end = useEndCheck(standing.id, run.id);
   const navigate = useNavigate();
-  const clear = run.judged.reasons.length === 0;
+  const waits = useLetters().some((one) => one.chain === `check ${run.id}`);
+  const seen = run.answers.filter((one) => one.verdict !== "RIGHT");
+  const clear = run.judged.reasons.length === 0 && (!waits || seen.length === 0);
   const open = run.state === "OPEN";
   const finish = () =>
     end.mutate(run.version, {
@@ -156,7 +162,13 @@ function Summary({ run, back }: { run: CheckRun; back: (to: number) => void }) {
   return (
     <div className="mx-auto max-w-2xl space-y-3 pt-3">
       <Card
-        title={clear ? "Nothing found that grounds it" : "Not to be flown like this"}
+        title={
+          clear
+            ? waits
+              ? "All right by your answers, not judged yet"
+              : "Nothing found that grounds it"
+            : "Not to be flown like this"
+        }
         className={`border-l-4 ${clear ? "border-l-done" : "border-l-grounded"}`}
       >
         <ul className="list-disc pl-5" data-reasons={run.judged.reasons.length}>
@@ -164,6 +176,14 @@ function Summary({ run, back }: { run: CheckRun; back: (to: number) => void }) {
             <li key={one}>{one}</li>
           ))}
         </ul>
+        {waits && (
+          <p data-unjudged>
+            The program is out of reach and has not judged this check; your answers wait in this
+            browser.
+            {seen.length > 0 &&
+              ` Not right or left out: ${seen.map((one) => titleOf(run, one.step)).join(", ")}.`}
+          </p>
+        )}
         {clear && <p>The last word is yours, at the model.</p>}
         {open && (
           <Button

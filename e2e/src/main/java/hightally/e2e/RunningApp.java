@@ -17,6 +17,7 @@ import java.util.List;
 /** The packaged application in a process of its own, started as the script starts it. */
 public final class RunningApp implements AutoCloseable {
   private static final String READY = "High Tally is ready at ";
+  private static final String PORT = "--server.port=";
   private static final Path JAR = root().resolve("app/target/high-tally-boot.jar");
   private static final Path UNPACKED = root().resolve("e2e/target/run");
 
@@ -54,6 +55,21 @@ public final class RunningApp implements AutoCloseable {
       copyTree(FILLED, data);
     }
     return launch(shared(), List.of("--high-tally.demo=true", "--high-tally.data=" + data));
+  }
+
+  /** Starts on a port of its own, for devices on the local network as well. */
+  public static RunningApp startForDevices(Path data, int port) {
+    unpack();
+    if (!Files.exists(data)) {
+      copyTree(FILLED, data);
+    }
+    return launch(
+        shared(),
+        List.of(
+            "--high-tally.demo=true",
+            "--high-tally.data=" + data,
+            "--high-tally.lan=true",
+            PORT + port));
   }
 
   /** Starts on a free port with an empty hangar. */
@@ -133,7 +149,9 @@ public final class RunningApp implements AutoCloseable {
     command.addAll(List.of("-XX:+UseSerialGC", "-Dspring.aot.enabled=true", "-Xlog:disable"));
     command.addAll(flags);
     command.addAll(List.of("-jar", UNPACKED.resolve("high-tally-boot.jar").toString()));
-    command.add("--server.port=0");
+    if (arguments.stream().noneMatch(one -> one.startsWith(PORT))) {
+      command.add(PORT + 0);
+    }
     command.addAll(arguments);
     try {
       Process process = new ProcessBuilder(command).redirectErrorStream(true).start();

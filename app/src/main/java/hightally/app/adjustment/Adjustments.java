@@ -156,13 +156,16 @@ public class Adjustments {
    */
   @Transactional
   public OpenAdjustment measure(long aircraftId, GaugeRead read, int version) {
-    AdjustmentEntity found = current(aircraftId, version);
+    AdjustmentEntity found = current(aircraftId);
     Setup setup = hangar.revision(aircraftId, found.revisionNumber()).setup();
     Surface surface = surface(setup, read.surface());
     double mm = RulerCheck.GaugeReading.zeroing(surface, read.sizeMm(), read.way()).mm();
     Gauge gauge = new Gauge(read.surface(), mm, read.choice());
     OrderBook.check(setup, AdjustmentPlanner.plan(setup, found.flown(() -> setup)), gauge);
-    found.measured(gauge);
+    if (found.gauges().contains(gauge) && found.version() == version + 1) {
+      return book.read(found);
+    }
+    seen(found, version).measured(gauge);
     return book.read(adjustments.saveAndFlush(found));
   }
 
@@ -199,22 +202,28 @@ public class Adjustments {
   @Transactional
   public OpenAdjustment mark(long aircraftId, MarkRead read, int version) {
     Validation.check(read);
-    AdjustmentEntity found = current(aircraftId, version);
+    AdjustmentEntity found = current(aircraftId);
     Setup setup = hangar.revision(aircraftId, found.revisionNumber()).setup();
     Surface surface = surface(setup, read.surface());
     double off = -RulerCheck.GaugeReading.zeroing(surface, read.offMm(), read.way()).mm();
     MarkSeen seen = new MarkSeen(read.surface(), read.steps(), off);
     Validation.check(seen);
-    found.marked(seen);
+    if (found.marks().contains(seen) && found.version() == version + 1) {
+      return book.read(found);
+    }
+    seen(found, version).marked(seen);
     return book.read(adjustments.saveAndFlush(found));
   }
 
   /** Notes what a surface does at the end with a stick. */
   @Transactional
   public OpenAdjustment verify(long aircraftId, BenchVerification.Verified verified, int version) {
-    AdjustmentEntity found = current(aircraftId, version);
+    AdjustmentEntity found = current(aircraftId);
     BenchVerification.check(hangar.revision(aircraftId, found.revisionNumber()).setup(), verified);
-    found.verified(verified);
+    if (found.verified().contains(verified) && found.version() == version + 1) {
+      return book.read(found);
+    }
+    seen(found, version).verified(verified);
     return book.read(adjustments.saveAndFlush(found));
   }
 
@@ -272,8 +281,12 @@ public class Adjustments {
   /** Keeps the step the pilot is at, so that the work can be left and taken up again. */
   @Transactional
   public OpenAdjustment moveTo(long aircraftId, int step, int version) {
-    AdjustmentEntity found = current(aircraftId, version);
+    AdjustmentEntity found = current(aircraftId);
     OpenAdjustment open = book.read(found);
+    if (found.step() == step && found.version() == version + 1) {
+      return open;
+    }
+    seen(found, version);
     int last = open.plan().steps().size() - 1;
     if (step < 0 || step > last) {
       throw InvalidInputException.of("step", step, Said.of("demand.to", "last", last));
@@ -356,9 +369,16 @@ public class Adjustments {
   }
 
   private AdjustmentEntity current(long aircraftId, int version) {
-    AdjustmentEntity found =
-        book.entity(aircraftId)
-            .orElseThrow(() -> new NotFoundException("open adjustment of aircraft", aircraftId));
+    return seen(current(aircraftId), version);
+  }
+
+  private AdjustmentEntity current(long aircraftId) {
+    return book.entity(aircraftId)
+        .orElseThrow(() -> new NotFoundException("open adjustment of aircraft", aircraftId));
+  }
+
+  /** The same sent twice, since its answer was lost on the way, is not a page that came late. */
+  private static AdjustmentEntity seen(AdjustmentEntity found, int version) {
     if (found.version() != version) {
       throw new ConflictException(
           "This work order was moved on from another page. Reload to see where it stands.");

@@ -1,0 +1,295 @@
+package hightally.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.google.zxing.BinaryBitmap;
+import com.google.zxing.MultiFormatReader;
+import com.google.zxing.client.j2se.BufferedImageLuminanceSource;
+import com.google.zxing.common.HybridBinarizer;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.ColorScheme;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.net.Inet4Address;
+import java.net.InetAddress;
+import java.net.NetworkInterface;
+import java.net.ServerSocket;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.regex.Pattern;
+import javax.imageio.ImageIO;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** A desk and phones on the local network: let in, sent away, and out of reach of the program. */
+class PhoneStoriesTest {
+  @TempDir static Path folder;
+  private static RunningApp app;
+  private static Browser browser;
+  private static int port;
+
+  @BeforeAll
+  static void start() throws IOException {
+    try (ServerSocket free = new ServerSocket(0)) {
+      port = free.getLocalPort();
+    }
+    started();
+    browser = Story.beside(app, Browser::new);
+    PlaywrightAssertions.setDefaultAssertionTimeout(60_000);
+  }
+
+  private static void started() {
+    app = RunningApp.startForDevices(folder.resolve("data"), port);
+  }
+
+  @AfterAll
+  static void stop() {
+    try {
+      browser.close();
+    } finally {
+      app.close();
+    }
+  }
+
+  /** Where a device finds this machine. */
+  private static String network() {
+    try {
+      for (NetworkInterface one : Collections.list(NetworkInterface.getNetworkInterfaces())) {
+        for (InetAddress address : Collections.list(one.getInetAddresses())) {
+          if (address instanceof Inet4Address && !address.isLoopbackAddress()) {
+            return "http://" + address.getHostAddress() + ":" + port + "/";
+          }
+        }
+      }
+    } catch (IOException e) {
+      throw new IllegalStateException(e);
+    }
+    throw new AssertionError("this test needs a machine with a network");
+  }
+
+  private static Page desk(String path) {
+    Page page = browser.page(1280, 800, ColorScheme.LIGHT);
+    page.navigate(app.address() + path);
+    return page;
+  }
+
+  private static Page device() {
+    return browser.page(360, 780, ColorScheme.LIGHT);
+  }
+
+  /** What a camera reads off the desk's screen. */
+  private static String scanned(Page desk) {
+    try {
+      byte[] seen = desk.locator("[data-code]").screenshot();
+      var picture = ImageIO.read(new ByteArrayInputStream(seen));
+      var light = new BufferedImageLuminanceSource(picture);
+      return new MultiFormatReader().decode(new BinaryBitmap(new HybridBinarizer(light))).getText();
+    } catch (IOException | com.google.zxing.NotFoundException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
+  private static void letIn(Page desk, Page phone, String name) {
+    Story.button(desk, "Let a device in").click();
+    assertThat(desk.locator("[data-code]")).isVisible();
+    String link = scanned(desk).replaceFirst("http://[^/]*/", network());
+    phone.navigate(link);
+    phone.getByLabel("What the desk shall call it").fill(name);
+    Story.button(phone, "Let it in").click();
+    assertThat(phone.getByText("This device is in.")).isVisible();
+    assertThat(desk.locator("[data-device='" + name + "']")).isVisible();
+  }
+
+  private static Page phone(String name) {
+    Page desk = desk("settings");
+    Page phone = device();
+    letIn(desk, phone, name);
+    desk.close();
+    return phone;
+  }
+
+  @Test
+  void aPhoneIsLetInByScanningAndSentAway() {
+    Page desk = desk("settings");
+    Page phone = device();
+    phone.navigate(network());
+    assertThat(phone.getByText("This device is not let in, or not any more.")).isVisible();
+    assertThat(phone.locator("main")).not().containsText("Quillon");
+    letIn(desk, phone, "Pocket");
+    phone.getByRole(AriaRole.LINK, Story.named("To the hangar")).click();
+    assertThat(phone.locator("main")).containsText("Quillon");
+
+    // The code was good once; the desk no longer shows it.
+    assertThat(desk.locator("[data-code]")).hasCount(0);
+    assertThat(desk.getByText("It is in.")).isVisible();
+
+    Story.button(desk, "Send Pocket away").click();
+    assertThat(desk.locator("[data-device='Pocket']")).hasCount(0);
+    phone.reload();
+    assertThat(phone.getByText("This device is not let in, or not any more.")).isVisible();
+    assertThat(phone.locator("main")).not().containsText("Quillon");
+    desk.close();
+    phone.close();
+  }
+
+  @Test
+  void aCodeIsTypedAndAWrongOneIsRefusedInWords() {
+    Page desk = desk("settings");
+    Story.button(desk, "Let a device in").click();
+    String code = desk.locator("[data-code]").getAttribute("data-code");
+    Page phone = device();
+    phone.navigate(network() + "let-in");
+    phone.getByLabel("Code from the desk, under Settings").fill("2222-2222");
+    Story.button(phone, "Let it in").click();
+    assertThat(phone.getByRole(AriaRole.ALERT).last()).containsText("This code does not let in");
+    phone.waitForTimeout(1_100);
+    phone.getByLabel("Code from the desk, under Settings").fill(code.toLowerCase());
+    Story.button(phone, "Let it in").click();
+    assertThat(phone.getByText("This device is in.")).isVisible();
+    Story.button(desk, "Send Phone away").click();
+    assertThat(desk.locator("[data-device]")).hasCount(0);
+    desk.close();
+    phone.close();
+  }
+
+  private static JsonNode flights(long model) {
+    return Models.call(app, "GET", "api/aircraft/" + model + "/flights?size=100", null);
+  }
+
+  private static List<String> goals(long model) {
+    List<String> goals = new ArrayList<>();
+    flights(model).get("items").forEach(one -> goals.add(one.at("/report/goal").asText()));
+    Collections.reverse(goals);
+    return goals;
+  }
+
+  private static void fly(Page phone, String goal) {
+    Story.describeTheDay(phone);
+    phone.getByLabel("Goal of the flight").fill(goal);
+    Story.button(phone, "Save the flight").click();
+    phone.waitForURL("**/fly");
+  }
+
+  @Test
+  void flightsEnteredWhileTheProgramIsKilledAreStoredOnceAndInOrder() {
+    long model = Models.planted(app, 1, setup -> setup.put("name", "Dabchick"));
+    Page phone = phone("Field");
+    phone.navigate(network() + "models/" + model + "/fly");
+    phone.getByRole(AriaRole.LINK, Story.named("Log a flight")).first().click();
+    assertThat(Story.button(phone, "Save the flight")).isVisible();
+    phone.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
+    app.kill();
+
+    fly(phone, "first");
+    assertThat(phone.locator("[data-away='1']")).containsText("Out of reach since");
+    assertThat(phone.getByText("do not close or reload this page")).isVisible();
+    phone.getByRole(AriaRole.LINK, Story.named("Log a flight")).first().click();
+    fly(phone, "second");
+    assertThat(phone.locator("[data-away='2']")).isVisible();
+
+    started();
+    assertThat(phone.locator("[data-away]")).hasCount(0);
+    assertThat(phone.getByText("first").first()).isVisible();
+    assertThat(phone.getByText("second").first()).isVisible();
+    assertThat(goals(model)).containsExactly("first", "second");
+
+    // The phone is known as before, and the next flight goes straight through.
+    phone.getByRole(AriaRole.LINK, Story.named("Log a flight")).first().click();
+    fly(phone, "third");
+    assertThat(goals(model)).containsExactly("first", "second", "third");
+    phone.close();
+  }
+
+  @Test
+  void aCheckGoesOnOutOfReachAndIsJudgedWhenTheProgramIsBack() {
+    long model = Models.planted(app, 1, setup -> setup.put("name", "Turnstone"));
+    Page phone = phone("Check");
+    phone.navigate(network() + "models/" + model + "/fly/checks");
+    phone.getByRole(AriaRole.BUTTON, Story.containing("Before the flight")).click();
+    assertThat(phone.locator("[data-check-step=parts]")).isVisible();
+    phone.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
+    app.kill();
+
+    String wrong = "";
+    for (int i = 0; phone.locator("[data-check-step]").count() > 0; i++) {
+      String step = phone.locator("[data-check-step]").getAttribute("data-check-step");
+      if (i == 2) {
+        wrong = phone.locator("[data-check-step]").innerText();
+        Story.button(phone, "Not right").click();
+        phone.getByLabel("What was it? Why left out?").fill("The left one sticks");
+        Story.button(phone, "Wrong").click();
+      } else {
+        Story.button(phone, "Right").click();
+      }
+      assertThat(phone.locator("[data-check-step='" + step + "']")).hasCount(0);
+    }
+    assertThat(phone.getByText("Not to be flown like this")).isVisible();
+    assertThat(phone.locator("[data-unjudged]")).containsText(wrong);
+
+    started();
+    assertThat(phone.locator("[data-unjudged]")).hasCount(0);
+    assertThat(phone.locator("[data-reasons]")).containsText("The left one sticks");
+    JsonNode run = Models.call(app, "GET", "api/aircraft/" + model + "/checks", null).at("/runs/0");
+    assertThat(run.get("answers")).hasSameSizeAs(run.get("steps"));
+    phone.close();
+  }
+
+  @Test
+  void twoPhonesAndADeskWorkOnOneModel() {
+    long model = Models.planted(app, 1, setup -> setup.put("name", "Knot"));
+    Page desk = desk("models/" + model + "/fly/new");
+    Page one = phone("One");
+    Page two = phone("Two");
+    for (Page page : List.of(one, two)) {
+      page.navigate(network() + "models/" + model + "/fly/new");
+      assertThat(Story.button(page, "Save the flight")).isVisible();
+    }
+    // Both fly, and the desk as well: three flights, none lost.
+    fly(one, "from one");
+    fly(two, "from two");
+    fly(desk, "from the desk");
+    assertThat(goals(model)).containsExactly("from one", "from two", "from the desk");
+
+    // A check begun on one phone is gone on with on the other; the first sees it without asking.
+    one.navigate(network() + "models/" + model + "/fly/checks");
+    one.getByRole(AriaRole.BUTTON, Story.containing("Before the flight")).click();
+    assertThat(one.locator("[data-check-step=parts]")).isVisible();
+    two.navigate(network() + "models/" + model + "/fly/checks");
+    two.getByRole(AriaRole.LINK, Story.named("Go on where it was left")).click();
+    Story.button(two, "Right").click();
+    assertThat(two.locator("[data-check-step=parts]")).hasCount(0);
+    Story.button(one, "Right").click();
+    assertThat(one.locator("[data-check-step=parts]")).hasCount(0);
+
+    // Two changes of one revision: the second is told, and keeps what it typed.
+    desk.navigate(app.address() + "models/" + model + "/rig");
+    two.navigate(network() + "models/" + model + "/rig");
+    desk.getByLabel("Horn radius").fill("16.5");
+    two.getByLabel("Horn radius").fill("17");
+    for (Page page : List.of(desk, two)) {
+      assertThat(page.getByText("1 unsaved change")).isVisible();
+    }
+    saved(desk, "At the desk");
+    assertThat(desk.getByText("unsaved change")).hasCount(0);
+    saved(two, "On the phone");
+    assertThat(two.getByLabel("Horn radius")).hasValue("17");
+    JsonNode newest = Models.call(app, "GET", "api/aircraft/" + model, null).get("newest");
+    assertThat(newest.get("reason").asText()).isEqualTo("At the desk");
+    for (Page page : List.of(desk, one, two)) {
+      page.close();
+    }
+  }
+
+  private static void saved(Page page, String reason) {
+    page.getByLabel("Why this change").fill(reason);
+    Story.button(page, Pattern.compile("^Save as revision")).click();
+  }
+}
