@@ -38,6 +38,23 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/aircraft/{id}/place": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    /** Sets a model aside, deletes it with a way back for 30 days, or brings it back; refused while rods are being turned */
+    put: operations["putAircraftIdPlace"];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/aircraft/{aircraftId}/wishes": {
     parameters: {
       query?: never;
@@ -1648,6 +1665,23 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/aircraft/{id}/copy": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** A second aircraft of the type: the newest setup under another name, with trims at zero; flights, trims, measurements, checks and findings stay with the first */
+    post: operations["postAircraftIdCopy"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/aircraft/{aircraftId}/way-back": {
     parameters: {
       query?: never;
@@ -2421,6 +2455,23 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/aircraft/put-away": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** Models that are set aside, and those deleted within a month */
+    get: operations["getAircraftPutAway"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/devices/{id}": {
     parameters: {
       query?: never;
@@ -2723,6 +2774,10 @@ export interface components {
       createdAt: string;
       restored: boolean;
       flewWell: boolean;
+    };
+    Put: {
+      /** @enum {string} */
+      place: "IN_USE" | "SET_ASIDE" | "DELETED";
     };
     BalanceStation: {
       /**
@@ -6546,6 +6601,9 @@ export interface components {
       flewWell: boolean;
       setup: components["schemas"]["Setup"];
     };
+    Copied: {
+      name: string;
+    };
     GoingBack: {
       /** Format: int32 */
       basedOn: number;
@@ -7056,6 +7114,8 @@ export interface components {
     Standing: {
       /** Format: int64 */
       id: number;
+      /** @enum {string} */
+      place: "IN_USE" | "SET_ASIDE" | "DELETED";
       newest: components["schemas"]["Revision"];
       /** Format: int32 */
       trimsHoldSince: number;
@@ -7112,6 +7172,17 @@ export interface components {
       /** @enum {string} */
       kind: "FLIGHT" | "FULL" | "RANGE" | "PUPIL";
       why: string;
+    };
+    PutAway: {
+      /** Format: int64 */
+      id: number;
+      name: string;
+      /** @enum {string} */
+      place: "IN_USE" | "SET_ASIDE" | "DELETED";
+      /** Format: date-time */
+      since: string;
+      /** Format: date-time */
+      gone: string | null;
     };
     /** @description One thing wrong with an input. */
     Violation: {
@@ -7255,6 +7326,93 @@ export interface operations {
         content: {
           "application/json": components["schemas"]["RevisionHeader"];
         };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The data cannot be written: perhaps the disk is full. */
+      503: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  putAircraftIdPlace: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["Put"];
+      };
+    };
+    responses: {
+      /** @description No Content */
+      204: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
       };
       /** @description A part of the address is of the wrong kind. */
       400: {
@@ -14371,6 +14529,97 @@ export interface operations {
       };
     };
   };
+  postAircraftIdCopy: {
+    parameters: {
+      query?: never;
+      header?: {
+        "Idempotency-Key"?: string;
+      };
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["Copied"];
+      };
+    };
+    responses: {
+      /** @description Created */
+      201: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["Added"];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The data cannot be written: perhaps the disk is full. */
+      503: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
   getAircraftAircraftIdWayBack: {
     parameters: {
       query: {
@@ -18111,6 +18360,35 @@ export interface operations {
       };
       /** @description What was sent breaks its contract; every violation is named. */
       422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  getAircraftPutAway: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["PutAway"][];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
         headers: {
           [name: string]: unknown;
         };

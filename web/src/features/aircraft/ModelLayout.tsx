@@ -7,7 +7,8 @@ import { isChanged, keepDraft, keptDraft, reduceDraft, type Draft } from "@/doma
 import { keep, kept } from "@/domain/storage";
 import { useGamepad } from "@/features/bench/gamepad";
 import { BenchContext, BenchStore } from "@/features/bench/store";
-import { buttonClass } from "@/ui/button";
+import { usePut } from "@/api/places";
+import { Button, buttonClass } from "@/ui/button";
 import { Failure, Waiting } from "@/ui/message";
 import { useShortcut } from "@/ui/shortcuts";
 import { DraftBar } from "./DraftBar";
@@ -104,6 +105,7 @@ function LoadedModel({ standing }: { standing: Standing }) {
         <GameController mode={draft.present.transmitter.stickMode} />
         <LoopNav />
         <div className="mx-auto max-w-[1400px] space-y-3 p-4">
+          {standing.place !== "IN_USE" && <PutAwayNote standing={standing} />}
           <DraftBar broken={found.state === "broken"} />
           {draft.present.notebook.rolesFromNames && (
             <p role="note" className="no-print border-l-4 border-tag bg-sheet px-4 py-2">
@@ -117,6 +119,26 @@ function LoadedModel({ standing }: { standing: Standing }) {
         </div>
       </BenchContext>
     </ModelContext>
+  );
+}
+
+/** That a model is not in the hangar's list, and the way back. */
+function PutAwayNote({ standing }: { standing: Standing }) {
+  const put = usePut();
+  return (
+    <div role="note" className="no-print border-l-4 border-grounded bg-sheet px-4 py-2">
+      {standing.place === "DELETED"
+        ? "This model was deleted: nothing of it is changed any more. "
+        : "This model is set aside. "}
+      <Button
+        look="quiet"
+        disabled={put.isPending}
+        onClick={() => put.mutate({ id: standing.id, place: "IN_USE" })}
+      >
+        Bring it back
+      </Button>
+      {put.isError && <Failure error={put.error} />}
+    </div>
   );
 }
 

@@ -10,6 +10,7 @@ import { Failure, Waiting } from "@/ui/message";
 import { More } from "@/ui/more";
 import { DifferenceList } from "@/features/model/DifferenceList";
 import { useModel } from "@/features/model/model";
+import { WholeModel } from "./WholeModel";
 import { GoBack } from "@/features/model/GoBack";
 
 /** Every saved state, what it did to the trims; two compared, one restored as a new revision. */
@@ -31,70 +32,73 @@ export function RevisionsPage() {
   );
   return (
     <div className="mx-auto grid max-w-[1250px] gap-4 lg:grid-cols-[minmax(0,5fr)_minmax(0,6fr)]">
-      <Card title="Revisions">
-        {well.isError && <Failure error={well.error} />}
-        <p className="mb-2 text-sm text-soft">
-          Mark what flew well: going back to it is one step, and names the rods to turn back.
-        </p>
-        <ol>
-          {revisions.items.map((each) => (
-            <li
-              key={each.number}
-              data-revision={each.number}
-              className="flex flex-wrap items-center gap-x-4 gap-y-1 border-t border-line py-3 first:border-0"
-            >
-              <span className="figures grid size-9 place-items-center rounded-full bg-inset font-bold">
-                {each.number}
-              </span>
-              <div className="min-w-0 grow basis-4/5">
-                <p className="font-medium">{each.reason}</p>
-                <p className="text-sm text-soft">
-                  {day(each.createdAt)}
-                  {each.fromAdjustment && ", from an adjustment"}
-                  {each.corrects && ", a corrected description; the model is as it was"}
-                  {each.restored && ", gone back"}
-                  {each.flewWell && <strong className="text-done"> flew well</strong>}
-                </p>
-                <Flown
-                  trims={
-                    flights.items?.filter((flight) => flight.revisionNumber === each.number) ?? []
-                  }
-                />
-              </div>
-              <a
-                className={buttonClass("quiet")}
-                aria-label={`Save revision ${each.number} as a file`}
-                href={`/api/aircraft/${standing.id}/revisions/${each.number}/file`}
-              >
-                <Download aria-hidden size={16} /> File
-              </a>
-              <Button
-                look="quiet"
-                aria-pressed={each.flewWell}
-                disabled={well.isPending}
-                onClick={() => well.mutate({ number: each.number, flewWell: !each.flewWell })}
-              >
-                {each.flewWell ? "Flew well ✓" : "Flew well"}
-              </Button>
-              {each.number !== newest && <GoBack revision={each.number} />}
-            </li>
-          ))}
-        </ol>
-        <More
-          shown={revisions.items.length}
-          total={revisions.total}
-          more={revisions.more}
-          coming={revisions.coming}
-        />
-        {flights.more !== undefined && (
-          <p className="pt-2 text-sm text-soft">
-            Shown with the newest {flights.items?.length} flights.{" "}
-            <Button look="quiet" onClick={flights.more}>
-              Older flights too
-            </Button>
+      <div className="space-y-4">
+        <WholeModel />
+        <Card title="Revisions">
+          {well.isError && <Failure error={well.error} />}
+          <p className="mb-2 text-sm text-soft">
+            Mark what flew well: going back to it is one step, and names the rods to turn back.
           </p>
-        )}
-      </Card>
+          <ol>
+            {revisions.items.map((each) => (
+              <li
+                key={each.number}
+                data-revision={each.number}
+                className="flex flex-wrap items-center gap-x-4 gap-y-1 border-t border-line py-3 first:border-0"
+              >
+                <span className="figures grid size-9 place-items-center rounded-full bg-inset font-bold">
+                  {each.number}
+                </span>
+                <div className="min-w-0 grow basis-4/5">
+                  <p className="font-medium">{each.reason}</p>
+                  <p className="text-sm text-soft">
+                    {day(each.createdAt)}
+                    {each.fromAdjustment && ", from an adjustment"}
+                    {each.corrects && ", a corrected description; the model is as it was"}
+                    {each.restored && ", gone back"}
+                    {each.flewWell && <strong className="text-done"> flew well</strong>}
+                  </p>
+                  <Flown
+                    trims={
+                      flights.items?.filter((flight) => flight.revisionNumber === each.number) ?? []
+                    }
+                  />
+                </div>
+                <a
+                  className={buttonClass("quiet")}
+                  aria-label={`Save revision ${each.number} as a file`}
+                  href={`/api/aircraft/${standing.id}/revisions/${each.number}/file`}
+                >
+                  <Download aria-hidden size={16} /> File
+                </a>
+                <Button
+                  look="quiet"
+                  aria-pressed={each.flewWell}
+                  disabled={well.isPending}
+                  onClick={() => well.mutate({ number: each.number, flewWell: !each.flewWell })}
+                >
+                  {each.flewWell ? "Flew well ✓" : "Flew well"}
+                </Button>
+                {each.number !== newest && <GoBack revision={each.number} />}
+              </li>
+            ))}
+          </ol>
+          <More
+            shown={revisions.items.length}
+            total={revisions.total}
+            more={revisions.more}
+            coming={revisions.coming}
+          />
+          {flights.more !== undefined && (
+            <p className="pt-2 text-sm text-soft">
+              Shown with the newest {flights.items?.length} flights.{" "}
+              <Button look="quiet" onClick={flights.more}>
+                Older flights too
+              </Button>
+            </p>
+          )}
+        </Card>
+      </div>
       <Card title="What changed">
         <div className="mb-3 flex flex-wrap gap-3">
           <Choice label="From" value={before} onValue={setBefore} options={numbers} />

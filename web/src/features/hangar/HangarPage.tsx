@@ -8,6 +8,7 @@ import { More } from "@/ui/more";
 import { TextLine } from "@/ui/text-line";
 import { Grounded } from "@/features/model/Grounded";
 import { NextLink } from "@/features/model/NextLink";
+import { PutAwayList } from "./PutAwayList";
 import { Silhouette } from "./Silhouette";
 
 const STAGES = ["RIG", "PROGRAM", "CHECK", "FLY", "ADJUST"] as const;
@@ -63,6 +64,7 @@ export function HangarPage() {
         ))}
       </ul>
       <More shown={models.length} total={hangar.total} more={hangar.more} coming={hangar.coming} />
+      <PutAwayList />
     </div>
   );
 }

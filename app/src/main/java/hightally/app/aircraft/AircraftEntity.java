@@ -2,6 +2,8 @@ package hightally.app.aircraft;
 
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
 import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
@@ -28,6 +30,11 @@ class AircraftEntity {
   @Column(insertable = false, updatable = false)
   private short attention;
 
+  @Enumerated(EnumType.STRING)
+  private Place place = Place.IN_USE;
+
+  private Instant placeSince;
+
   @Version private int version;
 
   protected AircraftEntity() {}
@@ -44,6 +51,22 @@ class AircraftEntity {
 
   String name() {
     return name;
+  }
+
+  Place place() {
+    return place;
+  }
+
+  Instant placeSince() {
+    return placeSince;
+  }
+
+  /** Puts it somewhere; where it is there already the day stays. */
+  void put(Place where, Instant now) {
+    if (place != where) {
+      place = where;
+      placeSince = now;
+    }
   }
 
   int newestRevision() {

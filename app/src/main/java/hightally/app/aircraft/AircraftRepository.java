@@ -1,6 +1,7 @@
 package hightally.app.aircraft;
 
 import jakarta.persistence.LockModeType;
+import java.util.List;
 import java.util.Optional;
 import org.springframework.data.domain.Page;
 import org.springframework.data.domain.Pageable;
@@ -10,8 +11,10 @@ import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.Query;
 
 interface AircraftRepository extends JpaRepository<AircraftEntity, Long> {
-  Page<AircraftEntity> findByNameContainingIgnoreCaseOrderByAttentionAscIdAsc(
-      String part, Pageable page);
+  Page<AircraftEntity> findByPlaceAndNameContainingIgnoreCaseOrderByAttentionAscIdAsc(
+      Place place, String part, Pageable page);
+
+  List<AircraftEntity> findByPlaceNotOrderByPlaceSinceDesc(Place place);
 
   /** Says how soon a model wants its pilot; nothing else of it changes. */
   @Modifying

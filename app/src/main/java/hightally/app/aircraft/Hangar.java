@@ -7,6 +7,7 @@ import hightally.core.log.TrimsHold;
 import hightally.core.quantity.Validation;
 import hightally.core.setup.Setup;
 import java.time.Clock;
+import java.time.Duration;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.data.domain.PageRequest;
@@ -16,6 +17,9 @@ import org.springframework.transaction.annotation.Transactional;
 /** The aircraft and their revisions. */
 @Service
 public class Hangar {
+  /** How long what was deleted can be brought back. */
+  public static final Duration WAY_BACK = Duration.ofDays(30);
+
   private final AircraftRepository aircraft;
   private final RevisionRepository revisions;
   private final StoredSetups setups;
@@ -41,12 +45,45 @@ public class Hangar {
     return aircraft.count() == 0;
   }
 
-  /** Numbers of the aircraft whose name has a part, oldest first. */
+  /** Those that are set aside or deleted, the latest first. */
+  @Transactional(readOnly = true)
+  public List<PutAway> putAway() {
+    return aircraft.findByPlaceNotOrderByPlaceSinceDesc(Place.IN_USE).stream()
+        .map(
+            one ->
+                new PutAway(
+                    one.id(),
+                    one.name(),
+                    one.place(),
+                    one.placeSince(),
+                    one.place() == Place.DELETED ? one.placeSince().plus(WAY_BACK) : null))
+        .toList();
+  }
+
+  /** Sets a model aside, deletes it, or brings it back; put where it is nothing happens. */
+  @Transactional
+  public void put(long id, Place place) {
+    AircraftEntity found =
+        aircraft.findLockedById(id).orElseThrow(() -> new NotFoundException("aircraft", id));
+    if (place == Place.DELETED) {
+      refuseUnderWork(id);
+    }
+    found.put(place, clock.instant());
+    aircraft.save(found);
+  }
+
+  /** Where a model is. */
+  @Transactional(readOnly = true)
+  public Place place(long id) {
+    return find(id).place();
+  }
+
+  /** Numbers of the aircraft in use whose name has a part, oldest first. */
   @Transactional(readOnly = true)
   public Page<Long> named(String part, Page.Asked asked) {
     var found =
-        aircraft.findByNameContainingIgnoreCaseOrderByAttentionAscIdAsc(
-            part, PageRequest.of(asked.page(), asked.size()));
+        aircraft.findByPlaceAndNameContainingIgnoreCaseOrderByAttentionAscIdAsc(
+            Place.IN_USE, part, PageRequest.of(asked.page(), asked.size()));
     return new Page<>(found.map(AircraftEntity::id).getContent(), found.getTotalElements());
   }
 
@@ -133,7 +170,13 @@ public class Hangar {
   }
 
   private AircraftEntity locked(long id) {
-    return aircraft.findLockedById(id).orElseThrow(() -> new NotFoundException("aircraft", id));
+    AircraftEntity found =
+        aircraft.findLockedById(id).orElseThrow(() -> new NotFoundException("aircraft", id));
+    if (found.place() == Place.DELETED) {
+      throw new ConflictException(
+          found.name() + " was deleted. Nothing was stored; bring it back in the hangar first.");
+    }
+    return found;
   }
 
   private void refuseUnderWork(long aircraftId) {

@@ -11,6 +11,7 @@ import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -33,9 +34,11 @@ import org.springframework.web.bind.annotation.RestController;
 class RevisionController {
   private final Hangar hangar;
   private final SetupDocuments documents;
+  private final Copies copies;
 
-  RevisionController(Hangar hangar, SetupDocuments documents) {
+  RevisionController(Hangar hangar, SetupDocuments documents, Copies copies) {
     this.hangar = hangar;
+    this.copies = copies;
     this.documents = documents;
   }
 
@@ -58,6 +61,43 @@ class RevisionController {
     String once = Once.key(key);
     return new Added(
         Once.of(once, hangar::addedBy, () -> hangar.add(added.setup(), added.reason(), once)));
+  }
+
+  /** A copy of a model: what it is called. */
+  record Copied(@Text(max = 60) String name) {}
+
+  @PostMapping("/{id}/copy")
+  @ResponseStatus(HttpStatus.CREATED)
+  @Operation(
+      summary =
+          "A second aircraft of the type: the newest setup under another name, with trims at zero;"
+              + " flights, trims, measurements, checks and findings stay with the first")
+  Added copy(
+      @PathVariable long id,
+      @RequestHeader(name = Once.KEY, required = false) String key,
+      @RequestBody Copied copied) {
+    Validation.check(copied);
+    String once = Once.key(key);
+    return new Added(Once.of(once, hangar::addedBy, () -> copies.of(id, copied.name(), once)));
+  }
+
+  @GetMapping("/put-away")
+  @Operation(summary = "Models that are set aside, and those deleted within a month")
+  List<PutAway> putAway() {
+    return hangar.putAway();
+  }
+
+  /** Where a model is put. */
+  record Put(Place place) {}
+
+  @PutMapping("/{id}/place")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  @Operation(
+      summary =
+          "Sets a model aside, deletes it with a way back for 30 days, or brings it back; refused"
+              + " while rods are being turned")
+  void put(@PathVariable long id, @RequestBody Put put) {
+    hangar.put(id, put.place());
   }
 
   @GetMapping("/{id}/revisions")

@@ -1,6 +1,7 @@
 package hightally.app.loop;
 
 import hightally.app.aircraft.Hangar;
+import hightally.app.aircraft.Place;
 import hightally.app.aircraft.Revision;
 import hightally.app.flight.FlightLog;
 import hightally.app.platform.Page;
@@ -29,10 +30,12 @@ class HangarBoard {
    * An aircraft with its newest revision and its place on the loop.
    *
    * @param trimsHoldSince number of the first revision whose trims still mean the same
+   * @param place where it is
    * @param grounding what keeps it on the ground
    */
   record Standing(
       long id,
+      Place place,
       Revision newest,
       int trimsHoldSince,
       long flightCount,
@@ -68,6 +71,7 @@ class HangarBoard {
     Revision newest = hangar.newest(id);
     return new Standing(
         id,
+        hangar.place(id),
         newest,
         newest.trimsHoldSince(),
         flights.count(id, 0),

@@ -144,4 +144,24 @@ public record Setup(
   public Setup withSurfaces(List<Surface> changed) {
     return change().surfaces(changed).done();
   }
+
+  /**
+   * The description of a second aircraft of the type: nothing that was only found or accepted on
+   * the first goes with it, and its trims stand at zero.
+   */
+  public Setup forAnother(String called) {
+    Notebook notes =
+        new Notebook(
+            notebook.goals(),
+            notebook.sources(),
+            List.of(),
+            notebook.rolesFromNames(),
+            notebook.typed());
+    return change()
+        .name(called)
+        .trims(Trims.ZERO)
+        .phases(phases.stream().map(one -> one.withTrims(Trims.ZERO)).toList())
+        .notebook(notes)
+        .done();
+  }
 }

@@ -20,6 +20,7 @@ import java.util.List;
 /** A setup on its way to another: set what differs, then {@link #done()}. */
 public final class SetupChange {
   private final Setup from;
+  private String name;
   private Airframe airframe;
   private Transmitter transmitter;
   private Wiring wiring;
@@ -39,6 +40,7 @@ public final class SetupChange {
 
   SetupChange(Setup from) {
     this.from = from;
+    name = from.name();
     airframe = from.airframe();
     transmitter = from.transmitter();
     wiring = from.wiring();
@@ -55,6 +57,11 @@ public final class SetupChange {
     trims = from.trims();
     balance = from.balance();
     notebook = from.notebook();
+  }
+
+  public SetupChange name(String changed) {
+    name = changed;
+    return this;
   }
 
   public SetupChange airframe(Airframe changed) {
@@ -151,7 +158,7 @@ public final class SetupChange {
   public Setup done() {
     return new Setup(
         from.formatVersion(),
-        from.name(),
+        name,
         from.notes(),
         airframe,
         transmitter,
