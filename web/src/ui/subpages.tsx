@@ -21,7 +21,7 @@ export function Subpages({ label, pages, aside }: Props) {
                   to={to}
                   end
                   className={({ isActive }) =>
-                    `-mb-px block rounded-t-card border px-3 py-1 whitespace-nowrap ${isActive ? "border-line-strong border-b-sheet bg-sheet font-semibold" : "border-transparent text-soft hover:bg-inset"}`
+                    `-mb-px flex min-h-9 items-center rounded-t-card border px-3 py-1 whitespace-nowrap ${isActive ? "border-line-strong border-b-sheet bg-sheet font-semibold" : "border-transparent text-soft hover:bg-inset"}`
                   }
                 >
                   {words}

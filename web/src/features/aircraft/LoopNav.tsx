@@ -38,11 +38,13 @@ export function LoopNav() {
                 <NavLink
                   to={to}
                   className={({ isActive }) =>
-                    `flex items-center gap-1.5 rounded-full border px-3 py-1 font-medium ${isActive ? "border-brand bg-brand text-on-brand" : "border-line-strong hover:bg-inset"}`
+                    `flex min-h-9 items-center gap-1.5 rounded-full border px-3 py-1 font-medium ${isActive ? "border-brand bg-brand text-on-brand" : "border-line-strong hover:bg-inset"}`
                   }
                 >
                   {loop.stage === stage && (
-                    <span className={`size-2.5 rounded-full ${loop.waits ? "bg-tag" : "bg-done"}`}>
+                    <span
+                      className={`size-3 rounded-full border-2 border-current ${loop.waits ? "bg-tag" : "bg-done"}`}
+                    >
                       <span className="sr-only">the model stands here: </span>
                     </span>
                   )}

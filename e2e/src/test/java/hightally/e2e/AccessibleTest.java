@@ -31,6 +31,8 @@ class AccessibleTest extends Story {
           "new",
           "bring-in",
           "school",
+          "settings",
+          "let-in",
           "nowhere",
           "models/1/rig",
           "models/1/rig/airframe",
@@ -58,6 +60,26 @@ class AccessibleTest extends Story {
           "models/1/adjust",
           "models/1/revisions");
 
+  /** The pages that are used standing up, outside or with oily fingers. */
+  private static final List<String> FIELD =
+      List.of("/fly", "/fly/new", "/fly/coach", "/fly/card", "/fly/checks", "/adjust", "let-in");
+
+  /** What is pressed is at least 48 px either way, what is read at least 16 px. */
+  private static final String SMALL =
+      "() => { const found = []; const seen = one => one.checkVisibility() && !one.closest('svg,"
+          + " .sr-only');"
+          + " for (const one of document.querySelectorAll('main button, main input, main"
+          + " [role=tab], main [role=radio], main a[class*=min-h-], main nav a')) {"
+          + " const box = (one.closest('label') ?? one).getBoundingClientRect();"
+          + " const checks = ['checkbox', 'slider'].includes(one.getAttribute('role'));"
+          + " if (seen(one) && !checks && (box.height < 47.5 || box.width < 47.5))"
+          + " found.push((one.ariaLabel ?? one.textContent) + ' ' + box.width + ' x ' + box.height)"
+          + " } for (const one of document.querySelectorAll('main *')) {"
+          + " const text = [...one.childNodes].some(n => n.nodeType === 3 && n.data.trim() !== '');"
+          + " if (text && seen(one) && parseFloat(getComputedStyle(one).fontSize) < 16)"
+          + " found.push(one.textContent.slice(0, 40) + ' ' + getComputedStyle(one).fontSize) }"
+          + " return found.join('; '); }";
+
   private final Map<String, String> found = new TreeMap<>();
 
   @Test
@@ -72,9 +94,12 @@ class AccessibleTest extends Story {
       // The dark theme differs in its colours alone, a phone in what has room.
       theme(page, "dark");
       look(page, path + ", dark", axe(page).withRules(COLOURS));
-      page.setViewportSize(390, 844);
+      theme(page, "sun");
+      look(page, path + ", sun", axe(page).withRules(COLOURS));
+      page.setViewportSize(360, 740);
       theme(page, "light");
       look(page, path + ", phone", axe(page).withRules(ROOM));
+      fits(page, path);
     }
     assertThat(found).isEmpty();
     // The looking itself: a button without a name is found.
@@ -82,6 +107,21 @@ class AccessibleTest extends Story {
     look(page, "planted", axe(page).withTags(RULES));
     assertThat(found.keySet()).anyMatch(one -> one.startsWith("button-name"));
     page.close();
+  }
+
+  /** Nothing is beside the screen; on the pages for the field nothing is too small for a thumb. */
+  private void fits(Page page, String path) {
+    Object wide =
+        page.evaluate("() => document.documentElement.scrollWidth - document.body.clientWidth");
+    if (((Number) wide).doubleValue() > 0) {
+      found.put("sideways: " + path, wide + " px beyond 360");
+    }
+    if (FIELD.stream().anyMatch(path::endsWith)) {
+      Object small = page.evaluate(SMALL);
+      if (!small.toString().isEmpty()) {
+        found.put("small: " + path, small.toString());
+      }
+    }
   }
 
   /** Only what is wrong is told, and in the page itself: there are no frames in it. */

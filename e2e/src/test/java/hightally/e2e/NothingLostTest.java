@@ -116,9 +116,9 @@ class NothingLostTest extends Story {
     Page page = open("");
     assertThat(page).hasTitle("Hangar · High Tally");
     page.navigate(app.address() + "models/1/rig");
-    assertThat(page).hasTitle("Rig · High Tally");
+    assertThat(page).hasTitle("Rig · Quillon · High Tally");
     page.getByRole(AriaRole.LINK, named("Check")).click();
-    assertThat(page).hasTitle("Bench · High Tally");
+    assertThat(page).hasTitle("Bench · Quillon · High Tally");
     assertThat(page.locator("main")).isFocused();
   }
 }

@@ -1,0 +1,105 @@
+package hightally.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.ColorScheme;
+import com.microsoft.playwright.options.LoadState;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+
+/** A reader who wants inches and a decimal comma gets nothing else, on no page. */
+class ReaderStoriesTest extends Story {
+  private static final List<String> PAGES =
+      List.of(
+          "models/1/rig",
+          "models/1/rig/airframe",
+          "models/1/rig/map",
+          "models/1/rig/map/wiring",
+          "models/1/rig/set-up",
+          "models/1/rig/balance",
+          "models/1/program",
+          "models/2/program/feel",
+          "models/2/program/phases",
+          "models/2/program/mixes",
+          "models/2/program/power",
+          "models/2/program/entry",
+          "models/2/program/hazards",
+          "models/2/program/sheet",
+          "models/1/check",
+          "models/1/fly",
+          "models/1/fly/new",
+          "models/1/fly/coach",
+          "models/1/fly/card",
+          "models/1/fly/wishes",
+          "models/1/adjust",
+          "models/1/adjust/sheet",
+          "models/1/revisions");
+
+  /** A length in millimetres, or a figure with a point between its digits. */
+  private static final Pattern FOREIGN = Pattern.compile("\\d\\s?mm\\b|\\bmm\\b|\\d\\.\\d");
+
+  private static Page reader() {
+    browser.errors().clear();
+    Page page = browser.page(1280, 900, ColorScheme.LIGHT);
+    page.navigate(app.address() + "settings");
+    page.getByRole(AriaRole.RADIO, named("Inches")).click();
+    page.getByRole(AriaRole.RADIO, named("Comma: 1,5")).click();
+    assertThat(page.locator("[data-example]")).containsText("0,500 in");
+    return page;
+  }
+
+  @Test
+  void noPageShowsMillimetresOrAPoint() {
+    Page page = reader();
+    Map<String, List<String>> found = new TreeMap<>();
+    int inches = 0;
+    for (String path : PAGES) {
+      page.navigate(app.address() + path);
+      page.waitForLoadState(LoadState.NETWORKIDLE);
+      String text = page.locator("main").innerText();
+      List<String> foreign = new ArrayList<>();
+      Matcher each = FOREIGN.matcher(text);
+      while (each.find()) {
+        int from = Math.max(0, each.start() - 40);
+        foreign.add(text.substring(from, Math.min(text.length(), each.end() + 15)));
+      }
+      if (!foreign.isEmpty()) {
+        found.put(path, foreign);
+      }
+      inches += text.contains(" in") ? 1 : 0;
+    }
+    assertThat(found).isEmpty();
+    assertThat(inches).isGreaterThan(10);
+    page.close();
+  }
+
+  /** What is typed in inches is millimetres in the document, and reads back as it was typed. */
+  @Test
+  void whatIsTypedInInchesIsKeptInMillimetres() {
+    long model = Models.planted(app, 1, setup -> setup.put("name", "Godwit"));
+    Page page = reader();
+    page.navigate(app.address() + "models/" + model + "/rig");
+    page.getByLabel("Horn radius").fill("0,65");
+    assertThat(page.getByText("1 unsaved change")).isVisible();
+    page.getByLabel("Horn radius").fill("9,5");
+    assertThat(page.getByText("9,5 is refused")).containsText(" in");
+    page.getByLabel("Horn radius").fill("0.65");
+    page.getByLabel("Why this change").fill("In inches");
+    button(page, Pattern.compile("^Save as revision")).click();
+    assertThat(page.getByText("Saved as revision 2.")).isVisible();
+    assertThat(page.getByLabel("Horn radius")).hasValue("0,65");
+    assertThat(Models.setup(app, model).toString()).contains("\"hornRadiusMm\":16.51,");
+    page.reload();
+    assertThat(page.getByLabel("Horn radius")).hasValue("0,65");
+    assertThat(browser.errors()).isEmpty();
+    page.close();
+  }
+}
