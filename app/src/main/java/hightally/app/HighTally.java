@@ -1,5 +1,6 @@
 package hightally.app;
 
+import hightally.app.platform.LogFile;
 import hightally.app.platform.StartFailure;
 import java.time.Clock;
 import org.springframework.boot.SpringApplication;
@@ -18,15 +19,22 @@ public class HighTally {
 
   /** Command line start; settings are Spring's, see {@code application.yaml}. */
   public static void main(String[] args) {
+    String data = data(args);
+    LogFile.in(data)
+        .ifPresent(
+            file -> {
+              System.setProperty("logging.file.name", file.toString());
+              System.setProperty("logging.threshold.console", "OFF");
+            });
     try {
       SpringApplication.run(HighTally.class, args);
     } catch (SpringApplication.AbandonedRunException e) {
       throw e; // A preparatory run of the framework's, which ends this way.
     } catch (Throwable e) {
-      String why = StartFailure.words(e, data(args));
+      LogFile.add(data, e);
+      String why = StartFailure.words(e, data);
       if (why.isEmpty()) {
-        e.printStackTrace();
-        why = "Something nobody foresaw; what is printed above tells more.";
+        why = "Something nobody foresaw; the file high-tally.log in " + data + " tells more.";
       }
       System.err.println("High Tally cannot start. " + why);
       System.exit(1);

@@ -4,6 +4,7 @@ import com.fasterxml.jackson.core.JacksonException;
 import hightally.app.words.ReaderWords;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Said;
+import java.nio.file.Path;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.core.io.Resource;
 import org.springframework.dao.DataAccessResourceFailureException;
@@ -33,8 +34,10 @@ class Problems extends ResponseEntityExceptionHandler {
 
   private final Connections connections;
   private final ReaderWords words;
+  private final HighTallyProperties properties;
 
-  Problems(Connections connections, ReaderWords words) {
+  Problems(Connections connections, ReaderWords words, HighTallyProperties properties) {
+    this.properties = properties;
     this.connections = connections;
     this.words = words;
   }
@@ -97,8 +100,7 @@ class Problems extends ResponseEntityExceptionHandler {
     return problem(
         HttpStatus.SERVICE_UNAVAILABLE,
         "The data cannot be written",
-        "The folder of the data cannot be written: perhaps the disk is full. Nothing of this change"
-            + " was stored. Make room and try again; the program need not be started anew.");
+        DataTrouble.notWritten(Path.of(properties.data())));
   }
 
   @ExceptionHandler(RuntimeException.class)
@@ -107,7 +109,8 @@ class Problems extends ResponseEntityExceptionHandler {
     return problem(
         HttpStatus.INTERNAL_SERVER_ERROR,
         "Fault in the program",
-        "This is a fault in High Tally, not in what was sent. Nothing was stored.");
+        "This is a fault in High Tally, not in what was sent. Nothing was stored. The file"
+            + " high-tally.log in the folder of the data tells more.");
   }
 
   /** An address that leads nowhere: a browser gets the page, which says so and shows a way on. */

@@ -71,7 +71,8 @@ public final class StartFailure {
           "The data in "
               + data
               + " is damaged or cannot be read: put a copy of the folder in its"
-              + " place, or start with another with --data DIR. Nothing was changed.";
+              + " place, or start with another with --data DIR. Nothing was changed."
+              + DataTrouble.newestBackup(Path.of(data));
       default -> "";
     };
   }

@@ -35,8 +35,12 @@ import org.springframework.http.ProblemDetail;
 /** What is said of failures, and what is done about them. */
 class FailuresTest {
   private final Connections connections = mock(Connections.class);
-  private final Problems problems = new Problems(connections, null);
   @TempDir private Path folder;
+
+  private Problems problems() {
+    return new Problems(
+        connections, null, new HighTallyProperties(false, folder.toString(), false, false));
+  }
 
   private static DataIntegrityViolationException violation(String state) {
     return new DataIntegrityViolationException("refused", new SQLException("refused", state));
@@ -44,13 +48,13 @@ class FailuresTest {
 
   @Test
   void aConstraintIsNotAlwaysAnotherPage() {
-    ProblemDetail unique = problems.refusedByTheDatabase(violation("23505"));
+    ProblemDetail unique = problems().refusedByTheDatabase(violation("23505"));
     assertThat(unique.getStatus()).isEqualTo(409);
     assertThat(unique.getDetail()).contains("Another page saved at the same moment");
-    ProblemDetail tooLong = problems.refusedByTheDatabase(violation("22001"));
+    ProblemDetail tooLong = problems().refusedByTheDatabase(violation("22001"));
     assertThat(tooLong.getStatus()).isEqualTo(422);
     assertThat(tooLong.getDetail()).contains("longer than what there is room for");
-    ProblemDetail other = problems.refusedByTheDatabase(violation("23502"));
+    ProblemDetail other = problems().refusedByTheDatabase(violation("23502"));
     assertThat(other.getStatus()).isEqualTo(500);
     assertThat(other.getDetail()).contains("a fault in High Tally");
     verify(connections, never()).renew();
@@ -58,14 +62,45 @@ class FailuresTest {
 
   @Test
   void aRaceIsAConflictAndAFullDiskIsSaidAndRecoveredFrom() {
-    assertThat(problems.race(new OptimisticLockingFailureException("late")).getStatus())
+    assertThat(problems().race(new OptimisticLockingFailureException("late")).getStatus())
         .isEqualTo(409);
-    ProblemDetail full = problems.noRoom(new DataAccessResourceFailureException("no room"));
+    ProblemDetail full = problems().noRoom(new DataAccessResourceFailureException("no room"));
     assertThat(full.getStatus()).isEqualTo(503);
     assertThat(full.getDetail())
         .contains("perhaps the disk is full")
         .contains("not be started anew");
     verify(connections).renew();
+  }
+
+  @Test
+  void whatIsWrongWithTheFolderIsSaidAndWhatIsSafe() throws Exception {
+    Path file = Files.writeString(folder.resolve("no-folder"), "x");
+    assertThat(DataTrouble.notWritten(file.resolve("data")))
+        .contains("is read-only for this program", "everything acknowledged before is safe");
+    assertThat(DataTrouble.newestBackup(folder)).isEmpty();
+    Path backups = Files.createDirectory(folder.resolve("backups"));
+    Path older = Files.writeString(backups.resolve("daily-2026-05-01.zip"), "x");
+    Path newer = Files.writeString(backups.resolve("daily-2026-05-02.zip"), "x");
+    Files.writeString(backups.resolve("notes.txt"), "x");
+    assertThat(older.toFile().setLastModified(1_000_000)).isTrue();
+    assertThat(newer.toFile().setLastModified(2_000_000)).isTrue();
+    Exception damaged = new IllegalStateException(new SQLException("h2", "90000", 90030));
+    assertThat(StartFailure.words(damaged, folder.toString()))
+        .contains("damaged", newer.toString(), "bring it back there under Files")
+        .doesNotContain(older.toString());
+  }
+
+  @Test
+  void theTraceOfAFailedStartIsInTheLogFileOfTheData() throws Exception {
+    Path data = folder.resolve("data");
+    assertThat(LogFile.in(data.toString())).contains(data.resolve("high-tally.log"));
+    LogFile.add(data.toString(), new IllegalStateException("one"));
+    LogFile.add(data.toString(), new IllegalStateException("two"));
+    assertThat(Files.readString(data.resolve("high-tally.log")))
+        .contains("IllegalStateException: one", "IllegalStateException: two")
+        .contains("at hightally.app.platform.FailuresTest");
+    Path file = Files.writeString(folder.resolve("a-file"), "x");
+    assertThat(LogFile.in(file.resolve("below").toString())).isEmpty();
   }
 
   @Test
