@@ -66,11 +66,17 @@ export const useHangar = (named = "") =>
     ),
   );
 
-export const useStanding = (id: number) =>
-  useQuery({
+const standing = (id: number) =>
+  queryOptions({
     queryKey: ["hangar", id],
     queryFn: () => answered(api.GET("/api/aircraft/{id}", at(id))),
   });
+
+export const useStanding = (id: number) => useQuery(standing(id));
+
+/** Where a model stands, if the address names one. */
+export const useStandingIf = (id: string | undefined) =>
+  useQuery({ ...standing(Number(id)), enabled: id !== undefined });
 
 export const useKinds = () =>
   useQuery({

@@ -1,3 +1,4 @@
+import { written } from "@/domain/reader";
 import { corners, extent, surfaceShapes, type SurfaceShape, type Vec } from "@/domain/drawing";
 import { travel, travelWords } from "@/domain/words";
 import { placed, rowsOf, type Placed } from "./labels";
@@ -47,7 +48,7 @@ export function RearView({ width, tallest, setup, travelMm, selected, onSelect }
       aria-label="From behind"
     >
       <text x={12} y={17} fontSize={13} fontWeight={600} fill="var(--ink)">
-        From behind, travel drawn {TRAVEL_SCALE}×
+        From behind, travel drawn {written(TRAVEL_SCALE)}×
       </text>
       {setup.airframe.panels.map((panel) => {
         const [root, tip] = corners(panel) as [Vec, Vec];

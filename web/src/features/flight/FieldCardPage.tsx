@@ -45,16 +45,16 @@ export function FieldCardPage() {
             {coach.data.goal}
           </p>
         )}
-        <div className="grid grid-cols-3 gap-3 text-sm">
+        <div className="grid grid-cols-2 gap-3 text-sm sm:grid-cols-3 print:grid-cols-3">
           {["Date", "Field", "Battery", "Wind", "Air", `Balance point, ${lengthSign()}`].map(
             (one) => (
-              <p key={one} className="h-10 border border-ink px-2 py-0.5">
+              <p key={one} className="min-h-10 border border-ink px-2 py-0.5">
                 {one}
               </p>
             ),
           )}
         </div>
-        <table className="mt-4 w-full border-collapse text-sm">
+        <table className="cards-on-phone mt-4 w-full border-collapse text-sm">
           <thead>
             <tr className="text-left">
               <th className="border border-ink p-1">Phase</th>
@@ -75,20 +75,24 @@ export function FieldCardPage() {
                   <span className="block text-xs">{phase.goal}</span>
                 </td>
                 {CONTROL_KEYS.map((key) => (
-                  <td key={key} className="w-28 border border-ink p-1 text-xs text-soft">
+                  <td
+                    key={key}
+                    className="w-28 border border-ink p-1 text-xs text-soft"
+                    data-label={controlName(key)}
+                  >
                     {stand(phase.id, key)}
                     {open(phase.id, key.toUpperCase())?.state === "SETTLED" ? ", settled" : ""}
                   </td>
                 ))}
-                <td className="w-16 border border-ink" />
-                <td className="w-14 border border-ink" />
+                <td className="w-16 border border-ink p-1" data-label="Throttle" />
+                <td className="w-14 border border-ink p-1" data-label="Sure?" />
               </tr>
             ))}
           </tbody>
         </table>
         {card !== undefined && (
           <section className="mt-4 border border-ink p-2 text-sm" data-card-test={card.test.test}>
-            <div className="grid grid-cols-[1fr_11rem] gap-3">
+            <div className="grid gap-3 sm:grid-cols-[1fr_11rem] print:grid-cols-[1fr_11rem]">
               <div>
                 <h3 className="text-base font-semibold">{card.name}</h3>
                 <ol className="list-decimal pl-5">
@@ -104,9 +108,9 @@ export function FieldCardPage() {
               <PathDrawing test={card.test.test} label={card.name} />
             </div>
             {card.turns.map((turn) => (
-              <ul key={turn} className="mt-1 grid grid-cols-2 gap-x-4">
+              <ul key={turn} className="mt-1 grid gap-x-4 sm:grid-cols-2 print:grid-cols-2">
                 {card.turns.length > 1 && (
-                  <li className="col-span-2 font-semibold">{turn.toLowerCase()}</li>
+                  <li className="col-span-full font-semibold">{turn.toLowerCase()}</li>
                 )}
                 <li>☐ right</li>
                 {card.outcomes.map(({ outcome, words }) => (

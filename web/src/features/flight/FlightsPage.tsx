@@ -66,7 +66,7 @@ export function FlightsPage() {
       <SettlingCard />
       <ol className="space-y-3">
         {flights.items.map((flight) => (
-          <li key={flight.id}>
+          <li key={flight.id} data-flight={flight.id} className="drawn-in-view">
             <FlightCard
               flight={flight}
               onDeleted={setDeleted}

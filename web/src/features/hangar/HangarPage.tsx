@@ -58,7 +58,7 @@ export function HangarPage() {
       {models.length === 0 && named !== "" && <p>No model’s name has “{named}” in it.</p>}
       <ul className="grid gap-3 lg:grid-cols-2">
         {models.map((one) => (
-          <li key={one.id}>
+          <li key={one.id} className="drawn-in-view">
             <ModelCard one={one} />
           </li>
         ))}

@@ -4,8 +4,7 @@ import { Link, Outlet, useLocation, useMatches } from "react-router";
 import { useShutOut } from "@/api/door";
 import { usePreference } from "@/domain/preference";
 import { decimalMark, lengthUnit } from "@/domain/reader";
-import { skipToken, useQuery } from "@tanstack/react-query";
-import type { Standing } from "@/api/queries";
+import { useStandingIf } from "@/api/queries";
 import { usePost } from "@/api/field-work";
 import { OutOfReach } from "./OutOfReach";
 import { focusMain, MAIN } from "@/ui/focus";
@@ -162,16 +161,6 @@ function ShortcutList() {
   );
 }
 
-/** The name of a model that is open. */
-function useKnownModel(id: number): string | undefined {
-  const known = useQuery<Standing>({
-    queryKey: ["hangar", id],
-    queryFn: skipToken,
-    enabled: false,
-  });
-  return known.data?.newest.setup.name;
-}
-
 /** Every page has its own title, the model’s name in it, and begins where the focus is put when it is opened. */
 function useArrival(): void {
   const matches = useMatches();
@@ -180,7 +169,8 @@ function useArrival(): void {
     const { title } = (one.handle ?? {}) as { title?: string };
     return title === undefined ? [] : [title];
   });
-  const model = useKnownModel(Number(matches.at(-1)?.params.id));
+  const open = useStandingIf(matches.at(-1)?.params.id);
+  const model = open.data?.newest.setup.name;
   const title = [titles.at(-1), model, "High Tally"].filter(Boolean).join(" · ");
   const before = useRef(pathname);
   useEffect(() => {

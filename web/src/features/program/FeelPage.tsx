@@ -52,7 +52,7 @@ export function FeelPage() {
         <Card
           title={`${controlName(key)}: every position together`}
           aside={
-            <div className="flex gap-2">
+            <div className="flex flex-wrap gap-2">
               <Choice
                 label="Control"
                 value={control}

@@ -65,7 +65,10 @@ function Table({ shows }: { shows: Shows }) {
         : [{ row, pair: row, differ }];
     });
   return (
-    <table className="figures w-full min-w-[560px] border-collapse text-sm" data-phases>
+    <table
+      className="figures cards-on-phone w-full border-collapse text-sm sm:min-w-[560px]"
+      data-phases
+    >
       <thead>
         <tr className="border-b-2 border-ink text-left align-bottom">
           <th className="py-1 pr-2 font-medium text-soft">Surface</th>
@@ -129,6 +132,7 @@ function Table({ shows }: { shows: Shows }) {
                 <td
                   key={phase.id}
                   className={`px-1.5 py-1 ${phase.id === now ? "bg-inset" : ""}`}
+                  data-label={phase.name}
                   data-cell={`${phase.id}/${row.first.id}`}
                 >
                   <Cell shows={shows} phase={phase} row={row} found={found} />

@@ -1,4 +1,4 @@
-import { lengthEntered } from "@/domain/reader";
+import { lengthEntered, lengthWritten } from "@/domain/reader";
 import type { ReactNode } from "react";
 import { useDesk, useFeelLines, useProgramSheet } from "@/api/program";
 import { useStandingTrims } from "@/api/queries";
@@ -50,7 +50,7 @@ export function SetupSheetPage() {
           <Part title="Balance and packs">
             <p className="figures">
               Balance point <strong>{lengthEntered(balance.targetMm)}</strong> behind{" "}
-              {balance.datum.toLowerCase()}, never outside {balance.foremostMm} to{" "}
+              {balance.datum.toLowerCase()}, never outside {lengthWritten(balance.foremostMm)} to{" "}
               {lengthEntered(balance.aftmostMm)}.
             </p>
             {balance.packs.map((pack) => (
@@ -61,7 +61,7 @@ export function SetupSheetPage() {
             ))}
           </Part>
           <Part wide title="Phases: where surfaces stand with the sticks let go">
-            <table className="figures w-full">
+            <table className="figures cards-on-phone w-full">
               <thead>
                 <tr className="border-b border-ink text-left">
                   <th>
@@ -79,7 +79,11 @@ export function SetupSheetPage() {
                   <tr key={row.first.id} className="border-b border-line">
                     <th className="text-left font-normal">{rowName(row)}</th>
                     {desk.data?.phases.map((phase) => (
-                      <td key={phase.phase} className="px-1 whitespace-nowrap">
+                      <td
+                        key={phase.phase}
+                        className="px-1 whitespace-nowrap"
+                        data-label={setup.phases.find((one) => one.id === phase.phase)?.name}
+                      >
                         {[row.first, row.second]
                           .filter((one) => one !== undefined)
                           .map((one) => {

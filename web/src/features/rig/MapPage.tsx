@@ -33,7 +33,7 @@ export function MapPage() {
         <TransmitterCard />
         <ReceiverCard />
       </div>
-      <div className="space-y-3">
+      <div className="min-w-0 space-y-3">
         <ProposalCard />
         <FindingsCard />
         <MoveCard />

@@ -6,6 +6,8 @@ import { Button, buttonClass } from "@/ui/button";
 import { Failure, Waiting } from "@/ui/message";
 import { leadWords } from "./WiringPicture";
 
+const HEADS = ["Socket", "Channel", "Plug in", "Side", "Lead", "Moves", "Label", "Done"];
+
 /** One printed page: wire the model from it, and buy what it lists. */
 export function WiringPage() {
   const { draft } = useModel();
@@ -37,31 +39,41 @@ export function WiringPage() {
           Propeller off or motor leads apart. Set the receiver’s outputs before a servo is plugged
           in. Transmitter on first, off last. Label old leads before they come off.
         </p>
-        <table className="figures w-full border-collapse text-sm" data-wiring>
+        <table className="figures cards-on-phone w-full border-collapse text-sm" data-wiring>
           <thead>
             <tr className="border-b-2 border-ink text-left text-xs text-soft">
-              {["Socket", "Channel", "Plug in", "Side", "Lead", "Moves", "Label", "Done"].map(
-                (name) => (
-                  <th key={name} className="py-1 pr-2 font-medium">
-                    {name}
-                  </th>
-                ),
-              )}
+              {HEADS.map((name) => (
+                <th key={name} className="py-1 pr-2 font-medium">
+                  {name}
+                </th>
+              ))}
             </tr>
           </thead>
           <tbody>
             {rows.map((row) => (
               <tr key={row.device} className="border-b border-line align-top">
-                <td className="py-1.5 text-lg font-bold">{row.socket < 0 ? "none" : row.socket}</td>
-                <td className="py-1.5 pr-2">
+                <td className="py-1.5 text-lg font-bold" data-label="Socket">
+                  {row.socket < 0 ? "none" : row.socket}
+                </td>
+                <td className="py-1.5 pr-2" data-label="Channel">
                   {row.channel}, {row.channelName}
                 </td>
-                <td className="py-1.5 pr-2 font-semibold">{row.device}</td>
-                <td className="py-1.5 pr-2">{row.side.toLowerCase()}</td>
-                <td className="py-1.5 pr-2">{leadWords(row)}</td>
-                <td className="py-1.5 pr-2">{row.moves || "—"}</td>
-                <td className="py-1.5 pr-2">{row.label}</td>
-                <td className="py-1.5">
+                <td className="py-1.5 pr-2 font-semibold" data-label="Plug in">
+                  {row.device}
+                </td>
+                <td className="py-1.5 pr-2" data-label="Side">
+                  {row.side.toLowerCase()}
+                </td>
+                <td className="py-1.5 pr-2" data-label="Lead">
+                  {leadWords(row)}
+                </td>
+                <td className="py-1.5 pr-2" data-label="Moves">
+                  {row.moves || "—"}
+                </td>
+                <td className="py-1.5 pr-2" data-label="Label">
+                  {row.label}
+                </td>
+                <td className="py-1.5" data-label="Done">
                   <span className="inline-block size-4 border-2 border-line-strong" />
                 </td>
               </tr>

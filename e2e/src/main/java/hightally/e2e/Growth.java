@@ -3,6 +3,8 @@ package hightally.e2e;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.ColorScheme;
 import java.io.IOException;
 import java.net.URI;
 import java.net.http.HttpClient;
@@ -26,6 +28,9 @@ public final class Growth {
   private static final int ROUNDS = 120;
   private static final int WARM_UP = 60;
   private static final double AIM = 3;
+  private static final int VIEWS = 15;
+  private static final int WARM_UP_VIEWS = 4;
+  private static final double VIEW_AIM = 2;
 
   private final ObjectMapper json = new ObjectMapper();
   private final HttpClient client = HttpClient.newHttpClient();
@@ -46,6 +51,7 @@ public final class Growth {
       for (String page : List.of("", "/settling", "/plan", "/revisions", "/flights")) {
         many.compare(name(page), many, many.path(old, page), many, many.path(young, page));
       }
+      many.seen(old, young);
       for (int i = DEMO_MODELS + 2; i < MODELS; i++) {
         many.model(1, 0);
       }
@@ -127,6 +133,41 @@ public final class Growth {
         young,
         grown / young,
         AIM);
+  }
+
+  /** The first view of the flights in the browser, from the address to the first flight drawn. */
+  private void seen(String old, String young) {
+    try (Browser browser = new Browser()) {
+      Page page = browser.page(1280, 800, ColorScheme.LIGHT);
+      List<Double> longs = new ArrayList<>();
+      List<Double> shorts = new ArrayList<>();
+      for (int i = 0; i < WARM_UP_VIEWS + VIEWS; i++) {
+        double long1 = viewed(page, old);
+        double short1 = viewed(page, young);
+        if (i >= WARM_UP_VIEWS) {
+          longs.add(long1);
+          shorts.add(short1);
+        }
+      }
+      double grown = median(longs);
+      System.out.printf(
+          Locale.ROOT,
+          "Growth, first view of %d flights against %d in the browser: median %.0f ms against %.0f"
+              + " ms; %.1f times as slow (limit %.0f)%n",
+          FLIGHTS,
+          FEW_FLIGHTS,
+          grown,
+          median(shorts),
+          grown / median(shorts),
+          VIEW_AIM);
+    }
+  }
+
+  private double viewed(Page page, String model) {
+    long begin = System.nanoTime();
+    page.navigate(address + model.replace("api/aircraft", "models") + "/fly");
+    page.locator("[data-flight]").first().waitFor();
+    return (System.nanoTime() - begin) / 1e6;
   }
 
   private static double median(List<Double> times) {

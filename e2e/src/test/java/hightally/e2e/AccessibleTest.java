@@ -68,7 +68,7 @@ class AccessibleTest extends Story {
   private static final String SMALL =
       "() => { const found = []; const seen = one => one.checkVisibility() && !one.closest('svg,"
           + " .sr-only');"
-          + " for (const one of document.querySelectorAll('main button, main input, main"
+          + " for (const one of document.querySelectorAll('main button, main input:not([aria-hidden]), main"
           + " [role=tab], main [role=radio], main a[class*=min-h-], main nav a')) {"
           + " const box = (one.closest('label') ?? one).getBoundingClientRect();"
           + " const checks = ['checkbox', 'slider'].includes(one.getAttribute('role'));"
