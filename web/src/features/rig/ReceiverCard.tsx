@@ -34,7 +34,7 @@ export function ReceiverCard() {
             <DraftCheck path={[...R, "anyChannel"]} label="A socket can carry any channel" />
           </div>
         </div>
-        <ul className="mt-3 grid gap-2 sm:grid-cols-2">
+        <ul className="mt-3 grid grid-cols-1 gap-2 sm:grid-cols-2">
           {sockets.map((socket, i) => (
             <li key={i} className="flex items-end gap-2 rounded-card border border-line p-2">
               <div className="w-20">
