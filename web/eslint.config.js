@@ -25,6 +25,7 @@ const ORDER = [
   "aircraft",
   "hangar",
   "transfer",
+  "settings",
 ];
 
 const oneDirection = ORDER.map((feature, i) => ({

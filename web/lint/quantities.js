@@ -32,6 +32,7 @@ export const allowed = [
   // Throttle and power as pilots count them, minutes and seconds.
   "src/domain/scales.ts",
   "src/features/adjustment/TurnDrawing.tsx",
+  "src/features/adjustment/turn-words.ts",
   "src/features/aircraft/TravelPlot.tsx",
   "src/features/bench/CurvePlot.tsx",
   "src/features/bench/LinkageDrawing.tsx",

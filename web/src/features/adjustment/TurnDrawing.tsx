@@ -1,5 +1,6 @@
 import type { PlannedRod } from "@/api/queries";
 import { directionWord, type Way } from "@/domain/words";
+import { turnWords } from "./turn-words";
 
 interface Props {
   rod: PlannedRod;
@@ -11,8 +12,7 @@ export function TurnDrawing({ rod, way }: Props) {
   const out = rod.steps > 0;
   const turning = rod.sixths !== 0;
   const moves = rod.afterMm - rod.todayMm;
-  const goes = directionWord(way, moves);
-  const words = `${turning ? (out ? "counter-clockwise, " : "clockwise, ") : ""}rod gets ${out ? "longer" : "shorter"}, trailing edge goes ${goes}`;
+  const words = turnWords(rod, way);
   return (
     <figure className="w-44 sm:w-56">
       <svg
@@ -63,7 +63,7 @@ export function TurnDrawing({ rod, way }: Props) {
         </text>
         <Edge plus={moves > 0} />
         <text x={180} y={136} fontSize={14} textAnchor="middle" fill="var(--soft)">
-          edge {goes}
+          edge {directionWord(way, moves)}
         </text>
         <text x={70} y={136} fontSize={14} textAnchor="middle" fill="var(--soft)">
           {turning ? "seen from the surface" : ""}

@@ -1,3 +1,5 @@
+import { turnWords } from "./turn-words";
+import { SheetNote } from "@/features/model/SheetNote";
 import { lengthFigure, lengthSign } from "@/domain/reader";
 import { useOpenAdjustment, type OpenAdjustment, type PlannedRod } from "@/api/queries";
 import { CONTROL_KEYS, clickWords, controlName, travelWords } from "@/domain/words";
@@ -33,10 +35,10 @@ export function WorkSheetPage() {
         data-work-sheet
       >
         <h2 className="text-2xl">{draft.present.name}: work order</h2>
-        <p className="mb-2 text-soft">
-          From revision {open.data.revisionNumber} to {standing.newest.number + 1}. The maker's
-          manual outranks this sheet.
-        </p>
+        <SheetNote>
+          Goal: trims into the rods, every phase flies as trimmed. From revision{" "}
+          {open.data.revisionNumber} to {standing.newest.number + 1}.
+        </SheetNote>
         {first.map((step) => (
           <Step key={step.title} title={step.title} words={`${step.detail} ${step.caution}`} />
         ))}
@@ -104,7 +106,10 @@ function Row({ rod }: { rod: PlannedRod }) {
       <td className={BOX}>
         <strong>{rod.surfaceName}</strong>
       </td>
-      <td className={BOX}>{rod.turn}</td>
+      <td className={BOX}>
+        {rod.turn}
+        <span className="block">{turnWords(rod, way)}</span>
+      </td>
       <td className={BOX}>{travelWords(rod.zeroingMm, way)}</td>
       <td className={`${BOX} w-20`} />
       <td className={`${BOX} w-20`} />
@@ -116,14 +121,14 @@ function Row({ rod }: { rod: PlannedRod }) {
 function Phases({ open }: { open: OpenAdjustment }) {
   return (
     <table className="figures mt-3 w-full border-collapse">
-      <Head cells={["Trims afterwards", ...CONTROL_KEYS.map(controlName)]} />
+      <Head cells={["Trims now → afterwards", ...CONTROL_KEYS.map(controlName)]} />
       <tbody>
         {open.plan.phases.map((phase) => (
           <tr key={phase.phase}>
             <td className={BOX}>{phase.name}</td>
             {CONTROL_KEYS.map((key) => (
               <td key={key} className={BOX}>
-                {clickWords(key, phase.after[key])}
+                {clickWords(key, phase.before[key])} → {clickWords(key, phase.after[key])}
               </td>
             ))}
           </tr>

@@ -1,3 +1,4 @@
+import { SheetNote } from "@/features/model/SheetNote";
 import { lengthSign } from "@/domain/reader";
 import { useCoach } from "@/api/fly";
 import { useSettling, useStandingTrims } from "@/api/queries";
@@ -33,10 +34,9 @@ export function FieldCardPage() {
         data-field-card
       >
         <h2 className="text-2xl">{draft.present.name}: field card</h2>
-        <p className="mb-3 text-sm text-soft">
-          Revision {standing.newest.number}. Calm, height, hands off. Control check from behind,
-          propeller clear, local rules first.
-        </p>
+        <SheetNote>
+          Calm, height, hands off. Control check from behind, propeller clear, local rules first.
+        </SheetNote>
         <div className="mb-3 empty:hidden">
           <Grounded model={standing.id} grounding={standing.grounding} />
         </div>

@@ -1,3 +1,4 @@
+import { SheetNote } from "@/features/model/SheetNote";
 import { Check } from "@/ui/check";
 import { useState } from "react";
 import { useEntered, useEntrySheet, useTick, type Entry } from "@/api/program";
@@ -82,6 +83,7 @@ export function EntryPage() {
           High Tally cannot write into a transmitter. Type each value, tick it, then read all of it
           back once: first box entered, second box read back. {transmitter.name}, motor harmless.
         </p>
+        <SheetNote />
         <p className="mb-3 font-medium" role="status" data-open={open}>
           {open === 0
             ? "Nothing differs from what was entered."

@@ -1,3 +1,4 @@
+import { SheetNote } from "@/features/model/SheetNote";
 import { lengthEntered, lengthWritten } from "@/domain/reader";
 import type { ReactNode } from "react";
 import { useDesk, useFeelLines, useProgramSheet } from "@/api/program";
@@ -6,7 +7,6 @@ import {
   CONTROL_KEYS,
   clickWords,
   controlName,
-  day,
   travel,
   type Control,
   sizeOf,
@@ -39,10 +39,9 @@ export function SetupSheetPage() {
         data-setup-sheet
       >
         <h2 className="text-2xl print:text-lg">{setup.name}: setup sheet</h2>
-        <p className="mb-2 text-soft">
-          {setup.airframe.kind}, {setup.transmitter.name}. Revision {standing.newest.number},{" "}
-          {day(standing.newest.createdAt)}. The maker’s manual outranks this sheet.
-        </p>
+        <SheetNote>
+          {setup.airframe.kind}, {setup.transmitter.name}.
+        </SheetNote>
         <div className="grid gap-x-6 gap-y-2 sm:grid-cols-2 print:grid-cols-2">
           <div className="print:max-h-72 print:overflow-hidden">
             <AircraftViews compact />

@@ -1,3 +1,4 @@
+import { SheetNote } from "@/features/model/SheetNote";
 import { lengthEntered } from "@/domain/reader";
 import { Link } from "react-router";
 import { useWiringSheet } from "@/api/rig";
@@ -35,6 +36,7 @@ export function WiringPage() {
             {setup.wiring.receiver.name}
           </p>
         </header>
+        <SheetNote />
         <p className="mb-3 border-l-4 border-grounded bg-inset px-3 py-1.5 text-sm font-medium">
           Propeller off or motor leads apart. Set the receiver’s outputs before a servo is plugged
           in. Transmitter on first, off last. Label old leads before they come off.

@@ -2,12 +2,14 @@ package hightally.e2e;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.ColorScheme;
 import com.microsoft.playwright.options.LoadState;
 import com.microsoft.playwright.options.WaitForSelectorState;
 import java.io.IOException;
+import java.net.ServerSocket;
 import java.nio.file.Files;
 import java.nio.file.Path;
 
@@ -26,8 +28,14 @@ public final class Screenshots {
   public static void main(String[] args) throws IOException {
     Path data = Files.createTempDirectory("high-tally-pictures");
     try (Browser browser = new Browser();
-        RunningApp app = RunningApp.start(data)) {
+        RunningApp app = RunningApp.startForDevices(data, freePort())) {
       new Screenshots(browser, app).all();
+    }
+  }
+
+  private static int freePort() throws IOException {
+    try (ServerSocket free = new ServerSocket(0)) {
+      return free.getLocalPort();
     }
   }
 
@@ -36,12 +44,10 @@ public final class Screenshots {
     plain("hangar", "", ColorScheme.LIGHT);
     plain("model-rig", "models/1/rig", ColorScheme.LIGHT);
     plain("feel", "models/2/program/feel", ColorScheme.DARK);
-    plain("balance", "models/1/rig/balance", ColorScheme.LIGHT);
     plain("phases", "models/2/program/phases", ColorScheme.LIGHT);
     plain("mixes", "models/2/program/mixes", ColorScheme.LIGHT);
     hazards();
     school();
-    channelMap();
     guidedStep();
     bench();
     phone();
@@ -49,6 +55,48 @@ public final class Screenshots {
     plain("coach", "models/1/fly/coach", ColorScheme.LIGHT);
     plain("field-card", "models/2/fly/card", ColorScheme.LIGHT);
     checks();
+    devices();
+    outOfReach();
+  }
+
+  /** A code on the desk; the phone that scanned it. */
+  private void devices() {
+    Page desk = open("settings", 1280, 1120, ColorScheme.LIGHT);
+    click(desk, "Let a device in", 1);
+    desk.locator("[data-code]").waitFor();
+    desk.waitForTimeout(300);
+    save(desk, "settings");
+    Page phone = browser.page(360, 740, ColorScheme.LIGHT);
+    // Seen from outside: only then is there something to let in.
+    phone.route(
+        "**/api/devices/here",
+        route ->
+            route.fulfill(
+                new Route.FulfillOptions()
+                    .setContentType("application/json")
+                    .setBody("{\"desk\":false,\"device\":\"\"}")));
+    String code = desk.locator("[data-code]").getAttribute("data-code");
+    phone.navigate(app.address() + "let-in#" + code);
+    phone.waitForTimeout(1000);
+    save(phone, "phone-let-in");
+  }
+
+  /** A flight entered while the program is out of reach, in the theme for the sun. */
+  private void outOfReach() {
+    Page page = browser.page(360, 740, ColorScheme.LIGHT);
+    page.addInitScript("localStorage.setItem('high-tally.theme', '\"sun\"')");
+    page.navigate(app.address() + "models/1/fly/new");
+    page.getByRole(AriaRole.BUTTON, named("Save the flight")).waitFor();
+    page.waitForLoadState(LoadState.NETWORKIDLE);
+    page.context().setOffline(true);
+    click(page, "sure", 1);
+    page.getByRole(AriaRole.RADIO, named("calm")).click();
+    page.getByRole(AriaRole.RADIO, named("smooth")).click();
+    click(page, "Save the flight", 1);
+    page.locator("[data-away='1']").waitFor();
+    page.waitForTimeout(500);
+    save(page, "phone-out-of-reach");
+    page.context().setOffline(false);
   }
 
   private void plain(String name, String path, ColorScheme theme) {
@@ -105,16 +153,6 @@ public final class Screenshots {
     page.locator("[data-report]").waitFor();
     page.waitForTimeout(300);
     save(page, "school-report");
-    save(open("school", 1280, 800, ColorScheme.LIGHT), "school");
-  }
-
-  private void channelMap() {
-    Page page = open("models/2/rig/map", 1280, 800, ColorScheme.LIGHT);
-    click(page, "Propose a map", 1);
-    page.locator("[data-proposal]").waitFor();
-    click(page, "Take this map", 1);
-    page.waitForTimeout(500);
-    save(page, "channel-map");
   }
 
   private void guidedStep() {

@@ -7,6 +7,7 @@ import com.deque.html.axecore.playwright.AxeBuilder;
 import com.deque.html.axecore.results.CheckedNode;
 import com.deque.html.axecore.results.Rule;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
 import com.microsoft.playwright.options.LoadState;
 import java.util.List;
@@ -80,6 +81,14 @@ class AccessibleTest extends Story {
           + " found.push(one.textContent.slice(0, 40) + ' ' + getComputedStyle(one).fontSize) }"
           + " return found.join('; '); }";
 
+  /** A dialog by the page it is on and the button that opens it. */
+  private static final Map<String, String> DIALOGS =
+      Map.of(
+          "", "All pages",
+          "settings", "Keyboard shortcuts",
+          "models/1/revisions", "Delete it",
+          "models/1/fly", "Leave it out");
+
   private final Map<String, String> found = new TreeMap<>();
 
   @Test
@@ -88,6 +97,9 @@ class AccessibleTest extends Story {
     for (String path : PAGES) {
       page.navigate(app.address() + path);
       page.waitForLoadState(LoadState.NETWORKIDLE);
+      // What is out of view is not drawn in another theme before it comes into view.
+      page.addStyleTag(
+          new Page.AddStyleTagOptions().setContent(".drawn-in-view{content-visibility:visible}"));
       page.setViewportSize(1280, 800);
       theme(page, "light");
       look(page, path + ", light", axe(page).withTags(RULES));
@@ -101,12 +113,24 @@ class AccessibleTest extends Story {
       look(page, path + ", phone", axe(page).withRules(ROOM));
       fits(page, path);
     }
+    DIALOGS.forEach((path, button) -> dialog(page, path, button));
     assertThat(found).isEmpty();
     // The looking itself: a button without a name is found.
     page.setContent("<main><h1>x</h1><button></button></main>");
     look(page, "planted", axe(page).withTags(RULES));
     assertThat(found.keySet()).anyMatch(one -> one.startsWith("button-name"));
     page.close();
+  }
+
+  private void dialog(Page page, String path, String button) {
+    page.setViewportSize(path.isEmpty() ? 360 : 1280, 800);
+    page.navigate(app.address() + path);
+    button(page, button).first().click();
+    page.getByRole(AriaRole.DIALOG).waitFor();
+    for (String theme : List.of("light", "dark", "sun")) {
+      theme(page, theme);
+      look(page, path + ", " + button + ", " + theme, axe(page).withTags(RULES));
+    }
   }
 
   /** Nothing is beside the screen; on the pages for the field nothing is too small for a thumb. */

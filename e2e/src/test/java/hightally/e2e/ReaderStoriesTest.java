@@ -96,7 +96,8 @@ class ReaderStoriesTest extends Story {
     page.getByLabel("Why this change").fill("In inches");
     button(page, Pattern.compile("^Save as revision")).click();
     assertThat(page.getByText("Saved as revision 2.")).isVisible();
-    assertThat(page.getByLabel("Horn radius")).hasValue("0,65");
+    // What was typed stays as it was typed.
+    assertThat(page.getByLabel("Horn radius")).hasValue("0.65");
     assertThat(Models.setup(app, model).toString()).contains("\"hornRadiusMm\":16.51,");
     page.reload();
     assertThat(page.getByLabel("Horn radius")).hasValue("0,65");
