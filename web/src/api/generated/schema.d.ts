@@ -4174,7 +4174,7 @@ export interface components {
       kind: "CLEVIS" | "BALL_LINK" | "TURNBUCKLE" | "SLIDE";
       /**
        * Format: double
-       * @description Thread pitch: mm per turn
+       * @description Thread pitch: per turn
        */
       pitchMm: number;
     };
