@@ -107,7 +107,8 @@ class ProgramApiTest extends ApiTest {
     }
     assertThat(landing).containsExactly("phase Landing");
     assertThat(sheet.get("conditions").toString())
-        .contains("rear left switch at position 2 and not ((in phase Landing or in phase Speed))");
+        .contains(
+            "rear left switch at position 2 and (not in phase Landing and not in phase Speed)");
   }
 
   @Test

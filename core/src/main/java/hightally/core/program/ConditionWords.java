@@ -19,19 +19,33 @@ public final class ConditionWords {
 
   /** The sentence of a condition; "always" for an empty id. */
   public static Said of(Setup setup, String id) {
-    return id.isEmpty() ? Said.of("condition.always") : sentence(setup, id, 0);
+    return id.isEmpty() ? Said.of("condition.always") : sentence(setup, id, 0, false);
   }
 
-  private static Said sentence(Setup setup, String id, int depth) {
+  /**
+   * @param not whether its opposite is told: that of "this and that" is "not this or not that"
+   */
+  private static Said sentence(Setup setup, String id, int depth, boolean not) {
     Condition one =
         setup.conditions().stream().filter(each -> each.id().equals(id)).findFirst().orElseThrow();
-    Said words = depth > DEEPEST ? Said.text(one.name()) : plain(setup, one, depth);
-    return one.heldSeconds() > 0
-        ? Said.of("condition.held", "words", words, "held", Quantity.seconds(one.heldSeconds(), 1))
+    boolean held = one.heldSeconds() > 0;
+    Said words =
+        depth > DEEPEST
+            ? Said.of("condition.named", "name", one.name(), "not", not && !held)
+            : plain(setup, one, depth, not && !held);
+    return held
+        ? Said.of(
+            "condition.held",
+            "words",
+            words,
+            "held",
+            Quantity.seconds(one.heldSeconds(), 1),
+            "not",
+            not)
         : words;
   }
 
-  private static Said plain(Setup setup, Condition one, int depth) {
+  private static Said plain(Setup setup, Condition one, int depth, boolean not) {
     if (!one.finished()) {
       return Said.of("condition.unfinished", "kind", one.kind());
     }
@@ -42,7 +56,9 @@ public final class ConditionWords {
               "subject",
               subject(setup, one.subject()),
               "position",
-              Math.round(one.limit()));
+              Math.round(one.limit()),
+              "not",
+              not);
       case ABOVE, BELOW ->
           Said.of(
               "condition.beyond",
@@ -51,12 +67,16 @@ public final class ConditionWords {
               "kind",
               one.kind(),
               "limit",
-              Quantity.percent(one.limit()));
+              Quantity.percent(one.limit()),
+              "not",
+              not);
       case PHASE ->
           Said.of(
               "condition.phase",
               "phase",
-              setup.phase(one.subject()).map(phase -> phase.name()).orElse(one.subject()));
+              setup.phase(one.subject()).map(phase -> phase.name()).orElse(one.subject()),
+              "not",
+              not);
       case TELEMETRY_ABOVE, TELEMETRY_BELOW ->
           Said.of(
               "condition.telemetry",
@@ -65,30 +85,33 @@ public final class ConditionWords {
               "kind",
               one.kind(),
               "limit",
-              Quantity.plain(one.limit(), 1));
+              Quantity.plain(one.limit(), 1),
+              "not",
+              not);
       case TIMER_ABOVE ->
           Said.of(
               "condition.timer",
               "timer",
               timer(setup, one.subject()),
               "limit",
-              Quantity.seconds(one.limit(), 1));
+              Quantity.seconds(one.limit(), 1),
+              "not",
+              not);
       case AND, OR ->
           Said.of(
               "condition.members",
               "kind",
-              one.kind(),
+              (one.kind() == ConditionKind.AND) == not ? ConditionKind.OR : ConditionKind.AND,
               "members",
-              members(setup, one.members(), depth),
+              members(setup, one.members(), depth, not),
               "inside",
               depth > 0);
-      case NOT ->
-          Said.of("condition.not", "sentence", sentence(setup, one.members().get(0), depth + 1));
+      case NOT -> sentence(setup, one.members().get(0), depth, !not);
     };
   }
 
-  private static List<Said> members(Setup setup, List<String> members, int depth) {
-    return members.stream().map(member -> sentence(setup, member, depth + 1)).toList();
+  private static List<Said> members(Setup setup, List<String> members, int depth, boolean not) {
+    return members.stream().map(member -> sentence(setup, member, depth + 1, not)).toList();
   }
 
   /** What a condition of a kind looks at, by its name. */
