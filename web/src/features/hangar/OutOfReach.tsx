@@ -27,12 +27,10 @@ export function OutOfReach() {
             program is back; this page looks for it by itself.
           </p>
           {waiting.length > 0 && <Waits letters={waiting} />}
-          {!globalThis.isSecureContext && (
-            <p className="text-soft">
-              Until then do not close or reload this page: the browser could not load it again. What
-              waits stays in the browser all the same.
-            </p>
-          )}
+          <p className="text-soft">
+            Until then do not close or reload this page: the browser could not load it again. What
+            waits stays in the browser all the same.
+          </p>
         </div>
       )}
       {refused.map((one) => (

@@ -1,3 +1,4 @@
+import { useHere } from "@/api/devices";
 import { useMutation } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link } from "react-router";
@@ -21,6 +22,7 @@ export function ArchiveCard() {
   const [archive, setArchive] = useState<Blob>();
   const [name, setName] = useState("");
   const look = useLookIntoArchive();
+  const here = useHere();
   const open = (file: Blob, called: string) => {
     setArchive(file);
     setName(called);
@@ -30,6 +32,13 @@ export function ArchiveCard() {
     mutationFn: backup,
     onSuccess: (file, called) => open(file, called),
   });
+  if (here.data?.desk === false) {
+    return (
+      <Card title="Everything in one file">
+        It is saved and brought back on the machine High Tally runs on.
+      </Card>
+    );
+  }
   return (
     <>
       <Card title="Everything in one file">

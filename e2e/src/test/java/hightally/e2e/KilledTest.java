@@ -5,11 +5,18 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.io.IOException;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.atomic.AtomicInteger;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -45,6 +52,97 @@ class KilledTest {
     try (RunningApp app = RunningApp.start(folder.resolve("data"))) {
       assertThat(get(app, "api/aircraft/1/revisions").get("total").asInt()).isEqualTo(3 + TIMES);
     }
+  }
+
+  /**
+   * Killed in the middle of writing, over and over: every flight that was acknowledged is there
+   * once, none is there twice, and the archive of it all brings the same back into an empty hangar.
+   */
+  @Test
+  void killedInTheMiddleOfWritingNothingAcknowledgedIsLost() throws Exception {
+    Path data = folder.resolve("writing");
+    Random moments = new Random(TIMES);
+    Set<String> acknowledged = ConcurrentHashMap.newKeySet();
+    AtomicInteger sent = new AtomicInteger();
+    for (int time = 1; time <= TIMES; time++) {
+      RunningApp app = RunningApp.start(data);
+      List<Thread> writers = new ArrayList<>();
+      for (int i = 0; i < 2; i++) {
+        Thread writer = new Thread(() -> write(app, sent, acknowledged));
+        writer.start();
+        writers.add(writer);
+      }
+      Thread.sleep(100 + moments.nextInt(900));
+      app.kill();
+      for (Thread writer : writers) {
+        writer.join();
+      }
+    }
+    byte[] archive;
+    List<String> kept;
+    try (RunningApp app = RunningApp.start(data)) {
+      kept = goals(app, 1);
+      archive = bytes(app, "api/archive");
+    }
+    assertThat(kept).doesNotHaveDuplicates();
+    assertThat(kept).containsAll(acknowledged);
+    assertThat(acknowledged).hasSizeGreaterThan(TIMES);
+    try (RunningApp empty = RunningApp.startEmpty(folder.resolve("empty"))) {
+      HttpRequest bring =
+          HttpRequest.newBuilder(URI.create(empty.address() + "api/archive/bring?chosen=1"))
+              .header("Content-Type", "application/zip")
+              .POST(HttpRequest.BodyPublishers.ofByteArray(archive))
+              .build();
+      HttpResponse<String> brought = client.send(bring, HttpResponse.BodyHandlers.ofString());
+      assertThat(brought.statusCode()).as(brought.body()).isEqualTo(200);
+      assertThat(goals(empty, json.readTree(brought.body()).at("/0/id").asLong())).isEqualTo(kept);
+    }
+    System.out.printf(
+        "Killed %d times while writing: %d flights sent, %d acknowledged, %d of those there, each"
+            + " once; the archive brings %d back%n",
+        TIMES, sent.get(), acknowledged.size(), acknowledged.size(), kept.size());
+  }
+
+  /** Flight after flight until nobody answers any more. */
+  private void write(RunningApp app, AtomicInteger sent, Set<String> acknowledged) {
+    try {
+      while (true) {
+        String goal = "Flight " + sent.incrementAndGet();
+        ObjectNode flight = json.createObjectNode().put("revisionNumber", 3);
+        ObjectNode report = flight.putObject("report");
+        report.put("flownOn", "2026-09-05").put("wind", "CALM").put("air", "SMOOTH");
+        report.put("field", "").put("battery", "").put("cgMm", 118).put("remarks", "");
+        report.put("goal", goal).put("throttlePercent", 50).put("sure", "SURE");
+        report.put("turnsDiffer", false).putArray("phases");
+        report.putObject("trims").put("roll", 1).put("pitch", 2).put("yaw", 0);
+        if (post(app, "api/aircraft/1/flights", flight) == 201) {
+          acknowledged.add(goal);
+        }
+      }
+    } catch (IOException e) {
+      // Killed.
+    } catch (Exception e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
+  /** What every flight was for, as far as these tests have written them. */
+  private List<String> goals(RunningApp app, long model) throws Exception {
+    List<String> goals = new ArrayList<>();
+    for (int page = 0; ; page++) {
+      String at = "api/aircraft/" + model + "/flights?size=200&page=" + page;
+      JsonNode items = get(app, at).get("items");
+      items.forEach(one -> goals.add(one.at("/report/goal").asText()));
+      if (items.size() < 200) {
+        goals.removeIf(one -> !one.startsWith("Flight "));
+        return goals;
+      }
+    }
+  }
+
+  private byte[] bytes(RunningApp app, String path) throws Exception {
+    HttpRequest request = HttpRequest.newBuilder(URI.create(app.address() + path)).build();
+    return client.send(request, HttpResponse.BodyHandlers.ofByteArray()).body();
   }
 
   private JsonNode get(RunningApp app, String path) throws Exception {

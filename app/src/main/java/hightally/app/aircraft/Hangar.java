@@ -63,8 +63,7 @@ public class Hangar {
   /** Sets a model aside, deletes it, or brings it back; put where it is nothing happens. */
   @Transactional
   public void put(long id, Place place) {
-    AircraftEntity found =
-        aircraft.findLockedById(id).orElseThrow(() -> new NotFoundException("aircraft", id));
+    AircraftEntity found = locked(id);
     if (place == Place.DELETED) {
       refuseUnderWork(id);
     }
@@ -170,13 +169,7 @@ public class Hangar {
   }
 
   private AircraftEntity locked(long id) {
-    AircraftEntity found =
-        aircraft.findLockedById(id).orElseThrow(() -> new NotFoundException("aircraft", id));
-    if (found.place() == Place.DELETED) {
-      throw new ConflictException(
-          found.name() + " was deleted. Nothing was stored; bring it back in the hangar first.");
-    }
-    return found;
+    return aircraft.findLockedById(id).orElseThrow(() -> new NotFoundException("aircraft", id));
   }
 
   private void refuseUnderWork(long aircraftId) {

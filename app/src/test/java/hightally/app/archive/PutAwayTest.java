@@ -73,7 +73,13 @@ class PutAwayTest extends Pilot {
     Answer refused = post(at + "/revisions", revised);
     assertThat(refused.status()).isEqualTo(409);
     assertThat(refused.body()).contains("was deleted", "bring it back");
+    Map<String, Object> flight = Map.of("revisionNumber", 1, "report", report(1, 2, 3));
+    assertThat(post(at + "/flights", flight).status()).isEqualTo(409);
+    assertThat(post(at + "/checks", Map.of("kind", "FLIGHT", "pack", "")).status()).isEqualTo(409);
+    assertThat(get(at + "/flights").json().get("total").asInt()).isZero();
+    assertThat(post(at + "/copy", Map.of("name", "Copy of it")).status()).isEqualTo(201);
     put(at, "IN_USE");
+    assertThat(post(at + "/flights", flight).status()).isEqualTo(201);
     assertThat(post(at + "/revisions", revised).status()).isEqualTo(201);
   }
 
