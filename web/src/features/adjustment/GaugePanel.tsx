@@ -82,6 +82,11 @@ export function GaugePanel({ open, rod }: Props) {
           </p>
         )}
       </form>
+      {gauge.isSuccess && gauge.data === undefined && (
+        <p role="status" data-unjudged>
+          Noted. It is compared when the program is back.
+        </p>
+      )}
       {gauge.isError && <Failure error={gauge.error} />}
       {known !== undefined && !known.check.agree && known.gauge.choice === "OPEN" && (
         <div className="border-l-4 border-grounded bg-inset px-4 py-3 text-base" data-disagrees>

@@ -87,6 +87,11 @@ function Surface({ open, expected }: { open: OpenAdjustment; expected: Expected 
           {expected.words}
         </p>
       )}
+      {verify.isSuccess && verify.data === undefined && (
+        <p role="status" data-unjudged>
+          Noted. It is judged when the program is back.
+        </p>
+      )}
       {verify.isError && <Failure error={verify.error} />}
     </li>
   );

@@ -106,8 +106,10 @@ class AccessibleTest extends Story {
       // The dark theme differs in its colours alone, a phone in what has room.
       theme(page, "dark");
       look(page, path + ", dark", axe(page).withRules(COLOURS));
-      theme(page, "sun");
-      look(page, path + ", sun", axe(page).withRules(COLOURS));
+      if (FIELD.stream().anyMatch(path::endsWith)) {
+        theme(page, "sun");
+        look(page, path + ", sun", axe(page).withRules(COLOURS));
+      }
       page.setViewportSize(360, 740);
       theme(page, "light");
       look(page, path + ", phone", axe(page).withRules(ROOM));

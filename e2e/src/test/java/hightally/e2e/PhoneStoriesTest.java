@@ -8,6 +8,7 @@ import com.google.zxing.BinaryBitmap;
 import com.google.zxing.MultiFormatReader;
 import com.google.zxing.client.j2se.BufferedImageLuminanceSource;
 import com.google.zxing.common.HybridBinarizer;
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
@@ -239,6 +240,43 @@ class PhoneStoriesTest {
     assertThat(phone.locator("[data-reasons]")).containsText("The left one sticks");
     JsonNode run = Models.call(app, "GET", "api/aircraft/" + model + "/checks", null).at("/runs/0");
     assertThat(run.get("answers")).hasSameSizeAs(run.get("steps"));
+    phone.close();
+  }
+
+  @Test
+  void theWorkGoesOnOutOfReachStepByStep() {
+    Page phone = phone("Bench");
+    phone.navigate(network() + "models/1/adjust");
+    Story.button(phone, "Start at the bench").click();
+    Locator step = phone.locator("[data-step]");
+    assertThat(step).isVisible();
+    phone.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
+    app.kill();
+
+    Locator counter = phone.getByText(Pattern.compile("^Step \\d+ of"));
+    int marked = 0;
+    while (marked < 2) {
+      if ("CHECK".equals(step.getAttribute("data-step"))) {
+        // Nobody passes a rod without saying what came of turning it, out of reach as well.
+        assertThat(Story.button(phone, "Next")).isDisabled();
+        Story.button(phone, "At the mark").click();
+        assertThat(phone.locator("[data-marked]")).isVisible();
+        marked++;
+      }
+      String before = counter.innerText().split(",")[0];
+      Story.button(phone, "Next").click();
+      assertThat(counter).not().containsText(before + ",");
+    }
+    int at = Integer.parseInt(counter.innerText().replaceAll("^Step (\\d+) of.*", "$1")) - 1;
+    assertThat(phone.locator("[data-away]")).isVisible();
+
+    started();
+    assertThat(phone.locator("[data-away]")).hasCount(0);
+    assertThat(phone.locator("[data-refused]")).hasCount(0);
+    assertThat(counter).containsText("Step " + (at + 1) + " of");
+    JsonNode order = Models.call(app, "GET", "api/aircraft/1/adjustment", null);
+    assertThat(order.get("step").asInt()).isEqualTo(at);
+    assertThat(order.get("marks")).hasSize(2);
     phone.close();
   }
 
