@@ -1,6 +1,7 @@
 import { shownIn, typedIn, unitSign } from "@/domain/units";
 import { useId, useRef, useState } from "react";
 import type { Field } from "@/api/queries";
+import { Of } from "./of";
 import { problemOf } from "./range";
 
 interface Props {
@@ -9,16 +10,18 @@ interface Props {
   /** A number being typed is one thing the pilot does: all of it carries the same gesture. */
   onValue: (value: number, gesture: string) => void;
   label?: string;
+  /** What it belongs to, where several fields have one name. */
+  of?: string | undefined;
 }
 
 /**
  * A number with its unit and range. What is typed stays as typed; only a legal value is handed on, and
  * a wrong one is refused right here.
  */
-export function NumberField({ field, value, onValue, label }: Props) {
+export function NumberField({ field, value, onValue, label, of }: Props) {
   const id = useId();
   const visits = useRef(0);
-  const shown = (of: number) => shownIn(field.unit, of);
+  const shown = (given: number) => shownIn(field.unit, given);
   const meant = (text: string) => typedIn(field.unit, text);
   const [typed, setTyped] = useState({ text: shown(value), of: value });
   const current = typed.of === value || meant(typed.text) === value;
@@ -35,6 +38,7 @@ export function NumberField({ field, value, onValue, label }: Props) {
     <div className="min-w-0">
       <label htmlFor={id} className="mb-0.5 block text-sm text-soft">
         {label ?? field.label}
+        <Of whose={of} />
       </label>
       <div
         className={`flex items-center rounded-card border bg-sheet ${problem ? "border-2 border-grounded" : "border-line-strong"}`}

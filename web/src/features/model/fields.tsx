@@ -5,6 +5,7 @@ import { useState } from "react";
 import { useFields, type Field } from "@/api/queries";
 import { cataloguePath, valueAt, type Path } from "@/domain/draft";
 import { Choice } from "@/ui/choice";
+import { Of } from "@/ui/of";
 import { NumberField } from "@/ui/number-field";
 import { rangeWords } from "@/ui/range";
 import { useModel } from "./model";
@@ -14,8 +15,15 @@ export function useField(path: string): Field | undefined {
   return useFields().data?.find((field) => field.path === path);
 }
 
+interface NamedProps {
+  path: Path;
+  label?: string;
+  /** What it belongs to, where several fields have one name. */
+  of?: string;
+}
+
 /** A number of the draft, wherever it stands. */
-export function DraftNumber({ path, label }: { path: Path; label?: string }) {
+export function DraftNumber({ path, label, of }: NamedProps) {
   const { draft, change } = useModel();
   const field = useField(cataloguePath(path));
   if (field === undefined) {
@@ -25,6 +33,7 @@ export function DraftNumber({ path, label }: { path: Path; label?: string }) {
     <NumberField
       field={field}
       label={label}
+      of={of}
       value={valueAt(draft.present, path) as number}
       onValue={(value, gesture) => change({ type: "edit", path, value, gesture })}
     />
@@ -56,7 +65,7 @@ export function DraftChoice({ path, label, options }: ChoiceProps) {
 }
 
 /** A text of the draft; handed on when the field is left, so that a word is one step of undo. */
-export function DraftText({ path, label }: { path: Path; label?: string }) {
+export function DraftText({ path, label, of }: NamedProps) {
   const { draft, change } = useModel();
   const field = useField(cataloguePath(path));
   const stored = valueAt(draft.present, path) as string;
@@ -66,7 +75,10 @@ export function DraftText({ path, label }: { path: Path; label?: string }) {
   const problem = field !== undefined && (length < field.min || text.length > field.max);
   return (
     <label className="block min-w-0">
-      <span className="mb-0.5 block text-sm text-soft">{label ?? field?.label}</span>
+      <span className="mb-0.5 block text-sm text-soft">
+        {label ?? field?.label}
+        <Of whose={of} />
+      </span>
       <input
         className={`h-9 w-full rounded-card border bg-sheet px-2.5 ${problem ? "border-2 border-grounded" : "border-line-strong"}`}
         value={text}
@@ -84,6 +96,7 @@ export function DraftText({ path, label }: { path: Path; label?: string }) {
 }
 
 /** A few numbers of the draft in one line. */
+/** A number of the draft, wherever it stands. */
 export function DraftNumbers({ path, label }: { path: Path; label: string }) {
   const { draft, change } = useModel();
   const field = useField(`${cataloguePath(path)}[]`);

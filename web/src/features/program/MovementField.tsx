@@ -9,6 +9,7 @@ import { useBench } from "@/features/bench/store";
 import { useModel } from "@/features/model/model";
 import { useWorked } from "@/features/model/worked";
 import { Choice } from "@/ui/choice";
+import { Of } from "@/ui/of";
 
 /** A movement as it stands, plus up or right. */
 export interface Shown {
@@ -21,6 +22,8 @@ interface Props {
   label: string;
   /** Whether the label is for screen readers alone: a heading says it already. */
   quiet?: boolean;
+  /** What it belongs to, where several fields have one name. */
+  of?: string;
   wish: Pick<MovementWish, "kind" | "subject" | "surface" | "plusSide" | "pair" | "bothSides">;
   shown: Shown;
   /** Only the size is typed: which way it goes is the linkage's. */
@@ -55,7 +58,14 @@ export function UnitChoice() {
 }
 
 /** How far something goes: a size typed, a direction picked, the percent worked out. */
-export function MovementField({ label, quiet = false, wish, shown, sized = false }: Props) {
+export function MovementField({
+  label,
+  quiet = false,
+  of: whose,
+  wish,
+  shown,
+  sized = false,
+}: Props) {
   const { draft } = useModel();
   const worked = useWorked();
   const bench = useBench((state) => state.moment);
@@ -105,6 +115,7 @@ export function MovementField({ label, quiet = false, wish, shown, sized = false
     <div className="min-w-0" data-movement={label}>
       <label htmlFor={id} className={quiet ? "sr-only" : "mb-0.5 block truncate text-sm text-soft"}>
         {label}
+        <Of whose={whose} />
       </label>
       <div
         className={`flex items-center rounded-card border bg-sheet ${wrong || move.isError ? "border-2 border-grounded" : "border-line-strong"}`}

@@ -69,13 +69,13 @@ export function PhasesPage() {
             }
           >
             <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
-              <DraftText path={["phases", i, "name"]} label="Name" />
+              <DraftText path={["phases", i, "name"]} label="Name" of={phase.name} />
               {i < last ? (
                 <DraftWhen path={["phases", i, "when"]} label="On while" none="never" />
               ) : (
                 <p className="self-center text-sm text-soft">On when no other is</p>
               )}
-              <DraftNumber path={["phases", i, "fadeSeconds"]} />
+              <DraftNumber path={["phases", i, "fadeSeconds"]} of={phase.name} />
               <DraftChoice
                 path={["phases", i, "role"]}
                 label="What it is for"
@@ -92,7 +92,7 @@ export function PhasesPage() {
                 <DraftCheck path={["phases", i, "ownYaw"]} label="Own yaw trim" />
               </div>
               <div className="col-span-2 sm:col-span-4">
-                <DraftText path={["phases", i, "goal"]} label="Goal" />
+                <DraftText path={["phases", i, "goal"]} label="Goal" of={phase.name} />
               </div>
             </div>
             <CopyInto phase={phase} />

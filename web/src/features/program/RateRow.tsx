@@ -70,6 +70,7 @@ export function RateRow({
       <div className={apart ? "" : "sm:col-span-2"}>
         <MovementField
           sized
+          of={name}
           label={apart ? `Full ${plus}` : throwWords}
           wish={{ ...wish, plusSide: apart || plusSide, bothSides: !apart }}
           shown={{
@@ -82,6 +83,7 @@ export function RateRow({
       {apart && (
         <MovementField
           sized
+          of={name}
           label={`Full ${minus}`}
           wish={{ ...wish, plusSide: false, bothSides: false }}
           shown={{
@@ -96,6 +98,7 @@ export function RateRow({
           <div className={apart ? "" : "sm:col-span-2"}>
             <NumberField
               field={{ ...expo, hint: "" }}
+              of={name}
               label={apart ? `Expo, ${plus}` : "Expo, both ways"}
               value={response.expoPositivePercent}
               onValue={(value, gesture) =>
@@ -111,6 +114,7 @@ export function RateRow({
           {apart && (
             <NumberField
               field={{ ...expo, hint: "" }}
+              of={name}
               label={`Expo, ${minus}`}
               value={response.expoNegativePercent}
               onValue={(value, gesture) => putExpo({ expoNegativePercent: value }, gesture)}

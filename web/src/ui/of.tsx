@@ -1,0 +1,4 @@
+/** Whose a field is, for whoever hears its name without seeing where it stands. */
+export function Of({ whose }: { whose: string | undefined }) {
+  return whose === undefined ? null : <span className="sr-only"> of {whose}</span>;
+}
