@@ -7246,6 +7246,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -7329,6 +7338,15 @@ export interface operations {
       };
       /** @description A part of the address is of the wrong kind. */
       400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
         headers: {
           [name: string]: unknown;
         };
@@ -7423,6 +7441,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -7508,6 +7535,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -7572,6 +7608,15 @@ export interface operations {
       };
       /** @description A part of the address is of the wrong kind. */
       400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
         headers: {
           [name: string]: unknown;
         };
@@ -7669,6 +7714,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -7755,6 +7809,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -7820,6 +7883,15 @@ export interface operations {
       };
       /** @description A part of the address is of the wrong kind. */
       400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
         headers: {
           [name: string]: unknown;
         };
@@ -7913,6 +7985,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -7987,6 +8068,15 @@ export interface operations {
       };
       /** @description A part of the address is of the wrong kind. */
       400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
         headers: {
           [name: string]: unknown;
         };
@@ -8084,6 +8174,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -8171,6 +8270,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -8235,6 +8343,15 @@ export interface operations {
       };
       /** @description A part of the address is of the wrong kind. */
       400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
         headers: {
           [name: string]: unknown;
         };
@@ -8332,6 +8449,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -8415,6 +8541,15 @@ export interface operations {
       };
       /** @description A part of the address is of the wrong kind. */
       400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
         headers: {
           [name: string]: unknown;
         };
@@ -8512,6 +8647,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -8597,6 +8741,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -8661,6 +8814,15 @@ export interface operations {
       };
       /** @description A part of the address is of the wrong kind. */
       400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
         headers: {
           [name: string]: unknown;
         };
@@ -8757,6 +8919,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -8842,6 +9013,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -8906,6 +9086,15 @@ export interface operations {
       };
       /** @description A part of the address is of the wrong kind. */
       400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
         headers: {
           [name: string]: unknown;
         };
@@ -9002,6 +9191,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -9087,6 +9285,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -9160,6 +9367,15 @@ export interface operations {
       };
       /** @description A part of the address is of the wrong kind. */
       400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
         headers: {
           [name: string]: unknown;
         };
@@ -9256,6 +9472,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -9345,6 +9570,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -9423,6 +9657,15 @@ export interface operations {
           "application/json": number[];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -9472,6 +9715,15 @@ export interface operations {
         };
         content: {
           "application/json": components["schemas"]["WholeClicks"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
       /** @description Asked by another page, or under another name than this machine's. */
@@ -9525,6 +9777,15 @@ export interface operations {
           "application/json": components["schemas"]["ThrowStart"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -9574,6 +9835,15 @@ export interface operations {
         };
         content: {
           "application/json": components["schemas"]["ThrowAnswer"][];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
       /** @description Asked by another page, or under another name than this machine's. */
@@ -9627,6 +9897,15 @@ export interface operations {
           "application/json": components["schemas"]["Difference"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -9676,6 +9955,15 @@ export interface operations {
         };
         content: {
           "application/json": components["schemas"]["Setup"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
       /** @description Asked by another page, or under another name than this machine's. */
@@ -9733,6 +10021,15 @@ export interface operations {
       };
       /** @description A part of the address is of the wrong kind. */
       400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
         headers: {
           [name: string]: unknown;
         };
@@ -9829,6 +10126,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -9911,6 +10217,15 @@ export interface operations {
       };
       /** @description A part of the address is of the wrong kind. */
       400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
         headers: {
           [name: string]: unknown;
         };
@@ -10007,6 +10322,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -10096,6 +10420,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -10167,6 +10500,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -10227,6 +10569,15 @@ export interface operations {
           "application/json": components["schemas"]["MeasuredAnswer"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -10276,6 +10627,15 @@ export interface operations {
         };
         content: {
           "application/json": components["schemas"]["WiringSheet"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
       /** @description Asked by another page, or under another name than this machine's. */
@@ -10329,6 +10689,15 @@ export interface operations {
           "application/json": components["schemas"]["Setup"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -10378,6 +10747,15 @@ export interface operations {
         };
         content: {
           "application/json": components["schemas"]["Proposed"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
       /** @description Asked by another page, or under another name than this machine's. */
@@ -10431,6 +10809,15 @@ export interface operations {
           "application/json": components["schemas"]["Moved"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -10480,6 +10867,15 @@ export interface operations {
         };
         content: {
           "application/json": components["schemas"]["BalanceAdvice"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
       /** @description Asked by another page, or under another name than this machine's. */
@@ -10533,6 +10929,15 @@ export interface operations {
           "application/json": components["schemas"]["BalanceWish"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -10582,6 +10987,15 @@ export interface operations {
         };
         content: {
           "application/json": components["schemas"]["HangingLine"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
       /** @description Asked by another page, or under another name than this machine's. */
@@ -10635,6 +11049,15 @@ export interface operations {
           "application/json": components["schemas"]["CurvePoint"][];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -10684,6 +11107,15 @@ export interface operations {
         };
         content: {
           "application/json": components["schemas"]["TermCurve"][];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
       /** @description Asked by another page, or under another name than this machine's. */
@@ -10737,6 +11169,15 @@ export interface operations {
           "application/json": components["schemas"]["ProgramSheet"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -10786,6 +11227,15 @@ export interface operations {
         };
         content: {
           "application/json": components["schemas"]["OutputSheet"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
       /** @description Asked by another page, or under another name than this machine's. */
@@ -10890,6 +11340,15 @@ export interface operations {
           "application/json": components["schemas"]["Outcome"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -10939,6 +11398,15 @@ export interface operations {
         };
         content: {
           "application/json": components["schemas"]["SearchState"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
       /** @description Asked by another page, or under another name than this machine's. */
@@ -10992,6 +11460,15 @@ export interface operations {
           "application/json": components["schemas"]["RecipeCard"][];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -11043,6 +11520,15 @@ export interface operations {
           "application/json": components["schemas"]["FlickPreview"][];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -11090,6 +11576,15 @@ export interface operations {
           "application/json": components["schemas"]["ComplaintCard"][];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -11121,6 +11616,15 @@ export interface operations {
         };
         content: {
           "application/json": components["schemas"]["FeelStep"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
       /** @description Asked by another page, or under another name than this machine's. */
@@ -11174,6 +11678,15 @@ export interface operations {
           "application/json": components["schemas"]["FeelLines"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -11223,6 +11736,15 @@ export interface operations {
         };
         content: {
           "application/json": components["schemas"]["Converted"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
       /** @description Asked by another page, or under another name than this machine's. */
@@ -11276,6 +11798,15 @@ export interface operations {
           "application/json": components["schemas"]["Entry"][];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -11325,6 +11856,15 @@ export interface operations {
         };
         content: {
           "application/json": components["schemas"]["Entry"][];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
       /** @description Asked by another page, or under another name than this machine's. */
@@ -11378,6 +11918,15 @@ export interface operations {
           "application/json": components["schemas"]["DeskSheet"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -11427,6 +11976,15 @@ export interface operations {
         };
         content: {
           "application/json": components["schemas"]["LinkReport"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
       /** @description Asked by another page, or under another name than this machine's. */
@@ -11480,6 +12038,15 @@ export interface operations {
           "application/json": components["schemas"]["Edited"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -11529,6 +12096,15 @@ export interface operations {
         };
         content: {
           "application/json": components["schemas"]["Edited"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
       /** @description Asked by another page, or under another name than this machine's. */
@@ -11582,6 +12158,15 @@ export interface operations {
           "application/json": components["schemas"]["Edited"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -11631,6 +12216,15 @@ export interface operations {
         };
         content: {
           "application/json": components["schemas"]["Edited"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
       /** @description Asked by another page, or under another name than this machine's. */
@@ -11684,6 +12278,15 @@ export interface operations {
           "application/json": components["schemas"]["Edited"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -11733,6 +12336,15 @@ export interface operations {
         };
         content: {
           "application/json": components["schemas"]["Edited"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
       /** @description Asked by another page, or under another name than this machine's. */
@@ -11786,6 +12398,15 @@ export interface operations {
           "application/json": components["schemas"]["Edited"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -11835,6 +12456,15 @@ export interface operations {
         };
         content: {
           "application/json": components["schemas"]["Edited"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
       /** @description Asked by another page, or under another name than this machine's. */
@@ -11888,6 +12518,15 @@ export interface operations {
           "application/json": components["schemas"]["Edited"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -11937,6 +12576,15 @@ export interface operations {
         };
         content: {
           "application/json": components["schemas"]["Edited"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
       /** @description Asked by another page, or under another name than this machine's. */
@@ -11990,6 +12638,15 @@ export interface operations {
           "application/json": components["schemas"]["Edited"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -12039,6 +12696,15 @@ export interface operations {
         };
         content: {
           "application/json": components["schemas"]["Edited"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
       /** @description Asked by another page, or under another name than this machine's. */
@@ -12092,6 +12758,15 @@ export interface operations {
           "application/json": components["schemas"]["Edited"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -12141,6 +12816,15 @@ export interface operations {
         };
         content: {
           "application/json": components["schemas"]["Edited"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
       /** @description Asked by another page, or under another name than this machine's. */
@@ -12194,6 +12878,15 @@ export interface operations {
           "application/json": components["schemas"]["Edited"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -12243,6 +12936,15 @@ export interface operations {
         };
         content: {
           "application/json": components["schemas"]["CurvePoint"][];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
       /** @description Asked by another page, or under another name than this machine's. */
@@ -12296,6 +12998,15 @@ export interface operations {
           "application/json": components["schemas"]["Edited"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -12347,6 +13058,15 @@ export interface operations {
           "application/json": components["schemas"]["ConditionMade"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -12396,6 +13116,15 @@ export interface operations {
         };
         content: {
           "application/json": components["schemas"]["Edited"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
       /** @description Asked by another page, or under another name than this machine's. */
@@ -12476,6 +13205,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description Wrong codes slow this down; Retry-After says for how long. */
+      429: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
     };
   };
   postDevicesCode: {
@@ -12496,8 +13234,26 @@ export interface operations {
           "application/json": components["schemas"]["Code"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The program answers only this machine. */
+      409: {
         headers: {
           [name: string]: unknown;
         };
@@ -12533,6 +13289,15 @@ export interface operations {
         };
         content: {
           "application/json": components["schemas"]["WasherFound"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
       /** @description Asked by another page, or under another name than this machine's. */
@@ -12612,6 +13377,15 @@ export interface operations {
           "application/json": components["schemas"]["TrimStepFound"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -12674,6 +13448,15 @@ export interface operations {
         };
         content: {
           "application/json": components["schemas"]["TrimAdviceFound"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
       /** @description Asked by another page, or under another name than this machine's. */
@@ -12764,6 +13547,15 @@ export interface operations {
         };
         content: {
           "application/json": components["schemas"]["RodChangeFound"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
       /** @description Asked by another page, or under another name than this machine's. */
@@ -12876,6 +13668,15 @@ export interface operations {
           "application/json": components["schemas"]["RetrimFound"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -12941,6 +13742,15 @@ export interface operations {
         };
         content: {
           "application/json": components["schemas"]["ResponseFound"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
       /** @description Asked by another page, or under another name than this machine's. */
@@ -13024,6 +13834,15 @@ export interface operations {
         };
         content: {
           "application/json": components["schemas"]["OutputsFound"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
       /** @description Asked by another page, or under another name than this machine's. */
@@ -13171,6 +13990,15 @@ export interface operations {
           "application/json": components["schemas"]["NeutralPointFound"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -13284,6 +14112,15 @@ export interface operations {
           "application/json": components["schemas"]["MeanChordFound"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -13357,6 +14194,15 @@ export interface operations {
         };
         content: {
           "application/json": components["schemas"]["LinkagesFound"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
       /** @description Asked by another page, or under another name than this machine's. */
@@ -13481,6 +14327,15 @@ export interface operations {
           "application/json": components["schemas"]["DiagnoseFound"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -13556,6 +14411,15 @@ export interface operations {
           "application/json": components["schemas"]["CurveFound"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -13616,6 +14480,15 @@ export interface operations {
           "application/json": components["schemas"]["BalanceFound"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -13672,6 +14545,15 @@ export interface operations {
         };
         content: {
           "application/json": components["schemas"]["ArmSeatingFound"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
       /** @description Asked by another page, or under another name than this machine's. */
@@ -13895,6 +14777,15 @@ export interface operations {
           "application/json": components["schemas"]["AirFound"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -13944,6 +14835,15 @@ export interface operations {
         };
         content: {
           "application/json": components["schemas"]["Scene"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
       /** @description Asked by another page, or under another name than this machine's. */
@@ -13997,6 +14897,15 @@ export interface operations {
           "application/json": components["schemas"]["Played"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -14048,6 +14957,15 @@ export interface operations {
           "application/json": components["schemas"]["Compared"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -14097,6 +15015,15 @@ export interface operations {
         };
         content: {
           "application/json": components["schemas"]["MomentShown"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
       /** @description Asked by another page, or under another name than this machine's. */
@@ -14151,6 +15078,15 @@ export interface operations {
         };
         content: {
           "application/json": components["schemas"]["Contents"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
       /** @description Asked by another page, or under another name than this machine's. */
@@ -14219,6 +15155,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -14279,6 +15224,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -14325,6 +15279,15 @@ export interface operations {
       };
       /** @description A part of the address is of the wrong kind. */
       400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
         headers: {
           [name: string]: unknown;
         };
@@ -14402,6 +15365,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -14466,6 +15438,15 @@ export interface operations {
       };
       /** @description A part of the address is of the wrong kind. */
       400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
         headers: {
           [name: string]: unknown;
         };
@@ -14564,6 +15545,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -14652,6 +15642,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -14716,6 +15715,15 @@ export interface operations {
       };
       /** @description A part of the address is of the wrong kind. */
       400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
         headers: {
           [name: string]: unknown;
         };
@@ -14811,6 +15819,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -14875,6 +15892,15 @@ export interface operations {
       };
       /** @description A part of the address is of the wrong kind. */
       400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
         headers: {
           [name: string]: unknown;
         };
@@ -14971,6 +15997,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -15057,6 +16092,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -15133,6 +16177,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -15199,6 +16252,15 @@ export interface operations {
       };
       /** @description A part of the address is of the wrong kind. */
       400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
         headers: {
           [name: string]: unknown;
         };
@@ -15297,6 +16359,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -15379,6 +16450,15 @@ export interface operations {
       };
       /** @description A part of the address is of the wrong kind. */
       400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
         headers: {
           [name: string]: unknown;
         };
@@ -15474,6 +16554,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -15540,6 +16629,15 @@ export interface operations {
       };
       /** @description A part of the address is of the wrong kind. */
       400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
         headers: {
           [name: string]: unknown;
         };
@@ -15630,6 +16728,15 @@ export interface operations {
       };
       /** @description A part of the address is of the wrong kind. */
       400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
         headers: {
           [name: string]: unknown;
         };
@@ -15728,6 +16835,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -15812,6 +16928,15 @@ export interface operations {
       };
       /** @description A part of the address is of the wrong kind. */
       400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
         headers: {
           [name: string]: unknown;
         };
@@ -15904,6 +17029,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -15968,6 +17102,15 @@ export interface operations {
       };
       /** @description A part of the address is of the wrong kind. */
       400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
         headers: {
           [name: string]: unknown;
         };
@@ -16064,6 +17207,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -16153,6 +17305,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -16235,6 +17396,15 @@ export interface operations {
       };
       /** @description A part of the address is of the wrong kind. */
       400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
         headers: {
           [name: string]: unknown;
         };
@@ -16333,6 +17503,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -16418,6 +17597,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -16484,6 +17672,15 @@ export interface operations {
       };
       /** @description A part of the address is of the wrong kind. */
       400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
         headers: {
           [name: string]: unknown;
         };
@@ -16571,6 +17768,15 @@ export interface operations {
       };
       /** @description A part of the address is of the wrong kind. */
       400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
         headers: {
           [name: string]: unknown;
         };
@@ -16669,6 +17875,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -16751,6 +17966,15 @@ export interface operations {
       };
       /** @description A part of the address is of the wrong kind. */
       400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
         headers: {
           [name: string]: unknown;
         };
@@ -16847,6 +18071,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -16936,6 +18169,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -17014,6 +18256,15 @@ export interface operations {
           "application/json": components["schemas"]["BothFlown"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -17061,6 +18312,15 @@ export interface operations {
           "application/json": components["schemas"]["Hall"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -17094,6 +18354,15 @@ export interface operations {
       };
       /** @description A part of the address is of the wrong kind. */
       400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
         headers: {
           [name: string]: unknown;
         };
@@ -17168,6 +18437,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -17226,6 +18504,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -17273,6 +18560,15 @@ export interface operations {
           "application/json": components["schemas"]["Setup"][];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -17302,6 +18598,15 @@ export interface operations {
           "application/json": components["schemas"]["Field"][];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -17329,6 +18634,15 @@ export interface operations {
         };
         content: {
           "application/json": components["schemas"]["Doorway"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
       /** @description Asked by another page, or under another name than this machine's. */
@@ -17389,6 +18703,15 @@ export interface operations {
           "application/zip": string;
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -17416,6 +18739,15 @@ export interface operations {
         };
         content: {
           "application/json": components["schemas"]["Backup"][];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
         };
       };
       /** @description Asked by another page, or under another name than this machine's. */
@@ -17451,6 +18783,15 @@ export interface operations {
       };
       /** @description A part of the address is of the wrong kind. */
       400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
         headers: {
           [name: string]: unknown;
         };
@@ -17509,6 +18850,15 @@ export interface operations {
       };
       /** @description A part of the address is of the wrong kind. */
       400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
         headers: {
           [name: string]: unknown;
         };
@@ -17583,6 +18933,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -17650,6 +19009,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -17710,6 +19078,15 @@ export interface operations {
       };
       /** @description A part of the address is of the wrong kind. */
       400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
         headers: {
           [name: string]: unknown;
         };
@@ -17785,6 +19162,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -17846,6 +19232,15 @@ export interface operations {
       };
       /** @description A part of the address is of the wrong kind. */
       400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
         headers: {
           [name: string]: unknown;
         };
@@ -17922,6 +19317,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -17982,6 +19386,15 @@ export interface operations {
       };
       /** @description A part of the address is of the wrong kind. */
       400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
         headers: {
           [name: string]: unknown;
         };
@@ -18050,6 +19463,15 @@ export interface operations {
       };
       /** @description A part of the address is of the wrong kind. */
       400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
         headers: {
           [name: string]: unknown;
         };
@@ -18129,6 +19551,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -18196,6 +19627,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -18256,6 +19696,15 @@ export interface operations {
       };
       /** @description A part of the address is of the wrong kind. */
       400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
         headers: {
           [name: string]: unknown;
         };
@@ -18331,6 +19780,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -18387,6 +19845,15 @@ export interface operations {
           "application/json": components["schemas"]["PutAway"][];
         };
       };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
         headers: {
@@ -18418,6 +19885,15 @@ export interface operations {
       };
       /** @description A part of the address is of the wrong kind. */
       400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
         headers: {
           [name: string]: unknown;
         };

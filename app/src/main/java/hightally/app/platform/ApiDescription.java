@@ -93,6 +93,15 @@ class ApiDescription {
       refusal(operation, "415", "The request does not say that it brings what is asked for.");
       refusal(operation, "422", "What was sent breaks its contract; every violation is named.");
     }
+    if (!path.endsWith("/here") && !path.endsWith("/let-in")) {
+      refusal(operation, "401", "Asked by a device on the network that is not let in.");
+    }
+    if (path.endsWith("/let-in")) {
+      refusal(operation, "429", "Wrong codes slow this down; Retry-After says for how long.");
+    }
+    if (path.endsWith("/devices/code")) {
+      refusal(operation, "409", "The program answers only this machine.");
+    }
     boolean kept = path.startsWith("/api/aircraft") || path.startsWith("/api/school");
     if (kept && path.contains("{")) {
       refusal(

@@ -30,19 +30,20 @@ public final class ConditionWords {
         setup.conditions().stream().filter(each -> each.id().equals(id)).findFirst().orElseThrow();
     boolean held = one.heldSeconds() > 0;
     Said words =
-        depth > DEEPEST
-            ? Said.of("condition.named", "name", one.name(), "not", not && !held)
-            : plain(setup, one, depth, not && !held);
+        depth > DEEPEST ? named(one, not && !held) : plain(setup, one, depth, not && !held);
     return held
         ? Said.of(
-            "condition.held",
+            not ? "condition.notHeld" : "condition.held",
             "words",
             words,
             "held",
-            Quantity.seconds(one.heldSeconds(), 1),
-            "not",
-            not)
+            Quantity.seconds(one.heldSeconds(), 1))
         : words;
+  }
+
+  private static Said named(Condition one, boolean not) {
+    Said name = Said.text(one.name());
+    return not ? Said.of("condition.not", "sentence", name) : name;
   }
 
   private static Said plain(Setup setup, Condition one, int depth, boolean not) {
@@ -52,51 +53,41 @@ public final class ConditionWords {
     return switch (one.kind()) {
       case SWITCH_AT ->
           Said.of(
-              "condition.switchAt",
+              not ? "condition.notSwitchAt" : "condition.switchAt",
               "subject",
               subject(setup, one.subject()),
               "position",
-              Math.round(one.limit()),
-              "not",
-              not);
+              Math.round(one.limit()));
       case ABOVE, BELOW ->
           Said.of(
-              "condition.beyond",
+              not ? "condition.notBeyond" : "condition.beyond",
               "subject",
               subject(setup, one.subject()),
               "kind",
               one.kind(),
               "limit",
-              Quantity.percent(one.limit()),
-              "not",
-              not);
+              Quantity.percent(one.limit()));
       case PHASE ->
           Said.of(
-              "condition.phase",
+              not ? "condition.notPhase" : "condition.phase",
               "phase",
-              setup.phase(one.subject()).map(phase -> phase.name()).orElse(one.subject()),
-              "not",
-              not);
+              setup.phase(one.subject()).map(phase -> phase.name()).orElse(one.subject()));
       case TELEMETRY_ABOVE, TELEMETRY_BELOW ->
           Said.of(
-              "condition.telemetry",
+              not ? "condition.notTelemetry" : "condition.telemetry",
               "subject",
               one.subject(),
               "kind",
               one.kind(),
               "limit",
-              Quantity.plain(one.limit(), 1),
-              "not",
-              not);
+              Quantity.plain(one.limit(), 1));
       case TIMER_ABOVE ->
           Said.of(
-              "condition.timer",
+              not ? "condition.notTimer" : "condition.timer",
               "timer",
               timer(setup, one.subject()),
               "limit",
-              Quantity.seconds(one.limit(), 1),
-              "not",
-              not);
+              Quantity.seconds(one.limit(), 1));
       case AND, OR ->
           Said.of(
               "condition.members",
