@@ -24,11 +24,13 @@ export interface Letter {
   forms: { name: string; value: unknown }[];
   /** Where it is entered. */
   page: string;
+  /** Whether whoever wrote it has gone on without its answer. */
+  late: boolean;
   /** Why the program did not take it. */
   refused: string;
 }
 
-export type Written = Omit<Letter, "key" | "at" | "refused">;
+export type Written = Omit<Letter, "key" | "at" | "late" | "refused">;
 
 /** What came of a letter: the program's answer, or that it waits. */
 export type Outcome = { answer: unknown } | { answer: undefined; waits: true };
@@ -47,6 +49,7 @@ const isLetters = (value: unknown): value is Letter[] =>
       shows: "array",
       forms: "array",
       page: "string",
+      late: "boolean",
       refused: "string",
     }),
   );
@@ -85,7 +88,13 @@ globalThis.addEventListener?.("storage", (event) => {
 
 /** Writes a letter and sends it, after those that wait already; the same one again has the same key. */
 export function send(written: Written, key: string): Promise<Outcome> {
-  const letter = { ...written, key, at: new Date().toISOString(), refused: "" };
+  const letter = {
+    ...written,
+    key,
+    at: new Date().toISOString(),
+    late: false,
+    refused: "",
+  };
   change((all) => [...all.filter((one) => one.key !== key), letter]);
   return new Promise((done, fail) => {
     waiting.set(letter.key, { done, fail });
@@ -111,6 +120,9 @@ async function pumped(): Promise<void> {
       again = false;
       await sendAll();
       // Who wrote while the program is away need not wait for it.
+      if (letters.some((one) => !one.late)) {
+        change((all) => all.map((one) => ({ ...one, late: true })));
+      }
       for (const letter of letters) {
         settle(letter, { answer: undefined, waits: true });
       }

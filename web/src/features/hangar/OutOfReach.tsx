@@ -33,6 +33,11 @@ export function OutOfReach() {
           </p>
         </div>
       )}
+      {away === undefined && waiting.some((one) => one.late) && (
+        <p role="status" className="border-l-4 border-tag bg-sheet px-4 py-3" data-sending>
+          Sending what waited: {waiting.length === 1 ? "one entry" : `${waiting.length} entries`}.
+        </p>
+      )}
       {refused.map((one) => (
         <Refused key={one.key} letter={one} />
       ))}

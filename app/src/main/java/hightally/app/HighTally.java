@@ -31,10 +31,16 @@ public class HighTally {
     } catch (SpringApplication.AbandonedRunException e) {
       throw e; // A preparatory run of the framework's, which ends this way.
     } catch (Throwable e) {
-      LogFile.add(data, e);
+      boolean logged = LogFile.add(data, e);
       String why = StartFailure.words(e, data);
       if (why.isEmpty()) {
-        why = "Something nobody foresaw; the file high-tally.log in " + data + " tells more.";
+        if (!logged) {
+          e.printStackTrace();
+        }
+        why =
+            "Something nobody foresaw; "
+                + (logged ? "the file high-tally.log in " + data : "what is printed above")
+                + " tells more.";
       }
       System.err.println("High Tally cannot start. " + why);
       System.exit(1);

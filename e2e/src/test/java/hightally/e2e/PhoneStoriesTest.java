@@ -197,7 +197,7 @@ class PhoneStoriesTest {
     assertThat(phone.locator("[data-away='2']")).isVisible();
 
     started();
-    assertThat(phone.locator("[data-away]")).hasCount(0);
+    assertThat(phone.locator("[data-away], [data-sending]")).hasCount(0);
     assertThat(phone.getByText("first").first()).isVisible();
     assertThat(phone.getByText("second").first()).isVisible();
     assertThat(goals(model)).containsExactly("first", "second");
@@ -271,7 +271,7 @@ class PhoneStoriesTest {
     assertThat(phone.locator("[data-away]")).isVisible();
 
     started();
-    assertThat(phone.locator("[data-away]")).hasCount(0);
+    assertThat(phone.locator("[data-away], [data-sending]")).hasCount(0);
     assertThat(phone.locator("[data-refused]")).hasCount(0);
     assertThat(counter).containsText("Step " + (at + 1) + " of");
     JsonNode order = Models.call(app, "GET", "api/aircraft/1/adjustment", null);

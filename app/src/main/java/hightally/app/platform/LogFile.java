@@ -11,8 +11,8 @@ import java.time.Instant;
 import java.util.Optional;
 
 /**
- * Where what only a programmer reads is written: {@code high-tally.log} in the folder of the data,
- * never onto the screen. A folder that cannot be written has none.
+ * Where what only a programmer reads is written: {@code high-tally.log} in the folder of the data.
+ * A folder that cannot be written has none.
  */
 public final class LogFile {
   static final String NAME = "high-tally.log";
@@ -31,16 +31,17 @@ public final class LogFile {
     }
   }
 
-  /** Adds a trace; where it cannot be written it is printed. */
-  public static void add(String data, Throwable failure) {
+  /** Adds a trace and answers whether it could be written. */
+  public static boolean add(String data, Throwable failure) {
     StringWriter trace = new StringWriter();
     failure.printStackTrace(new PrintWriter(trace, true));
     try {
       Path file = in(data).orElseThrow(() -> new IOException(data));
       String entry = Instant.now() + " The start failed\n" + trace + "\n";
       Files.writeString(file, entry, StandardCharsets.UTF_8, StandardOpenOption.APPEND);
+      return true;
     } catch (IOException e) {
-      System.err.println(trace);
+      return false;
     }
   }
 }

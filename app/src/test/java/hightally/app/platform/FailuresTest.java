@@ -94,13 +94,15 @@ class FailuresTest {
   void theTraceOfAFailedStartIsInTheLogFileOfTheData() throws Exception {
     Path data = folder.resolve("data");
     assertThat(LogFile.in(data.toString())).contains(data.resolve("high-tally.log"));
-    LogFile.add(data.toString(), new IllegalStateException("one"));
+    assertThat(LogFile.add(data.toString(), new IllegalStateException("one"))).isTrue();
     LogFile.add(data.toString(), new IllegalStateException("two"));
     assertThat(Files.readString(data.resolve("high-tally.log")))
         .contains("IllegalStateException: one", "IllegalStateException: two")
         .contains("at hightally.app.platform.FailuresTest");
     Path file = Files.writeString(folder.resolve("a-file"), "x");
-    assertThat(LogFile.in(file.resolve("below").toString())).isEmpty();
+    String below = file.resolve("below").toString();
+    assertThat(LogFile.in(below)).isEmpty();
+    assertThat(LogFile.add(below, new IllegalStateException("three"))).isFalse();
   }
 
   @Test
