@@ -129,6 +129,9 @@ async function pumped(): Promise<void> {
     }
   } finally {
     pumping = false;
+    if (letters.some((one) => one.refused === "")) {
+      setTimeout(pump, AGAIN_MS);
+    }
   }
 }
 
@@ -137,6 +140,8 @@ function settle(letter: Letter, outcome: Outcome): void {
   waiting.delete(letter.key);
 }
 
+/** How soon what the program could not take is sent again: a full disk may have room by then. */
+const AGAIN_MS = 5_000;
 const SERVER_FAULT = 500;
 const NOT_LET_IN = 401;
 
