@@ -17,6 +17,7 @@ export function FieldReady({ model }: { model: number }) {
   useOpenAdjustment(model);
   useStory(model);
   useEffect(() => {
+    void import("@/ui/chart-paper");
     void import("@/features/flight/FlyPages");
     void import("@/features/flight/FlightsPage");
     void import("@/features/flight/FlightEntryPage");

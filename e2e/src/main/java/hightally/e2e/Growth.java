@@ -107,7 +107,7 @@ public final class Growth {
     report.put("field", "Long Meadow").put("battery", "Pack one").put("cgMm", 118);
     report.put("remarks", "").put("goal", "").put("throttlePercent", 50).put("sure", "SURE");
     report.put("turnsDiffer", false).putArray("phases");
-    report.putObject("trims").put("roll", 4 + number % 2).put("pitch", -3).put("yaw", 0);
+    report.putObject("trims").put("roll", 14 + number % 2).put("pitch", -13).put("yaw", 0);
     return flight;
   }
 
