@@ -1,6 +1,13 @@
 import { CircleHelp, Contrast, Menu, Moon, Sun } from "lucide-react";
 import { useEffect, useRef, useState } from "react";
-import { Link, Outlet, useLocation, useMatches } from "react-router";
+import {
+  Link,
+  NavigationType,
+  Outlet,
+  useLocation,
+  useMatches,
+  useNavigationType,
+} from "react-router";
 import { useShutOut } from "@/api/door";
 import { usePreference } from "@/domain/preference";
 import { decimalMark, lengthUnit } from "@/domain/reader";
@@ -172,13 +179,18 @@ function useArrival(): void {
   const open = useStandingIf(matches.at(-1)?.params.id);
   const model = open.data?.newest.setup.name;
   const title = [titles.at(-1), model, "High Tally"].filter(Boolean).join(" · ");
+  const how = useNavigationType();
   const before = useRef(pathname);
   useEffect(() => {
     if (before.current !== pathname) {
       before.current = pathname;
+      // Another page begins at its top; going back finds the place that was left.
+      if (how !== NavigationType.Pop) {
+        scrollTo(0, 0);
+      }
       focusMain();
     }
-  }, [pathname]);
+  }, [pathname, how]);
   useEffect(() => {
     document.title = title;
   }, [title]);
