@@ -101,24 +101,19 @@ export const useVerify = (id: number) =>
 export const useMark = (id: number) =>
   useWork<Schemas["Marking"]>(id, "A rod turned", "/mark", (open, { mark }) => ({
     ...open,
-    barred: "",
+    // What bars the check of a rod is that nobody has said what came of turning it.
+    bars: open.bars.map((bar, i) => {
+      const step = open.plan.steps[i];
+      return step?.kind === "CHECK" && step.surface === mark.surface ? "" : bar;
+    }),
     marks: [
       ...open.marks.filter((one) => one.surface !== mark.surface),
       { surface: mark.surface, steps: mark.steps, offMm: mark.way === "SAME" ? 0 : mark.offMm },
     ],
   }));
 
-/** A mark nobody has looked at stops the work where it is, out of reach as well. */
-const barredAt = (open: OpenAdjustment, step: number) => {
-  const one = open.plan.steps[step];
-  const seen = open.marks.some((mark) => mark.surface === one?.surface);
-  return one?.kind === "CHECK" && !seen ? "Say first what came of turning this rod." : "";
-};
-
 export const useMoveAdjustment = (id: number) =>
   useWork<Schemas["Progress"]>(id, "A step of the work", "", (open, { step }) => ({
     ...open,
     step,
-    barred: barredAt(open, step),
-    done: open.done.map((one, i) => one || i < step),
   }));

@@ -1,4 +1,4 @@
-import { useSyncExternalStore } from "react";
+import { signal } from "@/domain/signal";
 import { forget, keep, kept, shaped, type Keeping } from "@/domain/storage";
 import { type ApiError, problemOf } from "./client";
 import { reached } from "./reach";
@@ -54,9 +54,13 @@ const isLetters = (value: unknown): value is Letter[] =>
     }),
   );
 
-let letters: Letter[] = read();
-let keeping: Keeping = "kept";
-const listeners = new Set<() => void>();
+/** What waits, and what was refused; those being sent at this moment are among them. */
+const letters = signal<Letter[]>(read());
+export const useLetters = letters.use;
+
+/** How what waits is kept. */
+const keeping = signal<Keeping>("kept");
+export const useLettersKept = keeping.use;
 const waiting = new Map<string, { done: (outcome: Outcome) => void; fail: (why: Error) => void }>();
 let answers: (letter: Letter, answer: unknown) => void = () => undefined;
 
@@ -67,22 +71,19 @@ function read(): Letter[] {
 
 /** Changes what is kept; another tab may have changed it meanwhile. */
 function change(how: (all: Letter[]) => Letter[]): void {
-  letters = how(keeping === "kept" ? read() : letters);
-  if (letters.length === 0) {
+  const changed = how(keeping.now() === "kept" ? read() : letters.now());
+  if (changed.length === 0) {
     forget(NAME);
-    keeping = "kept";
-  } else {
-    keeping = keep(NAME, letters);
   }
-  listeners.forEach((listener) => listener());
+  keeping.set(changed.length === 0 ? "kept" : keep(NAME, changed));
+  letters.set(changed);
 }
 
 const without = (key: string) => change((all) => all.filter((one) => one.key !== key));
 
 globalThis.addEventListener?.("storage", (event) => {
   if (event.key === NAME) {
-    letters = read();
-    listeners.forEach((listener) => listener());
+    letters.set(read());
   }
 });
 
@@ -120,16 +121,16 @@ async function pumped(): Promise<void> {
       again = false;
       await sendAll();
       // Who wrote while the program is away need not wait for it.
-      if (letters.some((one) => !one.late)) {
+      if (letters.now().some((one) => !one.late)) {
         change((all) => all.map((one) => ({ ...one, late: true })));
       }
-      for (const letter of letters) {
+      for (const letter of letters.now()) {
         settle(letter, { answer: undefined, waits: true });
       }
     }
   } finally {
     pumping = false;
-    if (letters.some((one) => one.refused === "")) {
+    if (letters.now().some((one) => one.refused === "")) {
       setTimeout(pump, AGAIN_MS);
     }
   }
@@ -147,7 +148,7 @@ const NOT_LET_IN = 401;
 
 async function sendAll(): Promise<void> {
   for (;;) {
-    const letter = letters.find((one) => one.refused === "");
+    const letter = letters.now().find((one) => one.refused === "");
     if (letter === undefined) {
       return;
     }
@@ -234,14 +235,3 @@ export function onAnswer(work: (letter: Letter, answer: unknown) => void): () =>
     answers = () => undefined;
   };
 }
-
-const subscribe = (listener: () => void) => {
-  listeners.add(listener);
-  return () => void listeners.delete(listener);
-};
-
-/** What waits, and what was refused; those being sent at this moment are among them. */
-export const useLetters = () => useSyncExternalStore(subscribe, () => letters);
-
-/** How what waits is kept. */
-export const useLettersKept = () => useSyncExternalStore(subscribe, () => keeping);

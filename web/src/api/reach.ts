@@ -1,4 +1,4 @@
-import { useSyncExternalStore } from "react";
+import { signal } from "@/domain/signal";
 import { readerHeaders } from "@/domain/reader";
 import { shutOut } from "./door";
 
@@ -7,28 +7,21 @@ const AGAIN_MS = 3_000;
 const NOT_LET_IN = 401;
 
 /** Since when the program has not answered; undefined while it does. */
-let away: Date | undefined;
+const away = signal<Date | undefined>(undefined);
+export const useAway = away.use;
 let heart: ReturnType<typeof setInterval> | undefined;
-const listeners = new Set<() => void>();
-const returns = new Set<() => void>();
-
-function set(since: Date | undefined): void {
-  away = since;
-  listeners.forEach((listener) => listener());
-}
 
 function gone(): void {
-  if (away === undefined) {
-    set(new Date());
+  if (away.now() === undefined) {
+    away.set(new Date());
     heart = setInterval(() => void beat(), AGAIN_MS);
   }
 }
 
 function back(): void {
-  if (away !== undefined) {
+  if (away.now() !== undefined) {
     clearInterval(heart);
-    set(undefined);
-    returns.forEach((one) => one());
+    away.set(undefined);
   }
 }
 
@@ -51,7 +44,7 @@ export async function reached(request: Request): Promise<Response> {
   }
   try {
     const answer = await globalThis.fetch(request);
-    shutOut(answer.status === NOT_LET_IN);
+    shutOut.set(answer.status === NOT_LET_IN);
     back();
     return answer;
   } catch (error) {
@@ -64,15 +57,9 @@ export async function reached(request: Request): Promise<Response> {
 }
 
 /** Does something whenever the program is back. */
-export function onReturn(work: () => void): () => void {
-  returns.add(work);
-  return () => void returns.delete(work);
-}
-
-const subscribe = (listener: () => void) => {
-  listeners.add(listener);
-  return () => void listeners.delete(listener);
-};
-
-/** Since when the program has not answered; undefined while it does. */
-export const useAway = () => useSyncExternalStore(subscribe, () => away);
+export const onReturn = (work: () => void) =>
+  away.subscribe(() => {
+    if (away.now() === undefined) {
+      work();
+    }
+  });

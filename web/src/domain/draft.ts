@@ -1,3 +1,4 @@
+import { signal } from "./signal";
 import type { Setup } from "@/api/queries";
 import { merged } from "./merge";
 import { forget, keep, keepForGood, kept, shaped, type Kept } from "./storage";
@@ -112,25 +113,14 @@ const KEPT_STEPS = 20;
 /** How much of a draft this browser has kept, and for how long. */
 export type DraftKept = "all" | "without steps" | "in this tab" | "nothing";
 
-let lastKept: DraftKept = "all";
-const listeners = new Set<() => void>();
-
 /** How the last keeping went, for the page to say. */
-export const draftStorage = {
-  read: () => lastKept,
-  subscribe: (listener: () => void) => {
-    listeners.add(listener);
-    return () => void listeners.delete(listener);
-  },
-};
+export const draftStorage = signal<DraftKept>("all");
+export const useDraftStorage = draftStorage.use;
 
 /** Keeps a draft over a reload and lets the page know how much of it is kept. */
 export function keepDraft(aircraftId: number, draft: Draft): DraftKept {
   const now = stored(aircraftId, draft);
-  if (now !== lastKept) {
-    lastKept = now;
-    listeners.forEach((listener) => listener());
-  }
+  draftStorage.set(now);
   return now;
 }
 

@@ -1,4 +1,4 @@
-import { useSyncExternalStore } from "react";
+import { signal } from "./signal";
 import { keep, kept } from "./storage";
 
 /** A choice of the reader's, kept in this browser. */
@@ -6,7 +6,7 @@ export interface Preference<T extends string> {
   values: readonly T[];
   now: () => T;
   choose: (value: T) => void;
-  subscribe: (listener: () => void) => () => void;
+  use: () => T;
 }
 
 /** A choice among a few values; what was kept and is none of them counts for nothing. */
@@ -16,26 +16,15 @@ export function preference<T extends string>(
 ): Preference<T> {
   const key = `high-tally.${name}`;
   const isOne = (value: unknown): value is T => values.some((one) => one === value);
-  const listeners = new Set<() => void>();
-  let chosen: T | undefined;
-  const now = () => {
-    if (chosen === undefined) {
-      const before = kept(key, isOne);
-      chosen = before.state === "kept" ? before.value : values[0];
-    }
-    return chosen;
-  };
+  const before = kept(key, isOne);
+  const chosen = signal<T>(before.state === "kept" ? before.value : values[0]);
   return {
     values,
-    now,
+    now: chosen.now,
+    use: chosen.use,
     choose: (value) => {
-      chosen = value;
       keep(key, value);
-      listeners.forEach((listener) => listener());
-    },
-    subscribe: (listener) => {
-      listeners.add(listener);
-      return () => void listeners.delete(listener);
+      chosen.set(value);
     },
   };
 }
@@ -44,5 +33,5 @@ export function preference<T extends string>(
 export function usePreference<T extends string>(
   of: Preference<T>,
 ): readonly [T, (value: T) => void] {
-  return [useSyncExternalStore(of.subscribe, of.now), of.choose];
+  return [of.use(), of.choose];
 }

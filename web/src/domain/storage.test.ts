@@ -90,7 +90,7 @@ describe("a kept draft", () => {
     }
     room(localStorage, 300);
     expect(keepDraft(7, draft)).toBe("without steps");
-    expect(draftStorage.read()).toBe("without steps");
+    expect(draftStorage.now()).toBe("without steps");
     const found = keptDraft(7);
     expect(found.state === "kept" && found.value.present).toEqual(draft.present);
     expect(found.state === "kept" && found.value.changed).toBe(true);

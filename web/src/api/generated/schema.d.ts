@@ -3952,7 +3952,7 @@ export interface components {
       verification: components["schemas"]["Expected"][];
       undo: string[];
       done: boolean[];
-      barred: string;
+      bars: string[];
     };
     Pack: {
       /** @description Pack */

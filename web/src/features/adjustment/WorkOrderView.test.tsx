@@ -102,7 +102,7 @@ describe("a step of the work", () => {
     const disagreeing = {
       ...at(zero),
       gauges: [{ gauge, check, sizeMm: 1.4, way: "UP" as const }],
-      barred: "Settle that first.",
+      bars: order.plan.steps.map((_, i) => (i === zero ? "Settle that first." : "")),
     };
     show(<WorkOrderView open={disagreeing} />);
     expect(screen.getByText("Look at the direction first.")).toBeInTheDocument();

@@ -26,6 +26,7 @@ export function WorkOrderView({ open }: { open: OpenAdjustment }) {
   const last = open.step === steps.length - 1;
   const done = open.done.filter(Boolean).length;
   const busy = move.isPending || close.isPending;
+  const barred = open.bars[open.step] ?? "";
   const away = useAway() !== undefined;
   const go = (to: number) => {
     if (!busy && to >= 0 && to < steps.length) {
@@ -86,9 +87,9 @@ export function WorkOrderView({ open }: { open: OpenAdjustment }) {
           The new revision is saved once the program is back: it judges what was seen first.
         </p>
       )}
-      {open.barred !== "" && (
+      {barred !== "" && (
         <p role="status" className="mt-3 border-l-4 border-tag bg-sheet px-4 py-2" data-barred>
-          {open.barred}
+          {barred}
         </p>
       )}
       {[move, close].map((one, i) => one.isError && <Failure key={i} error={one.error} />)}
@@ -105,7 +106,7 @@ export function WorkOrderView({ open }: { open: OpenAdjustment }) {
             look="main"
             large
             onClick={() => go(open.step + 1)}
-            disabled={busy || open.barred !== ""}
+            disabled={busy || barred !== ""}
           >
             Next
           </Button>

@@ -1,8 +1,8 @@
 import { Fold } from "@/ui/fold";
 import { Redo2, Undo2 } from "lucide-react";
-import { useState, useSyncExternalStore } from "react";
+import { useState } from "react";
 import { useRevise } from "@/api/queries";
-import { draftStorage, isChanged } from "@/domain/draft";
+import { isChanged, useDraftStorage } from "@/domain/draft";
 import { useBench } from "@/features/bench/store";
 import { Button } from "@/ui/button";
 import { useFocusOn } from "@/ui/focus";
@@ -27,7 +27,7 @@ const STORED = {
 
 /** Unsaved changes: undo, redo, why, save. Shown only when there are any. */
 export function DraftBar({ broken }: Props) {
-  const storage = useSyncExternalStore(draftStorage.subscribe, draftStorage.read);
+  const storage = useDraftStorage();
   const { standing, draft, change } = useModel();
   const [reason, setReason] = useState("");
   const revise = useRevise(standing.id);

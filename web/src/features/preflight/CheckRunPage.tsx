@@ -140,8 +140,28 @@ function Step({ run, index, step, go }: StepProps) {
   );
 }
 
-const titleOf = (run: CheckRun, step: string) =>
-  run.steps.find((one) => one.id === step)?.title ?? step;
+/** What was answered out of reach, as it was answered: whether it grounds the model is not said here. */
+function Unjudged({ run }: { run: CheckRun }) {
+  return (
+    <div data-unjudged>
+      <p>
+        The program is out of reach: it judges this check when it is back, and your answers wait in
+        this browser until then.
+      </p>
+      <ul className="list-disc pl-5">
+        {run.answers
+          .filter((one) => one.verdict !== "RIGHT" || one.holds > 0)
+          .map((one) => (
+            <li key={one.step}>
+              {run.steps.find((step) => step.id === one.step)?.title}: {VERDICTS[one.verdict]}
+              {one.note !== "" && `, ${one.note}`}
+              {one.holds > 0 && `, holds ${one.holds}`}
+            </li>
+          ))}
+      </ul>
+    </div>
+  );
+}
 
 const VERDICTS = { RIGHT: "right", WRONG: "not right", LEFT_OUT: "left out" } as const;
 
@@ -151,40 +171,37 @@ function Summary({ run, back }: { run: CheckRun; back: (to: number) => void }) {
   const end = useEndCheck(standing.id, run.id);
   const navigate = useNavigate();
   const waits = useLetters().some((one) => one.chain === `check ${run.id}`);
-  const seen = run.answers.filter((one) => one.verdict !== "RIGHT");
-  const clear = run.judged.reasons.length === 0 && (!waits || seen.length === 0);
+  const clear = run.judged.reasons.length === 0;
   const open = run.state === "OPEN";
   const finish = () =>
     end.mutate(run.version, {
       onSuccess: () =>
-        void navigate(run.kind === "FLIGHT" && clear ? "../../new" : "..", { relative: "path" }),
+        void navigate(run.kind === "FLIGHT" && clear && !waits ? "../../new" : "..", {
+          relative: "path",
+        }),
     });
   return (
     <div className="mx-auto max-w-2xl space-y-3 pt-3">
       <Card
         title={
-          clear
-            ? waits
-              ? "All right by your answers, not judged yet"
-              : "Nothing found that grounds it"
-            : "Not to be flown like this"
+          waits
+            ? "Not judged yet"
+            : clear
+              ? "Nothing found that grounds it"
+              : "Not to be flown like this"
         }
-        className={`border-l-4 ${clear ? "border-l-done" : "border-l-grounded"}`}
+        className={`border-l-4 ${waits ? "border-l-tag" : clear ? "border-l-done" : "border-l-grounded"}`}
       >
-        <ul className="list-disc pl-5" data-reasons={run.judged.reasons.length}>
-          {run.judged.reasons.map((one) => (
-            <li key={one}>{one}</li>
-          ))}
-        </ul>
-        {waits && (
-          <p data-unjudged>
-            The program is out of reach and has not judged this check; your answers wait in this
-            browser.
-            {seen.length > 0 &&
-              ` Not right or left out: ${seen.map((one) => titleOf(run, one.step)).join(", ")}.`}
-          </p>
+        {waits ? (
+          <Unjudged run={run} />
+        ) : (
+          <ul className="list-disc pl-5" data-reasons={run.judged.reasons.length}>
+            {run.judged.reasons.map((one) => (
+              <li key={one}>{one}</li>
+            ))}
+          </ul>
         )}
-        {clear && <p>The last word is yours, at the model.</p>}
+        {(clear || waits) && <p>The last word is yours, at the model.</p>}
         {open && (
           <Button
             look="main"

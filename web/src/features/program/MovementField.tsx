@@ -40,7 +40,7 @@ const of = (shown: Shown, unit: MovementUnit) =>
   unit === "PERCENT" ? shown.percent : unit === "DEGREES" ? shown.degrees : shown.mm;
 
 /** What they are called, in the reader’s own. */
-export const MOVEMENT_UNITS = () =>
+export const movementUnits = () =>
   [
     ["MILLIMETRES", lengthUnit.now() === "in" ? "inches" : "millimetres"],
     ["DEGREES", "degrees"],
@@ -52,7 +52,7 @@ export function UnitChoice() {
   const [unit, choose] = useMovementUnit();
   return (
     <div className="w-40">
-      <Choice label="Typed in" value={unit} options={MOVEMENT_UNITS()} onValue={choose} />
+      <Choice label="Typed in" value={unit} options={movementUnits()} onValue={choose} />
     </div>
   );
 }

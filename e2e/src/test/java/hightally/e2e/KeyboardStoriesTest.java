@@ -15,18 +15,27 @@ class KeyboardStoriesTest extends Story {
 
   /** Goes on with Tab until something has the focus. */
   private static void to(Page page, Locator wanted) {
+    to(page, wanted, "Tab");
+  }
+
+  private static void to(Page page, Locator wanted, String key) {
     assertThat(wanted.first()).isVisible();
     for (int i = 0; i < FARTHEST; i++) {
       if (Boolean.TRUE.equals(wanted.first().evaluate("one => one === document.activeElement"))) {
         return;
       }
-      page.keyboard().press("Tab");
+      page.keyboard().press(key);
     }
     throw new AssertionError("Tab never comes to " + wanted);
   }
 
   private static void press(Page page, Locator wanted) {
     to(page, wanted);
+    page.keyboard().press("Enter");
+  }
+
+  private static void back(Page page, Locator wanted) {
+    to(page, wanted, "Shift+Tab");
     page.keyboard().press("Enter");
   }
 
@@ -71,14 +80,12 @@ class KeyboardStoriesTest extends Story {
     assertThat(page.locator("main")).isFocused();
     type(page, page.getByLabel("Horn radius"), "16.5");
     assertThat(page.getByText("1 unsaved change")).isVisible();
-    page.locator("main").evaluate("one => one.focus()");
-    type(page, page.getByLabel("Why this change"), "By keyboard");
+    to(page, page.getByLabel("Why this change"), "Shift+Tab");
+    page.keyboard().type("By keyboard");
     page.keyboard().press("Enter");
     assertThat(page.getByText("Saved as revision 4.")).isFocused();
 
-    page.locator("main").evaluate("one => one.focus()");
-    page.evaluate("() => document.querySelector('header a').focus()");
-    press(page, link(page, "Check"));
+    back(page, link(page, "Check"));
     assertThat(page.locator("main")).isFocused();
     // A surface is chosen with Space, and the page stays where it is.
     Locator rear = page.locator("svg g[role=button]").first();
@@ -88,8 +95,7 @@ class KeyboardStoriesTest extends Story {
     assertThat(rear).hasAttribute("aria-pressed", "true");
     assertThat(page.evaluate("() => scrollY")).isEqualTo(before);
 
-    page.evaluate("() => document.querySelector('header a').focus()");
-    press(page, link(page, "Fly"));
+    back(page, link(page, "Fly"));
     press(page, link(page, "Log a flight"));
     assertThat(button(page, "Save the flight")).isVisible();
     type(page, page.getByLabel("Pitch trim, clicks"), "14");
@@ -100,7 +106,7 @@ class KeyboardStoriesTest extends Story {
     page.waitForURL("**/fly");
     assertThat(page.locator("main")).isFocused();
 
-    page.evaluate("() => document.querySelector('header a').focus()");
+    // The page has the focus as a whole: the loop comes first in it.
     press(page, page.locator("nav[aria-label='The loop'] a[href$='/adjust']"));
     press(page, button(page, "Start at the bench"));
     Locator step = page.locator("[data-step]");

@@ -232,11 +232,14 @@ class PhoneStoriesTest {
       }
       assertThat(phone.locator("[data-check-step='" + step + "']")).hasCount(0);
     }
-    assertThat(phone.getByText("Not to be flown like this")).isVisible();
-    assertThat(phone.locator("[data-unjudged]")).containsText(wrong);
+    // Out of reach nothing is judged: what was answered is told, and that it waits.
+    assertThat(phone.getByText("Not judged yet")).isVisible();
+    assertThat(phone.locator("[data-unjudged]")).containsText(wrong + ": not right, The left one");
+    assertThat(phone.getByText("Nothing found that grounds it")).hasCount(0);
 
     started();
     assertThat(phone.locator("[data-unjudged]")).hasCount(0);
+    assertThat(phone.getByText("Not to be flown like this")).isVisible();
     assertThat(phone.locator("[data-reasons]")).containsText("The left one sticks");
     JsonNode run = Models.call(app, "GET", "api/aircraft/" + model + "/checks", null).at("/runs/0");
     assertThat(run.get("answers")).hasSameSizeAs(run.get("steps"));

@@ -14,7 +14,6 @@ import hightally.core.adjustment.FlownTrims;
 import hightally.core.adjustment.MarkSeen;
 import hightally.core.adjustment.RodMeans;
 import hightally.core.adjustment.RulerCheck;
-import hightally.core.adjustment.WorkStep;
 import hightally.core.adjustment.Worth;
 import hightally.core.airframe.Surface;
 import hightally.core.guide.BenchVerification;
@@ -162,7 +161,7 @@ public class Adjustments {
     double mm = RulerCheck.GaugeReading.zeroing(surface, read.sizeMm(), read.way()).mm();
     Gauge gauge = new Gauge(read.surface(), mm, read.choice());
     OrderBook.check(setup, AdjustmentPlanner.plan(setup, found.flown(() -> setup)), gauge);
-    if (found.gauges().contains(gauge) && found.version() == version + 1) {
+    if (again(found, version, found.gauges().contains(gauge))) {
       return book.read(found);
     }
     seen(found, version).measured(gauge);
@@ -208,7 +207,7 @@ public class Adjustments {
     double off = -RulerCheck.GaugeReading.zeroing(surface, read.offMm(), read.way()).mm();
     MarkSeen seen = new MarkSeen(read.surface(), read.steps(), off);
     Validation.check(seen);
-    if (found.marks().contains(seen) && found.version() == version + 1) {
+    if (again(found, version, found.marks().contains(seen))) {
       return book.read(found);
     }
     seen(found, version).marked(seen);
@@ -220,7 +219,7 @@ public class Adjustments {
   public OpenAdjustment verify(long aircraftId, BenchVerification.Verified verified, int version) {
     AdjustmentEntity found = current(aircraftId);
     BenchVerification.check(hangar.revision(aircraftId, found.revisionNumber()).setup(), verified);
-    if (found.verified().contains(verified) && found.version() == version + 1) {
+    if (again(found, version, found.verified().contains(verified))) {
       return book.read(found);
     }
     seen(found, version).verified(verified);
@@ -283,7 +282,7 @@ public class Adjustments {
   public OpenAdjustment moveTo(long aircraftId, int step, int version) {
     AdjustmentEntity found = current(aircraftId);
     OpenAdjustment open = book.read(found);
-    if (found.step() == step && found.version() == version + 1) {
+    if (again(found, version, found.step() == step)) {
       return open;
     }
     seen(found, version);
@@ -306,16 +305,13 @@ public class Adjustments {
           words.of(
               Said.of("story.readingDisagrees", "surfaces", Said.list(disagreeing)), MOST_LETTERS));
     }
-    for (int i = open.step(); i < step; i++) {
-      WorkStep one = open.plan().steps().get(i);
-      boolean seen = open.marks().stream().anyMatch(mark -> mark.surface().equals(one.surface()));
-      if (one.kind() == WorkStep.Kind.CHECK && !seen) {
-        throw new ConflictException(
-            words.of(
-                Said.of("adjustment.sayMark", "surface", OrderBook.name(open, one.surface())),
-                MOST_LETTERS));
-      }
-    }
+    open.bars().subList(open.step(), step).stream()
+        .filter(bar -> !bar.isEmpty())
+        .findFirst()
+        .ifPresent(
+            bar -> {
+              throw new ConflictException(words.of(bar, MOST_LETTERS));
+            });
   }
 
   /** Closes the work order with a new revision: rods changed, trims at zero. */
@@ -378,6 +374,10 @@ public class Adjustments {
   }
 
   /** The same sent twice, since its answer was lost on the way, is not a page that came late. */
+  private static boolean again(AdjustmentEntity found, int version, boolean stands) {
+    return stands && found.version() == version + 1;
+  }
+
   private static AdjustmentEntity seen(AdjustmentEntity found, int version) {
     if (found.version() != version) {
       throw new ConflictException(

@@ -15,7 +15,7 @@ import java.util.List;
  * @param verification what every surface should do at the end, beside what was seen
  * @param undo what has to be turned back if the work is given up here; empty while nothing is
  * @param done which steps are done: passed, with what they ask for answered
- * @param barred why it goes no further than this step; empty where it does
+ * @param bars of each step, why it goes no further than it as things stand; empty where it does
  */
 public record OpenAdjustment(
     long id,
@@ -29,7 +29,7 @@ public record OpenAdjustment(
     List<BenchVerification.Expected> verification,
     List<Said> undo,
     List<Boolean> done,
-    Said barred) {
+    List<Said> bars) {
   /**
    * A reading beside the arithmetic.
    *

@@ -123,7 +123,7 @@ class OrderBook implements OrderSource {
             verification,
             plan.undoneFrom(entity.step()),
             List.of(),
-            Said.NOTHING);
+            List.of());
     return progressed(open);
   }
 
@@ -167,12 +167,10 @@ class OrderBook implements OrderSource {
         open.verification(),
         open.undo(),
         done,
-        barred(open, turned));
+        steps.stream().map(step -> bar(open, step, turned)).toList());
   }
 
-  private static Said barred(OpenAdjustment open, Set<String> turned) {
-    List<WorkStep> steps = open.plan().steps();
-    WorkStep step = steps.get(Math.min(open.step(), steps.size() - 1));
+  private static Said bar(OpenAdjustment open, WorkStep step, Set<String> turned) {
     boolean waits =
         open.gauges().stream()
             .filter(OpenAdjustment.GaugeCheck::waits)

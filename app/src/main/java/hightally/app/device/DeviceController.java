@@ -3,6 +3,7 @@ package hightally.app.device;
 import hightally.app.device.Codes.Code;
 import hightally.app.device.Devices.Device;
 import hightally.app.platform.LocalNetwork;
+import hightally.app.platform.Refusals;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Said;
 import io.swagger.v3.oas.annotations.Operation;
@@ -11,7 +12,6 @@ import java.security.Principal;
 import java.util.List;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
-import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseCookie;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.ErrorResponseException;
@@ -141,8 +141,6 @@ class DeviceController {
   }
 
   private static ErrorResponseException refusal(HttpStatus status, String why) {
-    ProblemDetail problem = ProblemDetail.forStatusAndDetail(status, why);
-    problem.setTitle("Refused");
-    return new ErrorResponseException(status, problem, null);
+    return new ErrorResponseException(status, Refusals.problem(status, why), null);
   }
 }

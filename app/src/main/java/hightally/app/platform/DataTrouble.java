@@ -19,7 +19,7 @@ final class DataTrouble {
   static String notWritten(Path data) {
     Path there = existing(data);
     String what;
-    if (there == null || !Files.isDirectory(there) || !writable(data, there)) {
+    if (readOnly(data)) {
       what = "The folder " + data + " cannot be written: it is read-only for this program.";
     } else if (left(there) < LITTLE) {
       what = "The disk of the folder " + data + " is full: " + left(there) / KILO + " kB are left.";
@@ -65,9 +65,14 @@ final class DataTrouble {
     return there;
   }
 
-  private static boolean writable(Path data, Path there) {
+  /** Whether the folder, or what is in it, cannot be written by this program at all. */
+  static boolean readOnly(Path data) {
+    Path there = existing(data);
     Path file = data.resolve("high-tally.mv.db");
-    return Files.isWritable(there) && (!Files.exists(file) || Files.isWritable(file));
+    return there == null
+        || !Files.isDirectory(there)
+        || !Files.isWritable(there)
+        || Files.exists(file) && !Files.isWritable(file);
   }
 
   private static long left(Path there) {

@@ -12,15 +12,20 @@ import org.springframework.http.ProblemDetail;
 public final class Refusals {
   private Refusals() {}
 
+  /** What is refused, and why. */
+  public static ProblemDetail problem(HttpStatus status, String why) {
+    ProblemDetail problem = ProblemDetail.forStatusAndDetail(status, why);
+    problem.setTitle("Refused");
+    return problem;
+  }
+
   /** Answers with a refusal. */
   public static void write(
       ObjectMapper mapper, HttpServletResponse response, HttpStatus status, String why)
       throws IOException {
-    ProblemDetail problem = ProblemDetail.forStatusAndDetail(status, why);
-    problem.setTitle("Refused");
     response.setStatus(status.value());
     response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
     response.setCharacterEncoding(StandardCharsets.UTF_8.name());
-    response.getWriter().write(mapper.writeValueAsString(problem));
+    response.getWriter().write(mapper.writeValueAsString(problem(status, why)));
   }
 }

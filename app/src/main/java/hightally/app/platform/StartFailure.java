@@ -1,7 +1,6 @@
 package hightally.app.platform;
 
 import java.net.BindException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import org.flywaydb.core.api.exception.FlywayValidateException;
 import org.springframework.boot.web.server.PortInUseException;
@@ -62,7 +61,7 @@ public final class StartFailure {
           + " is in use by another High Tally: use that one, end it, or"
           + " choose another folder with --data DIR.";
     }
-    if (code != 0 && notWritable(Path.of(data))) {
+    if (code != 0 && DataTrouble.readOnly(Path.of(data))) {
       return NOT_WRITABLE.formatted(data);
     }
     return switch (code) {
@@ -75,18 +74,6 @@ public final class StartFailure {
               + DataTrouble.newestBackup(Path.of(data));
       default -> "";
     };
-  }
-
-  private static boolean notWritable(Path folder) {
-    Path existing = folder.toAbsolutePath();
-    while (existing != null && !Files.exists(existing)) {
-      existing = existing.getParent();
-    }
-    Path file = folder.resolve("high-tally.mv.db");
-    return existing == null
-        || !Files.isDirectory(existing)
-        || !Files.isWritable(existing)
-        || Files.exists(file) && !Files.isWritable(file);
   }
 
   /** The data was written by a newer program. */

@@ -10,15 +10,17 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.Map;
-import javax.sql.DataSource;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.http.HttpMethod;
 import org.springframework.http.MediaType;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.transaction.support.TransactionOperations;
 
 /** Models copied, set aside, deleted and brought back, and gone after a month. */
 class PutAwayTest extends Pilot {
-  @Autowired private DataSource data;
+  @Autowired private JdbcTemplate jdbc;
+  @Autowired private TransactionOperations whole;
 
   private void put(String at, String place) throws Exception {
     Answer done =
@@ -92,27 +94,21 @@ class PutAwayTest extends Pilot {
     put(gone, "DELETED");
     put(kept, "SET_ASIDE");
     Instant end = Instant.parse(putAway(gone).get("gone").asText());
-    new Cleared(data, Clock.fixed(end.minusMillis(1), ZoneOffset.UTC)).now();
+    new Cleared(jdbc, whole, Clock.fixed(end.minusMillis(1), ZoneOffset.UTC)).now();
     assertThat(get(gone).status()).isEqualTo(200);
-    new Cleared(data, Clock.fixed(end, ZoneOffset.UTC)).now();
+    new Cleared(jdbc, whole, Clock.fixed(end, ZoneOffset.UTC)).now();
     assertThat(get(gone).status()).isEqualTo(404);
     for (Kept table : Kept.ALL) {
       assertThat(rows(table, gone)).as(table.table()).isZero();
     }
-    new Cleared(data, Clock.fixed(end.plus(Duration.ofDays(999)), ZoneOffset.UTC)).now();
+    new Cleared(jdbc, whole, Clock.fixed(end.plus(Duration.ofDays(999)), ZoneOffset.UTC)).now();
     assertThat(get(kept).status()).as("set aside is not deleted").isEqualTo(200);
   }
 
-  private int rows(Kept table, String at) throws Exception {
+  private Integer rows(Kept table, String at) {
     String sql = "select count(*) from " + table.table() + " where " + table.ofOneModel();
-    try (var connection = data.getConnection();
-        var counted = connection.prepareStatement(sql)) {
-      counted.setLong(1, Long.parseLong(at.substring(at.lastIndexOf('/') + 1)));
-      try (var found = counted.executeQuery()) {
-        found.next();
-        return found.getInt(1);
-      }
-    }
+    return jdbc.queryForObject(
+        sql, Integer.class, Long.parseLong(at.substring(at.lastIndexOf('/') + 1)));
   }
 
   @Test
