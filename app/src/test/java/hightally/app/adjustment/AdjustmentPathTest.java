@@ -253,6 +253,22 @@ class AdjustmentPathTest extends Pilot {
     }
   }
 
+  /** A page whose answer was lost sends the same again; one that would move on is told. */
+  @Test
+  void theSamePieceOfWorkSentTwiceIsDoneOnce() throws Exception {
+    String at = newModel();
+    int version =
+        post(at + "/adjustment", beginning(settled(at, 1, 0, 12, 0))).json().get("version").asInt();
+    JsonNode once = move(at, 1, version).json();
+    assertThat(move(at, 1, version).json()).isEqualTo(once);
+    assertThat(move(at, 2, version).status()).isEqualTo(409);
+    int next = once.get("version").asInt();
+    JsonNode gauged = gauge(at, "elevator", 1.4, "OPEN", next).json();
+    assertThat(gauge(at, "elevator", 1.4, "OPEN", next).json()).isEqualTo(gauged);
+    assertThat(gauge(at, "elevator", 1.5, "OPEN", next).status()).isEqualTo(409);
+    assertThat(gauged.get("version").asInt()).isEqualTo(next + 1);
+  }
+
   private Answer revise(String at, int basedOn, JsonNode setup) throws Exception {
     return post(
         at + "/revisions", Map.of("basedOn", basedOn, "reason", "For this test", "setup", setup));
