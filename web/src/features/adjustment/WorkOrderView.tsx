@@ -41,7 +41,12 @@ export function WorkOrderView({ open }: { open: OpenAdjustment }) {
   }
   const rod = rods.find((one) => one.surface === step.surface);
   const way = draft.present.surfaces.find((one) => one.id === step.surface) ?? false;
-  const finish = () => close.mutate(open.version, { onSuccess: () => void navigate("../rig") });
+  // The order may be gone from the page before its closing is: the way on hangs on the answer alone.
+  const finish = () =>
+    void close.mutateAsync(open.version).then(
+      () => navigate("../rig"),
+      () => undefined,
+    );
   return (
     <div className="mx-auto max-w-4xl">
       <div className="mb-3 flex items-center gap-3">
