@@ -27,17 +27,18 @@ interface Brought {
   archive: Blob;
   chosen: number[];
   beside: number[];
+  practice: boolean;
 }
 
 /** Models of an archive brought back, all of those chosen or none. */
 export function useBringBack() {
   const client = useQueryClient();
   return useMutation({
-    mutationFn: ({ archive, chosen, beside }: Brought) =>
+    mutationFn: ({ archive, ...query }: Brought) =>
       answered(
         api.POST("/api/archive/bring", {
           ...ZIP,
-          params: { query: { chosen, beside } },
+          params: { query },
           body: archive as unknown as string,
         }),
       ),

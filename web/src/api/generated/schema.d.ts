@@ -1621,7 +1621,7 @@ export interface paths {
     };
     get?: never;
     put?: never;
-    /** Models of an archive brought back, all of those chosen or none; the hangar's own are never touched */
+    /** Models of an archive brought back, and practice that belongs to none, all of it or nothing; the hangar's own are never touched */
     post: operations["postArchiveBring"];
     delete?: never;
     options?: never;
@@ -6555,6 +6555,8 @@ export interface components {
     Contents: {
       writtenAt: string;
       models: components["schemas"]["InArchive"][];
+      /** Format: int32 */
+      practice: number;
     };
     InArchive: {
       /** Format: int64 */
@@ -15120,9 +15122,10 @@ export interface operations {
   };
   postArchiveBring: {
     parameters: {
-      query: {
-        chosen: number[];
+      query?: {
+        chosen?: number[];
         beside?: number[];
+        practice?: boolean;
       };
       header?: never;
       path?: never;

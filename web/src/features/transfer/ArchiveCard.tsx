@@ -75,7 +75,13 @@ export function ArchiveCard() {
         </>
       )}
       {archive !== undefined && look.data !== undefined && (
-        <Held key={name} archive={archive} name={name} models={look.data.models} />
+        <Held
+          key={name}
+          archive={archive}
+          name={name}
+          models={look.data.models}
+          practice={look.data.practice}
+        />
       )}
       <Backups onOpen={(called) => fetched.mutate(called)} />
       {fetched.isError && <Failure error={fetched.error} />}
@@ -87,12 +93,21 @@ interface HeldProps {
   archive: Blob;
   name: string;
   models: InArchive[];
+  /** How many practices of the flying school that belong to no model. */
+  practice: number;
 }
 
+const IN_OR_OUT: [Wish, string][] = [
+  ["bring", "comes in"],
+  ["leave", "stays out"],
+];
+
 /** What an archive holds, and what is to become of each model. */
-function Held({ archive, name, models }: HeldProps) {
+function Held({ archive, name, models, practice }: HeldProps) {
   const [wishes, setWishes] = useState<Record<number, Wish>>({});
+  const [practised, setPractised] = useState<Wish>("bring");
   const bring = useBringBack();
+  const withPractice = practice > 0 && practised === "bring";
   const wish = (one: InArchive) => wishes[one.number] ?? (one.here ? "leave" : "bring");
   const chosen = models.filter((one) => wish(one) !== "leave").map((one) => one.number);
   const beside = models.filter((one) => wish(one) === "beside").map((one) => one.number);
@@ -122,29 +137,44 @@ function Held({ archive, name, models }: HeldProps) {
                         ["leave", "stays as it is here"],
                         ["beside", "comes in beside the one that is here"],
                       ]
-                    : [
-                        ["bring", "comes in"],
-                        ["leave", "stays out"],
-                      ]
+                    : IN_OR_OUT
                 }
               />
             </div>
           </li>
         ))}
+        {practice > 0 && (
+          <li className="flex flex-wrap items-end justify-between gap-3 py-2">
+            <p>
+              <strong>Flying school</strong>: {practice} {practice === 1 ? "practice" : "practices"}{" "}
+              with a model of its own.
+            </p>
+            <div className="w-72">
+              <Choice
+                label="What becomes of the practice"
+                value={practised}
+                onValue={setPractised}
+                options={IN_OR_OUT}
+              />
+            </div>
+          </li>
+        )}
       </ul>
       {bring.isError && <Failure error={bring.error} />}
       {bring.data === undefined ? (
         <Button
           look="main"
           className="mt-3"
-          disabled={bring.isPending || chosen.length === 0}
-          onClick={() => bring.mutate({ archive, chosen, beside })}
+          disabled={bring.isPending || (chosen.length === 0 && !withPractice)}
+          onClick={() => bring.mutate({ archive, chosen, beside, practice: withPractice })}
         >
-          Bring {chosen.length === 1 ? "one model" : `${chosen.length} models`} back
+          Bring {chosen.length === 1 ? "one model" : `${chosen.length} models`}
+          {withPractice && " and the practice"} back
         </Button>
       ) : (
         <div role="status" className="mt-3">
-          <p className="font-medium">In the hangar now:</p>
+          {withPractice && <p>The practice is in the flying school.</p>}
+          {bring.data.length > 0 && <p className="font-medium">In the hangar now:</p>}
           <ul className="list-disc pl-5">
             {bring.data.map((one) => (
               <li key={one.id}>

@@ -5,9 +5,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.google.zxing.BinaryBitmap;
-import com.google.zxing.MultiFormatReader;
 import com.google.zxing.client.j2se.BufferedImageLuminanceSource;
 import com.google.zxing.common.HybridBinarizer;
+import com.google.zxing.qrcode.QRCodeReader;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
@@ -92,8 +92,8 @@ class PhoneStoriesTest {
       byte[] seen = desk.locator("[data-code]").screenshot();
       var picture = ImageIO.read(new ByteArrayInputStream(seen));
       var light = new BufferedImageLuminanceSource(picture);
-      return new MultiFormatReader().decode(new BinaryBitmap(new HybridBinarizer(light))).getText();
-    } catch (IOException | com.google.zxing.NotFoundException e) {
+      return new QRCodeReader().decode(new BinaryBitmap(new HybridBinarizer(light))).getText();
+    } catch (IOException | com.google.zxing.ReaderException e) {
       throw new IllegalStateException(e);
     }
   }

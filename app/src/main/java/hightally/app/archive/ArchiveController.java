@@ -93,16 +93,17 @@ class ArchiveController {
   @PostMapping(value = "/bring", consumes = ZIP)
   @Operation(
       summary =
-          "Models of an archive brought back, all of those chosen or none; the hangar's own are"
-              + " never touched")
+          "Models of an archive brought back, and practice that belongs to none, all of it or"
+              + " nothing; the hangar's own are never touched")
   List<BroughtBack> bring(
       @RequestBody Resource archive,
-      @RequestParam Set<Long> chosen,
-      @RequestParam(defaultValue = "") Set<Long> beside)
+      @RequestParam(defaultValue = "") Set<Long> chosen,
+      @RequestParam(defaultValue = "") Set<Long> beside,
+      @RequestParam(defaultValue = "false") boolean practice)
       throws IOException, SQLException {
     Path file = received(archive);
     try {
-      return archives.bring(file, chosen, beside);
+      return archives.bring(file, new Archives.Wanted(chosen, beside, practice));
     } finally {
       Files.deleteIfExists(file);
     }

@@ -43,6 +43,11 @@ final class ArchiveReader implements AutoCloseable {
     return read(ArchiveWriter.MODELS + number + ".json");
   }
 
+  /** Practice that belongs to no model. */
+  ObjectNode practice() throws IOException {
+    return read(ArchiveWriter.SCHOOL);
+  }
+
   private ObjectNode read(String name) throws IOException {
     ZipEntry entry = zip.getEntry(name);
     if (entry == null) {

@@ -28,7 +28,7 @@ import org.springframework.stereotype.Component;
 class ArchiveWriter {
   static final int FORMAT = 1;
   static final String ABOUT = "archive.json";
-  private static final String SCHOOL = "school.json";
+  static final String SCHOOL = "school.json";
   static final String MODELS = "models/";
 
   private final DataSource data;
@@ -101,7 +101,7 @@ class ArchiveWriter {
       entry(zip, MODELS + id + ".json", one);
     }
     ObjectNode school = mapper.createObjectNode();
-    school.set("school_run", rows.read("school_run", "aircraft_id is null"));
+    school.set(Kept.PRACTICE, rows.read(Kept.PRACTICE, Kept.OF_NO_MODEL));
     entry(zip, SCHOOL, school);
     entry(zip, ABOUT, about);
   }

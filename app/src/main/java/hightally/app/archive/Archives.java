@@ -14,6 +14,8 @@ import java.sql.DriverManager;
 import java.sql.PreparedStatement;
 import java.sql.SQLException;
 import java.sql.Statement;
+import java.time.DateTimeException;
+import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -56,8 +58,13 @@ class Archives {
    * What an archive holds.
    *
    * @param writtenAt when it was written
+   * @param practice how many practices of the flying school that belong to no model, and are not
+   *     here
    */
-  record Contents(String writtenAt, List<InArchive> models) {}
+  record Contents(String writtenAt, List<InArchive> models, int practice) {}
+
+  /** What is to come back: models by their numbers in the archive, and practice without a model. */
+  record Wanted(Set<Long> models, Set<Long> beside, boolean practice) {}
 
   /** A model that was brought back, with its number in the hangar. */
   record BroughtBack(long id, String name) {}
@@ -78,7 +85,8 @@ class Archives {
                 one.path("flights").asInt(),
                 here(connection, one.path("name").asText(), one.path("createdAt").asText())));
       }
-      return new Contents(about.path("writtenAt").asText(), models);
+      int practice = practiceNotHere(archive, connection).size();
+      return new Contents(about.path("writtenAt").asText(), models, practice);
     }
   }
 
@@ -91,38 +99,61 @@ class Archives {
     }
   }
 
+  /** A practice is known by the moment it was begun. */
+  private static List<ObjectNode> practiceNotHere(ArchiveReader archive, Connection hangar)
+      throws IOException, SQLException {
+    List<ObjectNode> found = new ArrayList<>();
+    try (PreparedStatement asked =
+        hangar.prepareStatement("select 1 from school_run where created_at = ?")) {
+      for (JsonNode one : archive.practice().path(Kept.PRACTICE)) {
+        asked.setObject(1, moment(one.path("created_at").asText()));
+        if (one instanceof ObjectNode row && !asked.executeQuery().next()) {
+          found.add(row);
+        }
+      }
+    }
+    return found;
+  }
+
   private static boolean here(Connection connection, String name, String createdAt)
       throws SQLException {
     try (PreparedStatement asked =
-        connection.prepareStatement(
-            "select 1 from aircraft where name = ? and created_at = cast(? as timestamp with time"
-                + " zone)")) {
+        connection.prepareStatement("select 1 from aircraft where name = ? and created_at = ?")) {
       asked.setString(1, name);
-      asked.setString(2, createdAt);
+      asked.setObject(2, moment(createdAt));
       return asked.executeQuery().next();
     }
   }
 
-  /**
-   * Brings models back, all or none.
-   *
-   * @param chosen their numbers in the archive
-   * @param beside those of them that come in beside the same model in the hangar
-   */
-  List<BroughtBack> bring(Path file, Set<Long> chosen, Set<Long> beside)
-      throws IOException, SQLException {
+  private static OffsetDateTime moment(String told) {
+    try {
+      return OffsetDateTime.parse(told);
+    } catch (DateTimeException e) {
+      throw notWhole();
+    }
+  }
+
+  private static InvalidInputException notWhole() {
+    return InvalidInputException.of(
+        "archive", Said.of("given.file"), Said.of("demand.archiveWhole"));
+  }
+
+  /** Brings back what is wanted, all or none; practice that is here already only once. */
+  List<BroughtBack> bring(Path file, Wanted wanted) throws IOException, SQLException {
     try (ArchiveReader archive = new ArchiveReader(file, mapper);
         Connection hangar = data.getConnection();
         Connection upgraded = DriverManager.getConnection("jdbc:h2:mem:" + UUID.randomUUID())) {
       JsonNode about = archive.about();
       notNewer(about, hangar);
-      broughtUp(archive, about, chosen, upgraded);
+      List<ObjectNode> practice = wanted.practice ? practiceNotHere(archive, hangar) : List.of();
+      broughtUp(archive, about, wanted.models, practice, upgraded);
       hangar.setAutoCommit(false);
       try {
         List<BroughtBack> done = new ArrayList<>();
-        for (long number : chosen) {
-          done.add(copied(upgraded, hangar, number, beside.contains(number)));
+        for (long number : wanted.models) {
+          done.add(copied(upgraded, hangar, number, wanted.beside.contains(number)));
         }
+        practised(upgraded, hangar);
         hangar.commit();
         older.workOut();
         return done;
@@ -137,7 +168,11 @@ class Archives {
 
   /** The chosen models in a database in memory, brought up to today's form of the data. */
   private void broughtUp(
-      ArchiveReader archive, JsonNode about, Set<Long> chosen, Connection upgraded)
+      ArchiveReader archive,
+      JsonNode about,
+      Set<Long> chosen,
+      List<ObjectNode> practice,
+      Connection upgraded)
       throws IOException, SQLException {
     String version = about.path("dataVersion").asText();
     migrated(upgraded, MigrationVersion.fromVersion(version));
@@ -152,10 +187,12 @@ class Archives {
           }
         }
       }
+      for (ObjectNode row : practice) {
+        rows.write(Kept.PRACTICE, row, true);
+      }
       statement.execute("set referential_integrity true");
-    } catch (SQLException | ClassCastException | java.time.DateTimeException e) {
-      throw InvalidInputException.of(
-          "archive", Said.of("given.file"), Said.of("demand.archiveWhole"));
+    } catch (SQLException | ClassCastException | DateTimeException e) {
+      throw notWhole();
     }
     migrated(upgraded, MigrationVersion.LATEST);
   }
@@ -200,6 +237,13 @@ class Archives {
     return new BroughtBack(numbers.get(Kept.MODEL).get(number), name);
   }
 
+  private void practised(Connection from, Connection to) throws SQLException {
+    Rows here = new Rows(to, mapper);
+    for (JsonNode read : new Rows(from, mapper).read(Kept.PRACTICE, Kept.OF_NO_MODEL)) {
+      here.write(Kept.PRACTICE, ((ObjectNode) read).putNull("request_key"), false);
+    }
+  }
+
   /** The name it comes in under; one that is here already only comes in beside. */
   private static String named(Connection to, ObjectNode row, boolean beside) throws SQLException {
     String name = row.get("name").asText();
@@ -227,8 +271,7 @@ class Archives {
       setup.put("name", besideOf(setup.path("name").asText()));
       document.put("setup", mapper.writeValueAsString(setup));
     } catch (IOException e) {
-      throw InvalidInputException.of(
-          "archive", Said.of("given.file"), Said.of("demand.archiveWhole"));
+      throw notWhole();
     }
   }
 

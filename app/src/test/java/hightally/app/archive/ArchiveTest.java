@@ -215,6 +215,38 @@ class ArchiveTest extends ApiTest {
     assertThat(sent("/api/archive/bring?chosen=1", out.toByteArray()).getStatus()).isEqualTo(409);
   }
 
+  /** Practice with a bundled trainer is nobody's, and came back with no model until it did. */
+  @Test
+  void practiceThatBelongsToNoModelComesBackOnce() throws Exception {
+    Answer begun = post("/api/school/lessons", Map.of("lesson", "GLIDER", "seed", 7));
+    assertThat(begun.status()).as(begun.body()).isEqualTo(201);
+    byte[] kept = written();
+    JsonNode runs = practice(kept);
+    try (var connection = data.getConnection();
+        var statement = connection.createStatement()) {
+      statement.execute("delete from school_run where aircraft_id is null");
+    }
+    assertThat(practice(written())).isEmpty();
+    JsonNode held = json.readTree(sent("/api/archive/look", kept).getContentAsString());
+    assertThat(held.get("practice").asInt()).isEqualTo(runs.size());
+
+    assertThat(sent("/api/archive/bring?practice=false", kept).getStatus()).isEqualTo(200);
+    assertThat(practice(written())).isEmpty();
+    for (int time = 0; time < 2; time++) {
+      MockHttpServletResponse done = sent("/api/archive/bring?practice=true", kept);
+      assertThat(done.getStatus()).as(done.getContentAsString()).isEqualTo(200);
+      assertThat(practice(written())).isEqualTo(runs);
+    }
+    held = json.readTree(sent("/api/archive/look", kept).getContentAsString());
+    assertThat(held.get("practice").asInt()).isZero();
+  }
+
+  private JsonNode practice(byte[] archive) throws Exception {
+    JsonNode runs = json.readTree(entries(archive).get("school.json")).get("school_run");
+    runs.forEach(run -> ((ObjectNode) run).remove(List.of("id", "request_key")));
+    return runs;
+  }
+
   @Test
   void whatIsNoArchiveIsRefusedAndChangesNothing() throws Exception {
     byte[] good = written();
@@ -229,10 +261,14 @@ class ArchiveTest extends ApiTest {
         new String(bent.get("models/1.json"), StandardCharsets.UTF_8)
             .replaceFirst("\"created_at\" : \"[^\"]*\"", "\"created_at\" : \"yesterday\"")
             .getBytes(StandardCharsets.UTF_8));
-    for (byte[] bad :
-        List.of(
-            "no zip".getBytes(StandardCharsets.UTF_8), zipped(newer), zipped(torn), zipped(bent))) {
-      MockHttpServletResponse answer = sent("/api/archive/bring?chosen=1&beside=1", bad);
+    Map<String, byte[]> idle = new HashMap<>(entries(good));
+    idle.put(
+        "school.json",
+        "{\"school_run\": [{\"created_at\": \"one day\"}]}".getBytes(StandardCharsets.UTF_8));
+    byte[] none = "no zip".getBytes(StandardCharsets.UTF_8);
+    for (byte[] bad : List.of(none, zipped(newer), zipped(torn), zipped(bent), zipped(idle))) {
+      MockHttpServletResponse answer =
+          sent("/api/archive/bring?chosen=1&beside=1&practice=true", bad);
       assertThat(answer.getStatus()).as(answer.getContentAsString()).isEqualTo(422);
       assertThat(answer.getContentAsString()).contains("archive");
     }
