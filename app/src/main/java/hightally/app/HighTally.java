@@ -20,6 +20,10 @@ public class HighTally {
   /** Command line start; settings are Spring's, see {@code application.yaml}. */
   public static void main(String[] args) {
     String data = data(args);
+    String barred = StartFailure.beforehand(data);
+    if (!barred.isEmpty()) {
+      end(barred);
+    }
     LogFile.in(data)
         .ifPresent(
             file -> {
@@ -42,9 +46,13 @@ public class HighTally {
                 + (logged ? "the file high-tally.log in " + data : "what is printed above")
                 + " tells more.";
       }
-      System.err.println("High Tally cannot start. " + why);
-      System.exit(1);
+      end(why);
     }
+  }
+
+  private static void end(String why) {
+    System.err.println("High Tally cannot start. " + why);
+    System.exit(1);
   }
 
   private static String data(String[] args) {

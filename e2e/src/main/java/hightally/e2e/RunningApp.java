@@ -54,7 +54,28 @@ public final class RunningApp implements AutoCloseable {
     if (!Files.exists(data)) {
       copyTree(FILLED, data);
     }
-    return launch(shared(), List.of("--high-tally.demo=true", "--high-tally.data=" + data));
+    return launch(shared(), demo(data));
+  }
+
+  private static List<String> demo(Path data) {
+    return List.of("--high-tally.demo=true", "--high-tally.data=" + data);
+  }
+
+  /**
+   * Starts on data it cannot make larger than a size: the operating system refuses the writing as
+   * it does on a full disk.
+   */
+  static RunningApp startWithRoomFor(long kilobytes, Path data) {
+    unpack();
+    String limited = "ulimit -f " + kilobytes + "; exec \"$@\"";
+    return launch(List.of("bash", "-c", limited, "bash"), shared(), demo(data));
+  }
+
+  /** Tries to start without the right to write where the folder does not give it. */
+  static Ended startWithoutRights(Path data) {
+    return startAndEnd(
+        List.of("setpriv", "--bounding-set=-dac_override,-dac_read_search"),
+        demo(data).toArray(String[]::new));
   }
 
   /** Starts on a port of its own, for devices on the local network as well. */
@@ -84,9 +105,13 @@ public final class RunningApp implements AutoCloseable {
 
   /** Tries to start where it cannot: what it prints, and the code it ends with. */
   static Ended startAndEnd(String... arguments) {
+    return startAndEnd(List.of(), arguments);
+  }
+
+  private static Ended startAndEnd(List<String> within, String... arguments) {
     unpack();
-    List<String> command =
-        new ArrayList<>(List.of("java", "-XX:TieredStopAtLevel=1", "-Dspring.aot.enabled=true"));
+    List<String> command = new ArrayList<>(within);
+    command.addAll(List.of("java", "-XX:TieredStopAtLevel=1", "-Dspring.aot.enabled=true"));
     command.add("-XX:SharedArchiveFile=" + UNPACKED.resolve("classes.jsa"));
     command.addAll(List.of("-jar", UNPACKED.resolve("high-tally-boot.jar").toString()));
     command.addAll(List.of(arguments));
@@ -145,7 +170,13 @@ public final class RunningApp implements AutoCloseable {
   }
 
   private static RunningApp launch(List<String> flags, List<String> arguments) {
-    List<String> command = new ArrayList<>(List.of("java", "-XX:TieredStopAtLevel=1"));
+    return launch(List.of(), flags, arguments);
+  }
+
+  private static RunningApp launch(
+      List<String> within, List<String> flags, List<String> arguments) {
+    List<String> command = new ArrayList<>(within);
+    command.addAll(List.of("java", "-XX:TieredStopAtLevel=1"));
     command.addAll(List.of("-XX:+UseSerialGC", "-Dspring.aot.enabled=true", "-Xlog:disable"));
     command.addAll(flags);
     command.addAll(List.of("-jar", UNPACKED.resolve("high-tally-boot.jar").toString()));

@@ -10,7 +10,9 @@ import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.PosixFilePermissions;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
@@ -55,27 +57,42 @@ class KilledTest {
   }
 
   /**
-   * Killed in the middle of writing, over and over: every flight that was acknowledged is there
-   * once, none is there twice, and the archive of it all brings the same back into an empty hangar.
+   * Killed in the middle of writing, over and over, on a disk with room, on one that fills up
+   * meanwhile, and with the folder read-only before the next start: every flight that was
+   * acknowledged is there once, none is there twice, and the archive of it all brings the same back
+   * into an empty hangar.
    */
   @Test
   void killedInTheMiddleOfWritingNothingAcknowledgedIsLost() throws Exception {
     Path data = folder.resolve("writing");
+    RunningApp.start(data).kill();
     Random moments = new Random(TIMES);
-    Set<String> acknowledged = ConcurrentHashMap.newKeySet();
-    AtomicInteger sent = new AtomicInteger();
+    Sent sent = new Sent();
+    int filled = 0;
+    int barred = 0;
     for (int time = 1; time <= TIMES; time++) {
-      RunningApp app = RunningApp.start(data);
+      boolean filling = time % 3 == 0;
+      RunningApp app = filling ? nearlyFull(data, moments) : RunningApp.start(data);
+      int refused = sent.refused.get();
       List<Thread> writers = new ArrayList<>();
       for (int i = 0; i < 2; i++) {
-        Thread writer = new Thread(() -> write(app, sent, acknowledged));
+        Thread writer = new Thread(() -> write(app, sent));
         writer.start();
         writers.add(writer);
       }
+      long until = System.nanoTime() + (filling ? 10_000_000_000L : 0);
       Thread.sleep(100 + moments.nextInt(900));
+      while (System.nanoTime() < until && sent.refused.get() == refused) {
+        Thread.sleep(20);
+      }
       app.kill();
       for (Thread writer : writers) {
         writer.join();
+      }
+      filled += sent.refused.get() > refused ? 1 : 0;
+      if (time % 5 == 0) {
+        readOnly(data);
+        barred++;
       }
     }
     byte[] archive;
@@ -85,8 +102,10 @@ class KilledTest {
       archive = bytes(app, "api/archive");
     }
     assertThat(kept).doesNotHaveDuplicates();
-    assertThat(kept).containsAll(acknowledged);
-    assertThat(acknowledged).hasSizeGreaterThan(TIMES);
+    assertThat(kept).containsAll(sent.acknowledged);
+    assertThat(sent.acknowledged).hasSizeGreaterThan(TIMES);
+    assertThat(sent.otherwise).isEmpty();
+    assertThat(filled).isEqualTo(TIMES / 3);
     try (RunningApp empty = RunningApp.startEmpty(folder.resolve("empty"))) {
       HttpRequest bring =
           HttpRequest.newBuilder(URI.create(empty.address() + "api/archive/bring?chosen=1"))
@@ -98,16 +117,57 @@ class KilledTest {
       assertThat(goals(empty, json.readTree(brought.body()).at("/0/id").asLong())).isEqualTo(kept);
     }
     System.out.printf(
-        "Killed %d times while writing: %d flights sent, %d acknowledged, %d of those there, each"
-            + " once; the archive brings %d back%n",
-        TIMES, sent.get(), acknowledged.size(), acknowledged.size(), kept.size());
+        "Killed %d times while writing, %d of them on a disk that had filled up, and %d times the"
+            + " folder read-only in between: %d flights sent, %d refused in words, %d acknowledged,"
+            + " %d of those there, each once; the archive brings %d back%n",
+        TIMES,
+        filled,
+        barred,
+        sent.flights.get(),
+        sent.refused.get(),
+        sent.acknowledged.size(),
+        sent.acknowledged.size(),
+        kept.size());
+  }
+
+  /** What became of what was sent. */
+  private static final class Sent {
+    private final AtomicInteger flights = new AtomicInteger();
+    private final AtomicInteger refused = new AtomicInteger();
+    private final Set<String> acknowledged = ConcurrentHashMap.newKeySet();
+    private final Set<String> otherwise = ConcurrentHashMap.newKeySet();
+  }
+
+  /** With as little room as a few flights take, or a few dozen. */
+  private static RunningApp nearlyFull(Path data, Random moments) throws IOException {
+    long size = Files.size(data.resolve("high-tally.mv.db")) / 1024;
+    return RunningApp.startWithRoomFor(size + 64 + moments.nextInt(200), data);
+  }
+
+  /** A folder nobody may write in: the start says so, and nothing is changed. */
+  private static void readOnly(Path data) throws Exception {
+    Path file = data.resolve("high-tally.mv.db");
+    byte[] before = Files.readAllBytes(file);
+    var rights = Files.getPosixFilePermissions(data);
+    var own = Files.getPosixFilePermissions(file);
+    Files.setPosixFilePermissions(file, PosixFilePermissions.fromString("r--r--r--"));
+    Files.setPosixFilePermissions(data, PosixFilePermissions.fromString("r-xr-xr-x"));
+    try {
+      RunningApp.Ended ended = RunningApp.startWithoutRights(data);
+      assertThat(ended.code()).isEqualTo(1);
+      assertThat(ended.said()).contains("it is read-only for this user").hasLineCount(1);
+      assertThat(Files.readAllBytes(file)).isEqualTo(before);
+    } finally {
+      Files.setPosixFilePermissions(data, rights);
+      Files.setPosixFilePermissions(file, own);
+    }
   }
 
   /** Flight after flight until nobody answers any more. */
-  private void write(RunningApp app, AtomicInteger sent, Set<String> acknowledged) {
+  private void write(RunningApp app, Sent sent) {
     try {
       while (true) {
-        String goal = "Flight " + sent.incrementAndGet();
+        String goal = "Flight " + sent.flights.incrementAndGet();
         ObjectNode flight = json.createObjectNode().put("revisionNumber", 3);
         ObjectNode report = flight.putObject("report");
         report.put("flownOn", "2026-09-05").put("wind", "CALM").put("air", "SMOOTH");
@@ -115,8 +175,13 @@ class KilledTest {
         report.put("goal", goal).put("throttlePercent", 50).put("sure", "SURE");
         report.put("turnsDiffer", false).putArray("phases");
         report.putObject("trims").put("roll", 1).put("pitch", 2).put("yaw", 0);
-        if (post(app, "api/aircraft/1/flights", flight) == 201) {
-          acknowledged.add(goal);
+        int status = post(app, "api/aircraft/1/flights", flight);
+        if (status == 201) {
+          sent.acknowledged.add(goal);
+        } else if (status == 503) {
+          sent.refused.incrementAndGet();
+        } else {
+          sent.otherwise.add(goal + ": " + status);
         }
       }
     } catch (IOException e) {

@@ -16,10 +16,20 @@ public final class StartFailure {
   private static final int READ_ONLY = 90097;
 
   private static final String NOT_WRITABLE =
-      "The folder %s cannot be written: give this user the right to, or choose another with"
-          + " --data DIR.";
+      "The folder %s cannot be written, or what is in it: it is read-only for this user. Give the"
+          + " right to write, or choose another folder with --data DIR. Nothing was changed.";
 
   private StartFailure() {}
+
+  /**
+   * What can be told before anything is opened, empty if nothing: data that can only be read would
+   * open, and then refuse everything that is to be saved until the next start.
+   *
+   * @param data the folder of the data
+   */
+  public static String beforehand(String data) {
+    return DataTrouble.readOnly(Path.of(data)) ? NOT_WRITABLE.formatted(data) : "";
+  }
 
   /**
    * The sentence; empty where nobody foresaw the failure.
