@@ -11,6 +11,9 @@ export interface Violation {
   requirement: string;
 }
 
+/** The status of a call that never arrived. */
+export const NO_ANSWER = 0;
+
 /** A call that failed; the message says what happened and what to do. */
 export class ApiError extends Error {
   readonly status: number;
@@ -47,7 +50,7 @@ export async function answered<T>(call: Promise<Answer<T>>): Promise<T> {
     answer = await call;
   } catch {
     throw new ApiError(
-      0,
+      NO_ANSWER,
       "The program did not answer. Nothing was stored; what you typed is still here. Check that High Tally is running, then try again.",
       [],
     );

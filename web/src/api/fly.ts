@@ -10,9 +10,6 @@ export type CoachStanding = CoachSheet["plan"]["tests"][number];
 export type CoachAdvice = NonNullable<CoachStanding["advice"]>;
 export type TestCard = CoachSheet["cards"][number];
 export type TestResult = Schemas["TestResult"];
-export type CheckRun = Schemas["CheckRun"];
-export type CheckStep = Schemas["CheckStep"];
-export type CheckAnswer = Schemas["CheckAnswer"];
 export type WishSheet = Schemas["WishSheet"];
 export type Wishes = Schemas["Wishes"];
 
@@ -111,76 +108,4 @@ export const useStartingWishes = (aircraftId: number) =>
           params: { path: { aircraftId }, query: { pilot } },
         }),
       ),
-  });
-
-export const useChecks = (id: number) =>
-  useQuery({
-    queryKey: ["checks", id],
-    queryFn: () => answered(api.GET("/api/aircraft/{aircraftId}/checks", of(id))),
-  });
-
-export const useCheckRun = (aircraftId: number, runId: number) =>
-  useQuery({
-    queryKey: ["check", aircraftId, runId],
-    queryFn: () =>
-      answered(
-        api.GET("/api/aircraft/{aircraftId}/checks/{runId}", {
-          params: { path: { aircraftId, runId } },
-        }),
-      ),
-  });
-
-export const useBeginCheck = (aircraftId: number) =>
-  useOnce((body: Schemas["Begun"], header) =>
-    answered(
-      api.POST("/api/aircraft/{aircraftId}/checks", {
-        params: { path: { aircraftId }, header },
-        body,
-      }),
-    ),
-  );
-
-const ofRun = (aircraftId: number, runId: number) => ({
-  chain: `check ${runId}`,
-  forms: [],
-  page: `/models/${aircraftId}/fly/checks/${runId}`,
-});
-
-/** The run with an answer the program has not judged yet: what is next is the first without one. */
-function answeredMeanwhile(run: CheckRun, answer: CheckAnswer): CheckRun {
-  const answers = [...run.answers.filter((one) => one.step !== answer.step), answer];
-  const next = run.steps.findIndex((step) => !answers.some((one) => one.step === step.id));
-  return { ...run, answers, judged: { ...run.judged, next } };
-}
-
-export const useAnswerStep = (aircraftId: number, runId: number) =>
-  useFieldWork<CheckAnswer, CheckRun>({
-    write: (body) => ({
-      words: "An answer of a check",
-      method: "PUT",
-      path: `/api/aircraft/${aircraftId}/checks/${runId}/answers`,
-      body,
-      ...ofRun(aircraftId, runId),
-    }),
-    shows: ["check", aircraftId, runId],
-    meanwhile: answeredMeanwhile,
-  });
-
-export const useEndCheck = (aircraftId: number, runId: number) =>
-  useFieldWork<number, CheckRun>({
-    write: (version) => ({
-      words: "The end of a check",
-      method: "PUT",
-      path: `/api/aircraft/${aircraftId}/checks/${runId}/end`,
-      body: { version },
-      ...ofRun(aircraftId, runId),
-    }),
-    shows: ["check", aircraftId, runId],
-  });
-
-/** Ten seconds of the simulated link. */
-export const useLinkReport = (body: Schemas["LinkAsked"]) =>
-  useQuery({
-    queryKey: ["link", body],
-    queryFn: () => answered(api.POST("/api/link/range-check", { body })),
   });

@@ -1,4 +1,5 @@
 import { signal } from "@/domain/signal";
+import { secondsSince } from "@/domain/words";
 import { forget, keep, kept, shaped, type Keeping } from "@/domain/storage";
 import { type ApiError, problemOf } from "./client";
 import { reached } from "./reach";
@@ -170,7 +171,11 @@ async function sendAll(): Promise<void> {
 const request = (letter: Letter) =>
   new Request(new URL(letter.path, location.href), {
     method: letter.method,
-    headers: { "Content-Type": "application/json", "Idempotency-Key": letter.key },
+    headers: {
+      "Content-Type": "application/json",
+      "Idempotency-Key": letter.key,
+      "Entered-Seconds-Ago": String(secondsSince(letter.at)),
+    },
     body: JSON.stringify(letter.body),
   });
 
@@ -188,10 +193,14 @@ function taken(letter: Letter, answer: unknown): void {
   }
   if (waiting.has(letter.key)) {
     settle(letter, { answer });
-  } else {
+  } else if (!letters.now().some((one) => isLate(one) && sameChain(one, letter))) {
+    // What the program knows of something is shown once it has all that was entered of it.
     answers(letter, answer);
   }
 }
+
+const isLate = (one: Letter) => one.refused === "";
+const sameChain = (one: Letter, other: Letter) => one.chain !== "" && one.chain === other.chain;
 
 /** Whether the next may be sent all the same. */
 function notTaken(letter: Letter, problem: ApiError): boolean {
@@ -222,13 +231,14 @@ function notTaken(letter: Letter, problem: ApiError): boolean {
           : one;
     }),
   );
+  answers(letter, undefined);
   return true;
 }
 
 /** Takes a letter that was refused out. */
 export const drop = (letter: Letter) => without(letter.key);
 
-/** What is done with the answer to a letter whose writer went on without it. */
+/** What is done with the answer to a letter whose writer went on without it; none where it was refused. */
 export function onAnswer(work: (letter: Letter, answer: unknown) => void): () => void {
   answers = work;
   return () => {

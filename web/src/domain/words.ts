@@ -98,6 +98,15 @@ export function clickWords(key: ControlKey, clicks: number): string {
 }
 
 /** The day it is here, as a date field wants it. */
+export const timeOfDay = (at: Date) =>
+  new Intl.DateTimeFormat("en-GB", { hour: "2-digit", minute: "2-digit" }).format(at);
+
+const SECOND_MS = 1_000;
+
+/** How long ago something was, in whole seconds; none for what is yet to come. */
+export const secondsSince = (at: string) =>
+  Math.max(0, Math.round((Date.now() - Date.parse(at)) / SECOND_MS));
+
 export const today = () => new Date().toLocaleDateString("sv-SE");
 
 /** `5 September 2026`, whatever the browser's own language. */

@@ -4,7 +4,8 @@ import { useEffect, useState } from "react";
 import { useForm } from "react-hook-form";
 import { useNavigate, useParams } from "react-router";
 import { useAddSimulated } from "@/api/story";
-import { useAddFlown, useChecks, useCoach, useCorrectFlown, useFlightForm } from "@/api/fly";
+import { useChecks } from "@/api/checks";
+import { useAddFlown, useCoach, useCorrectFlown, useFlightForm } from "@/api/fly";
 import {
   useFields,
   useFlight,

@@ -1,6 +1,7 @@
 import { useState } from "react";
 import type { Schemas } from "@/api/client";
-import type { CheckRun, CoachSheet, TestCard, TestResult } from "@/api/fly";
+import type { CheckRun } from "@/api/checks";
+import type { CoachSheet, TestCard, TestResult } from "@/api/fly";
 import { shaped } from "@/domain/storage";
 import { OutcomePicker } from "@/features/coach/OutcomePicker";
 import { Card } from "@/ui/card";

@@ -2,10 +2,8 @@ import { Link } from "react-router";
 import { drop, useLetters, useLettersKept, type Letter } from "@/api/outbox";
 import { useAway } from "@/api/reach";
 import { keep } from "@/domain/storage";
+import { timeOfDay } from "@/domain/words";
 import { Button } from "@/ui/button";
-
-const time = (at: Date) =>
-  new Intl.DateTimeFormat("en-GB", { hour: "2-digit", minute: "2-digit" }).format(at);
 
 /** That the program does not answer, what waits for it, and what it did not take. */
 export function OutOfReach() {
@@ -22,9 +20,9 @@ export function OutOfReach() {
           data-away={waiting.length}
         >
           <p>
-            <strong>Out of reach since {time(away)}.</strong> What you see is from before. Flights,
-            answers of a check and steps of the work are kept here and sent once, in order, when the
-            program is back; this page looks for it by itself.
+            <strong>Out of reach since {timeOfDay(away)}.</strong> What you see is from before.
+            Flights, answers of a check and steps of the work are kept here and sent once, in order,
+            when the program is back; this page looks for it by itself.
           </p>
           {waiting.length > 0 && <Waits letters={waiting} />}
           <p className="text-soft">

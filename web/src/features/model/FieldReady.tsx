@@ -1,5 +1,6 @@
 import { useEffect } from "react";
-import { useChecks, useCoach, useFlightForm } from "@/api/fly";
+import { useChecks, useChecksAhead } from "@/api/checks";
+import { useCoach, useFlightForm } from "@/api/fly";
 import { useFields, useFlights, useOpenAdjustment, useStandingTrims } from "@/api/queries";
 import { useStory } from "@/api/story";
 
@@ -14,6 +15,7 @@ export function FieldReady({ model }: { model: number }) {
   useCoach(model);
   useFlightForm(model);
   useChecks(model);
+  useChecksAhead(model);
   useOpenAdjustment(model);
   useStory(model);
   useEffect(() => {

@@ -1,14 +1,16 @@
 import { useState } from "react";
-import { Link, useNavigate, useParams } from "react-router";
+import { Link, Navigate, useNavigate, useParams } from "react-router";
 import {
+  hasNumber,
   useAnswerStep,
   useCheckRun,
   useEndCheck,
+  useWaits,
   type CheckAnswer,
+  type CheckName,
   type CheckRun,
   type CheckStep,
-} from "@/api/fly";
-import { useLetters } from "@/api/outbox";
+} from "@/api/checks";
 import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { Card, Caution } from "@/ui/card";
@@ -21,36 +23,65 @@ import { Counts, NO_COUNTS } from "./Counts";
 /** One check, a large step at a time; what was answered is kept as it is answered. */
 export function CheckRunPage() {
   const { standing } = useModel();
-  const runId = Number(useParams().runId);
-  const run = useCheckRun(standing.id, runId);
+  const name = useParams().runId ?? "0";
+  const run = useCheckRun(standing.id, name);
+  const waits = useWaits(name);
   if (run.data === undefined) {
+    if (!hasNumber(name)) {
+      return <NotHere />;
+    }
     return run.isError ? <Failure error={run.error} /> : <Waiting what="the check" />;
   }
-  return <Run run={run.data} />;
+  if (!hasNumber(name) && run.data.id > 0 && !waits) {
+    return <Navigate to={`../${run.data.id}`} relative="path" replace />;
+  }
+  return <Run run={run.data} name={name} />;
 }
 
-function Run({ run }: { run: CheckRun }) {
+/** Begun out of reach, and the page was loaded anew since. */
+function NotHere() {
+  return (
+    <Card title="Begun out of reach">
+      <p>
+        This check was begun while the program was out of reach, and this page was loaded anew
+        since. Its answers are kept; it goes on under the checks of the model once the program has
+        it.
+      </p>
+      <Link to=".." relative="path" className="underline underline-offset-2">
+        All checks
+      </Link>
+    </Card>
+  );
+}
+
+interface RunProps {
+  run: CheckRun;
+  name: CheckName;
+}
+
+function Run({ run, name }: RunProps) {
   const [at, setAt] = useState<number>();
   const over = run.state !== "OPEN";
   const index = at ?? run.judged.next;
   const step = run.steps[index];
   if (over || step === undefined) {
-    return <Summary run={run} back={(to) => setAt(to)} />;
+    return <Summary run={run} name={name} back={(to) => setAt(to)} />;
   }
-  return <Step key={step.id} run={run} index={index} step={step} go={(to) => setAt(to)} />;
+  return (
+    <Step key={step.id} run={run} name={name} index={index} step={step} go={(to) => setAt(to)} />
+  );
 }
 
-interface StepProps {
-  run: CheckRun;
+interface StepProps extends RunProps {
   index: number;
   step: CheckStep;
   /** To another step; to none for the next one without an answer. */
   go: (to: number | undefined) => void;
 }
 
-function Step({ run, index, step, go }: StepProps) {
+function Step({ run, name, index, step, go }: StepProps) {
   const { standing } = useModel();
-  const send = useAnswerStep(standing.id, run.id);
+  const send = useAnswerStep(standing.id, name);
   const heading = useFocusOn<HTMLHeadingElement>(index);
   const known = run.answers.find((one) => one.step === step.id);
   const [note, setNote] = useState(known?.note ?? "");
@@ -166,11 +197,11 @@ function Unjudged({ run }: { run: CheckRun }) {
 const VERDICTS = { RIGHT: "right", WRONG: "not right", LEFT_OUT: "left out" } as const;
 
 /** What a check found, to be ended or looked at again. */
-function Summary({ run, back }: { run: CheckRun; back: (to: number) => void }) {
+function Summary({ run, name, back }: RunProps & { back: (to: number) => void }) {
   const { standing } = useModel();
-  const end = useEndCheck(standing.id, run.id);
+  const end = useEndCheck(standing.id, name);
   const navigate = useNavigate();
-  const waits = useLetters().some((one) => one.chain === `check ${run.id}`);
+  const waits = useWaits(name);
   const clear = run.judged.reasons.length === 0;
   const open = run.state === "OPEN";
   const finish = () =>

@@ -1,8 +1,8 @@
 import { useState } from "react";
 import { Link, useNavigate } from "react-router";
-import { useBeginCheck, useChecks, type CheckRun } from "@/api/fly";
+import { useBeginCheck, useBegunHere, useChecks, type CheckRun } from "@/api/checks";
 import { useFlights } from "@/api/queries";
-import { day } from "@/domain/words";
+import { day, timeOfDay } from "@/domain/words";
 import { Grounded } from "@/features/model/Grounded";
 import { useModel } from "@/features/model/model";
 import { Button, buttonClass } from "@/ui/button";
@@ -28,6 +28,7 @@ export function ChecksPage() {
   const flights = useFlights(standing.id);
   const begin = useBeginCheck(standing.id);
   const navigate = useNavigate();
+  const here = useBegunHere(standing.id);
   const packs = draft.present.balance.packs;
   const [picked, setPicked] = useState<string>();
   if (checks.data === undefined) {
@@ -39,10 +40,26 @@ export function ChecksPage() {
   const usual = packs.some((one) => one.name === last) ? last : (packs[0]?.name ?? "");
   const pack = picked ?? usual;
   const start = (kind: CheckRun["kind"]) =>
-    begin.mutate({ kind, pack }, { onSuccess: (run) => void navigate(String(run.id)) });
+    begin.mutate({ kind, pack }, { onSuccess: (name) => void navigate(name) });
   return (
     <div className="mx-auto max-w-2xl space-y-3 pt-3">
       <Grounded model={standing.id} grounding={standing.grounding} />
+      {here.map((one) => (
+        <Card
+          key={one.name}
+          title={one.ended ? "Ended out of reach" : "Begun out of reach"}
+          className="border-l-4 border-l-tag"
+        >
+          <p className="mb-2">
+            {KINDS[one.begun.kind][0]}
+            {one.begun.pack !== "" && `, ${one.begun.pack}`}, {timeOfDay(new Date(one.at))}. It
+            waits in this browser until the program is back.
+          </p>
+          <Link to={one.name} className={buttonClass("main", true)}>
+            {one.ended ? "Look at it" : "Go on where it was left"}
+          </Link>
+        </Card>
+      ))}
       {open !== undefined && (
         <Card title="Not finished" className="border-l-4 border-l-tag">
           <p className="mb-2">

@@ -1,4 +1,4 @@
-import type { CheckAnswer } from "@/api/fly";
+import type { CheckAnswer } from "@/api/checks";
 
 type Counted = Pick<CheckAnswer, "fadesFirst" | "fadesSecond" | "lostFrames" | "holds">;
 

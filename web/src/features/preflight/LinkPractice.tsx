@@ -1,6 +1,6 @@
 import { useState } from "react";
 import type { Schemas } from "@/api/client";
-import { useLinkReport } from "@/api/fly";
+import { useLinkReport } from "@/api/checks";
 import { Button } from "@/ui/button";
 import { Check } from "@/ui/check";
 import { Failure } from "@/ui/message";

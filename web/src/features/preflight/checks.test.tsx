@@ -34,7 +34,7 @@ describe("a check, step by step", () => {
   it("notes an answer and goes on to the next step without one", async () => {
     let at = 0;
     const asked = program({
-      "GET /checks/NaN": () => run(at),
+      "GET /checks/0": () => run(at),
       "PUT /answers": () => run((at = 1)),
     });
     show(page);
@@ -49,7 +49,7 @@ describe("a check, step by step", () => {
   });
 
   it("says at once that a hold grounds the model", async () => {
-    const asked = program({ "GET /checks/NaN": run(1), "PUT /answers": run(-1, ["one hold"]) });
+    const asked = program({ "GET /checks/0": run(1), "PUT /answers": run(-1, ["one hold"]) });
     show(page);
     await userEvent.clear(await screen.findByLabelText("Holds"));
     await userEvent.type(screen.getByLabelText("Holds"), "2");
@@ -63,7 +63,7 @@ describe("a check, step by step", () => {
   });
 
   it("leaves a step out only with a reason", async () => {
-    program({ "GET /checks/NaN": run(0) });
+    program({ "GET /checks/0": run(0) });
     show(page);
     await userEvent.click(await screen.findByRole("button", { name: "Not right" }));
     expect(screen.getByRole("button", { name: "Leave it out" })).toBeDisabled();
@@ -72,7 +72,7 @@ describe("a check, step by step", () => {
   });
 
   it("shows what grounds it at the end", async () => {
-    program({ "GET /checks/NaN": run(-1, ["Motor off: one hold."]) });
+    program({ "GET /checks/0": run(-1, ["Motor off: one hold."]) });
     show(page);
     expect(await screen.findByText("Not to be flown like this")).toBeInTheDocument();
     expect(screen.getByText("Motor off: one hold.")).toBeInTheDocument();

@@ -13,6 +13,7 @@ import org.springframework.http.HttpMethod;
 import org.springframework.http.MediaType;
 import org.springframework.mock.web.MockHttpServletResponse;
 import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.test.web.servlet.request.MockHttpServletRequestBuilder;
 import org.springframework.test.web.servlet.request.MockMvcRequestBuilders;
 
 /** The whole application with a database in memory, spoken to over HTTP. */
@@ -41,13 +42,14 @@ public abstract class ApiTest {
 
   protected Answer send(HttpMethod method, String path, MediaType type, String body)
       throws Exception {
-    MockHttpServletResponse response =
-        http.perform(
-                MockMvcRequestBuilders.request(method, path)
-                    .contentType(type)
-                    .content(body.getBytes(StandardCharsets.UTF_8)))
-            .andReturn()
-            .getResponse();
+    return answer(
+        MockMvcRequestBuilders.request(method, path)
+            .contentType(type)
+            .content(body.getBytes(StandardCharsets.UTF_8)));
+  }
+
+  protected Answer answer(MockHttpServletRequestBuilder asked) throws Exception {
+    MockHttpServletResponse response = http.perform(asked).andReturn().getResponse();
     String text = response.getContentAsString(StandardCharsets.UTF_8);
     JsonNode tree = text.startsWith("{") || text.startsWith("[") ? json.readTree(text) : null;
     return new Answer(response.getStatus(), text, tree);

@@ -20,6 +20,7 @@ import java.net.InetAddress;
 import java.net.NetworkInterface;
 import java.net.ServerSocket;
 import java.nio.file.Path;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -219,19 +220,7 @@ class PhoneStoriesTest {
     phone.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
     app.kill();
 
-    String wrong = "";
-    for (int i = 0; phone.locator("[data-check-step]").count() > 0; i++) {
-      String step = phone.locator("[data-check-step]").getAttribute("data-check-step");
-      if (i == 2) {
-        wrong = phone.locator("[data-check-step]").innerText();
-        Story.button(phone, "Not right").click();
-        phone.getByLabel("What was it? Why left out?").fill("The left one sticks");
-        Story.button(phone, "Wrong").click();
-      } else {
-        Story.button(phone, "Right").click();
-      }
-      assertThat(phone.locator("[data-check-step='" + step + "']")).hasCount(0);
-    }
+    String wrong = allAnswered(phone, 2);
     // Out of reach nothing is judged: what was answered is told, and that it waits.
     assertThat(phone.getByText("Not judged yet")).isVisible();
     assertThat(phone.locator("[data-unjudged]")).containsText(wrong + ": not right, The left one");
@@ -243,6 +232,63 @@ class PhoneStoriesTest {
     assertThat(phone.locator("[data-reasons]")).containsText("The left one sticks");
     JsonNode run = Models.call(app, "GET", "api/aircraft/" + model + "/checks", null).at("/runs/0");
     assertThat(run.get("answers")).hasSameSizeAs(run.get("steps"));
+    phone.close();
+  }
+
+  /** Every step to the end, one of them not right; answers with that one's title. */
+  private static String allAnswered(Page phone, int wrongOne) {
+    String wrong = "";
+    for (int i = 0; phone.locator("[data-check-step]").count() > 0; i++) {
+      String step = phone.locator("[data-check-step]").getAttribute("data-check-step");
+      if (i == wrongOne) {
+        wrong = phone.locator("[data-check-step]").innerText();
+        Story.button(phone, "Not right").click();
+        phone.getByLabel("What was it? Why left out?").fill("The left one sticks");
+        Story.button(phone, "Wrong").click();
+      } else {
+        Story.button(phone, "Right").click();
+      }
+      assertThat(phone.locator("[data-check-step='" + step + "']")).hasCount(0);
+    }
+    return wrong;
+  }
+
+  @Test
+  void aCheckIsBegunAndEndedOutOfReachAndKeptAsOfThen() {
+    long model = Models.planted(app, 1, setup -> setup.put("name", "Whimbrel"));
+    Page phone = phone("Away");
+    phone.navigate(network() + "models/" + model + "/fly/checks");
+    assertThat(phone.getByText("Before the flight").first()).isVisible();
+    phone.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
+    app.kill();
+
+    phone.getByRole(AriaRole.BUTTON, Story.containing("Before the flight")).click();
+    assertThat(phone.locator("[data-check-step=parts]")).isVisible();
+    Story.button(phone, "Right").click();
+    assertThat(phone.locator("[data-check-step=parts]")).hasCount(0);
+    // Left in the middle, it is found again among the checks.
+    phone.goBack();
+    assertThat(phone.getByText("Begun out of reach")).isVisible();
+    phone.getByRole(AriaRole.LINK, Story.named("Go on where it was left")).click();
+    assertThat(phone.locator("[data-check-step=parts]")).hasCount(0);
+    String wrong = allAnswered(phone, 1);
+    assertThat(phone.getByText("Not judged yet")).isVisible();
+    assertThat(phone.locator("[data-unjudged]")).containsText(wrong + ": not right, The left one");
+    Instant before = Instant.now();
+    Story.button(phone, "End the check").click();
+    assertThat(phone.getByText("Ended out of reach")).isVisible();
+
+    started();
+    assertThat(phone.locator("[data-away], [data-sending]")).hasCount(0);
+    assertThat(phone.locator("[data-refused]")).hasCount(0);
+    assertThat(phone.getByText("Ended out of reach")).hasCount(0);
+    assertThat(phone.getByText("grounds it").first()).isVisible();
+    JsonNode runs = Models.call(app, "GET", "api/aircraft/" + model + "/checks", null).get("runs");
+    assertThat(runs).hasSize(1);
+    JsonNode run = runs.get(0);
+    assertThat(run.get("answers")).hasSameSizeAs(run.get("steps"));
+    assertThat(run.get("state").asText()).isEqualTo("DONE");
+    assertThat(Instant.parse(run.get("createdAt").asText())).isBefore(before.plusSeconds(1));
     phone.close();
   }
 

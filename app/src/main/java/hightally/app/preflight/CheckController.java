@@ -1,9 +1,11 @@
 package hightally.app.preflight;
 
+import hightally.app.platform.Entered;
 import hightally.app.platform.Once;
 import hightally.core.link.LinkStandIn;
 import hightally.core.preflight.CheckAnswer;
 import io.swagger.v3.oas.annotations.Operation;
+import java.util.List;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -11,6 +13,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -20,9 +23,11 @@ class CheckController {
   private static final String OF_AIRCRAFT = "/api/aircraft/{aircraftId}/checks";
 
   private final Checks checks;
+  private final Entered entered;
 
-  CheckController(Checks checks) {
+  CheckController(Checks checks, Entered entered) {
     this.checks = checks;
+    this.entered = entered;
   }
 
   @GetMapping(OF_AIRCRAFT)
@@ -37,12 +42,24 @@ class CheckController {
   CheckRun begin(
       @PathVariable long aircraftId,
       @RequestHeader(name = Once.KEY, required = false) String key,
+      @RequestHeader(name = Entered.AGO, required = false) String ago,
+      @RequestParam(defaultValue = "0") int revision,
       @RequestBody Checks.Begun begun) {
     String once = Once.key(key);
+    Checks.Then then = new Checks.Then(revision, entered.at(ago));
     return Once.of(
         once,
         made -> checks.begunBy(aircraftId, made),
-        () -> checks.begin(aircraftId, begun, once));
+        () -> checks.begin(aircraftId, begun, then, once));
+  }
+
+  @GetMapping(OF_AIRCRAFT + "/ahead")
+  @Operation(
+      summary =
+          "Every check as it would begin now, with each pack: to be begun out of reach; stores"
+              + " nothing")
+  List<CheckRun> ahead(@PathVariable long aircraftId) {
+    return checks.ahead(aircraftId);
   }
 
   @GetMapping(OF_AIRCRAFT + "/{runId}")
@@ -58,11 +75,31 @@ class CheckController {
     return checks.answer(aircraftId, runId, answer);
   }
 
+  @PutMapping(OF_AIRCRAFT + "/begun/{key}/answers")
+  @Operation(summary = "The same of a check begun with that key, by whom its number is not known")
+  CheckRun answerBegun(
+      @PathVariable long aircraftId, @PathVariable String key, @RequestBody CheckAnswer answer) {
+    return checks.answer(aircraftId, checks.numberOf(aircraftId, key), answer);
+  }
+
   @PutMapping(OF_AIRCRAFT + "/{runId}/end")
   @Operation(summary = "Ends a check: done where every step has its answer, else broken off")
   CheckRun end(
-      @PathVariable long aircraftId, @PathVariable long runId, @RequestBody Checks.Ended ended) {
-    return checks.end(aircraftId, runId, ended);
+      @PathVariable long aircraftId,
+      @PathVariable long runId,
+      @RequestHeader(name = Entered.AGO, required = false) String ago,
+      @RequestBody Checks.Ended ended) {
+    return checks.end(aircraftId, runId, ended, entered.at(ago));
+  }
+
+  @PutMapping(OF_AIRCRAFT + "/begun/{key}/end")
+  @Operation(summary = "The same of a check begun with that key, by whom its number is not known")
+  CheckRun endBegun(
+      @PathVariable long aircraftId,
+      @PathVariable String key,
+      @RequestHeader(name = Entered.AGO, required = false) String ago,
+      @RequestBody Checks.Ended ended) {
+    return checks.end(aircraftId, checks.numberOf(aircraftId, key), ended, entered.at(ago));
   }
 
   @PostMapping("/api/link/range-check")

@@ -11,6 +11,7 @@ import java.util.List;
 /**
  * A check with its steps and what was found.
  *
+ * @param id its number; 0 before it is begun
  * @param pack the pack that was in; empty where none was chosen
  * @param state whether it is open, done or broken off
  * @param steps made from the revision it was begun on

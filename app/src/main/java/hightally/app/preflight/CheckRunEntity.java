@@ -104,7 +104,7 @@ class CheckRunEntity {
 
   CheckRun read(List<CheckStep> steps) {
     return new CheckRun(
-        id,
+        id == null ? 0 : id,
         revisionNumber,
         kind,
         pack,

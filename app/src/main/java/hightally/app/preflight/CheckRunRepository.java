@@ -7,11 +7,11 @@ import org.springframework.data.domain.Limit;
 import org.springframework.data.jpa.repository.JpaRepository;
 
 interface CheckRunRepository extends JpaRepository<CheckRunEntity, Long> {
-  List<CheckRunEntity> findByAircraftIdOrderByIdDesc(long aircraftId, Limit limit);
+  List<CheckRunEntity> findByAircraftIdOrderByCreatedAtDescIdDesc(long aircraftId, Limit limit);
 
   Optional<CheckRunEntity> findFirstByAircraftIdAndState(long aircraftId, CheckRun.Stage state);
 
-  Optional<CheckRunEntity> findFirstByAircraftIdAndKindAndStateOrderByIdDesc(
+  Optional<CheckRunEntity> findFirstByAircraftIdAndKindAndStateOrderByCreatedAtDescIdDesc(
       long aircraftId, CheckKind kind, CheckRun.Stage state);
 
   Optional<CheckRunEntity> findByAircraftIdAndRequestKey(long aircraftId, String requestKey);

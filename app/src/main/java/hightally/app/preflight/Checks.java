@@ -1,11 +1,13 @@
 package hightally.app.preflight;
 
 import hightally.app.aircraft.Hangar;
+import hightally.app.aircraft.Revision;
 import hightally.app.coach.WishBook;
 import hightally.app.guide.NotedChange;
 import hightally.app.guide.PartChanges;
 import hightally.app.platform.ConflictException;
 import hightally.app.platform.NotFoundException;
+import hightally.core.airframe.Pack;
 import hightally.core.guide.PartChange.PartKind;
 import hightally.core.preflight.CheckAnswer;
 import hightally.core.preflight.CheckKind;
@@ -24,6 +26,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -56,7 +59,7 @@ public class Checks {
   public CheckSheet sheet(long aircraftId) {
     hangar.newestHeader(aircraftId);
     List<CheckRun> shown =
-        runs.findByAircraftIdOrderByIdDesc(aircraftId, Limit.of(SHOWN)).stream()
+        runs.findByAircraftIdOrderByCreatedAtDescIdDesc(aircraftId, Limit.of(SHOWN)).stream()
             .map(this::read)
             .toList();
     return new CheckSheet(shown, due(aircraftId));
@@ -71,7 +74,7 @@ public class Checks {
   /** What was changed since a kind of check was last passed; null where it never was. */
   private List<PartKind> since(List<NotedChange> parts, long aircraftId, CheckKind kind) {
     Optional<CheckRunEntity> last =
-        runs.findFirstByAircraftIdAndKindAndStateOrderByIdDesc(
+        runs.findFirstByAircraftIdAndKindAndStateOrderByCreatedAtDescIdDesc(
             aircraftId, kind, CheckRun.Stage.DONE);
     if (last.isEmpty() || !read(last.get()).judged().passed()) {
       return null;
@@ -92,12 +95,39 @@ public class Checks {
     return CheckSteps.of(one.kind(), setup, wishes.of(one.aircraftId()).wishes(), one.pack());
   }
 
+  /** Every check as it would begin now, with each pack and without one; none is begun. */
+  @Transactional(readOnly = true)
+  public List<CheckRun> ahead(long aircraftId) {
+    Revision newest = hangar.revision(aircraftId, hangar.newestHeader(aircraftId).number());
+    List<String> packs =
+        Stream.concat(Stream.of(""), newest.setup().balance().packs().stream().map(Pack::name))
+            .distinct()
+            .toList();
+    List<CheckRun> found = new ArrayList<>();
+    for (CheckKind kind : CheckKind.values()) {
+      for (String pack : packs) {
+        found.add(
+            read(
+                new CheckRunEntity(
+                    aircraftId, newest.number(), kind, pack, clock.instant(), null)));
+      }
+    }
+    return found;
+  }
+
   /**
    * A check to begin.
    *
    * @param pack the pack's name; empty for none
    */
   public record Begun(CheckKind kind, @Text(min = 0, max = 80) String pack) {}
+
+  /**
+   * Of what and when a check was begun, where the program was out of reach.
+   *
+   * @param revision the revision its steps were made from; 0 for the newest
+   */
+  record Then(int revision, Instant at) {}
 
   /** The check a request with that key has begun. */
   @Transactional(readOnly = true)
@@ -107,7 +137,7 @@ public class Checks {
 
   /** Begins a check; one that is open is broken off. */
   @Transactional
-  public CheckRun begin(long aircraftId, Begun begun, String requestKey) {
+  public CheckRun begin(long aircraftId, Begun begun, Then then, String requestKey) {
     Validation.check(begun);
     hangar.alone(aircraftId);
     runs.findFirstByAircraftIdAndState(aircraftId, CheckRun.Stage.OPEN)
@@ -116,11 +146,22 @@ public class Checks {
               open.close(CheckRun.Stage.BROKEN_OFF, clock.instant());
               runs.saveAndFlush(open);
             });
-    int revision = hangar.newestHeader(aircraftId).number();
+    int revision =
+        then.revision == 0
+            ? hangar.newestHeader(aircraftId).number()
+            : hangar.revision(aircraftId, then.revision).number();
     return read(
         runs.saveAndFlush(
             new CheckRunEntity(
-                aircraftId, revision, begun.kind(), begun.pack(), clock.instant(), requestKey)));
+                aircraftId, revision, begun.kind(), begun.pack(), then.at, requestKey)));
+  }
+
+  /** The number of the check a request with that key has begun. */
+  @Transactional(readOnly = true)
+  public long numberOf(long aircraftId, String requestKey) {
+    return begunBy(aircraftId, requestKey)
+        .orElseThrow(() -> new NotFoundException("check of this aircraft begun as", requestKey))
+        .id();
   }
 
   /** One check of an aircraft. */
@@ -152,7 +193,7 @@ public class Checks {
 
   /** Ends a check: done where every step has its answer, else broken off. */
   @Transactional
-  public CheckRun end(long aircraftId, long runId, Ended ended) {
+  public CheckRun end(long aircraftId, long runId, Ended ended, Instant at) {
     hangar.alone(aircraftId);
     CheckRunEntity found = open(aircraftId, runId);
     if (read(found).version() != ended.version()) {
@@ -160,7 +201,7 @@ public class Checks {
           "This check was gone on with on another page meanwhile. Look at it again, then end it.");
     }
     boolean whole = read(found).judged().next() < 0;
-    found.close(whole ? CheckRun.Stage.DONE : CheckRun.Stage.BROKEN_OFF, clock.instant());
+    found.close(whole ? CheckRun.Stage.DONE : CheckRun.Stage.BROKEN_OFF, at);
     return read(runs.saveAndFlush(found));
   }
 
@@ -184,7 +225,8 @@ public class Checks {
   public List<Said> grounding(long aircraftId) {
     List<Said> reasons = new ArrayList<>();
     Set<CheckKind> seen = EnumSet.noneOf(CheckKind.class);
-    for (CheckRunEntity one : runs.findByAircraftIdOrderByIdDesc(aircraftId, Limit.of(SHOWN))) {
+    for (CheckRunEntity one :
+        runs.findByAircraftIdOrderByCreatedAtDescIdDesc(aircraftId, Limit.of(SHOWN))) {
       if (seen.add(one.kind()) && one.mayGround()) {
         reasons.addAll(read(one).judged().reasons());
       }

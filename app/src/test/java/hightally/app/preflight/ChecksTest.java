@@ -5,11 +5,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import hightally.app.Pilot;
+import java.time.Duration;
+import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.springframework.http.HttpMethod;
 import org.springframework.http.MediaType;
+import org.springframework.test.web.servlet.request.MockMvcRequestBuilders;
 
 /** Checks over HTTP: broken off, resumed, a hold that grounds, what is due. */
 class ChecksTest extends Pilot {
@@ -67,6 +70,93 @@ class ChecksTest extends Pilot {
     assertThat(done.get("state").asText()).isEqualTo("DONE");
     assertThat(done.at("/judged/next").asInt()).isEqualTo(-1);
     assertThat(put(here + "/answers", answer("parts", "WRONG", 0)).status()).isEqualTo(409);
+  }
+
+  /** What a phone sends that began a check where the program was out of reach. */
+  private Answer sent(HttpMethod method, String path, Object body, String key, long ago)
+      throws Exception {
+    return answer(
+        MockMvcRequestBuilders.request(method, path)
+            .contentType(MediaType.APPLICATION_JSON)
+            .header("Idempotency-Key", key)
+            .header("Entered-Seconds-Ago", String.valueOf(ago))
+            .content(json.writeValueAsString(body)));
+  }
+
+  @Test
+  void aCheckBegunOutOfReachIsKeptAsOfThenWithTheStepsItHad() throws Exception {
+    String at = newModel();
+    JsonNode ahead = get(at + "/checks/ahead").json();
+    JsonNode blank = null;
+    for (JsonNode one : ahead) {
+      assertThat(one.get("id").asLong()).isZero();
+      assertThat(one.get("answers")).isEmpty();
+      if (one.get("kind").asText().equals("FLIGHT") && !one.get("pack").asText().isEmpty()) {
+        blank = one;
+      }
+    }
+    assertThat(blank).isNotNull();
+    assertThat(get(at + "/checks").json().get("runs")).isEmpty();
+    // A newer revision is saved before the phone is back: its check is still that of the older one.
+    ObjectNode setup = (ObjectNode) get(at).json().at("/newest/setup").deepCopy();
+    post(
+        at + "/revisions",
+        Map.of("basedOn", 1, "reason", "Meanwhile", "setup", setup.put("notes", "Meanwhile")));
+    Map<String, Object> begun = Map.of("kind", "FLIGHT", "pack", blank.get("pack").asText());
+    String key = "begun-at-the-field-1";
+    for (int time = 0; time < 2; time++) {
+      Answer made = sent(HttpMethod.POST, at + "/checks?revision=1", begun, key, 7200);
+      assertThat(made.status()).as(made.body()).isEqualTo(201);
+    }
+    JsonNode runs = get(at + "/checks").json().get("runs");
+    assertThat(runs).hasSize(1);
+    JsonNode run = runs.get(0);
+    assertThat(run.get("revisionNumber").asInt()).isEqualTo(1);
+    assertThat(run.get("steps")).isEqualTo(blank.get("steps"));
+    assertThat(Duration.between(Instant.parse(run.get("createdAt").asText()), Instant.now()))
+        .isBetween(Duration.ofMinutes(119), Duration.ofMinutes(121));
+    String here = at + "/checks/begun/" + key;
+    JsonNode answered = run;
+    for (JsonNode step : run.get("steps")) {
+      answered =
+          sent(
+                  HttpMethod.PUT,
+                  here + "/answers",
+                  answer(step.get("id").asText(), "RIGHT", 0),
+                  "one",
+                  7000)
+              .json();
+    }
+    Map<String, Object> version = Map.of("version", answered.get("version").asInt());
+    Answer ended = sent(HttpMethod.PUT, here + "/end", version, "two-two-two", 6900);
+    assertThat(ended.json().get("state").asText()).isEqualTo("DONE");
+    assertThat(ended.json().get("id")).isEqualTo(run.get("id"));
+    assertThat(Instant.parse(ended.json().get("closedAt").asText()))
+        .isBefore(Instant.now().minus(Duration.ofMinutes(114)));
+    assertThat(
+            sent(HttpMethod.PUT, at + "/checks/begun/nobody-knows/end", version, key, 0).status())
+        .isEqualTo(404);
+    assertThat(sent(HttpMethod.POST, at + "/checks", begun, "begun-elsewhen", -5).body())
+        .contains("Entered-Seconds-Ago", "0 to");
+    assertThat(
+            sent(HttpMethod.POST, at + "/checks?revision=77", begun, "begun-on-none", 0).status())
+        .isEqualTo(404);
+  }
+
+  /** A check of the morning that is heard of in the evening does not speak for the evening. */
+  @Test
+  void theNewestCheckIsTheOneThatWasBegunLastAndNotTheOneHeardOfLast() throws Exception {
+    String at = newModel();
+    JsonNode run = begin(at, "FLIGHT");
+    put(at + "/checks/" + run.get("id").asLong() + "/answers", answer("parts", "WRONG", 0));
+    end(at, run);
+    assertThat(grounding(at)).hasSize(1);
+    Map<String, Object> earlier = Map.of("kind", "FLIGHT", "pack", "");
+    sent(HttpMethod.POST, at + "/checks?revision=1", earlier, "begun-in-the-morning", 36_000);
+    JsonNode late = get(at + "/checks").json().at("/runs/1");
+    assertThat(late.get("state").asText()).isEqualTo("OPEN");
+    all(at, late);
+    assertThat(grounding(at)).hasSize(1);
   }
 
   @Test
