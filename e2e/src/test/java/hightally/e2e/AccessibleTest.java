@@ -2,17 +2,22 @@ package hightally.e2e;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.deque.html.axecore.args.AxeRunOptions;
 import com.deque.html.axecore.playwright.AxeBuilder;
-import com.deque.html.axecore.results.CheckedNode;
-import com.deque.html.axecore.results.Rule;
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
 import com.microsoft.playwright.options.LoadState;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
 /**
@@ -23,8 +28,17 @@ class AccessibleTest extends Story {
   private static final List<String> RULES =
       List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa", "best-practice");
   private static final List<String> COLOURS = List.of("color-contrast", "link-in-text-block");
-  private static final List<String> ROOM =
-      List.of("target-size", "region", "scrollable-region-focusable", "tabindex");
+
+  /** All rules in every theme at every size, by hand: {@code -Dlook=all}. */
+  private static final boolean ALL = "all".equals(System.getProperty("look"));
+
+  /** Only what is wrong: by which rule, where, and what of it. */
+  private static final String LOOK =
+      "only => axe.run(document, { runOnly: only, resultTypes: ['violations'] }).then(all =>"
+          + " all.violations.flatMap(rule => rule.nodes.map(one =>"
+          + " [rule.id + ': ' + one.target, one.failureSummary])))";
+
+  private static final String AXE = axe();
 
   private static final List<String> PAGES =
       List.of(
@@ -58,12 +72,17 @@ class AccessibleTest extends Story {
           "models/1/fly/coach",
           "models/1/fly/card",
           "models/1/fly/checks",
+          "models/1/fly/wishes",
+          "models/1/fly/1",
           "models/1/adjust",
+          "models/1/adjust/sheet",
           "models/1/revisions");
 
   /** The pages that are used standing up, outside or with oily fingers. */
   private static final List<String> FIELD =
       List.of("/fly", "/fly/new", "/fly/coach", "/fly/card", "/fly/checks", "/adjust", "let-in");
+
+  private static final Pattern OF_A_CHECK = Pattern.compile(".*/checks/\\d+");
 
   /** What is pressed is at least 48 px either way, what is read at least 16 px. */
   private static final String SMALL =
@@ -91,47 +110,95 @@ class AccessibleTest extends Story {
 
   private final Map<String, String> found = new TreeMap<>();
 
+  /** Those that are only there once something was begun. */
+  private static List<String> begun() {
+    JsonNode lesson =
+        JsonNodeFactory.instance.objectNode().put("lesson", "AEROBATIC").put("seed", 5);
+    long practice = Models.call(app, "POST", "api/school/lessons", lesson).get("id").asLong();
+    JsonNode check = JsonNodeFactory.instance.objectNode().put("kind", "RANGE").put("pack", "");
+    long run = Models.call(app, "POST", "api/aircraft/2/checks", check).get("id").asLong();
+    return List.of(
+        "school/" + practice, "school/" + practice + "/hands-off", "models/2/fly/checks/" + run);
+  }
+
   @Test
   void nothingIsFoundOnAnyPage() {
     Page page = browser.page(1280, 800, ColorScheme.LIGHT);
-    for (String path : PAGES) {
-      page.navigate(app.address() + path);
-      page.waitForLoadState(LoadState.NETWORKIDLE);
-      // What is out of view is not drawn in another theme before it comes into view.
-      page.addStyleTag(
-          new Page.AddStyleTagOptions().setContent(".drawn-in-view{content-visibility:visible}"));
-      page.setViewportSize(1280, 800);
-      theme(page, "light");
-      look(page, path + ", light", axe(page).withTags(RULES));
-      // The dark theme differs in its colours alone, a phone in what has room.
-      theme(page, "dark");
-      look(page, path + ", dark", axe(page).withRules(COLOURS));
-      if (FIELD.stream().anyMatch(path::endsWith)) {
-        theme(page, "sun");
-        look(page, path + ", sun", axe(page).withRules(COLOURS));
+    List<String> all = new ArrayList<>(PAGES);
+    all.addAll(begun());
+    assertThat(notAmong(all)).as("addresses nobody looks at").isEmpty();
+    for (String path : all) {
+      open(page, path);
+      boolean field = isOfTheField(path);
+      // At one size the themes differ in their colours alone.
+      look(page, path, "light", false);
+      look(page, path, "dark", !ALL);
+      if (field) {
+        look(page, path, "sun", !ALL);
       }
       page.setViewportSize(360, 740);
-      theme(page, "light");
-      look(page, path + ", phone", axe(page).withRules(ROOM));
       fits(page, path);
+      look(page, path + ", phone", "dark", false);
+      look(page, path + ", phone", "light", !ALL);
+      if (field) {
+        look(page, path + ", phone", "sun", !ALL);
+      }
     }
     DIALOGS.forEach((path, button) -> dialog(page, path, button));
     assertThat(found).isEmpty();
     // The looking itself: a button without a name is found.
     page.setContent("<main><h1>x</h1><button></button></main>");
-    look(page, "planted", axe(page).withTags(RULES));
+    look(page, "planted", "light", false);
     assertThat(found.keySet()).anyMatch(one -> one.startsWith("button-name"));
     page.close();
   }
 
-  private void dialog(Page page, String path, String button) {
-    page.setViewportSize(path.isEmpty() ? 360 : 1280, 800);
+  private static boolean isOfTheField(String path) {
+    return FIELD.stream().anyMatch(path::endsWith) || OF_A_CHECK.matcher(path).matches();
+  }
+
+  /** The addresses the page has that are none of these. */
+  private static List<String> notAmong(List<String> paths) {
+    try {
+      String routes = Files.readString(RunningApp.root().resolve("web/src/router.tsx"));
+      return Pattern.compile("\\bpage\\(\\s*\"([^\"]+)\"")
+          .matcher(routes)
+          .results()
+          .map(one -> one.group(1).replaceAll("^/", ""))
+          .filter(
+              one -> {
+                Pattern address = Pattern.compile("(.*/)?" + one.replaceAll(":\\w+", "\\\\d+"));
+                return paths.stream().noneMatch(path -> address.matcher(path).matches())
+                    && paths.stream().noneMatch(path -> path.contains("/" + one + "/"))
+                    && !one.equals("models/:id");
+              })
+          .toList();
+    } catch (IOException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
+  private static void open(Page page, String path) {
+    page.setViewportSize(1280, 800);
     page.navigate(app.address() + path);
+    page.waitForLoadState(LoadState.NETWORKIDLE);
+    page.locator("h1").first().waitFor();
+    // What is out of view is not drawn in another theme before it comes into view.
+    page.addStyleTag(
+        new Page.AddStyleTagOptions().setContent(".drawn-in-view{content-visibility:visible}"));
+  }
+
+  private void dialog(Page page, String path, String button) {
+    open(page, path);
+    page.setViewportSize(path.isEmpty() ? 360 : 1280, 800);
     button(page, button).first().click();
     page.getByRole(AriaRole.DIALOG).waitFor();
     for (String theme : List.of("light", "dark", "sun")) {
-      theme(page, theme);
-      look(page, path + ", " + button + ", " + theme, axe(page).withTags(RULES));
+      look(page, path + ", " + button, theme, false);
+    }
+    page.setViewportSize(path.isEmpty() ? 1280 : 360, 800);
+    if (page.getByRole(AriaRole.DIALOG).isVisible()) {
+      look(page, path + ", " + button + ", other size", "light", false);
     }
   }
 
@@ -142,7 +209,7 @@ class AccessibleTest extends Story {
     if (((Number) wide).doubleValue() > 0) {
       found.put("sideways: " + path, wide + " px beyond 360");
     }
-    if (FIELD.stream().anyMatch(path::endsWith)) {
+    if (isOfTheField(path)) {
       Object small = page.evaluate(SMALL);
       if (!small.toString().isEmpty()) {
         found.put("small: " + path, small.toString());
@@ -150,24 +217,27 @@ class AccessibleTest extends Story {
     }
   }
 
-  /** Only what is wrong is told, and in the page itself: there are no frames in it. */
-  private static AxeBuilder axe(Page page) {
-    AxeRunOptions violations = new AxeRunOptions();
-    violations.setResultTypes(List.of("violations"));
-    return new AxeBuilder(page).options(violations).setLegacyMode(true);
+  private static String axe() {
+    try (InputStream in = AxeBuilder.class.getResourceAsStream("/axe.min.js")) {
+      return new String(in.readAllBytes(), StandardCharsets.UTF_8);
+    } catch (IOException e) {
+      throw new IllegalStateException(e);
+    }
   }
 
-  private static void theme(Page page, String theme) {
+  /** What is wrong in a theme, told once for all pages it is on. */
+  private void look(Page page, String where, String theme, boolean coloursOnly) {
     page.evaluate("theme => document.documentElement.dataset.theme = theme", theme);
-  }
-
-  /** What is wrong, told once for all pages it is on. */
-  private void look(Page page, String where, AxeBuilder axe) {
-    for (Rule rule : axe.analyze().getViolations()) {
-      for (CheckedNode node : rule.getNodes()) {
-        found.putIfAbsent(
-            rule.getId() + ": " + node.getTarget(), where + ": " + node.getFailureSummary());
-      }
+    // Loaded anew each time: it remembers colours it has seen.
+    page.evaluate(AXE);
+    Map<String, Object> only =
+        coloursOnly
+            ? Map.of("type", "rule", "values", COLOURS)
+            : Map.of("type", "tag", "values", RULES);
+    for (Object wrong : (List<?>) page.evaluate(LOOK, only)) {
+      List<?> told = (List<?>) wrong;
+      found.putIfAbsent(
+          told.get(0).toString(), where + ", " + theme + ": " + told.get(1).toString());
     }
   }
 }

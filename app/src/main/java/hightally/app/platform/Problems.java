@@ -5,6 +5,7 @@ import hightally.app.words.ReaderWords;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Said;
 import java.nio.file.Path;
+import java.sql.SQLException;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.core.io.Resource;
 import org.springframework.dao.DataAccessResourceFailureException;
@@ -92,9 +93,10 @@ class Problems extends ResponseEntityExceptionHandler {
     DataAccessResourceFailureException.class,
     CannotCreateTransactionException.class,
     TransactionSystemException.class,
-    UncategorizedDataAccessException.class
+    UncategorizedDataAccessException.class,
+    SQLException.class
   })
-  ProblemDetail noRoom(RuntimeException e) {
+  ProblemDetail noRoom(Exception e) {
     logger.error("The data cannot be written", e);
     connections.renew();
     return problem(
