@@ -45,14 +45,44 @@ export async function reached(request: Request): Promise<Response> {
   try {
     const answer = await globalThis.fetch(request);
     shutOut.set(answer.status === NOT_LET_IN);
+    met = true;
     back();
     return answer;
   } catch (error) {
     // What the page itself broke off says nothing about the program.
-    if (!(error instanceof DOMException && error.name === "AbortError")) {
-      gone();
+    if (error instanceof DOMException && error.name === "AbortError") {
+      throw error;
     }
-    throw error;
+    gone();
+    const before = await remembered(request);
+    if (before === undefined) {
+      throw error;
+    }
+    return before;
+  }
+}
+
+/** Whether the program has answered since the page was loaded, and what the browser gave instead. */
+let met = false;
+const given = new Set<string>();
+
+/**
+ * What the browser has kept of an earlier answer: a tab that was put to sleep and comes back where
+ * the program is away would else be empty. Once each, since what the page knows by then is newer.
+ */
+async function remembered(request: Request): Promise<Response | undefined> {
+  if (met || request.method !== "GET" || given.has(request.url)) {
+    return undefined;
+  }
+  given.add(request.url);
+  const { url, headers } = request;
+  try {
+    const kept = await globalThis.fetch(
+      new Request(url, { headers, mode: "same-origin", cache: "only-if-cached" }),
+    );
+    return kept.ok ? kept : undefined;
+  } catch {
+    return undefined;
   }
 }
 

@@ -10,7 +10,7 @@ export function MotorNote({ mode }: { mode: number }) {
   const told = useBench((state) => state.frame?.bench.motorPower);
   const backwards = useBench((state) => state.frame?.bench.motorBackwards);
   const pulse = positions?.pulseMicroseconds[i];
-  if (told === undefined || pulse === undefined) {
+  if (told === undefined || pulse === undefined || setup?.airframe.motors.length === 0) {
     return null;
   }
   const power = percent(told);

@@ -20,6 +20,7 @@ export const axesOf = (mode: number) =>
 export function StickPads({ mode, compact = false }: { mode: number; compact?: boolean }) {
   const store = useBenchStore();
   const moment = useBench((state) => state.moment);
+  const motors = useBench((state) => state.setup?.airframe.motors.length ?? 0);
   const [stays, setStays] = useState(false);
   const axes = axesOf(mode);
   const move = (axis: Axis, value: number) => store.move({ [axis]: value } as Partial<Moment>);
@@ -44,12 +45,14 @@ export function StickPads({ mode, compact = false }: { mode: number; compact?: b
       </div>
       <div className="flex flex-wrap items-center justify-between gap-2 text-sm">
         <Check checked={stays} onChecked={(checked) => setStays(checked)} label="Sticks stay put" />
-        <Check
-          className="font-medium"
-          checked={moment.throttleCut}
-          onChecked={(checked) => store.move({ throttleCut: checked })}
-          label={<>Throttle cut {moment.throttleCut ? "on" : "off"}</>}
-        />
+        {motors > 0 && (
+          <Check
+            className="font-medium"
+            checked={moment.throttleCut}
+            onChecked={(checked) => store.move({ throttleCut: checked })}
+            label={<>Throttle cut {moment.throttleCut ? "on" : "off"}</>}
+          />
+        )}
       </div>
     </div>
   );

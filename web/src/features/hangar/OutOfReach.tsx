@@ -26,8 +26,9 @@ export function OutOfReach() {
           </p>
           {waiting.length > 0 && <Waits letters={waiting} />}
           <p className="text-soft">
-            Until then do not close or reload this page: the browser could not load it again. What
-            waits stays in the browser all the same.
+            Until then do not close or reload this page: the browser could not load it again. A tab
+            put to sleep comes back from the browser’s own copy as long as it has one. What waits
+            stays in the browser all the same.
           </p>
         </div>
       )}

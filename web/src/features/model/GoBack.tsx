@@ -14,7 +14,7 @@ interface Props {
 
 /** Back to a state that flew well: description and trims in one step, the rods turned by hand. */
 export function GoBack({ revision, flight = 0 }: Props) {
-  const { standing, change } = useModel();
+  const { standing, draft, change } = useModel();
   const [open, setOpen] = useState(false);
   const way = useWayBack(standing.id, revision, flight, open);
   const go = useGoBack(standing.id);
@@ -48,7 +48,10 @@ export function GoBack({ revision, flight = 0 }: Props) {
             )}
             {way.data.rods.length > 0 && (
               <>
-                <p>Motor harmless first. Turn back, and close the keepers:</p>
+                <p>
+                  {draft.present.airframe.motors.length > 0 && "Motor harmless first. "}Turn back,
+                  and close the keepers:
+                </p>
                 <ul className="list-disc space-y-1 pl-5 text-lg font-medium" data-rods-back>
                   {way.data.rods.map((one) => (
                     <li key={one.surface}>

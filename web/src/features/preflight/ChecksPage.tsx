@@ -15,7 +15,7 @@ import { LinkPractice } from "./LinkPractice";
 const KINDS = {
   FLIGHT: ["Before the flight", "every flight"],
   FULL: ["Full check", "new or changed: balance, directions, throws, failsafe"],
-  RANGE: ["Range check", "new receiver, transmitter, motor or repair"],
+  RANGE: ["Range check", "something electric is new, or after a repair"],
   PUPIL: ["Pupil link", "when a second pilot helps"],
 } as const;
 

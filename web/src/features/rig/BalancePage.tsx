@@ -20,6 +20,7 @@ const B = ["balance"] as const;
 export function BalancePage() {
   const { draft, change } = useModel();
   const { packs } = draft.present.balance;
+  const motors = draft.present.airframe.motors.length > 0;
   const usual = useBalanceWish(draft.present);
   const [changed, setChanged] = useState<Partial<BalanceWish>>({});
   const asked = usual.data === undefined ? undefined : { ...usual.data, ...changed };
@@ -47,7 +48,7 @@ export function BalancePage() {
             <DraftNumber path={[...B, "emptyMassGrams"]} />
             <DraftNumber path={[...B, "foremostMm"]} />
             <DraftNumber path={[...B, "aftmostMm"]} />
-            <DraftNumber path={[...B, "boltSpacingMm"]} />
+            {motors && <DraftNumber path={[...B, "boltSpacingMm"]} />}
           </div>
         </Card>
         <Card title="Packs, and where it balances with each">
@@ -109,18 +110,18 @@ export function BalancePage() {
             {field("tailStationMm")}
           </div>
         </Card>
-        <Card title="Across, and under the motor">
+        <Card title={motors ? "Across, and under the motor" : "Across"}>
           <div className="grid grid-cols-2 gap-3">
             {field("lateralOffsetMm")}
             {field("lateralArmMm")}
-            {field("sideDegrees")}
-            {field("downDegrees")}
+            {motors && field("sideDegrees")}
+            {motors && field("downDegrees")}
           </div>
           {advice.data !== undefined && asked !== undefined && (
             <AcrossWords advice={advice.data} asked={asked} />
           )}
         </Card>
-        {draft.present.airframe.motors.length > 0 && <HangingCard />}
+        {motors && <HangingCard />}
       </div>
     </div>
   );

@@ -26,6 +26,8 @@ const KINDS: readonly (readonly [Kind, string])[] = [
   ["REPAIR", "repaired part of the airframe"],
 ];
 
+const OF_A_MOTOR: readonly Kind[] = ["PROPELLER", "MOTOR"];
+
 /** What was changed and must be checked again; where figures come from; the pilot's thresholds. */
 export function ChangesPage() {
   return (
@@ -43,7 +45,8 @@ export function ChangesPage() {
 }
 
 function NoteChange() {
-  const { standing } = useModel();
+  const { standing, draft } = useModel();
+  const motors = draft.present.airframe.motors.length > 0;
   const note = useNoteChange(standing.id);
   const [kind, setKind] = useState<Kind>("SERVO");
   const [subject, setSubject] = useState("");
@@ -66,7 +69,12 @@ function NoteChange() {
           );
         }}
       >
-        <Choice label="A new" value={kind} options={KINDS} onValue={setKind} />
+        <Choice
+          label="A new"
+          value={kind}
+          options={motors ? KINDS : KINDS.filter(([one]) => !OF_A_MOTOR.includes(one))}
+          onValue={setKind}
+        />
         <TextLine label="Which one" required value={subject} onValue={setSubject} />
         <TextLine
           label="Changed on"

@@ -13,11 +13,14 @@ import org.junit.jupiter.api.Test;
 
 /** A model that moves otherwise than it is described, met by the guide at the bench. */
 class GuideStoriesTest extends Story {
+  /** The guide begun; a model without a motor is not asked how it was made harmless. */
   private static Page begun(long model, String harmless) {
     Page page = open("models/" + model + "/rig/set-up");
     button(page, "Begin").click();
-    assertThat(button(page, "Next")).isDisabled();
-    pick(page, harmless);
+    if (!harmless.isEmpty()) {
+      assertThat(button(page, "Next")).isDisabled();
+      pick(page, harmless);
+    }
     assertThat(button(page, "Next")).isEnabled();
     return page;
   }
@@ -77,7 +80,7 @@ class GuideStoriesTest extends Story {
 
   @Test
   void elevonsWithExchangedLeads() {
-    Page page = begun(3, "No motor is fitted");
+    Page page = begun(3, "");
     to(page, "Left elevon: which way, on roll");
     pick(page, "Went up");
     to(page, "Left elevon: which way, on pitch");

@@ -292,6 +292,33 @@ class PhoneStoriesTest {
     phone.close();
   }
 
+  /**
+   * What a phone in a pocket does with a tab, and what a browser allows without a secure origin.
+   */
+  @Test
+  void aTabPutToSleepComesBackOutOfReachAndGoesOn() {
+    long model = Models.planted(app, 1, setup -> setup.put("name", "Redshank"));
+    Page phone = phone("Pocket");
+    phone.navigate(network() + "models/" + model + "/fly");
+    assertThat(phone.getByText("Not flown yet")).isVisible();
+    phone.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
+    phone.navigate("about:blank");
+    app.kill();
+
+    phone.goBack();
+    assertThat(phone.locator("[data-away]")).containsText("Out of reach since");
+    assertThat(phone.getByText("Not flown yet")).isVisible();
+    phone.locator("main a[href$='/fly/new']").first().click();
+    fly(phone, "after the sleep");
+    assertThat(phone.locator("[data-away='1']")).isVisible();
+
+    started();
+    assertThat(phone.locator("[data-away], [data-sending]")).hasCount(0);
+    assertThat(phone.getByText("after the sleep").first()).isVisible();
+    assertThat(goals(model)).containsExactly("after the sleep");
+    phone.close();
+  }
+
   @Test
   void theWorkGoesOnOutOfReachStepByStep() {
     Page phone = phone("Bench");

@@ -5,8 +5,13 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.net.InetAddress;
 import java.net.ServerSocket;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -25,6 +30,33 @@ class StartTest {
       said("--high-tally.data=" + folder.resolve("other"), "--server.port=" + taken.getLocalPort())
           .contains("Port " + taken.getLocalPort() + " is taken");
     }
+  }
+
+  /** Or a browser would go on with the page of an older High Tally for weeks. */
+  @Test
+  void thePageIsAskedForAnewAndKnownByWhatIsInIt() throws Exception {
+    try (RunningApp running = RunningApp.start(folder.resolve("asked"))) {
+      for (String path : List.of("", "index.html", "models/1/fly", "settings")) {
+        HttpResponse<Void> page = asked(running, path, "");
+        assertThat(page.headers().firstValue("Cache-Control")).hasValue("no-cache");
+        // Every build has the same time of change: it would pass for the same page.
+        assertThat(page.headers().firstValue("Last-Modified")).isEmpty();
+        String known = page.headers().firstValue("ETag").orElseThrow();
+        assertThat(asked(running, path, known).statusCode()).isEqualTo(304);
+        assertThat(asked(running, path, "\"of-another\"").statusCode()).isEqualTo(200);
+      }
+      HttpResponse<Void> answer = asked(running, "api/aircraft", "");
+      assertThat(answer.headers().firstValue("Cache-Control")).hasValue("private, no-cache");
+    }
+  }
+
+  private static HttpResponse<Void> asked(RunningApp app, String path, String known)
+      throws Exception {
+    HttpRequest request =
+        HttpRequest.newBuilder(URI.create(app.address() + path))
+            .header("If-None-Match", known)
+            .build();
+    return HttpClient.newHttpClient().send(request, HttpResponse.BodyHandlers.discarding());
   }
 
   @Test

@@ -53,6 +53,10 @@ class OwnPageOnly extends OncePerRequestFilter {
     response.setHeader("Referrer-Policy", "no-referrer");
     response.setHeader("Cross-Origin-Opener-Policy", "same-origin");
     response.setHeader("Cross-Origin-Resource-Policy", "same-origin");
+    if (request.getRequestURI().startsWith("/api/")) {
+      // Asked for anew each time; what a browser keeps of it comes back where it cannot ask.
+      response.setHeader(HttpHeaders.CACHE_CONTROL, "private, no-cache");
+    }
     String host = host(request);
     if (!network.isThisMachine(name(host))) {
       refuse(response, HttpStatus.FORBIDDEN, network.answersAs());

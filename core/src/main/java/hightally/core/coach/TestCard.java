@@ -7,6 +7,7 @@ import hightally.core.trim.TrimOutcome;
 import hightally.core.trim.TrimTest;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 
 /**
  * How a trim test is flown on a model, and what can be seen: data for the pilot.
@@ -37,6 +38,10 @@ public record TestCard(
 
   private static final String WING = "_WING";
 
+  /** Steps that name the motor, and say it another way where there is none. */
+  private static final Set<String> NAMES_MOTOR =
+      Set.of("LEVEL_TRIM.2", "ROLL_AXIS.4", "STALL.1", "LAUNCH.1");
+
   /** Everything a pilot needs for a test on a model. */
   public static TestCard of(Setup setup, TestCase test) {
     TrimTest one = test.test();
@@ -45,7 +50,9 @@ public record TestCard(
     String key = one.name() + (passes ? WING : "");
     List<Said> steps = new ArrayList<>();
     for (int step = 1; step <= steps(one); step++) {
-      steps.add(Said.of("TestStep." + key + "." + step));
+      String code = key + "." + step;
+      boolean without = setup.airframe().motors().isEmpty() && NAMES_MOTOR.contains(code);
+      steps.add(Said.of("TestStep." + code + (without ? ".noMotor" : "")));
     }
     boolean bothWays =
         List.of(TrimTest.ROLL_AXIS, TrimTest.KNIFE_EDGE, TrimTest.CIRCLING).contains(one);

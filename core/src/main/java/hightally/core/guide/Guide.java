@@ -118,17 +118,7 @@ public final class Guide {
   }
 
   private void begin() {
-    if (setup.airframe().motors().isEmpty()) {
-      steps.add(
-          GuideStep.choose(
-              StepKind.HARMLESS,
-              "",
-              "",
-              Said.of("guide.nothingCanStart"),
-              Said.of("guide.modelNoMotorMapConfirm"),
-              Said.NOTHING,
-              new Choice("no-motor", Said.of("guide.noMotorFitted"))));
-    } else {
+    if (!setup.airframe().motors().isEmpty()) {
       steps.add(
           GuideStep.choose(
               StepKind.HARMLESS,

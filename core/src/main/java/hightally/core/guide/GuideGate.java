@@ -14,7 +14,8 @@ public final class GuideGate {
 
   /** All steps that are barred by what was answered so far. */
   public static List<Barred> barred(Setup setup, List<GuideAnswer> answers) {
-    boolean harmless = answered(answers, StepKind.HARMLESS, "");
+    boolean harmless =
+        setup.airframe().motors().isEmpty() || answered(answers, StepKind.HARMLESS, "");
     boolean safe = answered(answers, StepKind.MOTOR_SAFE, MotorSteps.SAFE);
     List<Barred> barred = new ArrayList<>();
     for (GuideStep step : Guide.steps(setup)) {

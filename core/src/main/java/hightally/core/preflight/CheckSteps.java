@@ -20,6 +20,7 @@ import hightally.core.signal.SignalPath;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
 /** The steps of every check, made from a model: what is to be seen comes from its bench. */
 public final class CheckSteps {
@@ -27,6 +28,9 @@ public final class CheckSteps {
   private static final int QUARTERS = 4;
   private static final int LEAST_PACES = 30;
   private static final int MOST_PACES = 40;
+
+  /** Steps whose words name the motor where there is one. */
+  private static final Set<String> NAMES_MOTOR = Set.of("failsafe", "holds");
 
   private final Setup setup;
   private final SignalPath path;
@@ -63,9 +67,13 @@ public final class CheckSteps {
   }
 
   private void add(String id, List<Said> lines, Said caution) {
-    steps.add(
-        new CheckStep(
-            id, Said.of("CheckTitle." + id), Said.of("CheckStep." + id), lines, caution, false));
+    Said words = Said.of("CheckStep." + id + (NAMES_MOTOR.contains(id) ? without() : ""));
+    steps.add(new CheckStep(id, Said.of("CheckTitle." + id), words, lines, caution, false));
+  }
+
+  /** What ends the code of words that say nothing of a motor where there is none. */
+  private String without() {
+    return motors ? "" : ".noMotor";
   }
 
   private static Said propeller() {
@@ -93,7 +101,9 @@ public final class CheckSteps {
   }
 
   private void full(String pack) {
-    add("harmless", List.of(), motors ? propeller() : Said.NOTHING);
+    if (motors) {
+      add("harmless", List.of(), propeller());
+    }
     pack(pack);
     directions();
     stabilisers();
@@ -238,14 +248,20 @@ public final class CheckSteps {
   private void stabilisers() {
     for (Between one : setup.wiring().between()) {
       if (one.kind() == BetweenKind.STABILISER && !one.bypassed()) {
-        add(
-            "tilt",
-            List.of(
-                Said.of("check.tiltRoll"), Said.of("check.tiltPitch"), Said.of("check.tiltYaw")),
-            Said.NOTHING);
+        add("tilt", tilts(), Said.NOTHING);
         return;
       }
     }
+  }
+
+  private List<Said> tilts() {
+    List<Said> lines = new ArrayList<>();
+    for (Control control : Control.values()) {
+      if (!seen(setup.phases().size() - 1, control).isEmpty()) {
+        lines.add(Said.of("CheckTilt." + control.name()));
+      }
+    }
+    return lines;
   }
 
   private List<Said> failsafe() {
@@ -258,13 +274,13 @@ public final class CheckSteps {
   }
 
   private void range() {
-    add("reduced", List.of(), Said.of("CheckCaution.holding"));
+    add("reduced", List.of(), motors ? Said.of("CheckCaution.holding") : Said.NOTHING);
     add(
         "paces",
         List.of(Said.of("check.paces", "least", LEAST_PACES, "most", MOST_PACES)),
         Said.NOTHING);
     for (int quarter = 1; quarter <= QUARTERS; quarter++) {
-      counted("quarter-" + quarter, "quarter", quarter, false, Said.NOTHING);
+      counted("quarter-" + quarter, "quarter" + without(), quarter, false, Said.NOTHING);
     }
     for (int quarter = 1; quarter <= QUARTERS && motors; quarter++) {
       counted("running-" + quarter, "running", quarter, true, propeller());
@@ -273,7 +289,8 @@ public final class CheckSteps {
   }
 
   private void pupil() {
-    add("holds", List.of(Said.of("check.teacherHolds"), Said.of("check.pupilHolds")), Said.NOTHING);
+    Said pupil = motors ? Said.of("check.pupilHolds") : Said.of("check.pupilHoldsNoThrottle");
+    add("holds", List.of(Said.of("check.teacherHolds"), pupil), Said.NOTHING);
     for (Control control : Control.values()) {
       List<Said> lines = seen(setup.phases().size() - 1, control);
       if (!lines.isEmpty()) {

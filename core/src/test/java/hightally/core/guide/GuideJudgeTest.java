@@ -83,16 +83,17 @@ class GuideJudgeTest {
   }
 
   @Test
-  void theStepsFollowTheStickModeAndAskHowTheMotorWasMadeHarmlessFirst() {
+  void theStepsFollowTheStickModeAndNothingIsAskedOfAMotorThatIsNotThere() {
     List<GuideStep> steps = Guide.steps(PLAIN);
-    assertThat(steps.get(0).id()).isEqualTo("harmless");
+    assertThat(steps.get(0).id()).isEqualTo("power");
+    assertThat(GuideGate.barred(PLAIN, List.of())).isEmpty();
     assertThat(say(StickWords.to(1, hightally.core.quantity.Control.PITCH, 1)))
         .isEqualTo("left stick back, towards you");
     assertThat(say(StickWords.to(2, hightally.core.quantity.Control.PITCH, 1)))
         .isEqualTo("right stick back, towards you");
     List<String> kinds = new ArrayList<>();
     steps.forEach(step -> kinds.add(step.id().split("/")[0]));
-    assertThat(kinds).containsSubsequence("harmless", "power", "seat", "flush", "direction");
+    assertThat(kinds).containsSubsequence("power", "seat", "flush", "direction");
     assertThat(kinds).contains("reflex");
   }
 

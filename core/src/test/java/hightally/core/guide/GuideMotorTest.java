@@ -86,6 +86,7 @@ class GuideMotorTest {
   void nothingGoesOnBeforeTheMotorIsHarmlessAndNoMotorTurnsBeforeItsPropellerIsOff() {
     Setup setup = powered(false);
     List<String> all = Guide.steps(setup).stream().map(GuideStep::id).toList();
+    assertThat(all.get(0)).isEqualTo("harmless");
     assertThat(barred(setup)).containsExactlyElementsOf(all.subList(1, all.size()));
     GuideAnswer apart = new GuideAnswer("harmless", "leads-apart", List.of());
     List<String> motors = List.of("motor-touch/m", "motor-way/m", "failsafe/m");

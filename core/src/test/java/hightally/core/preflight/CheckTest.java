@@ -95,6 +95,9 @@ class CheckTest {
         .containsExactly(
             "holds", "pupil-roll", "pupil-pitch", "pupil-yaw", "pupil-throttle", "taking-back");
     assertThat(ids(steps(CheckKind.FULL, BIPLANE, ""))).contains("failsafe", "throws", "harmless");
+    assertThat(ids(steps(CheckKind.FULL, WING, "")))
+        .contains("failsafe")
+        .doesNotContain("harmless");
   }
 
   @Test
