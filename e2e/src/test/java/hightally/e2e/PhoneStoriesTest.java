@@ -298,7 +298,7 @@ class PhoneStoriesTest {
   @Test
   void aTabPutToSleepComesBackOutOfReachAndGoesOn() {
     long model = Models.planted(app, 1, setup -> setup.put("name", "Redshank"));
-    Page phone = phone("Pocket");
+    Page phone = phone("Sleeper");
     phone.navigate(network() + "models/" + model + "/fly");
     assertThat(phone.getByText("Not flown yet")).isVisible();
     phone.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
