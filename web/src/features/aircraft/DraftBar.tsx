@@ -2,6 +2,7 @@ import { Fold } from "@/ui/fold";
 import { Redo2, Undo2 } from "lucide-react";
 import { useState } from "react";
 import { useRevise } from "@/api/queries";
+import { useAway } from "@/api/reach";
 import { isChanged, useDraftStorage } from "@/domain/draft";
 import { useBench } from "@/features/bench/store";
 import { Button } from "@/ui/button";
@@ -162,7 +163,11 @@ export function DraftBar({ broken }: Props) {
   );
 }
 
+/** Said once: out of reach the page says so above. */
 function Disconnected() {
+  if (useAway() !== undefined) {
+    return null;
+  }
   return (
     <p role="alert" className="text-grounded">
       The bench has lost its connection to the program and tries again every second. Nothing you

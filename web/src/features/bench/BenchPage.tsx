@@ -1,4 +1,4 @@
-import { useModel } from "@/features/model/model";
+import { useHasMotor, useModel } from "@/features/model/model";
 import { Card, Caution } from "@/ui/card";
 import { AircraftViews } from "./AircraftViews";
 import { PhaseNote } from "@/features/bench/PhaseNote";
@@ -12,14 +12,15 @@ import { TrimSteppers } from "./TrimSteppers";
 export function BenchPage() {
   const { draft } = useModel();
   const transmitter = draft.present.transmitter;
+  const motor = useHasMotor();
   return (
     <div className="grid gap-4 lg:grid-cols-[minmax(0,1fr)_420px]">
       <div className="space-y-3">
         <AircraftViews />
         <Caution>
-          With the real model: propeller off or motor leads apart, transmitter on first and off
-          last, throttle cut on. Look from behind: stick right raises the right aileron, stick back
-          raises the elevator, rudder stick right moves the rudder right.
+          With the real model: {motor && "propeller off or motor leads apart, "}transmitter on first
+          and off last{motor && ", throttle cut on"}. Look from behind: stick right raises the right
+          aileron, stick back raises the elevator, rudder stick right moves the rudder right.
         </Caution>
       </div>
       <div className="space-y-3">

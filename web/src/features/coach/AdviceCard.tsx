@@ -6,7 +6,7 @@ import {
   type CoachSheet,
   type CoachStanding,
 } from "@/api/fly";
-import { useModel } from "@/features/model/model";
+import { useHasMotor, useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Fold } from "@/ui/fold";
@@ -114,6 +114,7 @@ function Metal({ of, sheet }: { of: CoachStanding; sheet: CoachSheet }) {
 export function OpenJob({ sheet }: { sheet: CoachSheet }) {
   const { standing, draft } = useModel();
   const close = useCloseJob(standing.id);
+  const motor = useHasMotor();
   const { job } = sheet;
   if (job === undefined || job === null) {
     return null;
@@ -133,8 +134,8 @@ export function OpenJob({ sheet }: { sheet: CoachSheet }) {
         ))}
       </ul>
       <p className="mb-3 text-sm text-soft">
-        Propeller off or leads apart while you work. One change at a time: fly the same test again
-        before the next.
+        {motor && "Propeller off or leads apart while you work. "}One change at a time: fly the same
+        test again before the next.
       </p>
       <div className="flex flex-wrap gap-2">
         {job.lever === "BALANCE" && packs ? (

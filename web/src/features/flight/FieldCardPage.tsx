@@ -5,12 +5,13 @@ import { useSettling, useStandingTrims } from "@/api/queries";
 import { PathDrawing } from "@/features/coach/PathDrawing";
 import { CONTROL_KEYS, clickWords, controlName } from "@/domain/words";
 import { Grounded } from "@/features/model/Grounded";
-import { useModel } from "@/features/model/model";
+import { useHasMotor, useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 
 /** One page for the field: boxes for what the flight is to find out, to be typed in afterwards. */
 export function FieldCardPage() {
   const { standing, draft } = useModel();
+  const motor = useHasMotor();
   const sheet = useSettling(standing.id);
   const coach = useCoach(standing.id);
   const stands = useStandingTrims(standing.id);
@@ -35,7 +36,8 @@ export function FieldCardPage() {
       >
         <h2 className="text-2xl">{draft.present.name}: field card</h2>
         <SheetNote>
-          Calm, height, hands off. Control check from behind, propeller clear, local rules first.
+          Calm, height, hands off. Control check from behind{motor && ", propeller clear"}, local
+          rules first.
         </SheetNote>
         <div className="mb-3 empty:hidden">
           <Grounded model={standing.id} grounding={standing.grounding} />

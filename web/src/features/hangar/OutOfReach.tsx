@@ -21,15 +21,10 @@ export function OutOfReach() {
         >
           <p>
             <strong>Out of reach since {timeOfDay(away)}.</strong> What you see is from before.
-            Flights, answers of a check and steps of the work are kept here and sent once, in order,
-            when the program is back; this page looks for it by itself.
+            Flights, checks and steps of the work are kept here and sent, once and in order, when
+            the program is back; until then do not close or reload this page.
           </p>
           {waiting.length > 0 && <Waits letters={waiting} />}
-          <p className="text-soft">
-            Until then do not close or reload this page: the browser could not load it again. A tab
-            put to sleep comes back from the browser’s own copy as long as it has one. What waits
-            stays in the browser all the same.
-          </p>
         </div>
       )}
       {away === undefined && waiting.some((one) => one.late) && (

@@ -1,7 +1,7 @@
 import { RotateCcw } from "lucide-react";
 import { useState } from "react";
 import { useGoBack, useWayBack } from "@/api/story";
-import { useModel } from "./model";
+import { useHasMotor, useModel } from "./model";
 import { Button } from "@/ui/button";
 import { Failure, Waiting } from "@/ui/message";
 import { Modal } from "@/ui/modal";
@@ -14,7 +14,8 @@ interface Props {
 
 /** Back to a state that flew well: description and trims in one step, the rods turned by hand. */
 export function GoBack({ revision, flight = 0 }: Props) {
-  const { standing, draft, change } = useModel();
+  const { standing, change } = useModel();
+  const motor = useHasMotor();
   const [open, setOpen] = useState(false);
   const way = useWayBack(standing.id, revision, flight, open);
   const go = useGoBack(standing.id);
@@ -48,10 +49,7 @@ export function GoBack({ revision, flight = 0 }: Props) {
             )}
             {way.data.rods.length > 0 && (
               <>
-                <p>
-                  {draft.present.airframe.motors.length > 0 && "Motor harmless first. "}Turn back,
-                  and close the keepers:
-                </p>
+                <p>{motor && "Motor harmless first. "}Turn back, and close the keepers:</p>
                 <ul className="list-disc space-y-1 pl-5 text-lg font-medium" data-rods-back>
                   {way.data.rods.map((one) => (
                     <li key={one.surface}>

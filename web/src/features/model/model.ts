@@ -19,3 +19,6 @@ export function useModel(): Model {
   }
   return model;
 }
+
+/** Whether the model has a motor: what has none is never asked about one. */
+export const useHasMotor = () => useModel().draft.present.airframe.motors.length > 0;

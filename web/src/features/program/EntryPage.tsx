@@ -3,7 +3,7 @@ import { Check } from "@/ui/check";
 import { useState } from "react";
 import { useEntered, useEntrySheet, useTick, type Entry } from "@/api/program";
 import { useHangar, useStanding } from "@/api/queries";
-import { useModel } from "@/features/model/model";
+import { useHasMotor, useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { Choice } from "@/ui/choice";
 import { Failure } from "@/ui/message";
@@ -18,6 +18,7 @@ export function EntryPage() {
   const others = (hangar.items ?? []).filter((one) => one.id !== standing.id);
   const other = useStanding(Number(into || standing.id));
   const second = into === "" ? undefined : other.data?.newest.setup.transmitter;
+  const motor = useHasMotor();
   const transmitter = second ?? draft.present.transmitter;
   const sheet = useEntrySheet(standing.id, draft.present, transmitter);
   const entered = useEntered(standing.id, transmitter.name);
@@ -81,7 +82,8 @@ export function EntryPage() {
         <h2 className="text-2xl">{draft.present.name}: entry sheet</h2>
         <p className="mb-3 text-sm text-soft">
           High Tally cannot write into a transmitter. Type each value, tick it, then read all of it
-          back once: first box entered, second box read back. {transmitter.name}, motor harmless.
+          back once: first box entered, second box read back. {transmitter.name}
+          {motor && ", motor harmless"}.
         </p>
         <SheetNote />
         <p className="mb-3 font-medium" role="status" data-open={open}>

@@ -1,6 +1,6 @@
 import { Play, Square, TriangleAlert } from "lucide-react";
 import { useHazardSearch, type Hazard, type Outcome } from "@/api/program";
-import { useModel } from "@/features/model/model";
+import { useHasMotor, useModel } from "@/features/model/model";
 import { useBenchStore } from "@/features/bench/store";
 import { Accept, Reopen } from "@/features/bench/Accepting";
 import { MendButton } from "@/features/model/edits";
@@ -13,6 +13,7 @@ import { BenchBeside } from "@/features/bench/BenchBeside";
 /** Every position of every switch tried: what a pilot would only find in the air. */
 export function HazardsPage() {
   const { draft } = useModel();
+  const motor = useHasMotor();
   const search = useHazardSearch(draft.present);
   const outcome = search.state?.outcome;
   return (
@@ -35,8 +36,9 @@ export function HazardsPage() {
           <HazardCard key={hazard.kind + hazard.subject} hazard={hazard} />
         ))}
         <Caution>
-          This is arithmetic on what is written here. Prove cut, failsafe and directions on the real
-          model, motor harmless, before it flies.
+          This is arithmetic on what is written here. Prove{" "}
+          {motor ? "cut, failsafe and directions" : "failsafe and directions"} on the real model
+          {motor && ", motor harmless,"} before it flies.
         </Caution>
       </div>
       <BenchBeside />

@@ -1,4 +1,5 @@
 import { FlyThis } from "@/features/air/FlyThis";
+import { useHasMotor } from "@/features/model/model";
 import { Subpages } from "@/ui/subpages";
 
 const PAGES = [
@@ -14,4 +15,9 @@ const PAGES = [
 ] as const;
 
 /** The pages of the program, in the order in which a model is programmed. */
-export const ProgramPages = () => <Subpages label="Program" pages={PAGES} aside={<FlyThis />} />;
+export function ProgramPages() {
+  const pages = useHasMotor()
+    ? PAGES
+    : PAGES.map(([to, words]) => [to, to === "power" ? "Failsafe and timers" : words] as const);
+  return <Subpages label="Program" pages={pages} aside={<FlyThis />} />;
+}

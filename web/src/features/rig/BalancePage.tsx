@@ -6,7 +6,7 @@ import { useState } from "react";
 import { useFields } from "@/api/queries";
 import { useBalanceAdvice, useBalanceWish, type BalanceAdvice, type BalanceWish } from "@/api/rig";
 import { DraftNumber, DraftText } from "@/features/model/fields";
-import { useModel } from "@/features/model/model";
+import { useHasMotor, useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { Card, Caution } from "@/ui/card";
 import { Failure } from "@/ui/message";
@@ -20,7 +20,7 @@ const B = ["balance"] as const;
 export function BalancePage() {
   const { draft, change } = useModel();
   const { packs } = draft.present.balance;
-  const motors = draft.present.airframe.motors.length > 0;
+  const motors = useHasMotor();
   const usual = useBalanceWish(draft.present);
   const [changed, setChanged] = useState<Partial<BalanceWish>>({});
   const asked = usual.data === undefined ? undefined : { ...usual.data, ...changed };

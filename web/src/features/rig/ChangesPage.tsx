@@ -4,7 +4,7 @@ import { useState } from "react";
 import { useMarkCheck, useNoteChange, usePartChanges, type NotedChange } from "@/api/rig";
 import { day, today } from "@/domain/words";
 import { DraftChoice, DraftNumber, DraftText, useField } from "@/features/model/fields";
-import { useModel } from "@/features/model/model";
+import { useHasMotor, useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Choice } from "@/ui/choice";
@@ -45,8 +45,8 @@ export function ChangesPage() {
 }
 
 function NoteChange() {
-  const { standing, draft } = useModel();
-  const motors = draft.present.airframe.motors.length > 0;
+  const { standing } = useModel();
+  const motors = useHasMotor();
   const note = useNoteChange(standing.id);
   const [kind, setKind] = useState<Kind>("SERVO");
   const [subject, setSubject] = useState("");

@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from "react";
 import { useBeginSetUp, useMeasurements, useOpenSetUp } from "@/api/rig";
-import { useModel } from "@/features/model/model";
+import { useHasMotor, useModel } from "@/features/model/model";
 import { day } from "@/domain/words";
 import { Button } from "@/ui/button";
 import { Card, Caution } from "@/ui/card";
@@ -68,6 +68,7 @@ function MovedOn({ title, onSeen }: { title: string; onSeen: () => void }) {
 function Begin() {
   const { standing } = useModel();
   const begin = useBeginSetUp(standing.id);
+  const motor = useHasMotor();
   const [school, setSchool] = useState<School>("ROD_FIRST");
   return (
     <div className="grid gap-4 lg:grid-cols-2">
@@ -77,10 +78,12 @@ function Begin() {
           measure the travel with a ruler. Every figure is kept with its date; you can stop anywhere
           and go on later.
         </p>
-        <Caution>
-          Propeller off, motor leads apart, or the cut proven: the first step asks which, and writes
-          it down.
-        </Caution>
+        {motor && (
+          <Caution>
+            Propeller off, motor leads apart, or the cut proven: the first step asks which, and
+            writes it down.
+          </Caution>
+        )}
         <div className="my-3 max-w-sm">
           <Choice
             label="How do you centre?"

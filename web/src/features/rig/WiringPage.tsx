@@ -2,7 +2,7 @@ import { SheetNote } from "@/features/model/SheetNote";
 import { lengthEntered } from "@/domain/reader";
 import { Link } from "react-router";
 import { useWiringSheet } from "@/api/rig";
-import { useModel } from "@/features/model/model";
+import { useHasMotor, useModel } from "@/features/model/model";
 import { Button, buttonClass } from "@/ui/button";
 import { Failure, Waiting } from "@/ui/message";
 import { leadWords } from "./WiringPicture";
@@ -13,6 +13,7 @@ const HEADS = ["Socket", "Channel", "Plug in", "Side", "Lead", "Moves", "Label",
 export function WiringPage() {
   const { draft } = useModel();
   const setup = draft.present;
+  const motor = useHasMotor();
   const sheet = useWiringSheet(setup);
   if (sheet.data === undefined) {
     return sheet.isError ? <Failure error={sheet.error} /> : <Waiting what="the wiring sheet" />;
@@ -38,8 +39,8 @@ export function WiringPage() {
         </header>
         <SheetNote />
         <p className="mb-3 border-l-4 border-grounded bg-inset px-3 py-1.5 text-sm font-medium">
-          Propeller off or motor leads apart. Set the receiver’s outputs before a servo is plugged
-          in. Transmitter on first, off last. Label old leads before they come off.
+          {motor && "Propeller off or motor leads apart. "}Set the receiver’s outputs before a servo
+          is plugged in. Transmitter on first, off last. Label old leads before they come off.
         </p>
         <table className="figures cards-on-phone w-full border-collapse text-sm" data-wiring>
           <thead>
