@@ -19,8 +19,8 @@ export function BenchPage() {
         <AircraftViews />
         <Caution>
           With the real model: {motor && "propeller off or motor leads apart, "}transmitter on first
-          and off last{motor && ", throttle cut on"}. Look from behind: stick right raises the right
-          aileron, stick back raises the elevator, rudder stick right moves the rudder right.
+          and off last{motor && ", throttle cut on"}. Look from behind and move every stick: each
+          surface must go the way it goes here.
         </Caution>
       </div>
       <div className="space-y-3">

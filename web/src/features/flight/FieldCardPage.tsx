@@ -65,7 +65,7 @@ export function FieldCardPage() {
                   {controlName(key)}, clicks and way
                 </th>
               ))}
-              <th className="border border-ink p-1">Throttle</th>
+              {motor && <th className="border border-ink p-1">Throttle</th>}
               <th className="border border-ink p-1">Sure?</th>
             </tr>
           </thead>
@@ -86,7 +86,7 @@ export function FieldCardPage() {
                     {open(phase.id, key.toUpperCase())?.state === "SETTLED" ? ", settled" : ""}
                   </td>
                 ))}
-                <td className="w-16 border border-ink p-1" data-label="Throttle" />
+                {motor && <td className="w-16 border border-ink p-1" data-label="Throttle" />}
                 <td className="w-14 border border-ink p-1" data-label="Sure?" />
               </tr>
             ))}

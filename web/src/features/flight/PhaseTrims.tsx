@@ -124,7 +124,8 @@ export function PhaseTrims({ form, range, asks, standingIn }: Props) {
             onValue={(throttlePercent) => set({ throttlePercent })}
           />
         ) : (
-          <p className="text-sm text-soft">{ask?.reckoned}</p>
+          ask !== undefined &&
+          ask.reckoned !== "" && <p className="text-sm text-soft">{ask.reckoned}</p>
         )}
         <SureRow
           value={reading.sure}

@@ -141,8 +141,8 @@ function ChangeList() {
       ))}
       {changes.data?.length === 0 && (
         <p className="px-1 text-sm text-soft">
-          Nothing noted yet. A new servo, rod, receiver, propeller or pack makes some checks and
-          earlier findings void; this page says which.
+          Nothing noted yet. Anything new, a servo, a rod, the receiver or a pack, makes some checks
+          and earlier findings void; this page says which.
         </p>
       )}
       {(changes.isError || mark.isError) && <Failure error={changes.error ?? mark.error} />}

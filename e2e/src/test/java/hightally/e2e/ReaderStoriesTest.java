@@ -15,7 +15,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
-/** A reader who wants inches and a decimal comma gets nothing else, on no page. */
+/** A reader gets what he wants: inches and a comma on every page, and no motor where none is. */
 class ReaderStoriesTest extends Story {
   private static final List<String> PAGES =
       List.of(
@@ -79,6 +79,29 @@ class ReaderStoriesTest extends Story {
     }
     assertThat(found).isEmpty();
     assertThat(inches).isGreaterThan(10);
+    page.close();
+  }
+
+  /** The demo wing has no motor: its pages do not speak of one, but for the transmitter's stick. */
+  @Test
+  void noPageSpeaksOfAMotorThatIsNotThere() {
+    Pattern motor = Pattern.compile("(?i)\\b(motors?|propellers?|throttle|idle|thrust)\\b");
+    Page page = browser.page(1280, 900, ColorScheme.LIGHT);
+    Map<String, String> found = new TreeMap<>();
+    for (String path : PAGES) {
+      // Parts that can be added to a model are named where they are added, and its channels too.
+      if (path.endsWith("rig/airframe") || path.endsWith("rig/map") || path.endsWith("mixes")) {
+        continue;
+      }
+      page.navigate(app.address() + path.replaceFirst("models/\\d", "models/3"));
+      page.waitForLoadState(LoadState.NETWORKIDLE);
+      for (String line : page.locator("main").innerText().split("\n")) {
+        if (motor.matcher(line).find() && !line.matches("throttle \\d+ %")) {
+          found.putIfAbsent(path, line);
+        }
+      }
+    }
+    assertThat(found).isEmpty();
     page.close();
   }
 

@@ -60,7 +60,6 @@ public record FlightForm(
           Said.of("flight.brakesIn", "mix", brakes.get().name()));
     }
     boolean motor = !setup.airframe().motors().isEmpty();
-    return new FlightForm(
-        phase.id(), asked, common, motor, 0, motor ? Said.NOTHING : Said.of("flight.noMotor"));
+    return new FlightForm(phase.id(), asked, common, motor, 0, Said.NOTHING);
   }
 }

@@ -179,6 +179,7 @@ public final class MixGallery {
             .orElse("");
     return Arrays.stream(Recipe.values())
         .filter(one -> !one.needsLever() || !lever.isEmpty())
+        .filter(one -> hasSource(model, one))
         .filter(
             one ->
                 !made(new RecipeAsked(model, one, one.start, "", lever, List.of(), ""))
@@ -195,6 +196,15 @@ public final class MixGallery {
                     one.needsLever(),
                     one == Recipe.ELEVATOR_TO_FLAP))
         .toList();
+  }
+
+  /** Whether the model has what moves the mix. */
+  private static boolean hasSource(Setup setup, Recipe recipe) {
+    return switch (recipe) {
+      case THROTTLE_TO_ELEVATOR, LOW_THROTTLE_TO_ELEVATOR -> !setup.airframe().motors().isEmpty();
+      case RUDDER_TO_ELEVATOR, RUDDER_TO_AILERON -> !RecipeTargets.yawing(setup, 1).isEmpty();
+      default -> true;
+    };
   }
 
   /** The setup with the mix added. */
