@@ -158,13 +158,10 @@ public final class Screenshots {
   private void guidedStep() {
     Page page = open("models/3/rig/set-up", 1280, 800, ColorScheme.LIGHT);
     click(page, "Begin", 1);
-    click(page, "No motor is fitted", 1);
-    for (int i = 0; i < 2; i++) {
-      Locator step = page.locator("[data-guide]");
-      String before = step.innerText();
-      click(page, "Next", 1);
-      page.waitForCondition(() -> !step.innerText().equals(before));
-    }
+    Locator step = page.locator("[data-guide]");
+    String before = step.innerText();
+    click(page, "Next", 1);
+    page.waitForCondition(() -> !step.innerText().equals(before));
     page.getByLabel("Off square").fill("9");
     click(page, "Judge it", 1);
     page.locator("[data-verdict]").waitFor();

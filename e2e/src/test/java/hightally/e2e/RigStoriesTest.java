@@ -52,9 +52,7 @@ class RigStoriesTest extends Story {
     Page page = open("models/3/rig/set-up");
     button(page, "Begin").click();
     Locator step = page.locator("[data-guide]");
-    assertThat(step).hasText("Nothing can start");
-    button(page, "No motor is fitted").click();
-    next(page, step);
+    assertThat(step).hasText("Transmitter first, then the model");
     next(page, step);
     assertThat(step).hasText("Left elevon servo: seat the arm");
     page.getByLabel("Off square").fill("4");
