@@ -1,7 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { answered, api, ApiError, NO_ANSWER, type Schemas } from "./client";
 import { useFieldWork } from "./field-work";
-import { send, useLetters, type Letter } from "./outbox";
+import { send, stillWaits, useLetters, type Letter } from "./outbox";
 import { acknowledged, useOnceKey } from "./queries";
 
 export type CheckRun = Schemas["CheckRun"];
@@ -51,7 +51,7 @@ export const useCheckRun = (aircraftId: number, name: CheckName) =>
 
 /** Whether answers of a check wait for the program. */
 export const useWaits = (name: CheckName) =>
-  useLetters().some((one) => one.chain === chain(name) && one.refused === "");
+  useLetters().some((one) => one.chain === chain(name) && stillWaits(one));
 
 const BEGINS = "A check begun";
 
@@ -59,7 +59,7 @@ const BEGINS = "A check begun";
 export function useBegunHere(aircraftId: number) {
   const letters = useLetters();
   return letters
-    .filter((one) => one.words === BEGINS && one.page === pageOf(aircraftId))
+    .filter((one) => stillWaits(one) && one.words === BEGINS && one.page === pageOf(aircraftId))
     .map((one: Letter) => ({
       name: one.key,
       begun: one.body as unknown as Begun,
@@ -94,7 +94,7 @@ export function useBeginCheck(aircraftId: number) {
         "The program is out of reach, and the steps of this check were not fetched before. Open the model once while it is in reach.",
       );
     }
-    await send(
+    const { answer } = await send(
       {
         words: BEGINS,
         method: "POST",
@@ -107,6 +107,9 @@ export function useBeginCheck(aircraftId: number) {
       },
       key,
     );
+    if (answer !== undefined) {
+      return String((answer as CheckRun).id);
+    }
     client.setQueryData<CheckRun>(shown(aircraftId, key), (had) => had ?? blank);
     return key;
   }

@@ -131,7 +131,7 @@ async function pumped(): Promise<void> {
     }
   } finally {
     pumping = false;
-    if (letters.now().some((one) => one.refused === "")) {
+    if (letters.now().some(stillWaits)) {
       setTimeout(pump, AGAIN_MS);
     }
   }
@@ -149,7 +149,7 @@ const NOT_LET_IN = 401;
 
 async function sendAll(): Promise<void> {
   for (;;) {
-    const letter = letters.now().find((one) => one.refused === "");
+    const letter = letters.now().find(stillWaits);
     if (letter === undefined) {
       return;
     }
@@ -193,13 +193,13 @@ function taken(letter: Letter, answer: unknown): void {
   }
   if (waiting.has(letter.key)) {
     settle(letter, { answer });
-  } else if (!letters.now().some((one) => isLate(one) && sameChain(one, letter))) {
+  } else if (!letters.now().some((one) => stillWaits(one) && sameChain(one, letter))) {
     // What the program knows of something is shown once it has all that was entered of it.
     answers(letter, answer);
   }
 }
 
-const isLate = (one: Letter) => one.refused === "";
+export const stillWaits = (one: Letter) => one.refused === "";
 const sameChain = (one: Letter, other: Letter) => one.chain !== "" && one.chain === other.chain;
 
 /** Whether the next may be sent all the same. */

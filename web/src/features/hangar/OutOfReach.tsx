@@ -1,5 +1,5 @@
 import { Link } from "react-router";
-import { drop, useLetters, useLettersKept, type Letter } from "@/api/outbox";
+import { drop, stillWaits, useLetters, useLettersKept, type Letter } from "@/api/outbox";
 import { useAway } from "@/api/reach";
 import { keep } from "@/domain/storage";
 import { timeOfDay } from "@/domain/words";
@@ -9,7 +9,7 @@ import { Button } from "@/ui/button";
 export function OutOfReach() {
   const away = useAway();
   const letters = useLetters();
-  const waiting = letters.filter((one) => one.refused === "");
+  const waiting = letters.filter(stillWaits);
   const refused = letters.filter((one) => one.refused !== "");
   return (
     <>

@@ -1,6 +1,7 @@
 import { useState } from "react";
 import type { Schemas } from "@/api/client";
 import { useLinkReport } from "@/api/checks";
+import { useHasMotor } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { Check } from "@/ui/check";
 import { Failure } from "@/ui/message";
@@ -26,6 +27,7 @@ const START: Asked = {
 
 /** A range check to practise on: simulated, and it says so. */
 export function LinkPractice() {
+  const motor = useHasMotor();
   const [asked, setAsked] = useState(START);
   const report = useLinkReport(asked);
   const set = (part: Partial<Asked>) => setAsked({ ...asked, ...part });
@@ -81,11 +83,13 @@ export function LinkPractice() {
           />
         </div>
       ))}
-      <Check
-        checked={asked.motorRuns}
-        onChecked={(motorRuns) => set({ motorRuns })}
-        label="Motor running"
-      />
+      {motor && (
+        <Check
+          checked={asked.motorRuns}
+          onChecked={(motorRuns) => set({ motorRuns })}
+          label="Motor running"
+        />
+      )}
       {report.isError && <Failure error={report.error} />}
       {report.data !== undefined && (
         <div

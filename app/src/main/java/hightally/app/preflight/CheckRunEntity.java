@@ -78,6 +78,10 @@ class CheckRunEntity {
     return answers.stream().anyMatch(CheckAnswer::grounds);
   }
 
+  long id() {
+    return id;
+  }
+
   long aircraftId() {
     return aircraftId;
   }

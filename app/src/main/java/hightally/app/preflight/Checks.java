@@ -159,7 +159,7 @@ public class Checks {
   /** The number of the check a request with that key has begun. */
   @Transactional(readOnly = true)
   public long numberOf(long aircraftId, String requestKey) {
-    return begunBy(aircraftId, requestKey)
+    return runs.findByAircraftIdAndRequestKey(aircraftId, requestKey)
         .orElseThrow(() -> new NotFoundException("check of this aircraft begun as", requestKey))
         .id();
   }

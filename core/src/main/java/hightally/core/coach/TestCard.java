@@ -7,7 +7,6 @@ import hightally.core.trim.TrimOutcome;
 import hightally.core.trim.TrimTest;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Set;
 
 /**
  * How a trim test is flown on a model, and what can be seen: data for the pilot.
@@ -38,21 +37,16 @@ public record TestCard(
 
   private static final String WING = "_WING";
 
-  /** Steps that name the motor, and say it another way where there is none. */
-  private static final Set<String> NAMES_MOTOR =
-      Set.of("LEVEL_TRIM.2", "ROLL_AXIS.4", "STALL.1", "LAUNCH.1");
-
   /** Everything a pilot needs for a test on a model. */
   public static TestCard of(Setup setup, TestCase test) {
     TrimTest one = test.test();
     ModelKind kind = ModelKind.of(setup);
     boolean passes = one == TrimTest.DIVE && kind == ModelKind.WING;
     String key = one.name() + (passes ? WING : "");
+    boolean motor = !setup.airframe().motors().isEmpty();
     List<Said> steps = new ArrayList<>();
     for (int step = 1; step <= steps(one); step++) {
-      String code = key + "." + step;
-      boolean without = setup.airframe().motors().isEmpty() && NAMES_MOTOR.contains(code);
-      steps.add(Said.of("TestStep." + code + (without ? ".noMotor" : "")));
+      steps.add(Said.of("TestStep." + key + "." + step, "motor", motor));
     }
     boolean bothWays =
         List.of(TrimTest.ROLL_AXIS, TrimTest.KNIFE_EDGE, TrimTest.CIRCLING).contains(one);

@@ -20,7 +20,6 @@ import hightally.core.signal.SignalPath;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 
 /** The steps of every check, made from a model: what is to be seen comes from its bench. */
 public final class CheckSteps {
@@ -28,9 +27,6 @@ public final class CheckSteps {
   private static final int QUARTERS = 4;
   private static final int LEAST_PACES = 30;
   private static final int MOST_PACES = 40;
-
-  /** Steps whose words name the motor where there is one. */
-  private static final Set<String> NAMES_MOTOR = Set.of("failsafe", "holds");
 
   private final Setup setup;
   private final SignalPath path;
@@ -63,17 +59,13 @@ public final class CheckSteps {
 
   private void counted(String id, String title, int quarter, boolean running, Said caution) {
     Said words = Said.of("check.quarter", "quarter", quarter, "running", running);
-    steps.add(new CheckStep(id, Said.of("CheckTitle." + title), words, List.of(), caution, true));
+    Said name = Said.of("CheckTitle." + title, "motor", motors);
+    steps.add(new CheckStep(id, name, words, List.of(), caution, true));
   }
 
   private void add(String id, List<Said> lines, Said caution) {
-    Said words = Said.of("CheckStep." + id + (NAMES_MOTOR.contains(id) ? without() : ""));
+    Said words = Said.of("CheckStep." + id, "motor", motors);
     steps.add(new CheckStep(id, Said.of("CheckTitle." + id), words, lines, caution, false));
-  }
-
-  /** What ends the code of words that say nothing of a motor where there is none. */
-  private String without() {
-    return motors ? "" : ".noMotor";
   }
 
   private static Said propeller() {
@@ -280,7 +272,7 @@ public final class CheckSteps {
         List.of(Said.of("check.paces", "least", LEAST_PACES, "most", MOST_PACES)),
         Said.NOTHING);
     for (int quarter = 1; quarter <= QUARTERS; quarter++) {
-      counted("quarter-" + quarter, "quarter" + without(), quarter, false, Said.NOTHING);
+      counted("quarter-" + quarter, "quarter", quarter, false, Said.NOTHING);
     }
     for (int quarter = 1; quarter <= QUARTERS && motors; quarter++) {
       counted("running-" + quarter, "running", quarter, true, propeller());
@@ -289,7 +281,7 @@ public final class CheckSteps {
   }
 
   private void pupil() {
-    Said pupil = motors ? Said.of("check.pupilHolds") : Said.of("check.pupilHoldsNoThrottle");
+    Said pupil = Said.of("check.pupilHolds", "motor", motors);
     add("holds", List.of(Said.of("check.teacherHolds"), pupil), Said.NOTHING);
     for (Control control : Control.values()) {
       List<Said> lines = seen(setup.phases().size() - 1, control);
