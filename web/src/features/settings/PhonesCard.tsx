@@ -104,10 +104,14 @@ function CodeToScan({ page, code }: { page: string; code: Schemas["Code"] }) {
   const shown = `${code.code.slice(0, 4)}-${code.code.slice(4)}`;
   return (
     <div className="flex flex-wrap items-center gap-6" data-code={code.code}>
-      <div className="bg-white p-4">
+      {/* 33 squares and a margin of four on each side, six pixels each: no edge is blurred. */}
+      <div className="bg-white">
         <QRCodeSVG
           value={`${page}let-in#${code.code}`}
-          size={208}
+          level="M"
+          minVersion={4}
+          marginSize={4}
+          size={246}
           role="img"
           title="Code to scan with the phone"
         />
