@@ -29,6 +29,24 @@ describe("a draft", () => {
     expect(saved).toEqual({ basedOn: 4, present: setup, past: [], future: [] });
   });
 
+  it("is without changes once it is saved, unless something was typed meanwhile", () => {
+    const sent = reduceDraft(fresh, edit(70));
+    const saved = { type: "saved", sent: sent.present, basedOn: 4, setup: { ...sent.present } };
+    const done = saved as Parameters<typeof reduceDraft>[1];
+    expect(reduceDraft(sent, done)).toEqual({
+      basedOn: 4,
+      present: sent.present,
+      past: [],
+      future: [],
+    });
+    const meanwhile = reduceDraft(reduceDraft(sent, edit(80)), done);
+    expect(meanwhile.present.surfaces[1]?.chordMm).toBe(80);
+    expect(reduceDraft(meanwhile, { type: "undo" }).present).toEqual(sent.present);
+    const undone = reduceDraft(reduceDraft(sent, { type: "undo" }), done);
+    expect(undone.present.surfaces[1]?.chordMm).toBe(60);
+    expect(undone.past).toHaveLength(1);
+  });
+
   it("names a field as the catalogue does", () => {
     expect(cataloguePath(["surfaces", 1, "rod", "end", "pitchMm"])).toBe(
       "setup.surfaces[].rod.end.pitchMm",

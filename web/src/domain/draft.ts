@@ -23,7 +23,9 @@ export type DraftAction =
   | { type: "undo" }
   | { type: "redo" }
   | { type: "rebase"; basedOn: number }
-  | { type: "restart"; basedOn: number; setup: Setup };
+  | { type: "restart"; basedOn: number; setup: Setup }
+  /** What was sent to be saved is a revision; what was typed while it was on its way stays. */
+  | { type: "saved"; sent: Setup; basedOn: number; setup: Setup };
 
 /** Where a value stands in the document. */
 export type Path = readonly (string | number)[];
@@ -67,6 +69,11 @@ export function reduceDraft(draft: Draft, action: DraftAction): Draft {
     }
     case "restart":
       return { basedOn: action.basedOn, present: action.setup, past: [], future: [] };
+    case "saved": {
+      const { basedOn, setup } = action;
+      const present = merged(action.sent, draft.present, setup) as Setup;
+      return { basedOn, present, past: present === setup ? [] : [setup], future: [] };
+    }
   }
 }
 

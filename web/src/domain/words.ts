@@ -16,6 +16,9 @@ export const size = (value: number, places: number) => figure(Math.abs(value), p
 /** Whether a figure reads as none with so many places. */
 export const isNothing = (value: number, places: number) => Number(value.toFixed(places)) === 0;
 
+/** Empties a field once what stood in it has been taken; what has been typed since then stays. */
+export const emptied = (sent: string) => (now: string) => (now === sent ? "" : now);
+
 /** A part of a whole, 0 to 1, as whole percent. */
 export const percent = (part: number) => Math.round(100 * part);
 

@@ -59,6 +59,29 @@ describe("the bar of unsaved changes", () => {
     expect(screen.queryByText(/unsaved/)).not.toBeInTheDocument();
   });
 
+  it("keeps what is typed while a save is on its way, and leaves the focus where it is", async () => {
+    let answer: (reply: unknown) => void = () => undefined;
+    const drafts: Draft[] = [];
+    const asked = program({
+      ...FIELDS,
+      "POST /revisions": () => new Promise((resolve) => (answer = resolve)),
+    });
+    show(<Page />, { onDraft: (draft) => drafts.push(draft) });
+    await typeChord("45");
+    await userEvent.type(screen.getByLabelText("Why this change"), "measured again");
+    await userEvent.click(screen.getByRole("button", { name: "Save as revision 2" }));
+    const field = await typeChord("46");
+    await userEvent.click(field);
+    const { setup } = asked.find((one) => one.method === "POST")?.body as { setup: Setup };
+    answer([201, { number: 2, setup }]);
+    expect(await screen.findByText("1 unsaved change")).toBeInTheDocument();
+    expect(field).toHaveValue("46");
+    expect(field).toHaveFocus();
+    expect(setup.surfaces[0]?.chordMm).toBe(45);
+    expect(drafts.at(-1)).toMatchObject({ basedOn: 2, past: [setup] });
+    expect(screen.getByLabelText("Why this change")).toHaveValue("");
+  });
+
   it("keeps everything when the save is refused, and says why", async () => {
     program({
       ...FIELDS,

@@ -4,6 +4,7 @@ import { useState } from "react";
 import { useRevise } from "@/api/queries";
 import { useAway } from "@/api/reach";
 import { isChanged, useDraftStorage } from "@/domain/draft";
+import { emptied } from "@/domain/words";
 import { useBench } from "@/features/bench/store";
 import { Button } from "@/ui/button";
 import { useFocusOn } from "@/ui/focus";
@@ -36,7 +37,7 @@ export function DraftBar({ broken }: Props) {
   const connected = useBench((state) => state.connected);
   const changed = isChanged(draft);
   const [saved, setSaved] = useState(0);
-  const said = useFocusOn<HTMLParagraphElement>(saved);
+  const said = useFocusOn<HTMLParagraphElement>(saved, true);
   if (!changed && draft.future.length === 0) {
     return (
       <>
@@ -63,8 +64,13 @@ export function DraftBar({ broken }: Props) {
       { basedOn: draft.basedOn, reason: reason.trim(), setup: draft.present },
       {
         onSuccess: (made) => {
-          change({ type: "restart", basedOn: made.number, setup: made.setup });
-          setReason("");
+          change({
+            type: "saved",
+            sent: draft.present,
+            basedOn: made.number,
+            setup: made.setup,
+          });
+          setReason(emptied(reason));
           setSaved(made.number);
         },
       },

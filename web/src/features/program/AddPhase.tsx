@@ -1,6 +1,7 @@
 import { PHASE_ROLES, type PhaseRole } from "@/features/model/roles";
 import { useAddPhase } from "@/api/edits";
 import { useProgramSheet } from "@/api/program";
+import { emptied } from "@/domain/words";
 import { useState } from "react";
 import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
@@ -33,7 +34,7 @@ export function AddPhase() {
             {
               onSuccess: (changed) => {
                 change({ type: "replace", from: draft.present, setup: changed });
-                setName("");
+                setName(emptied(name));
               },
             },
           );

@@ -39,7 +39,8 @@ export function Gallery() {
       {
         onSuccess: (setup) => {
           change({ type: "replace", from: draft.present, setup });
-          setChosen(undefined);
+          // Another one may have been taken up meanwhile: that one stays.
+          setChosen((now) => (now?.recipe === chosen.recipe ? undefined : now));
         },
       },
     );

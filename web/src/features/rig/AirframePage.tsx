@@ -1,4 +1,5 @@
 import { useAddPart, type PartWish } from "@/api/edits";
+import { emptied } from "@/domain/words";
 import { useState } from "react";
 import { AircraftViews } from "@/features/bench/AircraftViews";
 import { useBench, useBenchStore } from "@/features/bench/store";
@@ -111,8 +112,8 @@ function AddPart() {
           if (surface && added !== undefined) {
             store.select(added.id);
           }
-          setName("");
-          setRight("");
+          setName(emptied(name));
+          setRight(emptied(right));
         },
       },
     );

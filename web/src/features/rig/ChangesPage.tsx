@@ -2,7 +2,7 @@ import { Check } from "@/ui/check";
 import { Plus, X } from "lucide-react";
 import { useState } from "react";
 import { useMarkCheck, useNoteChange, usePartChanges, type NotedChange } from "@/api/rig";
-import { day, today } from "@/domain/words";
+import { day, emptied, today } from "@/domain/words";
 import { DraftChoice, DraftNumber, DraftText, useField } from "@/features/model/fields";
 import { useHasMotor, useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
@@ -62,8 +62,8 @@ function NoteChange() {
             { change: { kind, subject: subject.trim(), note: why.trim() }, changedOn },
             {
               onSuccess: () => {
-                setSubject("");
-                setWhy("");
+                setSubject(emptied(subject));
+                setWhy(emptied(why));
               },
             },
           );

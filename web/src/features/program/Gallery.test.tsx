@@ -1,0 +1,40 @@
+import { screen, waitFor } from "@testing-library/react";
+import userEvent from "@testing-library/user-event";
+import { describe, expect, it } from "vitest";
+import type { Draft } from "@/domain/draft";
+import { answers, program, show, type Asked } from "@/test/page";
+import { Gallery } from "./Gallery";
+
+const [first, second] = answers.gallery;
+
+describe("the gallery of mixes", () => {
+  it("keeps the one taken up while another is being built", async () => {
+    let answer: (reply: unknown) => void = () => undefined;
+    const drafts: Draft[] = [];
+    const asked: Asked[] = program({
+      "POST /program/gallery": answers.gallery,
+      "POST /edits/mixes": () => new Promise((resolve) => (answer = resolve)),
+    });
+    show(<Gallery />, { onDraft: (draft) => drafts.push(draft) });
+    await userEvent.click(await screen.findByRole("button", { name: first?.title ?? "" }));
+    await userEvent.click(screen.getByRole("button", { name: "Build it" }));
+    await userEvent.click(screen.getByRole("button", { name: second?.title ?? "" }));
+    expect(screen.getByText(second?.reason ?? "")).toBeInTheDocument();
+    answer({ setup: { ...answers.setup, name: "With a mix" } });
+    await waitFor(() => expect(drafts.at(-1)?.present.name).toBe("With a mix"));
+    expect(screen.getByText(second?.reason ?? "")).toBeInTheDocument();
+    expect(screen.getByRole("button", { name: "Build it" })).toBeEnabled();
+    expect(asked.filter((one) => one.path.endsWith("/edits/mixes"))).toHaveLength(1);
+  });
+
+  it("puts away what has been built", async () => {
+    program({
+      "POST /program/gallery": answers.gallery,
+      "POST /edits/mixes": { setup: answers.setup },
+    });
+    show(<Gallery />);
+    await userEvent.click(await screen.findByRole("button", { name: first?.title ?? "" }));
+    await userEvent.click(screen.getByRole("button", { name: "Build it" }));
+    await waitFor(() => expect(screen.queryByRole("button", { name: "Build it" })).toBeNull());
+  });
+});
