@@ -236,9 +236,9 @@ function Flying({ sheet, test }: { sheet: SchoolSheet; test: SchoolTest }) {
           </Card>
           <Card title="What did you see?">
             <p className="mb-2 text-sm text-soft">{test.card.watch}</p>
-            <div className="max-w-xl">
+            <fieldset className="max-w-xl" disabled={say.isPending || said}>
               <OutcomePicker card={test.card} result={result} onResult={setResult} />
-            </div>
+            </fieldset>
             <Button
               look="main"
               className="mt-3"

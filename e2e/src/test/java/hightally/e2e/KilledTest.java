@@ -27,6 +27,11 @@ class KilledTest {
   /** More of them by hand: {@code -Dkills=200}. */
   private static final int TIMES = Integer.getInteger("kills", 5);
 
+  /**
+   * A disk with room for a few flights fills up in a second or two; a busy machine takes longer.
+   */
+  private static final long UNTIL_FULL = 120_000_000_000L;
+
   private final ObjectMapper json = new ObjectMapper();
   private final HttpClient client = HttpClient.newHttpClient();
   @TempDir Path folder;
@@ -80,7 +85,7 @@ class KilledTest {
         writer.start();
         writers.add(writer);
       }
-      long until = System.nanoTime() + (filling ? 10_000_000_000L : 0);
+      long until = System.nanoTime() + (filling ? UNTIL_FULL : 0);
       Thread.sleep(100 + moments.nextInt(900));
       while (System.nanoTime() < until && sent.refused.get() == refused) {
         Thread.sleep(20);

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.ColorScheme;
+import com.microsoft.playwright.options.LoadState;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import org.apache.pdfbox.Loader;
@@ -35,7 +36,7 @@ class PaperTest extends Story {
     Page page = browser.page(1280, 800, ColorScheme.DARK);
     page.navigate(app.address() + path);
     assertThat(page.locator(shows).first()).isVisible();
-    page.waitForTimeout(1000);
+    page.waitForLoadState(LoadState.NETWORKIDLE);
     assertThat(page.locator("html")).hasAttribute("data-theme", "dark");
     byte[] pdf = page.pdf(new Page.PdfOptions().setFormat("A4").setPrintBackground(true));
     page.close();

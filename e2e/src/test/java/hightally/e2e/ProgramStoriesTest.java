@@ -90,9 +90,7 @@ class ProgramStoriesTest extends Story {
     }
     Locator roll = page.locator("tr", withText("Roll stick")).locator("td").first();
     page.getByLabel("front left switch, position 2").click();
-    // The bench answers a moment later.
-    page.waitForTimeout(1000);
-    String soft = roll.innerText();
+    String soft = settled(roll);
     page.getByLabel("front left switch, position 3").click();
     assertThat(roll).not().hasText(soft);
     page.getByLabel("front left switch, position 2").click();

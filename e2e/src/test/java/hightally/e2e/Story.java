@@ -119,4 +119,16 @@ abstract class Story {
   static Page.GetByRoleOptions named(String name) {
     return containing(name).setExact(true);
   }
+
+  /** The text once it has stayed the same for a second: the bench answers a moment later. */
+  static String settled(Locator one) {
+    String text = one.innerText();
+    for (int same = 0, tries = 0; same < 10 && tries < 300; tries++) {
+      one.page().waitForTimeout(100);
+      String now = one.innerText();
+      same = now.equals(text) ? same + 1 : 0;
+      text = now;
+    }
+    return text;
+  }
 }

@@ -5,6 +5,7 @@ import hightally.core.quantity.Naming;
 import hightally.core.quantity.Said;
 import hightally.core.words.Wording;
 import hightally.core.words.Words;
+import jakarta.servlet.http.HttpServletRequest;
 import java.util.Locale;
 import java.util.Map;
 import java.util.concurrent.Callable;
@@ -28,6 +29,7 @@ import org.springframework.web.util.UriComponentsBuilder;
 public class ReaderWords implements Naming {
   static final String LENGTH_UNIT = "Length-Unit";
   static final String DECIMAL_MARK = "Decimal-Mark";
+  private static final String ASKED_FOR = ReaderWords.class.getName();
 
   private final Wording standard;
   private final ThreadLocal<Wording> reader = new ThreadLocal<>();
@@ -89,8 +91,18 @@ public class ReaderWords implements Naming {
       return reader.get();
     }
     return RequestContextHolder.getRequestAttributes() instanceof ServletRequestAttributes now
-        ? wording(new ServletServerHttpRequest(now.getRequest()).getHeaders())
+        ? wording(now.getRequest())
         : standard;
+  }
+
+  /** Worked out once a request: an answer says hundreds of things. */
+  private Wording wording(HttpServletRequest request) {
+    if (request.getAttribute(ASKED_FOR) instanceof Wording known) {
+      return known;
+    }
+    Wording asked = wording(new ServletServerHttpRequest(request).getHeaders());
+    request.setAttribute(ASKED_FOR, asked);
+    return asked;
   }
 
   private Wording wording(HttpHeaders headers) {

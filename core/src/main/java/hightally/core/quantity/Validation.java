@@ -28,16 +28,39 @@ public final class Validation {
 
   private final List<Violation> found = new ArrayList<>();
 
+  /** The path of what is looked at. */
+  private final StringBuilder path = new StringBuilder();
+
   private Validation() {}
 
-  private record Part(String name, Within within, Text text, Method accessor) {
+  /** What texts must look like, made ready once. */
+  private record TextRule(int min, int max, Pattern pattern) {
+    static TextRule of(Text text) {
+      return text == null
+          ? null
+          : new TextRule(text.min(), text.max(), Pattern.compile(text.pattern()));
+    }
+
+    boolean fits(String text) {
+      return pattern.pattern().isEmpty() || pattern.matcher(text).matches();
+    }
+  }
+
+  /** What numbers must lie within. */
+  private record Range(double min, double max, Unit unit) {
+    static Range of(Within within) {
+      return within == null ? null : new Range(within.min(), within.max(), within.unit());
+    }
+  }
+
+  private record Part(String name, Range range, TextRule text, Method accessor) {
     static Part of(RecordComponent component) {
       Method accessor = component.getAccessor();
       accessor.setAccessible(true);
       return new Part(
           component.getName(),
-          component.getAnnotation(Within.class),
-          component.getAnnotation(Text.class),
+          Range.of(component.getAnnotation(Within.class)),
+          TextRule.of(component.getAnnotation(Text.class)),
           accessor);
     }
 
@@ -66,62 +89,70 @@ public final class Validation {
   /** Everything wrong in the record; empty when nothing is. */
   public static List<Violation> violations(Record record) {
     Validation validation = new Validation();
-    validation.walk(record, "");
+    validation.walk(record);
     return validation.found;
   }
 
-  private void walk(Record record, String path) {
+  private void walk(Record record) {
     int before = found.size();
+    int here = path.length();
     for (Part part : PARTS.get(record.getClass())) {
-      component(part, part.of(record), path + part.name());
+      path.append(part.name());
+      component(part, part.of(record));
+      path.setLength(here);
     }
     if (found.size() == before && record instanceof SelfChecked self) {
-      self.check(path, found::add);
+      self.check(path.toString(), found::add);
     }
   }
 
-  private void component(Part part, Object value, String path) {
+  private void component(Part part, Object value) {
     if (value == null) {
-      found.add(Violation.of(path, Said.of("given.missing"), Said.of("demand.given")));
+      found.add(Violation.of(path.toString(), Said.of("given.missing"), Said.of("demand.given")));
     } else if (value instanceof Number number) {
-      number(part.within(), number, path);
+      number(part.range(), number);
     } else if (value instanceof String text) {
-      text(part.text(), text, path);
+      text(part.text(), text);
     } else if (value instanceof Record child) {
-      walk(child, path + ".");
+      path.append('.');
+      walk(child);
     } else if (value instanceof List<?> list) {
-      list(part, list, path);
+      list(part, list);
     }
   }
 
-  private void list(Part part, List<?> list, String path) {
+  private void list(Part part, List<?> list) {
+    int here = path.length();
     for (int i = 0; i < list.size(); i++) {
-      component(part, list.get(i), path + "[" + i + "]");
+      path.append('[').append(i).append(']');
+      component(part, list.get(i));
+      path.setLength(here);
     }
   }
 
-  private void number(Within within, Number number, String path) {
+  private void number(Range range, Number number) {
     double value = number.doubleValue();
-    if (within == null) {
+    if (range == null) {
       if (!Double.isFinite(value)) {
-        found.add(Violation.of(path, number, Said.of("demand.finiteNumber")));
+        found.add(Violation.of(path.toString(), number, Said.of("demand.finiteNumber")));
       }
-    } else if (!(value >= within.min() && value <= within.max())) {
-      found.add(Violation.of(path, number, range(within)));
+    } else if (!(value >= range.min() && value <= range.max())) {
+      Said demand = range(range.min(), range.max(), range.unit());
+      found.add(Violation.of(path.toString(), number, demand));
     }
   }
 
-  private void text(Text rule, String text, String path) {
+  private void text(TextRule rule, String text) {
     if (rule == null) {
       return;
     }
     int length = text.strip().length();
     if (length < rule.min() || text.length() > rule.max()) {
       Said requirement = Said.of("demand.textOfLength", "min", rule.min(), "max", rule.max());
-      found.add(Violation.of(path, quoted(text), requirement));
-    } else if (!rule.pattern().isEmpty() && !Pattern.matches(rule.pattern(), text)) {
-      found.add(
-          Violation.of(path, quoted(text), Said.of("demand.textLike", "pattern", rule.pattern())));
+      found.add(Violation.of(path.toString(), quoted(text), requirement));
+    } else if (!rule.fits(text)) {
+      Said requirement = Said.of("demand.textLike", "pattern", rule.pattern().pattern());
+      found.add(Violation.of(path.toString(), quoted(text), requirement));
     }
   }
 
