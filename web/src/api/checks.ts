@@ -1,4 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { dateOf, today } from "@/domain/words";
 import { answered, api, ApiError, NO_ANSWER, type Schemas } from "./client";
 import { useFieldWork } from "./field-work";
 import { send, stillWaits, useLetters, type Letter } from "./outbox";
@@ -66,6 +67,23 @@ export function useBegunHere(aircraftId: number) {
       at: one.at,
       ended: letters.some((other) => other.chain === one.chain && other.path.endsWith("/end")),
     }));
+}
+
+/**
+ * The last check before a flight that was ended today, as long as the program does not know of its
+ * end; empty for none. Whether it found nothing is the program's to judge.
+ */
+export function useEndedHere(aircraftId: number, runs: readonly CheckRun[]): CheckName {
+  const letters = useLetters().filter(stillWaits);
+  const begun = (name: CheckName) =>
+    letters.find((one) => one.key === name)?.body as Begun | undefined;
+  const numbered = (name: CheckName) => runs.find((one) => String(one.id) === name);
+  const names = letters
+    .filter((one) => one.path.endsWith("/end") && dateOf(new Date(one.at)) === today())
+    .filter((one) => one.page.startsWith(`${pageOf(aircraftId)}/`))
+    .map((one) => one.page.slice(pageOf(aircraftId).length + 1))
+    .filter((name) => ((begun(name) ?? numbered(name))?.kind ?? "FLIGHT") === "FLIGHT");
+  return names.at(-1) ?? "";
 }
 
 const pageOf = (aircraftId: number) => `/models/${aircraftId}/fly/checks`;

@@ -65,13 +65,20 @@ export const useMoveLever = () =>
       (await answered(api.POST("/api/edits/levers", { body }))).setup,
   });
 
+interface FlownHere {
+  flown: Schemas["FlownFlight"];
+  forms: Written["forms"];
+  /** The check before it that the program has not judged yet; empty for none. */
+  checked: string;
+}
+
 /** A flight as flown, with what its tests showed. */
 export const useAddFlown = (id: number) =>
-  useFieldWork<{ flown: Schemas["FlownFlight"]; forms: Written["forms"] }, unknown>({
-    write: ({ flown, forms }) => ({
+  useFieldWork<FlownHere, unknown>({
+    write: ({ flown, forms, checked }) => ({
       words: `The flight of ${day(flown.report.flownOn)}`,
       method: "POST",
-      path: `/api/aircraft/${id}/flights/flown`,
+      path: `/api/aircraft/${id}/flights/flown${checked === "" ? "" : `?checked=${checked}`}`,
       body: flown,
       chain: "",
       forms,

@@ -5,6 +5,7 @@ import {
   useQuery,
   useQueryClient,
 } from "@tanstack/react-query";
+import { meanwhile } from "./meanwhile";
 import { answered, api, type Schemas } from "./client";
 import type { Setup } from "./queries";
 
@@ -37,7 +38,8 @@ export type SurfaceHere = Schemas["SurfaceHere"];
 export const useSurfaceHere = (setup: Setup, moment: Schemas["Moment"], surface: string) => {
   const stands = still(moment);
   return useQuery({
-    ...while_,
+    ...meanwhile(surface),
+    retry: false,
     queryKey: ["here", setup, stands, surface],
     queryFn: () =>
       answered(api.POST("/api/program/here", { body: { setup, moment: stands, surface } })),
@@ -49,7 +51,8 @@ export type OutputRow = Schemas["OutputSheet"]["rows"][number];
 /** The output stage of a surface and its pair, by the sides the surfaces go to. */
 export const useOutputSheet = (setup: Setup, surface: string) =>
   useQuery({
-    ...while_,
+    ...meanwhile(surface),
+    retry: false,
     queryKey: ["outputs", setup, surface],
     queryFn: () => answered(api.POST("/api/program/outputs", { body: { setup, surface } })),
   });
@@ -85,9 +88,11 @@ export const useFeelLines = (
   surface: string,
 ) => {
   const stands = still(moment);
+  const of = { control, surface };
   return useQuery({
-    ...while_,
-    queryKey: ["feel lines", setup, stands, control, surface],
+    ...meanwhile(of),
+    retry: false,
+    queryKey: ["feel lines", setup, stands, of],
     queryFn: () =>
       answered(
         api.POST("/api/program/feel/lines", { body: { setup, moment: stands, control, surface } }),
@@ -98,7 +103,8 @@ export const useFeelLines = (
 /** The little drawings beside terms, asked for when one is opened. */
 export const useTerms = (setup: Setup, channel: number, open: boolean) =>
   useQuery({
-    ...while_,
+    ...meanwhile(channel),
+    retry: false,
     queryKey: ["terms", setup, channel],
     queryFn: open
       ? () => answered(api.POST("/api/program/terms", { body: { setup, channel } }))
@@ -141,7 +147,8 @@ export const useEntrySheet = (
   transmitter: Setup["transmitter"],
 ) =>
   useQuery({
-    ...while_,
+    ...meanwhile(transmitter),
+    retry: false,
     queryKey: ["entries", aircraftId, setup, transmitter],
     queryFn: () =>
       answered(
@@ -196,11 +203,12 @@ export const useConvertFeel = () =>
       answered(api.POST("/api/program/feel/convert", { body })),
   });
 
-export const useDifference = (before: Setup, after: Setup, enabled = true) =>
+/** `of` says which two are compared, whatever is being typed in one of them. */
+export const useDifference = (before: Setup, after: Setup, of: string) =>
   useQuery({
-    ...while_,
-    enabled,
-    queryKey: ["difference", before, after],
+    ...meanwhile(of),
+    retry: false,
+    queryKey: ["difference", before, after, of],
     queryFn: () => answered(api.POST("/api/setups/difference", { body: { before, after } })),
   });
 

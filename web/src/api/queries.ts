@@ -8,6 +8,7 @@ import {
   useQueryClient,
   type QueryClient,
 } from "@tanstack/react-query";
+import { meanwhile } from "./meanwhile";
 import { useRef, useState } from "react";
 import { answered, api, requestKey, type Schemas } from "./client";
 
@@ -139,11 +140,11 @@ export const useFlight = (aircraftId: number, flightId: number | undefined) =>
   });
 
 /** What clicks read as on a transmitter. */
-export const useTrimsShown = (body: Schemas["ShownAsked"]) =>
+export const useTrimsShown = ({ clicks, ...of }: Schemas["ShownAsked"]) =>
   useQuery({
-    queryKey: ["trims shown", body],
-    placeholderData: keepPreviousData,
-    queryFn: () => answered(api.POST("/api/trims/shown", { body })),
+    queryKey: ["trims shown", clicks, of],
+    ...meanwhile(of),
+    queryFn: () => answered(api.POST("/api/trims/shown", { body: { clicks, ...of } })),
   });
 
 const TRIM_CLICKS = ["trim-clicks"];

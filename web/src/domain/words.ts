@@ -110,7 +110,10 @@ const SECOND_MS = 1_000;
 export const secondsSince = (at: string) =>
   Math.max(0, Math.round((Date.now() - Date.parse(at)) / SECOND_MS));
 
-export const today = () => new Date().toLocaleDateString("sv-SE");
+/** The date of a moment where the reader is, as `2026-09-05`. */
+export const dateOf = (at: Date) => at.toLocaleDateString("sv-SE");
+
+export const today = () => dateOf(new Date());
 
 /** `5 September 2026`, whatever the browser's own language. */
 export const day = (iso: string) =>

@@ -17158,7 +17158,10 @@ export interface operations {
   };
   postAircraftAircraftIdFlightsFlown: {
     parameters: {
-      query?: never;
+      query?: {
+        /** @description The check before it that was ended out of reach, by its number or the key it was begun with: the flight names it if it was done and nothing was found */
+        checked?: string;
+      };
       header?: {
         "Idempotency-Key"?: string;
       };

@@ -33,7 +33,7 @@ export function PlanView({ story }: { story: Story }) {
             look="main"
             large
             onClick={() => begin.mutate({ flightId: found.data.flight, wish })}
-            disabled={begin.isPending || begin.isSuccess}
+            disabled={begin.isPending || begin.isSuccess || found.isPlaceholderData}
           >
             Start at the bench
           </Button>

@@ -12,6 +12,7 @@ import {
 } from "@/domain/reader";
 import { MendButton } from "@/features/model/edits";
 import { Check } from "@/ui/check";
+import { meanwhile } from "@/api/meanwhile";
 import { useQuery, keepPreviousData } from "@tanstack/react-query";
 import { Fragment, useState } from "react";
 import { ApiError, answered, api, type Schemas } from "@/api/client";
@@ -41,7 +42,7 @@ export function ThrowsCard({ index }: { index: number }) {
   const surface = draft.present.surfaces[index]?.id ?? "";
   const begin = useQuery({
     queryKey: ["throws from", draft.present, surface],
-    placeholderData: keepPreviousData,
+    ...meanwhile(surface),
     queryFn: () =>
       answered(api.POST("/api/throws/start", { body: { setup: draft.present, surface } })),
   });

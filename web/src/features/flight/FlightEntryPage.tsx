@@ -4,7 +4,7 @@ import { useEffect, useState } from "react";
 import { useForm } from "react-hook-form";
 import { useNavigate, useParams } from "react-router";
 import { useAddSimulated } from "@/api/story";
-import { useChecks } from "@/api/checks";
+import { useChecks, useEndedHere, type CheckRun } from "@/api/checks";
 import { useAddFlown, useCoach, useCorrectFlown, useFlightForm } from "@/api/fly";
 import {
   useFields,
@@ -71,6 +71,7 @@ export function FlightEntryPage() {
       coach={coach.data}
       asks={asks.data}
       check={checkedToday(checks.data.runs, today())}
+      runs={checks.data.runs}
     />
   );
 }
@@ -90,10 +91,11 @@ interface EntryProps extends Begun {
   corrected: Flight | undefined;
   /** The check of today, to be named by the flight; 0 for none. */
   check: number;
+  runs: CheckRun[];
 }
 
 function Entry(props: EntryProps) {
-  const { fields, corrected, stands, coach, asks, check } = props;
+  const { fields, corrected, stands, coach, asks, check, runs } = props;
   const { standing } = useModel();
   const setup = standing.newest.setup;
   const standingIn = (phase: string) =>
@@ -115,6 +117,8 @@ function Entry(props: EntryProps) {
   });
   // A check ended a moment ago may be heard of only after the form has opened.
   const seen = corrected === undefined ? { ...noted, check } : noted;
+  const ended = useEndedHere(standing.id, runs);
+  const unjudged = corrected === undefined ? ended : "";
   const form = useForm<FlightReport>({
     resolver: zodResolver(flightSchema(fields, range)) as never,
     defaultValues:
@@ -157,7 +161,7 @@ function Entry(props: EntryProps) {
           { name: key, value: filled },
           { name: `${key}.seen`, value: seen },
         ];
-        add.mutate({ flown, forms }, { onSuccess: saved });
+        add.mutate({ flown, forms, checked: unjudged }, { onSuccess: saved });
       }
     } else {
       const body = { version: corrected.version, report, seen };
@@ -219,7 +223,7 @@ function Entry(props: EntryProps) {
           ["card", "From the field card", <CardTable key="card" form={form} stands={stands} />],
         ]}
       />
-      <SeenCards coach={coach} seen={seen} onSeen={see} />
+      <SeenCards coach={coach} seen={seen} onSeen={see} unjudged={unjudged !== ""} />
       <Card title="The day">
         <div className="space-y-3">
           <TextRow

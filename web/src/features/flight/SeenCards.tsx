@@ -2,6 +2,7 @@ import { useState } from "react";
 import type { Schemas } from "@/api/client";
 import type { CheckRun } from "@/api/checks";
 import type { CoachSheet, TestCard, TestResult } from "@/api/fly";
+import { dateOf } from "@/domain/words";
 import { shaped } from "@/domain/storage";
 import { OutcomePicker } from "@/features/coach/OutcomePicker";
 import { Card } from "@/ui/card";
@@ -22,19 +23,21 @@ export const checkedToday = (runs: CheckRun[], day: string) =>
       one.kind === "FLIGHT" &&
       one.state === "DONE" &&
       one.judged.reasons.length === 0 &&
-      new Date(one.createdAt).toLocaleDateString("sv-SE") === day,
+      dateOf(new Date(one.createdAt)) === day,
   )?.id ?? 0;
 
 interface Props {
   coach: CoachSheet;
   seen: Seen;
   onSeen: (seen: Seen) => void;
+  /** Whether a check was ended that the program has not judged yet. */
+  unjudged: boolean;
 }
 
 const keyOf = (one: { test: string; part: string }) => `${one.test} ${one.part}`;
 
 /** What the flight showed: the test it was for first, any other besides. */
-export function SeenCards({ coach, seen, onSeen }: Props) {
+export function SeenCards({ coach, seen, onSeen, unjudged }: Props) {
   const [more, setMore] = useState("");
   const next = coach.plan.tests[coach.plan.next];
   const flyable = coach.cards.filter((one) => one.outcomes.length > 0);
@@ -73,7 +76,13 @@ export function SeenCards({ coach, seen, onSeen }: Props) {
           options={[["", "none"], ...others.map((one) => [keyOf(one.test), one.name] as const)]}
         />
       )}
-      {seen.check > 0 && (
+      {unjudged && (
+        <p className="text-sm text-soft">
+          Checked before, out of reach: the flight names the check once the program has judged it,
+          if it found nothing.
+        </p>
+      )}
+      {!unjudged && seen.check > 0 && (
         <p className="text-sm text-soft">Checked before: check {seen.check} of today.</p>
       )}
     </>

@@ -14,7 +14,7 @@ interface Props {
 
 /** Two setups side by side: every value that differs, and what it does in millimetres. */
 export function DifferenceList({ before, after, beforeName, afterName }: Props) {
-  const difference = useDifference(before, after);
+  const difference = useDifference(before, after, `${beforeName}, ${afterName}`);
   if (difference.data === undefined) {
     return difference.isError ? (
       <Failure error={difference.error} />

@@ -10,7 +10,7 @@ import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Choice } from "@/ui/choice";
 import { Chart } from "@/ui/chart";
-import { Failure } from "@/ui/message";
+import { Failure, Waiting } from "@/ui/message";
 import { BenchBeside } from "@/features/bench/BenchBeside";
 import { Became } from "./Became";
 import { UnitChoice } from "./MovementField";
@@ -76,6 +76,10 @@ export function FeelPage() {
           }
         >
           {together.isError && <Failure error={together.error} />}
+          {together.isPending && <Waiting what="the throws" />}
+          {together.data !== undefined && surface === undefined && (
+            <p data-rates={`none/${key}`}>No surface goes with this stick.</p>
+          )}
           {together.data !== undefined && surface !== undefined && (
             <Chart
               label={`Stick against millimetres at the ${surface.name}`}

@@ -185,17 +185,18 @@ class NumbersStoriesTest extends Story {
     go(model, "feel");
     for (String control : List.of("roll", "pitch", "yaw")) {
       Browser.choose(page.getByLabel("Control"), control.toUpperCase());
-      page.waitForTimeout(150);
+      page.locator("[data-rates$='/" + control + "']").first().waitFor();
       JsonNode rows =
           asked(
-              "() => [...document.querySelectorAll('[data-rates]')].map(one => ({"
+              "() => [...document.querySelectorAll('[data-rates][data-moment]')].map(one => ({"
                   + " of: one.dataset.rates, surface: one.dataset.surface,"
                   + " sides: one.dataset.sides, moment: one.dataset.moment,"
                   + " values: [...one.querySelectorAll('[data-movement] input')]"
                   + ".map(each => each.value) }))");
       for (JsonNode row : rows) {
         JsonNode moment = moment(row.get("moment").asText());
-        if (moment != null && row.get("of").asText().endsWith("/" + control)) {
+        assertThat(row.get("of").asText()).endsWith("/" + control);
+        if (moment != null) {
           String surface = row.get("surface").asText();
           double rest = travel(bench(moment, surface), surface);
           String sides = row.get("sides").asText();

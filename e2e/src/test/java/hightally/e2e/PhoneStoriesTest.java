@@ -284,18 +284,32 @@ class PhoneStoriesTest {
     Instant before = Instant.now();
     Story.button(phone, "End the check").click();
     assertThat(phone.getByText("Ended out of reach")).isVisible();
+    // What stuck is freed, everything is looked at again, and it flies.
+    phone.getByRole(AriaRole.BUTTON, Story.containing("Before the flight")).click();
+    assertThat(phone.locator("[data-check-step]")).isVisible();
+    allAnswered(phone, -1);
+    Story.button(phone, "End the check").click();
+    phone.locator("a[href$='/fly/new']").first().click();
+    assertThat(phone.getByText("Checked before, out of reach")).isVisible();
+    fly(phone, "after both checks");
 
     started();
     assertThat(phone.locator("[data-away], [data-sending]")).hasCount(0);
     assertThat(phone.locator("[data-refused]")).hasCount(0);
-    assertThat(phone.getByText("Ended out of reach")).hasCount(0);
-    assertThat(phone.getByText("grounds it").first()).isVisible();
     JsonNode runs = Models.call(app, "GET", "api/aircraft/" + model + "/checks", null).get("runs");
-    assertThat(runs).hasSize(1);
-    JsonNode run = runs.get(0);
-    assertThat(run.get("answers")).hasSameSizeAs(run.get("steps"));
-    assertThat(run.get("state").asText()).isEqualTo("DONE");
-    assertThat(Instant.parse(run.get("createdAt").asText())).isBefore(before.plusSeconds(1));
+    assertThat(runs).hasSize(2);
+    for (JsonNode run : runs) {
+      assertThat(run.get("answers")).hasSameSizeAs(run.get("steps"));
+      assertThat(run.get("state").asText()).isEqualTo("DONE");
+    }
+    JsonNode first = runs.get(1);
+    assertThat(first.at("/judged/reasons")).hasSize(1);
+    assertThat(Instant.parse(first.get("createdAt").asText())).isBefore(before.plusSeconds(1));
+    JsonNode flight =
+        Models.call(app, "GET", "api/aircraft/" + model + "/flights", null).at("/items/0");
+    assertThat(flight.at("/seen/check")).isEqualTo(runs.at("/0/id"));
+    phone.navigate(network() + "models/" + model + "/fly/checks");
+    assertThat(phone.getByText("Ended out of reach")).hasCount(0);
     phone.close();
   }
 

@@ -5,6 +5,8 @@ import hightally.app.platform.Page;
 import hightally.core.log.FlightReport;
 import hightally.core.log.FlightSeen;
 import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.Parameter;
+import java.util.OptionalLong;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -23,9 +25,11 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/aircraft/{aircraftId}/flights")
 class FlightController {
   private final FlightLog log;
+  private final CheckSource checks;
 
-  FlightController(FlightLog log) {
+  FlightController(FlightLog log, CheckSource checks) {
     this.log = log;
+    this.checks = checks;
   }
 
   /** A flight to note, and the revision it was flown on. */
@@ -76,12 +80,26 @@ class FlightController {
   Flight addFlown(
       @PathVariable long aircraftId,
       @RequestHeader(name = Once.KEY, required = false) String key,
+      @Parameter(
+              description =
+                  "The check before it that was ended out of reach, by its number or the key it was"
+                      + " begun with: the flight names it if it was done and nothing was found")
+          @RequestParam(defaultValue = "")
+          String checked,
       @RequestBody FlownFlight flight) {
     String once = Once.key(key);
     return Once.of(
         once,
         made -> log.notedBy(aircraftId, made),
-        () -> log.add(aircraftId, flight.revisionNumber(), flight.report(), flight.seen(), once));
+        () -> {
+          FlightSeen seen = checked(aircraftId, checked, flight.seen());
+          return log.add(aircraftId, flight.revisionNumber(), flight.report(), seen, once);
+        });
+  }
+
+  private FlightSeen checked(long aircraftId, String name, FlightSeen seen) {
+    OptionalLong check = name.isEmpty() ? OptionalLong.empty() : checks.passed(aircraftId, name);
+    return seen == null || check.isEmpty() ? seen : seen.checkedBy(check.getAsLong());
   }
 
   @PostMapping("/simulated")

@@ -3,6 +3,7 @@ package hightally.app.preflight;
 import hightally.app.aircraft.Hangar;
 import hightally.app.aircraft.Revision;
 import hightally.app.coach.WishBook;
+import hightally.app.flight.CheckSource;
 import hightally.app.guide.NotedChange;
 import hightally.app.guide.PartChanges;
 import hightally.app.platform.ConflictException;
@@ -25,7 +26,9 @@ import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalLong;
 import java.util.Set;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
@@ -33,7 +36,9 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** The checks of every model: begun, answered step by step, resumed, kept. */
 @Service
-public class Checks {
+public class Checks implements CheckSource {
+  private static final Pattern NUMBER = Pattern.compile("\\d{1,15}");
+
   private static final int SHOWN = 20;
 
   private final CheckRunRepository runs;
@@ -162,6 +167,20 @@ public class Checks {
     return runs.findByAircraftIdAndRequestKey(aircraftId, requestKey)
         .orElseThrow(() -> new NotFoundException("check of this aircraft begun as", requestKey))
         .id();
+  }
+
+  @Override
+  @Transactional(readOnly = true)
+  public OptionalLong passed(long aircraftId, String name) {
+    Optional<CheckRunEntity> found =
+        NUMBER.matcher(name).matches()
+            ? runs.findById(Long.parseLong(name)).filter(one -> one.aircraftId() == aircraftId)
+            : runs.findByAircraftIdAndRequestKey(aircraftId, name);
+    return found.map(this::read).stream()
+        .filter(one -> one.kind() == CheckKind.FLIGHT && one.state() == CheckRun.Stage.DONE)
+        .filter(one -> one.judged().passed())
+        .mapToLong(CheckRun::id)
+        .findFirst();
   }
 
   /** One check of an aircraft. */

@@ -121,7 +121,7 @@ class FlightSeamsTest {
   @Test
   void theControllerStoresOnceForAKeyAndAlwaysWithoutOne() {
     FlightLog under = mock(FlightLog.class);
-    FlightController controller = new FlightController(under);
+    FlightController controller = new FlightController(under, mock(CheckSource.class));
     Flight noted = flown(9, 1, 1, 0, report("2026-09-04", 3, List.of()));
     FlightController.NewFlight asked = new FlightController.NewFlight(1, noted.report());
     when(under.notedBy(1, "key-of-today")).thenReturn(Optional.of(noted));
@@ -138,8 +138,10 @@ class FlightSeamsTest {
     FlightLog under = mock(FlightLog.class);
     Page<Flight> part = new Page<>(List.of(), 1000);
     when(under.flights(1, new Page.Asked(3, 20))).thenReturn(part);
-    assertThat(new FlightController(under).flights(1, 3, 20)).isSameAs(part);
-    assertThatThrownBy(() -> new FlightController(under).flights(1, 0, 500))
+    assertThat(new FlightController(under, mock(CheckSource.class)).flights(1, 3, 20))
+        .isSameAs(part);
+    assertThatThrownBy(
+            () -> new FlightController(under, mock(CheckSource.class)).flights(1, 0, 500))
         .satisfies(saying("size is 500; it must be 1 to 200"));
   }
 }

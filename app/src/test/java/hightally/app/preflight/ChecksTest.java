@@ -143,6 +143,42 @@ class ChecksTest extends Pilot {
         .isEqualTo(404);
   }
 
+  private long checkOf(String at, String name, long known) throws Exception {
+    ObjectNode flown = json.createObjectNode();
+    flown.put("revisionNumber", 1).set("report", report(0, 0, 0));
+    flown.putObject("seen").put("check", known).put("despite", "").putArray("results");
+    Answer noted = post(at + "/flights/flown" + name, flown);
+    assertThat(noted.status()).as(noted.body()).isEqualTo(201);
+    return noted.json().at("/seen/check").asLong();
+  }
+
+  /** A flight entered out of reach names the check before it as the page knew it. */
+  @Test
+  void aFlightNamesTheCheckThatPassedByItsNumberOrItsKey() throws Exception {
+    String at = newModel();
+    Map<String, Object> begun = Map.of("kind", "FLIGHT", "pack", "");
+    JsonNode run = sent(HttpMethod.POST, at + "/checks", begun, "before-the-flight", 600).json();
+    long number = run.get("id").asLong();
+    assertThat(checkOf(at, "?checked=before-the-flight", 0)).as("open").isZero();
+    all(at, run);
+    assertThat(checkOf(at, "", 0)).isZero();
+    assertThat(checkOf(at, "?checked=before-the-flight", 0)).isEqualTo(number);
+    assertThat(checkOf(at, "?checked=" + number, 0)).isEqualTo(number);
+    assertThat(checkOf(at, "?checked=nobody-knows", number)).as("as it was").isEqualTo(number);
+    assertThat(checkOf(newModel(), "?checked=" + number, 0)).as("another model's").isZero();
+
+    JsonNode range = begin(at, "RANGE");
+    all(at, range);
+    assertThat(checkOf(at, "?checked=" + range.get("id").asLong(), 0)).as("range").isZero();
+    JsonNode found = begin(at, "FLIGHT");
+    String here = at + "/checks/" + found.get("id").asLong();
+    for (JsonNode step : found.get("steps")) {
+      put(here + "/answers", answer(step.get("id").asText(), "WRONG", 0));
+    }
+    assertThat(end(at, found).json().get("state").asText()).isEqualTo("DONE");
+    assertThat(checkOf(at, "?checked=" + found.get("id").asLong(), 0)).as("wrong").isZero();
+  }
+
   /** A check of the morning that is heard of in the evening does not speak for the evening. */
   @Test
   void theNewestCheckIsTheOneThatWasBegunLastAndNotTheOneHeardOfLast() throws Exception {

@@ -18,4 +18,9 @@ public record FlightSeen(
   public FlightSeen {
     results = results == null ? null : List.copyOf(results);
   }
+
+  /** The same with the check before it. */
+  public FlightSeen checkedBy(long check) {
+    return new FlightSeen(results, check, despite);
+  }
 }
