@@ -103,8 +103,10 @@ export const useWishes = (id: number) =>
   });
 
 export const useNoteWishes = (id: number) =>
-  useChange((body: Schemas["ChangedWishes"]) =>
-    answered(api.PUT("/api/aircraft/{aircraftId}/wishes", { ...of(id), body })),
+  useChange(
+    (body: Schemas["ChangedWishes"]) =>
+      answered(api.PUT("/api/aircraft/{aircraftId}/wishes", { ...of(id), body })),
+    ["wishes", id],
   );
 
 export const useStartingWishes = (aircraftId: number) =>

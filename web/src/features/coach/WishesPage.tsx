@@ -44,14 +44,35 @@ export function WishesPage() {
   if (wishes.data === undefined) {
     return wishes.isError ? <Failure error={wishes.error} /> : <Waiting what="the wishes" />;
   }
-  return <Book key={wishes.data.version} sheet={wishes.data} />;
+  return <Book sheet={wishes.data} />;
 }
 
 function Book({ sheet }: { sheet: WishSheet }) {
   const { standing } = useModel();
   const note = useNoteWishes(standing.id);
   const starting = useStartingWishes(standing.id);
+  /** What was read last, and what it has become by typing. */
+  const [based, setBased] = useState(sheet);
   const [wishes, setWishes] = useState(sheet.wishes);
+  const begun = (from: WishSheet) => {
+    setBased(from);
+    setWishes(from.wishes);
+  };
+  const typed = wishes !== based.wishes;
+  const elsewhere = !note.isPending && sheet.version !== based.version;
+  if (elsewhere && !typed) {
+    begun(sheet);
+  }
+  const save = () =>
+    note.mutate(
+      { version: based.version, wishes },
+      {
+        onSuccess: (saved) => {
+          setBased(saved);
+          setWishes((now) => (now === wishes ? saved.wishes : now));
+        },
+      },
+    );
   const set = (part: Partial<Wishes>) => setWishes({ ...wishes, ...part });
   const setWish = (of: Wish, part: Partial<Wish>) =>
     set({ regimes: wishes.regimes.map((one) => (one === of ? { ...of, ...part } : one)) });
@@ -94,9 +115,21 @@ function Book({ sheet }: { sheet: WishSheet }) {
       className="mx-auto max-w-3xl space-y-3 pt-3"
       onSubmit={(event) => {
         event.preventDefault();
-        note.mutate({ version: sheet.version, wishes });
+        save();
       }}
     >
+      {elsewhere && typed && (
+        <div role="alert" className="border-l-4 border-grounded bg-inset px-4 py-2">
+          <p>
+            These wishes were changed on another page meanwhile. What you typed is still here, and
+            not saved.
+          </p>
+          <div className="mt-2 flex flex-wrap gap-2">
+            <Button onClick={() => setBased(sheet)}>Keep mine</Button>
+            <Button onClick={() => begun(sheet)}>Take those</Button>
+          </div>
+        </div>
+      )}
       <Card title="Who flies it, and in what">
         <div className="grid gap-3 sm:grid-cols-2">
           <Choice

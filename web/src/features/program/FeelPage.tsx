@@ -135,7 +135,7 @@ export function FeelPage() {
         <Became />
         <Words control={control} sets={sets.map((one) => [one.id, one.name] as const)} />
         <div className="grid gap-3 sm:grid-cols-2">
-          <Convert control={control} />
+          <Convert key={control} control={control} />
           <Copies control={control} />
         </div>
         <FeelSetsCard />
