@@ -26,6 +26,15 @@ export function Failure({ error }: { error: unknown }) {
   );
 }
 
+/** In place of a proposal that was worked out from what the setup no longer is. */
+export function Outdated() {
+  return (
+    <p role="status" className="mt-2 text-soft">
+      The setup has been changed since this was worked out: ask again.
+    </p>
+  );
+}
+
 /** Shown while an answer is on its way. */
 export function Waiting({ what }: { what: string }) {
   return <p className="p-6 text-soft">Loading {what} …</p>;

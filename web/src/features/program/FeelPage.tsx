@@ -10,7 +10,7 @@ import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Choice } from "@/ui/choice";
 import { Chart } from "@/ui/chart";
-import { Failure, Waiting } from "@/ui/message";
+import { Failure, Outdated, Waiting } from "@/ui/message";
 import { BenchBeside } from "@/features/bench/BenchBeside";
 import { Became } from "./Became";
 import { UnitChoice } from "./MovementField";
@@ -133,7 +133,11 @@ export function FeelPage() {
           </div>
         </Card>
         <Became />
-        <Words control={control} sets={sets.map((one) => [one.id, one.name] as const)} />
+        <Words
+          key={control}
+          control={control}
+          sets={sets.map((one) => [one.id, one.name] as const)}
+        />
         <div className="grid gap-3 sm:grid-cols-2">
           <Convert key={control} control={control} />
           <Copies control={control} />
@@ -157,6 +161,7 @@ function Words({ control, sets }: WordsProps) {
   const [set, setSet] = useState("");
   const known = sets.some(([id]) => id === set) ? set : "";
   const step = advise.data;
+  const holds = advise.variables?.setup === draft.present;
   return (
     <Card title="In your words">
       <div className="mb-2 flex flex-wrap items-end gap-2">
@@ -186,7 +191,8 @@ function Words({ control, sets }: WordsProps) {
         ))}
       </div>
       {advise.isError && <Failure error={advise.error} />}
-      {step !== undefined && (
+      {step !== undefined && !holds && <Outdated />}
+      {step !== undefined && holds && (
         <div className="flex flex-wrap items-center gap-3 border-l-4 border-brand bg-inset px-3 py-2">
           <p className="flex-1" data-advice>
             {step.words}

@@ -6,7 +6,7 @@ import { FindingsCard } from "@/features/bench/FindingsCard";
 import { useModel } from "@/features/model/model";
 import { Button, buttonClass } from "@/ui/button";
 import { Card } from "@/ui/card";
-import { Failure } from "@/ui/message";
+import { Failure, Outdated } from "@/ui/message";
 import { MoveCard } from "./MoveCard";
 import { ReceiverCard } from "./ReceiverCard";
 import { TransmitterCard } from "./TransmitterCard";
@@ -46,8 +46,16 @@ function ProposalCard() {
   const { draft, change } = useModel();
   const propose = useProposeMap();
   const [shown, setShown] = useState<Proposed>();
-  const current = shown?.setup === draft.present || shown === undefined;
-  const draw = () => propose.mutate(draft.present, { onSuccess: setShown });
+  const [from, setFrom] = useState(draft.present);
+  const taken = shown?.setup === draft.present;
+  const holds = taken || from === draft.present;
+  const draw = () =>
+    propose.mutate(draft.present, {
+      onSuccess: (found, asked) => {
+        setShown(found);
+        setFrom(asked);
+      },
+    });
   const take = (setup: Proposed["setup"]) => {
     change({ type: "replace", from: draft.present, setup });
     setShown((old) => (old === undefined ? old : { ...old, setup }));
@@ -62,7 +70,8 @@ function ProposalCard() {
         Propose a map
       </Button>
       {propose.isError && <Failure error={propose.error} />}
-      {shown !== undefined && (
+      {shown !== undefined && !holds && <Outdated />}
+      {shown !== undefined && holds && (
         <div className="mt-3 text-sm" data-proposal>
           <ol className="space-y-1">
             {shown.lines.map((line) => (
@@ -79,11 +88,7 @@ function ProposalCard() {
               </li>
             ))}
           </ol>
-          <Button
-            className="mt-2"
-            onClick={() => take(shown.setup)}
-            disabled={current && shown.setup === draft.present}
-          >
+          <Button className="mt-2" onClick={() => take(shown.setup)} disabled={taken}>
             Take this map
           </Button>
           {shown.sharing.length > 0 && (

@@ -6,7 +6,7 @@ import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Choice } from "@/ui/choice";
-import { Failure } from "@/ui/message";
+import { Failure, Outdated } from "@/ui/message";
 import { NumberField } from "@/ui/number-field";
 import { TextLine } from "@/ui/text-line";
 import { transmitterNumbers } from "./transmitter";
@@ -28,6 +28,8 @@ export function MoveCard() {
   const [to, setTo] = useState<Transmitter>(draft.present.transmitter);
   const [moved, setMoved] = useState<Moved>();
   const move = useMoveTransmitter();
+  const [from, setFrom] = useState(draft.present);
+  const holds = from === draft.present;
   const set = (field: keyof Transmitter, value: unknown) => {
     setTo({ ...to, [field]: value });
     setMoved(undefined);
@@ -84,7 +86,15 @@ export function MoveCard() {
           look="main"
           disabled={move.isPending}
           onClick={() =>
-            move.mutate({ setup: draft.present, transmitter: to }, { onSuccess: setMoved })
+            move.mutate(
+              { setup: draft.present, transmitter: to },
+              {
+                onSuccess: (found, asked) => {
+                  setMoved(found);
+                  setFrom(asked.setup);
+                },
+              },
+            )
           }
         >
           Show before and after
@@ -94,7 +104,8 @@ export function MoveCard() {
         </Button>
       </div>
       {move.isError && <Failure error={move.error} />}
-      {moved !== undefined && (
+      {moved !== undefined && !holds && <Outdated />}
+      {moved !== undefined && holds && (
         <BeforeAfter
           moved={moved}
           onTake={() => {
