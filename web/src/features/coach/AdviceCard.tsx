@@ -7,6 +7,7 @@ import {
   type CoachStanding,
 } from "@/api/fly";
 import { useHasMotor, useModel } from "@/features/model/model";
+import { useWorked } from "@/features/model/worked";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Fold } from "@/ui/fold";
@@ -55,7 +56,8 @@ export function AdviceCard({ of, sheet }: { of: CoachStanding; sheet: CoachSheet
 
 /** Made in the draft, to be saved and typed into the transmitter like any other change. */
 function InProgram({ of }: { of: CoachStanding }) {
-  const { draft, change } = useModel();
+  const { draft } = useModel();
+  const worked = useWorked();
   const move = useMoveLever();
   const advice = of.advice;
   if (advice?.lever === undefined || advice.lever === null) {
@@ -63,10 +65,7 @@ function InProgram({ of }: { of: CoachStanding }) {
   }
   const { lever, to } = advice;
   const apply = () =>
-    move.mutate(
-      { setup: draft.present, lever, test: of.test, value: to },
-      { onSuccess: (setup) => change({ type: "replace", from: draft.present, setup }) },
-    );
+    void worked(move.mutateAsync({ setup: draft.present, lever, test: of.test, value: to }));
   return (
     <>
       <Button

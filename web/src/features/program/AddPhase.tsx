@@ -4,6 +4,7 @@ import { useProgramSheet } from "@/api/program";
 import { emptied } from "@/domain/words";
 import { useState } from "react";
 import { useModel } from "@/features/model/model";
+import { useWorked } from "@/features/model/worked";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Choice } from "@/ui/choice";
@@ -12,7 +13,8 @@ import { TextLine } from "@/ui/text-line";
 
 /** Makes a phase separate; what stands today is copied into it. */
 export function AddPhase() {
-  const { draft, change } = useModel();
+  const { draft } = useModel();
+  const worked = useWorked();
   const add = useAddPhase();
   const setup = draft.present;
   const sheet = useProgramSheet(setup);
@@ -29,14 +31,9 @@ export function AddPhase() {
         className="grid grid-cols-2 gap-3 sm:grid-cols-4"
         onSubmit={(event) => {
           event.preventDefault();
-          add.mutate(
-            { setup, name: name.trim(), role, from, input, position: Number(position) },
-            {
-              onSuccess: (changed) => {
-                change({ type: "replace", from: draft.present, setup: changed });
-                setName(emptied(name));
-              },
-            },
+          const wish = { name: name.trim(), role, from, input, position: Number(position) };
+          void worked(add.mutateAsync({ setup, ...wish })).then(
+            (done) => done && setName(emptied(name)),
           );
         }}
       >

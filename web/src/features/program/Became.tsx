@@ -2,6 +2,7 @@ import { useDesk, type DeskSheet } from "@/api/program";
 import { useMovement } from "@/api/edits";
 import { useBench } from "@/features/bench/store";
 import { useModel } from "@/features/model/model";
+import { useWorked } from "@/features/model/worked";
 import { Button } from "@/ui/button";
 import { Failure } from "@/ui/message";
 
@@ -9,14 +10,15 @@ type One = DeskSheet["became"][number];
 
 /** Movements that were typed and have become others, since a hole, an arm or a rod was changed. */
 export function Became() {
-  const { draft, change } = useModel();
+  const { draft } = useModel();
+  const worked = useWorked();
   const bench = useBench((state) => state.moment);
   const desk = useDesk(draft.present, bench);
   const move = useMovement();
   const list = desk.data?.became ?? [];
   const set = (one: One, value: number, unit: One["typed"]["unit"]) =>
-    move.mutate(
-      {
+    void worked(
+      move.mutateAsync({
         setup: draft.present,
         moment: bench,
         wish: {
@@ -30,8 +32,7 @@ export function Became() {
           pair: false,
           bothSides: false,
         },
-      },
-      { onSuccess: (setup) => change({ type: "replace", from: draft.present, setup }) },
+      }),
     );
   return list.length === 0 ? null : (
     <section

@@ -93,14 +93,14 @@ function CopySet({ id }: { id: string }) {
 }
 
 function StartingPoints() {
-  const { draft, change } = useModel();
+  const { draft } = useModel();
+  const worked = useWorked();
   const start = useFeelStart();
   const three = draft.present.transmitter.inputs.filter((one) => one.positions === 3);
   const [input, setInput] = useState(three[0]?.id ?? "");
   const take = (way: "ONE_SOFT" | "LADDER" | "PER_PHASE") =>
-    start.mutate(
-      { setup: draft.present, way, input: way === "LADDER" ? input : "" },
-      { onSuccess: (setup) => change({ type: "replace", from: draft.present, setup }) },
+    void worked(
+      start.mutateAsync({ setup: draft.present, way, input: way === "LADDER" ? input : "" }),
     );
   return (
     <div className="mb-2 flex flex-wrap items-end gap-2 text-sm">

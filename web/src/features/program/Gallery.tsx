@@ -4,6 +4,7 @@ import { Plus } from "lucide-react";
 import { useState } from "react";
 import { useGallery, type RecipeCard } from "@/api/program";
 import { useModel } from "@/features/model/model";
+import { useWorked } from "@/features/model/worked";
 import { WhenChoice } from "./parts";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
@@ -13,7 +14,8 @@ import { TextLine } from "@/ui/text-line";
 
 /** Common mixes, built from what the pilot knows. */
 export function Gallery() {
-  const { draft, change } = useModel();
+  const { draft } = useModel();
+  const worked = useWorked();
   const gallery = useGallery(draft.present);
   const build = useBuildMix();
   const [chosen, setChosen] = useState<RecipeCard>();
@@ -24,10 +26,12 @@ export function Gallery() {
   const [when, setWhen] = useState("");
   const phases = draft.present.phases;
   const levers = draft.present.transmitter.inputs.filter((one) => one.kind === "LEVER");
-  const add = () =>
-    chosen !== undefined &&
-    build.mutate(
-      {
+  const add = () => {
+    if (chosen === undefined) {
+      return;
+    }
+    void worked(
+      build.mutateAsync({
         setup: draft.present,
         recipe: chosen.recipe,
         percent: typed(percent),
@@ -35,15 +39,14 @@ export function Gallery() {
         preset: chosen.asksPreset ? phase : "",
         phases: acts === "" ? [] : [acts],
         when,
-      },
-      {
-        onSuccess: (setup) => {
-          change({ type: "replace", from: draft.present, setup });
-          // Another one may have been taken up meanwhile: that one stays.
-          setChosen((now) => (now?.recipe === chosen.recipe ? undefined : now));
-        },
-      },
-    );
+      }),
+    ).then((done) => {
+      if (done !== undefined) {
+        // Another one may have been taken up meanwhile: that one stays.
+        setChosen((now) => (now?.recipe === chosen.recipe ? undefined : now));
+      }
+    });
+  };
   return (
     <Card title="Add a mix">
       <div className="flex flex-wrap gap-1.5">

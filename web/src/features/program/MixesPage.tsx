@@ -8,6 +8,7 @@ import { COMMAND, THROTTLE } from "@/domain/scales";
 import { useBench } from "@/features/bench/store";
 import { AddButton } from "@/features/model/edits";
 import { useModel } from "@/features/model/model";
+import { useWorked } from "@/features/model/worked";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Choice } from "@/ui/choice";
@@ -72,6 +73,7 @@ interface MixProps {
 
 function MixCard({ mix, index, asCurve, reach, sources }: MixProps) {
   const { draft, change } = useModel();
+  const worked = useWorked();
   const setup = draft.present;
   const at = ["mixes", index] as const;
   const set = (field: string, value: unknown, gesture?: string) =>
@@ -83,20 +85,14 @@ function MixCard({ mix, index, asCurve, reach, sources }: MixProps) {
   const subjects = sources.find((one) => one.source === mix.source)?.subjects ?? [];
   const from = useMixSource();
   const source = (value: Mix["source"]) =>
-    from.mutate(
-      { setup, mix: mix.id, source: value },
-      { onSuccess: (changed) => change({ type: "replace", from: draft.present, setup: changed }) },
-    );
+    void worked(from.mutateAsync({ setup, mix: mix.id, source: value }));
   const pairOf = (i: number) =>
     setup.surfaces.find((one) => one.id === mix.targets[i]?.target)?.pair;
   const [apart, setApart] = useState(false);
   const targetsShown = targetRows(mix, setup.surfaces, reach, apart);
   const copy = useCopy();
   const copied = (what: "MIX" | "MIX_MIRRORED") =>
-    copy.mutate(
-      { setup, what, from: mix.id, to: "" },
-      { onSuccess: (changed) => change({ type: "replace", from: draft.present, setup: changed }) },
-    );
+    void worked(copy.mutateAsync({ setup, what, from: mix.id, to: "" }));
   return (
     <Card
       title={mix.name}

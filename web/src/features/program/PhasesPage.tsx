@@ -6,6 +6,7 @@ import { useCopy } from "@/api/edits";
 import { DraftCheck, DraftChoice, DraftNumber, DraftText } from "@/features/model/fields";
 import { NOSES, PHASE_ROLES } from "@/features/model/roles";
 import { useModel } from "@/features/model/model";
+import { useWorked } from "@/features/model/worked";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Failure } from "@/ui/message";
@@ -112,7 +113,8 @@ export function PhasesPage() {
 
 /** Takes another phase's presets, differential and trims. */
 function CopyInto({ phase }: { phase: Phase }) {
-  const { draft, change } = useModel();
+  const { draft } = useModel();
+  const worked = useWorked();
   const copy = useCopy();
   const others = draft.present.phases.filter((one) => one.id !== phase.id);
   return others.length === 0 ? null : (
@@ -124,11 +126,8 @@ function CopyInto({ phase }: { phase: Phase }) {
           className="!min-h-7 !px-2 text-sm"
           disabled={copy.isPending}
           onClick={() =>
-            copy.mutate(
-              { setup: draft.present, what: "PHASE", from: one.id, to: phase.id },
-              {
-                onSuccess: (setup) => change({ type: "replace", from: draft.present, setup }),
-              },
+            void worked(
+              copy.mutateAsync({ setup: draft.present, what: "PHASE", from: one.id, to: phase.id }),
             )
           }
         >

@@ -2,6 +2,7 @@ import { useState } from "react";
 import { useCopy } from "@/api/edits";
 import { powerScale } from "@/domain/scales";
 import { useModel } from "@/features/model/model";
+import { useWorked } from "@/features/model/worked";
 import { Button } from "@/ui/button";
 import { Choice } from "@/ui/choice";
 import { Failure } from "@/ui/message";
@@ -30,7 +31,8 @@ export function PowerNumber({ label, value, onValue }: PowerProps) {
 
 /** The same curve once more for one phase. */
 export function CopyCurve({ from }: { from: number }) {
-  const { draft, change } = useModel();
+  const { draft } = useModel();
+  const worked = useWorked();
   const copy = useCopy();
   const phases = draft.present.phases;
   const [phase, setPhase] = useState(phases[0]?.id ?? "");
@@ -45,9 +47,13 @@ export function CopyCurve({ from }: { from: number }) {
       <Button
         disabled={copy.isPending}
         onClick={() =>
-          copy.mutate(
-            { setup: draft.present, what: "THROTTLE_CURVE", from: `${from + 1}`, to: phase },
-            { onSuccess: (setup) => change({ type: "replace", from: draft.present, setup }) },
+          void worked(
+            copy.mutateAsync({
+              setup: draft.present,
+              what: "THROTTLE_CURVE",
+              from: `${from + 1}`,
+              to: phase,
+            }),
           )
         }
       >

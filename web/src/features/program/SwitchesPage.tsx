@@ -11,6 +11,7 @@ import { DraftNumber, DraftText, useField } from "@/features/model/fields";
 import { Choice } from "@/ui/choice";
 import { NumberField } from "@/ui/number-field";
 import { useModel } from "@/features/model/model";
+import { useWorked } from "@/features/model/worked";
 import { useBench } from "@/features/bench/store";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
@@ -143,6 +144,7 @@ interface EditorProps {
 
 function ConditionEditor({ index, line, onRemove }: EditorProps) {
   const { draft, change } = useModel();
+  const worked = useWorked();
   const looking = useConditionLook();
   const limit = useField(cataloguePath(["conditions", index, "limit"]));
   const setup = draft.present;
@@ -152,10 +154,7 @@ function ConditionEditor({ index, line, onRemove }: EditorProps) {
   }
   const at = ["conditions", index] as const;
   const look = (kind: Kind, subject: string) =>
-    looking.mutate(
-      { setup, condition: one.id, kind, subject },
-      { onSuccess: (changed) => change({ type: "replace", from: draft.present, setup: changed }) },
-    );
+    void worked(looking.mutateAsync({ setup, condition: one.id, kind, subject }));
   const combines = one.kind === "AND" || one.kind === "OR" || one.kind === "NOT";
   const others = setup.conditions.filter((each) => each.id !== one.id);
   return (

@@ -1,6 +1,7 @@
 import { useState } from "react";
 import { useStartPhases } from "@/api/edits";
 import { useModel } from "@/features/model/model";
+import { useWorked } from "@/features/model/worked";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Choice } from "@/ui/choice";
@@ -8,17 +9,15 @@ import { Failure } from "@/ui/message";
 
 /** The usual phases of a kind of flying at once. */
 export function UsualPhases() {
-  const { draft, change } = useModel();
+  const { draft } = useModel();
+  const worked = useWorked();
   const start = useStartPhases();
   const three = draft.present.transmitter.inputs.filter((one) => one.positions === 3);
   const [first, setFirst] = useState(three[0]?.id ?? "");
   const [second, setSecond] = useState(three[1]?.id ?? "");
   const options = three.map((one) => [one.id, one.name] as const);
   const take = (way: "START_CRUISE_LANDING" | "SPEED_CRUISE_THERMALS_LANDING") =>
-    start.mutate(
-      { setup: draft.present, way, first, second },
-      { onSuccess: (setup) => change({ type: "replace", from: draft.present, setup }) },
-    );
+    void worked(start.mutateAsync({ setup: draft.present, way, first, second }));
   return three.length === 0 ? null : (
     <Card title="The usual phases at once">
       <div className="flex flex-wrap items-end gap-2">

@@ -4,6 +4,7 @@ import { useState } from "react";
 import { AircraftViews } from "@/features/bench/AircraftViews";
 import { useBench, useBenchStore } from "@/features/bench/store";
 import { useModel } from "@/features/model/model";
+import { useWorked } from "@/features/model/worked";
 import { DraftText } from "@/features/model/fields";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
@@ -76,7 +77,8 @@ export function AirframePage() {
 }
 
 function AddPart() {
-  const { draft, change } = useModel();
+  const { draft } = useModel();
+  const worked = useWorked();
   const add = useAddPart();
   const store = useBenchStore();
   const setup = draft.present;
@@ -103,20 +105,17 @@ function AddPart() {
       mirrored,
       at: place,
     };
-    add.mutate(
-      { setup, wish },
-      {
-        onSuccess: (changed) => {
-          change({ type: "replace", from: draft.present, setup: changed });
-          const added = changed.surfaces.at(-1);
-          if (surface && added !== undefined) {
-            store.select(added.id);
-          }
-          setName(emptied(name));
-          setRight(emptied(right));
-        },
-      },
-    );
+    void worked(add.mutateAsync({ setup, wish })).then((changed) => {
+      if (changed === undefined) {
+        return;
+      }
+      const added = changed.surfaces.at(-1);
+      if (surface && added !== undefined) {
+        store.select(added.id);
+      }
+      setName(emptied(name));
+      setRight(emptied(right));
+    });
   };
   return (
     <Card title="Add a part" className="!p-3">

@@ -1,5 +1,6 @@
 import { usePair } from "@/api/edits";
 import { useModel } from "@/features/model/model";
+import { useWorked } from "@/features/model/worked";
 import { Choice } from "@/ui/choice";
 import { Failure } from "@/ui/message";
 
@@ -11,7 +12,8 @@ interface Props {
 
 /** Which part mirrors this one on the other side; both then say so. */
 export function PairChoice({ part, pair, others }: Props) {
-  const { draft, change } = useModel();
+  const { draft } = useModel();
+  const worked = useWorked();
   const set = usePair();
   return (
     <div>
@@ -20,10 +22,7 @@ export function PairChoice({ part, pair, others }: Props) {
         value={pair}
         options={[["", "none"], ...others.map((one) => [one.id, one.name] as const)]}
         onValue={(chosen) =>
-          set.mutate(
-            { setup: draft.present, part, pair: chosen },
-            { onSuccess: (setup) => change({ type: "replace", from: draft.present, setup }) },
-          )
+          void worked(set.mutateAsync({ setup: draft.present, part, pair: chosen }))
         }
       />
       {set.isError && <Failure error={set.error} />}

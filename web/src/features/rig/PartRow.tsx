@@ -1,6 +1,7 @@
 import { Trash2 } from "lucide-react";
 import { useRemovePart } from "@/api/edits";
 import { useModel } from "@/features/model/model";
+import { useWorked } from "@/features/model/worked";
 import { Button } from "@/ui/button";
 import { Failure } from "@/ui/message";
 
@@ -13,13 +14,10 @@ interface PartRowProps {
 
 /** A part that can be chosen and taken off. */
 export function PartRow({ id, name, chosen = false, onChoose }: PartRowProps) {
-  const { draft, change } = useModel();
+  const { draft } = useModel();
+  const worked = useWorked();
   const remove = useRemovePart();
-  const gone = () =>
-    remove.mutate(
-      { setup: draft.present, id },
-      { onSuccess: (setup) => change({ type: "replace", from: draft.present, setup }) },
-    );
+  const gone = () => void worked(remove.mutateAsync({ setup: draft.present, id }));
   return (
     <li>
       <div className="flex items-center gap-1">
