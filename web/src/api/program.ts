@@ -18,6 +18,7 @@ export type Phase = Setup["phases"][number];
 export type CurvePoint = Mix["curve"][number];
 
 const while_ = { placeholderData: keepPreviousData, retry: false } as const;
+const whileOf = (of: unknown) => ({ ...meanwhile(of), retry: false });
 
 export const useProgramSheet = (setup: Setup | undefined) =>
   useQuery({
@@ -38,8 +39,7 @@ export type SurfaceHere = Schemas["SurfaceHere"];
 export const useSurfaceHere = (setup: Setup, moment: Schemas["Moment"], surface: string) => {
   const stands = still(moment);
   return useQuery({
-    ...meanwhile(surface),
-    retry: false,
+    ...whileOf(surface),
     queryKey: ["here", setup, stands, surface],
     queryFn: () =>
       answered(api.POST("/api/program/here", { body: { setup, moment: stands, surface } })),
@@ -51,8 +51,7 @@ export type OutputRow = Schemas["OutputSheet"]["rows"][number];
 /** The output stage of a surface and its pair, by the sides the surfaces go to. */
 export const useOutputSheet = (setup: Setup, surface: string) =>
   useQuery({
-    ...meanwhile(surface),
-    retry: false,
+    ...whileOf(surface),
     queryKey: ["outputs", setup, surface],
     queryFn: () => answered(api.POST("/api/program/outputs", { body: { setup, surface } })),
   });
@@ -90,8 +89,7 @@ export const useFeelLines = (
   const stands = still(moment);
   const of = { control, surface };
   return useQuery({
-    ...meanwhile(of),
-    retry: false,
+    ...whileOf(of),
     queryKey: ["feel lines", setup, stands, of],
     queryFn: () =>
       answered(
@@ -103,8 +101,7 @@ export const useFeelLines = (
 /** The little drawings beside terms, asked for when one is opened. */
 export const useTerms = (setup: Setup, channel: number, open: boolean) =>
   useQuery({
-    ...meanwhile(channel),
-    retry: false,
+    ...whileOf(channel),
     queryKey: ["terms", setup, channel],
     queryFn: open
       ? () => answered(api.POST("/api/program/terms", { body: { setup, channel } }))
@@ -147,8 +144,7 @@ export const useEntrySheet = (
   transmitter: Setup["transmitter"],
 ) =>
   useQuery({
-    ...meanwhile(transmitter),
-    retry: false,
+    ...whileOf(transmitter),
     queryKey: ["entries", aircraftId, setup, transmitter],
     queryFn: () =>
       answered(
@@ -206,8 +202,7 @@ export const useConvertFeel = () =>
 /** `of` says which two are compared, whatever is being typed in one of them. */
 export const useDifference = (before: Setup, after: Setup, of: string) =>
   useQuery({
-    ...meanwhile(of),
-    retry: false,
+    ...whileOf(of),
     queryKey: ["difference", before, after, of],
     queryFn: () => answered(api.POST("/api/setups/difference", { body: { before, after } })),
   });

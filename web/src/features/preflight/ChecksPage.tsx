@@ -122,7 +122,7 @@ export function ChecksPage() {
                   {day(run.createdAt.slice(0, 10))}, revision {run.revisionNumber}
                   {run.pack !== "" && `, ${run.pack}`}, {STAGES[run.state]}
                   {run.judged.reasons.length > 0 && (
-                    <strong className="text-grounded"> grounds it</strong>
+                    <strong className="text-grounded"> not passed</strong>
                   )}
                 </span>
               </li>

@@ -4,6 +4,7 @@ import { Link } from "react-router";
 import { useProposeMap, useShare, useWiringSheet, type Proposed } from "@/api/rig";
 import { FindingsCard } from "@/features/bench/FindingsCard";
 import { useModel } from "@/features/model/model";
+import { useWorked } from "@/features/model/worked";
 import { Button, buttonClass } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Failure, Outdated } from "@/ui/message";
@@ -101,7 +102,7 @@ function ProposalCard() {
 }
 
 function SharingList({ shown, onTaken }: { shown: Proposed; onTaken: () => void }) {
-  const { draft, change } = useModel();
+  const worked = useWorked();
   const share = useShare();
   return (
     <section className="mt-3 border-t border-line pt-2">
@@ -120,15 +121,9 @@ function SharingList({ shown, onTaken }: { shown: Proposed; onTaken: () => void 
             <Button
               className="mt-1"
               onClick={() =>
-                share.mutate(
-                  { setup: shown.setup, keep: one.keep, drop: one.drop },
-                  {
-                    onSuccess: (setup) => {
-                      change({ type: "replace", from: draft.present, setup });
-                      onTaken();
-                    },
-                  },
-                )
+                void worked(
+                  share.mutateAsync({ setup: shown.setup, keep: one.keep, drop: one.drop }),
+                ).then((done) => done && onTaken())
               }
             >
               Let them share

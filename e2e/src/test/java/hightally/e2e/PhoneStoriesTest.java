@@ -309,6 +309,7 @@ class PhoneStoriesTest {
         Models.call(app, "GET", "api/aircraft/" + model + "/flights", null).at("/items/0");
     assertThat(flight.at("/seen/check")).isEqualTo(runs.at("/0/id"));
     phone.navigate(network() + "models/" + model + "/fly/checks");
+    assertThat(phone.getByText("not passed").first()).isVisible();
     assertThat(phone.getByText("Ended out of reach")).hasCount(0);
     phone.close();
   }
