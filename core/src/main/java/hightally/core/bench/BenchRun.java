@@ -2,6 +2,8 @@ package hightally.core.bench;
 
 import hightally.core.channel.Channel;
 import hightally.core.channel.TransmitterInput;
+import hightally.core.condition.Condition;
+import hightally.core.condition.ConditionKind;
 import hightally.core.power.FailsafeSetting;
 import hightally.core.power.FlightTimer;
 import hightally.core.power.StartPosition;
@@ -30,6 +32,13 @@ public final class BenchRun {
   private static final long MINUTE = 60;
   private static final double END_TO_END = 200;
   private static final double PLACE = 0.1;
+  private static final double FULL_LINK = 100;
+
+  /** So little time makes no difference to anything that is shown. */
+  private static final double INSTANT = 1e-9;
+
+  /** While something moves by itself time passes in steps of at most this, seconds. */
+  private static final double LONGEST_STEP = 0.01;
 
   private final SignalPath path;
   private final Setup setup;
@@ -45,17 +54,33 @@ public final class BenchRun {
   private boolean started;
   private double[] lastPulses;
   private double[] slowed;
+
+  /** What the channels were told before, percent. */
+  private double[] told;
+
   private boolean ready;
+  private BenchHands hands;
+  private Moment moment;
+  private List<Boolean> truths = List.of();
+  private final boolean[] raw;
+  private final boolean[] below;
+  private final List<Said> spoken = new ArrayList<>();
+  private boolean held;
+  private boolean moving;
+  private final boolean slows;
 
   public BenchRun(SignalPath path) {
     this.path = path;
     setup = path.setup();
     fade = new PhaseFade(path);
-    mixFade = new MixFade(path.program(), setup.mixes());
+    mixFade = new MixFade(path.program(), setup);
     reversers = new Reversers(path);
     conditions = path.program().conditions();
     trueFor = new double[conditions.count()];
     belowFor = new double[setup.power().alarms().size()];
+    below = new boolean[belowFor.length];
+    raw = new boolean[trueFor.length];
+    slows = setup.channels().stream().anyMatch(one -> one.slowedSeconds() > 0);
     timers =
         setup.power().timers().stream()
             .mapToDouble(one -> one.countsDown() ? one.startSeconds() : 0)
@@ -63,43 +88,106 @@ public final class BenchRun {
   }
 
   /**
-   * Lets time pass.
+   * Lets time pass with the hands as they were, then moves them: what fades, is slowed or must be
+   * held counts from the moment of the change, never from before it.
    *
-   * @param hands what the pilot does all that time
-   * @param seconds since the step before, 0 or more
+   * @param now what the pilot does from here on
+   * @param seconds since the step before, 0 or more; the first step begins the run
    */
-  public BenchMoment step(BenchHands hands, double seconds) {
-    setTimers(hands.moment());
-    choosePhase(hands.moment(), seconds);
-    List<Boolean> truths = truths(hands.moment(), seconds);
-    for (int i = 0; i < trueFor.length; i++) {
-      trueFor[i] = rawly(i, hands.moment(), truths) ? trueFor[i] + seconds : 0;
+  public BenchMoment step(BenchHands now, double seconds) {
+    spoken.clear();
+    double left = hands == null ? 0 : seconds;
+    while (left > 0) {
+      double part = Math.min(left, soonest());
+      pass(part);
+      if (slows) {
+        move(part);
+      }
+      left -= part;
+      look();
     }
-    Moment moment = hands.moment().with(readings(hands.moment(), truths));
-    mixFade.pass(seconds, moment, phase);
-    latchAtStart(moment);
-    boolean held = latched(moment);
+    hands = now;
+    look();
+    return shown();
+  }
+
+  /** How long at the most until something begins or ends by itself, seconds. */
+  private double soonest() {
+    double soonest = Math.min(fade.soonest(), mixFade.soonest());
+    for (int i = 0; i < trueFor.length; i++) {
+      double held = conditions.at(i).heldSeconds();
+      if (raw[i] && trueFor[i] < held) {
+        soonest = Math.min(soonest, held - trueFor[i]);
+      }
+      soonest = Math.min(soonest, untilTimer(i));
+    }
+    boolean moves = moving || soonest < Double.POSITIVE_INFINITY;
+    return Math.max(INSTANT, moves ? Math.min(soonest, LONGEST_STEP) : soonest);
+  }
+
+  /** How long until a running timer comes to what a condition holds it against. */
+  private double untilTimer(int condition) {
+    Condition one = conditions.at(condition);
+    for (int i = 0; i < timers.length && one.kind() == ConditionKind.TIMER_ABOVE; i++) {
+      FlightTimer timer = setup.power().timers().get(i);
+      if (timer.id().equals(one.subject()) && runs(timer, moment)) {
+        double way = timer.countsDown() ? timers[i] - one.limit() : one.limit() - timers[i];
+        // A timer must be above its limit: one that counts up is not until just behind it.
+        double until = timer.countsDown() ? way : way + INSTANT;
+        return until > 0 ? until : Double.POSITIVE_INFINITY;
+      }
+    }
+    return Double.POSITIVE_INFINITY;
+  }
+
+  /** Time passes; nothing else changes. */
+  private void pass(double seconds) {
+    fade.pass(seconds);
+    mixFade.pass(seconds);
+    for (int i = 0; i < trueFor.length; i++) {
+      trueFor[i] = raw[i] ? trueFor[i] + seconds : 0;
+    }
+    count(seconds);
+    for (int i = 0; i < belowFor.length; i++) {
+      belowFor[i] = below[i] ? belowFor[i] + seconds : 0;
+    }
+  }
+
+  /** What follows from hands, timers and fades as they stand now. */
+  private void look() {
+    setTimers(hands.moment());
+    phase = conditions.phase(hands.moment().with(readings(hands.moment(), truths(hands.moment()))));
+    fade.on(phase);
+    truths = truths(hands.moment());
+    for (int i = 0; i < raw.length; i++) {
+      raw[i] = conditions.of(i, bare(hands.moment()), phase, truths.toArray(Boolean[]::new));
+      trueFor[i] = raw[i] ? trueFor[i] : 0;
+    }
+    moment = hands.moment().with(readings(hands.moment(), truths));
+    mixFade.aim(moment, phase);
+    latchAtStart();
+    held = latched();
+    move(0);
+    resetTimers();
+    alarms();
+  }
+
+  /** Where all that is told goes in a time in which nothing is decided anew. */
+  private void move(double seconds) {
     Moment safe = held ? moment.withThrottle(moment.throttle(), true) : moment;
     double[] commands =
-        fade.commands(
-            one -> one == phase ? safe : conditions.asIn(one, safe), mixFade.weights(), held);
-    double[] full = path.positions(commands, safe).commandPercent();
-    boolean arrived = slow(full, seconds);
+        fade.commands(one -> one == phase ? safe : conditions.asIn(one, safe), mixFade, held);
+    moving = !slow(path.positions(commands, safe).commandPercent(), seconds);
+  }
+
+  private BenchMoment shown() {
     Positions positions = path.ofCommands(slowed);
     if (hands.linkLost() && lastPulses != null) {
       positions = failsafe(positions);
     } else {
       lastPulses = positions.pulseMicroseconds().clone();
     }
-    List<Said> warnings = warnings(moment);
-    List<Said> spoken = count(moment, seconds);
-    List<String> alarms = alarms(hands, seconds);
-    boolean busy =
-        fade.underWay()
-            || mixFade.underWay()
-            || !arrived
-            || timersRun(moment)
-            || waits(hands.moment());
+    boolean busy = fade.underWay() || mixFade.underWay() || moving || timersRun() || waits();
     return new BenchMoment(
         positions,
         phase,
@@ -107,10 +195,10 @@ public final class BenchRun {
         held,
         power(positions),
         reversers.anyBack(positions),
-        shown(),
-        spoken,
-        alarms,
-        warnings,
+        timersShown(),
+        List.copyOf(spoken),
+        sounding(),
+        warnings(moment),
         truths,
         busy);
   }
@@ -125,20 +213,43 @@ public final class BenchRun {
     boolean arrived = true;
     if (slowed == null) {
       slowed = wanted.clone();
+      told = wanted.clone();
     }
     for (int i = 0; i < wanted.length; i++) {
       Channel channel = setup.channels().get(i);
       if (channel.carriesThrottle() && setup.power().reverses(slowed[i], wanted[i])) {
         slowed[i] = setup.power().stopPercent();
       }
-      double way = wanted[i] - slowed[i];
       boolean free =
           channel.slowedSeconds() == 0 || channel.carriesThrottle() && less(wanted[i], i);
-      double most = free ? Math.abs(way) : END_TO_END * seconds / channel.slowedSeconds();
-      slowed[i] = Math.abs(way) <= most ? wanted[i] : slowed[i] + Math.signum(way) * most;
+      slowed[i] =
+          free
+              ? wanted[i]
+              : behind(
+                  slowed[i], told[i], wanted[i], END_TO_END * seconds / channel.slowedSeconds());
+      told[i] = wanted[i];
       arrived &= slowed[i] == wanted[i];
     }
     return arrived;
+  }
+
+  /**
+   * Where something is that follows what goes straight from one place to another meanwhile.
+   *
+   * @param most how far it can go itself in that time
+   */
+  private static double behind(double at, double from, double to, double most) {
+    if (most == 0) {
+      return at;
+    }
+    double way = Math.signum(from - at);
+    double met = way == 0 ? 0 : (from - at) / (way * most - (to - from));
+    if (met < 0 || met > 1) {
+      return at + way * most;
+    }
+    double there = from + met * (to - from);
+    double left = (1 - met) * most;
+    return Math.abs(to - there) <= left + INSTANT ? to : there + Math.signum(to - there) * left;
   }
 
   private boolean less(double wanted, int channel) {
@@ -170,10 +281,10 @@ public final class BenchRun {
 
   private Readings readings(Moment moment, List<Boolean> truths) {
     Readings given = moment.readings();
-    return new Readings(given.linkPercent(), given.voltage(), shown(), truths);
+    return new Readings(given.linkPercent(), given.voltage(), timersShown(), truths);
   }
 
-  private List<Double> shown() {
+  private List<Double> timersShown() {
     List<Double> shown = new ArrayList<>();
     for (double timer : timers) {
       shown.add(Math.max(0, timer));
@@ -197,55 +308,43 @@ public final class BenchRun {
   }
 
   /** A condition that must be held counts once it has been true for as long. */
-  private List<Boolean> truths(Moment moment, double seconds) {
+  private List<Boolean> truths(Moment moment) {
     if (told(moment)) {
       return moment.readings().truths();
     }
-    Boolean[] truths = new Boolean[trueFor.length];
-    for (int i = 0; i < truths.length; i++) {
-      decide(i, moment, seconds, truths);
+    Boolean[] found = new Boolean[trueFor.length];
+    for (int i = 0; i < found.length; i++) {
+      decide(i, moment, found);
     }
-    return List.of(truths);
+    return List.of(found);
   }
 
   /** What it is made of is decided first, so a part that still waits is not true yet. */
-  private void decide(int condition, Moment moment, double seconds, Boolean[] truths) {
-    if (truths[condition] == null) {
+  private void decide(int condition, Moment moment, Boolean[] found) {
+    if (found[condition] == null) {
       for (int member : conditions.members(condition)) {
-        decide(member, moment, seconds, truths);
+        decide(member, moment, found);
       }
       double held = conditions.at(condition).heldSeconds();
-      boolean enough = held == 0 || trueFor[condition] + seconds >= held;
-      truths[condition] = enough && conditions.of(condition, bare(moment), phase, truths);
+      boolean enough = held == 0 || trueFor[condition] >= held - INSTANT;
+      found[condition] = enough && conditions.of(condition, bare(moment), phase, found);
     }
-  }
-
-  private boolean rawly(int condition, Moment moment, List<Boolean> truths) {
-    return conditions.of(condition, bare(moment), phase, truths.toArray(Boolean[]::new));
   }
 
   private Moment bare(Moment moment) {
     return moment.with(readings(moment, List.of()));
   }
 
-  private boolean waits(Moment moment) {
+  private boolean waits() {
     for (int i = 0; i < trueFor.length; i++) {
-      double held = conditions.at(i).heldSeconds();
-      if (held > 0 && trueFor[i] > 0 && trueFor[i] < held) {
+      if (raw[i] && trueFor[i] < conditions.at(i).heldSeconds()) {
         return true;
       }
     }
-    return !setup.power().alarms().isEmpty() && moment.readings().linkPercent() < 100;
+    return !setup.power().alarms().isEmpty() && hands.moment().readings().linkPercent() < FULL_LINK;
   }
 
-  /** No phase's condition asks for a phase, so it can be chosen before those that do are known. */
-  private void choosePhase(Moment hands, double seconds) {
-    Moment moment = hands.with(readings(hands, truths(hands, seconds)));
-    phase = conditions.phase(moment);
-    fade.pass(seconds, phase);
-  }
-
-  private void latchAtStart(Moment moment) {
+  private void latchAtStart() {
     if (!started) {
       started = true;
       latched = path.program().held(moment, phase);
@@ -253,10 +352,10 @@ public final class BenchRun {
   }
 
   /** Whether the motors are held: while cut or unarmed, and after that until the stick was back. */
-  private boolean latched(Moment moment) {
-    boolean held = path.program().held(moment, phase);
+  private boolean latched() {
+    boolean holds = path.program().held(moment, phase);
     boolean back = throttle(moment) <= STICK_BACK;
-    latched = held || latched && setup.power().releaseWithStickBack() && !back;
+    latched = holds || latched && setup.power().releaseWithStickBack() && !back;
     return latched;
   }
 
@@ -297,7 +396,7 @@ public final class BenchRun {
     return setup.airframe().motors().isEmpty() ? 0 : power;
   }
 
-  private boolean timersRun(Moment moment) {
+  private boolean timersRun() {
     return setup.power().timers().stream().anyMatch(one -> runs(one, moment));
   }
 
@@ -310,13 +409,19 @@ public final class BenchRun {
         && conditions.isTrue(conditions.index(timer.resetWhen()), moment, phase);
   }
 
-  private List<Said> count(Moment moment, double seconds) {
-    List<Said> spoken = new ArrayList<>();
+  private void resetTimers() {
     for (int i = 0; i < timers.length; i++) {
       FlightTimer timer = setup.power().timers().get(i);
       if (setBack(timer, moment)) {
         timers[i] = timer.countsDown() ? timer.startSeconds() : 0;
-      } else if (runs(timer, moment)) {
+      }
+    }
+  }
+
+  private void count(double seconds) {
+    for (int i = 0; i < timers.length; i++) {
+      FlightTimer timer = setup.power().timers().get(i);
+      if (!setBack(timer, moment) && runs(timer, moment)) {
         double before = timers[i];
         timers[i] += timer.countsDown() ? -seconds : seconds;
         for (double at : timer.spokenAtSeconds()) {
@@ -326,7 +431,6 @@ public final class BenchRun {
         }
       }
     }
-    return spoken;
   }
 
   private static Said time(double seconds) {
@@ -334,13 +438,21 @@ public final class BenchRun {
     return Said.of("bench.time", "minutes", whole / MINUTE, "seconds", whole % MINUTE);
   }
 
-  private List<String> alarms(BenchHands hands, double seconds) {
-    List<String> sounding = new ArrayList<>();
-    for (int i = 0; i < belowFor.length; i++) {
+  /** Whether each alarm's value is below its limit as things stand. */
+  private void alarms() {
+    for (int i = 0; i < below.length; i++) {
       TelemetryAlarm alarm = setup.power().alarms().get(i);
       double link = hands.linkLost() ? 0 : hands.moment().readings().linkPercent();
       double value = alarm.value().equals("link") ? link : hands.moment().readings().voltage();
-      belowFor[i] = value < alarm.limit() ? belowFor[i] + seconds : 0;
+      below[i] = value < alarm.limit();
+      belowFor[i] = below[i] ? belowFor[i] : 0;
+    }
+  }
+
+  private List<String> sounding() {
+    List<String> sounding = new ArrayList<>();
+    for (int i = 0; i < belowFor.length; i++) {
+      TelemetryAlarm alarm = setup.power().alarms().get(i);
       if (belowFor[i] > alarm.delaySeconds()) {
         sounding.add(alarm.name());
       }

@@ -3,6 +3,7 @@ package hightally.core.bench;
 import hightally.core.power.Power;
 import hightally.core.setup.Setup;
 import hightally.core.signal.Moment;
+import hightally.core.signal.Program;
 import hightally.core.signal.SignalPath;
 import java.util.Arrays;
 import java.util.function.IntFunction;
@@ -20,6 +21,9 @@ import java.util.function.IntFunction;
  * the phase that is on; the other way round it stops at once and rises from there.
  */
 final class PhaseFade {
+  /** What is this near its end has arrived. */
+  private static final double ROUNDING = 1e-9;
+
   private final Setup setup;
   private final SignalPath path;
   private final double[] weights;
@@ -51,21 +55,36 @@ final class PhaseFade {
     return weights[phase] < 1 || rising > 0;
   }
 
-  /** Lets time pass in the phase that was on, then changes to the one that is on now. */
-  void pass(double seconds, int now) {
+  /** Lets time pass in the phase that is on. */
+  void pass(double seconds) {
     if (phase >= 0) {
       grow(seconds);
       rise(seconds);
     }
-    if (phase >= 0 && now != phase) {
+  }
+
+  /** Changes to the phase that is on now. */
+  void on(int now) {
+    boolean first = phase < 0;
+    if (!first && now != phase) {
       rising = setup.phases().get(now).fadeSeconds();
     }
-    boolean first = phase < 0;
+    boolean changed = now != phase;
     phase = now;
-    if (first || setup.phases().get(now).fadeSeconds() == 0) {
+    if (first || changed && setup.phases().get(now).fadeSeconds() == 0) {
       Arrays.fill(weights, 0);
       weights[now] = 1;
     }
+  }
+
+  /** How long until the phase or the motors have arrived, seconds; infinite where they have. */
+  double soonest() {
+    double weight = phase < 0 ? 1 : weights[phase];
+    double phaseLeft =
+        weight >= 1
+            ? Double.POSITIVE_INFINITY
+            : (1 - weight) * setup.phases().get(phase).fadeSeconds();
+    return Math.min(phaseLeft, rising > 0 ? rising : Double.POSITIVE_INFINITY);
   }
 
   private void grow(double seconds) {
@@ -74,7 +93,8 @@ final class PhaseFade {
     if (left <= 0 || seconds <= 0) {
       return;
     }
-    double grown = fade == 0 ? 1 : Math.min(1, weights[phase] + seconds / fade);
+    double grown = fade == 0 ? 1 : weights[phase] + seconds / fade;
+    grown = grown > 1 - ROUNDING ? 1 : grown;
     for (int i = 0; i < weights.length; i++) {
       weights[i] *= i == phase ? 1 : (1 - grown) / left;
     }
@@ -83,7 +103,7 @@ final class PhaseFade {
 
   private void rise(double seconds) {
     if (rising > 0) {
-      double part = Math.min(1, seconds / rising);
+      double part = seconds > rising - ROUNDING ? 1 : seconds / rising;
       for (int i = 0; i < standing.length; i++) {
         standing[i] += part * (asked[i] - standing[i]);
       }
@@ -95,36 +115,22 @@ final class PhaseFade {
    * The commands of all surfaces, then of all motors, percent.
    *
    * @param seen the moment as a phase sees it: what asks for a phase is true in its own only
-   * @param mixes how far each mix has come in
+   * @param mixes how far the mixes with a fade of their own have come in
    * @param held whether cut, arming or the latch hold the motors
    */
-  double[] commands(IntFunction<Moment> seen, double[] mixes, boolean held) {
-    double[] now = path.program().commands(seen.apply(phase), phase, mixes);
-    double[] faded = now.clone();
+  double[] commands(IntFunction<Moment> seen, Program.Parts mixes, boolean held) {
+    double[] faded = path.program().faded(seen, weights, phase, mixes);
     int surfaces = setup.surfaces().size();
-    if (weights[phase] < 1) {
-      Arrays.fill(faded, 0, surfaces, 0);
-      for (int i = 0; i < weights.length; i++) {
-        boolean other = i != phase && weights[i] > 0;
-        add(other ? path.program().commands(seen.apply(i), i, mixes) : now, i, faded);
-      }
-    }
     if (wasHeld && !held) {
       rising = setup.phases().get(phase).fadeSeconds();
     }
     wasHeld = held;
-    asked = Arrays.copyOfRange(now, surfaces, now.length);
+    asked = Arrays.copyOfRange(faded, surfaces, faded.length);
     for (int i = 0; i < standing.length; i++) {
       standing[i] = held || rising == 0 ? asked[i] : fallen(standing[i], asked[i]);
       faded[surfaces + i] = standing[i];
     }
     return faded;
-  }
-
-  private void add(double[] commands, int from, double[] faded) {
-    for (int i = 0; i < setup.surfaces().size(); i++) {
-      faded[i] += weights[from] * commands[i];
-    }
   }
 
   private double fallen(double stands, double wanted) {

@@ -70,17 +70,18 @@ public final class ScenePlay {
     List<List<Double>> mm = new ArrayList<>();
     setup.surfaces().forEach(surface -> mm.add(new ArrayList<>()));
     int step = 0;
+    double passed = 0;
     int frames = (int) Math.ceil(scene.seconds() / FRAME_SECONDS);
     for (int frame = 0; frame <= frames; frame++) {
       double at = Math.min(scene.seconds(), frame * FRAME_SECONDS);
       while (step + 1 < scene.steps().size() && scene.steps().get(step + 1).atSeconds() <= at) {
         step++;
+        double then = Math.max(passed, scene.steps().get(step).atSeconds());
+        run.step(hands(setup, scene.steps().get(step)), then - passed);
+        passed = then;
       }
-      SceneStep now = scene.steps().get(step);
-      BenchMoment shown =
-          run.step(
-              new BenchHands(fitted(setup, now.moment()), now.linkLost()),
-              frame == 0 ? 0 : at - seconds.get(frame - 1));
+      BenchMoment shown = run.step(hands(setup, scene.steps().get(step)), at - passed);
+      passed = at;
       seconds.add(at);
       power.add(shown.motorPower());
       phases.add(shown.phase());
@@ -94,6 +95,10 @@ public final class ScenePlay {
           new Track(setup.surfaces().get(i).id(), setup.surfaces().get(i).name(), mm.get(i)));
     }
     return new Played(seconds, tracks, power, phases);
+  }
+
+  private static BenchHands hands(Setup setup, SceneStep step) {
+    return new BenchHands(fitted(setup, step.moment()), step.linkLost());
   }
 
   /** Trims beyond this transmitter's range are not played but named. */

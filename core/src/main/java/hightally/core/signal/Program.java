@@ -11,6 +11,7 @@ import java.util.Deque;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.function.IntFunction;
 
 /**
  * The transmitter's program made ready to run: a moment to the command of every surface and motor.
@@ -31,6 +32,9 @@ public final class Program {
   private final Signals signals;
   private final boolean motorsAlone;
 
+  /** The mixes with a fade of their own, a bit each. */
+  private final long fading;
+
   /** When a mix acts. */
   private record Gate(int when, boolean[] phases, boolean fades) {}
 
@@ -48,6 +52,11 @@ public final class Program {
                         Conditions.inPhases(setup, one.phases()),
                         one.fadeSeconds() > 0))
             .toArray(Gate[]::new);
+    long own = 0;
+    for (int i = 0; i < mixes.length; i++) {
+      own |= mixes[i].fades() ? 1L << i : 0;
+    }
+    fading = own;
     TermMaker maker = new TermMaker(setup);
     targets = maker.targets().toArray(Target[]::new);
     signals = maker.signals();
@@ -112,7 +121,7 @@ public final class Program {
       boolean acts =
           weights == null || !gate.fades()
               ? conditions.active(gate.when(), gate.phases(), moment, phase)
-              : gate.phases()[phase] && weights[i] > 0;
+              : weights[i] > 0;
       acting |= acts ? 1L << i : 0;
     }
     Feels.Decided feel = feels.at(moment, phase);
@@ -217,9 +226,86 @@ public final class Program {
     return run(moment, standing(moment, phase, weights), trims(moment, phase)).commands();
   }
 
-  /** Whether a mix's condition is true, whatever the phase. */
+  /** Whether a mix is on: its condition is true and its phase is. */
   public boolean wanted(int mix, Moment moment, int phase) {
-    return conditions.isTrue(mixes[mix].when(), moment, phase);
+    return conditions.active(mixes[mix].when(), mixes[mix].phases(), moment, phase);
+  }
+
+  /**
+   * How far mixes with a fade of their own have come in: a part each, 0 to 1. What a motor has of
+   * them is asked for apart, since power falls at once.
+   */
+  public interface Parts {
+    /** How far a mix has come in for the surfaces. */
+    double ofSurfaces(int mix);
+
+    /**
+     * How far a mix has come in for one motor.
+     *
+     * @param adds what it adds to the motor once it is all in, percent
+     * @param rest what the motor is told without any such mix, percent
+     */
+    double ofMotor(int mix, int motor, double adds, double rest);
+  }
+
+  /**
+   * The commands of all surfaces, then of all motors, while phases fade into one another: every
+   * surface has the weighted sum of what each phase asks for, and with it what mixes with a fade of
+   * their own add, which is no phase's: their source is the weighted one. Motors have what the
+   * phase that is on asks for.
+   *
+   * @param seen the moment as a phase sees it
+   * @param weights of the phases, together 1
+   * @param on the phase that is on
+   */
+  public double[] faded(IntFunction<Moment> seen, double[] weights, int on, Parts parts) {
+    Run[] runs = new Run[weights.length];
+    for (int i = 0; i < runs.length; i++) {
+      if (i == on || weights[i] > 0) {
+        Moment moment = seen.apply(i);
+        Standing standing = standing(moment, i);
+        long acting = standing.acting() & ~fading;
+        runs[i] =
+            begun(
+                moment,
+                new Standing(i, standing.feel(), acting, standing.held(), null),
+                trims(moment, i));
+      }
+    }
+    double[] commands = new double[targets.length];
+    for (int target : order) {
+      boolean motor = targets[target].isMotor();
+      double rest = targets[target].sum(runs[on]);
+      double own = 0;
+      for (Term term : targets[target].terms(on)) {
+        if (term.mix() >= 0 && (fading & 1L << term.mix()) != 0) {
+          double adds = term.of(weighted(term.signal(), runs, weights));
+          own +=
+              adds
+                  * (motor
+                      ? parts.ofMotor(term.mix(), target - surfaceCount(), adds, rest)
+                      : parts.ofSurfaces(term.mix()));
+        }
+      }
+      for (int i = 0; i < runs.length; i++) {
+        if (runs[i] != null) {
+          double sum = (i == on ? rest : targets[target].sum(runs[i])) + own;
+          sum = motor ? hold.command(sum, runs[i].standing().held()) : sum;
+          runs[i].put(target, sum);
+          commands[target] += motor ? 0 : weights[i] * sum;
+        }
+      }
+      commands[target] = motor ? runs[on].command(target) : commands[target];
+    }
+    return commands;
+  }
+
+  private static double weighted(Signal signal, Run[] runs, double[] weights) {
+    double sum = 0;
+    for (int i = 0; i < runs.length; i++) {
+      sum += runs[i] == null || weights[i] == 0 ? 0 : weights[i] * runs[i].value(signal);
+    }
+    return sum;
   }
 
   /** A run whose signals are known and whose commands are not worked out yet. */

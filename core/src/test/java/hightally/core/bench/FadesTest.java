@@ -4,7 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import hightally.core.airframe.Motor;
-import hightally.core.mix.Mix;
+import hightally.core.channel.Channel;
+import hightally.core.condition.Condition;
+import hightally.core.condition.ConditionKind;
+import hightally.core.plain.PlainBench;
 import hightally.core.plain.PlainModel;
 import hightally.core.plain.RandomPrograms;
 import hightally.core.setup.Setup;
@@ -12,10 +15,9 @@ import hightally.core.signal.Moment;
 import hightally.core.signal.Readings;
 import hightally.core.signal.SignalPath;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Random;
+import java.util.stream.IntStream;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 
@@ -27,59 +29,35 @@ class FadesTest {
   private static final double FINE = 1e-6;
   private static final double STEP = 0.05;
   private static final int STEPS = 60;
+  private static final int FLICKS = 12;
 
-  /** The weights as they are described: one number a phase, one a mix. */
-  private static final class PlainFade {
-    private final Setup setup;
-    private final double[] phases;
-    private final Map<String, Double> mixes = new HashMap<>();
-    private int on = -1;
+  /** A program whose conditions wait, whose timer comes to its limit and whose wings are slowed. */
+  private static Setup inTime(long seed) {
+    Setup setup = RandomPrograms.waiting(seed);
+    Random random = new Random(seed);
+    return setup
+        .change()
+        .conditions(setup.conditions().stream().map(FadesTest::soon).toList())
+        .channels(
+            setup.channels().stream()
+                .map(
+                    one ->
+                        one.carriesThrottle() || random.nextInt(3) > 0
+                            ? one
+                            : slowed(one, 1 + random.nextInt(3)))
+                .toList())
+        .done();
+  }
 
-    PlainFade(Setup setup) {
-      this.setup = setup;
-      phases = new double[setup.phases().size()];
-    }
+  private static Channel slowed(Channel one, double seconds) {
+    return new Channel(
+        one.number(), one.name(), one.carries(), one.reversed(), 0, 100, 100, seconds);
+  }
 
-    void pass(Moment moment) {
-      PlainModel plain = new PlainModel(setup);
-      if (on >= 0) {
-        double fade = setup.phases().get(on).fadeSeconds();
-        double grown = fade == 0 ? 1 : Math.min(1, phases[on] + STEP / fade);
-        double others = 1 - phases[on];
-        for (int i = 0; i < phases.length; i++) {
-          if (i != on && others > 0) {
-            phases[i] *= (1 - grown) / others;
-          }
-        }
-        phases[on] = grown;
-      }
-      int now = plain.phase(moment);
-      if (on < 0 || setup.phases().get(now).fadeSeconds() == 0) {
-        java.util.Arrays.fill(phases, 0);
-        phases[now] = 1;
-      }
-      boolean first = on < 0;
-      on = now;
-      for (Mix mix : setup.mixes()) {
-        if (mix.fadeSeconds() > 0) {
-          double aim = plain.isTrue(mix.when(), moment, on) ? 1 : 0;
-          double had = mixes.getOrDefault(mix.id(), aim);
-          double most = first ? 1 : STEP / mix.fadeSeconds();
-          mixes.put(mix.id(), had + Math.max(-most, Math.min(most, aim - had)));
-        }
-      }
-    }
-
-    double command(String surface, Moment moment) {
-      PlainModel plain = new PlainModel(setup, mixes);
-      double sum = 0;
-      for (int i = 0; i < phases.length; i++) {
-        if (phases[i] > 0) {
-          sum += phases[i] * plain.command(setup.surface(surface).orElseThrow(), moment, i);
-        }
-      }
-      return sum;
-    }
+  private static Condition soon(Condition one) {
+    return one.kind() == ConditionKind.TIMER_ABOVE
+        ? new Condition(one.id(), one.name(), one.kind(), one.subject(), 1, List.of(), 0)
+        : one;
   }
 
   private static Moment moved(Moment moment, Random random) {
@@ -112,29 +90,41 @@ class FadesTest {
         Readings.NORMAL);
   }
 
-  @Property(tries = 150)
-  void surfacesGoByWeightsWhateverIsFlickedWhenever(@ForAll long seed) {
-    Setup setup = RandomPrograms.of(seed);
+  /** Pauses of any length before flicks: what comes after does not begin before them. */
+  @Property(tries = 300)
+  void aSceneGoesAsOnThePlainBenchWhateverIsFlickedWhenever(@ForAll long seed) {
+    Setup setup = inTime(seed);
     Random random = new Random(seed);
-    BenchRun run = new BenchRun(SignalPath.of(setup));
-    PlainFade plain = new PlainFade(setup);
     Moment moment = moved(RandomPrograms.moment(random), random).with(Readings.NORMAL);
     moment = moment.withThrottle(moment.throttle(), false);
-    double passed = 0;
-    for (int i = 0; i < STEPS; i++) {
-      moment = random.nextInt(4) == 0 ? moved(moment, random) : moment;
-      BenchMoment now = run.step(new BenchHands(moment, false), i == 0 ? 0 : STEP);
-      Moment seen = moment.with(new Readings(100, 12.6, List.of(passed), List.of()));
-      plain.pass(seen);
-      assertThat(now.phase()).isEqualTo(plain.on);
-      boolean held = now.motorHeld();
-      Moment held0 = held ? seen.withThrottle(seen.throttle(), true) : seen;
-      for (int c = 0; c < 2; c++) {
-        double expected = plain.command(setup.channels().get(c).carries(), held0);
-        assertThat(now.positions().commandPercent()[c]).isCloseTo(expected, within(FINE));
+    BenchRun run = new BenchRun(SignalPath.of(setup));
+    run.step(new BenchHands(moment, false), 0);
+    PlainBench plain = new PlainBench(setup, moment);
+    for (int i = 0; i < FLICKS; i++) {
+      int ticks = random.nextInt(3) == 0 ? random.nextInt(3) : random.nextInt(150);
+      moment = random.nextInt(3) > 0 ? moved(moment, random) : moment;
+      plain.pass(ticks);
+      plain.set(moment);
+      BenchMoment now = run.step(new BenchHands(moment, false), ticks * PlainBench.TICK);
+      assertThat(now.phase()).isEqualTo(plain.phase());
+      assertThat(now.motorHeld()).isEqualTo(plain.held());
+      double[] expected = plain.commands();
+      for (int c = 0; c < expected.length; c++) {
+        if (!setup.channels().get(c).carries().equals("toggle")) {
+          assertThat(now.positions().commandPercent()[c])
+              .as("channel " + setup.channels().get(c).number() + " after flick " + i)
+              .isCloseTo(expected[c], within(FINE));
+        }
       }
-      passed += i == 0 ? 0 : STEP;
     }
+  }
+
+  private static double[] powers(Setup setup, BenchMoment now) {
+    PlainModel plain = new PlainModel(setup);
+    double[] commands = now.positions().commandPercent();
+    return IntStream.range(0, setup.airframe().motors().size())
+        .mapToDouble(motor -> plain.power(commands[2 + motor]))
+        .toArray();
   }
 
   /** Less power comes at once; more comes no faster than straight over the rest of the fade. */
@@ -146,14 +136,19 @@ class FadesTest {
     PlainModel plain = new PlainModel(setup);
     Moment moment = moved(RandomPrograms.moment(random), random).with(Readings.NORMAL);
     double[] before = null;
+    double[] earlier = null;
     int phase = -1;
     double since = 1e9;
     boolean held = false;
     for (int i = 0; i < STEPS; i++) {
+      Moment was = moment;
       Moment next = random.nextInt(6) == 0 ? moved(moment, random) : moment;
       boolean still = next.equals(moment);
       moment = next;
-      BenchMoment now = run.step(new BenchHands(moment, false), i == 0 ? 0 : STEP);
+      if (i > 0) {
+        before = powers(setup, run.step(new BenchHands(was, false), STEP));
+      }
+      BenchMoment now = run.step(new BenchHands(moment, false), 0);
       boolean settled = phase >= 0 && since > setup.phases().get(phase).fadeSeconds() + STEP;
       since = i > 0 && (now.phase() != phase || held && !now.motorHeld()) ? 0 : since + STEP;
       phase = now.phase();
@@ -161,11 +156,10 @@ class FadesTest {
       Moment seen =
           moment.with(new Readings(100, 12.6, List.of(Math.max(0, i - 1) * STEP), List.of()));
       double fade = setup.phases().get(phase).fadeSeconds();
-      double[] powers = new double[setup.airframe().motors().size()];
+      double[] powers = powers(setup, now);
       for (int m = 0; m < powers.length; m++) {
         Motor motor = setup.airframe().motors().get(m);
         double told = now.positions().commandPercent()[2 + m];
-        powers[m] = plain.power(told);
         PlainModel faded = new PlainModel(setup);
         boolean mixesFade = setup.mixes().stream().anyMatch(mix -> mix.fadeSeconds() > 0);
         if (!mixesFade) {
@@ -175,15 +169,15 @@ class FadesTest {
             assertThat(told).isCloseTo(asked, within(FINE));
           }
         }
-        if (before != null && since < fade && still) {
-          assertThat(powers[m] - before[m])
+        if (earlier != null && since < fade && still) {
+          assertThat(powers[m] - earlier[m])
               .isLessThanOrEqualTo(STEP / (fade - since + STEP) + FINE);
         }
         if (before != null && settled && since == 0 && fade > 0) {
           assertThat(powers[m]).as("at the flick").isLessThanOrEqualTo(before[m] + FINE);
         }
       }
-      before = powers;
+      earlier = powers;
     }
   }
 }

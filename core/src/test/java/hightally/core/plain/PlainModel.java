@@ -26,8 +26,8 @@ import hightally.core.setup.Setup;
 import hightally.core.signal.Moment;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
+import java.util.function.ToDoubleFunction;
 
 /**
  * A second way from stick to surface, written from {@code docs/computation.md} alone and as plainly
@@ -36,11 +36,12 @@ import java.util.Set;
  */
 public final class PlainModel {
   private final Setup setup;
-  private final Map<String, Double> come;
+  private final Set<String> apart;
+  private final ToDoubleFunction<String> besides;
   private final Set<String> waiting;
 
   public PlainModel(Setup setup) {
-    this(setup, Map.of());
+    this(setup, Set.of(), Set.of(), target -> 0);
   }
 
   /**
@@ -49,20 +50,21 @@ public final class PlainModel {
    * @param waiting their ids
    */
   public PlainModel(Setup setup, Set<String> waiting) {
-    this.setup = setup;
-    this.waiting = Set.copyOf(waiting);
-    come = Map.of();
+    this(setup, waiting, Set.of(), target -> 0);
   }
 
   /**
    * The same while mixes with a fade of their own come in or go.
    *
-   * @param come how far, by the mix's id, 0 to 1
+   * @param apart their ids: they are not asked
+   * @param besides what they add to a surface instead, percent
    */
-  public PlainModel(Setup setup, Map<String, Double> come) {
+  public PlainModel(
+      Setup setup, Set<String> waiting, Set<String> apart, ToDoubleFunction<String> besides) {
     this.setup = setup;
-    this.come = come;
-    waiting = Set.of();
+    this.waiting = Set.copyOf(waiting);
+    this.apart = Set.copyOf(apart);
+    this.besides = besides;
   }
 
   /** One thing that adds to a command, in the order the tally lists them. */
@@ -316,27 +318,37 @@ public final class PlainModel {
   private List<Part> mixed(String target, Moment moment, int phase) {
     List<Part> parts = new ArrayList<>();
     for (Mix mix : setup.mixes()) {
-      double plus = 0;
-      double minus = 0;
-      for (MixTarget one : mix.targets()) {
-        plus += one.target().equals(target) ? one.factor() : 0;
-        minus += one.target().equals(target) ? one.factorMinus() : 0;
+      boolean moves = mix.targets().stream().anyMatch(one -> one.target().equals(target));
+      if (moves && !apart.contains(mix.id()) && acts(mix.when(), mix.phases(), moment, phase)) {
+        double value = value(mix, target, source(mix, moment, phase));
+        if (value != 0) {
+          parts.add(new Part("MIX", value));
+        }
       }
-      Double part = come.get(mix.id());
-      boolean acts =
-          part == null
-              ? acts(mix.when(), mix.phases(), moment, phase)
-              : part > 0 && acts("", mix.phases(), moment, phase);
-      if ((plus != 0 || minus != 0) && acts) {
-        double source = source(mix, moment, phase);
-        double value = (source < 0 ? minus : plus) * value(mix, source);
-        parts.add(new Part("MIX", part == null ? value : part * value));
-      }
+    }
+    if (besides.applyAsDouble(target) != 0) {
+      parts.add(new Part("MIX", besides.applyAsDouble(target)));
     }
     return parts;
   }
 
-  private double source(Mix mix, Moment moment, int phase) {
+  /** What a mix adds to a target for a value of its source, percent. */
+  static double value(Mix mix, String target, double source) {
+    double factor = 0;
+    for (MixTarget one : mix.targets()) {
+      boolean meant = one.target().equals(target);
+      factor += meant ? source < 0 ? one.factorMinus() : one.factor() : 0;
+    }
+    return factor * value(mix, source);
+  }
+
+  /** Whether a mix's condition is true and its phase is on. */
+  boolean on(Mix mix, Moment moment, int phase) {
+    return acts(mix.when(), mix.phases(), moment, phase);
+  }
+
+  /** The value a mix is made from, percent. */
+  double source(Mix mix, Moment moment, int phase) {
     return switch (mix.source()) {
       case STICK -> 100 * stick(control(mix.subject()), moment);
       case RESPONSE -> response(control(mix.subject()), moment, phase);
@@ -420,11 +432,16 @@ public final class PlainModel {
     if (held(moment, phase)) {
       return setup.power().cutPercent();
     }
+    return Math.max(-100, Math.min(100, unlimited(motor, moment, phase)));
+  }
+
+  /** What it is asked to do, neither held nor cut off at full power, percent. */
+  double unlimited(Motor motor, Moment moment, int phase) {
     double asked = curve(phase, 200 * throttle(moment) - 100);
     for (Part part : mixed(motor.id(), moment, phase)) {
       asked += part.percent();
     }
-    return Math.max(-100, Math.min(100, asked));
+    return asked;
   }
 
   /**
