@@ -10,6 +10,7 @@ public enum HazardKind {
   CUT_DISAGREES(
       Said.of("hazard.cutFailsafeArmingDoNot"), Said.of("hazard.whatShouldStopMotorRuns")),
   CANNOT_STOP(Said.of("hazard.stickAllWayBackDoes"), Said.of("hazard.oneReflexPilotFails")),
+  LINKAGE_LOCKS(Said.of("hazard.linkageLocks"), Said.of("hazard.linkageLocksWhy")),
   RUNS_OUT(Said.of("hazard.surfaceRunsOutTravel"), Said.of("hazard.partStickDoesNothingOther")),
   SURFACE_JUMPS(Said.of("hazard.surfaceJumps"), Said.of("hazard.surfaceJumpsWhy")),
   SWITCH_MOVES(Said.of("hazard.switchMoves"), Said.of("hazard.switchMovesWhy")),
@@ -40,7 +41,7 @@ public enum HazardKind {
   /** Whether a model is better not flown while one is open. */
   public boolean grounds() {
     return switch (this) {
-      case MOTOR_STARTS, CUT_DISAGREES, CANNOT_STOP, SURFACES_TOUCH -> true;
+      case MOTOR_STARTS, CUT_DISAGREES, CANNOT_STOP, SURFACES_TOUCH, LINKAGE_LOCKS -> true;
       default -> false;
     };
   }

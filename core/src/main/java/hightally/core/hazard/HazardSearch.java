@@ -30,11 +30,26 @@ import java.util.stream.IntStream;
  * What every switch can do: all positions of switches and all stretches of levers and sticks in
  * which nothing switches, all transitions of one of them, and in each wherever sticks and levers
  * can go: bounded where that can be proven, tried in the corners where it cannot. Of hazards of one
- * kind about one thing only the worst is kept.
+ * kind about one thing only the worst is kept, to within a few hundredths.
+ *
+ * <p>Searched by effect: what counts alike is looked at once, and every output over what it hangs
+ * on only. What can hurt first comes first: motors, then linkages that lock, surfaces that touch
+ * and jump. It is bounded by the work done, never by time.
  */
 public final class HazardSearch {
-  /** How many states pass before it is asked whether to stop. */
-  static final int LOOK_UP = 64;
+  /** Version of what is looked for and how: what an older one found is worked out anew. */
+  public static final int VERSION = 1;
+
+  /** As much work as a search may do where nothing else is said: some minutes of it. */
+  public static final long MOST_WORK = 20_000_000;
+
+  /** The part of the work after which motors are looked at, for those who watch. */
+  private static final double MOTORS = 0.1;
+
+  private static final double SURFACES = 0.6;
+  private static final double JUMPS = 0.9;
+
+  private static final double SAME_SIZE = 1e-6;
 
   private static final double LOOK_SECONDS = 1.2;
 
@@ -42,6 +57,9 @@ public final class HazardSearch {
   private final Setup setup;
   private final double standing;
   private final States states;
+  private final SwitchLogic logic;
+  private final Regions regions;
+  private final Work work;
   private final Bends bends;
   private final Map<String, Found> found = new LinkedHashMap<>();
 
@@ -55,10 +73,18 @@ public final class HazardSearch {
    * @param evaluated how many moments had to be evaluated; all else was bounded
    * @param sampled in how many kinds of states, or of changes between them, no bound decides and
    *     places were tried
+   * @param work all that was done: regions told apart, moments and parts looked at
+   * @param motorWork as much of it until all that concerns motors was known; all where it was not
    * @param ending how it ended; only a whole search proves anything
    */
   public record Outcome(
-      List<Hazard> hazards, long states, long evaluated, long sampled, Ending ending) {
+      List<Hazard> hazards,
+      long states,
+      long evaluated,
+      long sampled,
+      long work,
+      long motorWork,
+      Ending ending) {
     /** Whether it looked at everything it set out to. */
     public boolean complete() {
       return ending == Ending.WHOLE;
@@ -71,15 +97,18 @@ public final class HazardSearch {
     WHOLE,
     /** It was stopped on the way. */
     STOPPED,
-    /** More states than can be looked at in bounded time and memory: none was. */
+    /** It did all the work it may without coming to an end. */
     TOO_LARGE
   }
 
-  HazardSearch(SignalPath path) {
+  HazardSearch(SignalPath path, Work work) {
     this.path = path;
+    this.work = work;
     setup = path.setup();
     standing = standing(setup);
     states = new States(path);
+    logic = new SwitchLogic(path, states);
+    regions = new Regions(logic, states.lines().size(), work);
     bends = new Bends(setup);
   }
 
@@ -91,43 +120,54 @@ public final class HazardSearch {
   /**
    * Searches until told to stop.
    *
-   * @param stop asked between states
+   * @param stop asked now and then
    * @param progress told the part done, 0 to 1
    */
   public static Outcome of(SignalPath path, BooleanSupplier stop, DoubleConsumer progress) {
-    return new HazardSearch(path).search(stop, progress);
+    return of(path, MOST_WORK, stop, progress);
   }
 
-  private Outcome search(BooleanSupplier stop, DoubleConsumer progress) {
-    long count = states.count();
-    boolean tooLarge = count > States.MOST;
-    PowerHazards power = new PowerHazards(this, tooLarge ? 0 : (int) count);
+  /**
+   * Searches until told to stop or until so much is done.
+   *
+   * @param mostWork regions told apart, moments and parts looked at
+   * @param stop asked now and then
+   * @param progress told the part done, 0 to 1
+   */
+  public static Outcome of(
+      SignalPath path, long mostWork, BooleanSupplier stop, DoubleConsumer progress) {
+    Work work = new Work(mostWork, stop, progress);
+    return new HazardSearch(path, work).search(mostWork);
+  }
+
+  private Outcome search(long mostWork) {
+    PowerHazards power = new PowerHazards(this);
     StateHazards surfaces = new StateHazards(this);
-    JumpHazards jumps = new JumpHazards(this, tooLarge ? 0 : (int) count);
-    SteadyHazards steady = new SteadyHazards(this, tooLarge ? 0 : (int) count);
+    JumpHazards jumps = new JumpHazards(this);
+    SteadyHazards steady = new SteadyHazards(this);
     ProgramHazards program = new ProgramHazards(this);
     StopHazards stops = new StopHazards(this);
+    Ending ending = Ending.WHOLE;
+    long motorWork = -1;
     stops.look();
     program.written();
-    boolean complete = !tooLarge;
-    for (int number = 0; number < count && complete; number++) {
-      State state = State.of(path, states, number);
-      power.state(state);
-      surfaces.state(state);
-      jumps.state(state);
-      steady.state(state);
-      program.state(state);
-      if (number % LOOK_UP == 0) {
-        progress.accept((double) number / count);
-        complete = !stop.getAsBoolean();
-      }
-    }
-    complete = complete && power.changes(stop) && jumps.changes(stop) && steady.changes(stop);
-    if (complete) {
+    try {
+      work.spend(0);
+      work.stage(0, MOTORS);
+      power.look();
+      motorWork = work.done();
+      work.stage(MOTORS, SURFACES);
+      surfaces.look();
+      work.stage(SURFACES, JUMPS);
+      jumps.look();
+      work.stage(JUMPS, 1);
+      steady.look();
       program.never();
       surfaces.dead();
       stops.throwsASurface(surfaces);
-      progress.accept(1);
+      work.told(1);
+    } catch (Work.Stopped e) {
+      ending = work.done() > mostWork ? Ending.TOO_LARGE : Ending.STOPPED;
     }
     List<Hazard> hazards =
         found.values().stream()
@@ -138,10 +178,12 @@ public final class HazardSearch {
             .toList();
     return new Outcome(
         new ArrayList<>(hazards),
-        count,
+        states.count(),
         surfaces.evaluated() + power.evaluated() + jumps.evaluated() + steady.evaluated(),
         surfaces.sampled() + power.sampled() + jumps.sampled() + steady.sampled(),
-        tooLarge ? Ending.TOO_LARGE : complete ? Ending.WHOLE : Ending.STOPPED);
+        work.done(),
+        motorWork < 0 ? work.done() : motorWork,
+        ending);
   }
 
   SignalPath path() {
@@ -156,8 +198,16 @@ public final class HazardSearch {
     return states;
   }
 
-  Bends bends() {
-    return bends;
+  SwitchLogic logic() {
+    return logic;
+  }
+
+  Regions regions() {
+    return regions;
+  }
+
+  Work work() {
+    return work;
   }
 
   /** The axis the motors' control lies on. */
@@ -257,7 +307,8 @@ public final class HazardSearch {
       boolean linkLost) {
     String key = kind + " " + subject;
     Found before = found.get(key);
-    if (before == null || size > before.size()) {
+    // Of equals the first stays: fewest things moved.
+    if (before == null || size > before.size() + SAME_SIZE) {
       List<Moment> told = moments.stream().map(this::told).toList();
       Hazard.Showing showing = new Hazard.Showing(leadIn(told), standing, linkLost);
       Hazard hazard = new Hazard(kind, subject, words, kind.why(), way, told, showing, mends, "");

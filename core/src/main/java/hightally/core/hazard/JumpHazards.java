@@ -2,89 +2,93 @@ package hightally.core.hazard;
 
 import hightally.core.airframe.Surface;
 import hightally.core.edit.Mend;
+import hightally.core.hazard.SwitchLogic.Watch;
+import hightally.core.mix.MixSource;
+import hightally.core.quantity.Control;
 import hightally.core.quantity.Quantity;
 import hightally.core.quantity.Said;
 import hightally.core.setup.Setup;
+import hightally.core.signal.CommandSpans;
 import hightally.core.signal.Moment;
 import hightally.core.signal.Program;
 import hightally.core.signal.SignalPath;
+import hightally.core.signal.Spans;
 import hightally.core.signal.StillCommand;
 import hightally.core.signal.Stretch;
 import java.util.ArrayList;
-import java.util.HashMap;
-import java.util.HashSet;
+import java.util.BitSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
-import java.util.function.BooleanSupplier;
 
 /**
  * Surfaces that jump at a flick, sticks centred: what no fade takes in hand. A phase that fades in
- * moves nothing at once, nor does a mix with a fade of its own.
+ * moves nothing at once, nor does a mix with a fade of its own, nor a channel that is slowed.
+ *
+ * <p>Of every flick only that is told which the flick itself changes. What stays alike on both
+ * sides is told only where the surface stands so differently by it that it may jump further than
+ * was seen.
  */
 final class JumpHazards {
   private static final double NOTHING_PERCENT = 0.1;
   private static final double[] WAYS = {1, -1};
-
-  /** Steps of a command in which a linkage's gain is looked at, percent. */
-  private static final double FINE_PERCENT = 10;
-
   private static final double LEEWAY = 0.9;
+
+  /**
+   * So much further a jump may be somewhere without being looked for, as part of the worst seen.
+   */
+  private static final double FURTHER = 1.02;
 
   private final HazardSearch search;
   private final SignalPath path;
   private final Setup setup;
-  private final Map<List<Object>, Integer> kinds = new HashMap<>();
+  private final CommandSpans commands;
   private final List<Integer> slides = new ArrayList<>();
-  private final List<Integer> axisLines;
-  private final List<Program.Decision> decided = new ArrayList<>();
-  private final int[] kindOf;
-  private final boolean[] centred;
+  private final BitSet slideLines;
+  private final boolean powerMoves;
+  private final long mixes;
 
-  /** What each surface's command can hang on; null where no channel carries it. */
+  /** What each surface's command can hang on; null where no channel carries it, or it is slowed. */
   private final Program.Hangs[] hangs;
+
+  private final TravelTable[] travels;
 
   /** By how much a command must change at least for its surface to jump, percent. */
   private final double[] least;
 
+  /** The furthest each surface was seen to jump, mm. */
+  private final double[] worst;
+
   private long evaluated;
   private long sampled;
 
-  JumpHazards(HazardSearch search, int count) {
+  JumpHazards(HazardSearch search) {
     this.search = search;
     path = search.path();
     setup = search.setup();
-    kindOf = new int[count];
-    centred = new boolean[count];
+    commands = new CommandSpans(path);
     Set<Integer> on = new TreeSet<>();
-    hangs = new Program.Hangs[setup.surfaces().size()];
-    for (int i = 0; i < hangs.length; i++) {
+    int surfaces = setup.surfaces().size();
+    hangs = new Program.Hangs[surfaces];
+    travels = new TravelTable[surfaces];
+    least = new double[surfaces];
+    worst = new double[surfaces];
+    long felt = 0;
+    for (int i = 0; i < surfaces; i++) {
       int carried = path.carriedBehind(i);
-      hangs[i] = carried < 0 ? null : path.program().hangs(carried);
-      on.addAll(path.program().hangs(i).axes());
-    }
-    on.stream().filter(axis -> axis >= Places.THROTTLE).forEach(slides::add);
-    axisLines = search.states().linesOn(slides::contains);
-    least = new double[setup.surfaces().size()];
-    for (int i = 0; i < least.length; i++) {
-      least[i] = LEEWAY * setup.house().surfaceJumpMm() / steepest(i);
-    }
-  }
-
-  /** The most a surface moves for a percent of command, mm. */
-  private double steepest(int surface) {
-    double limit = setup.transmitter().commandLimitPercent();
-    double most = 0;
-    if (path.carriedBehind(surface) >= 0) {
-      double before = Lost.realMm(path, surface, -limit);
-      for (double at = FINE_PERCENT - limit; at <= limit; at += FINE_PERCENT) {
-        double here = Lost.realMm(path, surface, at);
-        most = Math.max(most, Math.abs(here - before) / FINE_PERCENT);
-        before = here;
+      boolean slowed = setup.channels().get(path.channelBehind(i)).slowedSeconds() > 0;
+      travels[i] = new TravelTable(path, i, 0);
+      least[i] = LEEWAY * setup.house().surfaceJumpMm() / travels[i].steepest();
+      if (carried >= 0 && !slowed) {
+        hangs[i] = path.program().hangs(carried);
+        on.addAll(hangs[i].axes());
+        felt |= hangs[i].mixes();
       }
     }
-    return most;
+    mixes = felt;
+    on.stream().filter(axis -> axis >= Places.THROTTLE).forEach(slides::add);
+    slideLines = search.states().linesOn(slides::contains);
+    powerMoves = setup.mixes().stream().anyMatch(one -> one.source() == MixSource.POWER);
   }
 
   long evaluated() {
@@ -96,55 +100,57 @@ final class JumpHazards {
     return sampled;
   }
 
-  void state(State state) {
-    Program.Decision decision = state.decision();
-    List<Object> kind = new ArrayList<>(List.of(state.phase(), decision.acting(), decision.held()));
-    axisLines.forEach(line -> kind.add(state.at()[line]));
-    int known = kinds.size();
-    int number = state.number();
-    kindOf[number] = kinds.computeIfAbsent(kind, key -> kinds.size());
-    if (kinds.size() > known) {
-      decided.add(decision);
-    }
-    Moment moment = state.moment();
-    centred[number] = moment.roll() == 0 && moment.pitch() == 0 && moment.yaw() == 0;
-  }
-
-  /**
-   * Everything one flick leads to.
-   *
-   * @return whether it looked at all of it
-   */
-  boolean changes(BooleanSupplier stop) {
-    Set<Long> seen = new HashSet<>();
+  /** Everything one flick leads to. */
+  void look() {
     List<Line> lines = search.states().lines();
-    for (int number = 0; number < kindOf.length; number++) {
-      if (number % HazardSearch.LOOK_UP == 0 && stop.getAsBoolean()) {
-        return false;
+    SwitchLogic logic = search.logic();
+    for (int which = 0; which < lines.size(); which++) {
+      search.work().told((double) which / lines.size());
+      Watch watch = watch(which);
+      boolean moves = slides.contains(States.axis(lines.get(which)));
+      if (lines.get(which).kind() != Line.Kind.SWITCH || !moves && !logic.hangs(watch, which)) {
+        continue;
       }
-      int[] at = centred[number] ? search.states().at(number) : new int[0];
-      for (int which = 0; which < at.length; which++) {
-        if (lines.get(which).kind() == Line.Kind.SWITCH) {
-          for (int cell : search.states().from(which, at[which])) {
-            int to = (int) search.states().number(number, which, cell);
-            long pair = (long) kindOf[number] * kinds.size() + kindOf[to];
-            if (mayJump(number, to, lines.get(which)) && seen.add(pair * lines.size() + which)) {
-              change(number, to, lines.get(which));
-            }
+      for (int cell : logic.cells(which)) {
+        for (int to : logic.cells(which)) {
+          if (search.states().leads(which, cell, to)) {
+            Line line = lines.get(which);
+            search
+                .regions()
+                .changes(
+                    watch,
+                    which,
+                    cell,
+                    to,
+                    search.regions().anywhere(),
+                    change -> change(change, line));
           }
         }
       }
     }
-    return true;
+  }
+
+  /** What a flick of one switch can change. */
+  private Watch watch(int which) {
+    SwitchLogic logic = search.logic();
+    boolean phase = logic.phaseHangs(which);
+    long changed = logic.hanging(mixes, which);
+    // Where a command flows on into another, what makes it up is part of the change.
+    for (Program.Hangs one : hangs) {
+      changed |= one != null && one.chained() && (one.mixes() & changed) != 0 ? one.mixes() : 0;
+    }
+    BitSet lines = (BitSet) slideLines.clone();
+    lines.clear(which);
+    return new Watch(phase, changed, 0, powerMoves && logic.holdHangs(which), lines);
   }
 
   /**
    * Whether anything can move at once: other mixes, a phase without a fade, motors that are held
    * and what their power moves, or a switch that moves something itself.
    */
-  private boolean mayJump(int number, int to, Line line) {
-    Program.Decision was = decided.get(kindOf[number]);
-    Program.Decision is = decided.get(kindOf[to]);
+  private boolean mayJump(State before, State after, Line line) {
+    Program.Decision was = before.decision();
+    Program.Decision is = after.decision();
     boolean phase = was.phase() != is.phase();
     boolean fades = setup.phases().get(is.phase()).fadeSeconds() > 0;
     return was.acting() != is.acting()
@@ -153,52 +159,148 @@ final class JumpHazards {
         || slides.contains(States.axis(line));
   }
 
-  private void change(int number, int to, Line line) {
-    Stretch stretch = search.states().stretch(number);
-    int moved = States.axis(line);
-    Moment before = search.states().moment(number);
-    boolean latched = latched(number, to);
-    Moment after = held(search.states().moment(to), latched);
-    int was = path.phase(before);
-    int is = path.phase(after);
-    boolean fades = was != is && setup.phases().get(is).fadeSeconds() > 0;
-    stretch.to()[moved] = stretch.from()[moved];
-    Moment seen = fades ? path.program().conditions().asIn(was, after) : after;
-    Program.Decision then = path.program().decided(seen, fades ? was : is);
-    Program.Decision now = path.program().decided(before, was);
-    boolean all = now.phase() != then.phase() || now.held() != then.held();
-    long other = now.acting() ^ then.acting();
-    double[] weights = search.atOnce(before, was);
-    if (latched) {
-      int axis = search.throttleAxis();
-      compare(Places.at(before, axis, 0), held(Places.at(after, axis, 0), false), true, line);
+  /** A flick with what is not told at rest, as it is the moment after. */
+  private final class Flick {
+    private final Line line;
+    private final Stretch stretch;
+    private final int moved;
+    private final boolean latched;
+    private final Moment before;
+    private final Moment after;
+    private final Moment seen;
+    private final int was;
+    private final int is;
+    private final double[] weights;
+    private final boolean all;
+    private final long other;
+    private final boolean mayJump;
+
+    Flick(Regions.Change told, Line line) {
+      this.line = line;
+      State from = State.of(path, search.states(), told.before());
+      State to = State.of(path, search.states(), told.after());
+      mayJump = mayJump(from, to, line);
+      stretch = search.states().stretch(told.before());
+      moved = States.axis(line);
+      stretch.to()[moved] = stretch.from()[moved];
+      before = from.moment();
+      latched =
+          from.decision().held() && !to.decision().held() && setup.power().releaseWithStickBack();
+      after = held(to.moment(), latched);
+      was = from.phase();
+      boolean fades = was != to.phase() && setup.phases().get(to.phase()).fadeSeconds() > 0;
+      is = fades ? was : to.phase();
+      seen = fades ? path.program().conditions().asIn(was, after) : after;
+      Program.Decision then = path.program().decided(seen, is);
+      Program.Decision now = from.decision();
+      all = now.phase() != then.phase() || now.held() != then.held();
+      other = now.acting() ^ then.acting();
+      weights = search.atOnce(before, was);
     }
-    for (int i = 0; i < least.length; i++) {
+
+    boolean changes(int i) {
+      return hangs[i] != null
+          && (all || (other & hangs[i].mixes()) != 0 || hangs[i].axes().contains(moved));
+    }
+
+    /** Throttle closed, where a cut lets go only so. */
+    void closed() {
+      if (latched) {
+        int axis = search.throttleAxis();
+        compare(Places.at(before, axis, 0), held(Places.at(after, axis, 0), false), true, line);
+      }
+    }
+
+    /**
+     * Compares a surface wherever its command changes enough.
+     *
+     * @return the furthest its command changes down and up, 0 where not enough, percent
+     */
+    double[] look(int i) {
       int carried = path.carriedBehind(i);
-      if (carried >= 0
-          && (all || (other & hangs[i].mixes()) != 0 || hangs[i].axes().contains(moved))) {
-        StillCommand one = path.program().still(carried, before, was);
-        StillCommand two = path.program().still(carried, seen, fades ? was : is, weights);
-        Attained attained = new Attained(one, two, before, after, moved, Places.of(after, moved));
-        for (double way : WAYS) {
-          Region.Limit jumps = new Region.Limit(-way, way, least[i]);
-          Region region = Region.of(jumps, Double.POSITIVE_INFINITY, jumps);
+      StillCommand one = path.program().still(carried, before, was);
+      StillCommand two = path.program().still(carried, seen, is, weights);
+      Attained attained = new Attained(one, two, before, after, moved, Places.of(after, moved));
+      double[] changes = new double[2];
+      for (double way : WAYS) {
+        Region.Limit jumps = new Region.Limit(-way, way, least[i]);
+        Region region = Region.of(jumps, Double.POSITIVE_INFINITY, jumps);
+        Attained.Found most = attained.most(region, slides, stretch);
+        if (most != null) {
+          changes[way > 0 ? 1 : 0] = way * most.size();
           attained.each(
               region,
               slides,
               stretch,
               at -> compare(at, held(attained.moved(at), false), latched, line));
         }
-        sampled += attained.undecided() ? 1 : 0;
-        evaluated += attained.parts();
+      }
+      sampled += attained.undecided() ? 1 : 0;
+      evaluated += attained.parts();
+      search.work().spend(attained.parts());
+      return changes;
+    }
+  }
+
+  private void change(Regions.Change told, Line line) {
+    Flick flick = new Flick(told, line);
+    if (!flick.mayJump) {
+      return;
+    }
+    flick.closed();
+    for (int i = 0; i < least.length; i++) {
+      if (flick.changes(i)) {
+        double[] changes = flick.look(i);
+        if (changes[0] != 0 || changes[1] != 0) {
+          elsewhere(i, told, line, changes);
+        }
       }
     }
   }
 
-  /** Whether a cut lets go that does so only with the stick back. */
-  private boolean latched(int number, int to) {
-    boolean letsGo = decided.get(kindOf[number]).held() && !decided.get(kindOf[to]).held();
-    return letsGo && setup.power().releaseWithStickBack();
+  /**
+   * The same flick where all stands differently that it does not change: told apart as long as the
+   * surface may jump further from there than it was seen to.
+   */
+  private void elsewhere(int i, Regions.Change told, Line line, double[] changes) {
+    search.work().spend(1);
+    SwitchLogic logic = search.logic();
+    int[] cells = told.before().clone();
+    SwitchLogic.Known known = logic.known(cells);
+    Watch whole = new Watch(true, 0, 0, powerMoves, new BitSet());
+    long open = logic.mixes(known, SwitchLogic.MAYBE) & hangs[i].mixes();
+    int next = logic.open(whole, cells, known);
+    if (next < 0) {
+      State state = State.of(path, search.states(), cells);
+      Stretch stretch = search.states().stretch(cells);
+      for (Control control : Control.values()) {
+        stretch.from()[control.ordinal()] = 0;
+        stretch.to()[control.ordinal()] = 0;
+      }
+      long acting = logic.mixes(known, SwitchLogic.YES);
+      Spans spans = commands.of(state.moment(), stretch, acting, open);
+      int carried = path.carriedBehind(i);
+      double most =
+          Math.max(
+              travels[i].furthest(spans.low(carried), spans.high(carried), changes[0], changes[0]),
+              travels[i].furthest(spans.low(carried), spans.high(carried), changes[1], changes[1]));
+      if (most <= Math.max(setup.house().surfaceJumpMm(), FURTHER * worst[i])) {
+        return;
+      }
+      next = open == 0 ? -1 : logic.ofMix(Long.numberOfTrailingZeros(open), cells, known);
+    }
+    if (next >= 0) {
+      for (int cell : logic.cells(next)) {
+        int[] before = told.before().clone();
+        int[] after = told.after().clone();
+        before[next] = cell;
+        after[next] = cell;
+        Regions.Change one =
+            new Regions.Change(before, logic.known(before), after, logic.known(after));
+        new Flick(one, line).look(i);
+        elsewhere(i, one, line, changes);
+      }
+    }
   }
 
   private static Moment held(Moment moment, boolean held) {
@@ -213,11 +315,13 @@ final class JumpHazards {
       return;
     }
     evaluated += 2;
+    search.work().spend(2);
     double[] was = path.positions(asked, before).travelMm();
     double[] is = path.positions(then, after).travelMm();
     for (int i = 0; i < was.length; i++) {
-      double jump = Math.abs(is[i] - was[i]);
+      double jump = hangs[i] == null ? 0 : Math.abs(is[i] - was[i]);
       if (jump > setup.house().surfaceJumpMm()) {
+        worst[i] = Math.max(worst[i], jump);
         Surface surface = setup.surfaces().get(i);
         Said words =
             Said.of(

@@ -18,6 +18,12 @@ final class Lost {
   private static final double FURTHEST_PERCENT = 1000;
   private static final int HALVINGS = 60;
 
+  /** Steps of a command in which it is looked whether a linkage locks, percent. */
+  private static final double LOCK_STEP_PERCENT = 0.5;
+
+  /** So little beyond a lock is rounding. */
+  private static final double LOCKED_DEGREES = 1e-6;
+
   private Lost() {}
 
   /** Travel the command would have given without limits, less what it gives, mm. */
@@ -105,6 +111,52 @@ final class Lost {
       }
     }
     return low;
+  }
+
+  /**
+   * The command on one side of 0 from which on a surface's linkage, or one before it, is told to go
+   * beyond where it locks, percent; infinite where none does.
+   */
+  static double lockedAt(SignalPath path, int surface, int sign) {
+    double limit = path.setup().transmitter().commandLimitPercent();
+    for (double size = 0; size < limit; size += LOCK_STEP_PERCENT) {
+      double next = Math.min(limit, size + LOCK_STEP_PERCENT);
+      if (lockedBehind(path, surface, sign * next) >= 0) {
+        double left = size;
+        double right = next;
+        for (int i = 0; i < HALVINGS; i++) {
+          double middle = (left + right) / 2;
+          boolean free = lockedBehind(path, surface, sign * middle) < 0;
+          left = free ? middle : left;
+          right = free ? right : middle;
+        }
+        return sign * left;
+      }
+    }
+    return sign * Double.POSITIVE_INFINITY;
+  }
+
+  /** The linkage that a command locks, the surface's own or one before it; -1 for none. */
+  static int lockedBehind(SignalPath path, int surface, double command) {
+    double pulse = path.output(path.channelBehind(surface)).pulse(command);
+    return locked(path, surface, path.servoBehind(surface).armDegrees(pulse));
+  }
+
+  private static int locked(SignalPath path, int surface, double arm) {
+    Surface part = path.setup().surfaces().get(surface);
+    double driver = arm;
+    if (part.rod().driver() == DriverKind.SURFACE) {
+      int master = path.indexOf(part.rod().driverId());
+      int before = locked(path, master, arm);
+      if (before >= 0) {
+        return before;
+      }
+      driver = path.angleBehind(master, arm, true);
+    }
+    UsableRange range = path.range(surface);
+    boolean beyond =
+        driver < range.reachFrom() - LOCKED_DEGREES || driver > range.reachTo() + LOCKED_DEGREES;
+    return beyond ? surface : -1;
   }
 
   /** Whether neither its linkage nor one before it turns back anywhere the servo can go. */

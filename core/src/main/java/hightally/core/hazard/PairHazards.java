@@ -7,6 +7,7 @@ import hightally.core.quantity.Control;
 import hightally.core.quantity.Quantity;
 import hightally.core.quantity.Said;
 import hightally.core.setup.Setup;
+import hightally.core.signal.CommandSpans;
 import hightally.core.signal.Moment;
 import hightally.core.signal.Positions;
 import hightally.core.signal.SignalPath;
@@ -25,20 +26,60 @@ import java.util.function.ToDoubleFunction;
 final class PairHazards {
   private static final double SHARE_OF_TRAVEL = 0.1;
 
+  private static final double NOTICED_MM = 0.05;
+
   /** Pairs that nowhere come nearer than this part to being unequal are not looked at closer. */
   private static final double HOPE = 0.6;
 
   private final HazardSearch search;
   private final SignalPath path;
   private final Setup setup;
-  private final List<int[]> pairs = new ArrayList<>();
+  private final CommandSpans commands;
+  private final List<Pair> pairs = new ArrayList<>();
   private final double[] neutral;
   private final Set<List<Object>> seen = new HashSet<>();
   private long evaluated;
   private long sampled;
 
-  PairHazards(HazardSearch search) {
+  /** Two surfaces that mirror one another, and the furthest they were seen apart, mm. */
+  private static final class Pair {
+    private final TravelTable left;
+    private final TravelTable right;
+    private final double pairMm;
+    private double worst = Double.NEGATIVE_INFINITY;
+
+    Pair(TravelTable left, TravelTable right, double pairMm) {
+      this.left = left;
+      this.right = right;
+      this.pairMm = pairMm;
+    }
+
+    /**
+     * The furthest apart they can be beyond what a ruler forgives, mm.
+     *
+     * @param low least command of the left one
+     * @param high most
+     * @param least by how much the right one's command is more, at least
+     * @param most and at most
+     */
+    double apart(double low, double high, double least, double most) {
+      double more = Math.max(Math.abs(least), Math.abs(most));
+      double slack = right.steepest() * more + left.slack() + right.slack();
+      double furthest = Double.NEGATIVE_INFINITY;
+      for (int i = left.at(low); i <= left.at(high) + 1; i++) {
+        double one = left.mm(i);
+        double two = right.mm(i);
+        double travel = Math.max(Math.abs(one), Math.abs(two)) - slack;
+        double forgiven = Math.max(pairMm, SHARE_OF_TRAVEL * travel);
+        furthest = Math.max(furthest, Math.abs(one - two) + slack - forgiven);
+      }
+      return furthest;
+    }
+  }
+
+  PairHazards(HazardSearch search, CommandSpans commands) {
     this.search = search;
+    this.commands = commands;
     path = search.path();
     setup = search.setup();
     int base = setup.phases().size() - 1;
@@ -46,7 +87,12 @@ final class PairHazards {
     for (int i = 0; i < setup.surfaces().size(); i++) {
       Surface left = setup.surfaces().get(i);
       if (left.side() == Side.LEFT && setup.pairOf(left).isPresent()) {
-        pairs.add(new int[] {i, path.indexOf(left.pair())});
+        int right = path.indexOf(left.pair());
+        pairs.add(
+            new Pair(
+                new TravelTable(path, i, neutral[i]),
+                new TravelTable(path, right, neutral[right]),
+                setup.house().pairMm()));
       }
     }
   }
@@ -60,27 +106,56 @@ final class PairHazards {
     return sampled;
   }
 
+  /** The open mixes of a pair that may be more unequal than it was seen; 0 where none is. */
+  long worse(Moment at, Stretch stretch, SwitchLogic.Known known, long open) {
+    Stretch centred = new Stretch(stretch.from().clone(), stretch.to().clone());
+    for (Control control : List.of(Control.ROLL, Control.YAW)) {
+      centred.from()[control.ordinal()] = 0;
+      centred.to()[control.ordinal()] = 0;
+    }
+    long acting = search.logic().mixes(known, SwitchLogic.YES);
+    Spans spans = null;
+    for (Pair pair : pairs) {
+      long on = open & (pair.left.mixes() | pair.right.mixes());
+      if (on != 0) {
+        spans = spans == null ? commands.of(at, centred, acting, open) : spans;
+        int left = path.carriedBehind(pair.left.index());
+        int right = path.carriedBehind(pair.right.index());
+        double[] apart = commands.apart(spans, at, centred, open, right, left);
+        double most = pair.apart(spans.low(left), spans.high(left), apart[0], apart[1]);
+        if (most > Math.max(0, pair.worst) + NOTICED_MM) {
+          return on;
+        }
+      }
+    }
+    return 0;
+  }
+
   void look(Moment at, Stretch stretch, Spans spans) {
     if (pairs.isEmpty() || !seen.add(spans.withoutRollAndYaw())) {
       return;
     }
     Stretch moving = spans.moving(stretch);
-    for (int[] pair : pairs) {
-      ToDoubleFunction<Moment> apart = apart(at, spans.phase(), pair[0], pair[1]);
-      Furthest furthest = search.furthest(axes(pair), moving);
+    for (Pair pair : pairs) {
+      int left = pair.left.index();
+      int right = pair.right.index();
+      ToDoubleFunction<Moment> apart = apart(at, spans.phase(), left, right);
+      Furthest furthest = search.furthest(axes(left, right), moving);
       Furthest.Found found =
           furthest.of(at, apart, Double.POSITIVE_INFINITY, -HOPE * setup.house().pairMm());
       evaluated += furthest.tried();
+      search.work().spend(furthest.tried());
       sampled += furthest.tried() > 1 ? 1 : 0;
+      pair.worst = Math.max(pair.worst, found.size());
       if (found.size() > 0) {
-        compare(found.at(), spans.phase(), pair[0], pair[1]);
+        compare(found.at(), spans.phase(), left, right);
       }
     }
   }
 
   /** What moves them besides roll and yaw. */
-  private Set<Integer> axes(int[] pair) {
-    Set<Integer> axes = search.axesOf(pair);
+  private Set<Integer> axes(int left, int right) {
+    Set<Integer> axes = search.axesOf(left, right);
     axes.remove(Control.ROLL.ordinal());
     axes.remove(Control.YAW.ordinal());
     return axes;

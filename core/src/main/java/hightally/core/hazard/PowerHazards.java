@@ -1,6 +1,7 @@
 package hightally.core.hazard;
 
 import hightally.core.airframe.Motor;
+import hightally.core.hazard.SwitchLogic.Watch;
 import hightally.core.power.Power;
 import hightally.core.quantity.Quantity;
 import hightally.core.quantity.Said;
@@ -12,13 +13,13 @@ import hightally.core.signal.SignalPath;
 import hightally.core.signal.StillCommand;
 import hightally.core.signal.Stretch;
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
-import java.util.function.BooleanSupplier;
 
 /**
  * What every motor does without its control being moved: whether it stands still with the control
@@ -27,9 +28,9 @@ import java.util.function.BooleanSupplier;
  *
  * <p>What a motor does in a state hangs on little: the phase's throttle curve, the mixes and rates
  * it can feel, whether it is held, the cells of the axes it hangs on, and the phase where a
- * surface's command is mixed onto it. States alike in that have one effect; those of one phase
- * besides, whose fade it is, are one kind, and every pair of kinds with different effects that a
- * single change leads between is looked at once.
+ * surface's command is mixed onto it. Only what decides these is told; states alike in them have
+ * one effect, those of one phase besides, whose fade it is, are one kind, and every pair of kinds
+ * with different effects that a single change leads between is looked at once.
  */
 final class PowerHazards {
   private static final double NOTHING = 1e-6;
@@ -40,44 +41,20 @@ final class PowerHazards {
   private final Power power;
   private final int surfaces;
   private final int throttleAxis;
-  private final List<Integer> axes;
-  private final List<Integer> cellLines;
-  private final long mixes;
-  private final boolean chained;
   private final PowerRegions regions;
   private final Reversers reversers;
-  private final Map<List<Object>, Integer> kinds = new HashMap<>();
-  private final Map<List<Object>, Integer> effects = new HashMap<>();
-
-  private final int[] kindOf;
-  private final int[] effectOf;
   private long evaluated;
   private long sampled;
 
-  PowerHazards(HazardSearch search, int count) {
+  PowerHazards(HazardSearch search) {
     this.search = search;
     path = search.path();
     setup = search.setup();
     power = setup.power();
     surfaces = setup.surfaces().size();
     throttleAxis = search.throttleAxis();
-    Set<Integer> on = new TreeSet<>();
-    long felt = 0;
-    boolean flows = false;
-    for (int motor = 0; motor < setup.airframe().motors().size(); motor++) {
-      Program.Hangs hangs = path.program().hangs(surfaces + motor);
-      on.addAll(hangs.axes());
-      felt |= hangs.mixes();
-      flows |= hangs.chained();
-    }
-    mixes = felt;
-    chained = flows;
-    axes = List.copyOf(on);
-    cellLines = search.states().linesOn(axes::contains);
     reversers = new Reversers(path);
     regions = new PowerRegions(power, setup.house().powerJumpPercent() / PERCENT);
-    kindOf = new int[setup.airframe().motors().isEmpty() ? 0 : count];
-    effectOf = new int[kindOf.length];
   }
 
   long evaluated() {
@@ -89,48 +66,82 @@ final class PowerHazards {
     return sampled;
   }
 
-  /** One state: which kind it is, and whether the motors stand still in it. */
-  void state(State state) {
-    if (kindOf.length == 0) {
-      return;
+  /** Every motor in every state, and at everything one change leads to. */
+  void look() {
+    int motors = setup.airframe().motors().size();
+    for (int motor = 0; motor < motors; motor++) {
+      OneMotor one = new OneMotor(motor);
+      search.regions().each(one.watch, (cells, known) -> one.state(cells));
+      one.changes((double) motor / motors, 1.0 / motors);
     }
-    Program.Decision decision = state.decision();
-    List<Object> effect = new ArrayList<>();
-    effect.add(power.curve(setup.phases().get(state.phase()).id()));
-    effect.add(chained ? state.phase() : 0);
-    effect.add(decision.held());
-    effect.add(decision.acting() & mixes);
-    effect.add(feelsSticks() ? decision.feel() : List.of());
-    cellLines.forEach(line -> effect.add(state.at()[line]));
-    for (int motor = 0; motor < setup.airframe().motors().size(); motor++) {
+  }
+
+  /** One motor: what it can feel, and what was looked at already. */
+  private final class OneMotor {
+    private final int motor;
+    private final Set<Integer> axes;
+    private final boolean chained;
+    private final long mixes;
+    private final int feel;
+    private final Watch watch;
+    private final Map<List<Object>, Integer> kinds = new HashMap<>();
+    private final Map<List<Object>, Integer> effects = new HashMap<>();
+    private final Set<List<Integer>> seen = new HashSet<>();
+
+    OneMotor(int motor) {
+      this.motor = motor;
+      Program.Hangs hangs = path.program().hangs(surfaces + motor);
+      axes = new TreeSet<>(hangs.axes());
+      mixes = hangs.mixes();
+      chained = hangs.chained();
+      feel = axes.stream().filter(axis -> axis < Places.THROTTLE).mapToInt(a -> 1 << a).sum();
+      BitSet lines = search.states().linesOn(axes::contains);
+      int turns = setup.airframe().motors().get(motor).reverserChannel();
+      setup
+          .channel(turns)
+          .map(channel -> setup.transmitter().inputIndex(channel.carries()))
+          .ifPresent(
+              input -> lines.or(search.states().linesOn(a -> a == Places.THROTTLE + 1 + input)));
+      watch = new Watch(true, mixes, feel, true, lines);
+    }
+
+    private int effect(State state) {
+      Program.Decision decision = state.decision();
+      List<Object> effect = new ArrayList<>();
+      effect.add(power.curve(setup.phases().get(state.phase()).id()));
+      effect.add(chained ? state.phase() : 0);
+      effect.add(decision.held());
+      effect.add(decision.acting() & mixes);
+      effect.add(feel != 0 ? decision.feel() : List.of());
+      watch.lines().stream().forEach(line -> effect.add(state.at()[line]));
       effect.add(reversers.back(motor, state.moment()));
+      return effects.computeIfAbsent(effect, key -> effects.size());
     }
-    effectOf[state.number()] = effects.computeIfAbsent(effect, key -> effects.size());
-    List<Object> kind = List.of(state.phase(), effectOf[state.number()]);
-    int known = kinds.size();
-    kindOf[state.number()] = kinds.computeIfAbsent(kind, key -> kinds.size());
-    if (kinds.size() > known && !decision.held()) {
-      atRest(state);
-    }
-  }
 
-  private boolean feelsSticks() {
-    return axes.get(0) < Places.THROTTLE;
-  }
-
-  /** With its control at rest, whatever else stands where. */
-  private void atRest(State state) {
-    Moment moment = state.moment();
-    Stretch stretch = search.states().stretch(state.number());
-    if (stretch.from()[throttleAxis] > 0) {
-      return;
+    private int kind(State state, int effect) {
+      return kinds.computeIfAbsent(List.of(state.phase(), effect), key -> kinds.size());
     }
-    stretch.to()[throttleAxis] = 0;
-    int phase = state.phase();
-    for (int motor = 0; motor < setup.airframe().motors().size(); motor++) {
-      int one = motor;
-      StillCommand told = path.program().still(surfaces + one, moment, phase);
-      Attained attained = new Attained(told, told, Places.at(moment, throttleAxis, 0));
+
+    /** One state: whether the motor stands still in it. */
+    void state(int[] cells) {
+      State state = State.of(path, search.states(), cells);
+      int known = kinds.size();
+      kind(state, effect(state));
+      if (kinds.size() > known && !state.decision().held()) {
+        atRest(state, cells.clone());
+      }
+    }
+
+    /** With its control at rest, whatever else stands where. */
+    private void atRest(State state, int[] cells) {
+      Stretch stretch = search.states().stretch(cells);
+      if (stretch.from()[throttleAxis] > 0) {
+        return;
+      }
+      stretch.to()[throttleAxis] = 0;
+      int phase = state.phase();
+      StillCommand told = path.program().still(surfaces + motor, state.moment(), phase);
+      Attained attained = new Attained(told, told, Places.at(state.moment(), throttleAxis, 0));
       Attained.Found found = furthest(attained, regions.running(), stretch);
       if (found != null) {
         double idle = power.power(told.applyAsDouble(found.at()));
@@ -138,63 +149,92 @@ final class PowerHazards {
             Said.of(
                 "hazard.phaseMotorRunsThrottleAll",
                 "motor",
-                motor(one),
+                motor(motor),
                 "phase",
                 setup.phases().get(phase).name(),
                 "idle",
                 Quantity.percent(PERCENT * idle));
         search.keep(
             HazardKind.CANNOT_STOP,
-            subject(setup.phases().get(phase).id(), one),
+            subject(setup.phases().get(phase).id(), motor),
             idle,
             words,
             search.way(found.at()),
             List.of(found.at()));
       }
     }
-  }
 
-  /** The furthest any of the regions goes; null where there is nothing in them. */
-  private Attained.Found furthest(Attained attained, List<Region> looked, Stretch stretch) {
-    Attained.Found furthest = null;
-    for (Region region : looked) {
-      Attained.Found found = attained.most(region, axes, stretch);
-      boolean further = found != null && (furthest == null || found.size() > furthest.size());
-      furthest = further ? found : furthest;
-    }
-    evaluated += attained.parts();
-    sampled += attained.undecided() ? 1 : 0;
-    return furthest;
-  }
-
-  /**
-   * Everything one change leads to.
-   *
-   * @return whether it looked at all of it
-   */
-  boolean changes(BooleanSupplier stop) {
-    Set<Long> seen = new HashSet<>();
-    List<Line> lines = search.states().lines();
-    for (int number = 0; number < kindOf.length; number++) {
-      if (number % HazardSearch.LOOK_UP == 0 && stop.getAsBoolean()) {
-        return false;
+    /** The furthest any of the regions goes; null where there is nothing in them. */
+    private Attained.Found furthest(Attained attained, List<Region> looked, Stretch stretch) {
+      Attained.Found furthest = null;
+      long before = attained.parts();
+      for (Region region : looked) {
+        Attained.Found found = attained.most(region, axes, stretch);
+        boolean further = found != null && (furthest == null || found.size() > furthest.size());
+        furthest = further ? found : furthest;
       }
-      int[] at = search.states().at(number);
+      evaluated += attained.parts() - before;
+      search.work().spend(attained.parts() - before);
+      sampled += attained.undecided() ? 1 : 0;
+      return furthest;
+    }
+
+    /** Everything one change leads to. */
+    void changes(double from, double share) {
+      List<Line> lines = search.states().lines();
+      SwitchLogic logic = search.logic();
       for (int which = 0; which < lines.size(); which++) {
-        if (isThrottle(lines.get(which))) {
+        search.work().told(from + share * which / lines.size());
+        if (isThrottle(lines.get(which)) || !logic.hangs(watch, which)) {
           continue;
         }
-        for (int cell : search.states().from(which, at[which])) {
-          int to = (int) search.states().number(number, which, cell);
-          boolean alike = effectOf[number] == effectOf[to];
-          long pair = ((long) kindOf[number] * kinds.size() + kindOf[to]) * lines.size() + which;
-          if (!alike && seen.add(pair)) {
-            change(number, to, which);
+        for (int cell : logic.cells(which)) {
+          for (int to : logic.cells(which)) {
+            if (search.states().leads(which, cell, to)) {
+              int line = which;
+              search
+                  .regions()
+                  .changes(
+                      watch,
+                      which,
+                      cell,
+                      to,
+                      search.regions().anywhere(),
+                      change -> change(change, line));
+            }
           }
         }
       }
     }
-    return true;
+
+    private void change(Regions.Change change, int which) {
+      State was = State.of(path, search.states(), change.before());
+      State is = State.of(path, search.states(), change.after());
+      int effect = effect(was);
+      int then = effect(is);
+      if (effect != then && seen.add(List.of(kind(was, effect), kind(is, then), which))) {
+        change(was, is, change, which);
+      }
+    }
+
+    private void change(State was, State is, Regions.Change change, int which) {
+      Line line = search.states().lines().get(which);
+      Moment before = was.moment();
+      Moment after = is.moment();
+      Stretch stretch = search.states().stretch(change.before());
+      Stretch other = search.states().stretch(change.after());
+      int moved = States.axis(line);
+      if (moved >= 0) {
+        boolean up = other.from()[moved] > stretch.from()[moved];
+        double from = line.kind().slides() && up ? stretch.to()[moved] : stretch.from()[moved];
+        double there = line.kind().slides() && !up ? other.to()[moved] : other.from()[moved];
+        before = Places.at(before, moved, from);
+        after = Places.at(after, moved, there);
+        stretch.from()[moved] = from;
+        stretch.to()[moved] = from;
+      }
+      new AtChange(this, line, before, after, moved, stretch).look();
+    }
   }
 
   /** A motor on a switch: flicking it is moving its control. */
@@ -202,29 +242,9 @@ final class PowerHazards {
     return line.kind() == Line.Kind.SWITCH && States.axis(line) == throttleAxis;
   }
 
-  private void change(int number, int to, int which) {
-    Line line = search.states().lines().get(which);
-    Moment before = search.states().moment(number);
-    Moment after = search.states().moment(to);
-    Stretch stretch = search.states().stretch(number);
-    Stretch other = search.states().stretch(to);
-    int moved = States.axis(line);
-    if (moved >= 0) {
-      boolean up = other.from()[moved] > stretch.from()[moved];
-      double from = line.kind().slides() && up ? stretch.to()[moved] : stretch.from()[moved];
-      double there = line.kind().slides() && !up ? other.to()[moved] : other.from()[moved];
-      before = Places.at(before, moved, from);
-      after = Places.at(after, moved, there);
-      stretch.from()[moved] = from;
-      stretch.to()[moved] = from;
-    }
-    for (int motor = 0; motor < setup.airframe().motors().size(); motor++) {
-      new Change(line, before, after, moved, stretch, motor).look();
-    }
-  }
-
   /** One motor at one change, the axes it hangs on anywhere both states have. */
-  private final class Change {
+  private final class AtChange {
+    private final OneMotor one;
     private final Line line;
     private final Moment before;
     private final Moment after;
@@ -242,13 +262,14 @@ final class PowerHazards {
     private final StillCommand toldBefore;
     private final StillCommand toldAfter;
 
-    Change(Line line, Moment before, Moment after, int moved, Stretch stretch, int motor) {
+    AtChange(OneMotor one, Line line, Moment before, Moment after, int moved, Stretch stretch) {
+      this.one = one;
+      motor = one.motor;
       this.line = line;
       this.before = before;
       this.after = after;
       this.moved = moved;
       this.stretch = stretch;
-      this.motor = motor;
       phaseBefore = path.phase(before);
       phaseAfter = path.phase(after);
       heldBefore = path.program().held(before, phaseBefore);
@@ -269,7 +290,8 @@ final class PowerHazards {
         tell(attained, regions.starting());
         tell(attained, regions.rising());
         tell(attained, round ? regions.turnedRound() : regions.turning());
-      } else if (power.power(power.cutPercent()) <= PowerRegions.STILL) {
+      } else if (power.power(power.cutPercent()) <= PowerRegions.STILL && moved != throttleAxis) {
+        // What the motor's own lever lets go is started by it.
         letGo(attained);
       }
     }
@@ -285,7 +307,7 @@ final class PowerHazards {
     }
 
     private void tell(Attained attained, List<Region> looked) {
-      Attained.Found found = furthest(attained, looked, stretch);
+      Attained.Found found = one.furthest(attained, looked, stretch);
       if (found != null) {
         report(found.at(), attained.moved(found.at()));
       }
@@ -361,27 +383,33 @@ final class PowerHazards {
 
     /**
      * How long it takes to rise, seconds: over the fade of the phase that comes on where one does,
-     * or where cut or arming let go; else, if all of it comes from mixes that fade, over theirs.
+     * or where cut or arming let go; what mixes with a fade of their own bring, over theirs. The
+     * shortest where several make it rise.
      */
     private double fade(Moment at, Moment there, double was) {
-      if (phaseBefore != phaseAfter || heldBefore) {
+      if (heldBefore) {
         return setup.phases().get(phaseAfter).fadeSeconds();
       }
+      double shortest = Double.POSITIVE_INFINITY;
+      double[] parts = search.atOnce(at, phaseBefore);
+      double atOnce = path.program().commands(there, phaseAfter, parts)[surfaces + motor];
+      for (int i = 0; i < parts.length; i++) {
+        parts[i] = path.program().wanted(i, there, phaseAfter) ? parts[i] : 0;
+      }
+      // What goes takes its power with it at once, and what held power back goes slowly.
+      double gone = path.program().commands(there, phaseAfter, parts)[surfaces + motor];
+      atOnce = power.power(gone) < power.power(atOnce) ? gone : atOnce;
+      if (power.power(atOnce) - power.power(was) > NOTHING || power.reverses(was, atOnce)) {
+        shortest = phaseBefore == phaseAfter ? 0 : setup.phases().get(phaseAfter).fadeSeconds();
+      }
       long changed = changed(at, there);
-      double longest = 0;
       for (int i = 0; i < setup.mixes().size(); i++) {
-        boolean goes = (changed & 1L << i) != 0;
-        longest = goes ? Math.max(longest, setup.mixes().get(i).fadeSeconds()) : longest;
+        double own = setup.mixes().get(i).fadeSeconds();
+        if ((changed & 1L << i) != 0 && own > 0) {
+          shortest = Math.min(shortest, own);
+        }
       }
-      if (longest == 0) {
-        return 0;
-      }
-      double atOnce =
-          path.program()
-              .commands(there, phaseAfter, search.atOnce(at, phaseBefore))[surfaces + motor];
-      boolean jumps =
-          power.power(atOnce) - power.power(was) > NOTHING || power.reverses(was, atOnce);
-      return jumps ? 0 : longest;
+      return shortest == Double.POSITIVE_INFINITY ? 0 : shortest;
     }
   }
 

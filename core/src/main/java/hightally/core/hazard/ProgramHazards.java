@@ -2,6 +2,8 @@ package hightally.core.hazard;
 
 import hightally.core.condition.Condition;
 import hightally.core.condition.ConditionKind;
+import hightally.core.hazard.SwitchLogic.Known;
+import hightally.core.hazard.SwitchLogic.Watch;
 import hightally.core.mix.Mix;
 import hightally.core.phase.Phase;
 import hightally.core.power.FlightTimer;
@@ -10,33 +12,40 @@ import hightally.core.quantity.Quantity;
 import hightally.core.quantity.Said;
 import hightally.core.response.FeelSet;
 import hightally.core.setup.Setup;
+import hightally.core.signal.CommandSpans;
 import hightally.core.signal.Conditions;
+import hightally.core.signal.Moment;
 import hightally.core.signal.SignalPath;
-import java.util.HashSet;
+import hightally.core.signal.Stretch;
+import java.util.Arrays;
+import java.util.BitSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.ToIntBiFunction;
+import java.util.function.ToIntFunction;
 
 /** What the program says that cannot happen, or means two things. */
 final class ProgramHazards {
   private static final double NOTICEABLE_PERCENT = 3;
 
+  /** A mix that adds no more than this to anything does not act. */
+  private static final double NOTHING_PERCENT = 1e-9;
+
   private final HazardSearch search;
   private final SignalPath path;
   private final Setup setup;
   private final Conditions conditions;
-  private final boolean[] wasTrue;
-  private long acting;
-  private final Set<Integer> phasesSeen = new HashSet<>();
+  private final CommandSpans commands;
 
   ProgramHazards(HazardSearch search) {
     this.search = search;
     path = search.path();
     setup = search.setup();
     conditions = path.program().conditions();
-    wasTrue = new boolean[conditions.count()];
+    commands = new CommandSpans(path);
   }
 
   /** What can be seen without moving anything. */
@@ -124,37 +133,87 @@ final class ProgramHazards {
     };
   }
 
-  /** Notes what is true and what acts in a state. */
-  void state(State state) {
-    phasesSeen.add(state.phase());
-    for (int i = 0; i < wasTrue.length; i++) {
-      wasTrue[i] = wasTrue[i] || conditions.isTrue(i, state.moment(), state.phase());
+  /**
+   * Whether there is a state in which something is surely so; told further apart while it may be.
+   */
+  private boolean somewhere(
+      int[] cells, ToIntFunction<Known> so, ToIntBiFunction<int[], Known> next) {
+    search.work().spend(1);
+    SwitchLogic logic = search.logic();
+    Known known = logic.known(cells);
+    int here = so.applyAsInt(known);
+    if (here != SwitchLogic.MAYBE) {
+      return here == SwitchLogic.YES;
     }
-    acting |= state.decision().acting();
+    int line = next.applyAsInt(cells, known);
+    for (int cell : logic.cells(line)) {
+      cells[line] = cell;
+      boolean found = somewhere(cells, so, next);
+      cells[line] = -1;
+      if (found) {
+        return true;
+      }
+    }
+    return false;
   }
 
-  /** Whether nothing comes of a mix however it is moved. */
-  private static boolean flat(Mix mix) {
-    boolean level =
-        mix.curve().isEmpty()
-            ? mix.weightPlusPercent() == 0 && mix.weightMinusPercent() == 0
-            : mix.curve().stream().allMatch(point -> point.y() == 0);
-    return level
-        || mix.targets().stream()
-            .allMatch(target -> target.factor() == 0 && target.factorMinus() == 0);
+  private boolean everTrue(int condition) {
+    return somewhere(
+        search.regions().anywhere(),
+        known -> known.truths()[condition],
+        (cells, known) -> search.logic().ofCondition(condition, cells, known));
+  }
+
+  private boolean everOn(int phase) {
+    Watch whole = new Watch(true, 0, 0, false, new BitSet());
+    return somewhere(
+        search.regions().anywhere(),
+        known ->
+            (known.phases() & 1L << phase) == 0
+                ? SwitchLogic.NO
+                : known.onePhase() ? SwitchLogic.YES : SwitchLogic.MAYBE,
+        (cells, known) -> search.logic().open(whole, cells, known));
+  }
+
+  /**
+   * Whether anything comes of a mix somewhere: where it acts, what it is made from goes so far that
+   * one of its targets gets something of it.
+   */
+  private boolean acts(int mix) {
+    int[] axes = path.program().axesOf(mix);
+    BitSet lines =
+        search.states().linesOn(axis -> Arrays.stream(axes).anyMatch(one -> one == axis));
+    int feel = Arrays.stream(axes).filter(a -> a < Places.THROTTLE).map(a -> 1 << a).sum();
+    Watch watch = new Watch(true, 1L << mix, feel, true, lines);
+    boolean[] found = {false};
+    search
+        .regions()
+        .each(
+            watch,
+            (cells, known) -> {
+              if (!found[0] && search.logic().mix(mix, known) == SwitchLogic.YES) {
+                Moment moment = State.of(path, search.states(), cells).moment();
+                Stretch stretch = search.states().stretch(cells);
+                long acting = search.logic().mixes(known, SwitchLogic.YES);
+                long open = search.logic().mixes(known, SwitchLogic.MAYBE);
+                double most = commands.most(mix, moment, stretch, acting, open);
+                found[0] = most > NOTHING_PERCENT;
+              }
+            });
+    return found[0];
   }
 
   /** What was never true and never acted. */
   void never() {
-    for (int i = 0; i < wasTrue.length; i++) {
-      if (!wasTrue[i]) {
+    for (int i = 0; i < conditions.count(); i++) {
+      if (!everTrue(i)) {
         Condition one = conditions.at(i);
         Said words = Said.of("hazard.trueNoPositionSwitchesLevers", "one", one.name());
         search.keep(HazardKind.CONDITION_NEVER, one.id(), 1, words, List.of(), List.of());
       }
     }
     for (int i = 0; i < setup.phases().size(); i++) {
-      if (!phasesSeen.contains(i)) {
+      if (!everOn(i)) {
         Phase phase = setup.phases().get(i);
         Said words = Said.of("hazard.noSwitchReachesPhase", "phase", phase.name());
         search.keep(HazardKind.CONDITION_NEVER, phase.id(), 1, words, List.of(), List.of());
@@ -162,14 +221,14 @@ final class ProgramHazards {
     }
     for (int i = 0; i < setup.mixes().size(); i++) {
       Mix mix = setup.mixes().get(i);
-      if ((acting & 1L << i) == 0 || flat(mix)) {
+      if (!acts(i)) {
         Said words = Said.of("hazard.actsNoPhasePositionWeights", "mix", mix.name());
         search.keep(HazardKind.MIX_NEVER, mix.id(), 1, words, List.of(), List.of());
       }
     }
     for (FlightTimer timer : setup.power().timers()) {
       int when = conditions.index(timer.when());
-      if (when >= 0 && !wasTrue[when]) {
+      if (when >= 0 && !everTrue(when)) {
         Said words = Said.of("hazard.timerWaitsWhatNeverTrue", "timer", timer.name());
         search.keep(HazardKind.TIMER_NEVER, timer.id(), 1, words, List.of(), List.of());
       }

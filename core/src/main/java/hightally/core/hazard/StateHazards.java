@@ -3,6 +3,9 @@ package hightally.core.hazard;
 import hightally.core.airframe.Contact;
 import hightally.core.airframe.DriverKind;
 import hightally.core.airframe.Surface;
+import hightally.core.hazard.SwitchLogic.Known;
+import hightally.core.hazard.SwitchLogic.Watch;
+import hightally.core.mix.MixSource;
 import hightally.core.phase.Phase;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.Quantity;
@@ -19,14 +22,20 @@ import hightally.core.signal.Stretch;
 import hightally.core.signal.TallyLine;
 import hightally.core.signal.TallyMaker;
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.TreeSet;
 import java.util.function.ToDoubleFunction;
+import java.util.stream.LongStream;
 
 /**
  * What surfaces do in every state, wherever sticks and levers are.
+ *
+ * <p>Phases, rates and cells of levers are told one by one; mixes are not: states that differ in
+ * mixes alone are bounded together, and told apart only where the bound passes what was found.
  *
  * <p>How far each command can go is bounded, not sampled; a surface whose bound stays within its
  * limits is done with. Only where a bound is passed is a moment evaluated: the one in which the
@@ -51,9 +60,12 @@ final class StateHazards {
   private final double[] highest;
   private final double[][] worst;
   private final double[][] touches;
+  private final double[][] locks;
+  private final double[][] worstLock;
+  private final boolean[] touching;
+  private final long[] mixesOn;
+  private final long allMixes;
   private final Set<List<Object>> cornersSeen = new HashSet<>();
-  private final List<Integer> axisLines;
-  private final Set<List<Object>> looked = new HashSet<>();
   private final boolean[][] alive;
   private final Moment[] example;
   private long evaluated;
@@ -64,7 +76,7 @@ final class StateHazards {
     path = search.path();
     setup = search.setup();
     commands = new CommandSpans(path);
-    pairs = new PairHazards(search);
+    pairs = new PairHazards(search, commands);
     int surfaces = setup.surfaces().size();
     free = new double[surfaces][SIDES];
     lowest = new double[surfaces];
@@ -83,7 +95,16 @@ final class StateHazards {
             Lost.reachedAt(path, path.indexOf(contact.second()), contact.secondMm())
           };
     }
-    axisLines = search.states().linesOn(axis -> true);
+    touching = new boolean[touches.length];
+    locks = new double[surfaces][];
+    worstLock = new double[surfaces][SIDES];
+    mixesOn = new long[surfaces];
+    for (int i = 0; i < surfaces; i++) {
+      locks[i] = new double[] {Lost.lockedAt(path, i, -1), Lost.lockedAt(path, i, 1)};
+      int carried = path.carriedBehind(i);
+      mixesOn[i] = carried < 0 ? 0 : path.program().hangs(carried).mixes();
+    }
+    allMixes = LongStream.of(mixesOn).reduce(0, (one, other) -> one | other);
     alive = new boolean[setup.phases().size()][Control.values().length];
     example = new Moment[setup.phases().size()];
   }
@@ -103,18 +124,129 @@ final class StateHazards {
     return sampled + pairs.sampled();
   }
 
-  void state(State state) {
-    List<Object> alike = new ArrayList<>();
-    alike.add(state.decision());
-    axisLines.forEach(line -> alike.add(state.at()[line]));
-    if (looked.add(alike)) {
-      Moment at = state.moment();
-      look(at, search.states().stretch(state.number()), at.roll() == 0 && at.yaw() == 0);
+  /** Every state, as far as that is needed to know the worst of each kind. */
+  void look() {
+    Set<Integer> axes = new TreeSet<>();
+    boolean power = setup.mixes().stream().anyMatch(one -> one.source() == MixSource.POWER);
+    for (int i = 0; i < setup.surfaces().size(); i++) {
+      axes.addAll(path.program().hangs(i).axes());
+    }
+    int feel = axes.stream().filter(axis -> axis < Places.THROTTLE).mapToInt(a -> 1 << a).sum();
+    BitSet lines = search.states().linesOn(axes::contains);
+    List<int[]> begins = new ArrayList<>();
+    search
+        .regions()
+        .each(new Watch(true, 0, feel, power, lines), (cells, known) -> begins.add(cells.clone()));
+    for (int i = 0; i < begins.size(); i++) {
+      search.work().told((double) i / begins.size());
+      states(new Group(begins.get(i)));
     }
   }
 
-  private void look(Moment at, Stretch stretch, boolean centred) {
-    Spans spans = commands.of(at, stretch);
+  /** Some states that differ in mixes alone, and how far anything goes in them. */
+  private final class Group {
+    private final int[] cells;
+    private final Known known;
+    private final Moment at;
+    private final Stretch stretch;
+    private final long open;
+    private final Spans spans;
+
+    Group(int[] cells) {
+      search.work().spend(1);
+      this.cells = cells.clone();
+      SwitchLogic logic = search.logic();
+      known = logic.known(cells);
+      open = logic.mixes(known, SwitchLogic.MAYBE) & allMixes;
+      at = search.states().moment(search.states().filled(cells));
+      stretch = search.states().stretch(cells);
+      spans =
+          open == 0
+              ? commands.of(at, stretch)
+              : commands.of(at, stretch, logic.mixes(known, SwitchLogic.YES), open);
+    }
+
+    boolean centred() {
+      return at.roll() == 0 && at.yaw() == 0;
+    }
+  }
+
+  /** What may be worse in a group than it was anywhere: by how much, and by which open mixes. */
+  private record Worse(long mixes, ToDoubleFunction<Group> how) {}
+
+  /** The states of a group, told further apart as long as something in them may be worse. */
+  private void states(Group group) {
+    if (group.open == 0) {
+      look(group.at, group.stretch, group.centred(), group.spans);
+      return;
+    }
+    Worse worse = worse(group);
+    if (worse != null) {
+      SwitchLogic logic = search.logic();
+      int mix = Long.numberOfTrailingZeros(worse.mixes);
+      int line = logic.ofMix(mix, group.cells, group.known);
+      List<Group> parts = new ArrayList<>();
+      for (int cell : logic.cells(line)) {
+        int[] cells = group.cells.clone();
+        cells[line] = cell;
+        parts.add(new Group(cells));
+      }
+      // The worst first: then the others need no look.
+      parts.sort(Comparator.comparingDouble((Group part) -> -worse.how.applyAsDouble(part)));
+      parts.forEach(this::states);
+    }
+  }
+
+  /** What may be worse in a group than it was seen to be; null where nothing is. */
+  private Worse worse(Group group) {
+    Spans spans = group.spans;
+    for (int i = 0; i < setup.surfaces().size(); i++) {
+      int carried = path.carriedBehind(i);
+      long on = group.open & mixesOn[i];
+      if (on != 0 && carried >= 0) {
+        int surface = i;
+        if (beyond(i, 0, spans)) {
+          return new Worse(on, part -> -part.spans.low(path.carriedBehind(surface)));
+        }
+        if (beyond(i, 1, spans)) {
+          return new Worse(on, part -> part.spans.high(path.carriedBehind(surface)));
+        }
+      }
+    }
+    for (int i = 0; i < touches.length; i++) {
+      Contact one = setup.contacts().get(i);
+      long on =
+          group.open & (mixesOn[path.indexOf(one.first())] | mixesOn[path.indexOf(one.second())]);
+      if (on != 0 && !touching[i] && mayTouch(i, spans)) {
+        return new Worse(on, part -> 0);
+      }
+    }
+    for (Control control : Control.values()) {
+      if (meant(control) && !alive[spans.phase()][control.ordinal()]) {
+        return new Worse(group.open, part -> part.spans.moves(control));
+      }
+    }
+    long pair = group.centred() ? pairs.worse(group.at, group.stretch, group.known, group.open) : 0;
+    return pair == 0 ? null : new Worse(pair, part -> 0);
+  }
+
+  /** Whether a surface may be told further on one side than it was anywhere. */
+  private boolean beyond(int i, int side, Spans spans) {
+    int carried = path.carriedBehind(i);
+    double low = spans.low(carried);
+    double high = spans.high(carried);
+    return side == 0
+        ? low < lowest[carried] - WORSE_PERCENT
+            || locks[i][0] - low > worstLock[i][0] + WORSE_PERCENT
+        : high > highest[carried] + WORSE_PERCENT
+            || high - locks[i][1] > worstLock[i][1] + WORSE_PERCENT;
+  }
+
+  private boolean meant(Control control) {
+    return setup.surfaces().stream().anyMatch(one -> one.shares().of(control) != 0);
+  }
+
+  private void look(Moment at, Stretch stretch, boolean centred, Spans spans) {
     int phase = spans.phase();
     if (example[phase] == null) {
       example[phase] = at;
@@ -132,6 +264,7 @@ final class StateHazards {
           && path.carriedBehind(i) >= 0) {
         corners |= runsOut(i, spans);
       }
+      corners |= path.carriedBehind(i) >= 0 && locks(i, spans);
     }
     for (int i = 0; i < touches.length; i++) {
       corners |= mayTouch(i, spans);
@@ -160,6 +293,66 @@ final class StateHazards {
       }
     }
     return undecided;
+  }
+
+  /** Whether the bound passes where a linkage locks without being known to get there. */
+  private boolean locks(int i, Spans spans) {
+    int carried = path.carriedBehind(i);
+    boolean undecided = false;
+    for (int side = 0; side < SIDES; side++) {
+      double end = side == 0 ? spans.low(carried) : spans.high(carried);
+      double beyond = side == 0 ? locks[i][0] - end : end - locks[i][1];
+      if (beyond > worstLock[i][side] + WORSE_PERCENT) {
+        if (spans.reached(carried)) {
+          worstLock[i][side] = beyond;
+          keepLock(spans.end(carried, side == 1), i);
+        } else {
+          undecided = true;
+        }
+      }
+    }
+    return undecided;
+  }
+
+  private void keepLock(Moment corner, int i) {
+    Positions there = evaluate(corner);
+    double command = there.commandPercent()[path.channelBehind(i)];
+    int locked = Lost.lockedBehind(path, i, command);
+    Surface surface = setup.surfaces().get(i);
+    Quantity percent = Quantity.percent(command);
+    Quantity mm = Quantity.mm(there.travelMm()[i]);
+    Said sum = together(corner, i, command);
+    Said words =
+        locked == i
+            ? Said.of(
+                "hazard.locks",
+                "surface",
+                surface.name(),
+                "command",
+                percent,
+                "together",
+                sum,
+                "mm",
+                mm)
+            : Said.of(
+                "hazard.locksThrough",
+                "surface",
+                surface.name(),
+                "command",
+                percent,
+                "together",
+                sum,
+                "through",
+                setup.surfaces().get(locked).name(),
+                "mm",
+                mm);
+    search.keep(
+        HazardKind.LINKAGE_LOCKS,
+        surface.id(),
+        Math.abs(command),
+        words,
+        search.way(corner),
+        List.of(corner));
   }
 
   private Positions evaluate(Moment moment) {
@@ -258,6 +451,13 @@ final class StateHazards {
           furthest(state, stretch, spans.phase(), i, side);
         }
       }
+      for (int side = 0; side < SIDES && carried >= 0; side++) {
+        double end = side == 0 ? spans.low(carried) : spans.high(carried);
+        double beyond = side == 0 ? locks[i][0] - end : end - locks[i][1];
+        if (!spans.reached(carried) && beyond > worstLock[i][side] + WORSE_PERCENT) {
+          furthestLock(state, stretch, spans.phase(), i, side);
+        }
+      }
     }
   }
 
@@ -276,10 +476,25 @@ final class StateHazards {
     }
   }
 
+  private void furthestLock(Moment state, Stretch stretch, int phase, int i, int side) {
+    double sign = side == 0 ? -1 : 1;
+    StillCommand asked = path.program().still(path.carriedBehind(i), state, phase);
+    Region.Limit beyond =
+        new Region.Limit(sign, 0, sign * locks[i][side] + worstLock[i][side] + WORSE_PERCENT);
+    Region region = Region.of(beyond, Double.POSITIVE_INFINITY, beyond);
+    Attained.Found found =
+        most(new Attained(asked, asked, state), region, search.axesOf(i), stretch);
+    if (found != null) {
+      worstLock[i][side] = found.size() - sign * locks[i][side];
+      keepLock(found.at(), i);
+    }
+  }
+
   private Attained.Found most(
       Attained attained, Region region, Set<Integer> axes, Stretch stretch) {
     Attained.Found found = attained.most(region, axes, stretch);
     evaluated += attained.parts();
+    search.work().spend(attained.parts());
     sampled += attained.undecided() ? 1 : 0;
     return found;
   }
@@ -326,12 +541,14 @@ final class StateHazards {
                     beyond(other.applyAsDouble(at), contact.secondMm())),
             0);
     evaluated += furthest.tried();
+    search.work().spend(furthest.tried());
     if (found.size() >= 0) {
       keepTouch(contact, found.at(), phase, found.size());
     }
   }
 
   private void keepTouch(Contact contact, Moment at, int phase, double size) {
+    touching[setup.contacts().indexOf(contact)] = true;
     double[] mm = path.evaluate(at, phase).travelMm();
     Said words =
         Said.of(
@@ -366,8 +583,7 @@ final class StateHazards {
   void dead() {
     for (int phase = 0; phase < alive.length; phase++) {
       for (Control control : Control.values()) {
-        boolean meant = setup.surfaces().stream().anyMatch(one -> one.shares().of(control) != 0);
-        if (meant && example[phase] != null && !alive[phase][control.ordinal()]) {
+        if (meant(control) && example[phase] != null && !alive[phase][control.ordinal()]) {
           Phase dead = setup.phases().get(phase);
           Said words =
               Said.of("hazard.phaseStickMovesNothing", "phase", dead.name(), "control", control);

@@ -3,7 +3,6 @@ package hightally.core.hazard;
 import hightally.core.channel.InputKind;
 import hightally.core.channel.TransmitterInput;
 import hightally.core.condition.Condition;
-import hightally.core.phase.Trims;
 import hightally.core.power.FlightTimer;
 import hightally.core.quantity.Quantity;
 import hightally.core.quantity.Said;
@@ -15,6 +14,7 @@ import hightally.core.signal.SignalPath;
 import hightally.core.signal.Stretch;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.BitSet;
 import java.util.List;
 import java.util.function.IntPredicate;
 import java.util.stream.IntStream;
@@ -26,9 +26,6 @@ import java.util.stream.IntStream;
  * switches; what only moves something goes from end to end within it.
  */
 final class States {
-  /** More than this are not looked at: minutes, and a search must end. */
-  static final long MOST = 1_000_000;
-
   private final Setup setup;
   private final Conditions conditions;
   private final List<Line> lines;
@@ -52,9 +49,9 @@ final class States {
     waiting = lines.stream().anyMatch(one -> one.kind() == Line.Kind.WAITING);
   }
 
-  /** The cells one change of a line can lead to. */
-  int[] from(int which, int cell) {
-    return reached[which][cell];
+  /** Whether one change of a line can lead from one of its cells to another. */
+  boolean leads(int which, int cell, int to) {
+    return Arrays.stream(reached[which][cell]).anyMatch(one -> one == to);
   }
 
   List<Line> lines() {
@@ -71,36 +68,45 @@ final class States {
     return count;
   }
 
-  /** Which cell of each line a state is in; those at rest have the lowest numbers. */
-  int[] at(long number) {
-    int[] at = new int[lines.size()];
-    long left = number;
-    for (int i = 0; i < at.length; i++) {
-      int cells = lines.get(i).cells().length;
-      at[i] = (int) ((left % cells + lines.get(i).restingCell()) % cells);
-      left /= cells;
-    }
-    return at;
+  /** Every line in the cell it rests in. */
+  int[] resting() {
+    return lines.stream().mapToInt(Line::restingCell).toArray();
   }
 
-  /** The number of the state with one line in another of its cells. */
-  long number(long number, int which, int cell) {
-    long step = 1;
-    for (int i = 0; i < which; i++) {
-      step *= lines.get(i).cells().length;
+  /** Lines that are anywhere told to rest. */
+  int[] filled(int[] cells) {
+    int[] filled = cells.clone();
+    for (int i = 0; i < filled.length; i++) {
+      filled[i] = filled[i] < 0 ? lines.get(i).restingCell() : filled[i];
     }
-    int cells = lines.get(which).cells().length;
-    long now = number / step % cells;
-    long then = (cell - lines.get(which).restingCell() + cells) % cells;
-    return number + (then - now) * step;
+    return filled;
+  }
+
+  /** Whether something moves along an axis: a switch, too, can be one. */
+  boolean moves(SignalPath path, int axis) {
+    int targets = setup.surfaces().size() + setup.airframe().motors().size();
+    boolean hung =
+        IntStream.range(0, targets)
+            .anyMatch(target -> path.program().hangs(target).axes().contains(axis));
+    int input = axis - Places.THROTTLE - 1;
+    String id = input < 0 ? "" : setup.transmitter().inputs().get(input).id();
+    return hung
+        || input < 0
+        || setup.power().throttleInput().equals(id)
+        || setup.channels().stream().anyMatch(one -> one.carries().equals(id));
   }
 
   /**
-   * A state by its number: what does not switch at rest, trims as they stand, the bench's own cut
-   * let go.
+   * A moment of a state: what does not switch at rest, trims as they stand, the bench's own cut let
+   * go.
    */
-  Moment moment(long number) {
-    int[] at = at(number);
+  Moment moment(int[] at) {
+    Moment moment = bare(at);
+    return waiting ? moment.with(moment.readings().withTruths(truths(moment, at))) : moment;
+  }
+
+  /** The same without what is true while some conditions have not held long enough. */
+  Moment bare(int[] at) {
     Double[] inputs = new Double[setup.transmitter().inputs().size()];
     Arrays.fill(inputs, 0.0);
     double[] sticks = new double[Places.THROTTLE + 1];
@@ -124,19 +130,15 @@ final class States {
         case WAITING -> {}
       }
     }
-    Readings readings = new Readings(link, voltage, List.of(timers), List.of());
-    Trims trims = setup.trims();
-    Moment moment =
-        new Moment(
-            sticks[0],
-            sticks[1],
-            sticks[2],
-            sticks[Places.THROTTLE],
-            false,
-            trims,
-            List.of(inputs),
-            readings);
-    return waiting ? moment.with(readings.withTruths(truths(moment, at))) : moment;
+    return new Moment(
+        sticks[0],
+        sticks[1],
+        sticks[2],
+        sticks[Places.THROTTLE],
+        false,
+        setup.trims(),
+        List.of(inputs),
+        new Readings(link, voltage, List.of(timers), List.of()));
   }
 
   /** What is true while some conditions have not held long enough yet. */
@@ -172,33 +174,33 @@ final class States {
     }
   }
 
-  /** How far sticks, throttle and levers can go in a state while nothing switches. */
-  Stretch stretch(long number) {
+  /** How far sticks, throttle and levers can go where some lines are told, -1 for anywhere. */
+  Stretch stretch(int[] cells) {
     Stretch whole = Stretch.whole(setup.transmitter().inputs().size());
-    int first = Places.THROTTLE + 1;
+    int firstInput = Places.THROTTLE + 1;
     for (int i = 0; i < setup.transmitter().inputs().size(); i++) {
       if (setup.transmitter().inputs().get(i).kind() == InputKind.SWITCH) {
-        whole.to()[first + i] = 0;
+        whole.to()[firstInput + i] = 0;
       }
     }
-    int[] at = at(number);
-    for (int i = 0; i < at.length; i++) {
-      Line line = lines.get(i);
-      int axis = axis(line);
+    for (int i = 0; i < cells.length; i++) {
+      Cell[] all = lines.get(i).cells();
+      int axis = axis(lines.get(i));
       if (axis >= 0) {
-        whole.from()[axis] = line.cells()[at[i]].from();
-        whole.to()[axis] = line.cells()[at[i]].to();
+        whole.from()[axis] = all[Math.max(0, cells[i])].from();
+        whole.to()[axis] = all[cells[i] < 0 ? all.length - 1 : cells[i]].to();
       }
     }
     return whole;
   }
 
-  /** The numbers of the lines that lie on some of the axes. */
-  List<Integer> linesOn(IntPredicate axes) {
-    return IntStream.range(0, lines.size())
+  /** The lines that lie on some of the axes. */
+  BitSet linesOn(IntPredicate axes) {
+    BitSet found = new BitSet();
+    IntStream.range(0, lines.size())
         .filter(i -> axis(lines.get(i)) >= 0 && axes.test(axis(lines.get(i))))
-        .boxed()
-        .toList();
+        .forEach(found::set);
+    return found;
   }
 
   /** The axis a line lies on; -1 for a fact. */

@@ -2,6 +2,7 @@ package hightally.core.hazard;
 
 import hightally.core.airframe.Surface;
 import hightally.core.channel.Channel;
+import hightally.core.hazard.SwitchLogic.Watch;
 import hightally.core.quantity.Quantity;
 import hightally.core.quantity.Said;
 import hightally.core.setup.Setup;
@@ -10,13 +11,11 @@ import hightally.core.signal.Program;
 import hightally.core.signal.SignalPath;
 import hightally.core.signal.Stretch;
 import java.util.ArrayList;
-import java.util.HashMap;
+import java.util.BitSet;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
-import java.util.function.BooleanSupplier;
 
 /**
  * Channels no switch may move, and switches that move them all the same: wherever the sticks and
@@ -34,28 +33,21 @@ final class SteadyHazards {
   private final SignalPath path;
   private final Setup setup;
   private final List<Integer> steady = new ArrayList<>();
-  private final List<Integer> axes;
-  private final List<Integer> axisLines;
-  private final Map<List<Object>, Integer> kinds = new HashMap<>();
-  private final int[] kindOf;
+  private final Set<Integer> axes = new TreeSet<>();
   private long evaluated;
   private long sampled;
 
-  SteadyHazards(HazardSearch search, int count) {
+  SteadyHazards(HazardSearch search) {
     this.search = search;
     path = search.path();
     setup = search.setup();
-    Set<Integer> on = new TreeSet<>();
     for (Channel channel : setup.channels()) {
       if (channel.steady()) {
         int carried = path.indexOf(channel.carries());
         steady.add(carried);
-        on.addAll(path.program().hangs(carried).axes());
+        axes.addAll(path.program().hangs(carried).axes());
       }
     }
-    axes = List.copyOf(on);
-    axisLines = search.states().linesOn(axes::contains);
-    kindOf = new int[steady.isEmpty() ? 0 : count];
   }
 
   long evaluated() {
@@ -66,65 +58,82 @@ final class SteadyHazards {
     return sampled;
   }
 
-  void state(State state) {
-    if (kindOf.length > 0) {
-      List<Object> kind = new ArrayList<>(List.of(state.decision()));
-      axisLines.forEach(line -> kind.add(state.at()[line]));
-      kindOf[state.number()] = kinds.computeIfAbsent(kind, key -> kinds.size());
-    }
-  }
-
-  /**
-   * Every flick of one switch.
-   *
-   * @return whether it looked at all of them
-   */
-  boolean changes(BooleanSupplier stop) {
-    Set<Long> seen = new HashSet<>();
+  /** Every flick of one switch, channel by channel. */
+  void look() {
     List<Line> lines = search.states().lines();
-    for (int number = 0; number < kindOf.length; number++) {
-      if (number % HazardSearch.LOOK_UP == 0 && stop.getAsBoolean()) {
-        return false;
-      }
-      int[] at = search.states().at(number);
-      for (int which = 0; which < at.length; which++) {
-        if (lines.get(which).kind() == Line.Kind.SWITCH) {
-          for (int cell : search.states().from(which, at[which])) {
-            int to = (int) search.states().number(number, which, cell);
-            long pair = (long) kindOf[number] * kinds.size() + kindOf[to];
-            if (kindOf[number] != kindOf[to] && seen.add(pair * lines.size() + which)) {
-              flick(number, to, lines.get(which));
+    SwitchLogic logic = search.logic();
+    for (int carried : steady) {
+      Watch watch = watch(carried);
+      Set<List<Object>> seen = new HashSet<>();
+      for (int which = 0; which < lines.size(); which++) {
+        Line line = lines.get(which);
+        if (line.kind() != Line.Kind.SWITCH || !logic.hangs(watch, which)) {
+          continue;
+        }
+        for (int cell : logic.cells(which)) {
+          for (int to : logic.cells(which)) {
+            if (search.states().leads(which, cell, to)) {
+              search
+                  .regions()
+                  .changes(
+                      watch,
+                      which,
+                      cell,
+                      to,
+                      search.regions().anywhere(),
+                      change -> flick(carried, change, line, seen));
             }
           }
         }
       }
     }
-    return true;
   }
 
-  private void flick(int number, int to, Line line) {
-    Moment before = search.states().moment(number);
-    Moment after = search.states().moment(to);
-    Stretch stretch = search.states().stretch(number);
+  private Watch watch(int carried) {
+    Program.Hangs hangs = path.program().hangs(carried);
+    int feel =
+        hangs.axes().stream().filter(axis -> axis < Places.THROTTLE).mapToInt(a -> 1 << a).sum();
+    BitSet lines = search.states().linesOn(hangs.axes()::contains);
+    return new Watch(true, hangs.mixes(), feel, true, lines);
+  }
+
+  private void flick(int carried, Regions.Change told, Line line, Set<List<Object>> seen) {
+    State from = State.of(path, search.states(), told.before());
+    State to = State.of(path, search.states(), told.after());
+    boolean alike = from.decision().equals(to.decision()) && !axes.contains(States.axis(line));
+    List<Object> pair = List.of(from.decision(), to.decision(), line, cells(from), cells(to));
+    if (alike || !seen.add(pair)) {
+      return;
+    }
+    Moment before = from.moment();
+    Moment after = to.moment();
+    Stretch stretch = search.states().stretch(told.before());
     int moved = States.axis(line);
     stretch.to()[moved] = stretch.from()[moved];
     Program program = path.program();
-    for (int carried : steady) {
-      if (!tell(carried, before, after, line)) {
-        Attained attained =
-            new Attained(
-                program.still(carried, before, path.phase(before)),
-                program.still(carried, after, path.phase(after)),
-                before,
-                after,
-                moved,
-                Places.of(after, moved));
-        elsewhere(attained, carried, stretch, line);
-        evaluated += attained.parts();
-        sampled += attained.undecided() ? 1 : 0;
-      }
-      evaluated += 2;
+    if (!tell(carried, before, after, line)) {
+      Attained attained =
+          new Attained(
+              program.still(carried, before, from.phase()),
+              program.still(carried, after, to.phase()),
+              before,
+              after,
+              moved,
+              Places.of(after, moved));
+      elsewhere(attained, carried, stretch, line);
+      evaluated += attained.parts();
+      search.work().spend(attained.parts());
+      sampled += attained.undecided() ? 1 : 0;
     }
+    evaluated += 2;
+    search.work().spend(2);
+  }
+
+  /** Where the lines stand that lie on what moves the channels. */
+  private List<Integer> cells(State state) {
+    return search.states().linesOn(axes::contains).stream()
+        .mapToObj(line -> state.at()[line])
+        .toList();
   }
 
   /** Where nothing moves with all at rest: wherever the two commands differ at all. */

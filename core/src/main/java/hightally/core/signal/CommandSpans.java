@@ -32,7 +32,25 @@ public final class CommandSpans {
    */
   public Spans of(Moment state, Stretch stretch) {
     int phase = program.conditions().phase(state);
-    Standing standing = program.standing(state, phase);
+    return of(program.standing(state, phase), state, stretch, 0);
+  }
+
+  /**
+   * The spans of several states that differ in mixes alone.
+   *
+   * @param state decides phase and feel
+   * @param acting the mixes that act in all of them, a bit each
+   * @param open those that act in some of them
+   */
+  public Spans of(Moment state, Stretch stretch, long acting, long open) {
+    int phase = program.conditions().phase(state);
+    Standing one = program.standing(state, phase);
+    return of(
+        new Standing(phase, one.feel(), acting, one.held(), one.weights()), state, stretch, open);
+  }
+
+  private Spans of(Standing standing, Moment state, Stretch stretch, long open) {
+    int phase = standing.phase();
     AxisSpan[] parts =
         axes.stream().map(axis -> axis.of(standing, stretch)).toArray(AxisSpan[]::new);
     Spans spans =
@@ -40,8 +58,109 @@ public final class CommandSpans {
     Run run = program.begun(state, standing, program.trims(state, phase));
     for (int target : program.order()) {
       sum(spans, target, run);
+      for (Term term : program.target(target).terms(phase)) {
+        if (term.mix() >= 0 && (open & 1L << term.mix()) != 0) {
+          maybe(spans, target, term, run, stretch);
+        }
+      }
     }
     return spans;
+  }
+
+  /** A term that is there or not. */
+  private static void maybe(Spans spans, int target, Term term, Run run, Stretch stretch) {
+    double[] ends = ends(spans, term, run, stretch);
+    add(spans, target, Math.min(0, ends[0]), Math.max(0, ends[1]));
+    spans.reached[target] = false;
+  }
+
+  /** The least and the most a term comes to over a stretch. */
+  private static double[] ends(Spans spans, Term term, Run run, Stretch stretch) {
+    int from = term.signal().command();
+    int axis = term.signal().axis();
+    if (from >= 0) {
+      return ends(term, spans.low[from], spans.high[from]);
+    }
+    if (axis == Axis.NONE) {
+      double always = term.of(run.value(term.signal()));
+      return new double[] {always, always};
+    }
+    // Between two kinks it goes one way only.
+    Kinks kinks = new Kinks(stretch.from()[axis], stretch.to()[axis]);
+    term.kinks(run.standing(), kinks);
+    double least = Double.POSITIVE_INFINITY;
+    double most = Double.NEGATIVE_INFINITY;
+    for (double place : kinks.sorted()) {
+      double here = term.along(place, run.standing());
+      least = Math.min(least, here);
+      most = Math.max(most, here);
+    }
+    return new double[] {least, most};
+  }
+
+  /**
+   * By how much the command of one surface can be more than that of another in several states that
+   * differ in mixes alone, trims left out: what both have alike is no difference.
+   *
+   * @param spans of these states
+   * @return the least and the most, percent
+   */
+  public double[] apart(
+      Spans spans, Moment state, Stretch stretch, long open, int surface, int other) {
+    Standing one = program.standing(state, spans.phase);
+    Standing standing =
+        new Standing(spans.phase, one.feel(), spans.acting | open, one.held(), one.weights());
+    Run run = program.begun(state, standing, program.trims(state, spans.phase));
+    List<Term> left = new ArrayList<>(List.of(program.target(other).terms(spans.phase)));
+    double least = 0;
+    double most = 0;
+    List<Term> differing = new ArrayList<>();
+    for (Term term : program.target(surface).terms(spans.phase)) {
+      Term alike = left.stream().filter(each -> sameSource(term, each)).findFirst().orElse(null);
+      left.remove(alike);
+      differing.add(alike == null ? term : term.times(term.factor() - alike.factor()));
+    }
+    left.forEach(term -> differing.add(term.times(-term.factor())));
+    for (Term term : differing) {
+      if (term.kind() != Contribution.TRIM && term.factor() != 0 && term.acts(standing)) {
+        double[] ends = ends(spans, term, run, stretch);
+        boolean sure = term.mix() < 0 || (open & 1L << term.mix()) == 0;
+        least += sure ? ends[0] : Math.min(0, ends[0]);
+        most += sure ? ends[1] : Math.max(0, ends[1]);
+      }
+    }
+    return new double[] {least, most};
+  }
+
+  /**
+   * The most that a mix adds to any of its targets, this way or that, where it acts, percent.
+   *
+   * @param state decides phase, feel and what holds the motors
+   * @param acting the mixes that act, a bit each
+   * @param open those that may
+   */
+  public double most(int mix, Moment state, Stretch stretch, long acting, long open) {
+    int phase = program.conditions().phase(state);
+    Standing standing = program.standing(state, phase);
+    Spans spans = of(state, stretch, acting, open);
+    Run run = program.begun(state, standing, program.trims(state, phase));
+    double most = 0;
+    for (int target : program.order()) {
+      for (Term term : program.target(target).terms(phase)) {
+        if (term.mix() == mix) {
+          double[] ends = ends(spans, term, run, stretch);
+          most = Math.max(most, Math.max(Math.abs(ends[0]), Math.abs(ends[1])));
+        }
+      }
+    }
+    return most;
+  }
+
+  private static boolean sameSource(Term one, Term other) {
+    return one.signal() == other.signal()
+        && one.bend() == other.bend()
+        && one.mix() == other.mix()
+        && one.kind() == other.kind();
   }
 
   private void sum(Spans spans, int target, Run run) {
@@ -62,6 +181,13 @@ public final class CommandSpans {
   }
 
   private static void image(Spans spans, int target, Term term, double low, double high) {
+    double[] ends = ends(term, low, high);
+    add(spans, target, ends[0], ends[1]);
+    spans.reached[target] = false;
+  }
+
+  /** The least and the most a term comes to between two values of its signal. */
+  private static double[] ends(Term term, double low, double high) {
     double least = Math.min(term.of(low), term.of(high));
     double most = Math.max(term.of(low), term.of(high));
     for (double kink : term.bends()) {
@@ -70,8 +196,7 @@ public final class CommandSpans {
         most = Math.max(most, term.of(kink));
       }
     }
-    add(spans, target, least, most);
-    spans.reached[target] = false;
+    return new double[] {least, most};
   }
 
   private static void add(Spans spans, int target, double low, double high) {

@@ -171,6 +171,24 @@ public final class Program {
     return new Hangs(axes, mixesOn, flowing[target].length > 1);
   }
 
+  /** The axes that what a mix is made from can hang on. */
+  public int[] axesOf(int mix) {
+    Set<Integer> axes = new TreeSet<>();
+    for (Target target : targets) {
+      for (Term term : target.terms(0)) {
+        if (term.mix() == mix) {
+          if (term.signal().axis() != Axis.NONE) {
+            axes.add(term.signal().axis());
+          }
+          if (term.signal().command() >= 0) {
+            axes.addAll(hangs(term.signal().command()).axes());
+          }
+        }
+      }
+    }
+    return axes.stream().mapToInt(Integer::intValue).toArray();
+  }
+
   /** A target behind all whose commands flow into it. */
   private int[] flowingInto(int target) {
     Set<Integer> found = new TreeSet<>();

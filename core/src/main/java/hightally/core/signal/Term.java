@@ -25,6 +25,11 @@ record Term(
     return mix < 0 || standing.acts(mix);
   }
 
+  /** The same with another factor. */
+  Term times(double changed) {
+    return new Term(signal, bend, changed, mix, kind, label);
+  }
+
   /** What it adds at a moment, percent. */
   double value(Run run) {
     return run.standing().weight(mix) * of(run.value(signal));

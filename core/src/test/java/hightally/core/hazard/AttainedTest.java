@@ -41,9 +41,10 @@ class AttainedTest {
       setup = RandomPrograms.of(seed);
       path = SignalPath.of(setup);
       States states = new States(path);
-      long number = Math.floorMod(random.nextLong(), states.count());
-      state = states.moment(number);
-      stretch = states.stretch(number);
+      int[] cells =
+          states.lines().stream().mapToInt(one -> random.nextInt(one.cells().length)).toArray();
+      state = states.moment(cells);
+      stretch = states.stretch(cells);
       int targets = setup.surfaces().size();
       int first = random.nextInt(targets);
       int second = random.nextInt(targets);

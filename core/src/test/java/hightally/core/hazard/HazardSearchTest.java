@@ -7,6 +7,8 @@ import hightally.core.DemoModels;
 import hightally.core.Rigs;
 import hightally.core.airframe.Contact;
 import hightally.core.airframe.Motor;
+import hightally.core.airframe.Rod;
+import hightally.core.airframe.Surface;
 import hightally.core.bench.BenchHands;
 import hightally.core.bench.BenchRun;
 import hightally.core.channel.Channel;
@@ -15,6 +17,7 @@ import hightally.core.channel.Output;
 import hightally.core.channel.TransmitterInput;
 import hightally.core.condition.Condition;
 import hightally.core.condition.ConditionKind;
+import hightally.core.linkage.Linkage;
 import hightally.core.mix.CurvePoint;
 import hightally.core.mix.Mix;
 import hightally.core.mix.MixSource;
@@ -174,6 +177,7 @@ class HazardSearchTest {
                       -100,
                       List.of()))
               .done();
+      case LINKAGE_LOCKS -> horn(clean, 6);
       case RUNS_OUT ->
           clean
               .change()
@@ -262,6 +266,8 @@ class HazardSearchTest {
       // 5 µs are a percent: 15 µs from the stop.
       case CUT_DISAGREES ->
           clean.change().power(power(List.of(ThrottleCurve.PLAIN), -97, -97, List.of())).done();
+      // 36° of a 12 mm arm are 7.1 mm: a horn of 10 mm follows, one of 6 mm cannot.
+      case LINKAGE_LOCKS -> horn(clean, 10);
       case RUNS_OUT ->
           clean
               .change()
@@ -303,6 +309,15 @@ class HazardSearchTest {
       case TIMER_NEVER ->
           either(clean, List.of(new FlightTimer("t", "T", false, 0, "either", "", List.of())));
     };
+  }
+
+  /** Another hole of the right elevon's horn. */
+  private static Setup horn(Setup clean, double radiusMm) {
+    Surface right = clean.surface("right").orElseThrow();
+    Rod rod = right.rod();
+    Linkage other = rod.linkage().withHorn(radiusMm);
+    return clean.withSurface(
+        right.withRod(new Rod(rod.driver(), rod.driverId(), other, rod.end(), rod.adjustedMm())));
   }
 
   /** Three percent up on the left only, softly, with a channel no switch may move. */
@@ -414,6 +429,7 @@ class HazardSearchTest {
       case SWITCH_MOVES -> List.of("switch at position 1");
       case CANNOT_STOP -> List.of("switch at position 3");
       case RUNS_OUT -> List.of("switch at position 1", "roll stick at 100 %");
+      case LINKAGE_LOCKS -> List.of("switch at position 1");
       case PAIR_UNEQUAL -> List.of("switch at position 3");
       case SURFACES_TOUCH ->
           List.of("switch at position 1", "roll stick at 100 %", "pitch stick at 100 %");
@@ -451,6 +467,12 @@ class HazardSearchTest {
       case CANNOT_STOP -> {
         assertThat(moments.get(0).throttle()).isZero();
         assertThat(path.motorPower(moments.get(0))).isEqualTo(0.3);
+      }
+      case LINKAGE_LOCKS -> {
+        Positions there = path.evaluate(moments.get(0));
+        int right = path.indexOf("right");
+        double arm = there.armDegrees()[path.servoIndexBehind(right)];
+        assertThat(path.bar(right).surfaceAngle(arm)).isNaN();
       }
       case RUNS_OUT -> {
         Positions there = path.evaluate(moments.get(0));
@@ -565,18 +587,30 @@ class HazardSearchTest {
         .done();
   }
 
+  /** Stopped wherever it is, nothing that only a whole search knows is said, and nothing proven. */
   @Test
-  void sixSwitchesMoreEndWhenTheirTimeIsUpAndSayThatNothingIsProven() {
-    int[] asked = {0};
-    HazardSearch.Outcome outcome =
-        HazardSearch.of(SignalPath.of(glider(6)), () -> ++asked[0] > 20, part -> {});
-    assertThat(outcome.ending()).isEqualTo(HazardSearch.Ending.STOPPED);
-    assertThat(outcome.complete()).isFalse();
-    assertThat(outcome.states()).isGreaterThan(20L * HazardSearch.LOOK_UP);
-    assertThat(outcome.hazards()).extracting(Hazard::kind).noneMatch(HazardSearchTest::never);
-    HazardSearch.Outcome huge = HazardSearch.of(SignalPath.of(glider(14)));
-    assertThat(huge.ending()).isEqualTo(HazardSearch.Ending.TOO_LARGE);
-    assertThat(huge.hazards()).extracting(Hazard::kind).noneMatch(HazardSearchTest::never);
+  void aSearchThatIsStoppedSaysSo() {
+    SignalPath path = SignalPath.of(glider(6));
+    HazardSearch.Outcome whole = HazardSearch.of(path);
+    assertThat(whole.ending()).isEqualTo(HazardSearch.Ending.WHOLE);
+    for (int part = 0; part < 10; part++) {
+      HazardSearch.Outcome stopped =
+          HazardSearch.of(path, whole.work() * part / 10, () -> false, done -> {});
+      assertThat(stopped.ending()).isEqualTo(HazardSearch.Ending.TOO_LARGE);
+      assertThat(stopped.complete()).isFalse();
+      assertThat(stopped.hazards()).extracting(Hazard::kind).noneMatch(HazardSearchTest::never);
+    }
+  }
+
+  /** Fourteen switches more are five million times as many states, and hardly more to look at. */
+  @Test
+  void switchesThatCountByThemselvesAreLookedAtByThemselves() {
+    HazardSearch.Outcome few = HazardSearch.of(SignalPath.of(glider(2)));
+    HazardSearch.Outcome many = HazardSearch.of(SignalPath.of(glider(14)));
+    assertThat(many.ending()).isEqualTo(HazardSearch.Ending.WHOLE);
+    assertThat(many.states()).isEqualTo(few.states() * (long) Math.pow(3, 12));
+    assertThat(many.work()).isLessThan(20 * few.work());
+    assertThat(many.hazards()).extracting(Hazard::kind).contains(HazardKind.PAIR_UNEQUAL);
   }
 
   private static boolean never(HazardKind kind) {

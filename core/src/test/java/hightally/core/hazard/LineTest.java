@@ -142,7 +142,7 @@ class LineTest {
   }
 
   @Example
-  void statesAreNumberedThereAndBack() {
+  void aStateIsSomewhereInTheCellsOfItsLines() {
     States states =
         new States(
             SignalPath.of(
@@ -151,25 +151,28 @@ class LineTest {
                     on(ConditionKind.SWITCH_AT, "switch", 2),
                     on(ConditionKind.TELEMETRY_BELOW, "link", 40))));
     assertThat(states.count()).isEqualTo(2 * 3 * 2);
-    for (int number = 0; number < states.count(); number++) {
-      int[] at = states.at(number);
-      for (int which = 0; which < at.length; which++) {
-        for (int cell = 0; cell < states.lines().get(which).cells().length; cell++) {
-          int[] changed = at.clone();
-          changed[which] = cell;
-          assertThat(states.at(states.number(number, which, cell))).isEqualTo(changed);
+    for (int roll = 0; roll < 2; roll++) {
+      for (int position = 0; position < 3; position++) {
+        for (int link = 0; link < 2; link++) {
+          int[] at = {roll, position, link};
+          Moment moment = states.moment(at);
+          Stretch stretch = states.stretch(at);
+          assertThat(moment.roll()).isBetween(stretch.from()[0], stretch.to()[0]);
+          assertThat(moment.roll() > 0.2).isEqualTo(roll == 1);
+          assertThat(stretch.from()[5]).isEqualTo(moment.input(1)).isEqualTo(stretch.to()[5]);
+          assertThat(moment.input(1)).isEqualTo(position / 2.0);
+          assertThat(stretch.from()[1]).isEqualTo(-1);
+          assertThat(moment.readings().linkPercent() < 40).isEqualTo(link != states.resting()[2]);
         }
       }
-      Moment moment = states.moment(number);
-      Stretch stretch = states.stretch(number);
-      assertThat(moment.roll()).isBetween(stretch.from()[0], stretch.to()[0]);
-      assertThat(stretch.from()[5]).isEqualTo(moment.input(1)).isEqualTo(stretch.to()[5]);
-      assertThat(stretch.from()[1]).isEqualTo(-1);
-      assertThat(moment.readings().linkPercent() < 40).isEqualTo(at[2] != states.at(0)[2]);
     }
-    Moment rest = states.moment(0);
+    Moment rest = states.moment(states.filled(new int[] {-1, -1, -1}));
     assertThat(rest.roll() + rest.pitch() + rest.yaw() + rest.throttle()).isZero();
     assertThat(rest.readings().linkPercent()).isEqualTo(100);
+    Stretch anywhere = states.stretch(new int[] {-1, -1, -1});
+    assertThat(anywhere.from()[0]).isEqualTo(-1);
+    assertThat(anywhere.to()[0]).isEqualTo(1);
+    assertThat(anywhere.to()[5]).isEqualTo(1);
   }
 
   @Example

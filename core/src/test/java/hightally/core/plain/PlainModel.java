@@ -342,6 +342,14 @@ public final class PlainModel {
     return factor * value(mix, source);
   }
 
+  /** The most a mix adds to any of its targets where it acts, this way or that, percent. */
+  public double adds(Mix mix, Moment moment, int phase) {
+    return mix.targets().stream()
+        .mapToDouble(one -> Math.abs(value(mix, one.target(), source(mix, moment, phase))))
+        .max()
+        .orElse(0);
+  }
+
   /** Whether a mix's condition is true and its phase is on. */
   boolean on(Mix mix, Moment moment, int phase) {
     return acts(mix.when(), mix.phases(), moment, phase);

@@ -1,0 +1,512 @@
+package hightally.core.hazard;
+
+import hightally.core.condition.Condition;
+import hightally.core.condition.ConditionKind;
+import hightally.core.mix.Mix;
+import hightally.core.power.Power;
+import hightally.core.quantity.Control;
+import hightally.core.response.FeelSet;
+import hightally.core.setup.Setup;
+import hightally.core.signal.Conditions;
+import hightally.core.signal.Moment;
+import hightally.core.signal.SignalPath;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.BitSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * What is decided while only some of all that switches is known: a condition is true, false, or may
+ * be either. So positions in which the same counts are looked at once, and what hangs on few
+ * switches is searched over those alone.
+ */
+final class SwitchLogic {
+  static final byte NO = 0;
+  static final byte YES = 1;
+  static final byte MAYBE = 2;
+
+  /** Of a set of rates that decides a control: not known which. */
+  static final int UNDECIDED = -2;
+
+  private final Setup setup;
+  private final Conditions conditions;
+  private final int[] lineOf;
+  private final int[] waiting;
+  private final boolean[][] trueAt;
+  private final int[] phaseWhen;
+  private final int[] mixWhen;
+  private final long[] mixPhases;
+  private final int[] setWhen;
+  private final long[] setPhases;
+  private final int cutWhen;
+  private final int armWhen;
+  private final boolean asksForPhases;
+  private final BitSet[] linesOf;
+  private final BitSet phaseLines = new BitSet();
+  private final int[][] alike;
+  private final int[][] first;
+
+  /**
+   * What is asked of a state.
+   *
+   * @param phase whether it matters which phase is on
+   * @param mixes those of which it matters whether they act, a bit each
+   * @param feel the controls whose rates matter, a bit each
+   * @param held whether it matters if cut or arming hold the motors
+   * @param lines those whose place matters by itself
+   */
+  record Watch(boolean phase, long mixes, int feel, boolean held, BitSet lines) {
+    Watch withMixes(long other) {
+      return new Watch(phase, other, feel, held, lines);
+    }
+  }
+
+  /**
+   * What is known of a state.
+   *
+   * @param truths of the conditions
+   * @param phases those that may be on, a bit each
+   */
+  record Known(byte[] truths, byte[] raw, long phases) {
+    boolean onePhase() {
+      return Long.bitCount(phases) == 1;
+    }
+
+    int phase() {
+      return Long.numberOfTrailingZeros(phases);
+    }
+  }
+
+  SwitchLogic(SignalPath path, States states) {
+    setup = path.setup();
+    conditions = path.program().conditions();
+    int count = conditions.count();
+    lineOf = new int[count];
+    waiting = new int[count];
+    trueAt = new boolean[count][];
+    Arrays.fill(lineOf, -1);
+    Arrays.fill(waiting, -1);
+    List<Line> lines = states.lines();
+    for (int i = 0; i < count; i++) {
+      Condition one = conditions.at(i);
+      for (int line = 0; line < lines.size(); line++) {
+        boolean waits = lines.get(line).kind() == Line.Kind.WAITING;
+        if (waits && lines.get(line).index() == i) {
+          waiting[i] = line;
+        } else if (!waits && looksAt(one, lines.get(line))) {
+          lineOf[i] = line;
+        }
+      }
+      trueAt[i] = truths(i, states);
+    }
+    phaseWhen = setup.phases().stream().mapToInt(one -> conditions.index(one.when())).toArray();
+    List<Mix> mixes = setup.mixes();
+    mixWhen = mixes.stream().mapToInt(one -> conditions.index(one.when())).toArray();
+    mixPhases = mixes.stream().mapToLong(one -> phases(one.phases())).toArray();
+    List<FeelSet> sets = setup.feelSets();
+    setWhen = sets.stream().mapToInt(one -> conditions.index(one.when())).toArray();
+    setPhases = sets.stream().mapToLong(one -> phases(one.phases())).toArray();
+    Power power = setup.power();
+    cutWhen = conditions.index(power.cutWhen());
+    armWhen = conditions.index(power.armWhen());
+    asksForPhases = setup.conditions().stream().anyMatch(one -> one.kind() == ConditionKind.PHASE);
+    for (int when : phaseWhen) {
+      collect(when, phaseLines);
+    }
+    linesOf = new BitSet[count];
+    for (int i = 0; i < count; i++) {
+      linesOf[i] = new BitSet();
+      collect(i, linesOf[i]);
+    }
+    alike = new int[lines.size()][];
+    first = new int[lines.size()][];
+    for (int line = 0; line < alike.length; line++) {
+      classes(path, states, line);
+    }
+  }
+
+  private static boolean looksAt(Condition one, Line line) {
+    boolean switches = one.kind() == ConditionKind.SWITCH_AT;
+    boolean beyond = one.kind() == ConditionKind.ABOVE || one.kind() == ConditionKind.BELOW;
+    boolean measured =
+        one.kind() == ConditionKind.TELEMETRY_ABOVE || one.kind() == ConditionKind.TELEMETRY_BELOW;
+    boolean fits =
+        switch (line.kind()) {
+          case STICK, THROTTLE, LEVER -> beyond;
+          case SWITCH -> switches || beyond;
+          case LINK, VOLTAGE -> measured;
+          case TIMER -> one.kind() == ConditionKind.TIMER_ABOVE;
+          case WAITING -> false;
+        };
+    return fits && one.subject().equals(line.subject());
+  }
+
+  /** Whether a condition that looks at something by itself is true, cell by cell. */
+  private boolean[] truths(int condition, States states) {
+    ConditionKind kind = conditions.at(condition).kind();
+    if (conditions.at(condition).combines() || kind == ConditionKind.PHASE) {
+      return new boolean[0];
+    }
+    int[] rest = states.resting();
+    int line = lineOf[condition];
+    int cells = line < 0 ? 1 : states.lines().get(line).cells().length;
+    boolean[] found = new boolean[cells];
+    for (int cell = 0; cell < cells; cell++) {
+      if (line >= 0) {
+        rest[line] = cell;
+      }
+      Moment moment = states.bare(rest);
+      found[cell] = conditions.of(condition, moment, -1, null);
+    }
+    return found;
+  }
+
+  private long phases(List<String> ids) {
+    long mask = 0;
+    for (int i = 0; i < setup.phases().size(); i++) {
+      mask |= ids.isEmpty() || ids.contains(setup.phases().get(i).id()) ? 1L << i : 0;
+    }
+    return mask;
+  }
+
+  private void collect(int condition, BitSet into) {
+    if (condition < 0) {
+      return;
+    }
+    if (lineOf[condition] >= 0) {
+      into.set(lineOf[condition]);
+    }
+    if (waiting[condition] >= 0) {
+      into.set(waiting[condition]);
+    }
+    if (conditions.at(condition).kind() == ConditionKind.PHASE) {
+      into.or(phaseLines);
+    }
+    for (int member : conditions.members(condition)) {
+      collect(member, into);
+    }
+  }
+
+  /** Cells of a line that nothing tells apart: the first of each is looked at. */
+  private void classes(SignalPath path, States states, int line) {
+    Line one = states.lines().get(line);
+    int axis = States.axis(one);
+    boolean moves = axis >= 0 && states.moves(path, axis);
+    Map<Object, Integer> seen = new LinkedHashMap<>();
+    int[] firsts = new int[one.cells().length];
+    List<Integer> kept = new ArrayList<>();
+    int cells = one.cells().length;
+    for (int i = 0; i < cells; i++) {
+      int cell = (one.restingCell() + i) % cells;
+      List<Object> told = new ArrayList<>();
+      if (moves || one.kind() == Line.Kind.WAITING || one.kind().slides()) {
+        told.add(cell);
+      }
+      for (int condition = 0; condition < lineOf.length; condition++) {
+        if (lineOf[condition] == line) {
+          told.add(trueAt[condition][cell]);
+        }
+      }
+      int known = seen.computeIfAbsent(told, key -> cell);
+      firsts[cell] = known;
+      if (known == cell) {
+        kept.add(cell);
+      }
+    }
+    first[line] = firsts;
+    alike[line] = kept.stream().mapToInt(Integer::intValue).toArray();
+  }
+
+  /** One cell of each kind of a line, the one at rest first. */
+  int[] cells(int line) {
+    return alike[line];
+  }
+
+  /** The cell looked at instead of one that nothing tells apart from it. */
+  int first(int line, int cell) {
+    return first[line][cell];
+  }
+
+  /** What is known while some lines are in some cells; -1 for anywhere. */
+  Known known(int[] cells) {
+    byte[] truths = new byte[lineOf.length];
+    byte[] raw = new byte[lineOf.length];
+    decide(cells, 0, truths, raw);
+    long phases = phases(truths);
+    if (asksForPhases) {
+      decide(cells, phases, truths, raw);
+    }
+    return new Known(truths, raw, phases);
+  }
+
+  private void decide(int[] cells, long phases, byte[] truths, byte[] raw) {
+    Arrays.fill(truths, (byte) -1);
+    for (int i = 0; i < truths.length; i++) {
+      decide(i, cells, phases, truths, raw);
+    }
+  }
+
+  private byte decide(int one, int[] cells, long phases, byte[] truths, byte[] raw) {
+    if (truths[one] < 0) {
+      for (int member : conditions.members(one)) {
+        decide(member, cells, phases, truths, raw);
+      }
+      raw[one] = raw(one, cells, phases, truths);
+      truths[one] = raw[one];
+      if (waiting[one] >= 0 && raw[one] != NO) {
+        int cell = cells[waiting[one]];
+        truths[one] = cell < 0 ? MAYBE : cell == 1 ? NO : raw[one];
+      }
+    }
+    return truths[one];
+  }
+
+  private byte raw(int one, int[] cells, long phases, byte[] truths) {
+    Condition condition = conditions.at(one);
+    return switch (condition.kind()) {
+      case PHASE -> {
+        int phase = setup.phases().indexOf(setup.phase(condition.subject()).orElse(null));
+        long bit = phase < 0 ? 0 : 1L << phase;
+        yield (phases & bit) == 0 ? NO : phases == bit ? YES : MAYBE;
+      }
+      case AND -> members(one, truths, NO, YES);
+      case OR -> members(one, truths, YES, NO);
+      case NOT -> {
+        if (!condition.finished()) {
+          yield NO;
+        }
+        byte member = truths[conditions.members(one)[0]];
+        yield member == MAYBE ? MAYBE : member == YES ? NO : YES;
+      }
+      default -> {
+        int cell = lineOf[one] < 0 ? 0 : cells[lineOf[one]];
+        yield cell < 0 ? anywhere(one) : trueAt[one][cell] ? YES : NO;
+      }
+    };
+  }
+
+  private byte anywhere(int one) {
+    boolean some = false;
+    boolean all = true;
+    for (boolean each : trueAt[one]) {
+      some |= each;
+      all &= each;
+    }
+    return all ? YES : some ? MAYBE : NO;
+  }
+
+  /**
+   * @param decides what one member that is so makes of the whole
+   * @param otherwise what it is where none is
+   */
+  private byte members(int one, byte[] truths, byte decides, byte otherwise) {
+    if (!conditions.at(one).finished()) {
+      return NO;
+    }
+    boolean open = false;
+    for (int member : conditions.members(one)) {
+      if (truths[member] == decides) {
+        return decides;
+      }
+      open |= truths[member] == MAYBE;
+    }
+    return open ? MAYBE : otherwise;
+  }
+
+  private long phases(byte[] truths) {
+    long found = 0;
+    for (int i = 0; i < phaseWhen.length - 1; i++) {
+      byte on = truth(phaseWhen[i], truths);
+      found |= on == NO ? 0 : 1L << i;
+      if (on == YES) {
+        return found;
+      }
+    }
+    return found | 1L << phaseWhen.length - 1;
+  }
+
+  private static byte truth(int condition, byte[] truths) {
+    return condition < 0 ? YES : truths[condition];
+  }
+
+  private static byte acts(int when, long phases, Known known) {
+    byte on = truth(when, known.truths);
+    long in = known.phases & phases;
+    if (in == 0 || on == NO) {
+      return NO;
+    }
+    return on == YES && in == known.phases ? YES : MAYBE;
+  }
+
+  /** Whether a mix acts. */
+  byte mix(int mix, Known known) {
+    return acts(mixWhen[mix], mixPhases[mix], known);
+  }
+
+  /** The mixes that surely act, or may, a bit each. */
+  long mixes(Known known, byte how) {
+    long found = 0;
+    for (int i = 0; i < mixWhen.length; i++) {
+      found |= mix(i, known) == how ? 1L << i : 0;
+    }
+    return found;
+  }
+
+  /** Whether the motors are held. */
+  byte held(Known known) {
+    byte cut = cutWhen < 0 ? NO : known.truths[cutWhen];
+    byte armed = truth(armWhen, known.truths);
+    if (cut == YES || armed == NO) {
+      return YES;
+    }
+    return cut == NO && armed == YES ? NO : MAYBE;
+  }
+
+  private int deciding(Control control, Known known) {
+    for (int i = 0; i < setWhen.length; i++) {
+      if (setup.feelSets().get(i).has(control)) {
+        byte on = acts(setWhen[i], setPhases[i], known);
+        if (on != NO) {
+          return on == YES ? i : UNDECIDED;
+        }
+      }
+    }
+    return -1;
+  }
+
+  /** The line to be told next before all that is watched is decided; -1 where it is. */
+  int open(Watch watch, int[] cells, Known known) {
+    for (int line = watch.lines.nextSetBit(0); line >= 0; line = watch.lines.nextSetBit(line + 1)) {
+      if (cells[line] < 0) {
+        return line;
+      }
+    }
+    if (watch.phase && !known.onePhase()) {
+      return ofPhase(cells, known);
+    }
+    if (watch.held && held(known) == MAYBE) {
+      boolean cut = cutWhen >= 0 && known.truths[cutWhen] == MAYBE;
+      return ofCondition(cut ? cutWhen : armWhen, cells, known);
+    }
+    for (Control control : Control.values()) {
+      boolean asked = (watch.feel & 1 << control.ordinal()) != 0;
+      if (asked && deciding(control, known) == UNDECIDED) {
+        return ofFeel(control, cells, known);
+      }
+    }
+    for (long left = watch.mixes; left != 0; left &= left - 1) {
+      int mix = Long.numberOfTrailingZeros(left);
+      if (mix(mix, known) == MAYBE) {
+        return ofMix(mix, cells, known);
+      }
+    }
+    return -1;
+  }
+
+  /** The line to be told next before it is decided whether a mix acts. */
+  int ofMix(int mix, int[] cells, Known known) {
+    return ofLimited(mixWhen[mix], cells, known);
+  }
+
+  private int ofFeel(Control control, int[] cells, Known known) {
+    for (int i = 0; i < setWhen.length; i++) {
+      boolean has = setup.feelSets().get(i).has(control);
+      if (has && acts(setWhen[i], setPhases[i], known) == MAYBE) {
+        return ofLimited(setWhen[i], cells, known);
+      }
+    }
+    throw new IllegalStateException("It is decided");
+  }
+
+  private int ofLimited(int when, int[] cells, Known known) {
+    return truth(when, known.truths) == MAYBE
+        ? ofCondition(when, cells, known)
+        : ofPhase(cells, known);
+  }
+
+  private int ofPhase(int[] cells, Known known) {
+    for (int when : phaseWhen) {
+      if (truth(when, known.truths) == MAYBE) {
+        return ofCondition(when, cells, known);
+      }
+    }
+    throw new IllegalStateException("It is decided");
+  }
+
+  /** The line to be told next before a condition is decided that is not. */
+  int ofCondition(int one, int[] cells, Known known) {
+    if (known.raw[one] != MAYBE) {
+      return waiting[one];
+    }
+    if (conditions.at(one).kind() == ConditionKind.PHASE) {
+      return ofPhase(cells, known);
+    }
+    for (int member : conditions.members(one)) {
+      if (known.truths[member] == MAYBE) {
+        return ofCondition(member, cells, known);
+      }
+    }
+    return lineOf[one];
+  }
+
+  /** Whether anything watched can hang on a line. */
+  boolean hangs(Watch watch, int line) {
+    BitSet all = (BitSet) watch.lines.clone();
+    if (watch.phase) {
+      all.or(phaseLines);
+    }
+    if (watch.held) {
+      add(cutWhen, all);
+      add(armWhen, all);
+    }
+    for (Control control : Control.values()) {
+      for (int i = 0; i < setWhen.length && (watch.feel & 1 << control.ordinal()) != 0; i++) {
+        if (setup.feelSets().get(i).has(control)) {
+          add(setWhen[i], all);
+          limited(setPhases[i], all);
+        }
+      }
+    }
+    for (long left = watch.mixes; left != 0; left &= left - 1) {
+      int mix = Long.numberOfTrailingZeros(left);
+      add(mixWhen[mix], all);
+      limited(mixPhases[mix], all);
+    }
+    return all.get(line);
+  }
+
+  private void limited(long phases, BitSet into) {
+    if (Long.bitCount(phases) < phaseWhen.length) {
+      into.or(phaseLines);
+    }
+  }
+
+  private void add(int condition, BitSet into) {
+    if (condition >= 0) {
+      into.or(linesOf[condition]);
+    }
+  }
+
+  /** Those of some mixes that can hang on a line. */
+  long hanging(long mixes, int line) {
+    long found = 0;
+    for (long left = mixes; left != 0; left &= left - 1) {
+      long one = Long.lowestOneBit(left);
+      boolean hangs = hangs(new Watch(false, one, 0, false, new BitSet()), line);
+      found |= hangs ? one : 0;
+    }
+    return found;
+  }
+
+  /** Whether the phase hangs on a line. */
+  boolean phaseHangs(int line) {
+    return phaseLines.get(line);
+  }
+
+  /** Whether what holds the motors hangs on a line. */
+  boolean holdHangs(int line) {
+    return hangs(new Watch(false, 0, 0, true, new BitSet()), line);
+  }
+}
