@@ -108,7 +108,7 @@ public final class HazardSearch {
     standing = standing(setup);
     states = new States(path);
     logic = new SwitchLogic(path, states);
-    regions = new Regions(logic, states.lines().size(), work);
+    regions = new Regions(logic, states, work);
     bends = new Bends(setup);
   }
 
@@ -152,7 +152,7 @@ public final class HazardSearch {
     stops.look();
     program.written();
     try {
-      work.spend(0);
+      work.spend(states.tooFine() ? mostWork + 1 : 0);
       work.stage(0, MOTORS);
       power.look();
       motorWork = work.done();

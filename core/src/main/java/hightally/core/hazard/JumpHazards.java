@@ -4,6 +4,7 @@ import hightally.core.airframe.Surface;
 import hightally.core.edit.Mend;
 import hightally.core.hazard.SwitchLogic.Watch;
 import hightally.core.mix.MixSource;
+import hightally.core.phase.Phase;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.Quantity;
 import hightally.core.quantity.Said;
@@ -16,6 +17,7 @@ import hightally.core.signal.Spans;
 import hightally.core.signal.StillCommand;
 import hightally.core.signal.Stretch;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.BitSet;
 import java.util.List;
 import java.util.Set;
@@ -47,6 +49,9 @@ final class JumpHazards {
   private final BitSet slideLines;
   private final boolean powerMoves;
   private final long mixes;
+
+  /** What is alike in the phases: where all fade in none changes anything at once. */
+  private final int[] phases;
 
   /** What each surface's command can hang on; null where no channel carries it, or it is slowed. */
   private final Program.Hangs[] hangs;
@@ -86,9 +91,27 @@ final class JumpHazards {
       }
     }
     mixes = felt;
+    phases = phases();
     on.stream().filter(axis -> axis >= Places.THROTTLE).forEach(slides::add);
     slideLines = search.states().linesOn(slides::contains);
     powerMoves = setup.mixes().stream().anyMatch(one -> one.source() == MixSource.POWER);
+  }
+
+  private int[] phases() {
+    boolean apart =
+        Arrays.stream(hangs).anyMatch(one -> one != null && one.chained())
+            || setup.phases().stream().anyMatch(one -> one.fadeSeconds() == 0);
+    List<Object> kinds = new ArrayList<>();
+    int[] found = new int[setup.phases().size()];
+    for (int i = 0; i < found.length; i++) {
+      Phase one = setup.phases().get(i);
+      Object kind = List.of(apart ? one.id() : "", powerMoves ? setup.power().curve(one.id()) : "");
+      if (!kinds.contains(kind)) {
+        kinds.add(kind);
+      }
+      found[i] = kinds.indexOf(kind);
+    }
+    return found;
   }
 
   long evaluated() {
@@ -115,15 +138,7 @@ final class JumpHazards {
         for (int to : logic.cells(which)) {
           if (search.states().leads(which, cell, to)) {
             Line line = lines.get(which);
-            search
-                .regions()
-                .changes(
-                    watch,
-                    which,
-                    cell,
-                    to,
-                    search.regions().anywhere(),
-                    change -> change(change, line));
+            search.regions().changes(watch, which, cell, to, change -> change(change, line));
           }
         }
       }
@@ -133,7 +148,7 @@ final class JumpHazards {
   /** What a flick of one switch can change. */
   private Watch watch(int which) {
     SwitchLogic logic = search.logic();
-    boolean phase = logic.phaseHangs(which);
+    int[] phase = logic.phaseHangs(which) ? phases : logic.oneKind();
     long changed = logic.hanging(mixes, which);
     // Where a command flows on into another, what makes it up is part of the change.
     for (Program.Hangs one : hangs) {
@@ -265,42 +280,39 @@ final class JumpHazards {
   private void elsewhere(int i, Regions.Change told, Line line, double[] changes) {
     search.work().spend(1);
     SwitchLogic logic = search.logic();
-    int[] cells = told.before().clone();
-    SwitchLogic.Known known = logic.known(cells);
-    Watch whole = new Watch(true, 0, 0, powerMoves, new BitSet());
+    long[] cells = told.before();
+    SwitchLogic.Known known = told.was();
+    Watch whole = new Watch(logic.eachPhase(), 0, 0, powerMoves, new BitSet());
     long open = logic.mixes(known, SwitchLogic.MAYBE) & hangs[i].mixes();
-    int next = logic.open(whole, cells, known);
-    if (next < 0) {
-      State state = State.of(path, search.states(), cells);
-      Stretch stretch = search.states().stretch(cells);
-      for (Control control : Control.values()) {
-        stretch.from()[control.ordinal()] = 0;
-        stretch.to()[control.ordinal()] = 0;
-      }
-      long acting = logic.mixes(known, SwitchLogic.YES);
-      Spans spans = commands.of(state.moment(), stretch, acting, open);
-      int carried = path.carriedBehind(i);
-      double most =
-          Math.max(
-              travels[i].furthest(spans.low(carried), spans.high(carried), changes[0], changes[0]),
-              travels[i].furthest(spans.low(carried), spans.high(carried), changes[1], changes[1]));
-      if (most <= Math.max(setup.house().surfaceJumpMm(), FURTHER * worst[i])) {
+    SwitchLogic.Split next = logic.open(whole, cells, known);
+    if (next == null) {
+      if (furthest(i, told, open, changes)
+          <= Math.max(setup.house().surfaceJumpMm(), FURTHER * worst[i])) {
         return;
       }
-      next = open == 0 ? -1 : logic.ofMix(Long.numberOfTrailingZeros(open), cells, known);
+      next = open == 0 ? null : logic.ofMix(Long.numberOfTrailingZeros(open), cells, known);
     }
-    if (next >= 0) {
-      for (int cell : logic.cells(next)) {
-        int[] before = told.before().clone();
-        int[] after = told.after().clone();
-        before[next] = cell;
-        after[next] = cell;
-        Regions.Change one =
-            new Regions.Change(before, logic.known(before), after, logic.known(after));
+    if (next != null) {
+      for (long part : next.parts()) {
+        Regions.Change one = told.told(logic, next.line(), part);
         new Flick(one, line).look(i);
         elsewhere(i, one, line, changes);
       }
     }
+  }
+
+  /** The furthest a surface may jump at a flick from wherever it stands before, mm. */
+  private double furthest(int i, Regions.Change told, long open, double[] changes) {
+    State state = State.of(path, search.states(), told.before());
+    Stretch stretch = search.states().stretch(told.before());
+    for (Control control : Control.values()) {
+      stretch.from()[control.ordinal()] = 0;
+      stretch.to()[control.ordinal()] = 0;
+    }
+    long acting = search.logic().mixes(told.was(), SwitchLogic.YES);
+    Spans spans = commands.of(state.moment(), stretch, acting, open);
+    int carried = path.carriedBehind(i);
+    return travels[i].furthest(spans.low(carried), spans.high(carried), changes[0], changes[1]);
   }
 
   private static Moment held(Moment moment, boolean held) {

@@ -2,6 +2,7 @@ package hightally.core.hazard;
 
 import hightally.core.airframe.Motor;
 import hightally.core.hazard.SwitchLogic.Watch;
+import hightally.core.phase.Phase;
 import hightally.core.power.Power;
 import hightally.core.quantity.Quantity;
 import hightally.core.quantity.Said;
@@ -84,9 +85,14 @@ final class PowerHazards {
     private final long mixes;
     private final int feel;
     private final Watch watch;
+
+    /** What a change can change: phases with one curve and one fade are alike in it. */
+    private final Watch changing;
+
     private final Map<List<Object>, Integer> kinds = new HashMap<>();
     private final Map<List<Object>, Integer> effects = new HashMap<>();
     private final Set<List<Integer>> seen = new HashSet<>();
+    private final Set<Integer> still = new HashSet<>();
 
     OneMotor(int motor) {
       this.motor = motor;
@@ -102,7 +108,19 @@ final class PowerHazards {
           .map(channel -> setup.transmitter().inputIndex(channel.carries()))
           .ifPresent(
               input -> lines.or(search.states().linesOn(a -> a == Places.THROTTLE + 1 + input)));
-      watch = new Watch(true, mixes, feel, true, lines);
+      watch = new Watch(search.logic().eachPhase(), mixes, feel, true, lines);
+      List<List<Object>> kindsOfPhase = new ArrayList<>();
+      int[] phases = new int[setup.phases().size()];
+      for (int i = 0; i < phases.length; i++) {
+        Phase one = setup.phases().get(i);
+        List<Object> same =
+            List.of(power.curve(one.id()), one.fadeSeconds(), chained ? one.id() : "");
+        if (!kindsOfPhase.contains(same)) {
+          kindsOfPhase.add(same);
+        }
+        phases[i] = kindsOfPhase.indexOf(same);
+      }
+      changing = new Watch(phases, mixes, feel, true, lines);
     }
 
     private int effect(State state) {
@@ -123,20 +141,23 @@ final class PowerHazards {
     }
 
     /** One state: whether the motor stands still in it. */
-    void state(int[] cells) {
+    void state(long[] cells) {
       State state = State.of(path, search.states(), cells);
       int known = kinds.size();
-      kind(state, effect(state));
-      if (kinds.size() > known && !state.decision().held()) {
-        atRest(state, cells.clone());
+      int effect = effect(state);
+      kind(state, effect);
+      // What stands still in one phase does so in all that are alike for the motor.
+      boolean asked = kinds.size() > known && !state.decision().held() && !still.contains(effect);
+      if (asked && !atRest(state, cells)) {
+        still.add(effect);
       }
     }
 
-    /** With its control at rest, whatever else stands where. */
-    private void atRest(State state, int[] cells) {
+    /** Whether it runs with its control at rest, wherever all else stands. */
+    private boolean atRest(State state, long[] cells) {
       Stretch stretch = search.states().stretch(cells);
       if (stretch.from()[throttleAxis] > 0) {
-        return;
+        return false;
       }
       stretch.to()[throttleAxis] = 0;
       int phase = state.phase();
@@ -162,6 +183,7 @@ final class PowerHazards {
             search.way(found.at()),
             List.of(found.at()));
       }
+      return found != null;
     }
 
     /** The furthest any of the regions goes; null where there is nothing in them. */
@@ -185,40 +207,31 @@ final class PowerHazards {
       SwitchLogic logic = search.logic();
       for (int which = 0; which < lines.size(); which++) {
         search.work().told(from + share * which / lines.size());
-        if (isThrottle(lines.get(which)) || !logic.hangs(watch, which)) {
+        if (isThrottle(lines.get(which)) || !logic.hangs(changing, which)) {
           continue;
         }
         for (int cell : logic.cells(which)) {
           for (int to : logic.cells(which)) {
             if (search.states().leads(which, cell, to)) {
-              int line = which;
-              search
-                  .regions()
-                  .changes(
-                      watch,
-                      which,
-                      cell,
-                      to,
-                      search.regions().anywhere(),
-                      change -> change(change, line));
+              search.regions().changes(changing, which, cell, to, this::change);
             }
           }
         }
       }
     }
 
-    private void change(Regions.Change change, int which) {
+    private void change(Regions.Change change) {
       State was = State.of(path, search.states(), change.before());
       State is = State.of(path, search.states(), change.after());
       int effect = effect(was);
       int then = effect(is);
-      if (effect != then && seen.add(List.of(kind(was, effect), kind(is, then), which))) {
-        change(was, is, change, which);
+      if (effect != then && seen.add(List.of(kind(was, effect), kind(is, then), change.line()))) {
+        change(was, is, change);
       }
     }
 
-    private void change(State was, State is, Regions.Change change, int which) {
-      Line line = search.states().lines().get(which);
+    private void change(State was, State is, Regions.Change change) {
+      Line line = search.states().lines().get(change.line());
       Moment before = was.moment();
       Moment after = is.moment();
       Stretch stretch = search.states().stretch(change.before());

@@ -3,8 +3,10 @@ package hightally.core.hazard;
 import hightally.core.condition.Condition;
 import hightally.core.condition.ConditionKind;
 import hightally.core.hazard.SwitchLogic.Known;
+import hightally.core.hazard.SwitchLogic.Split;
 import hightally.core.hazard.SwitchLogic.Watch;
 import hightally.core.mix.Mix;
+import hightally.core.mix.MixSource;
 import hightally.core.phase.Phase;
 import hightally.core.power.FlightTimer;
 import hightally.core.quantity.Control;
@@ -24,8 +26,9 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.BiFunction;
 import java.util.function.ToIntBiFunction;
-import java.util.function.ToIntFunction;
+import java.util.stream.LongStream;
 
 /** What the program says that cannot happen, or means two things. */
 final class ProgramHazards {
@@ -134,45 +137,42 @@ final class ProgramHazards {
   }
 
   /**
-   * Whether there is a state in which something is surely so; told further apart while it may be.
+   * Whether there is a state in which something is so; told further apart while it may be.
+   *
+   * @param so whether it is, in all states that begin so
+   * @param next the line to be told next where it may be
    */
   private boolean somewhere(
-      int[] cells, ToIntFunction<Known> so, ToIntBiFunction<int[], Known> next) {
+      long[] cells, ToIntBiFunction<long[], Known> so, BiFunction<long[], Known, Split> next) {
     search.work().spend(1);
     SwitchLogic logic = search.logic();
     Known known = logic.known(cells);
-    int here = so.applyAsInt(known);
+    int here = so.applyAsInt(cells, known);
     if (here != SwitchLogic.MAYBE) {
       return here == SwitchLogic.YES;
     }
-    int line = next.applyAsInt(cells, known);
-    for (int cell : logic.cells(line)) {
-      cells[line] = cell;
-      boolean found = somewhere(cells, so, next);
-      cells[line] = -1;
-      if (found) {
-        return true;
-      }
-    }
-    return false;
+    Split split = next.apply(cells, known);
+    return LongStream.of(split.parts())
+        .anyMatch(part -> somewhere(Regions.with(cells, split.line(), part), so, next));
   }
 
   private boolean everTrue(int condition) {
     return somewhere(
         search.regions().anywhere(),
-        known -> known.truths()[condition],
+        (cells, known) -> known.truths()[condition],
         (cells, known) -> search.logic().ofCondition(condition, cells, known));
   }
 
   private boolean everOn(int phase) {
-    Watch whole = new Watch(true, 0, 0, false, new BitSet());
+    SwitchLogic logic = search.logic();
+    Watch whole = new Watch(logic.eachPhase(), 0, 0, false, new BitSet());
     return somewhere(
         search.regions().anywhere(),
-        known ->
+        (cells, known) ->
             (known.phases() & 1L << phase) == 0
                 ? SwitchLogic.NO
                 : known.onePhase() ? SwitchLogic.YES : SwitchLogic.MAYBE,
-        (cells, known) -> search.logic().open(whole, cells, known));
+        (cells, known) -> logic.open(whole, cells, known));
   }
 
   /**
@@ -180,27 +180,34 @@ final class ProgramHazards {
    * one of its targets gets something of it.
    */
   private boolean acts(int mix) {
+    SwitchLogic logic = search.logic();
     int[] axes = path.program().axesOf(mix);
     BitSet lines =
         search.states().linesOn(axis -> Arrays.stream(axes).anyMatch(one -> one == axis));
     int feel = Arrays.stream(axes).filter(a -> a < Places.THROTTLE).map(a -> 1 << a).sum();
-    Watch watch = new Watch(true, 1L << mix, feel, true, lines);
-    boolean[] found = {false};
-    search
-        .regions()
-        .each(
-            watch,
-            (cells, known) -> {
-              if (!found[0] && search.logic().mix(mix, known) == SwitchLogic.YES) {
-                Moment moment = State.of(path, search.states(), cells).moment();
-                Stretch stretch = search.states().stretch(cells);
-                long acting = search.logic().mixes(known, SwitchLogic.YES);
-                long open = search.logic().mixes(known, SwitchLogic.MAYBE);
-                double most = commands.most(mix, moment, stretch, acting, open);
-                found[0] = most > NOTHING_PERCENT;
-              }
-            });
-    return found[0];
+    MixSource source = setup.mixes().get(mix).source();
+    boolean power = source == MixSource.POWER;
+    int[] phases = power || source == MixSource.SURFACE ? logic.eachPhase() : logic.oneKind();
+    Watch watch = new Watch(phases, 1L << mix, feel, power, lines);
+    return somewhere(
+        search.regions().anywhere(),
+        (cells, known) -> {
+          int acts = logic.mix(mix, known);
+          if (acts != SwitchLogic.NO && logic.open(watch, cells, known) != null) {
+            return SwitchLogic.MAYBE;
+          }
+          boolean adds = acts == SwitchLogic.YES && adds(mix, cells, known);
+          return adds ? SwitchLogic.YES : SwitchLogic.NO;
+        },
+        (cells, known) -> logic.open(watch, cells, known));
+  }
+
+  private boolean adds(int mix, long[] cells, Known known) {
+    Moment moment = State.of(path, search.states(), cells).moment();
+    Stretch stretch = search.states().stretch(cells);
+    long acting = search.logic().mixes(known, SwitchLogic.YES);
+    long open = search.logic().mixes(known, SwitchLogic.MAYBE);
+    return commands.most(mix, moment, stretch, acting, open) > NOTHING_PERCENT;
   }
 
   /** What was never true and never acted. */

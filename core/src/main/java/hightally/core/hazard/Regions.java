@@ -1,76 +1,83 @@
 package hightally.core.hazard;
 
 import hightally.core.hazard.SwitchLogic.Known;
+import hightally.core.hazard.SwitchLogic.Split;
 import hightally.core.hazard.SwitchLogic.Watch;
-import java.util.Arrays;
 import java.util.function.BiConsumer;
 import java.util.function.Consumer;
 
 /**
- * All ways in which what is watched can be decided, each with as few switches told as that takes:
- * -1 stands for a line that is anywhere.
+ * All ways in which what is watched can be decided, each with as little told as that takes: every
+ * line in one of some cells, a bit each.
  */
 final class Regions {
   private final SwitchLogic logic;
   private final Work work;
-  private final int lines;
+  private final long[] anywhere;
 
-  Regions(SwitchLogic logic, int lines, Work work) {
+  Regions(SwitchLogic logic, States states, Work work) {
     this.logic = logic;
-    this.lines = lines;
     this.work = work;
+    anywhere = states.lines().stream().mapToLong(one -> (1L << one.cells().length) - 1).toArray();
   }
 
-  /** Everything anywhere. */
-  int[] anywhere() {
-    int[] cells = new int[lines];
-    Arrays.fill(cells, -1);
-    return cells;
+  /** Every line anywhere. */
+  long[] anywhere() {
+    return anywhere.clone();
+  }
+
+  /** The same with one line told further. */
+  static long[] with(long[] cells, int line, long part) {
+    long[] told = cells.clone();
+    told[line] = part;
+    return told;
   }
 
   /** Every way in which what is watched can be decided. */
-  void each(Watch watch, BiConsumer<int[], Known> found) {
-    each(watch, anywhere(), found);
+  void each(Watch watch, BiConsumer<long[], Known> found) {
+    each(watch, anywhere, found);
   }
 
-  /** The same of those that begin so. */
-  void each(Watch watch, int[] cells, BiConsumer<int[], Known> found) {
+  private void each(Watch watch, long[] cells, BiConsumer<long[], Known> found) {
     work.spend(1);
     Known known = logic.known(cells);
-    int line = logic.open(watch, cells, known);
-    if (line < 0) {
+    Split split = logic.open(watch, cells, known);
+    if (split == null) {
       found.accept(cells, known);
       return;
     }
-    for (int cell : logic.cells(line)) {
-      cells[line] = cell;
-      each(watch, cells, found);
+    for (long part : split.parts()) {
+      each(watch, with(cells, split.line(), part), found);
     }
-    cells[line] = -1;
   }
 
   /** Both sides of a change of one line. */
-  record Change(int[] before, Known was, int[] after, Known is) {}
+  record Change(int line, long[] before, Known was, long[] after, Known is) {
+    /** The same where another line is told further. */
+    Change told(SwitchLogic logic, int other, long part) {
+      long[] one = with(before, other, part);
+      long[] two = with(after, other, part);
+      return new Change(line, one, logic.known(one), two, logic.known(two));
+    }
+  }
 
   /** Every way in which what is watched can be decided before a change of a line and after it. */
-  void changes(Watch watch, int changed, int from, int to, int[] cells, Consumer<Change> found) {
+  void changes(Watch watch, int line, int from, int to, Consumer<Change> found) {
+    long[] before = with(anywhere, line, 1L << from);
+    long[] after = with(anywhere, line, 1L << to);
+    changes(watch, new Change(line, before, logic.known(before), after, logic.known(after)), found);
+  }
+
+  private void changes(Watch watch, Change change, Consumer<Change> found) {
     work.spend(1);
-    int[] before = cells.clone();
-    before[changed] = from;
-    int[] after = cells.clone();
-    after[changed] = to;
-    Known was = logic.known(before);
-    Known is = logic.known(after);
-    int line = logic.open(watch, before, was);
-    line = line < 0 ? logic.open(watch, after, is) : line;
-    if (line < 0) {
-      found.accept(new Change(before, was, after, is));
+    Split split = logic.open(watch, change.before, change.was);
+    split = split == null ? logic.open(watch, change.after, change.is) : split;
+    if (split == null) {
+      found.accept(change);
       return;
     }
-    for (int cell : logic.cells(line)) {
-      cells[line] = cell;
-      changes(watch, changed, from, to, cells, found);
+    for (long part : split.parts()) {
+      changes(watch, change.told(logic, split.line(), part), found);
     }
-    cells[line] = -1;
   }
 }

@@ -13,11 +13,11 @@ import hightally.core.signal.SignalPath;
  */
 record State(int[] at, Moment moment, Program.Decision decision) {
   /**
-   * The state in which what is not told rests.
+   * The state in which what is not told rests where it can.
    *
-   * @param cells of the lines, -1 for anywhere
+   * @param cells in one of which every line is, a bit each
    */
-  static State of(SignalPath path, States states, int[] cells) {
+  static State of(SignalPath path, States states, long[] cells) {
     int[] at = states.filled(cells);
     Moment moment = states.moment(at);
     return new State(at, moment, path.program().decided(moment, path.phase(moment)));

@@ -133,10 +133,12 @@ final class StateHazards {
     }
     int feel = axes.stream().filter(axis -> axis < Places.THROTTLE).mapToInt(a -> 1 << a).sum();
     BitSet lines = search.states().linesOn(axes::contains);
-    List<int[]> begins = new ArrayList<>();
+    List<long[]> begins = new ArrayList<>();
     search
         .regions()
-        .each(new Watch(true, 0, feel, power, lines), (cells, known) -> begins.add(cells.clone()));
+        .each(
+            new Watch(search.logic().eachPhase(), 0, feel, power, lines),
+            (cells, known) -> begins.add(cells));
     for (int i = 0; i < begins.size(); i++) {
       search.work().told((double) i / begins.size());
       states(new Group(begins.get(i)));
@@ -145,16 +147,16 @@ final class StateHazards {
 
   /** Some states that differ in mixes alone, and how far anything goes in them. */
   private final class Group {
-    private final int[] cells;
+    private final long[] cells;
     private final Known known;
     private final Moment at;
     private final Stretch stretch;
     private final long open;
     private final Spans spans;
 
-    Group(int[] cells) {
+    Group(long[] cells) {
       search.work().spend(1);
-      this.cells = cells.clone();
+      this.cells = cells;
       SwitchLogic logic = search.logic();
       known = logic.known(cells);
       open = logic.mixes(known, SwitchLogic.MAYBE) & allMixes;
@@ -184,12 +186,10 @@ final class StateHazards {
     if (worse != null) {
       SwitchLogic logic = search.logic();
       int mix = Long.numberOfTrailingZeros(worse.mixes);
-      int line = logic.ofMix(mix, group.cells, group.known);
+      SwitchLogic.Split split = logic.ofMix(mix, group.cells, group.known);
       List<Group> parts = new ArrayList<>();
-      for (int cell : logic.cells(line)) {
-        int[] cells = group.cells.clone();
-        cells[line] = cell;
-        parts.add(new Group(cells));
+      for (long part : split.parts()) {
+        parts.add(new Group(Regions.with(group.cells, split.line(), part)));
       }
       // The worst first: then the others need no look.
       parts.sort(Comparator.comparingDouble((Group part) -> -worse.how.applyAsDouble(part)));

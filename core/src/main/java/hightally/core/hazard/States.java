@@ -26,6 +26,9 @@ import java.util.stream.IntStream;
  * switches; what only moves something goes from end to end within it.
  */
 final class States {
+  /** As many stretches as one set of bits can hold. */
+  private static final int MOST_CELLS = Long.SIZE - 2;
+
   private final Setup setup;
   private final Conditions conditions;
   private final List<Line> lines;
@@ -68,16 +71,23 @@ final class States {
     return count;
   }
 
+  /** Whether some stick or lever is cut into more stretches than are looked at. */
+  boolean tooFine() {
+    return lines.stream().anyMatch(one -> one.cells().length > MOST_CELLS);
+  }
+
   /** Every line in the cell it rests in. */
   int[] resting() {
     return lines.stream().mapToInt(Line::restingCell).toArray();
   }
 
-  /** Lines that are anywhere told to rest. */
-  int[] filled(int[] cells) {
-    int[] filled = cells.clone();
+  /** One cell of some for every line, a bit each: the one it rests in, or the first. */
+  int[] filled(long[] cells) {
+    int[] filled = new int[cells.length];
     for (int i = 0; i < filled.length; i++) {
-      filled[i] = filled[i] < 0 ? lines.get(i).restingCell() : filled[i];
+      int rest = lines.get(i).restingCell();
+      boolean rests = (cells[i] >> rest & 1) != 0;
+      filled[i] = rests ? rest : Long.numberOfTrailingZeros(cells[i]);
     }
     return filled;
   }
@@ -174,8 +184,8 @@ final class States {
     }
   }
 
-  /** How far sticks, throttle and levers can go where some lines are told, -1 for anywhere. */
-  Stretch stretch(int[] cells) {
+  /** How far sticks, throttle and levers can go while every line is in one of some cells. */
+  Stretch stretch(long[] cells) {
     Stretch whole = Stretch.whole(setup.transmitter().inputs().size());
     int firstInput = Places.THROTTLE + 1;
     for (int i = 0; i < setup.transmitter().inputs().size(); i++) {
@@ -187,8 +197,8 @@ final class States {
       Cell[] all = lines.get(i).cells();
       int axis = axis(lines.get(i));
       if (axis >= 0) {
-        whole.from()[axis] = all[Math.max(0, cells[i])].from();
-        whole.to()[axis] = all[cells[i] < 0 ? all.length - 1 : cells[i]].to();
+        whole.from()[axis] = all[Long.numberOfTrailingZeros(cells[i])].from();
+        whole.to()[axis] = all[Long.SIZE - 1 - Long.numberOfLeadingZeros(cells[i])].to();
       }
     }
     return whole;

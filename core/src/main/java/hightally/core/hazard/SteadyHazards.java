@@ -75,13 +75,7 @@ final class SteadyHazards {
             if (search.states().leads(which, cell, to)) {
               search
                   .regions()
-                  .changes(
-                      watch,
-                      which,
-                      cell,
-                      to,
-                      search.regions().anywhere(),
-                      change -> flick(carried, change, line, seen));
+                  .changes(watch, which, cell, to, change -> flick(carried, change, line, seen));
             }
           }
         }
@@ -94,7 +88,7 @@ final class SteadyHazards {
     int feel =
         hangs.axes().stream().filter(axis -> axis < Places.THROTTLE).mapToInt(a -> 1 << a).sum();
     BitSet lines = search.states().linesOn(hangs.axes()::contains);
-    return new Watch(true, hangs.mixes(), feel, true, lines);
+    return new Watch(search.logic().eachPhase(), hangs.mixes(), feel, true, lines);
   }
 
   private void flick(int carried, Regions.Change told, Line line, Set<List<Object>> seen) {

@@ -8,7 +8,6 @@ import hightally.core.quantity.Control;
 import hightally.core.response.FeelSet;
 import hightally.core.setup.Setup;
 import hightally.core.signal.Conditions;
-import hightally.core.signal.Moment;
 import hightally.core.signal.SignalPath;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -16,16 +15,23 @@ import java.util.BitSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.IntStream;
+import java.util.stream.LongStream;
 
 /**
  * What is decided while only some of all that switches is known: a condition is true, false, or may
  * be either. So positions in which the same counts are looked at once, and what hangs on few
  * switches is searched over those alone.
+ *
+ * <p>What is known is a set of cells for every line, a bit each.
  */
 final class SwitchLogic {
   static final byte NO = 0;
   static final byte YES = 1;
   static final byte MAYBE = 2;
+
+  private static final long COUNTS = 1;
+  private static final long NOT_YET = 2;
 
   /** Of a set of rates that decides a control: not known which. */
   static final int UNDECIDED = -2;
@@ -34,7 +40,8 @@ final class SwitchLogic {
   private final Conditions conditions;
   private final int[] lineOf;
   private final int[] waiting;
-  private final boolean[][] trueAt;
+  private final long[] trueAt;
+  private final int[] rest;
   private final int[] phaseWhen;
   private final int[] mixWhen;
   private final long[] mixPhases;
@@ -46,20 +53,20 @@ final class SwitchLogic {
   private final BitSet[] linesOf;
   private final BitSet phaseLines = new BitSet();
   private final int[][] alike;
-  private final int[][] first;
 
   /**
    * What is asked of a state.
    *
-   * @param phase whether it matters which phase is on
+   * @param phase what is alike in the phases, by phase: those with the same number are not told
+   *     apart
    * @param mixes those of which it matters whether they act, a bit each
    * @param feel the controls whose rates matter, a bit each
    * @param held whether it matters if cut or arming hold the motors
    * @param lines those whose place matters by itself
    */
-  record Watch(boolean phase, long mixes, int feel, boolean held, BitSet lines) {
-    Watch withMixes(long other) {
-      return new Watch(phase, other, feel, held, lines);
+  record Watch(int[] phase, long mixes, int feel, boolean held, BitSet lines) {
+    boolean tellsPhases() {
+      return Arrays.stream(phase).distinct().count() > 1;
     }
   }
 
@@ -85,7 +92,8 @@ final class SwitchLogic {
     int count = conditions.count();
     lineOf = new int[count];
     waiting = new int[count];
-    trueAt = new boolean[count][];
+    trueAt = new long[count];
+    rest = states.resting();
     Arrays.fill(lineOf, -1);
     Arrays.fill(waiting, -1);
     List<Line> lines = states.lines();
@@ -121,9 +129,8 @@ final class SwitchLogic {
       collect(i, linesOf[i]);
     }
     alike = new int[lines.size()][];
-    first = new int[lines.size()][];
     for (int line = 0; line < alike.length; line++) {
-      classes(path, states, line);
+      alike[line] = classes(path, states, line);
     }
   }
 
@@ -143,22 +150,21 @@ final class SwitchLogic {
     return fits && one.subject().equals(line.subject());
   }
 
-  /** Whether a condition that looks at something by itself is true, cell by cell. */
-  private boolean[] truths(int condition, States states) {
+  /** The cells in which a condition that looks at something by itself is true. */
+  private long truths(int condition, States states) {
     ConditionKind kind = conditions.at(condition).kind();
     if (conditions.at(condition).combines() || kind == ConditionKind.PHASE) {
-      return new boolean[0];
+      return 0;
     }
-    int[] rest = states.resting();
+    int[] at = states.resting();
     int line = lineOf[condition];
     int cells = line < 0 ? 1 : states.lines().get(line).cells().length;
-    boolean[] found = new boolean[cells];
+    long found = 0;
     for (int cell = 0; cell < cells; cell++) {
       if (line >= 0) {
-        rest[line] = cell;
+        at[line] = cell;
       }
-      Moment moment = states.bare(rest);
-      found[cell] = conditions.of(condition, moment, -1, null);
+      found |= conditions.of(condition, states.bare(at), -1, null) ? 1L << cell : 0;
     }
     return found;
   }
@@ -190,13 +196,11 @@ final class SwitchLogic {
   }
 
   /** Cells of a line that nothing tells apart: the first of each is looked at. */
-  private void classes(SignalPath path, States states, int line) {
+  private int[] classes(SignalPath path, States states, int line) {
     Line one = states.lines().get(line);
     int axis = States.axis(one);
     boolean moves = axis >= 0 && states.moves(path, axis);
     Map<Object, Integer> seen = new LinkedHashMap<>();
-    int[] firsts = new int[one.cells().length];
-    List<Integer> kept = new ArrayList<>();
     int cells = one.cells().length;
     for (int i = 0; i < cells; i++) {
       int cell = (one.restingCell() + i) % cells;
@@ -206,17 +210,32 @@ final class SwitchLogic {
       }
       for (int condition = 0; condition < lineOf.length; condition++) {
         if (lineOf[condition] == line) {
-          told.add(trueAt[condition][cell]);
+          told.add((trueAt[condition] & 1L << cell) != 0);
         }
       }
-      int known = seen.computeIfAbsent(told, key -> cell);
-      firsts[cell] = known;
-      if (known == cell) {
-        kept.add(cell);
+      seen.putIfAbsent(told, cell);
+    }
+    return seen.values().stream().mapToInt(Integer::intValue).toArray();
+  }
+
+  /** Every phase told apart. */
+  int[] eachPhase() {
+    return IntStream.range(0, phaseWhen.length).toArray();
+  }
+
+  /** No phase told apart from another. */
+  int[] oneKind() {
+    return new int[phaseWhen.length];
+  }
+
+  private static boolean alike(int[] kinds, long phases) {
+    int first = kinds[Long.numberOfTrailingZeros(phases)];
+    for (long left = phases; left != 0; left &= left - 1) {
+      if (kinds[Long.numberOfTrailingZeros(left)] != first) {
+        return false;
       }
     }
-    first[line] = firsts;
-    alike[line] = kept.stream().mapToInt(Integer::intValue).toArray();
+    return true;
   }
 
   /** One cell of each kind of a line, the one at rest first. */
@@ -224,13 +243,8 @@ final class SwitchLogic {
     return alike[line];
   }
 
-  /** The cell looked at instead of one that nothing tells apart from it. */
-  int first(int line, int cell) {
-    return first[line][cell];
-  }
-
-  /** What is known while some lines are in some cells; -1 for anywhere. */
-  Known known(int[] cells) {
+  /** What is known while every line is in one of some cells, a bit each. */
+  Known known(long[] cells) {
     byte[] truths = new byte[lineOf.length];
     byte[] raw = new byte[lineOf.length];
     decide(cells, 0, truths, raw);
@@ -241,14 +255,14 @@ final class SwitchLogic {
     return new Known(truths, raw, phases);
   }
 
-  private void decide(int[] cells, long phases, byte[] truths, byte[] raw) {
+  private void decide(long[] cells, long phases, byte[] truths, byte[] raw) {
     Arrays.fill(truths, (byte) -1);
     for (int i = 0; i < truths.length; i++) {
       decide(i, cells, phases, truths, raw);
     }
   }
 
-  private byte decide(int one, int[] cells, long phases, byte[] truths, byte[] raw) {
+  private byte decide(int one, long[] cells, long phases, byte[] truths, byte[] raw) {
     if (truths[one] < 0) {
       for (int member : conditions.members(one)) {
         decide(member, cells, phases, truths, raw);
@@ -256,14 +270,14 @@ final class SwitchLogic {
       raw[one] = raw(one, cells, phases, truths);
       truths[one] = raw[one];
       if (waiting[one] >= 0 && raw[one] != NO) {
-        int cell = cells[waiting[one]];
-        truths[one] = cell < 0 ? MAYBE : cell == 1 ? NO : raw[one];
+        long waits = cells[waiting[one]];
+        truths[one] = waits == COUNTS ? raw[one] : waits == NOT_YET ? NO : MAYBE;
       }
     }
     return truths[one];
   }
 
-  private byte raw(int one, int[] cells, long phases, byte[] truths) {
+  private byte raw(int one, long[] cells, long phases, byte[] truths) {
     Condition condition = conditions.at(one);
     return switch (condition.kind()) {
       case PHASE -> {
@@ -281,20 +295,11 @@ final class SwitchLogic {
         yield member == MAYBE ? MAYBE : member == YES ? NO : YES;
       }
       default -> {
-        int cell = lineOf[one] < 0 ? 0 : cells[lineOf[one]];
-        yield cell < 0 ? anywhere(one) : trueAt[one][cell] ? YES : NO;
+        long here = lineOf[one] < 0 ? 1 : cells[lineOf[one]];
+        long so = here & trueAt[one];
+        yield so == 0 ? NO : so == here ? YES : MAYBE;
       }
     };
-  }
-
-  private byte anywhere(int one) {
-    boolean some = false;
-    boolean all = true;
-    for (boolean each : trueAt[one]) {
-      some |= each;
-      all &= each;
-    }
-    return all ? YES : some ? MAYBE : NO;
   }
 
   /**
@@ -376,14 +381,21 @@ final class SwitchLogic {
     return -1;
   }
 
-  /** The line to be told next before all that is watched is decided; -1 where it is. */
-  int open(Watch watch, int[] cells, Known known) {
+  /**
+   * A line to be told next, and the cells it is parted into.
+   *
+   * @param parts sets of cells, the one it rests in first
+   */
+  record Split(int line, long[] parts) {}
+
+  /** What is to be told next before all that is watched is decided; null where it is. */
+  Split open(Watch watch, long[] cells, Known known) {
     for (int line = watch.lines.nextSetBit(0); line >= 0; line = watch.lines.nextSetBit(line + 1)) {
-      if (cells[line] < 0) {
-        return line;
+      if (Long.bitCount(cells[line]) > 1) {
+        return each(line, cells[line]);
       }
     }
-    if (watch.phase && !known.onePhase()) {
+    if (!alike(watch.phase, known.phases)) {
       return ofPhase(cells, known);
     }
     if (watch.held && held(known) == MAYBE) {
@@ -402,15 +414,37 @@ final class SwitchLogic {
         return ofMix(mix, cells, known);
       }
     }
-    return -1;
+    return null;
   }
 
-  /** The line to be told next before it is decided whether a mix acts. */
-  int ofMix(int mix, int[] cells, Known known) {
+  /** A line told cell by cell. */
+  private Split each(int line, long cells) {
+    long[] parts =
+        LongStream.iterate(cells, left -> left != 0, left -> left & left - 1)
+            .map(Long::lowestOneBit)
+            .toArray();
+    long resting = 1L << rest[line];
+    for (int i = 1; i < parts.length; i++) {
+      if (parts[i] == resting) {
+        parts[i] = parts[0];
+        parts[0] = resting;
+      }
+    }
+    return new Split(line, parts);
+  }
+
+  private Split parted(int line, long cells, long so) {
+    long other = cells & ~so;
+    boolean first = (so >> rest[line] & 1) != 0;
+    return new Split(line, first ? new long[] {cells & so, other} : new long[] {other, cells & so});
+  }
+
+  /** What is to be told next before it is decided whether a mix acts. */
+  Split ofMix(int mix, long[] cells, Known known) {
     return ofLimited(mixWhen[mix], cells, known);
   }
 
-  private int ofFeel(Control control, int[] cells, Known known) {
+  private Split ofFeel(Control control, long[] cells, Known known) {
     for (int i = 0; i < setWhen.length; i++) {
       boolean has = setup.feelSets().get(i).has(control);
       if (has && acts(setWhen[i], setPhases[i], known) == MAYBE) {
@@ -420,13 +454,13 @@ final class SwitchLogic {
     throw new IllegalStateException("It is decided");
   }
 
-  private int ofLimited(int when, int[] cells, Known known) {
+  private Split ofLimited(int when, long[] cells, Known known) {
     return truth(when, known.truths) == MAYBE
         ? ofCondition(when, cells, known)
         : ofPhase(cells, known);
   }
 
-  private int ofPhase(int[] cells, Known known) {
+  private Split ofPhase(long[] cells, Known known) {
     for (int when : phaseWhen) {
       if (truth(when, known.truths) == MAYBE) {
         return ofCondition(when, cells, known);
@@ -435,10 +469,10 @@ final class SwitchLogic {
     throw new IllegalStateException("It is decided");
   }
 
-  /** The line to be told next before a condition is decided that is not. */
-  int ofCondition(int one, int[] cells, Known known) {
+  /** What is to be told next before a condition is decided that is not. */
+  Split ofCondition(int one, long[] cells, Known known) {
     if (known.raw[one] != MAYBE) {
-      return waiting[one];
+      return parted(waiting[one], cells[waiting[one]], COUNTS);
     }
     if (conditions.at(one).kind() == ConditionKind.PHASE) {
       return ofPhase(cells, known);
@@ -448,13 +482,13 @@ final class SwitchLogic {
         return ofCondition(member, cells, known);
       }
     }
-    return lineOf[one];
+    return parted(lineOf[one], cells[lineOf[one]], trueAt[one]);
   }
 
   /** Whether anything watched can hang on a line. */
   boolean hangs(Watch watch, int line) {
     BitSet all = (BitSet) watch.lines.clone();
-    if (watch.phase) {
+    if (watch.tellsPhases()) {
       all.or(phaseLines);
     }
     if (watch.held) {
@@ -494,7 +528,7 @@ final class SwitchLogic {
     long found = 0;
     for (long left = mixes; left != 0; left &= left - 1) {
       long one = Long.lowestOneBit(left);
-      boolean hangs = hangs(new Watch(false, one, 0, false, new BitSet()), line);
+      boolean hangs = hangs(new Watch(oneKind(), one, 0, false, new BitSet()), line);
       found |= hangs ? one : 0;
     }
     return found;
@@ -507,6 +541,6 @@ final class SwitchLogic {
 
   /** Whether what holds the motors hangs on a line. */
   boolean holdHangs(int line) {
-    return hangs(new Watch(false, 0, 0, true, new BitSet()), line);
+    return hangs(new Watch(oneKind(), 0, 0, true, new BitSet()), line);
   }
 }

@@ -12,6 +12,7 @@ import hightally.core.signal.SignalPath;
 import hightally.core.signal.StillCommand;
 import hightally.core.signal.Stretch;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Random;
 import java.util.TreeSet;
@@ -44,7 +45,7 @@ class AttainedTest {
       int[] cells =
           states.lines().stream().mapToInt(one -> random.nextInt(one.cells().length)).toArray();
       state = states.moment(cells);
-      stretch = states.stretch(cells);
+      stretch = states.stretch(Arrays.stream(cells).mapToLong(cell -> 1L << cell).toArray());
       int targets = setup.surfaces().size();
       int first = random.nextInt(targets);
       int second = random.nextInt(targets);

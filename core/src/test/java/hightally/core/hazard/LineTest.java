@@ -156,7 +156,7 @@ class LineTest {
         for (int link = 0; link < 2; link++) {
           int[] at = {roll, position, link};
           Moment moment = states.moment(at);
-          Stretch stretch = states.stretch(at);
+          Stretch stretch = states.stretch(new long[] {1L << roll, 1L << position, 1L << link});
           assertThat(moment.roll()).isBetween(stretch.from()[0], stretch.to()[0]);
           assertThat(moment.roll() > 0.2).isEqualTo(roll == 1);
           assertThat(stretch.from()[5]).isEqualTo(moment.input(1)).isEqualTo(stretch.to()[5]);
@@ -166,10 +166,11 @@ class LineTest {
         }
       }
     }
-    Moment rest = states.moment(states.filled(new int[] {-1, -1, -1}));
+    Moment rest = states.moment(states.filled(new long[] {3, 7, 3}));
     assertThat(rest.roll() + rest.pitch() + rest.yaw() + rest.throttle()).isZero();
     assertThat(rest.readings().linkPercent()).isEqualTo(100);
-    Stretch anywhere = states.stretch(new int[] {-1, -1, -1});
+    assertThat(states.filled(new long[] {2, 6, 3})).startsWith(1, 1);
+    Stretch anywhere = states.stretch(new long[] {3, 7, 3});
     assertThat(anywhere.from()[0]).isEqualTo(-1);
     assertThat(anywhere.to()[0]).isEqualTo(1);
     assertThat(anywhere.to()[5]).isEqualTo(1);
