@@ -38,10 +38,14 @@ record Kept(String table, Map<String, String> refers) {
           ofModel("wishes", Map.of()),
           ofModel("settled_word", Map.of("flight_id", "flight")),
           ofModel("bench_reading", Map.of()),
+          ofModel("clearance_word", Map.of()),
           ofModel(PRACTICE, Map.of()));
 
-  /** Who was let in is a matter of this machine, and the means to come in are in no file. */
-  static final List<String> NOT_KEPT = List.of("device");
+  /**
+   * Who was let in is a matter of this machine, and the means to come in are in no file; what a
+   * search found is worked out again.
+   */
+  static final List<String> NOT_KEPT = List.of("device", "setup_verdict");
 
   private static Kept ofModel(String table, Map<String, String> more) {
     Map<String, String> refers = new HashMap<>(more);

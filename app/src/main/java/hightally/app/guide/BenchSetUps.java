@@ -14,11 +14,13 @@ import hightally.core.guide.School;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Said;
 import hightally.core.quantity.Validation;
+import hightally.core.ready.ModelSeen.BenchLook;
 import hightally.core.setup.Setup;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -111,6 +113,20 @@ public class BenchSetUps {
   public List<Measurement> measurements(long aircraftId) {
     return answers.findByAircraftIdOrderByIdDesc(aircraftId).stream()
         .map(BenchAnswerEntity::measurement)
+        .toList();
+  }
+
+  /** Everything ever answered on a model, oldest first, with what was on the bench. */
+  @Transactional(readOnly = true)
+  public List<BenchLook> looks(long aircraftId) {
+    return answers.findByAircraftIdOrderByIdDesc(aircraftId).stream()
+        .sorted(Comparator.comparing(one -> one.measurement().answeredAt()))
+        .map(
+            one ->
+                new BenchLook(
+                    one.answer(),
+                    hangar.revision(aircraftId, one.measurement().revisionNumber()).setup(),
+                    one.measurement().answeredAt()))
         .toList();
   }
 

@@ -1,65 +1,209 @@
 package hightally.app.loop;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import hightally.app.aircraft.Hangar;
 import hightally.app.aircraft.Revision;
+import hightally.app.guide.BenchSetUps;
+import hightally.app.platform.BackgroundWork;
+import hightally.app.platform.BackgroundWork.Job;
+import hightally.app.platform.BackgroundWork.Stage;
+import hightally.app.platform.ConflictException;
 import hightally.app.preflight.Checks;
 import hightally.app.story.GroundingSource;
+import hightally.app.transfer.SetupDocuments;
+import hightally.core.hazard.HazardSearch;
+import hightally.core.quantity.Text;
+import hightally.core.quantity.Validation;
 import hightally.core.ready.Grounding;
+import hightally.core.ready.Grounding.Lack;
+import hightally.core.ready.Grounding.Reason;
+import hightally.core.ready.ModelSeen;
+import hightally.core.ready.SetupVerdict;
+import hightally.core.ready.SetupVerdict.Search;
+import hightally.core.setup.Notebook;
+import hightally.core.setup.Setup;
 import hightally.core.signal.SignalPath;
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
 import java.time.Clock;
-import java.time.Duration;
-import java.time.Instant;
-import java.util.LinkedHashMap;
-import java.util.Map;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HexFormat;
+import java.util.List;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ConcurrentMap;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
 
 /**
- * What grounds each model as it was last saved: worked out once a revision, and bounded in time;
- * and what its checks have found since.
+ * The judgement that clears a model: its rules at once; the search for hazards in the background,
+ * kept by what the setup says; and what was seen on the model since.
  */
 @Component
 class Groundings implements GroundingSource {
   private static final int KEPT = 500;
-  private static final Duration LONGEST = Duration.ofSeconds(3);
-  private static final float LOAD = 0.75f;
+
+  /** An answer waits this long for a search, so that most come with its outcome. */
+  private static final long PATIENCE_MILLISECONDS = 300;
 
   private final Clock clock;
+  private final Hangar hangar;
   private final Checks checks;
-  private final Map<Key, Grounding> known =
-      new LinkedHashMap<>(16, LOAD, true) {
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<Key, Grounding> eldest) {
-          return size() > KEPT;
-        }
-      };
+  private final BenchSetUps setUps;
+  private final SetupVerdictRepository stored;
+  private final ClearanceWordRepository words;
+  private final SetupDocuments documents;
+  private final BackgroundWork work;
+  private final Cache<Revised, String> keys = Caffeine.newBuilder().maximumSize(KEPT).build();
+  private final Cache<Revised, List<Reason>> rules =
+      Caffeine.newBuilder().maximumSize(KEPT).build();
+  private final Cache<String, SetupVerdict> known = Caffeine.newBuilder().maximumSize(KEPT).build();
+  private final ConcurrentMap<String, Job> underWay = new ConcurrentHashMap<>();
 
-  private record Key(long aircraft, int revision) {}
+  private record Revised(long aircraft, int revision) {}
 
-  Groundings(Clock clock, Checks checks) {
+  Groundings(
+      Clock clock,
+      Hangar hangar,
+      Checks checks,
+      BenchSetUps setUps,
+      SetupVerdictRepository stored,
+      ClearanceWordRepository words,
+      SetupDocuments documents,
+      BackgroundWork work) {
     this.clock = clock;
+    this.hangar = hangar;
     this.checks = checks;
+    this.setUps = setUps;
+    this.stored = stored;
+    this.words = words;
+    this.documents = documents;
+    this.work = work;
   }
 
-  /** What grounds a model by its newest revision, and by what its checks have found. */
+  /** The judgement of a model by its newest revision and by all that was seen on it. */
   @Override
   public Grounding of(long aircraft, Revision newest) {
-    Key key = new Key(aircraft, newest.number());
-    Grounding found = known(key);
-    if (found == null) {
-      Instant begun = clock.instant();
-      found =
-          Grounding.of(
-              SignalPath.of(newest.setup()),
-              () -> Duration.between(begun, clock.instant()).compareTo(LONGEST) > 0);
-      keep(key, found);
+    Setup setup = newest.setup();
+    Revised which = new Revised(aircraft, newest.number());
+    SetupVerdict searched = searched(key(which, setup), setup);
+    List<Reason> reasons =
+        new ArrayList<>(rules.get(which, one -> SetupVerdict.rules(SignalPath.of(setup))));
+    reasons.addAll(SetupVerdict.open(searched.reasons(), setup.notebook()));
+    SetupVerdict verdict = new SetupVerdict(reasons, searched.search(), searched.searched());
+    ModelSeen.Seen seen =
+        ModelSeen.of(setup, setUps.looks(aircraft), checks.looks(aircraft), checks.due(aircraft));
+    Grounding bare = Grounding.of(verdict, seen, "");
+    String because =
+        words
+            .findFirstByAircraftIdOrderByIdDesc(aircraft)
+            .filter(one -> one.covers(newest.number(), lacks(bare)))
+            .map(ClearanceWordEntity::because)
+            .orElse("");
+    return because.isEmpty() ? bare : Grounding.of(verdict, seen, because);
+  }
+
+  private static List<Lack> lacks(Grounding one) {
+    return one.missing().stream().map(Grounding.Missing::lack).toList();
+  }
+
+  /** Begins what is to be worked out of some models, and waits for it a moment. */
+  void prepare(Collection<Long> aircraft) {
+    List<Job> begun = new ArrayList<>();
+    for (long one : aircraft) {
+      Revision newest = hangar.newest(one);
+      String key = key(new Revised(one, newest.number()), newest.setup());
+      searched(key, newest.setup());
+      Job job = underWay.get(key);
+      if (job != null) {
+        begun.add(job);
+      }
     }
-    return found.and(checks.grounding(aircraft));
+    work.await(begun, PATIENCE_MILLISECONDS);
   }
 
-  private synchronized Grounding known(Key key) {
-    return known.get(key);
+  /** What a setup says, whoever it belongs to and whatever was noted or accepted of it. */
+  private String key(Revised which, Setup setup) {
+    return keys.get(which, one -> digest(setup));
   }
 
-  private synchronized void keep(Key key, Grounding found) {
-    known.put(key, found);
+  private String digest(Setup setup) {
+    Setup bare = setup.change().notebook(Notebook.EMPTY).name("-").done();
+    try {
+      byte[] text = documents.write(bare).getBytes(StandardCharsets.UTF_8);
+      return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(text));
+    } catch (NoSuchAlgorithmException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
+  private SetupVerdict searched(String key, Setup setup) {
+    SetupVerdict found = known.getIfPresent(key);
+    if (found == null) {
+      found =
+          stored
+              .findById(key)
+              .filter(SetupVerdictEntity::ofThisProgram)
+              .map(SetupVerdictEntity::read)
+              .orElse(null);
+      if (found != null) {
+        known.put(key, found);
+      }
+    }
+    return found != null ? found : begun(key, setup);
+  }
+
+  private SetupVerdict begun(String key, Setup setup) {
+    Job job =
+        underWay.computeIfAbsent(
+            key, one -> work.begin("clearance " + one, mine -> search(one, setup, mine)));
+    boolean failed = job.stage() == Stage.FAILED;
+    return new SetupVerdict(List.of(), failed ? Search.FAILED : Search.UNDER_WAY, job.part());
+  }
+
+  private void search(String key, Setup setup, Job job) {
+    HazardSearch.Outcome outcome = HazardSearch.of(SignalPath.of(setup), job, job);
+    if (outcome.ending() == HazardSearch.Ending.STOPPED) {
+      underWay.remove(key);
+      return;
+    }
+    SetupVerdict verdict =
+        new SetupVerdict(
+            SetupVerdict.hazards(outcome),
+            outcome.complete() ? Search.WHOLE : Search.NOT_PROVEN,
+            1);
+    known.put(key, verdict);
+    stored.saveAndFlush(new SetupVerdictEntity(key, verdict, clock.instant()));
+    underWay.remove(key);
+  }
+
+  /** Why a pilot flies a model though something is missing. */
+  record Word(@Text(max = 300) String because) {}
+
+  /** Keeps a pilot's reason, of the newest revision and of just what is missing now. */
+  @Transactional
+  public void say(long aircraft, Word word) {
+    Validation.check(word);
+    hangar.alone(aircraft);
+    Revision newest = hangar.newest(aircraft);
+    Grounding now = of(aircraft, newest);
+    if (now.verdict() == Grounding.Verdict.GROUNDED
+        || !lacks(now).stream().allMatch(Lack::canBeWaived)) {
+      throw new ConflictException(
+          "This model is grounded, or is still being checked: a reason cannot clear it.");
+    }
+    words.deleteByAircraftId(aircraft);
+    words.save(
+        new ClearanceWordEntity(
+            aircraft, newest.number(), lacks(now), word.because(), clock.instant()));
+  }
+
+  /** Takes a pilot's reason back. */
+  @Transactional
+  public void takeBack(long aircraft) {
+    hangar.alone(aircraft);
+    words.deleteByAircraftId(aircraft);
   }
 }

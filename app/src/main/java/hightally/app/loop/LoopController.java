@@ -11,8 +11,11 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.dao.DataAccessException;
 import org.springframework.transaction.TransactionException;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -23,10 +26,12 @@ class LoopController {
 
   private final HangarBoard board;
   private final Hangar hangar;
+  private final Groundings groundings;
 
-  LoopController(HangarBoard board, Hangar hangar) {
+  LoopController(HangarBoard board, Hangar hangar, Groundings groundings) {
     this.board = board;
     this.hangar = hangar;
+    this.groundings = groundings;
   }
 
   @GetMapping("/api/aircraft")
@@ -38,7 +43,9 @@ class LoopController {
       @RequestParam(defaultValue = "") String named,
       @RequestParam(defaultValue = "0") int page,
       @RequestParam(defaultValue = "12") int size) {
-    Page<HangarEntry> found = board.named(named, new Page.Asked(page, size));
+    Page.Asked asked = new Page.Asked(page, size);
+    groundings.prepare(hangar.named(named, asked).items());
+    Page<HangarEntry> found = board.named(named, asked);
     found.items().forEach(one -> attend(one.id(), one.loop(), one.grounding()));
     List<HangarEntry> soonest =
         found.items().stream()
@@ -50,9 +57,24 @@ class LoopController {
   @GetMapping("/api/aircraft/{id}")
   @Operation(summary = "An aircraft with its newest revision and where it stands")
   Standing one(@PathVariable long id) {
+    groundings.prepare(List.of(id));
     Standing found = board.one(id);
     attend(id, found.loop(), found.grounding());
     return found;
+  }
+
+  @PutMapping("/api/aircraft/{id}/clearance")
+  @Operation(summary = "Why a pilot flies a model though something is still to be seen on it")
+  Standing say(@PathVariable long id, @RequestBody Groundings.Word word) {
+    groundings.say(id, word);
+    return board.one(id);
+  }
+
+  @DeleteMapping("/api/aircraft/{id}/clearance")
+  @Operation(summary = "Takes that reason back")
+  Standing takeBack(@PathVariable long id) {
+    groundings.takeBack(id);
+    return board.one(id);
   }
 
   /**

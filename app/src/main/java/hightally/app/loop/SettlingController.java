@@ -14,9 +14,11 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 class SettlingController {
   private final Stories stories;
+  private final Groundings groundings;
 
-  SettlingController(Stories stories) {
+  SettlingController(Stories stories, Groundings groundings) {
     this.stories = stories;
+    this.groundings = groundings;
   }
 
   /**
@@ -30,6 +32,7 @@ class SettlingController {
   @GetMapping("/api/aircraft/{id}/standing")
   @Operation(summary = "Where a model stands: stage, verdicts, what waits and why, what is next")
   ModelStanding standing(@PathVariable long id) {
+    groundings.prepare(List.of(id));
     return stories.standing(id);
   }
 

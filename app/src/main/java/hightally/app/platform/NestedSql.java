@@ -1,6 +1,7 @@
 package hightally.app.platform;
 
 import java.sql.SQLException;
+import java.sql.SQLTransientConnectionException;
 
 /** The database's own code behind a failure. */
 final class NestedSql {
@@ -18,6 +19,18 @@ final class NestedSql {
       }
     }
     return found;
+  }
+
+  /**
+   * Whether a connection was waited for in vain because all were in use, and for no other reason.
+   */
+  static boolean allConnectionsTaken(Throwable e) {
+    for (Throwable cause = e; cause != null; cause = cause.getCause()) {
+      if (cause instanceof SQLTransientConnectionException && cause.getCause() == null) {
+        return true;
+      }
+    }
+    return false;
   }
 
   /** The database's error number; 0 where there is none. */

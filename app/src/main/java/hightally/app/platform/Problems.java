@@ -97,12 +97,24 @@ class Problems extends ResponseEntityExceptionHandler {
     SQLException.class
   })
   ProblemDetail noRoom(Exception e) {
+    if (NestedSql.allConnectionsTaken(e)) {
+      return busy();
+    }
     logger.error("The data cannot be written", e);
     connections.renew();
     return problem(
         HttpStatus.SERVICE_UNAVAILABLE,
         "The data cannot be written",
         DataTrouble.notWritten(Path.of(properties.data())));
+  }
+
+  /** Everything that can be done at once is being done. */
+  @ExceptionHandler(BusyException.class)
+  ProblemDetail busy() {
+    return problem(
+        HttpStatus.SERVICE_UNAVAILABLE,
+        "Busy",
+        "High Tally is busy with other work. Nothing of this was stored; try again in a moment.");
   }
 
   @ExceptionHandler(RuntimeException.class)

@@ -1,5 +1,7 @@
 package hightally.app.preflight;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import hightally.app.aircraft.Hangar;
 import hightally.app.aircraft.Revision;
 import hightally.app.coach.WishBook;
@@ -9,6 +11,7 @@ import hightally.app.guide.PartChanges;
 import hightally.app.platform.ConflictException;
 import hightally.app.platform.NotFoundException;
 import hightally.core.airframe.Pack;
+import hightally.core.coach.Wishes;
 import hightally.core.guide.PartChange.PartKind;
 import hightally.core.preflight.CheckAnswer;
 import hightally.core.preflight.CheckKind;
@@ -19,15 +22,14 @@ import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Said;
 import hightally.core.quantity.Text;
 import hightally.core.quantity.Validation;
+import hightally.core.ready.ModelSeen.CheckLook;
 import hightally.core.setup.Setup;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalLong;
-import java.util.Set;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.springframework.data.domain.Limit;
@@ -41,11 +43,20 @@ public class Checks implements CheckSource {
 
   private static final int SHOWN = 20;
 
+  /** What lies further back has no say any more. */
+  private static final int LOOKED_AT = 200;
+
+  private static final int KEPT = 500;
+
   private final CheckRunRepository runs;
   private final Hangar hangar;
   private final WishBook wishes;
   private final PartChanges changes;
   private final Clock clock;
+
+  /** Steps are the same for the same setup, pack and wishes. */
+  private final Cache<Asked, List<CheckStep>> made =
+      Caffeine.newBuilder().maximumSize(KEPT).build();
 
   Checks(
       CheckRunRepository runs, Hangar hangar, WishBook wishes, PartChanges changes, Clock clock) {
@@ -70,7 +81,9 @@ public class Checks implements CheckSource {
     return new CheckSheet(shown, due(aircraftId));
   }
 
-  private List<Due> due(long aircraftId) {
+  /** What is due besides the check before every flight. */
+  @Transactional(readOnly = true)
+  public List<Due> due(long aircraftId) {
     List<NotedChange> parts = changes.of(aircraftId);
     return Due.of(
         since(parts, aircraftId, CheckKind.FULL), since(parts, aircraftId, CheckKind.RANGE));
@@ -97,7 +110,31 @@ public class Checks implements CheckSource {
 
   private List<CheckStep> steps(CheckRunEntity one) {
     Setup setup = hangar.revision(one.aircraftId(), one.revisionNumber()).setup();
-    return CheckSteps.of(one.kind(), setup, wishes.of(one.aircraftId()).wishes(), one.pack());
+    Wishes wished = wishes.of(one.aircraftId()).wishes();
+    return made.get(
+        new Asked(one.kind(), setup, wished, one.pack()),
+        asked -> CheckSteps.of(asked.kind, asked.setup, asked.wishes, asked.pack));
+  }
+
+  /** What the steps of a check are made from. */
+  private record Asked(CheckKind kind, Setup setup, Wishes wishes, String pack) {}
+
+  /** All checks of a model, newest first. */
+  @Transactional(readOnly = true)
+  public List<CheckLook> looks(long aircraftId) {
+    return runs.findByAircraftIdOrderByCreatedAtDescIdDesc(aircraftId, Limit.of(LOOKED_AT)).stream()
+        .map(
+            one -> {
+              CheckRun run = read(one);
+              return new CheckLook(
+                  run.kind(),
+                  run.steps(),
+                  run.answers(),
+                  run.state() == CheckRun.Stage.DONE,
+                  hangar.revision(aircraftId, run.revisionNumber()).setup(),
+                  run.createdAt());
+            })
+        .toList();
   }
 
   /** Every check as it would begin now, with each pack and without one; none is begun. */
@@ -237,19 +274,5 @@ public class Checks implements CheckSource {
     return runs.findById(runId)
         .filter(one -> one.aircraftId() == aircraftId)
         .orElseThrow(() -> new NotFoundException("check of this aircraft with number", runId));
-  }
-
-  /** What the newest check of each kind found wrong: it keeps the model on the ground. */
-  @Transactional(readOnly = true)
-  public List<Said> grounding(long aircraftId) {
-    List<Said> reasons = new ArrayList<>();
-    Set<CheckKind> seen = EnumSet.noneOf(CheckKind.class);
-    for (CheckRunEntity one :
-        runs.findByAircraftIdOrderByCreatedAtDescIdDesc(aircraftId, Limit.of(SHOWN))) {
-      if (seen.add(one.kind()) && one.mayGround()) {
-        reasons.addAll(read(one).judged().reasons());
-      }
-    }
-    return reasons;
   }
 }

@@ -1,5 +1,6 @@
 package hightally.app.program;
 
+import hightally.app.platform.BackgroundWork;
 import hightally.app.platform.NotFoundException;
 import hightally.core.hazard.HazardSearch;
 import hightally.core.quantity.Absentable;
@@ -11,8 +12,6 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.Map;
 import java.util.concurrent.ConcurrentSkipListMap;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.BooleanSupplier;
 import java.util.function.DoubleConsumer;
@@ -23,26 +22,19 @@ import org.springframework.stereotype.Component;
 
 /**
  * Searches for hazards that go on while the page watches. Each ends: by itself, when told to, when
- * nobody has asked about it for a while, or when its time is up; and says which.
+ * nobody has asked about it for a while, or when it has done all the work it may; and says which.
  */
 @Component
 class HazardRuns {
   private static final Logger LOG = LoggerFactory.getLogger(HazardRuns.class);
   private static final int KEPT = 20;
-  private static final Duration LONGEST = Duration.ofMinutes(2);
   private static final Duration ALONE = Duration.ofSeconds(20);
 
   private final Map<Long, Run> runs = new ConcurrentSkipListMap<>();
   private final AtomicLong numbers = new AtomicLong();
   private final Clock clock;
   private final Search search;
-  private final ExecutorService workers =
-      Executors.newSingleThreadExecutor(
-          task -> {
-            Thread thread = new Thread(task, "hazard-search");
-            thread.setDaemon(true);
-            return thread;
-          });
+  private final BackgroundWork work;
 
   /** What searches: a path, asked whether to stop, told how far it is. */
   interface Search {
@@ -50,12 +42,13 @@ class HazardRuns {
   }
 
   @Autowired
-  HazardRuns(Clock clock) {
-    this(clock, HazardSearch::of);
+  HazardRuns(Clock clock, BackgroundWork work) {
+    this(clock, work, HazardSearch::of);
   }
 
-  HazardRuns(Clock clock, Search search) {
+  HazardRuns(Clock clock, BackgroundWork work, Search search) {
     this.clock = clock;
+    this.work = work;
     this.search = search;
   }
 
@@ -65,11 +58,9 @@ class HazardRuns {
     WHOLE,
     /** It was told to stop. */
     STOPPED,
-    /** It had the longest time a search may take. */
-    TIME_UP,
     /** Nobody asked about it. */
     LEFT_ALONE,
-    /** The setup has more states than can be looked at. */
+    /** It did all the work it may without coming to an end. */
     TOO_LARGE,
     /** A fault in the program. */
     FAILED
@@ -89,17 +80,12 @@ class HazardRuns {
     private volatile double part;
     private volatile boolean stop;
     private volatile Instant asked = clock.instant();
-    private volatile Instant begun;
     private volatile SearchEnd end;
     private volatile HazardSearch.Outcome outcome;
 
     @Override
     public boolean getAsBoolean() {
-      return stop || timeUp() || alone();
-    }
-
-    private boolean timeUp() {
-      return Duration.between(begun, clock.instant()).compareTo(LONGEST) > 0;
+      return stop || alone();
     }
 
     private boolean alone() {
@@ -107,7 +93,6 @@ class HazardRuns {
     }
 
     void go(SignalPath path) {
-      begun = clock.instant();
       try {
         HazardSearch.Outcome found = search.of(path, this, done -> part = done);
         outcome = found;
@@ -122,8 +107,7 @@ class HazardRuns {
       return switch (found.ending()) {
         case WHOLE -> SearchEnd.WHOLE;
         case TOO_LARGE -> SearchEnd.TOO_LARGE;
-        case STOPPED ->
-            stop ? SearchEnd.STOPPED : timeUp() ? SearchEnd.TIME_UP : SearchEnd.LEFT_ALONE;
+        case STOPPED -> stop ? SearchEnd.STOPPED : SearchEnd.LEFT_ALONE;
       };
     }
   }
@@ -135,7 +119,7 @@ class HazardRuns {
     long id = numbers.incrementAndGet();
     runs.put(id, run);
     forget(id - KEPT);
-    workers.execute(() -> run.go(path));
+    work.begin("hazards " + id, job -> run.go(path));
     return state(id);
   }
 
@@ -149,13 +133,9 @@ class HazardRuns {
             });
   }
 
-  /** Searches while the caller waits, for at most as long as a search may take. */
+  /** Searches while the caller waits. */
   HazardSearch.Outcome now(Setup setup) {
-    Instant begun = clock.instant();
-    return search.of(
-        SignalPath.of(setup),
-        () -> Duration.between(begun, clock.instant()).compareTo(LONGEST) > 0,
-        part -> {});
+    return search.of(SignalPath.of(setup), () -> false, part -> {});
   }
 
   /** How far it is. */
@@ -184,6 +164,5 @@ class HazardRuns {
   @PreDestroy
   void end() {
     runs.values().forEach(run -> run.stop = true);
-    workers.shutdownNow();
   }
 }

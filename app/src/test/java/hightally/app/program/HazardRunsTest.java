@@ -6,6 +6,7 @@ import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.when;
 
 import com.fasterxml.jackson.databind.ObjectMapper;
+import hightally.app.platform.BackgroundWork;
 import hightally.app.platform.NotFoundException;
 import hightally.app.program.HazardRuns.SearchEnd;
 import hightally.app.program.HazardRuns.SearchState;
@@ -15,6 +16,7 @@ import hightally.core.condition.Condition;
 import hightally.core.condition.ConditionKind;
 import hightally.core.hazard.HazardSearch;
 import hightally.core.setup.Setup;
+import hightally.core.signal.SignalPath;
 import java.io.InputStream;
 import java.time.Clock;
 import java.time.Instant;
@@ -22,6 +24,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.concurrent.atomic.AtomicReference;
+import java.util.function.BooleanSupplier;
+import java.util.function.DoubleConsumer;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.core.io.ClassPathResource;
@@ -31,7 +35,11 @@ class HazardRunsTest {
   private static final Instant BEGIN = Instant.parse("2026-09-05T10:00:00Z");
   private final AtomicReference<Instant> now = new AtomicReference<>(BEGIN);
   private final Clock clock = mock(Clock.class);
-  private final HazardRuns runs = new HazardRuns(clock);
+  private final BackgroundWork work = new BackgroundWork();
+  private final HazardRuns runs = new HazardRuns(clock, work);
+
+  /** One that goes on until it is told to stop. */
+  private final HazardRuns endless = new HazardRuns(clock, work, HazardRunsTest::untilStopped);
 
   HazardRunsTest() {
     when(clock.instant()).thenAnswer(call -> now.get());
@@ -50,35 +58,36 @@ class HazardRunsTest {
     assertThat(ended.outcome().complete()).isTrue();
   }
 
+  private static HazardSearch.Outcome untilStopped(
+      SignalPath path, BooleanSupplier stop, DoubleConsumer progress) {
+    while (!stop.getAsBoolean()) {
+      Thread.onSpinWait();
+    }
+    return HazardSearch.of(path, stop, progress);
+  }
+
   @Test
   void itIsStoppedWhenToldTo() throws Exception {
-    long id = runs.begin(switches(7)).id();
-    assertThat(runs.state(id).outcome()).isNull();
-    runs.stop(id);
-    assertThat(ended(id).end()).isEqualTo(SearchEnd.STOPPED);
-    assertThat(ended(id).outcome().complete()).isFalse();
+    long id = endless.begin(demo()).id();
+    assertThat(endless.state(id).outcome()).isNull();
+    endless.stop(id);
+    assertThat(ended(endless, id).end()).isEqualTo(SearchEnd.STOPPED);
+    assertThat(ended(endless, id).outcome().complete()).isFalse();
   }
 
   @Test
   void itStopsWhenNobodyAsksAnyMore() throws Exception {
-    long id = runs.begin(switches(9)).id();
+    long id = endless.begin(demo()).id();
     now.set(BEGIN.plusSeconds(30));
-    Thread.sleep(300);
-    assertThat(ended(id).end()).isEqualTo(SearchEnd.LEFT_ALONE);
+    // The next piece of work begins only once this one has ended.
+    assertThat(ended(runs.begin(demo()).id()).end()).isEqualTo(SearchEnd.WHOLE);
+    assertThat(endless.state(id).end()).isEqualTo(SearchEnd.LEFT_ALONE);
   }
 
   @Test
-  void itStopsWhenItsTimeIsUp() throws Exception {
-    long id = runs.begin(switches(9)).id();
-    Thread.sleep(100);
-    now.set(BEGIN.plusSeconds(130));
-    assertThat(ended(id).end()).isEqualTo(SearchEnd.TIME_UP);
-  }
-
-  @Test
-  void oneThatIsTooLargeSaysSoAtOnce() throws Exception {
+  void manySwitchesThatCountByThemselvesAreLookedAtWhole() throws Exception {
     SearchState ended = ended(runs.begin(switches(20)).id());
-    assertThat(ended.end()).isEqualTo(SearchEnd.TOO_LARGE);
+    assertThat(ended.end()).isEqualTo(SearchEnd.WHOLE);
     assertThat(ended.outcome().states()).isGreaterThan(1_000_000);
   }
 
@@ -88,6 +97,7 @@ class HazardRunsTest {
     HazardRuns failing =
         new HazardRuns(
             clock,
+            work,
             (path, stop, progress) -> {
               if (begun.incrementAndGet() == 1) {
                 throw new IllegalStateException("planted");
@@ -120,6 +130,10 @@ class HazardRunsTest {
   }
 
   private SearchState ended(long id) throws InterruptedException {
+    return ended(runs, id);
+  }
+
+  private static SearchState ended(HazardRuns runs, long id) throws InterruptedException {
     for (int i = 0; i < 500; i++) {
       SearchState state = runs.state(id);
       if (state.end() != null) {

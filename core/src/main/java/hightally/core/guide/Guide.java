@@ -82,6 +82,8 @@ public final class Guide {
 
     private static void motor(Setup setup, GuideStep step, List<Object> facts) {
       facts.add(setup.power().twoWay());
+      facts.add(setup.power().stopMicroseconds());
+      facts.add(setup.power().curves());
       facts.add(setup.wiring().lead(step.command()).map(Lead::reverser).orElse(false));
       setup.airframe().motors().stream()
           .filter(one -> one.id().equals(step.command()))

@@ -22,6 +22,24 @@ import java.util.List;
 
 /** From throws measured at some stick positions to the geometry behind them, and to equal sides. */
 public final class MeasuredThrows {
+  /**
+   * How far a surface goes each way with what moves it most.
+   *
+   * @param plusMm up or right
+   * @param minusMm down or left, as a positive size
+   * @param where the stick or lever goes for it
+   */
+  public record Ends(double plusMm, double minusMm, Said where) {}
+
+  /** The full throws of a surface as they are described. */
+  public static Ends ends(SignalPath path, int surface) {
+    Throws found = Throws.of(path, surface);
+    return new Ends(
+        found.plusMm(),
+        found.minusMm(),
+        found.none() ? Said.NOTHING : found.where(path.setup().transmitter().stickMode()));
+  }
+
   private MeasuredThrows() {}
 
   /**

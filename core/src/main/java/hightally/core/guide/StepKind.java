@@ -30,6 +30,14 @@ public enum StepKind {
     return this == MOTOR_TOUCH || this == MOTOR_WAY || this == MOTOR_REVERSE || this == FAILSAFE;
   }
 
+  /** Whether it looks at which way something goes, or whether it stops: what must not be wrong. */
+  boolean looks() {
+    return switch (this) {
+      case DIRECTION, MOTOR_STOP, MOTOR_TOUCH, MOTOR_WAY, MOTOR_REVERSE, FAILSAFE -> true;
+      default -> false;
+    };
+  }
+
   /** The stable name a step is kept under; {@code surface} and {@code command} may be empty. */
   String step(String surface, String command) {
     String about = surface.isEmpty() ? id : id + "/" + surface;

@@ -1,5 +1,6 @@
 package hightally.core.preflight;
 
+import hightally.core.quantity.Absentable;
 import hightally.core.quantity.Text;
 import hightally.core.quantity.Unit;
 import hightally.core.quantity.Within;
@@ -10,7 +11,7 @@ import hightally.core.quantity.Within;
  * @param step its id
  * @param verdict what the pilot says
  * @param note in his words; a step left out must say why
- * @param fadesFirst fades of the first antenna, where they are noted
+ * @param fadesFirst fades of the first antenna; null where nobody read them, as all that follow
  * @param fadesSecond likewise of the second
  * @param lostFrames frames that no antenna caught
  * @param holds how often the receiver held because nothing came
@@ -19,10 +20,10 @@ public record CheckAnswer(
     @Text(max = 60) String step,
     Verdict verdict,
     @Text(min = 0, max = 300) String note,
-    @Within(min = 0, max = 100_000, unit = Unit.NONE) int fadesFirst,
-    @Within(min = 0, max = 100_000, unit = Unit.NONE) int fadesSecond,
-    @Within(min = 0, max = 100_000, unit = Unit.NONE) int lostFrames,
-    @Within(min = 0, max = 10_000, unit = Unit.NONE) int holds) {
+    @Within(min = 0, max = 100_000, unit = Unit.NONE) @Absentable Integer fadesFirst,
+    @Within(min = 0, max = 100_000, unit = Unit.NONE) @Absentable Integer fadesSecond,
+    @Within(min = 0, max = 100_000, unit = Unit.NONE) @Absentable Integer lostFrames,
+    @Within(min = 0, max = 10_000, unit = Unit.NONE) @Absentable Integer holds) {
   /** What a pilot says of a step. */
   public enum Verdict {
     RIGHT,
@@ -31,8 +32,13 @@ public record CheckAnswer(
     LEFT_OUT
   }
 
+  /** Whether the receiver was seen to hold. */
+  public boolean held() {
+    return holds != null && holds > 0;
+  }
+
   /** Whether it keeps the model on the ground. */
   public boolean grounds() {
-    return verdict == Verdict.WRONG || holds > 0;
+    return verdict == Verdict.WRONG || held();
   }
 }

@@ -28,13 +28,32 @@ public record CheckState(int next, List<Said> reasons) {
       if (newest == null) {
         next = next < 0 ? i : next;
       } else if (newest.grounds()) {
-        reasons.add(
-            newest.holds() > 0
-                ? Said.of("check.held", "step", step.title(), "holds", newest.holds())
-                : Said.of("check.wrong", "step", step.title(), "note", newest.note()));
+        reasons.add(reason(step, newest));
       }
     }
     return new CheckState(next, reasons);
+  }
+
+  /** What an answer that grounds a model says. */
+  public static Said reason(CheckStep step, CheckAnswer answer) {
+    return answer.held()
+        ? Said.of("check.held", "step", step.title(), "holds", answer.holds())
+        : Said.of("check.wrong", "step", step.title(), "note", answer.note());
+  }
+
+  /** Whether the steps of one concern were all answered as they should be. */
+  public static boolean right(
+      List<CheckStep> steps, List<CheckAnswer> answers, CheckStep.Concern concern) {
+    List<CheckStep> about = steps.stream().filter(one -> one.concern() == concern).toList();
+    return !about.isEmpty()
+        && about.stream()
+            .allMatch(
+                step ->
+                    answers.stream()
+                        .anyMatch(
+                            one ->
+                                one.step().equals(step.id())
+                                    && one.verdict() == CheckAnswer.Verdict.RIGHT));
   }
 
   /** Whether every step has its answer and none keeps it on the ground. */

@@ -7,9 +7,11 @@ import hightally.core.channel.BetweenKind;
 import hightally.core.channel.InputKind;
 import hightally.core.channel.TransmitterInput;
 import hightally.core.coach.Wishes;
+import hightally.core.guide.MeasuredThrows;
 import hightally.core.guide.StickWords;
 import hightally.core.phase.Phase;
 import hightally.core.power.StartPosition;
+import hightally.core.preflight.CheckStep.Concern;
 import hightally.core.program.ConditionWords;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.Quantity;
@@ -60,12 +62,13 @@ public final class CheckSteps {
   private void counted(String id, String title, int quarter, boolean running, Said caution) {
     Said words = Said.of("check.quarter", "quarter", quarter, "running", running);
     Said name = Said.of("CheckTitle." + title, "motor", motors);
-    steps.add(new CheckStep(id, name, words, List.of(), caution, true));
+    steps.add(new CheckStep(id, name, words, List.of(), caution, true, Concern.MODEL));
   }
 
-  private void add(String id, List<Said> lines, Said caution) {
+  private void add(String id, List<Said> lines, Said caution, Concern concern) {
     Said words = Said.of("CheckStep." + id, "motor", motors);
-    steps.add(new CheckStep(id, Said.of("CheckTitle." + id), words, lines, caution, false));
+    steps.add(
+        new CheckStep(id, Said.of("CheckTitle." + id), words, lines, caution, false, concern));
   }
 
   private static Said propeller() {
@@ -73,13 +76,13 @@ public final class CheckSteps {
   }
 
   private void flight(String pack) {
-    add("parts", parts(), Said.NOTHING);
+    add("parts", parts(), Said.NOTHING, Concern.DAY);
     pack(pack);
-    add("on", startPositions(), motors ? propeller() : Said.NOTHING);
+    add("on", startPositions(), motors ? propeller() : Said.NOTHING, Concern.DAY);
     directions();
     stabilisers();
     if (motors) {
-      add("cut", List.of(), propeller());
+      add("cut", List.of(), propeller(), Concern.MODEL);
     }
     add(
         "weather",
@@ -88,21 +91,22 @@ public final class CheckSteps {
             wishes.limits().field().isBlank()
                 ? Said.of("check.field")
                 : Said.text(wishes.limits().field())),
-        Said.NOTHING);
-    add("pilot", List.of(), Said.of("CheckCaution.rules"));
+        Said.NOTHING,
+        Concern.DAY);
+    add("pilot", List.of(), Said.of("CheckCaution.rules"), Concern.DAY);
   }
 
   private void full(String pack) {
     if (motors) {
-      add("harmless", List.of(), propeller());
+      add("harmless", List.of(), propeller(), Concern.DAY);
     }
     pack(pack);
     directions();
     stabilisers();
-    add("throws", List.of(), Said.NOTHING);
-    add("failsafe", failsafe(), motors ? propeller() : Said.NOTHING);
+    add("throws", throwLines(), Said.NOTHING, Concern.MODEL);
+    add("failsafe", failsafe(), motors ? propeller() : Said.NOTHING, Concern.MODEL);
     if (motors) {
-      add("cut", List.of(), propeller());
+      add("cut", List.of(), propeller(), Concern.MODEL);
     }
   }
 
@@ -145,7 +149,7 @@ public final class CheckSteps {
               "datum",
               setup.balance().datum()));
     }
-    add("pack", lines, Said.of("CheckCaution.battery"));
+    add("pack", lines, Said.of("CheckCaution.battery"), Concern.BALANCE);
   }
 
   /** Where every switch and lever stands when the transmitter is switched on. */
@@ -173,51 +177,101 @@ public final class CheckSteps {
     return lines;
   }
 
-  /** From behind: each control in each phase, with what must be seen. */
+  /**
+   * From behind: each stick, each lever that moves a surface, with what must be seen; in every
+   * phase in which it is not what was seen in the one that is on when no other is.
+   */
   private void directions() {
-    for (int i = setup.phases().size() - 1; i >= 0; i--) {
-      Phase phase = setup.phases().get(i);
+    int base = setup.phases().size() - 1;
+    for (int i = base; i >= 0; i--) {
       for (Control control : Control.values()) {
         List<Said> lines = seen(i, control);
-        if (!lines.isEmpty()) {
-          boolean several = setup.phases().size() > 1;
-          Said way = phase.when().isEmpty() ? Said.NOTHING : ConditionWords.of(setup, phase.when());
-          Said words =
-              Said.of(
-                  "check.move",
-                  "stick",
-                  StickWords.to(setup.transmitter().stickMode(), control, 1),
-                  "several",
-                  several,
-                  "phase",
-                  phase.name(),
-                  "way",
-                  way);
-          steps.add(
-              new CheckStep(
-                  "move-" + phase.id() + "-" + control.word(),
-                  Said.of(
-                      "check.moveTitle",
-                      "control",
-                      control,
-                      "phase",
-                      phase.name(),
-                      "several",
-                      several),
-                  words,
-                  lines,
-                  Said.NOTHING,
-                  false));
+        if (!lines.isEmpty() && (i == base || !lines.equals(seen(base, control)))) {
+          move(
+              i,
+              control.word(),
+              Said.of("control", "control", control),
+              StickWords.to(setup.transmitter().stickMode(), control, 1),
+              lines);
+        }
+      }
+      for (int input = 0; input < setup.transmitter().inputs().size(); input++) {
+        TransmitterInput lever = setup.transmitter().inputs().get(input);
+        List<Said> lines =
+            lever.kind() == InputKind.LEVER && !lever.id().equals(setup.power().throttleInput())
+                ? levered(i, input)
+                : List.of();
+        if (!lines.isEmpty() && (i == base || !lines.equals(levered(base, input)))) {
+          move(
+              i,
+              lever.id(),
+              Said.text(lever.name()),
+              Said.of("guide.farEnd", "name", lever.name()),
+              lines);
         }
       }
     }
   }
 
+  private void move(int index, String id, Said on, Said stick, List<Said> lines) {
+    Phase phase = setup.phases().get(index);
+    boolean several = setup.phases().size() > 1;
+    Said way = phase.when().isEmpty() ? Said.NOTHING : ConditionWords.of(setup, phase.when());
+    Said words =
+        Said.of(
+            "check.move", "stick", stick, "several", several, "phase", phase.name(), "way", way);
+    steps.add(
+        new CheckStep(
+            "move-" + phase.id() + "-" + id,
+            Said.of("check.moveTitle", "control", on, "phase", phase.name(), "several", several),
+            words,
+            lines,
+            Said.NOTHING,
+            false,
+            Concern.MODEL));
+  }
+
+  /** What a lever moves from its rest to its far end. */
+  private List<Said> levered(int phase, int input) {
+    Moment rest = Moment.centred(setup.trims()).withThrottle(0, true);
+    return lines(phase, rest, rest.withInput(input, 1));
+  }
+
+  /** How far every surface goes with what moves it most, both ways, to be compared with a ruler. */
+  private List<Said> throwLines() {
+    List<Said> lines = new ArrayList<>();
+    for (Surface surface : setup.surfaces()) {
+      MeasuredThrows.Ends ends = MeasuredThrows.ends(path, path.indexOf(surface.id()));
+      if (ends.plusMm() >= SEEN_MM || ends.minusMm() >= SEEN_MM) {
+        lines.add(
+            Said.of(
+                "check.throws",
+                "surface",
+                surface.name(),
+                "up",
+                surface.way(1),
+                "plus",
+                Quantity.mm(ends.plusMm(), 0),
+                "down",
+                surface.way(-1),
+                "minus",
+                Quantity.mm(ends.minusMm(), 0),
+                "where",
+                ends.where()));
+      }
+    }
+    return lines;
+  }
+
   /** What each surface of a control does with the stick to its plus end, from the trimmed rest. */
   private List<Said> seen(int phase, Control control) {
     Moment rest = Moment.centred(setup.trims()).withThrottle(0, true);
-    double[] still = path.evaluate(rest, phase).travelMm();
-    double[] moved = path.evaluate(rest.with(control, 1), phase).travelMm();
+    return lines(phase, rest, rest.with(control, 1));
+  }
+
+  private List<Said> lines(int phase, Moment from, Moment to) {
+    double[] still = path.evaluate(from, phase).travelMm();
+    double[] moved = path.evaluate(to, phase).travelMm();
     List<Said> lines = new ArrayList<>();
     for (int i = 0; i < still.length; i++) {
       Surface surface = setup.surfaces().get(i);
@@ -240,7 +294,7 @@ public final class CheckSteps {
   private void stabilisers() {
     for (Between one : setup.wiring().between()) {
       if (one.kind() == BetweenKind.STABILISER && !one.bypassed()) {
-        add("tilt", tilts(), Said.NOTHING);
+        add("tilt", tilts(), Said.NOTHING, Concern.MODEL);
         return;
       }
     }
@@ -266,32 +320,33 @@ public final class CheckSteps {
   }
 
   private void range() {
-    add("reduced", List.of(), motors ? Said.of("CheckCaution.holding") : Said.NOTHING);
+    add("reduced", List.of(), motors ? Said.of("CheckCaution.holding") : Said.NOTHING, Concern.DAY);
     add(
         "paces",
         List.of(Said.of("check.paces", "least", LEAST_PACES, "most", MOST_PACES)),
-        Said.NOTHING);
+        Said.NOTHING,
+        Concern.DAY);
     for (int quarter = 1; quarter <= QUARTERS; quarter++) {
       counted("quarter-" + quarter, "quarter", quarter, false, Said.NOTHING);
     }
     for (int quarter = 1; quarter <= QUARTERS && motors; quarter++) {
       counted("running-" + quarter, "running", quarter, true, propeller());
     }
-    add("whole", List.of(), Said.NOTHING);
+    add("whole", List.of(), Said.NOTHING, Concern.DAY);
   }
 
   private void pupil() {
     Said pupil = Said.of("check.pupilHolds", "motor", motors);
-    add("holds", List.of(Said.of("check.teacherHolds"), pupil), Said.NOTHING);
+    add("holds", List.of(Said.of("check.teacherHolds"), pupil), Said.NOTHING, Concern.DAY);
     for (Control control : Control.values()) {
       List<Said> lines = seen(setup.phases().size() - 1, control);
       if (!lines.isEmpty()) {
-        add("pupil-" + control.word(), lines, Said.NOTHING);
+        add("pupil-" + control.word(), lines, Said.NOTHING, Concern.DAY);
       }
     }
     if (motors) {
-      add("pupil-throttle", List.of(), propeller());
+      add("pupil-throttle", List.of(), propeller(), Concern.DAY);
     }
-    add("taking-back", List.of(), Said.of("CheckCaution.instructor"));
+    add("taking-back", List.of(), Said.of("CheckCaution.instructor"), Concern.DAY);
   }
 }

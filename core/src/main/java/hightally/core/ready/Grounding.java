@@ -1,24 +1,39 @@
 package hightally.core.ready;
 
-import hightally.core.audit.Audit;
-import hightally.core.audit.Finding;
-import hightally.core.audit.Finding.Severity;
-import hightally.core.hazard.Hazard;
-import hightally.core.hazard.HazardSearch;
 import hightally.core.quantity.Said;
-import hightally.core.signal.SignalPath;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.function.BooleanSupplier;
 
 /**
- * What keeps a model on the ground: open findings of the rules and open hazards that are better
- * mended before it flies. The one judgement that every page shows.
+ * The judgement that clears a model: whether it may fly, what keeps it on the ground, or what is
+ * not known yet. The one judgement that every page shows.
  *
+ * @param verdict what it comes to
  * @param reasons what grounds it, rules first; empty for nothing
- * @param proven whether the search for hazards looked at everything; if not, there may be more
+ * @param missing what is not known yet, what is to be done first standing first
+ * @param searched how much of the search for hazards is done, 0 to 1
+ * @param because why the pilot flies it though something is missing; empty where he said nothing
  */
-public record Grounding(List<Reason> reasons, boolean proven) {
+public record Grounding(
+    Verdict verdict, List<Reason> reasons, List<Missing> missing, double searched, String because) {
+  /** Of a model on which everything was looked at and nothing found. */
+  public static final Grounding CLEAR = new Grounding(Verdict.CLEAR, List.of(), List.of(), 1, "");
+
+  public Grounding {
+    reasons = List.copyOf(reasons);
+    missing = List.copyOf(missing);
+  }
+
+  /** What the judgement comes to. */
+  public enum Verdict {
+    /** All was looked at, on paper and on the model, and nothing grounds it. */
+    CLEAR,
+    /** Something is known that grounds it. */
+    GROUNDED,
+    /** Nothing is known that grounds it, and not all is known. */
+    NOT_YET
+  }
+
   /**
    * One thing that grounds it.
    *
@@ -36,34 +51,58 @@ public record Grounding(List<Reason> reasons, boolean proven) {
     /** The hazard search. */
     HAZARD,
     /** A check before a flight. */
-    CHECK
+    CHECK,
+    /** The bench set-up. */
+    SET_UP
   }
 
-  /** The same with what checks have found. */
-  public Grounding and(List<Said> checks) {
-    List<Reason> all = new ArrayList<>(reasons);
-    checks.forEach(one -> all.add(new Reason(Kind.CHECK, "", "", one)));
-    return new Grounding(List.copyOf(all), proven);
+  /** One thing that is not known yet, in words. */
+  public record Missing(Lack lack, Said words) {}
+
+  /** What can be missing; what is to be done first stands first. */
+  public enum Lack {
+    /** The search for hazards goes on. */
+    SEARCHING,
+    /** The search did all the work it may without an end. */
+    NOT_PROVEN,
+    /** The search failed. */
+    SEARCH_FAILED,
+    /** Nothing was measured on the model: throws are the description's. */
+    NOT_MEASURED,
+    /** Whether it balances was never seen. */
+    BALANCE,
+    /** It was never checked in full, or not as it is now. */
+    FULL_CHECK,
+    /** Its range was never checked, or not as it is now. */
+    RANGE_CHECK;
+
+    /** Whether a pilot can fly in spite of it and say why. */
+    public boolean canBeWaived() {
+      return this != SEARCHING;
+    }
   }
 
   /**
-   * What grounds a model as it is described.
+   * The judgement of a setup and of what was seen on the model.
    *
-   * @param stop asked now and then; ends the search for hazards
+   * @param because why the pilot flies it though just this is missing; empty for nothing said
    */
-  public static Grounding of(SignalPath path, BooleanSupplier stop) {
-    List<Reason> reasons = new ArrayList<>();
-    for (Finding one : Audit.of(path)) {
-      if (one.severity() == Severity.GROUNDS && one.acceptedBecause().isEmpty()) {
-        reasons.add(new Reason(Kind.FINDING, one.rule(), one.surface(), one.title()));
-      }
-    }
-    HazardSearch.Outcome outcome = HazardSearch.of(path, stop, part -> {});
-    for (Hazard one : outcome.hazards()) {
-      if (one.kind().grounds() && one.acceptedBecause().isEmpty()) {
-        reasons.add(new Reason(Kind.HAZARD, one.kind().name(), one.subject(), one.words()));
-      }
-    }
-    return new Grounding(List.copyOf(reasons), outcome.complete());
+  public static Grounding of(SetupVerdict setup, ModelSeen.Seen seen, String because) {
+    List<Reason> reasons = new ArrayList<>(setup.reasons());
+    reasons.addAll(seen.wrong());
+    List<Missing> missing = new ArrayList<>(setup.missing());
+    missing.addAll(seen.missing());
+    boolean waived =
+        !because.isEmpty() && missing.stream().allMatch(one -> one.lack().canBeWaived());
+    Verdict verdict =
+        !reasons.isEmpty()
+            ? Verdict.GROUNDED
+            : missing.isEmpty() || waived ? Verdict.CLEAR : Verdict.NOT_YET;
+    return new Grounding(verdict, reasons, missing, setup.searched(), because);
+  }
+
+  /** Whether it leads on to flying. */
+  public boolean clear() {
+    return verdict == Verdict.CLEAR;
   }
 }

@@ -70,6 +70,8 @@ public record ModelStanding(
     MEND,
     /** A changed part has voided something. */
     DO_AGAIN,
+    /** It is not cleared to fly: something is still to be seen or worked out. */
+    MAKE_READY,
     /** A trim was perhaps noted the wrong way round. */
     ANSWER_SIGN,
     /** Something slips. */
@@ -228,6 +230,19 @@ public record ModelStanding(
     boolean any = here.stream().anyMatch(TrimSeries::flown);
     History.Step newest = history.revisions().get(history.revisions().size() - 1);
     long flights = history.flights().stream().filter(one -> !one.simulated()).count();
+    if (!history.grounding().clear()) {
+      List<Grounding.Missing> missing = history.grounding().missing();
+      Said words =
+          Said.of(
+              "ready.next",
+              "first",
+              missing.get(0).words(),
+              "count",
+              missing.size(),
+              "more",
+              missing.size() - 1);
+      return new Verdict(LoopStage.CHECK, Next.MAKE_READY, words, true);
+    }
     if (!history.orders().isEmpty() && !flownSince(history, lastOrder(history).result())) {
       return fly(Next.CONFIRM, Said.of("log.adjustedNotFlownYetNext"), false);
     }

@@ -119,7 +119,7 @@ class CheckTest {
     assertThat(CheckState.of(steps, some).passed()).isTrue();
     some.add(answer("cut", Verdict.WRONG, 0));
     assertThat(say(CheckState.of(steps, some).reasons()))
-        .containsExactly("Throttle cut was not right");
+        .containsExactly("Throttle cut: wrong");
     some.add(answer("cut", Verdict.RIGHT, 0));
     assertThat(CheckState.of(steps, some).passed()).isTrue();
   }

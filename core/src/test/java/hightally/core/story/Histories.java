@@ -10,6 +10,8 @@ import hightally.core.log.TrimsHold;
 import hightally.core.phase.Trims;
 import hightally.core.quantity.Said;
 import hightally.core.ready.Grounding;
+import hightally.core.ready.ModelSeen;
+import hightally.core.ready.SetupVerdict;
 import hightally.core.setup.Setup;
 import hightally.core.story.History.Order;
 import hightally.core.story.History.Origin;
@@ -31,6 +33,7 @@ final class Histories {
   final List<History.Change> changes = new ArrayList<>();
   final List<BenchReading> readings = new ArrayList<>();
   final List<Said> grounds = new ArrayList<>();
+  final List<Grounding.Missing> missing = new ArrayList<>();
   Optional<History.OpenOrder> open = Optional.empty();
   private int day;
 
@@ -88,6 +91,16 @@ final class Histories {
     return new PhaseReading(phase, trims, 50, PhaseReading.Sure.SURE, false);
   }
 
+  private Grounding grounding() {
+    List<Grounding.Reason> reasons =
+        grounds.stream()
+            .map(one -> new Grounding.Reason(Grounding.Kind.CHECK, "", "", one))
+            .toList();
+    ModelSeen.Seen seen = new ModelSeen.Seen(reasons, missing);
+    SetupVerdict setup = new SetupVerdict(List.of(), SetupVerdict.Search.WHOLE, 1);
+    return Grounding.of(setup, seen, "");
+  }
+
   History done() {
     return new History(
         setup(),
@@ -98,7 +111,7 @@ final class Histories {
         open,
         changes,
         readings,
-        new Grounding(List.of(), true).and(grounds),
+        grounding(),
         number -> setups.get(number - 1));
   }
 

@@ -150,7 +150,7 @@ final class SeasonPilot {
         Optional.empty(),
         changes,
         readings,
-        new Grounding(List.of(), true),
+        Grounding.CLEAR,
         number -> setups.get(number - 1));
   }
 
