@@ -37,7 +37,11 @@ interface Part<T> {
 }
 
 /** A list that may grow, asked for part by part; what has come so far, and how many there are. */
-function useParts<T>(key: readonly unknown[], part: (page: number) => Promise<Part<T>>) {
+function useParts<T>(
+  key: readonly unknown[],
+  part: (page: number) => Promise<Part<T>>,
+  again: (items: T[]) => number | false = () => false,
+) {
   const query = useInfiniteQuery({
     queryKey: key,
     initialPageParam: 0,
@@ -45,6 +49,7 @@ function useParts<T>(key: readonly unknown[], part: (page: number) => Promise<Pa
     getNextPageParam: (last, all) =>
       all.flatMap((one) => one.items).length < last.total ? all.length : undefined,
     placeholderData: keepPreviousData,
+    refetchInterval: ({ state }) => again(state.data?.pages.flatMap((one) => one.items) ?? []),
   });
   return {
     items: query.data?.pages.flatMap((one) => one.items),
@@ -60,18 +65,44 @@ function useParts<T>(key: readonly unknown[], part: (page: number) => Promise<Pa
 const MODELS_AT_ONCE = 12;
 const AT_ONCE = 50;
 
+const LOOK_AGAIN_MS = 700;
+
+/** While the switches of some model are being checked it is asked again how far that is. */
+const searching = (all: { grounding: Grounding }[]) =>
+  all.some((one) => one.grounding.missing.some((each) => each.lack === "SEARCHING"))
+    ? LOOK_AGAIN_MS
+    : false;
+
 export const useHangar = (named = "") =>
-  useParts(["hangar", "named", named], (page) =>
-    answered(
-      api.GET("/api/aircraft", { params: { query: { named, page, size: MODELS_AT_ONCE } } }),
-    ),
+  useParts(
+    ["hangar", "named", named],
+    (page) =>
+      answered(
+        api.GET("/api/aircraft", { params: { query: { named, page, size: MODELS_AT_ONCE } } }),
+      ),
+    searching,
   );
 
 const standing = (id: number) =>
   queryOptions({
     queryKey: ["hangar", id],
     queryFn: () => answered(api.GET("/api/aircraft/{id}", at(id))),
+    refetchInterval: (query) => searching(query.state.data === undefined ? [] : [query.state.data]),
   });
+
+/** Why a model flies though something is still to be seen on it; nothing takes that back. */
+export const useFlyAllTheSame = (id: number) => {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (because: string) =>
+      answered(
+        because === ""
+          ? api.DELETE("/api/aircraft/{id}/clearance", at(id))
+          : api.PUT("/api/aircraft/{id}/clearance", { ...at(id), body: { because } }),
+      ),
+    onSuccess: () => client.invalidateQueries({ queryKey: ["hangar"] }),
+  });
+};
 
 export const useStanding = (id: number) => useQuery(standing(id));
 

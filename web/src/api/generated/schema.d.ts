@@ -55,6 +55,24 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/aircraft/{id}/clearance": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    /** Why a pilot flies a model though something is still to be seen on it */
+    put: operations["putAircraftIdClearance"];
+    post?: never;
+    /** Takes that reason back */
+    delete: operations["deleteAircraftIdClearance"];
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/aircraft/{aircraftId}/wishes": {
     parameters: {
       query?: never;
@@ -2830,6 +2848,1149 @@ export interface components {
       /** @enum {string} */
       place: "IN_USE" | "SET_ASIDE" | "DELETED";
     };
+    Word: {
+      because: string;
+    };
+    Acceptance: {
+      /** @description Rule */
+      rule: string;
+      /** @description Subject */
+      subject: string;
+      /** @description Reason */
+      reason: string;
+    };
+    Airframe: {
+      /** @description Kind of aircraft */
+      kind: string;
+      fuselage: components["schemas"]["Section"][];
+      panels: components["schemas"]["Panel"][];
+      motors: components["schemas"]["Motor"][];
+    };
+    ArmSeating: {
+      /**
+       * Format: int32
+       * @description Teeth
+       */
+      teeth: number;
+      /**
+       * Format: int32
+       * @description Arms
+       */
+      arms: number;
+    };
+    BalanceSheet: {
+      /** @description Datum */
+      datum: string;
+      /**
+       * Format: double
+       * @description Datum lies at: aft of the nose
+       */
+      datumAftMm: number;
+      /**
+       * Format: double
+       * @description Balance point wanted
+       */
+      targetMm: number;
+      /**
+       * Format: double
+       * @description Not further forward than
+       */
+      foremostMm: number;
+      /**
+       * Format: double
+       * @description Not further aft than
+       */
+      aftmostMm: number;
+      /**
+       * Format: double
+       * @description Mass without pack
+       */
+      emptyMassGrams: number;
+      packs: components["schemas"]["Pack"][];
+      /**
+       * Format: double
+       * @description Motor bolt spacing
+       */
+      boltSpacingMm: number;
+    };
+    Between: {
+      /** @description Name */
+      name: string;
+      /** @enum {string} */
+      kind: "STABILISER" | "CONTROLLER";
+      channels: number[];
+      /**
+       * Format: double
+       * @description Passes travel up to
+       */
+      travelLimitPercent: number;
+      allowsTrim: boolean;
+      bypassed: boolean;
+    };
+    Channel: {
+      /**
+       * Format: int32
+       * @description Channel
+       */
+      number: number;
+      /** @description Channel name */
+      name: string;
+      /** @description Carries */
+      carries: string;
+      reversed: boolean;
+      /**
+       * Format: double
+       * @description Sub-trim
+       */
+      subTrimMicroseconds: number;
+      /**
+       * Format: double
+       * @description Endpoint low: minus side
+       */
+      endpointLowPercent: number;
+      /**
+       * Format: double
+       * @description Endpoint high: plus side
+       */
+      endpointHighPercent: number;
+      /**
+       * Format: double
+       * @description Slowed to: from end to end; 0 is at full speed
+       */
+      slowedSeconds: number;
+      /**
+       * Format: double
+       * @description Limit of travel low: its pulse goes no further, whatever is asked; 0 for none of its own
+       */
+      limitLowPercent: number;
+      /**
+       * Format: double
+       * @description Limit of travel high: its pulse goes no further, whatever is asked; 0 for none of its own
+       */
+      limitHighPercent: number;
+      steady: boolean;
+    };
+    Condition: {
+      /** @description Condition id */
+      id: string;
+      /** @description Name */
+      name: string;
+      /** @enum {string} */
+      kind:
+        | "SWITCH_AT"
+        | "ABOVE"
+        | "BELOW"
+        | "PHASE"
+        | "TELEMETRY_ABOVE"
+        | "TELEMETRY_BELOW"
+        | "TIMER_ABOVE"
+        | "AND"
+        | "OR"
+        | "NOT";
+      /** @description Looks at */
+      subject: string;
+      /**
+       * Format: double
+       * @description Limit
+       */
+      limit: number;
+      members: string[];
+      /**
+       * Format: double
+       * @description Held for
+       */
+      heldSeconds: number;
+    };
+    Contact: {
+      /** @description Surface */
+      first: string;
+      /**
+       * Format: double
+       * @description Touches at: plus up or right
+       */
+      firstMm: number;
+      /** @description Other surface */
+      second: string;
+      /**
+       * Format: double
+       * @description With the other at: plus up or right
+       */
+      secondMm: number;
+    };
+    CurvePoint: {
+      /**
+       * Format: double
+       * @description At
+       */
+      x: number;
+      /**
+       * Format: double
+       * @description Value
+       */
+      y: number;
+    };
+    Differential: {
+      /** @description Surface */
+      surface: string;
+      /**
+       * Format: double
+       * @description Differential
+       */
+      percent: number;
+    };
+    EntryWord: {
+      /** @enum {string} */
+      section:
+        | "DIRECTION"
+        | "SUB_TRIM"
+        | "ENDPOINT"
+        | "SLOWED"
+        | "RATE"
+        | "EXPO"
+        | "PHASE"
+        | "FADE"
+        | "PRESET"
+        | "DIFFERENTIAL"
+        | "MIX"
+        | "POWER"
+        | "FAILSAFE"
+        | "TIMER"
+        | "TRIM";
+      /** @description Its name there */
+      name: string;
+      /** @description Where it is found */
+      menu: string;
+      /** @description Its unit */
+      unit: string;
+      /**
+       * Format: double
+       * @description Of these to one of the design's
+       */
+      perUnit: number;
+    };
+    FailsafeSetting: {
+      /**
+       * Format: int32
+       * @description Channel
+       */
+      channel: number;
+      holds: boolean;
+      /**
+       * Format: double
+       * @description Failsafe
+       */
+      percent: number;
+    };
+    Feel: {
+      roll: components["schemas"]["Response"];
+      pitch: components["schemas"]["Response"];
+      yaw: components["schemas"]["Response"];
+    };
+    FeelSet: {
+      /** @description Set id */
+      id: string;
+      /** @description Set */
+      name: string;
+      /** @description Condition */
+      when: string;
+      phases: string[];
+      hasRoll: boolean;
+      hasPitch: boolean;
+      hasYaw: boolean;
+      feel: components["schemas"]["Feel"];
+    };
+    FigureSource: {
+      /** @description Figure */
+      figure: string;
+      /** @enum {string} */
+      kind: "MANUAL" | "MEASURED" | "OTHER_MODEL" | "OWN";
+      /** @description Note */
+      note: string;
+    };
+    FlightTimer: {
+      /** @description Timer id */
+      id: string;
+      /** @description Timer */
+      name: string;
+      countsDown: boolean;
+      /**
+       * Format: double
+       * @description Starts from
+       */
+      startSeconds: number;
+      /** @description Runs while */
+      when: string;
+      /** @description Set back while */
+      resetWhen: string;
+      spokenAtSeconds: number[];
+    };
+    Grounding: {
+      /** @enum {string} */
+      verdict: "CLEAR" | "GROUNDED" | "NOT_YET";
+      reasons: components["schemas"]["Reason"][];
+      missing: components["schemas"]["Missing"][];
+      /** Format: double */
+      searched: number;
+      because: string;
+    };
+    HouseValues: {
+      /**
+       * Format: double
+       * @description A trim is large from
+       */
+      largeTrimPercent: number;
+      /**
+       * Format: double
+       * @description A sub-trim is large from
+       */
+      largeSubTrimMicroseconds: number;
+      /**
+       * Format: double
+       * @description A pulse is clipped from
+       */
+      clippedMicroseconds: number;
+      /**
+       * Format: double
+       * @description An endpoint is small below
+       */
+      smallEndpointPercent: number;
+      /**
+       * Format: double
+       * @description A lean is large from
+       */
+      leanDegrees: number;
+      /**
+       * Format: double
+       * @description Margin to dead centre
+       */
+      deadCentreMarginDegrees: number;
+      /**
+       * Format: double
+       * @description Travel is uneven from
+       */
+      unevenMm: number;
+      /**
+       * Format: double
+       * @description A pair is unequal from
+       */
+      pairMm: number;
+      /**
+       * Format: double
+       * @description A ruler is good to
+       */
+      rulerMm: number;
+      /**
+       * Format: double
+       * @description Surfaces keep apart by
+       */
+      contactMarginMm: number;
+      /**
+       * Format: double
+       * @description Spare length of a lead
+       */
+      leadSpareMm: number;
+      /**
+       * Format: double
+       * @description Extensions come in steps of
+       */
+      extensionStepMm: number;
+      /**
+       * Format: double
+       * @description Power jumps from
+       */
+      powerJumpPercent: number;
+      /**
+       * Format: double
+       * @description A fade is soft from
+       */
+      softFadeSeconds: number;
+      /**
+       * Format: int32
+       * @description A trim settles in: agreeing flights
+       */
+      settledFlights: number;
+      /**
+       * Format: int32
+       * @description Flights agree within
+       */
+      settledClicks: number;
+      /**
+       * Format: double
+       * @description A balance point is the same within
+       */
+      sameCgMm: number;
+      /**
+       * Format: double
+       * @description A trim is suspicious from
+       */
+      suspiciousMm: number;
+      /**
+       * Format: int32
+       * @description Clicks that may stay
+       */
+      leaveClicks: number;
+      /**
+       * Format: int32
+       * @description A flight confirms within
+       */
+      confirmClicks: number;
+      /**
+       * Format: double
+       * @description A surface jumps beyond
+       */
+      surfaceJumpMm: number;
+    };
+    Lead: {
+      /** @description Device */
+      device: string;
+      /**
+       * Format: int32
+       * @description Socket
+       */
+      socket: number;
+      /** @description Y-lead */
+      splitter: string;
+      /**
+       * Format: double
+       * @description Extension
+       */
+      extensionMm: number;
+      reverser: boolean;
+      /** @description Label */
+      label: string;
+    };
+    LeverShare: {
+      /** @description Lever */
+      input: string;
+      /**
+       * Format: double
+       * @description Share of the lever
+       */
+      share: number;
+    };
+    Linkage: {
+      /**
+       * Format: double
+       * @description Arm radius: shaft to hole
+       */
+      armRadiusMm: number;
+      /**
+       * Format: double
+       * @description Horn radius: hinge line to hole
+       */
+      hornRadiusMm: number;
+      /**
+       * Format: double
+       * @description Rod length: pin to pin at neutral
+       */
+      rodLengthMm: number;
+      /**
+       * Format: double
+       * @description Arm lean: aft of square to the rod
+       */
+      armLeanDegrees: number;
+      /**
+       * Format: double
+       * @description Horn lean: hole aft of the hinge
+       */
+      hornLeanDegrees: number;
+      opposite: boolean;
+      pushRaises: boolean;
+    };
+    LoopState: {
+      /** @enum {string} */
+      stage: "RIG" | "PROGRAM" | "CHECK" | "FLY" | "ADJUST";
+      /** @enum {string} */
+      next:
+        | "DESCRIBE"
+        | "SETTLE_READING"
+        | "FINISH_ORDER"
+        | "MEND"
+        | "DO_AGAIN"
+        | "MAKE_READY"
+        | "ANSWER_SIGN"
+        | "FIND_SLIP"
+        | "CORRECT"
+        | "MEASURE"
+        | "ADJUST"
+        | "LOOK"
+        | "CONFIRM"
+        | "FLY"
+        | "REST";
+      waiting: string;
+      waits: boolean;
+    };
+    Missing: {
+      /** @enum {string} */
+      lack:
+        | "SEARCHING"
+        | "NOT_PROVEN"
+        | "SEARCH_FAILED"
+        | "NOT_MEASURED"
+        | "BALANCE"
+        | "FULL_CHECK"
+        | "RANGE_CHECK";
+      words: string;
+    };
+    Mix: {
+      /** @description Mix id */
+      id: string;
+      /** @description Mix */
+      name: string;
+      /** @description Reason */
+      reason: string;
+      /** @enum {string} */
+      source: "RESPONSE" | "STICK" | "INPUT" | "THROTTLE" | "POWER" | "SURFACE" | "CONSTANT";
+      /** @description Source */
+      subject: string;
+      /**
+       * Format: double
+       * @description Weight, plus side
+       */
+      weightPlusPercent: number;
+      /**
+       * Format: double
+       * @description Weight, minus side
+       */
+      weightMinusPercent: number;
+      /**
+       * Format: double
+       * @description Starts at
+       */
+      startPercent: number;
+      curve: components["schemas"]["CurvePoint"][];
+      targets: components["schemas"]["MixTarget"][];
+      /** @description Condition */
+      when: string;
+      phases: string[];
+      /**
+       * Format: double
+       * @description Fades in and out over
+       */
+      fadeSeconds: number;
+    };
+    MixTarget: {
+      /** @description Target */
+      target: string;
+      /**
+       * Format: double
+       * @description Factor, plus side: minus turns it round
+       */
+      factor: number;
+      /**
+       * Format: double
+       * @description Factor, minus side: minus turns it round
+       */
+      factorMinus: number;
+    };
+    Motor: {
+      /** @description Motor id */
+      id: string;
+      /** @description Motor name */
+      name: string;
+      /**
+       * Format: int32
+       * @description Channel
+       */
+      channel: number;
+      /**
+       * Format: double
+       * @description Propeller: aft of the nose
+       */
+      aftMm: number;
+      /**
+       * Format: double
+       * @description Sideways: plus right
+       */
+      rightMm: number;
+      /**
+       * Format: double
+       * @description Propeller diameter
+       */
+      propellerDiameterMm: number;
+      /**
+       * Format: int32
+       * @description Reverser on channel: a second wire to its controller; -1 for none
+       */
+      reverserChannel: number;
+    };
+    Notebook: {
+      goals: components["schemas"]["ThrowGoal"][];
+      sources: components["schemas"]["FigureSource"][];
+      accepted: components["schemas"]["Acceptance"][];
+      rolesFromNames: boolean;
+      typed: components["schemas"]["TypedMovement"][];
+    };
+    Pack: {
+      /** @description Pack */
+      name: string;
+      /**
+       * Format: double
+       * @description Mass of the pack
+       */
+      massGrams: number;
+      /**
+       * Format: double
+       * @description Balances at: aft of the datum
+       */
+      cgMm: number;
+      /**
+       * Format: double
+       * @description Lies at: aft of the datum
+       */
+      stationMm: number;
+    };
+    Panel: {
+      /** @description Panel id */
+      id: string;
+      /** @description Panel name */
+      name: string;
+      root: components["schemas"]["Station"];
+      tip: components["schemas"]["Station"];
+      /** @enum {string} */
+      role: "WING" | "TAIL" | "FIN" | "V_TAIL" | "CANARD" | "CARRIER" | "OTHER";
+      /** @description Pair */
+      pair: string;
+    };
+    Phase: {
+      /** @description Phase id */
+      id: string;
+      /** @description Phase */
+      name: string;
+      /** @description Goal */
+      goal: string;
+      /** @enum {string} */
+      role: "LAUNCH" | "CRUISE" | "THERMAL" | "SPEED" | "LANDING" | "GROUND" | "REVERSE" | "OTHER";
+      /** @description Condition */
+      when: string;
+      /**
+       * Format: double
+       * @description Fade
+       */
+      fadeSeconds: number;
+      presets: components["schemas"]["Preset"][];
+      differential: components["schemas"]["Differential"][];
+      ownRoll: boolean;
+      ownPitch: boolean;
+      ownYaw: boolean;
+      trims: components["schemas"]["Trims"];
+      /** @enum {string} */
+      nose:
+        | "NOT_FLOWN"
+        | "LEVEL"
+        | "UP_A_LITTLE"
+        | "UP_CLEARLY"
+        | "UP_STRONGLY"
+        | "DOWN_A_LITTLE"
+        | "DOWN_CLEARLY"
+        | "DOWN_STRONGLY";
+    };
+    Place: {
+      /** @description Panel */
+      panel: string;
+      /**
+       * Format: double
+       * @description Inner end: part of the panel's span
+       */
+      from: number;
+      /**
+       * Format: double
+       * @description Outer end: part of the panel's span
+       */
+      to: number;
+    };
+    Power: {
+      /** @description Throttle on */
+      throttleInput: string;
+      twoWay: boolean;
+      curves: components["schemas"]["ThrottleCurve"][];
+      /** @description Throttle cut */
+      cutWhen: string;
+      /**
+       * Format: double
+       * @description Cut holds
+       */
+      cutPercent: number;
+      /** @description Arming */
+      armWhen: string;
+      releaseWithStickBack: boolean;
+      failsafe: components["schemas"]["FailsafeSetting"][];
+      throttleWarning: boolean;
+      startPositions: components["schemas"]["StartPosition"][];
+      timers: components["schemas"]["FlightTimer"][];
+      alarms: components["schemas"]["TelemetryAlarm"][];
+      /**
+       * Format: double
+       * @description Controller taught to stop at: 0: not taught
+       */
+      stopMicroseconds: number;
+    };
+    Preset: {
+      /** @description Surface */
+      surface: string;
+      /**
+       * Format: double
+       * @description Preset: plus up or right
+       */
+      percent: number;
+    };
+    Reason: {
+      /** @enum {string} */
+      kind: "FINDING" | "HAZARD" | "CHECK" | "SET_UP";
+      id: string;
+      subject: string;
+      words: string;
+    };
+    Receiver: {
+      /** @description Receiver name */
+      name: string;
+      sockets: components["schemas"]["Socket"][];
+      anyChannel: boolean;
+      /** @enum {string} */
+      failsafe: "EVERY_CHANNEL" | "ONE_CHANNEL" | "NONE";
+      /**
+       * Format: int32
+       * @description Channel held at failsafe
+       */
+      failsafeChannel: number;
+    };
+    Response: {
+      /**
+       * Format: double
+       * @description Rate, plus side
+       */
+      ratePositivePercent: number;
+      /**
+       * Format: double
+       * @description Rate, minus side
+       */
+      rateNegativePercent: number;
+      /**
+       * Format: double
+       * @description Expo, plus side
+       */
+      expoPositivePercent: number;
+      /**
+       * Format: double
+       * @description Expo, minus side
+       */
+      expoNegativePercent: number;
+      /** @enum {string} */
+      shape: "CUBIC" | "SQUARE" | "EXPONENTIAL";
+    };
+    Revision: {
+      /** Format: int32 */
+      number: number;
+      reason: string;
+      fromAdjustment: boolean;
+      corrects: boolean;
+      /** Format: int32 */
+      trimsHoldSince: number;
+      /** Format: date-time */
+      createdAt: string;
+      restored: boolean;
+      flewWell: boolean;
+      setup: components["schemas"]["Setup"];
+    };
+    Rod: {
+      /** @enum {string} */
+      driver: "SERVO" | "SURFACE";
+      /** @description Driven by */
+      driverId: string;
+      linkage: components["schemas"]["Linkage"];
+      end: components["schemas"]["RodEnd"];
+      /**
+       * Format: double
+       * @description Rod adjusted: plus longer
+       */
+      adjustedMm: number;
+    };
+    RodEnd: {
+      /** @enum {string} */
+      kind: "CLEVIS" | "BALL_LINK" | "TURNBUCKLE" | "SLIDE";
+      /**
+       * Format: double
+       * @description Thread pitch: per turn
+       */
+      pitchMm: number;
+    };
+    Section: {
+      /**
+       * Format: double
+       * @description Station: aft of the nose
+       */
+      aftMm: number;
+      /**
+       * Format: double
+       * @description Half width
+       */
+      halfWidthMm: number;
+      /**
+       * Format: double
+       * @description Underside
+       */
+      bottomMm: number;
+      /**
+       * Format: double
+       * @description Top
+       */
+      topMm: number;
+    };
+    Servo: {
+      /** @description Servo id */
+      id: string;
+      /** @description Servo name */
+      name: string;
+      /**
+       * Format: int32
+       * @description Channel
+       */
+      channel: number;
+      /**
+       * Format: double
+       * @description Arm turn per µs
+       */
+      degreesPerMicrosecond: number;
+      /**
+       * Format: double
+       * @description Centre pulse
+       */
+      centrePulseMicroseconds: number;
+      /**
+       * Format: double
+       * @description Arm stops at
+       */
+      maxAngleDegrees: number;
+      pullsOnIncrease: boolean;
+      /**
+       * Format: double
+       * @description Arm offset: as seated, from square
+       */
+      armOffsetDegrees: number;
+      /**
+       * Format: double
+       * @description Torque
+       */
+      torqueNewtonCentimetres: number;
+      seating: components["schemas"]["ArmSeating"];
+      armHolesMm: number[];
+      /**
+       * Format: double
+       * @description Own lead
+       */
+      leadMm: number;
+    };
+    Setup: {
+      /**
+       * Format: int32
+       * @description Format version
+       */
+      formatVersion: number;
+      /** @description Model name */
+      name: string;
+      /** @description Notes */
+      notes: string;
+      airframe: components["schemas"]["Airframe"];
+      transmitter: components["schemas"]["Transmitter"];
+      wiring: components["schemas"]["Wiring"];
+      channels: components["schemas"]["Channel"][];
+      servos: components["schemas"]["Servo"][];
+      surfaces: components["schemas"]["Surface"][];
+      contacts: components["schemas"]["Contact"][];
+      conditions: components["schemas"]["Condition"][];
+      phases: components["schemas"]["Phase"][];
+      feel: components["schemas"]["Feel"];
+      feelSets: components["schemas"]["FeelSet"][];
+      mixes: components["schemas"]["Mix"][];
+      power: components["schemas"]["Power"];
+      trims: components["schemas"]["Trims"];
+      balance: components["schemas"]["BalanceSheet"];
+      house: components["schemas"]["HouseValues"];
+      notebook: components["schemas"]["Notebook"];
+    };
+    Shares: {
+      /**
+       * Format: double
+       * @description Share of roll
+       */
+      roll: number;
+      /**
+       * Format: double
+       * @description Share of pitch
+       */
+      pitch: number;
+      /**
+       * Format: double
+       * @description Share of yaw
+       */
+      yaw: number;
+      levers: components["schemas"]["LeverShare"][];
+    };
+    Socket: {
+      /**
+       * Format: int32
+       * @description Socket
+       */
+      number: number;
+      /**
+       * Format: int32
+       * @description Channel
+       */
+      channel: number;
+      /** @enum {string} */
+      output: "SERVO" | "BUS" | "TELEMETRY";
+    };
+    Standing: {
+      /** Format: int64 */
+      id: number;
+      /** @enum {string} */
+      place: "IN_USE" | "SET_ASIDE" | "DELETED";
+      newest: components["schemas"]["Revision"];
+      /** Format: int32 */
+      trimsHoldSince: number;
+      /** Format: int64 */
+      flightCount: number;
+      loop: components["schemas"]["LoopState"];
+      grounding: components["schemas"]["Grounding"];
+    };
+    StartPosition: {
+      /** @description Switch */
+      input: string;
+      /**
+       * Format: int32
+       * @description Position
+       */
+      position: number;
+    };
+    Station: {
+      /**
+       * Format: double
+       * @description Leading edge: aft of the nose
+       */
+      aftMm: number;
+      /**
+       * Format: double
+       * @description Sideways: plus right
+       */
+      rightMm: number;
+      /**
+       * Format: double
+       * @description Height: plus up
+       */
+      upMm: number;
+      /**
+       * Format: double
+       * @description Chord
+       */
+      chordMm: number;
+    };
+    Surface: {
+      /** @description Surface id */
+      id: string;
+      /** @description Surface name */
+      name: string;
+      /** @enum {string} */
+      side: "LEFT" | "CENTRE" | "RIGHT";
+      sideways: boolean;
+      /**
+       * Format: double
+       * @description Chord where measured: hinge line to trailing edge
+       */
+      chordMm: number;
+      place: components["schemas"]["Place"];
+      shares: components["schemas"]["Shares"];
+      rod: components["schemas"]["Rod"];
+      /** @enum {string} */
+      role:
+        | "AILERON"
+        | "FLAP"
+        | "FLAPERON"
+        | "ELEVON"
+        | "ELEVATOR"
+        | "RUDDER"
+        | "V_TAIL"
+        | "CANARD"
+        | "SPOILER"
+        | "WHEEL"
+        | "NOZZLE"
+        | "SWINGING_WING"
+        | "OTHER";
+      /** @description Pair */
+      pair: string;
+      hornHolesMm: number[];
+    };
+    TelemetryAlarm: {
+      /** @description Alarm */
+      name: string;
+      /** @description Measured value */
+      value: string;
+      /**
+       * Format: double
+       * @description Below
+       */
+      limit: number;
+      /**
+       * Format: double
+       * @description For longer than
+       */
+      delaySeconds: number;
+    };
+    ThrottleCurve: {
+      phases: string[];
+      points: components["schemas"]["CurvePoint"][];
+    };
+    ThrowGoal: {
+      /** @description Surface */
+      surface: string;
+      /**
+       * Format: double
+       * @description Wanted up or right
+       */
+      plusMm: number;
+      /**
+       * Format: double
+       * @description Wanted down or left
+       */
+      minusMm: number;
+    };
+    Transmitter: {
+      /** @description Transmitter name */
+      name: string;
+      /**
+       * Format: int32
+       * @description Stick mode
+       */
+      stickMode: number;
+      /** @enum {string} */
+      subTrimMode: "SHIFT" | "FIXED_ENDS";
+      /**
+       * Format: double
+       * @description Pulse centre
+       */
+      centreMicroseconds: number;
+      /**
+       * Format: double
+       * @description Pulse for 100 %
+       */
+      microsecondsPer100: number;
+      /**
+       * Format: double
+       * @description One trim click
+       */
+      clickStepPercent: number;
+      /**
+       * Format: int32
+       * @description Trim range
+       */
+      trimRangeClicks: number;
+      /**
+       * Format: double
+       * @description Command limit
+       */
+      commandLimitPercent: number;
+      /**
+       * Format: double
+       * @description Shortest pulse
+       */
+      shortestMicroseconds: number;
+      /**
+       * Format: double
+       * @description Longest pulse
+       */
+      longestMicroseconds: number;
+      /**
+       * Format: int32
+       * @description First channel is number
+       */
+      firstChannel: number;
+      /**
+       * Format: int32
+       * @description Channels
+       */
+      channelCount: number;
+      channelOrder: ("ROLL" | "PITCH" | "THROTTLE" | "YAW")[];
+      /**
+       * Format: double
+       * @description Sub-trim up to
+       */
+      subTrimLimitMicroseconds: number;
+      /**
+       * Format: double
+       * @description Endpoints up to
+       */
+      endpointLimitPercent: number;
+      inputs: components["schemas"]["TransmitterInput"][];
+      words: components["schemas"]["EntryWord"][];
+    };
+    TransmitterInput: {
+      /** @description Input id */
+      id: string;
+      /** @description Name */
+      name: string;
+      /** @enum {string} */
+      kind: "LEVER" | "SWITCH";
+      /**
+       * Format: int32
+       * @description Positions: 0 for a lever
+       */
+      positions: number;
+    };
+    Trims: {
+      /**
+       * Format: int32
+       * @description Roll trim
+       */
+      roll: number;
+      /**
+       * Format: int32
+       * @description Pitch trim
+       */
+      pitch: number;
+      /**
+       * Format: int32
+       * @description Yaw trim
+       */
+      yaw: number;
+    };
+    TypedMovement: {
+      /** @enum {string} */
+      kind: "PRESET" | "RATE_ROLL" | "RATE_PITCH" | "RATE_YAW" | "DIFFERENTIAL" | "MIX";
+      /** @description What it belongs to */
+      subject: string;
+      /** @description Surface */
+      surface: string;
+      plusSide: boolean;
+      /**
+       * Format: double
+       * @description What was typed
+       */
+      value: number;
+      /** @enum {string} */
+      unit:
+        | "NONE"
+        | "MILLIMETRES"
+        | "DEGREES"
+        | "PERCENT"
+        | "MICROSECONDS"
+        | "SECONDS"
+        | "GRAMS"
+        | "VOLTS"
+        | "NEWTON_CENTIMETRES"
+        | "CLICKS"
+        | "MILLIMETRES_PER_MILLIMETRE"
+        | "DEGREES_PER_MICROSECOND";
+      /**
+       * Format: double
+       * @description Percent it came to
+       */
+      percent: number;
+      trims: components["schemas"]["Trims"];
+    };
+    Wiring: {
+      receiver: components["schemas"]["Receiver"];
+      leads: components["schemas"]["Lead"][];
+      between: components["schemas"]["Between"][];
+    };
     BalanceStation: {
       /**
        * Format: double
@@ -3016,23 +4177,6 @@ export interface components {
       sure: "SURE" | "FAIRLY" | "NOT";
       turnsDiffer: boolean;
     };
-    Trims: {
-      /**
-       * Format: int32
-       * @description Roll trim
-       */
-      roll: number;
-      /**
-       * Format: int32
-       * @description Pitch trim
-       */
-      pitch: number;
-      /**
-       * Format: int32
-       * @description Yaw trim
-       */
-      yaw: number;
-    };
     Flight: {
       /** Format: int64 */
       id: number;
@@ -3146,22 +4290,22 @@ export interface components {
        * Format: int32
        * @description Fades, first antenna
        */
-      fadesFirst: number;
+      fadesFirst: number | null;
       /**
        * Format: int32
        * @description Fades, second antenna
        */
-      fadesSecond: number;
+      fadesSecond: number | null;
       /**
        * Format: int32
        * @description Lost frames
        */
-      lostFrames: number;
+      lostFrames: number | null;
       /**
        * Format: int32
        * @description Holds
        */
-      holds: number;
+      holds: number | null;
     };
     CheckRun: {
       /** Format: int64 */
@@ -3195,6 +4339,8 @@ export interface components {
       lines: string[];
       caution: string;
       counted: boolean;
+      /** @enum {string} */
+      concern: "DAY" | "MODEL" | "BALANCE";
     };
     GuideAnswer: {
       /** @description Step */
@@ -3355,14 +4501,6 @@ export interface components {
       /** Format: int32 */
       version: number;
     };
-    Acceptance: {
-      /** @description Rule */
-      rule: string;
-      /** @description Subject */
-      subject: string;
-      /** @description Reason */
-      reason: string;
-    };
     AdjustmentPlan: {
       trims: components["schemas"]["Trims"];
       reference: string;
@@ -3376,185 +4514,6 @@ export interface components {
       findings: components["schemas"]["Finding"][];
       entries: components["schemas"]["Entry"][];
       after: components["schemas"]["Setup"];
-    };
-    Airframe: {
-      /** @description Kind of aircraft */
-      kind: string;
-      fuselage: components["schemas"]["Section"][];
-      panels: components["schemas"]["Panel"][];
-      motors: components["schemas"]["Motor"][];
-    };
-    ArmSeating: {
-      /**
-       * Format: int32
-       * @description Teeth
-       */
-      teeth: number;
-      /**
-       * Format: int32
-       * @description Arms
-       */
-      arms: number;
-    };
-    BalanceSheet: {
-      /** @description Datum */
-      datum: string;
-      /**
-       * Format: double
-       * @description Datum lies at: aft of the nose
-       */
-      datumAftMm: number;
-      /**
-       * Format: double
-       * @description Balance point wanted
-       */
-      targetMm: number;
-      /**
-       * Format: double
-       * @description Not further forward than
-       */
-      foremostMm: number;
-      /**
-       * Format: double
-       * @description Not further aft than
-       */
-      aftmostMm: number;
-      /**
-       * Format: double
-       * @description Mass without pack
-       */
-      emptyMassGrams: number;
-      packs: components["schemas"]["Pack"][];
-      /**
-       * Format: double
-       * @description Motor bolt spacing
-       */
-      boltSpacingMm: number;
-    };
-    Between: {
-      /** @description Name */
-      name: string;
-      /** @enum {string} */
-      kind: "STABILISER" | "CONTROLLER";
-      channels: number[];
-      /**
-       * Format: double
-       * @description Passes travel up to
-       */
-      travelLimitPercent: number;
-      allowsTrim: boolean;
-      bypassed: boolean;
-    };
-    Channel: {
-      /**
-       * Format: int32
-       * @description Channel
-       */
-      number: number;
-      /** @description Channel name */
-      name: string;
-      /** @description Carries */
-      carries: string;
-      reversed: boolean;
-      /**
-       * Format: double
-       * @description Sub-trim
-       */
-      subTrimMicroseconds: number;
-      /**
-       * Format: double
-       * @description Endpoint low: minus side
-       */
-      endpointLowPercent: number;
-      /**
-       * Format: double
-       * @description Endpoint high: plus side
-       */
-      endpointHighPercent: number;
-      /**
-       * Format: double
-       * @description Slowed to: from end to end; 0 is at full speed
-       */
-      slowedSeconds: number;
-      /**
-       * Format: double
-       * @description Limit of travel low: its pulse goes no further, whatever is asked; 0 for none of its own
-       */
-      limitLowPercent: number;
-      /**
-       * Format: double
-       * @description Limit of travel high: its pulse goes no further, whatever is asked; 0 for none of its own
-       */
-      limitHighPercent: number;
-      steady: boolean;
-    };
-    Condition: {
-      /** @description Condition id */
-      id: string;
-      /** @description Name */
-      name: string;
-      /** @enum {string} */
-      kind:
-        | "SWITCH_AT"
-        | "ABOVE"
-        | "BELOW"
-        | "PHASE"
-        | "TELEMETRY_ABOVE"
-        | "TELEMETRY_BELOW"
-        | "TIMER_ABOVE"
-        | "AND"
-        | "OR"
-        | "NOT";
-      /** @description Looks at */
-      subject: string;
-      /**
-       * Format: double
-       * @description Limit
-       */
-      limit: number;
-      members: string[];
-      /**
-       * Format: double
-       * @description Held for
-       */
-      heldSeconds: number;
-    };
-    Contact: {
-      /** @description Surface */
-      first: string;
-      /**
-       * Format: double
-       * @description Touches at: plus up or right
-       */
-      firstMm: number;
-      /** @description Other surface */
-      second: string;
-      /**
-       * Format: double
-       * @description With the other at: plus up or right
-       */
-      secondMm: number;
-    };
-    CurvePoint: {
-      /**
-       * Format: double
-       * @description At
-       */
-      x: number;
-      /**
-       * Format: double
-       * @description Value
-       */
-      y: number;
-    };
-    Differential: {
-      /** @description Surface */
-      surface: string;
-      /**
-       * Format: double
-       * @description Differential
-       */
-      percent: number;
     };
     Entry: {
       key: string;
@@ -3582,36 +4541,6 @@ export interface components {
       before: string;
       twin: string;
     };
-    EntryWord: {
-      /** @enum {string} */
-      section:
-        | "DIRECTION"
-        | "SUB_TRIM"
-        | "ENDPOINT"
-        | "SLOWED"
-        | "RATE"
-        | "EXPO"
-        | "PHASE"
-        | "FADE"
-        | "PRESET"
-        | "DIFFERENTIAL"
-        | "MIX"
-        | "POWER"
-        | "FAILSAFE"
-        | "TIMER"
-        | "TRIM";
-      /** @description Its name there */
-      name: string;
-      /** @description Where it is found */
-      menu: string;
-      /** @description Its unit */
-      unit: string;
-      /**
-       * Format: double
-       * @description Of these to one of the design's
-       */
-      perUnit: number;
-    };
     Expected: {
       surface: string;
       name: string;
@@ -3626,45 +4555,6 @@ export interface components {
       measured: components["schemas"]["Verified"] | null;
       fits: boolean;
       words: string;
-    };
-    FailsafeSetting: {
-      /**
-       * Format: int32
-       * @description Channel
-       */
-      channel: number;
-      holds: boolean;
-      /**
-       * Format: double
-       * @description Failsafe
-       */
-      percent: number;
-    };
-    Feel: {
-      roll: components["schemas"]["Response"];
-      pitch: components["schemas"]["Response"];
-      yaw: components["schemas"]["Response"];
-    };
-    FeelSet: {
-      /** @description Set id */
-      id: string;
-      /** @description Set */
-      name: string;
-      /** @description Condition */
-      when: string;
-      phases: string[];
-      hasRoll: boolean;
-      hasPitch: boolean;
-      hasYaw: boolean;
-      feel: components["schemas"]["Feel"];
-    };
-    FigureSource: {
-      /** @description Figure */
-      figure: string;
-      /** @enum {string} */
-      kind: "MANUAL" | "MEASURED" | "OTHER_MODEL" | "OWN";
-      /** @description Note */
-      note: string;
     };
     Finding: {
       rule: string;
@@ -3694,23 +4584,6 @@ export interface components {
       mends: components["schemas"]["Mend"][];
       acceptedBecause: string;
     };
-    FlightTimer: {
-      /** @description Timer id */
-      id: string;
-      /** @description Timer */
-      name: string;
-      countsDown: boolean;
-      /**
-       * Format: double
-       * @description Starts from
-       */
-      startSeconds: number;
-      /** @description Runs while */
-      when: string;
-      /** @description Set back while */
-      resetWhen: string;
-      spokenAtSeconds: number[];
-    };
     Gauge: {
       surface: string;
       /** Format: double */
@@ -3726,265 +4599,12 @@ export interface components {
       /** @enum {string} */
       way: "UP" | "DOWN" | "RIGHT" | "LEFT" | "SAME";
     };
-    HouseValues: {
-      /**
-       * Format: double
-       * @description A trim is large from
-       */
-      largeTrimPercent: number;
-      /**
-       * Format: double
-       * @description A sub-trim is large from
-       */
-      largeSubTrimMicroseconds: number;
-      /**
-       * Format: double
-       * @description A pulse is clipped from
-       */
-      clippedMicroseconds: number;
-      /**
-       * Format: double
-       * @description An endpoint is small below
-       */
-      smallEndpointPercent: number;
-      /**
-       * Format: double
-       * @description A lean is large from
-       */
-      leanDegrees: number;
-      /**
-       * Format: double
-       * @description Margin to dead centre
-       */
-      deadCentreMarginDegrees: number;
-      /**
-       * Format: double
-       * @description Travel is uneven from
-       */
-      unevenMm: number;
-      /**
-       * Format: double
-       * @description A pair is unequal from
-       */
-      pairMm: number;
-      /**
-       * Format: double
-       * @description A ruler is good to
-       */
-      rulerMm: number;
-      /**
-       * Format: double
-       * @description Surfaces keep apart by
-       */
-      contactMarginMm: number;
-      /**
-       * Format: double
-       * @description Spare length of a lead
-       */
-      leadSpareMm: number;
-      /**
-       * Format: double
-       * @description Extensions come in steps of
-       */
-      extensionStepMm: number;
-      /**
-       * Format: double
-       * @description Power jumps from
-       */
-      powerJumpPercent: number;
-      /**
-       * Format: double
-       * @description A fade is soft from
-       */
-      softFadeSeconds: number;
-      /**
-       * Format: int32
-       * @description A trim settles in: agreeing flights
-       */
-      settledFlights: number;
-      /**
-       * Format: int32
-       * @description Flights agree within
-       */
-      settledClicks: number;
-      /**
-       * Format: double
-       * @description A balance point is the same within
-       */
-      sameCgMm: number;
-      /**
-       * Format: double
-       * @description A trim is suspicious from
-       */
-      suspiciousMm: number;
-      /**
-       * Format: int32
-       * @description Clicks that may stay
-       */
-      leaveClicks: number;
-      /**
-       * Format: int32
-       * @description A flight confirms within
-       */
-      confirmClicks: number;
-      /**
-       * Format: double
-       * @description A surface jumps beyond
-       */
-      surfaceJumpMm: number;
-    };
-    Lead: {
-      /** @description Device */
-      device: string;
-      /**
-       * Format: int32
-       * @description Socket
-       */
-      socket: number;
-      /** @description Y-lead */
-      splitter: string;
-      /**
-       * Format: double
-       * @description Extension
-       */
-      extensionMm: number;
-      reverser: boolean;
-      /** @description Label */
-      label: string;
-    };
-    LeverShare: {
-      /** @description Lever */
-      input: string;
-      /**
-       * Format: double
-       * @description Share of the lever
-       */
-      share: number;
-    };
-    Linkage: {
-      /**
-       * Format: double
-       * @description Arm radius: shaft to hole
-       */
-      armRadiusMm: number;
-      /**
-       * Format: double
-       * @description Horn radius: hinge line to hole
-       */
-      hornRadiusMm: number;
-      /**
-       * Format: double
-       * @description Rod length: pin to pin at neutral
-       */
-      rodLengthMm: number;
-      /**
-       * Format: double
-       * @description Arm lean: aft of square to the rod
-       */
-      armLeanDegrees: number;
-      /**
-       * Format: double
-       * @description Horn lean: hole aft of the hinge
-       */
-      hornLeanDegrees: number;
-      opposite: boolean;
-      pushRaises: boolean;
-    };
     MarkSeen: {
       surface: string;
       /** Format: int64 */
       steps: number;
       /** Format: double */
       offMm: number;
-    };
-    Mix: {
-      /** @description Mix id */
-      id: string;
-      /** @description Mix */
-      name: string;
-      /** @description Reason */
-      reason: string;
-      /** @enum {string} */
-      source: "RESPONSE" | "STICK" | "INPUT" | "THROTTLE" | "POWER" | "SURFACE" | "CONSTANT";
-      /** @description Source */
-      subject: string;
-      /**
-       * Format: double
-       * @description Weight, plus side
-       */
-      weightPlusPercent: number;
-      /**
-       * Format: double
-       * @description Weight, minus side
-       */
-      weightMinusPercent: number;
-      /**
-       * Format: double
-       * @description Starts at
-       */
-      startPercent: number;
-      curve: components["schemas"]["CurvePoint"][];
-      targets: components["schemas"]["MixTarget"][];
-      /** @description Condition */
-      when: string;
-      phases: string[];
-      /**
-       * Format: double
-       * @description Fades in and out over
-       */
-      fadeSeconds: number;
-    };
-    MixTarget: {
-      /** @description Target */
-      target: string;
-      /**
-       * Format: double
-       * @description Factor, plus side: minus turns it round
-       */
-      factor: number;
-      /**
-       * Format: double
-       * @description Factor, minus side: minus turns it round
-       */
-      factorMinus: number;
-    };
-    Motor: {
-      /** @description Motor id */
-      id: string;
-      /** @description Motor name */
-      name: string;
-      /**
-       * Format: int32
-       * @description Channel
-       */
-      channel: number;
-      /**
-       * Format: double
-       * @description Propeller: aft of the nose
-       */
-      aftMm: number;
-      /**
-       * Format: double
-       * @description Sideways: plus right
-       */
-      rightMm: number;
-      /**
-       * Format: double
-       * @description Propeller diameter
-       */
-      propellerDiameterMm: number;
-      /**
-       * Format: int32
-       * @description Reverser on channel: a second wire to its controller; -1 for none
-       */
-      reverserChannel: number;
-    };
-    Notebook: {
-      goals: components["schemas"]["ThrowGoal"][];
-      sources: components["schemas"]["FigureSource"][];
-      accepted: components["schemas"]["Acceptance"][];
-      rolesFromNames: boolean;
-      typed: components["schemas"]["TypedMovement"][];
     };
     OpenAdjustment: {
       /** Format: int64 */
@@ -4005,70 +4625,6 @@ export interface components {
       done: boolean[];
       bars: string[];
     };
-    Pack: {
-      /** @description Pack */
-      name: string;
-      /**
-       * Format: double
-       * @description Mass of the pack
-       */
-      massGrams: number;
-      /**
-       * Format: double
-       * @description Balances at: aft of the datum
-       */
-      cgMm: number;
-      /**
-       * Format: double
-       * @description Lies at: aft of the datum
-       */
-      stationMm: number;
-    };
-    Panel: {
-      /** @description Panel id */
-      id: string;
-      /** @description Panel name */
-      name: string;
-      root: components["schemas"]["Station"];
-      tip: components["schemas"]["Station"];
-      /** @enum {string} */
-      role: "WING" | "TAIL" | "FIN" | "V_TAIL" | "CANARD" | "CARRIER" | "OTHER";
-      /** @description Pair */
-      pair: string;
-    };
-    Phase: {
-      /** @description Phase id */
-      id: string;
-      /** @description Phase */
-      name: string;
-      /** @description Goal */
-      goal: string;
-      /** @enum {string} */
-      role: "LAUNCH" | "CRUISE" | "THERMAL" | "SPEED" | "LANDING" | "GROUND" | "REVERSE" | "OTHER";
-      /** @description Condition */
-      when: string;
-      /**
-       * Format: double
-       * @description Fade
-       */
-      fadeSeconds: number;
-      presets: components["schemas"]["Preset"][];
-      differential: components["schemas"]["Differential"][];
-      ownRoll: boolean;
-      ownPitch: boolean;
-      ownYaw: boolean;
-      trims: components["schemas"]["Trims"];
-      /** @enum {string} */
-      nose:
-        | "NOT_FLOWN"
-        | "LEVEL"
-        | "UP_A_LITTLE"
-        | "UP_CLEARLY"
-        | "UP_STRONGLY"
-        | "DOWN_A_LITTLE"
-        | "DOWN_CLEARLY"
-        | "DOWN_STRONGLY";
-    };
     PhaseOutcome: {
       phase: string;
       name: string;
@@ -4077,20 +4633,6 @@ export interface components {
       after: components["schemas"]["Trims"];
       exact: number[];
       errors: components["schemas"]["SurfaceError"][];
-    };
-    Place: {
-      /** @description Panel */
-      panel: string;
-      /**
-       * Format: double
-       * @description Inner end: part of the panel's span
-       */
-      from: number;
-      /**
-       * Format: double
-       * @description Outer end: part of the panel's span
-       */
-      to: number;
     };
     PlannedRod: {
       surface: string;
@@ -4129,105 +4671,11 @@ export interface components {
       turnBack: string;
       unit: string;
     };
-    Power: {
-      /** @description Throttle on */
-      throttleInput: string;
-      twoWay: boolean;
-      curves: components["schemas"]["ThrottleCurve"][];
-      /** @description Throttle cut */
-      cutWhen: string;
-      /**
-       * Format: double
-       * @description Cut holds
-       */
-      cutPercent: number;
-      /** @description Arming */
-      armWhen: string;
-      releaseWithStickBack: boolean;
-      failsafe: components["schemas"]["FailsafeSetting"][];
-      throttleWarning: boolean;
-      startPositions: components["schemas"]["StartPosition"][];
-      timers: components["schemas"]["FlightTimer"][];
-      alarms: components["schemas"]["TelemetryAlarm"][];
-      /**
-       * Format: double
-       * @description Controller taught to stop at: 0: not taught
-       */
-      stopMicroseconds: number;
-    };
-    Preset: {
-      /** @description Surface */
-      surface: string;
-      /**
-       * Format: double
-       * @description Preset: plus up or right
-       */
-      percent: number;
-    };
-    Receiver: {
-      /** @description Receiver name */
-      name: string;
-      sockets: components["schemas"]["Socket"][];
-      anyChannel: boolean;
-      /** @enum {string} */
-      failsafe: "EVERY_CHANNEL" | "ONE_CHANNEL" | "NONE";
-      /**
-       * Format: int32
-       * @description Channel held at failsafe
-       */
-      failsafeChannel: number;
-    };
     Remedy: {
       surface: string;
       /** @enum {string} */
       kind: "TOOTH" | "LEAVE" | "SHARE" | "SYMPTOM";
       words: string;
-    };
-    Response: {
-      /**
-       * Format: double
-       * @description Rate, plus side
-       */
-      ratePositivePercent: number;
-      /**
-       * Format: double
-       * @description Rate, minus side
-       */
-      rateNegativePercent: number;
-      /**
-       * Format: double
-       * @description Expo, plus side
-       */
-      expoPositivePercent: number;
-      /**
-       * Format: double
-       * @description Expo, minus side
-       */
-      expoNegativePercent: number;
-      /** @enum {string} */
-      shape: "CUBIC" | "SQUARE" | "EXPONENTIAL";
-    };
-    Rod: {
-      /** @enum {string} */
-      driver: "SERVO" | "SURFACE";
-      /** @description Driven by */
-      driverId: string;
-      linkage: components["schemas"]["Linkage"];
-      end: components["schemas"]["RodEnd"];
-      /**
-       * Format: double
-       * @description Rod adjusted: plus longer
-       */
-      adjustedMm: number;
-    };
-    RodEnd: {
-      /** @enum {string} */
-      kind: "CLEVIS" | "BALL_LINK" | "TURNBUCKLE" | "SLIDE";
-      /**
-       * Format: double
-       * @description Thread pitch: per turn
-       */
-      pitchMm: number;
     };
     RodMeans: {
       surface: string;
@@ -4251,223 +4699,11 @@ export interface components {
       agree: boolean;
       explanations: string[];
     };
-    Section: {
-      /**
-       * Format: double
-       * @description Station: aft of the nose
-       */
-      aftMm: number;
-      /**
-       * Format: double
-       * @description Half width
-       */
-      halfWidthMm: number;
-      /**
-       * Format: double
-       * @description Underside
-       */
-      bottomMm: number;
-      /**
-       * Format: double
-       * @description Top
-       */
-      topMm: number;
-    };
-    Servo: {
-      /** @description Servo id */
-      id: string;
-      /** @description Servo name */
-      name: string;
-      /**
-       * Format: int32
-       * @description Channel
-       */
-      channel: number;
-      /**
-       * Format: double
-       * @description Arm turn per µs
-       */
-      degreesPerMicrosecond: number;
-      /**
-       * Format: double
-       * @description Centre pulse
-       */
-      centrePulseMicroseconds: number;
-      /**
-       * Format: double
-       * @description Arm stops at
-       */
-      maxAngleDegrees: number;
-      pullsOnIncrease: boolean;
-      /**
-       * Format: double
-       * @description Arm offset: as seated, from square
-       */
-      armOffsetDegrees: number;
-      /**
-       * Format: double
-       * @description Torque
-       */
-      torqueNewtonCentimetres: number;
-      seating: components["schemas"]["ArmSeating"];
-      armHolesMm: number[];
-      /**
-       * Format: double
-       * @description Own lead
-       */
-      leadMm: number;
-    };
-    Setup: {
-      /**
-       * Format: int32
-       * @description Format version
-       */
-      formatVersion: number;
-      /** @description Model name */
-      name: string;
-      /** @description Notes */
-      notes: string;
-      airframe: components["schemas"]["Airframe"];
-      transmitter: components["schemas"]["Transmitter"];
-      wiring: components["schemas"]["Wiring"];
-      channels: components["schemas"]["Channel"][];
-      servos: components["schemas"]["Servo"][];
-      surfaces: components["schemas"]["Surface"][];
-      contacts: components["schemas"]["Contact"][];
-      conditions: components["schemas"]["Condition"][];
-      phases: components["schemas"]["Phase"][];
-      feel: components["schemas"]["Feel"];
-      feelSets: components["schemas"]["FeelSet"][];
-      mixes: components["schemas"]["Mix"][];
-      power: components["schemas"]["Power"];
-      trims: components["schemas"]["Trims"];
-      balance: components["schemas"]["BalanceSheet"];
-      house: components["schemas"]["HouseValues"];
-      notebook: components["schemas"]["Notebook"];
-    };
-    Shares: {
-      /**
-       * Format: double
-       * @description Share of roll
-       */
-      roll: number;
-      /**
-       * Format: double
-       * @description Share of pitch
-       */
-      pitch: number;
-      /**
-       * Format: double
-       * @description Share of yaw
-       */
-      yaw: number;
-      levers: components["schemas"]["LeverShare"][];
-    };
-    Socket: {
-      /**
-       * Format: int32
-       * @description Socket
-       */
-      number: number;
-      /**
-       * Format: int32
-       * @description Channel
-       */
-      channel: number;
-      /** @enum {string} */
-      output: "SERVO" | "BUS" | "TELEMETRY";
-    };
-    StartPosition: {
-      /** @description Switch */
-      input: string;
-      /**
-       * Format: int32
-       * @description Position
-       */
-      position: number;
-    };
-    Station: {
-      /**
-       * Format: double
-       * @description Leading edge: aft of the nose
-       */
-      aftMm: number;
-      /**
-       * Format: double
-       * @description Sideways: plus right
-       */
-      rightMm: number;
-      /**
-       * Format: double
-       * @description Height: plus up
-       */
-      upMm: number;
-      /**
-       * Format: double
-       * @description Chord
-       */
-      chordMm: number;
-    };
-    Surface: {
-      /** @description Surface id */
-      id: string;
-      /** @description Surface name */
-      name: string;
-      /** @enum {string} */
-      side: "LEFT" | "CENTRE" | "RIGHT";
-      sideways: boolean;
-      /**
-       * Format: double
-       * @description Chord where measured: hinge line to trailing edge
-       */
-      chordMm: number;
-      place: components["schemas"]["Place"];
-      shares: components["schemas"]["Shares"];
-      rod: components["schemas"]["Rod"];
-      /** @enum {string} */
-      role:
-        | "AILERON"
-        | "FLAP"
-        | "FLAPERON"
-        | "ELEVON"
-        | "ELEVATOR"
-        | "RUDDER"
-        | "V_TAIL"
-        | "CANARD"
-        | "SPOILER"
-        | "WHEEL"
-        | "NOZZLE"
-        | "SWINGING_WING"
-        | "OTHER";
-      /** @description Pair */
-      pair: string;
-      hornHolesMm: number[];
-    };
     SurfaceError: {
       surface: string;
       name: string;
       /** Format: double */
       mm: number;
-    };
-    TelemetryAlarm: {
-      /** @description Alarm */
-      name: string;
-      /** @description Measured value */
-      value: string;
-      /**
-       * Format: double
-       * @description Below
-       */
-      limit: number;
-      /**
-       * Format: double
-       * @description For longer than
-       */
-      delaySeconds: number;
-    };
-    ThrottleCurve: {
-      phases: string[];
-      points: components["schemas"]["CurvePoint"][];
     };
     ThrowChange: {
       surface: string;
@@ -4487,136 +4723,6 @@ export interface components {
       /** Format: double */
       endpointHigh: number | null;
     };
-    ThrowGoal: {
-      /** @description Surface */
-      surface: string;
-      /**
-       * Format: double
-       * @description Wanted up or right
-       */
-      plusMm: number;
-      /**
-       * Format: double
-       * @description Wanted down or left
-       */
-      minusMm: number;
-    };
-    Transmitter: {
-      /** @description Transmitter name */
-      name: string;
-      /**
-       * Format: int32
-       * @description Stick mode
-       */
-      stickMode: number;
-      /** @enum {string} */
-      subTrimMode: "SHIFT" | "FIXED_ENDS";
-      /**
-       * Format: double
-       * @description Pulse centre
-       */
-      centreMicroseconds: number;
-      /**
-       * Format: double
-       * @description Pulse for 100 %
-       */
-      microsecondsPer100: number;
-      /**
-       * Format: double
-       * @description One trim click
-       */
-      clickStepPercent: number;
-      /**
-       * Format: int32
-       * @description Trim range
-       */
-      trimRangeClicks: number;
-      /**
-       * Format: double
-       * @description Command limit
-       */
-      commandLimitPercent: number;
-      /**
-       * Format: double
-       * @description Shortest pulse
-       */
-      shortestMicroseconds: number;
-      /**
-       * Format: double
-       * @description Longest pulse
-       */
-      longestMicroseconds: number;
-      /**
-       * Format: int32
-       * @description First channel is number
-       */
-      firstChannel: number;
-      /**
-       * Format: int32
-       * @description Channels
-       */
-      channelCount: number;
-      channelOrder: ("ROLL" | "PITCH" | "THROTTLE" | "YAW")[];
-      /**
-       * Format: double
-       * @description Sub-trim up to
-       */
-      subTrimLimitMicroseconds: number;
-      /**
-       * Format: double
-       * @description Endpoints up to
-       */
-      endpointLimitPercent: number;
-      inputs: components["schemas"]["TransmitterInput"][];
-      words: components["schemas"]["EntryWord"][];
-    };
-    TransmitterInput: {
-      /** @description Input id */
-      id: string;
-      /** @description Name */
-      name: string;
-      /** @enum {string} */
-      kind: "LEVER" | "SWITCH";
-      /**
-       * Format: int32
-       * @description Positions: 0 for a lever
-       */
-      positions: number;
-    };
-    TypedMovement: {
-      /** @enum {string} */
-      kind: "PRESET" | "RATE_ROLL" | "RATE_PITCH" | "RATE_YAW" | "DIFFERENTIAL" | "MIX";
-      /** @description What it belongs to */
-      subject: string;
-      /** @description Surface */
-      surface: string;
-      plusSide: boolean;
-      /**
-       * Format: double
-       * @description What was typed
-       */
-      value: number;
-      /** @enum {string} */
-      unit:
-        | "NONE"
-        | "MILLIMETRES"
-        | "DEGREES"
-        | "PERCENT"
-        | "MICROSECONDS"
-        | "SECONDS"
-        | "GRAMS"
-        | "VOLTS"
-        | "NEWTON_CENTIMETRES"
-        | "CLICKS"
-        | "MILLIMETRES_PER_MILLIMETRE"
-        | "DEGREES_PER_MICROSECOND";
-      /**
-       * Format: double
-       * @description Percent it came to
-       */
-      percent: number;
-      trims: components["schemas"]["Trims"];
-    };
     Verified: {
       /** @description Surface */
       surface: string;
@@ -4633,11 +4739,6 @@ export interface components {
        * @description Down, or left
        */
       minusMm: number;
-    };
-    Wiring: {
-      receiver: components["schemas"]["Receiver"];
-      leads: components["schemas"]["Lead"][];
-      between: components["schemas"]["Between"][];
     };
     WorkStep: {
       /** @enum {string} */
@@ -5324,6 +5425,7 @@ export interface components {
         | "MOTOR_RISES"
         | "CUT_DISAGREES"
         | "CANNOT_STOP"
+        | "LINKAGE_LOCKS"
         | "RUNS_OUT"
         | "SURFACE_JUMPS"
         | "SWITCH_MOVES"
@@ -5353,6 +5455,10 @@ export interface components {
       evaluated: number;
       /** Format: int64 */
       sampled: number;
+      /** Format: int64 */
+      work: number;
+      /** Format: int64 */
+      motorWork: number;
       /** @enum {string} */
       ending: "WHOLE" | "STOPPED" | "TOO_LARGE";
     };
@@ -5367,7 +5473,7 @@ export interface components {
       id: number;
       /** Format: double */
       part: number;
-      end: ("WHOLE" | "STOPPED" | "TIME_UP" | "LEFT_ALONE" | "TOO_LARGE" | "FAILED") | null;
+      end: ("WHOLE" | "STOPPED" | "LEFT_ALONE" | "TOO_LARGE" | "FAILED") | null;
       outcome: components["schemas"]["Outcome"] | null;
     };
     RecipeCard: {
@@ -6640,20 +6746,6 @@ export interface components {
       reason: string;
       setup: components["schemas"]["Setup"];
     };
-    Revision: {
-      /** Format: int32 */
-      number: number;
-      reason: string;
-      fromAdjustment: boolean;
-      corrects: boolean;
-      /** Format: int32 */
-      trimsHoldSince: number;
-      /** Format: date-time */
-      createdAt: string;
-      restored: boolean;
-      flewWell: boolean;
-      setup: components["schemas"]["Setup"];
-    };
     Copied: {
       name: string;
     };
@@ -6742,6 +6834,7 @@ export interface components {
         | "FINISH_ORDER"
         | "MEND"
         | "DO_AGAIN"
+        | "MAKE_READY"
         | "ANSWER_SIGN"
         | "FIND_SLIP"
         | "CORRECT"
@@ -7111,10 +7204,6 @@ export interface components {
       /** Format: date-time */
       writtenAt: string;
     };
-    Grounding: {
-      reasons: components["schemas"]["Reason"][];
-      proven: boolean;
-    };
     HangarEntry: {
       /** Format: int64 */
       id: number;
@@ -7130,52 +7219,10 @@ export interface components {
       loop: components["schemas"]["LoopState"];
       grounding: components["schemas"]["Grounding"];
     };
-    LoopState: {
-      /** @enum {string} */
-      stage: "RIG" | "PROGRAM" | "CHECK" | "FLY" | "ADJUST";
-      /** @enum {string} */
-      next:
-        | "DESCRIBE"
-        | "SETTLE_READING"
-        | "FINISH_ORDER"
-        | "MEND"
-        | "DO_AGAIN"
-        | "ANSWER_SIGN"
-        | "FIND_SLIP"
-        | "CORRECT"
-        | "MEASURE"
-        | "ADJUST"
-        | "LOOK"
-        | "CONFIRM"
-        | "FLY"
-        | "REST";
-      waiting: string;
-      waits: boolean;
-    };
     PageHangarEntry: {
       items: components["schemas"]["HangarEntry"][];
       /** Format: int64 */
       total: number;
-    };
-    Reason: {
-      /** @enum {string} */
-      kind: "FINDING" | "HAZARD" | "CHECK";
-      id: string;
-      subject: string;
-      words: string;
-    };
-    Standing: {
-      /** Format: int64 */
-      id: number;
-      /** @enum {string} */
-      place: "IN_USE" | "SET_ASIDE" | "DELETED";
-      newest: components["schemas"]["Revision"];
-      /** Format: int32 */
-      trimsHoldSince: number;
-      /** Format: int64 */
-      flightCount: number;
-      loop: components["schemas"]["LoopState"];
-      grounding: components["schemas"]["Grounding"];
     };
     SettlingSheet: {
       reference: string;
@@ -7532,6 +7579,189 @@ export interface operations {
       };
       /** @description The request does not say that it brings what is asked for. */
       415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The data cannot be written: perhaps the disk is full. */
+      503: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  putAircraftIdClearance: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["Word"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["Standing"];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The data cannot be written: perhaps the disk is full. */
+      503: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  deleteAircraftIdClearance: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["Standing"];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
         headers: {
           [name: string]: unknown;
         };

@@ -59,7 +59,7 @@ export function LoopNav() {
             ))}
           </ol>
         </nav>
-        <NextLink model={standing.id} loop={loop} />
+        <NextLink model={standing.id} loop={loop} grounding={standing.grounding} />
       </div>
     </div>
   );

@@ -1,4 +1,3 @@
-import { useModel } from "@/features/model/model";
 import { MendButton } from "@/features/model/edits";
 import { Fold } from "@/ui/fold";
 import { TriangleAlert } from "lucide-react";
@@ -11,13 +10,10 @@ export function FindingsCard() {
   const all = useBench((state) => state.findings);
   const findings = all.filter((one) => one.acceptedBecause === "");
   const accepted = all.filter((one) => one.acceptedBecause !== "");
-  const { standing } = useModel();
-  const grounded = standing.grounding.reasons.length > 0;
   if (findings.length === 0) {
     return (
       <Card className="!p-3 text-sm">
-        <span className={grounded ? "font-semibold" : "font-semibold text-done"}>No findings.</span>{" "}
-        <span className="text-soft">The rules see nothing wrong with this rig.</span>
+        <span className="font-semibold">No problems found in the figures entered.</span>
         <AcceptedList accepted={accepted} />
       </Card>
     );

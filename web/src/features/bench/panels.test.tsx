@@ -58,7 +58,7 @@ describe("the tally", () => {
 describe("findings", () => {
   it("say so where there is none", () => {
     show(<FindingsCard />, { bench: benchAt({ findings: [] }) });
-    expect(screen.getByText("No findings.")).toBeInTheDocument();
+    expect(screen.getByText("No problems found in the figures entered.")).toBeInTheDocument();
   });
 
   it("are named, explained, and mended with one click that one undo takes back", async () => {

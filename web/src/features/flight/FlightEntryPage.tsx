@@ -138,8 +138,7 @@ function Entry(props: EntryProps) {
     setNoted(changed);
     setStored(keep(`${key}.seen`, changed) === "kept");
   };
-  const grounded = corrected === undefined && standing.grounding.reasons.length > 0;
-  const [asked, setAsked] = useState(false);
+  const grounded = corrected === undefined && standing.grounding.verdict !== "CLEAR";
   const saved = () => {
     forget(key);
     forget(`${key}.seen`);
@@ -147,10 +146,6 @@ function Entry(props: EntryProps) {
     void navigate(told ? "../coach" : "..", { relative: "path" });
   };
   const save = handleSubmit((filled) => {
-    if (grounded && seen.despite.trim() === "") {
-      setAsked(true);
-      return;
-    }
     const report = whole(filled, asks);
     if (corrected === undefined) {
       const flown = { revisionNumber: standing.newest.number, report, seen };
@@ -187,9 +182,6 @@ function Entry(props: EntryProps) {
           label="Flown all the same, because"
           value={seen.despite}
           maxLength={300}
-          error={
-            asked && seen.despite.trim() === "" ? "A reason, since it was grounded" : undefined
-          }
           onChange={(event) => see({ ...seen, despite: event.target.value })}
         />
       )}

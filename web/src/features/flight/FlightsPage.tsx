@@ -143,7 +143,7 @@ function FlightCard({ flight, changed, onDeleted }: FlightCardProps) {
       {report.goal !== "" && <p className="text-sm">To find out: {report.goal}</p>}
       {flight.seen.results.length > 0 && <Shown results={flight.seen.results} />}
       {flight.seen.despite !== "" && (
-        <p className="text-sm text-grounded">Flown although grounded: {flight.seen.despite}</p>
+        <p className="text-sm text-grounded">Flown without being cleared: {flight.seen.despite}</p>
       )}
       {report.remarks !== "" && <p className="mt-1">{report.remarks}</p>}
       {flight.marks.leftOut !== "" && (

@@ -103,7 +103,7 @@ function ModelCard({ one }: { one: HangarEntry }) {
           ))}
         </ol>
         <div>
-          <NextLink model={one.id} loop={loop} />
+          <NextLink model={one.id} loop={loop} grounding={one.grounding} />
         </div>
         <Grounded model={one.id} grounding={one.grounding} most={1} />
         <p className="line-clamp-1 text-xs text-soft">
@@ -116,7 +116,7 @@ function ModelCard({ one }: { one: HangarEntry }) {
               to={`/models/${one.id}/adjust`}
               className={`${buttonClass("main")} !min-h-8 text-sm`}
             >
-              Turn the trims into metal
+              Move the trims into the linkages
             </Link>
           )}
           <Link

@@ -18,7 +18,7 @@ const entry = (id: number, part: Partial<HangarEntry> = {}): HangarEntry => ({
   reason: "Throws from the plan",
   flightCount: 1,
   loop: { stage: "FLY", next: "REST", waiting: "All trims at zero.", waits: false },
-  grounding: { reasons: [], proven: true },
+  grounding: { verdict: "CLEAR", reasons: [], missing: [], searched: 1, because: "" },
   ...part,
 });
 
@@ -43,7 +43,9 @@ describe("the hangar", () => {
     expect(screen.getByText("Trims wait.")).toBeInTheDocument();
     expect(screen.getByRole("list", { name: "On the loop: Adjust" })).toBeInTheDocument();
     expect(screen.getByText(/Revision 2: Throws from the plan. 1 flight logged./)).toBeVisible();
-    expect(screen.getByRole("link", { name: "Turn the trims into metal" })).toBeInTheDocument();
+    expect(
+      screen.getByRole("link", { name: "Move the trims into the linkages" }),
+    ).toBeInTheDocument();
     expect(screen.queryByLabelText("Find a model")).not.toBeInTheDocument();
   });
 

@@ -1,10 +1,33 @@
-import { screen } from "@testing-library/react";
+import { screen, waitFor } from "@testing-library/react";
+import userEvent from "@testing-library/user-event";
 import { describe, expect, it } from "vitest";
-import { show } from "@/test/page";
+import { program, show } from "@/test/page";
 import { CheckVerdict, Grounded, GroundedMark } from "./Grounded";
 
-const CLEAR = { reasons: [], proven: true };
+const CLEAR = {
+  verdict: "CLEAR" as const,
+  reasons: [],
+  missing: [],
+  searched: 1,
+  because: "",
+};
+const NOT_YET = {
+  ...CLEAR,
+  verdict: "NOT_YET" as const,
+  missing: [
+    { lack: "NOT_MEASURED" as const, words: "Nothing was measured on the model yet." },
+    { lack: "FULL_CHECK" as const, words: "Full check: never done on this model." },
+  ],
+};
+const SEARCHING = {
+  ...CLEAR,
+  verdict: "NOT_YET" as const,
+  missing: [{ lack: "SEARCHING" as const, words: "The switches are still being checked." }],
+  searched: 0.4,
+};
 const FOUND = {
+  ...CLEAR,
+  verdict: "GROUNDED" as const,
   reasons: [
     {
       kind: "FINDING" as const,
@@ -14,7 +37,6 @@ const FOUND = {
     },
     { kind: "HAZARD" as const, id: "CANNOT_STOP", subject: "base", words: "Motor runs at rest" },
   ],
-  proven: true,
 };
 
 describe("what grounds a model", () => {
@@ -33,13 +55,13 @@ describe("what grounds a model", () => {
 
   it("lists a few, and all of them on the check page", () => {
     const many = {
+      ...FOUND,
       reasons: [1, 2, 3, 4, 5].map((i) => ({
         kind: "FINDING" as const,
         id: `rule-${i}`,
         subject: "",
         words: `Finding ${i}`,
       })),
-      proven: true,
     };
     const { unmount } = show(<Grounded model={3} grounding={many} />);
     expect(screen.queryByText("Finding 4")).toBeNull();
@@ -57,23 +79,55 @@ describe("what grounds a model", () => {
     expect(screen.queryByRole("note")).toBeNull();
     unmount();
     show(<CheckVerdict model={3} grounding={CLEAR} />);
-    expect(screen.getByText("Nothing found that grounds it.")).toBeInTheDocument();
+    expect(screen.getByText("Cleared to fly.")).toBeInTheDocument();
   });
 
-  it("never turns green while something is open or not proven", () => {
-    const { unmount } = show(<CheckVerdict model={3} grounding={{ reasons: [], proven: false }} />);
-    expect(screen.queryByText("Nothing found that grounds it.")).toBeNull();
-    expect(screen.getByRole("note")).toHaveTextContent("Not proven");
+  it("says what is missing, each with the way to where it is done, and is never green", () => {
+    const { unmount } = show(<CheckVerdict model={3} grounding={NOT_YET} />);
+    expect(screen.queryByText("Cleared to fly.")).toBeNull();
+    const note = screen.getByRole("note");
+    expect(note).toHaveAttribute("data-verdict", "NOT_YET");
+    expect(screen.getByRole("link", { name: "Bench set-up" })).toHaveAttribute(
+      "href",
+      "/models/3/rig/set-up",
+    );
+    expect(screen.getByRole("link", { name: "Full check" })).toHaveAttribute(
+      "href",
+      "/models/3/fly/checks",
+    );
     unmount();
     show(
       <>
         <GroundedMark grounding={FOUND} />
-        <GroundedMark grounding={{ reasons: [], proven: false }} />
+        <GroundedMark grounding={NOT_YET} />
+        <GroundedMark grounding={SEARCHING} />
         <GroundedMark grounding={CLEAR} />
       </>,
     );
     expect(screen.getByLabelText("grounded")).toBeInTheDocument();
-    expect(screen.getByLabelText("not proven")).toBeInTheDocument();
-    expect(screen.getByLabelText("nothing grounds it")).toBeInTheDocument();
+    expect(screen.getByLabelText("not cleared yet")).toBeInTheDocument();
+    expect(screen.getByLabelText("being checked")).toBeInTheDocument();
+    expect(screen.getByLabelText("cleared to fly")).toBeInTheDocument();
+  });
+
+  it("shows how far the search is, and offers no way round it", () => {
+    show(<CheckVerdict model={3} grounding={SEARCHING} />);
+    expect(screen.getByRole("progressbar")).toHaveAttribute("value", "0.4");
+    expect(screen.queryByRole("button", { name: "Fly it all the same" })).toBeNull();
+  });
+
+  it("takes the pilot's reason and sends it as it was typed", async () => {
+    const asked = program({ "PUT /api/aircraft/3/clearance": {} });
+    show(<CheckVerdict model={3} grounding={NOT_YET} />);
+    await userEvent.click(screen.getByRole("button", { name: "Fly it all the same" }));
+    const keep = screen.getByRole("button", { name: "Keep this reason" });
+    expect(keep).toBeDisabled();
+    await userEvent.type(screen.getByLabelText("Because"), "flies since two years");
+    await userEvent.click(keep);
+    await waitFor(() =>
+      expect(asked.find((one) => one.method === "PUT")?.body).toEqual({
+        because: "flies since two years",
+      }),
+    );
   });
 });

@@ -1,9 +1,28 @@
 import { Link } from "react-router";
-import { Check, TriangleAlert } from "lucide-react";
+import { Check, LoaderCircle, TriangleAlert } from "lucide-react";
 import type { Grounding } from "@/api/queries";
+import { AgainstIt } from "./AgainstIt";
 
-/** Where what grounds a model is mended: a rule on the rig, a hazard among the hazards, a check again. */
-const PLACES = { FINDING: "rig", HAZARD: "program/hazards", CHECK: "fly/checks" } as const;
+/** Where what grounds a model is mended: a rule on the rig, a hazard among the hazards, a look again. */
+const PLACES = {
+  FINDING: "rig",
+  HAZARD: "program/hazards",
+  CHECK: "fly/checks",
+  SET_UP: "rig/set-up",
+} as const;
+
+type Lack = Grounding["missing"][number]["lack"];
+
+/** Where what is missing is done, and what the way there is called. */
+export const LACKS: Record<Lack, readonly [string, string]> = {
+  SEARCHING: ["program/hazards", "See how far it is"],
+  NOT_PROVEN: ["program/hazards", "Look at the hazards"],
+  SEARCH_FAILED: ["program/hazards", "Search again"],
+  NOT_MEASURED: ["rig/set-up", "Bench set-up"],
+  BALANCE: ["fly/checks", "Full check"],
+  FULL_CHECK: ["fly/checks", "Full check"],
+  RANGE_CHECK: ["fly/checks", "Range check"],
+};
 
 interface Shown {
   model: number;
@@ -14,18 +33,19 @@ interface Shown {
 
 const FEW = 3;
 
-/** What keeps a model on the ground, wherever it is shown; nothing where nothing does. */
+/** What keeps a model from being flown, wherever it is shown; nothing where nothing does. */
 export function Grounded({ model, grounding, most = FEW }: Shown) {
-  const { reasons, proven } = grounding;
-  if (reasons.length === 0 && proven) {
+  const { reasons, verdict } = grounding;
+  if (verdict === "CLEAR" && grounding.because === "") {
     return null;
   }
   return (
     <div
       role="note"
-      aria-label="What grounds it"
+      aria-label={verdict === "GROUNDED" ? "What grounds it" : "Not cleared to fly yet"}
       data-grounded={reasons.length}
-      className="border-l-4 border-grounded bg-inset px-4 py-2 text-sm"
+      data-verdict={verdict}
+      className={`border-l-4 bg-inset px-4 py-2 text-sm ${verdict === "GROUNDED" ? "border-grounded" : "border-tag"}`}
     >
       {reasons.length > 0 && (
         <>
@@ -51,42 +71,101 @@ export function Grounded({ model, grounding, most = FEW }: Shown) {
           </ul>
         </>
       )}
-      {!proven && (
-        <p>Not proven: there are more states than could be looked at, so there may be hazards.</p>
-      )}
+      <StillMissing model={model} grounding={grounding} most={most} />
     </div>
   );
 }
 
-/** The verdict over a model as it was saved: green only where nothing grounds it. */
+/** What is not known yet, each with the way to where it is done. */
+function StillMissing({ model, grounding, most = FEW }: Shown) {
+  const { missing, verdict, because } = grounding;
+  if (missing.length === 0) {
+    return null;
+  }
+  const searching = missing.some((one) => one.lack === "SEARCHING");
+  return (
+    <>
+      {verdict !== "GROUNDED" && (
+        <p className="font-semibold">
+          {because === "" ? "Before it flies:" : `Flown although, because ${because}`}
+        </p>
+      )}
+      {verdict === "GROUNDED" && <p className="mt-1 font-semibold">And before it flies:</p>}
+      <ol className="list-decimal pl-5">
+        {missing.slice(0, most).map((one) => (
+          <li key={one.lack}>
+            {one.words}{" "}
+            <Link
+              to={`/models/${model}/${LACKS[one.lack][0]}`}
+              className="underline underline-offset-2"
+            >
+              {LACKS[one.lack][1]}
+            </Link>
+          </li>
+        ))}
+        {missing.length > most && <li>{missing.length - most} more</li>}
+      </ol>
+      {searching && (
+        <progress
+          aria-label="Part of the switches that is checked"
+          className="h-2 w-full"
+          value={grounding.searched}
+          max={1}
+        />
+      )}
+      {verdict !== "GROUNDED" && !searching && most === Infinity && (
+        <AgainstIt model={model} because={because} />
+      )}
+    </>
+  );
+}
+
+/** The verdict over a model as it was saved: green only where all was looked at and nothing found. */
 export function CheckVerdict({ model, grounding }: Shown) {
-  const clear = grounding.reasons.length === 0 && grounding.proven;
-  return clear ? (
-    <p className="mb-3 flex items-center gap-2 text-sm" data-grounded={0}>
+  return grounding.verdict === "CLEAR" && grounding.because === "" ? (
+    <p className="mb-3 flex items-center gap-2 text-sm" data-grounded={0} data-verdict="CLEAR">
       <Check aria-hidden size={16} className="text-done" />
       <span>
-        <strong className="text-done">Nothing found that grounds it.</strong> Rules and hazards, as
-        last saved. The last word is yours, at the model.
+        <strong className="text-done">Cleared to fly.</strong> No rule or hazard stops this setup,
+        and it was checked on the model. The last word is yours, at the model.
       </span>
     </p>
   ) : (
     <div className="mb-3">
+      {grounding.reasons.length === 0 &&
+        grounding.missing.every((one) => one.lack !== "SEARCHING") && (
+          <p className="mb-1 text-sm">
+            No rule or hazard stops this setup. Not yet checked on the model.
+          </p>
+        )}
       <Grounded model={model} grounding={grounding} most={Infinity} />
     </div>
   );
 }
 
-/** A mark beside a name: grounded, not proven, or clear. */
+const MARKS = {
+  CLEAR: "cleared to fly",
+  NOT_YET: "not cleared yet",
+  GROUNDED: "grounded",
+} as const;
+
+/** A mark beside a name: grounded, not cleared yet, or clear. */
 export function GroundedMark({ grounding }: { grounding: Grounding }) {
-  const clear = grounding.reasons.length === 0;
-  if (clear && grounding.proven) {
-    return <Check aria-label="nothing grounds it" size={14} className="text-done" />;
+  const label = MARKS[grounding.verdict];
+  if (grounding.verdict === "CLEAR") {
+    return <Check aria-label={label} size={14} className="text-done" />;
+  }
+  if (
+    grounding.missing.some((one) => one.lack === "SEARCHING") &&
+    grounding.verdict === "NOT_YET"
+  ) {
+    return <LoaderCircle aria-label="being checked" size={14} className="text-soft" />;
   }
   return (
     <TriangleAlert
-      aria-label={clear ? "not proven" : "grounded"}
+      aria-label={label}
       size={14}
-      className="text-grounded"
+      className={grounding.verdict === "GROUNDED" ? "text-grounded" : "text-tag"}
     />
   );
 }

@@ -1,6 +1,7 @@
 import { Link } from "react-router";
-import type { HangarEntry } from "@/api/queries";
+import type { Grounding, HangarEntry } from "@/api/queries";
 import { WaitingTag } from "@/ui/card";
+import { LACKS } from "./Grounded";
 
 type Loop = HangarEntry["loop"];
 
@@ -11,6 +12,7 @@ const PLACES: Record<Loop["next"], string> = {
   FINISH_ORDER: "adjust",
   MEND: "check",
   DO_AGAIN: "rig/changes",
+  MAKE_READY: "check",
   ANSWER_SIGN: "fly",
   FIND_SLIP: "fly",
   CORRECT: "adjust",
@@ -22,11 +24,20 @@ const PLACES: Record<Loop["next"], string> = {
   REST: "fly",
 };
 
+interface Props {
+  model: number;
+  loop: Loop;
+  grounding: Grounding;
+}
+
 /** What waits, in the model's one sentence, and the way to where it is done. */
-export function NextLink({ model, loop }: { model: number; loop: Loop }) {
+export function NextLink({ model, loop, grounding }: Props) {
+  const first = grounding.missing[0];
+  const place =
+    loop.next === "MAKE_READY" && first !== undefined ? LACKS[first.lack][0] : PLACES[loop.next];
   return (
     <Link
-      to={`/models/${model}/${PLACES[loop.next]}`}
+      to={`/models/${model}/${place}`}
       data-next={loop.next}
       className={loop.waits ? "" : "text-sm text-soft underline underline-offset-2"}
     >

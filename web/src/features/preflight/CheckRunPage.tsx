@@ -18,7 +18,7 @@ import { useFocusOn } from "@/ui/focus";
 import { Failure, Waiting } from "@/ui/message";
 import { PartDone } from "@/ui/part-done";
 import { TextLine } from "@/ui/text-line";
-import { Counts, NO_COUNTS } from "./Counts";
+import { Counts, held, NO_COUNTS } from "./Counts";
 
 /** One check, a large step at a time; what was answered is kept as it is answered. */
 export function CheckRunPage() {
@@ -140,7 +140,7 @@ function Step({ run, name, index, step, go }: StepProps) {
           />
           <div className="mt-2 grid grid-cols-2 gap-2">
             <Button look="warn" large disabled={send.isPending} onClick={() => answer("WRONG")}>
-              Wrong
+              It is wrong
             </Button>
             <Button
               large
@@ -158,14 +158,14 @@ function Step({ run, name, index, step, go }: StepProps) {
           Back
         </Button>
         <Button large aria-expanded={wrong} onClick={() => setWrong(!wrong)}>
-          Not right
+          Wrong
         </Button>
         <Button look="main" large disabled={send.isPending} onClick={() => answer("RIGHT")}>
-          {counts.holds > 0 && step.counted ? "Note it" : "Right"}
+          {held(counts) && step.counted ? "Note it" : "As it should be"}
         </Button>
       </div>
       <p className="mt-2 text-sm text-soft">
-        Every answer is kept at once: the check can be broken off and gone on with.
+        Every answer is kept at once. You can stop and carry on later.
       </p>
     </div>
   );
@@ -181,12 +181,12 @@ function Unjudged({ run }: { run: CheckRun }) {
       </p>
       <ul className="list-disc pl-5">
         {run.answers
-          .filter((one) => one.verdict !== "RIGHT" || one.holds > 0)
+          .filter((one) => one.verdict !== "RIGHT" || held(one))
           .map((one) => (
             <li key={one.step}>
               {run.steps.find((step) => step.id === one.step)?.title}: {VERDICTS[one.verdict]}
               {one.note !== "" && `, ${one.note}`}
-              {one.holds > 0 && `, holds ${one.holds}`}
+              {held(one) && `, holds ${one.holds}`}
             </li>
           ))}
       </ul>
@@ -194,7 +194,10 @@ function Unjudged({ run }: { run: CheckRun }) {
   );
 }
 
-const VERDICTS = { RIGHT: "right", WRONG: "not right", LEFT_OUT: "left out" } as const;
+const VERDICTS = { RIGHT: "as it should be", WRONG: "wrong", LEFT_OUT: "left out" } as const;
+
+/** A reading nobody took is not nought. */
+const read = (value: number | null) => (value === null ? "not read" : String(value));
 
 /** What a check found, to be ended or looked at again. */
 function Summary({ run, name, back }: RunProps & { back: (to: number) => void }) {
@@ -218,7 +221,7 @@ function Summary({ run, name, back }: RunProps & { back: (to: number) => void })
           waits
             ? "Not judged yet"
             : clear
-              ? "Nothing found that grounds it"
+              ? "Nothing wrong found in this check"
               : "Not to be flown like this"
         }
         className={`border-l-4 ${waits ? "border-l-tag" : clear ? "border-l-done" : "border-l-grounded"}`}
@@ -264,7 +267,7 @@ function Summary({ run, name, back }: RunProps & { back: (to: number) => void })
                   {answer !== undefined && answer.note !== "" && `: ${answer.note}`}
                   {answer !== undefined &&
                     step.counted &&
-                    `; fades ${answer.fadesFirst} and ${answer.fadesSecond}, lost ${answer.lostFrames}, holds ${answer.holds}`}
+                    `; fades ${read(answer.fadesFirst)} and ${read(answer.fadesSecond)}, lost ${read(answer.lostFrames)}, holds ${read(answer.holds)}`}
                 </span>
               </li>
             );

@@ -2,7 +2,12 @@ import type { CheckAnswer } from "@/api/checks";
 
 type Counted = Pick<CheckAnswer, "fadesFirst" | "fadesSecond" | "lostFrames" | "holds">;
 
-export const NO_COUNTS: Counted = { fadesFirst: 0, fadesSecond: 0, lostFrames: 0, holds: 0 };
+export const NO_COUNTS: Counted = {
+  fadesFirst: null,
+  fadesSecond: null,
+  lostFrames: null,
+  holds: null,
+};
 
 const ROWS = [
   ["fadesFirst", "Fades, first antenna"],
@@ -16,7 +21,10 @@ interface Props {
   onValue: (value: Counted) => void;
 }
 
-/** What the receiver counted, typed as it is read; a hold is the one that grounds. */
+/** Whether a hold was read. */
+export const held = (value: Counted) => (value.holds ?? 0) > 0;
+
+/** What the receiver counted, typed as it is read; what nobody read stays empty. A hold grounds. */
 export function Counts({ value, onValue }: Props) {
   return (
     <div className="grid grid-cols-2 gap-3">
@@ -25,18 +33,19 @@ export function Counts({ value, onValue }: Props) {
           <span className="mb-0.5 block text-base text-soft">{label}</span>
           <input
             inputMode="numeric"
-            className={`figures h-12 w-full rounded-card border-2 bg-sheet px-3 text-xl ${key === "holds" && value.holds > 0 ? "border-grounded" : "border-line-strong"}`}
-            value={value[key]}
+            className={`figures h-12 w-full rounded-card border-2 bg-sheet px-3 text-xl ${key === "holds" && held(value) ? "border-grounded" : "border-line-strong"}`}
+            value={value[key] ?? ""}
             onChange={(event) => {
-              const typed = Number.parseInt(event.target.value || "0", 10);
-              if (Number.isFinite(typed) && typed >= 0) {
+              const text = event.target.value;
+              const typed = text === "" ? null : Number.parseInt(text, 10);
+              if (typed === null || (Number.isFinite(typed) && typed >= 0)) {
                 onValue({ ...value, [key]: typed });
               }
             }}
           />
         </label>
       ))}
-      {value.holds > 0 && (
+      {held(value) && (
         <p role="alert" className="col-span-2 font-medium text-grounded">
           A single hold grounds the model: move the antennas and check the range again.
         </p>

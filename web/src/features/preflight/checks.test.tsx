@@ -12,6 +12,7 @@ const step = (id: string, counted: boolean) => ({
   lines: ["Right aileron: up, 22 mm"],
   caution: "",
   counted,
+  concern: "MODEL",
 });
 
 const run = (next: number, reasons: string[] = []) => ({
@@ -39,12 +40,12 @@ describe("a check, step by step", () => {
     });
     show(page);
     expect(await screen.findByRole("heading", { name: "Step one" })).toBeInTheDocument();
-    await userEvent.click(screen.getByRole("button", { name: "Right" }));
+    await userEvent.click(screen.getByRole("button", { name: "As it should be" }));
     expect(await screen.findByRole("heading", { name: "Step two" })).toBeInTheDocument();
     expect(asked.find((one) => one.method === "PUT")?.body).toMatchObject({
       step: "one",
       verdict: "RIGHT",
-      holds: 0,
+      holds: null,
     });
   });
 
@@ -65,7 +66,7 @@ describe("a check, step by step", () => {
   it("leaves a step out only with a reason", async () => {
     program({ "GET /checks/0": run(0) });
     show(page);
-    await userEvent.click(await screen.findByRole("button", { name: "Not right" }));
+    await userEvent.click(await screen.findByRole("button", { name: "Wrong" }));
     expect(screen.getByRole("button", { name: "Leave it out" })).toBeDisabled();
     await userEvent.type(screen.getByLabelText(/Why left out/), "no wind sock here");
     expect(screen.getByRole("button", { name: "Leave it out" })).toBeEnabled();

@@ -10,6 +10,8 @@ const outcome = (part: Partial<Outcome> = {}): Outcome => ({
   states: 12,
   evaluated: 40,
   sampled: 0,
+  work: 900,
+  motorWork: 60,
   ending: "WHOLE",
   ...part,
 });
@@ -26,20 +28,20 @@ describe("what every switch can do", () => {
   it("is called proven only where everything was looked at", async () => {
     search({ end: "WHOLE", outcome: outcome() });
     show(<HazardsPage />);
-    expect(await screen.findByText("Nothing was found.")).toBeInTheDocument();
-    expect(screen.getByText(/proven by bounds, nothing sampled/)).toBeInTheDocument();
+    expect(await screen.findByText("No hazard found.")).toBeInTheDocument();
+    expect(screen.getByText(/All 12 combinations/)).toBeInTheDocument();
   });
 
   it("says what it tried where it could not prove, with its count", async () => {
     search({ end: "WHOLE", outcome: outcome({ sampled: 3, evaluated: 1200 }) });
     show(<HazardsPage />);
-    expect(await screen.findByText(/3 kinds of them tried/)).toHaveTextContent("1,200 moments");
-    expect(screen.queryByText(/proven by bounds/)).not.toBeInTheDocument();
+    expect(await screen.findByText(/For 3 of them this could not be proven/)).toHaveTextContent(
+      "1,200 positions",
+    );
   });
 
   it.each([
-    ["TOO_LARGE", /too many positions/],
-    ["TIME_UP", /Two minutes were not enough/],
+    ["TOO_LARGE", /Too much hangs on too many switches/],
     ["LEFT_ALONE", /nobody was watching/],
     ["STOPPED", /Stopped before the end/],
     ["FAILED", /by a fault in High Tally/],
@@ -47,7 +49,7 @@ describe("what every switch can do", () => {
     search({ end, outcome: end === "FAILED" ? null : outcome({ ending: "STOPPED" }) });
     show(<HazardsPage />);
     expect(await screen.findByText(words)).toBeInTheDocument();
-    expect(screen.queryByText("Nothing was found.")).not.toBeInTheDocument();
+    expect(screen.queryByText("No hazard found.")).not.toBeInTheDocument();
   });
 
   it("shows each hazard with why it matters and the way there", async () => {

@@ -48,12 +48,11 @@ export function HazardsPage() {
 
 const ENDS = {
   WHOLE: "",
-  STOPPED: "Stopped before the end: nothing is proven.",
-  TIME_UP: "Two minutes were not enough to look at everything: nothing is proven.",
-  LEFT_ALONE: "It stopped because nobody was watching: nothing is proven.",
+  STOPPED: "Stopped before the end: there may be more hazards.",
+  LEFT_ALONE: "It stopped because nobody was watching: there may be more hazards.",
   TOO_LARGE:
-    "There are too many positions to try them all: nothing is proven. Fewer switches that something listens to would make it possible.",
-  FAILED: "The search failed, by a fault in High Tally: nothing is proven.",
+    "Too much hangs on too many switches at once: not every combination could be checked, so there may be more hazards.",
+  FAILED: "The search failed, by a fault in High Tally: there may be hazards.",
 } as const;
 
 interface EndedProps {
@@ -68,22 +67,21 @@ function Ended({ end, outcome, again }: EndedProps) {
   const hazards = outcome?.hazards ?? [];
   const open = hazards.filter((one) => one.acceptedBecause === "").length;
   const accepted = hazards.filter((one) => one.acceptedBecause !== "").length;
-  const proven = whole && outcome?.sampled === 0;
   return (
     <div className="space-y-2" data-outcome={outcome && open} data-end={end}>
       {outcome !== undefined && (
         <p>
-          {outcome.states.toLocaleString("en-GB")} ways in which switches, sticks, levers, telemetry
-          and timers can stand, each with every single change from there, sticks and levers
-          anywhere: {proven && "proven by bounds, nothing sampled. "}
+          {whole
+            ? `All ${outcome.states.toLocaleString("en-GB")} combinations of switches, levers and measured values and every change between them were checked. `
+            : `Not all of ${outcome.states.toLocaleString("en-GB")} combinations were checked. `}
           {outcome.sampled > 0 &&
-            `bounded where that can be; in ${outcome.sampled} kinds of them tried in many places, ${outcome.evaluated.toLocaleString("en-GB")} moments in all. `}
+            `For ${outcome.sampled} of them this could not be proven; ${outcome.evaluated.toLocaleString("en-GB")} positions were tried instead. `}
           {open > 0 ? (
             <strong className="text-grounded">
               {open} {open === 1 ? "hazard" : "hazards"}.
             </strong>
           ) : (
-            whole && <strong className="text-done">Nothing was found.</strong>
+            whole && <strong className="text-done">No hazard found.</strong>
           )}
           {accepted > 0 && ` ${accepted} accepted.`}
         </p>
