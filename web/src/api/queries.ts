@@ -325,10 +325,8 @@ export const useRevise = (id: number) =>
   );
 
 export const useCloseAdjustment = (id: number) =>
-  useChange((version: number) =>
-    answered(
-      api.POST("/api/aircraft/{aircraftId}/adjustment/close", { ...of(id), body: { version } }),
-    ),
+  useChange((closing: { version: number; because: string }) =>
+    answered(api.POST("/api/aircraft/{aircraftId}/adjustment/close", { ...of(id), body: closing })),
   );
 
 export const useAbandonAdjustment = (aircraftId: number) =>

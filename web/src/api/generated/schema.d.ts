@@ -2683,6 +2683,40 @@ export interface components {
         | "DOES_NOT_FEEL_RIGHT";
       words: string;
       computed: boolean;
+      excludes:
+        | (
+            | "CLIMBS_AT_ONCE"
+            | "SINKS_AT_ONCE"
+            | "CLIMBS_WITH_SPEED"
+            | "SINKS_WITH_SPEED"
+            | "CLIMBS"
+            | "DROPS_FAST"
+            | "PULLS_OUT"
+            | "TUCKS"
+            | "LEFT_RISES"
+            | "RIGHT_RISES"
+            | "DRIFTS_LEFT"
+            | "DRIFTS_RIGHT"
+            | "TO_CANOPY"
+            | "TO_BELLY"
+            | "TOWARDS_THE_ROLL"
+            | "AWAY_FROM_THE_ROLL"
+            | "ROLLS_WITH_RUDDER"
+            | "ROLLS_AGAINST_RUDDER"
+            | "NOSE_UP"
+            | "NOSE_DOWN"
+            | "NOSE_SWINGS_OUT"
+            | "NOSE_SWINGS_IN"
+            | "NEEDS_OPPOSITE_STICK"
+            | "LEFT_WING_DROPS"
+            | "RIGHT_WING_DROPS"
+            | "LAUNCH_STEEP"
+            | "LAUNCH_FLAT"
+            | "CLIMBS_FAST"
+            | "TUCKS_FAST"
+            | "DOES_NOT_FEEL_RIGHT"
+          )
+        | null;
     };
     PracticeReport: {
       faults: string[];
@@ -4148,7 +4182,7 @@ export interface components {
        * Format: double
        * @description Balance point: aft of datum
        */
-      cgMm: number;
+      cgMm: number | null;
       /** @description Remarks */
       remarks: string;
       /** @description Goal of the flight */
@@ -4623,6 +4657,7 @@ export interface components {
       verification: components["schemas"]["Expected"][];
       undo: string[];
       done: boolean[];
+      notAsPlanned: string[];
       bars: string[];
     };
     PhaseOutcome: {
@@ -7092,9 +7127,10 @@ export interface components {
       /** Format: int64 */
       flight: number;
     };
-    SeenOrder: {
+    Closing: {
       /** Format: int32 */
       version: number;
+      because: string;
     };
     FlyThis: {
       draft: components["schemas"]["Setup"];
@@ -18639,7 +18675,7 @@ export interface operations {
     };
     requestBody: {
       content: {
-        "application/json": components["schemas"]["SeenOrder"];
+        "application/json": components["schemas"]["Closing"];
       };
     };
     responses: {

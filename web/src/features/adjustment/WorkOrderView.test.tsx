@@ -72,7 +72,21 @@ describe("a step of the work", () => {
     const asked = program({ "POST /adjustment/close": { number: 2, setup: order.plan.after } });
     show(<WorkOrderView open={at(order.plan.steps.length - 1)} />);
     await userEvent.click(screen.getByRole("button", { name: "Done: save revision 2" }));
-    await waitFor(() => expect(asked[0]?.body).toEqual({ version: order.version }));
+    await waitFor(() => expect(asked[0]?.body).toEqual({ version: order.version, because: "" }));
+  });
+
+  it("does not close over what is not as planned without a word of the pilot", async () => {
+    const asked = program({ "POST /adjustment/close": { number: 2, setup: order.plan.after } });
+    const off = { ...at(order.plan.steps.length - 1), notAsPlanned: ["Elevator: 4 mm off"] };
+    show(<WorkOrderView open={off} />);
+    expect(screen.getByText("Elevator: 4 mm off")).toBeInTheDocument();
+    const done = screen.getByRole("button", { name: "Done: save revision 2" });
+    expect(done).toBeDisabled();
+    await userEvent.type(screen.getByRole("textbox", { name: /because/ }), "Rod bent, flown so");
+    await userEvent.click(done);
+    await waitFor(() =>
+      expect(asked[0]?.body).toEqual({ version: order.version, because: "Rod bent, flown so" }),
+    );
   });
 
   it("asks for a size and a word, never a sign, and stops where gauge and arithmetic disagree", async () => {

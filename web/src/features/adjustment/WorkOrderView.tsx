@@ -1,3 +1,4 @@
+import { useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { useCloseAdjustment, type OpenAdjustment } from "@/api/queries";
 import { useMoveAdjustment } from "@/api/field-work";
@@ -12,6 +13,7 @@ import { PartDone } from "@/ui/part-done";
 import { useStepKeys } from "@/ui/shortcuts";
 import { GaugePanel } from "./GaugePanel";
 import { GiveUp } from "./GiveUp";
+import { TextLine } from "@/ui/text-line";
 import { MarkPanel } from "./MarkPanel";
 import { TurnDrawing } from "./TurnDrawing";
 
@@ -21,6 +23,7 @@ export function WorkOrderView({ open }: { open: OpenAdjustment }) {
   const navigate = useNavigate();
   const move = useMoveAdjustment(standing.id);
   const close = useCloseAdjustment(standing.id);
+  const [because, setBecause] = useState("");
   const { steps, rods } = open.plan;
   const step = steps[open.step];
   const last = open.step === steps.length - 1;
@@ -28,6 +31,7 @@ export function WorkOrderView({ open }: { open: OpenAdjustment }) {
   const busy = move.isPending || close.isPending;
   const barred = open.bars[open.step] ?? "";
   const away = useAway() !== undefined;
+  const unexplained = open.notAsPlanned.length > 0 && because.trim() === "";
   const go = (to: number) => {
     if (!busy && to >= 0 && to < steps.length) {
       move.mutate({ step: to, version: open.version });
@@ -43,7 +47,7 @@ export function WorkOrderView({ open }: { open: OpenAdjustment }) {
   const way = draft.present.surfaces.find((one) => one.id === step.surface) ?? false;
   // The order may be gone from the page before its closing is: the way on hangs on the answer alone.
   const finish = () =>
-    void close.mutateAsync(open.version).then(
+    void close.mutateAsync({ version: open.version, because: because.trim() }).then(
       () => navigate("../rig"),
       () => undefined,
     );
@@ -97,13 +101,29 @@ export function WorkOrderView({ open }: { open: OpenAdjustment }) {
           {barred}
         </p>
       )}
+      {last && open.notAsPlanned.length > 0 && (
+        <div className="mt-3 border-l-4 border-grounded bg-sheet px-4 py-2" data-not-as-planned>
+          <p className="font-semibold">Not as planned:</p>
+          <ul className="list-disc pl-5">
+            {open.notAsPlanned.map((one) => (
+              <li key={one}>{one}</li>
+            ))}
+          </ul>
+          <TextLine
+            label="Close it like this, because"
+            value={because}
+            onValue={setBecause}
+            maxLength={200}
+          />
+        </div>
+      )}
       {[move, close].map((one, i) => one.isError && <Failure key={i} error={one.error} />)}
       <div className="mt-4 grid grid-cols-2 gap-3">
         <Button large onClick={() => go(open.step - 1)} disabled={open.step === 0 || busy}>
           Back
         </Button>
         {last ? (
-          <Button look="main" large onClick={finish} disabled={busy || away}>
+          <Button look="main" large onClick={finish} disabled={busy || away || unexplained}>
             Done: save revision {standing.newest.number + 1}
           </Button>
         ) : (

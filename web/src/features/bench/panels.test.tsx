@@ -122,10 +122,10 @@ describe("what stands beside the sticks", () => {
     const bench = benchAt();
     const frame = answers.moment.frame;
     (bench as unknown as { change: (state: object) => void }).change({
-      frame: { ...frame, bench: { ...frame.bench, warnings: ["Throttle is not back."] } },
+      frame: { ...frame, bench: { ...frame.bench, warnings: ["Close the throttle."] } },
     });
     show(<PhaseNote />, { bench });
-    expect(screen.getByRole("alert")).toHaveTextContent("Switched on: Throttle is not back.");
+    expect(screen.getByRole("alert")).toHaveTextContent("Switched on: Close the throttle.");
   });
 
   it("draws a response with a dot where the stick is", () => {

@@ -28,13 +28,16 @@ export function OutcomePicker({ card, result, onResult }: Props) {
   const blank: TestResult = { test: card.test.test, part: card.test.part, seen: [] };
   const seen = result?.seen ?? [];
   const set = (changed: Seen[]) => onResult({ ...blank, seen: changed });
-  const pick = (turn: Turn, outcome: Seen["outcome"]) => {
+  const pick = (turn: Turn, { outcome, excludes }: TestCard["outcomes"][number]) => {
     const there = seen.find((one) => one.turn === turn && one.outcome === outcome);
-    set(
-      there === undefined
-        ? [...seen, { outcome, strength: 1, turn }]
-        : seen.filter((one) => one !== there),
-    );
+    const others = seen.filter((one) => one !== there);
+    if (there !== undefined) {
+      // Nothing picked is not flown: it says nothing of how the model flew.
+      onResult(others.length === 0 ? undefined : { ...blank, seen: others });
+      return;
+    }
+    const possible = others.filter((one) => one.turn !== turn || one.outcome !== excludes);
+    set([...possible, { outcome, strength: 1, turn }]);
   };
   const strengthen = (of: Seen, strength: number) =>
     set(seen.map((one) => (one === of ? { ...of, strength } : one)));
@@ -47,7 +50,7 @@ export function OutcomePicker({ card, result, onResult }: Props) {
           className="min-h-14"
           onClick={() => onResult(blank)}
         >
-          Right
+          As it should be
         </Button>
         <Button
           look={result === undefined ? "main" : "plain"}
@@ -64,15 +67,16 @@ export function OutcomePicker({ card, result, onResult }: Props) {
             {card.turns.length > 1 ? TURNS[turn] : TURNS.BOTH}
           </legend>
           <ul className="grid grid-cols-2 gap-2">
-            {card.outcomes.map(({ outcome, words }) => {
-              const picked = seen.find((one) => one.turn === turn && one.outcome === outcome);
+            {card.outcomes.map((one) => {
+              const { outcome, words } = one;
+              const picked = seen.find((each) => each.turn === turn && each.outcome === outcome);
               return (
                 <li key={outcome} className="min-w-0">
                   <button
                     type="button"
                     aria-pressed={picked !== undefined}
                     data-outcome={outcome}
-                    onClick={() => pick(turn, outcome)}
+                    onClick={() => pick(turn, one)}
                     className={`w-full rounded-card border-2 bg-sheet p-1.5 text-left ${picked === undefined ? "border-line-strong" : "border-brand"}`}
                   >
                     <PathDrawing test={card.test.test} outcome={outcome} label={words} />

@@ -16,8 +16,18 @@ const CARD: TestCard = {
   caution: "High enough.",
   turns: ["LEFT", "RIGHT"],
   outcomes: [
-    { outcome: "AWAY_FROM_THE_ROLL", words: "Nose walks away", computed: true },
-    { outcome: "TOWARDS_THE_ROLL", words: "Nose walks into it", computed: true },
+    {
+      outcome: "AWAY_FROM_THE_ROLL",
+      excludes: "TOWARDS_THE_ROLL",
+      words: "Nose walks away",
+      computed: true,
+    },
+    {
+      outcome: "TOWARDS_THE_ROLL",
+      excludes: "AWAY_FROM_THE_ROLL",
+      words: "Nose walks into it",
+      computed: true,
+    },
   ],
 };
 
@@ -138,7 +148,7 @@ describe("picking an outcome", () => {
     ]);
     await userEvent.click(left);
     expect(seen.at(-1)?.seen).toHaveLength(1);
-    await userEvent.click(screen.getByRole("button", { name: "Right" }));
+    await userEvent.click(screen.getByRole("button", { name: "As it should be" }));
     expect(seen.at(-1)).toEqual({ test: "ROLL_AXIS", part: "", seen: [] });
     await userEvent.click(screen.getByRole("button", { name: "Not flown" }));
     expect(seen.at(-1)).toBeUndefined();

@@ -253,7 +253,7 @@ function Entry(props: EntryProps) {
           <LengthRow
             control={control}
             name="cgMm"
-            label={`Balance point, ${lengthSign()} aft of the datum`}
+            label={`Balance point, ${lengthSign()} aft of the datum; empty where not known`}
             error={errors.cgMm?.message}
           />
           <TextRow label="Goal of the flight" error={errors.goal?.message} {...register("goal")} />

@@ -137,7 +137,8 @@ function FlightCard({ flight, changed, onDeleted }: FlightCardProps) {
       <p className="text-sm text-soft">
         {report.wind.toLowerCase()} wind, {report.air.toLowerCase()} air
         {report.field !== "" && `, ${report.field}`}
-        {report.battery !== "" && `, ${report.battery}`}, balance {lengthEntered(report.cgMm)}
+        {report.battery !== "" && `, ${report.battery}`}
+        {report.cgMm !== null && `, balance ${lengthEntered(report.cgMm)}`}
       </p>
       {changed !== undefined && <p className="text-sm text-soft">Changed before it: {changed}</p>}
       {report.goal !== "" && <p className="text-sm">To find out: {report.goal}</p>}

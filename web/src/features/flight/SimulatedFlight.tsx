@@ -17,7 +17,7 @@ export function SimulatedFlight({ form, onFlown }: Props) {
   const start = () => {
     fly.mutate(
       {
-        cgMm: form.getValues("cgMm") || 0,
+        cgMm: form.getValues("cgMm") ?? standing.newest.setup.balance.targetMm,
         seed: crypto.getRandomValues(new Uint16Array(1))[0] ?? 1,
       },
       {

@@ -73,7 +73,7 @@ export function fresh(
     air: NOT_CHOSEN,
     field: last?.field ?? "",
     battery,
-    cgMm: pack?.cgMm ?? last?.cgMm ?? 0,
+    cgMm: pack?.cgMm ?? last?.cgMm ?? null,
     remarks: "",
     goal: coach.goal.slice(0, 300),
     trims: stands.phases.at(-1)?.trims ?? NONE,

@@ -55,11 +55,11 @@ export function LengthRow({ control, name, label, error }: LengthProps) {
           error={error}
           ref={ref}
           name={name}
-          value={entered ?? (Number.isFinite(value) ? lengthWritten(value) : "")}
+          value={entered ?? (value === null ? "" : lengthWritten(value))}
           onBlur={onBlur}
           onChange={(event) => {
             setEntered(event.target.value);
-            onChange(typedLength(event.target.value));
+            onChange(event.target.value.trim() === "" ? null : typedLength(event.target.value));
           }}
         />
       )}

@@ -26,7 +26,7 @@ export function flightSchema(fields: Field[], trimRange: number) {
     air: z.enum(AIRS),
     field: textIn(field("field")),
     battery: textIn(field("battery")),
-    cgMm: numberIn(field("cgMm")),
+    cgMm: numberIn(field("cgMm")).nullable(),
     remarks: textIn(field("remarks")),
     goal: textIn(field("goal")),
     throttlePercent: numberIn(field("throttlePercent")),

@@ -103,7 +103,7 @@ function StillMissing({ model, grounding, most = FEW }: Shown) {
             </Link>
           </li>
         ))}
-        {missing.length > most && <li>{missing.length - most} more</li>}
+        {missing.length > most && <li>{missing.slice(most).length} more</li>}
       </ol>
       {searching && (
         <progress

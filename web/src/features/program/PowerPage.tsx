@@ -70,7 +70,7 @@ function MotorCard() {
         <div className="space-y-1 self-center">
           <DraftCheck
             path={[...P, "releaseWithStickBack"]}
-            label="Lets go only with the stick back"
+            label="Released only with the throttle closed"
           />
           <DraftCheck
             path={[...P, "throttleWarning"]}

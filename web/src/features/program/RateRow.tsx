@@ -14,7 +14,7 @@ type Response = Setup["feel"]["roll"];
 
 const SIDES: Record<Control, readonly [plus: string, minus: string]> = {
   ROLL: ["stick right", "stick left"],
-  PITCH: ["stick back", "stick forward"],
+  PITCH: ["elevator stick back", "elevator stick forward"],
   YAW: ["stick right", "stick left"],
 };
 

@@ -116,6 +116,18 @@ public abstract class Pilot extends ApiTest {
     return post(at + "/adjustment/close", Map.of("version", done.get("version").asInt()));
   }
 
+  /** Flown at the pilot's own word, once all that grounds it was looked for. */
+  protected void flownAtMyWord(String at) throws Exception {
+    Answer said = null;
+    for (int i = 0; i < 600 && (said == null || said.status() != 200); i++) {
+      Thread.sleep(said == null ? 0 : 100);
+      said = put(at + "/clearance", Map.of("because", "Looked at on the bench"));
+    }
+    if (said == null || said.status() != 200) {
+      throw new AssertionError(said == null ? "" : said.body());
+    }
+  }
+
   protected Map<String, Object> beginning(long flight) {
     return Map.of(
         "flightId",

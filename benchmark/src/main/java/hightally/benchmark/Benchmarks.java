@@ -2,11 +2,12 @@ package hightally.benchmark;
 
 import java.util.Collection;
 import java.util.Locale;
+import org.openjdk.jmh.annotations.Mode;
 import org.openjdk.jmh.profile.GCProfiler;
 import org.openjdk.jmh.results.RunResult;
 import org.openjdk.jmh.runner.Runner;
 import org.openjdk.jmh.runner.RunnerException;
-import org.openjdk.jmh.runner.options.Options;
+import org.openjdk.jmh.runner.options.ChainedOptionsBuilder;
 import org.openjdk.jmh.runner.options.OptionsBuilder;
 import org.openjdk.jmh.runner.options.TimeValue;
 import org.openjdk.jmh.runner.options.VerboseMode;
@@ -19,22 +20,39 @@ public final class Benchmarks {
 
   /** Everything that is measured outside the browser. */
   public static void main(String[] args) throws RunnerException {
-    Options options =
-        new OptionsBuilder()
-            .include(EvaluationBenchmark.class.getSimpleName())
-            .include(HoleSearchBenchmark.class.getSimpleName())
-            .include(HazardBenchmark.class.getSimpleName())
-            .include(RetrimBenchmark.class.getSimpleName())
-            .include(AirBenchmark.class.getSimpleName())
-            .forks(2)
-            .warmupIterations(4)
-            .measurementIterations(6)
-            .warmupTime(TimeValue.seconds(1))
-            .measurementTime(TimeValue.seconds(1))
-            .addProfiler(GCProfiler.class)
-            .verbosity(VerboseMode.SILENT)
-            .build();
-    Collection<RunResult> results = new Runner(options).run();
+    print(
+        new Runner(
+                all()
+                    .forks(2)
+                    .warmupIterations(4)
+                    .measurementIterations(6)
+                    .warmupTime(TimeValue.seconds(1))
+                    .measurementTime(TimeValue.seconds(1))
+                    .build())
+            .run());
+  }
+
+  /** Every one of them once, which says that they run and nothing of how fast. */
+  static void once() throws RunnerException {
+    print(
+        new Runner(
+                all()
+                    .mode(Mode.SingleShotTime)
+                    .forks(0)
+                    .warmupIterations(0)
+                    .measurementIterations(1)
+                    .build())
+            .run());
+  }
+
+  private static ChainedOptionsBuilder all() {
+    return new OptionsBuilder()
+        .include(Benchmarks.class.getPackageName() + ".*")
+        .addProfiler(GCProfiler.class)
+        .verbosity(VerboseMode.SILENT);
+  }
+
+  private static void print(Collection<RunResult> results) {
     double full = time(results, "fullEvaluation");
     double bare = time(results, "bareFourBars");
     System.out.printf(
@@ -64,6 +82,15 @@ public final class Benchmarks {
         HazardBenchmark.states(),
         states,
         states / check);
+    double large = time(results, "largestProgram");
+    double glider = time(results, "demoGlider");
+    System.out.printf(
+        Locale.ROOT,
+        "Search for hazards with 8 switches of 3 positions, 8 phases and 20 mixes: %.2f s of CPU; the"
+            + " demo glider: %.2f s; %.1f times as long%n",
+        large / MICROSECONDS,
+        glider / MICROSECONDS,
+        large / glider);
     double retrim = time(results, "retrim");
     double bars = time(results, "itsBareFourBars");
     System.out.printf(

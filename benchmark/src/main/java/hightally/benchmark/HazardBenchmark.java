@@ -21,7 +21,8 @@ import org.openjdk.jmh.annotations.State;
 /**
  * The exhaustive check of a glider with five phases, four switches of three positions and eight
  * servos, against one evaluation of each of its states: every position of the switches, levers,
- * sticks and throttle at their ends, sticks also centred.
+ * sticks and throttle at their ends, sticks also centred. The largest program stands beside the
+ * demo glider; a search is one thread, so its time is its CPU's.
  */
 @State(Scope.Thread)
 @BenchmarkMode(Mode.AverageTime)
@@ -31,10 +32,14 @@ public class HazardBenchmark {
 
   private SignalPath path;
   private List<Moment> states;
+  private SignalPath largest;
+  private SignalPath glider;
 
   @Setup
   public void prepare() {
     path = SignalPath.of(DemoModel.largeGlider());
+    largest = SignalPath.of(LargeProgram.of(8, 1.5));
+    glider = SignalPath.of(DemoModel.glider());
     states = new ArrayList<>();
     List<List<Double>> inputs = new ArrayList<>(List.of(List.of()));
     for (TransmitterInput input : path.setup().transmitter().inputs()) {
@@ -75,6 +80,18 @@ public class HazardBenchmark {
   @Benchmark
   public HazardSearch.Outcome exhaustiveCheck() {
     return HazardSearch.of(path);
+  }
+
+  /** Eight switches of three positions, eight phases, twenty mixes. */
+  @Benchmark
+  public HazardSearch.Outcome largestProgram() {
+    return HazardSearch.of(largest);
+  }
+
+  /** The demo glider's own program. */
+  @Benchmark
+  public HazardSearch.Outcome demoGlider() {
+    return HazardSearch.of(glider);
   }
 
   /** Only where everything stands in each state, nothing judged. */

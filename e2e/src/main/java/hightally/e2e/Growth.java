@@ -20,42 +20,48 @@ import java.util.Locale;
  * 1 and 10, and a hangar with 200 models against one with 4, request by request in turn.
  */
 public final class Growth {
-  private static final int REVISIONS = 300;
-  private static final int FLIGHTS = 1000;
   private static final int FEW_FLIGHTS = 10;
-  private static final int MODELS = 200;
   private static final int DEMO_MODELS = 4;
-  private static final int ROUNDS = 120;
-  private static final int WARM_UP = 60;
   private static final double AIM = 3;
-  private static final int VIEWS = 15;
-  private static final int WARM_UP_VIEWS = 4;
   private static final double VIEW_AIM = 2;
 
   private final ObjectMapper json = new ObjectMapper();
   private final HttpClient client = HttpClient.newHttpClient();
   private final String address;
+  private final Size size;
 
-  private Growth(String address) {
+  private Growth(String address, Size size) {
     this.address = address;
+    this.size = size;
+  }
+
+  /** How long a history, how large a hangar, and how often each is asked. */
+  record Size(
+      int revisions, int flights, int models, int rounds, int warmUp, int views, int warmUpViews) {
+    /** What is told of in the measurements. */
+    static final Size FULL = new Size(300, 1000, 200, 120, 60, 15, 4);
+
+    /** Says that it runs, and nothing of how fast. */
+    static final Size SHORTEST = new Size(2, 12, 7, 1, 0, 1, 0);
   }
 
   /** Measures and prints. */
-  public static void main(String[] args) throws IOException, InterruptedException {
+  static void measure(Size size) throws IOException, InterruptedException {
     try (RunningApp small = RunningApp.start(Files.createTempDirectory("high-tally-small"));
         RunningApp large = RunningApp.start(Files.createTempDirectory("high-tally-large"))) {
-      Growth few = new Growth(small.address());
-      Growth many = new Growth(large.address());
+      Growth few = new Growth(small.address(), size);
+      Growth many = new Growth(large.address(), size);
       String young = many.model(1, FEW_FLIGHTS);
-      String old = many.model(REVISIONS, FLIGHTS);
+      String old = many.model(size.revisions(), size.flights());
       for (String page : List.of("", "/settling", "/standing", "/revisions", "/flights")) {
         many.compare(name(page), many, old + page, many, young + page);
       }
       many.seen(old, young);
-      for (int i = DEMO_MODELS + 2; i < MODELS; i++) {
+      for (int i = DEMO_MODELS + 2; i < size.models(); i++) {
         many.model(1, 0);
       }
-      many.compare("hangar with 200 models", many, "api/aircraft", few, "api/aircraft");
+      many.compare(
+          "hangar with " + size.models() + " models", many, "api/aircraft", few, "api/aircraft");
     }
   }
 
@@ -107,10 +113,10 @@ public final class Growth {
       throws IOException, InterruptedException {
     List<Double> longs = new ArrayList<>();
     List<Double> shorts = new ArrayList<>();
-    for (int i = 0; i < WARM_UP + ROUNDS; i++) {
+    for (int i = 0; i < size.warmUp() + size.rounds(); i++) {
       double long1 = one.timed(large);
       double short1 = other.timed(small);
-      if (i >= WARM_UP) {
+      if (i >= size.warmUp()) {
         longs.add(long1);
         shorts.add(short1);
       }
@@ -133,10 +139,10 @@ public final class Growth {
       Page page = browser.page(1280, 800, ColorScheme.LIGHT);
       List<Double> longs = new ArrayList<>();
       List<Double> shorts = new ArrayList<>();
-      for (int i = 0; i < WARM_UP_VIEWS + VIEWS; i++) {
+      for (int i = 0; i < size.warmUpViews() + size.views(); i++) {
         double long1 = viewed(page, old);
         double short1 = viewed(page, young);
-        if (i >= WARM_UP_VIEWS) {
+        if (i >= size.warmUpViews()) {
           longs.add(long1);
           shorts.add(short1);
         }
@@ -146,7 +152,7 @@ public final class Growth {
           Locale.ROOT,
           "Growth, first view of %d flights against %d in the browser: median %.0f ms against %.0f"
               + " ms; %.1f times as slow (limit %.0f)%n",
-          FLIGHTS,
+          size.flights(),
           FEW_FLIGHTS,
           grown,
           median(shorts),

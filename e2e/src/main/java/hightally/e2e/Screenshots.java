@@ -185,7 +185,7 @@ public final class Screenshots {
         .click();
     while (!page.locator("[data-check-step=move-flight-roll]").isVisible()) {
       String step = page.locator("[data-check-step]").getAttribute("data-check-step");
-      click(page, "Right", 1);
+      click(page, "As it should be", 1);
       page.locator("[data-check-step='" + step + "']")
           .waitFor(new Locator.WaitForOptions().setState(WaitForSelectorState.DETACHED));
     }

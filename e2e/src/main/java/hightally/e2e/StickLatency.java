@@ -1,7 +1,9 @@
 package hightally.e2e;
 
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.ColorScheme;
+import com.microsoft.playwright.options.WaitForSelectorState;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.util.Arrays;
@@ -14,7 +16,8 @@ import java.util.Map;
  * the browser: median and 95th percentile in milliseconds and in frames of this browser.
  */
 public final class StickLatency {
-  private static final int MOVEMENTS = 300;
+  private static final Locator.WaitForOptions DRAWN =
+      new Locator.WaitForOptions().setState(WaitForSelectorState.ATTACHED);
 
   /**
    * One movement: a pointer event on the right stick, then the time at which the elevator's
@@ -58,14 +61,14 @@ public final class StickLatency {
   private StickLatency() {}
 
   /** Measures and prints. */
-  public static void main(String[] args) throws IOException {
+  static void measure(int movements) throws IOException {
     try (Browser browser = new Browser();
         RunningApp app = RunningApp.start(Files.createTempDirectory("high-tally-latency"))) {
       Page page = browser.page(1280, 800, ColorScheme.LIGHT);
       page.navigate(app.address() + "models/1/check");
-      page.waitForFunction("document.querySelector('[data-edge=elevator]') !== null");
-      page.evaluate(MEASURE, MOVEMENTS);
-      print((Map<?, ?>) page.evaluate(MEASURE, MOVEMENTS));
+      page.locator("[data-edge=elevator]").first().waitFor(DRAWN);
+      page.evaluate(MEASURE, movements);
+      print((Map<?, ?>) page.evaluate(MEASURE, movements));
     }
   }
 

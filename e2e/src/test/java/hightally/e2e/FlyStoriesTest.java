@@ -26,7 +26,7 @@ class FlyStoriesTest extends Story {
 
   private static void right(Page page) {
     String step = page.locator("[data-check-step]").getAttribute("data-check-step");
-    button(page, "Right").click();
+    button(page, "As it should be").click();
     assertThat(page.locator("[data-check-step='" + step + "']")).hasCount(0);
   }
 
@@ -63,7 +63,7 @@ class FlyStoriesTest extends Story {
   }
 
   @Test
-  void aHoldGroundsTheModelAndFlyingAllTheSameNeedsAReason() {
+  void aHoldGroundsTheModelAndAFlightFlownAllTheSameIsTaken() {
     long model = biplane();
     Page page = phone("models/" + model + "/fly/checks");
     page.getByRole(AriaRole.BUTTON, containing("Range check")).click();
@@ -77,12 +77,10 @@ class FlyStoriesTest extends Story {
     page.navigate(app.address() + "models/" + model + "/fly/new");
     assertThat(page.locator("[data-grounded]")).containsText("one hold");
     describeTheDay(page);
-    button(page, "Save the flight").click();
-    assertThat(page.getByText("A reason, since it was grounded")).isVisible();
-    page.getByLabel("Flown all the same, because").fill("Only to see whether this is asked");
+    page.getByLabel("Flown all the same, because").fill("Only to see whether this is taken");
     button(page, "Save the flight").click();
     page.waitForURL("**/fly");
-    assertThat(page.getByText("Flown although grounded: Only to see")).isVisible();
+    assertThat(page.getByText("Flown without being cleared: Only to see")).isVisible();
     page.navigate(app.address());
     assertThat(page.locator("article [data-grounded]").last()).containsText("one hold");
     page.close();
@@ -95,7 +93,8 @@ class FlyStoriesTest extends Story {
     if (outcome.isEmpty()) {
       picker
           .getByRole(
-              AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Right").setExact(true))
+              AriaRole.BUTTON,
+              new Locator.GetByRoleOptions().setName("As it should be").setExact(true))
           .click();
     } else {
       picker.locator("[data-outcome=" + outcome + "]").first().click();

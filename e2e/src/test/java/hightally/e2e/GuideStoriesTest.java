@@ -139,7 +139,7 @@ class GuideStoriesTest extends Story {
     pick(page, "Propeller off, model held");
     button(page, "Next").click();
     assertThat(page.locator("[data-guide]")).hasText("Left motor: a touch of throttle");
-    pick(page, "It starts gently and stops with the stick back");
+    pick(page, "It starts gently and stops with the throttle closed");
     button(page, "Next").click();
     pick(page, "It turns the other way round");
     assertThat(page.locator("[data-verdict=differs]")).containsText("any two of the three leads");

@@ -193,9 +193,13 @@ class HazardStoriesTest extends Story {
       assertThat(page.locator("[data-grounded]").first()).containsText("Not to be flown");
       assertThat(page.getByLabel("grounded")).isVisible();
     }
+    page.navigate(app.address() + "models/1/check");
+    assertThat(page.getByText("Cleared to fly.")).isVisible();
+    assertThat(page.getByLabel("cleared to fly")).isVisible();
+    // One that nobody has looked at is not green, and leads to what is missing.
     page.navigate(app.address() + "models/4/check");
-    assertThat(page.getByText("Nothing found that grounds it.")).isVisible();
-    assertThat(page.getByLabel("nothing grounds it")).isVisible();
+    assertThat(page.locator("[data-verdict=NOT_YET]")).containsText("Before it flies");
+    assertThat(page.getByLabel("not cleared yet")).isVisible();
     assertThat(browser.errors()).isEmpty();
   }
 }

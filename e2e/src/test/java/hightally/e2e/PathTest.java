@@ -153,7 +153,7 @@ class PathTest extends Story {
     Files.writeString(saved, text.replace("\"name\" : \"Quillon\"", "\"name\" : \"Second one\""));
     page.locator("input[accept*=json]").setInputFiles(saved);
     anyButton(page, "Add as a new model").click();
-    assertThat(page.getByText("Revision 1 has not been flown.")).isVisible();
+    assertThat(page.locator("[data-next=MAKE_READY]")).isVisible();
     assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Second one")))
         .isVisible();
   }
@@ -164,13 +164,13 @@ class PathTest extends Story {
     first.navigate(app.address() + "bring-in");
     first.locator("input[accept*=json]").setInputFiles(RunningApp.root().resolve(DEMO_FILE));
     anyButton(first, "Add as a new model").click();
-    assertThat(first.getByText("Revision 1 has not been flown.")).isVisible();
+    assertThat(first.locator("[data-next=MAKE_READY]")).isVisible();
     Page second = browser.page(1280, 800, ColorScheme.LIGHT);
     second.navigate(first.url());
     edit(first, "16", "A longer horn");
     edit(second, "17", "A longer horn still");
     anyButton(first, "Save as revision 2").click();
-    assertThat(first.getByText("Revision 2 has not been flown.")).isVisible();
+    assertThat(first.getByText("Saved as revision 2.")).isVisible();
     anyButton(second, "Save as revision 2").click();
     assertThat(second.getByText("revision 2 has been saved since. Nothing was stored")).isVisible();
     assertThat(second.getByLabel("Horn radius")).hasValue("17");
@@ -224,7 +224,7 @@ class PathTest extends Story {
     anyButton(page, "Start this model").click();
     assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Wend")))
         .isVisible();
-    assertThat(page.getByText("No findings.")).isVisible();
+    assertThat(page.getByText("No problems found in the figures entered.")).isVisible();
     anyButton(page, "Left V-tail").first().click();
     assertThat(page.getByText("Left V-tail: linkage")).isVisible();
   }

@@ -230,8 +230,8 @@ class PhoneStoriesTest {
     String wrong = allAnswered(phone, 2);
     // Out of reach nothing is judged: what was answered is told, and that it waits.
     assertThat(phone.getByText("Not judged yet")).isVisible();
-    assertThat(phone.locator("[data-unjudged]")).containsText(wrong + ": not right, The left one");
-    assertThat(phone.getByText("Nothing found that grounds it")).hasCount(0);
+    assertThat(phone.locator("[data-unjudged]")).containsText(wrong + ": wrong, The left one");
+    assertThat(phone.getByText("Nothing wrong found in this check")).hasCount(0);
 
     started();
     assertThat(phone.locator("[data-unjudged]")).hasCount(0);
@@ -249,11 +249,11 @@ class PhoneStoriesTest {
       String step = phone.locator("[data-check-step]").getAttribute("data-check-step");
       if (i == wrongOne) {
         wrong = phone.locator("[data-check-step]").innerText();
-        Story.button(phone, "Not right").click();
-        phone.getByLabel("What was it? Why left out?").fill("The left one sticks");
         Story.button(phone, "Wrong").click();
+        phone.getByLabel("What was it? Why left out?").fill("The left one sticks");
+        Story.button(phone, "It is wrong").click();
       } else {
-        Story.button(phone, "Right").click();
+        Story.button(phone, "As it should be").click();
       }
       assertThat(phone.locator("[data-check-step='" + step + "']")).hasCount(0);
     }
@@ -271,7 +271,7 @@ class PhoneStoriesTest {
 
     phone.getByRole(AriaRole.BUTTON, Story.containing("Before the flight")).click();
     assertThat(phone.locator("[data-check-step=parts]")).isVisible();
-    Story.button(phone, "Right").click();
+    Story.button(phone, "As it should be").click();
     assertThat(phone.locator("[data-check-step=parts]")).hasCount(0);
     // Left in the middle, it is found again among the checks.
     phone.goBack();
@@ -280,7 +280,7 @@ class PhoneStoriesTest {
     assertThat(phone.locator("[data-check-step=parts]")).hasCount(0);
     String wrong = allAnswered(phone, 1);
     assertThat(phone.getByText("Not judged yet")).isVisible();
-    assertThat(phone.locator("[data-unjudged]")).containsText(wrong + ": not right, The left one");
+    assertThat(phone.locator("[data-unjudged]")).containsText(wrong + ": wrong, The left one");
     Instant before = Instant.now();
     Story.button(phone, "End the check").click();
     assertThat(phone.getByText("Ended out of reach")).isVisible();
@@ -400,9 +400,9 @@ class PhoneStoriesTest {
     assertThat(one.locator("[data-check-step=parts]")).isVisible();
     two.navigate(network() + "models/" + model + "/fly/checks");
     two.getByRole(AriaRole.LINK, Story.named("Go on where it was left")).click();
-    Story.button(two, "Right").click();
+    Story.button(two, "As it should be").click();
     assertThat(two.locator("[data-check-step=parts]")).hasCount(0);
-    Story.button(one, "Right").click();
+    Story.button(one, "As it should be").click();
     assertThat(one.locator("[data-check-step=parts]")).hasCount(0);
 
     // Two changes of one revision: the second is told, and keeps what it typed.

@@ -44,7 +44,7 @@ class SchoolStoriesTest extends Story {
     assertThat(button(page, "Fly it")).isVisible();
     button(page, "Fly it").click();
     assertThat(page.getByText("Flight 2: watch it")).isVisible();
-    page.getByRole(AriaRole.BUTTON, named("Right")).first().click();
+    page.getByRole(AriaRole.BUTTON, named("As it should be")).first().click();
     button(page, "Note it").click();
     button(page, "End it: what was wrong?").click();
     assertThat(page.locator("[data-report]")).isVisible();

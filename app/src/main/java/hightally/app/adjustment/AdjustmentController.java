@@ -5,6 +5,8 @@ import hightally.app.aircraft.Revision;
 import hightally.core.adjustment.AdjustmentPlan;
 import hightally.core.guide.BenchVerification;
 import hightally.core.quantity.Control;
+import hightally.core.quantity.Text;
+import hightally.core.quantity.Validation;
 import hightally.core.story.PlanWish;
 import io.swagger.v3.oas.annotations.Operation;
 import java.util.Arrays;
@@ -147,10 +149,22 @@ class AdjustmentController {
     return adjustments.madeOf(aircraftId, flightId);
   }
 
+  /**
+   * A work order to close.
+   *
+   * @param because why, though something is not as planned; empty where all is
+   */
+  record Closing(int version, @Text(min = 0, max = 200) String because) {
+    Closing {
+      because = because == null ? "" : because;
+    }
+  }
+
   @PostMapping("/adjustment/close")
   @Operation(summary = "Closes the work order: rods changed, trims as the plan says")
-  Revision close(@PathVariable long aircraftId, @RequestBody SeenOrder seen) {
-    return adjustments.close(aircraftId, seen.version());
+  Revision close(@PathVariable long aircraftId, @RequestBody Closing closing) {
+    Validation.check(closing);
+    return adjustments.close(aircraftId, closing.version(), closing.because());
   }
 
   @DeleteMapping("/adjustment")

@@ -138,7 +138,8 @@ class AdjustmentEntity {
     if (referencePhase.isEmpty()) {
       return FlownTrims.base(setup.get(), trims());
     }
-    return new FlownTrims(referencePhase, phases, presetsTakeUp, controls, means, List.of());
+    return new FlownTrims(
+        referencePhase, phases, presetsTakeUp, controls, means, List.of(), List.of());
   }
 
   List<MarkSeen> marks() {

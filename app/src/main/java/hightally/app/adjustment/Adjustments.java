@@ -314,9 +314,13 @@ public class Adjustments {
             });
   }
 
-  /** Closes the work order with a new revision: rods changed, trims at zero. */
+  /**
+   * Closes the work order with a new revision: rods changed, trims at zero.
+   *
+   * @param because why it is closed though something is not as planned; empty where all is
+   */
   @Transactional
-  public Revision close(long aircraftId, int version) {
+  public Revision close(long aircraftId, int version, String because) {
     AdjustmentEntity found = current(aircraftId, version);
     OpenAdjustment open = book.read(found);
     if (open.step() != open.plan().steps().size() - 1) {
@@ -325,14 +329,24 @@ public class Adjustments {
     passes(open, open.step());
     refuse("adjustment.wrongWay", open, BenchVerification.Expected::wrongWay);
     refuse("adjustment.notLookedAt", open, BenchVerification.Expected::open);
+    if (!open.notAsPlanned().isEmpty() && because.isBlank()) {
+      throw new ConflictException(
+          words.of(
+              Said.of("adjustment.notAsPlanned", "what", Said.list(open.notAsPlanned())),
+              MOST_LETTERS));
+    }
     Flight flight = flights.flight(aircraftId, found.flightId());
-    Said reason =
+    Said moved =
         Said.of(
             "log.trimsMoved",
             "day",
             flight.report().flownOn(),
             "trims",
             open.plan().trims().told(control -> true));
+    Said reason =
+        open.notAsPlanned().isEmpty()
+            ? moved
+            : Said.of("log.trimsMovedThough", "moved", moved, "because", because);
     Revision newest = hangar.newest(aircraftId);
     Setup before = hangar.revision(aircraftId, found.revisionNumber()).setup();
     // An order from before revisions were held back may lie below a newer one: its rods are turned.

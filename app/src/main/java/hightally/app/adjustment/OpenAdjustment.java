@@ -15,6 +15,8 @@ import java.util.List;
  * @param verification what every surface should do at the end, beside what was seen
  * @param undo what has to be turned back if the work is given up here; empty while nothing is
  * @param done which steps are done: passed, with what they ask for answered
+ * @param notAsPlanned edges that are not at their marks and throws that are not as planned: closing
+ *     over them wants a reason
  * @param bars of each step, why it goes no further than it as things stand; empty where it does
  */
 public record OpenAdjustment(
@@ -29,6 +31,7 @@ public record OpenAdjustment(
     List<BenchVerification.Expected> verification,
     List<Said> undo,
     List<Boolean> done,
+    List<Said> notAsPlanned,
     List<Said> bars) {
   /**
    * A reading beside the arithmetic.

@@ -5,11 +5,13 @@ import hightally.app.story.OrderSource;
 import hightally.core.adjustment.AdjustmentPlan;
 import hightally.core.adjustment.AdjustmentPlanner;
 import hightally.core.adjustment.FlownTrims;
+import hightally.core.adjustment.MarkSeen;
 import hightally.core.adjustment.PlannedRod;
 import hightally.core.adjustment.RulerCheck;
 import hightally.core.adjustment.WorkStep;
 import hightally.core.airframe.Surface;
 import hightally.core.guide.BenchVerification;
+import hightally.core.quantity.Quantity;
 import hightally.core.quantity.Said;
 import hightally.core.setup.Setup;
 import hightally.core.story.History;
@@ -97,14 +99,22 @@ class OrderBook implements OrderSource {
   OpenAdjustment read(AdjustmentEntity entity) {
     Setup setup = hangar.revision(entity.aircraftId(), entity.revisionNumber()).setup();
     FlownTrims flown = entity.flown(() -> setup).withMade(entity.marks());
-    AdjustmentPlan plan = AdjustmentPlanner.plan(setup, flown);
+    AdjustmentPlan described = AdjustmentPlanner.plan(setup, flown);
+    List<FlownTrims.Gauged> believed =
+        entity.gauges().stream()
+            .filter(one -> one.choice() == Gauge.Choice.RULER)
+            .filter(one -> !check(setup, described, one).agree())
+            .map(one -> new FlownTrims.Gauged(one.surface(), one.mm()))
+            .toList();
+    AdjustmentPlan plan =
+        believed.isEmpty() ? described : AdjustmentPlanner.plan(setup, flown.withGauged(believed));
     List<OpenAdjustment.GaugeCheck> checks = new ArrayList<>();
     for (Gauge gauge : entity.gauges()) {
       Surface surface = setup.surface(gauge.surface()).orElseThrow();
       checks.add(
           new OpenAdjustment.GaugeCheck(
               gauge,
-              check(setup, plan, gauge),
+              check(setup, described, gauge),
               Math.abs(gauge.mm()),
               RulerCheck.Went.of(surface, -gauge.mm())));
     }
@@ -123,6 +133,7 @@ class OrderBook implements OrderSource {
             verification,
             plan.undoneFrom(entity.step()),
             List.of(),
+            notAsPlanned(setup, plan, entity.marks(), verification),
             List.of());
     return progressed(open);
   }
@@ -137,6 +148,43 @@ class OrderBook implements OrderSource {
             .orElse(0);
     Surface surface = setup.surface(gauge.surface()).orElseThrow();
     return RulerCheck.of(setup, surface, computed, new RulerCheck.GaugeReading(gauge.mm()));
+  }
+
+  /**
+   * Edges that stand off their marks further than was planned, and throws that came out otherwise.
+   */
+  private static List<Said> notAsPlanned(
+      Setup setup,
+      AdjustmentPlan plan,
+      List<MarkSeen> marks,
+      List<BenchVerification.Expected> verification) {
+    List<Said> found = new ArrayList<>();
+    for (MarkSeen mark : marks) {
+      double planned =
+          plan.rods().stream()
+              .filter(rod -> rod.surface().equals(mark.surface()))
+              .mapToDouble(rod -> Math.abs(rod.errorMm()))
+              .findFirst()
+              .orElse(0);
+      if (Math.abs(mark.offMm()) > planned + setup.house().rulerMm()) {
+        Surface surface = setup.surface(mark.surface()).orElseThrow();
+        found.add(
+            Said.of(
+                "adjustment.offItsMark",
+                "surface",
+                surface.name(),
+                "mm",
+                Quantity.mm(mark.offMm()).size(),
+                "way",
+                surface.way(mark.offMm())));
+      }
+    }
+    verification.stream()
+        .filter(one -> !one.open() && !one.wrongWay() && !one.fits())
+        .map(one -> Said.of("adjustment.throwsOtherwise", "surface", one.name()))
+        .distinct()
+        .forEach(found::add);
+    return found;
   }
 
   private static OpenAdjustment progressed(OpenAdjustment open) {
@@ -167,6 +215,7 @@ class OrderBook implements OrderSource {
         open.verification(),
         open.undo(),
         done,
+        open.notAsPlanned(),
         steps.stream().map(step -> bar(open, step, turned)).toList());
   }
 

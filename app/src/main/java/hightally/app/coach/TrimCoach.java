@@ -37,6 +37,7 @@ import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -130,7 +131,10 @@ public class TrimCoach {
                 one.revisionNumber(), number -> hangar.revision(aircraftId, number).setup());
         flown.add(
             new Coach.Flown(
-                one.id(), result, snapshot(setup, one, done), since(parts, one.notedAt())));
+                one.id(),
+                result,
+                snapshot(setup, one, balance(setup, newestFirst, i), done),
+                since(parts, one.notedAt())));
       }
     }
     List<Coach.Skipped> left =
@@ -140,7 +144,7 @@ public class TrimCoach {
     Snapshot now = now(aircraftId, newestFirst, done);
     boolean moved =
         !newestFirst.isEmpty()
-            && Math.abs(now.cgMm() - newestFirst.get(0).report().cgMm())
+            && Math.abs(now.cgMm() - balance(now.setup(), newestFirst, 0))
                 > now.setup().house().sameCgMm();
     return Coach.plan(
         new Coach.Asked(
@@ -158,11 +162,25 @@ public class TrimCoach {
         .toList();
   }
 
-  private static Snapshot snapshot(Setup setup, Flight flight, List<MetalJob> done) {
+  /**
+   * Where it balanced in a flight: as noted, or as noted last before; where it never was, as its
+   * pack says, and without one as it is meant to.
+   */
+  private static double balance(Setup setup, List<Flight> newestFirst, int which) {
+    String battery = newestFirst.get(which).report().battery();
+    return newestFirst.subList(which, newestFirst.size()).stream()
+        .map(one -> one.report().cgMm())
+        .filter(Objects::nonNull)
+        .findFirst()
+        .or(() -> pack(setup, battery).map(Pack::cgMm))
+        .orElse(setup.balance().targetMm());
+  }
+
+  private static Snapshot snapshot(Setup setup, Flight flight, double cgMm, List<MetalJob> done) {
     return new Snapshot(
         setup,
         flight.report().battery(),
-        flight.report().cgMm(),
+        cgMm,
         metal(done.stream().filter(one -> one.closedAt().isBefore(flight.notedAt())).toList()));
   }
 
@@ -199,7 +217,7 @@ public class TrimCoach {
                 .filter(one -> one.closedAt().isAfter(last.notedAt()))
                 .mapToDouble(one -> shiftMm(setup, one))
                 .sum();
-    return new Snapshot(setup, pack, last.report().cgMm() + moved, metal(done));
+    return new Snapshot(setup, pack, balance(flown, newestFirst, 0) + moved, metal(done));
   }
 
   /** How far a job moves the balance point, mm, plus aft. */

@@ -43,6 +43,7 @@ class DemoData implements ApplicationRunner {
   private final PartChanges parts;
   private final DemoAircraft aircraft;
   private final DemoGlider glider;
+  private final DemoChecks checks;
 
   DemoData(
       HighTallyProperties properties,
@@ -51,7 +52,8 @@ class DemoData implements ApplicationRunner {
       Adjustments adjustments,
       PartChanges parts,
       DemoAircraft aircraft,
-      DemoGlider glider) {
+      DemoGlider glider,
+      DemoChecks checks) {
     this.properties = properties;
     this.hangar = hangar;
     this.flights = flights;
@@ -59,15 +61,16 @@ class DemoData implements ApplicationRunner {
     this.parts = parts;
     this.aircraft = aircraft;
     this.glider = glider;
+    this.checks = checks;
   }
 
   @Override
   @Transactional
   public void run(ApplicationArguments arguments) {
     if (properties.demo() && hangar.isEmpty()) {
-      biplane();
-      glider.fly();
-      wing();
+      checks.done(biplane(), "4S 3300, pack B");
+      checks.done(glider.fly(), DemoGlider.PACK);
+      checks.done(wing(), "4-cell receiver pack");
       hangar.add(aircraft.read("brindle.json"), "Rig and program planned from the drawing");
     }
   }
@@ -76,7 +79,7 @@ class DemoData implements ApplicationRunner {
    * Trimmed and adjusted once; then a repair, more expo and another place for the battery, and
    * three flights that agree.
    */
-  private void biplane() {
+  private long biplane() {
     long id = hangar.add(aircraft.read("quillon.json"), "First rig, throws from the plan");
     flight(id, 1, 4, new Trims(3, 9, 0), 118, "Maiden. Climbs at half power, rolls left a little.");
     flight(id, 1, 5, new Trims(7, 12, -5), 118, "Hands off at half power.");
@@ -89,6 +92,7 @@ class DemoData implements ApplicationRunner {
     flight(id, 3, 19, new Trims(-8, 13, 5), 113, "After the repair: rolls right, nose down.");
     flight(id, 3, 22, new Trims(-9, 14, 6), 113, "Hands off at half power.");
     flight(id, 3, 26, new Trims(-9, 14, 6), 113, "Same again, calm evening, trims settled.");
+    return id;
   }
 
   private void repaired(long id) {
@@ -110,7 +114,7 @@ class DemoData implements ApplicationRunner {
   }
 
   /** One round done, and the second one waiting for its third flight. */
-  private void wing() {
+  private long wing() {
     long id = hangar.add(aircraft.read("skerrow.json"), "As bought, measured on the table");
     slope(id, 1, 2, new Trims(-9, 15, 0), "First throws off the ridge, much up elevator.");
     slope(id, 1, 3, new Trims(-9, 16, 0), "Steady breeze, flies itself.");
@@ -118,6 +122,7 @@ class DemoData implements ApplicationRunner {
     Trims left = hangar.newest(id).setup().trims();
     slope(id, 2, 10, left, "Goes straight with what the rods left.");
     slope(id, 2, 17, left.with(Control.PITCH, left.pitch() + 1), "A click more up.");
+    return id;
   }
 
   private long slope(long id, int revision, int day, Trims trims, String remarks) {

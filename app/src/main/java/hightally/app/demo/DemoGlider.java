@@ -25,7 +25,7 @@ import org.springframework.stereotype.Component;
 class DemoGlider {
   private static final double GUESSED_PERCENT = 0.6;
   private static final double CG_MM = 405;
-  private static final String PACK = "3S 1300, pack A";
+  static final String PACK = "3S 1300, pack A";
   private static final LocalDate FIRST = LocalDate.of(2026, 8, 2);
 
   private final Hangar hangar;
@@ -50,7 +50,7 @@ class DemoGlider {
   }
 
   /** Ten flights, an order after three, the click step corrected after six. */
-  void fly() {
+  long fly() {
     Setup built = aircraft.read("larkmere.json");
     real = built.transmitter().clickStepPercent();
     model =
@@ -75,6 +75,7 @@ class DemoGlider {
     flight(id, 8, "Speed phase a click lower.");
     flight(id, 9, "Light lift over the meadow.");
     flight(id, 10, "Hands off in all five phases.");
+    return id;
   }
 
   private void corrected(long id) {

@@ -56,6 +56,9 @@ final class DemoOrder {
     }
     int last = open.plan().steps().size() - 1;
     OpenAdjustment done = adjustments.moveTo(aircraft, last, open.version());
-    adjustments.close(aircraft, done.version());
+    adjustments.close(
+        aircraft,
+        done.version(),
+        done.notAsPlanned().isEmpty() ? "" : "What is left stays in the trims");
   }
 }

@@ -41,7 +41,7 @@ class FlightEntity {
 
   private String field;
   private String battery;
-  private double cgMm;
+  private Double cgMm;
   private String remarks;
   private int rollClicks;
   private int pitchClicks;

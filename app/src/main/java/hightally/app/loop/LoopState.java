@@ -20,6 +20,9 @@ record LoopState(LoopStage stage, ModelStanding.Next next, Said waiting, boolean
 
   /** How soon it wants its pilot: what waits, then what only must not fly, then all else. */
   int attention(Grounding grounding) {
-    return waits ? 0 : grounding.clear() ? 2 : 1;
+    if (next == ModelStanding.Next.MAKE_READY || !waits) {
+      return grounding.clear() ? 2 : 1;
+    }
+    return 0;
   }
 }

@@ -169,7 +169,7 @@ public class Checks implements CheckSource {
    *
    * @param revision the revision its steps were made from; 0 for the newest
    */
-  record Then(int revision, Instant at) {}
+  public record Then(int revision, Instant at) {}
 
   /** The check a request with that key has begun. */
   @Transactional(readOnly = true)

@@ -1,5 +1,6 @@
 package hightally.app.school;
 
+import hightally.app.platform.Turns;
 import hightally.core.air.AirModel;
 import hightally.core.air.AirSample;
 import hightally.core.air.AirTraits;
@@ -25,6 +26,12 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/air")
 class FlyThisController {
+  private final Turns turns;
+
+  FlyThisController(Turns turns) {
+    this.turns = turns;
+  }
+
   /**
    * What is compared.
    *
@@ -50,6 +57,10 @@ class FlyThisController {
   @PostMapping("/fly-this")
   @Operation(summary = "Simulated: a draft and what is saved fly the same manoeuvre")
   BothFlown fly(@RequestBody FlyThis asked) {
+    return turns.of(() -> flown(asked));
+  }
+
+  private static BothFlown flown(FlyThis asked) {
     if (asked.draft() == null || asked.saved() == null || asked.manoeuvre() == null) {
       throw InvalidInputException.of("draft", Said.of("given.missing"), Said.of("demand.given"));
     }

@@ -26,7 +26,10 @@ import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Practice on the simulated model: begun, flown, judged, kept apart from every log. */
+/**
+ * Practice on the simulated model: begun, flown, judged, kept apart from every log. What takes long
+ * is worked out outside transactions: only reading and writing hold a connection.
+ */
 @Service
 class School {
   private static final int SHOWN = 100;
@@ -134,13 +137,11 @@ class School {
   }
 
   /** The practice a request with that key has begun. */
-  @Transactional(readOnly = true)
   Optional<SchoolSheet> begunBy(String requestKey) {
     return runs.findByRequestKey(requestKey).map(sheets::of);
   }
 
   /** Begins the next step of a lesson. */
-  @Transactional
   SchoolSheet begin(LessonBegun begun, String requestKey) {
     Validation.check(begun);
     int step = Math.min(SchoolLesson.STEPS, passed(begun.lesson()) + 1);
@@ -148,14 +149,12 @@ class School {
   }
 
   /** Begins a practice with a model of the hangar. */
-  @Transactional
   SchoolSheet begin(ModelBegun begun, String requestKey) {
     Validation.check(begun);
     return sheets.of(runs.saveAndFlush(briefs.ofHangar(begun, requestKey)));
   }
 
   /** One practice. */
-  @Transactional(readOnly = true)
   SchoolSheet sheet(long id) {
     return sheets.of(find(id));
   }
@@ -176,7 +175,6 @@ class School {
   }
 
   /** The model of a practice as it is now, to be flown live. */
-  @Transactional(readOnly = true)
   Practice practice(long id) {
     return replay.played(open(id));
   }
@@ -200,7 +198,6 @@ class School {
       List<Said> words) {}
 
   /** Flies a test: in the air already where fewer than four were flown since the last change. */
-  @Transactional
   FlownSheet fly(long id, TestToFly fly) {
     SchoolEntity run = open(id);
     Practice practice = replay.played(run);
@@ -257,7 +254,6 @@ class School {
   }
 
   /** What was seen of a flown test. */
-  @Transactional
   SchoolSheet seen(long id, TestResult seen) {
     Validation.check(seen);
     SchoolEntity run = open(id);
@@ -276,7 +272,6 @@ class School {
   record LeverChange(TrimTest test, String part, TrimLever lever, double by) {}
 
   /** Moves a lever: the model lands for it. */
-  @Transactional
   SchoolSheet change(long id, LeverChange change) {
     SchoolEntity run = open(id);
     Practice practice = replay.played(run);
@@ -300,7 +295,6 @@ class School {
   }
 
   /** Leaves a test out. */
-  @Transactional
   SchoolSheet leaveOut(long id, TestToFly left) {
     SchoolEntity run = open(id);
     run.happened(SchoolEvent.leftOut(known(replay.played(run), left)));
@@ -308,7 +302,6 @@ class School {
   }
 
   /** Ends a practice and says what was wrong. */
-  @Transactional
   SchoolSheet end(long id) {
     SchoolEntity run = find(id);
     if (run.endedAt() == null) {

@@ -1,6 +1,7 @@
 package hightally.app.school;
 
 import hightally.app.platform.Once;
+import hightally.app.platform.Turns;
 import hightally.core.log.TestResult;
 import io.swagger.v3.oas.annotations.Operation;
 import org.springframework.http.HttpStatus;
@@ -19,9 +20,11 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/school")
 class SchoolController {
   private final School school;
+  private final Turns turns;
 
-  SchoolController(School school) {
+  SchoolController(School school, Turns turns) {
     this.school = school;
+    this.turns = turns;
   }
 
   @GetMapping
@@ -37,7 +40,7 @@ class SchoolController {
       @RequestHeader(name = Once.KEY, required = false) String key,
       @RequestBody School.LessonBegun begun) {
     String once = Once.key(key);
-    return Once.of(once, school::begunBy, () -> school.begin(begun, once));
+    return turns.of(() -> Once.of(once, school::begunBy, () -> school.begin(begun, once)));
   }
 
   @PostMapping("/models")
@@ -47,37 +50,37 @@ class SchoolController {
       @RequestHeader(name = Once.KEY, required = false) String key,
       @RequestBody School.ModelBegun begun) {
     String once = Once.key(key);
-    return Once.of(once, school::begunBy, () -> school.begin(begun, once));
+    return turns.of(() -> Once.of(once, school::begunBy, () -> school.begin(begun, once)));
   }
 
   @GetMapping("/{id}")
   @Operation(summary = "Simulated: one practice")
   SchoolSheet sheet(@PathVariable long id) {
-    return school.sheet(id);
+    return turns.of(() -> school.sheet(id));
   }
 
   @PostMapping("/{id}/flights")
   @Operation(summary = "Simulated: flies a trim test, to be watched")
   School.FlownSheet fly(@PathVariable long id, @RequestBody School.TestToFly fly) {
-    return school.fly(id, fly);
+    return turns.of(() -> school.fly(id, fly));
   }
 
   @PostMapping("/{id}/seen")
   @Operation(summary = "Simulated: notes what was seen of a flown test")
   SchoolSheet seen(@PathVariable long id, @RequestBody TestResult seen) {
-    return school.seen(id, seen);
+    return turns.of(() -> school.seen(id, seen));
   }
 
   @PostMapping("/{id}/changes")
   @Operation(summary = "Simulated: moves one lever of a trim test")
   SchoolSheet change(@PathVariable long id, @RequestBody School.LeverChange change) {
-    return school.change(id, change);
+    return turns.of(() -> school.change(id, change));
   }
 
   @PostMapping("/{id}/left-out")
   @Operation(summary = "Simulated: leaves a test out")
   SchoolSheet leaveOut(@PathVariable long id, @RequestBody School.TestToFly left) {
-    return school.leaveOut(id, left);
+    return turns.of(() -> school.leaveOut(id, left));
   }
 
   /** Whether a practice is over. */
@@ -86,6 +89,6 @@ class SchoolController {
   @PutMapping("/{id}/end")
   @Operation(summary = "Simulated: ends a practice and tells what was wrong")
   SchoolSheet end(@PathVariable long id, @RequestBody Ending ending) {
-    return ending.ended() ? school.end(id) : school.sheet(id);
+    return turns.of(() -> ending.ended() ? school.end(id) : school.sheet(id));
   }
 }

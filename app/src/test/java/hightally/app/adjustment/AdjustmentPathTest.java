@@ -48,6 +48,8 @@ class AdjustmentPathTest extends Pilot {
     assertThat(made.at("/setup/trims")).isEqualTo(left);
     assertThat(Math.abs(left.get("roll").asInt())).isLessThanOrEqualTo(2);
     assertThat(get(at + "/adjustment").status()).isEqualTo(204);
+    assertThat(get(at).json().at("/loop/next").asText()).isEqualTo("MAKE_READY");
+    flownAtMyWord(at);
     assertThat(get(at).json().at("/loop/waiting").asText()).contains("Adjusted and not flown yet");
     assertThat(get(at).json().at("/loop/next").asText()).isEqualTo("CONFIRM");
     assertThat(get(at + "/flights/" + flight + "/adjustment").status()).isEqualTo(409);

@@ -76,7 +76,7 @@ class FlightSeamsTest {
         Air.SMOOTH,
         "Long Meadow",
         "Pack one",
-        82,
+        82.0,
         "",
         "",
         new Trims(0, pitch, 0),

@@ -123,6 +123,7 @@ class OneStoryTest extends Pilot {
   @Test
   void aFlightIsLeftOutDeletedAndBroughtBackInPlace() throws Exception {
     String at = newModel();
+    flownAtMyWord(at);
     settled(at, 1, 0, 12, 0);
     JsonNode newest = get(at + "/flights").json().at("/items/0");
     assertThat(next(at)).isEqualTo("ADJUST");
@@ -146,6 +147,7 @@ class OneStoryTest extends Pilot {
   @Test
   void whatTheSimulatedModelFlewNeverCounts() throws Exception {
     String at = newModel();
+    flownAtMyWord(at);
     for (int day = 1; day <= 3; day++) {
       ObjectNode report = report(0, 12, 0).put("flownOn", "2026-10-0" + day);
       Map<String, Object> seen = Map.of("results", List.of(), "check", 0, "despite", "");
@@ -213,6 +215,7 @@ class OneStoryTest extends Pilot {
   @Test
   void aNewRodVoidsTheTrimsFromItsDayOnUntilItsChecksAreDone() throws Exception {
     String at = newModel();
+    flownAtMyWord(at);
     settled(at, 1, 0, 12, 0);
     Map<String, Object> rod = Map.of("kind", "ROD", "subject", "Elevator", "note", "");
     Map<String, Object> dated = Map.of("change", rod, "changedOn", "2026-10-04");

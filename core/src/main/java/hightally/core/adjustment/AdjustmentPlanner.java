@@ -200,7 +200,7 @@ public final class AdjustmentPlanner {
     order.forEach(this::planRod);
     PhasesAfter phases = phases();
     List<WorkStep> steps =
-        WorkOrder.steps(prepared, flown.means(), trims, staying, rods, phases.outcomes());
+        WorkOrder.steps(prepared, flown, trims, staying, rods, phases.outcomes());
     return new AdjustmentPlan(
         trims,
         readings.get(reference).phase(),
@@ -310,8 +310,8 @@ public final class AdjustmentPlanner {
   }
 
   private RodChange behindServo(Surface surface, int index) {
-    double with = path.driverDegrees(index, trimmed);
     double without = preparedPath.driverDegrees(index, start);
+    double with = gauged(surface, index, path.driverDegrees(index, trimmed));
     return RodChange.of(path.bar(index), surface.rod().end(), surface.chordMm(), with, without);
   }
 
@@ -321,8 +321,26 @@ public final class AdjustmentPlanner {
         path.bar(index),
         surface.rod().end(),
         surface.chordMm(),
-        master.targetDegrees(),
+        gauged(surface, index, master.targetDegrees()),
         master.afterDegrees());
+  }
+
+  /**
+   * The angle of what drives a surface with the trim in: where the gauge is believed, the one that
+   * brings the edge as far as it showed.
+   */
+  private double gauged(Surface surface, int index, double described) {
+    return flown
+        .gauged(surface.id())
+        .map(
+            seen -> {
+              double stands = untrimmed.travelMm()[index] + seen.mm();
+              double sine = Math.max(-1, Math.min(1, stands / surface.chordMm()));
+              double driver = path.driverDegrees(index, untrimmed);
+              return path.bar(index).armFor(Math.toDegrees(Math.asin(sine)), driver);
+            })
+        .filter(driver -> !driver.isNaN())
+        .orElse(described);
   }
 
   private PlannedRod describe(Surface surface, int index, RodChange.Found found, boolean slave) {

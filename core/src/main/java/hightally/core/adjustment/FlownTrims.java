@@ -23,6 +23,7 @@ import java.util.Optional;
  * @param controls whose trims go into the rods; the clicks of the others stay
  * @param means where something else than the end that is there is wanted
  * @param made what came of the rods that are turned already
+ * @param gauged gauge readings that are believed instead of the arithmetic
  */
 public record FlownTrims(
     String reference,
@@ -30,13 +31,22 @@ public record FlownTrims(
     boolean presetsTakeUp,
     List<Control> controls,
     List<RodMeans> means,
-    List<MarkSeen> made) {
+    List<MarkSeen> made,
+    List<Gauged> gauged) {
+  /**
+   * How far the trim moves a trailing edge by the gauge.
+   *
+   * @param mm trim in less trim zeroed, plus is up or right
+   */
+  public record Gauged(String surface, double mm) {}
+
   private static final double HALF_THROTTLE_PERCENT = 50;
 
   public FlownTrims {
     phases = List.copyOf(phases);
     means = means == null ? List.of() : List.copyOf(means);
     made = made == null ? List.of() : List.copyOf(made);
+    gauged = gauged == null ? List.of() : List.copyOf(gauged);
     controls = controls == null ? List.of() : List.copyOf(controls);
     if (controls.isEmpty()) {
       throw InvalidInputException.of(
@@ -52,17 +62,27 @@ public record FlownTrims(
   /** By the ends that are there, nothing turned yet. */
   public FlownTrims(
       String reference, List<PhaseReading> phases, boolean presetsTakeUp, List<Control> controls) {
-    this(reference, phases, presetsTakeUp, controls, List.of(), List.of());
+    this(reference, phases, presetsTakeUp, controls, List.of(), List.of(), List.of());
   }
 
   /** The same with other controls. */
   public FlownTrims of(List<Control> wanted) {
-    return new FlownTrims(reference, phases, presetsTakeUp, wanted, means, made);
+    return new FlownTrims(reference, phases, presetsTakeUp, wanted, means, made, gauged);
   }
 
   /** The same with what came of turning. */
   public FlownTrims withMade(List<MarkSeen> marks) {
-    return new FlownTrims(reference, phases, presetsTakeUp, controls, means, marks);
+    return new FlownTrims(reference, phases, presetsTakeUp, controls, means, marks, gauged);
+  }
+
+  /** The same going by the gauge where that is believed. */
+  public FlownTrims withGauged(List<Gauged> readings) {
+    return new FlownTrims(reference, phases, presetsTakeUp, controls, means, made, readings);
+  }
+
+  /** What the gauge showed at a surface, where that is believed. */
+  Optional<Gauged> gauged(String surface) {
+    return gauged.stream().filter(one -> one.surface().equals(surface)).findFirst();
   }
 
   /** What came of the rod of a surface, if it is turned already. */

@@ -26,23 +26,25 @@ final class WorkOrder {
   private final Trims trims;
   private final Trims staying;
   private final List<RodMeans> means;
+  private final FlownTrims flown;
   private final List<WorkStep> steps = new ArrayList<>();
 
-  private WorkOrder(Setup setup, List<RodMeans> means, Trims trims, Trims staying) {
+  private WorkOrder(Setup setup, FlownTrims flown, Trims trims, Trims staying) {
     this.setup = setup;
-    this.means = means;
+    this.flown = flown;
+    means = flown.means();
     this.staying = staying;
     this.trims = trims;
   }
 
   static List<WorkStep> steps(
       Setup setup,
-      List<RodMeans> means,
+      FlownTrims flown,
       Trims trims,
       Trims staying,
       List<PlannedRod> rods,
       List<PhaseOutcome> phases) {
-    WorkOrder order = new WorkOrder(setup, means, trims, staying);
+    WorkOrder order = new WorkOrder(setup, flown, trims, staying);
     order.begin();
     List<PlannedRod> todo = rods.stream().filter(order::toDo).toList();
     for (int i = 0; i < todo.size(); i++) {
@@ -74,7 +76,9 @@ final class WorkOrder {
   }
 
   private boolean toDo(PlannedRod rod) {
-    return rod.toDo() || means.stream().anyMatch(one -> one.surface().equals(rod.surface()));
+    return rod.toDo()
+        || flown.gauged(rod.surface()).isPresent()
+        || means.stream().anyMatch(one -> one.surface().equals(rod.surface()));
   }
 
   private void surface(PlannedRod rod, boolean first) {
@@ -142,7 +146,39 @@ final class WorkOrder {
     }
   }
 
+  /**
+   * Where the gauge is believed against the description, the edge says which way to turn: what
+   * turns the other way there may be anything between the stick and the horn.
+   */
+  private void turnToMark(PlannedRod rod, Surface surface, double mm) {
+    RodEnd end = surface.rod().end();
+    add(
+        Kind.TURN,
+        Said.of(
+            "adjustment.turnToMark",
+            "surface",
+            surface.name(),
+            "way",
+            surface.way(mm),
+            "mm",
+            Quantity.mm(mm).size()),
+        Said.of(
+            "adjustment.turnToMarkHow",
+            "turn",
+            RodWords.turn(end, rod.steps()),
+            "steps",
+            rod.steps() != 0,
+            "way",
+            surface.way(mm)),
+        Said.of("adjustment.rodNotClosedKeptComes"),
+        surface);
+  }
+
   private void turn(PlannedRod rod, Surface surface) {
+    if (flown.gauged(surface.id()).isPresent()) {
+      turnToMark(rod, surface, flown.gauged(surface.id()).get().mm());
+      return;
+    }
     RodEnd end = surface.rod().end();
     boolean slave = surface.rod().driver() == DriverKind.SURFACE;
     add(

@@ -73,6 +73,9 @@ final class MixFade implements Program.Parts {
   public double ofMotor(int mix, int motor, double adds, double rest) {
     double part = motors[motor][mix];
     double aim = aims[mix];
+    if (part == aim) {
+      return part;
+    }
     if (power.reverses(rest, rest + adds)) {
       // On its way through the stop: what lies before it is gone through at once.
       double stopped = -rest / adds;

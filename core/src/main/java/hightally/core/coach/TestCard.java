@@ -1,6 +1,7 @@
 package hightally.core.coach;
 
 import hightally.core.log.TestResult.Turn;
+import hightally.core.quantity.Absentable;
 import hightally.core.quantity.Said;
 import hightally.core.setup.Setup;
 import hightally.core.trim.TrimOutcome;
@@ -32,8 +33,10 @@ public record TestCard(
    * Something that can be seen.
    *
    * @param computed whether a change is worked out from it; if not, causes are named
+   * @param excludes what cannot be seen together with it the same way round
    */
-  public record OutcomeCard(TrimOutcome outcome, Said words, boolean computed) {}
+  public record OutcomeCard(
+      TrimOutcome outcome, Said words, boolean computed, @Absentable TrimOutcome excludes) {}
 
   private static final String WING = "_WING";
 
@@ -62,7 +65,10 @@ public record TestCard(
             .map(
                 seen ->
                     new OutcomeCard(
-                        seen, Said.of("TrimOutcome." + seen.name()), one.way(seen).isPresent()))
+                        seen,
+                        Said.of("TrimOutcome." + seen.name()),
+                        one.way(seen).isPresent(),
+                        seen.opposite().orElse(null)))
             .toList());
   }
 

@@ -411,8 +411,7 @@ final class PowerHazards {
       }
       // What goes takes its power with it at once, and what held power back goes slowly.
       double gone = path.program().commands(there, phaseAfter, parts)[surfaces + motor];
-      atOnce = power.power(gone) < power.power(atOnce) ? gone : atOnce;
-      if (power.power(atOnce) - power.power(was) > NOTHING || power.reverses(was, atOnce)) {
+      if (jumps(was, atOnce) && jumps(was, gone)) {
         shortest = phaseBefore == phaseAfter ? 0 : setup.phases().get(phaseAfter).fadeSeconds();
       }
       long changed = changed(at, there);
@@ -424,6 +423,10 @@ final class PowerHazards {
       }
       return shortest == Double.POSITIVE_INFINITY ? 0 : shortest;
     }
+  }
+
+  private boolean jumps(double was, double is) {
+    return power.power(is) - power.power(was) > NOTHING || power.reverses(was, is);
   }
 
   /** The motor's name where there are several. */

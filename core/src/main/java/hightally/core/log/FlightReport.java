@@ -1,6 +1,7 @@
 package hightally.core.log;
 
 import hightally.core.phase.Trims;
+import hightally.core.quantity.Absentable;
 import hightally.core.quantity.Text;
 import hightally.core.quantity.Unit;
 import hightally.core.quantity.Within;
@@ -16,7 +17,7 @@ import java.util.List;
  * @param air how smooth it was
  * @param field where
  * @param battery which pack
- * @param cgMm balance point as flown, aft of the model's datum
+ * @param cgMm balance point as flown, aft of the model's datum; absent where it was not noted
  * @param remarks anything seen in the air
  * @param goal what the flight was to find out
  * @param trims clicks that stood in the transmitter when it flew straight, in the phase that is on
@@ -32,7 +33,7 @@ public record FlightReport(
     Air air,
     @Text(min = 0) String field,
     @Text(min = 0) String battery,
-    @Within(min = -500, max = 2000, unit = Unit.MILLIMETRES) double cgMm,
+    @Absentable @Within(min = -500, max = 2000, unit = Unit.MILLIMETRES) Double cgMm,
     @Text(min = 0, max = 2000) String remarks,
     @Text(min = 0, max = 300) String goal,
     Trims trims,
@@ -50,6 +51,11 @@ public record FlightReport(
     all.add(new PhaseReading(basePhase, trims, throttlePercent, sure, turnsDiffer));
     phases.stream().filter(one -> !one.phase().equals(basePhase)).forEach(all::add);
     return all;
+  }
+
+  /** How far the balance point lies from another flight's, mm; 0 where one of them is not noted. */
+  public double movedFrom(FlightReport other) {
+    return cgMm == null || other.cgMm == null ? 0 : Math.abs(cgMm - other.cgMm);
   }
 
   /** The same with other clicks in the phase that is on when no other is. */

@@ -215,7 +215,7 @@ public final class Settling {
     if (report.wind() == FlightReport.Wind.FRESH || report.wind() == FlightReport.Wind.STRONG) {
       return Said.of("log.tooMuchWind");
     }
-    double moved = Math.abs(report.cgMm() - newest.report().cgMm());
+    double moved = report.movedFrom(newest.report());
     if (control == Control.PITCH && moved > house.sameCgMm()) {
       return Said.of("log.balancePointMovedSince", "moved", Quantity.mm(moved, 0));
     }

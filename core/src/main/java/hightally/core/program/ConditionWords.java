@@ -13,7 +13,7 @@ import java.util.List;
 
 /** A condition as a plain sentence. */
 public final class ConditionWords {
-  private static final int DEEPEST = 6;
+  private static final int DEEPEST = 40;
 
   private ConditionWords() {}
 

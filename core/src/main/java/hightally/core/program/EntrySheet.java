@@ -58,7 +58,9 @@ public final class EntrySheet {
     List<Entry> changes = new ArrayList<>();
     for (Entry entry : fresh.values()) {
       Entry before = old.get(entry.key());
-      if (before == null || !before.value().equals(entry.value())) {
+      if (before == null
+          || !before.value().equals(entry.value())
+          || !before.what().equals(entry.what())) {
         changes.add(with(entry, entry.value(), before == null ? Said.NOTHING : before.value()));
       }
     }

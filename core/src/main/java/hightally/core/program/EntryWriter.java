@@ -16,7 +16,9 @@ import java.util.Optional;
 
 /** Writes values down in the words and units of one transmitter. */
 final class EntryWriter {
-  private static final double TENTHS = 10;
+  /** Values are told as finely as anything kept in a design: nothing that differs looks alike. */
+  private static final double TOLD = 10_000;
+
   private static final double FULL = 100;
 
   private final Transmitter transmitter;
@@ -32,16 +34,16 @@ final class EntryWriter {
   }
 
   static Said points(List<CurvePoint> points) {
-    List<Said> told =
+    List<Said> all =
         points.stream()
-            .map(one -> Said.of("entry.point", "x", tenths(one.x()), "y", tenths(one.y())))
+            .map(one -> Said.of("entry.point", "x", told(one.x()), "y", told(one.y())))
             .toList();
-    return Said.of("entry.points", "points", told);
+    return Said.of("entry.points", "points", all);
   }
 
   /** A plain number; the digits behind the point only where there are any. */
-  private static Double tenths(double value) {
-    return Math.rint(value * TENTHS) / TENTHS;
+  private static Double told(double value) {
+    return Math.rint(value * TOLD) / TOLD;
   }
 
   /**
@@ -78,7 +80,7 @@ final class EntryWriter {
   }
 
   private static Quantity percentOf(double value) {
-    return new Quantity(tenths(value), Unit.PERCENT, -1);
+    return new Quantity(told(value), Unit.PERCENT, -1);
   }
 
   private boolean ownUnit(EntrySection section) {
@@ -103,9 +105,8 @@ final class EntryWriter {
         .filter(one -> !one.unit().isEmpty())
         .map(
             one ->
-                Said.of(
-                    "entry.ownUnit", "value", tenths(value * one.perUnit()), "unit", one.unit()))
-        .orElseGet(() -> Said.of("entry.value", "value", new Quantity(tenths(value), unit, -1)));
+                Said.of("entry.ownUnit", "value", told(value * one.perUnit()), "unit", one.unit()))
+        .orElseGet(() -> Said.of("entry.value", "value", new Quantity(told(value), unit, -1)));
   }
 
   Said percent(EntrySection section, double value) {

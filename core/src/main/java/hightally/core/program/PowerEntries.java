@@ -4,9 +4,11 @@ import hightally.core.channel.Channel;
 import hightally.core.channel.EntrySection;
 import hightally.core.channel.Receiver;
 import hightally.core.channel.TransmitterInput;
+import hightally.core.condition.ConditionKind;
 import hightally.core.power.FailsafeSetting;
 import hightally.core.power.FlightTimer;
 import hightally.core.power.StartPosition;
+import hightally.core.power.TelemetryAlarm;
 import hightally.core.power.ThrottleCurve;
 import hightally.core.quantity.Quantity;
 import hightally.core.quantity.Said;
@@ -27,6 +29,27 @@ final class PowerEntries {
     failsafe();
     demanded();
     timers();
+    alarms();
+  }
+
+  private void alarms() {
+    for (int i = 0; i < setup.power().alarms().size(); i++) {
+      TelemetryAlarm alarm = setup.power().alarms().get(i);
+      writer.add(
+          EntrySection.TIMER,
+          "alarm-" + (i + 1),
+          Said.of("program.alarms"),
+          Said.text(alarm.name()),
+          Said.of(
+              "entry.alarm",
+              "measured",
+              ConditionWords.looked(setup, ConditionKind.TELEMETRY_BELOW, alarm.value()),
+              "limit",
+              Quantity.plain(alarm.limit(), 1),
+              "delay",
+              Quantity.seconds(alarm.delaySeconds(), 1)),
+          "");
+    }
   }
 
   private void power() {
@@ -34,6 +57,18 @@ final class PowerEntries {
       return;
     }
     Said place = Said.of("program.power");
+    writer.add(
+        EntrySection.POWER,
+        "power/throttle",
+        place,
+        Said.of("program.throttleFrom"),
+        Said.of(
+            "entry.throttleFrom",
+            "from",
+            ConditionWords.subject(setup, setup.power().throttleInput()),
+            "twoWay",
+            setup.power().twoWay()),
+        "");
     for (int i = 0; i < setup.power().curves().size(); i++) {
       ThrottleCurve curve = setup.power().curves().get(i);
       Said what =

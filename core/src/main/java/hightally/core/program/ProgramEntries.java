@@ -1,16 +1,19 @@
 package hightally.core.program;
 
+import hightally.core.airframe.LeverShare;
 import hightally.core.airframe.Motor;
 import hightally.core.airframe.Surface;
 import hightally.core.channel.Channel;
 import hightally.core.channel.EntrySection;
+import hightally.core.channel.SubTrimMode;
+import hightally.core.channel.Transmitter;
 import hightally.core.mix.Mix;
 import hightally.core.mix.MixTarget;
 import hightally.core.mix.SourceOf;
 import hightally.core.phase.Phase;
-import hightally.core.phase.Trims;
 import hightally.core.program.EntrySheet.Entry;
 import hightally.core.quantity.Control;
+import hightally.core.quantity.Quantity;
 import hightally.core.quantity.Said;
 import hightally.core.quantity.Unit;
 import hightally.core.response.Feel;
@@ -18,7 +21,9 @@ import hightally.core.response.FeelSet;
 import hightally.core.response.Response;
 import hightally.core.setup.Setup;
 import hightally.core.signal.SignalPath;
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 
@@ -36,6 +41,7 @@ final class ProgramEntries {
 
   /** All values, in the order of the work. */
   Map<String, Entry> all() {
+    transmitter();
     channels();
     feel("feel", Said.of("program.ratesExpo"), setup.feel(), true, true, true);
     for (FeelSet set : setup.feelSets()) {
@@ -48,30 +54,113 @@ final class ProgramEntries {
           Said.of("program.active"),
           where,
           "");
+      if (setup.feelSets().size() > 1) {
+        writer.add(
+            EntrySection.RATE,
+            "feel-" + set.id() + "/priority",
+            place,
+            Said.of("program.priority"),
+            Said.of("entry.number", "number", setup.feelSets().indexOf(set) + 1),
+            "");
+      }
       feel("feel-" + set.id(), place, set.feel(), set.hasRoll(), set.hasPitch(), set.hasYaw());
     }
     setup.phases().forEach(this::phase);
     setup.mixes().forEach(this::mix);
     new PowerEntries(setup, writer).add();
-    trims("trim", Said.of("program.trims"), setup.trims());
-    for (Phase phase : setup.phases()) {
-      if (phase.ownRoll() || phase.ownPitch() || phase.ownYaw()) {
-        trims(
-            "phase-" + phase.id() + "/trim",
-            Said.of("program.flightPhase", "phase", phase.name()),
-            phase.trims());
-      }
-    }
+    trims();
     return writer.entries();
   }
 
-  private void trims(String key, Said place, Trims trims) {
+  /** What the transmitter makes of all values: what it cannot be set to it must be. */
+  private void transmitter() {
+    Transmitter radio = setup.transmitter();
+    writer.add(
+        EntrySection.DIRECTION,
+        "transmitter",
+        Said.of("program.transmitter"),
+        Said.of("program.pulses"),
+        Said.of(
+            "entry.pulses",
+            "centre",
+            Quantity.microseconds(radio.centreMicroseconds()),
+            "full",
+            Quantity.microseconds(radio.microsecondsPer100()),
+            "least",
+            Quantity.microseconds(radio.shortestMicroseconds()),
+            "most",
+            Quantity.microseconds(radio.longestMicroseconds()),
+            "limit",
+            new Quantity(radio.commandLimitPercent(), Unit.PERCENT, -1),
+            "shifts",
+            radio.subTrimMode() == SubTrimMode.SHIFT),
+        "");
+    writer.add(
+        EntrySection.TRIM,
+        "trim-step",
+        Said.of("program.trims"),
+        Said.of("program.trimStep"),
+        Said.of("entry.value", "value", new Quantity(radio.clickStepPercent(), Unit.PERCENT, -1)),
+        "");
+  }
+
+  /** Every trim once, where it is owned: what is common stands with none of the phases. */
+  private void trims() {
     for (Control control : Control.values()) {
-      Said value = writer.value(EntrySection.TRIM, trims.of(control), Unit.CLICKS);
-      String at = key + "-" + control.word();
-      writer.add(
-          EntrySection.TRIM, at, place, Said.of("program.trimOf", "control", control), value, "");
+      if (setup.phases().stream().anyMatch(phase -> !phase.own(control))) {
+        trim("trim", Said.of("program.trims"), control, setup.trims().of(control));
+      }
+      for (Phase phase : setup.phases()) {
+        if (phase.own(control)) {
+          trim(
+              "phase-" + phase.id() + "/trim",
+              Said.of("program.flightPhase", "phase", phase.name()),
+              control,
+              phase.trims().of(control));
+        }
+      }
     }
+  }
+
+  private void trim(String key, Said place, Control control, int clicks) {
+    writer.add(
+        EntrySection.TRIM,
+        key + "-" + control.word(),
+        place,
+        Said.of("program.trimOf", "control", control),
+        writer.value(EntrySection.TRIM, clicks, Unit.CLICKS),
+        "");
+  }
+
+  /** What a channel carries, and its part of every stick and lever. */
+  private void carries(Channel channel, String key, Said place) {
+    setup
+        .surface(channel.carries())
+        .ifPresent(
+            surface -> {
+              List<Said> shares = new ArrayList<>();
+              for (Control control : Control.values()) {
+                double share = surface.shares().of(control);
+                if (share != 0) {
+                  shares.add(share(Said.of("control", "control", control), share));
+                }
+              }
+              for (LeverShare lever : surface.shares().levers()) {
+                shares.add(share(ConditionWords.subject(setup, lever.input()), lever.share()));
+              }
+              writer.add(
+                  EntrySection.DIRECTION,
+                  key + "/carries",
+                  place,
+                  Said.of("program.carries"),
+                  Said.of("entry.carries", "surface", surface.name(), "shares", shares),
+                  "");
+            });
+  }
+
+  private Said share(Said of, double part) {
+    Said percent = writer.percent(EntrySection.MIX, 100 * part);
+    return Said.of("entry.share", "of", of, "part", percent);
   }
 
   private void channels() {
@@ -79,6 +168,7 @@ final class ProgramEntries {
       Said place =
           Said.of("program.channel", "number", channel.number(), "channel", channel.name());
       String key = "channel-" + channel.number();
+      carries(channel, key, place);
       writer.add(
           EntrySection.DIRECTION,
           key + "/reversed",
@@ -300,7 +390,9 @@ final class ProgramEntries {
         Said.of("program.from"),
         Said.of("entry.source", "source", mix.source(), "subject", subject(mix)),
         "");
-    for (MixTarget target : mix.targets()) {
+    Map<String, MixTarget> targets = new LinkedHashMap<>();
+    mix.targets().forEach(one -> targets.merge(one.target(), one, MixTarget::and));
+    for (MixTarget target : targets.values()) {
       Said factor =
           writer.sides(
               EntrySection.MIX, stick(mix), 100 * target.factor(), 100 * target.factorMinus());
@@ -344,6 +436,15 @@ final class ProgramEntries {
         Said.of("program.active"),
         active(mix.when(), mix.phases()),
         "");
+    if (mix.fadeSeconds() > 0) {
+      writer.add(
+          EntrySection.FADE,
+          key + "/fade",
+          place,
+          Said.of("program.fade"),
+          writer.value(EntrySection.FADE, mix.fadeSeconds(), Unit.SECONDS),
+          "");
+    }
   }
 
   private Said active(String when, List<String> phases) {

@@ -53,7 +53,7 @@ public final class Validation {
     }
   }
 
-  private record Part(String name, Range range, TextRule text, Method accessor) {
+  private record Part(String name, Range range, TextRule text, Absentable absent, Method accessor) {
     static Part of(RecordComponent component) {
       Method accessor = component.getAccessor();
       accessor.setAccessible(true);
@@ -61,7 +61,13 @@ public final class Validation {
           component.getName(),
           Range.of(component.getAnnotation(Within.class)),
           TextRule.of(component.getAnnotation(Text.class)),
+          component.getAnnotation(Absentable.class),
           accessor);
+    }
+
+    /** Whether it may be absent, or each of its entries. */
+    boolean absentable(boolean entries) {
+      return absent != null && absent.entries() == entries;
     }
 
     Object of(Record record) {
@@ -98,7 +104,7 @@ public final class Validation {
     int here = path.length();
     for (Part part : PARTS.get(record.getClass())) {
       path.append(part.name());
-      component(part, part.of(record));
+      component(part, part.of(record), false);
       path.setLength(here);
     }
     if (found.size() == before && record instanceof SelfChecked self) {
@@ -106,7 +112,10 @@ public final class Validation {
     }
   }
 
-  private void component(Part part, Object value) {
+  private void component(Part part, Object value, boolean entry) {
+    if (value == null && part.absentable(entry)) {
+      return;
+    }
     if (value == null) {
       found.add(Violation.of(path.toString(), Said.of("given.missing"), Said.of("demand.given")));
     } else if (value instanceof Number number) {
@@ -125,7 +134,7 @@ public final class Validation {
     int here = path.length();
     for (int i = 0; i < list.size(); i++) {
       path.append('[').append(i).append(']');
-      component(part, list.get(i));
+      component(part, list.get(i), true);
       path.setLength(here);
     }
   }

@@ -220,7 +220,24 @@ public record ModelStanding(
     if (large.isPresent()) {
       return adjust(Next.LOOK, of(setup, large.get(), large.get().words()));
     }
-    return calm(history, series, trims, planned);
+    Verdict calm = calm(history, series, trims, planned);
+    boolean flies = calm.next() == Next.FLY || calm.next() == Next.CONFIRM;
+    return flies && !history.grounding().clear() ? makeReady(history.grounding()) : calm;
+  }
+
+  /** What leads to a flight leads to what is missing before it. */
+  private static Verdict makeReady(Grounding grounding) {
+    List<Grounding.Missing> missing = grounding.missing();
+    Said words =
+        Said.of(
+            "ready.next",
+            "first",
+            missing.get(0).words(),
+            "count",
+            missing.size(),
+            "more",
+            missing.size() - 1);
+    return new Verdict(LoopStage.CHECK, Next.MAKE_READY, words, true);
   }
 
   private static Verdict calm(
@@ -230,19 +247,6 @@ public record ModelStanding(
     boolean any = here.stream().anyMatch(TrimSeries::flown);
     History.Step newest = history.revisions().get(history.revisions().size() - 1);
     long flights = history.flights().stream().filter(one -> !one.simulated()).count();
-    if (!history.grounding().clear()) {
-      List<Grounding.Missing> missing = history.grounding().missing();
-      Said words =
-          Said.of(
-              "ready.next",
-              "first",
-              missing.get(0).words(),
-              "count",
-              missing.size(),
-              "more",
-              missing.size() - 1);
-      return new Verdict(LoopStage.CHECK, Next.MAKE_READY, words, true);
-    }
     if (!history.orders().isEmpty() && !flownSince(history, lastOrder(history).result())) {
       return fly(Next.CONFIRM, Said.of("log.adjustedNotFlownYetNext"), false);
     }

@@ -59,7 +59,8 @@ public record Planned(String reference, Worth worth, Optional<FlownTrims> flown)
       return new Planned(reference, new Worth(List.of(), List.of()), Optional.empty());
     }
     FlownTrims asked =
-        new FlownTrims(reference, readings, wish.presetsTakeUp(), settled, wish.means(), List.of());
+        new FlownTrims(
+            reference, readings, wish.presetsTakeUp(), settled, wish.means(), List.of(), List.of());
     Worth worth = Worth.of(setup, asked);
     return new Planned(
         reference,

@@ -140,7 +140,13 @@ class MarksTest {
     for (RodMeans one : List.of(nowhere, far)) {
       FlownTrims wanted =
           new FlownTrims(
-              "flight", flown().phases(), false, List.of(Control.PITCH), List.of(one), List.of());
+              "flight",
+              flown().phases(),
+              false,
+              List.of(Control.PITCH),
+              List.of(one),
+              List.of(),
+              List.of());
       assertThatThrownBy(() -> AdjustmentPlanner.plan(SETUP, wanted))
           .satisfies(saying(one == far ? "means[0].teeth is 21" : "means[0].surface is nose"));
     }

@@ -31,6 +31,7 @@ class WorthTest {
         false,
         ALL,
         means,
+        List.of(),
         List.of());
   }
 

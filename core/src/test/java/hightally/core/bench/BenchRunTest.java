@@ -289,7 +289,7 @@ class BenchRunTest {
   void switchingOnWarnsUntilThrottleIsBack() {
     BenchRun run = new BenchRun(SignalPath.of(setup(0)));
     Moment forward = REST.withThrottle(0.4, false);
-    assertThat(say(step(run, forward, 0).warnings())).containsExactly("Throttle is not back.");
+    assertThat(say(step(run, forward, 0).warnings())).containsExactly("Close the throttle.");
     assertThat(say(step(run, REST, 0.1).warnings())).isEmpty();
     assertThat(say(step(run, forward, 0.1).warnings())).as("only at switch-on").isEmpty();
   }

@@ -46,7 +46,7 @@ class StandingTrimsTest {
             FlightReport.Air.SMOOTH,
             "",
             "",
-            90,
+            90.0,
             "",
             "",
             new Trims(0, pitch, 0),

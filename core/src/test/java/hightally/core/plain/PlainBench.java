@@ -257,9 +257,9 @@ public final class PlainBench {
         String key = mix.id() + "/" + id;
         double part = parts.get(key);
         double aim = aim(mix);
-        if (setup.power().twoWay() && rest * (rest + adds) < 0) {
+        if (part != aim && setup.power().twoWay() && rest * (rest + adds) < 0) {
           part = aim > part ? Math.max(part, -rest / adds) : Math.min(part, -rest / adds);
-        } else {
+        } else if (part != aim) {
           boolean more = power(rest + adds) > power(rest);
           part = more == aim < part ? aim : part;
         }

@@ -118,8 +118,7 @@ class CheckTest {
     assertThat(CheckState.of(steps, some)).isEqualTo(new CheckState(-1, List.of()));
     assertThat(CheckState.of(steps, some).passed()).isTrue();
     some.add(answer("cut", Verdict.WRONG, 0));
-    assertThat(say(CheckState.of(steps, some).reasons()))
-        .containsExactly("Throttle cut: wrong");
+    assertThat(say(CheckState.of(steps, some).reasons())).containsExactly("Throttle cut: wrong");
     some.add(answer("cut", Verdict.RIGHT, 0));
     assertThat(CheckState.of(steps, some).passed()).isTrue();
   }

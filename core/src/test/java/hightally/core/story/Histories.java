@@ -68,7 +68,7 @@ final class Histories {
             Air.SMOOTH,
             "",
             "A",
-            100,
+            100.0,
             "",
             "",
             trims,
