@@ -113,7 +113,8 @@ public abstract class Pilot extends ApiTest {
   /** An open order turned, looked at and closed. */
   protected Answer closed(String at, JsonNode begun) throws Exception {
     JsonNode done = lookedAt(at, turned(at, begun));
-    return post(at + "/adjustment/close", Map.of("version", done.get("version").asInt()));
+    return post(
+        at + "/adjustment/close", Map.of("version", done.get("version").asInt(), "because", ""));
   }
 
   /** Flown at the pilot's own word, once all that grounds it was looked for. */

@@ -1,6 +1,7 @@
 package hightally.app.adjustment;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
@@ -130,7 +131,11 @@ class AdjustmentPathTest extends Pilot {
     assertThat(centimetres.body()).contains("millimetres at the trailing edge");
     JsonNode ruler =
         gauge(at, "elevator", 1.5 * computed, "RULER", opposite.get("version").asInt()).json();
-    assertThat(rod(ruler, "elevator").get("steps")).isEqualTo(rod(open, "elevator").get("steps"));
+    // It went half as far again as computed, so it has half as far again to come back.
+    double steps = rod(open, "elevator").get("steps").asDouble();
+    assertThat(rod(ruler, "elevator").get("steps").asDouble())
+        .isNotEqualTo(steps)
+        .isCloseTo(1.5 * steps, within(1.0));
     double horn = hornOf(open.at("/plan/after"), "elevator");
     JsonNode made = closed(at, ruler).json();
     assertThat(hornOf(made.get("setup"), "elevator")).isEqualTo(horn);
@@ -152,7 +157,7 @@ class AdjustmentPathTest extends Pilot {
     JsonNode made =
         post(
                 at + "/adjustment/close",
-                Map.of("version", lookedAt(at, marked).get("version").asInt()))
+                Map.of("version", lookedAt(at, marked).get("version").asInt(), "because", ""))
             .json();
     double adjusted = 0;
     for (JsonNode one : made.at("/setup/surfaces")) {
@@ -333,6 +338,6 @@ class AdjustmentPathTest extends Pilot {
   }
 
   private Answer close(String at, int version) throws Exception {
-    return post(at + "/adjustment/close", Map.of("version", version));
+    return post(at + "/adjustment/close", Map.of("version", version, "because", ""));
   }
 }

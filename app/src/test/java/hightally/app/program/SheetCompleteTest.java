@@ -15,6 +15,7 @@ import hightally.core.channel.TransmitterInput;
 import hightally.core.phase.Trims;
 import hightally.core.program.EntrySheet;
 import hightally.core.quantity.InvalidInputException;
+import hightally.core.quantity.Validation;
 import hightally.core.setup.Setup;
 import hightally.core.signal.Moment;
 import hightally.core.signal.Readings;
@@ -131,7 +132,8 @@ class SheetCompleteTest {
     try {
       Setup made = JSON.treeToValue(document, Setup.class);
       SignalPath.of(made);
-      return made.equals(setup) ? null : made;
+      boolean valid = Validation.violations(made).isEmpty();
+      return valid && !made.equals(setup) ? made : null;
     } catch (JsonProcessingException | InvalidInputException e) {
       return null;
     }
@@ -162,7 +164,14 @@ class SheetCompleteTest {
         new Readings(random.nextInt(100), 8 + 6 * random.nextDouble(), timers, List.of()));
   }
 
-  private static Moment trimmed(Setup setup, Moment moment) {
+  /** The same hands on another setup's switches and levers, whatever their order. */
+  private static Moment trimmed(Setup before, Setup setup, Moment moment) {
+    List<Double> inputs = new ArrayList<>();
+    List<TransmitterInput> all = setup.transmitter().inputs();
+    for (int i = 0; i < all.size(); i++) {
+      int same = before.transmitter().inputIndex(all.get(i).id());
+      inputs.add(moment.input(same < 0 ? i : same));
+    }
     return new Moment(
         moment.roll(),
         moment.pitch(),
@@ -170,7 +179,7 @@ class SheetCompleteTest {
         moment.throttle(),
         moment.throttleCut(),
         setup.trims(),
-        moment.inputs(),
+        inputs,
         moment.readings());
   }
 
@@ -195,9 +204,9 @@ class SheetCompleteTest {
     for (int i = 0; i < MOMENTS; i++) {
       Moment moment = moment(before);
       Map<Integer, Double> was =
-          pulses(before, one.evaluate(trimmed(before, moment)).pulseMicroseconds());
+          pulses(before, one.evaluate(trimmed(before, before, moment)).pulseMicroseconds());
       Map<Integer, Double> is =
-          pulses(after, two.evaluate(trimmed(after, moment)).pulseMicroseconds());
+          pulses(after, two.evaluate(trimmed(before, after, moment)).pulseMicroseconds());
       if (differ(was, is)) {
         return true;
       }
@@ -214,8 +223,8 @@ class SheetCompleteTest {
       boolean lost = random.nextInt(10) == 0;
       double seconds = Math.min(left, random.nextInt(3) * random.nextDouble());
       left -= seconds;
-      BenchMoment was = one.step(new BenchHands(trimmed(before, moment), lost), seconds);
-      BenchMoment is = two.step(new BenchHands(trimmed(after, moment), lost), seconds);
+      BenchMoment was = one.step(new BenchHands(trimmed(before, before, moment), lost), seconds);
+      BenchMoment is = two.step(new BenchHands(trimmed(before, after, moment), lost), seconds);
       boolean told =
           !was.timerSeconds().equals(is.timerSeconds())
               || was.alarms().size() != is.alarms().size()

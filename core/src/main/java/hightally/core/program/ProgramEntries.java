@@ -5,6 +5,7 @@ import hightally.core.airframe.Motor;
 import hightally.core.airframe.Surface;
 import hightally.core.channel.Channel;
 import hightally.core.channel.EntrySection;
+import hightally.core.channel.InputKind;
 import hightally.core.channel.SubTrimMode;
 import hightally.core.channel.Transmitter;
 import hightally.core.mix.Mix;
@@ -95,6 +96,20 @@ final class ProgramEntries {
             "shifts",
             radio.subTrimMode() == SubTrimMode.SHIFT),
         "");
+    List<Said> switches =
+        radio.inputs().stream()
+            .filter(one -> one.kind() == InputKind.SWITCH)
+            .map(one -> Said.of("entry.switch", "name", one.name(), "positions", one.positions()))
+            .toList();
+    if (!switches.isEmpty()) {
+      writer.add(
+          EntrySection.DIRECTION,
+          "switches",
+          Said.of("program.transmitter"),
+          Said.of("program.switches"),
+          Said.list(switches),
+          "");
+    }
     writer.add(
         EntrySection.TRIM,
         "trim-step",
@@ -324,7 +339,8 @@ final class ProgramEntries {
   }
 
   private void phase(Phase phase) {
-    if (setup.phases().size() == 1 && phase.presets().isEmpty() && phase.differential().isEmpty()) {
+    boolean plain = phase.presets().isEmpty() && phase.differential().isEmpty();
+    if (setup.phases().size() == 1 && plain && phase.fadeSeconds() == 0) {
       return;
     }
     Said place = Said.of("program.flightPhase", "phase", phase.name());
