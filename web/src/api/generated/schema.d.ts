@@ -4732,6 +4732,7 @@ export interface components {
       /** Format: double */
       toleranceMm: number;
       agree: boolean;
+      tells: boolean;
       explanations: string[];
     };
     SurfaceError: {

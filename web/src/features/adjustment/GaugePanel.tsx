@@ -72,8 +72,16 @@ export function GaugePanel({ open, rod }: Props) {
             It went {length(known.sizeMm, 1)} {known.way === "SAME" ? "" : known.way.toLowerCase()},
             reckoned {travelWords(rod.zeroingMm, surface)}, within{" "}
             {length(known.check.toleranceMm, 1)}:{" "}
-            <strong className={known.check.agree ? "text-done" : "text-grounded"}>
-              {known.check.agree ? "they agree" : "they disagree"}
+            <strong
+              className={
+                known.check.agree ? (known.check.tells ? "text-done" : "") : "text-grounded"
+              }
+            >
+              {known.check.agree
+                ? known.check.tells
+                  ? "they agree"
+                  : "too small to tell"
+                : "they disagree"}
             </strong>
             {known.gauge.choice !== "OPEN" &&
               (known.gauge.choice === "RULER"

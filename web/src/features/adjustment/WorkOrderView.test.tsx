@@ -110,6 +110,7 @@ describe("a step of the work", () => {
       measuredMm: -1.4,
       toleranceMm: 0.5,
       agree: false,
+      tells: false,
       explanations: ["Look at the direction first."],
     };
     const gauge = { surface, mm: -1.4, choice: "OPEN" as const };

@@ -20,6 +20,7 @@ import java.util.List;
  * @param measuredMm likewise
  * @param toleranceMm within which they agree
  * @param agree whether they do
+ * @param tells whether the movement is large enough for that to prove anything
  * @param explanations inputs that could explain the difference, the likeliest first; empty if they
  *     agree
  */
@@ -28,7 +29,11 @@ public record RulerCheck(
     double measuredMm,
     double toleranceMm,
     boolean agree,
+    boolean tells,
     List<Said> explanations) {
+  /** Below this, agreement proves nothing: half and twice as much agree as well. */
+  private static final double TOLD_MM = 1.5;
+
   private static final double QUARTER = 0.25;
   private static final double NEAR = 0.12;
 
@@ -120,6 +125,7 @@ public record RulerCheck(
         measured,
         tolerance,
         agree,
+        Math.abs(computedMm) >= TOLD_MM,
         agree ? List.of() : explained(setup, surface, computedMm, measured));
   }
 

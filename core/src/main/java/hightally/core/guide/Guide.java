@@ -31,6 +31,12 @@ public final class Guide {
   static final String WRONG = "wrong";
   static final int CLICKS = 10;
 
+  private static final int MOST_CLICKS = 50;
+  private static final int MOST_TURNS = 3;
+
+  /** A movement of which half, the nearest wrong answer, lies further off than a ruler errs. */
+  static final double TOLD_MM = 3;
+
   private final Setup setup;
   private final SignalPath path;
   private final List<SurfaceSheet> sheets;
@@ -285,26 +291,47 @@ public final class Guide {
     sheet.controls().stream()
         .max(java.util.Comparator.comparingDouble(one -> Math.abs(one.mmPerClick())))
         .ifPresent(
-            control ->
-                steps.add(
-                    GuideStep.measure(
-                        StepKind.CLICKS,
-                        surface.id(),
-                        Said.of("guide.whatTenClicksMove", "surface", surface.name()),
-                        Said.of("guide.tenClicksTrimMeasureHow", "control", control.control()),
-                        new Figure(
-                            Said.of("guide.tenClicks"),
-                            Unit.MILLIMETRES,
-                            CLICKS * Math.abs(control.mmPerClick()),
-                            true))));
+            control -> {
+              double each = Math.abs(control.mmPerClick());
+              int most = Math.min(MOST_CLICKS, setup.transmitter().trimRangeClicks());
+              int clicks = CLICKS * enough(CLICKS * each, Math.max(1, most / CLICKS));
+              steps.add(
+                  GuideStep.measure(
+                      StepKind.CLICKS,
+                      surface.id(),
+                      Said.of(
+                          "guide.whatTenClicksMove", "surface", surface.name(), "count", clicks),
+                      Said.of(
+                          "guide.tenClicksTrimMeasureHow",
+                          "control",
+                          control.control(),
+                          "count",
+                          clicks),
+                      new Figure(
+                          Said.of("guide.tenClicks", "count", clicks),
+                          Unit.MILLIMETRES,
+                          clicks * each,
+                          true)));
+            });
+    double each = Math.abs(sheet.mmPerTurn());
+    int turns = enough(each, MOST_TURNS);
     steps.add(
         GuideStep.measure(
             StepKind.TURN,
             surface.id(),
-            Said.of("guide.whatOneTurnMoves", "surface", surface.name()),
-            Said.of("guide.oneWholeTurnRodsEnd", "step", Quantity.mm(1, 0)),
+            Said.of("guide.whatOneTurnMoves", "surface", surface.name(), "count", turns),
+            Said.of("guide.oneWholeTurnRodsEnd", "count", turns, "step", Quantity.mm(turns, 0)),
             new Figure(
-                Said.of("guide.oneTurn"), Unit.MILLIMETRES, Math.abs(sheet.mmPerTurn()), true)));
+                Said.of("guide.oneTurn", "count", turns), Unit.MILLIMETRES, turns * each, true)));
+  }
+
+  /** How often a movement is made until a ruler tells it from half of it, at most so often. */
+  private static int enough(double mm, int most) {
+    int times = 1;
+    while (times < most && times * mm < TOLD_MM) {
+      times++;
+    }
+    return times;
   }
 
   private void finish() {

@@ -42,6 +42,11 @@ public final class GuideJudge {
   /** What is left of this little cannot be seen. */
   private static final double LEVEL_MM = 0.05;
 
+  /** Two sides compared with one carried gauge are equal within this, or this share of them. */
+  private static final double EQUAL_MM = 0.6;
+
+  private static final double EQUAL_SHARE = 0.03;
+
   private static final double ONCE_LEEWAY = 0.25;
 
   private final Setup setup;
@@ -255,6 +260,9 @@ public final class GuideJudge {
 
   private GuideVerdict clicks(GuideStep step, double measured) {
     double expected = step.figures().get(0).expected();
+    if (expected < Guide.TOLD_MM) {
+      return tooSmall(step, expected);
+    }
     if (near(measured, expected)) {
       return GuideVerdict.agrees(step.id(), Said.of("guide.clickMovesWhatProgramSays"));
     }
@@ -268,8 +276,16 @@ public final class GuideJudge {
         step.id(), Said.of("guide.tenClicksMoveAnotherDistance"), new Mend(words, List.of(edit)));
   }
 
+  private static GuideVerdict tooSmall(GuideStep step, double expected) {
+    return GuideVerdict.differs(
+        step.id(), Said.of("guide.tooSmallToTell", "expected", Quantity.mm(expected)));
+  }
+
   private GuideVerdict turn(GuideStep step, double measured) {
     double expected = step.figures().get(0).expected();
+    if (expected < Guide.TOLD_MM) {
+      return tooSmall(step, expected);
+    }
     if (near(measured, expected)) {
       return GuideVerdict.agrees(step.id(), Said.of("guide.turnMovesWhatProgramSays"));
     }
@@ -296,7 +312,8 @@ public final class GuideJudge {
       return GuideVerdict.agrees(step.id(), size);
     }
     double apart = Math.abs(there.values().get(0) - mm);
-    return apart > setup.house().pairMm()
+    double larger = Math.max(Math.abs(there.values().get(0)), Math.abs(mm));
+    return apart > Math.max(EQUAL_MM, EQUAL_SHARE * larger)
         ? GuideVerdict.differs(
             step.id(),
             Said.of("guide.otherSideDiffersLevelThem", "size", size, "apart", Quantity.mm(apart)))

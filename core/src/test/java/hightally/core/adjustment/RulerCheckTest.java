@@ -44,6 +44,7 @@ class RulerCheckTest {
     assertThat(found.toleranceMm()).isCloseTo(tolerance, within(1e-12));
     assertThat(found.agree()).isEqualTo(agree);
     assertThat(found.explanations().isEmpty()).isEqualTo(agree);
+    assertThat(found.tells()).as("1 mm proves nothing").isEqualTo(Math.abs(computed) > 1);
   }
 
   @Test

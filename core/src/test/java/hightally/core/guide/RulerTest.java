@@ -87,26 +87,39 @@ class RulerTest {
 
   @Example
   void tenClicksAreCountedAndAnotherStepIsNoted() {
-    // Ten clicks of 0.5 % on half a share are 2.5 %, 1.125° and 50 · sin 1.125° = 0.98 mm.
+    // Ten clicks of 0.5 % on half a share are 2.5 %, 1.125° and 50 · sin 1.125° = 0.98 mm: half of
+    // that and all of it look alike, so forty are asked for.
+    assertThat(say(step(PLAIN, "clicks/right").title())).contains("40 clicks");
     assertThat(step(PLAIN, "clicks/right").figures().get(0).expected())
-        .isCloseTo(0.98, within(0.005));
-    assertThat(judged(PLAIN, "clicks/right", 1.1).agrees()).isTrue();
-    assertThat(judged(PLAIN, "clicks/right", 0.5).agrees()).as("within a ruler's").isTrue();
-    GuideVerdict twice = judged(PLAIN, "clicks/right", 2);
+        .isCloseTo(4 * 0.98, within(0.02));
+    assertThat(judged(PLAIN, "clicks/right", 4.4).agrees()).isTrue();
+    assertThat(judged(PLAIN, "clicks/right", 2).agrees()).as("half of it").isFalse();
+    GuideVerdict twice = judged(PLAIN, "clicks/right", 8);
     assertThat(twice.agrees()).isFalse();
     assertThat(twice.mends().get(0).edits()).hasSize(1);
     Edit edit = twice.mends().get(0).edits().get(0);
     assertThat(edit.figure()).isEqualTo(Figure.CLICK_STEP);
-    assertThat(edit.value()).isCloseTo(0.5 * 2 / 0.98, within(0.005));
+    assertThat(edit.value()).isCloseTo(0.5 * 8 / 3.93, within(0.005));
     assertThat(step(Edits.made(PLAIN, List.of(edit)), "clicks/right").figures().get(0).expected())
-        .isCloseTo(2, within(0.01));
+        .isCloseTo(4, within(0.02));
+  }
+
+  @Example
+  void whatARulerCannotTellIsNotJudged() {
+    Setup fine = PLAIN.change().transmitter(PLAIN.transmitter().withClickStep(0.05)).done();
+    for (double read : new double[] {0.2, 0.4, 0.8, 1.2}) {
+      GuideVerdict found = judged(fine, "clicks/right", read);
+      assertThat(found.agrees()).isFalse();
+      assertThat(found.mends()).isEmpty();
+      assertThat(say(found.words())).startsWith("Too small to tell");
+    }
   }
 
   @Example
   void oneTurnIsMeasuredAndAnotherThreadIsNoted() {
-    // 0.4 mm at a horn of 12 mm are 1.91°, at a chord of 50 mm 1.67 mm.
+    // 0.4 mm at a horn of 12 mm are 1.91°, at a chord of 50 mm 1.67 mm; a ruler tells two turns.
     double turn = step(PLAIN, "turn/right").figures().get(0).expected();
-    assertThat(turn).isCloseTo(1.67, within(0.02));
+    assertThat(turn).isCloseTo(2 * 1.67, within(0.04));
     assertThat(judged(PLAIN, "turn/right", turn * 1.2).agrees()).isTrue();
     assertThat(judged(PLAIN, "turn/right", turn * 10).asks()).isTrue();
     assertThat(judged(PLAIN, "turn/right", turn / 25.4).agrees()).isFalse();
