@@ -82,8 +82,9 @@ describe("what grounds a model", () => {
     expect(screen.getByText("Cleared to fly.")).toBeInTheDocument();
   });
 
-  it("says what is missing, each with the way to where it is done, and is never green", () => {
+  it("says what is missing, each with the way to where it is done, and is never green", async () => {
     const { unmount } = show(<CheckVerdict model={3} grounding={NOT_YET} />);
+    await userEvent.click(screen.getByRole("button", { name: /Not cleared yet/ }));
     expect(screen.queryByText("Cleared to fly.")).toBeNull();
     const note = screen.getByRole("note");
     expect(note).toHaveAttribute("data-verdict", "NOT_YET");
@@ -119,6 +120,7 @@ describe("what grounds a model", () => {
   it("takes the pilot's reason and sends it as it was typed", async () => {
     const asked = program({ "PUT /api/aircraft/3/clearance": {} });
     show(<CheckVerdict model={3} grounding={NOT_YET} />);
+    await userEvent.click(screen.getByRole("button", { name: /Not cleared yet/ }));
     await userEvent.click(screen.getByRole("button", { name: "Fly it all the same" }));
     const keep = screen.getByRole("button", { name: "Keep this reason" });
     expect(keep).toBeDisabled();

@@ -1,6 +1,7 @@
 import { Link } from "react-router";
 import { Check, LoaderCircle, TriangleAlert } from "lucide-react";
 import type { Grounding } from "@/api/queries";
+import { Fold } from "@/ui/fold";
 import { AgainstIt } from "./AgainstIt";
 
 /** Where what grounds a model is mended: a rule on the rig, a hazard among the hazards, a look again. */
@@ -133,12 +134,20 @@ export function CheckVerdict({ model, grounding }: Shown) {
   ) : (
     <div className="mb-3">
       {grounding.reasons.length === 0 &&
-        grounding.missing.every((one) => one.lack !== "SEARCHING") && (
-          <p className="mb-1 text-sm">
-            No rule or hazard stops this setup. Not yet checked on the model.
-          </p>
-        )}
-      <Grounded model={model} grounding={grounding} most={Infinity} />
+      grounding.missing.every((one) => one.lack !== "SEARCHING") ? (
+        <Fold
+          title={
+            <span className="text-sm">
+              {grounding.because === "" ? "Not cleared yet." : "Flown at your word."} No rule or
+              hazard stops this setup; what is missing on the model: {grounding.missing.length}.
+            </span>
+          }
+        >
+          <Grounded model={model} grounding={grounding} most={Infinity} />
+        </Fold>
+      ) : (
+        <Grounded model={model} grounding={grounding} most={Infinity} />
+      )}
     </div>
   );
 }

@@ -65,7 +65,7 @@ class SettledStoriesTest extends Story {
     lookAtEverySurface(page);
     done.click();
     page.waitForURL("**/rig");
-    assertThat(page.locator("[data-next=CONFIRM]")).isVisible();
+    assertThat(page.locator("[data-next=MAKE_READY]")).isVisible();
     page.close();
   }
 

@@ -24,12 +24,7 @@ class CalculationController {
   private final ObjectReader reader;
 
   CalculationController(ObjectMapper mapper) {
-    reader =
-        mapper
-            .reader()
-            .without(
-                DeserializationFeature.FAIL_ON_MISSING_CREATOR_PROPERTIES,
-                DeserializationFeature.FAIL_ON_NULL_CREATOR_PROPERTIES);
+    reader = mapper.reader().without(DeserializationFeature.FAIL_ON_MISSING_CREATOR_PROPERTIES);
   }
 
   @PostMapping("/response")

@@ -34,7 +34,9 @@ public final class JsonProblems {
       return InvalidInputException.of(path(format), format.getValue(), wanted(format));
     }
     if (e instanceof InvalidNullException absent) {
-      return InvalidInputException.of(path(absent), "null", Said.of("demand.given"));
+      String path = path(absent);
+      Object found = path.endsWith("]") ? "null" : Said.of("given.missing");
+      return InvalidInputException.of(path, found, Said.of("demand.given"));
     }
     if (e instanceof ValueInstantiationException impossible) {
       return InvalidInputException.of(

@@ -53,6 +53,23 @@ class ChecksTest extends Pilot {
   }
 
   @Test
+  void aReadingNobodyTookIsKeptAsNone() throws Exception {
+    String at = newModel();
+    JsonNode run = begin(at, "RANGE");
+    String path = at + "/checks/" + run.get("id").asLong() + "/answers";
+    ObjectNode answer = answer(run.at("/steps/0/id").asText(), "RIGHT", 0);
+    for (String count : List.of("fadesFirst", "fadesSecond", "lostFrames", "holds")) {
+      answer.putNull(count);
+    }
+    Answer noted = put(path, answer);
+    assertThat(noted.status()).as(noted.body()).isEqualTo(200);
+    assertThat(noted.json().at("/answers/0/holds").isNull()).isTrue();
+    Answer refused = put(path, answer.putNull("note"));
+    assertThat(refused.status()).isEqualTo(422);
+    assertThat(refused.body()).contains("note is missing");
+  }
+
+  @Test
   void aCheckIsAnsweredStepByStepAndResumed() throws Exception {
     String at = newModel();
     JsonNode run = begin(at, "FLIGHT");

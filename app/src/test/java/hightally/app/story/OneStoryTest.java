@@ -144,6 +144,24 @@ class OneStoryTest extends Pilot {
     assertThat(next(at)).isEqualTo("ADJUST");
   }
 
+  /** A balance point that was not noted voids nothing and is kept as none. */
+  @Test
+  void aBalancePointNobodyNotedIsEmpty() throws Exception {
+    String at = newModel();
+    for (int day = 1; day <= 3; day++) {
+      ObjectNode report = report(0, 12, 0).put("flownOn", "2026-10-0" + day);
+      if (day == 2) {
+        report.putNull("cgMm");
+      }
+      Answer added = post(at + "/flights", Map.of("revisionNumber", 1, "report", report));
+      assertThat(added.status()).as(added.body()).isEqualTo(201);
+    }
+    assertThat(get(at + "/standing").json().at("/series/1/agreeing").asInt()).isEqualTo(3);
+    JsonNode flights = get(at + "/flights").json().get("items");
+    assertThat(flights.findValues("cgMm")).anyMatch(JsonNode::isNull).anyMatch(JsonNode::isNumber);
+    assertThat(get(at + "/coach").status()).isEqualTo(200);
+  }
+
   @Test
   void whatTheSimulatedModelFlewNeverCounts() throws Exception {
     String at = newModel();
