@@ -82,7 +82,9 @@ class FlyStoriesTest extends Story {
     page.waitForURL("**/fly");
     assertThat(page.getByText("Flown without being cleared: Only to see")).isVisible();
     page.navigate(app.address());
-    assertThat(page.locator("article [data-grounded]").last()).containsText("one hold");
+    assertThat(
+            page.locator("article:has(a[href*='/models/" + model + "/']) [data-grounded]").first())
+        .containsText("one hold");
     page.close();
   }
 
