@@ -125,12 +125,14 @@ function ModelCard({ one }: { one: HangarEntry }) {
           >
             Bench
           </Link>
-          <Link
-            to={`/models/${one.id}/fly/new`}
-            className={`${buttonClass("plain")} !min-h-8 text-sm`}
-          >
-            Log a flight
-          </Link>
+          {one.grounding.verdict === "CLEAR" && (
+            <Link
+              to={`/models/${one.id}/fly/new`}
+              className={`${buttonClass("plain")} !min-h-8 text-sm`}
+            >
+              Log a flight
+            </Link>
+          )}
         </div>
       </div>
     </article>
