@@ -49,6 +49,17 @@ describe("the hangar", () => {
     expect(screen.queryByLabelText("Find a model")).not.toBeInTheDocument();
   });
 
+  it("leads to a flight only where a model is cleared", async () => {
+    const missing = [{ lack: "FULL_CHECK", words: "It was never checked in full." }] as const;
+    const grounding = { ...entry(2).grounding, verdict: "NOT_YET" as const, missing: [...missing] };
+    program({ "GET /api/aircraft": { items: [entry(1), entry(2, { grounding })], total: 2 } });
+    show(<HangarPage />);
+    expect(await screen.findByText(/never checked in full/)).toBeInTheDocument();
+    const flights = screen.getAllByRole("link", { name: "Log a flight" });
+    expect(flights.map((one) => one.getAttribute("href"))).toEqual(["/models/1/fly/new"]);
+    expect(screen.getByRole("link", { name: "Full check" })).toBeInTheDocument();
+  });
+
   it("shows many in parts and finds one by its name", async () => {
     program({ "GET /api/aircraft": hangar });
     show(<HangarPage />);
