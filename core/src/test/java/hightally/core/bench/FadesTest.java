@@ -31,6 +31,9 @@ class FadesTest {
   private static final int STEPS = 60;
   private static final int FLICKS = 12;
 
+  /** Where its timer comes to its limit, seconds. */
+  private static final double SOON = 1;
+
   /** A program whose conditions wait, whose timer comes to its limit and whose wings are slowed. */
   private static Setup inTime(long seed) {
     Setup setup = RandomPrograms.waiting(seed);
@@ -56,7 +59,7 @@ class FadesTest {
 
   private static Condition soon(Condition one) {
     return one.kind() == ConditionKind.TIMER_ABOVE
-        ? new Condition(one.id(), one.name(), one.kind(), one.subject(), 1, List.of(), 0)
+        ? new Condition(one.id(), one.name(), one.kind(), one.subject(), SOON, List.of(), 0)
         : one;
   }
 
@@ -91,7 +94,7 @@ class FadesTest {
   }
 
   /** Pauses of any length before flicks: what comes after does not begin before them. */
-  @Property(tries = 300, seed = "20261130")
+  @Property(tries = 300)
   void aSceneGoesAsOnThePlainBenchWhateverIsFlickedWhenever(@ForAll long seed) {
     Setup setup = inTime(seed);
     Random random = new Random(seed);
@@ -100,8 +103,12 @@ class FadesTest {
     BenchRun run = new BenchRun(SignalPath.of(setup));
     run.step(new BenchHands(moment, false), 0);
     PlainBench plain = new PlainBench(setup, moment);
+    int passed = 0;
     for (int i = 0; i < FLICKS; i++) {
       int ticks = random.nextInt(3) == 0 ? random.nextInt(3) : random.nextInt(150);
+      // At the very tick at which a timer comes to its limit either answer would do.
+      ticks += passed + ticks == Math.round(SOON / PlainBench.TICK) ? 1 : 0;
+      passed += ticks;
       moment = random.nextInt(3) > 0 ? moved(moment, random) : moment;
       plain.pass(ticks);
       plain.set(moment);
