@@ -20,7 +20,7 @@ export function Became() {
     void worked(
       move.mutateAsync({
         setup: draft.present,
-        moment: bench,
+        moment: one.moment,
         wish: {
           kind: one.typed.kind,
           subject: one.typed.subject,

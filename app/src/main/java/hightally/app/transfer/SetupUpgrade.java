@@ -59,9 +59,22 @@ final class SetupUpgrade {
         sixth.path("formatVersion").asInt() == 6
             ? new SetupUpgrade(mapper, sixth.deepCopy()).withMovements()
             : sixth;
-    return seventh.path("formatVersion").asInt() == 7
-        ? new SetupUpgrade(mapper, seventh.deepCopy()).withLimits()
-        : seventh;
+    JsonNode eighth =
+        seventh.path("formatVersion").asInt() == 7
+            ? new SetupUpgrade(mapper, seventh.deepCopy()).withLimits()
+            : seventh;
+    return eighth.path("formatVersion").asInt() == 8
+        ? new SetupUpgrade(mapper, eighth.deepCopy()).withMoments()
+        : eighth;
+  }
+
+  /** Version 9 knows where a movement was typed. */
+  private JsonNode withMoments() {
+    setup.put("formatVersion", 9);
+    for (ObjectNode typed : each(setup.path("notebook").path("typed"))) {
+      typed.putNull("stood");
+    }
+    return setup;
   }
 
   /**

@@ -22,7 +22,7 @@ class RigTest extends ApiTest {
             MediaType.TEXT_PLAIN,
             resource("older/format-1.json"));
     assertThat(read.status()).as(read.body()).isEqualTo(200);
-    assertThat(read.json().get("formatVersion").asInt()).isEqualTo(8);
+    assertThat(read.json().get("formatVersion").asInt()).isEqualTo(9);
     JsonNode today = json.readTree(resource("kinds/v-tail-flaps.json"));
     for (String stick : List.of("roll", "pitch", "yaw")) {
       JsonNode before = travel(read.json(), stick);

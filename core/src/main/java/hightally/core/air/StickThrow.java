@@ -20,7 +20,7 @@ final class StickThrow {
     for (Feel feel : feels) {
       SignalPath path = SignalPath.of(setup.change().feelSets(List.of()).feel(feel).done());
       int index = path.indexOf(surface);
-      Moment rest = Moment.centred(setup.trims());
+      Moment rest = path.rest(path.basePhase()).withTrims(setup.trims());
       double centred = path.evaluateBase(rest).surfaceDegrees()[index];
       double back = path.evaluateBase(rest.with(Control.PITCH, 1)).surfaceDegrees()[index];
       most = Math.max(most, Math.abs(back - centred));

@@ -26,6 +26,11 @@ public final class Audit {
 
   private Audit() {}
 
+  /** The ids of all rules. */
+  public static List<String> rules() {
+    return RULES.stream().map(Rule::id).toList();
+  }
+
   /** What a pilot should know of this setup, what grounds it first. */
   public static List<Finding> of(SignalPath path) {
     Rig rig = new Rig(path, path.setup().house());

@@ -8,10 +8,9 @@ import hightally.core.channel.Channel;
 import hightally.core.channel.Output;
 import hightally.core.edit.Edit;
 import hightally.core.edit.Figure;
-import hightally.core.phase.Trims;
 import hightally.core.quantity.HouseValues;
 import hightally.core.setup.Setup;
-import hightally.core.signal.Moment;
+import hightally.core.signal.Drive;
 import hightally.core.signal.Positions;
 import hightally.core.signal.SignalPath;
 import java.util.Optional;
@@ -84,13 +83,9 @@ final class Rig {
     return path.output(path.channelBehind(index));
   }
 
-  /** The stick or lever that moves a surface most. */
-  MainDrive mainDrive(int index) {
-    MainDrive shared =
-        MainDrive.of(setup(), setup().surface(channel(index).carries()).orElseThrow());
-    return shared.fullCommandPercent() > 0
-        ? shared
-        : MainDrive.mixed(path, path.channelBehind(index));
+  /** What drives a surface in the phase that is on when no other is. */
+  Drive drive(int index) {
+    return path.drive(index, path.basePhase());
   }
 
   /** Whether some phase makes one side of a surface's roll smaller on purpose. */
@@ -99,9 +94,31 @@ final class Rig {
     return setup().phases().stream().anyMatch(phase -> phase.differential(id) != 0);
   }
 
-  /** Everything with a surface's main stick or lever at a place, and the trims at zero. */
+  /** Everything with a surface's drive at a place, from rest, the trims at zero. */
   Positions at(int index, double stick) {
-    return path.evaluateBase(mainDrive(index).moved(Moment.centred(Trims.ZERO), stick));
+    return path.evaluateBase(drive(index).moved(path.rest(path.basePhase()), stick));
+  }
+
+  /** The command of the channel behind a surface with its drive at a place, percent. */
+  double command(int index, double stick) {
+    return at(index, stick).commandPercent()[path.channelBehind(index)];
+  }
+
+  /**
+   * How far the drive takes a surface both ways, percent of command: where a mix, a rate or the
+   * differential makes the ways unequal on purpose, the smaller of the two.
+   */
+  double equalCommand(int index) {
+    double rest = command(index, 0);
+    return Math.min(Math.abs(command(index, 1) - rest), Math.abs(command(index, -1) - rest));
+  }
+
+  /** Travel from rest for so much command more than at rest, mm, plus up or right. */
+  double travelFor(int index, double command) {
+    Positions rest = at(index, 0);
+    double[] commands = rest.commandPercent().clone();
+    commands[path.channelBehind(index)] += command;
+    return path.ofCommands(commands).travelMm()[index] - rest.travelMm()[index];
   }
 
   /** Travel up (or right) from the centre at full deflection of the main control, mm. */

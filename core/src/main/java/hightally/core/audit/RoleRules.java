@@ -2,7 +2,6 @@ package hightally.core.audit;
 
 import hightally.core.airframe.Surface;
 import hightally.core.audit.Finding.Severity;
-import hightally.core.phase.Trims;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.Said;
 import hightally.core.quantity.Unit;
@@ -86,7 +85,7 @@ final class RoleRules {
   }
 
   private static double moved(Rig rig, int surface, Control control, int stick, int phase) {
-    Moment rest = Moment.centred(Trims.ZERO);
+    Moment rest = rig.path().rest(phase);
     return rig.path().evaluate(rest.with(control, stick), phase).travelMm()[surface]
         - rig.path().evaluate(rest, phase).travelMm()[surface];
   }

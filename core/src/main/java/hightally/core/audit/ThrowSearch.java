@@ -2,6 +2,7 @@ package hightally.core.audit;
 
 import hightally.core.airframe.Servo;
 import hightally.core.airframe.Surface;
+import hightally.core.audit.Finding.Severity;
 import hightally.core.edit.Edit;
 import hightally.core.edit.Edits;
 import hightally.core.edit.Figure;
@@ -23,7 +24,10 @@ import hightally.core.setup.ThrowGoal;
 import hightally.core.signal.SignalPath;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.DoubleStream;
 
 /**
@@ -141,7 +145,25 @@ public final class ThrowSearch {
             .map(choice -> answer(question, rig, index, choice))
             .toList();
     List<ThrowAnswer> met = answers.stream().filter(one -> one.inTheWay().isEmpty()).toList();
-    return (met.isEmpty() ? answers : met).stream().limit(ANSWERS).toList();
+    Set<String> today = grounding(question.setup());
+    // What the rules would ground is no answer, as long as there is another.
+    Map<Boolean, List<ThrowAnswer>> grounds =
+        (met.isEmpty() ? answers : met)
+            .stream()
+                .collect(
+                    Collectors.partitioningBy(
+                        one ->
+                            !today.containsAll(
+                                grounding(Edits.made(question.setup(), one.mend().edits())))));
+    return grounds.get(grounds.get(false).isEmpty()).stream().limit(ANSWERS).toList();
+  }
+
+  /** What grounds a setup by the rules, by rule and place. */
+  private static Set<String> grounding(Setup setup) {
+    return Audit.of(SignalPath.of(setup)).stream()
+        .filter(one -> one.severity() == Severity.GROUNDS)
+        .map(one -> one.rule() + "/" + one.surface())
+        .collect(Collectors.toSet());
   }
 
   /** What the setup as it stands makes of a choice of holes. */
@@ -190,7 +212,11 @@ public final class ThrowSearch {
 
   /** Command at full stick of the main control, as a fraction of nominal full travel. */
   private static double fullCommand(Rig rig, int index) {
-    double command = rig.mainDrive(index).fullCommandPercent() / 100;
+    Rig most = new Rig(SignalPath.of(ThrowEnds.atLargestRate(rig.setup())), rig.house());
+    double rest = most.command(index, 0);
+    double command =
+        Math.max(Math.abs(most.command(index, 1) - rest), Math.abs(most.command(index, -1) - rest))
+            / 100;
     if (command == 0) {
       throw InvalidInputException.of(
           "surface", rig.surface(index).id(), Said.of("demand.oneSomeStickMovesShare"));

@@ -36,11 +36,14 @@ final class TravelRules {
     List<Finding> findings = new ArrayList<>();
     rig.surfaces()
         .filter(rig::drivenByServo)
-        .filter(i -> !rig.mainDrive(i).oneWay() && !rig.differential(i))
+        .filter(i -> !rig.drive(i).oneWay() && !rig.differential(i))
         .forEach(
             i -> {
-              double plus = rig.plusMm(i);
-              double minus = rig.minusMm(i);
+              double command = rig.equalCommand(i);
+              double one = rig.travelFor(i, command);
+              double other = rig.travelFor(i, -command);
+              double plus = Math.max(0, Math.max(one, other));
+              double minus = -Math.min(0, Math.min(one, other));
               double difference = Math.abs(plus - minus);
               double limit = Math.max(rig.house().unevenMm(), 0.1 * Math.max(plus, minus));
               if (difference > limit) {
@@ -57,7 +60,8 @@ final class TravelRules {
                         Quantity.mm(minus),
                         "way2",
                         rig.surface(i).way(-1));
-                List<Mend> mends = shorten(rig, i, plus > minus, Math.min(plus, minus));
+                List<Mend> mends =
+                    shorten(rig, i, plus > minus, Math.min(plus, minus) / Math.max(plus, minus));
                 findings.add(
                     finding(rule, rig, i, title, difference, limit, Unit.MILLIMETRES, mends));
               }
@@ -77,8 +81,9 @@ final class TravelRules {
   private static void pair(Rule rule, Rig rig, int left, int right, List<Finding> findings) {
     double limit = rig.house().pairMm();
     for (boolean plus : new boolean[] {true, false}) {
-      double leftMm = plus ? rig.plusMm(left) : rig.minusMm(left);
-      double rightMm = plus ? rig.plusMm(right) : rig.minusMm(right);
+      double command = Math.min(command(rig, left, plus), command(rig, right, plus));
+      double leftMm = reached(rig, left, plus, command);
+      double rightMm = reached(rig, right, plus, command);
       double difference = Math.abs(leftMm - rightMm);
       if (difference > limit) {
         int larger = leftMm > rightMm ? left : right;
@@ -95,7 +100,8 @@ final class TravelRules {
                 rig.surface(right).name(),
                 "rightMm",
                 Quantity.mm(rightMm));
-        List<Mend> mends = shorten(rig, larger, plus, Math.min(leftMm, rightMm));
+        double part = Math.min(leftMm, rightMm) / Math.max(leftMm, rightMm);
+        List<Mend> mends = shorten(rig, larger, plus, part);
         findings.add(finding(rule, rig, larger, title, difference, limit, Unit.MILLIMETRES, mends));
       }
     }
@@ -106,13 +112,25 @@ final class TravelRules {
    * Where other surfaces hang on the channel it would change them as well: then only hands can mend
    * it.
    */
-  private static List<Mend> shorten(Rig rig, int i, boolean plus, double wantedMm) {
-    return rig.alone(i) ? List.of(endpointMend(rig, i, plus, wantedMm)) : List.of();
+  private static List<Mend> shorten(Rig rig, int i, boolean plus, double part) {
+    return rig.alone(i) ? List.of(endpointMend(rig, i, plus, part)) : List.of();
   }
 
-  private static Mend endpointMend(Rig rig, int i, boolean plus, double wantedMm) {
+  /** The command its drive brings on the way that raises it, or lowers it, as a size. */
+  private static double command(Rig rig, int i, boolean plus) {
+    boolean plain = rig.at(i, 1).travelMm()[i] > rig.at(i, -1).travelMm()[i];
+    return Math.abs(rig.command(i, plain == plus ? 1 : -1) - rig.command(i, 0));
+  }
+
+  /** How far so much command takes it up, or down, as a size. */
+  private static double reached(Rig rig, int i, boolean plus, double command) {
+    double one = rig.travelFor(i, command);
+    double other = rig.travelFor(i, -command);
+    return plus ? Math.max(0, Math.max(one, other)) : -Math.min(0, Math.min(one, other));
+  }
+
+  private static Mend endpointMend(Rig rig, int i, boolean plus, double part) {
     Channel channel = rig.channel(i);
-    double found = plus ? rig.plusMm(i) : rig.minusMm(i);
     double command =
         rig.at(i, 1).travelMm()[i] > rig.at(i, -1).travelMm()[i]
             ? (plus ? 1 : -1)
@@ -120,7 +138,7 @@ final class TravelRules {
     double pulse = rig.at(i, command).pulseMicroseconds()[rig.path().channelBehind(i)];
     boolean high = pulse > rig.output(i).pulse(0);
     double endpoint = high ? channel.endpointHighPercent() : channel.endpointLowPercent();
-    double value = Math.round(endpoint * wantedMm / found);
+    double value = Math.round(endpoint * part);
     Figure end = high ? Figure.ENDPOINT_HIGH : Figure.ENDPOINT_LOW;
     Said words =
         Said.of(

@@ -54,7 +54,7 @@ final class SharedAilerons {
     SignalPath path = SignalPath.of(setup);
     int phase = setup.phases().size() - 1;
     int index = path.indexOf(one.id());
-    Moment rest = Moment.centred(setup.trims());
+    Moment rest = path.rest(phase).withTrims(setup.trims());
     double still = path.evaluate(rest, phase).travelMm()[index];
     double right = path.evaluate(rest.with(Control.ROLL, 1), phase).travelMm()[index] - still;
     double left = path.evaluate(rest.with(Control.ROLL, -1), phase).travelMm()[index] - still;

@@ -114,7 +114,7 @@ public final class WishNotes {
   /** The most a surface of a control travels at full stick, mm. */
   private double most(Control control, Phase phase) {
     int index = setup.phases().indexOf(phase);
-    Moment rest = Moment.centred(setup.trims()).withThrottle(0.5, false);
+    Moment rest = path.rest(index).withTrims(setup.trims());
     double[] centred = path.evaluate(rest, index).travelMm();
     double most = 0;
     for (double stick : new double[] {-1, 1}) {

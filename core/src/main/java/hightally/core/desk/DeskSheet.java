@@ -19,8 +19,6 @@ public record DeskSheet(
   public static DeskSheet of(SignalPath path, Moment bench) {
     Validation.check(bench);
     return new DeskSheet(
-        PhaseStand.of(path, bench),
-        Reach.of(path, bench),
-        TypedMovements.became(path.setup(), bench));
+        PhaseStand.of(path, bench), Reach.of(path, bench), TypedMovements.became(path));
   }
 }

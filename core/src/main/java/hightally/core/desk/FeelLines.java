@@ -1,12 +1,12 @@
 package hightally.core.desk;
 
 import hightally.core.airframe.Surface;
-import hightally.core.hazard.Nearest;
 import hightally.core.phase.Phase;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.Said;
 import hightally.core.response.FeelSet;
 import hightally.core.signal.Moment;
+import hightally.core.signal.Nearest;
 import hightally.core.signal.Positions;
 import hightally.core.signal.SignalPath;
 import java.util.ArrayList;

@@ -1,10 +1,11 @@
 package hightally.core.desk;
 
-import hightally.core.hazard.Nearest;
+import hightally.core.hazard.HandsMoved;
 import hightally.core.phase.Phase;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.Said;
 import hightally.core.signal.Moment;
+import hightally.core.signal.Nearest;
 import hightally.core.signal.Positions;
 import hightally.core.signal.SignalPath;
 import hightally.core.signal.TallyMaker;
@@ -79,7 +80,7 @@ public record PhaseStand(
       return new PhaseStand(id, false, false, List.of(), still, List.of());
     }
     Moment moment = found.get();
-    List<Said> moved = Nearest.moved(path, still, moment);
+    List<Said> moved = HandsMoved.between(path, still, moment);
     return new PhaseStand(id, true, moved.isEmpty(), moved, moment, stands(path, moment));
   }
 

@@ -1,12 +1,13 @@
 package hightally.core.desk;
 
-import hightally.core.hazard.Nearest;
+import hightally.core.hazard.HandsMoved;
 import hightally.core.mix.Mix;
 import hightally.core.mix.MixTarget;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.Said;
 import hightally.core.setup.Setup;
 import hightally.core.signal.Moment;
+import hightally.core.signal.Nearest;
 import hightally.core.signal.SignalPath;
 import hightally.core.signal.TallyMaker;
 import java.util.ArrayList;
@@ -78,9 +79,9 @@ public record Reach(String mix, boolean here, String phase, List<Said> moved, Li
     String phase = path.setup().phases().get(path.phase(stands)).id();
     return new Reach(
         mix.id(),
-        Nearest.moved(path, still, stands).isEmpty(),
+        HandsMoved.between(path, still, stands).isEmpty(),
         phase,
-        Nearest.moved(path, still, stands),
+        HandsMoved.between(path, still, stands),
         ends);
   }
 

@@ -2,7 +2,6 @@ package hightally.core.desk;
 
 import hightally.core.airframe.Surface;
 import hightally.core.edit.Strengths;
-import hightally.core.hazard.Nearest;
 import hightally.core.mix.Mix;
 import hightally.core.phase.Trims;
 import hightally.core.quantity.Control;
@@ -15,7 +14,9 @@ import hightally.core.response.FeelSet;
 import hightally.core.setup.Setup;
 import hightally.core.setup.TypedMovement;
 import hightally.core.setup.TypedMovement.Kind;
+import hightally.core.setup.TypedStand;
 import hightally.core.signal.Moment;
+import hightally.core.signal.Nearest;
 import hightally.core.signal.Positions;
 import hightally.core.signal.SignalPath;
 import hightally.core.signal.TallyMaker;
@@ -47,15 +48,24 @@ public final class TypedMovements {
   private final int phase;
   private final Trims trims;
 
-  private TypedMovements(Setup setup, Moment bench, MovementWish wish) {
-    this.setup = setup;
+  private TypedMovements(SignalPath path, Moment bench, MovementWish wish) {
+    this.path = path;
     this.wish = wish;
-    path = SignalPath.of(setup);
+    setup = path.setup();
     surface = path.indexOf(wish.surface());
     still = Reach.centred(bench);
-    moment = where();
-    phase = path.phase(moment);
-    trims = path.program().trims(moment, phase);
+    moment = where().orElse(null);
+    phase = moment == null ? 0 : path.phase(moment);
+    trims = moment == null ? setup.trims() : path.program().trims(moment, phase);
+  }
+
+  /** One to be set. */
+  private static TypedMovements at(Setup setup, Moment bench, MovementWish wish) {
+    TypedMovements found = new TypedMovements(SignalPath.of(setup), bench, wish);
+    if (found.moment == null) {
+      throw InvalidInputException.of("subject", wish.subject(), Said.of("demand.comesOn"));
+    }
+    return found;
   }
 
   /**
@@ -66,15 +76,13 @@ public final class TypedMovements {
    */
   public static Setup made(Setup setup, Moment bench, MovementWish wish) {
     Validation.check(wish);
-    Setup one = new TypedMovements(setup, bench, wish).set();
+    Setup one = at(setup, bench, wish).set();
     Optional<Surface> pair = setup.surface(wish.surface()).flatMap(setup::pairOf);
     if (!wish.pair() || pair.isEmpty()) {
       return one;
     }
     double sign = sign(setup, wish, pair.get().id());
-    return sign == 0
-        ? one
-        : new TypedMovements(one, bench, wish.at(pair.get().id(), sign * wish.signed())).set();
+    return sign == 0 ? one : at(one, bench, wish.at(pair.get().id(), sign * wish.signed())).set();
   }
 
   /** Whether the mirrored surface moves the same way, 1, or the other, -1; 0 for not at all. */
@@ -91,10 +99,10 @@ public final class TypedMovements {
   }
 
   /** What is typed in a setup and has become something else, since a linkage was changed. */
-  public static List<Became> became(Setup setup, Moment bench) {
+  public static List<Became> became(SignalPath path) {
     List<Became> all = new ArrayList<>();
-    for (TypedMovement typed : setup.notebook().typed()) {
-      became(setup, bench, typed).ifPresent(all::add);
+    for (TypedMovement typed : path.setup().notebook().typed()) {
+      became(path, typed).ifPresent(all::add);
     }
     return all;
   }
@@ -104,11 +112,28 @@ public final class TypedMovements {
    *
    * @param now what it is, in the unit it was typed in
    * @param percent what stands there, as it would be typed in percent
+   * @param moment where it was typed, and is to be set again
    * @param words both, in words
    */
-  public record Became(TypedMovement typed, double now, double percent, Said words) {}
+  public record Became(
+      TypedMovement typed, double now, double percent, Moment moment, Said words) {}
 
-  private static Optional<Became> became(Setup setup, Moment bench, TypedMovement typed) {
+  /** Where a movement was typed; rest for one that does not know. */
+  private static Moment typedAt(SignalPath path, TypedMovement typed) {
+    TypedStand stood = typed.stood();
+    Moment moment = path.rest(path.basePhase()).withTrims(path.setup().trims());
+    if (stood == null) {
+      return moment;
+    }
+    moment = moment.withThrottle(stood.throttle(), stood.throttleCut());
+    for (int i = 0; i < path.setup().transmitter().inputs().size(); i++) {
+      moment = moment.withInput(i, i < stood.inputs().size() ? stood.inputs().get(i) : 0);
+    }
+    return moment;
+  }
+
+  private static Optional<Became> became(SignalPath path, TypedMovement typed) {
+    Setup setup = path.setup();
     if (!stands(setup, typed)) {
       return Optional.empty();
     }
@@ -123,8 +148,14 @@ public final class TypedMovements {
             typed.unit(),
             false,
             false);
-    TypedMovements movements = new TypedMovements(setup, bench, wish);
-    double now = movements.measured(movements.path, typed.trims());
+    TypedMovements movements = new TypedMovements(path, typedAt(path, typed), wish);
+    if (movements.moment == null) {
+      return Optional.empty();
+    }
+    double now =
+        typed.stood() == null
+            ? movements.measured(movements.path, typed.trims())
+            : movements.between(typed.stood());
     double shown = typed.unit() == Unit.DEGREES ? 0.1 : MISS;
     if (Math.abs(now - typed.value()) <= shown) {
       return Optional.empty();
@@ -139,7 +170,7 @@ public final class TypedMovements {
             "now",
             new Quantity(now, typed.unit(), 1));
     double percent = typed.kind() == Kind.MIX ? movements.arrives() : typed.percent();
-    return Optional.of(new Became(typed, now, percent, words));
+    return Optional.of(new Became(typed, now, percent, movements.moment, words));
   }
 
   /** Whether what it belongs to is there and still stands at the percent it came to. */
@@ -189,15 +220,12 @@ public final class TypedMovements {
         setup.surfaces().get(surface).name());
   }
 
-  private Moment where() {
-    Optional<Moment> found =
-        switch (wish.kind()) {
-          case PRESET, DIFFERENTIAL -> PhaseStand.where(path, still, phaseIndex());
-          case MIX -> Reach.where(path, still, setup.mixes().indexOf(mix(setup, wish.subject())));
-          default -> whereRated();
-        };
-    return found.orElseThrow(
-        () -> InvalidInputException.of("subject", wish.subject(), Said.of("demand.comesOn")));
+  private Optional<Moment> where() {
+    return switch (wish.kind()) {
+      case PRESET, DIFFERENTIAL -> PhaseStand.where(path, still, phaseIndex());
+      case MIX -> Reach.where(path, still, setup.mixes().indexOf(mix(setup, wish.subject())));
+      default -> whereRated();
+    };
   }
 
   private int phaseIndex() {
@@ -253,7 +281,8 @@ public final class TypedMovements {
             wish.unit(),
             Strengths.percent(
                 changed, wish.kind(), wish.subject(), wish.surface(), wish.plusSide()),
-            trims);
+            trims,
+            stood(SignalPath.of(changed)));
     typed.removeIf(now::sameAs);
     if (wish.unit() != Unit.PERCENT) {
       typed.add(now);
@@ -329,6 +358,47 @@ public final class TypedMovements {
     return (low + high) / 2;
   }
 
+  /** Where it is typed, and the commands it goes between. */
+  private TypedStand stood(SignalPath on) {
+    double from;
+    double to;
+    if (wish.kind().sized()) {
+      from = command(on, moment);
+      to = command(on, full());
+    } else {
+      TallyMaker.Added adds =
+          wish.kind() == Kind.MIX ? adds(on) : TallyMaker.ofPreset(on, moment, surface);
+      from = adds.fromPercent();
+      to = from + adds.percent();
+    }
+    return new TypedStand(moment.throttle(), moment.throttleCut(), moment.inputs(), from, to);
+  }
+
+  private double command(SignalPath on, Moment there) {
+    return on.evaluateTrimmed(there, phase, trims).commandPercent()[on.channelBehind(surface)];
+  }
+
+  /** What it is between two commands through the servo, the rod and the horn as they are. */
+  private double between(TypedStand stood) {
+    double moved = at(stood.toPercent()) - at(stood.fromPercent());
+    return wish.kind().sized() ? Math.abs(moved) : moved;
+  }
+
+  private double at(double command) {
+    double[] commands = new double[setup.channels().size()];
+    commands[path.channelBehind(surface)] = command;
+    return of(path.ofCommands(commands));
+  }
+
+  /** The moment with the stick where a rate or a differential is typed. */
+  private Moment full() {
+    if (wish.kind() == Kind.DIFFERENTIAL) {
+      double share = setup.surfaces().get(surface).shares().roll();
+      return moment.with(Control.ROLL, share > 0 ? -1 : 1);
+    }
+    return moment.with(control(), wish.plusSide() ? 1 : -1);
+  }
+
   /** What a setup's movement is, in the unit that is asked. */
   private double measured(SignalPath on, Trims inEffect) {
     return switch (wish.kind()) {
@@ -337,13 +407,7 @@ public final class TypedMovements {
         yield wish.unit() == Unit.DEGREES ? adds.degrees() : adds.mm();
       }
       case MIX -> added(on);
-      case RATE_ROLL, RATE_PITCH, RATE_YAW ->
-          Math.abs(from(on, inEffect, moment.with(control(), wish.plusSide() ? 1 : -1)));
-      case DIFFERENTIAL -> {
-        double share = setup.surfaces().get(surface).shares().roll();
-        Moment down = moment.with(Control.ROLL, share > 0 ? -1 : 1);
-        yield Math.abs(from(on, inEffect, down));
-      }
+      default -> Math.abs(from(on, inEffect, full()));
     };
   }
 

@@ -7,6 +7,7 @@ import hightally.core.mix.CurvePoint;
 import hightally.core.mix.Mix;
 import hightally.core.mix.MixSource;
 import hightally.core.mix.MixTarget;
+import hightally.core.mix.SourceOf;
 import hightally.core.phase.Phase;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.InvalidInputException;
@@ -18,15 +19,21 @@ import hightally.core.quantity.Validation;
 import hightally.core.quantity.Within;
 import hightally.core.response.Response;
 import hightally.core.setup.Setup;
+import hightally.core.signal.SignalPath;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
+import java.util.function.ToDoubleFunction;
 import java.util.stream.Collectors;
 
 /** Common mixes built from what the pilot knows, the weights worked out from the airframe. */
 public final class MixGallery {
   private static final double FULL = 100;
+
+  /** A throttle curve that stays so near the stop drives no motor. */
+  private static final double STILL_PERCENT = 2;
 
   private MixGallery() {}
 
@@ -133,6 +140,11 @@ public final class MixGallery {
     boolean needsLever() {
       return this == BRAKES_ON_LEVER || this == LEVER_TO_ELEVATOR;
     }
+
+    /** Whether it brakes by the throttle stick, which then can drive no motor. */
+    boolean brakesByThrottle() {
+      return this == BRAKES_ON_STICK || this == BRAKES_TO_ELEVATOR;
+    }
   }
 
   /**
@@ -140,6 +152,7 @@ public final class MixGallery {
    *
    * @param needsLever whether it is about a lever, which must be named
    * @param asksPreset whether the phase named is the one whose preset is meant, not where it acts
+   * @param note what must be arranged first, or what is there already; nothing where nothing is
    */
   public record RecipeCard(
       Recipe recipe,
@@ -148,7 +161,8 @@ public final class MixGallery {
       Said asks,
       double start,
       boolean needsLever,
-      boolean asksPreset) {}
+      boolean asksPreset,
+      Said note) {}
 
   /**
    * What is asked.
@@ -194,8 +208,49 @@ public final class MixGallery {
                     one.asks,
                     one.start,
                     one.needsLever(),
-                    one == Recipe.ELEVATOR_TO_FLAP))
+                    one == Recipe.ELEVATOR_TO_FLAP,
+                    note(model, one, lever)))
         .toList();
+  }
+
+  private static Said note(Setup model, Recipe recipe, String lever) {
+    List<Phase> driven = model.phases().stream().filter(one -> drives(model, one)).toList();
+    if (recipe.brakesByThrottle() && !driven.isEmpty()) {
+      return Said.of(
+          "edit.stickDrivesMotor",
+          "phases",
+          Said.list(names(driven).stream().map(Said::text).toList()));
+    }
+    Mix mix = made(new RecipeAsked(model, recipe, recipe.start, "", lever, List.of(), ""));
+    return model.mixes().stream()
+        .filter(one -> alike(one, mix))
+        .findFirst()
+        .map(one -> Said.of("edit.addsTo", "mix", one.name()))
+        .orElse(Said.NOTHING);
+  }
+
+  private static List<String> names(List<Phase> phases) {
+    return phases.stream().map(Phase::name).toList();
+  }
+
+  /** Whether two mixes bring the same stick or lever to the same surface. */
+  private static boolean alike(Mix one, Mix other) {
+    boolean sticks = one.source().of() == SourceOf.STICK && other.source().of() == SourceOf.STICK;
+    return (sticks || one.source() == other.source())
+        && one.subject().equals(other.subject())
+        && one.targets().stream()
+            .map(MixTarget::target)
+            .anyMatch(
+                target -> other.targets().stream().anyMatch(two -> two.target().equals(target)));
+  }
+
+  /** Whether the throttle stick drives a motor in a phase. */
+  private static boolean drives(Setup setup, Phase phase) {
+    double stop = setup.power().stopPercent();
+    return !setup.airframe().motors().isEmpty()
+        && setup.power().throttleInput().isEmpty()
+        && setup.power().curve(phase.id()).points().stream()
+            .anyMatch(one -> Math.abs(one.y() - stop) > STILL_PERCENT);
   }
 
   /** Whether the model has what moves the mix. */
@@ -218,6 +273,15 @@ public final class MixGallery {
     }
     List<Mix> mixes = new ArrayList<>(setup.mixes());
     Recipe recipe = asked.recipe();
+    List<Phase> driven =
+        setup.phases().stream()
+            .filter(one -> asked.phases().isEmpty() || asked.phases().contains(one.id()))
+            .filter(one -> recipe.brakesByThrottle() && drives(setup, one))
+            .toList();
+    if (!driven.isEmpty()) {
+      throw InvalidInputException.of(
+          "phases", String.join(", ", names(driven)), Said.of("demand.phasesWithoutMotorOnStick"));
+    }
     mixes.add(mix.named(naming.of(recipe.title, 80), naming.of(recipe.reason, 300)));
     return Validation.check(setup.change().mixes(mixes).done());
   }
@@ -304,7 +368,7 @@ public final class MixGallery {
     }
     double down = 1 - acting(asked).differential(ailerons.get(0).id());
     return RecipeTargets.sided(RecipeTargets.flaps(setup)).stream()
-        .filter(one -> !ailerons.contains(one))
+        .filter(one -> !ailerons.contains(one) && one.shares().roll() == 0)
         .map(
             one ->
                 RecipeTargets.side(one) > 0
@@ -353,17 +417,26 @@ public final class MixGallery {
    */
   private static Mix stick(
       RecipeAsked asked, String subject, List<MixTarget> targets, double plus, double minus) {
-    double full = full(asked.setup(), Control.named(subject));
-    boolean little = FULL * Math.max(Math.abs(plus), Math.abs(minus)) > Mix.MOST_PERCENT * full;
-    double part = little ? 1 : full / FULL;
+    Response rate = rate(asked, Control.named(subject));
+    boolean little =
+        FULL * Math.abs(plus) > Mix.MOST_PERCENT * rate.ratePositivePercent()
+            || FULL * Math.abs(minus) > Mix.MOST_PERCENT * rate.rateNegativePercent();
+    double up = little ? 1 : rate.ratePositivePercent() / FULL;
+    double down = little ? 1 : rate.rateNegativePercent() / FULL;
     MixSource source = little ? MixSource.STICK : MixSource.RESPONSE;
-    return mix(asked, source, subject, plus / part, minus / part, List.of(), targets);
+    return mix(asked, source, subject, over(plus, up), over(minus, down), List.of(), targets);
   }
 
-  /** What a full stick comes to behind its rate, percent. */
-  private static double full(Setup setup, Control control) {
-    Response response = setup.feel().of(control);
-    return Math.max(response.ratePositivePercent(), response.rateNegativePercent());
+  private static double over(double percent, double part) {
+    return part == 0 ? 0 : percent / part;
+  }
+
+  /** The rates of a stick at rest in the phase a recipe is asked for. */
+  private static Response rate(RecipeAsked asked, Control control) {
+    SignalPath path = SignalPath.of(asked.setup());
+    int phase = asked.setup().phases().indexOf(acting(asked));
+    int set = path.program().decided(path.rest(phase), phase).feel().get(control.ordinal());
+    return (set < 0 ? asked.setup().feel() : asked.setup().feelSets().get(set).feel()).of(control);
   }
 
   /**
@@ -372,19 +445,22 @@ public final class MixGallery {
    */
   private static Mix flap(RecipeAsked asked) {
     Setup setup = asked.setup();
-    List<MixTarget> targets = RecipeTargets.targets(RecipeTargets.flaps(setup), one -> -1);
+    List<Surface> flaps = RecipeTargets.flaps(setup);
     Phase here = acting(asked);
-    double down =
-        setup
-            .phase(asked.preset())
-            .map(
-                phase ->
-                    RecipeTargets.flaps(setup).stream()
-                        .mapToDouble(
-                            flap -> here.presetPercent(flap.id()) - phase.presetPercent(flap.id()))
-                        .max()
-                        .orElse(0))
-            .orElse(asked.percent());
+    Optional<Phase> there = setup.phase(asked.preset());
+    if (there.isEmpty() || flaps.isEmpty()) {
+      List<MixTarget> alike = RecipeTargets.targets(flaps, one -> -1);
+      return stick(asked, "pitch", alike, asked.percent(), asked.percent() / 2);
+    }
+    ToDoubleFunction<Surface> way =
+        flap -> here.presetPercent(flap.id()) - there.get().presetPercent(flap.id());
+    double down = flaps.stream().mapToDouble(way).max().orElse(0);
+    if (down <= 0) {
+      throw InvalidInputException.of("preset", asked.preset(), Said.of("demand.phaseLowerFlaps"));
+    }
+    // Each flap to its own place there; with down elevator half as far, the other way.
+    List<MixTarget> targets =
+        RecipeTargets.targets(flaps, flap -> -Math.max(0, way.applyAsDouble(flap)) / down);
     return stick(asked, "pitch", targets, down, down / 2);
   }
 

@@ -14,6 +14,9 @@ import java.util.function.Predicate;
  * What a common mix moves, picked out by what surfaces and motors are for, never by their names.
  */
 final class RecipeTargets {
+  /** Of the flaps' movement, what the ailerons go up when braking. */
+  private static final double AILERON_PART = 0.3;
+
   private RecipeTargets() {}
 
   interface Factor {
@@ -78,9 +81,13 @@ final class RecipeTargets {
     return having(setup, one -> one.role() == SurfaceRole.NOZZLE && one.sideways() == sideways);
   }
 
+  /** Flaps down with the ailerons up, spoilers up; none where there is neither. */
   static List<MixTarget> braking(Setup setup) {
     List<MixTarget> targets = new ArrayList<>(targets(flaps(setup), one -> -1));
-    targets.addAll(targets(ailerons(setup), one -> 0.3));
+    if (!targets.isEmpty()) {
+      targets.addAll(targets(ailerons(setup), one -> AILERON_PART));
+    }
+    targets.addAll(targets(having(setup, one -> one.role() == SurfaceRole.SPOILER), one -> 1));
     return targets;
   }
 }

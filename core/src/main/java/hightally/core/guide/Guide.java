@@ -7,7 +7,6 @@ import hightally.core.airframe.Surface;
 import hightally.core.channel.Lead;
 import hightally.core.guide.GuideStep.Choice;
 import hightally.core.guide.GuideStep.Figure;
-import hightally.core.phase.Trims;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.Quantity;
 import hightally.core.quantity.Said;
@@ -209,7 +208,7 @@ public final class Guide {
     }
     for (LeverShare lever : carried.shares().levers()) {
       int index = setup.transmitter().inputIndex(lever.input());
-      double travel = moved(surface, Moment.centred(Trims.ZERO).withInput(index, 1));
+      double travel = moved(surface, rest(path).withInput(index, 1));
       String name = setup.transmitter().inputs().get(index).name();
       direction(
           surface, lever.input(), Said.text(name), Said.of("guide.farEnd", "name", name), travel);
@@ -246,14 +245,19 @@ public final class Guide {
   /** Which way, and how far, a surface goes for a stick as it is described, mm. */
   static double described(SignalPath path, Surface surface, Control control) {
     int index = path.indexOf(surface.id());
-    Moment rest = Moment.centred(Trims.ZERO);
+    Moment rest = rest(path);
     return path.evaluateBase(rest.with(control, 1)).travelMm()[index]
         - path.evaluateBase(rest).travelMm()[index];
   }
 
+  /** Where the model rests on the bench. */
+  static Moment rest(SignalPath path) {
+    return path.rest(path.basePhase());
+  }
+
   private double moved(Surface surface, Moment moment) {
     int index = path.indexOf(surface.id());
-    double rest = path.evaluateBase(Moment.centred(Trims.ZERO)).travelMm()[index];
+    double rest = path.evaluateBase(rest(path)).travelMm()[index];
     return path.evaluateBase(moment).travelMm()[index] - rest;
   }
 

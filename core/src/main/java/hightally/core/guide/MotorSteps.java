@@ -5,6 +5,7 @@ import hightally.core.edit.Edit;
 import hightally.core.edit.Figure;
 import hightally.core.edit.Mend;
 import hightally.core.guide.GuideStep.Choice;
+import hightally.core.mix.Curve;
 import hightally.core.power.Power;
 import hightally.core.quantity.Quantity;
 import hightally.core.quantity.Said;
@@ -31,6 +32,8 @@ final class MotorSteps {
   static final String STOPS = "motor-stops";
   static final String RUNS_ON = "motor-runs-on";
   private static final double SAME_MICROSECONDS = 1;
+  private static final double MIDDLE = 0.5;
+  private static final double WHOLE = 100;
 
   private final Setup setup;
   private final Power power;
@@ -72,12 +75,12 @@ final class MotorSteps {
   }
 
   private GuideStep stop(Motor motor) {
-    Quantity back = Quantity.microseconds(stops(motor).pulse(power.stopPercent()));
+    Quantity back = Quantity.microseconds(pulseAtRest(motor));
     return asked(
         StepKind.MOTOR_STOP,
         motor,
         Said.of("guide.motorStop", "motor", motor.name()),
-        Said.of("guide.motorStopHow", "back", back, "twoWay", power.twoWay()),
+        Said.of("guide.motorStopHow", "back", back, "place", place(), "at", at()),
         new Choice(TAUGHT, Said.of("guide.stopTaught")),
         new Choice(FIXED, Said.of("guide.stopFixed")));
   }
@@ -87,7 +90,7 @@ final class MotorSteps {
         StepKind.MOTOR_TOUCH,
         motor,
         Said.of("guide.motorTouch", "motor", motor.name()),
-        Said.of("guide.motorTouchHow"),
+        Said.of("guide.motorTouchHow", "place", place(), "at", at()),
         new Choice(STARTS, Said.of("guide.startsAndStops")),
         new Choice(RUNS, Said.of("guide.runsAtRest")),
         new Choice(SILENT, Said.of("guide.doesNotStart")));
@@ -129,6 +132,26 @@ final class MotorSteps {
         kind, "", motor.id(), title, words, Said.of("guide.motorCaution"), choices);
   }
 
+  /** Where the throttle stands at rest: where the motor stands still, wherever that is. */
+  private double resting() {
+    return Guide.rest(path).throttle();
+  }
+
+  private String place() {
+    double at = resting();
+    return at == 0 ? "closed" : at == MIDDLE ? "middle" : "other";
+  }
+
+  private Quantity at() {
+    return Quantity.percent(WHOLE * resting());
+  }
+
+  /** What its socket gives with the throttle at rest and no cut, µs. */
+  private double pulseAtRest(Motor motor) {
+    Curve curve = Curve.of(power.curve(setup.basePhase().id()).points());
+    return stops(motor).pulse(curve.value(2 * WHOLE * resting() - WHOLE));
+  }
+
   private MotorStops stops(Motor motor) {
     return new MotorStops(path, motor);
   }
@@ -160,7 +183,7 @@ final class MotorSteps {
   }
 
   private GuideVerdict stopped(GuideStep step, Motor motor, boolean taught) {
-    double back = Math.rint(stops(motor).pulse(power.stopPercent()));
+    double back = Math.rint(pulseAtRest(motor));
     double stop = taught ? back : power.stoppingAt(0).stopPulse(setup.transmitter());
     boolean noted = Math.abs(stops(motor).stop() - stop) <= SAME_MICROSECONDS;
     boolean same = Math.abs(back - stop) <= MotorStops.SAME_MICROSECONDS;

@@ -2,7 +2,6 @@ package hightally.core.guide;
 
 import hightally.core.airframe.LeverShare;
 import hightally.core.airframe.Surface;
-import hightally.core.phase.Trims;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.Said;
 import hightally.core.setup.Setup;
@@ -37,7 +36,7 @@ record Throws(
     Setup setup = path.setup();
     Surface carried =
         setup.surface(setup.channels().get(path.channelBehind(surface)).carries()).orElseThrow();
-    Moment rest = Moment.centred(Trims.ZERO);
+    Moment rest = Guide.rest(path);
     Throws best = new Throws(null, -1, "", 0, 0, 0, 0);
     for (Control control : Control.values()) {
       if (carried.shares().of(control) != 0) {
@@ -59,7 +58,7 @@ record Throws(
     Setup setup = path.setup();
     Surface carried =
         setup.surface(setup.channels().get(path.channelBehind(surface)).carries()).orElseThrow();
-    Moment rest = Moment.centred(Trims.ZERO);
+    Moment rest = Guide.rest(path);
     List<Throws> found = new ArrayList<>();
     for (Control control : Control.values()) {
       if (carried.shares().of(control) != 0) {
@@ -82,7 +81,7 @@ record Throws(
 
   private static Throws between(
       SignalPath path, int surface, Control control, int input, Moment one, Moment other) {
-    double rest = path.evaluateBase(Moment.centred(Trims.ZERO)).travelMm()[surface];
+    double rest = path.evaluateBase(Guide.rest(path)).travelMm()[surface];
     Positions a = path.evaluateBase(one);
     Positions b = path.evaluateBase(other);
     boolean plain = a.travelMm()[surface] >= b.travelMm()[surface];
@@ -125,7 +124,7 @@ record Throws(
 
   static Place at(SignalPath path, int surface, double stick) {
     Throws main = of(path, surface);
-    Moment rest = Moment.centred(Trims.ZERO);
+    Moment rest = Guide.rest(path);
     Moment moved = rest;
     if (main.control != null) {
       moved = rest.with(main.control, stick);

@@ -2,6 +2,7 @@ package hightally.core.hazard;
 
 import hightally.core.signal.Chord;
 import hightally.core.signal.Moment;
+import hightally.core.signal.Places;
 import hightally.core.signal.StillCommand;
 import hightally.core.signal.Stretch;
 import java.util.ArrayDeque;

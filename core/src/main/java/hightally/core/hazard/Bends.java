@@ -7,6 +7,7 @@ import hightally.core.mix.MixSource;
 import hightally.core.power.ThrottleCurve;
 import hightally.core.quantity.Control;
 import hightally.core.setup.Setup;
+import hightally.core.signal.Places;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.TreeSet;

@@ -1,6 +1,7 @@
 package hightally.core.hazard;
 
 import hightally.core.signal.Moment;
+import hightally.core.signal.Places;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;

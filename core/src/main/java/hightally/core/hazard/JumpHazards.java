@@ -10,7 +10,9 @@ import hightally.core.quantity.Quantity;
 import hightally.core.quantity.Said;
 import hightally.core.setup.Setup;
 import hightally.core.signal.CommandSpans;
+import hightally.core.signal.Line;
 import hightally.core.signal.Moment;
+import hightally.core.signal.Places;
 import hightally.core.signal.Program;
 import hightally.core.signal.SignalPath;
 import hightally.core.signal.Spans;
@@ -130,7 +132,7 @@ final class JumpHazards {
     for (int which = 0; which < lines.size(); which++) {
       search.work().told((double) which / lines.size());
       Watch watch = watch(which);
-      boolean moves = slides.contains(States.axis(lines.get(which)));
+      boolean moves = slides.contains(lines.get(which).axis());
       if (lines.get(which).kind() != Line.Kind.SWITCH || !moves && !logic.hangs(watch, which)) {
         continue;
       }
@@ -171,7 +173,7 @@ final class JumpHazards {
     return was.acting() != is.acting()
         || phase && !fades
         || was.held() != is.held() && (is.held() || !fades)
-        || slides.contains(States.axis(line));
+        || slides.contains(line.axis());
   }
 
   /** A flick with what is not told at rest, as it is the moment after. */
@@ -196,7 +198,7 @@ final class JumpHazards {
       State to = State.of(path, search.states(), told.after());
       mayJump = mayJump(from, to, line);
       stretch = search.states().stretch(told.before());
-      moved = States.axis(line);
+      moved = line.axis();
       stretch.to()[moved] = stretch.from()[moved];
       before = from.moment();
       latched =

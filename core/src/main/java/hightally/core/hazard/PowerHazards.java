@@ -7,7 +7,9 @@ import hightally.core.power.Power;
 import hightally.core.quantity.Quantity;
 import hightally.core.quantity.Said;
 import hightally.core.setup.Setup;
+import hightally.core.signal.Line;
 import hightally.core.signal.Moment;
+import hightally.core.signal.Places;
 import hightally.core.signal.Program;
 import hightally.core.signal.Reversers;
 import hightally.core.signal.SignalPath;
@@ -236,7 +238,7 @@ final class PowerHazards {
       Moment after = is.moment();
       Stretch stretch = search.states().stretch(change.before());
       Stretch other = search.states().stretch(change.after());
-      int moved = States.axis(line);
+      int moved = line.axis();
       if (moved >= 0) {
         boolean up = other.from()[moved] > stretch.from()[moved];
         double from = line.kind().slides() && up ? stretch.to()[moved] : stretch.from()[moved];
@@ -252,7 +254,7 @@ final class PowerHazards {
 
   /** A motor on a switch: flicking it is moving its control. */
   private boolean isThrottle(Line line) {
-    return line.kind() == Line.Kind.SWITCH && States.axis(line) == throttleAxis;
+    return line.kind() == Line.Kind.SWITCH && line.axis() == throttleAxis;
   }
 
   /** One motor at one change, the axes it hangs on anywhere both states have. */

@@ -17,6 +17,7 @@ import hightally.core.setup.Setup;
 import hightally.core.signal.CommandSpans;
 import hightally.core.signal.Conditions;
 import hightally.core.signal.Moment;
+import hightally.core.signal.Places;
 import hightally.core.signal.SignalPath;
 import hightally.core.signal.Stretch;
 import java.util.Arrays;

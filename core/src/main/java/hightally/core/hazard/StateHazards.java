@@ -14,6 +14,7 @@ import hightally.core.setup.Setup;
 import hightally.core.signal.CommandSpans;
 import hightally.core.signal.Contribution;
 import hightally.core.signal.Moment;
+import hightally.core.signal.Places;
 import hightally.core.signal.Positions;
 import hightally.core.signal.SignalPath;
 import hightally.core.signal.Spans;

@@ -7,8 +7,11 @@ import hightally.core.power.FlightTimer;
 import hightally.core.quantity.Quantity;
 import hightally.core.quantity.Said;
 import hightally.core.setup.Setup;
+import hightally.core.signal.Cell;
 import hightally.core.signal.Conditions;
+import hightally.core.signal.Line;
 import hightally.core.signal.Moment;
+import hightally.core.signal.Places;
 import hightally.core.signal.Readings;
 import hightally.core.signal.SignalPath;
 import hightally.core.signal.Stretch;
@@ -195,7 +198,7 @@ final class States {
     }
     for (int i = 0; i < cells.length; i++) {
       Cell[] all = lines.get(i).cells();
-      int axis = axis(lines.get(i));
+      int axis = lines.get(i).axis();
       if (axis >= 0) {
         whole.from()[axis] = all[Long.numberOfTrailingZeros(cells[i])].from();
         whole.to()[axis] = all[Long.SIZE - 1 - Long.numberOfLeadingZeros(cells[i])].to();
@@ -208,19 +211,9 @@ final class States {
   BitSet linesOn(IntPredicate axes) {
     BitSet found = new BitSet();
     IntStream.range(0, lines.size())
-        .filter(i -> axis(lines.get(i)) >= 0 && axes.test(axis(lines.get(i))))
+        .filter(i -> lines.get(i).axis() >= 0 && axes.test(lines.get(i).axis()))
         .forEach(found::set);
     return found;
-  }
-
-  /** The axis a line lies on; -1 for a fact. */
-  static int axis(Line line) {
-    return switch (line.kind()) {
-      case STICK -> line.index();
-      case THROTTLE -> Places.THROTTLE;
-      case LEVER, SWITCH -> Places.THROTTLE + 1 + line.index();
-      default -> -1;
-    };
   }
 
   /** Where levers and switches stand and what else is so, in words; those at rest are left out. */
@@ -320,7 +313,7 @@ final class States {
   }
 
   private double limit(Line line, Moment after) {
-    int axis = axis(line);
+    int axis = line.axis();
     return axis < Places.THROTTLE
         ? after.of(hightally.core.quantity.Control.values()[axis])
         : after.throttle();

@@ -6,7 +6,9 @@ import hightally.core.hazard.SwitchLogic.Watch;
 import hightally.core.quantity.Quantity;
 import hightally.core.quantity.Said;
 import hightally.core.setup.Setup;
+import hightally.core.signal.Line;
 import hightally.core.signal.Moment;
+import hightally.core.signal.Places;
 import hightally.core.signal.Program;
 import hightally.core.signal.SignalPath;
 import hightally.core.signal.Stretch;
@@ -94,7 +96,7 @@ final class SteadyHazards {
   private void flick(int carried, Regions.Change told, Line line, Set<List<Object>> seen) {
     State from = State.of(path, search.states(), told.before());
     State to = State.of(path, search.states(), told.after());
-    boolean alike = from.decision().equals(to.decision()) && !axes.contains(States.axis(line));
+    boolean alike = from.decision().equals(to.decision()) && !axes.contains(line.axis());
     List<Object> pair = List.of(from.decision(), to.decision(), line, cells(from), cells(to));
     if (alike || !seen.add(pair)) {
       return;
@@ -102,7 +104,7 @@ final class SteadyHazards {
     Moment before = from.moment();
     Moment after = to.moment();
     Stretch stretch = search.states().stretch(told.before());
-    int moved = States.axis(line);
+    int moved = line.axis();
     stretch.to()[moved] = stretch.from()[moved];
     Program program = path.program();
     if (!tell(carried, before, after, line)) {

@@ -8,6 +8,7 @@ import hightally.core.quantity.Control;
 import hightally.core.response.FeelSet;
 import hightally.core.setup.Setup;
 import hightally.core.signal.Conditions;
+import hightally.core.signal.Line;
 import hightally.core.signal.SignalPath;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -198,7 +199,7 @@ final class SwitchLogic {
   /** Cells of a line that nothing tells apart: the first of each is looked at. */
   private int[] classes(SignalPath path, States states, int line) {
     Line one = states.lines().get(line);
-    int axis = States.axis(one);
+    int axis = one.axis();
     boolean moves = axis >= 0 && states.moves(path, axis);
     Map<Object, Integer> seen = new LinkedHashMap<>();
     int cells = one.cells().length;

@@ -14,7 +14,7 @@ public final class MillimetresPerClick {
   public static double most(Setup setup, Control control) {
     SignalPath path = SignalPath.of(setup);
     int base = setup.phases().size() - 1;
-    Moment rest = Moment.centred(Trims.ZERO);
+    Moment rest = path.rest(base);
     double[] none = path.evaluateTrimmed(rest, base, Trims.ZERO).travelMm();
     double[] one = path.evaluateTrimmed(rest, base, Trims.ZERO.with(control, 1)).travelMm();
     double most = 0;

@@ -133,7 +133,7 @@ public final class TrimsHold {
   }
 
   private static Positions rest(SignalPath path, int phase, Trims trims) {
-    Moment rest = Moment.centred(Trims.ZERO).withThrottle(1, true);
+    Moment rest = path.rest(phase);
     return path.evaluateTrimmed(rest, phase, trims);
   }
 

@@ -90,8 +90,8 @@ public final class CheckPicture {
 
   private List<double[]> movements() {
     List<double[]> found = new ArrayList<>();
-    Moment rest = Moment.centred(setup.trims());
     for (int phase = 0; phase < setup.phases().size(); phase++) {
+      Moment rest = path.rest(phase).withTrims(setup.trims());
       Phase one = setup.phases().get(phase);
       found.add(new double[] {one.fadeSeconds()});
       double[] still = path.evaluate(rest, phase).travelMm();

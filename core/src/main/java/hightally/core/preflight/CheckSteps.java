@@ -233,7 +233,7 @@ public final class CheckSteps {
 
   /** What a lever moves from its rest to its far end. */
   private List<Said> levered(int phase, int input) {
-    Moment rest = Moment.centred(setup.trims()).withThrottle(0, true);
+    Moment rest = path.rest(phase).withTrims(setup.trims());
     return lines(phase, rest, rest.withInput(input, 1));
   }
 
@@ -265,7 +265,7 @@ public final class CheckSteps {
 
   /** What each surface of a control does with the stick to its plus end, from the trimmed rest. */
   private List<Said> seen(int phase, Control control) {
-    Moment rest = Moment.centred(setup.trims()).withThrottle(0, true);
+    Moment rest = path.rest(phase).withTrims(setup.trims());
     return lines(phase, rest, rest.with(control, 1));
   }
 

@@ -9,7 +9,6 @@ import hightally.core.mix.MixFunction;
 import hightally.core.mix.MixSource;
 import hightally.core.phase.Differential;
 import hightally.core.phase.Phase;
-import hightally.core.phase.Trims;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Quantity;
@@ -211,7 +210,7 @@ public final class TermCurves {
     phases.set(last, phases.get(last).withDifferential(by));
     SignalPath path = SignalPath.of(setup.change().phases(phases).mixes(List.of()).done());
     int channel = path.channelBehind(path.indexOf(surface.id()));
-    Moment rest = Moment.centred(Trims.ZERO);
+    Moment rest = path.rest(last);
     double centre = path.evaluate(rest, last).commandPercent()[channel];
     return s ->
         (path.evaluate(rest.with(Control.ROLL, s), last).commandPercent()[channel] - centre) / FULL;

@@ -1,6 +1,7 @@
 package hightally.core.setup;
 
 import hightally.core.phase.Trims;
+import hightally.core.quantity.Absentable;
 import hightally.core.quantity.Text;
 import hightally.core.quantity.Unit;
 import hightally.core.quantity.Within;
@@ -17,6 +18,7 @@ import hightally.core.quantity.Within;
  * @param unit millimetres or degrees
  * @param percent what it came to
  * @param trims those in effect when it was typed, clicks: later trims change nothing of it
+ * @param stood where it was typed; null for one of a file older than format 9
  */
 public record TypedMovement(
     Kind kind,
@@ -26,7 +28,8 @@ public record TypedMovement(
     @Within(min = -600, max = 600, unit = Unit.NONE) double value,
     Unit unit,
     @Within(min = -10_000, max = 10_000, unit = Unit.PERCENT) double percent,
-    Trims trims) {
+    Trims trims,
+    @Absentable TypedStand stood) {
 
   /** What can be typed as a movement. */
   public enum Kind {

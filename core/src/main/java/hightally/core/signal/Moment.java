@@ -37,6 +37,11 @@ public record Moment(
     return new Moment(0, 0, 0, 0, true, trims, List.of(), Readings.NORMAL);
   }
 
+  /** This moment with other trims in the transmitter. */
+  public Moment withTrims(Trims changed) {
+    return new Moment(roll, pitch, yaw, throttle, throttleCut, changed, inputs, readings);
+  }
+
   /** This moment with other readings. */
   public Moment with(Readings changed) {
     return new Moment(roll, pitch, yaw, throttle, throttleCut, trims, inputs, changed);

@@ -29,7 +29,7 @@ public final class SheetMaker {
 
   private static SurfaceSheet sheet(SignalPath path, int surface) {
     Surface part = path.setup().surfaces().get(surface);
-    Positions centred = path.evaluateBase(Moment.centred(trims(path)));
+    Positions centred = path.evaluateBase(rest(path));
     double driver = path.driverDegrees(surface, centred);
     FourBar bar = path.bar(surface);
     double gain = bar.gain(driver);
@@ -51,6 +51,10 @@ public final class SheetMaker {
     return path.setup().basePhase().effective(path.setup().trims());
   }
 
+  private static Moment rest(SignalPath path) {
+    return path.rest(path.basePhase()).withTrims(trims(path));
+  }
+
   private static List<SurfaceSheet.ControlThrow> throwsOf(SignalPath path, int surface) {
     List<SurfaceSheet.ControlThrow> found = new ArrayList<>();
     for (Control control : Control.values()) {
@@ -63,7 +67,7 @@ public final class SheetMaker {
 
   /** Whether a stick moves a surface, by a share or by a mix. */
   private static boolean moves(SignalPath path, int surface, Control control) {
-    Moment rest = Moment.centred(trims(path));
+    Moment rest = rest(path);
     double still = path.evaluateBase(rest).travelMm()[surface];
     return path.evaluateBase(rest.with(control, 1)).travelMm()[surface] != still
         || path.evaluateBase(rest.with(control, -1)).travelMm()[surface] != still
@@ -72,7 +76,7 @@ public final class SheetMaker {
 
   private static SurfaceSheet.ControlThrow controlThrow(
       SignalPath path, int surface, Control control) {
-    Moment rest = Moment.centred(trims(path));
+    Moment rest = rest(path);
     List<Double> curve = new ArrayList<>();
     for (int i = 0; i < CURVE_POINTS; i++) {
       double stick = 2.0 * i / (CURVE_POINTS - 1) - 1;
@@ -87,14 +91,14 @@ public final class SheetMaker {
   }
 
   private static double perClick(SignalPath path, int surface, Control control) {
-    double none = path.evaluateBase(Moment.centred(Trims.ZERO)).travelMm()[surface];
+    double none = path.evaluateBase(rest(path).withTrims(Trims.ZERO)).travelMm()[surface];
     Trims one =
         switch (control) {
           case ROLL -> new Trims(1, 0, 0);
           case PITCH -> new Trims(0, 1, 0);
           case YAW -> new Trims(0, 0, 1);
         };
-    return path.evaluateBase(Moment.centred(one)).travelMm()[surface] - none;
+    return path.evaluateBase(rest(path).withTrims(one)).travelMm()[surface] - none;
   }
 
   private static double mmPerTurn(Surface part, FourBar bar, double driver) {

@@ -36,6 +36,11 @@ public final class SignalPath {
   private final int[] masterOfSurface;
   private final int[] order;
 
+  /** Found when first asked for; whoever comes second finds the same. */
+  private final Moment[] rests;
+
+  private final Drive[][] drives;
+
   private SignalPath(Setup setup) {
     this.setup = setup;
     program = new Program(setup);
@@ -49,6 +54,8 @@ public final class SignalPath {
     servoOfSurface = setup.surfaces().stream().mapToInt(this::servoIndex).toArray();
     masterOfSurface = setup.surfaces().stream().mapToInt(this::masterIndex).toArray();
     order = mastersFirst();
+    rests = new Moment[setup.phases().size()];
+    drives = new Drive[rests.length][surfaces.length];
   }
 
   /**
@@ -80,8 +87,7 @@ public final class SignalPath {
    * with the moment's trims in effect even if that phase has its own.
    */
   public Positions evaluateBase(Moment moment) {
-    int base = setup.phases().size() - 1;
-    return positions(program.commands(moment, base, moment.trims()), moment);
+    return positions(program.commands(moment, basePhase(), moment.trims()), moment);
   }
 
   /** Where everything stands in a phase with given trims in effect, whether its own or not. */
@@ -92,6 +98,32 @@ public final class SignalPath {
   /** The phase that is on at a moment, as an index of the setup's list. */
   public int phase(Moment moment) {
     return program.conditions().phase(moment);
+  }
+
+  /** The phase that is on when no other is, as an index. */
+  public int basePhase() {
+    return setup.phases().size() - 1;
+  }
+
+  /** Rest in a phase, no trims: see {@link Rest}. */
+  public Moment rest(int phase) {
+    if (rests[phase] == null) {
+      rests[phase] = Rest.of(this, phase);
+    }
+    return rests[phase];
+  }
+
+  /** What drives a surface in a phase. */
+  public Drive drive(int surface, int phase) {
+    if (drives[phase][surface] == null) {
+      drives[phase][surface] = Drive.of(this, surface, phase);
+    }
+    return drives[phase][surface];
+  }
+
+  /** Everything that moves a surface in a phase from rest: sticks, then levers and switches. */
+  public List<Drive> drives(int surface, int phase) {
+    return Drive.all(this, surface, phase);
   }
 
   /** The program behind it. */

@@ -75,31 +75,37 @@ public final class TallyMaker {
     return new TallyMaker(path, moment, surface, phase, actual).make();
   }
 
-  /** What one thing adds, of a tally. */
-  public record Added(double percent, double degrees, double mm) {}
+  /**
+   * What one thing adds, of a tally.
+   *
+   * @param fromPercent the command it is added to
+   */
+  public record Added(double percent, double degrees, double mm, double fromPercent) {}
+
+  private Added added(int at) {
+    TallyLine line = lines.get(at);
+    double from = lines.subList(0, at).stream().mapToDouble(TallyLine::percent).sum();
+    return new Added(line.percent(), line.degrees(), line.mm(), from);
+  }
 
   /** The line of one mix, by its number, in the tally of a surface; nothing where it has none. */
   public static Added ofMix(SignalPath path, Moment moment, int surface, int mix) {
     TallyMaker maker = new TallyMaker(path, moment, surface, path.phase(moment), Double.NaN);
     maker.commands();
     int at = maker.mixes.indexOf(mix);
-    if (at < 0) {
-      return new Added(0, 0, 0);
-    }
-    TallyLine line = maker.lines.get(at);
-    return new Added(line.percent(), line.degrees(), line.mm());
+    return at < 0 ? new Added(0, 0, 0, 0) : maker.added(at);
   }
 
   /** The line of a phase's preset in the tally of a surface; nothing where it has none. */
   public static Added ofPreset(SignalPath path, Moment moment, int surface) {
     TallyMaker maker = new TallyMaker(path, moment, surface, path.phase(moment), Double.NaN);
     maker.commands();
-    for (TallyLine line : maker.lines) {
-      if (line.contribution() == Contribution.PRESET) {
-        return new Added(line.percent(), line.degrees(), line.mm());
+    for (int i = 0; i < maker.lines.size(); i++) {
+      if (maker.lines.get(i).contribution() == Contribution.PRESET) {
+        return maker.added(i);
       }
     }
-    return new Added(0, 0, 0);
+    return new Added(0, 0, 0, 0);
   }
 
   private Tally make() {

@@ -10,7 +10,6 @@ import hightally.core.log.Diagnosis.Seen;
 import hightally.core.phase.Trims;
 import hightally.core.quantity.Control;
 import hightally.core.setup.Setup;
-import hightally.core.signal.Moment;
 import hightally.core.signal.Positions;
 import hightally.core.signal.SignalPath;
 import java.util.ArrayList;
@@ -84,12 +83,12 @@ final class Weighing {
 
   private Positions clicks(Control control, int clicks) {
     int base = setup.phases().size() - 1;
-    return path.evaluateTrimmed(Moment.centred(Trims.ZERO), base, Trims.ZERO.with(control, clicks));
+    return path.evaluateTrimmed(path.rest(base), base, Trims.ZERO.with(control, clicks));
   }
 
   private Positions stick(Control control, double way) {
     int base = setup.phases().size() - 1;
-    return path.evaluateTrimmed(Moment.centred(Trims.ZERO).with(control, way), base, Trims.ZERO);
+    return path.evaluateTrimmed(path.rest(base).with(control, way), base, Trims.ZERO);
   }
 
   private double turned(int index, double turns) {

@@ -29,7 +29,9 @@ import hightally.core.edit.Edit;
 import hightally.core.edit.Edits;
 import hightally.core.edit.Figure;
 import hightally.core.linkage.Linkage;
+import hightally.core.mix.Mix;
 import hightally.core.mix.MixSource;
+import hightally.core.mix.MixTarget;
 import hightally.core.phase.Differential;
 import hightally.core.phase.NoseNote;
 import hightally.core.phase.Phase;
@@ -271,6 +273,30 @@ class RulesTest {
             NoseNote.NOT_FLOWN);
     Setup differential = uneven.change().phases(List.of(less)).done();
     assertThat(finding(differential, "uneven-travel", "left")).isEmpty();
+  }
+
+  /** Twice as far one way as the other by a mix: on purpose. By an endpoint: not. */
+  @Test
+  void aRatioAMixMakesIsNotUneven() {
+    Mix more =
+        new Mix(
+            "more",
+            "More",
+            "",
+            MixSource.STICK,
+            "roll",
+            40,
+            0,
+            0,
+            List.of(),
+            List.of(MixTarget.even("left", 1), MixTarget.even("right", -1)),
+            "",
+            List.of(),
+            0);
+    assertThat(finding(CLEAN.change().mixes(List.of(more)).done(), "uneven-travel", "left"))
+        .isEmpty();
+    Setup uneven = endpoints(0, 80, 100).change().mixes(List.of(more)).done();
+    assertThat(finding(uneven, "uneven-travel", "left")).isPresent();
   }
 
   @Test

@@ -18,6 +18,10 @@ import hightally.core.edit.Edit;
 import hightally.core.edit.Edits;
 import hightally.core.edit.Figure;
 import hightally.core.linkage.ArmSeating;
+import hightally.core.mix.CurvePoint;
+import hightally.core.mix.Mix;
+import hightally.core.mix.MixSource;
+import hightally.core.mix.MixTarget;
 import hightally.core.phase.Trims;
 import hightally.core.plain.PlainModel;
 import hightally.core.quantity.Control;
@@ -27,6 +31,7 @@ import hightally.core.response.FeelSet;
 import hightally.core.response.Response;
 import hightally.core.setup.Setup;
 import hightally.core.signal.Moment;
+import hightally.core.signal.SignalPath;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
@@ -82,6 +87,52 @@ class ThrowsFoundTest {
 
   private static double adjusted(Random random) {
     return between(random, -0.8, 0.8);
+  }
+
+  /** Brakes on the throttle stick, out at its back: holes are sought from where they are in. */
+  @Example
+  void brakesOnTheThrottleStickDoNotHideTheHoles() {
+    Mix brakes =
+        new Mix(
+            "brakes",
+            "Brakes",
+            "",
+            MixSource.THROTTLE,
+            "",
+            0,
+            0,
+            0,
+            List.of(new CurvePoint(-100, -120), new CurvePoint(100, 0)),
+            List.of(MixTarget.even("right", 1), MixTarget.even("left", 1)),
+            "",
+            List.of(),
+            0);
+    Setup rig = Rigs.plain().change().mixes(List.of(brakes)).done();
+    List<ThrowSearch.ThrowAnswer> found = ThrowSearch.answers(question(rig, 9, 9));
+    assertThat(found).isNotEmpty();
+    assertThat(found.get(0).plusMm()).isCloseTo(9, within(MEETS));
+    assertThat(found.get(0).minusMm()).isCloseTo(9, within(MEETS));
+  }
+
+  /** No answer that the rules would ground stands before one they would not. */
+  @Property(tries = 40)
+  void whatTheRulesGroundIsNoAnswerWhileThereIsAnother(@ForAll long seed) {
+    Random random = new Random(seed);
+    Setup rig = Rigs.random(seed);
+    List<ThrowSearch.ThrowAnswer> found =
+        ThrowSearch.answers(question(rig, between(random, 5, 16), between(random, 5, 16)));
+    List<Boolean> grounds =
+        found.stream()
+            .map(one -> !grounding(rig).containsAll(grounding(Edits.made(rig, one.mend().edits()))))
+            .toList();
+    assertThat(grounds.stream().distinct().count()).isLessThanOrEqualTo(1);
+  }
+
+  private static List<String> grounding(Setup setup) {
+    return Audit.of(SignalPath.of(setup)).stream()
+        .filter(one -> one.severity() == Finding.Severity.GROUNDS)
+        .map(one -> one.rule() + one.surface())
+        .toList();
   }
 
   private static ThrowSearch.ThrowQuestion question(Setup rig, double plus, double minus) {

@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import hightally.core.Rigs;
 import hightally.core.airframe.Surface;
 import hightally.core.linkage.Linkage;
+import hightally.core.mix.CurvePoint;
 import hightally.core.mix.Mix;
 import hightally.core.mix.MixSource;
 import hightally.core.mix.MixTarget;
@@ -210,14 +211,15 @@ class TypedMovementsTest {
     String phase = rig.phases().get(0).id();
     Setup made = TypedMovements.made(rig, BENCH, wish(Kind.PRESET, phase, "left", 2.5));
     assertThat(made.notebook().typed()).hasSize(1);
-    assertThat(TypedMovements.became(made, BENCH)).isEmpty();
-    assertThat(TypedMovements.became(made.withTrims(new Trims(20, 20, 0)), BENCH)).isEmpty();
+    assertThat(TypedMovements.became(SignalPath.of(made))).isEmpty();
+    assertThat(TypedMovements.became(SignalPath.of(made.withTrims(new Trims(20, 20, 0)))))
+        .isEmpty();
     Surface left = made.surface("left").orElseThrow();
     Linkage linkage = left.rod().linkage();
     Setup drilled =
         made.withSurface(
             left.withRod(left.rod().with(linkage.withArm(linkage.armRadiusMm() * 1.2))));
-    assertThat(TypedMovements.became(drilled, BENCH))
+    assertThat(TypedMovements.became(SignalPath.of(drilled)))
         .singleElement()
         .satisfies(
             one -> {
@@ -233,6 +235,73 @@ class TypedMovementsTest {
             new MovementWish(
                 Kind.PRESET, phase, "left", true, 10, false, Unit.PERCENT, false, false));
     assertThat(byHand.notebook().typed()).isEmpty();
+  }
+
+  /** Brakes on the throttle stick, in with the stick forward. */
+  private static Mix brakes(String surface) {
+    return new Mix(
+        "brakes",
+        "Brakes",
+        "",
+        MixSource.THROTTLE,
+        "",
+        0,
+        0,
+        0,
+        List.of(new CurvePoint(-100, -60), new CurvePoint(100, 0)),
+        List.of(MixTarget.even(surface, 1)),
+        "",
+        List.of(),
+        0);
+  }
+
+  /** Typed with the brakes in, it is what it was wherever the stick stands when the page asks. */
+  @Test
+  void whatWasTypedRemembersItsMomentAndNothingElseOfTheProgramChangesIt() {
+    Setup rig = bare(Rigs.plain()).change().mixes(List.of(brakes("left"))).done();
+    String phase = rig.phases().get(0).id();
+    Moment in = BENCH.withThrottle(1, true);
+    Setup made = rig;
+    for (Kind kind : List.of(Kind.PRESET, Kind.RATE_ROLL, Kind.RATE_PITCH)) {
+      String subject = kind == Kind.PRESET ? phase : "";
+      made =
+          TypedMovements.made(made, in, wish(kind, subject, "left", kind == Kind.PRESET ? 2 : 6));
+    }
+    assertThat(made.notebook().typed())
+        .hasSize(3)
+        .allSatisfy(one -> assertThat(one.stood().throttle()).isEqualTo(1));
+    assertThat(TypedMovements.became(SignalPath.of(made))).isEmpty();
+    // Another mix, another phase's numbers, other trims: not its geometry.
+    Mix along =
+        new Mix(
+            "along",
+            "Along",
+            "",
+            MixSource.STICK,
+            "roll",
+            20,
+            20,
+            0,
+            List.of(),
+            List.of(MixTarget.even("left", 1)),
+            "",
+            List.of(),
+            0);
+    Setup more = made.change().mixes(List.of(brakes("left"), along)).done();
+    assertThat(TypedMovements.became(SignalPath.of(more.withTrims(new Trims(9, 9, 9))))).isEmpty();
+    // A longer arm: each has become a fifth more, about, and is set again where it was typed.
+    Surface left = made.surface("left").orElseThrow();
+    Linkage linkage = left.rod().linkage();
+    Setup drilled =
+        made.withSurface(
+            left.withRod(left.rod().with(linkage.withArm(linkage.armRadiusMm() * 1.2))));
+    List<TypedMovements.Became> became = TypedMovements.became(SignalPath.of(drilled));
+    assertThat(became).hasSizeGreaterThanOrEqualTo(2);
+    for (TypedMovements.Became one : became) {
+      double part = one.now() / one.typed().value();
+      assertThat(part).isBetween(1.1, 1.4);
+      assertThat(one.moment().throttle()).isEqualTo(1);
+    }
   }
 
   @Test

@@ -8,22 +8,27 @@ import static org.assertj.core.api.Assertions.within;
 
 import hightally.core.DemoModels;
 import hightally.core.English;
+import hightally.core.airframe.Shares;
 import hightally.core.airframe.Surface;
 import hightally.core.airframe.SurfaceRole;
 import hightally.core.edit.MixGallery.Recipe;
 import hightally.core.edit.MixGallery.RecipeAsked;
+import hightally.core.edit.MixGallery.RecipeCard;
+import hightally.core.mix.CurvePoint;
 import hightally.core.mix.Mix;
 import hightally.core.mix.MixSource;
 import hightally.core.phase.Differential;
 import hightally.core.phase.Phase;
 import hightally.core.phase.Preset;
 import hightally.core.phase.Trims;
+import hightally.core.power.ThrottleCurve;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.response.Response;
 import hightally.core.setup.Setup;
 import hightally.core.signal.Moment;
 import hightally.core.signal.SignalPath;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.List;
@@ -37,12 +42,22 @@ class MixGalleryTest {
   private static final Moment REST = Moment.centred(Trims.ZERO).withThrottle(1, true);
 
   private final Setup glider = bare(DemoModels.read("larkmere"));
+  private final Setup plainFlaps = withoutRoll(glider);
   private final Setup twin = bare(DemoModels.read("brindle"));
   private final Setup biplane = bare(DemoModels.read("quillon"));
 
   /** Without mixes of its own, in its base phase. */
   private static Setup bare(Setup setup) {
     return setup.change().mixes(List.of()).done();
+  }
+
+  /** Its flaps take no part in rolling yet. */
+  private static Setup withoutRoll(Setup setup) {
+    Setup plain = setup;
+    for (Surface one : setup.surfaces()) {
+      plain = flap(one) ? plain.withSurface(one.withShares(new Shares(0, 0, 0, List.of()))) : plain;
+    }
+    return plain;
   }
 
   @Test
@@ -73,6 +88,96 @@ class MixGalleryTest {
             new RecipeAsked(glider, Recipe.ELEVATOR_TO_FLAP, 3, phase.id(), "", List.of(), ""),
             English.NAMES);
     adds(glider, built, REST.with(Control.PITCH, 1), one -> flap(one) ? preset : 0);
+  }
+
+  /** Two flaps of other presets: each lands on its own with up elevator, and not with down. */
+  @Test
+  void aSnapFlapLandsOnTheNextPhasesPositionOneWayOnly() {
+    Setup presets =
+        glider
+            .change()
+            .phases(
+                glider.phases().stream()
+                    .map(one -> one.withPresets(apart(one.id().equals("speed"))))
+                    .toList())
+            .done();
+    RecipeAsked asked =
+        new RecipeAsked(presets, Recipe.ELEVATOR_TO_FLAP, 3, "thermal-1", "", List.of("speed"), "");
+    SignalPath path = SignalPath.of(MixGallery.build(asked, English.NAMES));
+    int speed = presets.phases().indexOf(presets.phase("speed").orElseThrow());
+    int thermal = presets.phases().indexOf(presets.phase("thermal-1").orElseThrow());
+    for (String flap : List.of("flap-left", "flap-right")) {
+      int channel = path.channelBehind(path.indexOf(flap));
+      double rest = path.evaluate(REST, speed).commandPercent()[channel];
+      double there = path.evaluate(REST, thermal).commandPercent()[channel];
+      double up = path.evaluate(REST.with(Control.PITCH, 1), speed).commandPercent()[channel];
+      double down = path.evaluate(REST.with(Control.PITCH, -1), speed).commandPercent()[channel];
+      assertThat(up).isCloseTo(there, within(0.1));
+      assertThat(down - rest).isCloseTo((rest - there) / 2, within(0.1));
+    }
+    assertThatThrownBy(
+            () ->
+                MixGallery.build(
+                    new RecipeAsked(
+                        presets, Recipe.ELEVATOR_TO_FLAP, 3, "speed", "", List.of("thermal-1"), ""),
+                    English.NAMES))
+        .isInstanceOf(InvalidInputException.class);
+  }
+
+  private static List<Preset> apart(boolean speed) {
+    return List.of(
+        new Preset("flap-left", speed ? 4 : -10), new Preset("flap-right", speed ? 2 : -4));
+  }
+
+  @Test
+  void brakesAndAMotorDoNotShareAStick() {
+    Setup motor = DemoModels.read("quillon");
+    for (Setup model : List.of(motor, twin, glider)) {
+      boolean sharing =
+          !model.airframe().motors().isEmpty() && model.power().throttleInput().isEmpty();
+      MixGallery.cards(model).stream()
+          .filter(one -> one.recipe() == Recipe.BRAKES_ON_STICK)
+          .forEach(one -> assertThat(one.note().isEmpty()).isEqualTo(!sharing));
+    }
+    assertThatThrownBy(() -> build(twin, Recipe.BRAKES_ON_STICK, 60))
+        .isInstanceOf(InvalidInputException.class);
+    // Where a phase's curve stays at the stop the stick is free.
+    String phase = twin.phases().get(0).id();
+    List<ThrottleCurve> curves = new ArrayList<>(twin.power().curves());
+    curves.add(
+        0,
+        new ThrottleCurve(
+            List.of(phase),
+            List.of(
+                new CurvePoint(-100, twin.power().stopPercent()),
+                new CurvePoint(100, twin.power().stopPercent()))));
+    Setup arranged = twin.change().power(twin.power().withCurves(curves)).done();
+    Setup built =
+        MixGallery.build(
+            new RecipeAsked(arranged, Recipe.BRAKES_ON_STICK, 60, "", "", List.of(phase), ""),
+            English.NAMES);
+    assertThat(built.mixes()).hasSize(1);
+  }
+
+  @Test
+  void withoutFlapsNothingBrakesByFlaps() {
+    Set<Recipe> braking = EnumSet.of(Recipe.BRAKES_ON_STICK, Recipe.BRAKES_ON_LEVER);
+    assertThat(MixGallery.cards(biplane))
+        .extracting(RecipeCard::recipe)
+        .doesNotContainAnyElementsOf(braking);
+  }
+
+  @Test
+  void whatIsThereAlreadyIsSaidAndNoShareIsDoubled() {
+    Setup once = build(plainFlaps, Recipe.AILERON_TO_FLAP, 40);
+    assertThat(MixGallery.cards(once))
+        .filteredOn(one -> one.recipe() == Recipe.AILERON_TO_FLAP)
+        .singleElement()
+        .satisfies(one -> assertThat(one.note().isEmpty()).isFalse());
+    assertThat(glider.surface("flap-left").orElseThrow().shares().roll()).isNotZero();
+    assertThat(MixGallery.cards(glider))
+        .extracting(RecipeCard::recipe)
+        .doesNotContain(Recipe.AILERON_TO_FLAP);
   }
 
   @Test
@@ -159,16 +264,21 @@ class MixGalleryTest {
   @Test
   void everyCardThatIsOfferedHasAReasonAndAStartThatCanBeBuilt() {
     Set<Recipe> offered = EnumSet.noneOf(Recipe.class);
-    for (Setup base : List.of(twin, glider, biplane, bare(vectored()))) {
+    for (Setup base : List.of(twin, glider, plainFlaps, biplane, bare(vectored()))) {
       for (MixGallery.RecipeCard card : MixGallery.cards(base)) {
         assertThat(say(card.reason())).as(say(card.title())).isNotBlank();
-        Setup built =
-            MixGallery.build(
-                new RecipeAsked(base, card.recipe(), card.start(), "", lever(base), List.of(), ""),
-                English.NAMES);
+        RecipeAsked asked =
+            new RecipeAsked(base, card.recipe(), card.start(), "", lever(base), List.of(), "");
+        offered.add(card.recipe());
+        if (!card.note().isEmpty()) {
+          // What must be arranged first is said, and refused until it is.
+          assertThatThrownBy(() -> MixGallery.build(asked, English.NAMES))
+              .isInstanceOf(InvalidInputException.class);
+          continue;
+        }
+        Setup built = MixGallery.build(asked, English.NAMES);
         assertThat(built.mixes()).hasSize(1);
         assertThat(built.mixes().get(0).reason()).isEqualTo(say(card.reason()));
-        offered.add(card.recipe());
       }
     }
     assertThat(offered).containsExactlyInAnyOrder(Recipe.values());
@@ -213,13 +323,13 @@ class MixGalleryTest {
 
   @Test
   void flapsRollAlongInTheAileronsRatio() {
-    Phase base = glider.basePhase();
+    Phase base = plainFlaps.basePhase();
     double half = 50;
     Setup differential =
-        glider
+        plainFlaps
             .change()
             .phases(
-                glider.phases().stream()
+                plainFlaps.phases().stream()
                     .map(
                         one ->
                             one.id().equals(base.id())
@@ -241,35 +351,6 @@ class MixGalleryTest {
         built,
         REST.with(Control.ROLL, -1),
         one -> one.id().equals("flap-right") ? -20 : one.id().equals("flap-left") ? 40 : 0);
-  }
-
-  @Test
-  void elevatorToFlapBeginsWhereItsOwnPhaseHasThem() {
-    Setup presets =
-        glider
-            .change()
-            .phases(
-                glider.phases().stream()
-                    .map(one -> one.withPresets(List.of(flapsAt(one.id()), other(one.id()))))
-                    .toList())
-            .done();
-    Setup built =
-        MixGallery.build(
-            new RecipeAsked(
-                presets, Recipe.ELEVATOR_TO_FLAP, 3, "thermal-1", "", List.of("speed"), ""),
-            English.NAMES);
-    Mix mix = built.mixes().get(0);
-    double full = presets.feel().pitch().ratePositivePercent();
-    assertThat(mix.weightPlusPercent()).isCloseTo(100 * (4 + 10) / full, within(0.06));
-    assertThat(mix.phases()).containsExactly("speed");
-  }
-
-  private static Preset flapsAt(String phase) {
-    return new Preset("flap-left", phase.equals("speed") ? 4 : -10);
-  }
-
-  private static Preset other(String phase) {
-    return new Preset("flap-right", phase.equals("speed") ? 4 : -10);
   }
 
   @Test

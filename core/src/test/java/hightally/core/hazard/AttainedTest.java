@@ -8,6 +8,7 @@ import hightally.core.plain.RandomPrograms;
 import hightally.core.power.Power;
 import hightally.core.setup.Setup;
 import hightally.core.signal.Moment;
+import hightally.core.signal.Places;
 import hightally.core.signal.SignalPath;
 import hightally.core.signal.StillCommand;
 import hightally.core.signal.Stretch;

@@ -13,6 +13,7 @@ import hightally.core.mix.MixTarget;
 import hightally.core.power.FlightTimer;
 import hightally.core.power.Power;
 import hightally.core.setup.Setup;
+import hightally.core.signal.Line;
 import hightally.core.signal.Moment;
 import hightally.core.signal.SignalPath;
 import hightally.core.signal.Stretch;
@@ -97,10 +98,10 @@ class LineTest {
     assertThat(stick.cells()[2].at()).isCloseTo(0.75, within(1e-9));
     assertThat(stick.from(0)).as("it slides").containsExactly(1);
     assertThat(stick.from(1)).containsExactly(0, 2);
-    assertThat(States.axis(stick)).isZero();
+    assertThat(stick.axis()).isZero();
     Line throttle = line(Line.Kind.THROTTLE, on(ConditionKind.ABOVE, "throttle", 10));
     cells(throttle, 0, 0.1, 0.1 + JUST, 1);
-    assertThat(States.axis(throttle)).isEqualTo(3);
+    assertThat(throttle.axis()).isEqualTo(3);
   }
 
   @Example
@@ -117,13 +118,13 @@ class LineTest {
     Line positions = line(Line.Kind.SWITCH, on(ConditionKind.SWITCH_AT, "switch", 2));
     cells(positions, 0, 0, 0.5, 0.5, 1, 1);
     assertThat(positions.from(0)).as("it jumps").containsExactly(1, 2);
-    assertThat(States.axis(positions)).isEqualTo(5);
+    assertThat(positions.axis()).isEqualTo(5);
     assertThat(Line.of(with())).isEmpty();
     Line link = line(Line.Kind.LINK, on(ConditionKind.TELEMETRY_BELOW, "link", 40));
     assertThat(link.restingCell()).isEqualTo(1);
     assertThat(link.cells()[1].at()).isEqualTo(100);
     assertThat(link.cells()[0].to()).isLessThan(40);
-    assertThat(States.axis(link)).isEqualTo(-1);
+    assertThat(link.axis()).isEqualTo(-1);
     Line pack = line(Line.Kind.VOLTAGE, on(ConditionKind.TELEMETRY_ABOVE, "voltage", 11));
     assertThat(pack.restingCell()).isEqualTo(1);
     assertThat(pack.cells()[1].at()).isEqualTo(12.6);

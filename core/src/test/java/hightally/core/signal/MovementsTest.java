@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import hightally.core.airframe.Surface;
+import hightally.core.channel.InputKind;
+import hightally.core.channel.TransmitterInput;
 import hightally.core.phase.Phase;
 import hightally.core.phase.Trims;
 import hightally.core.plain.PlainModel;
@@ -42,8 +44,8 @@ class MovementsTest {
     for (int p = 0; p < before.phases().size(); p++) {
       Phase phase = before.phases().get(p);
       for (int place = 0; place < 7; place++) {
-        Moment one = place(before, place);
-        Moment two = place(after, place);
+        Moment one = place(before, p, place);
+        Moment two = place(after, p, place);
         for (Surface surface : before.surfaces()) {
           double from = was.travel(surface, one, p);
           double to = is.travel(after.surface(surface.id()).orElseThrow(), two, p);
@@ -65,11 +67,50 @@ class MovementsTest {
         }
       }
     }
+    told += levers(before, after, lines);
     assertThat(lines).hasSize(told);
   }
 
-  private static Moment place(Setup setup, int place) {
-    Moment rest = Moment.centred(setup.trims());
+  /** The same of the throttle, levers and switches: how many lines are theirs. */
+  private static int levers(Setup before, Setup after, List<Movements.MovementLine> lines) {
+    PlainModel was = new PlainModel(before);
+    PlainModel is = new PlainModel(after);
+    int told = 0;
+    for (int p = 0; p < before.phases().size(); p++) {
+      Moment from = place(before, p, 0);
+      Moment to = place(after, p, 0);
+      for (Surface surface : before.surfaces()) {
+        Surface there = after.surface(surface.id()).orElseThrow();
+        for (int end = 0; end <= 1; end++) {
+          double one = was.travel(surface, from.withThrottle(end, false), p);
+          double two = is.travel(there, to.withThrottle(end, false), p);
+          told += Math.abs(two - one) > TOLD_MM ? 1 : 0;
+        }
+        for (int i = 0; i < before.transmitter().inputs().size(); i++) {
+          TransmitterInput input = before.transmitter().inputs().get(i);
+          boolean lever = input.kind() == InputKind.LEVER;
+          int last = lever ? 1 : input.positions() - 1;
+          for (int at = lever ? 1 : 0; at <= last; at++) {
+            double one = was.travel(surface, from.withInput(i, (double) at / last), p);
+            double two = is.travel(there, to.withInput(i, (double) at / last), p);
+            told += Math.abs(two - one) > TOLD_MM ? 1 : 0;
+          }
+        }
+      }
+    }
+    long theirs =
+        lines.stream()
+            .filter(
+                one ->
+                    one.where().code().equals("place.input")
+                        || one.where().code().equals("place.throttle"))
+            .count();
+    assertThat(theirs).isEqualTo(told);
+    return told;
+  }
+
+  private static Moment place(Setup setup, int phase, int place) {
+    Moment rest = SignalPath.of(setup).rest(phase).withTrims(setup.trims());
     return place == 0
         ? rest
         : rest.with(Control.values()[(place - 1) / 2], place % 2 == 1 ? 1 : -1);

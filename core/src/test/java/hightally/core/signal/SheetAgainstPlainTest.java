@@ -58,6 +58,10 @@ class SheetAgainstPlainTest {
     plain = new PlainModel(made.change().phases(phases).done());
   }
 
+  private Moment rest(Trims with) {
+    return SignalPath.of(setup).rest(base).withTrims(with);
+  }
+
   private double mm(Surface surface, Moment moment) {
     return plain.travel(surface, moment, base);
   }
@@ -65,7 +69,7 @@ class SheetAgainstPlainTest {
   @Property(tries = 120)
   void throwsOfSticksAreWhatTheyMoveAlone(@ForAll long seed) {
     begin(seed);
-    Moment rest = Moment.centred(trims);
+    Moment rest = rest(trims);
     List<SurfaceSheet> sheets = SheetMaker.of(SignalPath.of(setup));
     for (int s = 0; s < sheets.size(); s++) {
       Surface surface = setup.surfaces().get(s);
@@ -85,8 +89,7 @@ class SheetAgainstPlainTest {
           assertThat(one.plusMm()).isCloseTo(up, within(AT_A_LOCK));
           assertThat(one.minusMm()).isCloseTo(down, within(AT_A_LOCK));
           double click =
-              mm(surface, Moment.centred(Trims.ZERO.with(control, 1)))
-                  - mm(surface, Moment.centred(Trims.ZERO));
+              mm(surface, rest(Trims.ZERO.with(control, 1))) - mm(surface, rest(Trims.ZERO));
           assertThat(one.mmPerClick()).isCloseTo(click, within(FINE));
         }
       }
@@ -96,7 +99,7 @@ class SheetAgainstPlainTest {
   @Property(tries = 120)
   void gainTorqueTurnsAndSweepAreWhatALittleMoreShows(@ForAll long seed) {
     begin(seed);
-    Moment rest = Moment.centred(trims);
+    Moment rest = rest(trims);
     List<SurfaceSheet> sheets = SheetMaker.of(SignalPath.of(setup));
     for (int s = 0; s < sheets.size(); s++) {
       Surface surface = setup.surfaces().get(s);

@@ -29,7 +29,7 @@ class MessagesTest {
   /** What is told by code put together from a name: of enums, units, clicks, fields and parts. */
   private static final Pattern BY_NAME =
       Pattern.compile(
-          "([A-Z]\\w*|unit|clicks|turns|field|part|list|names|given|date|violation)(\\..*)?");
+          "([A-Z]\\w*|unit|clicks|turns|field|part|list|names|given|date|violation|hand)(\\..*)?");
 
   /**
    * Two words in one text, or a word with a space before or behind it to be joined to something.

@@ -1,4 +1,4 @@
-package hightally.core.hazard;
+package hightally.core.signal;
 
 /**
  * A stretch in which nothing switches, and a place in it.
@@ -7,12 +7,12 @@ package hightally.core.hazard;
  * @param to its upper end, in it
  * @param at the place it is entered at: its rest, if that lies in it
  */
-record Cell(double from, double to, double at) {
-  static Cell point(double at) {
+public record Cell(double from, double to, double at) {
+  public static Cell point(double at) {
     return new Cell(at, at, at);
   }
 
-  boolean isPoint() {
+  public boolean isPoint() {
     return from == to;
   }
 }

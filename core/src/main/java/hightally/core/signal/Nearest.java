@@ -1,9 +1,5 @@
-package hightally.core.hazard;
+package hightally.core.signal;
 
-import hightally.core.quantity.Quantity;
-import hightally.core.quantity.Said;
-import hightally.core.signal.Moment;
-import hightally.core.signal.SignalPath;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -56,30 +52,13 @@ public final class Nearest {
     return all;
   }
 
-  /** What was moved between two moments, in words. */
-  public static List<Said> moved(SignalPath path, Moment from, Moment to) {
-    States states = new States(path);
-    List<Said> words = new ArrayList<>();
-    for (int i = 0; i < path.setup().transmitter().inputs().size(); i++) {
-      if (from.input(i) != to.input(i)) {
-        Said there = states.word(to, i);
-        String name = path.setup().transmitter().inputs().get(i).name();
-        words.add(there.isEmpty() ? Said.of("desk.atRest", "name", name) : there);
-      }
-    }
-    if (from.throttle() != to.throttle()) {
-      words.add(Said.of("desk.throttle", "at", Quantity.percent(100 * to.throttle())));
-    }
-    return words;
-  }
-
   private Moment first(Moment from, int line, int toMove, Predicate<Moment> wanted) {
     if (toMove == 0) {
       return wanted.test(from) ? from : null;
     }
     for (int i = line; i <= lines.size() - toMove; i++) {
       Line one = lines.get(i);
-      int axis = States.axis(one);
+      int axis = one.axis();
       double stands = Places.of(from, axis);
       for (Cell cell : one.cells()) {
         boolean there = stands >= cell.from() && stands <= cell.to();

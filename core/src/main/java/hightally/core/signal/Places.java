@@ -1,24 +1,23 @@
-package hightally.core.hazard;
+package hightally.core.signal;
 
 import hightally.core.quantity.Control;
-import hightally.core.signal.Moment;
 
 /** Moments by their axes: the sticks, the throttle, levers and switches, numbered. */
-final class Places {
+public final class Places {
   private static final int STICKS = Control.values().length;
 
   /** The throttle stick; levers and switches come behind it. */
-  static final int THROTTLE = STICKS;
+  public static final int THROTTLE = STICKS;
 
   private Places() {}
 
   /** How many axes there are. */
-  static int count(Moment moment) {
+  public static int count(Moment moment) {
     return STICKS + 1 + moment.inputs().size();
   }
 
   /** Where an axis stands at a moment. */
-  static double of(Moment moment, int axis) {
+  public static double of(Moment moment, int axis) {
     if (axis < STICKS) {
       return moment.of(Control.values()[axis]);
     }
@@ -26,7 +25,7 @@ final class Places {
   }
 
   /** A moment with an axis somewhere else. */
-  static Moment at(Moment moment, int axis, double value) {
+  public static Moment at(Moment moment, int axis, double value) {
     if (axis < STICKS) {
       return moment.with(Control.values()[axis], value);
     }

@@ -1,4 +1,4 @@
-package hightally.core.hazard;
+package hightally.core.signal;
 
 import hightally.core.channel.InputKind;
 import hightally.core.channel.TransmitterInput;
@@ -8,7 +8,6 @@ import hightally.core.power.FlightTimer;
 import hightally.core.quantity.Control;
 import hightally.core.setup.ConditionLimits;
 import hightally.core.setup.Setup;
-import hightally.core.signal.Readings;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashSet;
@@ -31,14 +30,14 @@ import java.util.stream.IntStream;
  * @param cells from one end to the other
  * @param restingCell the one it is in when nothing was touched
  */
-record Line(Kind kind, int index, String subject, Cell[] cells, int restingCell) {
+public record Line(Kind kind, int index, String subject, Cell[] cells, int restingCell) {
   /** So far beside a limit it is passed. */
-  static final double JUST = 1e-6;
+  public static final double JUST = 1e-6;
 
   private static final double LONGEST_SECONDS = 100_000;
 
   /** What stands in several places. */
-  enum Kind {
+  public enum Kind {
     STICK,
     THROTTLE,
     LEVER,
@@ -50,13 +49,13 @@ record Line(Kind kind, int index, String subject, Cell[] cells, int restingCell)
     WAITING;
 
     /** Whether it goes from one place to another through all between. */
-    boolean slides() {
+    public boolean slides() {
       return this == STICK || this == THROTTLE || this == LEVER;
     }
   }
 
   /** Everything in a setup that switches something. */
-  static List<Line> of(Setup setup) {
+  public static List<Line> of(Setup setup) {
     List<Line> lines = new ArrayList<>();
     for (Control control : Control.values()) {
       sliding(setup, Kind.STICK, control.ordinal(), control.word(), -1, lines);
@@ -228,7 +227,7 @@ record Line(Kind kind, int index, String subject, Cell[] cells, int restingCell)
   }
 
   /** The cells one change can lead to: across one limit where it slides, any where it jumps. */
-  int[] from(int cell) {
+  public int[] from(int cell) {
     return IntStream.range(0, cells.length)
         .filter(to -> to != cell && (!kind.slides() || next(cell, to)))
         .toArray();
@@ -238,5 +237,15 @@ record Line(Kind kind, int index, String subject, Cell[] cells, int restingCell)
     int least = Math.min(cell, to);
     int most = Math.max(cell, to);
     return most - least == 1 || most - least == 2 && cells[least + 1].isPoint();
+  }
+
+  /** The axis it lies on; -1 for a fact. */
+  public int axis() {
+    return switch (kind) {
+      case STICK -> index;
+      case THROTTLE -> Places.THROTTLE;
+      case LEVER, SWITCH -> Places.THROTTLE + 1 + index;
+      default -> -1;
+    };
   }
 }
