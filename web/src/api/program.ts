@@ -67,6 +67,14 @@ export const useFlicks = (setup: Setup | undefined, moment: Schemas["Moment"]) =
         : () => answered(api.POST("/api/program/flicks", { body: { setup, moment } })),
   });
 
+/** What mends each finding and hazard of a setup: of this setup only, never of the one before. */
+export const useMends = (setup: Setup) =>
+  useQuery({
+    retry: false,
+    queryKey: ["mends", setup],
+    queryFn: () => answered(api.POST("/api/program/mends", { body: { setup } })),
+  });
+
 export type DeskSheet = Schemas["DeskSheet"];
 export type Reach = Schemas["Reach"];
 

@@ -762,6 +762,23 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/program/mends": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** What mends each finding and hazard: tried on a copy, with all that then moves elsewhere */
+    post: operations["postProgramMends"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/program/here": {
     parameters: {
       query?: never;
@@ -4019,6 +4036,17 @@ export interface components {
        */
       percent: number;
       trims: components["schemas"]["Trims"];
+      stood: components["schemas"]["TypedStand"] | null;
+    };
+    TypedStand: {
+      /** Format: double */
+      throttle: number;
+      throttleCut: boolean;
+      inputs: number[];
+      /** Format: double */
+      fromPercent: number;
+      /** Format: double */
+      toPercent: number;
     };
     Wiring: {
       receiver: components["schemas"]["Receiver"];
@@ -5383,6 +5411,17 @@ export interface components {
       highIsPlus: boolean;
       shares: string[];
     };
+    Offer: {
+      id: string;
+      subject: string;
+      mends: components["schemas"]["TriedMend"][];
+      hand: string;
+    };
+    TriedMend: {
+      words: string[];
+      edits: components["schemas"]["Edit"][];
+      moves: components["schemas"]["MovementLine"][];
+    };
     HereAsked: {
       setup: components["schemas"]["Setup"];
       moment: components["schemas"]["Moment"];
@@ -5539,6 +5578,7 @@ export interface components {
       start: number;
       needsLever: boolean;
       asksPreset: boolean;
+      note: string;
     };
     FlickAsked: {
       setup: components["schemas"]["Setup"];
@@ -5632,6 +5672,7 @@ export interface components {
       now: number;
       /** Format: double */
       percent: number;
+      moment: components["schemas"]["Moment"];
       words: string;
     };
     DeskSheet: {
@@ -11749,6 +11790,66 @@ export interface operations {
         };
         content: {
           "application/json": components["schemas"]["OutputSheet"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  postProgramMends: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["ProgramAsked"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["Offer"][];
         };
       };
       /** @description Asked by a device on the network that is not let in. */

@@ -1,7 +1,7 @@
-import { MendButton } from "@/features/model/edits";
 import { Fold } from "@/ui/fold";
 import { TriangleAlert } from "lucide-react";
 import { Accept, Reopen } from "./Accepting";
+import { MendsOf } from "./MendsOf";
 import { useBench, useBenchStore, type Finding } from "./store";
 import { Card } from "@/ui/card";
 
@@ -72,16 +72,8 @@ function FindingItem({ one }: { one: Finding }) {
       <Fold className="mt-0.5 pl-6 text-soft" title={<span>Why it matters</span>}>
         <p>{one.why}</p>
       </Fold>
-      {one.mends.map((mend) => (
-        <MendButton
-          key={mend.words}
-          className="mt-1 ml-6 w-[calc(100%-1.5rem)] py-1 text-left text-sm"
-          edits={mend.edits}
-        >
-          {mend.words}
-        </MendButton>
-      ))}
       <div className="pl-6">
+        <MendsOf id={one.rule} subject={one.surface} />
         <Accept rule={one.rule} subject={one.surface} what="finding" />
       </div>
     </li>

@@ -19,14 +19,35 @@ const FINDING: Finding = {
   measured: 90,
   limit: 40,
   unit: "MICROSECONDS",
-  mends: [
-    {
-      words: "Sub-trim to zero",
-      edits: [{ figure: "SUB_TRIM", subject: "2", value: 0 }],
-    },
-  ],
+  mends: [],
   acceptedBecause: "",
 };
+
+const EDITS = [{ figure: "SUB_TRIM", subject: "2", value: 0 }];
+
+/** One mend that was tried, and what then moves elsewhere. */
+const OFFERS = [
+  {
+    id: "large-sub-trim",
+    subject: "elevator",
+    mends: [
+      {
+        words: ["Sub-trim to zero", "Level the rod"],
+        edits: EDITS,
+        moves: [
+          {
+            surface: "Elevator",
+            phase: "Cruise",
+            where: "pitch full plus",
+            beforeMm: 10.2,
+            afterMm: 12.4,
+          },
+        ],
+      },
+    ],
+    hand: "",
+  },
+];
 
 describe("the tally", () => {
   it("has one row a contribution, in order, that sum to where the surface stands", () => {
@@ -64,9 +85,10 @@ describe("findings", () => {
   it("are named, explained, and mended with one click that one undo takes back", async () => {
     const drafts: Draft[] = [];
     program({
+      "POST /api/program/mends": OFFERS,
       "POST /api/edits/mend": ({ body }: Asked) => {
         const { setup, edits } = body as { setup: object; edits: unknown };
-        expect(edits).toEqual(FINDING.mends[0]?.edits);
+        expect(edits).toEqual(EDITS);
         return { setup: { ...setup, name: "Mended" }, changed: [], notes: [] };
       },
     });
@@ -77,9 +99,24 @@ describe("findings", () => {
     expect(screen.getByText("(before it flies)")).toBeInTheDocument();
     await userEvent.click(screen.getByRole("button", { name: "Why it matters" }));
     expect(screen.getByText("Travel is no longer equal both ways.")).toBeVisible();
-    await userEvent.click(screen.getByRole("button", { name: "Sub-trim to zero" }));
+    // All its changes are made at once, and what else moves is told in millimetres.
+    const mend = await screen.findByRole("button", { name: "Sub-trim to zero · Level the rod" });
+    await userEvent.click(screen.getByRole("button", { name: "What then moves differently" }));
+    expect(screen.getByText("+12.4 mm")).toBeVisible();
+    await userEvent.click(mend);
     await waitFor(() => expect(drafts.at(-1)?.present.name).toBe("Mended"));
     expect(drafts.at(-1)?.past).toHaveLength(1);
+  });
+
+  it("say what to do at the model where no change of figures mends them", async () => {
+    program({
+      "POST /api/program/mends": [
+        { id: "large-sub-trim", subject: "elevator", mends: [], hand: "Reseat the arm." },
+      ],
+    });
+    show(<FindingsCard />, { bench: benchAt({ findings: [FINDING] }) });
+    expect(await screen.findByText("Reseat the arm.")).toBeInTheDocument();
+    expect(screen.queryByText("Trying what mends it …")).not.toBeInTheDocument();
   });
 
   it("choose the surface they are about", async () => {

@@ -1,8 +1,7 @@
-import { lengthSign } from "@/domain/reader";
 import { Fold } from "@/ui/fold";
 import { useDifference } from "@/api/program";
 import type { Setup } from "@/api/queries";
-import { signedLength } from "@/domain/words";
+import { MovementTable } from "./MovementTable";
 import { Failure, Waiting } from "@/ui/message";
 
 interface Props {
@@ -58,22 +57,7 @@ export function DifferenceList({ before, after, beforeName, afterName }: Props) 
             </span>
           }
         >
-          <table className="figures mt-1 w-full text-sm">
-            <tbody>
-              {movements.map((one) => (
-                <tr key={one.surface + one.phase + one.where} className="border-b border-line">
-                  <td className="py-0.5">{one.surface}</td>
-                  <td className="py-0.5 text-soft">
-                    {one.phase}, {one.where}
-                  </td>
-                  <td className="py-0.5 text-right">{signedLength(one.beforeMm, 1)}</td>
-                  <td className="py-0.5 text-right font-semibold">
-                    {signedLength(one.afterMm, 1)} {lengthSign()}
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
+          <MovementTable lines={movements} />
         </Fold>
       )}
     </div>

@@ -76,6 +76,11 @@ export function Gallery() {
           }}
         >
           <p className="w-full font-medium">{chosen.reason}</p>
+          {chosen.note !== "" && (
+            <p className="w-full border-l-4 border-tag bg-inset px-3 py-1 text-sm" role="note">
+              {chosen.note}
+            </p>
+          )}
           <div className="max-w-sm">
             <TextLine
               label={chosen.asks}

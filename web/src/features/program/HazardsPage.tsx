@@ -3,7 +3,7 @@ import { useHazardSearch, type Hazard, type Outcome } from "@/api/program";
 import { useHasMotor, useModel } from "@/features/model/model";
 import { useBenchStore } from "@/features/bench/store";
 import { Accept, Reopen } from "@/features/bench/Accepting";
-import { MendButton } from "@/features/model/edits";
+import { MendsOf } from "@/features/bench/MendsOf";
 import { Button } from "@/ui/button";
 import { Card, Caution } from "@/ui/card";
 import { Failure } from "@/ui/message";
@@ -117,11 +117,7 @@ function HazardCard({ hazard }: { hazard: Hazard }) {
               The way there: <span className="font-medium">{hazard.way.join(" · ")}</span>
             </p>
           )}
-          {hazard.mends.map((mend) => (
-            <MendButton key={mend.words} className="mt-1 text-left text-sm" edits={mend.edits}>
-              {mend.words}
-            </MendButton>
-          ))}
+          <MendsOf id={hazard.kind} subject={hazard.subject} />
           {accepted ? (
             <p className="mt-1 text-sm text-soft">
               Accepted, because “{hazard.acceptedBecause}”.{" "}

@@ -63,7 +63,7 @@ final class BenchSession {
 
   /** What the pilot should know of the setup on the bench. */
   List<Finding> findings() {
-    return Audit.of(path);
+    return Audit.of(path).stream().map(Finding::shown).toList();
   }
 
   private void needLoaded() {

@@ -94,7 +94,7 @@ class HazardRuns {
 
     void go(SignalPath path) {
       try {
-        HazardSearch.Outcome found = search.of(path, this, done -> part = done);
+        HazardSearch.Outcome found = search.of(path, this, done -> part = done).shown();
         outcome = found;
         end = end(found);
       } catch (RuntimeException | OutOfMemoryError e) {
@@ -135,7 +135,7 @@ class HazardRuns {
 
   /** Searches while the caller waits. */
   HazardSearch.Outcome now(Setup setup) {
-    return search.of(SignalPath.of(setup), () -> false, part -> {});
+    return search.of(SignalPath.of(setup), () -> false, part -> {}).shown();
   }
 
   /** How far it is. */

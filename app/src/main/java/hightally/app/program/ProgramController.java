@@ -1,5 +1,6 @@
 package hightally.app.program;
 
+import hightally.app.platform.Turns;
 import hightally.core.desk.DeskSheet;
 import hightally.core.desk.FeelLines;
 import hightally.core.desk.OutputSheet;
@@ -16,6 +17,7 @@ import hightally.core.program.TermCurves;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.Text;
 import hightally.core.quantity.Validation;
+import hightally.core.ready.Mends;
 import hightally.core.response.Response;
 import hightally.core.response.Shape;
 import hightally.core.response.ShapeConversion;
@@ -37,9 +39,11 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/program")
 class ProgramController {
   private final HazardRuns runs;
+  private final Turns turns;
 
-  ProgramController(HazardRuns runs) {
+  ProgramController(HazardRuns runs, Turns turns) {
     this.runs = runs;
+    this.turns = turns;
   }
 
   /** A response to convert. */
@@ -53,6 +57,15 @@ class ProgramController {
       summary = "Every position of every switch tried: what a pilot would only find in the air")
   HazardSearch.Outcome hazards(@RequestBody ProgramAsked asked) {
     return runs.now(asked.setup());
+  }
+
+  @PostMapping("/mends")
+  @Operation(
+      summary =
+          "What mends each finding and hazard: tried on a copy, with all that then moves elsewhere")
+  List<Mends.Offer> mends(@RequestBody ProgramAsked asked) {
+    Setup setup = Validation.check(asked.setup());
+    return turns.of(() -> Mends.of(setup));
   }
 
   /** A setup as it is, and as it was when it was last typed into the transmitter. */

@@ -18,7 +18,8 @@ import java.util.List;
  * @param measured the value found
  * @param limit the house value it was held against
  * @param unit of both
- * @param mends changes that mend it, the smallest first; empty where only hands can
+ * @param mends changes that may mend it, the smallest first, not tried yet; none where it is shown:
+ *     those that were tried come with their own answer
  * @param acceptedBecause why the pilot lives with it; empty while it is open
  */
 public record Finding(
@@ -32,6 +33,12 @@ public record Finding(
     Unit unit,
     List<Mend> mends,
     String acceptedBecause) {
+
+  /** The same finding to be shown: what may mend it is only offered once it was tried. */
+  public Finding shown() {
+    return new Finding(
+        rule, severity, surface, title, why, measured, limit, unit, List.of(), acceptedBecause);
+  }
 
   /** The same finding with the reason for which it was accepted, if it was. */
   Finding acceptedIn(Notebook notebook) {

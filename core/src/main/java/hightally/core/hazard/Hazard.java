@@ -16,7 +16,7 @@ import java.util.List;
  * @param way which switch and which stick, step by step
  * @param moments to be shown on the bench, in order; empty where nothing moves
  * @param showing how they are shown
- * @param mends changes that mend it, the smallest first; empty where it needs thought
+ * @param mends changes that may mend it, the smallest first, not tried yet; none where it is shown
  * @param acceptedBecause why the pilot lives with it; empty while it is open
  */
 public record Hazard(
@@ -38,6 +38,11 @@ public record Hazard(
    * @param linkLost whether the link is lost in the end
    */
   public record Showing(List<Moment> leadIn, double seconds, boolean linkLost) {}
+
+  /** The same hazard to be shown: what may mend it is only offered once it was tried. */
+  Hazard shown() {
+    return new Hazard(kind, subject, words, why, way, moments, showing, List.of(), acceptedBecause);
+  }
 
   /** The same hazard with the reason for which it was accepted, if it was. */
   Hazard acceptedIn(Notebook notebook) {

@@ -87,6 +87,18 @@ public final class HazardSearch {
       long work,
       long motorWork,
       Ending ending) {
+    /** The same to be shown. */
+    public Outcome shown() {
+      return new Outcome(
+          hazards.stream().map(Hazard::shown).toList(),
+          states,
+          evaluated,
+          sampled,
+          work,
+          motorWork,
+          ending);
+    }
+
     /** Whether it looked at everything it set out to. */
     public boolean complete() {
       return ending == Ending.WHOLE;

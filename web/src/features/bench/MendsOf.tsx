@@ -1,0 +1,44 @@
+import { useMends } from "@/api/program";
+import { MendButton } from "@/features/model/edits";
+import { useModel } from "@/features/model/model";
+import { MovementTable } from "@/features/model/MovementTable";
+import { Fold } from "@/ui/fold";
+
+/** What mends a finding or hazard, tried; or what to do at the model where no change of figures does. */
+export function MendsOf({ id, subject }: { id: string; subject: string }) {
+  const { draft } = useModel();
+  const mends = useMends(draft.present);
+  if (mends.data === undefined) {
+    return (
+      <p className="mt-1 text-sm text-soft" role="status">
+        {mends.isError ? "What mends it could not be tried just now." : "Trying what mends it …"}
+      </p>
+    );
+  }
+  const offer = mends.data.find((one) => one.id === id && one.subject === subject);
+  if (offer === undefined) {
+    return null;
+  }
+  return (
+    <div data-mends={offer.mends.length} className="mt-1 space-y-1">
+      {offer.mends.map((mend) => (
+        <div key={mend.words.join()}>
+          <MendButton className="py-1 text-left text-sm" edits={mend.edits}>
+            {mend.words.join(" · ")}
+          </MendButton>
+          {mend.moves.length === 0 ? (
+            <p className="text-sm text-soft">Nothing then moves differently.</p>
+          ) : (
+            <Fold
+              className="text-soft"
+              title={<span className="text-sm">What then moves differently</span>}
+            >
+              <MovementTable lines={mend.moves} />
+            </Fold>
+          )}
+        </div>
+      ))}
+      {offer.hand !== "" && <p className="text-sm">{offer.hand}</p>}
+    </div>
+  );
+}
