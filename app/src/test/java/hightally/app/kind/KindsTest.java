@@ -53,17 +53,21 @@ class KindsTest extends ApiTest {
   }
 
   @Test
-  void theDemoWingHasItsThreeFindingsAndEachCanBeMended() throws Exception {
+  void theDemoWingHasItsThreeFindingsAndWhatMendsThemIsOffered() throws Exception {
     ObjectNode wing = (ObjectNode) json.readTree(resource("demo/skerrow.json"));
     List<String> rules = new ArrayList<>();
     for (JsonNode finding : shown(wing, 0, 0, 0).get("findings")) {
       rules.add(finding.get("rule").asText());
-      ObjectNode mended = mended(wing, finding.at("/mends/0/edits"));
+      JsonNode offer = offer(wing, finding);
+      if (offer.get("mends").isEmpty()) {
+        assertThat(offer.get("hand").asText()).as("what hands do").isNotBlank();
+        continue;
+      }
+      ObjectNode mended = mended(wing, offer.at("/mends/0/edits"));
       for (JsonNode left : shown(mended, 0, 0, 0).get("findings")) {
         boolean same =
             left.get("rule").equals(finding.get("rule"))
-                && left.get("surface").equals(finding.get("surface"))
-                && left.get("measured").asDouble() >= finding.get("measured").asDouble();
+                && left.get("surface").equals(finding.get("surface"));
         assertThat(same).as(finding.get("title").asText() + " is mended").isFalse();
       }
     }
@@ -94,8 +98,9 @@ class KindsTest extends ApiTest {
         }
       }
       assertThat(reported).as(name).isEqualTo(1);
-      assertThat(finding.at("/mends/0/edits")).as("the channel and two rods").hasSize(3);
-      double[] after = travel(mended(setup, finding.at("/mends/0/edits")), 0, 0, 0);
+      JsonNode edits = offer(setup, finding).at("/mends/0/edits");
+      assertThat(edits).as("the channel and two rods").hasSize(3);
+      double[] after = travel(mended(setup, edits), 0, 0, 0);
       for (int i = 0; i < before.length; i++) {
         // Half a half turn of M2 is 0.1 mm of rod, at 14 mm radius and 45 mm chord 0.33 mm.
         assertThat(after[i]).as(name + " " + i).isCloseTo(before[i], within(0.34));
@@ -114,6 +119,17 @@ class KindsTest extends ApiTest {
           .allMatch(one -> !one.get("acceptedBecause").asText().isEmpty());
       assertThat(shown(setup, 0, 0, 0).get("findings")).as(name).isEmpty();
     }
+  }
+
+  /** What mends a finding, tried. */
+  private JsonNode offer(JsonNode setup, JsonNode finding) throws Exception {
+    for (JsonNode one : post("/api/program/mends", Map.of("setup", setup)).json()) {
+      if (one.get("id").equals(finding.get("rule"))
+          && one.get("subject").equals(finding.get("surface"))) {
+        return one;
+      }
+    }
+    throw new AssertionError("nothing is said of " + finding.get("rule"));
   }
 
   private ObjectNode mended(ObjectNode setup, JsonNode edits) throws Exception {
