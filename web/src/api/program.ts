@@ -3,11 +3,10 @@ import {
   skipToken,
   useMutation,
   useQuery,
-  useQueryClient,
 } from "@tanstack/react-query";
 import { meanwhile } from "./meanwhile";
 import { answered, api, type Schemas } from "./client";
-import type { Setup } from "./queries";
+import { useChange, type Setup } from "./queries";
 
 export type Hazard = Schemas["Hazard"];
 export type Outcome = Schemas["Outcome"];
@@ -174,19 +173,13 @@ export const useEntered = (aircraftId: number, transmitter: string) =>
       ),
   });
 
-export function useTick(aircraftId: number) {
-  const client = useQueryClient();
-  return useMutation({
-    mutationFn: (body: Schemas["TickedValue"][]) =>
-      answered(
-        api.PUT("/api/aircraft/{aircraftId}/entered", { params: { path: { aircraftId } }, body }),
-      ),
-    onSuccess: () => {
-      void client.invalidateQueries({ queryKey: ["entered", aircraftId] });
-      void client.invalidateQueries({ queryKey: ["entries", aircraftId] });
-    },
-  });
-}
+/** Ticks values off: what is made, and what that clears, is asked anew. */
+export const useTick = (aircraftId: number) =>
+  useChange((body: Schemas["TickedValue"][]) =>
+    answered(
+      api.PUT("/api/aircraft/{aircraftId}/entered", { params: { path: { aircraftId } }, body }),
+    ),
+  );
 
 export const useComplaints = () =>
   useQuery({

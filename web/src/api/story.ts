@@ -123,6 +123,39 @@ export const useFlewWell = (id: number) =>
     ),
   );
 
+/** What was really changed: typed into the transmitter, or done at the model. */
+export const useMade = (aircraftId: number) =>
+  useQuery({
+    queryKey: ["made", aircraftId],
+    queryFn: () => answered(api.GET("/api/aircraft/{aircraftId}/made", of(aircraftId))),
+  });
+
+/** Enters that a change was put back as it was before. */
+export const useMadeBack = (aircraftId: number) =>
+  useChange(
+    async ({
+      where,
+      change,
+    }: {
+      where: Schemas["Made"]["where"];
+      change: number;
+    }): Promise<void> => {
+      if (where === "TRANSMITTER") {
+        const path = { aircraftId, changeId: change };
+        await answered(
+          api.POST("/api/aircraft/{aircraftId}/typed-changes/{changeId}/back", {
+            params: { path },
+          }),
+        );
+        return;
+      }
+      const path = { aircraftId, jobId: change };
+      await answered(
+        api.POST("/api/aircraft/{aircraftId}/coach/jobs/{jobId}/back", { params: { path } }),
+      );
+    },
+  );
+
 /** What going back to a revision, or a flight on it, would take. */
 export const useWayBack = (aircraftId: number, revision: number, flight: number, asked: boolean) =>
   useQuery({

@@ -10,6 +10,7 @@ import { Failure, Waiting } from "@/ui/message";
 import { More } from "@/ui/more";
 import { DifferenceList } from "@/features/model/DifferenceList";
 import { useModel } from "@/features/model/model";
+import { MadeCard } from "./MadeCard";
 import { WholeModel } from "./WholeModel";
 import { GoBack } from "@/features/model/GoBack";
 
@@ -34,6 +35,7 @@ export function RevisionsPage() {
     <div className="mx-auto grid max-w-[1250px] gap-4 lg:grid-cols-[minmax(0,5fr)_minmax(0,6fr)]">
       <div className="space-y-4">
         <WholeModel />
+        <MadeCard id={standing.id} />
         <Card title="Revisions">
           {well.isError && <Failure error={well.error} />}
           <p className="mb-2 text-sm text-soft">

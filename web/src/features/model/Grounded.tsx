@@ -23,6 +23,7 @@ export const LACKS: Record<Lack, readonly [string, string]> = {
   BALANCE: ["fly/checks", "Full check"],
   FULL_CHECK: ["fly/checks", "Full check"],
   RANGE_CHECK: ["fly/checks", "Range check"],
+  NOT_TYPED: ["program/entry", "Entry sheet"],
 };
 
 interface Shown {

@@ -14,7 +14,7 @@ export function EntryPage() {
   const { standing, draft } = useModel();
   const hangar = useHangar();
   const [into, setInto] = useState("");
-  const [all, setAll] = useState(true);
+  const [chosen, setChosen] = useState<boolean>();
   const others = (hangar.items ?? []).filter((one) => one.id !== standing.id);
   const other = useStanding(Number(into || standing.id));
   const second = into === "" ? undefined : other.data?.newest.setup.transmitter;
@@ -23,6 +23,8 @@ export function EntryPage() {
   const sheet = useEntrySheet(standing.id, draft.present, transmitter);
   const entered = useEntered(standing.id, transmitter.name);
   const tick = useTick(standing.id);
+  // Once something was typed in, the sheet opens on what has changed since.
+  const all = chosen ?? (entered.data !== undefined && entered.data.length === 0);
   const ticked = new Map(entered.data?.map((one) => [one.key, one]));
   const entries = sheet.data?.entries ?? [];
   const differs = (one: Entry) => one.before !== one.value;
@@ -53,7 +55,7 @@ export function EntryPage() {
         <Choice
           label="Show"
           value={all ? "all" : "open"}
-          onValue={(value) => setAll(value === "all")}
+          onValue={(value) => setChosen(value === "all")}
           options={[
             ["all", "every value"],
             ["open", "only what differs from what was entered"],

@@ -33,6 +33,7 @@ record Kept(String table, Map<String, String> refers) {
           ofModel("bench_answer", Map.of("bench_set_up_id", "bench_set_up")),
           ofModel("part_change", Map.of()),
           ofModel("entered_value", Map.of()),
+          ofModel("typed_change", Map.of()),
           ofModel("skipped_test", Map.of()),
           ofModel("metal_job", Map.of()),
           ofModel("wishes", Map.of()),

@@ -92,6 +92,12 @@ class CoachController {
     return coach.close(aircraftId, jobId, closed, reason);
   }
 
+  @PostMapping("/coach/jobs/{jobId}/back")
+  @Operation(summary = "Enters that a change of metal was put back as it was before")
+  MetalJob back(@PathVariable long aircraftId, @PathVariable long jobId) {
+    return coach.back(aircraftId, jobId);
+  }
+
   /**
    * Wishes with what contradicts the model or its maker.
    *

@@ -62,6 +62,20 @@ class MetalJobEntity {
     this.requestKey = requestKey;
   }
 
+  /** One that is done and puts back what another changed. */
+  static MetalJobEntity reversing(MetalJobEntity done, Instant at) {
+    MetalJobEntity back = new MetalJobEntity();
+    back.aircraftId = done.aircraftId;
+    back.test = done.test;
+    back.part = done.part;
+    back.lever = done.lever;
+    back.from = done.to;
+    back.to = done.from;
+    back.createdAt = at;
+    back.close(MetalJob.State.DONE, null, at);
+    return back;
+  }
+
   void close(MetalJob.State closed, Integer revision, Instant at) {
     state = closed;
     resultRevision = revision;

@@ -371,6 +371,30 @@ public class TrimCoach {
     return hangar.revise(aircraftId, newest.number(), moved, reason).number();
   }
 
+  /** The way back of a change that was done: what stood there before is there again. */
+  @Transactional
+  public MetalJob back(long aircraftId, long jobId) {
+    hangar.alone(aircraftId);
+    MetalJobEntity found =
+        jobs.findById(jobId)
+            .filter(one -> one.aircraftId() == aircraftId)
+            .orElseThrow(() -> new NotFoundException("change of metal of this aircraft", jobId));
+    MetalJob job = found.read();
+    boolean newest =
+        done(aircraftId).stream()
+            .filter(one -> one.lever() == job.lever())
+            .reduce((one, other) -> other)
+            .filter(one -> one.id() == jobId)
+            .isPresent();
+    if (!newest || job.resultRevision() != null) {
+      throw new ConflictException(
+          "Only the last change of a lever that made no revision is taken back here; a revision is"
+              + " gone back to among the revisions. Nothing was stored.");
+    }
+    MetalJobEntity reverse = MetalJobEntity.reversing(found, clock.instant());
+    return jobs.saveAndFlush(reverse).read();
+  }
+
   /** Changes of metal that were done, newest last: they part the trims flown before and after. */
   @Transactional(readOnly = true)
   public List<MetalJob> done(long aircraftId) {

@@ -10,9 +10,11 @@ import hightally.app.platform.BackgroundWork.Job;
 import hightally.app.platform.BackgroundWork.Stage;
 import hightally.app.platform.ConflictException;
 import hightally.app.preflight.Checks;
+import hightally.app.program.EntryList;
 import hightally.app.story.GroundingSource;
 import hightally.app.transfer.SetupDocuments;
 import hightally.core.hazard.HazardSearch;
+import hightally.core.quantity.Said;
 import hightally.core.quantity.Text;
 import hightally.core.quantity.Validation;
 import hightally.core.ready.Grounding;
@@ -55,6 +57,7 @@ class Groundings implements GroundingSource {
   private final SetupVerdictRepository stored;
   private final ClearanceWordRepository words;
   private final SetupDocuments documents;
+  private final EntryList entries;
   private final BackgroundWork work;
   private final Cache<Revised, String> keys = Caffeine.newBuilder().maximumSize(KEPT).build();
   private final Cache<Revised, List<Reason>> rules =
@@ -72,6 +75,7 @@ class Groundings implements GroundingSource {
       SetupVerdictRepository stored,
       ClearanceWordRepository words,
       SetupDocuments documents,
+      EntryList entries,
       BackgroundWork work) {
     this.clock = clock;
     this.hangar = hangar;
@@ -80,6 +84,7 @@ class Groundings implements GroundingSource {
     this.stored = stored;
     this.words = words;
     this.documents = documents;
+    this.entries = entries;
     this.work = work;
   }
 
@@ -95,6 +100,7 @@ class Groundings implements GroundingSource {
     SetupVerdict verdict = new SetupVerdict(reasons, searched.search(), searched.searched());
     ModelSeen.Seen seen =
         ModelSeen.of(setup, setUps.looks(aircraft), checks.looks(aircraft), checks.due(aircraft));
+    seen = typed(seen, entries.open(aircraft, newest));
     Grounding bare = Grounding.of(verdict, seen, "");
     String because =
         words
@@ -103,6 +109,16 @@ class Groundings implements GroundingSource {
             .map(ClearanceWordEntity::because)
             .orElse("");
     return because.isEmpty() ? bare : Grounding.of(verdict, seen, because);
+  }
+
+  /** What flies is what was typed: a change is made when it is ticked off. */
+  private static ModelSeen.Seen typed(ModelSeen.Seen seen, int open) {
+    if (open == 0) {
+      return seen;
+    }
+    List<Grounding.Missing> missing = new ArrayList<>(seen.missing());
+    missing.add(new Grounding.Missing(Lack.NOT_TYPED, Said.of("ready.notTyped", "values", open)));
+    return new ModelSeen.Seen(seen.wrong(), missing);
   }
 
   private static List<Lack> lacks(Grounding one) {

@@ -48,6 +48,10 @@ class EnteredEntity {
     return new EntryList.EnteredValue(key, value, SaidData.read(value), readBack, enteredAt);
   }
 
+  String value() {
+    return value;
+  }
+
   String key() {
     return key;
   }

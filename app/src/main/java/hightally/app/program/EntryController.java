@@ -74,6 +74,19 @@ class EntryController {
     return list.of(aircraftId, transmitter);
   }
 
+  @GetMapping("/api/aircraft/{aircraftId}/typed-changes")
+  @Operation(
+      summary = "What was changed in the model's transmitters: from what to what, newest first")
+  List<EntryList.TypedChange> changes(@PathVariable long aircraftId) {
+    return list.changes(aircraftId);
+  }
+
+  @PostMapping("/api/aircraft/{aircraftId}/typed-changes/{changeId}/back")
+  @Operation(summary = "Notes that what stood there before has been typed in again")
+  List<EntryList.TypedChange> back(@PathVariable long aircraftId, @PathVariable long changeId) {
+    return list.back(aircraftId, changeId);
+  }
+
   @PutMapping("/api/aircraft/{aircraftId}/entered")
   @Operation(summary = "Ticks values off as typed in, or takes the tick back with an empty value")
   List<EntryList.EnteredValue> tick(

@@ -1,6 +1,11 @@
 package hightally.app.program;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import hightally.app.aircraft.Hangar;
+import hightally.app.aircraft.Revision;
+import hightally.app.platform.NotFoundException;
+import hightally.app.words.SaidData;
 import hightally.core.program.EntrySheet;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Said;
@@ -9,6 +14,9 @@ import hightally.core.quantity.Validation;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -18,15 +26,45 @@ import org.springframework.transaction.annotation.Transactional;
  */
 @Service
 public class EntryList {
+  private static final long KEPT = 200;
+
+  /** What stood where nothing stood. */
+  private static final String NOTHING = SaidData.write(Said.NOTHING);
+
   private final EnteredRepository entered;
+  private final TypedChangeRepository changes;
   private final Hangar hangar;
   private final Clock clock;
+  private final Cache<Revised, List<EntrySheet.Entry>> sheets =
+      Caffeine.newBuilder().maximumSize(KEPT).build();
 
-  EntryList(EnteredRepository entered, Hangar hangar, Clock clock) {
+  private record Revised(long aircraft, int revision) {}
+
+  EntryList(EnteredRepository entered, TypedChangeRepository changes, Hangar hangar, Clock clock) {
     this.entered = entered;
+    this.changes = changes;
     this.hangar = hangar;
     this.clock = clock;
   }
+
+  /**
+   * A value that was changed in a transmitter: made when it was ticked off as typed, not when a
+   * revision asked for it.
+   *
+   * @param what where it belongs and which value
+   * @param before what stood there; nothing where it was new
+   * @param after what stands there since
+   * @param revision the revision that asked for it
+   */
+  public record TypedChange(
+      long id,
+      String transmitter,
+      String key,
+      Said what,
+      Said before,
+      Said after,
+      int revision,
+      Instant changedAt) {}
 
   /**
    * A value that was typed in.
@@ -63,27 +101,116 @@ public class EntryList {
   /** Notes values as typed in. */
   @Transactional
   public List<EnteredValue> tick(long aircraftId, List<TickedValue> values) {
-    hangar.newest(aircraftId);
+    Revision newest = hangar.newest(aircraftId);
     if (values.isEmpty()) {
       throw InvalidInputException.of("values", Said.of("given.none"), Said.of("demand.leastOne"));
     }
-    values.forEach(
-        one -> {
-          Validation.check(one);
-          var found =
-              entered.findByAircraftIdAndTransmitterAndKey(
-                  aircraftId, one.transmitter(), one.key());
-          if (one.data().isEmpty()) {
-            found.ifPresent(entered::delete);
-          } else {
-            EnteredEntity row =
-                found.orElseGet(() -> new EnteredEntity(aircraftId, one.transmitter(), one.key()));
-            row.enter(one.data(), one.readBack(), clock.instant());
-            entered.save(row);
-          }
-        });
+    boolean first =
+        entered.findByAircraftIdAndTransmitter(aircraftId, values.get(0).transmitter()).isEmpty();
+    values.forEach(one -> tick(aircraftId, newest, Validation.check(one), first));
     entered.flush();
     return of(aircraftId, values.get(0).transmitter());
+  }
+
+  private void tick(long aircraftId, Revision newest, TickedValue one, boolean first) {
+    Optional<EnteredEntity> found =
+        entered.findByAircraftIdAndTransmitterAndKey(aircraftId, one.transmitter(), one.key());
+    String stood = found.map(EnteredEntity::value).orElse(NOTHING);
+    if (one.data().isEmpty()) {
+      takeBack(aircraftId, one, found);
+      return;
+    }
+    EnteredEntity row =
+        found.orElseGet(() -> new EnteredEntity(aircraftId, one.transmitter(), one.key()));
+    row.enter(one.data(), one.readBack(), clock.instant());
+    entered.save(row);
+    boolean changed = !stood.equals(one.data()) && (found.isPresent() || !first);
+    if (changed) {
+      changes.save(
+          new TypedChangeEntity(
+              aircraftId,
+              one,
+              told(aircraftId, newest, one.key()),
+              stood,
+              newest.number(),
+              clock.instant()));
+    }
+  }
+
+  /** A tick that is taken back leaves what stood there before it. */
+  private void takeBack(long aircraftId, TickedValue one, Optional<EnteredEntity> found) {
+    Optional<TypedChangeEntity> last =
+        changes
+            .findFirstByAircraftIdAndTransmitterAndKeyOrderByIdDesc(
+                aircraftId, one.transmitter(), one.key())
+            .filter(
+                each -> found.map(EnteredEntity::value).filter(each.after()::equals).isPresent());
+    String before = last.map(each -> each.back().data()).orElse(NOTHING);
+    last.ifPresent(changes::delete);
+    if (before.equals(NOTHING)) {
+      found.ifPresent(entered::delete);
+    } else {
+      found.ifPresent(row -> row.enter(before, false, clock.instant()));
+    }
+  }
+
+  private Said told(long aircraftId, Revision newest, String key) {
+    return sheet(aircraftId, newest).stream()
+        .filter(one -> one.key().equals(key))
+        .findFirst()
+        .map(one -> Said.of("entry.told", "place", one.place(), "what", one.what()))
+        .orElseGet(() -> Said.text(key));
+  }
+
+  private List<EntrySheet.Entry> sheet(long aircraftId, Revision newest) {
+    return sheets.get(
+        new Revised(aircraftId, newest.number()), one -> EntrySheet.of(newest.setup()));
+  }
+
+  /** What was changed in a model's transmitters, newest first. */
+  @Transactional(readOnly = true)
+  public List<TypedChange> changes(long aircraftId) {
+    hangar.newest(aircraftId);
+    return changes.findByAircraftIdOrderByIdDesc(aircraftId).stream()
+        .map(TypedChangeEntity::read)
+        .toList();
+  }
+
+  /** Notes that what stood there before a change has been typed in again. */
+  @Transactional
+  public List<TypedChange> back(long aircraftId, long changeId) {
+    TypedChangeEntity change =
+        changes
+            .findById(changeId)
+            .filter(one -> one.aircraftId() == aircraftId)
+            .orElseThrow(() -> new NotFoundException("typed change of this aircraft", changeId));
+    TickedValue back = change.back();
+    if (back.data().equals(NOTHING)) {
+      tick(aircraftId, List.of(new TickedValue(back.transmitter(), back.key(), "", false)));
+    } else {
+      tick(aircraftId, List.of(back));
+    }
+    return changes(aircraftId);
+  }
+
+  /**
+   * How many values of a model as it was last saved do not stand in its transmitter, as far as that
+   * is kept here; 0 where nothing was ever ticked off.
+   */
+  @Transactional(readOnly = true)
+  public int open(long aircraftId, Revision newest) {
+    List<EnteredValue> stands = of(aircraftId, newest.setup().transmitter().name());
+    if (stands.isEmpty()) {
+      return 0;
+    }
+    Map<String, Said> told =
+        stands.stream().collect(Collectors.toMap(EnteredValue::key, EnteredValue::value));
+    Map<String, String> data =
+        stands.stream().collect(Collectors.toMap(EnteredValue::key, EnteredValue::data));
+    return (int)
+        EntrySheet.beside(sheet(aircraftId, newest), told).stream()
+            .filter(one -> !SaidData.write(one.value()).equals(data.get(one.key())))
+            .count();
   }
 
   /** The sheet of a design with what was typed in before beside each value. */
@@ -93,6 +220,6 @@ public class EntryList {
     return EntrySheet.beside(
         sheet,
         of(aircraftId, transmitter).stream()
-            .collect(java.util.stream.Collectors.toMap(EnteredValue::key, EnteredValue::value)));
+            .collect(Collectors.toMap(EnteredValue::key, EnteredValue::value)));
   }
 }

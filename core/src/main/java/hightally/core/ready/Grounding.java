@@ -73,6 +73,8 @@ public record Grounding(
     BALANCE,
     /** It was never checked in full, or not as it is now. */
     FULL_CHECK,
+    /** What was changed is not ticked as typed into the transmitter: it flies what was typed. */
+    NOT_TYPED,
     /** Its range was never checked, or not as it is now. */
     RANGE_CHECK;
 

@@ -1,0 +1,81 @@
+package hightally.app.program;
+
+import hightally.app.words.SaidData;
+import hightally.core.quantity.Said;
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.GeneratedValue;
+import jakarta.persistence.GenerationType;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import java.time.Instant;
+
+/** A value that was changed in a transmitter, as it was ticked off. */
+@Entity
+@Table(name = "typed_change")
+class TypedChangeEntity {
+  @Id
+  @GeneratedValue(strategy = GenerationType.IDENTITY)
+  private Long id;
+
+  private long aircraftId;
+  private String transmitter;
+
+  @Column(name = "entry_key")
+  private String key;
+
+  private String told;
+
+  @Column(name = "before_value")
+  private String before;
+
+  @Column(name = "after_value")
+  private String after;
+
+  private int revisionNumber;
+  private Instant changedAt;
+
+  protected TypedChangeEntity() {}
+
+  TypedChangeEntity(
+      long aircraftId,
+      EntryList.TickedValue ticked,
+      Said told,
+      String before,
+      int revisionNumber,
+      Instant changedAt) {
+    this.aircraftId = aircraftId;
+    transmitter = ticked.transmitter();
+    key = ticked.key();
+    this.told = SaidData.write(told);
+    this.before = before;
+    after = ticked.data();
+    this.revisionNumber = revisionNumber;
+    this.changedAt = changedAt;
+  }
+
+  long aircraftId() {
+    return aircraftId;
+  }
+
+  String after() {
+    return after;
+  }
+
+  /** What to tick off to have again what stood there before. */
+  EntryList.TickedValue back() {
+    return new EntryList.TickedValue(transmitter, key, before, false);
+  }
+
+  EntryList.TypedChange read() {
+    return new EntryList.TypedChange(
+        id,
+        transmitter,
+        key,
+        SaidData.read(told),
+        SaidData.read(before),
+        SaidData.read(after),
+        revisionNumber,
+        changedAt);
+  }
+}
