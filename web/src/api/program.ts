@@ -1,9 +1,4 @@
-import {
-  keepPreviousData,
-  skipToken,
-  useMutation,
-  useQuery,
-} from "@tanstack/react-query";
+import { keepPreviousData, skipToken, useMutation, useQuery } from "@tanstack/react-query";
 import { meanwhile } from "./meanwhile";
 import { answered, api, type Schemas } from "./client";
 import { useChange, type Setup } from "./queries";

@@ -1,8 +1,7 @@
-import { Link } from "react-router";
+import { LogLink } from "@/features/model/LogLink";
 import { useOpenAdjustment } from "@/api/queries";
 import { useStory } from "@/api/story";
 import { useModel } from "@/features/model/model";
-import { buttonClass } from "@/ui/button";
 import { Empty } from "@/ui/card";
 import { Failure, Waiting } from "@/ui/message";
 import { ConfirmationCard } from "./ConfirmationCard";
@@ -37,9 +36,7 @@ export function AdjustPage() {
             Revision {standing.newest.number} has no flight yet. Trim it in the air, note the
             clicks, and come back.
           </p>
-          <Link to="../fly/new" className={buttonClass("main")}>
-            Log a flight
-          </Link>
+          <LogLink to="../fly/new" label="Log a flight" />
         </Empty>
       )}
     </div>

@@ -46,6 +46,27 @@ const flight = (id: number, revisionNumber: number): Flight =>
     marks: { leftOut: "", simulated: false, flewWell: false, signsConfirmed: [] },
   }) as unknown as Flight;
 
+const made = [
+  {
+    where: "TRANSMITTER",
+    id: 7,
+    what: "Rates: roll",
+    before: "85 %",
+    after: "90 %",
+    at: "2026-09-05T10:00:00Z",
+    back: true,
+  },
+  {
+    where: "MODEL",
+    id: 3,
+    what: "down thrust",
+    before: "1.50°",
+    after: "2.00°",
+    at: "2026-09-04T10:00:00Z",
+    back: false,
+  },
+];
+
 const all = Array.from({ length: 60 }, (_, i) => header(60 - i));
 
 function revisions({ path }: Asked) {
@@ -60,6 +81,7 @@ const standing = {
 };
 
 const REPLIES = {
+  "GET /made": [],
   "GET /revisions": revisions,
   "GET /revisions/60": { ...header(60), setup: answers.setup },
   "GET /revisions/59": { ...header(59), setup: answers.setup },
@@ -69,6 +91,24 @@ const REPLIES = {
 };
 
 describe("the revisions", () => {
+  it("say what was really changed, from what to what, with the way back of the last", async () => {
+    const asked = program({
+      ...REPLIES,
+      "GET /made": made,
+      "POST /typed-changes/7/back": [],
+    });
+    show(<RevisionsPage />, { standing });
+    expect(await screen.findByText("Rates: roll")).toBeInTheDocument();
+    expect(screen.getByText("85 % →")).toBeInTheDocument();
+    expect(screen.getByText("2.00°")).toBeInTheDocument();
+    const back = screen.getAllByRole("button", { name: "It is as before again" });
+    expect(back).toHaveLength(1);
+    await userEvent.click(back[0] as HTMLElement);
+    await waitFor(() =>
+      expect(asked.some((one) => one.path.endsWith("/typed-changes/7/back"))).toBe(true),
+    );
+  });
+
   it("come in parts, each with what it was flown with", async () => {
     const asked = program(REPLIES);
     const { container } = show(<RevisionsPage />, { standing });

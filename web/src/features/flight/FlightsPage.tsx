@@ -1,3 +1,4 @@
+import { LogLink } from "@/features/model/LogLink";
 import { lengthEntered } from "@/domain/reader";
 import { useState } from "react";
 import { Link } from "react-router";
@@ -45,9 +46,7 @@ export function FlightsPage() {
         <p>
           After the control check, fly, trim until it goes straight hands off, and note the clicks.
         </p>
-        <Link to="new" className={buttonClass("main")}>
-          Log the first flight
-        </Link>
+        <LogLink to="new" label="Log the first flight" />
         <CsvCard />
       </Empty>
     );
@@ -55,9 +54,7 @@ export function FlightsPage() {
   return (
     <div className="mx-auto max-w-4xl space-y-3 pt-3">
       <div className="flex flex-wrap gap-2">
-        <Link to="new" className={buttonClass("main", true)}>
-          Log a flight
-        </Link>
+        <LogLink to="new" label="Log a flight" large />
         <Link to="card" className={buttonClass("plain", true)}>
           Field card
         </Link>

@@ -23,8 +23,12 @@ export function EntryPage() {
   const sheet = useEntrySheet(standing.id, draft.present, transmitter);
   const entered = useEntered(standing.id, transmitter.name);
   const tick = useTick(standing.id);
-  // Once something was typed in, the sheet opens on what has changed since.
-  const all = chosen ?? (entered.data !== undefined && entered.data.length === 0);
+  // Where something was typed in before, the sheet opens on what has changed since.
+  const [opened, setOpened] = useState<boolean>();
+  if (opened === undefined && entered.data !== undefined) {
+    setOpened(entered.data.length === 0);
+  }
+  const all = chosen ?? opened ?? true;
   const ticked = new Map(entered.data?.map((one) => [one.key, one]));
   const entries = sheet.data?.entries ?? [];
   const differs = (one: Entry) => one.before !== one.value;

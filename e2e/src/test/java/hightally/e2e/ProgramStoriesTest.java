@@ -108,8 +108,8 @@ class ProgramStoriesTest extends Story {
     page.getByLabel("Rate, plus side").first().fill("90");
     page.getByRole(AriaRole.LINK, named("Mixes")).click();
     page.getByLabel("Weight, plus side").first().fill("31");
+    // It opens on what has changed since it was typed in.
     page.getByRole(AriaRole.LINK, named("Entry sheet")).click();
-    Browser.choose(page.getByLabel("Show"), "open");
     Locator entries = page.locator("[data-entry]");
     assertThat(entries).hasCount(2);
     assertThat(entries.first()).containsText("85 %");
@@ -118,8 +118,14 @@ class ProgramStoriesTest extends Story {
     entries.last().getByRole(AriaRole.CHECKBOX).first().click();
     assertThat(entries).hasCount(1);
     page.reload();
-    Browser.choose(page.getByLabel("Show"), "open");
     assertThat(entries).hasCount(1);
+    // What was ticked is made: from what to what, with the way back.
+    page.navigate(app.address() + "models/2/revisions");
+    Locator made = page.locator("[data-made=TRANSMITTER]");
+    assertThat(made).hasCount(1);
+    assertThat(made).containsText("31 %");
+    made.getByRole(AriaRole.BUTTON).click();
+    assertThat(made).hasCount(2);
     assertThat(browser.errors()).isEmpty();
   }
 
