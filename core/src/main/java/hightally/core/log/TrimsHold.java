@@ -133,7 +133,8 @@ public final class TrimsHold {
   }
 
   private static Positions rest(SignalPath path, int phase, Trims trims) {
-    Moment rest = path.rest(phase);
+    // In flight: what only a closed throttle brings, brakes or a mix, has no part in level trim.
+    Moment rest = Moment.centred(Trims.ZERO).withThrottle(1, true);
     return path.evaluateTrimmed(rest, phase, trims);
   }
 
