@@ -29,12 +29,6 @@ class ProgramStoriesTest extends Story {
     assertThat(page.locator("[data-phases] thead"))
         .containsText("front right switch at position 3");
 
-    page.getByRole(AriaRole.LINK, named("Mixes")).click();
-    button(page, "Brakes on the throttle stick").click();
-    Browser.choose(page.getByLabel("Acts in"), "landing");
-    button(page, "Build it").click();
-    assertThat(page.getByRole(AriaRole.HEADING, named("Brakes on the throttle stick"))).isVisible();
-
     page.getByRole(AriaRole.LINK, named("Power and timers")).click();
     button(page, "A curve for some phases").click();
     Locator curves = page.locator("section", withText("Throttle curve"));
@@ -42,6 +36,14 @@ class ProgramStoriesTest extends Story {
     Locator curve = curves.last();
     curve.getByLabel("Point 2, value percent").fill("0");
     curve.getByLabel("Point 2, value percent").blur();
+
+    // Only now is the stick free to brake: before, it is said and refused.
+    page.getByRole(AriaRole.LINK, named("Mixes")).click();
+    button(page, "Brakes on the throttle stick").click();
+    assertThat(page.getByText("The throttle stick drives the motor in")).isVisible();
+    Browser.choose(page.getByLabel("Acts in"), "landing");
+    button(page, "Build it").click();
+    assertThat(page.getByRole(AriaRole.HEADING, named("Brakes on the throttle stick"))).isVisible();
 
     page.getByText("Throttle cut on").click();
     page.getByLabel("Sticks stay put").check();

@@ -34,6 +34,9 @@ import java.util.TreeSet;
  * was seen.
  */
 final class JumpHazards {
+  /** A servo takes a fifth of a second for its way by itself: below this a channel is not slow. */
+  private static final double SLOWED_SECONDS = 0.5;
+
   private static final double NOTHING_PERCENT = 0.1;
   private static final double[] WAYS = {1, -1};
   private static final double LEEWAY = 0.9;
@@ -83,7 +86,8 @@ final class JumpHazards {
     long felt = 0;
     for (int i = 0; i < surfaces; i++) {
       int carried = path.carriedBehind(i);
-      boolean slowed = setup.channels().get(path.channelBehind(i)).slowedSeconds() > 0;
+      boolean slowed =
+          setup.channels().get(path.channelBehind(i)).slowedSeconds() >= SLOWED_SECONDS;
       travels[i] = new TravelTable(path, i, 0);
       least[i] = LEEWAY * setup.house().surfaceJumpMm() / travels[i].steepest();
       if (carried >= 0 && !slowed) {
