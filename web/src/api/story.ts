@@ -123,6 +123,9 @@ export const useFlewWell = (id: number) =>
     ),
   );
 
+/** A request that changes something says what it brings, also where that is nothing. */
+const JSON_BROUGHT = { "Content-Type": "application/json" } as const;
+
 /** What was really changed: typed into the transmitter, or done at the model. */
 export const useMade = (aircraftId: number) =>
   useQuery({
@@ -145,13 +148,17 @@ export const useMadeBack = (aircraftId: number) =>
         await answered(
           api.POST("/api/aircraft/{aircraftId}/typed-changes/{changeId}/back", {
             params: { path },
+            headers: JSON_BROUGHT,
           }),
         );
         return;
       }
       const path = { aircraftId, jobId: change };
       await answered(
-        api.POST("/api/aircraft/{aircraftId}/coach/jobs/{jobId}/back", { params: { path } }),
+        api.POST("/api/aircraft/{aircraftId}/coach/jobs/{jobId}/back", {
+          params: { path },
+          headers: JSON_BROUGHT,
+        }),
       );
     },
   );

@@ -5588,6 +5588,8 @@ export interface components {
       way: string[];
       moments: components["schemas"]["Moment"][];
       showing: components["schemas"]["Showing"];
+      /** Format: double */
+      size: number;
       mends: components["schemas"]["Mend"][];
       acceptedBecause: string;
     };

@@ -65,6 +65,7 @@ describe("what every switch can do", () => {
             way: ["switch at position 2", "then switch back"],
             moments: [],
             showing: { leadIn: [], seconds: 1.2, linkLost: false },
+            size: 100,
             mends: [],
             acceptedBecause: "",
           },

@@ -198,7 +198,8 @@ class HazardStoriesTest extends Story {
     assertThat(page.getByLabel("cleared to fly")).isVisible();
     // One that nobody has looked at is not green, and leads to what is missing.
     page.navigate(app.address() + "models/4/check");
-    assertThat(page.getByLabel("not cleared yet")).isVisible();
+    assertThat(page.getByLabel("not cleared yet", new Page.GetByLabelOptions().setExact(true)))
+        .isVisible();
     page.getByText("Not cleared yet.").click();
     assertThat(page.locator("[data-verdict=NOT_YET]")).containsText("Before it flies");
     assertThat(browser.errors()).isEmpty();

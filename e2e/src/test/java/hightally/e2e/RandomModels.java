@@ -82,7 +82,9 @@ final class RandomModels {
       lever = input.get("kind").asText().equals("LEVER") ? input.get("id").asText() : lever;
     }
     for (JsonNode card : Models.call(app, "POST", "api/program/gallery", asked)) {
-      if (random.nextInt(3) == 0) {
+      // What must be arranged first is refused until it is.
+      boolean arranged = card.get("note").asText().isEmpty();
+      if (random.nextInt(3) == 0 && arranged) {
         JsonNode phase = setup.get("phases").get(random.nextInt(setup.get("phases").size()));
         ObjectNode body = JSON.createObjectNode();
         body.put("recipe", card.get("recipe").asText()).put("percent", tenths(-30, 30));

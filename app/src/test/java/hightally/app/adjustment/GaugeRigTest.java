@@ -32,7 +32,8 @@ class GaugeRigTest extends Pilot {
     for (JsonNode rod : open.at("/plan/rods")) {
       String surface = rod.get("surface").asText();
       long steps = rod.get("steps").asLong();
-      if (steps != 0) {
+      // What another surface drives goes where that one takes it: not a rig's own doing.
+      if (steps != 0 && !rod.get("slave").asBoolean()) {
         double moved = rod.get("afterMm").asDouble() - rod.get("todayMm").asDouble();
         perStep.put(surface, moved / steps);
         marks.put(surface, ratio * rod.get("trimMm").asDouble());
@@ -104,7 +105,28 @@ class GaugeRigTest extends Pilot {
     open = answer.json();
   }
 
+  /** The rods of slaves turned as told, and found at their marks. */
+  private void slaves() throws Exception {
+    for (JsonNode rod : open.at("/plan/rods")) {
+      if (rod.get("slave").asBoolean() && rod.get("steps").asLong() != 0) {
+        Map<String, Object> mark =
+            Map.of(
+                "surface",
+                rod.get("surface").asText(),
+                "steps",
+                rod.get("steps").asLong(),
+                "offMm",
+                0,
+                "way",
+                "SAME");
+        int version = open.get("version").asInt();
+        open = put(at + "/adjustment/mark", Map.of("mark", mark, "version", version)).json();
+      }
+    }
+  }
+
   private Answer close() throws Exception {
+    slaves();
     JsonNode looked = lookedAt(at, open);
     int version = looked.get("version").asInt();
     return post(at + "/adjustment/close", Map.of("version", version, "because", ""));

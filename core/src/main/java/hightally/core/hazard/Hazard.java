@@ -16,6 +16,7 @@ import java.util.List;
  * @param way which switch and which stick, step by step
  * @param moments to be shown on the bench, in order; empty where nothing moves
  * @param showing how they are shown
+ * @param size how large it is, in the unit of its words; 1 where it is or is not
  * @param mends changes that may mend it, the smallest first, not tried yet; none where it is shown
  * @param acceptedBecause why the pilot lives with it; empty while it is open
  */
@@ -27,6 +28,7 @@ public record Hazard(
     List<Said> way,
     List<Moment> moments,
     Showing showing,
+    double size,
     List<Mend> mends,
     String acceptedBecause) {
 
@@ -41,7 +43,8 @@ public record Hazard(
 
   /** The same hazard to be shown: what may mend it is only offered once it was tried. */
   Hazard shown() {
-    return new Hazard(kind, subject, words, why, way, moments, showing, List.of(), acceptedBecause);
+    return new Hazard(
+        kind, subject, words, why, way, moments, showing, size, List.of(), acceptedBecause);
   }
 
   /** The same hazard with the reason for which it was accepted, if it was. */
@@ -52,6 +55,6 @@ public record Hazard(
             .findFirst()
             .map(one -> one.reason())
             .orElse("");
-    return new Hazard(kind, subject, words, why, way, moments, showing, mends, reason);
+    return new Hazard(kind, subject, words, why, way, moments, showing, size, mends, reason);
   }
 }

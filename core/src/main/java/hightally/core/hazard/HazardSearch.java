@@ -63,9 +63,7 @@ public final class HazardSearch {
   private final Regions regions;
   private final Work work;
   private final Bends bends;
-  private final Map<String, Found> found = new LinkedHashMap<>();
-
-  private record Found(Hazard hazard, double size) {}
+  private final Map<String, Hazard> found = new LinkedHashMap<>();
 
   /**
    * The outcome.
@@ -185,7 +183,6 @@ public final class HazardSearch {
     }
     List<Hazard> hazards =
         found.values().stream()
-            .map(Found::hazard)
             .sorted(
                 Comparator.comparing((Hazard one) -> !one.acceptedBecause().isEmpty())
                     .thenComparing(Hazard::kind))
@@ -320,13 +317,14 @@ public final class HazardSearch {
       List<Mend> mends,
       boolean linkLost) {
     String key = kind + " " + subject;
-    Found before = found.get(key);
+    Hazard before = found.get(key);
     // Of equals the first stays: fewest things moved.
     if (before == null || size > before.size() + SAME_SIZE) {
       List<Moment> told = moments.stream().map(this::told).toList();
       Hazard.Showing showing = new Hazard.Showing(leadIn(told), standing, linkLost);
-      Hazard hazard = new Hazard(kind, subject, words, kind.why(), way, told, showing, mends, "");
-      found.put(key, new Found(hazard.acceptedIn(setup.notebook()), size));
+      Hazard hazard =
+          new Hazard(kind, subject, words, kind.why(), way, told, showing, size, mends, "");
+      found.put(key, hazard.acceptedIn(setup.notebook()));
     }
   }
 

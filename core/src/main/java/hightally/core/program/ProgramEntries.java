@@ -43,6 +43,7 @@ final class ProgramEntries {
   /** All values, in the order of the work. */
   Map<String, Entry> all() {
     transmitter();
+    new TypeEntries(setup, writer).add();
     channels();
     feel("feel", Said.of("program.ratesExpo"), setup.feel(), true, true, true);
     for (FeelSet set : setup.feelSets()) {
@@ -106,7 +107,7 @@ final class ProgramEntries {
           EntrySection.DIRECTION,
           "switches",
           Said.of("program.transmitter"),
-          Said.of("program.switches"),
+          Said.of("program.switchPositions"),
           Said.list(switches),
           "");
     }

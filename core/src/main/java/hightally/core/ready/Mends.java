@@ -8,7 +8,6 @@ import hightally.core.edit.Mend;
 import hightally.core.hazard.Hazard;
 import hightally.core.hazard.HazardSearch;
 import hightally.core.quantity.InvalidInputException;
-import hightally.core.quantity.Quantity;
 import hightally.core.quantity.Said;
 import hightally.core.setup.Setup;
 import hightally.core.signal.Movements;
@@ -78,7 +77,7 @@ public final class Mends {
   }
 
   /** Something that is wrong: how it is told apart, its size, and what might mend it. */
-  private record Fault(String id, String subject, double excess, Said words, List<Mend> mends) {
+  private record Fault(String id, String subject, double excess, List<Mend> mends) {
     String key() {
       return id + "/" + subject;
     }
@@ -124,7 +123,7 @@ public final class Mends {
     HazardSearch.Outcome outcome = HazardSearch.of(path, left, () -> false, part -> {});
     work += outcome.work();
     for (Hazard one : outcome.hazards()) {
-      add(faults, new Fault(one.kind().name(), one.subject(), 0, one.words(), one.mends()));
+      add(faults, new Fault(one.kind().name(), one.subject(), one.size(), one.mends()));
     }
     return new State(faults, outcome.complete());
   }
@@ -133,7 +132,7 @@ public final class Mends {
     Map<String, Fault> faults = new LinkedHashMap<>();
     for (Finding one : Audit.of(path)) {
       double excess = Math.abs(one.measured() - one.limit());
-      add(faults, new Fault(one.rule(), one.surface(), excess, Said.NOTHING, one.mends()));
+      add(faults, new Fault(one.rule(), one.surface(), excess, one.mends()));
     }
     return faults;
   }
@@ -147,7 +146,7 @@ public final class Mends {
           List<Mend> both = new ArrayList<>(one.mends);
           both.addAll(other.mends);
           double excess = Math.max(one.excess, other.excess);
-          return new Fault(one.id, one.subject, excess, one.words, both);
+          return new Fault(one.id, one.subject, excess, both);
         });
   }
 
@@ -206,22 +205,6 @@ public final class Mends {
   }
 
   private static boolean worse(Fault was, Fault is) {
-    return is.excess > was.excess + SAME || grown(was.words, is.words);
-  }
-
-  /** Whether some figure of what is told has grown. */
-  private static boolean grown(Said was, Said is) {
-    if (!was.code().equals(is.code())) {
-      return true;
-    }
-    return is.with().entrySet().stream()
-        .anyMatch(one -> grown(was.with().get(one.getKey()), one.getValue()));
-  }
-
-  private static boolean grown(Object was, Object is) {
-    if (was instanceof Quantity one && is instanceof Quantity other) {
-      return Math.abs(other.value()) > Math.abs(one.value()) + SAME;
-    }
-    return was instanceof Said one && is instanceof Said other && grown(one, other);
+    return is.excess > was.excess + SAME;
   }
 }

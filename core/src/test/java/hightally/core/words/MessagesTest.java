@@ -66,6 +66,18 @@ class MessagesTest {
     assertThat(codes).hasSizeGreaterThan(400);
   }
 
+  /** Of a key that stands twice the one is never said. */
+  @Test
+  void everyKeyStandsOnce() throws IOException {
+    List<String> keys =
+        Files.readAllLines(Path.of("src/main/resources/hightally/words/messages_en.properties"))
+            .stream()
+            .filter(line -> line.matches("[A-Za-z][^=]*=.*"))
+            .map(line -> line.substring(0, line.indexOf('=')))
+            .toList();
+    assertThat(keys).hasSizeGreaterThan(1000).doesNotHaveDuplicates();
+  }
+
   /** A place no argument of the call has the name of would be left open in the sentence. */
   private void filled(String code, String call, Path file) {
     Set<String> given = new TreeSet<>();
