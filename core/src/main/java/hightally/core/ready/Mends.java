@@ -86,11 +86,14 @@ public final class Mends {
   /** All that is wrong with a setup; whole where the search came to its end. */
   private record State(Map<String, Fault> faults, boolean whole) {}
 
+  /** One of some changes, and what the fault it was proposed for is about. */
+  private record Change(String subject, Said words) {}
+
   /** Some changes together. */
-  private record Changes(List<Said> words, List<Edit> edits) {
-    Changes and(Mend mend) {
-      List<Said> both = new ArrayList<>(words);
-      both.add(mend.words());
+  private record Changes(List<Change> words, List<Edit> edits) {
+    Changes and(String subject, Mend mend) {
+      List<Change> both = new ArrayList<>(words);
+      both.add(new Change(subject, mend.words()));
       List<Edit> all = new ArrayList<>(edits);
       for (Edit edit : mend.edits()) {
         all.removeIf(one -> one.figure() == edit.figure() && one.subject().equals(edit.subject()));
@@ -155,7 +158,7 @@ public final class Mends {
     List<TriedMend> found = new ArrayList<>();
     Deque<Changes> open = new ArrayDeque<>();
     Set<Set<Edit>> seen = new HashSet<>();
-    fault.mends.forEach(one -> open.add(new Changes(List.of(), List.of()).and(one)));
+    fault.mends.forEach(one -> open.add(new Changes(List.of(), List.of()).and(fault.subject, one)));
     for (int trials = 0; trials < MOST_TRIALS && !open.isEmpty(); trials++) {
       Changes changes = open.poll();
       boolean enough = !found.isEmpty() && changes.words.size() > found.get(0).words.size();
@@ -176,12 +179,29 @@ public final class Mends {
         whole &= after.whole;
       }
       if (wrong.isEmpty() && whole) {
-        found.add(new TriedMend(changes.words, changes.edits, Movements.differences(setup, made)));
+        found.add(new TriedMend(words(changes), changes.edits, Movements.differences(setup, made)));
       } else if (changes.words.size() < MOST_TOGETHER) {
-        wrong.stream().flatMap(one -> one.mends.stream()).map(changes::and).forEach(open::add);
+        for (Fault one : wrong) {
+          one.mends.forEach(mend -> open.add(changes.and(one.subject, mend)));
+        }
       }
     }
     return found;
+  }
+
+  /** One change is told under the finding it mends; of several each says what it is done to. */
+  private List<Said> words(Changes changes) {
+    if (changes.words.size() == 1) {
+      return List.of(changes.words.get(0).words);
+    }
+    return changes.words.stream()
+        .map(
+            one ->
+                setup
+                    .surface(one.subject)
+                    .map(at -> Said.of("mend.at", "surface", at.name(), "mend", one.words))
+                    .orElse(one.words))
+        .toList();
   }
 
   private Setup made(Changes changes) {

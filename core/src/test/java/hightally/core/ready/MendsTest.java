@@ -3,6 +3,7 @@ package hightally.core.ready;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import hightally.core.DemoModels;
+import hightally.core.English;
 import hightally.core.Rigs;
 import hightally.core.airframe.Surface;
 import hightally.core.audit.Audit;
@@ -155,10 +156,17 @@ class MendsTest {
       for (Mends.Offer offer : Mends.of(Rigs.random(seed))) {
         faults++;
         offered += offer.mends().isEmpty() ? 0 : 1;
-        together += offer.mends().stream().anyMatch(one -> one.edits().size() > 1) ? 1 : 0;
+        for (Mends.TriedMend one : offer.mends()) {
+          together += one.words().size() > 1 ? 1 : 0;
+          if (one.words().size() > 1) {
+            // Each change says what it is done to.
+            assertThat(one.words())
+                .extracting(English::say)
+                .allMatch(words -> words.contains(": "));
+          }
+        }
       }
     }
-    System.out.println("faults " + faults + " offered " + offered + " together " + together);
     assertThat(together).isPositive();
     assertThat(offered).isGreaterThan(faults / 4);
   }
