@@ -8,6 +8,8 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 /**
  * One story from flight to metal: interrupted, asked about, explained, and back to what flew well.
@@ -124,6 +126,49 @@ class SettledStoriesTest extends Story {
     assertThat(page.locator("[data-worth] [data-control=PITCH]")).containsText("go into the rods");
     page.navigate(app.address() + "models/" + model + "/revisions");
     assertThat(page.locator("[data-revision='2']")).containsText("a corrected description");
+    assertThat(browser.errors()).isEmpty();
+    page.close();
+  }
+
+  /** What the gauge showed drives what follows, and nothing closes over an edge off its mark. */
+  @ParameterizedTest
+  @CsvSource({"1280,800", "390,844"})
+  void aGaugeThatShowsTheOtherWayTurnsWhatFollows(int width, int height) {
+    long model = biplane();
+    browser.errors().clear();
+    Page page = browser.page(width, height, ColorScheme.LIGHT);
+    log(page, model, 3, 12);
+    page.navigate(app.address() + "models/" + model + "/adjust");
+    button(page, "Start at the bench").click();
+    Locator gauge = page.locator("[data-gauge=elevator]");
+    workUntil(page, gauge);
+    String expected = gauge.locator("strong").first().innerText();
+    String other = expected.contains("down") ? "up" : "down";
+    gauge.getByLabel("It went, mm").fill(expected.replaceAll("(?s)[^0-9]*([0-9.]+).*", "$1"));
+    gauge.getByLabel(other).check();
+    button(page, "Compare").click();
+    assertThat(gauge).containsText("they disagree");
+    button(page, "The reading is right: go by the mark").click();
+    assertThat(gauge).containsText("until the mark is met");
+    // Zeroing took it the other way, so its mark lies on the way the arithmetic named.
+    String mark = other.equals("up") ? "down" : "up";
+    workUntil(page, page.locator("[data-step=TURN]"));
+    assertThat(page.locator("[data-step=TURN]")).containsText("has gone " + mark);
+    // Off its mark all the same: it is noted, and the order does not close in silence.
+    workUntil(page, page.locator("[data-mark=elevator]"));
+    Locator at = page.locator("[data-mark=elevator]");
+    at.getByLabel(mark).check();
+    at.getByLabel("Off its mark, mm").fill("6");
+    button(page, "Off the mark: note it").click();
+    assertThat(page.locator("[data-marked]")).isVisible();
+    Locator done = page.locator("button", withText("Done: save revision"));
+    workUntil(page, done);
+    lookAtEverySurface(page);
+    assertThat(page.locator("[data-not-as-planned]")).containsText("Elevator");
+    assertThat(done).isDisabled();
+    page.getByLabel("Close it like this, because").fill("The horn is to be glued anew");
+    done.click();
+    page.waitForURL("**/rig");
     assertThat(browser.errors()).isEmpty();
     page.close();
   }

@@ -5,6 +5,7 @@ import hightally.core.channel.EntrySection;
 import hightally.core.channel.Receiver;
 import hightally.core.channel.TransmitterInput;
 import hightally.core.condition.ConditionKind;
+import hightally.core.mix.MixSource;
 import hightally.core.power.FailsafeSetting;
 import hightally.core.power.FlightTimer;
 import hightally.core.power.StartPosition;
@@ -53,7 +54,9 @@ final class PowerEntries {
   }
 
   private void power() {
-    if (setup.airframe().motors().isEmpty()) {
+    // Also without a motor a mix may be made from its power.
+    boolean mixed = setup.mixes().stream().anyMatch(one -> one.source() == MixSource.POWER);
+    if (setup.airframe().motors().isEmpty() && !mixed) {
       return;
     }
     Said place = Said.of("program.power");
