@@ -40,10 +40,10 @@ class AccessibleTest extends Story {
 
   private static final String AXE = axe();
 
-  /** The theme, once it has been drawn: what is half in another theme is nobody's to read. */
-  private static final String DRAWN_IN =
-      "theme => { document.documentElement.dataset.theme = theme; return new Promise(drawn =>"
-          + " requestAnimationFrame(() => requestAnimationFrame(() => drawn(null)))) }";
+  /** Once what was changed has been drawn: what is half of before is nobody's to read. */
+  private static final String DRAWN =
+      "() => new Promise(drawn => requestAnimationFrame(() => requestAnimationFrame(() =>"
+          + " drawn(null))))";
 
   private static final List<String> PAGES =
       List.of(
@@ -142,6 +142,8 @@ class AccessibleTest extends Story {
         look(page, path, "sun", !ALL);
       }
       page.setViewportSize(360, 740);
+      page.waitForFunction("() => matchMedia('(max-width: 640px)').matches");
+      page.evaluate(DRAWN);
       fits(page, path);
       look(page, path + ", phone", "dark", false);
       look(page, path + ", phone", "light", !ALL);
@@ -232,7 +234,8 @@ class AccessibleTest extends Story {
 
   /** What is wrong in a theme, told once for all pages it is on. */
   private void look(Page page, String where, String theme, boolean coloursOnly) {
-    page.evaluate(DRAWN_IN, theme);
+    page.evaluate("theme => { document.documentElement.dataset.theme = theme }", theme);
+    page.evaluate(DRAWN);
     // Loaded anew each time: it remembers colours it has seen.
     page.evaluate(AXE);
     Map<String, Object> only =
