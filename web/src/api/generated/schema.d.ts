@@ -3445,10 +3445,10 @@ export interface components {
         | "SEARCHING"
         | "NOT_PROVEN"
         | "SEARCH_FAILED"
+        | "NOT_TYPED"
         | "NOT_MEASURED"
         | "BALANCE"
         | "FULL_CHECK"
-        | "NOT_TYPED"
         | "RANGE_CHECK";
       words: string;
     };

@@ -338,10 +338,7 @@ public class TrimCoach {
   @Transactional
   public MetalJob close(long aircraftId, long jobId, Closed closed, String reason) {
     hangar.alone(aircraftId);
-    MetalJobEntity found =
-        jobs.findById(jobId)
-            .filter(one -> one.aircraftId() == aircraftId)
-            .orElseThrow(() -> new NotFoundException("change of metal of this aircraft", jobId));
+    MetalJobEntity found = job(aircraftId, jobId);
     MetalJob job = found.read();
     if (job.version() != closed.version() || job.state() != MetalJob.State.OPEN) {
       throw new ConflictException(
@@ -354,6 +351,12 @@ public class TrimCoach {
     found.close(
         closed.done() ? MetalJob.State.DONE : MetalJob.State.DROPPED, revision, clock.instant());
     return jobs.saveAndFlush(found).read();
+  }
+
+  private MetalJobEntity job(long aircraftId, long jobId) {
+    return jobs.findById(jobId)
+        .filter(one -> one.aircraftId() == aircraftId)
+        .orElseThrow(() -> new NotFoundException("change of metal of this aircraft", jobId));
   }
 
   private Integer balance(long aircraftId, MetalJob job, Levers.BalanceBy by, String reason) {
@@ -375,10 +378,7 @@ public class TrimCoach {
   @Transactional
   public MetalJob back(long aircraftId, long jobId) {
     hangar.alone(aircraftId);
-    MetalJobEntity found =
-        jobs.findById(jobId)
-            .filter(one -> one.aircraftId() == aircraftId)
-            .orElseThrow(() -> new NotFoundException("change of metal of this aircraft", jobId));
+    MetalJobEntity found = job(aircraftId, jobId);
     MetalJob job = found.read();
     boolean newest =
         done(aircraftId).stream()

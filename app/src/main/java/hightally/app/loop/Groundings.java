@@ -14,7 +14,6 @@ import hightally.app.program.EntryList;
 import hightally.app.story.GroundingSource;
 import hightally.app.transfer.SetupDocuments;
 import hightally.core.hazard.HazardSearch;
-import hightally.core.quantity.Said;
 import hightally.core.quantity.Text;
 import hightally.core.quantity.Validation;
 import hightally.core.ready.Grounding;
@@ -99,8 +98,12 @@ class Groundings implements GroundingSource {
     reasons.addAll(SetupVerdict.open(searched.reasons(), setup.notebook()));
     SetupVerdict verdict = new SetupVerdict(reasons, searched.search(), searched.searched());
     ModelSeen.Seen seen =
-        ModelSeen.of(setup, setUps.looks(aircraft), checks.looks(aircraft), checks.due(aircraft));
-    seen = typed(seen, entries.open(aircraft, newest));
+        ModelSeen.of(
+            setup,
+            setUps.looks(aircraft),
+            checks.looks(aircraft),
+            checks.due(aircraft),
+            entries.open(aircraft, newest));
     Grounding bare = Grounding.of(verdict, seen, "");
     String because =
         words
@@ -109,16 +112,6 @@ class Groundings implements GroundingSource {
             .map(ClearanceWordEntity::because)
             .orElse("");
     return because.isEmpty() ? bare : Grounding.of(verdict, seen, because);
-  }
-
-  /** What flies is what was typed: a change is made when it is ticked off. */
-  private static ModelSeen.Seen typed(ModelSeen.Seen seen, int open) {
-    if (open == 0) {
-      return seen;
-    }
-    List<Grounding.Missing> missing = new ArrayList<>(seen.missing());
-    missing.add(new Grounding.Missing(Lack.NOT_TYPED, Said.of("ready.notTyped", "values", open)));
-    return new ModelSeen.Seen(seen.wrong(), missing);
   }
 
   private static List<Lack> lacks(Grounding one) {

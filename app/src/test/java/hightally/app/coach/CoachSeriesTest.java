@@ -312,5 +312,27 @@ class CoachSeriesTest extends Pilot {
       Files.writeString(DOCUMENT, text);
     }
     assertThat(Files.readString(DOCUMENT)).isEqualTo(text);
+    putBack(aerobatic.at);
+  }
+
+  /** The last change of metal that made no revision is put back, the one before it is not. */
+  private void putBack(String at) throws Exception {
+    JsonNode done = lastMetal(at);
+    long id = done.get("id").asLong();
+    assertThat(post(at + "/coach/jobs/" + id + "/back", Map.of()).status()).isEqualTo(200);
+    JsonNode back = lastMetal(at);
+    assertThat(back.get("what")).isEqualTo(done.get("what"));
+    assertThat(back.get("before")).isEqualTo(done.get("after"));
+    assertThat(back.get("after")).isEqualTo(done.get("before"));
+    assertThat(post(at + "/coach/jobs/" + id + "/back", Map.of()).status()).isEqualTo(409);
+  }
+
+  private JsonNode lastMetal(String at) throws Exception {
+    for (JsonNode one : get(at + "/made").json()) {
+      if (one.get("where").asText().equals("MODEL") && one.get("back").asBoolean()) {
+        return one;
+      }
+    }
+    throw new AssertionError("nothing was done at the model");
   }
 }

@@ -121,16 +121,6 @@ final class Rig {
     return path.ofCommands(commands).travelMm()[index] - rest.travelMm()[index];
   }
 
-  /** Travel up (or right) from the centre at full deflection of the main control, mm. */
-  double plusMm(int index) {
-    return Math.max(0, Math.max(moved(index, 1), moved(index, -1)));
-  }
-
-  /** Travel down (or left) from the centre, mm, as a positive size. */
-  double minusMm(int index) {
-    return -Math.min(0, Math.min(moved(index, 1), moved(index, -1)));
-  }
-
   /** The pulse of the channel behind a surface with the surface moved all the way up or down. */
   double pulseOf(int index, double sign) {
     boolean plain = (moved(index, 1) - moved(index, -1)) * sign > 0;

@@ -40,10 +40,8 @@ final class TravelRules {
         .forEach(
             i -> {
               double command = rig.equalCommand(i);
-              double one = rig.travelFor(i, command);
-              double other = rig.travelFor(i, -command);
-              double plus = Math.max(0, Math.max(one, other));
-              double minus = -Math.min(0, Math.min(one, other));
+              double plus = reached(rig, i, true, command);
+              double minus = reached(rig, i, false, command);
               double difference = Math.abs(plus - minus);
               double limit = Math.max(rig.house().unevenMm(), 0.1 * Math.max(plus, minus));
               if (difference > limit) {

@@ -32,9 +32,6 @@ import java.util.stream.Collectors;
 public final class MixGallery {
   private static final double FULL = 100;
 
-  /** A throttle curve that stays so near the stop drives no motor. */
-  private static final double STILL_PERCENT = 2;
-
   private MixGallery() {}
 
   /** What can be built. */
@@ -214,8 +211,8 @@ public final class MixGallery {
   }
 
   private static Said note(Setup model, Recipe recipe, String lever) {
-    List<Phase> driven = model.phases().stream().filter(one -> drives(model, one)).toList();
-    if (recipe.brakesByThrottle() && !driven.isEmpty()) {
+    List<Phase> driven = driven(model, recipe, List.of());
+    if (!driven.isEmpty()) {
       return Said.of(
           "edit.stickDrivesMotor",
           "phases",
@@ -244,13 +241,16 @@ public final class MixGallery {
                 target -> other.targets().stream().anyMatch(two -> two.target().equals(target)));
   }
 
-  /** Whether the throttle stick drives a motor in a phase. */
-  private static boolean drives(Setup setup, Phase phase) {
-    double stop = setup.power().stopPercent();
-    return !setup.airframe().motors().isEmpty()
-        && setup.power().throttleInput().isEmpty()
-        && setup.power().curve(phase.id()).points().stream()
-            .anyMatch(one -> Math.abs(one.y() - stop) > STILL_PERCENT);
+  /** The phases of some in which the throttle stick drives a motor, for a mix that brakes by it. */
+  private static List<Phase> driven(Setup setup, Recipe recipe, List<String> phases) {
+    if (!recipe.brakesByThrottle()) {
+      return List.of();
+    }
+    SignalPath path = SignalPath.of(setup);
+    return setup.phases().stream()
+        .filter(one -> phases.isEmpty() || phases.contains(one.id()))
+        .filter(one -> path.throttleDrives(setup.phases().indexOf(one)))
+        .toList();
   }
 
   /** Whether the model has what moves the mix. */
@@ -273,11 +273,7 @@ public final class MixGallery {
     }
     List<Mix> mixes = new ArrayList<>(setup.mixes());
     Recipe recipe = asked.recipe();
-    List<Phase> driven =
-        setup.phases().stream()
-            .filter(one -> asked.phases().isEmpty() || asked.phases().contains(one.id()))
-            .filter(one -> recipe.brakesByThrottle() && drives(setup, one))
-            .toList();
+    List<Phase> driven = driven(setup, recipe, asked.phases());
     if (!driven.isEmpty()) {
       throw InvalidInputException.of(
           "phases", String.join(", ", names(driven)), Said.of("demand.phasesWithoutMotorOnStick"));

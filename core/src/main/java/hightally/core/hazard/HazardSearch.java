@@ -40,7 +40,7 @@ import java.util.stream.IntStream;
  */
 public final class HazardSearch {
   /** Version of what is looked for and how: what an older one found is worked out anew. */
-  public static final int VERSION = 1;
+  public static final int VERSION = 2;
 
   /** As much work as a search may do where nothing else is said: some minutes of it. */
   public static final long MOST_WORK = 20_000_000;

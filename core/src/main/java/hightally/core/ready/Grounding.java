@@ -67,14 +67,14 @@ public record Grounding(
     NOT_PROVEN,
     /** The search failed. */
     SEARCH_FAILED,
+    /** What was changed is not ticked as typed into the transmitter: it flies what was typed. */
+    NOT_TYPED,
     /** Nothing was measured on the model: throws are the description's. */
     NOT_MEASURED,
     /** Whether it balances was never seen. */
     BALANCE,
     /** It was never checked in full, or not as it is now. */
     FULL_CHECK,
-    /** What was changed is not ticked as typed into the transmitter: it flies what was typed. */
-    NOT_TYPED,
     /** Its range was never checked, or not as it is now. */
     RANGE_CHECK;
 

@@ -74,11 +74,19 @@ public final class ModelSeen {
    * @param looks of all set-ups, oldest first
    * @param checks newest first
    * @param due what changed parts have made due
+   * @param untyped how many values do not stand in the transmitter; 0 where nobody keeps that here
    */
-  public static Seen of(Setup now, List<BenchLook> looks, List<CheckLook> checks, List<Due> due) {
+  public static Seen of(
+      Setup now, List<BenchLook> looks, List<CheckLook> checks, List<Due> due, int untyped) {
     List<Reason> wrong = new ArrayList<>(wrongInChecks(checks));
     wrong.addAll(wrongInSetUps(now, looks, checks));
-    return new Seen(List.copyOf(wrong), List.copyOf(missing(now, looks, checks, due)));
+    List<Missing> missing = new ArrayList<>();
+    if (untyped > 0) {
+      // What flies is what was typed: a change is made when it is ticked off.
+      missing.add(new Missing(Lack.NOT_TYPED, Said.of("ready.notTyped", "values", untyped)));
+    }
+    missing.addAll(missing(now, looks, checks, due));
+    return new Seen(List.copyOf(wrong), List.copyOf(missing));
   }
 
   /**

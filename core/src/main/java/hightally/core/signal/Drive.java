@@ -29,7 +29,7 @@ public record Drive(Control control, int input, double size) {
   }
 
   /** Everything that moves a surface in a phase from rest: sticks, then levers and switches. */
-  static List<Drive> all(SignalPath path, int surface, int phase) {
+  private static List<Drive> all(SignalPath path, int surface, int phase) {
     int channel = path.channelBehind(surface);
     Moment rest = path.rest(phase);
     double still = command(path, channel, rest, phase);

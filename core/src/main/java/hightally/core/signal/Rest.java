@@ -63,6 +63,10 @@ final class Rest {
     return new Rest(path, phase).found();
   }
 
+  static boolean throttleDrives(SignalPath path, int phase) {
+    return new Rest(path, phase).motor != null;
+  }
+
   /** Everything as it must stand when the transmitter is switched on. */
   private static Moment switchedOn(Setup setup) {
     Moment moment = Moment.centred(Trims.ZERO);

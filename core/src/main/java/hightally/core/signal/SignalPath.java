@@ -121,9 +121,9 @@ public final class SignalPath {
     return drives[phase][surface];
   }
 
-  /** Everything that moves a surface in a phase from rest: sticks, then levers and switches. */
-  public List<Drive> drives(int surface, int phase) {
-    return Drive.all(this, surface, phase);
+  /** Whether the throttle stick drives a motor in a phase, if need be with a switch to arm it. */
+  public boolean throttleDrives(int phase) {
+    return Rest.throttleDrives(this, phase);
   }
 
   /** The program behind it. */

@@ -21,6 +21,7 @@ import hightally.core.phase.Differential;
 import hightally.core.phase.Phase;
 import hightally.core.phase.Preset;
 import hightally.core.phase.Trims;
+import hightally.core.power.Power;
 import hightally.core.power.ThrottleCurve;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.InvalidInputException;
@@ -157,6 +158,37 @@ class MixGalleryTest {
             new RecipeAsked(arranged, Recipe.BRAKES_ON_STICK, 60, "", "", List.of(phase), ""),
             English.NAMES);
     assertThat(built.mixes()).hasSize(1);
+  }
+
+  /** A phase in which the cut holds the motor leaves the stick free as well. */
+  @Test
+  void whereTheCutHoldsTheMotorTheStickMayBrake() {
+    Phase phase = twin.phases().get(0);
+    Power was = twin.power();
+    Power cut =
+        new Power(
+            was.throttleInput(),
+            was.twoWay(),
+            was.curves(),
+            phase.when(),
+            was.cutPercent(),
+            was.armWhen(),
+            was.releaseWithStickBack(),
+            was.failsafe(),
+            was.throttleWarning(),
+            was.startPositions(),
+            was.timers(),
+            was.alarms(),
+            was.stopMicroseconds());
+    Setup held = twin.change().power(cut).done();
+    RecipeAsked there =
+        new RecipeAsked(held, Recipe.BRAKES_ON_STICK, 60, "", "", List.of(phase.id()), "");
+    assertThat(MixGallery.build(there, English.NAMES).mixes()).hasSize(1);
+    String other = twin.basePhase().id();
+    RecipeAsked elsewhere =
+        new RecipeAsked(held, Recipe.BRAKES_ON_STICK, 60, "", "", List.of(other), "");
+    assertThatThrownBy(() -> MixGallery.build(elsewhere, English.NAMES))
+        .isInstanceOf(InvalidInputException.class);
   }
 
   @Test
