@@ -9,7 +9,7 @@ export default defineConfig({
     environment: "jsdom",
     setupFiles: ["src/test/browser.ts"],
     // A shared machine may be slow; nothing here is a measurement.
-    testTimeout: 30_000,
+    testTimeout: 60_000,
     restoreMocks: true,
     unstubGlobals: true,
   },

@@ -1,5 +1,5 @@
 import "@testing-library/jest-dom/vitest";
-import { cleanup } from "@testing-library/react";
+import { cleanup, configure } from "@testing-library/react";
 import { afterEach, beforeEach } from "vitest";
 
 /** What a real browser has and this stand-in lacks. */
@@ -24,6 +24,9 @@ globalThis.Request = class extends Plain {
     super(typeof input === "string" ? new URL(input, location.href) : input, init);
   }
 };
+
+// What comes late is still waited for: a shared machine may be slow, nothing here is a measurement.
+configure({ asyncUtilTimeout: 15_000 });
 
 beforeEach(() => {
   localStorage.clear();
