@@ -110,7 +110,7 @@ const fly = [
   ),
   page(
     "wishes",
-    "What it is for",
+    "Purpose and pilot",
     async () => (await import("./features/coach/WishesPage")).WishesPage,
   ),
   page(
@@ -183,7 +183,7 @@ export const router = createBrowserRouter([
       ),
       page(
         "/let-in",
-        "Let this device in",
+        "Give this device access",
         async () => (await import("./features/settings/LetInPage")).LetInPage,
       ),
       page(

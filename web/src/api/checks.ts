@@ -109,7 +109,7 @@ export function useBeginCheck(aircraftId: number) {
       ?.find((one) => one.kind === body.kind && one.pack === body.pack);
     if (blank === undefined) {
       throw new Error(
-        "The program is out of reach, and the steps of this check were not fetched before. Open the model once while it is in reach.",
+        "High Tally is offline here, and the steps of this check were not loaded before. Open the model once while it is online.",
       );
     }
     const { answer } = await send(
@@ -170,7 +170,7 @@ function answeredMeanwhile(run: CheckRun, answer: CheckAnswer): CheckRun {
 export const useAnswerStep = (aircraftId: number, name: CheckName) =>
   useFieldWork<CheckAnswer, CheckRun>({
     write: (body) => ({
-      words: "An answer of a check",
+      words: "A check answer",
       body,
       ...work(aircraftId, name, "answers"),
     }),
@@ -181,7 +181,7 @@ export const useAnswerStep = (aircraftId: number, name: CheckName) =>
 export const useEndCheck = (aircraftId: number, name: CheckName) =>
   useFieldWork<number, CheckRun>({
     write: (version) => ({
-      words: "The end of a check",
+      words: "End of a check",
       body: { version },
       ...work(aircraftId, name, "end"),
     }),

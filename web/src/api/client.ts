@@ -51,7 +51,7 @@ export async function answered<T>(call: Promise<Answer<T>>): Promise<T> {
   } catch {
     throw new ApiError(
       NO_ANSWER,
-      "The program did not answer. Nothing was stored; what you typed is still here. Check that High Tally is running, then try again.",
+      "High Tally did not answer. Nothing was stored; what you typed is still here. Check that it is running, then try again.",
       [],
     );
   }

@@ -48,7 +48,7 @@ export const useOutput = () =>
       made(answered(api.POST("/api/edits/outputs", { body }))),
   });
 
-/** The condition that a switch stands at a position, made if there is none. */
+/** The condition that a switch is at a position, made if there is none. */
 export const useSwitchedOn = () =>
   useMutation({
     mutationFn: (body: Schemas["SwitchWish"]) =>

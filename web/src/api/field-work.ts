@@ -86,10 +86,10 @@ function useWork<V extends { version: number }>(
 }
 
 export const useGauge = (id: number) =>
-  useWork<Schemas["Measured"]>(id, "A reading of the gauge", "/gauge", (open) => open);
+  useWork<Schemas["Measured"]>(id, "A gauge reading", "/gauge", (open) => open);
 
 export const useVerify = (id: number) =>
-  useWork<Schemas["Seeing"]>(id, "A surface looked at", "/verified", (open, { verified }) => ({
+  useWork<Schemas["Seeing"]>(id, "A surface checked", "/verified", (open, { verified }) => ({
     ...open,
     verification: open.verification.map((one) =>
       one.surface === verified.surface && one.by === verified.by
@@ -99,7 +99,7 @@ export const useVerify = (id: number) =>
   }));
 
 export const useMark = (id: number) =>
-  useWork<Schemas["Marking"]>(id, "A rod turned", "/mark", (open, { mark }) => ({
+  useWork<Schemas["Marking"]>(id, "A turn of a pushrod", "/mark", (open, { mark }) => ({
     ...open,
     // What bars the check of a rod is that nobody has said what came of turning it.
     bars: open.bars.map((bar, i) => {

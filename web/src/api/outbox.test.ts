@@ -153,7 +153,7 @@ describe("what is entered", () => {
     expect(program.done).toEqual([{ n: 3 }]);
     expect(kept().map((one) => one.refused)).toEqual([
       "Moved on.",
-      "What was entered before it was not taken.",
+      "An earlier entry was not accepted.",
     ]);
   });
 

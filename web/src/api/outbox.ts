@@ -227,7 +227,7 @@ function notTaken(letter: Letter, problem: ApiError): boolean {
       return one.key === letter.key
         ? { ...one, refused: why }
         : stands
-          ? { ...one, refused: "What was entered before it was not taken." }
+          ? { ...one, refused: "An earlier entry was not accepted." }
           : one;
     }),
   );

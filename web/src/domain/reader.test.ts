@@ -35,7 +35,8 @@ describe("numbers as this reader writes them", () => {
 
   it("carry a comma where the reader writes one", () => {
     decimalMark.choose("comma");
-    expect(figure(-1.25, 1)).toBe((-1.25).toFixed(1).replace(".", ","));
+    expect(figure(-1.25, 1)).toBe("−1,3");
+    expect(written(-0.5)).toBe("−0,5");
     expect(written(2.5)).toBe("2,5");
     expect(length(3, 1)).toBe("3,0 mm");
   });

@@ -17,7 +17,28 @@ const MORE_PLACES = 2;
 const FINEST = 4;
 
 const inches = () => lengthUnit.now() === "in";
-const marked = (text: string) => (decimalMark.now() === "comma" ? text.replace(".", ",") : text);
+/** With the reader's decimal mark, and the minus sign in place of a hyphen. */
+const marked = (text: string) => {
+  const signed = text.replace("-", "−");
+  return decimalMark.now() === "comma" ? signed.replace(".", ",") : signed;
+};
+
+/** The language of the words on the page, and with it of its dates and times. */
+const LANGUAGE = "en-GB";
+
+const DAY = new Intl.DateTimeFormat(LANGUAGE, { day: "numeric", month: "long", year: "numeric" });
+const TIME = new Intl.DateTimeFormat(LANGUAGE, { hour: "2-digit", minute: "2-digit" });
+
+/** `5 September 2026`, as the core writes it. */
+export const day = (iso: string) => DAY.format(new Date(iso));
+
+/** `08:34`. */
+export const timeOfDay = (at: Date) => TIME.format(at);
+
+const THOUSANDS = /\B(?=(\d{3})+$)/g;
+
+/** A whole number of things, its thousands apart, whatever the decimal mark: `18 432`. */
+export const many = (count: number) => String(count).replace(THOUSANDS, "\u202f");
 
 /** What the server is told of its reader. */
 export const readerHeaders = (): Record<string, string> => ({

@@ -1,4 +1,4 @@
-import { figure, length, lengthFigure } from "./reader";
+import { day, figure, length, lengthFigure } from "./reader";
 
 /** Words and figures the way the whole page writes them; no number's meaning hangs on a bare sign. */
 
@@ -100,9 +100,14 @@ export function clickWords(key: ControlKey, clicks: number): string {
   return `${many} ${many === "1" ? "click" : "clicks"} ${way}`;
 }
 
-/** The day it is here, as a date field wants it. */
-export const timeOfDay = (at: Date) =>
-  new Intl.DateTimeFormat("en-GB", { hour: "2-digit", minute: "2-digit" }).format(at);
+/** The axis of a stick, from its minus end to its plus end. */
+export const STICK_ENDS: Record<Control, string> = {
+  ROLL: "aileron stick, left … right",
+  PITCH: "elevator stick, down … up",
+  YAW: "rudder stick, left … right",
+};
+
+export { day, timeOfDay } from "./reader";
 
 const SECOND_MS = 1_000;
 
@@ -111,12 +116,13 @@ export const secondsSince = (at: string) =>
   Math.max(0, Math.round((Date.now() - Date.parse(at)) / SECOND_MS));
 
 /** The date of a moment where the reader is, as `2026-09-05`. */
-export const dateOf = (at: Date) => at.toLocaleDateString("sv-SE");
+export const dateOf = (at: Date) =>
+  [at.getFullYear(), at.getMonth() + 1, at.getDate()]
+    .map((one) => String(one).padStart(2, "0"))
+    .join("-");
 
 export const today = () => dateOf(new Date());
 
-/** `5 September 2026`, whatever the browser's own language. */
-export const day = (iso: string) =>
-  new Intl.DateTimeFormat("en-GB", { day: "numeric", month: "long", year: "numeric" }).format(
-    new Date(iso),
-  );
+/** The day of a flight; which of them where there were several. */
+export const dayAndFlight = (iso: string, ofDay: number) =>
+  ofDay === 0 ? day(iso) : `${day(iso)}, flight ${ofDay}`;

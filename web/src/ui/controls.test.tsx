@@ -204,7 +204,7 @@ describe("small parts", () => {
           value={way}
           onValue={setWay}
           options={[
-            ["one", "By thumb", <p key="1">steppers</p>],
+            ["one", "On the phone", <p key="1">steppers</p>],
             ["two", "From the card", <p key="2">table</p>],
           ]}
         />

@@ -12,7 +12,7 @@ export function Failure({ error }: { error: unknown }) {
         <p>{error.message}</p>
       ) : (
         <>
-          <p className="font-semibold">Not accepted; nothing was changed:</p>
+          <p className="font-semibold">Not accepted, nothing was changed:</p>
           <ul className="list-disc pl-5">
             {violations.map((one) => (
               <li key={one.field + one.requirement}>
@@ -30,7 +30,7 @@ export function Failure({ error }: { error: unknown }) {
 export function Outdated() {
   return (
     <p role="status" className="mt-2 text-soft">
-      The setup has been changed since this was worked out: ask again.
+      The setup has changed since this was calculated: ask again.
     </p>
   );
 }

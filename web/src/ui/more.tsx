@@ -13,7 +13,7 @@ export function More({ shown, total, more, coming }: Props) {
   return more === undefined ? null : (
     <p className="flex items-center gap-3 pt-2 text-soft">
       <Button onClick={more} disabled={coming}>
-        {coming ? "Coming …" : "Show more"}
+        {coming ? "Loading …" : "Show more"}
       </Button>
       {shown} of {total}
     </p>

@@ -13,17 +13,17 @@ export function RouteFault() {
     >
       <h1 className="mb-2 text-xl">
         {missing
-          ? "There is no such page"
+          ? "That page does not exist"
           : lost
             ? "This page could not be loaded"
             : "This page has a fault"}
       </h1>
       <p className="mb-4">
         {missing
-          ? "The address leads nowhere here."
+          ? "That page does not exist."
           : lost
-            ? "The program did not answer. Is it still running?"
-            : "It is a fault in High Tally, not in what you did. Nothing you typed is lost: your changes are kept and the other pages work."}
+            ? "High Tally did not answer. Is it still running?"
+            : "This is a fault in High Tally, not your mistake. Nothing you typed is lost: your changes are kept and the other pages work."}
       </p>
       <div className="flex flex-wrap gap-2">
         {!missing && (

@@ -15,9 +15,9 @@ export const SHORTCUTS = {
   stick: {
     on: "",
     keys: "Arrow keys",
-    what: "Move the stick that has the focus, with Shift in fine steps; Home centres it",
+    what: "Move the focused stick, with Shift in fine steps; Home centres it",
   },
-  surface: { on: "", keys: "Enter or Space", what: "Choose the surface that has the focus" },
+  surface: { on: "", keys: "Enter or Space", what: "Select the focused surface" },
   undo: { on: "mod+z", keys: "Ctrl+Z", what: "Undo a change of the setup" },
   redo: { on: "mod+shift+z", keys: "Ctrl+Shift+Z", what: "Redo a change of the setup" },
   next: { on: "n,ArrowRight", keys: "N or →", what: "Next step of a work order or a bench set-up" },

@@ -533,7 +533,7 @@ export interface paths {
     };
     get?: never;
     put?: never;
-    /** Simulated: begins a practice with a model of the hangar; once for each key */
+    /** Simulated: begins a practice with one of the pilot's models; once for each key */
     post: operations["postSchoolModels"];
     delete?: never;
     options?: never;
@@ -737,7 +737,7 @@ export interface paths {
     };
     get?: never;
     put?: never;
-    /** Phases against surfaces in mm, the switch plan, conditions as sentences */
+    /** Surfaces by flight phase in mm, the switch plan, conditions as sentences */
     post: operations["postProgramSheet"];
     delete?: never;
     options?: never;
@@ -2988,12 +2988,12 @@ export interface components {
     ArmSeating: {
       /**
        * Format: int32
-       * @description Teeth
+       * @description Splines of the servo
        */
       teeth: number;
       /**
        * Format: int32
-       * @description Arms
+       * @description Arms on the servo horn
        */
       arms: number;
     };
@@ -3002,7 +3002,7 @@ export interface components {
       datum: string;
       /**
        * Format: double
-       * @description Datum lies at: aft of the nose
+       * @description Datum position: aft of the nose
        */
       datumAftMm: number;
       /**
@@ -3175,15 +3175,15 @@ export interface components {
         | "FAILSAFE"
         | "TIMER"
         | "TRIM";
-      /** @description Its name there */
+      /** @description Name in this transmitter */
       name: string;
-      /** @description Where it is found */
+      /** @description Menu where it is found */
       menu: string;
-      /** @description Its unit */
+      /** @description Unit in this transmitter */
       unit: string;
       /**
        * Format: double
-       * @description Of these to one of the design's
+       * @description How many of its units make one of ours
        */
       perUnit: number;
     };
@@ -3239,7 +3239,7 @@ export interface components {
       startSeconds: number;
       /** @description Runs while */
       when: string;
-      /** @description Set back while */
+      /** @description Reset while */
       resetWhen: string;
       spokenAtSeconds: number[];
     };
@@ -3275,7 +3275,7 @@ export interface components {
       smallEndpointPercent: number;
       /**
        * Format: double
-       * @description A lean is large from
+       * @description An angle from 90° is large from
        */
       leanDegrees: number;
       /**
@@ -3295,12 +3295,12 @@ export interface components {
       pairMm: number;
       /**
        * Format: double
-       * @description A ruler is good to
+       * @description A ruler is accurate to
        */
       rulerMm: number;
       /**
        * Format: double
-       * @description Surfaces keep apart by
+       * @description Surfaces stay apart by
        */
       contactMarginMm: number;
       /**
@@ -3345,7 +3345,7 @@ export interface components {
       suspiciousMm: number;
       /**
        * Format: int32
-       * @description Clicks that may stay
+       * @description Trim clicks I accept
        */
       leaveClicks: number;
       /**
@@ -3400,17 +3400,17 @@ export interface components {
       hornRadiusMm: number;
       /**
        * Format: double
-       * @description Rod length: pin to pin at neutral
+       * @description Pushrod length: pin to pin at neutral
        */
       rodLengthMm: number;
       /**
        * Format: double
-       * @description Arm lean: aft of square to the rod
+       * @description Arm angle from 90°: aft of 90° to the pushrod
        */
       armLeanDegrees: number;
       /**
        * Format: double
-       * @description Horn lean: hole aft of the hinge
+       * @description Horn angle: hole aft of the hinge line
        */
       hornLeanDegrees: number;
       opposite: boolean;
@@ -3494,12 +3494,12 @@ export interface components {
       target: string;
       /**
        * Format: double
-       * @description Factor, plus side: minus turns it round
+       * @description Factor, plus side: A negative value reverses it
        */
       factor: number;
       /**
        * Format: double
-       * @description Factor, minus side: minus turns it round
+       * @description Factor, minus side: A negative value reverses it
        */
       factorMinus: number;
     };
@@ -3530,7 +3530,7 @@ export interface components {
       propellerDiameterMm: number;
       /**
        * Format: int32
-       * @description Reverser on channel: a second wire to its controller; -1 for none
+       * @description Reverser on channel: a second wire to its controller; −1 for none
        */
       reverserChannel: number;
     };
@@ -3610,12 +3610,12 @@ export interface components {
       panel: string;
       /**
        * Format: double
-       * @description Inner end: part of the panel's span
+       * @description Inboard end, % of span: of its panel
        */
       from: number;
       /**
        * Format: double
-       * @description Outer end: part of the panel's span
+       * @description Outboard end, % of span: of its panel
        */
       to: number;
     };
@@ -3631,7 +3631,7 @@ export interface components {
        * @description Cut holds
        */
       cutPercent: number;
-      /** @description Arming */
+      /** @description Armed while */
       armWhen: string;
       releaseWithStickBack: boolean;
       failsafe: components["schemas"]["FailsafeSetting"][];
@@ -3641,7 +3641,7 @@ export interface components {
       alarms: components["schemas"]["TelemetryAlarm"][];
       /**
        * Format: double
-       * @description Controller taught to stop at: 0: not taught
+       * @description Controller stops at: 0: not taught
        */
       stopMicroseconds: number;
     };
@@ -3721,7 +3721,7 @@ export interface components {
       end: components["schemas"]["RodEnd"];
       /**
        * Format: double
-       * @description Rod adjusted: plus longer
+       * @description Pushrod adjusted: plus longer
        */
       adjustedMm: number;
     };
@@ -3784,7 +3784,7 @@ export interface components {
       pullsOnIncrease: boolean;
       /**
        * Format: double
-       * @description Arm offset: as seated, from square
+       * @description Arm angle from 90°: as seated
        */
       armOffsetDegrees: number;
       /**
@@ -4166,7 +4166,7 @@ export interface components {
         | "SPEED"
         | "LANDING"
         | "LAUNCH";
-      /** @description Feel wanted */
+      /** @description How it should feel */
       feel: string;
       /** @description Phase or rate set */
       where: string;
@@ -4187,7 +4187,7 @@ export interface components {
       yawMm: number;
       /** @description Where the figures come from */
       source: string;
-      /** @description What it ended with */
+      /** @description Result */
       ended: string;
       reached: boolean;
     };
@@ -4249,7 +4249,7 @@ export interface components {
         | "PACK"
         | "STABILISER"
         | "REPAIR";
-      /** @description Which */
+      /** @description Which one */
       subject: string;
       /** @description Note */
       note: string;
@@ -5279,12 +5279,12 @@ export interface components {
       downDegrees: number;
       /**
        * Format: double
-       * @description Balances off the middle by
+       * @description Balances off the centre by
        */
       lateralOffsetMm: number;
       /**
        * Format: double
-       * @description Middle to tip ballast
+       * @description Centre to tip ballast
        */
       lateralArmMm: number;
       /**
@@ -5343,7 +5343,7 @@ export interface components {
       down: boolean;
       /**
        * Format: double
-       * @description Angle it hangs at: from the fuselage line to the plumb line; plus down or right
+       * @description Angle from the shaft's axis: between the thread and the shaft's axis
        */
       readDegrees: number;
       /**
@@ -5840,11 +5840,11 @@ export interface components {
       shadows: components["schemas"]["Shadow"][];
     };
     Shadow: {
-      /** @description What shadows */
+      /** @description What blocks the signal */
       name: string;
       /**
        * Format: double
-       * @description Where, from aft to the right
+       * @description Direction, from aft to the right
        */
       rightDegrees: number;
       /**
@@ -5854,7 +5854,7 @@ export interface components {
       halfWidthDegrees: number;
       /**
        * Format: double
-       * @description What it takes, dB
+       * @description Loss, dB
        */
       lossDb: number;
     };
@@ -7056,6 +7056,8 @@ export interface components {
       flight: number;
       /** Format: date */
       flownOn: string;
+      /** Format: int32 */
+      ofDay: number;
       /** Format: int32 */
       clicks: number;
       counts: boolean;

@@ -18,6 +18,7 @@ const series = {
 };
 const learned = { observations: 0, explanations: [], named: null, next: null };
 const story = {
+  waiting: "Fly 2 more calm flights to confirm the trims.",
   reference: "flight",
   series: [series],
   turn: ["PITCH"],
@@ -72,7 +73,7 @@ describe("the adjustment", () => {
     });
     show(<AdjustPage />);
     expect(await screen.findByText(stays.words)).toBeInTheDocument();
-    expect(screen.getByRole("heading", { name: "Nothing to turn" })).toBeInTheDocument();
+    expect(screen.getByRole("heading", { name: story.waiting })).toBeInTheDocument();
     expect(screen.queryByRole("button", { name: "Start at the bench" })).toBeNull();
   });
 

@@ -7,7 +7,7 @@ export function AfterCards({ plan }: { plan: Plan }) {
   return (
     <>
       {plan.findings.length > 0 && (
-        <Card title="Looked at again with the new rods">
+        <Card title="Checked again with the new pushrod lengths">
           <ul className="space-y-1" data-new-findings>
             {plan.findings.map((one) => (
               <li key={one.rule + one.surface} className="border-l-4 border-grounded pl-3">
@@ -32,7 +32,7 @@ export function AfterCards({ plan }: { plan: Plan }) {
             </tbody>
           </table>
           <p className="mt-1 text-sm text-soft">
-            From the flight to the new rods. Once the work order is closed the{" "}
+            From the flight to the new pushrod lengths. Once the work order is closed the{" "}
             <Link to="../program/entry" className="underline underline-offset-2">
               entry sheet
             </Link>{" "}

@@ -44,7 +44,7 @@ export function GaugePanel({ open, rod }: Props) {
   return (
     <div className="mt-5 space-y-3 border-t border-line pt-4 text-lg" data-gauge={rod.surface}>
       <p className="figures">
-        When the trim is zeroed the edge should go{" "}
+        When the trim is zeroed, the edge should go{" "}
         <strong>{travelWords(rod.zeroingMm, surface)}</strong> from its mark.
       </p>
       <form
@@ -70,7 +70,7 @@ export function GaugePanel({ open, rod }: Props) {
         {known !== undefined && (
           <p className="figures">
             It went {length(known.sizeMm, 1)} {known.way === "SAME" ? "" : known.way.toLowerCase()},
-            reckoned {travelWords(rod.zeroingMm, surface)}, within{" "}
+            expected {travelWords(rod.zeroingMm, surface)}, within{" "}
             {length(known.check.toleranceMm, 1)}:{" "}
             <strong
               className={
@@ -80,37 +80,37 @@ export function GaugePanel({ open, rod }: Props) {
               {known.check.agree
                 ? known.check.tells
                   ? "they agree"
-                  : "too small to tell"
+                  : "too small to be sure"
                 : "they disagree"}
             </strong>
             {known.gauge.choice !== "OPEN" &&
               (known.gauge.choice === "RULER"
-                ? " (the rod is turned until the mark is met)"
+                ? " (turn the pushrod until the edge is at its mark)"
                 : " (a misreading)")}
           </p>
         )}
       </form>
       {gauge.isSuccess && gauge.data === undefined && (
         <p role="status" data-unjudged>
-          Noted. It is compared when the program is back.
+          Noted. It will be compared once High Tally is online again.
         </p>
       )}
       {gauge.isError && <Failure error={gauge.error} />}
       {known !== undefined && !known.check.agree && known.gauge.choice === "OPEN" && (
         <div className="border-l-4 border-grounded bg-inset px-4 py-3 text-base" data-disagrees>
-          <p className="font-semibold">What could explain it</p>
+          <p className="font-semibold">Possible reasons</p>
           <ul className="list-disc pl-5">
             {known.check.explanations.map((one) => (
               <li key={one}>{one}</li>
             ))}
           </ul>
           <p className="mt-2">
-            Measure once more, or say which it is. Neither changes the description: what explains it
-            is weighed with everything else.
+            Measure once more, or choose one. Neither changes the description: the reading is used
+            together with all the others.
           </p>
           <div className="mt-2 flex flex-wrap gap-2">
             <Button onClick={() => decide("ARITHMETIC")}>A misreading: leave it out</Button>
-            <Button onClick={() => decide("RULER")}>The reading is right: go by the mark</Button>
+            <Button onClick={() => decide("RULER")}>The reading is correct: go by the mark</Button>
           </div>
         </div>
       )}

@@ -13,19 +13,19 @@ export function GiveUp({ open }: { open: OpenAdjustment }) {
   return (
     <div className="mt-6 text-right">
       <Button look="warn" onClick={() => setAsked(true)}>
-        Give this adjustment up
+        Cancel the work order
       </Button>
       <Modal
         open={asked}
         onOpen={setAsked}
-        title="Give this adjustment up?"
-        description="The setup stays as it was. The trims of the flight go back into the transmitter."
+        title="Cancel this work order?"
+        description="The setup stays as it was. Put the trims of the flight back into the transmitter."
       >
         {open.undo.length === 0 ? (
-          <p>No rod has been turned up to this step.</p>
+          <p>No pushrod has been turned up to this step.</p>
         ) : (
           <>
-            <p>Turned already. Turn back, and close the keepers:</p>
+            <p>Already turned. Turn these back and fit the keepers:</p>
             <ul className="my-2 list-disc space-y-1 pl-5 text-lg font-medium" data-undo>
               {open.undo.map((one) => (
                 <li key={one}>{one}</li>
@@ -40,9 +40,9 @@ export function GiveUp({ open }: { open: OpenAdjustment }) {
             disabled={abandon.isPending}
             onClick={() => abandon.mutate(open.version)}
           >
-            {open.undo.length === 0 ? "Give it up" : "All of it is back: give it up"}
+            {open.undo.length === 0 ? "Cancel it" : "All turned back: cancel it"}
           </Button>
-          <Button onClick={() => setAsked(false)}>Go on with it</Button>
+          <Button onClick={() => setAsked(false)}>Continue it</Button>
         </div>
       </Modal>
     </div>

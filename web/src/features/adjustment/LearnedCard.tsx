@@ -31,7 +31,7 @@ export function LearnedCard({ story }: { story: Story }) {
 function Weights({ learned }: { learned: Learned }) {
   return learned.observations === 0 ? null : (
     <span className="figures text-sm text-soft" data-observations={learned.observations}>
-      {learned.observations} readings weighed together
+      {learned.observations} readings used together
       {learned.explanations[0] !== undefined &&
         `, ${percent(learned.explanations[0].probability)} %`}
     </span>
@@ -45,8 +45,8 @@ function Named({ named }: { named: NonNullable<Learned["named"]> }) {
     <div data-named={named.cause}>
       <p className="text-lg">{named.words}</p>
       <p className="mb-2 text-sm text-soft">
-        With your consent the description is corrected; the model is as it was, so everything that
-        was flown goes on to count.
+        If you agree, the description is corrected. The model itself has not changed, so all flights
+        still count.
       </p>
       <Button
         look="main"

@@ -28,12 +28,12 @@ export function MarkPanel({ open, rod }: { open: OpenAdjustment; rod: PlannedRod
   const words = (count: number) =>
     count === 0
       ? `no ${unit}`
-      : `${size(count, 0)} ${unit}, rod ${count > 0 ? "longer" : "shorter"}`;
+      : `${size(count, 0)} ${unit}, pushrod ${count > 0 ? "longer" : "shorter"}`;
   return (
     <div className="mt-5 space-y-3 border-t border-line pt-4 text-lg" data-mark={rod.surface}>
       <p>
-        <strong>At the mark?</strong> Off by more than half a step: turn on by one. Then note what
-        it took.
+        <strong>At the mark?</strong> If it is off by more than half a step, turn one more. Then
+        note how many it took.
       </p>
       <form
         className="flex flex-wrap items-end gap-4"
@@ -61,7 +61,7 @@ export function MarkPanel({ open, rod }: { open: OpenAdjustment; rod: PlannedRod
         </div>
         <div className="flex flex-wrap items-end gap-3">
           <WentChoice
-            label="The edge stands off its mark"
+            label="Edge is off its mark"
             same="at its mark"
             plus={plus}
             minus={minus}

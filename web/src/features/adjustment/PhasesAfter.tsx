@@ -10,7 +10,7 @@ export function PhasesAfter({ plan }: { plan: Plan }) {
   const wayOf = (id: string) => draft.present.surfaces.find((one) => one.id === id) ?? false;
   return (
     <>
-      <Card title="Every phase keeps flying as trimmed" className="overflow-x-auto">
+      <Card title="Every phase still flies as trimmed" className="overflow-x-auto">
         <table className="figures w-full text-sm" data-phases-after>
           <thead>
             <tr className="border-b border-ink text-left">
@@ -28,7 +28,7 @@ export function PhasesAfter({ plan }: { plan: Plan }) {
               <tr key={phase.phase} className="border-b border-line align-top">
                 <td className="py-1">
                   <strong>{phase.name}</strong>
-                  {phase.reference && " (into the rods)"}
+                  {phase.reference && " (into the pushrods)"}
                 </td>
                 {CONTROL_KEYS.map((key) => (
                   <td key={key} className="py-1">
@@ -57,7 +57,7 @@ export function PhasesAfter({ plan }: { plan: Plan }) {
         </table>
       </Card>
       {plan.throwChanges.length > 0 && (
-        <Card title="Full travel with the new rods" className="overflow-x-auto">
+        <Card title="Full travel with the new pushrod lengths" className="overflow-x-auto">
           <table className="figures w-full text-sm">
             <thead>
               <tr className="border-b border-ink text-left">

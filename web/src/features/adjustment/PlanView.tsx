@@ -27,7 +27,9 @@ export function PlanView({ story }: { story: Story }) {
   return (
     <div className="space-y-3">
       <div className="flex flex-wrap items-center justify-between gap-x-4 gap-y-2">
-        <h2 className="text-xl">{plan == null ? "Nothing to turn" : "Trims turned into metal"}</h2>
+        <h2 className="text-xl">
+          {plan == null ? story.waiting : "Move the trims into the linkages"}
+        </h2>
         {plan != null && (
           <Button
             look="main"
@@ -43,7 +45,7 @@ export function PlanView({ story }: { story: Story }) {
       <div className="flex flex-wrap items-end gap-x-5 gap-y-2">
         {phases.length > 1 && (
           <Choice
-            label="Phase whose trim becomes metal"
+            label="Phase whose trims go into the linkages"
             value={reference}
             onValue={(value) => setWish({ ...wish, reference: value })}
             options={phases.map(
@@ -58,7 +60,7 @@ export function PlanView({ story }: { story: Story }) {
         {phases.length > 1 && (
           <Check
             className="h-9"
-            label="Presets take up what the rods leave"
+            label="Presets correct what the pushrods leave"
             checked={wish.presetsTakeUp}
             onChecked={(on) => setWish({ ...wish, presetsTakeUp: on })}
           />
@@ -87,7 +89,7 @@ export function PlanView({ story }: { story: Story }) {
             </ul>
           </Card>
           {plan.remedies.length > 0 && (
-            <Card title="What may be better than a rod">
+            <Card title="Check this before you turn a pushrod">
               <ul className="list-disc space-y-1 pl-5" data-remedies>
                 {plan.remedies.map((one) => (
                   <li key={one.surface + one.kind}>{one.words}</li>
@@ -98,7 +100,7 @@ export function PlanView({ story }: { story: Story }) {
           <PhasesAfter plan={plan} />
           <AfterCards plan={plan} />
           <p className="text-soft">
-            One step at a time; you can leave and come back. The setup changes only at the end.
+            One step at a time; you can stop and carry on later. The setup changes only at the end.
           </p>
         </>
       )}
@@ -132,7 +134,7 @@ function WorthCard({ found, story, wish, onWish }: WorthProps) {
               {verdict === undefined ? (
                 <p className="text-soft">
                   <strong>{name}:</strong>{" "}
-                  {left ? "left in the transmitter, as you wish." : one.words}
+                  {left ? "stays in the transmitter, as you chose." : one.words}
                 </p>
               ) : (
                 <p className={verdict.worth ? "font-medium" : "text-soft"}>{verdict.words}</p>

@@ -31,7 +31,7 @@ export function RodRow({ rod, ways, wish, onWish }: Props) {
         {ways.length > 0 && (
           <div className="mt-2 max-w-80">
             <Choice
-              label="Done by"
+              label="Method"
               value={String(ways.findIndex((one) => one.chosen))}
               options={ways.map((one, i) => [String(i), one.words] as const)}
               onValue={choose}
@@ -42,12 +42,12 @@ export function RodRow({ rod, ways, wish, onWish }: Props) {
       <p className="figures text-sm text-soft sm:text-right">
         {rod.steps !== 0 && (
           <>
-            Rod {sizeOf(rod.appliedMm, 2)} {rod.appliedMm > 0 ? "longer" : "shorter"}; exact{" "}
-            {size(rod.turnsExact, 2)}
+            {sizeOf(rod.appliedMm, 2)} {rod.appliedMm > 0 ? "longer" : "shorter"} (exactly{" "}
+            {size(rod.turnsExact, 2)})
             <br />
           </>
         )}
-        Edge {travelWords(rod.todayMm, way)} → {travelWords(rod.afterMm, way)}, flown at{" "}
+        Trailing edge {travelWords(rod.todayMm, way)} → {travelWords(rod.afterMm, way)}, in flight{" "}
         {travelWords(rod.targetMm, way)}
       </p>
       {rod.steps !== 0 && (

@@ -72,7 +72,7 @@ function Surface({ open, expected }: { open: OpenAdjustment; expected: Expected 
           onValue={setMinus}
         />
         <Button type="submit" disabled={verify.isPending}>
-          Right way
+          Correct way
         </Button>
         <Button look="warn" onClick={() => save(false)} disabled={verify.isPending}>
           Wrong way
@@ -89,7 +89,7 @@ function Surface({ open, expected }: { open: OpenAdjustment; expected: Expected 
       )}
       {verify.isSuccess && verify.data === undefined && (
         <p role="status" data-unjudged>
-          Noted. It is judged when the program is back.
+          Noted. It will be checked once High Tally is online again.
         </p>
       )}
       {verify.isError && <Failure error={verify.error} />}

@@ -64,7 +64,9 @@ describe("a step of the work", () => {
     const rod = order.plan.rods.find((one) => one.surface === step?.surface);
     expect(rod?.steps).not.toBe(0);
     const way =
-      (rod?.steps ?? 0) > 0 ? "counter-clockwise, rod gets longer" : "clockwise, rod gets shorter";
+      (rod?.steps ?? 0) > 0
+        ? "counter-clockwise, pushrod gets longer"
+        : "clockwise, pushrod gets shorter";
     expect(screen.getByRole("img").getAttribute("aria-label")).toMatch(new RegExp(`^${way}`));
   });
 
@@ -82,7 +84,10 @@ describe("a step of the work", () => {
     expect(screen.getByText("Elevator: 4 mm off")).toBeInTheDocument();
     const done = screen.getByRole("button", { name: "Done: save revision 2" });
     expect(done).toBeDisabled();
-    await userEvent.type(screen.getByRole("textbox", { name: /because/ }), "Rod bent, flown so");
+    await userEvent.type(
+      screen.getByRole("textbox", { name: /Reason for closing/ }),
+      "Rod bent, flown so",
+    );
     await userEvent.click(done);
     await waitFor(() =>
       expect(asked[0]?.body).toEqual({ version: order.version, because: "Rod bent, flown so" }),

@@ -93,7 +93,7 @@ export function WorkOrderView({ open }: { open: OpenAdjustment }) {
       </article>
       {last && away && (
         <p role="status" className="mt-3 border-l-4 border-tag bg-sheet px-4 py-2">
-          The new revision is saved once the program is back: it judges what was seen first.
+          The new revision is saved once High Tally is online again and has checked what you saw.
         </p>
       )}
       {barred !== "" && (
@@ -110,7 +110,7 @@ export function WorkOrderView({ open }: { open: OpenAdjustment }) {
             ))}
           </ul>
           <TextLine
-            label="Close it like this, because"
+            label="Reason for closing it like this"
             value={because}
             onValue={setBecause}
             maxLength={200}

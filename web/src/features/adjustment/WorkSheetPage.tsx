@@ -36,24 +36,24 @@ export function WorkSheetPage() {
       >
         <h2 className="text-2xl">{draft.present.name}: work order</h2>
         <SheetNote>
-          Goal: trims into the rods, every phase flies as trimmed. From revision{" "}
+          Goal: trims into the pushrods, every phase flies as trimmed. From revision{" "}
           {open.data.revisionNumber} to {standing.newest.number + 1}.
         </SheetNote>
         {first.map((step) => (
           <Step key={step.title} title={step.title} words={`${step.detail} ${step.caution}`} />
         ))}
         <p className="mt-2">
-          One surface after the other, trim in: mark, trim to zero, turn, check at the mark, trim
-          back in for the next.
+          One surface at a time, with the trim in: mark, trim to zero, turn, check at the mark, put
+          the trim back for the next one.
         </p>
         <table className="figures mt-1 w-full border-collapse">
           <Head
             cells={[
               "Surface",
               "Turn",
-              "Zeroed it goes",
+              "At zero trim it goes",
               "It went",
-              "Turns it took",
+              "Turns needed",
               "Off the mark",
             ]}
           />

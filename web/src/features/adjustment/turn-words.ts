@@ -6,5 +6,5 @@ export function turnWords(rod: PlannedRod, way: Way): string {
   const out = rod.steps > 0;
   const turns = rod.sixths === 0 ? "" : out ? "counter-clockwise, " : "clockwise, ";
   const goes = directionWord(way, rod.afterMm - rod.todayMm);
-  return `${turns}rod gets ${out ? "longer" : "shorter"}, trailing edge goes ${goes}`;
+  return `${turns}pushrod gets ${out ? "longer" : "shorter"}, trailing edge goes ${goes}`;
 }

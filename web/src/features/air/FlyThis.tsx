@@ -22,13 +22,13 @@ export function FlyThis() {
   return (
     <>
       <Button onClick={() => setOpen(true)}>
-        <Plane aria-hidden size={16} /> Fly this
+        <Plane aria-hidden size={16} /> Try it in the simulator
       </Button>
       <Modal
         open={open}
         onOpen={setOpen}
-        title="Fly this"
-        description="Simulated: the draft as it is, and dashed what is saved, from the same straight flight."
+        title="Try it in the simulator"
+        description="Simulated: your draft, and dashed the saved revision, from the same straight flight."
         wide
       >
         <Both />
@@ -65,9 +65,9 @@ function Both() {
           path={flown.data.draft}
           beside={flown.data.saved}
           together
-          besideLabel="What is saved, dashed"
+          besideLabel="Saved revision, dashed"
           frame={flown.data.frame}
-          words={`The draft: ${flown.data.words[0] ?? ""} What is saved: ${flown.data.words[1] ?? ""}`}
+          words={`Draft: ${flown.data.words[0] ?? ""} Saved revision: ${flown.data.words[1] ?? ""}`}
         />
       )}
     </div>

@@ -8,7 +8,7 @@ import { Slide } from "@/ui/slide";
 import { mirrored, placed, shot, type View } from "./air";
 
 const VIEWS: readonly (readonly [View, string])[] = [
-  ["pilot", "From where you stand"],
+  ["pilot", "From the pilot"],
   ["side", "From the side"],
   ["behind", "From behind"],
 ];
@@ -46,7 +46,7 @@ const stillWanted = () =>
 export function Watch({
   path,
   beside,
-  besideLabel = "The other way round, mirrored",
+  besideLabel = "The other direction",
   frame,
   words,
   mirror = false,

@@ -14,8 +14,8 @@ export function ContactsCard() {
   return (
     <Card title="Surfaces that touch">
       <p className="mb-2 text-sm text-soft">
-        Move both until they touch and type where each stands. The program then watches every corner
-        of the sticks.
+        Move both until they touch and type where each one is. High Tally then checks every
+        combination of stick positions.
       </p>
       {contacts.map((_, i) => (
         <div key={i} className="flex items-end gap-2 border-t border-line py-2 first:border-0">

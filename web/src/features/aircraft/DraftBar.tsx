@@ -20,7 +20,7 @@ interface Props {
 /** What this browser could not keep, and what to do. */
 const STORED = {
   "without steps":
-    "This browser’s storage is nearly full: your changes are kept over a reload, the steps back to before are not.",
+    "This browser’s storage is nearly full: your changes survive a reload, but not the undo steps.",
   "in this tab":
     "This browser’s storage is full: your changes are kept as long as this tab is open. Save them before you close it.",
   nothing:
@@ -44,8 +44,7 @@ export function DraftBar({ broken }: Props) {
         {!connected && <Disconnected />}
         {broken && (
           <p role="alert" className="border-l-4 border-grounded bg-inset px-4 py-2">
-            What this browser kept from last time could not be read; the model is shown as it was
-            saved.
+            The unsaved changes of last time could not be read; you see the model as it was saved.
           </p>
         )}
         <p
@@ -107,8 +106,8 @@ export function DraftBar({ broken }: Props) {
           <Redo2 aria-hidden size={16} /> Redo
         </Button>
         <input
-          aria-label="Why this change"
-          placeholder="Why this change?"
+          aria-label="Reason"
+          placeholder="Reason (optional)"
           maxLength={300}
           required
           value={reason}
@@ -156,9 +155,9 @@ export function DraftBar({ broken }: Props) {
       {draft.basedOn !== standing.newest.number && (
         <p role="alert" className="flex flex-wrap items-center gap-2">
           These changes were made on revision {draft.basedOn}, and revision {standing.newest.number}{" "}
-          has been saved since. They are kept here until you drop them.
+          has been saved since. They stay here until you discard them.
           <Button look="warn" onClick={restart}>
-            Drop them and start from revision {standing.newest.number}
+            Discard them and start from revision {standing.newest.number}
           </Button>
           <Button onClick={() => change({ type: "rebase", basedOn: standing.newest.number })}>
             Keep mine and save over it as the next
@@ -176,7 +175,7 @@ function Disconnected() {
   }
   return (
     <p role="alert" className="text-grounded">
-      The bench has lost its connection to the program and tries again every second. Nothing you
+      The bench has lost its connection to High Tally and tries again every second. Nothing you
       typed is lost.
     </p>
   );

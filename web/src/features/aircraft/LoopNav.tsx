@@ -45,7 +45,7 @@ export function LoopNav() {
                     <span
                       className={`size-3 rounded-full border-2 border-current ${loop.waits ? "bg-tag" : "bg-done"}`}
                     >
-                      <span className="sr-only">the model stands here: </span>
+                      <span className="sr-only">next stage: </span>
                     </span>
                   )}
                   {label}

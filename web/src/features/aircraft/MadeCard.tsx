@@ -5,7 +5,7 @@ import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Failure } from "@/ui/message";
 
-const WHERE = { TRANSMITTER: "Typed in", MODEL: "At the model" } as const;
+const WHERE = { TRANSMITTER: "Entered in the transmitter", MODEL: "At the model" } as const;
 
 /** What was really changed, from what to what: typed into the transmitter or done at the model. */
 export function MadeCard({ id }: { id: number }) {
@@ -15,10 +15,10 @@ export function MadeCard({ id }: { id: number }) {
     return made.isError ? <Failure error={made.error} /> : null;
   }
   return (
-    <Card title="What was changed">
+    <Card title="Changes made">
       <p className="mb-2 text-sm text-soft">
-        A change is made when its value is ticked as typed in, or its job at the model is entered as
-        done; saving a revision only asks for it.
+        A change counts as made once its value is ticked as entered, or its work at the model is
+        entered as done. Saving a revision only plans it.
       </p>
       {back.isError && <Failure error={back.error} />}
       <ol className="text-sm">
@@ -44,7 +44,7 @@ export function MadeCard({ id }: { id: number }) {
                 disabled={back.isPending}
                 onClick={() => back.mutate({ where: one.where, change: one.id })}
               >
-                <Undo2 aria-hidden size={16} /> It is as before again
+                <Undo2 aria-hidden size={16} /> Changed back
               </Button>
             )}
           </li>

@@ -33,7 +33,7 @@ export function MeasuredCard({ index }: { index: number }) {
   });
   const submit = () => ask.mutate({ setup: draft.present, surface: surface.id, readings });
   return (
-    <Card title="Throws: what did you measure?">
+    <Card title="Measured throws">
       <form
         onSubmit={(event) => {
           event.preventDefault();
@@ -59,10 +59,10 @@ export function MeasuredCard({ index }: { index: number }) {
         </div>
         <p className="mt-1 text-xs text-soft">
           Plus is {plus}, minus is {minus}: type the sign. Stick plus is nose up or right; half is
-          half the stick’s way.
+          half stick.
         </p>
         <Button type="submit" className="mt-2" disabled={readings.length < 2 || ask.isPending}>
-          What explains this?
+          Find the reason
         </Button>
       </form>
       {ask.isError && <Failure error={ask.error} />}
@@ -81,19 +81,18 @@ function Explained({ answer }: { answer: Answer }) {
         </p>
       )}
       <p>
-        The program expected {answer.expectedMm.map((mm) => lengthFigure(mm, 1)).join(" / ")}{" "}
-        {lengthSign()}.{" "}
+        Expected {answer.expectedMm.map((mm) => lengthFigure(mm, 1)).join(" / ")} {lengthSign()}.{" "}
         {fitting === 0
-          ? "No single lean or radius explains the readings: measure again, and look at the chord and the endpoints."
+          ? "No single angle or radius explains the readings: measure again, and check the chord and the endpoints."
           : fitting > 1
-            ? "More than one geometry explains them; readings at half stick tell them apart."
+            ? "More than one geometry explains them; readings at half stick show which one it is."
             : ""}
       </p>
       <ul className="space-y-1">
         {answer.explanations.map((one, i) => (
           <li key={one.words} className="flex flex-wrap items-center gap-2">
             <span className={one.explains ? "font-medium" : "text-soft"}>
-              {one.words}; leaves {length(one.leftOverMm, 2)} unexplained
+              {one.words}; {length(one.leftOverMm, 2)} remains unexplained
             </span>
             {one.explains && (
               <MendButton className="!min-h-7 px-2 text-xs" edits={answer.mends[i]?.edits ?? []}>

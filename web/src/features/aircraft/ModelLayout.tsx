@@ -109,9 +109,9 @@ function LoadedModel({ standing }: { standing: Standing }) {
           <DraftBar broken={found.state === "broken"} />
           {draft.present.notebook.rolesFromNames && (
             <p role="note" className="no-print border-l-4 border-tag bg-sheet px-4 py-2">
-              What this model’s parts are was taken from their names.{" "}
+              What each part is was guessed from its name.{" "}
               <Link className="underline" to={`/models/${standing.id}/rig/airframe`}>
-                Look at it once
+                Check it once
               </Link>
             </p>
           )}
@@ -128,8 +128,8 @@ function PutAwayNote({ standing }: { standing: Standing }) {
   return (
     <div role="note" className="no-print border-l-4 border-grounded bg-sheet px-4 py-2">
       {standing.place === "DELETED"
-        ? "This model was deleted: nothing of it is changed any more. "
-        : "This model is set aside. "}
+        ? "This model was deleted and cannot be changed. "
+        : "This model is archived. "}
       <Button
         look="quiet"
         disabled={put.isPending}

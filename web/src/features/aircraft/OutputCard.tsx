@@ -139,7 +139,7 @@ function Ends({ row, way, name, onSet }: EndsProps) {
         <SizeField
           key={`limit-${i}`}
           label={label(`Limit of travel ${words[i]}`)}
-          hint="% never passed; empty for none"
+          hint="% at most; empty for no limit"
           empty={0}
           value={plus ? row.plusLimit : row.minusLimit}
           onValue={(value) => onSet("LIMIT", plus, value)}
@@ -147,7 +147,7 @@ function Ends({ row, way, name, onSet }: EndsProps) {
       ))}
       {row.shares.length > 0 && (
         <p className="col-span-full text-sm text-soft">
-          On the same channel, so with it: {row.shares.join(", ")}.
+          On the same channel, so set together: {row.shares.join(", ")}.
         </p>
       )}
     </div>

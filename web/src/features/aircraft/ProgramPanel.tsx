@@ -47,7 +47,8 @@ export function ProgramPanel({ index }: { index: number }) {
             data-back={JSON.stringify(lever.back)}
             data-moment={JSON.stringify(lever.far)}
           >
-            {phase}Far end: {travelWords(lever.mm, surface)} from where it stands with it back.
+            {phase}Far end: {travelWords(lever.mm, surface)} from where it is with the lever at its
+            start.
           </p>
         </Card>
       ))}
@@ -58,8 +59,8 @@ export function ProgramPanel({ index }: { index: number }) {
             path={["transmitter", "subTrimMode"]}
             label="Sub-trim"
             options={[
-              ["SHIFT", "shifts the ends too"],
-              ["FIXED_ENDS", "leaves the ends"],
+              ["SHIFT", "Sub-trim moves the endpoints too"],
+              ["FIXED_ENDS", "Sub-trim leaves the endpoints"],
             ]}
           />
           <DraftNumber path={["transmitter", "clickStepPercent"]} />

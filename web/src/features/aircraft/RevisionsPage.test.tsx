@@ -101,7 +101,7 @@ describe("the revisions", () => {
     expect(await screen.findByText("Rates: roll")).toBeInTheDocument();
     expect(screen.getByText("85 % →")).toBeInTheDocument();
     expect(screen.getByText("2.00°")).toBeInTheDocument();
-    const back = screen.getAllByRole("button", { name: "It is as before again" });
+    const back = screen.getAllByRole("button", { name: "Changed back" });
     expect(back).toHaveLength(1);
     await userEvent.click(back[0] as HTMLElement);
     await waitFor(() =>
@@ -211,8 +211,8 @@ describe("the log", () => {
     });
     show(<FlightsPage />, { standing });
     const file = new File(['"flown_on"'], "flights.csv", { type: "text/csv" });
-    await userEvent.upload(await screen.findByLabelText("Bring in a CSV"), file);
-    expect(await screen.findByText("2 flights taken, 1 in the log already.")).toBeInTheDocument();
+    await userEvent.upload(await screen.findByLabelText("Import a CSV"), file);
+    expect(await screen.findByText("2 flights added, 1 already in the log.")).toBeInTheDocument();
     expect(screen.getByText("Row 4: roll_clicks is 2.5; it must be whole clicks.")).toBeVisible();
     const sent = asked.find((one) => one.path.endsWith("/flights.csv"));
     expect(sent?.headers.get("Content-Type")).toBe("text/csv");

@@ -39,7 +39,8 @@ export function RevisionsPage() {
         <Card title="Revisions">
           {well.isError && <Failure error={well.error} />}
           <p className="mb-2 text-sm text-soft">
-            Mark what flew well: going back to it is one step, and names the rods to turn back.
+            Mark what flew well: you can go back to it in one step, and see which pushrods to turn
+            back.
           </p>
           <ol>
             {revisions.items.map((each) => (
@@ -56,8 +57,8 @@ export function RevisionsPage() {
                   <p className="text-sm text-soft">
                     {day(each.createdAt)}
                     {each.fromAdjustment && ", from an adjustment"}
-                    {each.corrects && ", a corrected description; the model is as it was"}
-                    {each.restored && ", gone back"}
+                    {each.corrects && ", description corrected, model unchanged"}
+                    {each.restored && ", back to an earlier one"}
                     {each.flewWell && <strong className="text-done"> flew well</strong>}
                   </p>
                   <Flown

@@ -53,7 +53,7 @@ export function RigPanel({ index }: { index: number }) {
           />
           <DraftChoice
             path={[...rod, "linkage", "pushRaises"]}
-            label="Pushing the rod"
+            label="A push on the pushrod"
             options={
               surface.sideways
                 ? [
@@ -67,7 +67,7 @@ export function RigPanel({ index }: { index: number }) {
             }
           />
           <DraftNumber path={[...rod, "adjustedMm"]} />
-          <DraftChoice path={[...rod, "end", "kind"]} label="Rod end" options={ENDS} />
+          <DraftChoice path={[...rod, "end", "kind"]} label="Pushrod end" options={ENDS} />
           <DraftNumber
             path={[...rod, "end", "pitchMm"]}
             label={surface.rod.end.kind === "SLIDE" ? "Smallest step" : "Thread pitch"}
@@ -85,10 +85,10 @@ export function RigPanel({ index }: { index: number }) {
             <DraftNumber path={["servos", servo, "torqueNewtonCentimetres"]} />
             <DraftChoice
               path={["servos", servo, "pullsOnIncrease"]}
-              label="A longer pulse"
+              label="Higher pulse (more µs)"
               options={[
-                [false, "pushes the rod"],
-                [true, "pulls the rod"],
+                [false, "moves the arm towards the surface"],
+                [true, "moves the arm away from the surface"],
               ]}
             />
           </div>

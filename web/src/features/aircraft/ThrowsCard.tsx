@@ -81,7 +81,7 @@ function Asking({ index, start }: { index: number; start: Typed }) {
   );
   return (
     <Card
-      title="Throws: what do you want?"
+      title="Throws you want"
       aside={
         <Check
           className="text-sm"
@@ -96,8 +96,8 @@ function Asking({ index, start }: { index: number; start: Typed }) {
         {field("minus", `Wanted ${down}, ${unit}`)}
         {field("armHoles", `Holes on the arm, ${lengthSign()}`)}
         {field("hornHoles", `Holes on the horn, ${lengthSign()}`)}
-        {field("teeth", "Teeth of the servo")}
-        {field("arms", "Arms of its horn")}
+        {field("teeth", "Splines of the servo")}
+        {field("arms", "Arms on the servo horn")}
       </div>
       {question === undefined && typed.plus !== "" && typed.minus !== "" && (
         <p role="alert" className="mt-2 text-sm font-medium text-grounded">
@@ -107,7 +107,7 @@ function Asking({ index, start }: { index: number; start: Typed }) {
       {found.error instanceof ApiError && <Failure error={found.error} />}
       {question !== undefined && found.data?.length === 0 && (
         <p className="mt-2">
-          No pair of these holes reaches that far. Try a larger arm hole or a smaller horn hole.
+          None of these holes gives that much throw. Try a larger arm hole or a smaller horn hole.
         </p>
       )}
       {found.data !== undefined && found.data.length > 0 && question !== undefined && (
@@ -128,7 +128,7 @@ function Choices({ answers, stale }: ChoicesProps) {
     <table className="figures mt-3 w-full border-collapse text-sm" data-choices>
       <thead>
         <tr className="border-b border-line-strong text-right text-xs text-soft">
-          {["Arm", "Horn", "Off square", "Endpoints", "Torque", "Slop 0.1", "Margin", ""].map(
+          {["Arm", "Horn", "Arm angle", "Endpoints", "Torque", "Slop 0.1", "Margin", ""].map(
             (name) => (
               <th key={name} className="py-1 font-medium first:text-left">
                 {name}
@@ -171,8 +171,8 @@ function Choices({ answers, stale }: ChoicesProps) {
               {answer.inTheWay !== "" && (
                 <tr className="border-b border-line text-left" data-in-the-way>
                   <td colSpan={8} className="py-1 text-grounded">
-                    Gives {sizeFigure(answer.plusMm, 1)} and {sizeOf(answer.minusMm, 1)}; in the
-                    way: {answer.inTheWay}.
+                    Gives {sizeFigure(answer.plusMm, 1)} and {sizeOf(answer.minusMm, 1)}; limited by{" "}
+                    {answer.inTheWay}.
                   </td>
                 </tr>
               )}

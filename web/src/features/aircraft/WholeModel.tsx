@@ -34,23 +34,23 @@ export function WholeModel() {
         }}
       >
         <TextLine
-          label="A second aircraft of this type, called"
+          label="Copy to a second model, name"
           value={called}
           maxLength={LONGEST}
           width="w-60"
           onValue={setCalled}
         />
         <Button type="submit" disabled={copy.isPending || called.trim() === ""}>
-          Copy it
+          Copy
         </Button>
       </form>
       <p className="mt-1 text-sm text-soft">
-        The setup goes along. Trims, flights, checks, measurements, accepted findings and what was
-        entered in the transmitter stay with this one: they are found anew on the second.
+        The copy gets the setup. Trims, flights, checks, measurements, accepted findings and ticked
+        entries stay with this model.
       </p>
       <div className="mt-4 flex flex-wrap gap-3">
         <Button disabled={put.isPending} onClick={() => away("SET_ASIDE")}>
-          Set it aside
+          Archive it
         </Button>
         <Button look="warn" disabled={put.isPending} onClick={() => setAsked(true)}>
           Delete it
@@ -62,7 +62,7 @@ export function WholeModel() {
         open={asked}
         onOpen={setAsked}
         title={`Delete ${name}?`}
-        description="It leaves the hangar with all its revisions and flights. For 30 days it can be brought back from the end of the hangar; then it is gone."
+        description="It leaves the hangar with all its revisions and flights. You can restore it for 30 days from the end of the hangar page; after that it is gone."
       >
         <div className="flex flex-wrap gap-3">
           <Button look="warn" disabled={put.isPending} onClick={() => away("DELETED")}>

@@ -26,7 +26,7 @@ export function Accept({ rule, subject, what }: AcceptProps) {
       value: [...draft.present.notebook.accepted, { rule, subject, reason: reason.trim() }],
     });
   return (
-    <Fold className="mt-0.5 text-soft" title={<span>Live with it</span>}>
+    <Fold className="mt-0.5 text-soft" title={<span>Accept this finding</span>}>
       <form
         className="flex gap-1"
         onSubmit={(event) => {

@@ -33,7 +33,7 @@ export function AircraftViews({ compact = false }: { compact?: boolean }) {
       data-frame={frame?.number}
     >
       {view === undefined ? (
-        <p className="p-6 text-soft">The bench is being set up …</p>
+        <p className="p-6 text-soft">Starting the bench …</p>
       ) : (
         <>
           <RearView {...view} />

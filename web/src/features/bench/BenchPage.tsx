@@ -18,8 +18,8 @@ export function BenchPage() {
       <div className="space-y-3">
         <AircraftViews />
         <Caution>
-          With the real model: {motor && "propeller off or motor leads apart, "}transmitter on first
-          and off last{motor && ", throttle cut on"}. Look from behind and move every stick: each
+          With the real model: {motor && "propeller off or motor unplugged, "}transmitter on first,
+          off last{motor && ", throttle cut on"}. Look from behind and move every stick: each
           surface must go the way it goes here.
         </Caution>
       </div>

@@ -1,6 +1,6 @@
 import { inLength, length, lengthSign } from "@/domain/reader";
 import { useMemo } from "react";
-import { keyOf, wayWords, type Control, type Way } from "@/domain/words";
+import { STICK_ENDS, keyOf, wayWords, type Control, type Way } from "@/domain/words";
 import { Chart } from "@/ui/chart";
 import type { SurfaceHere } from "@/api/program";
 import { useBench } from "./store";
@@ -30,7 +30,7 @@ export function CurvePlot({ one, way }: { one: Throw; way: Way }) {
     <Chart
       lines={lines}
       label={`Response: ${length(one.minusMm, 1)} at full minus stick, ${length(one.plusMm, 1)} at full plus stick`}
-      xLabel={`stick: ${one.control === "PITCH" ? "forward to back" : "left to right"}`}
+      xLabel={STICK_ENDS[one.control]}
       yLabel={`${lengthSign()}, plus is ${plus}`}
       height={190}
       legend={false}

@@ -98,7 +98,7 @@ function LeverPad({ compact, name, value, onMove }: PadProps & { compact: boolea
   );
 }
 
-/** Which position a switch stands at, counted from 0. */
+/** Which position a switch is at, counted from 0. */
 const placeOf = (value: number, positions: number) => Math.round(value * (positions - 1));
 
 interface SwitchProps extends PadProps {

@@ -151,7 +151,7 @@ export function LinkageDrawing() {
             degree
           </>
         )}
-        . To scale{cut > 0 && `; the rod is ${length(cut, 0)} longer than drawn`}.
+        . To scale{cut > 0 && `; the pushrod is ${length(cut, 0)} longer than drawn`}.
       </figcaption>
     </figure>
   );

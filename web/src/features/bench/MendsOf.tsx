@@ -11,7 +11,9 @@ export function MendsOf({ id, subject }: { id: string; subject: string }) {
   if (mends.data === undefined) {
     return (
       <p className="mt-1 text-sm text-soft" role="status">
-        {mends.isError ? "What mends it could not be tried just now." : "Trying what mends it …"}
+        {mends.isError
+          ? "The ways to fix it could not be tried just now."
+          : "Trying ways to fix it …"}
       </p>
     );
   }
@@ -27,11 +29,11 @@ export function MendsOf({ id, subject }: { id: string; subject: string }) {
             {mend.words.join(" · ")}
           </MendButton>
           {mend.moves.length === 0 ? (
-            <p className="text-sm text-soft">Nothing then moves differently.</p>
+            <p className="text-sm text-soft">Nothing else moves differently.</p>
           ) : (
             <Fold
               className="text-soft"
-              title={<span className="text-sm">What then moves differently</span>}
+              title={<span className="text-sm">What moves differently with it</span>}
             >
               <MovementTable lines={mend.moves} />
             </Fold>

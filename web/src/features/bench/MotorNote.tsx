@@ -18,8 +18,8 @@ export function MotorNote({ mode }: { mode: number }) {
     <p className="mt-1 text-xs text-soft">
       <span className={power > 0 ? "font-semibold text-grounded" : ""}>
         {power > 0
-          ? `Motor told to run${backwards ? " backwards" : ""}: ${power} %`
-          : "Motor told to stand still"}
+          ? `Motor commanded to run${backwards ? " backwards" : ""}: ${power} %`
+          : "Motor stopped"}
       </span>
       , {figure(pulse, 0)} µs. Simulated transmitter, stick mode {mode}.
     </p>

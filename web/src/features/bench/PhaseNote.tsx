@@ -14,7 +14,7 @@ export function PhaseNote({ compact = false }: { compact?: boolean }) {
     <>
       {warnings.length > 0 && (
         <p role="alert" className="mb-2 border-l-4 border-grounded bg-inset px-2 py-1 text-sm">
-          Switched on: {warnings.join(" ")}
+          {warnings.join(" ")}
         </p>
       )}
       {count > 1 && (
@@ -27,7 +27,7 @@ export function PhaseNote({ compact = false }: { compact?: boolean }) {
           </p>
           <Fold
             className="text-left text-sm"
-            title={<span className="text-soft">What a flick would bring</span>}
+            title={<span className="text-soft">What each switch position does</span>}
           >
             <Flicks />
           </Fold>

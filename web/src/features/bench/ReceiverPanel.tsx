@@ -64,7 +64,7 @@ export function ReceiverPanel() {
         {bench.alarms.length > 0 ? (
           <strong className="text-grounded">Alarm: {bench.alarms.join(", ")}</strong>
         ) : (
-          spoken !== "" && <span className="text-soft">Said: “{spoken}”</span>
+          spoken !== "" && <span className="text-soft">Called out: “{spoken}”</span>
         )}
       </p>
     </div>

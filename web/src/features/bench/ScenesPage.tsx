@@ -160,12 +160,12 @@ function Differences({ compared, number, cursor }: DifferencesProps) {
     <Card title={`Against revision ${number}`}>
       {[...compared.onlyBefore, ...compared.onlyAfter].length > 0 && (
         <p className="mb-2 text-sm">
-          Only in one of them: {[...compared.onlyBefore, ...compared.onlyAfter].join(", ")}.
+          Only in one revision: {[...compared.onlyBefore, ...compared.onlyAfter].join(", ")}.
         </p>
       )}
       {marked === undefined ? (
         <p className="font-medium text-done">
-          Every surface moves alike, within what a ruler shows.
+          Every surface moves the same, as far as a ruler can show.
         </p>
       ) : (
         <>
@@ -184,8 +184,8 @@ function Differences({ compared, number, cursor }: DifferencesProps) {
             ))}
           </ul>
           <Chart
-            label={`${marked.name} through the scene, before and after`}
-            xLabel="seconds; the marked stretches differ"
+            label={`${marked.name} in the scene, before and after`}
+            xLabel="seconds; marked where they differ"
             yLabel={`${lengthSign()} at the ${marked.name.toLowerCase()}`}
             marks={marked.stretches.map((one) => ({ from: one.fromSeconds, to: one.toSeconds }))}
             at={cursor === undefined ? undefined : { x: cursor }}

@@ -19,7 +19,7 @@ const FINE_STEP = 0.01;
 /** The knob's way, as a part of half the pad: the rest is the knob's own size. */
 const REACH = 0.78;
 
-/** Down the page is towards the pilot: stick back is nose up, throttle forward is power. */
+/** Down the page is towards the pilot: up elevator is nose up, throttle forward is power. */
 const toPage = (axis: Axis, value: number) => (axis === "throttle" ? 1 - 2 * value : value);
 const fromPage = (axis: Axis, value: number) => (axis === "throttle" ? (1 - value) / 2 : value);
 

@@ -44,7 +44,11 @@ export function StickPads({ mode, compact = false }: { mode: number; compact?: b
         <InputPads compact={compact} />
       </div>
       <div className="flex flex-wrap items-center justify-between gap-2 text-sm">
-        <Check checked={stays} onChecked={(checked) => setStays(checked)} label="Sticks stay put" />
+        <Check
+          checked={stays}
+          onChecked={(checked) => setStays(checked)}
+          label="Hold the sticks where I leave them"
+        />
         {motors > 0 && (
           <Check
             className="font-medium"

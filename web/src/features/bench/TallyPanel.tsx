@@ -20,12 +20,12 @@ export function TallyPanel({ compact = false }: { compact?: boolean }) {
     >
       <h2 className={compact ? "text-sm" : "mb-1 text-base"}>
         Tally: {surface.name}{" "}
-        <span className="font-normal text-soft">stands {travelWords(tally.mm, surface)}</span>
+        <span className="font-normal text-soft">{travelWords(tally.mm, surface)} now</span>
       </h2>
       <table className="figures w-full border-collapse">
         <thead>
           <tr className="border-b border-line-strong text-right text-xs text-soft">
-            <th className={`text-left font-medium ${compact ? "" : "py-1"}`}>What moves it</th>
+            <th className={`text-left font-medium ${compact ? "" : "py-1"}`}>Moved by</th>
             <th className="font-medium">%</th>
             <th className="font-medium">degrees</th>
             <th className="font-medium">{lengthSign()}</th>
@@ -46,7 +46,7 @@ export function TallyPanel({ compact = false }: { compact?: boolean }) {
         <tfoot>
           <tr className="border-t-2 border-ink text-right font-bold" data-tally-total>
             <th scope="row" className={`text-left ${compact ? "" : "py-1"}`}>
-              Stands at
+              Total
             </th>
             <td>{signed(tally.percent, 1)}</td>
             <td>{signed(tally.degrees, 2)}</td>
@@ -55,7 +55,7 @@ export function TallyPanel({ compact = false }: { compact?: boolean }) {
         </tfoot>
       </table>
       <p className="mt-1 text-soft">
-        Still to be had: <strong className="figures text-ink">{length(tally.plusLeftMm, 1)}</strong>{" "}
+        Travel left: <strong className="figures text-ink">{length(tally.plusLeftMm, 1)}</strong>{" "}
         {plus}, <strong className="figures text-ink">{length(tally.minusLeftMm, 1)}</strong> {minus}
         . Plus is {plus}.
       </p>

@@ -2,6 +2,7 @@ import { screen, within, waitFor } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { describe, expect, it } from "vitest";
 import type { Draft } from "@/domain/draft";
+import { length } from "@/domain/reader";
 import { signed, travelWords } from "@/domain/words";
 import { answers, benchAt, program, show, type Asked } from "@/test/page";
 import { CurvePlot } from "./CurvePlot";
@@ -101,7 +102,7 @@ describe("findings", () => {
     expect(screen.getByText("Travel is no longer equal both ways.")).toBeVisible();
     // All its changes are made at once, and what else moves is told in millimetres.
     const mend = await screen.findByRole("button", { name: "Sub-trim to zero · Level the rod" });
-    await userEvent.click(screen.getByRole("button", { name: "What then moves differently" }));
+    await userEvent.click(screen.getByRole("button", { name: "What moves differently with it" }));
     expect(screen.getByText("+12.4 mm")).toBeVisible();
     await userEvent.click(mend);
     await waitFor(() => expect(drafts.at(-1)?.present.name).toBe("Mended"));
@@ -111,12 +112,12 @@ describe("findings", () => {
   it("say what to do at the model where no change of figures mends them", async () => {
     program({
       "POST /api/program/mends": [
-        { id: "large-sub-trim", subject: "elevator", mends: [], hand: "Reseat the arm." },
+        { id: "large-sub-trim", subject: "elevator", mends: [], hand: "Remove the arm." },
       ],
     });
     show(<FindingsCard />, { bench: benchAt({ findings: [FINDING] }) });
-    expect(await screen.findByText("Reseat the arm.")).toBeInTheDocument();
-    expect(screen.queryByText("Trying what mends it …")).not.toBeInTheDocument();
+    expect(await screen.findByText("Remove the arm.")).toBeInTheDocument();
+    expect(screen.queryByText("Trying ways to fix it …")).not.toBeInTheDocument();
   });
 
   it("choose the surface they are about", async () => {
@@ -137,7 +138,7 @@ describe("findings", () => {
       bench: benchAt({ findings: [FINDING, accepted] }),
       onDraft: (draft) => drafts.push(draft),
     });
-    await userEvent.click(screen.getByRole("button", { name: "Live with it" }));
+    await userEvent.click(screen.getByRole("button", { name: "Accept this finding" }));
     await userEvent.type(screen.getByLabelText("Why you accept this finding"), "only for today");
     await userEvent.click(screen.getByRole("button", { name: "Accept" }));
     expect(drafts.at(-1)?.present.notebook.accepted.at(-1)).toEqual({
@@ -162,7 +163,7 @@ describe("what stands beside the sticks", () => {
       frame: { ...frame, bench: { ...frame.bench, warnings: ["Close the throttle."] } },
     });
     show(<PhaseNote />, { bench });
-    expect(screen.getByRole("alert")).toHaveTextContent("Switched on: Close the throttle.");
+    expect(screen.getByRole("alert")).toHaveTextContent("Close the throttle.");
   });
 
   it("draws a response with a dot where the stick is", () => {
@@ -171,7 +172,7 @@ describe("what stands beside the sticks", () => {
     if (one !== undefined) {
       const { container } = show(<CurvePlot one={one} way={false} />);
       expect(screen.getByRole("img")).toHaveAccessibleName(
-        `Response: ${one.minusMm.toFixed(1)} mm at full minus stick, ${one.plusMm.toFixed(1)} mm at full plus stick`,
+        `Response: ${length(one.minusMm, 1)} at full minus stick, ${length(one.plusMm, 1)} at full plus stick`,
       );
       expect(container.querySelector("[data-now]")).toBeInTheDocument();
     }

@@ -75,10 +75,10 @@ function InProgram({ of }: { of: CoachStanding }) {
         disabled={move.isPending}
         onClick={apply}
       >
-        Make it in the draft
+        Put it in the draft
       </Button>
       <p className="mt-1 text-sm text-soft">
-        Then save the revision and type it in from the{" "}
+        Then save the revision and enter it in the transmitter from the{" "}
         <Link to="../../program/entry" relative="path" className="underline underline-offset-2">
           entry sheet
         </Link>
@@ -102,7 +102,7 @@ function Metal({ of, sheet }: { of: CoachStanding; sheet: CoachSheet }) {
         disabled={begin.isPending || (sheet.job !== undefined && sheet.job !== null)}
         onClick={() => begin.mutate(of.test)}
       >
-        Take it to the bench
+        Do it at the bench
       </Button>
       {begin.isError && <Failure error={begin.error} />}
     </>
@@ -133,8 +133,8 @@ export function OpenJob({ sheet }: { sheet: CoachSheet }) {
         ))}
       </ul>
       <p className="mb-3 text-sm text-soft">
-        {motor && "Propeller off or leads apart while you work. "}One change at a time: fly the same
-        test again before the next.
+        {motor && "Propeller off or motor unplugged while you work. "}One change at a time: fly the
+        same test again before the next.
       </p>
       <div className="flex flex-wrap gap-2">
         {job.lever === "BALANCE" && packs ? (
@@ -157,7 +157,7 @@ export function OpenJob({ sheet }: { sheet: CoachSheet }) {
           </Button>
         )}
         <Button look="quiet" disabled={close.isPending} onClick={() => send(false, "AS_ADVISED")}>
-          Not done: give it up
+          Not done: cancel it
         </Button>
       </div>
       {close.isError && <Failure error={close.error} />}

@@ -18,8 +18,8 @@ import { PathDrawing } from "./PathDrawing";
 
 const STATES = {
   OPEN: ["open", "text-soft"],
-  STANDS: ["stands", "text-done"],
-  CHANGE: ["not right yet", "text-grounded"],
+  STANDS: ["done", "text-done"],
+  CHANGE: ["not as it should be", "text-grounded"],
   VOID: ["fly again", "text-grounded"],
   SKIPPED: ["left out", "text-soft"],
 } as const;
@@ -127,7 +127,7 @@ function HowFlown({ one, card }: { one: CoachStanding; card: TestCard }) {
     <Card title={card.name} aside={<span className="text-sm text-soft">{card.tells}</span>}>
       {one.openBefore && (
         <p className="mb-3 border-l-4 border-line-strong bg-inset px-3 py-2 text-sm">
-          A test before this one does not stand yet: what this one shows may come from there.
+          An earlier test is not done yet: what this one shows may come from that.
         </p>
       )}
       <div className="grid gap-4 sm:grid-cols-[1fr_16rem]">
@@ -176,7 +176,7 @@ function LeaveOut({ one }: { one: CoachStanding }) {
     return (
       <div className="mt-3">
         <Button disabled={takeUp.isPending} onClick={() => takeUp.mutate(one.test)}>
-          Take it up again
+          Include it again
         </Button>
         {takeUp.isError && <Failure error={takeUp.error} />}
       </div>
@@ -192,7 +192,7 @@ function LeaveOut({ one }: { one: CoachStanding }) {
     >
       <div className="min-w-48 flex-1">
         <TextLine
-          label="Leave it out, because"
+          label="Reason for leaving it out"
           value={because}
           onValue={setBecause}
           maxLength={300}

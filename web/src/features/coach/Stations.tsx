@@ -19,7 +19,7 @@ export function Stations({ wishes, between, onStations }: Props) {
   return (
     <Card title="What goes with the balance point">
       <p className="text-sm text-soft">
-        Note what you have found right with a balance point; what lies between is worked out.
+        Note what worked with each balance point; values in between are calculated.
       </p>
       <ul className="mt-2 space-y-2">
         {wishes.stations.map((one, i) => (
@@ -43,7 +43,7 @@ export function Stations({ wishes, between, onStations }: Props) {
             />
             <Button
               look="quiet"
-              aria-label={`Take station ${i + 1} out`}
+              aria-label={`Remove position ${i + 1}`}
               onClick={() => onStations(wishes.stations.filter((_, each) => each !== i))}
             >
               Out
@@ -55,7 +55,7 @@ export function Stations({ wishes, between, onStations }: Props) {
         className="mt-2"
         onClick={() => onStations([...wishes.stations, { cgMm: 0, expoPercent: 0, reflexMm: 0 }])}
       >
-        Add a station
+        Add a balance point
       </Button>
       {between.length > 0 && (
         <ul className="figures mt-3 list-disc pl-5" data-between>

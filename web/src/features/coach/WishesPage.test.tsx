@@ -26,11 +26,11 @@ let answer: (reply: unknown) => void;
 let asked: Asked[];
 
 const type = async (text: string) => {
-  const field = screen.getByLabelText("Why there");
+  const field = screen.getByLabelText("Reason for it");
   await userEvent.clear(field);
   await userEvent.type(field, text);
 };
-const save = () => userEvent.click(screen.getByRole("button", { name: "Keep it" }));
+const save = () => userEvent.click(screen.getByRole("button", { name: "Save" }));
 
 beforeEach(async () => {
   now = sheet(3, "by the book");
@@ -49,8 +49,8 @@ describe("wishes", () => {
     await type("calm air, and gusts");
     now = sheet(4, "calm air");
     answer(now);
-    await waitFor(() => expect(screen.getByRole("button", { name: "Keep it" })).toBeEnabled());
-    expect(screen.getByLabelText("Why there")).toHaveValue("calm air, and gusts");
+    await waitFor(() => expect(screen.getByRole("button", { name: "Save" })).toBeEnabled());
+    expect(screen.getByLabelText("Reason for it")).toHaveValue("calm air, and gusts");
     expect(screen.queryByRole("alert")).not.toBeInTheDocument();
     await save();
     const sent = asked.filter((one) => one.method === "PUT").map((one) => one.body);
@@ -67,7 +67,7 @@ describe("wishes", () => {
     answer([409, { detail: "These wishes were changed on another page meanwhile." }]);
     window.dispatchEvent(new Event("visibilitychange"));
     await screen.findByRole("button", { name: "Keep mine" });
-    expect(screen.getByLabelText("Why there")).toHaveValue("mine");
+    expect(screen.getByLabelText("Reason for it")).toHaveValue("mine");
     await userEvent.click(screen.getByRole("button", { name: "Keep mine" }));
     await save();
     expect(asked.at(-1)?.body).toMatchObject({ version: 4, wishes: { balanceWhy: "mine" } });

@@ -42,7 +42,7 @@ export function WishesPage() {
   const { standing } = useModel();
   const wishes = useWishes(standing.id);
   if (wishes.data === undefined) {
-    return wishes.isError ? <Failure error={wishes.error} /> : <Waiting what="the wishes" />;
+    return wishes.isError ? <Failure error={wishes.error} /> : <Waiting what="purpose and pilot" />;
   }
   return <Book sheet={wishes.data} />;
 }
@@ -120,17 +120,14 @@ function Book({ sheet }: { sheet: WishSheet }) {
     >
       {elsewhere && typed && (
         <div role="alert" className="border-l-4 border-grounded bg-inset px-4 py-2">
-          <p>
-            These wishes were changed on another page meanwhile. What you typed is still here, and
-            not saved.
-          </p>
+          <p>This page was changed in another tab. What you typed is still here, not saved.</p>
           <div className="mt-2 flex flex-wrap gap-2">
             <Button onClick={() => setBased(sheet)}>Keep mine</Button>
-            <Button onClick={() => begun(sheet)}>Take those</Button>
+            <Button onClick={() => begun(sheet)}>Use the others</Button>
           </div>
         </div>
       )}
-      <Card title="Who flies it, and in what">
+      <Card title="Pilot and conditions">
         <div className="grid gap-3 sm:grid-cols-2">
           <Choice
             label="Flown by"
@@ -140,29 +137,29 @@ function Book({ sheet }: { sheet: WishSheet }) {
           />
           <div className="flex items-end">
             <Button disabled={starting.isPending} onClick={() => begin(wishes.pilot)}>
-              Fill in a starting point
+              Fill in starting values
             </Button>
           </div>
           <PlainNumber
-            label="Balance wanted, percent of the maker’s range, 0 foremost"
+            label="Balance wanted, % of the maker’s range (0 = foremost)"
             value={wishes.balancePercent}
             onValue={(balancePercent) => set({ balancePercent })}
           />
           <TextLine
-            label="Why there"
+            label="Reason for it"
             value={wishes.balanceWhy}
             maxLength={300}
             onValue={(balanceWhy) => set({ balanceWhy })}
           />
           <PlainNumber
-            label="Wind at most, metres per second"
+            label="Most wind, m/s"
             value={wishes.limits.windMetresPerSecond}
             onValue={(windMetresPerSecond) =>
               set({ limits: { ...wishes.limits, windMetresPerSecond } })
             }
           />
           <TextLine
-            label="The field must be"
+            label="Field it needs"
             value={wishes.limits.field}
             maxLength={300}
             onValue={(field) => set({ limits: { ...wishes.limits, field } })}
@@ -172,7 +169,7 @@ function Book({ sheet }: { sheet: WishSheet }) {
           <Check
             checked={wishes.turnedRound}
             onChecked={(turnedRound) => set({ turnedRound })}
-            label="My house rule for the sign of differential on the roll axis is the other one"
+            label="I set differential the opposite way for axial rolls"
           />
         </div>
       </Card>
@@ -211,7 +208,7 @@ function Book({ sheet }: { sheet: WishSheet }) {
       )}
       {(note.isError || starting.isError) && <Failure error={note.error ?? starting.error} />}
       <Button type="submit" look="main" large disabled={note.isPending}>
-        Keep it
+        Save
       </Button>
     </form>
   );
@@ -241,7 +238,7 @@ function WishCard({ wish, onWish, remove }: CardProps) {
     >
       <div className="grid gap-3 sm:grid-cols-2">
         <TextLine
-          label="How it shall feel"
+          label="How it should feel"
           value={wish.feel}
           maxLength={300}
           onValue={(feel) => onWish({ feel })}
@@ -279,7 +276,7 @@ function WishCard({ wish, onWish, remove }: CardProps) {
           onValue={(source) => onWish({ source })}
         />
         <TextLine
-          label="What it ended with"
+          label="Result"
           value={wish.ended}
           maxLength={300}
           onValue={(ended) => onWish({ ended })}

@@ -65,7 +65,7 @@ describe("the coach's page", () => {
     show(<CoachPage />);
     expect(await screen.findByText("Rolls on their axis: fly it")).toBeInTheDocument();
     expect(screen.getByText("Into wind, a 45° climb.")).toBeInTheDocument();
-    expect(screen.getByText(/A test before this one does not stand/)).toBeInTheDocument();
+    expect(screen.getByText(/An earlier test is not done yet/)).toBeInTheDocument();
     expect(screen.getByText(/next: open/)).toBeInTheDocument();
     expect(screen.queryByText("The one change")).not.toBeInTheDocument();
   });
@@ -80,7 +80,7 @@ describe("the coach's page", () => {
       }),
     });
     show(<CoachPage />);
-    await userEvent.click(await screen.findByRole("button", { name: "Make it in the draft" }));
+    await userEvent.click(await screen.findByRole("button", { name: "Put it in the draft" }));
     await waitFor(() => expect(asked.some((one) => one.method === "POST")).toBe(true));
     expect(asked.find((one) => one.method === "POST")?.body).toMatchObject({
       lever: "DIFFERENTIAL",
@@ -97,7 +97,7 @@ describe("the coach's page", () => {
       "PUT /coach/jobs/4": job,
     });
     show(<CoachPage />);
-    expect(await screen.findByRole("button", { name: "Take it to the bench" })).toBeDisabled();
+    expect(await screen.findByRole("button", { name: "Do it at the bench" })).toBeDisabled();
     await userEvent.click(screen.getByRole("button", { name: "Done: pack moved" }));
     await waitFor(() => expect(asked.some((one) => one.method === "PUT")).toBe(true));
     expect(asked.find((one) => one.method === "PUT")?.body).toEqual({
@@ -115,7 +115,7 @@ describe("the coach's page", () => {
     show(<CoachPage />);
     const leave = await screen.findByRole("button", { name: "Leave it out" });
     expect(leave).toBeDisabled();
-    await userEvent.type(screen.getByLabelText("Leave it out, because"), "no room here");
+    await userEvent.type(screen.getByLabelText("Reason for leaving it out"), "no room here");
     await userEvent.click(leave);
     await waitFor(() => expect(asked.some((one) => one.method === "POST")).toBe(true));
     expect(asked.find((one) => one.method === "POST")?.body).toEqual({

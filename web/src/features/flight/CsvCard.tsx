@@ -5,10 +5,10 @@ import { buttonClass } from "@/ui/button";
 import { Failure } from "@/ui/message";
 
 const BECAME = {
-  TAKEN: "taken",
-  THERE_ALREADY: "in the log already",
-  DIFFERS: "in the log with that number, noted otherwise: correct it there; nothing was changed",
-  REFUSED: "not taken",
+  TAKEN: "added",
+  THERE_ALREADY: "already in the log",
+  DIFFERS: "in the log under that number with other values: correct it there; nothing was changed",
+  REFUSED: "not added",
 } as const;
 
 /** Flights out to a spreadsheet and in from one; what cannot be read is said, the rest is taken. */
@@ -19,10 +19,10 @@ export function CsvCard() {
     <div className="space-y-2">
       <div className="flex flex-wrap gap-2">
         <a className={buttonClass("plain")} href={`/api/aircraft/${standing.id}/flights.csv`}>
-          <Download aria-hidden size={16} /> Flights as CSV
+          <Download aria-hidden size={16} /> Export as CSV
         </a>
         <label className={`${buttonClass("plain")} cursor-pointer`}>
-          Bring in a CSV
+          Import a CSV
           <input
             type="file"
             accept=".csv,text/csv"
@@ -40,8 +40,8 @@ export function CsvCard() {
       {bring.data !== undefined && (
         <div role="status" data-imported={bring.data.taken}>
           <p className="font-medium">
-            {bring.data.taken} {bring.data.taken === 1 ? "flight" : "flights"} taken
-            {bring.data.there > 0 && `, ${bring.data.there} in the log already`}.
+            {bring.data.taken} {bring.data.taken === 1 ? "flight" : "flights"} added
+            {bring.data.there > 0 && `, ${bring.data.there} already in the log`}.
           </p>
           <ul className="text-sm" data-csv-rows>
             {bring.data.rows.map((one) => (

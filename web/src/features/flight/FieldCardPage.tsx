@@ -36,8 +36,8 @@ export function FieldCardPage() {
       >
         <h2 className="text-2xl">{draft.present.name}: field card</h2>
         <SheetNote>
-          Calm, height, hands off. Control check from behind{motor && ", propeller clear"}, local
-          rules first.
+          Calm air, enough height, hands off. Control check from behind
+          {motor && ", propeller clear"}, local rules first.
         </SheetNote>
         <div className="mb-3 empty:hidden">
           <Grounded model={standing.id} grounding={standing.grounding} />
@@ -114,7 +114,7 @@ export function FieldCardPage() {
                 {card.turns.length > 1 && (
                   <li className="col-span-full font-semibold">{turn.toLowerCase()}</li>
                 )}
-                <li>☐ right</li>
+                <li>☐ as it should be</li>
                 {card.outcomes.map(({ outcome, words }) => (
                   <li key={outcome}>☐ {words}: ☐ slight ☐ clear ☐ strong</li>
                 ))}

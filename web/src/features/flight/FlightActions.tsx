@@ -41,7 +41,7 @@ export function FlightActions({ flight, onDeleted }: Props) {
         </Button>
       ) : (
         <Button look="quiet" onClick={() => mark.mutate({ flight, marks: { leftOut: "" } })}>
-          Take it in again
+          Count it again
         </Button>
       )}
       <Button look="quiet" onClick={() => setAsked("delete")}>
@@ -83,7 +83,7 @@ function Leave({ flight, open, onClose }: Asked) {
           mark.mutate({ flight, marks: { leftOut: because.trim() } }, { onSuccess: onClose });
         }}
       >
-        <TextLine label="Because" required maxLength={300} value={because} onValue={setBecause} />
+        <TextLine label="Reason" required maxLength={300} value={because} onValue={setBecause} />
         <Followed flight={flight} asked={open} />
         {mark.isError && <Failure error={mark.error} />}
         <Button type="submit" look="main" disabled={mark.isPending || because.trim() === ""}>
@@ -102,7 +102,7 @@ function Delete({ flight, open, onClose, onDeleted }: Asked & Pick<Props, "onDel
       open={open}
       onOpen={onClose}
       title="Delete this flight?"
-      description="It goes from the log; you can bring it back right afterwards."
+      description="It is removed from the log; you can undo that right afterwards."
     >
       <Followed flight={flight} asked={open} />
       {remove.isError && <Failure error={remove.error} />}
@@ -130,8 +130,8 @@ export function Followed({ flight, asked }: { flight: Flight; asked: boolean }) 
   const followed = useFollowed(standing.id, flight.id, asked).data ?? [];
   return followed.length === 0 ? null : (
     <p role="note" className="border-l-4 border-tag bg-inset px-3 py-2" data-followed>
-      Rods were turned for its trims: revision {followed.join(", ")}. They stay turned; the flights
-      since say what is left.
+      Pushrods were turned for its trims in revision {followed.join(", ")}. They stay turned; the
+      flights since then show what is left.
     </p>
   );
 }

@@ -104,7 +104,7 @@ describe("noting a flight", () => {
     program(REPLIES);
     localStorage.setItem(KEY, '{"trims":{"roll":7}');
     show(<FlightEntryPage />);
-    expect(await screen.findByText(/the form begins anew/)).toBeInTheDocument();
+    expect(await screen.findByText(/the form starts empty/)).toBeInTheDocument();
     expect(screen.getByLabelText("Roll trim, clicks")).toHaveValue("2");
   });
 
@@ -129,7 +129,7 @@ describe("noting a flight", () => {
   it("is typed in from the card as well", async () => {
     program(REPLIES);
     show(<FlightEntryPage />);
-    await userEvent.click(await screen.findByRole("tab", { name: "From the field card" }));
+    await userEvent.click(await screen.findByRole("tab", { name: "From a field card" }));
     expect(screen.getByLabelText("The transmitter shows")).toBeInTheDocument();
   });
 });

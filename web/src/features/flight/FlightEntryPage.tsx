@@ -179,7 +179,7 @@ function Entry(props: EntryProps) {
       <Grounded model={standing.id} grounding={standing.grounding} />
       {grounded && (
         <TextRow
-          label="Flown all the same, because"
+          label="Reason for flying it all the same"
           value={seen.despite}
           maxLength={300}
           onChange={(event) => see({ ...seen, despite: event.target.value })}
@@ -187,7 +187,7 @@ function Entry(props: EntryProps) {
       )}
       {found.state === "broken" && (
         <p role="alert" className="border-l-4 border-grounded bg-inset px-4 py-2">
-          An entry that was begun here before could not be read; the form begins anew.
+          An unfinished entry could not be read; the form starts empty.
         </p>
       )}
       {!stored && (
@@ -203,7 +203,7 @@ function Entry(props: EntryProps) {
         options={[
           [
             "thumb",
-            "By thumb",
+            "On the phone",
             <PhaseTrims
               key="thumb"
               form={form}
@@ -212,7 +212,7 @@ function Entry(props: EntryProps) {
               standingIn={standingIn}
             />,
           ],
-          ["card", "From the field card", <CardTable key="card" form={form} stands={stands} />],
+          ["card", "From a field card", <CardTable key="card" form={form} stands={stands} />],
         ]}
       />
       <SeenCards coach={coach} seen={seen} onSeen={see} unjudged={unjudged !== ""} />
@@ -253,7 +253,7 @@ function Entry(props: EntryProps) {
           <LengthRow
             control={control}
             name="cgMm"
-            label={`Balance point, ${lengthSign()} aft of the datum; empty where not known`}
+            label={`Balance point, ${lengthSign()} aft of the datum (empty if not known)`}
             error={errors.cgMm?.message}
           />
           <TextRow label="Goal of the flight" error={errors.goal?.message} {...register("goal")} />
@@ -274,7 +274,7 @@ function Entry(props: EntryProps) {
       </Button>
       {Object.keys(errors).length > 0 && (
         <p role="alert" className="font-medium text-grounded">
-          Not saved yet: see what is marked above.
+          Not saved: see the fields marked above.
         </p>
       )}
       {corrected === undefined && (

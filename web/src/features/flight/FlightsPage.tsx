@@ -5,7 +5,7 @@ import { Link } from "react-router";
 import { useCoach } from "@/api/fly";
 import { useFlights, useRevisions, type Flight } from "@/api/queries";
 import { useBringBack, useStory } from "@/api/story";
-import { CONTROL_KEYS, clickWords, controlName, day } from "@/domain/words";
+import { CONTROL_KEYS, clickWords, controlName, day, dayAndFlight } from "@/domain/words";
 import { useModel } from "@/features/model/model";
 import { Button, buttonClass } from "@/ui/button";
 import { Empty } from "@/ui/card";
@@ -93,17 +93,19 @@ interface FlightCardProps {
 function FlightCard({ flight, changed, onDeleted }: FlightCardProps) {
   const { standing, draft } = useModel();
   const phaseName = (id: string) =>
-    draft.present.phases.find((one) => one.id === id)?.name ?? `${id} (a phase no longer there)`;
+    draft.present.phases.find((one) => one.id === id)?.name ??
+    `${id} (a phase that no longer exists)`;
   const { report } = flight;
-  const counts = useStory(standing.id).data?.series.some((one) =>
-    one.points.some((point) => point.flight === flight.id && point.counts),
-  );
+  const points = useStory(standing.id)
+    .data?.series.flatMap((one) => one.points)
+    .filter((point) => point.flight === flight.id);
+  const counts = points?.some((point) => point.counts);
   return (
     <article
       className={`rounded-card border bg-sheet p-4 ${counts === true ? "border-line-strong" : "border-line"}`}
     >
       <div className="flex flex-wrap items-baseline justify-between gap-x-4">
-        <h2 className="text-base">{day(report.flownOn)}</h2>
+        <h2 className="text-base">{dayAndFlight(report.flownOn, points?.[0]?.ofDay ?? 0)}</h2>
         <span className="text-sm text-soft">
           revision {flight.revisionNumber}
           {counts === true ? ", its trims count" : ""}
@@ -148,7 +150,7 @@ function FlightCard({ flight, changed, onDeleted }: FlightCardProps) {
         <p className="text-sm text-soft">Left out: {flight.marks.leftOut}</p>
       )}
       {flight.marks.simulated && (
-        <p className="text-sm text-soft">Flown by the simulated model: it does not count.</p>
+        <p className="text-sm text-soft">Flown in the simulator: it does not count.</p>
       )}
       <FlightActions flight={flight} onDeleted={onDeleted} />
     </article>

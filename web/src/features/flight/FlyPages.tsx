@@ -4,7 +4,7 @@ const PAGES = [
   ["", "Flights"],
   ["coach", "Trim flights"],
   ["checks", "Before the flight"],
-  ["wishes", "What it is for"],
+  ["wishes", "Purpose and pilot"],
   ["card", "Field card"],
 ] as const;
 

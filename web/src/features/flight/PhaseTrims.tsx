@@ -109,7 +109,7 @@ export function PhaseTrims({ form, range, asks, standingIn }: Props) {
         )}
         {ask !== undefined && ask.common.length > 0 && (
           <p className="text-sm text-soft">
-            {ask.common.map((one) => one.toLowerCase()).join(" and ")}: the common trim, asked in{" "}
+            {ask.common.map((one) => one.toLowerCase()).join(" and ")}: shared trim, entered in{" "}
             {base?.name}.
           </p>
         )}

@@ -16,7 +16,7 @@ export function SaySettled({ series }: { series: TrimSeries }) {
   if (series.because !== "") {
     return (
       <Button look="quiet" onClick={() => back.mutate({ phase, control })}>
-        Take that back
+        Undo “settled”
       </Button>
     );
   }
@@ -26,7 +26,7 @@ export function SaySettled({ series }: { series: TrimSeries }) {
   if (!asked) {
     return (
       <Button look="quiet" onClick={() => setAsked(true)}>
-        It has settled, I say
+        Mark as settled
       </Button>
     );
   }
@@ -38,9 +38,9 @@ export function SaySettled({ series }: { series: TrimSeries }) {
         say.mutate({ phase, control, because }, { onSuccess: () => setAsked(false) });
       }}
     >
-      <TextLine label="Because" required value={because} onValue={setBecause} maxLength={300} />
+      <TextLine label="Reason" required value={because} onValue={setBecause} maxLength={300} />
       <Button type="submit" disabled={say.isPending}>
-        It has settled
+        Mark as settled
       </Button>
       {say.isError && <Failure error={say.error} />}
     </form>

@@ -70,7 +70,7 @@ export function SeenCards({ coach, seen, onSeen, unjudged }: Props) {
       ))}
       {others.length > 0 && (
         <Choice
-          label="Another test was flown as well"
+          label="Add another test"
           value=""
           onValue={setMore}
           options={[["", "none"], ...others.map((one) => [keyOf(one.test), one.name] as const)]}
@@ -78,8 +78,8 @@ export function SeenCards({ coach, seen, onSeen, unjudged }: Props) {
       )}
       {unjudged && (
         <p className="text-sm text-soft">
-          Checked before, out of reach: the flight names the check once the program has judged it,
-          if it found nothing.
+          Checked before, offline: the flight is linked to that check once it has been sent and
+          passed.
         </p>
       )}
       {!unjudged && seen.check > 0 && (

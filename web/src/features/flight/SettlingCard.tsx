@@ -1,6 +1,6 @@
 import { Link } from "react-router";
 import { useStory, type TrimSeries } from "@/api/story";
-import { clickWords, controlName, day, keyOf, type Control } from "@/domain/words";
+import { clickWords, controlName, dayAndFlight, keyOf, signed, type Control } from "@/domain/words";
 import { useModel } from "@/features/model/model";
 import { Card } from "@/ui/card";
 import { Chart } from "@/ui/chart";
@@ -84,7 +84,7 @@ const SHOWN = 12;
 function Plot({ points }: { points: Point[] }) {
   const shown = points.slice(-SHOWN);
   const words = (one: Point) =>
-    `${day(one.flownOn)}: ${one.clicks}${one.why === "" ? "" : `, ${one.why}`}`;
+    `${dayAndFlight(one.flownOn, one.ofDay)}: ${signed(one.clicks, 0)}${one.why === "" ? "" : `, ${one.why}`}`;
   const line = {
     name: "Clicks",
     xs: shown.map((_, i) => i),

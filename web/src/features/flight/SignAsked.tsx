@@ -17,7 +17,7 @@ export function SignAsked({ series }: { series: TrimSeries }) {
   return (
     <div className="mt-1 flex flex-wrap gap-2" data-sign-asked={control}>
       <Link to={String(flight.id)} className={buttonClass("main")}>
-        Noted wrongly: correct it
+        Wrong sign: correct it
       </Link>
       <Button
         disabled={mark.isPending}
@@ -28,7 +28,7 @@ export function SignAsked({ series }: { series: TrimSeries }) {
           })
         }
       >
-        It was like that
+        The sign is correct
       </Button>
       {mark.isError && <Failure error={mark.error} />}
     </div>

@@ -35,11 +35,11 @@ export function SimulatedFlight({ form, onFlown }: Props) {
   return (
     <div className="flex flex-wrap items-center gap-3 text-sm text-soft" data-simulated>
       <Button onClick={start} disabled={fly.isPending}>
-        Let the simulated model fly
+        Fly it in the simulator
       </Button>
       <span className="min-w-48 flex-1">
-        To practise: a stand-in with hidden faults fills in the trims it needs. It says nothing
-        about your own model, and what it flew never counts.
+        For practice: a simulated model with hidden faults fills in the trims it needs. It says
+        nothing about your own model, and its flights never count.
       </span>
       {fly.isError && <Failure error={fly.error} />}
     </div>

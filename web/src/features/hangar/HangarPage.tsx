@@ -31,7 +31,7 @@ export function HangarPage() {
         <div>
           <h1 className="mb-1 text-2xl">Hangar</h1>
           <p className="text-sm text-soft">
-            Every model goes round the same loop: rig, program, check, fly, adjust, and again.
+            Every model goes through the same stages: rig, program, check, fly, adjust, and again.
           </p>
         </div>
         {(hangar.total >= MANY || named !== "") && (
@@ -46,16 +46,16 @@ export function HangarPage() {
       </div>
       {models.length === 0 && named === "" && (
         <Empty title="No model yet">
-          <p>Start one from a kind of airframe, or bring in a setup file.</p>
+          <p>Start from a kind of airframe, or import a setup file.</p>
           <Link to="/new" className={buttonClass("main")}>
             New model
           </Link>{" "}
           <Link to="/bring-in" className={buttonClass("plain")}>
-            Bring in a file
+            Import a file
           </Link>
         </Empty>
       )}
-      {models.length === 0 && named !== "" && <p>No model’s name has “{named}” in it.</p>}
+      {models.length === 0 && named !== "" && <p>No model name contains “{named}”.</p>}
       <ul className="grid gap-3 lg:grid-cols-2">
         {models.map((one) => (
           <li key={one.id} className="drawn-in-view">

@@ -36,8 +36,8 @@ export function NewModelPage() {
     <div className="mx-auto max-w-[1200px] space-y-4 p-4 sm:p-6">
       <h1 className="text-2xl">New model</h1>
       <p className="text-soft">
-        Choose what it is. Sizes, linkages and throws are starting points, to be replaced by what
-        you measure.
+        Choose the kind. Sizes, linkages and throws are starting values; replace them with what you
+        measure.
       </p>
       <RadioGroup.Root
         aria-label="Kind of airframe"
@@ -68,7 +68,7 @@ export function NewModelPage() {
         }}
       >
         <label className="block">
-          <span className="mb-0.5 block text-sm text-soft">Its name</span>
+          <span className="mb-0.5 block text-sm text-soft">Model name</span>
           <input
             value={name}
             maxLength={60}
@@ -82,7 +82,7 @@ export function NewModelPage() {
           className="min-h-11"
           disabled={chosen === undefined || name.trim() === "" || add.isPending}
         >
-          Start this model
+          Create this model
         </Button>
       </form>
     </div>

@@ -6,9 +6,9 @@ import { Card } from "@/ui/card";
 export function NowherePage() {
   return (
     <Card className="mx-auto mt-6 max-w-xl">
-      <h1 className="mb-2 text-xl">There is no such page</h1>
+      <h1 className="mb-2 text-xl">That page does not exist</h1>
       <p className="mb-4">
-        The address leads nowhere here. It may be mistyped, or from an older High Tally.
+        That page does not exist. The address may be mistyped, or from an older High Tally.
       </p>
       <Link to="/" className={buttonClass("main")}>
         To the hangar

@@ -20,16 +20,16 @@ export function OutOfReach() {
           data-away={waiting.length}
         >
           <p>
-            <strong>Out of reach since {timeOfDay(away)}.</strong> What you see is from before.
-            Flights, checks and steps of the work are kept here and sent, once and in order, when
-            the program is back; until then do not close or reload this page.
+            <strong>Offline since {timeOfDay(away)}.</strong> Entries are saved here and sent later.
+            Do not close or reload this page. What you see may be out of date.
           </p>
           {waiting.length > 0 && <Waits letters={waiting} />}
         </div>
       )}
       {away === undefined && waiting.some((one) => one.late) && (
         <p role="status" className="border-l-4 border-tag bg-sheet px-4 py-3" data-sending>
-          Sending what waited: {waiting.length === 1 ? "one entry" : `${waiting.length} entries`}.
+          Sending what was saved here:{" "}
+          {waiting.length === 1 ? "one entry" : `${waiting.length} entries`}.
         </p>
       )}
       {refused.map((one) => (
@@ -39,17 +39,24 @@ export function OutOfReach() {
   );
 }
 
+/** Each kind of entry once, with how many of it there are. */
+function counted(words: string[]) {
+  return [...new Set(words)].map((one) => {
+    const many = words.filter((each) => each === one).length;
+    return many === 1 ? one : `${one} (${many})`;
+  });
+}
+
 function Waits({ letters }: { letters: Letter[] }) {
   const kept = useLettersKept();
   return (
     <>
       <p className="font-semibold">
-        {letters.length === 1 ? "One entry waits" : `${letters.length} entries wait`}:{" "}
-        {letters.map((one) => one.words).join("; ")}.
+        Waiting to be sent: {counted(letters.map((one) => one.words)).join(", ")}.
       </p>
       {kept !== "kept" && (
         <p role="alert" className="font-medium text-grounded">
-          This browser’s storage is full or forbidden: they wait only as long as this tab is open.
+          This browser’s storage is full or forbidden: they are kept only while this tab is open.
         </p>
       )}
     </>
@@ -65,7 +72,7 @@ function Refused({ letter }: { letter: Letter }) {
   return (
     <div role="alert" className="border-l-4 border-grounded bg-sheet px-4 py-3" data-refused>
       <p>
-        <strong>{letter.words} was not taken.</strong> {letter.refused}
+        <strong>{letter.words} was not accepted.</strong> {letter.refused}
       </p>
       <div className="mt-1 flex flex-wrap gap-2">
         {letter.forms.length > 0 && (
@@ -75,11 +82,11 @@ function Refused({ letter }: { letter: Letter }) {
             className="inline-flex min-h-12 items-center underline"
             onClick={again}
           >
-            Put it back into its form
+            Edit and send again
           </Link>
         )}
         <Button className="min-h-12" onClick={() => drop(letter)}>
-          Let it go
+          Discard this entry
         </Button>
       </div>
     </div>

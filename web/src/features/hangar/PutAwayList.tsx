@@ -6,7 +6,7 @@ import { Card } from "@/ui/card";
 import { Fold } from "@/ui/fold";
 import { Failure } from "@/ui/message";
 
-/** Models that are set aside or deleted, and the way back. */
+/** Models that are archived or deleted, and the way back. */
 export function PutAwayList() {
   const away = usePutAway();
   const put = usePut();
@@ -16,7 +16,7 @@ export function PutAwayList() {
   const deleted = away.data.filter((one) => one.place === "DELETED").length;
   const aside = away.data.filter((one) => one.place === "SET_ASIDE").length;
   const words = [
-    ...(aside > 0 ? [`${aside} set aside`] : []),
+    ...(aside > 0 ? [`${aside} archived`] : []),
     ...(deleted > 0 ? [`${deleted} deleted`] : []),
   ].join(", ");
   return (
@@ -36,7 +36,7 @@ export function PutAwayList() {
                 <span className="text-soft">
                   {one.place === "DELETED"
                     ? `deleted on ${day(one.since)}; gone on ${day(one.gone ?? one.since)}`
-                    : `set aside on ${day(one.since)}`}
+                    : `archived on ${day(one.since)}`}
                 </span>
               </span>
               <Button

@@ -27,7 +27,7 @@ const PAGES = [
   ["/settings", "Settings"],
 ] as const;
 
-const THEMES = { light: "Light theme", dark: "Dark theme", sun: "Theme for the sun" };
+const THEMES = { light: "Light theme", dark: "Dark theme", sun: "Sunlight theme" };
 const ICONS = { light: Sun, dark: Moon, sun: Contrast };
 const IN_HEADER =
   "rounded-card hover:bg-white/15 focus-visible:outline-[#f4f7f4] grid place-items-center";
@@ -118,7 +118,7 @@ function PhoneMenu() {
       >
         <Menu aria-hidden size={22} />
       </button>
-      <Modal open={open} onOpen={setOpen} title="All pages" description="Where to go.">
+      <Modal open={open} onOpen={setOpen} title="All pages" description="All pages of High Tally.">
         <nav aria-label="All pages">
           {PAGES.map(([to, words]) => (
             <Link
@@ -144,9 +144,9 @@ function Notices() {
     <div className="no-print">
       {shut && pathname !== "/let-in" && (
         <p role="alert" className="border-l-4 border-grounded bg-sheet px-4 py-3">
-          This device is not let in, or not any more.{" "}
+          This device has no access, or no longer.{" "}
           <Link to="/let-in" className="font-semibold underline">
-            Let it in by a code
+            Get access with a code
           </Link>
         </p>
       )}

@@ -93,12 +93,12 @@ describe("a new model", () => {
       "POST /api/aircraft": [201, { id: 5 }],
     });
     show(<NewModelPage />);
-    const start = await screen.findByRole("button", { name: "Start this model" });
+    const start = await screen.findByRole("button", { name: "Create this model" });
     expect(start).toBeDisabled();
     await userEvent.click(
       screen.getByRole("radio", { name: new RegExp(answers.setup.airframe.kind) }),
     );
-    await userEvent.type(screen.getByLabelText("Its name"), "  Wend ");
+    await userEvent.type(screen.getByLabelText("Model name"), "  Wend ");
     await userEvent.click(start);
     await waitFor(() => expect(asked.some((one) => one.method === "POST")).toBe(true));
     expect(asked.find((one) => one.method === "POST")?.body).toMatchObject({

@@ -14,14 +14,14 @@ export function AgainstIt({ model, because }: { model: number; because: string }
   if (because !== "") {
     return (
       <Button look="quiet" disabled={say.isPending} onClick={() => say.mutate("")}>
-        Take this back
+        Undo
       </Button>
     );
   }
   return (
     <>
       <Button look="quiet" aria-expanded={open} onClick={() => setOpen(!open)}>
-        Fly it all the same
+        Fly it anyway
       </Button>
       {open && (
         <div className="mt-1 flex flex-wrap items-end gap-2">

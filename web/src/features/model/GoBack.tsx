@@ -38,18 +38,18 @@ export function GoBack({ revision, flight = 0 }: Props) {
         open={open}
         onOpen={setOpen}
         title={`Back to revision ${revision}?`}
-        description="Its description comes back as a new revision, with the trims it was last flown with and all that was learned of the model since."
+        description="Its description becomes a new revision, with the trims it was last flown with and everything learned about the model since."
       >
         {way.isError && <Failure error={way.error} />}
         {way.data === undefined && !way.isError && <Waiting what="the way back" />}
         {way.data !== undefined && (
           <div className="space-y-3" data-way-back>
             {way.data.rods.length === 0 && way.data.parts.length === 0 && (
-              <p>No rod has to be turned back.</p>
+              <p>No pushrod has to be turned back.</p>
             )}
             {way.data.rods.length > 0 && (
               <>
-                <p>{motor && "Motor harmless first. "}Turn back, and close the keepers:</p>
+                <p>{motor && "Make the motor safe first. "}Turn these back and fit the keepers:</p>
                 <ul className="list-disc space-y-1 pl-5 text-lg font-medium" data-rods-back>
                   {way.data.rods.map((one) => (
                     <li key={one.surface}>
@@ -62,8 +62,8 @@ export function GoBack({ revision, flight = 0 }: Props) {
             )}
             {way.data.parts.length > 0 && (
               <p role="note" className="border-l-4 border-grounded bg-inset px-3 py-2">
-                Another linkage since then: {way.data.parts.join(", ")}. No turn of a rod brings
-                that back; put the old holes and arms in again.
+                Another linkage since then: {way.data.parts.join(", ")}. Turning a pushrod cannot
+                undo that; use the old holes and arms again.
               </p>
             )}
             {way.data.entries.length > 0 && (
@@ -89,7 +89,7 @@ export function GoBack({ revision, flight = 0 }: Props) {
           <Button look="main" disabled={go.isPending || way.data === undefined} onClick={back}>
             Go back to revision {revision}
           </Button>
-          <Button onClick={() => setOpen(false)}>Stay</Button>
+          <Button onClick={() => setOpen(false)}>Cancel</Button>
         </div>
       </Modal>
     </>

@@ -42,7 +42,7 @@ const FOUND = {
 describe("what grounds a model", () => {
   it("is shown with the way to where it is mended", () => {
     show(<Grounded model={3} grounding={FOUND} />);
-    expect(screen.getByRole("note")).toHaveTextContent("Not to be flown before this is mended");
+    expect(screen.getByRole("note")).toHaveTextContent("Fix this before you fly");
     expect(screen.getByRole("link", { name: "Servo at its stop" })).toHaveAttribute(
       "href",
       "/models/3/rig",
@@ -114,14 +114,14 @@ describe("what grounds a model", () => {
   it("shows how far the search is, and offers no way round it", () => {
     show(<CheckVerdict model={3} grounding={SEARCHING} />);
     expect(screen.getByRole("progressbar")).toHaveAttribute("value", "0.4");
-    expect(screen.queryByRole("button", { name: "Fly it all the same" })).toBeNull();
+    expect(screen.queryByRole("button", { name: "Fly it anyway" })).toBeNull();
   });
 
   it("takes the pilot's reason and sends it as it was typed", async () => {
     const asked = program({ "PUT /api/aircraft/3/clearance": {} });
     show(<CheckVerdict model={3} grounding={NOT_YET} />);
     await userEvent.click(screen.getByRole("button", { name: /Not cleared yet/ }));
-    await userEvent.click(screen.getByRole("button", { name: "Fly it all the same" }));
+    await userEvent.click(screen.getByRole("button", { name: "Fly it anyway" }));
     const keep = screen.getByRole("button", { name: "Keep this reason" });
     expect(keep).toBeDisabled();
     await userEvent.type(screen.getByLabelText("Because"), "flies since two years");

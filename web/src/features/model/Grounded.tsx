@@ -16,7 +16,7 @@ type Lack = Grounding["missing"][number]["lack"];
 
 /** Where what is missing is done, and what the way there is called. */
 export const LACKS: Record<Lack, readonly [string, string]> = {
-  SEARCHING: ["program/hazards", "See how far it is"],
+  SEARCHING: ["program/hazards", "Show progress"],
   NOT_PROVEN: ["program/hazards", "Look at the hazards"],
   SEARCH_FAILED: ["program/hazards", "Search again"],
   NOT_MEASURED: ["rig/set-up", "Bench set-up"],
@@ -44,14 +44,14 @@ export function Grounded({ model, grounding, most = FEW }: Shown) {
   return (
     <div
       role="note"
-      aria-label={verdict === "GROUNDED" ? "What grounds it" : "Not cleared to fly yet"}
+      aria-label={verdict === "GROUNDED" ? "Why it is grounded" : "Not cleared to fly yet"}
       data-grounded={reasons.length}
       data-verdict={verdict}
       className={`border-l-4 bg-inset px-4 py-2 text-sm ${verdict === "GROUNDED" ? "border-grounded" : "border-tag"}`}
     >
       {reasons.length > 0 && (
         <>
-          <p className="font-semibold text-grounded">Not to be flown before this is mended:</p>
+          <p className="font-semibold text-grounded">Fix this before you fly:</p>
           <ul className="list-disc pl-5">
             {reasons.slice(0, most).map((one) => (
               <li key={one.id + one.subject + one.words}>
@@ -89,7 +89,7 @@ function StillMissing({ model, grounding, most = FEW }: Shown) {
     <>
       {verdict !== "GROUNDED" && (
         <p className="font-semibold">
-          {because === "" ? "Before it flies:" : `Flown although, because ${because}`}
+          {because === "" ? "Before it flies:" : `Flown anyway: ${because}`}
         </p>
       )}
       {verdict === "GROUNDED" && <p className="mt-1 font-semibold">And before it flies:</p>}
@@ -139,8 +139,9 @@ export function CheckVerdict({ model, grounding }: Shown) {
         <Fold
           title={
             <span className="text-sm">
-              {grounding.because === "" ? "Not cleared yet." : "Flown at your word."} No rule or
-              hazard stops this setup; what is missing on the model: {grounding.missing.length}.
+              {grounding.because === "" ? "Not cleared yet." : "Flown by your own decision."} No
+              rule or hazard stops this setup; what is missing on the model:{" "}
+              {grounding.missing.length}.
             </span>
           }
         >

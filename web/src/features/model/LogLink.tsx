@@ -24,7 +24,7 @@ export function LogLink({ to, label, large = false }: Props) {
         </div>
       )}
       <Link to={to} className={buttonClass(clear ? "main" : "plain", large)}>
-        {clear ? label : "Enter a flight flown all the same"}
+        {clear ? label : "Enter a flight you made anyway"}
       </Link>
     </>
   );

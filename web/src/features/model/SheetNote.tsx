@@ -8,7 +8,7 @@ export function SheetNote({ children }: { children?: ReactNode }) {
   return (
     <p className="mb-2 text-sm text-soft" data-sheet-note>
       {children} Revision {standing.newest.number} of {day(standing.newest.createdAt)}; printed{" "}
-      {day(today())}. The maker’s manual outranks this sheet.
+      {day(today())}. The maker’s manual comes before this sheet.
     </p>
   );
 }

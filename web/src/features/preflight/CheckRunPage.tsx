@@ -38,14 +38,13 @@ export function CheckRunPage() {
   return <Run run={run.data} name={name} />;
 }
 
-/** Begun out of reach, and the page was loaded anew since. */
+/** Begun offline, and the page was loaded anew since. */
 function NotHere() {
   return (
-    <Card title="Begun out of reach">
+    <Card title="Begun offline">
       <p>
-        This check was begun while the program was out of reach, and this page was loaded anew
-        since. Its answers are kept; it goes on under the checks of the model once the program has
-        it.
+        This check was begun offline, and this page has been reloaded since. Its answers are kept;
+        you can continue it on the Check page once High Tally is online again.
       </p>
       <Link to=".." relative="path" className="underline underline-offset-2">
         All checks
@@ -133,7 +132,7 @@ function Step({ run, name, index, step, go }: StepProps) {
       {wrong && (
         <div className="mt-3">
           <TextLine
-            label="What was it? Why left out?"
+            label="What was wrong, or why left out?"
             value={note}
             onValue={setNote}
             maxLength={300}
@@ -176,8 +175,8 @@ function Unjudged({ run }: { run: CheckRun }) {
   return (
     <div data-unjudged>
       <p>
-        The program is out of reach: it judges this check when it is back, and your answers wait in
-        this browser until then.
+        Offline: your answers are kept in this browser, and the check is evaluated once High Tally
+        is online again.
       </p>
       <ul className="list-disc pl-5">
         {run.answers
@@ -186,7 +185,7 @@ function Unjudged({ run }: { run: CheckRun }) {
             <li key={one.step}>
               {run.steps.find((step) => step.id === one.step)?.title}: {VERDICTS[one.verdict]}
               {one.note !== "" && `, ${one.note}`}
-              {held(one) && `, holds ${one.holds}`}
+              {held(one) && `, ${one.holds} holds`}
             </li>
           ))}
       </ul>
@@ -219,10 +218,10 @@ function Summary({ run, name, back }: RunProps & { back: (to: number) => void })
       <Card
         title={
           waits
-            ? "Not judged yet"
+            ? "Not evaluated yet"
             : clear
               ? "Nothing wrong found in this check"
-              : "Not to be flown like this"
+              : "Do not fly it like this"
         }
         className={`border-l-4 ${waits ? "border-l-tag" : clear ? "border-l-done" : "border-l-grounded"}`}
       >
@@ -244,7 +243,7 @@ function Summary({ run, name, back }: RunProps & { back: (to: number) => void })
             disabled={end.isPending}
             onClick={finish}
           >
-            End the check
+            Finish the check
           </Button>
         )}
         {end.isError && <Failure error={end.error} />}

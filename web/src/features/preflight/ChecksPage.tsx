@@ -14,12 +14,12 @@ import { LinkPractice } from "./LinkPractice";
 
 const KINDS = {
   FLIGHT: ["Before the flight", "every flight"],
-  FULL: ["Full check", "new or changed: balance, directions, throws, failsafe"],
-  RANGE: ["Range check", "something electric is new, or after a repair"],
-  PUPIL: ["Pupil link", "when a second pilot helps"],
+  FULL: ["Full check", "after changes: balance, directions, throws, failsafe"],
+  RANGE: ["Range check", "after new electronics or a repair"],
+  PUPIL: ["Trainer link", "when a second pilot helps"],
 } as const;
 
-const STAGES = { OPEN: "not finished", DONE: "done", BROKEN_OFF: "broken off" } as const;
+const STAGES = { OPEN: "not finished", DONE: "done", BROKEN_OFF: "stopped" } as const;
 
 /** Checks of a model: what is due, one to begin or resume, those that were done. */
 export function ChecksPage() {
@@ -47,16 +47,16 @@ export function ChecksPage() {
       {here.map((one) => (
         <Card
           key={one.name}
-          title={one.ended ? "Ended out of reach" : "Begun out of reach"}
+          title={one.ended ? "Finished offline" : "Begun offline"}
           className="border-l-4 border-l-tag"
         >
           <p className="mb-2">
             {KINDS[one.begun.kind][0]}
             {one.begun.pack !== "" && `, ${one.begun.pack}`}, {timeOfDay(new Date(one.at))}. It
-            waits in this browser until the program is back.
+            stays in this browser until High Tally is online again.
           </p>
           <Link to={one.name} className={buttonClass("main", true)}>
-            {one.ended ? "Look at it" : "Go on where it was left"}
+            {one.ended ? "Show it" : "Continue"}
           </Link>
         </Card>
       ))}
@@ -66,7 +66,7 @@ export function ChecksPage() {
             {KINDS[open.kind][0]}, {open.answers.length} of {open.steps.length} steps.
           </p>
           <Link to={String(open.id)} className={buttonClass("main", true)}>
-            Go on where it was left
+            Continue
           </Link>
         </Card>
       )}
@@ -107,8 +107,8 @@ export function ChecksPage() {
         {begin.isError && <Failure error={begin.error} />}
       </Card>
       <Caution>
-        The program asks and remembers; it sees nothing. The maker’s manual, the rules of the place
-        and an experienced pilot have the last word.
+        High Tally asks and records; it cannot see the model. The maker’s manual, local rules and an
+        experienced pilot have the last word.
       </Caution>
       {runs.length > 0 && (
         <Card title="Checks so far">

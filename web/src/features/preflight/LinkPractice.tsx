@@ -10,7 +10,12 @@ import { Slide } from "@/ui/slide";
 type Asked = Schemas["LinkAsked"];
 type Antenna = Asked["antennas"][number];
 
-const QUARTERS = ["tail to you", "right wing to you", "nose to you", "left wing to you"] as const;
+const QUARTERS = [
+  "tail towards you",
+  "right wing towards you",
+  "nose towards you",
+  "left wing towards you",
+] as const;
 
 const START: Asked = {
   seed: 1,
@@ -36,8 +41,8 @@ export function LinkPractice() {
   return (
     <div className="space-y-3" data-link>
       <p className="text-sm text-soft">
-        A simulated transmitter, receiver and model; the figures are as real ones report them, and
-        say nothing about your own link. Turn the model a quarter at a time, then the antennas.
+        A simulated transmitter, receiver and model. The figures look like real ones but say nothing
+        about your own link. Turn the model a quarter at a time, then move the antennas.
       </p>
       <div role="group" aria-label="Quarter" className="grid grid-cols-2 gap-2">
         {QUARTERS.map((words, quarter) => (

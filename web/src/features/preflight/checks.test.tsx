@@ -68,14 +68,14 @@ describe("a check, step by step", () => {
     show(page);
     await userEvent.click(await screen.findByRole("button", { name: "Wrong" }));
     expect(screen.getByRole("button", { name: "Leave it out" })).toBeDisabled();
-    await userEvent.type(screen.getByLabelText(/Why left out/), "no wind sock here");
+    await userEvent.type(screen.getByLabelText(/why left out/), "no wind sock here");
     expect(screen.getByRole("button", { name: "Leave it out" })).toBeEnabled();
   });
 
   it("shows what grounds it at the end", async () => {
     program({ "GET /checks/0": run(-1, ["Motor off: one hold."]) });
     show(page);
-    expect(await screen.findByText("Not to be flown like this")).toBeInTheDocument();
+    expect(await screen.findByText("Do not fly it like this")).toBeInTheDocument();
     expect(screen.getByText("Motor off: one hold.")).toBeInTheDocument();
   });
 });
@@ -94,7 +94,7 @@ describe("the simulated link", () => {
     });
     show(<LinkPractice />);
     expect(await screen.findByText("Simulated.")).toBeInTheDocument();
-    await userEvent.click(screen.getByRole("button", { name: "nose to you" }));
+    await userEvent.click(screen.getByRole("button", { name: "nose towards you" }));
     await waitFor(() =>
       expect(asked.map((one) => (one.body as { quarter: number }).quarter)).toContain(2),
     );

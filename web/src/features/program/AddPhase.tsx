@@ -26,7 +26,7 @@ export function AddPhase() {
   const [role, setRole] = useState<PhaseRole>("OTHER");
   const chosen = switches.find((one) => one.id === input);
   return (
-    <Card title="Make a phase separate">
+    <Card title="Add a flight phase">
       <form
         className="grid grid-cols-2 gap-3 sm:grid-cols-4"
         onSubmit={(event) => {
@@ -44,7 +44,7 @@ export function AddPhase() {
           value={name}
           onValue={setName}
         />
-        <Choice label="What it is for" value={role} onValue={setRole} options={PHASE_ROLES} />
+        <Choice label="Purpose" value={role} onValue={setRole} options={PHASE_ROLES} />
         <Choice
           label="Begins as a copy of"
           value={from}
@@ -73,7 +73,7 @@ export function AddPhase() {
         </Button>
       </form>
       <p className="mt-2 text-xs text-soft">
-        Today’s values are copied into it, so nothing moves differently until you change them.
+        It starts with the values of today, so nothing moves differently until you change them.
       </p>
       {add.isError && <Failure error={add.error} />}
     </Card>

@@ -37,7 +37,7 @@ export function Became() {
   return list.length === 0 ? null : (
     <section
       className="space-y-2 border-l-4 border-tag bg-inset px-3 py-2 text-sm"
-      aria-label="What was typed has become something else"
+      aria-label="Typed values that are now different"
     >
       {list.map((one, i) => (
         <div key={i} className="flex flex-wrap items-center gap-2" data-became={one.typed.kind}>

@@ -17,7 +17,7 @@ export function DemandedCard() {
   const free = switches.find((one) => !list.some((each) => each.input === one.id));
   const put = (value: typeof list) => change({ type: "edit", path: PATH, value });
   return switches.length === 0 ? null : (
-    <Card title="Demanded at switch-on">
+    <Card title="Positions at switch-on">
       {list.map((one, i) => {
         const rows = sheet.data?.switches.filter((row) => row.input === one.input) ?? [];
         return (
@@ -27,7 +27,7 @@ export function DemandedCard() {
             </span>
             <DraftChoice
               path={[...PATH, i, "position"]}
-              label="Stands at"
+              label="Position"
               options={rows.map(
                 (row) =>
                   [
@@ -39,7 +39,7 @@ export function DemandedCard() {
             <Button
               look="quiet"
               className="!px-2"
-              aria-label={`Demand nothing of the ${one.input}`}
+              aria-label={`Remove the start position of the ${one.input}`}
               onClick={() => put(list.filter((_, other) => other !== i))}
             >
               <X aria-hidden size={15} />

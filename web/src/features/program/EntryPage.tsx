@@ -62,7 +62,7 @@ export function EntryPage() {
           onValue={(value) => setChosen(value === "all")}
           options={[
             ["all", "every value"],
-            ["open", "only what differs from what was entered"],
+            ["open", "only what has changed"],
           ]}
         />
         <Button look="main" onClick={() => print()}>
@@ -81,20 +81,20 @@ export function EntryPage() {
             )
           }
         >
-          All of it is entered
+          Tick all as entered
         </Button>
       </div>
       <article className="rounded-card border border-line bg-sheet p-5 print:border-0 print:p-0">
         <h2 className="text-2xl">{draft.present.name}: entry sheet</h2>
         <p className="mb-3 text-sm text-soft">
-          High Tally cannot write into a transmitter. Type each value, tick it, then read all of it
-          back once: first box entered, second box read back. {transmitter.name}
-          {motor && ", motor harmless"}.
+          High Tally cannot write to a transmitter. Enter each value and tick it, then read
+          everything back once: first box entered, second box read back. {transmitter.name}
+          {motor && ", motor safe"}.
         </p>
         <SheetNote />
         <p className="mb-3 font-medium" role="status" data-open={open}>
           {open === 0
-            ? "Nothing differs from what was entered."
+            ? "Nothing has changed since it was entered."
             : `${open} ${open === 1 ? "value" : "values"} to enter.`}{" "}
           {unread.length > 0 && `${unread.length} entered and not yet read back.`}
         </p>

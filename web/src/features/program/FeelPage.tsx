@@ -2,7 +2,14 @@ import { figure, inLength, lengthSign } from "@/domain/reader";
 import { useState } from "react";
 import { useComplaints, useConvertFeel, useFeelAdvice, useFeelLines } from "@/api/program";
 import { useHangar, useStanding } from "@/api/queries";
-import { CONTROL_KEYS, controlName, keyOf, travelWords, type Control } from "@/domain/words";
+import {
+  CONTROL_KEYS,
+  STICK_ENDS,
+  controlName,
+  keyOf,
+  travelWords,
+  type Control,
+} from "@/domain/words";
 import { DraftChoice } from "@/features/model/fields";
 import { useBench } from "@/features/bench/store";
 import { useModel } from "@/features/model/model";
@@ -45,12 +52,12 @@ export function FeelPage() {
   const lineOf = (set: string) =>
     lines.find((one) => one.set === set && one.here) ?? lines.find((one) => one.set === set);
   const named = (id: string) => draft.present.phases.find((one) => one.id === id)?.name ?? id;
-  const called = (set: string) => sets.find((one) => one.id === set)?.name ?? "Plain rates";
+  const called = (set: string) => sets.find((one) => one.id === set)?.name ?? "Standard rates";
   return (
     <div className="grid gap-4 lg:grid-cols-[minmax(0,1fr)_380px]">
       <div className="min-w-0 space-y-3">
         <Card
-          title={`${controlName(key)}: every position together`}
+          title={`${controlName(key)}: all positions`}
           aside={
             <div className="flex flex-wrap gap-2">
               <Choice
@@ -63,11 +70,11 @@ export function FeelPage() {
                 options={CONTROLS}
               />
               <Choice
-                label="Drawn at"
+                label="Show for"
                 value={known}
                 onValue={setChosen}
                 options={[
-                  ["", "what it moves most"],
+                  ["", "surface that moves most"],
                   ...draft.present.surfaces.map((one) => [one.id, one.name] as const),
                 ]}
               />
@@ -78,12 +85,12 @@ export function FeelPage() {
           {together.isError && <Failure error={together.error} />}
           {together.isPending && <Waiting what="the throws" />}
           {together.data !== undefined && surface === undefined && (
-            <p data-rates={`none/${key}`}>No surface goes with this stick.</p>
+            <p data-rates={`none/${key}`}>No surface moves with this stick.</p>
           )}
           {together.data !== undefined && surface !== undefined && (
             <Chart
               label={`Stick against millimetres at the ${surface.name}`}
-              xLabel="stick, left or forward to right or back"
+              xLabel={STICK_ENDS[control]}
               yLabel={`${lengthSign()} at the ${surface.name.toLowerCase()}`}
               height={190}
               lines={lines.map((one) => ({
@@ -98,7 +105,7 @@ export function FeelPage() {
               <RateRow
                 key={`${control}/`}
                 set=""
-                name="Plain rates"
+                name="Standard rates"
                 control={control}
                 response={draft.present.feel[key]}
                 path={path}
@@ -170,7 +177,7 @@ function Words({ control, sets }: WordsProps) {
             label="Flown with"
             value={known}
             onValue={setSet}
-            options={[["", "the plain feel"], ...sets]}
+            options={[["", "standard rates"], ...sets]}
           />
         )}
         {complaints.data?.map((one) => (
@@ -228,25 +235,25 @@ function Convert({ control }: { control: Control }) {
       },
     );
   return (
-    <Card title="Same feel in another shape">
+    <Card title="Same feel on another transmitter">
       <p className="mb-2 text-sm text-soft">
-        Transmitters bend the stick differently: the same number feels different.
+        Transmitters shape expo differently: the same number feels different.
       </p>
       <div className="flex flex-wrap items-end gap-2">
         <Choice
-          label="Shape there"
+          label="Its expo shape"
           value={to}
           onValue={(value) => setTo(value as Shape)}
           options={SHAPES}
         />
-        <Button onClick={() => take("CENTRE_SLOPE")}>Keep the centre</Button>
-        <Button onClick={() => take("WHOLE_CURVE")}>Keep the whole curve</Button>
+        <Button onClick={() => take("CENTRE_SLOPE")}>Match the centre</Button>
+        <Button onClick={() => take("WHOLE_CURVE")}>Match the whole curve</Button>
       </div>
       {convert.data !== undefined && (
         <p className="mt-2 text-sm" role="status">
           Expo {convert.data.response.expoNegativePercent} /{" "}
-          {convert.data.response.expoPositivePercent} %; nowhere more than{" "}
-          {figure(convert.data.largestDifferencePercent, 1)} % of full travel from before.
+          {convert.data.response.expoPositivePercent} %; at most{" "}
+          {figure(convert.data.largestDifferencePercent, 1)} % of full travel different.
         </p>
       )}
       {convert.isError && <Failure error={convert.error} />}
@@ -283,12 +290,12 @@ function Copies({ control }: { control: Control }) {
               change({ type: "edit", path: ["feel"], value: chosen.data.newest.setup.feel })
             }
           >
-            Take its plain feel
+            Copy its standard rates
           </Button>
         )}
       </div>
       <p className="mt-2 text-xs text-soft">
-        A start only: no two models are alike, and trims are never copied.
+        Only a starting point: no two models are alike, and trims are never copied.
       </p>
     </Card>
   );

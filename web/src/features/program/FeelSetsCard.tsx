@@ -104,10 +104,10 @@ function StartingPoints() {
     );
   return (
     <div className="mb-2 flex flex-wrap items-end gap-2 text-sm">
-      <Button onClick={() => take("ONE_SOFT")}>One soft setting, full travel</Button>
+      <Button onClick={() => take("ONE_SOFT")}>One rate with high expo</Button>
       {three.length > 0 && (
         <>
-          <Button onClick={() => take("LADDER")}>Ladder of three positions</Button>
+          <Button onClick={() => take("LADDER")}>Three rates on a switch</Button>
           <Choice
             label="on"
             value={input}
@@ -117,11 +117,11 @@ function StartingPoints() {
         </>
       )}
       {draft.present.phases.length > 1 && (
-        <Button onClick={() => take("PER_PHASE")}>A set for every phase</Button>
+        <Button onClick={() => take("PER_PHASE")}>Rates per flight phase</Button>
       )}
       <p className="w-full text-xs text-soft">
         One soft setting: nothing has to be switched, much expo tames full travel. Ladder: full and
-        nearly linear, full and soft in the middle to begin with, reduced and soft. A set for every
+        nearly linear, full and soft in the middle to begin with, reduced and soft. Rates per flight
         phase: less in speed, all there is in slow air.
       </p>
       {start.isError && <Failure error={start.error} />}

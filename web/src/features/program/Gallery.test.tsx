@@ -28,13 +28,13 @@ describe("the gallery of mixes", () => {
     });
     show(<Gallery />, { onDraft: (draft) => drafts.push(draft) });
     await userEvent.click(await screen.findByRole("button", { name: first?.title ?? "" }));
-    await userEvent.click(screen.getByRole("button", { name: "Build it" }));
+    await userEvent.click(screen.getByRole("button", { name: "Add this mix" }));
     await userEvent.click(screen.getByRole("button", { name: second?.title ?? "" }));
     expect(screen.getByText(second?.reason ?? "")).toBeInTheDocument();
     answer({ setup: { ...answers.setup, name: "With a mix" } });
     await waitFor(() => expect(drafts.at(-1)?.present.name).toBe("With a mix"));
     expect(screen.getByText(second?.reason ?? "")).toBeInTheDocument();
-    expect(screen.getByRole("button", { name: "Build it" })).toBeEnabled();
+    expect(screen.getByRole("button", { name: "Add this mix" })).toBeEnabled();
     expect(asked.filter((one) => one.path.endsWith("/edits/mixes"))).toHaveLength(1);
   });
 
@@ -47,7 +47,7 @@ describe("the gallery of mixes", () => {
     });
     show(<Left />, { onDraft: (draft) => drafts.push(draft) });
     await userEvent.click(await screen.findByRole("button", { name: first?.title ?? "" }));
-    await userEvent.click(screen.getByRole("button", { name: "Build it" }));
+    await userEvent.click(screen.getByRole("button", { name: "Add this mix" }));
     await userEvent.click(screen.getByRole("button", { name: "Leave" }));
     expect(screen.queryByText("Add a mix")).not.toBeInTheDocument();
     answer({ setup: { ...answers.setup, name: "With a mix" } });
@@ -61,7 +61,7 @@ describe("the gallery of mixes", () => {
     });
     show(<Gallery />);
     await userEvent.click(await screen.findByRole("button", { name: first?.title ?? "" }));
-    await userEvent.click(screen.getByRole("button", { name: "Build it" }));
-    await waitFor(() => expect(screen.queryByRole("button", { name: "Build it" })).toBeNull());
+    await userEvent.click(screen.getByRole("button", { name: "Add this mix" }));
+    await waitFor(() => expect(screen.queryByRole("button", { name: "Add this mix" })).toBeNull());
   });
 });

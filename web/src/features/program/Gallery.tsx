@@ -105,7 +105,7 @@ export function Gallery() {
               value={phase}
               onValue={setPhase}
               options={[
-                ["", "none, the figure"],
+                ["", "none, use the figure"],
                 ...phases.map((one) => [one.id, one.name] as const),
               ]}
             />
@@ -120,7 +120,7 @@ export function Gallery() {
           )}
           <WhenChoice label="On while" none="always" value={when} onValue={setWhen} />
           <Button type="submit" look="main" disabled={build.isPending}>
-            <Plus aria-hidden size={16} /> Build it
+            <Plus aria-hidden size={16} /> Add this mix
           </Button>
         </form>
       )}

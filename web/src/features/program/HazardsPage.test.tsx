@@ -29,22 +29,22 @@ describe("what every switch can do", () => {
     search({ end: "WHOLE", outcome: outcome() });
     show(<HazardsPage />);
     expect(await screen.findByText("No hazard found.")).toBeInTheDocument();
-    expect(screen.getByText(/All 12 combinations/)).toBeInTheDocument();
+    expect(screen.getByText(/All 12 switch combinations/)).toBeInTheDocument();
   });
 
   it("says what it tried where it could not prove, with its count", async () => {
     search({ end: "WHOLE", outcome: outcome({ sampled: 3, evaluated: 1200 }) });
     show(<HazardsPage />);
     expect(await screen.findByText(/For 3 of them this could not be proven/)).toHaveTextContent(
-      "1,200 positions",
+      "1 200 positions",
     );
   });
 
   it.each([
-    ["TOO_LARGE", /Too much hangs on too many switches/],
-    ["LEFT_ALONE", /nobody was watching/],
-    ["STOPPED", /Stopped before the end/],
-    ["FAILED", /by a fault in High Tally/],
+    ["TOO_LARGE", /Too much depends on too many switches/],
+    ["LEFT_ALONE", /this page was closed/],
+    ["STOPPED", /Stopped early/],
+    ["FAILED", /because of a fault in High Tally/],
   ])("says how it ended: %s", async (end, words) => {
     search({ end, outcome: end === "FAILED" ? null : outcome({ ending: "STOPPED" }) });
     show(<HazardsPage />);

@@ -1,4 +1,5 @@
 import { Play, Square, TriangleAlert } from "lucide-react";
+import { many } from "@/domain/reader";
 import { useHazardSearch, type Hazard, type Outcome } from "@/api/program";
 import { useHasMotor, useModel } from "@/features/model/model";
 import { useBenchStore } from "@/features/bench/store";
@@ -19,11 +20,11 @@ export function HazardsPage() {
   return (
     <div className="grid gap-4 lg:grid-cols-[minmax(0,1fr)_380px]">
       <div className="min-w-0 space-y-3">
-        <Card title="What every switch can do">
+        <Card title="Switch check">
           {search.error !== null && <Failure error={search.error} />}
           {search.state?.end == null ? (
             <div className="flex flex-wrap items-center gap-3">
-              <PartDone label="Trying every position …" done={search.state?.part ?? 0} />
+              <PartDone label="Checking every position …" done={search.state?.part ?? 0} />
               <Button onClick={search.stop}>
                 <Square aria-hidden size={14} /> Stop
               </Button>
@@ -36,9 +37,9 @@ export function HazardsPage() {
           <HazardCard key={hazard.kind + hazard.subject} hazard={hazard} />
         ))}
         <Caution>
-          This is arithmetic on what is written here. Prove{" "}
+          This is calculated from what is entered here. Test{" "}
           {motor ? "cut, failsafe and directions" : "failsafe and directions"} on the real model
-          {motor && ", motor harmless,"} before it flies.
+          {motor && ", motor safe,"} before it flies.
         </Caution>
       </div>
       <BenchBeside />
@@ -48,11 +49,11 @@ export function HazardsPage() {
 
 const ENDS = {
   WHOLE: "",
-  STOPPED: "Stopped before the end: there may be more hazards.",
-  LEFT_ALONE: "It stopped because nobody was watching: there may be more hazards.",
+  STOPPED: "Stopped early: there may be more hazards.",
+  LEFT_ALONE: "It stopped because this page was closed: there may be more hazards.",
   TOO_LARGE:
-    "Too much hangs on too many switches at once: not every combination could be checked, so there may be more hazards.",
-  FAILED: "The search failed, by a fault in High Tally: there may be hazards.",
+    "Too much depends on too many switches at once: not every combination could be checked, so there may be more hazards.",
+  FAILED: "The search failed because of a fault in High Tally: there may be hazards.",
 } as const;
 
 interface EndedProps {
@@ -72,10 +73,10 @@ function Ended({ end, outcome, again }: EndedProps) {
       {outcome !== undefined && (
         <p>
           {whole
-            ? `All ${outcome.states.toLocaleString("en-GB")} combinations of switches, levers and measured values and every change between them were checked. `
-            : `Not all of ${outcome.states.toLocaleString("en-GB")} combinations were checked. `}
+            ? `All ${many(outcome.states)} switch combinations and every change between them were checked. `
+            : `Not all of ${many(outcome.states)} combinations were checked. `}
           {outcome.sampled > 0 &&
-            `For ${outcome.sampled} of them this could not be proven; ${outcome.evaluated.toLocaleString("en-GB")} positions were tried instead. `}
+            `For ${many(outcome.sampled)} of them this could not be proven; ${many(outcome.evaluated)} positions were tried instead. `}
           {open > 0 ? (
             <strong className="text-grounded">
               {open} {open === 1 ? "hazard" : "hazards"}.
@@ -114,7 +115,7 @@ function HazardCard({ hazard }: { hazard: Hazard }) {
           <p className="text-sm text-soft">{hazard.why}</p>
           {hazard.way.length > 0 && (
             <p className="mt-1 text-sm">
-              The way there: <span className="font-medium">{hazard.way.join(" · ")}</span>
+              How it happens: <span className="font-medium">{hazard.way.join(" · ")}</span>
             </p>
           )}
           <MendsOf id={hazard.kind} subject={hazard.subject} />

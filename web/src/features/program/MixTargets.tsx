@@ -17,12 +17,12 @@ export function Where({ reach }: { reach: Reach | undefined }) {
   const moment = reach.ends[0]?.moment;
   return phase === undefined ? (
     <p className="text-sm font-medium text-grounded">
-      No position of switches and levers lets it act.
+      No position of switches and levers makes it act.
     </p>
   ) : (
     <p className="text-sm text-soft">
       {reach.here
-        ? `As the bench stands, in ${phase}.`
+        ? `With the bench as it is, in ${phase}.`
         : `In ${phase}, with ${reach.moved.join(", ")}.`}{" "}
       {!reach.here && moment !== undefined && (
         <button
@@ -30,7 +30,7 @@ export function Where({ reach }: { reach: Reach | undefined }) {
           className="underline underline-offset-2"
           onClick={() => store.move({ ...moment, roll: 0, pitch: 0, yaw: 0 })}
         >
-          Put the bench there
+          Set the bench to this
         </button>
       )}
     </p>
@@ -86,7 +86,7 @@ export function TargetEnds({ mix, target, pair, reach, children }: EndsProps) {
               }}
             />
             <p className="figures text-xs text-soft">
-              stands at {travel(moved?.standsMm ?? 0, surface)}
+              total {travel(moved?.standsMm ?? 0, surface)}
             </p>
           </div>
         );

@@ -51,7 +51,7 @@ export function MixesPage() {
           />
         ))}
         {draft.present.mixes.length === 0 && (
-          <p className="px-1 text-soft">No mix yet: sticks move their surfaces and nothing else.</p>
+          <p className="px-1 text-soft">No mix yet: each stick moves only its own surfaces.</p>
         )}
         <TrimCurveCard />
       </div>
@@ -151,7 +151,7 @@ function MixCard({ mix, index, asCurve, reach, sources }: MixProps) {
               onPoints={(points, gesture) => set("curve", points, gesture)}
             />
             <Button look="quiet" className="mt-1 text-sm" onClick={() => set("curve", [])}>
-              Two weights instead of a curve
+              Use two weights instead of a curve
             </Button>
           </>
         ) : (
@@ -165,7 +165,7 @@ function MixCard({ mix, index, asCurve, reach, sources }: MixProps) {
               </span>
             </div>
             <Button className="self-center" onClick={() => set("curve", asCurve)}>
-              Make it a curve
+              Use a curve
             </Button>
           </div>
         )}
@@ -174,7 +174,7 @@ function MixCard({ mix, index, asCurve, reach, sources }: MixProps) {
         <h3 className="text-sm font-semibold">Moves</h3>
         {(apart || targetsShown.some((one) => one.pair)) && (
           <Button look="quiet" className="!min-h-7 text-sm" onClick={() => setApart(!apart)}>
-            {apart ? "Pairs as one" : "Take apart"}
+            {apart ? "Edit pairs together" : "Edit separately"}
           </Button>
         )}
       </div>

@@ -52,7 +52,7 @@ export function UnitChoice() {
   const [unit, choose] = useMovementUnit();
   return (
     <div className="w-40">
-      <Choice label="Typed in" value={unit} options={movementUnits()} onValue={choose} />
+      <Choice label="Units" value={unit} options={movementUnits()} onValue={choose} />
     </div>
   );
 }
@@ -143,7 +143,7 @@ export function MovementField({
           <button
             type="button"
             className="h-8 min-w-12 rounded-r-card border-l border-line-strong bg-inset px-1.5 text-xs"
-            aria-label={`${label}: ${minusWay ? minus : plus}, turn it round`}
+            aria-label={`${label}: ${minusWay ? minus : plus}, reverse it`}
             onClick={turn}
           >
             {minusWay ? minus : plus}
@@ -171,5 +171,5 @@ export function MovementField({
 /** What the server says of the one figure that was typed. */
 const said = (error: Error) =>
   error instanceof ApiError && error.violations[0] !== undefined
-    ? `Cannot be had: ${error.violations[0].requirement}`
+    ? `Out of reach: ${error.violations[0].requirement}`
     : error.message;

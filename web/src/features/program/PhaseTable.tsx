@@ -18,7 +18,7 @@ type Shows = "preset" | "differential" | "full";
 export function PhaseTable() {
   const [shows, setShows] = useState<Shows>("preset");
   return (
-    <Card title="Phases against surfaces" aside={<UnitChoice />} className="overflow-x-auto">
+    <Card title="Surfaces by flight phase" aside={<UnitChoice />} className="overflow-x-auto">
       <SwitchTabs
         label="What is shown"
         value={shows}
@@ -31,9 +31,9 @@ export function PhaseTable() {
       />
       <p className="mt-2 text-sm">
         {shows === "preset" &&
-          "What each phase’s preset adds, and where the surface then stands with the sticks let go. "}
-        {shows === "differential" && "How far full roll brings each surface down, from rest. "}
-        {shows === "full" && "Where each surface stands with one stick at its end. "}
+          "What the preset of each phase adds, and where the surface is with the sticks released. "}
+        {shows === "differential" && "How far full roll moves each surface down, from rest. "}
+        {shows === "full" && "Where each surface is with one stick at its end. "}
         About <Term name="priority" />, <Term name="fade" /> and <Term name="differential" />.
       </p>
     </Card>
@@ -85,7 +85,7 @@ function Table({ shows }: { shows: Shows }) {
                   <button
                     type="button"
                     className="min-h-[24px] underline decoration-dotted underline-offset-2"
-                    title={`Put the bench there: ${stand.moved.join(", ")}`}
+                    title={`Set the bench to this: ${stand.moved.join(", ")}`}
                     onClick={() => store.move(stand.moment)}
                   >
                     {phase.name}
@@ -95,7 +95,7 @@ function Table({ shows }: { shows: Shows }) {
                 )}
                 <span className="block text-xs font-normal text-soft">
                   {stand?.reached === false
-                    ? "no position of switches and levers brings it"
+                    ? "no position of switches and levers switches it on"
                     : sheet.data?.phases.find((one) => one.phase === phase.id)?.when}
                 </span>
               </th>
@@ -171,7 +171,7 @@ function Chain({ name, apart, held, onTurn }: ChainProps) {
       className="ml-1 !min-h-[24px] min-w-[24px] justify-center !px-1 align-middle"
       aria-pressed={!apart}
       disabled={held}
-      aria-label={apart ? `${name}: type as one` : `${name}: take apart`}
+      aria-label={apart ? `${name}: edit together` : `${name}: edit separately`}
       onClick={onTurn}
     >
       {apart ? <Unlink2 aria-hidden size={14} /> : <Link2 aria-hidden size={14} />}
@@ -226,7 +226,7 @@ function Cell({ shows, phase, row, found }: CellProps) {
         }}
       />
       <p className="text-xs text-soft">
-        stands at{" "}
+        total{" "}
         {stands
           .filter((words, at, all) => all.indexOf(words) === at)
           .map((words, at) => (

@@ -18,7 +18,7 @@ import { PhaseTable } from "./PhaseTable";
 import { UsualPhases } from "./UsualPhases";
 import { DraftWhen } from "./parts";
 
-/** Phases against surfaces as the bench shows them; the first whose condition is true is on. */
+/** Surfaces by flight phase as the bench shows them; the first whose condition is true is on. */
 export function PhasesPage() {
   const { draft, change } = useModel();
   const setup = draft.present;
@@ -74,17 +74,13 @@ export function PhasesPage() {
               {i < last ? (
                 <DraftWhen path={["phases", i, "when"]} label="On while" none="never" />
               ) : (
-                <p className="self-center text-sm text-soft">On when no other is</p>
+                <p className="self-center text-sm text-soft">On when no other phase is</p>
               )}
               <DraftNumber path={["phases", i, "fadeSeconds"]} of={phase.name} />
-              <DraftChoice
-                path={["phases", i, "role"]}
-                label="What it is for"
-                options={PHASE_ROLES}
-              />
+              <DraftChoice path={["phases", i, "role"]} label="Purpose" options={PHASE_ROLES} />
               <DraftChoice
                 path={["phases", i, "nose"]}
-                label="The nose when it comes on"
+                label="Nose when it is switched on"
                 options={NOSES}
               />
               <div className="space-y-0.5 self-center">
@@ -119,7 +115,7 @@ function CopyInto({ phase }: { phase: Phase }) {
   const others = draft.present.phases.filter((one) => one.id !== phase.id);
   return others.length === 0 ? null : (
     <div className="mt-2 flex flex-wrap items-center gap-2 text-sm">
-      <span className="text-soft">Take presets, differential and own trims of</span>
+      <span className="text-soft">Copy presets, differential and trims from</span>
       {others.map((one) => (
         <Button
           key={one.id}

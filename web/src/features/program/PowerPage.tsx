@@ -65,23 +65,27 @@ function MotorCard() {
           onValue={(value) => set("cutPercent", value)}
         />
         <DraftNumber path={[...P, "stopMicroseconds"]} />
-        <DraftWhen path={[...P, "cutWhen"]} label="Throttle cut while" none="the bench’s own cut" />
+        <DraftWhen
+          path={[...P, "cutWhen"]}
+          label="Throttle cut while"
+          none="the transmitter’s own cut"
+        />
         <DraftWhen path={[...P, "armWhen"]} label="Armed only while" none="always" />
         <div className="space-y-1 self-center">
           <DraftCheck
             path={[...P, "releaseWithStickBack"]}
-            label="Released only with the throttle closed"
+            label="Release only with the throttle closed"
           />
           <DraftCheck
             path={[...P, "throttleWarning"]}
-            label="Warns at switch-on if the stick is up"
+            label="Warn at switch-on if the throttle is open"
           />
         </div>
       </div>
       <p className="mt-2 text-sm">
         {power.twoWay
-          ? "A controller that runs both ways stands still in the middle; cut, failsafe and stick-back must all give that, never the low end."
-          : "This controller stands still at no power; cut, failsafe and stick-back must all give that."}
+          ? "A controller that runs both ways stops in the middle; cut, failsafe and closed throttle must all give that, never the low end."
+          : "This controller stops in the middle; cut, failsafe and closed throttle must all give that."}
       </p>
     </Card>
   );
@@ -145,7 +149,7 @@ function FailsafeCard() {
   return (
     <Card title="Failsafe: what each channel does when the link is lost">
       <Caution>
-        Set it in the receiver, then prove it: {motor && "motor held safe, "}switch the transmitter
+        Set it in the receiver, then test it: {motor && "motor made safe, "}switch the transmitter
         off. Outputs fed by a serial bus do not follow the receiver’s own failsafe.
       </Caution>
       {list.map((one, i) => (

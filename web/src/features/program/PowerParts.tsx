@@ -39,7 +39,7 @@ export function CopyCurve({ from }: { from: number }) {
   return phases.length < 2 ? null : (
     <div className="mt-2 flex flex-wrap items-end gap-2">
       <Choice
-        label="The same for"
+        label="Also for"
         value={phase}
         onValue={setPhase}
         options={phases.map((one) => [one.id, one.name] as const)}

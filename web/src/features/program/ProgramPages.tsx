@@ -9,7 +9,7 @@ const PAGES = [
   ["mixes", "Mixes"],
   ["power", "Power and timers"],
   ["switches", "Switch plan"],
-  ["hazards", "What every switch can do"],
+  ["hazards", "Switch check"],
   ["entry", "Entry sheet"],
   ["sheet", "Setup sheet"],
 ] as const;

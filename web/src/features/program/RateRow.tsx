@@ -14,7 +14,7 @@ type Response = Setup["feel"]["roll"];
 
 const SIDES: Record<Control, readonly [plus: string, minus: string]> = {
   ROLL: ["stick right", "stick left"],
-  PITCH: ["elevator stick back", "elevator stick forward"],
+  PITCH: ["up elevator", "down elevator"],
   YAW: ["stick right", "stick left"],
 };
 
@@ -127,7 +127,9 @@ export function RateRow({
         className="!min-h-[24px] min-w-[24px] justify-center !px-1 sm:mt-6"
         aria-pressed={!apart}
         disabled={differ}
-        aria-label={apart ? `${name}: both sides as one` : `${name}: take the sides apart`}
+        aria-label={
+          apart ? `${name}: edit both sides together` : `${name}: edit each side separately`
+        }
         onClick={() => setOpen(!open)}
       >
         {apart ? <Unlink2 aria-hidden size={14} /> : <Link2 aria-hidden size={14} />}

@@ -33,7 +33,7 @@ export function RemoveDialog({ id, name, onClose }: Props) {
       {removal.data !== undefined && (
         <>
           {removal.data.notes.length === 0 ? (
-            <p>Nothing else hangs on it.</p>
+            <p>Nothing else depends on it.</p>
           ) : (
             <ul className="list-disc space-y-1 pl-5" data-uses>
               {removal.data.notes.map((note) => (
@@ -49,9 +49,9 @@ export function RemoveDialog({ id, name, onClose }: Props) {
                 onClose();
               }}
             >
-              Remove it and do that
+              Remove it and make these changes
             </Button>
-            <Button onClick={onClose}>Keep it</Button>
+            <Button onClick={onClose}>Cancel</Button>
           </div>
         </>
       )}

@@ -59,7 +59,7 @@ export function SetupSheetPage() {
               </p>
             ))}
           </Part>
-          <Part wide title="Phases: where surfaces stand with the sticks let go">
+          <Part wide title="Flight phases: surfaces with the sticks released">
             <table className="figures cards-on-phone w-full">
               <thead>
                 <tr className="border-b border-ink text-left">
@@ -98,7 +98,7 @@ export function SetupSheetPage() {
               </tbody>
             </table>
           </Part>
-          <Part title="Trims that stand in the transmitter">
+          <Part title="Trims in the transmitter">
             {trims.data?.phases.map((one) => (
               <p key={one.phase} className="figures">
                 {setup.phases.find((each) => each.id === one.phase)?.name}:{" "}
@@ -121,7 +121,7 @@ export function SetupSheetPage() {
               ))}
           </Part>
           {setup.mixes.length > 0 && (
-            <Part title="Mixes: what each adds at the ends of its source">
+            <Part title="Mixes: what each one adds at full travel">
               {setup.mixes.map((mix) => {
                 const reach = desk.data?.mixes.find((one) => one.mix === mix.id);
                 return (
@@ -186,7 +186,7 @@ function Rates({ control }: { control: Control }) {
         const response = (set?.feel ?? setup.feel)[key];
         return (
           <p key={line.set + line.phases.join()} className="figures">
-            {set?.name ?? "Plain rates"},{" "}
+            {set?.name ?? "Standard rates"},{" "}
             {line.phases
               .map((id) => setup.phases.find((one) => one.id === id)?.name ?? id)
               .join(", ")}

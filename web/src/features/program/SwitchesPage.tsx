@@ -19,7 +19,7 @@ import { RemoveDialog } from "./RemoveDialog";
 import { BenchBeside } from "@/features/bench/BenchBeside";
 
 const KINDS = [
-  ["SWITCH_AT", "a switch stands at"],
+  ["SWITCH_AT", "a switch is at"],
   ["ABOVE", "a stick or lever is above"],
   ["BELOW", "a stick or lever is below"],
   ["PHASE", "a phase is on"],

@@ -39,16 +39,16 @@ const TERMS = {
   "sub-trim": {
     title: "Sub-trim",
     words:
-      "Moves the centre of one channel. Use it for what arm and tooth leave; a large one costs travel on one side.",
+      "Moves the centre of one channel. Use it for what the arm’s splines cannot correct; a large one costs travel on one side.",
   },
   endpoint: {
     title: "Endpoint",
-    words: "How far one channel goes on each side, whatever the sticks and mixes ask.",
+    words: "How far one channel goes on each side, whatever sticks and mixes command.",
   },
   differential: {
     title: "Differential",
     words:
-      "Makes the down-going aileron move less than the up-going one, against yawing out of a turn.",
+      "Makes the down-going aileron move less than the up-going one, so that the nose does not yaw away from the turn.",
   },
   "start-point": {
     title: "Start point",
@@ -67,7 +67,7 @@ const TERMS = {
   priority: {
     title: "Priority",
     words:
-      "Phases are asked from the top: the first whose condition is true is on. The last is on when no other is.",
+      "Phases are checked from the top: the first one whose condition is true is on. The last is on when no other is.",
     draw: () => (
       <>
         {[0.75, 0.15, -0.45].map((y, i) => (
@@ -86,7 +86,7 @@ const TERMS = {
               fontSize={11}
               fill={i === 1 ? "var(--on-brand)" : "var(--ink)"}
             >
-              {["not true", "true: this one is on", "not asked any more"][i]}
+              {["not true", "true: this one is on", "not checked any more"][i]}
             </text>
           </g>
         ))}

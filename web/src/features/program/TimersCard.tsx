@@ -39,7 +39,7 @@ export function TimersCard() {
             }
           />
           <Times
-            label="Spoken at"
+            label="Call out at"
             many
             values={timer.spokenAtSeconds}
             onValues={(value) =>
@@ -47,11 +47,7 @@ export function TimersCard() {
             }
           />
           <DraftWhen path={[...P, "timers", i, "when"]} label="Runs while" none="always" />
-          <DraftWhen
-            path={[...P, "timers", i, "resetWhen"]}
-            label="Set back while"
-            none="by hand"
-          />
+          <DraftWhen path={[...P, "timers", i, "resetWhen"]} label="Reset while" none="by hand" />
           <Gone name={timer.name} list="timers" at={i} />
         </div>
       ))}

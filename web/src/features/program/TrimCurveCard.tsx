@@ -29,10 +29,10 @@ export function TrimCurveCard() {
     setRows(rows.map((one, other) => (other === i ? part : one)));
   const present = mixes[index]?.curve ?? [];
   return (
-    <Card title="A compensation from trims">
+    <Card title="Compensation mix from trims">
       <p className="mb-2 text-sm text-soft">
-        Hands-off trims at several settings of throttle, flap or brake; the first row is where the
-        mix shall add nothing.
+        Hands-off trims at several throttle, flap or brake settings; in the first row the mix adds
+        nothing.
       </p>
       {rows.map(([setting, clicks], i) => (
         <div key={i} className="flex gap-3">
@@ -69,7 +69,7 @@ export function TrimCurveCard() {
             })
           }
         >
-          Work the curve out
+          Calculate the curve
         </Button>
       </div>
       {make.isError && <Failure error={make.error} />}

@@ -35,8 +35,8 @@ export function UsualPhases() {
         )}
       </div>
       <p className="mt-2 text-xs text-soft">
-        All begin with today’s values. The second switch brings thermal 2 in its middle and landing
-        at its far end, whatever the first says.
+        All start with the values of today. The second switch selects thermal 2 in its middle
+        position and landing at its last, whatever the first one selects.
       </p>
       {start.isError && <Failure error={start.error} />}
     </Card>

@@ -39,8 +39,8 @@ export function WordsCard() {
   return (
     <Card title="Your transmitter's own words" className="no-print mt-4">
       <p className="mb-2 text-sm text-soft">
-        What it calls a thing, where it is found, and the unit it wants. High Tally ships none; the
-        order here is the order of the sheet.
+        What your transmitter calls each thing, where to find it and its unit. High Tally comes with
+        none; the order here is the order of the sheet.
       </p>
       {words.map((word, i) => (
         <div
@@ -51,13 +51,19 @@ export function WordsCard() {
             {SECTIONS.find(([section]) => section === word.section)?.[1]}
           </span>
           <div className="w-40">
-            <DraftText path={["transmitter", "words", i, "name"]} label="Its name there" />
+            <DraftText
+              path={["transmitter", "words", i, "name"]}
+              label="Name in this transmitter"
+            />
           </div>
           <div className="w-44">
-            <DraftText path={["transmitter", "words", i, "menu"]} label="Where it is found" />
+            <DraftText path={["transmitter", "words", i, "menu"]} label="Menu where it is found" />
           </div>
           <div className="w-24">
-            <DraftText path={["transmitter", "words", i, "unit"]} label="Its unit" />
+            <DraftText
+              path={["transmitter", "words", i, "unit"]}
+              label="Unit in this transmitter"
+            />
           </div>
           <div className="w-40">
             <DraftNumber path={["transmitter", "words", i, "perUnit"]} />
@@ -100,7 +106,7 @@ export function WordsCard() {
               ])
             }
           >
-            <Plus aria-hidden size={16} /> Its words
+            <Plus aria-hidden size={16} /> Add its words
           </Button>
         </div>
       )}

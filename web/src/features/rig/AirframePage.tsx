@@ -26,7 +26,7 @@ type PartKind = PartWish["kind"];
 
 const KINDS: readonly (readonly [PartKind, string])[] = [
   ["SURFACE", "Surface with its own servo"],
-  ["SLAVE_SURFACE", "Surface on a slave rod"],
+  ["SLAVE_SURFACE", "Surface on a slave pushrod"],
   ["PANEL", "Wing or tail panel"],
   ["MOTOR", "Motor"],
   ["SIMPLE_CHANNEL", "Simple channel (retracts, wheel brake)"],
@@ -163,7 +163,7 @@ function AddPart() {
         )}
         {surface && (
           <Choice
-            label="What it is for"
+            label="Purpose"
             value={role}
             onValue={(one) => setRole(one as SurfaceRole)}
             options={SURFACE_ROLES}
@@ -180,7 +180,11 @@ function AddPart() {
         {places.length > 0 && (
           <Choice
             label={
-              kind === "SLAVE_SURFACE" ? "Driven by" : kind === "SURFACE" ? "On panel" : "Follows"
+              kind === "SLAVE_SURFACE"
+                ? "Driven by"
+                : kind === "SURFACE"
+                  ? "Fitted to panel"
+                  : "Follows"
             }
             value={place}
             options={places}

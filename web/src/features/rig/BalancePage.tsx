@@ -53,7 +53,9 @@ export function BalancePage() {
         </Card>
         <Card title="Packs, and where it balances with each">
           {packs.length === 0 && (
-            <p className="mb-2 text-soft">No pack yet. Each one in use gets its own mark.</p>
+            <p className="mb-2 text-soft">
+              No pack yet. Each pack you use gets its own balance mark.
+            </p>
           )}
           {packs.map((pack, i) => (
             <div
@@ -82,7 +84,7 @@ export function BalancePage() {
         </Card>
         <Caution>
           Balance it ready to fly, pack in, a low-wing model upside down; slightly nose-down for the
-          first flight. The maker’s figure outranks this page.
+          first flight. The maker’s figure comes before this page.
         </Caution>
       </div>
       <div className="space-y-3">
@@ -110,7 +112,7 @@ export function BalancePage() {
             {field("tailStationMm")}
           </div>
         </Card>
-        <Card title={motors ? "Across, and under the motor" : "Across"}>
+        <Card title={motors ? "Lateral balance and thrust line" : "Lateral balance"}>
           <div className="grid grid-cols-2 gap-3">
             {field("lateralOffsetMm")}
             {field("lateralArmMm")}

@@ -16,7 +16,7 @@ type Kind = NotedChange["change"]["kind"];
 const KINDS: readonly (readonly [Kind, string])[] = [
   ["SERVO", "servo"],
   ["ARM", "servo arm"],
-  ["ROD", "rod"],
+  ["ROD", "pushrod"],
   ["RECEIVER", "receiver"],
   ["TRANSMITTER", "transmitter"],
   ["PROPELLER", "propeller"],
@@ -28,7 +28,7 @@ const KINDS: readonly (readonly [Kind, string])[] = [
 
 const OF_A_MOTOR: readonly Kind[] = ["PROPELLER", "MOTOR"];
 
-/** What was changed and must be checked again; where figures come from; the pilot's thresholds. */
+/** Changes made and must be checked again; where figures come from; the pilot's thresholds. */
 export function ChangesPage() {
   return (
     <div className="grid gap-4 lg:grid-cols-2">
@@ -53,7 +53,7 @@ function NoteChange() {
   const [why, setWhy] = useState("");
   const [changedOn, setChangedOn] = useState(today());
   return (
-    <Card title="Something was changed on the model">
+    <Card title="Record a change on the model">
       <form
         className="grid grid-cols-2 gap-3"
         onSubmit={(event) => {
@@ -70,7 +70,7 @@ function NoteChange() {
         }}
       >
         <Choice
-          label="A new"
+          label="New"
           value={kind}
           options={motors ? KINDS : KINDS.filter(([one]) => !OF_A_MOTOR.includes(one))}
           onValue={setKind}
@@ -85,7 +85,7 @@ function NoteChange() {
         />
         <TextLine label="Note" value={why} onValue={setWhy} />
         <Button type="submit" look="main" disabled={note.isPending}>
-          Note it
+          Record it
         </Button>
       </form>
       {note.isError && <Failure error={note.error} />}
@@ -141,8 +141,8 @@ function ChangeList() {
       ))}
       {changes.data?.length === 0 && (
         <p className="px-1 text-sm text-soft">
-          Nothing noted yet. Anything new, a servo, a rod, the receiver or a pack, makes some checks
-          and earlier findings void; this page says which.
+          Nothing recorded yet. Anything new (a servo, a pushrod, the receiver, a pack) means that
+          some checks and tests have to be done again; this page says which.
         </p>
       )}
       {(changes.isError || mark.isError) && <Failure error={changes.error ?? mark.error} />}
@@ -205,10 +205,10 @@ function Sources() {
 function HouseValuesCard() {
   const { draft } = useModel();
   return (
-    <Card title="House values">
+    <Card title="My limits">
       <p className="mb-2 text-sm text-soft">
-        Thresholds and starting points that are judgement, not physics. Yours to change, for this
-        model; the reasons are in the documentation.
+        Limits and starting values that are a matter of judgement, not physics. You can change them
+        for this model; the reasons are in the documentation.
       </p>
       <div className="grid grid-cols-2 gap-3 sm:grid-cols-3">
         {Object.keys(draft.present.house).map((name) => (

@@ -82,7 +82,7 @@ describe("a step of the bench set-up", () => {
     const asked = program({ "PUT /bench-set-up": moved });
     show(<GuidedStep open={at(1)} />);
     expect(screen.getByText("Full up, expected 12.0 mm")).toBeInTheDocument();
-    const judge = screen.getByRole("button", { name: "Judge it" });
+    const judge = screen.getByRole("button", { name: "Compare" });
     await userEvent.type(screen.getByLabelText(/Full up/), "11,5");
     expect(judge).toBeDisabled();
     await userEvent.type(screen.getByLabelText(/Full down/), "12.25");
@@ -110,7 +110,7 @@ describe("a step of the bench set-up", () => {
     show(<GuidedStep open={at(1)} />);
     await userEvent.type(screen.getByLabelText(/Full up/), "11.5");
     await userEvent.type(screen.getByLabelText(/Full down/), "12");
-    await userEvent.click(screen.getByRole("button", { name: "Judge it" }));
+    await userEvent.click(screen.getByRole("button", { name: "Compare" }));
     expect(await screen.findByText("This set-up has moved on.")).toBeInTheDocument();
     expect(screen.getByLabelText(/Full up/)).toHaveValue("11.5");
   });
@@ -128,7 +128,7 @@ describe("a step of the bench set-up", () => {
     show(<SetUpPage />);
     await userEvent.type(await screen.findByLabelText(/Full up/), "11.5");
     await userEvent.type(screen.getByLabelText(/Full down/), "12");
-    await userEvent.click(screen.getByRole("button", { name: "Judge it" }));
+    await userEvent.click(screen.getByRole("button", { name: "Compare" }));
     expect(
       await screen.findByRole("heading", { name: "Step direction/rudder/yaw" }),
     ).toBeInTheDocument();
@@ -233,8 +233,8 @@ describe("a step of the bench set-up", () => {
       "GET /measurements": [],
     });
     show(<SetUpPage />);
-    await userEvent.click(await screen.findByLabelText("How do you centre?"));
-    await userEvent.click(screen.getByRole("option", { name: /sub-trim squares the arm/ }));
+    await userEvent.click(await screen.findByLabelText("How do you centre servos?"));
+    await userEvent.click(screen.getByRole("option", { name: /sub-trim first/ }));
     await userEvent.click(screen.getByRole("button", { name: "Begin" }));
     const title = await screen.findByRole("heading", { name: "Step harmless" });
     await waitFor(() => expect(title).toHaveFocus());

@@ -170,7 +170,7 @@ export function GuidedStep({ open, kept, onConflict, pressed, onPressed }: Shown
             ))}
             {step.figures.length > 0 && (
               <Button type="submit" large className="self-end" disabled={!changed || busy}>
-                Judge it
+                Compare
               </Button>
             )}
           </div>
@@ -181,7 +181,7 @@ export function GuidedStep({ open, kept, onConflict, pressed, onPressed }: Shown
           )}
           {open.again.includes(step.id) && (
             <p role="note" className="mt-4 border-l-4 border-tag bg-inset px-4 py-2 text-lg">
-              Asked again: what this is about has been changed since you answered it.
+              Asked again: something it depends on has changed since you answered.
             </p>
           )}
           {verdict !== undefined && <Verdict verdict={verdict} />}

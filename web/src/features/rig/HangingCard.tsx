@@ -18,7 +18,7 @@ export function HangingCard() {
   const fields = (
     <div className="grid grid-cols-2 gap-3">
       <PlainNumber
-        label={`It hangs off the fuselage’s line by, ° (${way})`}
+        label={`Angle from the shaft’s axis, ° (${way})`}
         value={readDegrees}
         onValue={setRead}
       />
@@ -28,9 +28,9 @@ export function HangingCard() {
   return (
     <Card title="Thrust line by hanging">
       <p className="mb-2 text-sm text-soft">
-        Propeller off, pack in. Hang the model by a thread from its motor’s shaft: the thread goes
-        on through the balance point. Read the angle between it and the fuselage’s line. A start,
-        for a propeller in front; the trim flights decide.
+        Propeller off, pack in. Hang the model by a thread from its motor shaft: the line of the
+        thread passes through the balance point. Read the angle between the thread and the shaft’s
+        axis. A starting point, for a propeller in front; the trim flights decide.
       </p>
       <SwitchTabs
         label="Seen"

@@ -62,13 +62,14 @@ function ProposalCard() {
     setShown((old) => (old === undefined ? old : { ...old, setup }));
   };
   return (
-    <Card title="Let the program draw it up" className="!p-3">
+    <Card title="Suggest a channel map" className="!p-3">
       <p className="mb-2 text-sm text-soft">
-        Stick functions on the channels where this transmitter expects them, then second surfaces of
-        pairs, levers and switches; sockets and lead lengths follow. Nothing moves differently.
+        Puts the stick functions on the channels where this transmitter expects them, then second
+        surfaces of pairs, levers and switches; sockets and lead lengths follow. Nothing moves
+        differently.
       </p>
       <Button look="main" onClick={draw} disabled={propose.isPending}>
-        Propose a map
+        Suggest a map
       </Button>
       {propose.isError && <Failure error={propose.error} />}
       {shown !== undefined && !holds && <Outdated />}
@@ -90,7 +91,7 @@ function ProposalCard() {
             ))}
           </ol>
           <Button className="mt-2" onClick={() => take(shown.setup)} disabled={taken}>
-            Take this map
+            Use this map
           </Button>
           {shown.sharing.length > 0 && (
             <SharingList shown={shown} onTaken={() => setShown(undefined)} />
@@ -106,7 +107,9 @@ function SharingList({ shown, onTaken }: { shown: Proposed; onTaken: () => void 
   const share = useShare();
   return (
     <section className="mt-3 border-t border-line pt-2">
-      <h3 className="font-semibold">Sockets run out. What could share one, cheapest first:</h3>
+      <h3 className="font-semibold">
+        Not enough sockets. What could share one, best choice first:
+      </h3>
       <ul className="mt-1 space-y-2">
         {shown.sharing.slice(0, 4).map((one) => (
           <li key={`${one.keep}-${one.drop}`}>

@@ -34,15 +34,19 @@ describe("a model on another transmitter", () => {
       </>,
       { onDraft: (draft) => drafts.push(draft) },
     );
-    await userEvent.click(screen.getByRole("button", { name: "Move this model" }));
+    await userEvent.click(screen.getByRole("button", { name: "Switch to another transmitter" }));
     const ask = () => userEvent.click(screen.getByRole("button", { name: /^Show before/ }));
     await ask();
-    expect(await screen.findByRole("button", { name: "Take it over" })).toBeInTheDocument();
+    expect(
+      await screen.findByRole("button", { name: "Use the new transmitter" }),
+    ).toBeInTheDocument();
     await userEvent.click(screen.getByRole("button", { name: "Type elsewhere" }));
-    expect(screen.queryByRole("button", { name: "Take it over" })).not.toBeInTheDocument();
-    expect(screen.getByText(/has been changed since/)).toBeInTheDocument();
+    expect(
+      screen.queryByRole("button", { name: "Use the new transmitter" }),
+    ).not.toBeInTheDocument();
+    expect(screen.getByText(/has changed since/)).toBeInTheDocument();
     await ask();
-    await userEvent.click(await screen.findByRole("button", { name: "Take it over" }));
+    await userEvent.click(await screen.findByRole("button", { name: "Use the new transmitter" }));
     expect(drafts.at(-1)?.present.name).toBe("Moved");
   });
 });

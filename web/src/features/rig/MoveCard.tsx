@@ -36,9 +36,9 @@ export function MoveCard() {
   };
   if (!open) {
     return (
-      <Card title="Another transmitter" className="!p-3">
+      <Card title="Switch transmitter" className="!p-3">
         <p className="mb-2 text-sm text-soft">
-          Other order, other pulse, other sub-trim: every surface goes on moving as it does.
+          Switch to another transmitter without changing any throw.
         </p>
         <Button
           onClick={() => {
@@ -46,7 +46,7 @@ export function MoveCard() {
             setOpen(true);
           }}
         >
-          Move this model
+          Switch to another transmitter
         </Button>
       </Card>
     );
@@ -67,8 +67,8 @@ export function MoveCard() {
           label="Sub-trim"
           value={to.subTrimMode}
           options={[
-            ["SHIFT", "shifts the ends too"],
-            ["FIXED_ENDS", "leaves the ends"],
+            ["SHIFT", "Sub-trim moves the endpoints too"],
+            ["FIXED_ENDS", "Sub-trim leaves the endpoints"],
           ]}
           onValue={(mode) => set("subTrimMode", mode)}
         />
@@ -100,7 +100,7 @@ export function MoveCard() {
           Show before and after
         </Button>
         <Button look="quiet" onClick={() => setOpen(false)}>
-          Leave it
+          Cancel
         </Button>
       </div>
       {move.isError && <Failure error={move.error} />}
@@ -166,7 +166,7 @@ function BeforeAfter({ moved, onTake }: { moved: Moved; onTake: () => void }) {
         </table>
       </div>
       <Button look="main" className="mt-2" onClick={onTake}>
-        Take it over
+        Use the new transmitter
       </Button>
     </section>
   );

@@ -87,7 +87,7 @@ function Reverser({ index }: { index: number }) {
   return (
     <DraftChoice
       path={["airframe", "motors", index, "reverserChannel"]}
-      label="Turned round by"
+      label="Reversed by"
       options={[
         [-1, "no channel of its own"],
         ...switches.map((one) => [one.number, `channel ${one.number}, ${one.name}`] as const),

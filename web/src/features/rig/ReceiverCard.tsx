@@ -95,8 +95,8 @@ export function ReceiverCard() {
       <Card title="Between receiver and servos">
         {between.length === 0 && (
           <p className="text-sm text-soft">
-            Nothing. A stabiliser or on-board controller goes here, since it limits travel, may take
-            trims for commands, and asks for direction checks of its own.
+            Nothing. Add a stabiliser or on-board controller here: it limits travel, may take trims
+            for commands, and needs its own direction checks.
           </p>
         )}
         {between.map((one, i) => (

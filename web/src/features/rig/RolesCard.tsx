@@ -15,10 +15,10 @@ export function RolesCard() {
   const named = (id: string) =>
     [...surfaces, ...airframe.panels].find((one) => one.id === id)?.name ?? "";
   return (
-    <Card title="What everything is: please look once" data-roles>
+    <Card title="What each part is: please check once" data-roles>
       <p className="mb-2">
-        This model comes from before parts said what they are. So these were taken from the names
-        given to them; nothing reads names from now on.
+        This model is older than the part types. They were guessed from the names of the parts; from
+        now on names are not used.
       </p>
       <div className="grid gap-x-4 gap-y-2 sm:grid-cols-2 xl:grid-cols-3">
         {surfaces.map((one, i) => (
@@ -51,7 +51,7 @@ export function RolesCard() {
         className="mt-3"
         onClick={() => change({ type: "edit", path: ["notebook", "rolesFromNames"], value: false })}
       >
-        <Check aria-hidden size={16} /> They are right
+        <Check aria-hidden size={16} /> These are correct
       </Button>
     </Card>
   );

@@ -6,7 +6,7 @@ type Seat = GuideVerdict["seats"][number];
 const SIZE = 220;
 const C = SIZE / 2;
 
-/** Where a point of the horn lies; 0° is square to the rod, plus turns towards the surface. */
+/** Where a point of the horn lies; 0° is 90° to the pushrod, plus turns towards the surface. */
 const at = (degrees: number, radius: number) => {
   const turned = (degrees * Math.PI) / 180;
   return { x: C + radius * Math.sin(turned), y: C - radius * Math.cos(turned) };
@@ -28,7 +28,7 @@ export function SeatDrawing({ seat }: { seat: Seat }) {
       >
         <path d={`M${C} ${C}V8`} stroke="var(--done)" strokeWidth={2} strokeDasharray="6 4" />
         <text x={C + 6} y={16} fontSize={11} fill="var(--done)">
-          square to the rod
+          90° to the pushrod
         </text>
         {arms.map((arm) => {
           const end = at(now + arm, 78);
@@ -73,7 +73,7 @@ export function SeatDrawing({ seat }: { seat: Seat }) {
         })}
       </svg>
       <figcaption className="text-sm text-soft">
-        Pale: as it stands. Dark: as it should be seated, {size(seat.remainderDegrees, 1)}° left
+        Light: as it is now. Dark: as it should be seated, {size(seat.remainderDegrees, 1)}° left
         over. The surface is to the right.
       </figcaption>
     </figure>

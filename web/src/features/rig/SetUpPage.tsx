@@ -55,8 +55,8 @@ function MovedOn({ title, onSeen }: { title: string; onSeen: () => void }) {
   return (
     <div role="status" className="mb-3 border-l-4 border-tag bg-inset px-4 py-3">
       <p>
-        This set-up was moved on from another page, so it was asked again where it stands now.
-        Nothing was lost: what you typed at “{title}” is still there, go to it and send it again.
+        This set-up was continued in another tab, so this page has been updated. Nothing is lost:
+        what you typed at “{title}” is still there; go to it and send it again.
       </p>
       <Button className="mt-2" onClick={onSeen}>
         Understood
@@ -74,30 +74,30 @@ function Begin() {
     <div className="grid gap-4 lg:grid-cols-2">
       <Card title="Set the model up on the bench">
         <p className="mb-3">
-          Per servo: seat the arm, level the surface by its rod, check the direction from behind,
-          measure the travel with a ruler. Every figure is kept with its date; you can stop anywhere
-          and go on later.
+          For each servo: seat the arm, level the surface with its pushrod, check the direction from
+          behind, measure the travel with a ruler. Every figure is kept with its date. You can stop
+          and carry on later.
         </p>
         {motor && (
           <Caution>
-            Propeller off, motor leads apart, or the cut proven: the first step asks which, and
-            writes it down.
+            Propeller off, motor unplugged, or throttle cut tested: the first step asks which, and
+            records it.
           </Caution>
         )}
         <div className="my-3 max-w-sm">
           <Choice
-            label="How do you centre?"
+            label="How do you centre servos?"
             value={school}
             onValue={setSchool}
             options={[
-              ["ROD_FIRST", "sub-trim stays zero, the rod levels"],
-              ["SUB_TRIM_FIRST", "sub-trim squares the arm, then the rod"],
+              ["ROD_FIRST", "With the pushrod only"],
+              ["SUB_TRIM_FIRST", "With sub-trim first, then the pushrod"],
             ]}
           />
           <p className="mt-1 text-xs text-soft">
             {school === "ROD_FIRST"
-              ? "Keeps the whole sub-trim in reserve; the arm may lean by up to half a tooth."
-              : "The arm is exactly square, so up and down are equal; some sub-trim is used up."}
+              ? "Keeps all the sub-trim in reserve; the arm may be up to half a tooth away from 90°."
+              : "The arm is exactly at 90°, so up and down are equal; some sub-trim is used up."}
           </p>
         </div>
         <Button look="main" large onClick={() => begin.mutate(school)} disabled={begin.isPending}>

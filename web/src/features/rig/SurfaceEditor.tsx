@@ -43,7 +43,7 @@ export function SurfaceEditor({ index }: { index: number }) {
               ["RIGHT", "right"],
             ]}
           />
-          <DraftChoice path={[...at, "role"]} label="What it is for" options={SURFACE_ROLES} />
+          <DraftChoice path={[...at, "role"]} label="Purpose" options={SURFACE_ROLES} />
           <PairChoice
             part={surface.id}
             pair={surface.pair}
@@ -53,7 +53,7 @@ export function SurfaceEditor({ index }: { index: number }) {
           />
           <DraftChoice
             path={[...at, "place", "panel"]}
-            label="On panel"
+            label="Fitted to panel"
             options={setup.airframe.panels.map((panel) => [panel.id, panel.name] as const)}
           />
           <DraftNumber path={[...at, "place", "from"]} />
@@ -75,8 +75,8 @@ export function SurfaceEditor({ index }: { index: number }) {
           <DraftNumber path={[...at, "shares", "yaw"]} />
         </div>
         <p className="mt-1 text-xs text-soft">
-          1 is all of it, minus turns it round: an elevator 1 of pitch, a left aileron −1 of roll, a
-          left elevon ½ of pitch and −½ of roll, a flap −1 of its lever.
+          1 is all of it, a negative value reverses it: an elevator 1 of pitch, a left aileron −1 of
+          roll, a left elevon ½ of pitch and −½ of roll, a flap −1 of its lever.
         </p>
         {levers.map((_, i) => (
           <div key={i} className="mt-2 flex items-end gap-2">
@@ -122,7 +122,7 @@ function Driver({ index }: { index: number }) {
     ...setup.servos.map((one) => [`SERVO ${one.id}`, one.name] as [string, string]),
     ...setup.surfaces
       .filter((one) => one.id !== surface.id)
-      .map((one) => [`SURFACE ${one.id}`, `${one.name}, by a slave rod`] as [string, string]),
+      .map((one) => [`SURFACE ${one.id}`, `${one.name}, by a slave pushrod`] as [string, string]),
   ];
   const drive = (value: string) => {
     const [driver, driverId] = value.split(" ");

@@ -25,8 +25,8 @@ export function TransmitterCard() {
           path={[...T, "subTrimMode"]}
           label="Sub-trim"
           options={[
-            ["SHIFT", "shifts the ends too"],
-            ["FIXED_ENDS", "leaves the ends"],
+            ["SHIFT", "Sub-trim moves the endpoints too"],
+            ["FIXED_ENDS", "Sub-trim leaves the endpoints"],
           ]}
         />
         {transmitterNumbers.map((field) => (

@@ -39,7 +39,7 @@ export function WiringPage() {
         </header>
         <SheetNote />
         <p className="mb-3 border-l-4 border-grounded bg-inset px-3 py-1.5 text-sm font-medium">
-          {motor && "Propeller off or motor leads apart. "}Set the receiver’s outputs before a servo
+          {motor && "Propeller off or motor unplugged. "}Set the receiver’s outputs before a servo
           is plugged in. Transmitter on first, off last. Label old leads before they come off.
         </p>
         <table className="figures cards-on-phone w-full border-collapse text-sm" data-wiring>
@@ -87,7 +87,7 @@ export function WiringPage() {
           <h3 className="text-base">Leads to buy</h3>
           {parts.length === 0 ? (
             <p className="text-sm">
-              None on the map. Let the program propose the map to have lengths worked out.
+              None on the map. Let High Tally suggest a map to get the lengths.
             </p>
           ) : (
             <ul className="columns-2 text-sm" data-parts>
@@ -99,8 +99,8 @@ export function WiringPage() {
             </ul>
           )}
           <p className="mt-1 text-xs text-soft">
-            Lengths are worked out from the drawing, {lengthEntered(setup.house.leadSpareMm)} to
-            spare; lay a string before you buy. Plugs go in the way the receiver is marked.
+            Lengths are calculated from the drawing, {lengthEntered(setup.house.leadSpareMm)} to
+            spare; lay a string before you buy. Plug in the way the receiver is marked.
           </p>
         </section>
       </article>

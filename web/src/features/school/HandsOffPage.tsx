@@ -69,7 +69,7 @@ function HandsOff({ id, name }: { id: number; name: string }) {
           )}
         </Card>
         <div className="space-y-3">
-          <Card title={now?.stays ? "It stays" : held ? "You hold it level" : "Hands off"}>
+          <Card title={now?.stays ? "It flies straight" : held ? "You hold it level" : "Hands off"}>
             <p
               className="figures mb-3 text-lg"
               role="status"
@@ -79,10 +79,10 @@ function HandsOff({ id, name }: { id: number; name: string }) {
               {words}
             </p>
             <Button look="main" large className="w-full" onClick={live.turn}>
-              {held ? "Let go" : "Take it level again"}
+              {held ? "Release the sticks" : "Take it level again"}
             </Button>
             {now?.ended === true && (
-              <p className="mt-2">It left what can be reckoned with. Take it level again.</p>
+              <p className="mt-2">The model left the simulated range. Take it level again.</p>
             )}
           </Card>
           <Card title="Trims">

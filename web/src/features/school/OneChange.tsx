@@ -17,7 +17,8 @@ export function OneChange({
   return (
     <Card title="The one change" className="border-l-4 border-l-tag">
       <p className="mb-2 text-sm text-soft">
-        Which lever, which way, how far? The model lands for it, and one thing at a time tells most.
+        What do you change, which way, how far? The model lands for it; change one thing at a time
+        to learn most.
       </p>
       {test.levers.map((lever) => {
         return (

@@ -25,7 +25,7 @@ import { Watch } from "@/features/air/Watch";
 const STATES: Record<SchoolTest["state"], string> = {
   OPEN: "not flown",
   STANDS: "right",
-  CHANGE: "not right",
+  CHANGE: "not as it should be",
   VOID: "fly again",
   SKIPPED: "left out",
 };
@@ -84,9 +84,7 @@ function Field({ sheet }: { sheet: SchoolSheet }) {
         <div className="grid gap-4 lg:grid-cols-[17rem_1fr]">
           <div className="space-y-3">
             <Card title="Hands off first">
-              <p className="mb-2 text-sm">
-                Level flight, the trims clicked while it flies, until it stays.
-              </p>
+              <p className="mb-2 text-sm">Level flight: click the trims until it flies straight.</p>
               <Link to={`/school/${sheet.id}/hands-off`} className="font-medium underline">
                 Trim it hands off
               </Link>
@@ -115,7 +113,7 @@ function Field({ sheet }: { sheet: SchoolSheet }) {
               onClick={() => end.mutate(undefined)}
               className="w-full"
             >
-              End it: what was wrong?
+              Finish: what was wrong?
             </Button>
             {end.isError && <Failure error={end.error} />}
           </div>
@@ -131,10 +129,10 @@ function Field({ sheet }: { sheet: SchoolSheet }) {
 }
 
 const STEPS = [
-  "Every surface goes the way its stick says.",
+  "Every surface moves the correct way.",
   "Balance point checked with the pack that flies.",
-  "Nothing loose, rods and horns looked at.",
-  "The air is clear, the failsafe known.",
+  "Nothing loose, pushrods and horns checked.",
+  "The sky is clear, the failsafe tested.",
 ] as const;
 
 function Preflight({ onReady }: { onReady: () => void }) {
@@ -142,7 +140,7 @@ function Preflight({ onReady }: { onReady: () => void }) {
   return (
     <Card title="Before the flight">
       <p className="mb-3 text-sm text-soft">
-        As at the field. The simulated model passes all of it; the habit is what is practised.
+        As at the field. The simulated model always passes; this practises the habit.
       </p>
       <div className="space-y-2">
         {STEPS.map((one) => (
@@ -230,7 +228,7 @@ function Flying({ sheet, test }: { sheet: SchoolSheet; test: SchoolTest }) {
             )}
             {flown.broken && (
               <p className="mt-2 font-medium text-grounded">
-                It left what can be reckoned with: the flight was broken off there.
+                The model left the simulated range: the flight was stopped there.
               </p>
             )}
           </Card>

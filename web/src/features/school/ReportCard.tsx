@@ -42,13 +42,13 @@ export function ReportCard({
         </ul>
         <p className="mt-3 font-semibold">{report.words}</p>
         <p className="figures text-sm text-soft">
-          How far from right, the strengths of all it shows added up: {report.before} at the
-          beginning, {report.after} now, {report.coachAfter} as the coach leaves it after{" "}
-          {report.coachFlights} {report.coachFlights === 1 ? "flight" : "flights"}.
+          How far off it is, all tests added up: {report.before} at the beginning, {report.after}{" "}
+          now, {report.coachAfter} with the coach’s changes after {report.coachFlights}{" "}
+          {report.coachFlights === 1 ? "flight" : "flights"}.
         </p>
       </Card>
       <div className="grid gap-4 lg:grid-cols-2">
-        <Card title="What each flight told">
+        <Card title="What each flight showed">
           {report.told.length === 0 ? (
             <p className="text-soft">Nothing was flown.</p>
           ) : (

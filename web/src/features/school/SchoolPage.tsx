@@ -22,9 +22,9 @@ export function SchoolPage() {
     <div className="mx-auto max-w-6xl space-y-4 p-4">
       <h1 className="text-2xl">Trim school</h1>
       <p className="max-w-3xl text-soft">
-        A simulated model with faults hidden in it: fly it, watch it, say what you saw, change one
-        thing, fly again. It flies what you described, as far as simple mechanics go; it predicts no
-        real aircraft, and nothing flown here comes into any log.
+        A simulated model with hidden faults: fly it, watch it, note what you saw, change one thing,
+        fly again. It flies as described, within simple flight mechanics; it does not predict a real
+        aircraft, and nothing flown here goes into a log.
       </p>
       <div className="grid gap-3 sm:grid-cols-2 lg:grid-cols-4">
         {hall.data.lessons.map((one) => (
@@ -86,11 +86,11 @@ function OwnModel() {
   const models = (hangar.items ?? []).map((one) => [String(one.id), one.name] as const);
   const model = picked === "" ? (models[0]?.[0] ?? "") : picked;
   return (
-    <Card title="A model of the hangar">
+    <Card title="One of my models">
       {hangar.items === undefined ? (
         <Waiting what="the hangar" />
       ) : models.length === 0 ? (
-        <p className="text-soft">There is none yet: take a lesson, or describe a model first.</p>
+        <p className="text-soft">No model yet: take a lesson, or describe a model first.</p>
       ) : (
         <div className="space-y-3">
           <div className="grid gap-3 sm:grid-cols-2">
@@ -102,7 +102,7 @@ function OwnModel() {
               onValue={setFaults}
             />
           </div>
-          <Check label="A real afternoon, with gusts" checked={windy} onChecked={setWindy} />
+          <Check label="Gusty afternoon" checked={windy} onChecked={setWindy} />
           <Button
             look="main"
             disabled={begin.isPending}
@@ -113,7 +113,7 @@ function OwnModel() {
               )
             }
           >
-            Hide them and fly
+            Start with hidden faults
           </Button>
           {begin.isError && <Failure error={begin.error} />}
         </div>
@@ -134,7 +134,7 @@ function Runs({ runs }: { runs: Hall["runs"] }) {
             </Link>
             <span className="figures text-sm text-soft">
               {day(one.createdAt)}, {one.flights} {one.flights === 1 ? "flight" : "flights"},{" "}
-              {one.endedAt === null ? "open" : one.passed ? "found" : "ended, not found"}
+              {one.endedAt === null ? "open" : one.passed ? "found" : "finished, not found"}
             </span>
           </li>
         ))}

@@ -41,9 +41,8 @@ export function DisplayCard() {
   return (
     <Card title="How this browser shows things">
       <p className="mb-4 text-soft">
-        Kept in this browser alone: a phone can have its own. Numbers may be typed with a point or a
-        comma, whatever is chosen. Files and the programming interface stay in millimetres with a
-        point.
+        Kept in this browser only: a phone can have its own. You can always type numbers with a
+        point or a comma. Files and the API stay in millimetres with a point.
       </p>
       <div className="grid gap-4 sm:grid-cols-2">
         <Row

@@ -19,12 +19,11 @@ export function LetInPage() {
   const line = "h-12 w-full rounded-card border border-line-strong bg-sheet px-3 text-lg";
   return (
     <div className="mx-auto max-w-md space-y-4 p-4">
-      <h1 className="text-2xl">Let this device in</h1>
+      <h1 className="text-2xl">Give this device access</h1>
       {here.data?.desk === true && (
         <Card>
           <p>
-            This is the machine High Tally runs on; it needs no letting in. Codes for phones are
-            made under{" "}
+            High Tally runs on this computer; it needs no code. Make codes for phones under{" "}
             <Link to="/settings" className="underline">
               Settings
             </Link>
@@ -35,7 +34,7 @@ export function LetInPage() {
       {inside ? (
         <Card>
           <p role="status" className="mb-3 text-lg font-medium text-done">
-            This device is in.
+            This device has access.
           </p>
           <Link to="/" className={buttonClass("main", true)}>
             To the hangar
@@ -51,7 +50,7 @@ export function LetInPage() {
             }}
           >
             <label className="block">
-              <span className="mb-1 block">Code from the desk, under Settings</span>
+              <span className="mb-1 block">Code from the computer, under Settings</span>
               <input
                 className={`${line} figures tracking-widest uppercase`}
                 value={code}
@@ -61,7 +60,7 @@ export function LetInPage() {
               />
             </label>
             <label className="block">
-              <span className="mb-1 block">What the desk shall call it</span>
+              <span className="mb-1 block">Name of this device</span>
               <input
                 className={line}
                 value={name}
@@ -77,7 +76,7 @@ export function LetInPage() {
               className="w-full"
               disabled={letIn.isPending || code.trim() === "" || name.trim() === ""}
             >
-              Let it in
+              Get access
             </Button>
           </form>
         </Card>

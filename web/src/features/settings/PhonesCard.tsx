@@ -2,7 +2,7 @@ import { QRCodeSVG } from "qrcode.react";
 import { useState } from "react";
 import { useDoorway, useMakeCode, useSendAway, type Device, type Doorway } from "@/api/devices";
 import type { Schemas } from "@/api/client";
-import { day } from "@/domain/words";
+import { day, timeOfDay } from "@/domain/words";
 import { Button } from "@/ui/button";
 import { Card, Caution } from "@/ui/card";
 import { Choice } from "@/ui/choice";
@@ -16,13 +16,12 @@ export function PhonesCard({ here }: { here: Schemas["Here"] }) {
       <Card title="This device">
         <p>
           {here.device === ""
-            ? "This device is not let in."
-            : `Let in as “${here.device}”. It is sent away, and others are let in, on the machine High Tally runs on, under Settings.`}
+            ? "This device has no access."
+            : `Has access as “${here.device}”. Remove it, or add others, under Settings on the computer High Tally runs on.`}
         </p>
         <p className="mt-2 text-soft">
-          Over the local network a browser keeps no pages for later: while the program is out of
-          reach, do not close or reload the page. What you enter waits in it and is sent once it is
-          back.
+          Over the local network a browser cannot keep pages for later: while offline, do not close
+          or reload the page. What you enter is kept in it and sent once High Tally is online again.
         </p>
       </Card>
     );
@@ -36,13 +35,10 @@ export function PhonesCard({ here }: { here: Schemas["Here"] }) {
 function Closed() {
   return (
     <Card title="Phones and tablets">
-      <p>
-        High Tally answers only this machine. To use it on a phone at the bench or the field, end it
-        and start it with
-      </p>
+      <p>To use a phone at the bench or the field, stop High Tally and start it with</p>
       <p className="my-2 rounded-card bg-inset px-3 py-2 font-mono">./high-tally start --lan</p>
       <p className="text-soft">
-        It says what that means, and answers on the local network from then on. Nobody gets in
+        It tells you what that means, then also answers on the local network. Nobody gets access
         without a code that you make here.
       </p>
     </Card>
@@ -59,14 +55,14 @@ function Open({ doorway }: { doorway: Doorway }) {
   return (
     <Card title="Phones and tablets">
       <Caution>
-        What goes over the network is not encrypted. Use a network you trust, and send away a device
-        that is lost.
+        What goes over the network is not encrypted. Use a network you trust, and remove a device
+        you have lost.
       </Caution>
       <div className="my-4 flex flex-wrap items-end gap-3">
         {doorway.pages.length > 1 && (
           <div className="min-w-72">
             <Choice
-              label="Where the phone finds this machine"
+              label="Address of this computer"
               value={page}
               onValue={setPage}
               options={doorway.pages.map((one) => [one, one] as const)}
@@ -82,17 +78,17 @@ function Open({ doorway }: { doorway: Doorway }) {
             make.mutate();
           }}
         >
-          Let a device in
+          Add a device
         </Button>
       </div>
       {page === "" && (
-        <p role="alert">This machine is on no network: connect it, then start High Tally anew.</p>
+        <p role="alert">This computer is not on a network: connect it, then restart High Tally.</p>
       )}
       {make.isError && <Failure error={make.error} />}
       {make.data !== undefined && !used && <CodeToScan page={page} code={make.data} />}
       {used && (
         <p role="status" className="font-medium text-done">
-          It is in.
+          It has access.
         </p>
       )}
       <LetInAlready devices={doorway.devices} />
@@ -121,13 +117,7 @@ function CodeToScan({ page, code }: { page: string; code: Schemas["Code"] }) {
           Scan it with the phone’s camera. Or open <strong>{page}let-in</strong> there and type
         </p>
         <p className="figures text-3xl font-semibold tracking-widest">{shown}</p>
-        <p className="text-soft">
-          Good once, until{" "}
-          {new Intl.DateTimeFormat("en-GB", { hour: "2-digit", minute: "2-digit" }).format(
-            new Date(code.goodUntil),
-          )}
-          .
-        </p>
+        <p className="text-soft">Valid once, until {timeOfDay(new Date(code.goodUntil))}.</p>
       </div>
     </div>
   );
@@ -151,12 +141,12 @@ function LetInAlready({ devices }: { devices: Device[] }) {
               <span className="text-soft">
                 at {one.address}, since {day(one.letInAt)}, until {day(one.until)}
                 {one.lastSeen == null
-                  ? "; not seen since the start"
+                  ? "; not seen since High Tally was started"
                   : `; last seen ${day(one.lastSeen)}`}
               </span>
             </span>
             <Button look="warn" disabled={send.isPending} onClick={() => send.mutate(one.id)}>
-              Send {one.name} away
+              Remove {one.name}
             </Button>
           </li>
         ))}

@@ -35,7 +35,7 @@ export function ArchiveCard() {
   if (here.data?.desk === false) {
     return (
       <Card title="Everything in one file">
-        It is saved and brought back on the machine High Tally runs on.
+        Save and restore it on the computer High Tally runs on.
       </Card>
     );
   }
@@ -43,17 +43,17 @@ export function ArchiveCard() {
     <>
       <Card title="Everything in one file">
         <p className="mb-3">
-          All models with their revisions, flights, orders, checks, tests and entered values, as one
-          ZIP file. Keep a copy on another machine: the backups below lie beside the data and go
-          with it.
+          All models with their revisions, flights, work orders, checks, tests and ticked entries,
+          as one ZIP file. Keep a copy on another computer: the backups below are next to the data
+          and can be lost with it.
         </p>
         <a href="/api/archive" download className={buttonClass("main")}>
           Save everything as a file
         </a>
         <label className="mt-4 block">
           <span className="mb-2 block">
-            Bring models back from such a file. It is looked into first; what is in the hangar is
-            never overwritten.
+            Restore models from such a file. It is checked first; nothing in the hangar is ever
+            overwritten.
           </span>
           <input
             type="file"
@@ -70,7 +70,7 @@ export function ArchiveCard() {
       </Card>
       {look.isError && (
         <>
-          <p className="font-medium">{name} was not brought in.</p>
+          <p className="font-medium">{name} was not imported.</p>
           <Failure error={look.error} />
         </>
       )}
@@ -98,8 +98,8 @@ interface HeldProps {
 }
 
 const IN_OR_OUT: [Wish, string][] = [
-  ["bring", "comes in"],
-  ["leave", "stays out"],
+  ["bring", "import"],
+  ["leave", "do not import"],
 ];
 
 /** What an archive holds, and what is to become of each model. */
@@ -124,18 +124,18 @@ function Held({ archive, name, models, practice }: HeldProps) {
               <strong>{one.name}</strong>: {one.revisions}{" "}
               {one.revisions === 1 ? "revision" : "revisions"}, {one.flights}{" "}
               {one.flights === 1 ? "flight" : "flights"}.
-              {one.here && <span className="text-soft"> The hangar has it.</span>}
+              {one.here && <span className="text-soft"> Already in the hangar.</span>}
             </p>
             <div className="w-72">
               <Choice
-                label={`What becomes of ${one.name}`}
+                label={`What to do with ${one.name}`}
                 value={wish(one)}
                 onValue={(picked) => setWishes({ ...wishes, [one.number]: picked })}
                 options={
                   one.here
                     ? [
-                        ["leave", "stays as it is here"],
-                        ["beside", "comes in beside the one that is here"],
+                        ["leave", "keep the one here"],
+                        ["beside", "import beside the one that is here"],
                       ]
                     : IN_OR_OUT
                 }
@@ -146,12 +146,12 @@ function Held({ archive, name, models, practice }: HeldProps) {
         {practice > 0 && (
           <li className="flex flex-wrap items-end justify-between gap-3 py-2">
             <p>
-              <strong>Flying school</strong>: {practice} {practice === 1 ? "practice" : "practices"}{" "}
+              <strong>Trim school</strong>: {practice} {practice === 1 ? "practice" : "practices"}{" "}
               with a model of its own.
             </p>
             <div className="w-72">
               <Choice
-                label="What becomes of the practice"
+                label="What to do with the practice"
                 value={practised}
                 onValue={setPractised}
                 options={IN_OR_OUT}
@@ -173,7 +173,7 @@ function Held({ archive, name, models, practice }: HeldProps) {
         </Button>
       ) : (
         <div role="status" className="mt-3">
-          {withPractice && <p>The practice is in the flying school.</p>}
+          {withPractice && <p>The practice is in the trim school.</p>}
           {bring.data.length > 0 && <p className="font-medium">In the hangar now:</p>}
           <ul className="list-disc pl-5">
             {bring.data.map((one) => (
@@ -194,10 +194,10 @@ function Held({ archive, name, models, practice }: HeldProps) {
 function Backups({ onOpen }: { onOpen: (name: string) => void }) {
   const backups = useBackups();
   return (
-    <Card title="Kept by the program itself">
+    <Card title="Automatic backups">
       <p className="mb-2 text-soft">
-        Once a day, the last seven; and whenever a newer High Tally changes the form of the data. In
-        the folder “backups” of the data.
+        Once a day, the last seven; and whenever a newer High Tally changes the data format. In the
+        folder “backups” next to the data.
       </p>
       {backups.isError && <Failure error={backups.error} />}
       {backups.data?.length === 0 && <p>None yet.</p>}
@@ -221,7 +221,7 @@ function Backups({ onOpen }: { onOpen: (name: string) => void }) {
                 Save it
               </a>
               <Button className="!min-h-8 text-sm" onClick={() => onOpen(one.name)}>
-                Look into it
+                Open it
               </Button>
             </span>
           </li>

@@ -22,12 +22,12 @@ export function BringInPage() {
   const setup = read.data;
   return (
     <div className="mx-auto max-w-3xl space-y-4 p-4 sm:p-6">
-      <h1 className="text-2xl">Files: bring in, keep, bring back</h1>
+      <h1 className="text-2xl">Files: import, export, restore</h1>
       <Card title="A setup file">
         <label className="block">
           <span className="mb-2 block">
             A setup saved by High Tally, as JSON or YAML. It is read and checked first; nothing is
-            stored until you say so.
+            stored until you confirm.
           </span>
           <input
             type="file"
@@ -44,7 +44,7 @@ export function BringInPage() {
       </Card>
       {read.isError && (
         <>
-          <p className="font-medium">{name} was not brought in.</p>
+          <p className="font-medium">{name} was not imported.</p>
           <Failure error={read.error} />
         </>
       )}
@@ -64,7 +64,7 @@ export function BringInPage() {
                 disabled={add.isPending}
                 onClick={() =>
                   add.mutate(
-                    { reason: `Brought in from ${name}`.slice(0, 300), setup },
+                    { reason: `Imported from ${name}`.slice(0, 300), setup },
                     { onSuccess: ({ id }) => void navigate(`/models/${id}/rig`) },
                   )
                 }

@@ -62,7 +62,7 @@ public final class Screenshots {
   /** A code on the desk; the phone that scanned it. */
   private void devices() {
     Page desk = open("settings", 1280, 1120, ColorScheme.LIGHT);
-    click(desk, "Let a device in", 1);
+    click(desk, "Add a device", 1);
     desk.locator("[data-code]").waitFor();
     desk.waitForTimeout(300);
     save(desk, "settings");
@@ -125,7 +125,7 @@ public final class Screenshots {
   private void hazards() {
     Page page = open("models/4/program/phases", 1280, 800, ColorScheme.LIGHT);
     page.getByLabel("Fade").last().fill("0");
-    page.getByRole(AriaRole.LINK, named("What every switch can do")).click();
+    page.getByRole(AriaRole.LINK, named("Switch check")).click();
     page.locator("[data-hazard]").first().waitFor();
     page.waitForTimeout(400);
     save(page, "hazards");
@@ -149,7 +149,7 @@ public final class Screenshots {
     page.locator("[data-outcome=DRIFTS_LEFT]").click();
     click(page, "Note it", 1);
     page.getByText("The one change").waitFor();
-    click(page, "End it: what was wrong?", 1);
+    click(page, "Finish: what was wrong?", 1);
     page.locator("[data-report]").waitFor();
     page.waitForTimeout(300);
     save(page, "school-report");
@@ -162,8 +162,8 @@ public final class Screenshots {
     String before = step.innerText();
     click(page, "Next", 1);
     page.waitForCondition(() -> !step.innerText().equals(before));
-    page.getByLabel("Off square").fill("9");
-    click(page, "Judge it", 1);
+    page.getByLabel("Arm angle").fill("9");
+    click(page, "Compare", 1);
     page.locator("[data-verdict]").waitFor();
     page.waitForTimeout(300);
     save(page, "guided-step");

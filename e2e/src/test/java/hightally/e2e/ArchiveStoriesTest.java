@@ -79,7 +79,7 @@ class ArchiveStoriesTest extends Story {
     }
     // Into its own: each is known, and stays as it is until it is wanted beside itself.
     page.locator("input[accept*=zip]").setInputFiles(archive);
-    assertThat(page.getByText("The hangar has it.").first()).isVisible();
+    assertThat(page.getByText("Already in the hangar.").first()).isVisible();
     assertThat(button(page, "Bring 0 models back")).isDisabled();
     Browser.choose(page.getByLabel("What becomes of Larkmere"), "beside");
     button(page, "Bring one model back").click();

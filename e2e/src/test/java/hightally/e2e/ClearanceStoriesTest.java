@@ -41,9 +41,9 @@ class ClearanceStoriesTest extends Story {
     Page page = open("models/" + model + "/rig/set-up");
     button(page, "Begin").click();
     pick(page, "Propeller taken off");
-    to(page, "Rudder: which way, on yaw");
+    to(page, "Rudder: direction for yaw");
     pick(page, answer);
-    to(page, "Keepers on, then everything once more");
+    to(page, "Fit the clevis keepers, then recheck everything");
     for (int i = 0; i < 12 && !button(page, "Done, close this set-up").isVisible(); i++) {
       button(page, "Next").click();
     }
@@ -94,7 +94,7 @@ class ClearanceStoriesTest extends Story {
     assertThat(page.locator("[data-verdict=NOT_YET]").first()).containsText("Before it flies");
     assertThat(page.getByText("Log the first flight")).hasCount(0);
     // A flight that was flown all the same is never refused.
-    page.getByText("Enter a flight flown all the same").click();
+    page.getByText("Enter a flight you made anyway").click();
     assertThat(button(page, "Save the flight")).isVisible();
     assertThat(browser.errors()).isEmpty();
   }

@@ -88,9 +88,9 @@ class DeskStoriesTest extends Story {
   }
 
   private long save() {
-    page.getByLabel("Why this change").fill("Typed from the brief");
+    page.getByLabel("Reason").fill("Typed from the brief");
     button(page, Pattern.compile("^Save as revision")).click();
-    assertThat(page.getByLabel("Why this change")).hasCount(0);
+    assertThat(page.getByLabel("Reason")).hasCount(0);
     return Long.parseLong(page.url().replaceAll(".*/models/(\\d+)/.*", "$1"));
   }
 
@@ -173,10 +173,10 @@ class DeskStoriesTest extends Story {
       type(page.getByLabel("Fade").nth(i), "2");
     }
     // Out of the landing with the stick forward the motor comes up over the fade: meant so.
-    to("What every switch can do");
+    to("Switch check");
     Locator rises = page.locator("[data-hazard=MOTOR_RISES]");
     assertThat(rises).hasCount(1);
-    rises.getByText("Live with it").click();
+    rises.getByText("Accept this finding").click();
     type(rises.getByLabel("Why you accept this"), "Going round again: it fades in over 2 s");
     press(rises.getByRole(AriaRole.BUTTON).getByText("Accept"));
     long model = save();
@@ -281,7 +281,7 @@ class DeskStoriesTest extends Story {
       {"right-canard", "full back stick", "38"},
       {"right-canard", "full forward stick", "39"},
     };
-    press(moves.getByRole(AriaRole.BUTTON).getByText("Take apart"));
+    press(moves.getByRole(AriaRole.BUTTON).getByText("Edit separately"));
     for (String[] one : weights) {
       move(adds("Elevator to canards", one[0], one[1]), one[2]);
     }

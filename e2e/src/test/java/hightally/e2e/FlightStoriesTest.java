@@ -59,7 +59,7 @@ class FlightStoriesTest extends Story {
     page.navigate(app.address() + "models/" + model + "/adjust");
     assertThat(page.locator("[data-confirmation]")).containsText("Confirmed:");
     page.navigate(app.address() + "models/" + model + "/revisions");
-    assertThat(page.locator("[data-differences]").first()).containsText("Rod adjusted");
+    assertThat(page.locator("[data-differences]").first()).containsText("Pushrod adjusted");
     assertThat(browser.errors()).isEmpty();
     page.close();
   }
@@ -69,7 +69,7 @@ class FlightStoriesTest extends Story {
     browser.errors().clear();
     Page page = browser.page(390, 844, ColorScheme.LIGHT);
     page.navigate(app.address() + "models/4/fly/new");
-    page.getByRole(AriaRole.TAB, named("From the field card")).click();
+    page.getByRole(AriaRole.TAB, named("From a field card")).click();
     Browser.choose(page.getByLabel("The transmitter shows"), "PERCENT");
     Locator cells = page.locator("[data-card-table] input[inputmode=text]");
     cells.nth(1).fill("8");
@@ -91,9 +91,9 @@ class FlightStoriesTest extends Story {
     page.navigate(app.address() + "models/4/adjust");
     button(page, "Start at the bench").click();
     workUntil(page, page.locator("[data-step=CHECK]"));
-    button(page, "Give this adjustment up").click();
+    button(page, "Cancel the work order").click();
     assertThat(page.locator("[data-undo] li")).hasCount(1);
-    button(page, "All of it is back: give it up").click();
+    button(page, "All turned back: cancel it").click();
     assertThat(button(page, "Start at the bench")).isVisible();
     assertThat(browser.errors())
         .as("only the trim beyond the range")
@@ -116,7 +116,7 @@ class FlightStoriesTest extends Story {
     Page page = open("models/1/fly");
     Download download =
         page.waitForDownload(
-            () -> page.getByRole(AriaRole.LINK, containing("Flights as CSV")).click());
+            () -> page.getByRole(AriaRole.LINK, containing("Export as CSV")).click());
     String text = Files.readString(download.path());
     assertThat(text).startsWith("flight,flown_on,wind,air");
     Path file = Files.createTempFile("flights", ".csv");

@@ -34,7 +34,7 @@ class FlyStoriesTest extends Story {
     while (page.locator("[data-check-step]").count() > 0) {
       right(page);
     }
-    button(page, "End the check").click();
+    button(page, "Finish the check").click();
   }
 
   @Test
@@ -49,7 +49,7 @@ class FlyStoriesTest extends Story {
     // The phone goes into the pocket, and the page is opened anew.
     page.navigate(app.address() + "models/" + model + "/fly/checks");
     assertThat(page.getByText("2 of 9 steps")).isVisible();
-    page.getByRole(AriaRole.LINK, named("Go on where it was left")).click();
+    page.getByRole(AriaRole.LINK, named("Continue")).click();
     assertThat(page.locator("[data-check-step=on]")).isVisible();
     right(page);
     assertThat(page.getByText("Right aileron: up").first()).isVisible();
@@ -77,7 +77,7 @@ class FlyStoriesTest extends Story {
     page.navigate(app.address() + "models/" + model + "/fly/new");
     assertThat(page.locator("[data-grounded]")).containsText("one hold");
     describeTheDay(page);
-    page.getByLabel("Flown all the same, because").fill("Only to see whether this is taken");
+    page.getByLabel("Reason for flying it all the same").fill("Only to see whether this is taken");
     button(page, "Save the flight").click();
     page.waitForURL("**/fly");
     assertThat(page.getByText("Flown without being cleared: Only to see")).isVisible();
@@ -133,7 +133,7 @@ class FlyStoriesTest extends Story {
     fly(page, model, "CLIMBS", "clear");
     assertThat(page.locator("[data-advice=BALANCE]")).containsText("further forward");
     assertThat(page.getByText(Pattern.compile("^Move 4S 3300.*forward"))).isVisible();
-    button(page, "Take it to the bench").click();
+    button(page, "Do it at the bench").click();
     assertThat(page.locator("[data-goal]")).containsText("First the change");
     button(page, "Done: pack moved").click();
     assertThat(page.locator("[data-goal]")).containsText("Level trim");
@@ -143,7 +143,7 @@ class FlyStoriesTest extends Story {
     page.waitForURL("**/fly");
     fly(page, model, "CLIMBS", "slight");
     assertThat(page.locator("[data-advice=BALANCE]")).containsText("as far as its own flights say");
-    button(page, "Take it to the bench").click();
+    button(page, "Do it at the bench").click();
     button(page, "Done: pack moved").click();
     assertThat(page.locator("[data-goal]")).containsText("Level trim");
     page.navigate(app.address() + "models/" + model + "/fly/new");
@@ -172,9 +172,9 @@ class FlyStoriesTest extends Story {
     fly(page, model, "TO_BELLY", "clear");
     assertThat(page.locator("[data-advice=RUDDER_TO_ELEVATOR]"))
         .containsText("First step: 2.0 % more up elevator with full rudder");
-    button(page, "Make it in the draft").click();
+    button(page, "Put it in the draft").click();
     assertThat(page.getByText("1 unsaved change")).isVisible();
-    page.getByLabel("Why this change").fill("Knife edge");
+    page.getByLabel("Reason").fill("Knife edge");
     button(page, Pattern.compile("^Save as revision")).click();
     assertThat(page.locator("[data-goal]")).containsText("the change is made");
     fly(page, model, "", "");

@@ -55,7 +55,7 @@ class GuideStoriesTest extends Story {
   @Test
   void aRudderThatGoesTheWrongWayRound() {
     Page page = begun(1, "Propeller taken off");
-    to(page, "Rudder: which way, on yaw");
+    to(page, "Rudder: direction for yaw");
     String asked = page.locator("[data-guide] + p").innerText();
     assertThat(asked).contains("right");
     boolean pulls =
@@ -63,13 +63,13 @@ class GuideStoriesTest extends Story {
     pick(page, "Went left");
     assertThat(page.locator("[data-verdict=differs]")).containsText("reverse this servo");
     button(page, Pattern.compile("^Channel .*reversed")).click();
-    page.getByLabel("Why this change").fill("The rudder went the wrong way");
+    page.getByLabel("Reason").fill("The rudder went the wrong way");
     button(page, Pattern.compile("^Save as revision")).click();
     // What was seen belongs to the old wiring: asked again, the same way round.
     assertThat(page.getByText("Asked again")).isVisible();
     assertThat(page.locator("[data-guide] + p")).hasText(asked);
     pick(page, "Went right");
-    assertThat(page.locator("[data-verdict=agrees]")).containsText("The right way");
+    assertThat(page.locator("[data-verdict=agrees]")).containsText("The correct way");
     assertThat(
             node(Models.setup(app, 1), "servos", "servo-rudder").get("pullsOnIncrease").asBoolean())
         .isEqualTo(!pulls);
@@ -81,23 +81,23 @@ class GuideStoriesTest extends Story {
   @Test
   void elevonsWithExchangedLeads() {
     Page page = begun(3, "");
-    to(page, "Left elevon: which way, on roll");
+    to(page, "Left elevon: direction for roll");
     pick(page, "Went up");
-    to(page, "Left elevon: which way, on pitch");
+    to(page, "Left elevon: direction for pitch");
     pick(page, "Went up");
-    to(page, "Right elevon: which way, on roll");
+    to(page, "Right elevon: direction for roll");
     pick(page, "Went down");
-    to(page, "Right elevon: which way, on pitch");
+    to(page, "Right elevon: direction for pitch");
     pick(page, "Went up");
     assertThat(page.locator("[data-verdict=differs]")).containsText("Exchange the two leads");
     assertThat(page.locator("[data-verdict=differs] button")).hasCount(0);
     // Exchanged at the receiver, everything is tried again and is right.
     pick(page, "Went up");
-    to(page, "Right elevon: which way, on roll");
+    to(page, "Right elevon: direction for roll");
     pick(page, "Went up");
-    to(page, "Left elevon: which way, on roll");
+    to(page, "Left elevon: direction for roll");
     pick(page, "Went down");
-    assertThat(page.locator("[data-verdict=agrees]")).containsText("The right way");
+    assertThat(page.locator("[data-verdict=agrees]")).containsText("The correct way");
     assertThat(browser.errors()).isEmpty();
   }
 
@@ -116,32 +116,32 @@ class GuideStoriesTest extends Story {
               }
             });
     Page page = begun(model, "Propeller taken off");
-    to(page, "Left aileron: which way, on roll");
+    to(page, "Left aileron: direction for roll");
     pick(page, "Went down");
-    to(page, "Right aileron: which way, on roll");
+    to(page, "Right aileron: direction for roll");
     pick(page, "Went down");
     Locator verdict = page.locator("[data-verdict=differs]");
     assertThat(verdict).containsText("its own rod or horn");
     assertThat(verdict.getByRole(AriaRole.BUTTON)).hasCount(0);
     pick(page, "Went up");
-    assertThat(page.locator("[data-verdict=agrees]")).containsText("The right way");
+    assertThat(page.locator("[data-verdict=agrees]")).containsText("The correct way");
     assertThat(browser.errors()).isEmpty();
   }
 
   @Test
   void noMotorIsTouchedBeforeThePropellerIsOff() {
-    Page page = begun(4, "Motor leads apart");
+    Page page = begun(4, "Motor unplugged");
     to(page, "The propeller comes off now");
     assertThat(page.getByText("until then no motor is touched")).isVisible();
     button(page, "Next").click();
-    assertThat(page.locator("[data-guide]")).hasText("Keepers on, then everything once more");
+    assertThat(page.locator("[data-guide]")).hasText("Fit the clevis keepers, then recheck everything");
     button(page, "Back").click();
     pick(page, "Propeller off, model held");
     button(page, "Next").click();
     assertThat(page.locator("[data-guide]")).hasText("Left motor: a touch of throttle");
     pick(page, "It starts gently and stops with the throttle closed");
     button(page, "Next").click();
-    pick(page, "It turns the other way round");
+    pick(page, "It turns the other way");
     assertThat(page.locator("[data-verdict=differs]")).containsText("any two of the three leads");
     assertThat(browser.errors()).isEmpty();
   }

@@ -80,7 +80,7 @@ class KeyboardStoriesTest extends Story {
     assertThat(page.locator("main")).isFocused();
     type(page, page.getByLabel("Horn radius"), "16.5");
     assertThat(page.getByText("1 unsaved change")).isVisible();
-    to(page, page.getByLabel("Why this change"), "Shift+Tab");
+    to(page, page.getByLabel("Reason"), "Shift+Tab");
     page.keyboard().type("By keyboard");
     page.keyboard().press("Enter");
     assertThat(page.getByText("Saved as revision 4.")).isFocused();
@@ -157,14 +157,14 @@ class KeyboardStoriesTest extends Story {
   @Test
   void aModelIsCopiedSetAsideDeletedAndBroughtBack() {
     Page page = open("models/3/revisions");
-    page.getByLabel("A second aircraft of this type, called").fill("Wigeon");
+    page.getByLabel("Copy to a second model, name").fill("Wigeon");
     button(page, "Copy it").click();
     assertThat(page.getByRole(AriaRole.HEADING, containing("Wigeon"))).isVisible();
     link(page, "revision 1").click();
     assertThat(page.getByText("its trims, flights, checks and findings were left behind").first())
         .isVisible();
 
-    button(page, "Set it aside").click();
+    button(page, "Archive it").click();
     assertThat(page.getByRole(AriaRole.HEADING, named("Hangar"))).isVisible();
     assertThat(link(page, "Wigeon")).hasCount(0);
     page.getByText("1 set aside").click();

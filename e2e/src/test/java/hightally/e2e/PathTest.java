@@ -34,7 +34,7 @@ class PathTest extends Story {
     browser.errors().clear();
     Page page = browser.page(1280, 800, ColorScheme.LIGHT);
     page.navigate(app.address());
-    assertThat(page.getByText("Trims wait for an adjustment: roll 9 clicks left")).isVisible();
+    assertThat(page.getByText("Ready to move into the linkages: roll 9 clicks left")).isVisible();
     page.getByRole(AriaRole.LINK, named("Quillon")).first().click();
     anyButton(page, "Elevator").first().click();
     assertThat(page.getByText("Elevator: linkage")).isVisible();
@@ -64,15 +64,15 @@ class PathTest extends Story {
     page.setViewportSize(1280, 800);
     page.locator("nav[aria-label='The loop'] a[href$='/adjust']").click();
     assertThat(page.locator("[data-rod=elevator]"))
-        .containsText("Elevator: 1½ turns in. Trailing edge goes up 2.3 mm.");
+        .containsText("Elevator: 1½ turns in. The trailing edge goes up 2.3 mm.");
     assertThat(page.locator("[data-rod=upper-aileron-left]")).containsText("leave the slave rod");
     anyButton(page, "Start at the bench").click();
     followTheWorkOrder(page);
 
-    assertThat(page.getByText("Adjusted and not flown yet: the next flight confirms it."))
+    assertThat(page.getByText("Adjusted, not flown yet: the next flight shows whether it worked."))
         .isVisible();
     page.getByRole(AriaRole.LINK, named("revision 4")).click();
-    assertThat(page.getByText("moved into the rods: roll 9 clicks left, pitch 14 clicks nose up"))
+    assertThat(page.getByText("moved into the pushrods: roll 9 clicks left, pitch 14 clicks nose up"))
         .isVisible();
     page.getByRole(AriaRole.LINK, named("Check")).click();
     assertThat(page.getByLabel("Pitch trim, clicks")).hasValue("0");
@@ -81,7 +81,7 @@ class PathTest extends Story {
 
   private static void followTheWorkOrder(Page page) {
     Locator step = page.locator("[data-step]");
-    assertThat(step).hasText("Make the motor harmless");
+    assertThat(step).hasText("Make the motor safe");
     assertThat(page.getByText("Take the propeller off")).isVisible();
     boolean trimPutBack = false;
     boolean elevatorTurned = false;
@@ -174,16 +174,16 @@ class PathTest extends Story {
     anyButton(second, "Save as revision 2").click();
     assertThat(second.getByText("revision 2 has been saved since. Nothing was stored")).isVisible();
     assertThat(second.getByLabel("Horn radius")).hasValue("17");
-    assertThat(second.getByLabel("Why this change")).hasValue("A longer horn still");
+    assertThat(second.getByLabel("Reason")).hasValue("A longer horn still");
     second.reload();
     assertThat(second.getByLabel("Horn radius")).hasValue("17");
-    anyButton(second, "Drop them and start from revision 2").click();
+    anyButton(second, "Discard them and start from revision 2").click();
     assertThat(second.getByLabel("Horn radius")).hasValue("16");
   }
 
   private static void edit(Page page, String horn, String reason) {
     page.getByLabel("Horn radius").fill(horn);
-    page.getByLabel("Why this change").fill(reason);
+    page.getByLabel("Reason").fill(reason);
   }
 
   @Test
@@ -221,7 +221,7 @@ class PathTest extends Story {
     page.getByRole(AriaRole.LINK, named("New model")).click();
     page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("V-tail, flaps")).click();
     page.getByLabel("Its name").fill("Wend");
-    anyButton(page, "Start this model").click();
+    anyButton(page, "Create this model").click();
     assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Wend")))
         .isVisible();
     assertThat(page.getByText("No problems found in the figures entered.")).isVisible();
@@ -236,7 +236,7 @@ class PathTest extends Story {
     assertThat(page.getByText("3 findings")).isVisible();
     Locator subTrim = page.locator("[data-finding=large-sub-trim]");
     assertThat(subTrim).containsText("Right elevon: sub-trim of 64 µs");
-    anyButton(page, "Sub-trim to zero, and level by the rod instead").click();
+    anyButton(page, "Set the sub-trim to zero and level the surface with the pushrod").click();
     assertThat(subTrim).hasCount(0);
     assertThat(page.getByText("1 unsaved change")).isVisible();
     anyButton(page, "Undo").click();

@@ -107,13 +107,13 @@ class PhoneStoriesTest {
   }
 
   private static void letIn(Page desk, Page phone, String name) {
-    Story.button(desk, "Let a device in").click();
+    Story.button(desk, "Add a device").click();
     assertThat(desk.locator("[data-code]")).isVisible();
     String link = scanned(desk).replaceFirst("http://[^/]*/", network());
     phone.navigate(link);
-    phone.getByLabel("What the desk shall call it").fill(name);
+    phone.getByLabel("Name of this device").fill(name);
     Story.button(phone, "Let it in").click();
-    assertThat(phone.getByText("This device is in.")).isVisible();
+    assertThat(phone.getByText("This device has access.")).isVisible();
     assertThat(desk.locator("[data-device='" + name + "']")).isVisible();
   }
 
@@ -130,7 +130,7 @@ class PhoneStoriesTest {
     Page desk = desk("settings");
     Page phone = device();
     phone.navigate(network());
-    assertThat(phone.getByText("This device is not let in, or not any more.")).isVisible();
+    assertThat(phone.getByText("This device has no access, or no longer.")).isVisible();
     assertThat(phone.locator("main")).not().containsText("Quillon");
     letIn(desk, phone, "Pocket");
     phone.getByRole(AriaRole.LINK, Story.named("To the hangar")).click();
@@ -143,7 +143,7 @@ class PhoneStoriesTest {
     Story.button(desk, "Send Pocket away").click();
     assertThat(desk.locator("[data-device='Pocket']")).hasCount(0);
     phone.reload();
-    assertThat(phone.getByText("This device is not let in, or not any more.")).isVisible();
+    assertThat(phone.getByText("This device has no access, or no longer.")).isVisible();
     assertThat(phone.locator("main")).not().containsText("Quillon");
     desk.close();
     phone.close();
@@ -152,17 +152,17 @@ class PhoneStoriesTest {
   @Test
   void aCodeIsTypedAndAWrongOneIsRefusedInWords() {
     Page desk = desk("settings");
-    Story.button(desk, "Let a device in").click();
+    Story.button(desk, "Add a device").click();
     String code = desk.locator("[data-code]").getAttribute("data-code");
     Page phone = device();
     phone.navigate(network() + "let-in");
-    phone.getByLabel("Code from the desk, under Settings").fill("2222-2222");
+    phone.getByLabel("Code from the computer, under Settings").fill("2222-2222");
     Story.button(phone, "Let it in").click();
     assertThat(phone.getByRole(AriaRole.ALERT).last()).containsText("This code does not let in");
     phone.waitForTimeout(1_100);
-    phone.getByLabel("Code from the desk, under Settings").fill(code.toLowerCase());
+    phone.getByLabel("Code from the computer, under Settings").fill(code.toLowerCase());
     Story.button(phone, "Let it in").click();
-    assertThat(phone.getByText("This device is in.")).isVisible();
+    assertThat(phone.getByText("This device has access.")).isVisible();
     Story.button(desk, "Send Phone away").click();
     assertThat(desk.locator("[data-device='Phone']")).hasCount(0);
     desk.close();
@@ -229,13 +229,13 @@ class PhoneStoriesTest {
 
     String wrong = allAnswered(phone, 2);
     // Out of reach nothing is judged: what was answered is told, and that it waits.
-    assertThat(phone.getByText("Not judged yet")).isVisible();
+    assertThat(phone.getByText("Not evaluated yet")).isVisible();
     assertThat(phone.locator("[data-unjudged]")).containsText(wrong + ": wrong, The left one");
     assertThat(phone.getByText("Nothing wrong found in this check")).hasCount(0);
 
     started();
     assertThat(phone.locator("[data-unjudged]")).hasCount(0);
-    assertThat(phone.getByText("Not to be flown like this")).isVisible();
+    assertThat(phone.getByText("Do not fly it like this")).isVisible();
     assertThat(phone.locator("[data-reasons]")).containsText("The left one sticks");
     JsonNode run = Models.call(app, "GET", "api/aircraft/" + model + "/checks", null).at("/runs/0");
     assertThat(run.get("answers")).hasSameSizeAs(run.get("steps"));
@@ -250,7 +250,7 @@ class PhoneStoriesTest {
       if (i == wrongOne) {
         wrong = phone.locator("[data-check-step]").innerText();
         Story.button(phone, "Wrong").click();
-        phone.getByLabel("What was it? Why left out?").fill("The left one sticks");
+        phone.getByLabel("What was wrong, or why left out?").fill("The left one sticks");
         Story.button(phone, "It is wrong").click();
       } else {
         Story.button(phone, "As it should be").click();
@@ -275,20 +275,20 @@ class PhoneStoriesTest {
     assertThat(phone.locator("[data-check-step=parts]")).hasCount(0);
     // Left in the middle, it is found again among the checks.
     phone.goBack();
-    assertThat(phone.getByText("Begun out of reach")).isVisible();
-    phone.getByRole(AriaRole.LINK, Story.named("Go on where it was left")).click();
+    assertThat(phone.getByText("Begun offline")).isVisible();
+    phone.getByRole(AriaRole.LINK, Story.named("Continue")).click();
     assertThat(phone.locator("[data-check-step=parts]")).hasCount(0);
     String wrong = allAnswered(phone, 1);
-    assertThat(phone.getByText("Not judged yet")).isVisible();
+    assertThat(phone.getByText("Not evaluated yet")).isVisible();
     assertThat(phone.locator("[data-unjudged]")).containsText(wrong + ": wrong, The left one");
     Instant before = Instant.now();
-    Story.button(phone, "End the check").click();
-    assertThat(phone.getByText("Ended out of reach")).isVisible();
+    Story.button(phone, "Finish the check").click();
+    assertThat(phone.getByText("Finished offline")).isVisible();
     // What stuck is freed, everything is looked at again, and it flies.
     phone.getByRole(AriaRole.BUTTON, Story.containing("Before the flight")).click();
     assertThat(phone.locator("[data-check-step]")).isVisible();
     allAnswered(phone, -1);
-    Story.button(phone, "End the check").click();
+    Story.button(phone, "Finish the check").click();
     phone.locator("a[href$='/models/" + model + "/fly']").first().click();
     phone.locator("a[href$='/fly/new']").first().click();
     assertThat(phone.getByText("Checked before, out of reach")).isVisible();
@@ -311,7 +311,7 @@ class PhoneStoriesTest {
     assertThat(flight.at("/seen/check")).isEqualTo(runs.at("/0/id"));
     phone.navigate(network() + "models/" + model + "/fly/checks");
     assertThat(phone.getByText("not passed").first()).isVisible();
-    assertThat(phone.getByText("Ended out of reach")).hasCount(0);
+    assertThat(phone.getByText("Finished offline")).hasCount(0);
     phone.close();
   }
 
@@ -400,7 +400,7 @@ class PhoneStoriesTest {
     one.getByRole(AriaRole.BUTTON, Story.containing("Before the flight")).click();
     assertThat(one.locator("[data-check-step=parts]")).isVisible();
     two.navigate(network() + "models/" + model + "/fly/checks");
-    two.getByRole(AriaRole.LINK, Story.named("Go on where it was left")).click();
+    two.getByRole(AriaRole.LINK, Story.named("Continue")).click();
     Story.button(two, "As it should be").click();
     assertThat(two.locator("[data-check-step=parts]")).hasCount(0);
     Story.button(one, "As it should be").click();
@@ -426,7 +426,7 @@ class PhoneStoriesTest {
   }
 
   private static void saved(Page page, String reason) {
-    page.getByLabel("Why this change").fill(reason);
+    page.getByLabel("Reason").fill(reason);
     Story.button(page, Pattern.compile("^Save as revision")).click();
   }
 }

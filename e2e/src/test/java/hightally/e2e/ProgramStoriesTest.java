@@ -22,7 +22,7 @@ class ProgramStoriesTest extends Story {
     page.getByRole(AriaRole.LINK, named("Program")).click();
     page.getByRole(AriaRole.LINK, named("Flight phases")).click();
     page.getByLabel("Name of the phase").fill("Landing");
-    Locator add = page.locator("section", withText("Make a phase separate"));
+    Locator add = page.locator("section", withText("Add a flight phase"));
     Browser.choose(add.getByLabel("Switch"), "front-right-switch");
     Browser.choose(add.getByLabel("Position"), "3");
     button(page, "Add the phase").click();
@@ -46,15 +46,15 @@ class ProgramStoriesTest extends Story {
     assertThat(page.getByRole(AriaRole.HEADING, named("Brakes on the throttle stick"))).isVisible();
 
     page.getByText("Throttle cut on").click();
-    page.getByLabel("Sticks stay put").check();
+    page.getByLabel("Hold the sticks where I leave them").check();
     page.locator("[data-stick=left]").focus();
     for (int i = 0; i < 4; i++) {
       page.keyboard().press("ArrowUp");
     }
-    assertThat(page.getByText("Motor told to run")).isVisible();
+    assertThat(page.getByText("Motor commanded to run")).isVisible();
     page.getByLabel("front right switch, position 3").click();
     assertThat(page.locator("[data-phase=landing]")).isVisible();
-    assertThat(page.getByText("Motor told to stand still")).isVisible();
+    assertThat(page.getByText("Motor stopped")).isVisible();
     page.locator("[data-travel=flap-left]").click();
     Locator brakes = page.locator("tr", withText("Brakes on the throttle stick"));
     assertThat(brakes.locator("td").first()).containsText("−");
@@ -65,11 +65,11 @@ class ProgramStoriesTest extends Story {
   void aMotorJumpIsFoundAndMended() {
     Page page = open("models/4/program/phases");
     assertThat(page.getByLabel("Fade").first()).hasValue("2");
-    page.getByRole(AriaRole.LINK, named("What every switch can do")).click();
+    page.getByRole(AriaRole.LINK, named("Switch check")).click();
     assertThat(page.locator("[data-outcome='0']")).isVisible();
     page.getByRole(AriaRole.LINK, named("Flight phases")).click();
     page.getByLabel("Fade").last().fill("0");
-    page.getByRole(AriaRole.LINK, named("What every switch can do")).click();
+    page.getByRole(AriaRole.LINK, named("Switch check")).click();
     Locator jump = page.locator("[data-hazard=MOTOR_STARTS]").first();
     assertThat(jump).containsText("to Flight");
     jump.getByRole(AriaRole.BUTTON).getByText("Show it on the bench").click();
@@ -82,10 +82,10 @@ class ProgramStoriesTest extends Story {
   @Test
   void aLadderOfThreePositionsChangesTheThrowWithTheSwitch() {
     Page page = open("models/3/program/feel");
-    button(page, "Ladder of three positions").click();
+    button(page, "Three rates on a switch").click();
     assertThat(page.getByText("Reduced and soft").first()).isVisible();
     page.locator("[data-stick=right]").focus();
-    page.getByLabel("Sticks stay put").check();
+    page.getByLabel("Hold the sticks where I leave them").check();
     page.locator("[data-stick=right]").focus();
     for (int i = 0; i < 10; i++) {
       page.keyboard().press("ArrowRight");
@@ -103,7 +103,7 @@ class ProgramStoriesTest extends Story {
   @Test
   void oneRateAndOneMixGiveAnEntrySheetOfExactlyThoseValues() {
     Page page = open("models/2/program/entry");
-    button(page, "All of it is entered").click();
+    button(page, "Tick all as entered").click();
     assertThat(page.locator("[data-open='0']")).isVisible();
     page.getByRole(AriaRole.LINK, named("Surface by surface")).click();
     assertThat(page.getByRole(AriaRole.HEADING, named("Roll, at the left aileron"))).isVisible();
@@ -139,7 +139,7 @@ class ProgramStoriesTest extends Story {
     button(page, "Make this step").click();
     page.getByRole(AriaRole.LINK, containing("Check")).click();
     page.getByRole(AriaRole.LINK, named("Scenes")).click();
-    button(page, "Everything once").click();
+    button(page, "Every control once").click();
     Browser.choose(page.getByLabel("Compare with"), "1");
     button(page, "Compare").click();
     assertThat(page.getByText("Left aileron +").or(page.getByText("Left aileron −")).first())
@@ -162,8 +162,8 @@ class ProgramStoriesTest extends Story {
     Page page = open("models/2/program/phases");
     button(page, "Remove Speed").click();
     assertThat(page.locator("[data-uses]"))
-        .containsText("Rates “Speed, small throws” acts only in this phase: it goes too.");
-    button(page, "Remove it and do that").click();
+        .containsText("Rates “Speed, small throws” acts only in this phase, so it is removed too.");
+    button(page, "Remove it and make these changes").click();
     assertThat(page.locator("[data-phases] thead")).not().containsText("Speed");
     button(page, "Undo").click();
     assertThat(page.locator("[data-phases] thead")).containsText("Speed");
@@ -180,7 +180,7 @@ class ProgramStoriesTest extends Story {
     assertThat(output.getByText("both sides together")).isVisible();
     output.getByLabel("Endpoint up").fill("90");
     output.getByLabel("Endpoint up").blur();
-    assertThat(page.getByLabel("Why this change")).isVisible();
+    assertThat(page.getByLabel("Reason")).isVisible();
     output.getByLabel("Limit of travel up").fill("110");
     output.getByLabel("Limit of travel up").blur();
     output.getByText("both sides together").click();
@@ -190,9 +190,9 @@ class ProgramStoriesTest extends Story {
     assertThat(output.getByLabel("Left aileron, endpoint up")).hasValue("90");
     assertThat(right).hasValue("80");
     output.getByLabel("No switch may move it").check();
-    page.getByLabel("Why this change").fill("Outputs");
+    page.getByLabel("Reason").fill("Outputs");
     button(page, Pattern.compile("^Save as revision")).click();
-    assertThat(page.getByLabel("Why this change")).hasCount(0);
+    assertThat(page.getByLabel("Reason")).hasCount(0);
     var channels = Models.setup(app, 1).get("channels");
     var left = channels.get(0);
     var other = channels.get(4);

@@ -22,11 +22,11 @@ class RigStoriesTest extends Story {
     assertThat(page.getByRole(AriaRole.HEADING, named("Sandpiper revision 1"))).isVisible();
 
     page.getByRole(AriaRole.LINK, named("Channel map")).click();
-    button(page, "Propose a map").click();
+    button(page, "Suggest a map").click();
     Locator proposal = page.locator("[data-proposal]");
     assertThat(proposal).containsText("Channel 5, Right aileron on socket 5");
-    button(page, "Take this map").click();
-    page.getByLabel("Why this change").fill("Map for the new receiver");
+    button(page, "Use this map").click();
+    page.getByLabel("Reason").fill("Map for the new receiver");
     button(page, "Save as revision 2").click();
     assertThat(page.getByText("unsaved change")).hasCount(0);
 
@@ -54,9 +54,9 @@ class RigStoriesTest extends Story {
     Locator step = page.locator("[data-guide]");
     assertThat(step).hasText("Transmitter first, then the model");
     next(page, step);
-    assertThat(step).hasText("Left elevon servo: seat the arm");
-    page.getByLabel("Off square").fill("4");
-    button(page, "Judge it").click();
+    assertThat(step).hasText("Left elevon servo: move the arm");
+    page.getByLabel("Arm angle").fill("4");
+    button(page, "Compare").click();
     // 25 teeth and four arms reach every 3.6°: 0.4° of the 4° are left.
     assertThat(page.locator("[data-verdict=agrees]")).containsText("0.4° is left");
 
@@ -64,11 +64,11 @@ class RigStoriesTest extends Story {
     page.close();
     Page later = open("models/3/rig/set-up");
     Locator here = later.locator("[data-guide]");
-    assertThat(here).hasText("Left elevon servo: seat the arm");
-    assertThat(later.getByLabel("Off square")).hasValue("4");
+    assertThat(here).hasText("Left elevon servo: move the arm");
+    assertThat(later.getByLabel("Arm angle")).hasValue("4");
     next(later, here);
     next(later, here);
-    assertThat(here).hasText("Left elevon: which way, on roll");
+    assertThat(here).hasText("Left elevon: direction for roll");
     button(later, "Went up").click();
     assertThat(later.locator("[data-verdict=differs]")).containsText("The other command will tell");
     next(later, here);
@@ -81,7 +81,7 @@ class RigStoriesTest extends Story {
     assertThat(here).hasText("Left elevon: travel with the ruler");
     later.getByLabel("Full up").fill("0.4");
     later.getByLabel("Full down").fill("0.4");
-    button(later, "Judge it").click();
+    button(later, "Compare").click();
     assertThat(later.locator("[data-verdict=asks]")).containsText("is that mm, or another unit?");
     assertThat(browser.errors()).isEmpty();
   }
@@ -95,14 +95,14 @@ class RigStoriesTest extends Story {
   @Test
   void aModelGoesToAnotherTransmitterAndAFlapIsAdded() {
     Page page = open("models/1/rig/map");
-    button(page, "Move this model").click();
+    button(page, "Switch to another transmitter").click();
     Browser.choose(page.getByLabel("Channel order"), "THROTTLE ROLL PITCH YAW");
     Locator card = page.locator("section", withText("To which transmitter?"));
     card.getByLabel("Pulse centre").fill("1520");
     button(page, "Show before and after").click();
     assertThat(page.locator("[data-moved]"))
         .containsText("Largest difference of any surface: 0.0000 mm");
-    button(page, "Take it over").click();
+    button(page, "Use the new transmitter").click();
     assertThat(page.getByText("1 unsaved change")).isVisible();
     page.getByRole(AriaRole.LINK, named("Airframe")).click();
     page.getByLabel("Name of the left one").fill("Left inner flap");

@@ -46,7 +46,7 @@ class SchoolStoriesTest extends Story {
     assertThat(page.getByText("Flight 2: watch it")).isVisible();
     page.getByRole(AriaRole.BUTTON, named("As it should be")).first().click();
     button(page, "Note it").click();
-    button(page, "End it: what was wrong?").click();
+    button(page, "Finish: what was wrong?").click();
     assertThat(page.locator("[data-report]")).isVisible();
     assertThat(page.getByText("The thrust line pointed")).isVisible();
     assertThat(page.getByText("What the coach would have done")).isVisible();
@@ -98,14 +98,14 @@ class SchoolStoriesTest extends Story {
     button(page, "Fly this").click();
     assertThat(page.locator("[data-fly-this=ROLL] [data-watch]")).isVisible();
     String same = page.locator("[data-fly-this] figcaption").innerText();
-    String[] both = same.replace("The draft: ", "").split("What is saved: ");
+    String[] both = same.replace("The draft: ", "").split("Saved revision: ");
     assertThat(both[0].strip()).isEqualTo(both[1].replace("Simulated.", "").strip());
     page.keyboard().press("Escape");
     button(page, "Remove Aileron to rudder").click();
     button(page, "Fly this").click();
     assertThat(page.locator("[data-fly-this=ROLL] [data-watch]")).isVisible();
     String after = page.locator("[data-fly-this] figcaption").innerText();
-    String[] differs = after.replace("The draft: ", "").split("What is saved: ");
+    String[] differs = after.replace("The draft: ", "").split("Saved revision: ");
     assertThat(differs[0].strip()).isNotEqualTo(differs[1].replace("Simulated.", "").strip());
     assertThat(browser.errors()).isEmpty();
     page.close();

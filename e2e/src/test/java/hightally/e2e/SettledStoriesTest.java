@@ -55,7 +55,7 @@ class SettledStoriesTest extends Story {
     assertThat(page.getByText("moved on from another page")).isVisible();
     second.navigate(app.address() + "models/" + model + "/rig");
     second.getByLabel("Horn radius").fill("16.5");
-    second.getByLabel("Why this change").fill("Another hole");
+    second.getByLabel("Reason").fill("Another hole");
     button(second, "Save as revision 2").click();
     assertThat(second.getByText("A work order for the rods of this model is open")).isVisible();
     second.close();
@@ -63,7 +63,7 @@ class SettledStoriesTest extends Story {
     Locator done = page.locator("button", withText("Done: save revision"));
     workUntil(page, done);
     done.click();
-    assertThat(page.getByText("Not looked at yet")).isVisible();
+    assertThat(page.getByText("Not checked yet")).isVisible();
     lookAtEverySurface(page);
     done.click();
     page.waitForURL("**/rig");
@@ -80,7 +80,7 @@ class SettledStoriesTest extends Story {
     Locator pitch = page.locator("[data-series='flight PITCH']");
     assertThat(pitch.locator("[data-state=OPPOSITE]")).isVisible();
     assertThat(page.locator("[data-next=ANSWER_SIGN]")).isVisible();
-    pitch.getByText("Noted wrongly: correct it").click();
+    pitch.getByText("Wrong sign: correct it").click();
     trimTo(page, "Pitch", FOREVER_CLICKS);
     button(page, "Save the flight").click();
     page.waitForURL("**/fly");
@@ -91,9 +91,9 @@ class SettledStoriesTest extends Story {
     page.getByLabel("Because").fill("A gust");
     page.getByRole(AriaRole.DIALOG).getByText("Leave it out").last().click();
     assertThat(pitch.locator("[data-state=NOT_YET]")).isVisible();
-    button(page, "Take it in again").click();
+    button(page, "Count it again").click();
     assertThat(pitch.locator("[data-state=SETTLED]")).isVisible();
-    assertThat(button(page, "Take it in again")).hasCount(0);
+    assertThat(button(page, "Count it again")).hasCount(0);
     page.getByRole(AriaRole.BUTTON, named("Delete")).first().click();
     button(page, "Delete it").click();
     assertThat(pitch.locator("[data-state=NOT_YET]")).isVisible();
@@ -130,7 +130,7 @@ class SettledStoriesTest extends Story {
     page.close();
   }
 
-  /** What the gauge showed drives what follows, and nothing closes over an edge off its mark. */
+  /** What the gauge showed drives what follows, and nothing closes over an edge from its mark. */
   @ParameterizedTest
   @CsvSource({"1280,800", "390,844"})
   void aGaugeThatShowsTheOtherWayTurnsWhatFollows(int width, int height) {
@@ -148,7 +148,7 @@ class SettledStoriesTest extends Story {
     gauge.getByLabel(other).check();
     button(page, "Compare").click();
     assertThat(gauge).containsText("they disagree");
-    button(page, "The reading is right: go by the mark").click();
+    button(page, "The reading is correct: go by the mark").click();
     assertThat(gauge).containsText("until the mark is met");
     // Zeroing took it the other way, so its mark lies on the way the arithmetic named.
     String mark = other.equals("up") ? "down" : "up";
@@ -166,7 +166,7 @@ class SettledStoriesTest extends Story {
     lookAtEverySurface(page);
     assertThat(page.locator("[data-not-as-planned]")).containsText("Elevator");
     assertThat(done).isDisabled();
-    page.getByLabel("Close it like this, because").fill("The horn is to be glued anew");
+    page.getByLabel("Reason for closing it like this").fill("The horn is to be glued anew");
     done.click();
     page.waitForURL("**/rig");
     assertThat(browser.errors()).isEmpty();

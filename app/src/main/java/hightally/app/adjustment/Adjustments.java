@@ -76,7 +76,7 @@ public class Adjustments {
   }
 
   /**
-   * What the pilot wants in the rods.
+   * What the pilot wants moved into the linkages.
    *
    * @param reference id of the phase whose trim becomes metal; empty for the last
    * @param presetsTakeUp whether presets take up what the rods leave

@@ -150,9 +150,7 @@ class OrderBook implements OrderSource {
     return RulerCheck.of(setup, surface, computed, new RulerCheck.GaugeReading(gauge.mm()));
   }
 
-  /**
-   * Edges that stand off their marks further than was planned, and throws that came out otherwise.
-   */
+  /** Edges that stand off their marks further than was planned, and throws that differ. */
   private static List<Said> notAsPlanned(
       Setup setup,
       AdjustmentPlan plan,

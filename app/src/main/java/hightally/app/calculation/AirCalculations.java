@@ -33,7 +33,7 @@ final class AirCalculations {
   /** One end of a panel: its leading edge, chord in mm, incidence in degrees. */
   record EndGiven(Double aft, Double right, Double up, Double chord, Double incidence) {}
 
-  /** A panel; its section is symmetric unless said otherwise. */
+  /** A panel; its section is symmetric unless said so. */
   record PanelGiven(String id, Role role, Section section, EndGiven root, EndGiven tip) {}
 
   /** A surface on a panel: parts of its length, chord in mm, angle in degrees. */

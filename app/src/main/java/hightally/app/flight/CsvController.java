@@ -40,7 +40,7 @@ class CsvController {
     TAKEN,
     /** In the log already, just as it stands here. */
     THERE_ALREADY,
-    /** In the log with that number, but noted otherwise: nothing was changed. */
+    /** In the log with that number, with other values: nothing was changed. */
     DIFFERS,
     /** Not to be taken. */
     REFUSED

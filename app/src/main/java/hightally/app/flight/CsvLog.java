@@ -262,14 +262,14 @@ final class CsvLog {
 
   /** One row by the names of its columns. */
   private record Row(List<String> header, List<String> cells, boolean decimalComma) {
-    String text(String column, String otherwise) {
+    String text(String column, String fallback) {
       int at = header.indexOf(column);
       String cell = at >= 0 && at < cells.size() ? cells.get(at) : "";
-      return cell.isEmpty() ? otherwise : cell;
+      return cell.isEmpty() ? fallback : cell;
     }
 
-    double number(String column, String otherwise) {
-      String cell = text(column, otherwise);
+    double number(String column, String fallback) {
+      String cell = text(column, fallback);
       boolean comma = decimalComma || cell.indexOf('.') < 0;
       String plain = comma ? cell.replace(',', '.') : cell;
       try {
@@ -291,8 +291,8 @@ final class CsvLog {
       return (int) value;
     }
 
-    <E extends Enum<E>> E one(String column, Class<E> kind, E otherwise) {
-      String cell = text(column, otherwise.name()).toUpperCase(Locale.ROOT);
+    <E extends Enum<E>> E one(String column, Class<E> kind, E fallback) {
+      String cell = text(column, fallback.name()).toUpperCase(Locale.ROOT);
       for (E each : kind.getEnumConstants()) {
         if (each.name().equals(cell)) {
           return each;

@@ -34,7 +34,7 @@ class ApiDescription {
   @Bean
   OpenAPI description() {
     return new OpenAPI()
-        // One that is always the same; otherwise whoever asked first would stand here.
+        // One that is always the same; without it whoever asked first would stand here.
         .servers(List.of(new Server().url("/").description("where this was read")))
         .info(
             new Info()

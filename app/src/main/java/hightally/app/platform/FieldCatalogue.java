@@ -23,7 +23,7 @@ public final class FieldCatalogue {
    * @param path where it stands, list positions left out: {@code setup.surfaces[].chordMm}
    * @param label its name
    * @param unit what it counts; NONE for texts and plain numbers
-   * @param hint which way plus points, or what it is for
+   * @param hint which way plus points, or the purpose
    * @param min smallest value, or fewest characters
    * @param max largest value, or most characters
    * @param kind what sort of value

@@ -72,7 +72,7 @@ class ProgramController {
   record ChangesAsked(Setup entered, Setup setup) {}
 
   @PostMapping("/sheet")
-  @Operation(summary = "Phases against surfaces in mm, the switch plan, conditions as sentences")
+  @Operation(summary = "Surfaces by flight phase in mm, the switch plan, conditions as sentences")
   ProgramSheet sheet(@RequestBody ProgramAsked asked) {
     return ProgramSheet.of(Validation.check(asked.setup()));
   }

@@ -97,7 +97,7 @@ class Briefs {
     }
   }
 
-  /** A model of the hangar with faults in it. */
+  /** One of the pilot's models with faults in it. */
   SchoolEntity ofHangar(School.ModelBegun begun, String requestKey) {
     Setup setup = described(begun.aircraftId());
     AirTraits traits = AirTraits.proposed(setup);

@@ -67,7 +67,7 @@ class School {
   record LessonBegun(SchoolLesson lesson, @Within(min = 0, max = Integer.MAX_VALUE) long seed) {}
 
   /**
-   * A practice with a model of the hangar to begin.
+   * A practice with one of the pilot's models to begin.
    *
    * @param faults how many are hidden in it
    * @param windy whether it is a real afternoon
@@ -148,7 +148,7 @@ class School {
     return sheets.of(runs.saveAndFlush(briefs.ofLesson(begun, step, requestKey)));
   }
 
-  /** Begins a practice with a model of the hangar. */
+  /** Begins a practice with one of the pilot's models. */
   SchoolSheet begin(ModelBegun begun, String requestKey) {
     Validation.check(begun);
     return sheets.of(runs.saveAndFlush(briefs.ofHangar(begun, requestKey)));
@@ -187,7 +187,7 @@ class School {
    *
    * @param parts its path; twice where it is flown both ways
    * @param frame the model's outlines
-   * @param broken whether it left what can be reckoned with
+   * @param broken whether it left the simulated range
    */
   record FlownSheet(
       int flight,

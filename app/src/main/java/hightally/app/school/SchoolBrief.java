@@ -11,8 +11,8 @@ import java.util.List;
 /**
  * What a practice was begun with.
  *
- * @param lesson which lesson; absent for a model of the hangar
- * @param step of the lesson, from 1; 0 for a model of the hangar
+ * @param lesson which lesson; absent for one of the pilot's models
+ * @param step of the lesson, from 1; 0 for one of the pilot's models
  * @param name of the model
  * @param kind its class
  * @param pack flown with

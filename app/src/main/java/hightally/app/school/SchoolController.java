@@ -45,7 +45,8 @@ class SchoolController {
 
   @PostMapping("/models")
   @ResponseStatus(HttpStatus.CREATED)
-  @Operation(summary = "Simulated: begins a practice with a model of the hangar; once for each key")
+  @Operation(
+      summary = "Simulated: begins a practice with one of the pilot's models; once for each key")
   SchoolSheet model(
       @RequestHeader(name = Once.KEY, required = false) String key,
       @RequestBody School.ModelBegun begun) {

@@ -108,7 +108,7 @@ final class RolesFromNames {
     }
   }
 
-  private static <T> T named(ObjectNode one, Map<String, T> words, T otherwise) {
+  private static <T> T named(ObjectNode one, Map<String, T> words, T fallback) {
     String name = one.path("name").asText().toLowerCase(Locale.ROOT);
     String id = one.path("id").asText();
     for (Map.Entry<String, T> word : words.entrySet()) {
@@ -116,7 +116,7 @@ final class RolesFromNames {
         return word.getValue();
       }
     }
-    return otherwise;
+    return fallback;
   }
 
   /** The id with left for right, where there is such a thing. */

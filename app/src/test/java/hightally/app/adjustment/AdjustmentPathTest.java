@@ -32,7 +32,7 @@ class AdjustmentPathTest extends Pilot {
     JsonNode moved = move(at, last, turned.get("version").asInt()).json();
     Answer unlooked = close(at, moved.get("version").asInt());
     assertThat(unlooked.status()).isEqualTo(409);
-    assertThat(unlooked.body()).contains("Not looked at yet").contains("Rudder");
+    assertThat(unlooked.body()).contains("Not checked yet").contains("Rudder");
     JsonNode looked = lookedAt(at, moved);
     assertThat(move(at, 0, 0).status()).isEqualTo(409);
     assertThat(get(at + "/adjustment").json().get("step").asInt()).isEqualTo(last);
@@ -75,7 +75,7 @@ class AdjustmentPathTest extends Pilot {
     long flight = flight(at, 1, 6, -8, 0);
     Answer early = post(at + "/adjustment", beginning(flight));
     assertThat(early.status()).isEqualTo(409);
-    assertThat(early.body()).contains("Nothing is worth turning");
+    assertThat(early.body()).contains("No pushrod is worth turning");
     Map<String, Object> word =
         Map.of("phase", "flight", "control", "PITCH", "because", "flies as on rails");
     JsonNode standing = post(at + "/settled-words", word).json();
@@ -219,7 +219,7 @@ class AdjustmentPathTest extends Pilot {
     JsonNode wrong = verified(at, 14, 14, false, looked.get("version").asInt()).json();
     assertThat(wrong.get("undo").toString()).contains("Elevator").contains("turn");
     int now = wrong.get("version").asInt();
-    assertThat(close(at, now).body()).contains("Seen to move the wrong way: Elevator");
+    assertThat(close(at, now).body()).contains("Moved the wrong way: Elevator");
     JsonNode expected = null;
     for (JsonNode one : wrong.at("/verification")) {
       expected = one.get("surface").asText().equals("elevator") ? one : expected;

@@ -15,7 +15,7 @@ import hightally.core.signal.SignalPath;
 import java.util.List;
 
 /**
- * Whether stick back, cut, arming and failsafe give the pulse at which a controller stops, measured
+ * Whether closed throttle, cut, arming and failsafe give the pulse at which a controller stops, measured
  * at its socket: sub-trim, endpoints, reversal and a reverser in its lead included.
  */
 final class StopHazards {

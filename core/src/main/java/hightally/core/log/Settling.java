@@ -93,6 +93,15 @@ public final class Settling {
     return reading(one, phase).orElseThrow().trims().of(control);
   }
 
+  /** Which flight of its day it is, from 1; 0 for the only one. */
+  private int ofDay(FlownOnce flight) {
+    List<FlownOnce> day =
+        flights.stream()
+            .filter(one -> one.report().flownOn().equals(flight.report().flownOn()))
+            .toList();
+    return day.size() > 1 ? day.indexOf(flight) + 1 : 0;
+  }
+
   private TrimSeries series(String phase, Control control) {
     List<FlownOnce> flown =
         flights.stream().filter(one -> reading(one, phase).isPresent()).toList();
@@ -127,6 +136,7 @@ public final class Settling {
           new TrimPoint(
               one.flight(),
               one.report().flownOn(),
+              ofDay(one),
               clicks(one, phase, control),
               reason.isEmpty(),
               agreeing.contains(one),
@@ -312,7 +322,13 @@ public final class Settling {
             "from",
             last.report().flownOn(),
             "to",
-            agreeing.get(0).report().flownOn());
+            agreeing.get(0).report().flownOn(),
+            "first",
+            ofDay(last),
+            "second",
+            ofDay(agreeing.get(0)),
+            "sameDay",
+            last.report().flownOn().equals(agreeing.get(0).report().flownOn()));
     between.add(0, jump);
     between.add(Said.of("log.whatSlipped"));
     return Optional.of(Said.all(between.toArray(Said[]::new)));

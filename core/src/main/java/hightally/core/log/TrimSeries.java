@@ -63,11 +63,18 @@ public record TrimSeries(
    * One flight in a series.
    *
    * @param flight its number
+   * @param ofDay which flight of its day, from 1; 0 where it was the only one
    * @param clicks what stood in the transmitter
    * @param counts whether it counts now
    * @param agrees whether it is one of the newest that agree
    * @param why it does not count, in a few words; empty if it does
    */
   public record TrimPoint(
-      long flight, LocalDate flownOn, int clicks, boolean counts, boolean agrees, Said why) {}
+      long flight,
+      LocalDate flownOn,
+      int ofDay,
+      int clicks,
+      boolean counts,
+      boolean agrees,
+      Said why) {}
 }

@@ -16,7 +16,7 @@ import java.util.function.UnaryOperator;
  * @param cutWhen id of the condition under which the cut holds; empty for a cut of its own
  * @param cutPercent what the cut holds the motor at
  * @param armWhen id of the condition without which the motor stays cut; empty for none
- * @param releaseWithStickBack whether a cut lets go only with the stick back
+ * @param releaseWithStickBack whether a cut is released only with the throttle closed
  * @param failsafe per channel
  * @param throttleWarning whether switching on with the stick forward warns
  * @param startPositions of switches, demanded at switch-on

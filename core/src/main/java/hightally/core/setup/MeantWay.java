@@ -8,7 +8,7 @@ import hightally.core.quantity.Control;
 
 /**
  * What a stick means at a surface, by what the surface is and where: stick right is right wing
- * down, stick back is nose up, yaw right is nose right. No description changes that.
+ * down, up elevator is nose up, yaw right is nose right. No description changes that.
  */
 public final class MeantWay {
   private MeantWay() {}

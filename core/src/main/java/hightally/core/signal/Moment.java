@@ -10,7 +10,7 @@ import java.util.List;
  * What the pilot's hands do at one moment.
  *
  * @param roll plus is right wing down
- * @param pitch plus is nose up, stick back
+ * @param pitch plus is nose up, up elevator
  * @param yaw plus is nose right
  * @param throttle 0 closed, 1 full
  * @param throttleCut whether the cut holds the motor

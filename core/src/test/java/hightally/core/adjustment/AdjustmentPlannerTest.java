@@ -40,7 +40,8 @@ class AdjustmentPlannerTest {
     assertThat(left.exactMm()).isCloseTo(0.3769, within(2e-3));
     assertThat(left.steps()).isEqualTo(2);
     assertThat(left.direction()).isEqualTo(RodDirection.LENGTHEN);
-    assertThat(say(left.sentence())).startsWith("left: 1 turn out. Trailing edge goes up 1.7 mm.");
+    assertThat(say(left.sentence()))
+        .startsWith("left: 1 turn out. The trailing edge goes up 1.7 mm.");
   }
 
   @Example

@@ -57,7 +57,7 @@ class ConfirmationTest {
     Confirmation found = after(4, 1);
     assertThat(found.done()).isFalse();
     assertThat(say(found.words())).contains("2 more flights");
-    assertThat(say(after(-3, 2).words())).contains("one more flight");
+    assertThat(say(after(-3, 2).words())).contains("one more calm flight");
   }
 
   @Test

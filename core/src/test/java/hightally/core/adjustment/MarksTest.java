@@ -84,7 +84,7 @@ class MarksTest {
     long steps = rod(plan()).steps();
     for (double off : new double[] {1.5, -1.5, 3}) {
       AdjustmentPlan seen = plan(mark(steps, off));
-      // It stands so much off its mark: clicks the other way bring it back.
+      // It stands so much from its mark: clicks the other way bring it back.
       assertThat(seen.phases().get(0).exact().get(1))
           .isCloseTo(-off / perClick(), within(0.05 * Math.abs(off / perClick())));
       assertThat(adjusted(seen)).isEqualTo(adjusted(plan()));

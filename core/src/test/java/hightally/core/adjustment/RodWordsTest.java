@@ -24,8 +24,8 @@ class RodWordsTest {
     "BALL_LINK, 0.4, -1, 1 turn in, turn it clockwise",
     "TURNBUCKLE, 0.5, 4, ⅔ turn out, the rod gets longer",
     "TURNBUCKLE, 0.5, -8, 1⅓ turns in, the rod gets shorter",
-    "SLIDE, 0.5, 1, 'stopper 0.5 mm, rod longer', 'Loosen the stopper, slide, tighten.'",
-    "SLIDE, 0.5, -3, 'stopper 1.5 mm, rod shorter', 'Loosen the stopper, slide, tighten.'"
+    "SLIDE, 0.5, 1, 'stopper 0.5 mm, rod longer', 'Loosen the stopper, slide it, tighten it again.'",
+    "SLIDE, 0.5, -3, 'stopper 1.5 mm, rod shorter', 'Loosen the stopper, slide it, tighten it again.'"
   })
   void howFarAndWhichWay(RodEndKind kind, double pitch, long steps, String turn, String rotation) {
     RodEnd end = new RodEnd(kind, pitch);
@@ -45,10 +45,10 @@ class RodWordsTest {
     String up = say(RodWords.sentence(LEFT, change(3), false));
     assertThat(up)
         .isEqualTo(
-            "left: 1½ turns out. Trailing edge goes up 2.5 mm. 0.1 mm is left over, less than half a step.");
+            "left: 1½ turns out. The trailing edge goes up 2.5 mm. 0.1 mm remains, less than half a step can correct.");
     String down = say(RodWords.sentence(LEFT, change(-3), false));
-    assertThat(down).contains("1½ turns in. Trailing edge goes down 2.5 mm.");
-    assertThat(say(RodWords.sentence(LEFT, change(3), true))).contains("out on the slave rod.");
+    assertThat(down).contains("1½ turns in. The trailing edge goes down 2.5 mm.");
+    assertThat(say(RodWords.sentence(LEFT, change(3), true))).contains("out on the slave pushrod.");
     assertThat(up).doesNotContain("slave");
   }
 
@@ -58,7 +58,8 @@ class RodWordsTest {
     double exact = Math.toDegrees(Math.asin(0.6 / 12));
     assertThat(say(RodWords.sentence(LEFT, change(exact), false))).doesNotContain("left over");
     assertThat(say(RodWords.sentence(LEFT, change(0.4), false)))
-        .isEqualTo("left: leave the rod as it is. 0.3 mm is left over, less than half a step.");
+        .isEqualTo(
+            "left: leave the rod as it is. 0.3 mm remains, less than half a step can correct.");
     assertThat(say(RodWords.sentence(LEFT, change(0), true)))
         .isEqualTo("left: leave the slave rod as it is.");
   }

@@ -42,7 +42,7 @@ class WorkOrderTest {
     assertThat(steps.get(0).caution().isEmpty()).as("an unpowered model").isTrue();
     assertThat(say(steps.get(0).title())).contains("on the table");
     AdjustmentPlan motor = AdjustmentPlanner.plan(DemoModels.read("quillon"), new Trims(0, 12, 0));
-    assertThat(say(motor.steps().get(0).title())).isEqualTo("Make the motor harmless");
+    assertThat(say(motor.steps().get(0).title())).isEqualTo("Make the motor safe");
     assertThat(say(motor.steps().get(0).caution())).contains("propeller off");
     assertThat(say(steps.get(1).title())).isEqualTo("Trims in: pitch 16 clicks nose up");
     assertThat(say(steps.get(1).detail())).doesNotContain("stays in throughout");
@@ -118,7 +118,7 @@ class WorkOrderTest {
             .toList();
     assertThat(slaves)
         .isNotEmpty()
-        .allSatisfy(one -> assertThat(say(one.detail())).contains("This is the slave rod."));
+        .allSatisfy(one -> assertThat(say(one.detail())).contains("This is the slave pushrod."));
   }
 
   private static AdjustmentPlan planned(Setup setup, int pitch) {

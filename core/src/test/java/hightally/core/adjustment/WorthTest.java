@@ -46,7 +46,7 @@ class WorthTest {
         .orElseThrow();
   }
 
-  /** The plain way: turn the rods of a plan, and see which clicks the model needs then. */
+  /** The plain way: turn the pushrods of a plan, and see which clicks the model needs then. */
   @Test
   void whatIsLeftIsWhatTheTurnedModelNeeds() {
     Random random = new Random(15);
@@ -109,7 +109,7 @@ class WorthTest {
       }
     }
     assertThat(say(pitch(of(setup, new Trims(0, 1, 0))).words()))
-        .startsWith("Pitch stays at 1 click nose up: one step of the rod end is")
+        .startsWith("Pitch stays at 1 click nose up: one step of the clevis or ball link is")
         .contains("cannot do better than ±");
     assertThat(say(pitch(of(setup, new Trims(0, 12, 0))).words()))
         .startsWith("Pitch: 12 clicks nose up go into the rods");
@@ -163,7 +163,7 @@ class WorthTest {
         plain.ways().stream().filter(one -> one.surface().equals("elevator")).toList();
     assertThat(say(offered.stream().map(RodWay::words).toList()))
         .containsExactly(
-            "turn the end that is there",
+            "turn the existing end",
             "fit a turnbuckle first",
             "arm one tooth over, away from the surface");
     assertThat(offered).extracting(RodWay::chosen).containsExactly(true, false, false);

@@ -89,7 +89,7 @@ class CoachFlownTest {
 
   private static String table(List<Season> seasons) {
     StringBuilder text = new StringBuilder();
-    text.append("# The coach, flown by the simulated model\n\n");
+    text.append("# The coach, flown in the simulator\n\n");
     text.append(
         "Seeded models of four kinds, balanced and trimmed right before one to four faults were hidden in them, flown by the [simulated model](flight.md) and a pilot who reports what was measured and does what the coach says. Trouble is the sum of the strengths of everything the tests show, before and after, without what is a limit; the last column counts the models whose sum rose with the limits counted in. What a model shows without any fault and whatever is done is known to its pilot and not reported. A limit is a test that is not right and has no change: its lever is at its end, or was tried and is not the cause, or another test decides it. `CoachFlownTest` flies them; with `-Dpublish=true` it writes this page.\n\n");
     text.append(

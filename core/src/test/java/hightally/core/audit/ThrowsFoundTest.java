@@ -175,7 +175,7 @@ class ThrowsFoundTest {
     return way > 0 ? Math.max(one, other) : Math.min(one, other);
   }
 
-  /** A flap that only a lever moves is asked for one way; the lever does the rest. */
+  /** A flap that only a lever moves is commanded to one way; the lever does the rest. */
   @Property(tries = 40)
   void aLeverCarriesASurfaceToItsWish(@ForAll long seed) {
     Random random = new Random(seed);

@@ -89,7 +89,7 @@ class ScenePlayTest {
     Tally tally = TallyMaker.underWay(path, moved, 0, now.phase(), actual);
     double sum = tally.lines().stream().mapToDouble(TallyLine::mm).sum();
     assertThat(sum).isCloseTo(now.positions().travelMm()[0], within(1e-9));
-    assertThat(tally.lines()).extracting(line -> say(line.label())).contains("Still under way");
+    assertThat(tally.lines()).extracting(line -> say(line.label())).contains("Still moving");
   }
 
   @Test

@@ -92,7 +92,7 @@ class CoachTest {
     Snapshot now = as(BIPLANE);
     Coach.CoachPlan fresh = plan(now, List.of());
     assertThat(fresh.nextTest().orElseThrow().test().test()).isEqualTo(TrimTest.THROTTLE_CHANGE);
-    assertThat(say(fresh.goal())).isEqualTo("Throttle up and down: fly it and say what you saw.");
+    assertThat(say(fresh.goal())).isEqualTo("Throttle up and down: fly it and note what you saw.");
     assertThat(fresh.tests().get(1).openBefore()).isFalse();
     assertThat(fresh.tests().get(2).openBefore()).isTrue();
     Coach.CoachPlan later = plan(now, List.of(flown(TrimTest.THROTTLE_CHANGE, "", now)));

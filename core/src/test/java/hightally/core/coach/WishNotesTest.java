@@ -86,7 +86,7 @@ class WishNotesTest {
                 WishNotes.between(wishes(50, List.of(), new BalanceStation(110, 25, 0)), 110)
                     .orElseThrow()))
         .isEqualTo(
-            "With the balance at 110 mm: 25 % of expo on pitch, between the stations you have found.");
+            "With the balance at 110 mm: 25 % of expo on pitch, between the positions you have found.");
   }
 
   @Example

@@ -289,7 +289,7 @@ class TypedMovementsTest {
             0);
     Setup more = made.change().mixes(List.of(brakes("left"), along)).done();
     assertThat(TypedMovements.became(SignalPath.of(more.withTrims(new Trims(9, 9, 9))))).isEmpty();
-    // A longer arm: each has become a fifth more, about, and is set again where it was typed.
+    // A longer arm: each is now a fifth more, about, and is set again where it was typed.
     Surface left = made.surface("left").orElseThrow();
     Linkage linkage = left.rod().linkage();
     Setup drilled =

@@ -49,9 +49,9 @@ class ProgramRemovedTest {
     assertThat(removal.setup().conditions()).extracting(Condition::id).containsExactly("three");
     assertThat(say(removal.notes()))
         .contains(
-            "Mix “only” acts only in this phase: it goes too.",
-            "Mix “both” goes on in its other phases.",
-            "Condition “Elsewhere” is made of it: it goes too.");
+            "Mix “only” acts only in this phase, so it is removed too.",
+            "Mix “both” stays in its other phases.",
+            "Condition “Elsewhere” is built from it, so it is removed too.");
   }
 
   @Test
@@ -60,7 +60,7 @@ class ProgramRemovedTest {
         ProgramRemoved.of(new ProgramRemoved.RemovalAsked(used(), "three"));
     assertThat(removal.setup().phases()).hasSize(1);
     assertThat(removal.setup().conditions()).isEmpty();
-    assertThat(say(removal.notes())).contains("Phase “Thermal” is switched by it: it goes too.");
+    assertThat(say(removal.notes())).contains("Phase “Thermal”, so that is removed too.");
   }
 
   @Test

@@ -29,7 +29,7 @@ class DirectionMendTest {
   private static final String[] SURFACES = {"left", "right", "slave"};
 
   /**
-   * Whatever is turned round in the model or in its description: reversed servos, exchanged leads,
+   * Whatever is reversed in the model or in its description: reversed servos, exchanged leads,
    * turned horns, one of a pair, a driven surface, a share's sign; two servos with a channel each
    * or on one Y-lead. The guide is answered truthfully and told again after every change, as its
    * words say.

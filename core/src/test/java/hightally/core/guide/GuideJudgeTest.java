@@ -22,7 +22,7 @@ class GuideJudgeTest {
   /** What left and right elevon did on roll and on pitch; r is right, w is wrong. */
   @ParameterizedTest
   @CsvSource({
-    "r r r r, The right way",
+    "r r r r, The correct way",
     "w w r r, reverse this servo",
     "w r w r, their leads are exchanged",
     "r w r w, their leads are exchanged",
@@ -88,9 +88,9 @@ class GuideJudgeTest {
     assertThat(steps.get(0).id()).isEqualTo("power");
     assertThat(GuideGate.barred(PLAIN, List.of())).isEmpty();
     assertThat(say(StickWords.to(1, hightally.core.quantity.Control.PITCH, 1)))
-        .isEqualTo("left stick back, towards you");
+        .isEqualTo("left stick towards you");
     assertThat(say(StickWords.to(2, hightally.core.quantity.Control.PITCH, 1)))
-        .isEqualTo("right stick back, towards you");
+        .isEqualTo("right stick towards you");
     List<String> kinds = new ArrayList<>();
     steps.forEach(step -> kinds.add(step.id().split("/")[0]));
     assertThat(kinds).containsSubsequence("power", "seat", "flush", "direction");

@@ -32,7 +32,7 @@ class GuideMotorTest {
           motor-touch, starts-and-stops, true, as it should
           motor-touch, runs-at-rest, false, must not run at rest
           motor-touch, does-not-start, false, waits for its stop pulse
-          motor-way, right, true, The right way
+          motor-way, right, true, The correct way
           motor-way, wrong, false, Swap any two of the three leads
           failsafe, motor-runs-on, false, Store the failsafe again with channel 3 at −100 %
           failsafe, motor-stops, false, nothing here says so

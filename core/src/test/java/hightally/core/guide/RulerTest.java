@@ -136,7 +136,7 @@ class RulerTest {
       assertThat(asked.asks()).as("times " + factor).isTrue();
     }
     assertThat(GuideJudge.otherUnit(0, 12)).isFalse();
-    assertThat(GuideJudge.otherUnit(9, 0.9)).as("too small to tell").isFalse();
+    assertThat(GuideJudge.otherUnit(9, 0.9)).as("too small to be sure").isFalse();
     assertThat(GuideJudge.otherUnit(12, 1)).isTrue();
     assertThat(GuideJudge.otherUnit(20, 10)).isFalse();
     assertThat(judged(PLAIN, "flush/right", 50).asks()).as("as far as the chord").isTrue();

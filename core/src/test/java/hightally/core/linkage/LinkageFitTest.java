@@ -38,7 +38,7 @@ class LinkageFitTest {
     assertThat(found).filteredOn(one -> say(one.words()).contains("leans")).hasSize(2);
     assertThat(found).filteredOn(Explanation::explains).hasSize(2);
     // A lean alone cannot be explained away by the radius, and the plan is 12° out.
-    assertThat(say(found.get(2).words())).startsWith("Leans as planned");
+    assertThat(say(found.get(2).words())).startsWith("Angles as planned");
     assertThat(found.get(2).explains()).isFalse();
     // By hand: a half-millimetre ruler at 25 mm of travel knows the radius to some 3 %.
     assertThat(found.get(0).radiusPlusMinusMm()).isBetween(0.1, 0.6);

@@ -183,7 +183,7 @@ class SettlingTest {
             "too much wind",
             "the pilot was not sure",
             "left out: a gust",
-            "flown by the simulated model",
+            "flown in the simulator",
             "");
     assertThat(found.agreeing()).isEqualTo(1);
   }
@@ -303,7 +303,7 @@ class SettlingTest {
     TrimSeries taken = pitch(all(6, 7), List.of(), List.of(word));
     assertThat(taken.state()).isEqualTo(State.SETTLED);
     assertThat(taken.because()).isEqualTo("flies right");
-    assertThat(say(taken.words())).isEqualTo("Settled by your word: flies right");
+    assertThat(say(taken.words())).isEqualTo("Marked as settled by you: flies right");
     assertThat(pitch(all(6, 7, 12), List.of(), List.of(word)).settled()).isFalse();
     TrimSeries three = pitch(all(6, 7, 7), List.of(), List.of(word));
     assertThat(three.because()).isEmpty();

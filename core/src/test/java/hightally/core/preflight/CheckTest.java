@@ -53,7 +53,7 @@ class CheckTest {
             "4S 3300, pack A: balances at 118 mm (Leading edge of the upper wing, at the root),"
                 + " inside its range");
     assertThat(say(step(steps, "parts").lines()))
-        .contains("propeller tight, undamaged, blades in one track");
+        .contains("propeller tight, undamaged, blades tracking true");
     assertThat(say(step(steps, "on").lines())).anyMatch(one -> one.contains("at position 2"));
     assertThat(say(step(steps, "cut").caution())).contains("Never reach past a propeller");
     assertThat(say(step(steps, "weather").lines()).get(0)).isEqualTo("wind up to 5 m/s");

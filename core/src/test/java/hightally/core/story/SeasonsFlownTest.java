@@ -153,7 +153,7 @@ class SeasonsFlownTest {
         # Seasons flown blind
         Written by `SeasonsFlownTest` (`-Dpublish=true`). A pilot flies each model fourteen times and \
         does what its standing says, and nothing else: answers a question about a sign, tightens what \
-        is said to slip, measures what is asked for, agrees to a correction, does a work order with a \
+        is said to slip, measures what is commanded to, agrees to a correction, does a work order with a \
         gauge, going by the mark. The model flies by plain arithmetic with a four-bar of its own; its \
         warp, trims of the phases and the fault below are not in its description. The pilot is a click \
         off in a quarter of all readings, the gauge by 0.15 mm.
