@@ -49,7 +49,7 @@ const oneDirection = ORDER.map((feature, i) => ({
 }));
 
 export default ts.config(
-  { ignores: ["dist", "target", "node_modules", "src/api/generated"] },
+  { ignores: ["dist", "target", "node_modules", "src/api/generated", "src/words/generated"] },
   js.configs.recommended,
   ...ts.configs.strict,
   {

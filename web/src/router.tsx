@@ -4,6 +4,7 @@ import { NowherePage } from "./features/hangar/NowherePage";
 import { Shell } from "./features/hangar/Shell";
 import { Waiting } from "./ui/message";
 import { RouteFault } from "./ui/route-fault";
+import { say } from "@/words/generated/pages";
 
 type Page = () => React.ReactNode;
 
@@ -26,23 +27,39 @@ const page = (
   }) as RouteObject;
 
 const rig = [
-  page(undefined, "Rig", async () => (await import("./features/aircraft/SetupPage")).RigSetupPage),
+  page(
+    undefined,
+    say("router.rig"),
+    async () => (await import("./features/aircraft/SetupPage")).RigSetupPage,
+  ),
   page(
     "airframe",
-    "Airframe",
+    say("router.airframe"),
     async () => (await import("./features/rig/AirframePage")).AirframePage,
   ),
-  page("map", "Channel map", async () => (await import("./features/rig/MapPage")).MapPage),
+  page(
+    "map",
+    say("router.channelMap"),
+    async () => (await import("./features/rig/MapPage")).MapPage,
+  ),
   page(
     "map/wiring",
-    "Wiring sheet",
+    say("router.wiringSheet"),
     async () => (await import("./features/rig/WiringPage")).WiringPage,
   ),
-  page("set-up", "Bench set-up", async () => (await import("./features/rig/SetUpPage")).SetUpPage),
-  page("balance", "Balance", async () => (await import("./features/rig/BalancePage")).BalancePage),
+  page(
+    "set-up",
+    say("router.benchSetUp"),
+    async () => (await import("./features/rig/SetUpPage")).SetUpPage,
+  ),
+  page(
+    "balance",
+    say("router.balance"),
+    async () => (await import("./features/rig/BalancePage")).BalancePage,
+  ),
   page(
     "changes",
-    "Changed parts",
+    say("router.changedParts"),
     async () => (await import("./features/rig/ChangesPage")).ChangesPage,
   ),
 ];
@@ -50,42 +67,62 @@ const rig = [
 const program = [
   page(
     undefined,
-    "Program",
+    say("router.program"),
     async () => (await import("./features/aircraft/SetupPage")).ProgramSetupPage,
   ),
-  page("feel", "Feel", async () => (await import("./features/program/FeelPage")).FeelPage),
+  page(
+    "feel",
+    say("router.feel"),
+    async () => (await import("./features/program/FeelPage")).FeelPage,
+  ),
   page(
     "phases",
-    "Flight phases",
+    say("router.flightPhases"),
     async () => (await import("./features/program/PhasesPage")).PhasesPage,
   ),
-  page("mixes", "Mixes", async () => (await import("./features/program/MixesPage")).MixesPage),
-  page("power", "Power", async () => (await import("./features/program/PowerPage")).PowerPage),
+  page(
+    "mixes",
+    say("router.mixes"),
+    async () => (await import("./features/program/MixesPage")).MixesPage,
+  ),
+  page(
+    "power",
+    say("router.power"),
+    async () => (await import("./features/program/PowerPage")).PowerPage,
+  ),
   page(
     "switches",
-    "Switches",
+    say("router.switches"),
     async () => (await import("./features/program/SwitchesPage")).SwitchesPage,
   ),
   page(
     "hazards",
-    "Hazards",
+    say("router.hazards"),
     async () => (await import("./features/program/HazardsPage")).HazardsPage,
   ),
   page(
     "entry",
-    "Entry sheet",
+    say("router.entrySheet"),
     async () => (await import("./features/program/EntryPage")).EntryPage,
   ),
   page(
     "sheet",
-    "Setup sheet",
+    say("router.setupSheet"),
     async () => (await import("./features/program/SetupSheetPage")).SetupSheetPage,
   ),
 ];
 
 const check = [
-  page(undefined, "Bench", async () => (await import("./features/bench/BenchPage")).BenchPage),
-  page("scenes", "Scenes", async () => (await import("./features/bench/ScenesPage")).ScenesPage),
+  page(
+    undefined,
+    say("router.bench"),
+    async () => (await import("./features/bench/BenchPage")).BenchPage,
+  ),
+  page(
+    "scenes",
+    say("router.scenes"),
+    async () => (await import("./features/bench/ScenesPage")).ScenesPage,
+  ),
 ];
 
 const entry = async () => (await import("./features/flight/FlightEntryPage")).FlightEntryPage;
@@ -93,63 +130,77 @@ const entry = async () => (await import("./features/flight/FlightEntryPage")).Fl
 const fly = [
   page(
     undefined,
-    "Flights",
+    say("router.flights"),
     async () => (await import("./features/flight/FlightsPage")).FlightsPage,
   ),
-  page("new", "Log a flight", entry),
-  page("coach", "Trim flights", async () => (await import("./features/coach/CoachPage")).CoachPage),
+  page("new", say("router.logAFlight"), entry),
+  page(
+    "coach",
+    say("router.trimFlights"),
+    async () => (await import("./features/coach/CoachPage")).CoachPage,
+  ),
   page(
     "checks",
-    "Before the flight",
+    say("router.beforeTheFlight"),
     async () => (await import("./features/preflight/ChecksPage")).ChecksPage,
   ),
   page(
     "checks/:runId",
-    "Check",
+    say("router.check"),
     async () => (await import("./features/preflight/CheckRunPage")).CheckRunPage,
   ),
   page(
     "wishes",
-    "Purpose and pilot",
+    say("router.purposeAndPilot"),
     async () => (await import("./features/coach/WishesPage")).WishesPage,
   ),
   page(
     "card",
-    "Field card",
+    say("router.fieldCard"),
     async () => (await import("./features/flight/FieldCardPage")).FieldCardPage,
   ),
-  page(":flightId", "Correct a flight", entry),
+  page(":flightId", say("router.correctAFlight"), entry),
 ];
 
 const model = [
   { index: true, element: <Navigate to="rig" replace /> },
-  page("rig", "Rig", async () => (await import("./features/rig/RigPages")).RigPages, rig),
+  page(
+    "rig",
+    say("router.rig"),
+    async () => (await import("./features/rig/RigPages")).RigPages,
+    rig,
+  ),
   page(
     "program",
-    "Program",
+    say("router.program"),
     async () => (await import("./features/program/ProgramPages")).ProgramPages,
     program,
   ),
   page(
     "check",
-    "Check",
+    say("router.check"),
     async () => (await import("./features/bench/CheckPages")).CheckPages,
     check,
   ),
-  page("fly", "Fly", async () => (await import("./features/flight/FlyPages")).FlyPages, fly),
+  page(
+    "fly",
+    say("router.fly"),
+    async () => (await import("./features/flight/FlyPages")).FlyPages,
+    fly,
+  ),
   page(
     "adjust",
-    "Adjust",
+    say("router.adjust"),
     async () => (await import("./features/adjustment/AdjustPage")).AdjustPage,
   ),
   page(
     "adjust/sheet",
-    "Work order",
+    say("router.workOrder"),
     async () => (await import("./features/adjustment/WorkSheetPage")).WorkSheetPage,
   ),
   page(
     "revisions",
-    "Revisions",
+    say("router.revisions"),
     async () => (await import("./features/aircraft/RevisionsPage")).RevisionsPage,
   ),
 ];
@@ -163,51 +214,51 @@ export const router = createBrowserRouter([
       {
         path: "/",
         element: <HangarPage />,
-        handle: { title: "Hangar" },
+        handle: { title: say("router.hangar") },
         errorElement: <RouteFault />,
       },
       page(
         "/new",
-        "New model",
+        say("router.newModel"),
         async () => (await import("./features/hangar/NewModelPage")).NewModelPage,
       ),
       page(
         "/bring-in",
-        "Files",
+        say("router.files"),
         async () => (await import("./features/transfer/BringInPage")).BringInPage,
       ),
       page(
         "/settings",
-        "Settings",
+        say("router.settings"),
         async () => (await import("./features/settings/SettingsPage")).SettingsPage,
       ),
       page(
         "/let-in",
-        "Give this device access",
+        say("router.giveThisDeviceAccess"),
         async () => (await import("./features/settings/LetInPage")).LetInPage,
       ),
       page(
         "/school",
-        "Trim school",
+        say("router.trimSchool"),
         async () => (await import("./features/school/SchoolPage")).SchoolPage,
       ),
       page(
         "/school/:practiceId",
-        "Practice",
+        say("router.practice"),
         async () => (await import("./features/school/PracticePage")).PracticePage,
       ),
       page(
         "/school/:practiceId/hands-off",
-        "Hands off",
+        say("router.handsOff"),
         async () => (await import("./features/school/HandsOffPage")).HandsOffPage,
       ),
       page(
         "/models/:id",
-        "Model",
+        say("router.model"),
         async () => (await import("./features/aircraft/ModelLayout")).ModelLayout,
         model,
       ),
-      { path: "*", element: <NowherePage />, handle: { title: "No such page" } },
+      { path: "*", element: <NowherePage />, handle: { title: say("router.noSuchPage") } },
     ],
   },
 ]);

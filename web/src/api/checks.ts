@@ -4,6 +4,7 @@ import { answered, api, ApiError, NO_ANSWER, type Schemas } from "./client";
 import { useFieldWork } from "./field-work";
 import { send, stillWaits, useLetters, type Letter } from "./outbox";
 import { acknowledged, useOnceKey } from "./queries";
+import { say } from "@/words/generated/domain";
 
 export type CheckRun = Schemas["CheckRun"];
 export type CheckStep = Schemas["CheckStep"];
@@ -54,7 +55,7 @@ export const useCheckRun = (aircraftId: number, name: CheckName) =>
 export const useWaits = (name: CheckName) =>
   useLetters().some((one) => one.chain === chain(name) && stillWaits(one));
 
-const BEGINS = "A check begun";
+const BEGINS = say("checks.aCheckBegun");
 
 /** The checks of a model that were begun out of reach, and that the program does not know of yet. */
 export function useBegunHere(aircraftId: number) {
@@ -170,7 +171,7 @@ function answeredMeanwhile(run: CheckRun, answer: CheckAnswer): CheckRun {
 export const useAnswerStep = (aircraftId: number, name: CheckName) =>
   useFieldWork<CheckAnswer, CheckRun>({
     write: (body) => ({
-      words: "A check answer",
+      words: say("checks.aCheckAnswer"),
       body,
       ...work(aircraftId, name, "answers"),
     }),
@@ -181,7 +182,7 @@ export const useAnswerStep = (aircraftId: number, name: CheckName) =>
 export const useEndCheck = (aircraftId: number, name: CheckName) =>
   useFieldWork<number, CheckRun>({
     write: (version) => ({
-      words: "End of a check",
+      words: say("checks.endOfACheck"),
       body: { version },
       ...work(aircraftId, name, "end"),
     }),

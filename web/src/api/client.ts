@@ -1,6 +1,7 @@
 import createClient from "openapi-fetch";
 import { reached } from "./reach";
 import type { components, paths } from "./generated/schema";
+import { say } from "@/words/generated/domain";
 
 export type Schemas = components["schemas"];
 
@@ -66,7 +67,7 @@ export function problemOf(response: Response, body: unknown): ApiError {
   const problem = (body ?? {}) as { detail?: string; violations?: Violation[] };
   return new ApiError(
     response.status,
-    problem.detail ?? `The program answered with status ${response.status}.`,
+    problem.detail ?? say("client.programAnsweredStatus", { status: response.status }),
     problem.violations ?? [],
   );
 }

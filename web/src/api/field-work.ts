@@ -4,6 +4,7 @@ import type { Schemas } from "./client";
 import { onAnswer, pump, send, type Written } from "./outbox";
 import { acknowledged, openOrder, useOnceKey, type OpenAdjustment } from "./queries";
 import { onReturn } from "./reach";
+import { say } from "@/words/generated/domain";
 
 /** Work that is done where the program may be out of reach. */
 interface FieldWork<V, T> {
@@ -86,20 +87,25 @@ function useWork<V extends { version: number }>(
 }
 
 export const useGauge = (id: number) =>
-  useWork<Schemas["Measured"]>(id, "A gauge reading", "/gauge", (open) => open);
+  useWork<Schemas["Measured"]>(id, say("fieldWork.aGaugeReading"), "/gauge", (open) => open);
 
 export const useVerify = (id: number) =>
-  useWork<Schemas["Seeing"]>(id, "A surface checked", "/verified", (open, { verified }) => ({
-    ...open,
-    verification: open.verification.map((one) =>
-      one.surface === verified.surface && one.by === verified.by
-        ? { ...one, measured: verified, words: "" }
-        : one,
-    ),
-  }));
+  useWork<Schemas["Seeing"]>(
+    id,
+    say("fieldWork.aSurfaceChecked"),
+    "/verified",
+    (open, { verified }) => ({
+      ...open,
+      verification: open.verification.map((one) =>
+        one.surface === verified.surface && one.by === verified.by
+          ? { ...one, measured: verified, words: "" }
+          : one,
+      ),
+    }),
+  );
 
 export const useMark = (id: number) =>
-  useWork<Schemas["Marking"]>(id, "A turn of a pushrod", "/mark", (open, { mark }) => ({
+  useWork<Schemas["Marking"]>(id, say("fieldWork.turnPushrod"), "/mark", (open, { mark }) => ({
     ...open,
     // What bars the check of a rod is that nobody has said what came of turning it.
     bars: open.bars.map((bar, i) => {
@@ -113,7 +119,7 @@ export const useMark = (id: number) =>
   }));
 
 export const useMoveAdjustment = (id: number) =>
-  useWork<Schemas["Progress"]>(id, "A step of the work", "", (open, { step }) => ({
+  useWork<Schemas["Progress"]>(id, say("fieldWork.stepWork"), "", (open, { step }) => ({
     ...open,
     step,
   }));

@@ -4,6 +4,7 @@ import { day } from "@/domain/words";
 import type { Written } from "./outbox";
 import { useChange, useOnce } from "./queries";
 import { useFieldWork } from "./field-work";
+import { say } from "@/words/generated/domain";
 
 export type CoachSheet = Schemas["CoachSheet"];
 export type CoachStanding = CoachSheet["plan"]["tests"][number];
@@ -76,7 +77,7 @@ interface FlownHere {
 export const useAddFlown = (id: number) =>
   useFieldWork<FlownHere, unknown>({
     write: ({ flown, forms, checked }) => ({
-      words: `The flight of ${day(flown.report.flownOn)}`,
+      words: say("fly.theFlightOf", { day: day(flown.report.flownOn) }),
       method: "POST",
       path: `/api/aircraft/${id}/flights/flown${checked === "" ? "" : `?checked=${checked}`}`,
       body: flown,

@@ -3,6 +3,7 @@ import { secondsSince } from "@/domain/words";
 import { forget, keep, kept, shaped, type Keeping } from "@/domain/storage";
 import { type ApiError, problemOf } from "./client";
 import { reached } from "./reach";
+import { say } from "@/words/generated/domain";
 
 /**
  * What was entered and not yet taken by the program: kept in this browser before it is sent, sent in
@@ -217,8 +218,12 @@ function notTaken(letter: Letter, problem: ApiError): boolean {
   }
   const why = [
     problem.message,
-    ...problem.violations.map(
-      (one) => `${one.field} is ${one.value}; it must be ${one.requirement}`,
+    ...problem.violations.map((one) =>
+      say("outbox.isItMustBe", {
+        field: one.field,
+        value: one.value,
+        requirement: one.requirement,
+      }),
     ),
   ].join(" ");
   change((all) =>
@@ -227,7 +232,7 @@ function notTaken(letter: Letter, problem: ApiError): boolean {
       return one.key === letter.key
         ? { ...one, refused: why }
         : stands
-          ? { ...one, refused: "An earlier entry was not accepted." }
+          ? { ...one, refused: say("outbox.earlierEntryNotAccepted") }
           : one;
     }),
   );

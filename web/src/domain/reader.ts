@@ -1,4 +1,5 @@
 import { preference } from "./preference";
+import { say } from "@/words/generated/domain";
 
 /**
  * How this reader writes and reads numbers: lengths in millimetres or inches, with a decimal point or
@@ -96,4 +97,6 @@ export function several(text: string): string[] {
 
 /** What stands between several numbers, in words. */
 export const severalWords = () =>
-  decimalMark.now() === "comma" ? "with semicolons between" : "with commas between";
+  decimalMark.now() === "comma"
+    ? say("reader.withSemicolonsBetween")
+    : say("reader.withCommasBetween");

@@ -1,4 +1,5 @@
 import { day, figure, length, lengthFigure } from "./reader";
+import { say } from "@/words/generated/domain";
 
 /** Words and figures the way the whole page writes them; no number's meaning hangs on a bare sign. */
 
@@ -85,14 +86,14 @@ export function signedLength(mm: number, places: number): string {
 /** Which way clicks point: the words the core has for them. */
 const CLICK_WAYS: Record<ControlKey, readonly [plus: string, minus: string]> = {
   roll: ["right", "left"],
-  pitch: ["nose up", "nose down"],
-  yaw: ["nose right", "nose left"],
+  pitch: [say("words.noseUp"), say("words.noseDown")],
+  yaw: [say("words.noseRight"), say("words.noseLeft")],
 };
 
 /** Which way a control's clicks point. */
 export function clickWords(key: ControlKey, clicks: number): string {
   if (clicks === 0) {
-    return "at zero";
+    return say("words.atZero");
   }
   const [plus, minus] = CLICK_WAYS[key];
   const way = clicks > 0 ? plus : minus;
@@ -102,9 +103,9 @@ export function clickWords(key: ControlKey, clicks: number): string {
 
 /** The axis of a stick, from its minus end to its plus end. */
 export const STICK_ENDS: Record<Control, string> = {
-  ROLL: "aileron stick, left … right",
-  PITCH: "elevator stick, down … up",
-  YAW: "rudder stick, left … right",
+  ROLL: say("words.aileronStickLeftRight"),
+  PITCH: say("words.elevatorStickDownUp"),
+  YAW: say("words.rudderStickLeftRight"),
 };
 
 export { day, timeOfDay } from "./reader";
@@ -125,4 +126,4 @@ export const today = () => dateOf(new Date());
 
 /** The day of a flight; which of them where there were several. */
 export const dayAndFlight = (iso: string, ofDay: number) =>
-  ofDay === 0 ? day(iso) : `${day(iso)}, flight ${ofDay}`;
+  ofDay === 0 ? day(iso) : say("words.flight", { day: day(iso), ofDay });

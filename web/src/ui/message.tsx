@@ -1,4 +1,5 @@
 import { ApiError } from "@/api/client";
+import { Say, say } from "@/words/generated/ui";
 
 /** A failed call: what happened, field by field, and what to do. */
 export function Failure({ error }: { error: unknown }) {
@@ -12,11 +13,18 @@ export function Failure({ error }: { error: unknown }) {
         <p>{error.message}</p>
       ) : (
         <>
-          <p className="font-semibold">Not accepted, nothing was changed:</p>
+          <p className="font-semibold">{say("message.notAcceptedNothingChanged")}</p>
           <ul className="list-disc pl-5">
             {violations.map((one) => (
               <li key={one.field + one.requirement}>
-                <strong>{one.field}</strong> is {one.value}; it must be {one.requirement}.
+                <Say
+                  id="message.isItMustBe"
+                  values={{
+                    b: <strong>{one.field}</strong>,
+                    value: one.value,
+                    requirement: one.requirement,
+                  }}
+                />
               </li>
             ))}
           </ul>
@@ -30,12 +38,12 @@ export function Failure({ error }: { error: unknown }) {
 export function Outdated() {
   return (
     <p role="status" className="mt-2 text-soft">
-      The setup has changed since this was calculated: ask again.
+      {say("message.setupHasChangedSince")}
     </p>
   );
 }
 
 /** Shown while an answer is on its way. */
 export function Waiting({ what }: { what: string }) {
-  return <p className="p-6 text-soft">Loading {what} …</p>;
+  return <p className="p-6 text-soft">{say("message.loading", { what })}</p>;
 }

@@ -2,6 +2,7 @@ import { X } from "lucide-react";
 import { Dialog } from "radix-ui";
 import { useRef, type ReactNode } from "react";
 import { focusMain } from "./focus";
+import { say } from "@/words/generated/ui";
 
 interface Props {
   open: boolean;
@@ -43,7 +44,7 @@ export function Modal({ open, onOpen, title, description, wide = false, children
           <Dialog.Description className="mb-4 text-soft">{description}</Dialog.Description>
           {children}
           <Dialog.Close
-            aria-label="Close"
+            aria-label={say("modal.close")}
             className="absolute top-4 right-4 grid size-9 place-items-center rounded-card hover:bg-inset"
           >
             <X aria-hidden size={18} />

@@ -1,4 +1,5 @@
 import { Button } from "./button";
+import { say } from "@/words/generated/ui";
 
 interface Props {
   shown: number;
@@ -13,9 +14,9 @@ export function More({ shown, total, more, coming }: Props) {
   return more === undefined ? null : (
     <p className="flex items-center gap-3 pt-2 text-soft">
       <Button onClick={more} disabled={coming}>
-        {coming ? "Loading …" : "Show more"}
+        {coming ? say("more.loading") : say("more.showMore")}
       </Button>
-      {shown} of {total}
+      {say("more.of", { shown, total })}
     </p>
   );
 }

@@ -1,10 +1,15 @@
 import { shownIn, typedIn, unitSign } from "@/domain/units";
 import { z } from "zod";
 import type { Field } from "@/api/queries";
+import { say } from "@/words/generated/ui";
 
 /** The range in words: `1 to 150 mm`. */
 export const rangeWords = (field: Field) =>
-  `${shownIn(field.unit, field.min)} to ${shownIn(field.unit, field.max)}${field.unit === "NONE" ? "" : ` ${unitSign(field.unit)}`}`;
+  say("range.to", {
+    shownIn: shownIn(field.unit, field.min),
+    shownInOther: shownIn(field.unit, field.max),
+    unit: field.unit === "NONE" ? "" : ` ${unitSign(field.unit)}`,
+  });
 
 /** The core's own range as a schema for forms. */
 export function numberIn(field: Field) {
@@ -17,15 +22,17 @@ export function numberIn(field: Field) {
 export const textIn = (field: Field) =>
   z
     .string()
-    .min(field.min, `${field.label}: at least ${field.min} characters`)
-    .max(field.max, `${field.label}: at most ${field.max} characters`);
+    .min(field.min, say("range.atLeastCharacters", { label: field.label, min: field.min }))
+    .max(field.max, say("range.atMostCharacters", { label: field.label, max: field.max }));
 
 /** What is wrong with a typed number, or nothing; it may have a point or a comma. */
 export function problemOf(field: Field, text: string): string | undefined {
   const typed = text.trim();
   if (typed === "") {
-    return `${field.label} is missing: ${rangeWords(field)}`;
+    return say("range.isMissing", { label: field.label, range: rangeWords(field) });
   }
   const found = numberIn(field).safeParse(typedIn(field.unit, typed));
-  return found.success ? undefined : `${typed} is refused. ${found.error.issues[0]?.message ?? ""}`;
+  return found.success
+    ? undefined
+    : say("range.isRefused", { typed, message: found.error.issues[0]?.message ?? "" });
 }

@@ -1,5 +1,6 @@
 import { isRouteErrorResponse, Link, useRouteError } from "react-router";
 import { Button, buttonClass } from "./button";
+import { say } from "@/words/generated/ui";
 
 /** What stands in the place of a page that failed; everything around it goes on. */
 export function RouteFault() {
@@ -13,26 +14,26 @@ export function RouteFault() {
     >
       <h1 className="mb-2 text-xl">
         {missing
-          ? "That page does not exist"
+          ? say("routeFault.pageDoesNotExist")
           : lost
-            ? "This page could not be loaded"
-            : "This page has a fault"}
+            ? say("routeFault.pageCouldNotLoaded")
+            : say("routeFault.pageHasFault")}
       </h1>
       <p className="mb-4">
         {missing
-          ? "That page does not exist."
+          ? say("routeFault.pageDoesNotExistOr")
           : lost
-            ? "High Tally did not answer. Is it still running?"
-            : "This is a fault in High Tally, not your mistake. Nothing you typed is lost: your changes are kept and the other pages work."}
+            ? say("routeFault.highTallyDidNot")
+            : say("routeFault.faultHighTallyNot")}
       </p>
       <div className="flex flex-wrap gap-2">
         {!missing && (
           <Button look="main" onClick={() => location.reload()}>
-            Load it again
+            {say("routeFault.loadItAgain")}
           </Button>
         )}
         <Link to="/" className={buttonClass("plain")}>
-          To the hangar
+          {say("routeFault.toTheHangar")}
         </Link>
       </div>
     </section>

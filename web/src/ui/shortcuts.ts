@@ -1,5 +1,6 @@
 import { useEffect, useEffectEvent } from "react";
 import { useHotkeys } from "react-hotkeys-hook";
+import { say } from "@/words/generated/ui";
 
 interface Shortcut {
   /** As the keyboard library writes them; none where the part that has the focus listens itself. */
@@ -11,17 +12,29 @@ interface Shortcut {
 
 /** Every key the page knows; the list on "?" is made from this. */
 export const SHORTCUTS = {
-  help: { on: "?", keys: "?", what: "This list" },
+  help: { on: "?", keys: "?", what: say("shortcuts.thisList") },
   stick: {
     on: "",
-    keys: "Arrow keys",
-    what: "Move the focused stick, with Shift in fine steps; Home centres it",
+    keys: say("shortcuts.arrowKeys"),
+    what: say("shortcuts.moveFocusedStickShift"),
   },
-  surface: { on: "", keys: "Enter or Space", what: "Select the focused surface" },
-  undo: { on: "mod+z", keys: "Ctrl+Z", what: "Undo a change of the setup" },
-  redo: { on: "mod+shift+z", keys: "Ctrl+Shift+Z", what: "Redo a change of the setup" },
-  next: { on: "n,ArrowRight", keys: "N or →", what: "Next step of a work order or a bench set-up" },
-  back: { on: "b,ArrowLeft", keys: "B or ←", what: "One step back" },
+  surface: {
+    on: "",
+    keys: say("shortcuts.enterOrSpace"),
+    what: say("shortcuts.selectTheFocusedSurface"),
+  },
+  undo: { on: "mod+z", keys: say("shortcuts.ctrlZ"), what: say("shortcuts.undoChangeSetup") },
+  redo: {
+    on: "mod+shift+z",
+    keys: say("shortcuts.ctrlShiftZ"),
+    what: say("shortcuts.redoChangeSetup"),
+  },
+  next: {
+    on: "n,ArrowRight",
+    keys: say("shortcuts.nOr"),
+    what: say("shortcuts.nextStepWorkOrder"),
+  },
+  back: { on: "b,ArrowLeft", keys: say("shortcuts.bOr"), what: say("shortcuts.oneStepBack") },
 } satisfies Record<string, Shortcut>;
 
 type Name = keyof typeof SHORTCUTS;

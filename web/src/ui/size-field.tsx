@@ -1,5 +1,6 @@
 import { typed, written } from "@/domain/reader";
 import { useId, useState } from "react";
+import { say } from "@/words/generated/ui";
 
 interface Props {
   label: string;
@@ -48,7 +49,7 @@ export function SizeField({ label, hint, value, empty, onValue }: Props) {
         id={`${id}-hint`}
         className={`text-xs ${wrong ? "font-medium text-grounded" : "text-soft"}`}
       >
-        {wrong ? "a size, 0 or more" : hint}
+        {wrong ? say("sizeField.size0More") : hint}
       </span>
     </div>
   );

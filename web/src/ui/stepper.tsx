@@ -1,5 +1,6 @@
 import { Minus, Plus } from "lucide-react";
 import { useState } from "react";
+import { say } from "@/words/generated/ui";
 
 interface Props {
   label: string;
@@ -36,7 +37,7 @@ export function Stepper({
       <button
         type="button"
         className={button}
-        aria-label={`${label}: one less`}
+        aria-label={say("stepper.oneLess", { label })}
         disabled={value <= min}
         onClick={() => step(-1)}
       >
@@ -64,7 +65,7 @@ export function Stepper({
       <button
         type="button"
         className={button}
-        aria-label={`${label}: one more`}
+        aria-label={say("stepper.oneMore", { label })}
         disabled={value >= max}
         onClick={() => step(1)}
       >

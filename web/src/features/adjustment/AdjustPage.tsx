@@ -8,6 +8,7 @@ import { ConfirmationCard } from "./ConfirmationCard";
 import { LearnedCard } from "./LearnedCard";
 import { PlanView } from "./PlanView";
 import { WorkOrderView } from "./WorkOrderView";
+import { say } from "@/words/generated/adjustment";
 
 /** From trims to rods: what the flights say, what explains it, the plan, then the work order. */
 export function AdjustPage() {
@@ -18,7 +19,7 @@ export function AdjustPage() {
     return <Failure error={open.error ?? story.error} />;
   }
   if (open.data === undefined || story.data === undefined) {
-    return <Waiting what="the adjustment" />;
+    return <Waiting what={say("adjustPage.theAdjustment")} />;
   }
   if (open.data !== null) {
     return <WorkOrderView open={open.data} />;
@@ -31,12 +32,9 @@ export function AdjustPage() {
       {flown ? (
         <PlanView story={story.data} />
       ) : (
-        <Empty title="Fly it first">
-          <p>
-            Revision {standing.newest.number} has no flight yet. Trim it in the air, note the
-            clicks, and come back.
-          </p>
-          <LogLink to="../fly/new" label="Log a flight" />
+        <Empty title={say("adjustPage.flyItFirst")}>
+          <p>{say("adjustPage.revisionHasNoFlight", { number: standing.newest.number })}</p>
+          <LogLink to="../fly/new" label={say("adjustPage.logAFlight")} />
         </Empty>
       )}
     </div>

@@ -1,13 +1,14 @@
 import { Link } from "react-router";
 import type { Plan } from "@/api/queries";
 import { Card } from "@/ui/card";
+import { Say, say } from "@/words/generated/adjustment";
 
 /** What the new rods bring besides: findings that were not there, values that change in the transmitter. */
 export function AfterCards({ plan }: { plan: Plan }) {
   return (
     <>
       {plan.findings.length > 0 && (
-        <Card title="Checked again with the new pushrod lengths">
+        <Card title={say("afterCards.checkedAgainNewPushrod")}>
           <ul className="space-y-1" data-new-findings>
             {plan.findings.map((one) => (
               <li key={one.rule + one.surface} className="border-l-4 border-grounded pl-3">
@@ -18,7 +19,7 @@ export function AfterCards({ plan }: { plan: Plan }) {
         </Card>
       )}
       {plan.entries.length > 0 && (
-        <Card title="What changes on the transmitter" className="overflow-x-auto">
+        <Card title={say("afterCards.changesTransmitter")} className="overflow-x-auto">
           <table className="figures w-full text-sm" data-plan-entries>
             <tbody>
               {plan.entries.map((one) => (
@@ -32,11 +33,16 @@ export function AfterCards({ plan }: { plan: Plan }) {
             </tbody>
           </table>
           <p className="mt-1 text-sm text-soft">
-            From the flight to the new pushrod lengths. Once the work order is closed the{" "}
-            <Link to="../program/entry" className="underline underline-offset-2">
-              entry sheet
-            </Link>{" "}
-            lists them to tick off.
+            <Say
+              id="afterCards.flightNewPushrodLengths"
+              values={{
+                link: (words) => (
+                  <Link to="../program/entry" className="underline underline-offset-2">
+                    {words}
+                  </Link>
+                ),
+              }}
+            />
           </p>
         </Card>
       )}

@@ -1,6 +1,7 @@
 import type { Story } from "@/api/story";
 import { controlName, keyOf, type Control } from "@/domain/words";
 import { Card } from "@/ui/card";
+import { say } from "@/words/generated/adjustment";
 
 /** What the flights since the last adjustment say of it, against the prediction. */
 export function ConfirmationCard({ story }: { story: Story }) {
@@ -8,7 +9,7 @@ export function ConfirmationCard({ story }: { story: Story }) {
     return null;
   }
   return (
-    <Card title="Do the flights confirm the last adjustment?">
+    <Card title={say("confirmationCard.doFlightsConfirmLast")}>
       <ul className="space-y-1" data-confirmation>
         {story.confirmation.map((one) => (
           <li key={one.phase + one.control}>

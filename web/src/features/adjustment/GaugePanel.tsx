@@ -8,6 +8,7 @@ import { Button } from "@/ui/button";
 import { Failure } from "@/ui/message";
 import { TextLine } from "@/ui/text-line";
 import { WentChoice, type Went } from "./WentChoice";
+import { Say, say } from "@/words/generated/adjustment";
 
 interface Props {
   open: OpenAdjustment;
@@ -44,8 +45,10 @@ export function GaugePanel({ open, rod }: Props) {
   return (
     <div className="mt-5 space-y-3 border-t border-line pt-4 text-lg" data-gauge={rod.surface}>
       <p className="figures">
-        When the trim is zeroed, the edge should go{" "}
-        <strong>{travelWords(rod.zeroingMm, surface)}</strong> from its mark.
+        <Say
+          id="gaugePanel.whenTrimZeroedEdge"
+          values={{ b: <strong>{travelWords(rod.zeroingMm, surface)}</strong> }}
+        />
       </p>
       <form
         className="flex flex-wrap items-end gap-3"
@@ -57,60 +60,73 @@ export function GaugePanel({ open, rod }: Props) {
         }}
       >
         <TextLine
-          label={`It went, ${lengthSign()}`}
+          label={say("gaugePanel.itWent", { lengthSign: lengthSign() })}
           inputMode="decimal"
           width="w-28"
           value={text}
           onValue={setText}
         />
-        <WentChoice label="Which way" plus={plus} minus={minus} value={way} onValue={setWay} />
+        <WentChoice
+          label={say("gaugePanel.whichWay")}
+          plus={plus}
+          minus={minus}
+          value={way}
+          onValue={setWay}
+        />
         <Button type="submit" disabled={gauge.isPending || !ready}>
-          Compare
+          {say("gaugePanel.compare")}
         </Button>
         {known !== undefined && (
           <p className="figures">
-            It went {length(known.sizeMm, 1)} {known.way === "SAME" ? "" : known.way.toLowerCase()},
-            expected {travelWords(rod.zeroingMm, surface)}, within{" "}
-            {length(known.check.toleranceMm, 1)}:{" "}
-            <strong
-              className={
-                known.check.agree ? (known.check.tells ? "text-done" : "") : "text-grounded"
-              }
-            >
-              {known.check.agree
-                ? known.check.tells
-                  ? "they agree"
-                  : "too small to be sure"
-                : "they disagree"}
-            </strong>
-            {known.gauge.choice !== "OPEN" &&
-              (known.gauge.choice === "RULER"
-                ? " (turn the pushrod until the edge is at its mark)"
-                : " (a misreading)")}
+            <Say
+              id="gaugePanel.itWentExpectedWithin"
+              values={{
+                length: length(known.sizeMm, 1),
+                way: known.way === "SAME" ? "" : known.way.toLowerCase(),
+                travel: travelWords(rod.zeroingMm, surface),
+                lengthOther: length(known.check.toleranceMm, 1),
+                b: (
+                  <strong
+                    className={
+                      known.check.agree ? (known.check.tells ? "text-done" : "") : "text-grounded"
+                    }
+                  >
+                    {known.check.agree
+                      ? known.check.tells
+                        ? say("gaugePanel.theyAgree")
+                        : say("gaugePanel.tooSmallSure")
+                      : say("gaugePanel.theyDisagree")}
+                  </strong>
+                ),
+                choice: known.gauge.choice !== "OPEN",
+                choiceOther: known.gauge.choice === "RULER",
+              }}
+            />
           </p>
         )}
       </form>
       {gauge.isSuccess && gauge.data === undefined && (
         <p role="status" data-unjudged>
-          Noted. It will be compared once High Tally is online again.
+          {say("gaugePanel.notedWillComparedOnce")}
         </p>
       )}
       {gauge.isError && <Failure error={gauge.error} />}
       {known !== undefined && !known.check.agree && known.gauge.choice === "OPEN" && (
         <div className="border-l-4 border-grounded bg-inset px-4 py-3 text-base" data-disagrees>
-          <p className="font-semibold">Possible reasons</p>
+          <p className="font-semibold">{say("gaugePanel.possibleReasons")}</p>
           <ul className="list-disc pl-5">
             {known.check.explanations.map((one) => (
               <li key={one}>{one}</li>
             ))}
           </ul>
-          <p className="mt-2">
-            Measure once more, or choose one. Neither changes the description: the reading is used
-            together with all the others.
-          </p>
+          <p className="mt-2">{say("gaugePanel.measureOnceMoreChoose")}</p>
           <div className="mt-2 flex flex-wrap gap-2">
-            <Button onClick={() => decide("ARITHMETIC")}>A misreading: leave it out</Button>
-            <Button onClick={() => decide("RULER")}>The reading is correct: go by the mark</Button>
+            <Button onClick={() => decide("ARITHMETIC")}>
+              {say("gaugePanel.misreadingLeaveOut")}
+            </Button>
+            <Button onClick={() => decide("RULER")}>
+              {say("gaugePanel.readingCorrectGoMark")}
+            </Button>
           </div>
         </div>
       )}

@@ -4,6 +4,7 @@ import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { Failure } from "@/ui/message";
 import { Modal } from "@/ui/modal";
+import { say } from "@/words/generated/adjustment";
 
 /** Undoes a work order that is not closed: what was turned already has to be turned back. */
 export function GiveUp({ open }: { open: OpenAdjustment }) {
@@ -13,19 +14,19 @@ export function GiveUp({ open }: { open: OpenAdjustment }) {
   return (
     <div className="mt-6 text-right">
       <Button look="warn" onClick={() => setAsked(true)}>
-        Cancel the work order
+        {say("giveUp.cancelTheWorkOrder")}
       </Button>
       <Modal
         open={asked}
         onOpen={setAsked}
-        title="Cancel this work order?"
-        description="The setup stays as it was. Put the trims of the flight back into the transmitter."
+        title={say("giveUp.cancelThisWorkOrder")}
+        description={say("giveUp.setupStaysPutTrims")}
       >
         {open.undo.length === 0 ? (
-          <p>No pushrod has been turned up to this step.</p>
+          <p>{say("giveUp.noPushrodHasTurned")}</p>
         ) : (
           <>
-            <p>Already turned. Turn these back and fit the keepers:</p>
+            <p>{say("giveUp.alreadyTurnedTurnThese")}</p>
             <ul className="my-2 list-disc space-y-1 pl-5 text-lg font-medium" data-undo>
               {open.undo.map((one) => (
                 <li key={one}>{one}</li>
@@ -40,9 +41,9 @@ export function GiveUp({ open }: { open: OpenAdjustment }) {
             disabled={abandon.isPending}
             onClick={() => abandon.mutate(open.version)}
           >
-            {open.undo.length === 0 ? "Cancel it" : "All turned back: cancel it"}
+            {open.undo.length === 0 ? say("giveUp.cancelIt") : say("giveUp.allTurnedBackCancel")}
           </Button>
-          <Button onClick={() => setAsked(false)}>Continue it</Button>
+          <Button onClick={() => setAsked(false)}>{say("giveUp.continueIt")}</Button>
         </div>
       </Modal>
     </div>

@@ -7,6 +7,7 @@ import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Failure } from "@/ui/message";
 import { TextLine } from "@/ui/text-line";
+import { say } from "@/words/generated/adjustment";
 
 type Learned = Story["learned"];
 
@@ -19,7 +20,11 @@ export function LearnedCard({ story }: { story: Story }) {
   }
   return (
     <Card
-      title={named == null ? "A measurement would tell" : "What explains the measurements"}
+      title={
+        named == null
+          ? say("learnedCard.aMeasurementWouldTell")
+          : say("learnedCard.whatExplainsTheMeasurements")
+      }
       aside={<Weights learned={learned} />}
     >
       {named != null && <Named named={named} />}
@@ -31,9 +36,12 @@ export function LearnedCard({ story }: { story: Story }) {
 function Weights({ learned }: { learned: Learned }) {
   return learned.observations === 0 ? null : (
     <span className="figures text-sm text-soft" data-observations={learned.observations}>
-      {learned.observations} readings used together
-      {learned.explanations[0] !== undefined &&
-        `, ${percent(learned.explanations[0].probability)} %`}
+      {say("learnedCard.readingsUsedTogether", {
+        observations: learned.observations,
+        explanations:
+          learned.explanations[0] !== undefined &&
+          `, ${percent(learned.explanations[0].probability)} %`,
+      })}
     </span>
   );
 }
@@ -44,10 +52,7 @@ function Named({ named }: { named: NonNullable<Learned["named"]> }) {
   return (
     <div data-named={named.cause}>
       <p className="text-lg">{named.words}</p>
-      <p className="mb-2 text-sm text-soft">
-        If you agree, the description is corrected. The model itself has not changed, so all flights
-        still count.
-      </p>
+      <p className="mb-2 text-sm text-soft">{say("learnedCard.ifAgreeDescriptionCorrected")}</p>
       <Button
         look="main"
         disabled={correct.isPending}
@@ -59,7 +64,7 @@ function Named({ named }: { named: NonNullable<Learned["named"]> }) {
           })
         }
       >
-        Correct the description
+        {say("learnedCard.correctTheDescription")}
       </Button>
       {correct.isError && <Failure error={correct.error} />}
     </div>
@@ -86,14 +91,14 @@ function Measure({ next }: { next: NonNullable<Learned["next"]> }) {
       <p>{next.words}</p>
       <div className="flex flex-wrap items-end gap-2">
         <TextLine
-          label={`The trailing edge went, ${lengthSign()}`}
+          label={say("learnedCard.theTrailingEdgeWent", { lengthSign: lengthSign() })}
           inputMode="decimal"
           width="w-32"
           value={text}
           onValue={setText}
         />
         <Button type="submit" look="main" disabled={measured.isPending}>
-          Note it
+          {say("learnedCard.noteIt")}
         </Button>
       </div>
       {measured.isError && <Failure error={measured.error} />}

@@ -9,6 +9,7 @@ import { Failure } from "@/ui/message";
 import { Stepper } from "@/ui/stepper";
 import { TextLine } from "@/ui/text-line";
 import { WentChoice, type Went } from "./WentChoice";
+import { Say, say } from "@/words/generated/adjustment";
 
 const MOST = 40;
 
@@ -27,13 +28,12 @@ export function MarkPanel({ open, rod }: { open: OpenAdjustment; rod: PlannedRod
   const { unit } = rod;
   const words = (count: number) =>
     count === 0
-      ? `no ${unit}`
-      : `${size(count, 0)} ${unit}, pushrod ${count > 0 ? "longer" : "shorter"}`;
+      ? say("markPanel.no", { unit })
+      : say("markPanel.pushrod", { size: size(count, 0), unit, count: count > 0 });
   return (
     <div className="mt-5 space-y-3 border-t border-line pt-4 text-lg" data-mark={rod.surface}>
       <p>
-        <strong>At the mark?</strong> If it is off by more than half a step, turn one more. Then
-        note how many it took.
+        <Say id="markPanel.markIfOffMore" values={{ b: (words) => <strong>{words}</strong> }} />
       </p>
       <form
         className="flex flex-wrap items-end gap-4"
@@ -48,9 +48,9 @@ export function MarkPanel({ open, rod }: { open: OpenAdjustment; rod: PlannedRod
         }}
       >
         <div className="w-64">
-          <p className="text-center text-sm text-soft">It took</p>
+          <p className="text-center text-sm text-soft">{say("markPanel.itTook")}</p>
           <Stepper
-            label="Turned"
+            label={say("markPanel.turned")}
             unit={unit}
             words={words(steps)}
             value={steps}
@@ -61,8 +61,8 @@ export function MarkPanel({ open, rod }: { open: OpenAdjustment; rod: PlannedRod
         </div>
         <div className="flex flex-wrap items-end gap-3">
           <WentChoice
-            label="Edge is off its mark"
-            same="at its mark"
+            label={say("markPanel.edgeOffMark")}
+            same={say("markPanel.atItsMark")}
             plus={plus}
             minus={minus}
             value={way}
@@ -70,7 +70,7 @@ export function MarkPanel({ open, rod }: { open: OpenAdjustment; rod: PlannedRod
           />
           {way !== "SAME" && (
             <TextLine
-              label={`Off its mark, ${lengthSign()}`}
+              label={say("markPanel.offItsMark", { lengthSign: lengthSign() })}
               inputMode="decimal"
               width="w-28"
               value={text}
@@ -79,14 +79,16 @@ export function MarkPanel({ open, rod }: { open: OpenAdjustment; rod: PlannedRod
           )}
         </div>
         <Button type="submit" look="main" disabled={mark.isPending || !ready}>
-          {way === "SAME" ? "At the mark" : "Off the mark: note it"}
+          {way === "SAME" ? say("markPanel.atTheMark") : say("markPanel.offMarkNote")}
         </Button>
       </form>
       {seen !== undefined && (
         <p role="status" className="text-done" data-marked={seen.steps}>
-          Noted: {words(seen.steps)},{" "}
-          {seen.offMm === 0 ? "at the mark" : `${travelWords(seen.offMm, surface ?? false)} off it`}
-          .
+          {say("markPanel.noted", {
+            words: words(seen.steps),
+            offMm: seen.offMm === 0,
+            travel: travelWords(seen.offMm, surface ?? false),
+          })}
         </p>
       )}
       {mark.isError && <Failure error={mark.error} />}

@@ -3,24 +3,29 @@ import type { Plan } from "@/api/queries";
 import { CONTROL_KEYS, clickWords, controlName, isNothing, travelWords } from "@/domain/words";
 import { useModel } from "@/features/model/model";
 import { Card } from "@/ui/card";
+import { say } from "@/words/generated/adjustment";
 
 /** Every phase with the new rods: clicks before and after, what each surface is off by, the throws. */
+/** What an endpoint has to be; none where no endpoint brings the throw back. */
+const endpoint = (percent: number | null | undefined) =>
+  percent == null ? say("phasesAfter.cannot") : figure(percent, 1);
+
 export function PhasesAfter({ plan }: { plan: Plan }) {
   const { draft } = useModel();
   const wayOf = (id: string) => draft.present.surfaces.find((one) => one.id === id) ?? false;
   return (
     <>
-      <Card title="Every phase still flies as trimmed" className="overflow-x-auto">
+      <Card title={say("phasesAfter.everyPhaseStillFlies")} className="overflow-x-auto">
         <table className="figures w-full text-sm" data-phases-after>
           <thead>
             <tr className="border-b border-ink text-left">
-              <th className="py-1 font-medium text-soft">Phase</th>
+              <th className="py-1 font-medium text-soft">{say("phasesAfter.phase")}</th>
               {CONTROL_KEYS.map((key) => (
                 <th key={key} className="py-1 font-medium text-soft">
                   {controlName(key)}
                 </th>
               ))}
-              <th className="py-1 font-medium text-soft">Off by</th>
+              <th className="py-1 font-medium text-soft">{say("phasesAfter.offBy")}</th>
             </tr>
           </thead>
           <tbody>
@@ -28,7 +33,7 @@ export function PhasesAfter({ plan }: { plan: Plan }) {
               <tr key={phase.phase} className="border-b border-line align-top">
                 <td className="py-1">
                   <strong>{phase.name}</strong>
-                  {phase.reference && " (into the pushrods)"}
+                  {phase.reference && ` ${say("phasesAfter.intoThePushrods")}`}
                 </td>
                 {CONTROL_KEYS.map((key) => (
                   <td key={key} className="py-1">
@@ -57,14 +62,16 @@ export function PhasesAfter({ plan }: { plan: Plan }) {
         </table>
       </Card>
       {plan.throwChanges.length > 0 && (
-        <Card title="Full travel with the new pushrod lengths" className="overflow-x-auto">
+        <Card title={say("phasesAfter.fullTravelNewPushrod")} className="overflow-x-auto">
           <table className="figures w-full text-sm">
             <thead>
               <tr className="border-b border-ink text-left">
-                <th className="py-1 font-medium text-soft">Surface</th>
-                <th className="py-1 font-medium text-soft">One way</th>
-                <th className="py-1 font-medium text-soft">The other</th>
-                <th className="py-1 font-medium text-soft">Endpoints that restore it</th>
+                <th className="py-1 font-medium text-soft">{say("phasesAfter.surface")}</th>
+                <th className="py-1 font-medium text-soft">{say("phasesAfter.oneWay")}</th>
+                <th className="py-1 font-medium text-soft">{say("phasesAfter.theOther")}</th>
+                <th className="py-1 font-medium text-soft">
+                  {say("phasesAfter.endpointsThatRestoreIt")}
+                </th>
               </tr>
             </thead>
             <tbody>
@@ -80,9 +87,11 @@ export function PhasesAfter({ plan }: { plan: Plan }) {
                     {travelWords(one.minusAfter, wayOf(one.surface))}
                   </td>
                   <td className="py-1">
-                    channel {one.channel}:{" "}
-                    {one.endpointLow == null ? "cannot" : figure(one.endpointLow, 1)} /{" "}
-                    {one.endpointHigh == null ? "cannot" : figure(one.endpointHigh, 1)} %
+                    {say("phasesAfter.channel", {
+                      channel: one.channel,
+                      low: endpoint(one.endpointLow),
+                      high: endpoint(one.endpointHigh),
+                    })}
                   </td>
                 </tr>
               ))}

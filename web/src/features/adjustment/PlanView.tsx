@@ -10,6 +10,7 @@ import { Failure, Waiting } from "@/ui/message";
 import { AfterCards } from "./AfterCards";
 import { PhasesAfter } from "./PhasesAfter";
 import { RodRow } from "./RodRow";
+import { say } from "@/words/generated/adjustment";
 
 const PROPOSED: PlanWish = { reference: "", presetsTakeUp: false, leave: [], means: [] };
 
@@ -20,7 +21,11 @@ export function PlanView({ story }: { story: Story }) {
   const found = usePlan(standing.id, wish);
   const begin = useBeginPlanned(standing.id);
   if (found.data === undefined) {
-    return found.isError ? <Failure error={found.error} /> : <Waiting what="the plan" />;
+    return found.isError ? (
+      <Failure error={found.error} />
+    ) : (
+      <Waiting what={say("planView.thePlan")} />
+    );
   }
   const { plan, reference } = found.data;
   const phases = draft.present.phases;
@@ -28,7 +33,7 @@ export function PlanView({ story }: { story: Story }) {
     <div className="space-y-3">
       <div className="flex flex-wrap items-center justify-between gap-x-4 gap-y-2">
         <h2 className="text-xl">
-          {plan == null ? story.waiting : "Move the trims into the linkages"}
+          {plan == null ? story.waiting : say("planView.moveTrimsIntoLinkages")}
         </h2>
         {plan != null && (
           <Button
@@ -37,7 +42,7 @@ export function PlanView({ story }: { story: Story }) {
             onClick={() => begin.mutate({ flightId: found.data.flight, wish })}
             disabled={begin.isPending || begin.isSuccess || found.isPlaceholderData}
           >
-            Start at the bench
+            {say("planView.startAtTheBench")}
           </Button>
         )}
       </div>
@@ -45,14 +50,14 @@ export function PlanView({ story }: { story: Story }) {
       <div className="flex flex-wrap items-end gap-x-5 gap-y-2">
         {phases.length > 1 && (
           <Choice
-            label="Phase whose trims go into the linkages"
+            label={say("planView.phaseWhoseTrimsGo")}
             value={reference}
             onValue={(value) => setWish({ ...wish, reference: value })}
             options={phases.map(
               (one) =>
                 [
                   one.id,
-                  `${one.name}${one.id === story.reference ? " (flown most)" : ""}`,
+                  `${one.name}${one.id === story.reference ? ` ${say("planView.flownMost")}` : ""}`,
                 ] as const,
             )}
           />
@@ -60,7 +65,7 @@ export function PlanView({ story }: { story: Story }) {
         {phases.length > 1 && (
           <Check
             className="h-9"
-            label="Presets correct what the pushrods leave"
+            label={say("planView.presetsCorrectPushrodsLeave")}
             checked={wish.presetsTakeUp}
             onChecked={(on) => setWish({ ...wish, presetsTakeUp: on })}
           />
@@ -89,7 +94,7 @@ export function PlanView({ story }: { story: Story }) {
             </ul>
           </Card>
           {plan.remedies.length > 0 && (
-            <Card title="Check this before you turn a pushrod">
+            <Card title={say("planView.checkBeforeTurnPushrod")}>
               <ul className="list-disc space-y-1 pl-5" data-remedies>
                 {plan.remedies.map((one) => (
                   <li key={one.surface + one.kind}>{one.words}</li>
@@ -99,9 +104,7 @@ export function PlanView({ story }: { story: Story }) {
           )}
           <PhasesAfter plan={plan} />
           <AfterCards plan={plan} />
-          <p className="text-soft">
-            One step at a time; you can stop and carry on later. The setup changes only at the end.
-          </p>
+          <p className="text-soft">{say("planView.oneStepTimeCan")}</p>
         </>
       )}
     </div>
@@ -119,7 +122,7 @@ interface WorthProps {
 function WorthCard({ found, story, wish, onWish }: WorthProps) {
   const here = story.series.filter((one) => one.phase === found.reference);
   return (
-    <Card title="What is worth turning">
+    <Card title={say("planView.whatIsWorthTurning")}>
       <ul className="space-y-1.5" data-worth>
         {here.map((one) => {
           const name = controlName(keyOf(one.control as Control));
@@ -134,14 +137,14 @@ function WorthCard({ found, story, wish, onWish }: WorthProps) {
               {verdict === undefined ? (
                 <p className="text-soft">
                   <strong>{name}:</strong>{" "}
-                  {left ? "stays in the transmitter, as you chose." : one.words}
+                  {left ? say("planView.staysTransmitterChose") : one.words}
                 </p>
               ) : (
                 <p className={verdict.worth ? "font-medium" : "text-soft"}>{verdict.words}</p>
               )}
               {(verdict?.worth === true || left) && (
                 <Check
-                  label={`Leave ${name.toLowerCase()} in the transmitter`}
+                  label={say("planView.leaveInTheTransmitter", { name: name.toLowerCase() })}
                   checked={left}
                   onChecked={(on) =>
                     onWish({

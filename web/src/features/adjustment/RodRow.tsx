@@ -4,6 +4,7 @@ import { size, travelWords, sizeOf } from "@/domain/words";
 import { useModel } from "@/features/model/model";
 import { Choice } from "@/ui/choice";
 import { TurnDrawing } from "./TurnDrawing";
+import { say } from "@/words/generated/adjustment";
 
 interface Props {
   rod: PlannedRod;
@@ -31,7 +32,7 @@ export function RodRow({ rod, ways, wish, onWish }: Props) {
         {ways.length > 0 && (
           <div className="mt-2 max-w-80">
             <Choice
-              label="Method"
+              label={say("rodRow.method")}
               value={String(ways.findIndex((one) => one.chosen))}
               options={ways.map((one, i) => [String(i), one.words] as const)}
               onValue={choose}
@@ -42,13 +43,19 @@ export function RodRow({ rod, ways, wish, onWish }: Props) {
       <p className="figures text-sm text-soft sm:text-right">
         {rod.steps !== 0 && (
           <>
-            {sizeOf(rod.appliedMm, 2)} {rod.appliedMm > 0 ? "longer" : "shorter"} (exactly{" "}
-            {size(rod.turnsExact, 2)})
+            {say("rodRow.sizeOf", {
+              sizeOf: sizeOf(rod.appliedMm, 2),
+              appliedMm: rod.appliedMm > 0,
+              size: size(rod.turnsExact, 2),
+            })}
             <br />
           </>
         )}
-        Trailing edge {travelWords(rod.todayMm, way)} → {travelWords(rod.afterMm, way)}, in flight{" "}
-        {travelWords(rod.targetMm, way)}
+        {say("rodRow.trailingEdgeInFlight", {
+          travel: travelWords(rod.todayMm, way),
+          travelOther: travelWords(rod.afterMm, way),
+          travelThird: travelWords(rod.targetMm, way),
+        })}
       </p>
       {rod.steps !== 0 && (
         <div className="sm:order-first sm:row-span-2 [&_figure]:w-40">

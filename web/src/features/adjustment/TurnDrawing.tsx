@@ -1,6 +1,7 @@
 import type { PlannedRod } from "@/api/queries";
 import { directionWord, type Way } from "@/domain/words";
 import { turnWords } from "./turn-words";
+import { say } from "@/words/generated/adjustment";
 
 interface Props {
   rod: PlannedRod;
@@ -63,10 +64,10 @@ export function TurnDrawing({ rod, way }: Props) {
         </text>
         <Edge plus={moves > 0} />
         <text x={180} y={136} fontSize={14} textAnchor="middle" fill="var(--soft)">
-          edge {directionWord(way, moves)}
+          {say("turnDrawing.edge", { direction: directionWord(way, moves) })}
         </text>
         <text x={70} y={136} fontSize={14} textAnchor="middle" fill="var(--soft)">
-          {turning ? "seen from the surface" : ""}
+          {turning ? say("turnDrawing.seenFromTheSurface") : ""}
         </text>
       </svg>
     </figure>

@@ -7,6 +7,7 @@ import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { Failure } from "@/ui/message";
 import { TextLine } from "@/ui/text-line";
+import { Say, say } from "@/words/generated/adjustment";
 
 type Expected = OpenAdjustment["verification"][number];
 
@@ -45,10 +46,19 @@ function Surface({ open, expected }: { open: OpenAdjustment; expected: Expected 
   return (
     <li className="py-3" data-verify-surface={expected.surface} data-by={expected.by}>
       <p className="text-lg">
-        <strong>{expected.name}</strong>: {expected.how}. First {expected.first.toLowerCase()}.{" "}
-        <span className="figures text-soft">
-          Expected {length(expected.plusMm, 1)} {up}, {length(expected.minusMm, 1)} {down}.
-        </span>
+        <Say
+          id="verifyPanel.firstExpected"
+          values={{
+            b: <strong>{expected.name}</strong>,
+            how: expected.how,
+            first: expected.first.toLowerCase(),
+            length: length(expected.plusMm, 1),
+            up,
+            lengthOther: length(expected.minusMm, 1),
+            down,
+            span: (words) => <span className="figures text-soft">{words}</span>,
+          }}
+        />
       </p>
       <form
         className="flex flex-wrap items-end gap-2"
@@ -72,10 +82,10 @@ function Surface({ open, expected }: { open: OpenAdjustment; expected: Expected 
           onValue={setMinus}
         />
         <Button type="submit" disabled={verify.isPending}>
-          Correct way
+          {say("verifyPanel.correctWay")}
         </Button>
         <Button look="warn" onClick={() => save(false)} disabled={verify.isPending}>
-          Wrong way
+          {say("verifyPanel.wrongWay")}
         </Button>
       </form>
       {expected.measured != null && expected.words !== "" && (
@@ -89,7 +99,7 @@ function Surface({ open, expected }: { open: OpenAdjustment; expected: Expected 
       )}
       {verify.isSuccess && verify.data === undefined && (
         <p role="status" data-unjudged>
-          Noted. It will be checked once High Tally is online again.
+          {say("verifyPanel.notedWillCheckedOnce")}
         </p>
       )}
       {verify.isError && <Failure error={verify.error} />}

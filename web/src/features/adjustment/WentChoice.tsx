@@ -1,4 +1,5 @@
 import { useId } from "react";
+import { say } from "@/words/generated/adjustment";
 
 export type Went = "UP" | "DOWN" | "RIGHT" | "LEFT" | "SAME";
 
@@ -13,7 +14,14 @@ interface Props {
 }
 
 /** Which way a trailing edge went: picked as a word, never typed as a sign. */
-export function WentChoice({ label, plus, minus, same = "the same", value, onValue }: Props) {
+export function WentChoice({
+  label,
+  plus,
+  minus,
+  same = say("wentChoice.theSame"),
+  value,
+  onValue,
+}: Props) {
   const name = useId();
   const ways = [
     [plus.toUpperCase() as Went, plus],

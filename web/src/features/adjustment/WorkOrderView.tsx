@@ -16,6 +16,7 @@ import { GiveUp } from "./GiveUp";
 import { TextLine } from "@/ui/text-line";
 import { MarkPanel } from "./MarkPanel";
 import { TurnDrawing } from "./TurnDrawing";
+import { say } from "@/words/generated/adjustment";
 
 /** One step at a time, to be read from a metre away. */
 export function WorkOrderView({ open }: { open: OpenAdjustment }) {
@@ -54,12 +55,12 @@ export function WorkOrderView({ open }: { open: OpenAdjustment }) {
   return (
     <div className="mx-auto max-w-4xl">
       <div className="mb-3 flex items-center gap-3">
-        <PartDone label="Work order" hidden done={done} of={steps.length} />
+        <PartDone label={say("workOrderView.workOrder")} hidden done={done} of={steps.length} />
         <span className="figures text-soft">
-          Step {open.step + 1} of {steps.length}, {done} done
+          {say("workOrderView.stepOfDone", { step: open.step + 1, steps: steps.length, done })}
         </span>
         <Link to="sheet" className="underline underline-offset-2">
-          On paper
+          {say("workOrderView.onPaper")}
         </Link>
       </div>
       <article
@@ -93,7 +94,7 @@ export function WorkOrderView({ open }: { open: OpenAdjustment }) {
       </article>
       {last && away && (
         <p role="status" className="mt-3 border-l-4 border-tag bg-sheet px-4 py-2">
-          The new revision is saved once High Tally is online again and has checked what you saw.
+          {say("workOrderView.newRevisionSavedOnce")}
         </p>
       )}
       {barred !== "" && (
@@ -103,14 +104,14 @@ export function WorkOrderView({ open }: { open: OpenAdjustment }) {
       )}
       {last && open.notAsPlanned.length > 0 && (
         <div className="mt-3 border-l-4 border-grounded bg-sheet px-4 py-2" data-not-as-planned>
-          <p className="font-semibold">Not as planned:</p>
+          <p className="font-semibold">{say("workOrderView.notAsPlanned")}</p>
           <ul className="list-disc pl-5">
             {open.notAsPlanned.map((one) => (
               <li key={one}>{one}</li>
             ))}
           </ul>
           <TextLine
-            label="Reason for closing it like this"
+            label={say("workOrderView.reasonClosingLike")}
             value={because}
             onValue={setBecause}
             maxLength={200}
@@ -120,11 +121,11 @@ export function WorkOrderView({ open }: { open: OpenAdjustment }) {
       {[move, close].map((one, i) => one.isError && <Failure key={i} error={one.error} />)}
       <div className="mt-4 grid grid-cols-2 gap-3">
         <Button large onClick={() => go(open.step - 1)} disabled={open.step === 0 || busy}>
-          Back
+          {say("workOrderView.back")}
         </Button>
         {last ? (
           <Button look="main" large onClick={finish} disabled={busy || away || unexplained}>
-            Done: save revision {standing.newest.number + 1}
+            {say("workOrderView.doneSaveRevision", { number: standing.newest.number + 1 })}
           </Button>
         ) : (
           <Button
@@ -133,7 +134,7 @@ export function WorkOrderView({ open }: { open: OpenAdjustment }) {
             onClick={() => go(open.step + 1)}
             disabled={busy || barred !== ""}
           >
-            Next
+            {say("workOrderView.next")}
           </Button>
         )}
       </div>

@@ -7,6 +7,7 @@ import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { Empty } from "@/ui/card";
 import { Failure, Waiting } from "@/ui/message";
+import { say } from "@/words/generated/adjustment";
 
 const BOX = "border border-ink p-1 align-top";
 
@@ -15,10 +16,18 @@ export function WorkSheetPage() {
   const { standing, draft } = useModel();
   const open = useOpenAdjustment(standing.id);
   if (open.data === undefined) {
-    return open.isError ? <Failure error={open.error} /> : <Waiting what="the work order" />;
+    return open.isError ? (
+      <Failure error={open.error} />
+    ) : (
+      <Waiting what={say("workSheetPage.theWorkOrder")} />
+    );
   }
   if (open.data === null) {
-    return <Empty title="No adjustment is open">Begin one on the Adjust page.</Empty>;
+    return (
+      <Empty title={say("workSheetPage.noAdjustmentIsOpen")}>
+        {say("workSheetPage.beginOneAdjustPage")}
+      </Empty>
+    );
   }
   const { plan } = open.data;
   const turned = plan.rods.filter((rod) => rod.steps !== 0);
@@ -28,33 +37,32 @@ export function WorkSheetPage() {
   return (
     <div className="mx-auto max-w-[820px]">
       <Button look="main" className="no-print mb-3" onClick={() => print()}>
-        Print
+        {say("workSheetPage.print")}
       </Button>
       <article
         className="rounded-card border border-line bg-sheet p-6 text-sm print:border-0 print:p-0"
         data-work-sheet
       >
-        <h2 className="text-2xl">{draft.present.name}: work order</h2>
+        <h2 className="text-2xl">{say("workSheetPage.workOrder", { name: draft.present.name })}</h2>
         <SheetNote>
-          Goal: trims into the pushrods, every phase flies as trimmed. From revision{" "}
-          {open.data.revisionNumber} to {standing.newest.number + 1}.
+          {say("workSheetPage.goalTrimsIntoPushrods", {
+            revisionNumber: open.data.revisionNumber,
+            number: standing.newest.number + 1,
+          })}
         </SheetNote>
         {first.map((step) => (
           <Step key={step.title} title={step.title} words={`${step.detail} ${step.caution}`} />
         ))}
-        <p className="mt-2">
-          One surface at a time, with the trim in: mark, trim to zero, turn, check at the mark, put
-          the trim back for the next one.
-        </p>
+        <p className="mt-2">{say("workSheetPage.oneSurfaceTimeTrim")}</p>
         <table className="figures mt-1 w-full border-collapse">
           <Head
             cells={[
-              "Surface",
-              "Turn",
-              "At zero trim it goes",
-              "It went",
-              "Turns needed",
-              "Off the mark",
+              say("workSheetPage.surface"),
+              say("workSheetPage.turn"),
+              say("workSheetPage.zeroTrimGoes"),
+              say("workSheetPage.itWent"),
+              say("workSheetPage.turnsNeeded"),
+              say("workSheetPage.offTheMark"),
             ]}
           />
           <tbody>
@@ -121,7 +129,7 @@ function Row({ rod }: { rod: PlannedRod }) {
 function Phases({ open }: { open: OpenAdjustment }) {
   return (
     <table className="figures mt-3 w-full border-collapse">
-      <Head cells={["Trims now → afterwards", ...CONTROL_KEYS.map(controlName)]} />
+      <Head cells={[say("workSheetPage.trimsNowAfterwards"), ...CONTROL_KEYS.map(controlName)]} />
       <tbody>
         {open.plan.phases.map((phase) => (
           <tr key={phase.phase}>
@@ -143,9 +151,9 @@ function Throws({ open }: { open: OpenAdjustment }) {
     <table className="figures mt-3 w-full border-collapse">
       <Head
         cells={[
-          "At full stick",
-          "Which way first",
-          `Expected, ${lengthSign()}`,
+          say("workSheetPage.atFullStick"),
+          say("workSheetPage.whichWayFirst"),
+          say("workSheetPage.expected", { lengthSign: lengthSign() }),
           `Measured, ${lengthSign()}`,
         ]}
       />

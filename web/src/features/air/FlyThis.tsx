@@ -7,13 +7,14 @@ import { Choice } from "@/ui/choice";
 import { Failure, Waiting } from "@/ui/message";
 import { Modal } from "@/ui/modal";
 import { Watch } from "./Watch";
+import { say } from "@/words/generated/air";
 
 const NAMES: Record<Manoeuvre, string> = {
-  LEVEL: "Level flight, hands off",
-  ROLL: "A roll with full stick",
-  CLIMB: "Full power",
-  KNIFE_EDGE: "Knife edge, rudder only",
-  BRAKES: "Brakes out",
+  LEVEL: say("flyThis.levelFlightHandsOff"),
+  ROLL: say("flyThis.rollFullStick"),
+  CLIMB: say("flyThis.fullPower"),
+  KNIFE_EDGE: say("flyThis.knifeEdgeRudderOnly"),
+  BRAKES: say("flyThis.brakesOut"),
 };
 
 /** The draft as it is, flown against what is saved. */
@@ -22,13 +23,13 @@ export function FlyThis() {
   return (
     <>
       <Button onClick={() => setOpen(true)}>
-        <Plane aria-hidden size={16} /> Try it in the simulator
+        <Plane aria-hidden size={16} /> {say("flyThis.trySimulator")}
       </Button>
       <Modal
         open={open}
         onOpen={setOpen}
-        title="Try it in the simulator"
-        description="Simulated: your draft, and dashed the saved revision, from the same straight flight."
+        title={say("flyThis.trySimulator")}
+        description={say("flyThis.simulatedDraftDashedSaved")}
         wide
       >
         <Both />
@@ -42,13 +43,17 @@ function Both() {
   const [manoeuvre, setManoeuvre] = useState<Manoeuvre>("ROLL");
   const flown = useFlyThis({ draft: draft.present, saved: standing.newest.setup, manoeuvre });
   if (flown.data === undefined) {
-    return flown.isError ? <Failure error={flown.error} /> : <Waiting what="both flights" />;
+    return flown.isError ? (
+      <Failure error={flown.error} />
+    ) : (
+      <Waiting what={say("flyThis.bothFlights")} />
+    );
   }
   const { against, others } = flown.data;
   return (
     <div className="space-y-3" data-fly-this={manoeuvre}>
       <Choice
-        label="What is flown"
+        label={say("flyThis.whatIsFlown")}
         value={manoeuvre}
         options={others.map((one) => [one, NAMES[one]] as const)}
         onValue={setManoeuvre}
@@ -65,9 +70,12 @@ function Both() {
           path={flown.data.draft}
           beside={flown.data.saved}
           together
-          besideLabel="Saved revision, dashed"
+          besideLabel={say("flyThis.savedRevisionDashed")}
           frame={flown.data.frame}
-          words={`Draft: ${flown.data.words[0] ?? ""} Saved revision: ${flown.data.words[1] ?? ""}`}
+          words={say("flyThis.draftSavedRevision", {
+            words: flown.data.words[0] ?? "",
+            wordsOther: flown.data.words[1] ?? "",
+          })}
         />
       )}
     </div>

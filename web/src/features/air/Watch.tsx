@@ -6,11 +6,12 @@ import { Button } from "@/ui/button";
 import { Check } from "@/ui/check";
 import { Slide } from "@/ui/slide";
 import { mirrored, placed, shot, type View } from "./air";
+import { say } from "@/words/generated/air";
 
 const VIEWS: readonly (readonly [View, string])[] = [
-  ["pilot", "From the pilot"],
-  ["side", "From the side"],
-  ["behind", "From behind"],
+  ["pilot", say("watch.fromThePilot")],
+  ["side", say("watch.fromTheSide")],
+  ["behind", say("watch.fromBehind")],
 ];
 const WIDTH = 760;
 const HEIGHT = 400;
@@ -46,7 +47,7 @@ const stillWanted = () =>
 export function Watch({
   path,
   beside,
-  besideLabel = "The other direction",
+  besideLabel = say("watch.theOtherDirection"),
   frame,
   words,
   mirror = false,
@@ -84,7 +85,7 @@ export function Watch({
   }
   return (
     <figure data-watch className="space-y-2">
-      <div role="group" aria-label="Where you look from" className="flex flex-wrap gap-2">
+      <div role="group" aria-label={say("watch.whereYouLookFrom")} className="flex flex-wrap gap-2">
         {VIEWS.map(([one, label]) => (
           <Button
             key={one}
@@ -106,7 +107,7 @@ export function Watch({
       {!live && (
         <div className="flex items-end gap-3">
           <Button
-            aria-label={playing ? "Stop" : "Play"}
+            aria-label={playing ? say("watch.stop") : say("watch.play")}
             className="min-h-11"
             onClick={() => {
               setMoment(at >= last ? 0 : at);
@@ -117,20 +118,23 @@ export function Watch({
           </Button>
           <Slide
             className="flex-1"
-            label="Time"
+            label={say("watch.time")}
             value={at}
             min={0}
             max={last}
-            words={`${figure(now.seconds, 1)} s of ${figure(path[last]?.seconds ?? 0, 1)} s`}
+            words={say("watch.sOfS", {
+              figure: figure(now.seconds, 1),
+              figureOther: figure(path[last]?.seconds ?? 0, 1),
+            })}
             onValue={(value) => {
               setPlaying(false);
               setMoment(value);
             }}
           />
-          <Check label="Half speed" checked={half} onChecked={setHalf} />
+          <Check label={say("watch.halfSpeed")} checked={half} onChecked={setHalf} />
         </div>
       )}
-      <figcaption className="text-sm text-soft">{words} Simulated.</figcaption>
+      <figcaption className="text-sm text-soft">{say("watch.simulated", { words })}</figcaption>
     </figure>
   );
 }
@@ -254,8 +258,8 @@ function Picture({ view, path, other, at, frame, words }: PictureProps) {
 function Sticks({ s }: { s: AirSample }) {
   return (
     <div className="flex gap-3 sm:flex-col" aria-hidden>
-      <Pad label="Rudder, throttle" x={s.yaw} y={1 - 2 * s.throttle} />
-      <Pad label="Aileron, elevator" x={s.roll} y={s.pitch} />
+      <Pad label={say("watch.rudderThrottle")} x={s.yaw} y={1 - 2 * s.throttle} />
+      <Pad label={say("watch.aileronElevator")} x={s.roll} y={s.pitch} />
     </div>
   );
 }

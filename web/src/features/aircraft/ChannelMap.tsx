@@ -4,13 +4,14 @@ import { travel } from "@/domain/words";
 import { useBench, useBenchStore } from "@/features/bench/store";
 import { Card } from "@/ui/card";
 import { useModel } from "@/features/model/model";
+import { say } from "@/words/generated/aircraft";
 
 /** Channel by channel: what it carries, the servo behind it, and every surface that moves with it. */
 export function ChannelMap() {
   const { draft } = useModel();
   const channels = inOrder(draft.present.channels, (one) => one.number);
   return (
-    <Card title="Channel map" className="!p-3">
+    <Card title={say("channelMap.channelMap")} className="!p-3">
       <ol className="space-y-2">
         {channels.map((channel) => (
           <li key={channel.number} className="border-t border-line pt-2 first:border-0 first:pt-0">
@@ -19,7 +20,9 @@ export function ChannelMap() {
                 {channel.number}
               </span>
               <span className="font-semibold">{channel.name}</span>
-              {channel.reversed && <span className="text-xs text-soft">reversed</span>}
+              {channel.reversed && (
+                <span className="text-xs text-soft">{say("channelMap.reversed")}</span>
+              )}
             </div>
             <Behind channel={channel} setup={draft.present} />
           </li>
@@ -31,7 +34,7 @@ export function ChannelMap() {
 
 function Behind({ channel, setup }: { channel: Channel; setup: Setup }) {
   if (channel.carries === "throttle") {
-    return <p className="pl-8 text-sm text-soft">Motor controller</p>;
+    return <p className="pl-8 text-sm text-soft">{say("channelMap.motorController")}</p>;
   }
   const servos = setup.servos.filter((servo) => servo.channel === channel.number);
   return (

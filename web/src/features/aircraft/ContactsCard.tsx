@@ -4,6 +4,7 @@ import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { DraftChoice, DraftNumber } from "@/features/model/fields";
 import { useModel } from "@/features/model/model";
+import { say } from "@/words/generated/aircraft";
 
 /** Surfaces that were seen to touch, and where. */
 export function ContactsCard() {
@@ -12,23 +13,28 @@ export function ContactsCard() {
   const options = surfaces.map((one) => [one.id, one.name] as const);
   const set = (value: unknown) => change({ type: "edit", path: ["contacts"], value });
   return (
-    <Card title="Surfaces that touch">
-      <p className="mb-2 text-sm text-soft">
-        Move both until they touch and type where each one is. High Tally then checks every
-        combination of stick positions.
-      </p>
+    <Card title={say("contactsCard.surfacesThatTouch")}>
+      <p className="mb-2 text-sm text-soft">{say("contactsCard.moveBothUntilThey")}</p>
       {contacts.map((_, i) => (
         <div key={i} className="flex items-end gap-2 border-t border-line py-2 first:border-0">
           <div className="grid flex-1 grid-cols-2 gap-2 sm:grid-cols-4">
-            <DraftChoice path={["contacts", i, "first"]} label="Surface" options={options} />
+            <DraftChoice
+              path={["contacts", i, "first"]}
+              label={say("contactsCard.surface")}
+              options={options}
+            />
             <DraftNumber path={["contacts", i, "firstMm"]} />
-            <DraftChoice path={["contacts", i, "second"]} label="Other surface" options={options} />
+            <DraftChoice
+              path={["contacts", i, "second"]}
+              label={say("contactsCard.otherSurface")}
+              options={options}
+            />
             <DraftNumber path={["contacts", i, "secondMm"]} />
           </div>
           <Button
             look="quiet"
             className="!px-2"
-            aria-label="Remove this contact"
+            aria-label={say("contactsCard.removeThisContact")}
             onClick={() => set(contacts.filter((__, other) => other !== i))}
           >
             <X aria-hidden size={15} />
@@ -37,7 +43,7 @@ export function ContactsCard() {
       ))}
       {surfaces.length > 1 && (
         <AddButton part="CONTACT">
-          <Plus aria-hidden size={16} /> Two surfaces
+          <Plus aria-hidden size={16} /> {say("contactsCard.twoSurfaces")}
         </AddButton>
       )}
     </Card>

@@ -11,6 +11,7 @@ import { useFocusOn } from "@/ui/focus";
 import { Failure } from "@/ui/message";
 import { DifferenceList } from "@/features/model/DifferenceList";
 import { useModel } from "@/features/model/model";
+import { say } from "@/words/generated/aircraft";
 
 interface Props {
   /** Whether what was kept from last time could not be read. */
@@ -19,12 +20,9 @@ interface Props {
 
 /** What this browser could not keep, and what to do. */
 const STORED = {
-  "without steps":
-    "This browser’s storage is nearly full: your changes survive a reload, but not the undo steps.",
-  "in this tab":
-    "This browser’s storage is full: your changes are kept as long as this tab is open. Save them before you close it.",
-  nothing:
-    "This browser’s storage is full or forbidden: your changes are on this page only. Save them before you close or reload it.",
+  "without steps": say("draftBar.browsersStorageNearlyFull"),
+  "in this tab": say("draftBar.browsersStorageFullChanges"),
+  nothing: say("draftBar.browsersStorageFullForbidden"),
 } as const;
 
 /** Unsaved changes: undo, redo, why, save. Shown only when there are any. */
@@ -44,7 +42,7 @@ export function DraftBar({ broken }: Props) {
         {!connected && <Disconnected />}
         {broken && (
           <p role="alert" className="border-l-4 border-grounded bg-inset px-4 py-2">
-            The unsaved changes of last time could not be read; you see the model as it was saved.
+            {say("draftBar.unsavedChangesLastTime")}
           </p>
         )}
         <p
@@ -53,7 +51,7 @@ export function DraftBar({ broken }: Props) {
           role="status"
           className={saved === 0 ? "sr-only" : "no-print text-sm text-done"}
         >
-          {saved > 0 && `Saved as revision ${saved}.`}
+          {saved > 0 && say("draftBar.savedAsRevision", { saved })}
         </p>
       </>
     );
@@ -88,26 +86,26 @@ export function DraftBar({ broken }: Props) {
       >
         <span className="font-medium" role="status">
           {draft.past.length === 0
-            ? "Unsaved changes"
-            : `${draft.past.length} unsaved ${draft.past.length === 1 ? "change" : "changes"}`}
+            ? say("draftBar.unsavedChanges")
+            : say("draftBar.unsaved", { past: draft.past.length })}
         </span>
         <Button
           look="quiet"
           onClick={() => change({ type: "undo" })}
           disabled={draft.past.length === 0}
         >
-          <Undo2 aria-hidden size={16} /> Undo
+          <Undo2 aria-hidden size={16} /> {say("draftBar.undo")}
         </Button>
         <Button
           look="quiet"
           onClick={() => change({ type: "redo" })}
           disabled={draft.future.length === 0}
         >
-          <Redo2 aria-hidden size={16} /> Redo
+          <Redo2 aria-hidden size={16} /> {say("draftBar.redo")}
         </Button>
         <input
-          aria-label="Reason"
-          placeholder="Reason (optional)"
+          aria-label={say("draftBar.reason")}
+          placeholder={say("draftBar.reasonOptional")}
           maxLength={300}
           required
           value={reason}
@@ -119,13 +117,19 @@ export function DraftBar({ broken }: Props) {
           look="main"
           disabled={!changed || revise.isPending || refused.length > 0}
         >
-          Save as revision {standing.newest.number + 1}
+          {say("draftBar.saveAsRevision", { number: standing.newest.number + 1 })}
         </Button>
       </form>
       {refused.length > 0 && (
         <p role="alert" className="text-grounded">
           {refused
-            .map((one) => `${one.field} is ${one.value}; it must be ${one.requirement}.`)
+            .map((one) =>
+              say("draftBar.isItMustBe", {
+                field: one.field,
+                value: one.value,
+                requirement: one.requirement,
+              }),
+            )
             .join(" ")}
         </p>
       )}
@@ -140,27 +144,29 @@ export function DraftBar({ broken }: Props) {
           className="rounded-card border border-line bg-sheet p-3"
           title={
             <span className="font-medium">
-              What differs between revision {standing.newest.number} and yours
+              {say("draftBar.differsBetweenRevisionYours", { number: standing.newest.number })}
             </span>
           }
         >
           <DifferenceList
             before={standing.newest.setup}
             after={draft.present}
-            beforeName={`Revision ${standing.newest.number}`}
-            afterName="Yours"
+            beforeName={say("draftBar.revision", { number: standing.newest.number })}
+            afterName={say("draftBar.yours")}
           />
         </Fold>
       )}
       {draft.basedOn !== standing.newest.number && (
         <p role="alert" className="flex flex-wrap items-center gap-2">
-          These changes were made on revision {draft.basedOn}, and revision {standing.newest.number}{" "}
-          has been saved since. They stay here until you discard them.
+          {say("draftBar.theseChangesWereMade", {
+            basedOn: draft.basedOn,
+            number: standing.newest.number,
+          })}
           <Button look="warn" onClick={restart}>
-            Discard them and start from revision {standing.newest.number}
-          </Button>
+            {say("draftBar.discardThemStartRevision", { number: standing.newest.number })}
+          </Button>{" "}
           <Button onClick={() => change({ type: "rebase", basedOn: standing.newest.number })}>
-            Keep mine and save over it as the next
+            {say("draftBar.keepMineSaveOver")}
           </Button>
         </p>
       )}
@@ -175,8 +181,7 @@ function Disconnected() {
   }
   return (
     <p role="alert" className="text-grounded">
-      The bench has lost its connection to High Tally and tries again every second. Nothing you
-      typed is lost.
+      {say("draftBar.benchHasLostConnection")}
     </p>
   );
 }

@@ -2,13 +2,14 @@ import { NavLink } from "react-router";
 import { GroundedMark } from "@/features/model/Grounded";
 import { NextLink } from "@/features/model/NextLink";
 import { useModel } from "@/features/model/model";
+import { say } from "@/words/generated/aircraft";
 
 const STAGES = [
-  { stage: "RIG", to: "rig", label: "Rig" },
-  { stage: "PROGRAM", to: "program", label: "Program" },
-  { stage: "CHECK", to: "check", label: "Check" },
-  { stage: "FLY", to: "fly", label: "Fly" },
-  { stage: "ADJUST", to: "adjust", label: "Adjust" },
+  { stage: "RIG", to: "rig", label: say("loopNav.rig") },
+  { stage: "PROGRAM", to: "program", label: say("loopNav.program") },
+  { stage: "CHECK", to: "check", label: say("loopNav.check") },
+  { stage: "FLY", to: "fly", label: say("loopNav.fly") },
+  { stage: "ADJUST", to: "adjust", label: say("loopNav.adjust") },
 ] as const;
 
 /** The loop is the navigation: five places, the one the model stands at marked, what waits beside. */
@@ -24,11 +25,11 @@ export function LoopNav() {
             to="revisions"
             className="text-sm font-normal text-soft underline underline-offset-2"
           >
-            revision {standing.newest.number}
+            {say("loopNav.revision", { number: standing.newest.number })}
           </NavLink>
         </h1>
         <nav
-          aria-label="The loop"
+          aria-label={say("loopNav.theLoop")}
           className="order-last w-full overflow-x-auto sm:order-none sm:w-auto"
         >
           <ol className="flex items-center">
@@ -45,7 +46,7 @@ export function LoopNav() {
                     <span
                       className={`size-3 rounded-full border-2 border-current ${loop.waits ? "bg-tag" : "bg-done"}`}
                     >
-                      <span className="sr-only">next stage: </span>
+                      <span className="sr-only">{say("loopNav.nextStage")}</span>
                     </span>
                   )}
                   {label}

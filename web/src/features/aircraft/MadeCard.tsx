@@ -4,8 +4,12 @@ import { day } from "@/domain/words";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Failure } from "@/ui/message";
+import { say } from "@/words/generated/aircraft";
 
-const WHERE = { TRANSMITTER: "Entered in the transmitter", MODEL: "At the model" } as const;
+const WHERE = {
+  TRANSMITTER: say("madeCard.enteredInTheTransmitter"),
+  MODEL: say("madeCard.atTheModel"),
+} as const;
 
 /** What was really changed, from what to what: typed into the transmitter or done at the model. */
 export function MadeCard({ id }: { id: number }) {
@@ -15,11 +19,8 @@ export function MadeCard({ id }: { id: number }) {
     return made.isError ? <Failure error={made.error} /> : null;
   }
   return (
-    <Card title="Changes made">
-      <p className="mb-2 text-sm text-soft">
-        A change counts as made once its value is ticked as entered, or its work at the model is
-        entered as done. Saving a revision only plans it.
-      </p>
+    <Card title={say("madeCard.changesMade")}>
+      <p className="mb-2 text-sm text-soft">{say("madeCard.changeCountsMadeOnce")}</p>
       {back.isError && <Failure error={back.error} />}
       <ol className="text-sm">
         {made.data.map((one) => (
@@ -44,7 +45,7 @@ export function MadeCard({ id }: { id: number }) {
                 disabled={back.isPending}
                 onClick={() => back.mutate({ where: one.where, change: one.id })}
               >
-                <Undo2 aria-hidden size={16} /> Changed back
+                <Undo2 aria-hidden size={16} /> {say("madeCard.changedBack")}
               </Button>
             )}
           </li>

@@ -8,6 +8,7 @@ import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Failure } from "@/ui/message";
 import { useModel } from "@/features/model/model";
+import { say } from "@/words/generated/aircraft";
 
 type Answer = Schemas["MeasuredAnswer"];
 
@@ -33,7 +34,7 @@ export function MeasuredCard({ index }: { index: number }) {
   });
   const submit = () => ask.mutate({ setup: draft.present, surface: surface.id, readings });
   return (
-    <Card title="Measured throws">
+    <Card title={say("measuredCard.measuredThrows")}>
       <form
         onSubmit={(event) => {
           event.preventDefault();
@@ -41,7 +42,12 @@ export function MeasuredCard({ index }: { index: number }) {
         }}
       >
         <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
-          {["Full plus", "Full minus", "Half plus", "Half minus"].map((label, i) => (
+          {[
+            say("measuredCard.fullPlus"),
+            say("measuredCard.fullMinus"),
+            say("measuredCard.halfPlus"),
+            say("measuredCard.halfMinus"),
+          ].map((label, i) => (
             <label key={label} className="block text-sm">
               <span className="mb-0.5 block text-soft">
                 {label}, {lengthSign()}
@@ -58,11 +64,10 @@ export function MeasuredCard({ index }: { index: number }) {
           ))}
         </div>
         <p className="mt-1 text-xs text-soft">
-          Plus is {plus}, minus is {minus}: type the sign. Stick plus is nose up or right; half is
-          half stick.
+          {say("measuredCard.plusMinusTypeSign", { plus, minus })}
         </p>
         <Button type="submit" className="mt-2" disabled={readings.length < 2 || ask.isPending}>
-          Find the reason
+          {say("measuredCard.findTheReason")}
         </Button>
       </form>
       {ask.isError && <Failure error={ask.error} />}
@@ -81,22 +86,25 @@ function Explained({ answer }: { answer: Answer }) {
         </p>
       )}
       <p>
-        Expected {answer.expectedMm.map((mm) => lengthFigure(mm, 1)).join(" / ")} {lengthSign()}.{" "}
-        {fitting === 0
-          ? "No single angle or radius explains the readings: measure again, and check the chord and the endpoints."
-          : fitting > 1
-            ? "More than one geometry explains them; readings at half stick show which one it is."
-            : ""}
+        {say("measuredCard.expected", {
+          expectedMm: answer.expectedMm.map((mm) => lengthFigure(mm, 1)).join(" / "),
+          lengthSign: lengthSign(),
+          fitting: fitting === 0,
+          fittingOther: fitting > 1,
+        })}
       </p>
       <ul className="space-y-1">
         {answer.explanations.map((one, i) => (
           <li key={one.words} className="flex flex-wrap items-center gap-2">
             <span className={one.explains ? "font-medium" : "text-soft"}>
-              {one.words}; {length(one.leftOverMm, 2)} remains unexplained
+              {say("measuredCard.remainsUnexplained", {
+                words: one.words,
+                length: length(one.leftOverMm, 2),
+              })}
             </span>
             {one.explains && (
               <MendButton className="!min-h-7 px-2 text-xs" edits={answer.mends[i]?.edits ?? []}>
-                Take it
+                {say("measuredCard.takeIt")}
               </MendButton>
             )}
           </li>

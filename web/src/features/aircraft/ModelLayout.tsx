@@ -15,6 +15,7 @@ import { DraftBar } from "./DraftBar";
 import { LoopNav } from "./LoopNav";
 import { FieldReady } from "@/features/model/FieldReady";
 import { ModelContext } from "@/features/model/model";
+import { Say, say } from "@/words/generated/aircraft";
 
 /** Everything about one model, with its bench and its draft. */
 export function ModelLayout() {
@@ -24,7 +25,7 @@ export function ModelLayout() {
     return <NoModel error={standing.error} />;
   }
   return standing.data === undefined ? (
-    <Waiting what="the model" />
+    <Waiting what={say("modelLayout.theModel")} />
   ) : (
     <LoadedModel key={id} standing={standing.data} />
   );
@@ -36,12 +37,12 @@ function NoModel({ error }: { error: Error }) {
     <div className="mx-auto mt-6 max-w-xl space-y-3 px-4">
       <h1 className="text-xl">
         {error instanceof ApiError && error.status === 404
-          ? "There is no such model"
-          : "The model could not be loaded"}
+          ? say("modelLayout.thereNoSuchModel")
+          : say("modelLayout.modelCouldNotLoaded")}
       </h1>
       <Failure error={error} />
       <Link to="/" className={buttonClass("main")}>
-        To the hangar
+        {say("modelLayout.toTheHangar")}
       </Link>
     </div>
   );
@@ -109,10 +110,16 @@ function LoadedModel({ standing }: { standing: Standing }) {
           <DraftBar broken={found.state === "broken"} />
           {draft.present.notebook.rolesFromNames && (
             <p role="note" className="no-print border-l-4 border-tag bg-sheet px-4 py-2">
-              What each part is was guessed from its name.{" "}
-              <Link className="underline" to={`/models/${standing.id}/rig/airframe`}>
-                Check it once
-              </Link>
+              <Say
+                id="modelLayout.eachPartGuessedName"
+                values={{
+                  link: (words) => (
+                    <Link className="underline" to={`/models/${standing.id}/rig/airframe`}>
+                      {words}
+                    </Link>
+                  ),
+                }}
+              />
             </p>
           )}
           <Outlet />
@@ -128,14 +135,14 @@ function PutAwayNote({ standing }: { standing: Standing }) {
   return (
     <div role="note" className="no-print border-l-4 border-grounded bg-sheet px-4 py-2">
       {standing.place === "DELETED"
-        ? "This model was deleted and cannot be changed. "
-        : "This model is archived. "}
+        ? `${say("modelLayout.modelDeletedCannotChanged")} `
+        : `${say("modelLayout.thisModelIsArchived")} `}
       <Button
         look="quiet"
         disabled={put.isPending}
         onClick={() => put.mutate({ id: standing.id, place: "IN_USE" })}
       >
-        Bring it back
+        {say("modelLayout.bringItBack")}
       </Button>
       {put.isError && <Failure error={put.error} />}
     </div>

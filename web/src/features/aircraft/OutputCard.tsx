@@ -13,6 +13,7 @@ import { Card } from "@/ui/card";
 import { Choice } from "@/ui/choice";
 import { Failure } from "@/ui/message";
 import { SizeField } from "@/ui/size-field";
+import { Say, say } from "@/words/generated/aircraft";
 
 type Figure = Schemas["OutputWish"]["figure"];
 
@@ -49,7 +50,11 @@ export function OutputCard({ surface, channel }: Props) {
     );
   return (
     <Card
-      title={`Output: ${rows.map((row) => `channel ${row.channel}, ${row.name}`).join("; ")}`}
+      title={say("outputCard.output", {
+        rows: rows
+          .map((row) => say("outputCard.channel", { channel: row.channel, name: row.name }))
+          .join("; "),
+      })}
       aside={
         rows.length > 1 && (
           <Button
@@ -60,7 +65,7 @@ export function OutputCard({ surface, channel }: Props) {
             onClick={() => setParted(!parted)}
           >
             {chained ? <Link2 aria-hidden size={15} /> : <Unlink2 aria-hidden size={15} />}
-            {chained ? "both sides together" : "each side by itself"}
+            {chained ? say("outputCard.bothSidesTogether") : say("outputCard.eachSideByItself")}
           </Button>
         )
       }
@@ -92,7 +97,7 @@ export function OutputCard({ surface, channel }: Props) {
         <DraftNumber path={["channels", channel, "slowedSeconds"]} />
         <DraftChoice
           path={["channels", channel, "reversed"]}
-          label="Direction"
+          label={say("outputCard.direction")}
           options={[
             [false, "normal"],
             [true, "reversed"],
@@ -100,12 +105,21 @@ export function OutputCard({ surface, channel }: Props) {
         />
         {draft.present.surfaces.some((one) => one.id === carried.carries) && (
           <div className="col-span-2">
-            <DraftCheck path={["channels", channel, "steady"]} label="No switch may move it" />
+            <DraftCheck
+              path={["channels", channel, "steady"]}
+              label={say("outputCard.noSwitchMayMove")}
+            />
           </div>
         )}
       </div>
       <p className="text-sm">
-        About <Term name="endpoint" index={channel} /> and <Term name="sub-trim" index={channel} />.
+        <Say
+          id="outputCard.aboutAnd"
+          values={{
+            term: <Term name="endpoint" index={channel} />,
+            termOther: <Term name="sub-trim" index={channel} />,
+          }}
+        />
       </p>
     </Card>
   );
@@ -129,8 +143,8 @@ function Ends({ row, way, name, onSet }: EndsProps) {
       {SIDES.map((plus, i) => (
         <SizeField
           key={`end-${i}`}
-          label={label(`Endpoint ${words[i]}`)}
-          hint={`%; the transmitter’s ${plus === row.highIsPlus ? "high" : "low"} side`}
+          label={label(say("outputCard.endpoint", { words: words[i] }))}
+          hint={say("outputCard.theTransmitters", { plus: plus === row.highIsPlus })}
           value={plus ? row.plusEndpoint : row.minusEndpoint}
           onValue={(value) => onSet("ENDPOINT", plus, value)}
         />
@@ -138,8 +152,8 @@ function Ends({ row, way, name, onSet }: EndsProps) {
       {SIDES.map((plus, i) => (
         <SizeField
           key={`limit-${i}`}
-          label={label(`Limit of travel ${words[i]}`)}
-          hint="% at most; empty for no limit"
+          label={label(say("outputCard.limitOfTravel", { words: words[i] }))}
+          hint={say("outputCard.mostEmptyNoLimit")}
           empty={0}
           value={plus ? row.plusLimit : row.minusLimit}
           onValue={(value) => onSet("LIMIT", plus, value)}
@@ -147,7 +161,7 @@ function Ends({ row, way, name, onSet }: EndsProps) {
       ))}
       {row.shares.length > 0 && (
         <p className="col-span-full text-sm text-soft">
-          On the same channel, so set together: {row.shares.join(", ")}.
+          {say("outputCard.sameChannelSoSet", { shares: row.shares.join(", ") })}
         </p>
       )}
     </div>
@@ -167,17 +181,17 @@ function SubTrim({ row, way, name, onSet }: SubTrimProps) {
   const [wanted, setWanted] = useState<boolean>();
   const plus = stands === 0 ? (wanted ?? true) : row.subTrimPlus;
   const words = wayWords(way);
-  const label = name === "" ? "Sub-trim" : `Sub-trim, ${name}`;
+  const label = name === "" ? say("outputCard.subTrim") : say("outputCard.subTrimOr", { name });
   return (
     <>
       <SizeField
         label={label}
-        hint={`µs; in the transmitter ${signed(row.channelSubTrim, 0)}`}
+        hint={say("outputCard.sInTheTransmitter", { signed: signed(row.channelSubTrim, 0) })}
         value={stands}
         onValue={(value) => onSet(plus, value)}
       />
       <Choice
-        label={`${label} moves it`}
+        label={say("outputCard.movesIt", { label })}
         value={plus ? "plus" : "minus"}
         options={[
           ["plus", words[0]],

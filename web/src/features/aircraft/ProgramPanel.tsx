@@ -7,6 +7,7 @@ import { behind } from "@/features/model/chain";
 import { DraftChoice, DraftNumber } from "@/features/model/fields";
 import { useModel } from "@/features/model/model";
 import { OutputCard } from "./OutputCard";
+import { say } from "@/words/generated/aircraft";
 
 const SHAPES = [
   ["CUBIC", "cubic"],
@@ -26,7 +27,7 @@ export function ProgramPanel({ index }: { index: number }) {
   }
   const phases = draft.present.phases;
   const on = phases.find((one) => one.id === here.data?.phase)?.name;
-  const phase = phases.length > 1 && on !== undefined ? `In ${on}. ` : "";
+  const phase = phases.length > 1 && on !== undefined ? `${say("programPanel.in", { on })} ` : "";
   return (
     <>
       {here.data?.sticks.map((one) => (
@@ -40,27 +41,35 @@ export function ProgramPanel({ index }: { index: number }) {
         />
       ))}
       {here.data?.levers.map((lever) => (
-        <Card key={lever.input} title={`${lever.name}, at the ${surface.name.toLowerCase()}`}>
+        <Card
+          key={lever.input}
+          title={say("programPanel.atThe", {
+            lever: lever.name,
+            surface: surface.name.toLowerCase(),
+          })}
+        >
           <p
             className="figures"
             data-lever={surface.id}
             data-back={JSON.stringify(lever.back)}
             data-moment={JSON.stringify(lever.far)}
           >
-            {phase}Far end: {travelWords(lever.mm, surface)} from where it is with the lever at its
-            start.
+            {say("programPanel.farEndWhereLever", {
+              phase,
+              travel: travelWords(lever.mm, surface),
+            })}
           </p>
         </Card>
       ))}
       <OutputCard key={surface.id} surface={surface.id} channel={channel} />
-      <Card title="Transmitter">
+      <Card title={say("programPanel.transmitter")}>
         <div className="grid grid-cols-2 gap-3 sm:grid-cols-[1.5fr_1fr_1fr_1fr]">
           <DraftChoice
             path={["transmitter", "subTrimMode"]}
-            label="Sub-trim"
+            label={say("programPanel.subTrim")}
             options={[
-              ["SHIFT", "Sub-trim moves the endpoints too"],
-              ["FIXED_ENDS", "Sub-trim leaves the endpoints"],
+              ["SHIFT", say("programPanel.subTrimMovesEndpoints")],
+              ["FIXED_ENDS", say("programPanel.subTrimLeavesEndpoints")],
             ]}
           />
           <DraftNumber path={["transmitter", "clickStepPercent"]} />
@@ -86,7 +95,10 @@ function Feel({ one, surface, name, way, phase }: FeelProps) {
   const path = ["feel", key] as const;
   return (
     <Card
-      title={`${controlName(key)}, at the ${name.toLowerCase()}`}
+      title={say("programPanel.atTheOr", {
+        controlName: controlName(key),
+        name: name.toLowerCase(),
+      })}
       aside={
         <p
           className="figures text-sm text-soft"
@@ -94,8 +106,12 @@ function Feel({ one, surface, name, way, phase }: FeelProps) {
           data-control={key}
           data-moment={JSON.stringify(one.rest)}
         >
-          {phase}Full stick: {travelWords(one.minusMm, way)} to {travelWords(one.plusMm, way)} · one
-          click {sizeOf(one.mmPerClick, 2)}
+          {say("programPanel.fullStickOneClick", {
+            phase,
+            travel: travelWords(one.minusMm, way),
+            travelOther: travelWords(one.plusMm, way),
+            sizeOf: sizeOf(one.mmPerClick, 2),
+          })}
         </p>
       }
     >
@@ -106,7 +122,11 @@ function Feel({ one, surface, name, way, phase }: FeelProps) {
           <DraftNumber path={[...path, "ratePositivePercent"]} />
           <DraftNumber path={[...path, "expoNegativePercent"]} />
           <DraftNumber path={[...path, "expoPositivePercent"]} />
-          <DraftChoice path={[...path, "shape"]} label="Shape of the curve" options={SHAPES} />
+          <DraftChoice
+            path={[...path, "shape"]}
+            label={say("programPanel.shapeOfTheCurve")}
+            options={SHAPES}
+          />
         </div>
       </div>
     </Card>

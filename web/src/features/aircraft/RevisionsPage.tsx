@@ -13,6 +13,7 @@ import { useModel } from "@/features/model/model";
 import { MadeCard } from "./MadeCard";
 import { WholeModel } from "./WholeModel";
 import { GoBack } from "@/features/model/GoBack";
+import { say } from "@/words/generated/aircraft";
 
 /** Every saved state, what it did to the trims; two compared, one restored as a new revision. */
 export function RevisionsPage() {
@@ -26,22 +27,24 @@ export function RevisionsPage() {
   const one = useRevision(standing.id, Number(before)).data?.setup;
   const two = useRevision(standing.id, Number(after)).data?.setup;
   if (revisions.items === undefined) {
-    return revisions.isError ? <Failure error={revisions.error} /> : <Waiting what="revisions" />;
+    return revisions.isError ? (
+      <Failure error={revisions.error} />
+    ) : (
+      <Waiting what={say("revisionsPage.revisions")} />
+    );
   }
   const numbers = revisions.items.map(
-    (each) => [String(each.number), `revision ${each.number}`] as const,
+    (each) =>
+      [String(each.number), say("revisionsPage.revision", { number: each.number })] as const,
   );
   return (
     <div className="mx-auto grid max-w-[1250px] gap-4 lg:grid-cols-[minmax(0,5fr)_minmax(0,6fr)]">
       <div className="space-y-4">
         <WholeModel />
         <MadeCard id={standing.id} />
-        <Card title="Revisions">
+        <Card title={say("revisionsPage.revisionsOr")}>
           {well.isError && <Failure error={well.error} />}
-          <p className="mb-2 text-sm text-soft">
-            Mark what flew well: you can go back to it in one step, and see which pushrods to turn
-            back.
-          </p>
+          <p className="mb-2 text-sm text-soft">{say("revisionsPage.markFlewWellCan")}</p>
           <ol>
             {revisions.items.map((each) => (
               <li
@@ -56,10 +59,12 @@ export function RevisionsPage() {
                   <p className="font-medium">{each.reason}</p>
                   <p className="text-sm text-soft">
                     {day(each.createdAt)}
-                    {each.fromAdjustment && ", from an adjustment"}
-                    {each.corrects && ", description corrected, model unchanged"}
-                    {each.restored && ", back to an earlier one"}
-                    {each.flewWell && <strong className="text-done"> flew well</strong>}
+                    {each.fromAdjustment && say("revisionsPage.fromAnAdjustment")}
+                    {each.corrects && say("revisionsPage.descriptionCorrectedModelUnchanged")}
+                    {each.restored && say("revisionsPage.backEarlierOne")}
+                    {each.flewWell && (
+                      <strong className="text-done">{say("revisionsPage.flewWell")}</strong>
+                    )}
                   </p>
                   <Flown
                     trims={
@@ -69,10 +74,10 @@ export function RevisionsPage() {
                 </div>
                 <a
                   className={buttonClass("quiet")}
-                  aria-label={`Save revision ${each.number} as a file`}
+                  aria-label={say("revisionsPage.saveRevisionFile", { number: each.number })}
                   href={`/api/aircraft/${standing.id}/revisions/${each.number}/file`}
                 >
-                  <Download aria-hidden size={16} /> File
+                  <Download aria-hidden size={16} /> {say("revisionsPage.file")}
                 </a>
                 <Button
                   look="quiet"
@@ -80,7 +85,9 @@ export function RevisionsPage() {
                   disabled={well.isPending}
                   onClick={() => well.mutate({ number: each.number, flewWell: !each.flewWell })}
                 >
-                  {each.flewWell ? "Flew well ✓" : "Flew well"}
+                  {each.flewWell
+                    ? say("revisionsPage.flewWellOr")
+                    : say("revisionsPage.flewWellOrOr")}
                 </Button>
                 {each.number !== newest && <GoBack revision={each.number} />}
               </li>
@@ -94,25 +101,35 @@ export function RevisionsPage() {
           />
           {flights.more !== undefined && (
             <p className="pt-2 text-sm text-soft">
-              Shown with the newest {flights.items?.length} flights.{" "}
+              {say("revisionsPage.shownNewestFlights", { items: flights.items?.length })}{" "}
               <Button look="quiet" onClick={flights.more}>
-                Older flights too
+                {say("revisionsPage.olderFlightsToo")}
               </Button>
             </p>
           )}
         </Card>
       </div>
-      <Card title="What changed">
+      <Card title={say("revisionsPage.whatChanged")}>
         <div className="mb-3 flex flex-wrap gap-3">
-          <Choice label="From" value={before} onValue={setBefore} options={numbers} />
-          <Choice label="To" value={after} onValue={setAfter} options={numbers} />
+          <Choice
+            label={say("revisionsPage.from")}
+            value={before}
+            onValue={setBefore}
+            options={numbers}
+          />
+          <Choice
+            label={say("revisionsPage.to")}
+            value={after}
+            onValue={setAfter}
+            options={numbers}
+          />
         </div>
         {one !== undefined && two !== undefined && (
           <DifferenceList
             before={one}
             after={two}
-            beforeName={`Revision ${before}`}
-            afterName={`Revision ${after}`}
+            beforeName={say("revisionsPage.revisionOr", { before })}
+            afterName={say("revisionsPage.revisionOrOr", { after })}
           />
         )}
       </Card>
@@ -123,7 +140,7 @@ export function RevisionsPage() {
 /** What trims a revision was flown with, first to last. */
 function Flown({ trims }: { trims: Flight[] }) {
   return trims.length === 0 ? (
-    <p className="text-sm text-soft">Not flown.</p>
+    <p className="text-sm text-soft">{say("revisionsPage.notFlown")}</p>
   ) : (
     <ul className="figures text-sm">
       {[...trims].reverse().map((flight) => (
@@ -131,7 +148,7 @@ function Flown({ trims }: { trims: Flight[] }) {
           {day(flight.report.flownOn)}:{" "}
           {CONTROL_KEYS.filter((key) => flight.report.trims[key] !== 0)
             .map((key) => `${key} ${clickWords(key, flight.report.trims[key])}`)
-            .join(", ") || "all trims at zero"}
+            .join(", ") || say("revisionsPage.allTrimsAtZero")}
         </li>
       ))}
     </ul>

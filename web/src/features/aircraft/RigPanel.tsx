@@ -9,12 +9,13 @@ import { useModel } from "@/features/model/model";
 import { MeasuredCard } from "./MeasuredCard";
 import { ThrowsCard } from "./ThrowsCard";
 import { TravelPlot } from "./TravelPlot";
+import { say } from "@/words/generated/aircraft";
 
 const ENDS = [
-  ["CLEVIS", "Clevis, half turns"],
-  ["BALL_LINK", "Ball link, whole turns"],
-  ["TURNBUCKLE", "Turnbuckle, sixths of a turn"],
-  ["SLIDE", "Sliding stopper"],
+  ["CLEVIS", say("rigPanel.clevisHalfTurns")],
+  ["BALL_LINK", say("rigPanel.ballLinkWholeTurns")],
+  ["TURNBUCKLE", say("rigPanel.turnbuckleSixthsTurn")],
+  ["SLIDE", say("rigPanel.slidingStopper")],
 ] as const;
 
 /** How the selected surface is built: linkage, rod end, chord, servo. */
@@ -30,13 +31,16 @@ export function RigPanel({ index }: { index: number }) {
   return (
     <>
       {!slave && <ThrowsCard index={index} />}
-      <Card title={`${surface.name}: linkage`} aside={<LinkageFacts index={index} />}>
+      <Card
+        title={say("rigPanel.linkage", { surface: surface.name })}
+        aside={<LinkageFacts index={index} />}
+      >
         <LinkageDrawing />
         <TravelPlot index={index} />
         <div className="mt-3 grid grid-cols-2 gap-3 sm:grid-cols-3">
           <DraftNumber
             path={[...rod, "linkage", "armRadiusMm"]}
-            label={slave ? "Driving horn radius" : "Arm radius"}
+            label={slave ? say("rigPanel.drivingHornRadius") : say("rigPanel.armRadius")}
           />
           <DraftNumber path={[...rod, "linkage", "hornRadiusMm"]} />
           <DraftNumber path={[...rod, "linkage", "rodLengthMm"]} />
@@ -45,32 +49,40 @@ export function RigPanel({ index }: { index: number }) {
           <DraftNumber path={["surfaces", index, "chordMm"]} />
           <DraftChoice
             path={[...rod, "linkage", "opposite"]}
-            label="Horn and arm"
+            label={say("rigPanel.hornAndArm")}
             options={[
-              [false, "on the same side"],
-              [true, "on opposite sides"],
+              [false, say("rigPanel.onTheSameSide")],
+              [true, say("rigPanel.onOppositeSides")],
             ]}
           />
           <DraftChoice
             path={[...rod, "linkage", "pushRaises"]}
-            label="A push on the pushrod"
+            label={say("rigPanel.pushPushrod")}
             options={
               surface.sideways
                 ? [
-                    [true, "moves it right"],
-                    [false, "moves it left"],
+                    [true, say("rigPanel.movesItRight")],
+                    [false, say("rigPanel.movesItLeft")],
                   ]
                 : [
-                    [true, "raises the edge"],
-                    [false, "lowers the edge"],
+                    [true, say("rigPanel.raisesTheEdge")],
+                    [false, say("rigPanel.lowersTheEdge")],
                   ]
             }
           />
           <DraftNumber path={[...rod, "adjustedMm"]} />
-          <DraftChoice path={[...rod, "end", "kind"]} label="Pushrod end" options={ENDS} />
+          <DraftChoice
+            path={[...rod, "end", "kind"]}
+            label={say("rigPanel.pushrodEnd")}
+            options={ENDS}
+          />
           <DraftNumber
             path={[...rod, "end", "pitchMm"]}
-            label={surface.rod.end.kind === "SLIDE" ? "Smallest step" : "Thread pitch"}
+            label={
+              surface.rod.end.kind === "SLIDE"
+                ? say("rigPanel.smallestStep")
+                : say("rigPanel.threadPitch")
+            }
           />
         </div>
       </Card>
@@ -85,10 +97,10 @@ export function RigPanel({ index }: { index: number }) {
             <DraftNumber path={["servos", servo, "torqueNewtonCentimetres"]} />
             <DraftChoice
               path={["servos", servo, "pullsOnIncrease"]}
-              label="Higher pulse (more µs)"
+              label={say("rigPanel.higherPulseMoreS")}
               options={[
-                [false, "moves the arm towards the surface"],
-                [true, "moves the arm away from the surface"],
+                [false, say("rigPanel.movesArmTowardsSurface")],
+                [true, say("rigPanel.movesArmAwaySurface")],
               ]}
             />
           </div>
@@ -105,9 +117,12 @@ function LinkageFacts({ index }: { index: number }) {
   }
   return (
     <p className="figures text-sm text-soft">
-      Usable {signed(sheet.armRange.from, 0)}° to {signed(sheet.armRange.to, 0)}° · one turn out
-      moves the edge {sizeOf(sheet.mmPerTurn, 2)} · torque{" "}
-      {figure(sheet.torqueNewtonCentimetres, 0)} N·cm
+      {say("rigPanel.usableOneTurnOut", {
+        signed: signed(sheet.armRange.from, 0),
+        signedOther: signed(sheet.armRange.to, 0),
+        sizeOf: sizeOf(sheet.mmPerTurn, 2),
+        figure: figure(sheet.torqueNewtonCentimetres, 0),
+      })}
     </p>
   );
 }

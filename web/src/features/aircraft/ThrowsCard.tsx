@@ -21,6 +21,7 @@ import { wayWords, size, sizeOf, sizeFigure } from "@/domain/words";
 import { Card } from "@/ui/card";
 import { Failure } from "@/ui/message";
 import { useModel } from "@/features/model/model";
+import { say } from "@/words/generated/aircraft";
 
 type Question = Schemas["ThrowQuestion"];
 type Answer = Schemas["ThrowAnswer"];
@@ -81,34 +82,32 @@ function Asking({ index, start }: { index: number; start: Typed }) {
   );
   return (
     <Card
-      title="Throws you want"
+      title={say("throwsCard.throwsYouWant")}
       aside={
         <Check
           className="text-sm"
           checked={typed.inDegrees}
           onChecked={(checked) => setTyped({ ...typed, inDegrees: checked })}
-          label="in degrees"
+          label={say("throwsCard.inDegrees")}
         />
       }
     >
       <div className="grid grid-cols-2 gap-3 sm:grid-cols-3">
-        {field("plus", `Wanted ${up}, ${unit}`)}
-        {field("minus", `Wanted ${down}, ${unit}`)}
-        {field("armHoles", `Holes on the arm, ${lengthSign()}`)}
-        {field("hornHoles", `Holes on the horn, ${lengthSign()}`)}
-        {field("teeth", "Splines of the servo")}
-        {field("arms", "Arms on the servo horn")}
+        {field("plus", say("throwsCard.wanted", { up, unit }))}
+        {field("minus", say("throwsCard.wantedOr", { down, unit }))}
+        {field("armHoles", say("throwsCard.holesOnTheArm", { lengthSign: lengthSign() }))}
+        {field("hornHoles", say("throwsCard.holesOnTheHorn", { lengthSign: lengthSign() }))}
+        {field("teeth", say("throwsCard.splinesOfTheServo"))}
+        {field("arms", say("throwsCard.armsServoHorn"))}
       </div>
       {question === undefined && typed.plus !== "" && typed.minus !== "" && (
         <p role="alert" className="mt-2 text-sm font-medium text-grounded">
-          Numbers only; several holes {severalWords()}.
+          {say("throwsCard.numbersOnlySeveralHoles", { several: severalWords() })}
         </p>
       )}
       {found.error instanceof ApiError && <Failure error={found.error} />}
       {question !== undefined && found.data?.length === 0 && (
-        <p className="mt-2">
-          None of these holes gives that much throw. Try a larger arm hole or a smaller horn hole.
-        </p>
+        <p className="mt-2">{say("throwsCard.noneTheseHolesGives")}</p>
       )}
       {found.data !== undefined && found.data.length > 0 && question !== undefined && (
         <Choices answers={found.data} stale={found.isPlaceholderData} />
@@ -128,13 +127,20 @@ function Choices({ answers, stale }: ChoicesProps) {
     <table className="figures mt-3 w-full border-collapse text-sm" data-choices>
       <thead>
         <tr className="border-b border-line-strong text-right text-xs text-soft">
-          {["Arm", "Horn", "Arm angle", "Endpoints", "Torque", "Slop 0.1", "Margin", ""].map(
-            (name) => (
-              <th key={name} className="py-1 font-medium first:text-left">
-                {name}
-              </th>
-            ),
-          )}
+          {[
+            say("throwsCard.arm"),
+            say("throwsCard.horn"),
+            say("throwsCard.armAngle"),
+            say("throwsCard.endpoints"),
+            say("throwsCard.torque"),
+            say("throwsCard.slop01"),
+            say("throwsCard.margin"),
+            "",
+          ].map((name) => (
+            <th key={name} className="py-1 font-medium first:text-left">
+              {name}
+            </th>
+          ))}
         </tr>
       </thead>
       <tbody>
@@ -148,14 +154,16 @@ function Choices({ answers, stale }: ChoicesProps) {
                 </td>
                 <td>
                   {lengthEntered(choice.linkage.hornRadiusMm)}
-                  {choice.linkage.opposite ? ", other side" : ""}
+                  {choice.linkage.opposite ? say("throwsCard.otherSide") : ""}
                 </td>
                 <td>{size(choice.linkage.armLeanDegrees, 1)}°</td>
                 <td>
                   {figure(choice.plusEndpointPercent, 1)} / {figure(choice.minusEndpointPercent, 1)}{" "}
                   %
                 </td>
-                <td>{figure(choice.torqueNewtonCentimetres, 0)} N·cm</td>
+                <td>
+                  {say("throwsCard.nCm", { figure: figure(choice.torqueNewtonCentimetres, 0) })}
+                </td>
                 <td>{length(choice.slopMm, 2)}</td>
                 <td>{figure(choice.marginDegrees, 0)}°</td>
                 <td>
@@ -164,15 +172,18 @@ function Choices({ answers, stale }: ChoicesProps) {
                     edits={answer.mend.edits}
                     disabled={stale}
                   >
-                    Take it
+                    {say("throwsCard.takeIt")}
                   </MendButton>
                 </td>
               </tr>
               {answer.inTheWay !== "" && (
                 <tr className="border-b border-line text-left" data-in-the-way>
                   <td colSpan={8} className="py-1 text-grounded">
-                    Gives {sizeFigure(answer.plusMm, 1)} and {sizeOf(answer.minusMm, 1)}; limited by{" "}
-                    {answer.inTheWay}.
+                    {say("throwsCard.givesAndLimitedBy", {
+                      sizeFigure: sizeFigure(answer.plusMm, 1),
+                      sizeOf: sizeOf(answer.minusMm, 1),
+                      inTheWay: answer.inTheWay,
+                    })}
                   </td>
                 </tr>
               )}

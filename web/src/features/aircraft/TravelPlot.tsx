@@ -4,6 +4,7 @@ import { wayWords, signedLength } from "@/domain/words";
 import { useBench, type Sheet } from "@/features/bench/store";
 import { useModel } from "@/features/model/model";
 import { Chart, type Line } from "@/ui/chart";
+import { Say, say } from "@/words/generated/aircraft";
 
 type Stop = Sheet["sweep"][number];
 
@@ -15,8 +16,8 @@ function travelLines(sweep: Stop[]): Line[] {
   });
   const down = sweep.filter((stop) => stop.mm < 0);
   return [
-    { name: "Travel", ...line(sweep, 1) },
-    { name: "Folded", ...line(down, -1), ink: "var(--minus)", dash: "5 4" },
+    { name: say("travelPlot.travel"), ...line(sweep, 1) },
+    { name: say("travelPlot.folded"), ...line(down, -1), ink: "var(--minus)", dash: "5 4" },
   ];
 }
 
@@ -37,8 +38,12 @@ export function TravelPlot({ index }: { index: number }) {
     <figure className="mt-3">
       <Chart
         lines={lines}
-        label={`Travel against the driver's angle, ${signedLength(sheet.sweep[0]?.mm ?? 0, 1)} to ${signedLength(sheet.sweep.at(-1)?.mm ?? 0, 1)} ${lengthSign()}`}
-        xLabel={`driver −${widest.toFixed(0)}° to +${widest.toFixed(0)}°`}
+        label={say("travelPlot.travelAgainstDriversAngle", {
+          signedLength: signedLength(sheet.sweep[0]?.mm ?? 0, 1),
+          signedLengthOther: signedLength(sheet.sweep.at(-1)?.mm ?? 0, 1),
+          lengthSign: lengthSign(),
+        })}
+        xLabel={say("travelPlot.driverTo", { widest: widest.toFixed(0) })}
         yLabel=""
         height={160}
         legend={false}
@@ -49,11 +54,17 @@ export function TravelPlot({ index }: { index: number }) {
         }
       />
       <figcaption className="mt-1 text-xs text-soft">
-        Travel in {lengthSign()} over the{" "}
-        {surface.rod.driver === "SERVO" ? "arm" : "driving surface"}; dashed: {down} laid over {up}.
-        A tenth of a millimetre of slop is{" "}
-        <b className="figures text-ink">{length(sheet.slopMm, 2)}</b> here; one microsecond of pulse
-        moves <b className="figures text-ink">{length(sheet.mmPerMicrosecond, 3)}</b>.
+        <Say
+          id="travelPlot.travelInOverThe"
+          values={{
+            lengthSign: lengthSign(),
+            driver: surface.rod.driver === "SERVO",
+            down,
+            up,
+            b: <b className="figures text-ink">{length(sheet.slopMm, 2)}</b>,
+            bOther: <b className="figures text-ink">{length(sheet.mmPerMicrosecond, 3)}</b>,
+          }}
+        />
       </figcaption>
     </figure>
   );

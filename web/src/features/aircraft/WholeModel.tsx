@@ -7,6 +7,7 @@ import { Card } from "@/ui/card";
 import { Failure } from "@/ui/message";
 import { Modal } from "@/ui/modal";
 import { TextLine } from "@/ui/text-line";
+import { say } from "@/words/generated/aircraft";
 
 /** Longest name of a model. */
 const LONGEST = 60;
@@ -15,7 +16,7 @@ const LONGEST = 60;
 export function WholeModel() {
   const { standing } = useModel();
   const { name } = standing.newest.setup;
-  const [called, setCalled] = useState(`${name} II`.slice(0, LONGEST));
+  const [called, setCalled] = useState(say("wholeModel.ii", { name }).slice(0, LONGEST));
   const [asked, setAsked] = useState(false);
   const copy = useCopyModel(standing.id);
   const put = usePut();
@@ -23,7 +24,7 @@ export function WholeModel() {
   const away = (place: "SET_ASIDE" | "DELETED") =>
     put.mutate({ id: standing.id, place }, { onSuccess: () => void navigate("/") });
   return (
-    <Card title="The whole model">
+    <Card title={say("wholeModel.theWholeModel")}>
       <form
         className="flex flex-wrap items-end gap-3"
         onSubmit={(event) => {
@@ -34,26 +35,23 @@ export function WholeModel() {
         }}
       >
         <TextLine
-          label="Copy to a second model, name"
+          label={say("wholeModel.copySecondModelName")}
           value={called}
           maxLength={LONGEST}
           width="w-60"
           onValue={setCalled}
         />
         <Button type="submit" disabled={copy.isPending || called.trim() === ""}>
-          Copy
+          {say("wholeModel.copy")}
         </Button>
       </form>
-      <p className="mt-1 text-sm text-soft">
-        The copy gets the setup. Trims, flights, checks, measurements, accepted findings and ticked
-        entries stay with this model.
-      </p>
+      <p className="mt-1 text-sm text-soft">{say("wholeModel.copyGetsSetupTrims")}</p>
       <div className="mt-4 flex flex-wrap gap-3">
         <Button disabled={put.isPending} onClick={() => away("SET_ASIDE")}>
-          Archive it
+          {say("wholeModel.archiveIt")}
         </Button>
         <Button look="warn" disabled={put.isPending} onClick={() => setAsked(true)}>
-          Delete it
+          {say("wholeModel.deleteIt")}
         </Button>
       </div>
       {copy.isError && <Failure error={copy.error} />}
@@ -61,14 +59,14 @@ export function WholeModel() {
       <Modal
         open={asked}
         onOpen={setAsked}
-        title={`Delete ${name}?`}
-        description="It leaves the hangar with all its revisions and flights. You can restore it for 30 days from the end of the hangar page; after that it is gone."
+        title={say("wholeModel.delete", { name })}
+        description={say("wholeModel.leavesHangarAllRevisions")}
       >
         <div className="flex flex-wrap gap-3">
           <Button look="warn" disabled={put.isPending} onClick={() => away("DELETED")}>
-            Delete it
+            {say("wholeModel.deleteIt")}
           </Button>
-          <Button onClick={() => setAsked(false)}>Keep it</Button>
+          <Button onClick={() => setAsked(false)}>{say("wholeModel.keepIt")}</Button>
         </div>
       </Modal>
     </Card>

@@ -2,6 +2,7 @@ import { useState } from "react";
 import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { Fold } from "@/ui/fold";
+import { say } from "@/words/generated/bench";
 
 const NOTED = ["notebook", "accepted"] as const;
 
@@ -26,7 +27,7 @@ export function Accept({ rule, subject, what }: AcceptProps) {
       value: [...draft.present.notebook.accepted, { rule, subject, reason: reason.trim() }],
     });
   return (
-    <Fold className="mt-0.5 text-soft" title={<span>Accept this finding</span>}>
+    <Fold className="mt-0.5 text-soft" title={<span>{say("accepting.acceptThisFinding")}</span>}>
       <form
         className="flex gap-1"
         onSubmit={(event) => {
@@ -35,8 +36,8 @@ export function Accept({ rule, subject, what }: AcceptProps) {
         }}
       >
         <input
-          aria-label={`Why you accept this ${what}`}
-          placeholder="Why?"
+          aria-label={say("accepting.whyYouAcceptThis", { what })}
+          placeholder={say("accepting.why")}
           required
           minLength={3}
           maxLength={300}
@@ -45,7 +46,7 @@ export function Accept({ rule, subject, what }: AcceptProps) {
           className="h-8 min-w-0 flex-1 rounded-card border border-line-strong bg-sheet px-2 text-ink"
         />
         <Button type="submit" className="!min-h-8 px-2 text-sm">
-          Accept
+          {say("accepting.accept")}
         </Button>
       </form>
     </Fold>
@@ -64,7 +65,7 @@ export function Reopen({ rule, subject }: AcceptedProps) {
     });
   return (
     <button type="button" className="underline" onClick={reopen}>
-      Open it again
+      {say("accepting.openItAgain")}
     </button>
   );
 }

@@ -3,6 +3,7 @@ import { RearView } from "./RearView";
 import { useBench, useBenchStore } from "./store";
 import { TopView } from "./TopView";
 import type { View } from "./view";
+import { say } from "@/words/generated/bench";
 
 const TALLEST_BEHIND = { compact: 96, whole: 190 };
 const TALLEST_ABOVE = 300;
@@ -33,7 +34,7 @@ export function AircraftViews({ compact = false }: { compact?: boolean }) {
       data-frame={frame?.number}
     >
       {view === undefined ? (
-        <p className="p-6 text-soft">Starting the bench …</p>
+        <p className="p-6 text-soft">{say("aircraftViews.startingTheBench")}</p>
       ) : (
         <>
           <RearView {...view} />

@@ -5,6 +5,7 @@ import { MotorNote } from "./MotorNote";
 import { PhaseNote } from "./PhaseNote";
 import { StickPads } from "./StickPads";
 import { TallyPanel } from "./TallyPanel";
+import { say } from "@/words/generated/bench";
 
 /** The bench beside whatever is being worked on: drawing, tally and hands in one view. */
 export function BenchBeside() {
@@ -16,7 +17,7 @@ export function BenchBeside() {
       <Card tight>
         <TallyPanel compact />
       </Card>
-      <Card tight label="Sticks">
+      <Card tight label={say("benchBeside.sticks")}>
         <PhaseNote compact />
         <StickPads mode={mode} compact />
         <MotorNote mode={mode} />

@@ -7,6 +7,7 @@ import { ReceiverPanel } from "./ReceiverPanel";
 import { StickPads } from "./StickPads";
 import { TallyPanel } from "./TallyPanel";
 import { TrimSteppers } from "./TrimSteppers";
+import { say } from "@/words/generated/bench";
 
 /** The whole aircraft, the sticks, and the tally of one surface. */
 export function BenchPage() {
@@ -17,14 +18,10 @@ export function BenchPage() {
     <div className="grid gap-4 lg:grid-cols-[minmax(0,1fr)_420px]">
       <div className="space-y-3">
         <AircraftViews />
-        <Caution>
-          With the real model: {motor && "propeller off or motor unplugged, "}transmitter on first,
-          off last{motor && ", throttle cut on"}. Look from behind and move every stick: each
-          surface must go the way it goes here.
-        </Caution>
+        <Caution>{say("benchPage.withTheRealModel", { motor })}</Caution>
       </div>
       <div className="space-y-3">
-        <Card tight label="Sticks">
+        <Card tight label={say("benchPage.sticks")}>
           <PhaseNote compact />
           <StickPads mode={transmitter.stickMode} />
           <MotorNote mode={transmitter.stickMode} />
@@ -32,10 +29,10 @@ export function BenchPage() {
         <Card tight>
           <TallyPanel compact />
         </Card>
-        <Card tight label="Trims">
+        <Card tight label={say("benchPage.trims")}>
           <TrimSteppers range={transmitter.trimRangeClicks} />
         </Card>
-        <Card title="Simulated receiver">
+        <Card title={say("benchPage.simulatedReceiver")}>
           <ReceiverPanel />
         </Card>
       </div>

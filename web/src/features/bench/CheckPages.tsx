@@ -1,10 +1,11 @@
 import { CheckVerdict } from "@/features/model/Grounded";
 import { useModel } from "@/features/model/model";
 import { Subpages } from "@/ui/subpages";
+import { say } from "@/words/generated/bench";
 
 const PAGES = [
-  ["", "Bench"],
-  ["scenes", "Scenes"],
+  ["", say("checkPages.bench")],
+  ["scenes", say("checkPages.scenes")],
 ] as const;
 
 /** Whether it may fly, the bench, and scenes played on it. */
@@ -13,7 +14,7 @@ export function CheckPages() {
   return (
     <>
       <CheckVerdict model={standing.id} grounding={standing.grounding} />
-      <Subpages label="Check" pages={PAGES} />
+      <Subpages label={say("checkPages.check")} pages={PAGES} />
     </>
   );
 }

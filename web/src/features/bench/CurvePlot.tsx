@@ -4,6 +4,7 @@ import { STICK_ENDS, keyOf, wayWords, type Control, type Way } from "@/domain/wo
 import { Chart } from "@/ui/chart";
 import type { SurfaceHere } from "@/api/program";
 import { useBench } from "./store";
+import { say } from "@/words/generated/bench";
 
 type Throw = Pick<SurfaceHere["sticks"][number], "control" | "curve" | "plusMm" | "minusMm">;
 
@@ -14,7 +15,7 @@ export function CurvePlot({ one, way }: { one: Throw; way: Way }) {
   const lines = useMemo(
     () => [
       {
-        name: "Travel",
+        name: say("curvePlot.travel"),
         xs: one.curve.map((_, i) => (2 * i) / last - 1),
         ys: one.curve.map(inLength),
       },
@@ -29,9 +30,12 @@ export function CurvePlot({ one, way }: { one: Throw; way: Way }) {
   return (
     <Chart
       lines={lines}
-      label={`Response: ${length(one.minusMm, 1)} at full minus stick, ${length(one.plusMm, 1)} at full plus stick`}
+      label={say("curvePlot.responseFullMinusStick", {
+        length: length(one.minusMm, 1),
+        lengthOther: length(one.plusMm, 1),
+      })}
       xLabel={STICK_ENDS[one.control]}
-      yLabel={`${lengthSign()}, plus is ${plus}`}
+      yLabel={say("curvePlot.plusIs", { lengthSign: lengthSign(), plus })}
       height={190}
       legend={false}
       at={{ x: stick, y: inLength(here) }}

@@ -4,6 +4,7 @@ import { Accept, Reopen } from "./Accepting";
 import { MendsOf } from "./MendsOf";
 import { useBench, useBenchStore, type Finding } from "./store";
 import { Card } from "@/ui/card";
+import { say } from "@/words/generated/bench";
 
 /** What is wrong with the rig as it is being edited, why it matters, and the change that mends it. */
 export function FindingsCard() {
@@ -13,7 +14,7 @@ export function FindingsCard() {
   if (findings.length === 0) {
     return (
       <Card className="!p-3 text-sm">
-        <span className="font-semibold">No problems found in the figures entered.</span>
+        <span className="font-semibold">{say("findingsCard.noProblemsFoundFigures")}</span>
         <AcceptedList accepted={accepted} />
       </Card>
     );
@@ -38,7 +39,10 @@ function AcceptedList({ accepted }: { accepted: Finding[] }) {
     <ul className="mt-2 space-y-1 border-t border-line pt-2 text-sm text-soft" data-accepted>
       {accepted.map((one) => (
         <li key={one.rule + one.surface + one.title}>
-          Accepted: {one.title}, because “{one.acceptedBecause}”.{" "}
+          {say("findingsCard.acceptedBecause", {
+            title: one.title,
+            acceptedBecause: one.acceptedBecause,
+          })}{" "}
           <Reopen rule={one.rule} subject={one.surface} />
         </li>
       ))}
@@ -66,15 +70,18 @@ function FindingItem({ one }: { one: Finding }) {
         />
         <span>
           {one.title}
-          {grounds && <span className="text-grounded"> (before it flies)</span>}
+          {grounds && <span className="text-grounded">{say("findingsCard.beforeItFlies")}</span>}
         </span>
       </button>
-      <Fold className="mt-0.5 pl-6 text-soft" title={<span>Why it matters</span>}>
+      <Fold
+        className="mt-0.5 pl-6 text-soft"
+        title={<span>{say("findingsCard.whyItMatters")}</span>}
+      >
         <p>{one.why}</p>
       </Fold>
       <div className="pl-6">
         <MendsOf id={one.rule} subject={one.surface} />
-        <Accept rule={one.rule} subject={one.surface} what="finding" />
+        <Accept rule={one.rule} subject={one.surface} what={say("findingsCard.finding")} />
       </div>
     </li>
   );

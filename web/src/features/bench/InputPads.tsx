@@ -2,6 +2,7 @@ import { useProgramSheet } from "@/api/program";
 import { percent } from "@/domain/words";
 import { Slider, ToggleGroup } from "radix-ui";
 import { useBench, useBenchStore } from "./store";
+import { say } from "@/words/generated/bench";
 
 /** The levers and switches something on this model listens to; the others would only be in the way. */
 export function InputPads({ compact = false }: { compact?: boolean }) {
@@ -122,7 +123,11 @@ function SwitchPad({ name, positions, value, brings, compact, onMove }: SwitchPr
         <ToggleGroup.Item
           key={i}
           value={String(i)}
-          aria-label={`${name}, position ${i + 1}${(brings[i] ?? "") === "" ? "" : `: ${brings[i]}`}`}
+          aria-label={say("inputPads.position", {
+            name,
+            i: i + 1,
+            brings: (brings[i] ?? "") === "" ? "" : `: ${brings[i]}`,
+          })}
           title={brings[i]}
           className="min-h-7 border-l border-line-strong first:border-l-0 data-[state=on]:bg-brand data-[state=on]:text-on-brand"
         >

@@ -1,5 +1,6 @@
 import { figure, length } from "@/domain/reader";
 import { useBench } from "./store";
+import { Say, say } from "@/words/generated/bench";
 
 interface P {
   x: number;
@@ -63,7 +64,11 @@ export function LinkageDrawing() {
         viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
         className="mm-paper block w-full rounded-card border border-line"
         role="img"
-        aria-label={`Linkage of the ${surface.name}: driver at ${figure(view.driverDegrees, 1)} degrees, surface at ${figure(view.surfaceDegrees, 1)} degrees`}
+        aria-label={say("linkageDrawing.linkageDriverDegreesSurface", {
+          surface: surface.name,
+          figure: figure(view.driverDegrees, 1),
+          figureOther: figure(view.surfaceDegrees, 1),
+        })}
       >
         <line
           x1={h.x}
@@ -142,16 +147,26 @@ export function LinkageDrawing() {
         ))}
       </svg>
       <figcaption className="mt-1 text-xs text-soft">
-        {surface.rod.driver === "SERVO" ? "Servo arm" : "Driving surface"} at{" "}
-        <b className="figures text-ink">{figure(view.driverDegrees, 1)}°</b>, surface at{" "}
-        <b className="figures text-ink">{figure(view.surfaceDegrees, 1)}°</b>
-        {typeof view.gain === "number" && (
-          <>
-            , <b className="figures text-ink">{figure(Math.abs(view.gain), 2)}°</b> of surface per
-            degree
-          </>
-        )}
-        . To scale{cut > 0 && `; the pushrod is ${length(cut, 0)} longer than drawn`}.
+        <Say
+          id="linkageDrawing.driver"
+          values={{
+            driver: surface.rod.driver === "SERVO",
+            b: <b className="figures text-ink">{figure(view.driverDegrees, 1)}°</b>,
+            bOther: <b className="figures text-ink">{figure(view.surfaceDegrees, 1)}°</b>,
+            value: typeof view.gain === "number" && (
+              <>
+                <Say
+                  id="linkageDrawing.ofSurfacePerDegree"
+                  values={{
+                    b: <b className="figures text-ink">{figure(Math.abs(view.gain), 2)}°</b>,
+                  }}
+                />
+              </>
+            ),
+            cut: cut > 0,
+            length: length(cut, 0),
+          }}
+        />
       </figcaption>
     </figure>
   );

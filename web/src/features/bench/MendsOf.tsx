@@ -3,6 +3,7 @@ import { MendButton } from "@/features/model/edits";
 import { useModel } from "@/features/model/model";
 import { MovementTable } from "@/features/model/MovementTable";
 import { Fold } from "@/ui/fold";
+import { say } from "@/words/generated/bench";
 
 /** What mends a finding or hazard, tried; or what to do at the model where no change of figures does. */
 export function MendsOf({ id, subject }: { id: string; subject: string }) {
@@ -11,9 +12,7 @@ export function MendsOf({ id, subject }: { id: string; subject: string }) {
   if (mends.data === undefined) {
     return (
       <p className="mt-1 text-sm text-soft" role="status">
-        {mends.isError
-          ? "The ways to fix it could not be tried just now."
-          : "Trying ways to fix it …"}
+        {mends.isError ? say("mendsOf.waysFixCouldNot") : say("mendsOf.tryingWaysFix")}
       </p>
     );
   }
@@ -29,11 +28,11 @@ export function MendsOf({ id, subject }: { id: string; subject: string }) {
             {mend.words.join(" · ")}
           </MendButton>
           {mend.moves.length === 0 ? (
-            <p className="text-sm text-soft">Nothing else moves differently.</p>
+            <p className="text-sm text-soft">{say("mendsOf.nothingElseMovesDifferently")}</p>
           ) : (
             <Fold
               className="text-soft"
-              title={<span className="text-sm">What moves differently with it</span>}
+              title={<span className="text-sm">{say("mendsOf.movesDifferently")}</span>}
             >
               <MovementTable lines={mend.moves} />
             </Fold>

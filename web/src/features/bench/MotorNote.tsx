@@ -1,6 +1,7 @@
 import { figure } from "@/domain/reader";
 import { percent } from "@/domain/words";
 import { useBench } from "./store";
+import { Say, say } from "@/words/generated/bench";
 
 /** What the throttle channel is told; a word with the number, since it is the one that hurts. */
 export function MotorNote({ mode }: { mode: number }) {
@@ -16,12 +17,20 @@ export function MotorNote({ mode }: { mode: number }) {
   const power = percent(told);
   return (
     <p className="mt-1 text-xs text-soft">
-      <span className={power > 0 ? "font-semibold text-grounded" : ""}>
-        {power > 0
-          ? `Motor commanded to run${backwards ? " backwards" : ""}: ${power} %`
-          : "Motor stopped"}
-      </span>
-      , {figure(pulse, 0)} µs. Simulated transmitter, stick mode {mode}.
+      <Say
+        id="motorNote.sSimulatedTransmitterStick"
+        values={{
+          span: (
+            <span className={power > 0 ? "font-semibold text-grounded" : ""}>
+              {power > 0
+                ? `Motor commanded to run${backwards ? ` ${say("motorNote.backwards")}` : ""}: ${power} %`
+                : say("motorNote.motorStopped")}
+            </span>
+          ),
+          figure: figure(pulse, 0),
+          mode,
+        }}
+      />
     </p>
   );
 }

@@ -2,6 +2,7 @@ import { percent } from "@/domain/words";
 import { Fold } from "@/ui/fold";
 import { useFlicks } from "@/api/program";
 import { useBench } from "./store";
+import { say } from "@/words/generated/bench";
 
 /** The phase that is on, as the switches on the bench stand. */
 export function PhaseNote({ compact = false }: { compact?: boolean }) {
@@ -22,12 +23,14 @@ export function PhaseNote({ compact = false }: { compact?: boolean }) {
           className={compact ? "mb-1 flex items-start justify-between text-sm" : "mb-2 text-center"}
         >
           <p className={compact ? "whitespace-nowrap" : "mb-1 text-center"} data-phase={phase}>
-            {fadedIn < 1 ? `Fading in, ${percent(fadedIn)} %:` : "Phase"}{" "}
+            {fadedIn < 1
+              ? say("phaseNote.fadingIn", { percent: percent(fadedIn) })
+              : say("phaseNote.phase")}{" "}
             <strong className="rounded-full bg-brand px-2.5 py-0.5 text-on-brand">{name}</strong>
           </p>
           <Fold
             className="text-left text-sm"
-            title={<span className="text-soft">What each switch position does</span>}
+            title={<span className="text-soft">{say("phaseNote.eachSwitchPositionDoes")}</span>}
           >
             <Flicks />
           </Fold>

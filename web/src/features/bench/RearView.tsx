@@ -3,6 +3,7 @@ import { corners, extent, surfaceShapes, type SurfaceShape, type Vec } from "@/d
 import { travel, travelWords } from "@/domain/words";
 import { placed, rowsOf, type Placed } from "./labels";
 import { colour, SIDE_MARGIN, type View } from "./view";
+import { say } from "@/words/generated/bench";
 
 /** From behind, travels are drawn larger than the model, or they could not be seen. */
 const TRAVEL_SCALE = 2.5;
@@ -45,10 +46,10 @@ export function RearView({ width, tallest, setup, travelMm, selected, onSelect }
       viewBox={`0 0 ${width} ${height}`}
       className="block w-full"
       role="group"
-      aria-label="From behind"
+      aria-label={say("rearView.fromBehind")}
     >
       <text x={12} y={17} fontSize={13} fontWeight={600} fill="var(--ink)">
-        From behind, travel drawn {written(TRAVEL_SCALE)}×
+        {say("rearView.fromBehindTravelDrawn", { tRAVEL_SCALE: written(TRAVEL_SCALE) })}
       </text>
       {setup.airframe.panels.map((panel) => {
         const [root, tip] = corners(panel) as [Vec, Vec];

@@ -4,6 +4,7 @@ import { Check } from "@/ui/check";
 import { Button } from "@/ui/button";
 import { Slide } from "@/ui/slide";
 import { useBench, useBenchStore } from "./store";
+import { say } from "@/words/generated/bench";
 
 /** The simulated receiver and what watches over it: link, voltage, timers, alarms. */
 export function ReceiverPanel() {
@@ -25,11 +26,11 @@ export function ReceiverPanel() {
           className="font-medium"
           checked={lost}
           onChecked={(checked) => store.loseLink(checked)}
-          label={<>Link lost {lost && "(failsafe)"}</>}
+          label={<>{say("receiverPanel.linkLost", { lost: Boolean(lost) })}</>}
         />
         <Slide
           className="w-40"
-          label="Link"
+          label={say("receiverPanel.link")}
           min={0}
           max={100}
           value={readings.linkPercent}
@@ -38,7 +39,7 @@ export function ReceiverPanel() {
         />
         <Slide
           className="w-40"
-          label="Pack"
+          label={say("receiverPanel.pack")}
           min={8}
           max={13}
           step={0.1}
@@ -58,13 +59,17 @@ export function ReceiverPanel() {
         </ul>
       )}
       <Button className="!min-h-8 text-sm" onClick={() => store.switchOn()}>
-        Switch the transmitter off and on
+        {say("receiverPanel.switchTransmitterOff")}
       </Button>
       <p role="status" className="min-h-5">
         {bench.alarms.length > 0 ? (
-          <strong className="text-grounded">Alarm: {bench.alarms.join(", ")}</strong>
+          <strong className="text-grounded">
+            {say("receiverPanel.alarm", { alarms: bench.alarms.join(", ") })}
+          </strong>
         ) : (
-          spoken !== "" && <span className="text-soft">Called out: “{spoken}”</span>
+          spoken !== "" && (
+            <span className="text-soft">{say("receiverPanel.calledOut", { spoken })}</span>
+          )
         )}
       </p>
     </div>
@@ -80,7 +85,7 @@ function SimpleChannels() {
     .map((channel, i) => ({ channel, i }))
     .filter(({ channel }) => inputs.some((one) => one.id === channel.carries));
   return simple.length === 0 ? null : (
-    <ul className="figures flex flex-wrap gap-x-5" aria-label="Simple channels">
+    <ul className="figures flex flex-wrap gap-x-5" aria-label={say("receiverPanel.simpleChannels")}>
       {simple.map(({ channel, i }) => (
         <li key={channel.number} data-simple={channel.carries}>
           {channel.name}: <strong>{signed(positions?.commandPercent[i] ?? 0, 0)} %</strong>

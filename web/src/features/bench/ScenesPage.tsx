@@ -15,6 +15,7 @@ import { Failure } from "@/ui/message";
 import { AircraftViews } from "./AircraftViews";
 import { StickPads } from "./StickPads";
 import { useBench, useBenchStore, type Scene } from "./store";
+import { say } from "@/words/generated/bench";
 
 type Compared = Schemas["Compared"];
 
@@ -46,9 +47,7 @@ export function ScenesPage() {
       setScene(read);
       setProblem("");
     } catch {
-      setProblem(
-        "This file is not a scene: it must be JSON with formatVersion, name, steps and seconds.",
-      );
+      setProblem(say("scenesPage.fileNotSceneMust"));
     }
   };
   const save = () => {
@@ -63,20 +62,23 @@ export function ScenesPage() {
   return (
     <div className="grid gap-4 lg:grid-cols-[minmax(0,1fr)_420px]">
       <div className="min-w-0 space-y-3">
-        <Card title="A scene">
+        <Card title={say("scenesPage.aScene")}>
           <div className="flex flex-wrap items-end gap-2">
             {recording ? (
               <Button look="warn" onClick={() => setScene(store.stopRecording())}>
-                <Square aria-hidden size={15} /> Stop recording
+                <Square aria-hidden size={15} /> {say("scenesPage.stopRecording")}
               </Button>
             ) : (
               <Button onClick={() => store.record()}>
-                <Circle aria-hidden size={15} className="fill-grounded text-grounded" /> Record
+                <Circle aria-hidden size={15} className="fill-grounded text-grounded" />{" "}
+                {say("scenesPage.record")}
               </Button>
             )}
-            <Button onClick={() => tour.mutate(draft.present)}>Everything once</Button>
+            <Button onClick={() => tour.mutate(draft.present)}>
+              {say("scenesPage.everythingOnce")}
+            </Button>
             <label className="flex h-9 cursor-pointer items-center gap-2 rounded-card border border-line-strong px-3 font-medium focus-within:outline-2">
-              <FolderOpen aria-hidden size={15} /> Open a file
+              <FolderOpen aria-hidden size={15} /> {say("scenesPage.openAFile")}
               <input
                 type="file"
                 accept=".json"
@@ -87,10 +89,10 @@ export function ScenesPage() {
             {scene !== undefined && !recording && (
               <>
                 <Button onClick={save}>
-                  <Download aria-hidden size={15} /> Save as a file
+                  <Download aria-hidden size={15} /> {say("scenesPage.saveAsAFile")}
                 </Button>
                 <Button look="main" onClick={() => store.play(scene, setCursor)}>
-                  <Play aria-hidden size={15} /> Play
+                  <Play aria-hidden size={15} /> {say("scenesPage.play")}
                 </Button>
               </>
             )}
@@ -100,21 +102,30 @@ export function ScenesPage() {
               {problem}
             </p>
           )}
-          {recording && <p className="mt-2 font-medium">Move sticks, levers and switches …</p>}
+          {recording && (
+            <p className="mt-2 font-medium">{say("scenesPage.moveSticksLeversSwitches")}</p>
+          )}
           {scene !== undefined && (
             <div className="mt-3 flex flex-wrap items-end gap-3" data-scene={scene.steps.length}>
               <p className="w-full text-sm text-soft">
-                “{scene.name}”, {figure(scene.seconds, 1)} s, {scene.steps.length} movements, on the
-                simulated bench.
+                {say("scenesPage.sMovementsSimulatedBench", {
+                  scene: scene.name,
+                  figure: figure(scene.seconds, 1),
+                  steps: scene.steps.length,
+                })}
               </p>
               <Choice
-                label="Compare with"
+                label={say("scenesPage.compareWith")}
                 value={other}
                 onValue={setOther}
                 options={[
-                  ["", "choose a revision"],
+                  ["", say("scenesPage.chooseARevision")],
                   ...(revisions.items ?? []).map(
-                    (one) => [String(one.number), `revision ${one.number}`] as const,
+                    (one) =>
+                      [
+                        String(one.number),
+                        say("scenesPage.revision", { number: one.number }),
+                      ] as const,
                   ),
                 ]}
               />
@@ -124,7 +135,7 @@ export function ScenesPage() {
                   before !== undefined && compare.mutate({ before, after: draft.present, scene })
                 }
               >
-                Compare
+                {say("scenesPage.compare")}
               </Button>
             </div>
           )}
@@ -135,7 +146,7 @@ export function ScenesPage() {
         )}
         <AircraftViews />
       </div>
-      <Card label="Sticks" className="self-start">
+      <Card label={say("scenesPage.sticks")} className="self-start">
         <PhaseNote />
         <StickPads mode={draft.present.transmitter.stickMode} />
       </Card>
@@ -157,16 +168,16 @@ function Differences({ compared, number, cursor }: DifferencesProps) {
   const track = (of: "before" | "after") =>
     compared[of].tracks.find((one) => one.surface === surface)?.mm.map(inLength) ?? [];
   return (
-    <Card title={`Against revision ${number}`}>
+    <Card title={say("scenesPage.againstRevision", { number })}>
       {[...compared.onlyBefore, ...compared.onlyAfter].length > 0 && (
         <p className="mb-2 text-sm">
-          Only in one revision: {[...compared.onlyBefore, ...compared.onlyAfter].join(", ")}.
+          {say("scenesPage.onlyInOneRevision", {
+            list: [...compared.onlyBefore, ...compared.onlyAfter].join(", "),
+          })}
         </p>
       )}
       {marked === undefined ? (
-        <p className="font-medium text-done">
-          Every surface moves the same, as far as a ruler can show.
-        </p>
+        <p className="font-medium text-done">{say("scenesPage.everySurfaceMovesSame")}</p>
       ) : (
         <>
           <ul className="mb-2 flex flex-wrap gap-1.5">
@@ -177,21 +188,28 @@ function Differences({ compared, number, cursor }: DifferencesProps) {
                   className="!min-h-8 text-sm"
                   onClick={() => setChosen(one.surface)}
                 >
-                  {one.name} {signedLength(one.mostMm, 1)} {lengthSign()} at{" "}
-                  {figure(one.atSeconds, 1)} s
+                  {say("scenesPage.atS", {
+                    name: one.name,
+                    signedLength: signedLength(one.mostMm, 1),
+                    lengthSign: lengthSign(),
+                    figure: figure(one.atSeconds, 1),
+                  })}
                 </Button>
               </li>
             ))}
           </ul>
           <Chart
-            label={`${marked.name} in the scene, before and after`}
-            xLabel="seconds; marked where they differ"
-            yLabel={`${lengthSign()} at the ${marked.name.toLowerCase()}`}
+            label={say("scenesPage.sceneBeforeAfter", { marked: marked.name })}
+            xLabel={say("scenesPage.secondsMarkedWhereThey")}
+            yLabel={say("scenesPage.atThe", {
+              lengthSign: lengthSign(),
+              marked: marked.name.toLowerCase(),
+            })}
             marks={marked.stretches.map((one) => ({ from: one.fromSeconds, to: one.toSeconds }))}
             at={cursor === undefined ? undefined : { x: cursor }}
             lines={[
               { name: `revision ${number}`, xs: compared.before.seconds, ys: track("before") },
-              { name: "as it is now", xs: compared.after.seconds, ys: track("after") },
+              { name: say("scenesPage.asItIsNow"), xs: compared.after.seconds, ys: track("after") },
             ]}
           />
         </>

@@ -1,5 +1,6 @@
 import { useEffect, useEffectEvent, useRef, type KeyboardEvent, type PointerEvent } from "react";
 import type { Moment } from "./store";
+import { say } from "@/words/generated/bench";
 
 export type Axis = "roll" | "pitch" | "yaw" | "throttle";
 
@@ -32,11 +33,11 @@ const percent = (axis: Axis, value: number) => {
         ? ""
         : axis === "pitch"
           ? value > 0
-            ? " back"
-            : " forward"
+            ? ` ${say("stick.back")}`
+            : ` ${say("stick.forward")}`
           : value > 0
-            ? " right"
-            : " left";
+            ? ` ${say("stick.right")}`
+            : ` ${say("stick.left")}`;
   return `${axis} ${size} %${way}`;
 };
 
@@ -107,7 +108,7 @@ export function Stick({ side, across, along, moment, stays, size, onMove }: Prop
         role="application"
         tabIndex={0}
         data-stick={side}
-        aria-label={`${side} stick: ${words}. Arrow keys move it, with Shift in fine steps, Home centres it.`}
+        aria-label={say("stick.stickArrowKeysMove", { side, words })}
         className="touch-none rounded-card border border-line-strong bg-inset select-none"
         onPointerDown={(event) => {
           event.currentTarget.setPointerCapture(event.pointerId);

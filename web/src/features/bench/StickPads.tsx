@@ -3,6 +3,7 @@ import { useState } from "react";
 import { InputPads } from "./InputPads";
 import { Stick, type Axis } from "./Stick";
 import { useBench, useBenchStore, type Moment } from "./store";
+import { say } from "@/words/generated/bench";
 
 /** Which control sits on which axis; the stick mode decides which thumb does what. */
 const MODES: Record<number, { left: [Axis, Axis]; right: [Axis, Axis] }> = {
@@ -47,14 +48,16 @@ export function StickPads({ mode, compact = false }: { mode: number; compact?: b
         <Check
           checked={stays}
           onChecked={(checked) => setStays(checked)}
-          label="Hold the sticks where I leave them"
+          label={say("stickPads.holdSticksWhereI")}
         />
         {motors > 0 && (
           <Check
             className="font-medium"
             checked={moment.throttleCut}
             onChecked={(checked) => store.move({ throttleCut: checked })}
-            label={<>Throttle cut {moment.throttleCut ? "on" : "off"}</>}
+            label={
+              <>{say("stickPads.throttleCut", { throttleCut: Boolean(moment.throttleCut) })}</>
+            }
           />
         )}
       </div>

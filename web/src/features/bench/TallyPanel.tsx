@@ -2,6 +2,7 @@ import { length, lengthSign } from "@/domain/reader";
 import { tallyBars } from "./tally-bars";
 import { signed, travelWords, wayWords, signedLength } from "@/domain/words";
 import { useBench } from "./store";
+import { Say, say } from "@/words/generated/bench";
 
 /** The ledger of the selected surface: every line starts where the one above it ended. */
 export function TallyPanel({ compact = false }: { compact?: boolean }) {
@@ -15,19 +16,27 @@ export function TallyPanel({ compact = false }: { compact?: boolean }) {
   const [plus, minus] = wayWords(surface);
   return (
     <section
-      aria-label={`Tally of the ${surface.name}`}
+      aria-label={say("tallyPanel.tallyOfThe", { surface: surface.name })}
       className={compact ? "text-[13px] leading-tight" : "text-sm"}
     >
       <h2 className={compact ? "text-sm" : "mb-1 text-base"}>
-        Tally: {surface.name}{" "}
-        <span className="font-normal text-soft">{travelWords(tally.mm, surface)} now</span>
+        <Say
+          id="tallyPanel.tallyNow"
+          values={{
+            surface: surface.name,
+            travel: travelWords(tally.mm, surface),
+            span: (words) => <span className="font-normal text-soft">{words}</span>,
+          }}
+        />
       </h2>
       <table className="figures w-full border-collapse">
         <thead>
           <tr className="border-b border-line-strong text-right text-xs text-soft">
-            <th className={`text-left font-medium ${compact ? "" : "py-1"}`}>Moved by</th>
+            <th className={`text-left font-medium ${compact ? "" : "py-1"}`}>
+              {say("tallyPanel.movedBy")}
+            </th>
             <th className="font-medium">%</th>
-            <th className="font-medium">degrees</th>
+            <th className="font-medium">{say("tallyPanel.degrees")}</th>
             <th className="font-medium">{lengthSign()}</th>
           </tr>
         </thead>
@@ -46,7 +55,7 @@ export function TallyPanel({ compact = false }: { compact?: boolean }) {
         <tfoot>
           <tr className="border-t-2 border-ink text-right font-bold" data-tally-total>
             <th scope="row" className={`text-left ${compact ? "" : "py-1"}`}>
-              Total
+              {say("tallyPanel.total")}
             </th>
             <td>{signed(tally.percent, 1)}</td>
             <td>{signed(tally.degrees, 2)}</td>
@@ -55,9 +64,15 @@ export function TallyPanel({ compact = false }: { compact?: boolean }) {
         </tfoot>
       </table>
       <p className="mt-1 text-soft">
-        Travel left: <strong className="figures text-ink">{length(tally.plusLeftMm, 1)}</strong>{" "}
-        {plus}, <strong className="figures text-ink">{length(tally.minusLeftMm, 1)}</strong> {minus}
-        . Plus is {plus}.
+        <Say
+          id="tallyPanel.travelLeftPlusIs"
+          values={{
+            b: <strong className="figures text-ink">{length(tally.plusLeftMm, 1)}</strong>,
+            plus,
+            bOther: <strong className="figures text-ink">{length(tally.minusLeftMm, 1)}</strong>,
+            minus,
+          }}
+        />
       </p>
     </section>
   );

@@ -1,5 +1,6 @@
 import { corners, extent, surfaceShapes, type SurfaceShape, type Vec } from "@/domain/drawing";
 import { colour, SIDE_MARGIN, type View } from "./view";
+import { say } from "@/words/generated/bench";
 
 /** From above, nose up: panels, and each surface shortened by its angle as the eye sees it. */
 export function TopView({ width, tallest, setup, travelMm, degrees, selected, onSelect }: View) {
@@ -24,10 +25,10 @@ export function TopView({ width, tallest, setup, travelMm, degrees, selected, on
       viewBox={`0 0 ${width} ${height}`}
       className="block w-full border-t border-line"
       role="group"
-      aria-label="From above"
+      aria-label={say("topView.fromAbove")}
     >
       <text x={12} y={20} fontSize={13} fontWeight={600} fill="var(--ink)">
-        From above, nose up the page
+        {say("topView.aboveNoseUpPage")}
       </text>
       {setup.airframe.motors.map((motor) => (
         <Propeller key={motor.id} motor={motor} at={at} scale={scale} />

@@ -1,6 +1,7 @@
 import { CONTROL_KEYS, clickWords, controlName } from "@/domain/words";
 import { Stepper } from "@/ui/stepper";
 import { useBench, useBenchStore } from "./store";
+import { say } from "@/words/generated/bench";
 
 /** The trims of the bench, in clicks; they change nothing in the setup. */
 export function TrimSteppers({ range }: { range: number }) {
@@ -10,9 +11,11 @@ export function TrimSteppers({ range }: { range: number }) {
     <div className="grid grid-cols-3 gap-3">
       {CONTROL_KEYS.map((key) => (
         <div key={key}>
-          <div className="text-center text-xs font-medium text-soft">{controlName(key)} trim</div>
+          <div className="text-center text-xs font-medium text-soft">
+            {say("trimSteppers.trim", { controlName: controlName(key) })}
+          </div>
           <Stepper
-            label={`${controlName(key)} trim`}
+            label={say("trimSteppers.trim", { controlName: controlName(key) })}
             words={clickWords(key, trims[key])}
             value={trims[key]}
             min={-range}

@@ -2,6 +2,7 @@ import { readerHeaders } from "@/domain/reader";
 import { createContext, useContext, useSyncExternalStore } from "react";
 import type { Schemas, Violation } from "@/api/client";
 import type { Setup } from "@/api/queries";
+import { say } from "@/words/generated/bench";
 
 export type Moment = Schemas["Moment"];
 export type Frame = Schemas["Frame"];
@@ -203,7 +204,7 @@ export class BenchStore {
     const seconds = Math.max(0.5, (performance.now() - this.begun) / 1000);
     this.begun = undefined;
     this.change({ recording: false });
-    return { formatVersion: 1, name: "Recorded", steps: this.recorded, seconds };
+    return { formatVersion: 1, name: say("store.recorded"), steps: this.recorded, seconds };
   }
 
   /** Plays a scene on the bench in real time; the aircraft and the pads follow. */

@@ -12,6 +12,7 @@ import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Fold } from "@/ui/fold";
 import { Failure } from "@/ui/message";
+import { Say, say } from "@/words/generated/coach";
 
 /** The one change a test asks for: what, why, how much it is, and what makes it. */
 export function AdviceCard({ of, sheet }: { of: CoachStanding; sheet: CoachSheet }) {
@@ -20,7 +21,7 @@ export function AdviceCard({ of, sheet }: { of: CoachStanding; sheet: CoachSheet
     return null;
   }
   return (
-    <Card title="The one change" className="border-l-4 border-l-tag">
+    <Card title={say("adviceCard.theOneChange")} className="border-l-4 border-l-tag">
       <p className="text-lg font-semibold" data-advice={advice.lever ?? "NAMED"}>
         {advice.words}
       </p>
@@ -31,12 +32,12 @@ export function AdviceCard({ of, sheet }: { of: CoachStanding; sheet: CoachSheet
       </ul>
       <p className="text-sm text-soft">{advice.why}</p>
       <p className="mt-2 text-sm">
-        <strong>Next flight: </strong>
+        <strong>{say("adviceCard.nextFlight")}</strong>
         {advice.watch}
       </p>
       {advice.schools.length > 0 && (
         <div className="mt-2">
-          <Fold title="Where pilots differ">
+          <Fold title={say("adviceCard.wherePilotsDiffer")}>
             {advice.schools.map((one) => (
               <p key={one} className="text-sm">
                 {one}
@@ -75,14 +76,23 @@ function InProgram({ of }: { of: CoachStanding }) {
         disabled={move.isPending}
         onClick={apply}
       >
-        Put it in the draft
+        {say("adviceCard.putDraft")}
       </Button>
       <p className="mt-1 text-sm text-soft">
-        Then save the revision and enter it in the transmitter from the{" "}
-        <Link to="../../program/entry" relative="path" className="underline underline-offset-2">
-          entry sheet
-        </Link>
-        .
+        <Say
+          id="adviceCard.thenSaveRevisionEnter"
+          values={{
+            link: (words) => (
+              <Link
+                to="../../program/entry"
+                relative="path"
+                className="underline underline-offset-2"
+              >
+                {words}
+              </Link>
+            ),
+          }}
+        />
       </p>
       {move.isError && <Failure error={move.error} />}
     </>
@@ -102,7 +112,7 @@ function Metal({ of, sheet }: { of: CoachStanding; sheet: CoachSheet }) {
         disabled={begin.isPending || (sheet.job !== undefined && sheet.job !== null)}
         onClick={() => begin.mutate(of.test)}
       >
-        Do it at the bench
+        {say("adviceCard.doBench")}
       </Button>
       {begin.isError && <Failure error={begin.error} />}
     </>
@@ -125,25 +135,26 @@ export function OpenJob({ sheet }: { sheet: CoachSheet }) {
     close.mutate({ jobId: job.id, body: { version: job.version, done, by } });
   const packs = draft.present.balance.packs.length > 0;
   return (
-    <Card title="On the bench" className="border-l-4 border-l-tag" label="On the bench">
+    <Card
+      title={say("adviceCard.onTheBench")}
+      className="border-l-4 border-l-tag"
+      label={say("adviceCard.onTheBench")}
+    >
       <p className="text-lg font-semibold">{advice?.words ?? job.lever.toLowerCase()}</p>
       <ul className="figures my-2 list-disc pl-5">
         {advice?.sizes.map((one) => (
           <li key={one}>{one}</li>
         ))}
       </ul>
-      <p className="mb-3 text-sm text-soft">
-        {motor && "Propeller off or motor unplugged while you work. "}One change at a time: fly the
-        same test again before the next.
-      </p>
+      <p className="mb-3 text-sm text-soft">{say("adviceCard.motor", { motor })}</p>
       <div className="flex flex-wrap gap-2">
         {job.lever === "BALANCE" && packs ? (
           <>
             <Button look="main" large disabled={close.isPending} onClick={() => send(true, "PACK")}>
-              Done: pack moved
+              {say("adviceCard.donePackMoved")}
             </Button>
             <Button large disabled={close.isPending} onClick={() => send(true, "BALLAST")}>
-              Done: ballast
+              {say("adviceCard.doneBallast")}
             </Button>
           </>
         ) : (
@@ -153,11 +164,11 @@ export function OpenJob({ sheet }: { sheet: CoachSheet }) {
             disabled={close.isPending}
             onClick={() => send(true, job.lever === "BALANCE" ? "BALLAST" : "AS_ADVISED")}
           >
-            Done
+            {say("adviceCard.done")}
           </Button>
         )}
         <Button look="quiet" disabled={close.isPending} onClick={() => send(false, "AS_ADVISED")}>
-          Not done: cancel it
+          {say("adviceCard.notDoneCancelIt")}
         </Button>
       </div>
       {close.isError && <Failure error={close.error} />}

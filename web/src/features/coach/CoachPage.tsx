@@ -15,13 +15,14 @@ import { Failure, Waiting } from "@/ui/message";
 import { TextLine } from "@/ui/text-line";
 import { AdviceCard, OpenJob } from "./AdviceCard";
 import { PathDrawing } from "./PathDrawing";
+import { say } from "@/words/generated/coach";
 
 const STATES = {
   OPEN: ["open", "text-soft"],
   STANDS: ["done", "text-done"],
-  CHANGE: ["not as it should be", "text-grounded"],
-  VOID: ["fly again", "text-grounded"],
-  SKIPPED: ["left out", "text-soft"],
+  CHANGE: [say("coachPage.notShould"), "text-grounded"],
+  VOID: [say("coachPage.flyAgain"), "text-grounded"],
+  SKIPPED: [say("coachPage.leftOut"), "text-soft"],
 } as const;
 
 const keyOf = (one: CoachStanding) => `${one.test.test} ${one.test.part}`;
@@ -31,7 +32,11 @@ export function CoachPage() {
   const { standing } = useModel();
   const coach = useCoach(standing.id);
   if (coach.data === undefined) {
-    return coach.isError ? <Failure error={coach.error} /> : <Waiting what="the coach" />;
+    return coach.isError ? (
+      <Failure error={coach.error} />
+    ) : (
+      <Waiting what={say("coachPage.theCoach")} />
+    );
   }
   return <Plan sheet={coach.data} />;
 }
@@ -46,20 +51,20 @@ function Plan({ sheet }: { sheet: CoachSheet }) {
   const card = cards[index];
   return (
     <div className="space-y-3 pt-3">
-      <Card className="border-l-4 border-l-brand" label="Goal of the next flight">
-        <p className="text-sm text-soft">The next flight is for this</p>
+      <Card className="border-l-4 border-l-brand" label={say("coachPage.goalNextFlight")}>
+        <p className="text-sm text-soft">{say("coachPage.nextFlight")}</p>
         <p className="text-xl font-semibold" data-goal>
           {sheet.goal}
         </p>
         <div className="mt-3 flex flex-wrap gap-2">
           <Link to="../new" relative="path" className={buttonClass("main", true)}>
-            Enter the flight
+            {say("coachPage.enterTheFlight")}
           </Link>
           <Link to="../card" relative="path" className={buttonClass("plain", true)}>
-            Field card
+            {say("coachPage.fieldCard")}
           </Link>
           <Link to="../checks" relative="path" className={buttonClass("plain", true)}>
-            Check before the flight
+            {say("coachPage.checkBeforeTheFlight")}
           </Link>
         </div>
       </Card>
@@ -91,7 +96,7 @@ interface ListProps {
 
 function TestList({ sheet, next, shown, choose }: ListProps) {
   return (
-    <Card title="Trim tests, in this order">
+    <Card title={say("coachPage.trimTestsOrder")}>
       <ol className="space-y-1">
         {sheet.plan.tests.map((one, i) => {
           const [word, look] = STATES[one.state];
@@ -127,7 +132,7 @@ function HowFlown({ one, card }: { one: CoachStanding; card: TestCard }) {
     <Card title={card.name} aside={<span className="text-sm text-soft">{card.tells}</span>}>
       {one.openBefore && (
         <p className="mb-3 border-l-4 border-line-strong bg-inset px-3 py-2 text-sm">
-          An earlier test is not done yet: what this one shows may come from that.
+          {say("coachPage.earlierTestNotDone")}
         </p>
       )}
       <div className="grid gap-4 sm:grid-cols-[1fr_16rem]">
@@ -138,13 +143,13 @@ function HowFlown({ one, card }: { one: CoachStanding; card: TestCard }) {
             ))}
           </ol>
           <p className="mt-3">
-            <strong>Watch: </strong>
+            <strong>{say("coachPage.watch")}</strong>
             {card.watch}
           </p>
         </div>
         <PathDrawing
           test={card.test.test}
-          label={`${card.name}, as it should be`}
+          label={say("coachPage.asItShouldBe", { card: card.name })}
           className="rounded-card border border-line bg-inset"
         />
       </div>
@@ -176,7 +181,7 @@ function LeaveOut({ one }: { one: CoachStanding }) {
     return (
       <div className="mt-3">
         <Button disabled={takeUp.isPending} onClick={() => takeUp.mutate(one.test)}>
-          Include it again
+          {say("coachPage.includeItAgain")}
         </Button>
         {takeUp.isError && <Failure error={takeUp.error} />}
       </div>
@@ -192,14 +197,14 @@ function LeaveOut({ one }: { one: CoachStanding }) {
     >
       <div className="min-w-48 flex-1">
         <TextLine
-          label="Reason for leaving it out"
+          label={say("coachPage.reasonLeavingOut")}
           value={because}
           onValue={setBecause}
           maxLength={300}
         />
       </div>
       <Button type="submit" look="quiet" disabled={skip.isPending || because.trim().length < 3}>
-        Leave it out
+        {say("coachPage.leaveItOut")}
       </Button>
       {skip.isError && <Failure error={skip.error} />}
     </form>

@@ -1,6 +1,7 @@
 import type { TestCard, TestResult } from "@/api/fly";
 import { Button } from "@/ui/button";
 import { PathDrawing } from "./PathDrawing";
+import { say } from "@/words/generated/coach";
 
 type Seen = TestResult["seen"][number];
 type Turn = Seen["turn"];
@@ -11,9 +12,9 @@ const STRENGTHS = [
   [3, "strong"],
 ] as const;
 const TURNS: Record<Turn, string> = {
-  BOTH: "What it did",
-  LEFT: "To the left",
-  RIGHT: "To the right",
+  BOTH: say("outcomePicker.whatItDid"),
+  LEFT: say("outcomePicker.toTheLeft"),
+  RIGHT: say("outcomePicker.toTheRight"),
 };
 
 interface Props {
@@ -50,7 +51,7 @@ export function OutcomePicker({ card, result, onResult }: Props) {
           className="min-h-14"
           onClick={() => onResult(blank)}
         >
-          As it should be
+          {say("outcomePicker.asItShouldBe")}
         </Button>
         <Button
           look={result === undefined ? "main" : "plain"}
@@ -58,7 +59,7 @@ export function OutcomePicker({ card, result, onResult }: Props) {
           className="min-h-14"
           onClick={() => onResult(undefined)}
         >
-          Not flown
+          {say("outcomePicker.notFlown")}
         </Button>
       </div>
       {card.turns.map((turn) => (
@@ -87,7 +88,7 @@ export function OutcomePicker({ card, result, onResult }: Props) {
                   {picked !== undefined && (
                     <div
                       role="group"
-                      aria-label={`${words}: how strongly`}
+                      aria-label={say("outcomePicker.howStrongly", { words })}
                       className="mt-1 grid grid-cols-3 gap-1"
                     >
                       {STRENGTHS.map(([strength, word]) => (

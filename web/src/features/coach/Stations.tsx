@@ -2,6 +2,7 @@ import type { Wishes } from "@/api/fly";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { PlainNumber } from "@/ui/plain-number";
+import { say } from "@/words/generated/coach";
 
 type Station = Wishes["stations"][number];
 
@@ -17,36 +18,34 @@ export function Stations({ wishes, between, onStations }: Props) {
   const set = (at: number, part: Partial<Station>) =>
     onStations(wishes.stations.map((one, i) => (i === at ? { ...one, ...part } : one)));
   return (
-    <Card title="What goes with the balance point">
-      <p className="text-sm text-soft">
-        Note what worked with each balance point; values in between are calculated.
-      </p>
+    <Card title={say("stations.goesBalancePoint")}>
+      <p className="text-sm text-soft">{say("stations.noteWorkedEachBalance")}</p>
       <ul className="mt-2 space-y-2">
         {wishes.stations.map((one, i) => (
           <li key={i} className="grid grid-cols-[1fr_1fr_1fr_auto] items-end gap-2">
             <PlainNumber
-              label="Balance point"
+              label={say("stations.balancePoint")}
               length
               value={one.cgMm}
               onValue={(cgMm) => set(i, { cgMm })}
             />
             <PlainNumber
-              label="Expo on pitch, %"
+              label={say("stations.expoOnPitch")}
               value={one.expoPercent}
               onValue={(expoPercent) => set(i, { expoPercent })}
             />
             <PlainNumber
-              label="Reflex"
+              label={say("stations.reflex")}
               length
               value={one.reflexMm}
               onValue={(reflexMm) => set(i, { reflexMm })}
             />
             <Button
               look="quiet"
-              aria-label={`Remove position ${i + 1}`}
+              aria-label={say("stations.removePosition", { i: i + 1 })}
               onClick={() => onStations(wishes.stations.filter((_, each) => each !== i))}
             >
-              Out
+              {say("stations.out")}
             </Button>
           </li>
         ))}
@@ -55,7 +54,7 @@ export function Stations({ wishes, between, onStations }: Props) {
         className="mt-2"
         onClick={() => onStations([...wishes.stations, { cgMm: 0, expoPercent: 0, reflexMm: 0 }])}
       >
-        Add a balance point
+        {say("stations.addABalancePoint")}
       </Button>
       {between.length > 0 && (
         <ul className="figures mt-3 list-disc pl-5" data-between>

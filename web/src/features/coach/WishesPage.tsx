@@ -15,26 +15,27 @@ import { Failure, Waiting } from "@/ui/message";
 import { PlainNumber } from "@/ui/plain-number";
 import { Stations } from "./Stations";
 import { TextLine } from "@/ui/text-line";
+import { say } from "@/words/generated/coach";
 
 type Wish = Wishes["regimes"][number];
 
 const REGIMES = {
-  FIRST_FLIGHTS: "First flights",
-  PRECISION: "Precision",
-  SNAP: "Snap manoeuvres",
-  HOVER: "Hover",
-  ROLLING_HIGH_ALPHA: "Rolling at high alpha",
-  THERMAL: "Thermal",
-  CRUISE: "Cruise",
-  SPEED: "Speed",
-  LANDING: "Landing",
-  LAUNCH: "Launch",
+  FIRST_FLIGHTS: say("wishesPage.firstFlights"),
+  PRECISION: say("wishesPage.precision"),
+  SNAP: say("wishesPage.snapManoeuvres"),
+  HOVER: say("wishesPage.hover"),
+  ROLLING_HIGH_ALPHA: say("wishesPage.rollingAtHighAlpha"),
+  THERMAL: say("wishesPage.thermal"),
+  CRUISE: say("wishesPage.cruise"),
+  SPEED: say("wishesPage.speed"),
+  LANDING: say("wishesPage.landing"),
+  LAUNCH: say("wishesPage.launch"),
 } as const;
 
 const PILOTS = [
-  ["BEGINNER", "a beginner"],
-  ["INTERMEDIATE", "an intermediate pilot"],
-  ["EXPERT", "an expert"],
+  ["BEGINNER", say("wishesPage.aBeginner")],
+  ["INTERMEDIATE", say("wishesPage.anIntermediatePilot")],
+  ["EXPERT", say("wishesPage.anExpert")],
 ] as const;
 
 /** What a model is for: decided before the first flight, one kind of flying after the other. */
@@ -42,7 +43,11 @@ export function WishesPage() {
   const { standing } = useModel();
   const wishes = useWishes(standing.id);
   if (wishes.data === undefined) {
-    return wishes.isError ? <Failure error={wishes.error} /> : <Waiting what="purpose and pilot" />;
+    return wishes.isError ? (
+      <Failure error={wishes.error} />
+    ) : (
+      <Waiting what={say("wishesPage.purposeAndPilot")} />
+    );
   }
   return <Book sheet={wishes.data} />;
 }
@@ -120,46 +125,46 @@ function Book({ sheet }: { sheet: WishSheet }) {
     >
       {elsewhere && typed && (
         <div role="alert" className="border-l-4 border-grounded bg-inset px-4 py-2">
-          <p>This page was changed in another tab. What you typed is still here, not saved.</p>
+          <p>{say("wishesPage.pageChangedAnotherTab")}</p>
           <div className="mt-2 flex flex-wrap gap-2">
-            <Button onClick={() => setBased(sheet)}>Keep mine</Button>
-            <Button onClick={() => begun(sheet)}>Use the others</Button>
+            <Button onClick={() => setBased(sheet)}>{say("wishesPage.keepMine")}</Button>
+            <Button onClick={() => begun(sheet)}>{say("wishesPage.useTheOthers")}</Button>
           </div>
         </div>
       )}
-      <Card title="Pilot and conditions">
+      <Card title={say("wishesPage.pilotAndConditions")}>
         <div className="grid gap-3 sm:grid-cols-2">
           <Choice
-            label="Flown by"
+            label={say("wishesPage.flownBy")}
             value={wishes.pilot}
             options={PILOTS}
             onValue={(pilot) => set({ pilot })}
           />
           <div className="flex items-end">
             <Button disabled={starting.isPending} onClick={() => begin(wishes.pilot)}>
-              Fill in starting values
+              {say("wishesPage.fillInStartingValues")}
             </Button>
           </div>
           <PlainNumber
-            label="Balance wanted, % of the maker’s range (0 = foremost)"
+            label={say("wishesPage.balanceWantedMakersRange")}
             value={wishes.balancePercent}
             onValue={(balancePercent) => set({ balancePercent })}
           />
           <TextLine
-            label="Reason for it"
+            label={say("wishesPage.reasonForIt")}
             value={wishes.balanceWhy}
             maxLength={300}
             onValue={(balanceWhy) => set({ balanceWhy })}
           />
           <PlainNumber
-            label="Most wind, m/s"
+            label={say("wishesPage.mostWindMS")}
             value={wishes.limits.windMetresPerSecond}
             onValue={(windMetresPerSecond) =>
               set({ limits: { ...wishes.limits, windMetresPerSecond } })
             }
           />
           <TextLine
-            label="Field it needs"
+            label={say("wishesPage.fieldItNeeds")}
             value={wishes.limits.field}
             maxLength={300}
             onValue={(field) => set({ limits: { ...wishes.limits, field } })}
@@ -169,7 +174,7 @@ function Book({ sheet }: { sheet: WishSheet }) {
           <Check
             checked={wishes.turnedRound}
             onChecked={(turnedRound) => set({ turnedRound })}
-            label="I set differential the opposite way for axial rolls"
+            label={say("wishesPage.iSetDifferentialOpposite")}
           />
         </div>
       </Card>
@@ -198,7 +203,7 @@ function Book({ sheet }: { sheet: WishSheet }) {
       ))}
       {left.length > 0 && (
         <div className="flex flex-wrap items-center gap-2">
-          <span className="text-soft">Also for</span>
+          <span className="text-soft">{say("wishesPage.alsoFor")}</span>
           {left.map((one) => (
             <Button key={one} onClick={() => add(one)}>
               {REGIMES[one]}
@@ -208,7 +213,7 @@ function Book({ sheet }: { sheet: WishSheet }) {
       )}
       {(note.isError || starting.isError) && <Failure error={note.error ?? starting.error} />}
       <Button type="submit" look="main" large disabled={note.isPending}>
-        Save
+        {say("wishesPage.save")}
       </Button>
     </form>
   );
@@ -223,60 +228,68 @@ interface CardProps {
 function WishCard({ wish, onWish, remove }: CardProps) {
   const { draft } = useModel();
   const where = [
-    ["", "not decided"] as const,
-    ...draft.present.phases.map((one) => [one.id, `phase ${one.name}`] as const),
-    ...draft.present.feelSets.map((one) => [one.id, `set ${one.name}`] as const),
+    ["", say("wishesPage.notDecided")] as const,
+    ...draft.present.phases.map(
+      (one) => [one.id, say("wishesPage.phase", { name: one.name })] as const,
+    ),
+    ...draft.present.feelSets.map(
+      (one) => [one.id, say("wishesPage.set", { name: one.name })] as const,
+    ),
   ];
   return (
     <Card
       title={REGIMES[wish.regime]}
       aside={
-        <Button look="quiet" onClick={remove} aria-label={`Not for ${REGIMES[wish.regime]}`}>
-          Not for this
+        <Button
+          look="quiet"
+          onClick={remove}
+          aria-label={say("wishesPage.notFor", { rEGIMES: REGIMES[wish.regime] })}
+        >
+          {say("wishesPage.notForThis")}
         </Button>
       }
     >
       <div className="grid gap-3 sm:grid-cols-2">
         <TextLine
-          label="How it should feel"
+          label={say("wishesPage.howItShouldFeel")}
           value={wish.feel}
           maxLength={300}
           onValue={(feel) => onWish({ feel })}
         />
         <Choice
-          label="Flown with"
+          label={say("wishesPage.flownWith")}
           value={wish.where}
           options={where}
           onValue={(chosen) => onWish({ where: chosen })}
         />
         <div className="grid grid-cols-3 gap-2">
           <PlainNumber
-            label="Aileron"
+            label={say("wishesPage.aileron")}
             length
             value={wish.rollMm}
             onValue={(rollMm) => onWish({ rollMm })}
           />
           <PlainNumber
-            label="Elevator"
+            label={say("wishesPage.elevator")}
             length
             value={wish.pitchMm}
             onValue={(pitchMm) => onWish({ pitchMm })}
           />
           <PlainNumber
-            label="Rudder"
+            label={say("wishesPage.rudder")}
             length
             value={wish.yawMm}
             onValue={(yawMm) => onWish({ yawMm })}
           />
         </div>
         <TextLine
-          label="Where the figures come from"
+          label={say("wishesPage.whereFiguresCome")}
           value={wish.source}
           maxLength={120}
           onValue={(source) => onWish({ source })}
         />
         <TextLine
-          label="Result"
+          label={say("wishesPage.result")}
           value={wish.ended}
           maxLength={300}
           onValue={(ended) => onWish({ ended })}
@@ -284,7 +297,7 @@ function WishCard({ wish, onWish, remove }: CardProps) {
         <Check
           checked={wish.reached}
           onChecked={(reached) => onWish({ reached })}
-          label="Feels right"
+          label={say("wishesPage.feelsRight")}
         />
       </div>
     </Card>

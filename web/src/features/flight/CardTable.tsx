@@ -10,6 +10,7 @@ import { useModel } from "@/features/model/model";
 import { Card } from "@/ui/card";
 import { Choice } from "@/ui/choice";
 import { SureRow } from "./SureRow";
+import { say } from "@/words/generated/flight";
 
 type Reading = FlightReport["phases"][number];
 type Unit = Schemas["ShownAsked"]["unit"];
@@ -56,18 +57,23 @@ export function CardTable({ form, stands }: Props) {
     ]);
   };
   return (
-    <Card title="Trims from the field card">
-      <Choice label="The transmitter shows" value={unit} onValue={setUnit} options={UNITS} />
+    <Card title={say("cardTable.trimsFieldCard")}>
+      <Choice
+        label={say("cardTable.theTransmitterShows")}
+        value={unit}
+        onValue={setUnit}
+        options={UNITS}
+      />
       <table className="mt-2 w-full text-sm" data-card-table>
         <thead>
           <tr className="text-left text-soft">
-            <th className="font-medium">Phase</th>
+            <th className="font-medium">{say("cardTable.phase")}</th>
             {CONTROL_KEYS.map((key) => (
               <th key={key} className="font-medium">
                 {controlName(key)}
               </th>
             ))}
-            <th className="font-medium">Sure?</th>
+            <th className="font-medium">{say("cardTable.sure")}</th>
           </tr>
         </thead>
         <tbody>
@@ -92,7 +98,7 @@ export function CardTable({ form, stands }: Props) {
               <td>
                 <Check
                   hidden
-                  label={`${phase.name}: sure`}
+                  label={say("cardTable.sureOr", { phase: phase.name })}
                   checked={reading(phase.id)?.sure === "SURE"}
                   onChecked={(checked) => set(phase.id, { sure: checked ? "SURE" : "NOT" })}
                 />
@@ -109,8 +115,7 @@ export function CardTable({ form, stands }: Props) {
         />
       </div>
       <p className="mt-1 text-sm text-soft">
-        Plus is right, nose up, right. A row left empty was not flown. Stored in whole clicks of{" "}
-        {stands.percentPerClick} %.
+        {say("cardTable.plusRightNoseUp", { percentPerClick: stands.percentPerClick })}
       </p>
     </Card>
   );
@@ -159,6 +164,8 @@ function Cell({ name, clicks, transmitter, unit, onClicks }: CellProps) {
     />
   );
   return (
-    <Tip words={wrong ? `${name}: ${read.error?.message ?? "a number"}` : undefined}>{input}</Tip>
+    <Tip words={wrong ? `${name}: ${read.error?.message ?? say("cardTable.aNumber")}` : undefined}>
+      {input}
+    </Tip>
   );
 }

@@ -3,12 +3,13 @@ import { useImportFlights } from "@/api/queries";
 import { useModel } from "@/features/model/model";
 import { buttonClass } from "@/ui/button";
 import { Failure } from "@/ui/message";
+import { say } from "@/words/generated/flight";
 
 const BECAME = {
   TAKEN: "added",
-  THERE_ALREADY: "already in the log",
-  DIFFERS: "in the log under that number with other values: correct it there; nothing was changed",
-  REFUSED: "not added",
+  THERE_ALREADY: say("csvCard.alreadyInTheLog"),
+  DIFFERS: say("csvCard.logUnderNumberOther"),
+  REFUSED: say("csvCard.notAdded"),
 } as const;
 
 /** Flights out to a spreadsheet and in from one; what cannot be read is said, the rest is taken. */
@@ -19,10 +20,10 @@ export function CsvCard() {
     <div className="space-y-2">
       <div className="flex flex-wrap gap-2">
         <a className={buttonClass("plain")} href={`/api/aircraft/${standing.id}/flights.csv`}>
-          <Download aria-hidden size={16} /> Export as CSV
+          <Download aria-hidden size={16} /> {say("csvCard.exportAsCsv")}
         </a>
         <label className={`${buttonClass("plain")} cursor-pointer`}>
-          Import a CSV
+          {say("csvCard.importACsv")}
           <input
             type="file"
             accept=".csv,text/csv"
@@ -40,20 +41,27 @@ export function CsvCard() {
       {bring.data !== undefined && (
         <div role="status" data-imported={bring.data.taken}>
           <p className="font-medium">
-            {bring.data.taken} {bring.data.taken === 1 ? "flight" : "flights"} added
-            {bring.data.there > 0 && `, ${bring.data.there} already in the log`}.
+            {say("csvCard.taken", {
+              taken: bring.data.taken,
+              there: bring.data.there > 0,
+              thereOther: bring.data.there,
+            })}
           </p>
           <ul className="text-sm" data-csv-rows>
             {bring.data.rows.map((one) => (
               <li key={one.rows.join()}>
-                Row {one.rows.join(", ")}, {one.flownOn}: {BECAME[one.became]}
+                {say("csvCard.row", {
+                  rows: one.rows.join(", "),
+                  flownOn: one.flownOn,
+                  bECAME: BECAME[one.became],
+                })}
               </li>
             ))}
           </ul>
           <ul className="list-disc pl-5 text-sm text-grounded">
             {bring.data.problems.map((one) => (
               <li key={one.row + one.reason}>
-                {one.row > 0 ? `Row ${one.row}` : one.text}: {one.reason}
+                {one.row > 0 ? say("csvCard.rowOr", { row: one.row }) : one.text}: {one.reason}
               </li>
             ))}
           </ul>

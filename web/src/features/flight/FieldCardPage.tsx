@@ -7,6 +7,7 @@ import { CONTROL_KEYS, clickWords, controlName } from "@/domain/words";
 import { Grounded } from "@/features/model/Grounded";
 import { useHasMotor, useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
+import { say } from "@/words/generated/flight";
 
 /** One page for the field: boxes for what the flight is to find out, to be typed in afterwards. */
 export function FieldCardPage() {
@@ -27,18 +28,15 @@ export function FieldCardPage() {
     <div className="mx-auto max-w-[820px] pt-3">
       <div className="no-print mb-3">
         <Button look="main" onClick={() => print()}>
-          Print
+          {say("fieldCardPage.print")}
         </Button>
       </div>
       <article
         className="rounded-card border border-line bg-sheet p-6 print:border-0 print:p-0"
         data-field-card
       >
-        <h2 className="text-2xl">{draft.present.name}: field card</h2>
-        <SheetNote>
-          Calm air, enough height, hands off. Control check from behind
-          {motor && ", propeller clear"}, local rules first.
-        </SheetNote>
+        <h2 className="text-2xl">{say("fieldCardPage.fieldCard", { name: draft.present.name })}</h2>
+        <SheetNote>{say("fieldCardPage.calmAirEnoughHeight", { motor })}</SheetNote>
         <div className="mb-3 empty:hidden">
           <Grounded model={standing.id} grounding={standing.grounding} />
         </div>
@@ -48,25 +46,30 @@ export function FieldCardPage() {
           </p>
         )}
         <div className="grid grid-cols-2 gap-3 text-sm sm:grid-cols-3 print:grid-cols-3">
-          {["Date", "Field", "Battery", "Wind", "Air", `Balance point, ${lengthSign()}`].map(
-            (one) => (
-              <p key={one} className="min-h-10 border border-ink px-2 py-0.5">
-                {one}
-              </p>
-            ),
-          )}
+          {[
+            say("fieldCardPage.date"),
+            say("fieldCardPage.field"),
+            say("fieldCardPage.battery"),
+            say("fieldCardPage.wind"),
+            say("fieldCardPage.air"),
+            say("fieldCardPage.balancePoint", { lengthSign: lengthSign() }),
+          ].map((one) => (
+            <p key={one} className="min-h-10 border border-ink px-2 py-0.5">
+              {one}
+            </p>
+          ))}
         </div>
         <table className="cards-on-phone mt-4 w-full border-collapse text-sm">
           <thead>
             <tr className="text-left">
-              <th className="border border-ink p-1">Phase</th>
+              <th className="border border-ink p-1">{say("fieldCardPage.phase")}</th>
               {CONTROL_KEYS.map((key) => (
                 <th key={key} className="border border-ink p-1">
-                  {controlName(key)}, clicks and way
+                  {say("fieldCardPage.clicksAndWay", { controlName: controlName(key) })}
                 </th>
               ))}
-              {motor && <th className="border border-ink p-1">Throttle</th>}
-              <th className="border border-ink p-1">Sure?</th>
+              {motor && <th className="border border-ink p-1">{say("fieldCardPage.throttle")}</th>}
+              <th className="border border-ink p-1">{say("fieldCardPage.sure")}</th>
             </tr>
           </thead>
           <tbody>
@@ -83,7 +86,9 @@ export function FieldCardPage() {
                     data-label={controlName(key)}
                   >
                     {stand(phase.id, key)}
-                    {open(phase.id, key.toUpperCase())?.state === "SETTLED" ? ", settled" : ""}
+                    {open(phase.id, key.toUpperCase())?.state === "SETTLED"
+                      ? say("fieldCardPage.settled")
+                      : ""}
                   </td>
                 ))}
                 {motor && <td className="w-16 border border-ink p-1" data-label="Throttle" />}
@@ -103,7 +108,7 @@ export function FieldCardPage() {
                   ))}
                 </ol>
                 <p>
-                  <strong>Watch: </strong>
+                  <strong>{say("fieldCardPage.watch")}</strong>
                   {card.watch}
                 </p>
               </div>
@@ -114,15 +119,15 @@ export function FieldCardPage() {
                 {card.turns.length > 1 && (
                   <li className="col-span-full font-semibold">{turn.toLowerCase()}</li>
                 )}
-                <li>☐ as it should be</li>
+                <li>{say("fieldCardPage.asItShouldBe")}</li>
                 {card.outcomes.map(({ outcome, words }) => (
-                  <li key={outcome}>☐ {words}: ☐ slight ☐ clear ☐ strong</li>
+                  <li key={outcome}>{say("fieldCardPage.slightClearStrong", { words })}</li>
                 ))}
               </ul>
             ))}
           </section>
         )}
-        <p className="mt-3 h-16 border border-ink px-2 text-sm">What it did, what to look for</p>
+        <p className="mt-3 h-16 border border-ink px-2 text-sm">{say("fieldCardPage.didLook")}</p>
       </article>
     </div>
   );

@@ -8,6 +8,7 @@ import { Button } from "@/ui/button";
 import { Failure } from "@/ui/message";
 import { Modal } from "@/ui/modal";
 import { TextLine } from "@/ui/text-line";
+import { say } from "@/words/generated/flight";
 
 interface Props {
   flight: Flight;
@@ -23,29 +24,29 @@ export function FlightActions({ flight, onDeleted }: Props) {
   return (
     <div className="mt-1 flex flex-wrap items-center gap-x-1">
       <Link to={String(flight.id)} className="mr-2 text-sm underline underline-offset-2">
-        Correct this entry
+        {say("flightActions.correctThisEntry")}
       </Link>
       <Button
         look="quiet"
         aria-pressed={marks.flewWell}
         onClick={() => mark.mutate({ flight, marks: { flewWell: !marks.flewWell } })}
       >
-        {marks.flewWell ? "Flew well ✓" : "Flew well"}
+        {marks.flewWell ? say("flightActions.flewWell") : say("flightActions.flewWellOr")}
       </Button>
       {marks.flewWell && flight.revisionNumber < standing.newest.number && (
         <GoBack revision={flight.revisionNumber} flight={flight.id} />
       )}
       {marks.leftOut === "" ? (
         <Button look="quiet" onClick={() => setAsked("leave")}>
-          Leave it out
+          {say("flightActions.leaveItOut")}
         </Button>
       ) : (
         <Button look="quiet" onClick={() => mark.mutate({ flight, marks: { leftOut: "" } })}>
-          Count it again
+          {say("flightActions.countItAgain")}
         </Button>
       )}
       <Button look="quiet" onClick={() => setAsked("delete")}>
-        Delete
+        {say("flightActions.delete")}
       </Button>
       {mark.isError && <Failure error={mark.error} />}
       <Leave flight={flight} open={asked === "leave"} onClose={() => setAsked("")} />
@@ -73,8 +74,8 @@ function Leave({ flight, open, onClose }: Asked) {
     <Modal
       open={open}
       onOpen={onClose}
-      title="Leave this flight out?"
-      description="It stays in the log and no longer counts for any trim."
+      title={say("flightActions.leaveThisFlightOut")}
+      description={say("flightActions.staysLogNoLonger")}
     >
       <form
         className="space-y-3"
@@ -83,11 +84,17 @@ function Leave({ flight, open, onClose }: Asked) {
           mark.mutate({ flight, marks: { leftOut: because.trim() } }, { onSuccess: onClose });
         }}
       >
-        <TextLine label="Reason" required maxLength={300} value={because} onValue={setBecause} />
+        <TextLine
+          label={say("flightActions.reason")}
+          required
+          maxLength={300}
+          value={because}
+          onValue={setBecause}
+        />
         <Followed flight={flight} asked={open} />
         {mark.isError && <Failure error={mark.error} />}
         <Button type="submit" look="main" disabled={mark.isPending || because.trim() === ""}>
-          Leave it out
+          {say("flightActions.leaveItOut")}
         </Button>
       </form>
     </Modal>
@@ -101,8 +108,8 @@ function Delete({ flight, open, onClose, onDeleted }: Asked & Pick<Props, "onDel
     <Modal
       open={open}
       onOpen={onClose}
-      title="Delete this flight?"
-      description="It is removed from the log; you can undo that right afterwards."
+      title={say("flightActions.deleteThisFlight")}
+      description={say("flightActions.removedLogCanUndo")}
     >
       <Followed flight={flight} asked={open} />
       {remove.isError && <Failure error={remove.error} />}
@@ -118,7 +125,7 @@ function Delete({ flight, open, onClose, onDeleted }: Asked & Pick<Props, "onDel
           })
         }
       >
-        Delete it
+        {say("flightActions.deleteIt")}
       </Button>
     </Modal>
   );
@@ -130,8 +137,7 @@ export function Followed({ flight, asked }: { flight: Flight; asked: boolean }) 
   const followed = useFollowed(standing.id, flight.id, asked).data ?? [];
   return followed.length === 0 ? null : (
     <p role="note" className="border-l-4 border-tag bg-inset px-3 py-2" data-followed>
-      Pushrods were turned for its trims in revision {followed.join(", ")}. They stay turned; the
-      flights since then show what is left.
+      {say("flightActions.pushrodsWereTurnedTrims", { followed: followed.join(", ") })}
     </p>
   );
 }

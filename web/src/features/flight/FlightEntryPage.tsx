@@ -33,6 +33,7 @@ import { checkedToday, isSeen, NOTHING_SEEN, SeenCards, type Seen } from "./Seen
 import { Followed } from "./FlightActions";
 import { SimulatedFlight } from "./SimulatedFlight";
 import { AIRS, WINDS, flightSchema } from "./schema";
+import { say } from "@/words/generated/flight";
 
 /** Notes a flight, or corrects one; made for a phone and a thumb. */
 export function FlightEntryPage() {
@@ -59,7 +60,7 @@ export function FlightEntryPage() {
     checks.data === undefined ||
     (flightId !== undefined && corrected.data === undefined)
   ) {
-    return <Waiting what="the form" />;
+    return <Waiting what={say("flightEntryPage.theForm")} />;
   }
   return (
     <Entry
@@ -172,14 +173,16 @@ function Entry(props: EntryProps) {
     >
       <h2 className="text-xl">
         {corrected === undefined
-          ? `Flight on revision ${standing.newest.number}`
-          : `Correct the flight on revision ${corrected.revisionNumber}`}
+          ? say("flightEntryPage.flightOnRevision", { number: standing.newest.number })
+          : say("flightEntryPage.correctFlightRevision", {
+              revisionNumber: corrected.revisionNumber,
+            })}
       </h2>
       {corrected !== undefined && <Followed flight={corrected} asked />}
       <Grounded model={standing.id} grounding={standing.grounding} />
       {grounded && (
         <TextRow
-          label="Reason for flying it all the same"
+          label={say("flightEntryPage.reasonFlyingAllSame")}
           value={seen.despite}
           maxLength={300}
           onChange={(event) => see({ ...seen, despite: event.target.value })}
@@ -187,23 +190,22 @@ function Entry(props: EntryProps) {
       )}
       {found.state === "broken" && (
         <p role="alert" className="border-l-4 border-grounded bg-inset px-4 py-2">
-          An unfinished entry could not be read; the form starts empty.
+          {say("flightEntryPage.unfinishedEntryCouldNot")}
         </p>
       )}
       {!stored && (
         <p role="alert" className="border-l-4 border-grounded bg-inset px-4 py-2">
-          This browser’s storage is full or forbidden: the entry is kept only as long as this tab is
-          open. Save it before you close it.
+          {say("flightEntryPage.browsersStorageFullForbidden")}
         </p>
       )}
       <SwitchTabs
-        label="Entered"
+        label={say("flightEntryPage.entered")}
         value={byCard ? "card" : "thumb"}
         onValue={(way) => setByCard(way === "card")}
         options={[
           [
             "thumb",
-            "On the phone",
+            say("flightEntryPage.onThePhone"),
             <PhaseTrims
               key="thumb"
               form={form}
@@ -212,14 +214,18 @@ function Entry(props: EntryProps) {
               standingIn={standingIn}
             />,
           ],
-          ["card", "From a field card", <CardTable key="card" form={form} stands={stands} />],
+          [
+            "card",
+            say("flightEntryPage.fromAFieldCard"),
+            <CardTable key="card" form={form} stands={stands} />,
+          ],
         ]}
       />
       <SeenCards coach={coach} seen={seen} onSeen={see} unjudged={unjudged !== ""} />
-      <Card title="The day">
+      <Card title={say("flightEntryPage.theDay")}>
         <div className="space-y-3">
           <TextRow
-            label="Flown on"
+            label={say("flightEntryPage.flownOn")}
             type="date"
             error={errors.flownOn?.message}
             {...register("flownOn")}
@@ -227,20 +233,24 @@ function Entry(props: EntryProps) {
           <ChoiceRow
             control={control}
             name="wind"
-            label="Wind"
+            label={say("flightEntryPage.wind")}
             options={WINDS}
             error={errors.wind?.message}
           />
           <ChoiceRow
             control={control}
             name="air"
-            label="Air"
+            label={say("flightEntryPage.air")}
             options={AIRS}
             error={errors.air?.message}
           />
-          <TextRow label="Field" error={errors.field?.message} {...register("field")} />
           <TextRow
-            label="Battery"
+            label={say("flightEntryPage.field")}
+            error={errors.field?.message}
+            {...register("field")}
+          />
+          <TextRow
+            label={say("flightEntryPage.battery")}
             list="packs"
             error={errors.battery?.message}
             {...register("battery")}
@@ -253,11 +263,19 @@ function Entry(props: EntryProps) {
           <LengthRow
             control={control}
             name="cgMm"
-            label={`Balance point, ${lengthSign()} aft of the datum (empty if not known)`}
+            label={say("flightEntryPage.balancePointAftDatum", { lengthSign: lengthSign() })}
             error={errors.cgMm?.message}
           />
-          <TextRow label="Goal of the flight" error={errors.goal?.message} {...register("goal")} />
-          <TextRow label="Remarks" error={errors.remarks?.message} {...register("remarks")} />
+          <TextRow
+            label={say("flightEntryPage.goalOfTheFlight")}
+            error={errors.goal?.message}
+            {...register("goal")}
+          />
+          <TextRow
+            label={say("flightEntryPage.remarks")}
+            error={errors.remarks?.message}
+            {...register("remarks")}
+          />
         </div>
       </Card>
       {[add, correct, practised].map(
@@ -270,11 +288,11 @@ function Entry(props: EntryProps) {
         className="w-full"
         disabled={add.isPending || correct.isPending || reading}
       >
-        Save the flight
+        {say("flightEntryPage.saveTheFlight")}
       </Button>
       {Object.keys(errors).length > 0 && (
         <p role="alert" className="font-medium text-grounded">
-          Not saved: see the fields marked above.
+          {say("flightEntryPage.notSavedSeeFields")}
         </p>
       )}
       {corrected === undefined && (

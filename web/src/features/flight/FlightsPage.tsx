@@ -14,6 +14,7 @@ import { FlightActions } from "./FlightActions";
 import { SettlingCard } from "./SettlingCard";
 import { Failure, Waiting } from "@/ui/message";
 import { More } from "@/ui/more";
+import { say } from "@/words/generated/flight";
 
 /** The flight log of a model, newest first. */
 export function FlightsPage() {
@@ -27,26 +28,28 @@ export function FlightsPage() {
       role="status"
       className="flex flex-wrap items-center gap-3 border-l-4 border-tag bg-sheet px-4 py-2"
     >
-      The flight of {day(deleted.report.flownOn)} is deleted.
+      {say("flightsPage.flightDeleted", { day: day(deleted.report.flownOn) })}
       <Button
         disabled={bring.isPending}
         onClick={() => bring.mutate(deleted.id, { onSuccess: () => setDeleted(undefined) })}
       >
-        Bring it back
+        {say("flightsPage.bringItBack")}
       </Button>
     </p>
   );
   if (flights.items === undefined) {
-    return flights.isError ? <Failure error={flights.error} /> : <Waiting what="flights" />;
+    return flights.isError ? (
+      <Failure error={flights.error} />
+    ) : (
+      <Waiting what={say("flightsPage.flights")} />
+    );
   }
   if (flights.items.length === 0) {
     return (
-      <Empty title="Not flown yet">
+      <Empty title={say("flightsPage.notFlownYet")}>
         {undo}
-        <p>
-          After the control check, fly, trim until it goes straight hands off, and note the clicks.
-        </p>
-        <LogLink to="new" label="Log the first flight" />
+        <p>{say("flightsPage.afterControlCheckFly")}</p>
+        <LogLink to="new" label={say("flightsPage.logTheFirstFlight")} />
         <CsvCard />
       </Empty>
     );
@@ -54,9 +57,9 @@ export function FlightsPage() {
   return (
     <div className="mx-auto max-w-4xl space-y-3 pt-3">
       <div className="flex flex-wrap gap-2">
-        <LogLink to="new" label="Log a flight" large />
+        <LogLink to="new" label={say("flightsPage.logAFlight")} large />
         <Link to="card" className={buttonClass("plain", true)}>
-          Field card
+          {say("flightsPage.fieldCard")}
         </Link>
       </div>
       {undo}
@@ -94,7 +97,7 @@ function FlightCard({ flight, changed, onDeleted }: FlightCardProps) {
   const { standing, draft } = useModel();
   const phaseName = (id: string) =>
     draft.present.phases.find((one) => one.id === id)?.name ??
-    `${id} (a phase that no longer exists)`;
+    say("flightsPage.phaseNoLongerExists", { id });
   const { report } = flight;
   const points = useStory(standing.id)
     .data?.series.flatMap((one) => one.points)
@@ -107,8 +110,10 @@ function FlightCard({ flight, changed, onDeleted }: FlightCardProps) {
       <div className="flex flex-wrap items-baseline justify-between gap-x-4">
         <h2 className="text-base">{dayAndFlight(report.flownOn, points?.[0]?.ofDay ?? 0)}</h2>
         <span className="text-sm text-soft">
-          revision {flight.revisionNumber}
-          {counts === true ? ", its trims count" : ""}
+          {say("flightsPage.revision", {
+            revisionNumber: flight.revisionNumber,
+            counts: counts === true,
+          })}
         </span>
       </div>
       <dl className="my-2 grid grid-cols-3 gap-2">
@@ -127,30 +132,42 @@ function FlightCard({ flight, changed, onDeleted }: FlightCardProps) {
                 `${phaseName(one.phase)}: ${
                   CONTROL_KEYS.filter((key) => one.trims[key] !== 0)
                     .map((key) => `${key} ${clickWords(key, one.trims[key])}`)
-                    .join(", ") || "all at zero"
+                    .join(", ") || say("flightsPage.allAtZero")
                 }`,
             )
             .join(" · ")}
         </p>
       )}
       <p className="text-sm text-soft">
-        {report.wind.toLowerCase()} wind, {report.air.toLowerCase()} air
-        {report.field !== "" && `, ${report.field}`}
-        {report.battery !== "" && `, ${report.battery}`}
-        {report.cgMm !== null && `, balance ${lengthEntered(report.cgMm)}`}
+        {say("flightsPage.windAir", {
+          wind: report.wind.toLowerCase(),
+          air: report.air.toLowerCase(),
+          field: report.field !== "" && `, ${report.field}`,
+          battery: report.battery !== "" && `, ${report.battery}`,
+          balance: report.cgMm !== null,
+          at: report.cgMm === null ? "" : lengthEntered(report.cgMm),
+        })}
       </p>
-      {changed !== undefined && <p className="text-sm text-soft">Changed before it: {changed}</p>}
-      {report.goal !== "" && <p className="text-sm">To find out: {report.goal}</p>}
+      {changed !== undefined && (
+        <p className="text-sm text-soft">{say("flightsPage.changedBeforeIt", { changed })}</p>
+      )}
+      {report.goal !== "" && (
+        <p className="text-sm">{say("flightsPage.toFindOut", { goal: report.goal })}</p>
+      )}
       {flight.seen.results.length > 0 && <Shown results={flight.seen.results} />}
       {flight.seen.despite !== "" && (
-        <p className="text-sm text-grounded">Flown without being cleared: {flight.seen.despite}</p>
+        <p className="text-sm text-grounded">
+          {say("flightsPage.flownWithoutBeingCleared", { despite: flight.seen.despite })}
+        </p>
       )}
       {report.remarks !== "" && <p className="mt-1">{report.remarks}</p>}
       {flight.marks.leftOut !== "" && (
-        <p className="text-sm text-soft">Left out: {flight.marks.leftOut}</p>
+        <p className="text-sm text-soft">
+          {say("flightsPage.leftOut", { leftOut: flight.marks.leftOut })}
+        </p>
       )}
       {flight.marks.simulated && (
-        <p className="text-sm text-soft">Flown in the simulator: it does not count.</p>
+        <p className="text-sm text-soft">{say("flightsPage.flownSimulatorDoesNot")}</p>
       )}
       <FlightActions flight={flight} onDeleted={onDeleted} />
     </article>

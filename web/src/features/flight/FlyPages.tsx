@@ -1,12 +1,13 @@
 import { Subpages } from "@/ui/subpages";
+import { say } from "@/words/generated/flight";
 
 const PAGES = [
-  ["", "Flights"],
-  ["coach", "Trim flights"],
-  ["checks", "Before the flight"],
-  ["wishes", "Purpose and pilot"],
-  ["card", "Field card"],
+  ["", say("flyPages.flights")],
+  ["coach", say("flyPages.trimFlights")],
+  ["checks", say("flyPages.beforeTheFlight")],
+  ["wishes", say("flyPages.purposeAndPilot")],
+  ["card", say("flyPages.fieldCard")],
 ] as const;
 
 /** The pages of flying, in the order in which a day at the field goes. */
-export const FlyPages = () => <Subpages label="Fly" pages={PAGES} />;
+export const FlyPages = () => <Subpages label={say("flyPages.fly")} pages={PAGES} />;

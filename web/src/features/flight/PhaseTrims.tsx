@@ -11,6 +11,7 @@ import { Slide } from "@/ui/slide";
 import { Stepper } from "@/ui/stepper";
 import { blankReading, type Reading } from "./reading";
 import { SureRow } from "./SureRow";
+import { say } from "@/words/generated/flight";
 
 interface Props {
   form: UseFormReturn<FlightReport>;
@@ -56,13 +57,13 @@ export function PhaseTrims({ form, range, asks, standingIn }: Props) {
     form.setValue("phases", on ? [...others, blank(id)] : others);
   };
   return (
-    <Card title="Trims when it flew straight, hands off">
+    <Card title={say("phaseTrims.trimsWhenFlewStraight")}>
       {phases.length > 1 && (
         <>
           <div
             className="mb-3 flex flex-wrap gap-x-4 gap-y-2"
             role="group"
-            aria-label="Phases flown"
+            aria-label={say("phaseTrims.phasesFlown")}
           >
             {[...phases].reverse().map((phase) => (
               <Check
@@ -71,11 +72,15 @@ export function PhaseTrims({ form, range, asks, standingIn }: Props) {
                 checked={flown(phase.id)}
                 disabled={phase.id === base?.id}
                 onChecked={(on) => turn(phase.id, on)}
-                label={`${phase.name} flown`}
+                label={say("phaseTrims.flown", { phase: phase.name })}
               />
             ))}
           </div>
-          <div className="mb-3 flex flex-wrap gap-1.5" role="group" aria-label="Phase">
+          <div
+            className="mb-3 flex flex-wrap gap-1.5"
+            role="group"
+            aria-label={say("phaseTrims.phase")}
+          >
             {[...phases].reverse().map((phase) => (
               <Button
                 key={phase.id}
@@ -94,10 +99,12 @@ export function PhaseTrims({ form, range, asks, standingIn }: Props) {
         {CONTROL_KEYS.filter((name) => ask?.asked.some((one) => one.toLowerCase() === name)).map(
           (name) => (
             <div key={name}>
-              <div className="mb-1 text-sm font-medium text-soft">{controlName(name)} trim</div>
+              <div className="mb-1 text-sm font-medium text-soft">
+                {say("phaseTrims.trim", { controlName: controlName(name) })}
+              </div>
               <Stepper
                 large
-                label={`${controlName(name)} trim`}
+                label={say("phaseTrims.trim", { controlName: controlName(name) })}
                 words={clickWords(name, reading.trims[name])}
                 value={reading.trims[name]}
                 min={-range}
@@ -109,13 +116,15 @@ export function PhaseTrims({ form, range, asks, standingIn }: Props) {
         )}
         {ask !== undefined && ask.common.length > 0 && (
           <p className="text-sm text-soft">
-            {ask.common.map((one) => one.toLowerCase()).join(" and ")}: shared trim, entered in{" "}
-            {base?.name}.
+            {say("phaseTrims.sharedTrimEnteredIn", {
+              common: ask.common.map((one) => one.toLowerCase()).join(" and "),
+              base: base?.name,
+            })}
           </p>
         )}
         {ask?.throttleAsked === true ? (
           <Slide
-            label="Throttle"
+            label={say("phaseTrims.throttle")}
             min={0}
             max={100}
             step={5}
@@ -138,7 +147,7 @@ export function PhaseTrims({ form, range, asks, standingIn }: Props) {
           className="min-h-12 text-base"
           checked={reading.turnsDiffer}
           onChecked={(checked) => set({ turnsDiffer: checked })}
-          label="Left and right turns differ"
+          label={say("phaseTrims.leftRightTurnsDiffer")}
         />
       </div>
     </Card>

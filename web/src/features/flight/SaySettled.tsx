@@ -4,11 +4,12 @@ import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { Failure } from "@/ui/message";
 import { TextLine } from "@/ui/text-line";
+import { say } from "@/words/generated/flight";
 
 /** A pilot who disagrees says that it has settled, with a reason; and may take that back. */
 export function SaySettled({ series }: { series: TrimSeries }) {
   const { standing } = useModel();
-  const say = useSaySettled(standing.id);
+  const saying = useSaySettled(standing.id);
   const back = useTakeBackWord(standing.id);
   const [asked, setAsked] = useState(false);
   const [because, setBecause] = useState("");
@@ -16,7 +17,7 @@ export function SaySettled({ series }: { series: TrimSeries }) {
   if (series.because !== "") {
     return (
       <Button look="quiet" onClick={() => back.mutate({ phase, control })}>
-        Undo “settled”
+        {say("saySettled.undoSettled")}
       </Button>
     );
   }
@@ -26,7 +27,7 @@ export function SaySettled({ series }: { series: TrimSeries }) {
   if (!asked) {
     return (
       <Button look="quiet" onClick={() => setAsked(true)}>
-        Mark as settled
+        {say("saySettled.markAsSettled")}
       </Button>
     );
   }
@@ -35,14 +36,20 @@ export function SaySettled({ series }: { series: TrimSeries }) {
       className="mt-1 flex flex-wrap items-end gap-2"
       onSubmit={(event) => {
         event.preventDefault();
-        say.mutate({ phase, control, because }, { onSuccess: () => setAsked(false) });
+        saying.mutate({ phase, control, because }, { onSuccess: () => setAsked(false) });
       }}
     >
-      <TextLine label="Reason" required value={because} onValue={setBecause} maxLength={300} />
-      <Button type="submit" disabled={say.isPending}>
-        Mark as settled
+      <TextLine
+        label={say("saySettled.reason")}
+        required
+        value={because}
+        onValue={setBecause}
+        maxLength={300}
+      />
+      <Button type="submit" disabled={saying.isPending}>
+        {say("saySettled.markAsSettled")}
       </Button>
-      {say.isError && <Failure error={say.error} />}
+      {saying.isError && <Failure error={saying.error} />}
     </form>
   );
 }

@@ -7,6 +7,7 @@ import { shaped } from "@/domain/storage";
 import { OutcomePicker } from "@/features/coach/OutcomePicker";
 import { Card } from "@/ui/card";
 import { Choice } from "@/ui/choice";
+import { say } from "@/words/generated/flight";
 
 export type Seen = Schemas["FlightSeen"];
 
@@ -70,20 +71,19 @@ export function SeenCards({ coach, seen, onSeen, unjudged }: Props) {
       ))}
       {others.length > 0 && (
         <Choice
-          label="Add another test"
+          label={say("seenCards.addAnotherTest")}
           value=""
           onValue={setMore}
           options={[["", "none"], ...others.map((one) => [keyOf(one.test), one.name] as const)]}
         />
       )}
       {unjudged && (
-        <p className="text-sm text-soft">
-          Checked before, offline: the flight is linked to that check once it has been sent and
-          passed.
-        </p>
+        <p className="text-sm text-soft">{say("seenCards.checkedBeforeOfflineFlight")}</p>
       )}
       {!unjudged && seen.check > 0 && (
-        <p className="text-sm text-soft">Checked before: check {seen.check} of today.</p>
+        <p className="text-sm text-soft">
+          {say("seenCards.checkedBeforeCheckToday", { check: seen.check })}
+        </p>
       )}
     </>
   );

@@ -7,15 +7,16 @@ import { Chart } from "@/ui/chart";
 import { Failure } from "@/ui/message";
 import { SignAsked } from "./SignAsked";
 import { SaySettled } from "./SaySettled";
+import { say } from "@/words/generated/flight";
 
 type Point = TrimSeries["points"][number];
 
 const STATES = {
   SETTLED: ["settled", "text-done"],
-  NOT_YET: ["not yet", "text-soft"],
+  NOT_YET: [say("settlingCard.notYet"), "text-soft"],
   DRIFTING: ["drifting", "text-grounded"],
-  OPPOSITE: ["the wrong way round?", "text-grounded"],
-  TOO_LARGE: ["a symptom", "text-grounded"],
+  OPPOSITE: [say("settlingCard.theWrongWayRound"), "text-grounded"],
+  TOO_LARGE: [say("settlingCard.aSymptom"), "text-grounded"],
 } as const;
 
 /** The verdict of every phase and control, drawn over the flights, with what broke each series. */
@@ -27,7 +28,7 @@ export function SettlingCard() {
   }
   const flown = story.data.series.filter((one) => one.points.length > 0);
   return flown.length === 0 ? null : (
-    <Card title="Have the trims settled?" className="overflow-hidden">
+    <Card title={say("settlingCard.haveTheTrimsSettled")} className="overflow-hidden">
       {story.data.turn.length > 0 && (
         <p className="mb-3">
           <Link to="../adjust" relative="path" className="underline underline-offset-2">
@@ -86,7 +87,7 @@ function Plot({ points }: { points: Point[] }) {
   const words = (one: Point) =>
     `${dayAndFlight(one.flownOn, one.ofDay)}: ${signed(one.clicks, 0)}${one.why === "" ? "" : `, ${one.why}`}`;
   const line = {
-    name: "Clicks",
+    name: say("settlingCard.clicks"),
     xs: shown.map((_, i) => i),
     ys: shown.map((one) => one.clicks),
     ink: "var(--soft)",

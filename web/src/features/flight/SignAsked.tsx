@@ -4,6 +4,7 @@ import { useMarkFlight, type TrimSeries } from "@/api/story";
 import { useModel } from "@/features/model/model";
 import { Button, buttonClass } from "@/ui/button";
 import { Failure } from "@/ui/message";
+import { say } from "@/words/generated/flight";
 
 /** Noted the wrong way round? It does not count until this is answered. */
 export function SignAsked({ series }: { series: TrimSeries }) {
@@ -17,7 +18,7 @@ export function SignAsked({ series }: { series: TrimSeries }) {
   return (
     <div className="mt-1 flex flex-wrap gap-2" data-sign-asked={control}>
       <Link to={String(flight.id)} className={buttonClass("main")}>
-        Wrong sign: correct it
+        {say("signAsked.wrongSignCorrectIt")}
       </Link>
       <Button
         disabled={mark.isPending}
@@ -28,7 +29,7 @@ export function SignAsked({ series }: { series: TrimSeries }) {
           })
         }
       >
-        The sign is correct
+        {say("signAsked.theSignIsCorrect")}
       </Button>
       {mark.isError && <Failure error={mark.error} />}
     </div>

@@ -3,6 +3,7 @@ import { useSimulatedFlight, type FlightReport } from "@/api/queries";
 import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { Failure } from "@/ui/message";
+import { say } from "@/words/generated/flight";
 
 interface Props {
   form: UseFormReturn<FlightReport>;
@@ -25,7 +26,7 @@ export function SimulatedFlight({ form, onFlown }: Props) {
           if (base !== undefined) {
             form.setValue("trims", base.trims);
             form.setValue("phases", others);
-            form.setValue("remarks", "Simulated flight");
+            form.setValue("remarks", say("simulatedFlight.simulatedFlight"));
             onFlown();
           }
         },
@@ -35,12 +36,9 @@ export function SimulatedFlight({ form, onFlown }: Props) {
   return (
     <div className="flex flex-wrap items-center gap-3 text-sm text-soft" data-simulated>
       <Button onClick={start} disabled={fly.isPending}>
-        Fly it in the simulator
+        {say("simulatedFlight.flySimulator")}
       </Button>
-      <span className="min-w-48 flex-1">
-        For practice: a simulated model with hidden faults fills in the trims it needs. It says
-        nothing about your own model, and its flights never count.
-      </span>
+      <span className="min-w-48 flex-1">{say("simulatedFlight.practiceSimulatedModelHidden")}</span>
       {fly.isError && <Failure error={fly.error} />}
     </div>
   );

@@ -1,10 +1,11 @@
 import type { FlightReport } from "@/api/queries";
 import { Button } from "@/ui/button";
+import { say } from "@/words/generated/flight";
 
 const SURE = [
   ["SURE", "sure"],
   ["FAIRLY", "fairly"],
-  ["NOT", "not sure"],
+  ["NOT", say("sureRow.notSure")],
 ] as const;
 
 interface Props {
@@ -17,7 +18,11 @@ interface Props {
 /** How sure the pilot is; nothing is chosen for him. */
 export function SureRow({ value, onValue, missing }: Props) {
   return (
-    <div className="flex flex-wrap items-center gap-2" role="group" aria-label="How sure">
+    <div
+      className="flex flex-wrap items-center gap-2"
+      role="group"
+      aria-label={say("sureRow.howSure")}
+    >
       {SURE.map(([one, word]) => (
         <Button
           key={one}
@@ -31,7 +36,7 @@ export function SureRow({ value, onValue, missing }: Props) {
       ))}
       {missing && (
         <span role="alert" className="text-sm font-medium text-grounded">
-          How sure: choose one
+          {say("sureRow.howSureChooseOne")}
         </span>
       )}
     </div>

@@ -3,6 +3,7 @@ import { ToggleGroup } from "radix-ui";
 import { useId, useState, type InputHTMLAttributes, type Ref } from "react";
 import { Controller, type Control } from "react-hook-form";
 import type { FlightReport } from "@/api/queries";
+import { say } from "@/words/generated/flight";
 
 interface TextProps extends InputHTMLAttributes<HTMLInputElement> {
   label: string;
@@ -105,7 +106,7 @@ export function ChoiceRow({ control, name, label, options, error }: ChoiceProps)
       />
       {error !== undefined && (
         <p role="alert" className="text-sm font-medium text-grounded">
-          {label}: choose one
+          {say("rows.chooseOne", { label })}
         </p>
       )}
     </div>

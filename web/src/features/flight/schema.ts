@@ -4,6 +4,7 @@ import { z } from "zod";
 z.config({ jitless: true });
 import type { Field } from "@/api/queries";
 import { numberIn, textIn } from "@/ui/range";
+import { say } from "@/words/generated/flight";
 
 export const WINDS = ["CALM", "LIGHT", "FRESH", "STRONG"] as const;
 export const SURES = ["SURE", "FAIRLY", "NOT"] as const;
@@ -21,7 +22,7 @@ export function flightSchema(fields: Field[], trimRange: number) {
   const clicks = (name: string) =>
     numberIn({ ...field(`trims.${name}`), min: -trimRange, max: trimRange });
   return z.object({
-    flownOn: z.iso.date("Flown on: a date"),
+    flownOn: z.iso.date(say("schema.flownOnADate")),
     wind: z.enum(WINDS),
     air: z.enum(AIRS),
     field: textIn(field("field")),

@@ -10,9 +10,16 @@ import { Grounded } from "@/features/model/Grounded";
 import { NextLink } from "@/features/model/NextLink";
 import { PutAwayList } from "./PutAwayList";
 import { Silhouette } from "./Silhouette";
+import { say } from "@/words/generated/hangar";
 
 const STAGES = ["RIG", "PROGRAM", "CHECK", "FLY", "ADJUST"] as const;
-const NAMES = ["Rig", "Program", "Check", "Fly", "Adjust"] as const;
+const NAMES = [
+  say("hangarPage.rig"),
+  say("hangarPage.program"),
+  say("hangarPage.check"),
+  say("hangarPage.fly"),
+  say("hangarPage.adjust"),
+] as const;
 
 /** From so many models on a name is searched for. */
 const MANY = 6;
@@ -23,20 +30,22 @@ export function HangarPage() {
   const hangar = useHangar(named.trim());
   const models = hangar.items;
   if (models === undefined) {
-    return hangar.isError ? <Failure error={hangar.error} /> : <Waiting what="the hangar" />;
+    return hangar.isError ? (
+      <Failure error={hangar.error} />
+    ) : (
+      <Waiting what={say("hangarPage.theHangar")} />
+    );
   }
   return (
     <div className="mx-auto max-w-[1200px] p-4 sm:p-6">
       <div className="mb-3 flex flex-wrap items-end justify-between gap-3">
         <div>
-          <h1 className="mb-1 text-2xl">Hangar</h1>
-          <p className="text-sm text-soft">
-            Every model goes through the same stages: rig, program, check, fly, adjust, and again.
-          </p>
+          <h1 className="mb-1 text-2xl">{say("hangarPage.hangar")}</h1>
+          <p className="text-sm text-soft">{say("hangarPage.everyModelGoesThrough")}</p>
         </div>
         {(hangar.total >= MANY || named !== "") && (
           <TextLine
-            label="Find a model"
+            label={say("hangarPage.findAModel")}
             type="search"
             value={named}
             onValue={setNamed}
@@ -45,17 +54,19 @@ export function HangarPage() {
         )}
       </div>
       {models.length === 0 && named === "" && (
-        <Empty title="No model yet">
-          <p>Start from a kind of airframe, or import a setup file.</p>
+        <Empty title={say("hangarPage.noModelYet")}>
+          <p>{say("hangarPage.startKindAirframeImport")}</p>
           <Link to="/new" className={buttonClass("main")}>
-            New model
+            {say("hangarPage.newModel")}
           </Link>{" "}
           <Link to="/bring-in" className={buttonClass("plain")}>
-            Import a file
+            {say("hangarPage.importAFile")}
           </Link>
         </Empty>
       )}
-      {models.length === 0 && named !== "" && <p>No model name contains “{named}”.</p>}
+      {models.length === 0 && named !== "" && (
+        <p>{say("hangarPage.noModelNameContains", { named })}</p>
+      )}
       <ul className="grid gap-3 lg:grid-cols-2">
         {models.map((one) => (
           <li key={one.id} className="drawn-in-view">
@@ -86,7 +97,10 @@ function ModelCard({ one }: { one: HangarEntry }) {
           </h2>
           <span className="truncate text-sm text-soft">{one.airframe.kind}</span>
         </div>
-        <ol className="flex flex-wrap items-center" aria-label={`On the loop: ${NAMES[at]}`}>
+        <ol
+          className="flex flex-wrap items-center"
+          aria-label={say("hangarPage.onTheLoop", { nAMES: NAMES[at] })}
+        >
           {NAMES.map((name, i) => (
             <li
               key={name}
@@ -107,8 +121,11 @@ function ModelCard({ one }: { one: HangarEntry }) {
         </div>
         <Grounded model={one.id} grounding={one.grounding} most={1} />
         <p className="line-clamp-1 text-xs text-soft">
-          Revision {one.revision}: {one.reason}. {one.flightCount}{" "}
-          {one.flightCount === 1 ? "flight" : "flights"} logged.
+          {say("hangarPage.revision", {
+            revision: one.revision,
+            reason: one.reason,
+            flightCount: one.flightCount,
+          })}
         </p>
         <div className="mt-auto flex flex-wrap gap-2">
           {loop.next === "ADJUST" && (
@@ -116,21 +133,21 @@ function ModelCard({ one }: { one: HangarEntry }) {
               to={`/models/${one.id}/adjust`}
               className={`${buttonClass("main")} !min-h-8 text-sm`}
             >
-              Move the trims into the linkages
+              {say("hangarPage.moveTrimsIntoLinkages")}
             </Link>
           )}
           <Link
             to={`/models/${one.id}/check`}
             className={`${buttonClass("plain")} !min-h-8 text-sm`}
           >
-            Bench
+            {say("hangarPage.bench")}
           </Link>
           {one.grounding.verdict === "CLEAR" && (
             <Link
               to={`/models/${one.id}/fly/new`}
               className={`${buttonClass("plain")} !min-h-8 text-sm`}
             >
-              Log a flight
+              {say("hangarPage.logAFlight")}
             </Link>
           )}
         </div>

@@ -6,6 +6,7 @@ import { stickMode } from "@/domain/stick-mode";
 import { Button } from "@/ui/button";
 import { Failure, Waiting } from "@/ui/message";
 import { Silhouette } from "./Silhouette";
+import { say } from "@/words/generated/hangar";
 
 /** A new model from a kind of airframe; everything about it can be changed afterwards. */
 export function NewModelPage() {
@@ -15,13 +16,17 @@ export function NewModelPage() {
   const [name, setName] = useState("");
   const [chosen, setChosen] = useState<Setup>();
   if (kinds.data === undefined) {
-    return kinds.isError ? <Failure error={kinds.error} /> : <Waiting what="the kinds" />;
+    return kinds.isError ? (
+      <Failure error={kinds.error} />
+    ) : (
+      <Waiting what={say("newModelPage.theKinds")} />
+    );
   }
   const start = () => {
     if (chosen !== undefined) {
       add.mutate(
         {
-          reason: `Started from the kind “${chosen.airframe.kind}”: figures are starting points`,
+          reason: say("newModelPage.startedKindFiguresStarting", { kind: chosen.airframe.kind }),
           setup: {
             ...chosen,
             name: name.trim(),
@@ -34,13 +39,10 @@ export function NewModelPage() {
   };
   return (
     <div className="mx-auto max-w-[1200px] space-y-4 p-4 sm:p-6">
-      <h1 className="text-2xl">New model</h1>
-      <p className="text-soft">
-        Choose the kind. Sizes, linkages and throws are starting values; replace them with what you
-        measure.
-      </p>
+      <h1 className="text-2xl">{say("newModelPage.newModel")}</h1>
+      <p className="text-soft">{say("newModelPage.chooseKindSizesLinkages")}</p>
       <RadioGroup.Root
-        aria-label="Kind of airframe"
+        aria-label={say("newModelPage.kindOfAirframe")}
         value={chosen?.airframe.kind ?? ""}
         onValueChange={(kind) => setChosen(kinds.data.find((one) => one.airframe.kind === kind))}
         className="grid grid-cols-2 gap-3 sm:grid-cols-3 lg:grid-cols-5"
@@ -55,7 +57,9 @@ export function NewModelPage() {
               <Silhouette setup={kind} />
             </span>
             <span className="mt-1 text-sm leading-tight font-medium">{kind.airframe.kind}</span>
-            <span className="text-xs text-soft">{kind.servos.length} servos</span>
+            <span className="text-xs text-soft">
+              {say("newModelPage.servos", { servos: kind.servos.length })}
+            </span>
           </RadioGroup.Item>
         ))}
       </RadioGroup.Root>
@@ -68,7 +72,7 @@ export function NewModelPage() {
         }}
       >
         <label className="block">
-          <span className="mb-0.5 block text-sm text-soft">Model name</span>
+          <span className="mb-0.5 block text-sm text-soft">{say("newModelPage.modelName")}</span>
           <input
             value={name}
             maxLength={60}
@@ -82,7 +86,7 @@ export function NewModelPage() {
           className="min-h-11"
           disabled={chosen === undefined || name.trim() === "" || add.isPending}
         >
-          Create this model
+          {say("newModelPage.createThisModel")}
         </Button>
       </form>
     </div>

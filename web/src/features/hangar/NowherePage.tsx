@@ -1,17 +1,16 @@
 import { Link } from "react-router";
 import { buttonClass } from "@/ui/button";
 import { Card } from "@/ui/card";
+import { say } from "@/words/generated/hangar";
 
 /** An address that leads nowhere. */
 export function NowherePage() {
   return (
     <Card className="mx-auto mt-6 max-w-xl">
-      <h1 className="mb-2 text-xl">That page does not exist</h1>
-      <p className="mb-4">
-        That page does not exist. The address may be mistyped, or from an older High Tally.
-      </p>
+      <h1 className="mb-2 text-xl">{say("nowherePage.pageDoesNotExist")}</h1>
+      <p className="mb-4">{say("nowherePage.pageDoesNotExistOr")}</p>
       <Link to="/" className={buttonClass("main")}>
-        To the hangar
+        {say("nowherePage.toTheHangar")}
       </Link>
     </Card>
   );

@@ -4,6 +4,7 @@ import { useAway } from "@/api/reach";
 import { keep } from "@/domain/storage";
 import { timeOfDay } from "@/domain/words";
 import { Button } from "@/ui/button";
+import { Say, say } from "@/words/generated/hangar";
 
 /** That the program does not answer, what waits for it, and what it did not take. */
 export function OutOfReach() {
@@ -20,16 +21,17 @@ export function OutOfReach() {
           data-away={waiting.length}
         >
           <p>
-            <strong>Offline since {timeOfDay(away)}.</strong> Entries are saved here and sent later.
-            Do not close or reload this page. What you see may be out of date.
+            <Say
+              id="outOfReach.offlineSinceEntriesSaved"
+              values={{ timeOfDay: timeOfDay(away), b: (words) => <strong>{words}</strong> }}
+            />
           </p>
           {waiting.length > 0 && <Waits letters={waiting} />}
         </div>
       )}
       {away === undefined && waiting.some((one) => one.late) && (
         <p role="status" className="border-l-4 border-tag bg-sheet px-4 py-3" data-sending>
-          Sending what was saved here:{" "}
-          {waiting.length === 1 ? "one entry" : `${waiting.length} entries`}.
+          {say("outOfReach.sendingSavedHere", { waiting: waiting.length })}
         </p>
       )}
       {refused.map((one) => (
@@ -52,11 +54,13 @@ function Waits({ letters }: { letters: Letter[] }) {
   return (
     <>
       <p className="font-semibold">
-        Waiting to be sent: {counted(letters.map((one) => one.words)).join(", ")}.
+        {say("outOfReach.waitingToBeSent", {
+          counted: counted(letters.map((one) => one.words)).join(", "),
+        })}
       </p>
       {kept !== "kept" && (
         <p role="alert" className="font-medium text-grounded">
-          This browser’s storage is full or forbidden: they are kept only while this tab is open.
+          {say("outOfReach.browsersStorageFullForbidden")}
         </p>
       )}
     </>
@@ -72,7 +76,8 @@ function Refused({ letter }: { letter: Letter }) {
   return (
     <div role="alert" className="border-l-4 border-grounded bg-sheet px-4 py-3" data-refused>
       <p>
-        <strong>{letter.words} was not accepted.</strong> {letter.refused}
+        <strong>{say("outOfReach.wasNotAccepted", { letter: letter.words })}</strong>{" "}
+        {letter.refused}
       </p>
       <div className="mt-1 flex flex-wrap gap-2">
         {letter.forms.length > 0 && (
@@ -82,11 +87,11 @@ function Refused({ letter }: { letter: Letter }) {
             className="inline-flex min-h-12 items-center underline"
             onClick={again}
           >
-            Edit and send again
+            {say("outOfReach.editAndSendAgain")}
           </Link>
         )}
         <Button className="min-h-12" onClick={() => drop(letter)}>
-          Discard this entry
+          {say("outOfReach.discardThisEntry")}
         </Button>
       </div>
     </div>

@@ -5,6 +5,7 @@ import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Fold } from "@/ui/fold";
 import { Failure } from "@/ui/message";
+import { say } from "@/words/generated/hangar";
 
 /** Models that are archived or deleted, and the way back. */
 export function PutAwayList() {
@@ -16,8 +17,8 @@ export function PutAwayList() {
   const deleted = away.data.filter((one) => one.place === "DELETED").length;
   const aside = away.data.filter((one) => one.place === "SET_ASIDE").length;
   const words = [
-    ...(aside > 0 ? [`${aside} archived`] : []),
-    ...(deleted > 0 ? [`${deleted} deleted`] : []),
+    ...(aside > 0 ? [say("putAwayList.archived", { aside })] : []),
+    ...(deleted > 0 ? [say("putAwayList.deleted", { deleted })] : []),
   ].join(", ");
   return (
     <Card className="mt-4">
@@ -35,15 +36,18 @@ export function PutAwayList() {
                 </Link>{" "}
                 <span className="text-soft">
                   {one.place === "DELETED"
-                    ? `deleted on ${day(one.since)}; gone on ${day(one.gone ?? one.since)}`
-                    : `archived on ${day(one.since)}`}
+                    ? say("putAwayList.deletedOnGoneOn", {
+                        day: day(one.since),
+                        dayOther: day(one.gone ?? one.since),
+                      })
+                    : say("putAwayList.archivedOn", { day: day(one.since) })}
                 </span>
               </span>
               <Button
                 disabled={put.isPending}
                 onClick={() => put.mutate({ id: one.id, place: "IN_USE" })}
               >
-                Bring {one.name} back
+                {say("putAwayList.bringBack", { name: one.name })}
               </Button>
             </li>
           ))}

@@ -18,16 +18,21 @@ import { focusMain, MAIN } from "@/ui/focus";
 import { Modal } from "@/ui/modal";
 import { SHORTCUTS, useShortcut } from "@/ui/shortcuts";
 import { useTheme } from "@/ui/theme";
+import { Say, say } from "@/words/generated/hangar";
 
 const PAGES = [
-  ["/", "Hangar"],
-  ["/new", "New model"],
-  ["/school", "School"],
-  ["/bring-in", "Files"],
-  ["/settings", "Settings"],
+  ["/", say("shell.hangar")],
+  ["/new", say("shell.newModel")],
+  ["/school", say("shell.school")],
+  ["/bring-in", say("shell.files")],
+  ["/settings", say("shell.settings")],
 ] as const;
 
-const THEMES = { light: "Light theme", dark: "Dark theme", sun: "Sunlight theme" };
+const THEMES = {
+  light: say("shell.lightTheme"),
+  dark: say("shell.darkTheme"),
+  sun: say("shell.sunlightTheme"),
+};
 const ICONS = { light: Sun, dark: Moon, sun: Contrast };
 const IN_HEADER =
   "rounded-card hover:bg-white/15 focus-visible:outline-[#f4f7f4] grid place-items-center";
@@ -52,7 +57,7 @@ export function Shell() {
           focusMain();
         }}
       >
-        Skip to the page
+        {say("shell.skipToThePage")}
       </a>
       <header className="no-print flex h-12 items-center gap-4 bg-[#12433d] px-4 text-[#f4f7f4]">
         <Link
@@ -60,9 +65,12 @@ export function Shell() {
           className="flex items-center gap-2 rounded-card text-lg font-semibold tracking-tight whitespace-nowrap focus-visible:outline-[#f4f7f4]"
         >
           <img src="/tally.svg" alt="" className="size-8" />
-          High Tally
+          {say("shell.highTally")}
         </Link>
-        <nav className="hidden gap-1 text-sm whitespace-nowrap sm:flex" aria-label="High Tally">
+        <nav
+          className="hidden gap-1 text-sm whitespace-nowrap sm:flex"
+          aria-label={say("shell.highTally")}
+        >
           {PAGES.map(([to, words]) => (
             <Link key={to} to={to} className={`${IN_HEADER} px-3 py-1.5`}>
               {words}
@@ -73,7 +81,7 @@ export function Shell() {
           <button
             type="button"
             className={`${IN_HEADER} hidden size-9 sm:grid`}
-            aria-label="Keyboard shortcuts"
+            aria-label={say("shell.keyboardShortcuts")}
             onClick={() => setHelp(true)}
           >
             <CircleHelp aria-hidden size={19} />
@@ -96,8 +104,8 @@ export function Shell() {
       <Modal
         open={help}
         onOpen={setHelp}
-        title="Keyboard"
-        description="Keys that work at the bench."
+        title={say("shell.keyboard")}
+        description={say("shell.keysWorkBench")}
       >
         <ShortcutList />
       </Modal>
@@ -113,13 +121,18 @@ function PhoneMenu() {
       <button
         type="button"
         className={`${IN_HEADER} size-12 sm:hidden`}
-        aria-label="All pages"
+        aria-label={say("shell.allPages")}
         onClick={() => setOpen(true)}
       >
         <Menu aria-hidden size={22} />
       </button>
-      <Modal open={open} onOpen={setOpen} title="All pages" description="All pages of High Tally.">
-        <nav aria-label="All pages">
+      <Modal
+        open={open}
+        onOpen={setOpen}
+        title={say("shell.allPages")}
+        description={say("shell.allPagesHighTally")}
+      >
+        <nav aria-label={say("shell.allPages")}>
           {PAGES.map(([to, words]) => (
             <Link
               key={to}
@@ -144,10 +157,16 @@ function Notices() {
     <div className="no-print">
       {shut && pathname !== "/let-in" && (
         <p role="alert" className="border-l-4 border-grounded bg-sheet px-4 py-3">
-          This device has no access, or no longer.{" "}
-          <Link to="/let-in" className="font-semibold underline">
-            Get access with a code
-          </Link>
+          <Say
+            id="shell.deviceHasNoAccess"
+            values={{
+              link: (words) => (
+                <Link to="/let-in" className="font-semibold underline">
+                  {words}
+                </Link>
+              ),
+            }}
+          />
         </p>
       )}
       <OutOfReach />
@@ -178,7 +197,7 @@ function useArrival(): void {
   });
   const open = useStandingIf(matches.at(-1)?.params.id);
   const model = open.data?.newest.setup.name;
-  const title = [titles.at(-1), model, "High Tally"].filter(Boolean).join(" · ");
+  const title = [titles.at(-1), model, say("shell.highTally")].filter(Boolean).join(" · ");
   const how = useNavigationType();
   const before = useRef(pathname);
   useEffect(() => {

@@ -1,4 +1,5 @@
 import { corners, extent, surfaceShapes, type Outline, type Vec } from "@/domain/drawing";
+import { say } from "@/words/generated/hangar";
 
 /** The model from above, at rest, from its numbers. */
 export function Silhouette({ setup }: { setup: Outline }) {
@@ -20,7 +21,7 @@ export function Silhouette({ setup }: { setup: Outline }) {
       viewBox={`0 0 ${2 * (half + margin)} ${length + 2 * margin}`}
       className="max-h-56 w-full max-w-72"
       role="img"
-      aria-label={`${setup.name} from above`}
+      aria-label={say("silhouette.fromAbove", { setup: setup.name })}
     >
       {[...setup.airframe.panels]
         .sort((a, b) => a.root.upMm - b.root.upMm)

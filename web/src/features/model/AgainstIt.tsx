@@ -3,38 +3,44 @@ import { useFlyAllTheSame } from "@/api/queries";
 import { Button } from "@/ui/button";
 import { Failure } from "@/ui/message";
 import { TextLine } from "@/ui/text-line";
+import { say } from "@/words/generated/model";
 
 const LONGEST = 300;
 
 /** The pilot's own word that a model flies though something is still to be seen on it. */
 export function AgainstIt({ model, because }: { model: number; because: string }) {
-  const say = useFlyAllTheSame(model);
+  const saying = useFlyAllTheSame(model);
   const [typed, setTyped] = useState("");
   const [open, setOpen] = useState(false);
   if (because !== "") {
     return (
-      <Button look="quiet" disabled={say.isPending} onClick={() => say.mutate("")}>
-        Undo
+      <Button look="quiet" disabled={saying.isPending} onClick={() => saying.mutate("")}>
+        {say("againstIt.undo")}
       </Button>
     );
   }
   return (
     <>
       <Button look="quiet" aria-expanded={open} onClick={() => setOpen(!open)}>
-        Fly it anyway
+        {say("againstIt.flyItAnyway")}
       </Button>
       {open && (
         <div className="mt-1 flex flex-wrap items-end gap-2">
-          <TextLine label="Because" value={typed} onValue={setTyped} maxLength={LONGEST} />
+          <TextLine
+            label={say("againstIt.because")}
+            value={typed}
+            onValue={setTyped}
+            maxLength={LONGEST}
+          />
           <Button
-            disabled={typed.trim() === "" || say.isPending}
-            onClick={() => say.mutate(typed.trim())}
+            disabled={typed.trim() === "" || saying.isPending}
+            onClick={() => saying.mutate(typed.trim())}
           >
-            Keep this reason
+            {say("againstIt.keepThisReason")}
           </Button>
         </div>
       )}
-      {say.isError && <Failure error={say.error} />}
+      {saying.isError && <Failure error={saying.error} />}
     </>
   );
 }

@@ -3,6 +3,7 @@ import { useDifference } from "@/api/program";
 import type { Setup } from "@/api/queries";
 import { MovementTable } from "./MovementTable";
 import { Failure, Waiting } from "@/ui/message";
+import { say } from "@/words/generated/model";
 
 interface Props {
   before: Setup;
@@ -18,18 +19,20 @@ export function DifferenceList({ before, after, beforeName, afterName }: Props) 
     return difference.isError ? (
       <Failure error={difference.error} />
     ) : (
-      <Waiting what="the difference" />
+      <Waiting what={say("differenceList.theDifference")} />
     );
   }
   const { values, movements } = difference.data;
   return (
     <div className="space-y-3" data-differences={values.length}>
-      {values.length === 0 && <p className="font-medium text-done">They are the same.</p>}
+      {values.length === 0 && (
+        <p className="font-medium text-done">{say("differenceList.theyAreTheSame")}</p>
+      )}
       {values.length > 0 && (
         <table className="figures w-full text-sm">
           <thead>
             <tr className="border-b border-ink text-left">
-              <th className="py-1 font-medium text-soft">What</th>
+              <th className="py-1 font-medium text-soft">{say("differenceList.what")}</th>
               <th className="py-1 font-medium text-soft">{beforeName}</th>
               <th className="py-1 font-medium text-soft">{afterName}</th>
             </tr>
@@ -53,7 +56,7 @@ export function DifferenceList({ before, after, beforeName, afterName }: Props) 
           open={movements.length < 13}
           title={
             <span className="font-medium">
-              What it does: {movements.length} places of surfaces differ
+              {say("differenceList.doesPlacesSurfacesDiffer", { movements: movements.length })}
             </span>
           }
         >

@@ -5,6 +5,7 @@ import { useHasMotor, useModel } from "./model";
 import { Button } from "@/ui/button";
 import { Failure, Waiting } from "@/ui/message";
 import { Modal } from "@/ui/modal";
+import { say } from "@/words/generated/model";
 
 interface Props {
   revision: number;
@@ -32,24 +33,24 @@ export function GoBack({ revision, flight = 0 }: Props) {
   return (
     <>
       <Button look="quiet" onClick={() => setOpen(true)}>
-        <RotateCcw aria-hidden size={15} /> Go back
+        <RotateCcw aria-hidden size={15} /> {say("goBack.goBack")}
       </Button>
       <Modal
         open={open}
         onOpen={setOpen}
-        title={`Back to revision ${revision}?`}
-        description="Its description becomes a new revision, with the trims it was last flown with and everything learned about the model since."
+        title={say("goBack.backToRevision", { revision })}
+        description={say("goBack.descriptionBecomesNewRevision")}
       >
         {way.isError && <Failure error={way.error} />}
-        {way.data === undefined && !way.isError && <Waiting what="the way back" />}
+        {way.data === undefined && !way.isError && <Waiting what={say("goBack.theWayBack")} />}
         {way.data !== undefined && (
           <div className="space-y-3" data-way-back>
             {way.data.rods.length === 0 && way.data.parts.length === 0 && (
-              <p>No pushrod has to be turned back.</p>
+              <p>{say("goBack.noPushrodHasTurned")}</p>
             )}
             {way.data.rods.length > 0 && (
               <>
-                <p>{motor && "Make the motor safe first. "}Turn these back and fit the keepers:</p>
+                <p>{say("goBack.motor", { motor })}</p>
                 <ul className="list-disc space-y-1 pl-5 text-lg font-medium" data-rods-back>
                   {way.data.rods.map((one) => (
                     <li key={one.surface}>
@@ -62,13 +63,12 @@ export function GoBack({ revision, flight = 0 }: Props) {
             )}
             {way.data.parts.length > 0 && (
               <p role="note" className="border-l-4 border-grounded bg-inset px-3 py-2">
-                Another linkage since then: {way.data.parts.join(", ")}. Turning a pushrod cannot
-                undo that; use the old holes and arms again.
+                {say("goBack.anotherLinkageSinceThen", { parts: way.data.parts.join(", ") })}
               </p>
             )}
             {way.data.entries.length > 0 && (
               <>
-                <p>On the transmitter:</p>
+                <p>{say("goBack.onTheTransmitter")}</p>
                 <table className="figures w-full text-sm">
                   <tbody>
                     {way.data.entries.map((one) => (
@@ -87,9 +87,9 @@ export function GoBack({ revision, flight = 0 }: Props) {
         {go.isError && <Failure error={go.error} />}
         <div className="mt-4 flex gap-2">
           <Button look="main" disabled={go.isPending || way.data === undefined} onClick={back}>
-            Go back to revision {revision}
+            {say("goBack.goBackToRevision", { revision })}
           </Button>
-          <Button onClick={() => setOpen(false)}>Cancel</Button>
+          <Button onClick={() => setOpen(false)}>{say("goBack.cancel")}</Button>
         </div>
       </Modal>
     </>

@@ -3,6 +3,7 @@ import { Check, LoaderCircle, TriangleAlert } from "lucide-react";
 import type { Grounding } from "@/api/queries";
 import { Fold } from "@/ui/fold";
 import { AgainstIt } from "./AgainstIt";
+import { Say, say } from "@/words/generated/model";
 
 /** Where what grounds a model is mended: a rule on the rig, a hazard among the hazards, a look again. */
 const PLACES = {
@@ -16,14 +17,14 @@ type Lack = Grounding["missing"][number]["lack"];
 
 /** Where what is missing is done, and what the way there is called. */
 export const LACKS: Record<Lack, readonly [string, string]> = {
-  SEARCHING: ["program/hazards", "Show progress"],
-  NOT_PROVEN: ["program/hazards", "Look at the hazards"],
-  SEARCH_FAILED: ["program/hazards", "Search again"],
-  NOT_MEASURED: ["rig/set-up", "Bench set-up"],
-  BALANCE: ["fly/checks", "Full check"],
-  FULL_CHECK: ["fly/checks", "Full check"],
-  RANGE_CHECK: ["fly/checks", "Range check"],
-  NOT_TYPED: ["program/entry", "Entry sheet"],
+  SEARCHING: ["program/hazards", say("grounded.showProgress")],
+  NOT_PROVEN: ["program/hazards", say("grounded.lookAtTheHazards")],
+  SEARCH_FAILED: ["program/hazards", say("grounded.searchAgain")],
+  NOT_MEASURED: ["rig/set-up", say("grounded.benchSetUp")],
+  BALANCE: ["fly/checks", say("grounded.fullCheck")],
+  FULL_CHECK: ["fly/checks", say("grounded.fullCheck")],
+  RANGE_CHECK: ["fly/checks", say("grounded.rangeCheck")],
+  NOT_TYPED: ["program/entry", say("grounded.entrySheet")],
 };
 
 interface Shown {
@@ -44,14 +45,16 @@ export function Grounded({ model, grounding, most = FEW }: Shown) {
   return (
     <div
       role="note"
-      aria-label={verdict === "GROUNDED" ? "Why it is grounded" : "Not cleared to fly yet"}
+      aria-label={
+        verdict === "GROUNDED" ? say("grounded.whyItIsGrounded") : say("grounded.notClearedFlyYet")
+      }
       data-grounded={reasons.length}
       data-verdict={verdict}
       className={`border-l-4 bg-inset px-4 py-2 text-sm ${verdict === "GROUNDED" ? "border-grounded" : "border-tag"}`}
     >
       {reasons.length > 0 && (
         <>
-          <p className="font-semibold text-grounded">Fix this before you fly:</p>
+          <p className="font-semibold text-grounded">{say("grounded.fixBeforeFly")}</p>
           <ul className="list-disc pl-5">
             {reasons.slice(0, most).map((one) => (
               <li key={one.id + one.subject + one.words}>
@@ -66,7 +69,7 @@ export function Grounded({ model, grounding, most = FEW }: Shown) {
             {reasons.length > most && (
               <li>
                 <Link to={`/models/${model}/check`} className="underline underline-offset-2">
-                  all {reasons.length} of them
+                  {say("grounded.allOfThem", { reasons: reasons.length })}
                 </Link>
               </li>
             )}
@@ -89,10 +92,14 @@ function StillMissing({ model, grounding, most = FEW }: Shown) {
     <>
       {verdict !== "GROUNDED" && (
         <p className="font-semibold">
-          {because === "" ? "Before it flies:" : `Flown anyway: ${because}`}
+          {because === ""
+            ? say("grounded.beforeItFlies")
+            : say("grounded.flownAnyway", { because })}
         </p>
       )}
-      {verdict === "GROUNDED" && <p className="mt-1 font-semibold">And before it flies:</p>}
+      {verdict === "GROUNDED" && (
+        <p className="mt-1 font-semibold">{say("grounded.andBeforeItFlies")}</p>
+      )}
       <ol className="list-decimal pl-5">
         {missing.slice(0, most).map((one) => (
           <li key={one.lack}>
@@ -105,11 +112,13 @@ function StillMissing({ model, grounding, most = FEW }: Shown) {
             </Link>
           </li>
         ))}
-        {missing.length > most && <li>{missing.slice(most).length} more</li>}
+        {missing.length > most && (
+          <li>{say("grounded.more", { slice: missing.slice(most).length })}</li>
+        )}
       </ol>
       {searching && (
         <progress
-          aria-label="Part of the switches that is checked"
+          aria-label={say("grounded.partSwitchesChecked")}
           className="h-2 w-full"
           value={grounding.searched}
           max={1}
@@ -128,8 +137,10 @@ export function CheckVerdict({ model, grounding }: Shown) {
     <p className="mb-3 flex items-center gap-2 text-sm" data-grounded={0} data-verdict="CLEAR">
       <Check aria-hidden size={16} className="text-done" />
       <span>
-        <strong className="text-done">Cleared to fly.</strong> No rule or hazard stops this setup,
-        and it was checked on the model. The last word is yours, at the model.
+        <Say
+          id="grounded.clearedFlyNoRule"
+          values={{ b: (words) => <strong className="text-done">{words}</strong> }}
+        />
       </span>
     </p>
   ) : (
@@ -139,9 +150,10 @@ export function CheckVerdict({ model, grounding }: Shown) {
         <Fold
           title={
             <span className="text-sm">
-              {grounding.because === "" ? "Not cleared yet." : "Flown by your own decision."} No
-              rule or hazard stops this setup; what is missing on the model:{" "}
-              {grounding.missing.length}.
+              {say("grounded.because", {
+                because: grounding.because === "",
+                missing: grounding.missing.length,
+              })}
             </span>
           }
         >
@@ -155,8 +167,8 @@ export function CheckVerdict({ model, grounding }: Shown) {
 }
 
 const MARKS = {
-  CLEAR: "cleared to fly",
-  NOT_YET: "not cleared yet",
+  CLEAR: say("grounded.clearedToFly"),
+  NOT_YET: say("grounded.notClearedYet"),
   GROUNDED: "grounded",
 } as const;
 
@@ -170,7 +182,9 @@ export function GroundedMark({ grounding }: { grounding: Grounding }) {
     grounding.missing.some((one) => one.lack === "SEARCHING") &&
     grounding.verdict === "NOT_YET"
   ) {
-    return <LoaderCircle aria-label="being checked" size={14} className="text-soft" />;
+    return (
+      <LoaderCircle aria-label={say("grounded.beingChecked")} size={14} className="text-soft" />
+    );
   }
   return (
     <TriangleAlert

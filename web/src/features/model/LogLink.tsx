@@ -2,6 +2,7 @@ import { Link } from "react-router";
 import { buttonClass } from "@/ui/button";
 import { Grounded } from "./Grounded";
 import { useModel } from "./model";
+import { say } from "@/words/generated/model";
 
 interface Props {
   to: string;
@@ -24,7 +25,7 @@ export function LogLink({ to, label, large = false }: Props) {
         </div>
       )}
       <Link to={to} className={buttonClass(clear ? "main" : "plain", large)}>
-        {clear ? label : "Enter a flight you made anyway"}
+        {clear ? label : say("logLink.enterFlightMadeAnyway")}
       </Link>
     </>
   );

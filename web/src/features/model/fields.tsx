@@ -9,6 +9,7 @@ import { Of } from "@/ui/of";
 import { NumberField } from "@/ui/number-field";
 import { rangeWords } from "@/ui/range";
 import { useModel } from "./model";
+import { say } from "@/words/generated/model";
 
 /** The catalogue's entry for a path; ranges and units come from the core. */
 export function useField(path: string): Field | undefined {
@@ -88,7 +89,7 @@ export function DraftText({ path, label, of }: NamedProps) {
       />
       {problem && (
         <span role="alert" className="text-xs font-medium text-grounded">
-          {field.min} to {field.max} characters
+          {say("fields.toCharacters", { min: field.min, max: field.max })}
         </span>
       )}
     </label>
@@ -120,7 +121,10 @@ export function DraftNumbers({ path, label }: { path: Path; label: string }) {
       />
       {wrong && (
         <span role="alert" className="text-xs font-medium text-grounded">
-          Numbers from {field && rangeWords(field)}, {severalWords()}
+          {say("fields.numbersFrom", {
+            field: field && rangeWords(field),
+            several: severalWords(),
+          })}
         </span>
       )}
     </label>

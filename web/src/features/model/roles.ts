@@ -1,4 +1,5 @@
 import type { Setup } from "@/api/queries";
+import { say } from "@/words/generated/model";
 
 type Surface = Setup["surfaces"][number];
 export type SurfaceRole = Surface["role"];
@@ -16,10 +17,10 @@ export const SURFACE_ROLES = [
   ["V_TAIL", "V-tail"],
   ["CANARD", "canard"],
   ["SPOILER", "spoiler"],
-  ["WHEEL", "steered wheel"],
-  ["NOZZLE", "nozzle or vane"],
-  ["SWINGING_WING", "swinging wing"],
-  ["OTHER", "something else"],
+  ["WHEEL", say("roles.steeredWheel")],
+  ["NOZZLE", say("roles.nozzleOrVane")],
+  ["SWINGING_WING", say("roles.swingingWing")],
+  ["OTHER", say("roles.somethingElse")],
 ] as const satisfies readonly (readonly [SurfaceRole, string])[];
 
 /** What a panel is. */
@@ -29,21 +30,21 @@ export const PANEL_ROLES = [
   ["FIN", "fin"],
   ["V_TAIL", "V-tail"],
   ["CANARD", "canard"],
-  ["CARRIER", "leg or vane mount"],
-  ["OTHER", "something else"],
+  ["CARRIER", say("roles.legOrVaneMount")],
+  ["OTHER", say("roles.somethingElse")],
 ] as const satisfies readonly (readonly [PanelRole, string])[];
 
 /** What a phase is for. */
 /** What the nose was seen to do when a phase came on. */
 export const NOSES = [
-  ["NOT_FLOWN", "not noted"],
+  ["NOT_FLOWN", say("roles.notNoted")],
   ["LEVEL", "level"],
-  ["UP_A_LITTLE", "up a little"],
-  ["UP_CLEARLY", "up clearly"],
-  ["UP_STRONGLY", "up strongly"],
-  ["DOWN_A_LITTLE", "down a little"],
-  ["DOWN_CLEARLY", "down clearly"],
-  ["DOWN_STRONGLY", "down strongly"],
+  ["UP_A_LITTLE", say("roles.upALittle")],
+  ["UP_CLEARLY", say("roles.upClearly")],
+  ["UP_STRONGLY", say("roles.upStrongly")],
+  ["DOWN_A_LITTLE", say("roles.downALittle")],
+  ["DOWN_CLEARLY", say("roles.downClearly")],
+  ["DOWN_STRONGLY", say("roles.downStrongly")],
 ] as const satisfies readonly (readonly [Setup["phases"][number]["nose"], string])[];
 
 export const PHASE_ROLES = [
@@ -52,7 +53,7 @@ export const PHASE_ROLES = [
   ["THERMAL", "thermal"],
   ["SPEED", "speed"],
   ["LANDING", "landing"],
-  ["GROUND", "on the ground"],
+  ["GROUND", say("roles.onTheGround")],
   ["REVERSE", "backwards"],
-  ["OTHER", "something else"],
+  ["OTHER", say("roles.somethingElse")],
 ] as const satisfies readonly (readonly [PhaseRole, string])[];

@@ -19,6 +19,7 @@ import { Failure, Waiting } from "@/ui/message";
 import { PartDone } from "@/ui/part-done";
 import { TextLine } from "@/ui/text-line";
 import { Counts, held, NO_COUNTS } from "./Counts";
+import { say } from "@/words/generated/preflight";
 
 /** One check, a large step at a time; what was answered is kept as it is answered. */
 export function CheckRunPage() {
@@ -30,7 +31,11 @@ export function CheckRunPage() {
     if (!hasNumber(name)) {
       return <NotHere />;
     }
-    return run.isError ? <Failure error={run.error} /> : <Waiting what="the check" />;
+    return run.isError ? (
+      <Failure error={run.error} />
+    ) : (
+      <Waiting what={say("checkRunPage.theCheck")} />
+    );
   }
   if (!hasNumber(name) && run.data.id > 0 && !waits) {
     return <Navigate to={`../${run.data.id}`} relative="path" replace />;
@@ -41,13 +46,10 @@ export function CheckRunPage() {
 /** Begun offline, and the page was loaded anew since. */
 function NotHere() {
   return (
-    <Card title="Begun offline">
-      <p>
-        This check was begun offline, and this page has been reloaded since. Its answers are kept;
-        you can continue it on the Check page once High Tally is online again.
-      </p>
+    <Card title={say("checkRunPage.begunOffline")}>
+      <p>{say("checkRunPage.checkBegunOfflinePage")}</p>
       <Link to=".." relative="path" className="underline underline-offset-2">
-        All checks
+        {say("checkRunPage.allChecks")}
       </Link>
     </Card>
   );
@@ -102,9 +104,9 @@ function Step({ run, name, index, step, go }: StepProps) {
   return (
     <div className="mx-auto max-w-2xl pt-3">
       <div className="mb-2 flex items-center gap-3">
-        <PartDone label="Check" hidden done={index} of={run.steps.length} />
+        <PartDone label={say("checkRunPage.check")} hidden done={index} of={run.steps.length} />
         <span className="figures shrink-0 text-soft">
-          {index + 1} of {run.steps.length}
+          {say("checkRunPage.of", { index: index + 1, steps: run.steps.length })}
         </span>
       </div>
       <Card className="min-h-[20rem]">
@@ -132,40 +134,45 @@ function Step({ run, name, index, step, go }: StepProps) {
       {wrong && (
         <div className="mt-3">
           <TextLine
-            label="What was wrong, or why left out?"
+            label={say("checkRunPage.wrongWhyLeftOut")}
             value={note}
             onValue={setNote}
             maxLength={300}
           />
           <div className="mt-2 grid grid-cols-2 gap-2">
             <Button look="warn" large disabled={send.isPending} onClick={() => answer("WRONG")}>
-              It is wrong
+              {say("checkRunPage.itIsWrong")}
             </Button>
             <Button
               large
               disabled={send.isPending || note.trim() === ""}
               onClick={() => answer("LEFT_OUT")}
             >
-              Leave it out
+              {say("checkRunPage.leaveItOut")}
             </Button>
           </div>
         </div>
       )}
       {send.isError && <Failure error={send.error} />}
       <div className="mt-3 grid grid-cols-[auto_1fr_2fr] gap-2">
-        <Button large disabled={index === 0} onClick={() => go(index - 1)} aria-label="Back">
-          Back
+        <Button
+          large
+          disabled={index === 0}
+          onClick={() => go(index - 1)}
+          aria-label={say("checkRunPage.back")}
+        >
+          {say("checkRunPage.back")}
         </Button>
         <Button large aria-expanded={wrong} onClick={() => setWrong(!wrong)}>
-          Wrong
+          {say("checkRunPage.wrong")}
         </Button>
         <Button look="main" large disabled={send.isPending} onClick={() => answer("RIGHT")}>
-          {held(counts) && step.counted ? "Note it" : "As it should be"}
+          {held(counts) && step.counted
+            ? say("checkRunPage.noteIt")
+            : say("checkRunPage.asItShouldBe")}
         </Button>
       </div>
-      <p className="mt-2 text-sm text-soft">
-        Every answer is kept at once. You can stop and carry on later.
-      </p>
+      <p className="mt-2 text-sm text-soft">{say("checkRunPage.everyAnswerKeptOnce")}</p>
     </div>
   );
 }
@@ -174,10 +181,7 @@ function Step({ run, name, index, step, go }: StepProps) {
 function Unjudged({ run }: { run: CheckRun }) {
   return (
     <div data-unjudged>
-      <p>
-        Offline: your answers are kept in this browser, and the check is evaluated once High Tally
-        is online again.
-      </p>
+      <p>{say("checkRunPage.offlineAnswersKeptBrowser")}</p>
       <ul className="list-disc pl-5">
         {run.answers
           .filter((one) => one.verdict !== "RIGHT" || held(one))
@@ -185,7 +189,7 @@ function Unjudged({ run }: { run: CheckRun }) {
             <li key={one.step}>
               {run.steps.find((step) => step.id === one.step)?.title}: {VERDICTS[one.verdict]}
               {one.note !== "" && `, ${one.note}`}
-              {held(one) && `, ${one.holds} holds`}
+              {held(one) && say("checkRunPage.holds", { holds: one.holds })}
             </li>
           ))}
       </ul>
@@ -193,10 +197,15 @@ function Unjudged({ run }: { run: CheckRun }) {
   );
 }
 
-const VERDICTS = { RIGHT: "as it should be", WRONG: "wrong", LEFT_OUT: "left out" } as const;
+const VERDICTS = {
+  RIGHT: say("checkRunPage.asItShouldBeOr"),
+  WRONG: "wrong",
+  LEFT_OUT: say("checkRunPage.leftOut"),
+} as const;
 
 /** A reading nobody took is not nought. */
-const read = (value: number | null) => (value === null ? "not read" : String(value));
+const read = (value: number | null) =>
+  value === null ? say("checkRunPage.notRead") : String(value);
 
 /** What a check found, to be ended or looked at again. */
 function Summary({ run, name, back }: RunProps & { back: (to: number) => void }) {
@@ -218,10 +227,10 @@ function Summary({ run, name, back }: RunProps & { back: (to: number) => void })
       <Card
         title={
           waits
-            ? "Not evaluated yet"
+            ? say("checkRunPage.notEvaluatedYet")
             : clear
-              ? "Nothing wrong found in this check"
-              : "Do not fly it like this"
+              ? say("checkRunPage.nothingWrongFoundCheck")
+              : say("checkRunPage.doNotFlyLike")
         }
         className={`border-l-4 ${waits ? "border-l-tag" : clear ? "border-l-done" : "border-l-grounded"}`}
       >
@@ -234,7 +243,7 @@ function Summary({ run, name, back }: RunProps & { back: (to: number) => void })
             ))}
           </ul>
         )}
-        {(clear || waits) && <p>The last word is yours, at the model.</p>}
+        {(clear || waits) && <p>{say("checkRunPage.lastWordYoursModel")}</p>}
         {open && (
           <Button
             look="main"
@@ -243,12 +252,12 @@ function Summary({ run, name, back }: RunProps & { back: (to: number) => void })
             disabled={end.isPending}
             onClick={finish}
           >
-            Finish the check
+            {say("checkRunPage.finishTheCheck")}
           </Button>
         )}
         {end.isError && <Failure error={end.error} />}
       </Card>
-      <Card title="Step by step">
+      <Card title={say("checkRunPage.stepByStep")}>
         <ol className="divide-y divide-line">
           {run.steps.map((step, i) => {
             const answer = run.answers.find((one) => one.step === step.id);
@@ -262,11 +271,16 @@ function Summary({ run, name, back }: RunProps & { back: (to: number) => void })
                   <span>{step.title}</span>
                 )}
                 <span className="figures text-sm text-soft">
-                  {answer === undefined ? "no answer" : VERDICTS[answer.verdict]}
+                  {answer === undefined ? say("checkRunPage.noAnswer") : VERDICTS[answer.verdict]}
                   {answer !== undefined && answer.note !== "" && `: ${answer.note}`}
                   {answer !== undefined &&
                     step.counted &&
-                    `; fades ${read(answer.fadesFirst)} and ${read(answer.fadesSecond)}, lost ${read(answer.lostFrames)}, holds ${read(answer.holds)}`}
+                    say("checkRunPage.fadesAndLostHolds", {
+                      read: read(answer.fadesFirst),
+                      readOther: read(answer.fadesSecond),
+                      readThird: read(answer.lostFrames),
+                      readFourth: read(answer.holds),
+                    })}
                 </span>
               </li>
             );
@@ -274,7 +288,7 @@ function Summary({ run, name, back }: RunProps & { back: (to: number) => void })
         </ol>
       </Card>
       <Link to=".." relative="path" className="underline underline-offset-2">
-        All checks
+        {say("checkRunPage.allChecks")}
       </Link>
     </div>
   );

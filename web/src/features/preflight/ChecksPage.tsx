@@ -11,15 +11,20 @@ import { Choice } from "@/ui/choice";
 import { Fold } from "@/ui/fold";
 import { Failure, Waiting } from "@/ui/message";
 import { LinkPractice } from "./LinkPractice";
+import { say } from "@/words/generated/preflight";
 
 const KINDS = {
-  FLIGHT: ["Before the flight", "every flight"],
-  FULL: ["Full check", "after changes: balance, directions, throws, failsafe"],
-  RANGE: ["Range check", "after new electronics or a repair"],
-  PUPIL: ["Trainer link", "when a second pilot helps"],
+  FLIGHT: [say("checksPage.beforeTheFlight"), say("checksPage.everyFlight")],
+  FULL: [say("checksPage.fullCheck"), say("checksPage.afterChangesBalanceDirections")],
+  RANGE: [say("checksPage.rangeCheck"), say("checksPage.afterNewElectronicsRepair")],
+  PUPIL: [say("checksPage.trainerLink"), say("checksPage.whenSecondPilotHelps")],
 } as const;
 
-const STAGES = { OPEN: "not finished", DONE: "done", BROKEN_OFF: "stopped" } as const;
+const STAGES = {
+  OPEN: say("checksPage.notFinished"),
+  DONE: "done",
+  BROKEN_OFF: "stopped",
+} as const;
 
 /** Checks of a model: what is due, one to begin or resume, those that were done. */
 export function ChecksPage() {
@@ -32,7 +37,11 @@ export function ChecksPage() {
   const packs = draft.present.balance.packs;
   const [picked, setPicked] = useState<string>();
   if (checks.data === undefined) {
-    return checks.isError ? <Failure error={checks.error} /> : <Waiting what="the checks" />;
+    return checks.isError ? (
+      <Failure error={checks.error} />
+    ) : (
+      <Waiting what={say("checksPage.theChecks")} />
+    );
   }
   const { runs, due } = checks.data;
   const open = runs.find((one) => one.state === "OPEN");
@@ -47,31 +56,37 @@ export function ChecksPage() {
       {here.map((one) => (
         <Card
           key={one.name}
-          title={one.ended ? "Finished offline" : "Begun offline"}
+          title={one.ended ? say("checksPage.finishedOffline") : say("checksPage.begunOffline")}
           className="border-l-4 border-l-tag"
         >
           <p className="mb-2">
-            {KINDS[one.begun.kind][0]}
-            {one.begun.pack !== "" && `, ${one.begun.pack}`}, {timeOfDay(new Date(one.at))}. It
-            stays in this browser until High Tally is online again.
+            {say("checksPage.staysBrowserUntilHigh", {
+              kINDS: KINDS[one.begun.kind][0],
+              pack: one.begun.pack !== "" && `, ${one.begun.pack}`,
+              timeOfDay: timeOfDay(new Date(one.at)),
+            })}
           </p>
           <Link to={one.name} className={buttonClass("main", true)}>
-            {one.ended ? "Show it" : "Continue"}
+            {one.ended ? say("checksPage.showIt") : say("checksPage.continue")}
           </Link>
         </Card>
       ))}
       {open !== undefined && (
-        <Card title="Not finished" className="border-l-4 border-l-tag">
+        <Card title={say("checksPage.notFinishedOr")} className="border-l-4 border-l-tag">
           <p className="mb-2">
-            {KINDS[open.kind][0]}, {open.answers.length} of {open.steps.length} steps.
+            {say("checksPage.ofSteps", {
+              kINDS: KINDS[open.kind][0],
+              answers: open.answers.length,
+              steps: open.steps.length,
+            })}
           </p>
           <Link to={String(open.id)} className={buttonClass("main", true)}>
-            Continue
+            {say("checksPage.continue")}
           </Link>
         </Card>
       )}
       {due.length > 0 && (
-        <Card title="Due">
+        <Card title={say("checksPage.due")}>
           <ul className="list-disc pl-5">
             {due.map((one) => (
               <li key={one.kind}>{one.why}</li>
@@ -79,10 +94,10 @@ export function ChecksPage() {
           </ul>
         </Card>
       )}
-      <Card title="Begin a check">
+      <Card title={say("checksPage.beginACheck")}>
         {packs.length > 0 && (
           <Choice
-            label="With which pack"
+            label={say("checksPage.withWhichPack")}
             value={pack}
             onValue={setPicked}
             options={packs.map((one) => [one.name, one.name] as const)}
@@ -106,12 +121,9 @@ export function ChecksPage() {
         </ul>
         {begin.isError && <Failure error={begin.error} />}
       </Card>
-      <Caution>
-        High Tally asks and records; it cannot see the model. The maker’s manual, local rules and an
-        experienced pilot have the last word.
-      </Caution>
+      <Caution>{say("checksPage.highTallyAsksRecords")}</Caution>
       {runs.length > 0 && (
-        <Card title="Checks so far">
+        <Card title={say("checksPage.checksSoFar")}>
           <ul className="divide-y divide-line">
             {runs.map((run) => (
               <li key={run.id} className="flex flex-wrap justify-between gap-x-3 py-1.5">
@@ -119,10 +131,14 @@ export function ChecksPage() {
                   {KINDS[run.kind][0]}
                 </Link>
                 <span className="text-sm text-soft">
-                  {day(run.createdAt.slice(0, 10))}, revision {run.revisionNumber}
-                  {run.pack !== "" && `, ${run.pack}`}, {STAGES[run.state]}
+                  {say("checksPage.revision", {
+                    day: day(run.createdAt.slice(0, 10)),
+                    revisionNumber: run.revisionNumber,
+                    pack: run.pack !== "" && `, ${run.pack}`,
+                    sTAGES: STAGES[run.state],
+                  })}
                   {run.judged.reasons.length > 0 && (
-                    <strong className="text-grounded"> not passed</strong>
+                    <strong className="text-grounded">{say("checksPage.notPassed")}</strong>
                   )}
                 </span>
               </li>
@@ -130,8 +146,8 @@ export function ChecksPage() {
           </ul>
         </Card>
       )}
-      <Card title="Practise a range check">
-        <Fold title="On a simulated link">
+      <Card title={say("checksPage.practiseARangeCheck")}>
+        <Fold title={say("checksPage.onASimulatedLink")}>
           <LinkPractice />
         </Fold>
       </Card>

@@ -1,4 +1,5 @@
 import type { CheckAnswer } from "@/api/checks";
+import { say } from "@/words/generated/preflight";
 
 type Counted = Pick<CheckAnswer, "fadesFirst" | "fadesSecond" | "lostFrames" | "holds">;
 
@@ -10,10 +11,10 @@ export const NO_COUNTS: Counted = {
 };
 
 const ROWS = [
-  ["fadesFirst", "Fades, first antenna"],
-  ["fadesSecond", "Fades, second antenna"],
-  ["lostFrames", "Lost frames"],
-  ["holds", "Holds"],
+  ["fadesFirst", say("counts.fadesFirstAntenna")],
+  ["fadesSecond", say("counts.fadesSecondAntenna")],
+  ["lostFrames", say("counts.lostFrames")],
+  ["holds", say("counts.holds")],
 ] as const;
 
 interface Props {
@@ -47,7 +48,7 @@ export function Counts({ value, onValue }: Props) {
       ))}
       {held(value) && (
         <p role="alert" className="col-span-2 font-medium text-grounded">
-          A single hold grounds the model: move the antennas and check the range again.
+          {say("counts.singleHoldGroundsModel")}
         </p>
       )}
     </div>

@@ -6,15 +6,16 @@ import { Button } from "@/ui/button";
 import { Check } from "@/ui/check";
 import { Failure } from "@/ui/message";
 import { Slide } from "@/ui/slide";
+import { say } from "@/words/generated/preflight";
 
 type Asked = Schemas["LinkAsked"];
 type Antenna = Asked["antennas"][number];
 
 const QUARTERS = [
-  "tail towards you",
-  "right wing towards you",
-  "nose towards you",
-  "left wing towards you",
+  say("linkPractice.tailTowardsYou"),
+  say("linkPractice.rightWingTowardsYou"),
+  say("linkPractice.noseTowardsYou"),
+  say("linkPractice.leftWingTowardsYou"),
 ] as const;
 
 const START: Asked = {
@@ -40,11 +41,8 @@ export function LinkPractice() {
     set({ antennas: asked.antennas.map((one, i) => (i === which ? { ...one, ...part } : one)) });
   return (
     <div className="space-y-3" data-link>
-      <p className="text-sm text-soft">
-        A simulated transmitter, receiver and model. The figures look like real ones but say nothing
-        about your own link. Turn the model a quarter at a time, then move the antennas.
-      </p>
-      <div role="group" aria-label="Quarter" className="grid grid-cols-2 gap-2">
+      <p className="text-sm text-soft">{say("linkPractice.simulatedTransmitterReceiverModel")}</p>
+      <div role="group" aria-label={say("linkPractice.quarter")} className="grid grid-cols-2 gap-2">
         {QUARTERS.map((words, quarter) => (
           <Button
             key={words}
@@ -58,18 +56,18 @@ export function LinkPractice() {
         ))}
       </div>
       <Slide
-        label="Paces"
+        label={say("linkPractice.paces")}
         min={10}
         max={120}
         step={5}
         value={asked.paces}
-        words={`${asked.paces} paces`}
+        words={say("linkPractice.pacesOr", { paces: asked.paces })}
         onValue={(paces) => set({ paces })}
       />
       {asked.antennas.map((one, i) => (
         <div key={i} className="grid gap-2 sm:grid-cols-2">
           <Slide
-            label={`Antenna ${i === 0 ? "one" : "two"}, from aft to the right`}
+            label={say("linkPractice.antenna", { i: i === 0 })}
             min={-90}
             max={90}
             step={5}
@@ -78,7 +76,7 @@ export function LinkPractice() {
             onValue={(rightDegrees) => turn(i, { rightDegrees })}
           />
           <Slide
-            label={`Antenna ${i === 0 ? "one" : "two"}, above level`}
+            label={say("linkPractice.antennaOr", { i: i === 0 })}
             min={0}
             max={90}
             step={5}
@@ -92,7 +90,7 @@ export function LinkPractice() {
         <Check
           checked={asked.motorRuns}
           onChecked={(motorRuns) => set({ motorRuns })}
-          label="Motor running"
+          label={say("linkPractice.motorRunning")}
         />
       )}
       {report.isError && <Failure error={report.error} />}
@@ -105,16 +103,16 @@ export function LinkPractice() {
           <dl className="figures grid grid-cols-2 gap-x-4 text-lg">
             {report.data.fades.map((fades, i) => (
               <div key={i} className="flex justify-between">
-                <dt className="text-soft">Fades, antenna {i === 0 ? "one" : "two"}</dt>
+                <dt className="text-soft">{say("linkPractice.fadesAntenna", { i: i === 0 })}</dt>
                 <dd>{fades}</dd>
               </div>
             ))}
             <div className="flex justify-between">
-              <dt className="text-soft">Lost frames</dt>
+              <dt className="text-soft">{say("linkPractice.lostFrames")}</dt>
               <dd>{report.data.lostFrames}</dd>
             </div>
             <div className="flex justify-between">
-              <dt className="text-soft">Holds</dt>
+              <dt className="text-soft">{say("linkPractice.holds")}</dt>
               <dd className={report.data.holds > 0 ? "font-semibold text-grounded" : ""}>
                 {report.data.holds}
               </dd>

@@ -10,6 +10,7 @@ import { Card } from "@/ui/card";
 import { Choice } from "@/ui/choice";
 import { Failure } from "@/ui/message";
 import { TextLine } from "@/ui/text-line";
+import { say } from "@/words/generated/program";
 
 /** Makes a phase separate; what stands today is copied into it. */
 export function AddPhase() {
@@ -26,7 +27,7 @@ export function AddPhase() {
   const [role, setRole] = useState<PhaseRole>("OTHER");
   const chosen = switches.find((one) => one.id === input);
   return (
-    <Card title="Add a flight phase">
+    <Card title={say("addPhase.addAFlightPhase")}>
       <form
         className="grid grid-cols-2 gap-3 sm:grid-cols-4"
         onSubmit={(event) => {
@@ -38,27 +39,32 @@ export function AddPhase() {
         }}
       >
         <TextLine
-          label="Name of the phase"
+          label={say("addPhase.nameOfThePhase")}
           required
           maxLength={40}
           value={name}
           onValue={setName}
         />
-        <Choice label="Purpose" value={role} onValue={setRole} options={PHASE_ROLES} />
         <Choice
-          label="Begins as a copy of"
+          label={say("addPhase.purpose")}
+          value={role}
+          onValue={setRole}
+          options={PHASE_ROLES}
+        />
+        <Choice
+          label={say("addPhase.beginsCopy")}
           value={from}
           onValue={setFrom}
           options={setup.phases.map((one) => [one.id, one.name] as const)}
         />
         <Choice
-          label="Switch"
+          label={say("addPhase.switch")}
           value={input}
           onValue={setInput}
           options={switches.map((one) => [one.id, one.name] as const)}
         />
         <Choice
-          label="Position"
+          label={say("addPhase.position")}
           value={position}
           onValue={setPosition}
           options={Array.from({ length: chosen?.positions ?? 2 }, (_, i) => {
@@ -69,12 +75,10 @@ export function AddPhase() {
           })}
         />
         <Button type="submit" look="main" disabled={add.isPending || switches.length === 0}>
-          Add the phase
+          {say("addPhase.addThePhase")}
         </Button>
       </form>
-      <p className="mt-2 text-xs text-soft">
-        It starts with the values of today, so nothing moves differently until you change them.
-      </p>
+      <p className="mt-2 text-xs text-soft">{say("addPhase.startsValuesTodaySo")}</p>
       {add.isError && <Failure error={add.error} />}
     </Card>
   );

@@ -5,6 +5,7 @@ import { useModel } from "@/features/model/model";
 import { useWorked } from "@/features/model/worked";
 import { Button } from "@/ui/button";
 import { Failure } from "@/ui/message";
+import { say } from "@/words/generated/program";
 
 type One = DeskSheet["became"][number];
 
@@ -37,7 +38,7 @@ export function Became() {
   return list.length === 0 ? null : (
     <section
       className="space-y-2 border-l-4 border-tag bg-inset px-3 py-2 text-sm"
-      aria-label="Typed values that are now different"
+      aria-label={say("became.typedValuesNowDifferent")}
     >
       {list.map((one, i) => (
         <div key={i} className="flex flex-wrap items-center gap-2" data-became={one.typed.kind}>
@@ -46,10 +47,10 @@ export function Became() {
             disabled={move.isPending}
             onClick={() => set(one, one.typed.value, one.typed.unit)}
           >
-            Keep the movement
+            {say("became.keepTheMovement")}
           </Button>
           <Button disabled={move.isPending} onClick={() => set(one, one.percent, "PERCENT")}>
-            Keep the percent
+            {say("became.keepThePercent")}
           </Button>
         </div>
       ))}

@@ -1,6 +1,7 @@
 import { useId, useRef } from "react";
 import type { CurvePoint } from "@/api/program";
 import { COMMAND, type Scale } from "@/domain/scales";
+import { say } from "@/words/generated/program";
 
 const W = 300;
 const H = 200;
@@ -88,12 +89,12 @@ export function CurveEditor({ points, label, onPoints, limits, scales = PLAIN, o
             stroke="var(--ink)"
             tabIndex={0}
             role="slider"
-            aria-label={`Point ${i + 1}`}
+            aria-label={say("curveEditor.point", { i: i + 1 })}
             aria-valuenow={one.y}
             aria-valuetext={[
               `${scales.y.show(one.y)} %`,
               scales.y.word(one.y),
-              `at ${scales.x.show(one.x)} %`,
+              say("curveEditor.at", { show: scales.x.show(one.x) }),
             ]
               .filter((part) => part !== "")
               .join(" ")}
@@ -136,14 +137,14 @@ function PointList({ points, scales = PLAIN, onPoints, onAdd }: Omit<Props, "lab
       {points.map((one, i) => (
         <li key={`${i}-${one.x}-${one.y}`} className="flex items-center gap-1">
           <input
-            aria-label={`Point ${i + 1}, at percent`}
+            aria-label={say("curveEditor.pointAtPercent", { i: i + 1 })}
             defaultValue={scales.x.show(one.x)}
             className="h-7 w-16 rounded-card border border-line-strong bg-sheet px-1.5 text-right"
             onBlur={(event) => type(i, "x", event.target.value)}
           />
           % →
           <input
-            aria-label={`Point ${i + 1}, value percent`}
+            aria-label={say("curveEditor.pointValuePercent", { i: i + 1 })}
             defaultValue={scales.y.show(one.y)}
             className="h-7 w-16 rounded-card border border-line-strong bg-sheet px-1.5 text-right"
             onBlur={(event) => type(i, "y", event.target.value)}
@@ -153,17 +154,17 @@ function PointList({ points, scales = PLAIN, onPoints, onAdd }: Omit<Props, "lab
             <button
               type="button"
               className="px-1 underline"
-              aria-label={`Remove point ${i + 1}`}
+              aria-label={say("curveEditor.removePoint", { i: i + 1 })}
               onClick={() => onPoints(points.filter((_, other) => other !== i))}
             >
-              remove
+              {say("curveEditor.remove")}
             </button>
           )}
         </li>
       ))}
       <li>
         <button type="button" className="underline" onClick={onAdd}>
-          Another point
+          {say("curveEditor.anotherPoint")}
         </button>
       </li>
     </ul>

@@ -4,6 +4,7 @@ import { DraftChoice } from "@/features/model/fields";
 import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
+import { say } from "@/words/generated/program";
 
 const PATH = ["power", "startPositions"] as const;
 
@@ -17,7 +18,7 @@ export function DemandedCard() {
   const free = switches.find((one) => !list.some((each) => each.input === one.id));
   const put = (value: typeof list) => change({ type: "edit", path: PATH, value });
   return switches.length === 0 ? null : (
-    <Card title="Positions at switch-on">
+    <Card title={say("demandedCard.positionsAtSwitchOn")}>
       {list.map((one, i) => {
         const rows = sheet.data?.switches.filter((row) => row.input === one.input) ?? [];
         return (
@@ -27,7 +28,7 @@ export function DemandedCard() {
             </span>
             <DraftChoice
               path={[...PATH, i, "position"]}
-              label="Position"
+              label={say("demandedCard.position")}
               options={rows.map(
                 (row) =>
                   [
@@ -39,7 +40,7 @@ export function DemandedCard() {
             <Button
               look="quiet"
               className="!px-2"
-              aria-label={`Remove the start position of the ${one.input}`}
+              aria-label={say("demandedCard.removeStartPosition", { input: one.input })}
               onClick={() => put(list.filter((_, other) => other !== i))}
             >
               <X aria-hidden size={15} />

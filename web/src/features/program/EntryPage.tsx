@@ -8,6 +8,7 @@ import { Button } from "@/ui/button";
 import { Choice } from "@/ui/choice";
 import { Failure } from "@/ui/message";
 import { WordsCard } from "./WordsCard";
+import { say } from "@/words/generated/program";
 
 /** What to type into a transmitter, value by value, ticked off and read back; then only what differs. */
 export function EntryPage() {
@@ -46,27 +47,31 @@ export function EntryPage() {
     <div className="mx-auto max-w-[1180px]">
       <div className="no-print mb-3 flex flex-wrap items-end gap-3">
         <Choice
-          label="Typed into"
+          label={say("entryPage.typedInto")}
           value={into}
           onValue={setInto}
           options={[
             ["", draft.present.transmitter.name],
             ...others.map(
-              (one) => [String(one.id), `${one.transmitter} (as with ${one.name})`] as const,
+              (one) =>
+                [
+                  String(one.id),
+                  say("entryPage.asWith", { transmitter: one.transmitter, name: one.name }),
+                ] as const,
             ),
           ]}
         />
         <Choice
-          label="Show"
+          label={say("entryPage.show")}
           value={all ? "all" : "open"}
           onValue={(value) => setChosen(value === "all")}
           options={[
-            ["all", "every value"],
-            ["open", "only what has changed"],
+            ["all", say("entryPage.everyValue")],
+            ["open", say("entryPage.onlyWhatHasChanged")],
           ]}
         />
         <Button look="main" onClick={() => print()}>
-          Print
+          {say("entryPage.print")}
         </Button>
         <Button
           disabled={open === 0 || tick.isPending}
@@ -81,22 +86,18 @@ export function EntryPage() {
             )
           }
         >
-          Tick all as entered
+          {say("entryPage.tickAllAsEntered")}
         </Button>
       </div>
       <article className="rounded-card border border-line bg-sheet p-5 print:border-0 print:p-0">
-        <h2 className="text-2xl">{draft.present.name}: entry sheet</h2>
+        <h2 className="text-2xl">{say("entryPage.entrySheet", { name: draft.present.name })}</h2>
         <p className="mb-3 text-sm text-soft">
-          High Tally cannot write to a transmitter. Enter each value and tick it, then read
-          everything back once: first box entered, second box read back. {transmitter.name}
-          {motor && ", motor safe"}.
+          {say("entryPage.highTallyCannotWrite", { transmitter: transmitter.name, motor })}
         </p>
         <SheetNote />
         <p className="mb-3 font-medium" role="status" data-open={open}>
-          {open === 0
-            ? "Nothing has changed since it was entered."
-            : `${open} ${open === 1 ? "value" : "values"} to enter.`}{" "}
-          {unread.length > 0 && `${unread.length} entered and not yet read back.`}
+          {open === 0 ? say("entryPage.nothingHasChangedSince") : say("entryPage.open", { open })}{" "}
+          {unread.length > 0 && say("entryPage.enteredNotYetRead", { unread: unread.length })}
         </p>
         {sheet.data?.notes.map((note) => (
           <p key={note} className="border-l-4 border-tag bg-inset px-3 py-1 text-sm">
@@ -121,7 +122,7 @@ export function EntryPage() {
                         <td className="w-6 py-0.5">
                           <Check
                             hidden
-                            label={`${one.place}, ${one.what}: entered`}
+                            label={say("entryPage.entered", { place: one.place, what: one.what })}
                             checked={!differs(one)}
                             onChecked={(checked) => mark(one, checked ? one.data : "", false)}
                           />
@@ -129,7 +130,7 @@ export function EntryPage() {
                         <td className="w-6 py-0.5">
                           <Check
                             hidden
-                            label={`${one.place}, ${one.what}: read back`}
+                            label={say("entryPage.readBack", { place: one.place, what: one.what })}
                             disabled={differs(one)}
                             checked={!differs(one) && ticked.get(one.key)?.readBack === true}
                             onChecked={(checked) => mark(one, one.data, checked)}

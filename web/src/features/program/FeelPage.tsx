@@ -24,6 +24,7 @@ import { UnitChoice } from "./MovementField";
 import { RateRow } from "./RateRow";
 import { FeelSetsCard } from "./FeelSetsCard";
 import { Term } from "./Term";
+import { Say, say } from "@/words/generated/program";
 
 const SHAPES = [
   ["CUBIC", "cubic"],
@@ -52,16 +53,17 @@ export function FeelPage() {
   const lineOf = (set: string) =>
     lines.find((one) => one.set === set && one.here) ?? lines.find((one) => one.set === set);
   const named = (id: string) => draft.present.phases.find((one) => one.id === id)?.name ?? id;
-  const called = (set: string) => sets.find((one) => one.id === set)?.name ?? "Standard rates";
+  const called = (set: string) =>
+    sets.find((one) => one.id === set)?.name ?? say("feelPage.standardRates");
   return (
     <div className="grid gap-4 lg:grid-cols-[minmax(0,1fr)_380px]">
       <div className="min-w-0 space-y-3">
         <Card
-          title={`${controlName(key)}: all positions`}
+          title={say("feelPage.allPositions", { controlName: controlName(key) })}
           aside={
             <div className="flex flex-wrap gap-2">
               <Choice
-                label="Control"
+                label={say("feelPage.control")}
                 value={control}
                 onValue={(value) => {
                   setControl(value as Control);
@@ -70,11 +72,11 @@ export function FeelPage() {
                 options={CONTROLS}
               />
               <Choice
-                label="Show for"
+                label={say("feelPage.showFor")}
                 value={known}
                 onValue={setChosen}
                 options={[
-                  ["", "surface that moves most"],
+                  ["", say("feelPage.surfaceThatMovesMost")],
                   ...draft.present.surfaces.map((one) => [one.id, one.name] as const),
                 ]}
               />
@@ -83,15 +85,18 @@ export function FeelPage() {
           }
         >
           {together.isError && <Failure error={together.error} />}
-          {together.isPending && <Waiting what="the throws" />}
+          {together.isPending && <Waiting what={say("feelPage.theThrows")} />}
           {together.data !== undefined && surface === undefined && (
-            <p data-rates={`none/${key}`}>No surface moves with this stick.</p>
+            <p data-rates={`none/${key}`}>{say("feelPage.noSurfaceMovesStick")}</p>
           )}
           {together.data !== undefined && surface !== undefined && (
             <Chart
-              label={`Stick against millimetres at the ${surface.name}`}
+              label={say("feelPage.stickAgainstMillimetres", { surface: surface.name })}
               xLabel={STICK_ENDS[control]}
-              yLabel={`${lengthSign()} at the ${surface.name.toLowerCase()}`}
+              yLabel={say("feelPage.atThe", {
+                lengthSign: lengthSign(),
+                surface: surface.name.toLowerCase(),
+              })}
               height={190}
               lines={lines.map((one) => ({
                 name: `${called(one.set)}, ${one.phases.map(named).join(", ")}: ${travelWords(one.mm.at(-1) ?? 0, surface)}`,
@@ -132,10 +137,17 @@ export function FeelPage() {
           )}
           <div className="flex flex-wrap items-end gap-4 text-sm">
             <div className="w-40">
-              <DraftChoice path={[...path, "shape"]} label="Shape" options={SHAPES} />
+              <DraftChoice
+                path={[...path, "shape"]}
+                label={say("feelPage.shape")}
+                options={SHAPES}
+              />
             </div>
             <p>
-              What is <Term name="rate" /> and what is <Term name="expo" />?
+              <Say
+                id="feelPage.term"
+                values={{ term: <Term name="rate" />, termOther: <Term name="expo" /> }}
+              />
             </p>
           </div>
         </Card>
@@ -170,14 +182,14 @@ function Words({ control, sets }: WordsProps) {
   const step = advise.data;
   const holds = advise.variables?.setup === draft.present;
   return (
-    <Card title="In your words">
+    <Card title={say("feelPage.inYourWords")}>
       <div className="mb-2 flex flex-wrap items-end gap-2">
         {sets.length > 0 && (
           <Choice
-            label="Flown with"
+            label={say("feelPage.flownWith")}
             value={known}
             onValue={setSet}
-            options={[["", "standard rates"], ...sets]}
+            options={[["", say("feelPage.standardRatesOr")], ...sets]}
           />
         )}
         {complaints.data?.map((one) => (
@@ -212,7 +224,7 @@ function Words({ control, sets }: WordsProps) {
                 advise.reset();
               }}
             >
-              Make this step
+              {say("feelPage.makeThisStep")}
             </Button>
           )}
         </div>
@@ -235,25 +247,25 @@ function Convert({ control }: { control: Control }) {
       },
     );
   return (
-    <Card title="Same feel on another transmitter">
-      <p className="mb-2 text-sm text-soft">
-        Transmitters shape expo differently: the same number feels different.
-      </p>
+    <Card title={say("feelPage.sameFeelAnotherTransmitter")}>
+      <p className="mb-2 text-sm text-soft">{say("feelPage.transmittersShapeExpoDifferently")}</p>
       <div className="flex flex-wrap items-end gap-2">
         <Choice
-          label="Its expo shape"
+          label={say("feelPage.itsExpoShape")}
           value={to}
           onValue={(value) => setTo(value as Shape)}
           options={SHAPES}
         />
-        <Button onClick={() => take("CENTRE_SLOPE")}>Match the centre</Button>
-        <Button onClick={() => take("WHOLE_CURVE")}>Match the whole curve</Button>
+        <Button onClick={() => take("CENTRE_SLOPE")}>{say("feelPage.matchTheCentre")}</Button>
+        <Button onClick={() => take("WHOLE_CURVE")}>{say("feelPage.matchTheWholeCurve")}</Button>
       </div>
       {convert.data !== undefined && (
         <p className="mt-2 text-sm" role="status">
-          Expo {convert.data.response.expoNegativePercent} /{" "}
-          {convert.data.response.expoPositivePercent} %; at most{" "}
-          {figure(convert.data.largestDifferencePercent, 1)} % of full travel different.
+          {say("feelPage.expoMostFullTravel", {
+            expoNegativePercent: convert.data.response.expoNegativePercent,
+            expoPositivePercent: convert.data.response.expoPositivePercent,
+            figure: figure(convert.data.largestDifferencePercent, 1),
+          })}
         </p>
       )}
       {convert.isError && <Failure error={convert.error} />}
@@ -271,15 +283,15 @@ function Copies({ control }: { control: Control }) {
   const copy = (from: (typeof CONTROL_KEYS)[number]) =>
     change({ type: "edit", path: ["feel", key], value: draft.present.feel[from] });
   return (
-    <Card title="Copy a feel">
+    <Card title={say("feelPage.copyAFeel")}>
       <div className="flex flex-wrap items-end gap-2">
         {CONTROL_KEYS.filter((one) => one !== key).map((one) => (
           <Button key={one} onClick={() => copy(one)}>
-            {controlName(one)} to {key}
+            {say("feelPage.to", { controlName: controlName(one), key })}
           </Button>
         ))}
         <Choice
-          label="From another model"
+          label={say("feelPage.fromAnotherModel")}
           value={model}
           onValue={setModel}
           options={[["", "choose"], ...others.map((one) => [String(one.id), one.name] as const)]}
@@ -290,13 +302,11 @@ function Copies({ control }: { control: Control }) {
               change({ type: "edit", path: ["feel"], value: chosen.data.newest.setup.feel })
             }
           >
-            Copy its standard rates
+            {say("feelPage.copyItsStandardRates")}
           </Button>
         )}
       </div>
-      <p className="mt-2 text-xs text-soft">
-        Only a starting point: no two models are alike, and trims are never copied.
-      </p>
+      <p className="mt-2 text-xs text-soft">{say("feelPage.onlyStartingPointNo")}</p>
     </Card>
   );
 }

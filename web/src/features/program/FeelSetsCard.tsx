@@ -12,6 +12,7 @@ import { Card } from "@/ui/card";
 import { Choice } from "@/ui/choice";
 import { Failure } from "@/ui/message";
 import { DraftPhases, DraftWhen } from "./parts";
+import { say } from "@/words/generated/program";
 
 /** Rates and expo by switch or phase; of the sets that are on, the first decides a control. */
 export function FeelSetsCard() {
@@ -19,7 +20,7 @@ export function FeelSetsCard() {
   const sets = draft.present.feelSets;
   const set = (value: typeof sets) => change({ type: "edit", path: ["feelSets"], value });
   return (
-    <Card title="Rates and expo by switch or phase">
+    <Card title={say("feelSetsCard.ratesExpoSwitchPhase")}>
       <StartingPoints />
       {sets.map((one, i) => (
         <Fold
@@ -28,14 +29,18 @@ export function FeelSetsCard() {
           title={<span className="font-medium">{one.name}</span>}
         >
           <div className="grid grid-cols-2 gap-3 py-2 sm:grid-cols-3">
-            <DraftText path={["feelSets", i, "name"]} label="Name" />
-            <DraftWhen path={["feelSets", i, "when"]} label="Active while" none="always" />
+            <DraftText path={["feelSets", i, "name"]} label={say("feelSetsCard.name")} />
+            <DraftWhen
+              path={["feelSets", i, "when"]}
+              label={say("feelSetsCard.activeWhile")}
+              none={say("feelSetsCard.always")}
+            />
             <Button
               look="quiet"
               className="self-end justify-self-start"
               onClick={() => set(sets.filter((_, other) => other !== i))}
             >
-              <X aria-hidden size={15} /> Remove
+              <X aria-hidden size={15} /> {say("feelSetsCard.remove")}
             </Button>
             <CopySet id={one.id} />
           </div>
@@ -67,7 +72,7 @@ export function FeelSetsCard() {
         </Fold>
       ))}
       <AddButton className="mt-2" part="FEEL_SET">
-        <Plus aria-hidden size={16} /> A set
+        <Plus aria-hidden size={16} /> {say("feelSetsCard.aSet")}
       </AddButton>
     </Card>
   );
@@ -87,7 +92,7 @@ function CopySet({ id }: { id: string }) {
         void worked(copy.mutateAsync({ setup: draft.present, what: "FEEL_SET", from: id, to: "" }))
       }
     >
-      <Copy aria-hidden size={15} /> Copy
+      <Copy aria-hidden size={15} /> {say("feelSetsCard.copy")}
     </Button>
   );
 }
@@ -104,12 +109,12 @@ function StartingPoints() {
     );
   return (
     <div className="mb-2 flex flex-wrap items-end gap-2 text-sm">
-      <Button onClick={() => take("ONE_SOFT")}>One rate with high expo</Button>
+      <Button onClick={() => take("ONE_SOFT")}>{say("feelSetsCard.oneRateHighExpo")}</Button>
       {three.length > 0 && (
         <>
-          <Button onClick={() => take("LADDER")}>Three rates on a switch</Button>
+          <Button onClick={() => take("LADDER")}>{say("feelSetsCard.threeRatesSwitch")}</Button>
           <Choice
-            label="on"
+            label={say("feelSetsCard.on")}
             value={input}
             onValue={setInput}
             options={three.map((one) => [one.id, one.name] as const)}
@@ -117,13 +122,9 @@ function StartingPoints() {
         </>
       )}
       {draft.present.phases.length > 1 && (
-        <Button onClick={() => take("PER_PHASE")}>Rates per flight phase</Button>
+        <Button onClick={() => take("PER_PHASE")}>{say("feelSetsCard.ratesPerFlightPhase")}</Button>
       )}
-      <p className="w-full text-xs text-soft">
-        One soft setting: nothing has to be switched, much expo tames full travel. Ladder: full and
-        nearly linear, full and soft in the middle to begin with, reduced and soft. Rates per flight
-        phase: less in speed, all there is in slow air.
-      </p>
+      <p className="w-full text-xs text-soft">{say("feelSetsCard.oneSoftSettingNothing")}</p>
       {start.isError && <Failure error={start.error} />}
     </div>
   );

@@ -11,6 +11,7 @@ import { Card } from "@/ui/card";
 import { Choice } from "@/ui/choice";
 import { Failure } from "@/ui/message";
 import { TextLine } from "@/ui/text-line";
+import { say } from "@/words/generated/program";
 
 /** Common mixes, built from what the pilot knows. */
 export function Gallery() {
@@ -48,7 +49,7 @@ export function Gallery() {
     });
   };
   return (
-    <Card title="Add a mix">
+    <Card title={say("gallery.addAMix")}>
       <div className="flex flex-wrap gap-1.5">
         {gallery.data?.map((card) => (
           <Button
@@ -93,7 +94,7 @@ export function Gallery() {
           </div>
           {chosen.needsLever && (
             <Choice
-              label="Lever"
+              label={say("gallery.lever")}
               value={lever || (levers[0]?.id ?? "")}
               onValue={setLever}
               options={levers.map((one) => [one.id, one.name] as const)}
@@ -101,26 +102,34 @@ export function Gallery() {
           )}
           {phases.length > 1 && chosen.asksPreset && (
             <Choice
-              label="Preset of phase"
+              label={say("gallery.presetOfPhase")}
               value={phase}
               onValue={setPhase}
               options={[
-                ["", "none, use the figure"],
+                ["", say("gallery.noneUseTheFigure")],
                 ...phases.map((one) => [one.id, one.name] as const),
               ]}
             />
           )}
           {phases.length > 1 && (
             <Choice
-              label="Acts in"
+              label={say("gallery.actsIn")}
               value={acts}
               onValue={setActs}
-              options={[["", "all phases"], ...phases.map((one) => [one.id, one.name] as const)]}
+              options={[
+                ["", say("gallery.allPhases")],
+                ...phases.map((one) => [one.id, one.name] as const),
+              ]}
             />
           )}
-          <WhenChoice label="On while" none="always" value={when} onValue={setWhen} />
+          <WhenChoice
+            label={say("gallery.onWhile")}
+            none={say("gallery.always")}
+            value={when}
+            onValue={setWhen}
+          />
           <Button type="submit" look="main" disabled={build.isPending}>
-            <Plus aria-hidden size={16} /> Add this mix
+            <Plus aria-hidden size={16} /> {say("gallery.addThisMix")}
           </Button>
         </form>
       )}

@@ -10,6 +10,7 @@ import { Card, Caution } from "@/ui/card";
 import { Failure } from "@/ui/message";
 import { PartDone } from "@/ui/part-done";
 import { BenchBeside } from "@/features/bench/BenchBeside";
+import { Say, say } from "@/words/generated/program";
 
 /** Every position of every switch tried: what a pilot would only find in the air. */
 export function HazardsPage() {
@@ -20,13 +21,16 @@ export function HazardsPage() {
   return (
     <div className="grid gap-4 lg:grid-cols-[minmax(0,1fr)_380px]">
       <div className="min-w-0 space-y-3">
-        <Card title="Switch check">
+        <Card title={say("hazardsPage.switchCheck")}>
           {search.error !== null && <Failure error={search.error} />}
           {search.state?.end == null ? (
             <div className="flex flex-wrap items-center gap-3">
-              <PartDone label="Checking every position …" done={search.state?.part ?? 0} />
+              <PartDone
+                label={say("hazardsPage.checkingEveryPosition")}
+                done={search.state?.part ?? 0}
+              />
               <Button onClick={search.stop}>
-                <Square aria-hidden size={14} /> Stop
+                <Square aria-hidden size={14} /> {say("hazardsPage.stop")}
               </Button>
             </div>
           ) : (
@@ -36,11 +40,7 @@ export function HazardsPage() {
         {outcome?.hazards.map((hazard) => (
           <HazardCard key={hazard.kind + hazard.subject} hazard={hazard} />
         ))}
-        <Caution>
-          This is calculated from what is entered here. Test{" "}
-          {motor ? "cut, failsafe and directions" : "failsafe and directions"} on the real model
-          {motor && ", motor safe,"} before it flies.
-        </Caution>
+        <Caution>{say("hazardsPage.calculatedEnteredHereTest", { motor })}</Caution>
       </div>
       <BenchBeside />
     </div>
@@ -49,11 +49,10 @@ export function HazardsPage() {
 
 const ENDS = {
   WHOLE: "",
-  STOPPED: "Stopped early: there may be more hazards.",
-  LEFT_ALONE: "It stopped because this page was closed: there may be more hazards.",
-  TOO_LARGE:
-    "Too much depends on too many switches at once: not every combination could be checked, so there may be more hazards.",
-  FAILED: "The search failed because of a fault in High Tally: there may be hazards.",
+  STOPPED: say("hazardsPage.stoppedEarlyThereMay"),
+  LEFT_ALONE: say("hazardsPage.stoppedBecausePageClosed"),
+  TOO_LARGE: say("hazardsPage.tooMuchDependsToo"),
+  FAILED: say("hazardsPage.searchFailedBecauseFault"),
 } as const;
 
 interface EndedProps {
@@ -73,24 +72,24 @@ function Ended({ end, outcome, again }: EndedProps) {
       {outcome !== undefined && (
         <p>
           {whole
-            ? `All ${many(outcome.states)} switch combinations and every change between them were checked. `
-            : `Not all of ${many(outcome.states)} combinations were checked. `}
+            ? `${say("hazardsPage.allSwitchCombinationsEvery", { many: many(outcome.states) })} `
+            : `${say("hazardsPage.notAllCombinationsWere", { many: many(outcome.states) })} `}
           {outcome.sampled > 0 &&
-            `For ${many(outcome.sampled)} of them this could not be proven; ${many(outcome.evaluated)} positions were tried instead. `}
+            `${say("hazardsPage.themCouldNotProven", { many: many(outcome.sampled), manyOther: many(outcome.evaluated) })} `}
           {open > 0 ? (
             <strong className="text-grounded">
               {open} {open === 1 ? "hazard" : "hazards"}.
             </strong>
           ) : (
-            whole && <strong className="text-done">No hazard found.</strong>
+            whole && <strong className="text-done">{say("hazardsPage.noHazardFound")}</strong>
           )}
-          {accepted > 0 && ` ${accepted} accepted.`}
+          {accepted > 0 && ` ${say("hazardsPage.accepted", { accepted })}`}
         </p>
       )}
       {!whole && (
         <p className="flex flex-wrap items-center gap-3">
           <strong>{ENDS[end]}</strong>
-          {end !== "TOO_LARGE" && <Button onClick={again}>Search again</Button>}
+          {end !== "TOO_LARGE" && <Button onClick={again}>{say("hazardsPage.searchAgain")}</Button>}
         </p>
       )}
     </div>
@@ -115,22 +114,25 @@ function HazardCard({ hazard }: { hazard: Hazard }) {
           <p className="text-sm text-soft">{hazard.why}</p>
           {hazard.way.length > 0 && (
             <p className="mt-1 text-sm">
-              How it happens: <span className="font-medium">{hazard.way.join(" · ")}</span>
+              <Say
+                id="hazardsPage.howItHappens"
+                values={{ span: <span className="font-medium">{hazard.way.join(" · ")}</span> }}
+              />
             </p>
           )}
           <MendsOf id={hazard.kind} subject={hazard.subject} />
           {accepted ? (
             <p className="mt-1 text-sm text-soft">
-              Accepted, because “{hazard.acceptedBecause}”.{" "}
+              {say("hazardsPage.acceptedBecause", { acceptedBecause: hazard.acceptedBecause })}{" "}
               <Reopen rule={hazard.kind} subject={hazard.subject} />
             </p>
           ) : (
-            <Accept rule={hazard.kind} subject={hazard.subject} what="hazard" />
+            <Accept rule={hazard.kind} subject={hazard.subject} what={say("hazardsPage.hazard")} />
           )}
         </div>
         {hazard.moments.length > 0 && (
           <Button className="self-start" onClick={play}>
-            <Play aria-hidden size={15} /> Show it on the bench
+            <Play aria-hidden size={15} /> {say("hazardsPage.showBench")}
           </Button>
         )}
       </div>

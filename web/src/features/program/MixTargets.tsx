@@ -5,6 +5,7 @@ import { useBenchStore } from "@/features/bench/store";
 import { useModel } from "@/features/model/model";
 import { MovementField } from "./MovementField";
 import { rowName, rows } from "./pairs";
+import { say } from "@/words/generated/program";
 
 /** Where the figures below are told for. */
 export function Where({ reach }: { reach: Reach | undefined }) {
@@ -17,20 +18,20 @@ export function Where({ reach }: { reach: Reach | undefined }) {
   const moment = reach.ends[0]?.moment;
   return phase === undefined ? (
     <p className="text-sm font-medium text-grounded">
-      No position of switches and levers makes it act.
+      {say("mixTargets.noPositionSwitchesLevers")}
     </p>
   ) : (
     <p className="text-sm text-soft">
       {reach.here
-        ? `With the bench as it is, in ${phase}.`
-        : `In ${phase}, with ${reach.moved.join(", ")}.`}{" "}
+        ? say("mixTargets.bench", { phase })
+        : say("mixTargets.inWith", { phase, moved: reach.moved.join(", ") })}{" "}
       {!reach.here && moment !== undefined && (
         <button
           type="button"
           className="underline underline-offset-2"
           onClick={() => store.move({ ...moment, roll: 0, pitch: 0, yaw: 0 })}
         >
-          Set the bench to this
+          {say("mixTargets.setBench")}
         </button>
       )}
     </p>
@@ -70,7 +71,7 @@ export function TargetEnds({ mix, target, pair, reach, children }: EndsProps) {
             data-moment={JSON.stringify(end.moment)}
           >
             <MovementField
-              label={`Adds at ${end.words}`}
+              label={say("mixTargets.addsAt", { end: end.words })}
               wish={{
                 kind: "MIX",
                 subject: mix.id,
@@ -86,7 +87,7 @@ export function TargetEnds({ mix, target, pair, reach, children }: EndsProps) {
               }}
             />
             <p className="figures text-xs text-soft">
-              total {travel(moved?.standsMm ?? 0, surface)}
+              {say("mixTargets.total", { travel: travel(moved?.standsMm ?? 0, surface) })}
             </p>
           </div>
         );

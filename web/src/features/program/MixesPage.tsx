@@ -22,6 +22,7 @@ import { Gallery } from "./Gallery";
 import { TrimCurveCard } from "./TrimCurveCard";
 import { Term } from "./Term";
 import { DraftPhases, DraftWhen } from "./parts";
+import { say } from "@/words/generated/program";
 
 /** What moves what besides, each with its reason. */
 export function MixesPage() {
@@ -36,7 +37,7 @@ export function MixesPage() {
         <Became />
         <div className="flex flex-wrap items-end justify-between gap-2">
           <AddButton part="MIX">
-            <Plus aria-hidden size={16} /> A blank mix
+            <Plus aria-hidden size={16} /> {say("mixesPage.aBlankMix")}
           </AddButton>
           <UnitChoice />
         </div>
@@ -51,7 +52,7 @@ export function MixesPage() {
           />
         ))}
         {draft.present.mixes.length === 0 && (
-          <p className="px-1 text-soft">No mix yet: each stick moves only its own surfaces.</p>
+          <p className="px-1 text-soft">{say("mixesPage.noMixYetEach")}</p>
         )}
         <TrimCurveCard />
       </div>
@@ -99,15 +100,15 @@ function MixCard({ mix, index, asCurve, reach, sources }: MixProps) {
       aside={
         <span className="flex items-center gap-1">
           <Button look="quiet" className="text-sm" onClick={() => copied("MIX")}>
-            Copy
+            {say("mixesPage.copy")}
           </Button>
           <Button look="quiet" className="text-sm" onClick={() => copied("MIX_MIRRORED")}>
-            Mirror
+            {say("mixesPage.mirror")}
           </Button>
           <Button
             look="quiet"
             className="!px-2"
-            aria-label={`Remove ${mix.name}`}
+            aria-label={say("mixesPage.remove", { mix: mix.name })}
             onClick={() =>
               change({
                 type: "edit",
@@ -123,9 +124,9 @@ function MixCard({ mix, index, asCurve, reach, sources }: MixProps) {
     >
       {copy.isError && <Failure error={copy.error} />}
       <div className="grid grid-cols-2 gap-3 sm:grid-cols-3">
-        <DraftText path={[...at, "name"]} label="Name" />
+        <DraftText path={[...at, "name"]} label={say("mixesPage.name")} />
         <Choice
-          label="From"
+          label={say("mixesPage.from")}
           value={mix.source}
           options={sources.map((one) => [one.source, one.name] as const)}
           onValue={source}
@@ -133,12 +134,12 @@ function MixCard({ mix, index, asCurve, reach, sources }: MixProps) {
         {subjects.length > 0 && (
           <DraftChoice
             path={[...at, "subject"]}
-            label="Which"
+            label={say("mixesPage.which")}
             options={subjects.map((one) => [one.id, one.name] as const)}
           />
         )}
         <div className="col-span-2 sm:col-span-3">
-          <DraftText path={[...at, "reason"]} label="Reason" />
+          <DraftText path={[...at, "reason"]} label={say("mixesPage.reason")} />
         </div>
       </div>
       <div className="mt-3">
@@ -146,12 +147,12 @@ function MixCard({ mix, index, asCurve, reach, sources }: MixProps) {
           <>
             <CurveField
               points={mix.curve}
-              label={`Curve of ${mix.name}`}
+              label={say("mixesPage.curveOf", { mix: mix.name })}
               scales={{ x: mix.source === "THROTTLE" ? THROTTLE : COMMAND, y: COMMAND }}
               onPoints={(points, gesture) => set("curve", points, gesture)}
             />
             <Button look="quiet" className="mt-1 text-sm" onClick={() => set("curve", [])}>
-              Use two weights instead of a curve
+              {say("mixesPage.useTwoWeightsInstead")}
             </Button>
           </>
         ) : (
@@ -161,20 +162,20 @@ function MixCard({ mix, index, asCurve, reach, sources }: MixProps) {
             <div>
               <DraftNumber path={[...at, "startPercent"]} />
               <span className="text-xs">
-                About the <Term name="start-point" />
+                {say("mixesPage.aboutThe")} <Term name="start-point" />
               </span>
             </div>
             <Button className="self-center" onClick={() => set("curve", asCurve)}>
-              Use a curve
+              {say("mixesPage.useACurve")}
             </Button>
           </div>
         )}
       </div>
       <div className="mt-3 flex items-center gap-2">
-        <h3 className="text-sm font-semibold">Moves</h3>
+        <h3 className="text-sm font-semibold">{say("mixesPage.moves")}</h3>
         {(apart || targetsShown.some((one) => one.pair)) && (
           <Button look="quiet" className="!min-h-7 text-sm" onClick={() => setApart(!apart)}>
-            {apart ? "Edit pairs together" : "Edit separately"}
+            {apart ? say("mixesPage.editPairsTogether") : say("mixesPage.editSeparately")}
           </Button>
         )}
       </div>
@@ -191,7 +192,7 @@ function MixCard({ mix, index, asCurve, reach, sources }: MixProps) {
               ) : (
                 <DraftChoice
                   path={[...at, "targets", i, "target"]}
-                  label="Target"
+                  label={say("mixesPage.target")}
                   options={targets}
                 />
               )}
@@ -204,7 +205,7 @@ function MixCard({ mix, index, asCurve, reach, sources }: MixProps) {
               <Button
                 look="quiet"
                 className="!px-2 sm:mt-5"
-                aria-label={`Remove ${name}`}
+                aria-label={say("mixesPage.removeOr", { name })}
                 onClick={() =>
                   set(
                     "targets",
@@ -222,9 +223,13 @@ function MixCard({ mix, index, asCurve, reach, sources }: MixProps) {
       </div>
       <div className="mt-2 flex flex-wrap items-end gap-4">
         <Button onClick={() => set("targets", [...mix.targets, ...nextTargets(mix, setup)])}>
-          <Plus aria-hidden size={16} /> Target
+          <Plus aria-hidden size={16} /> {say("mixesPage.target")}
         </Button>
-        <DraftWhen path={[...at, "when"]} label="Active while" none="always" />
+        <DraftWhen
+          path={[...at, "when"]}
+          label={say("mixesPage.activeWhile")}
+          none={say("mixesPage.always")}
+        />
         <DraftPhases path={[...at, "phases"]} />
         {mix.when !== "" && (
           <div className="w-40">

@@ -10,6 +10,7 @@ import { useModel } from "@/features/model/model";
 import { useWorked } from "@/features/model/worked";
 import { Choice } from "@/ui/choice";
 import { Of } from "@/ui/of";
+import { say } from "@/words/generated/program";
 
 /** A movement as it stands, plus up or right. */
 export interface Shown {
@@ -52,7 +53,12 @@ export function UnitChoice() {
   const [unit, choose] = useMovementUnit();
   return (
     <div className="w-40">
-      <Choice label="Units" value={unit} options={movementUnits()} onValue={choose} />
+      <Choice
+        label={say("movementField.units")}
+        value={unit}
+        options={movementUnits()}
+        onValue={choose}
+      />
     </div>
   );
 }
@@ -143,7 +149,10 @@ export function MovementField({
           <button
             type="button"
             className="h-8 min-w-12 rounded-r-card border-l border-line-strong bg-inset px-1.5 text-xs"
-            aria-label={`${label}: ${minusWay ? minus : plus}, reverse it`}
+            aria-label={say("movementField.reverseIt", {
+              label,
+              minusWay: minusWay ? minus : plus,
+            })}
             onClick={turn}
           >
             {minusWay ? minus : plus}
@@ -156,7 +165,7 @@ export function MovementField({
         className={`figures mt-0.5 text-xs ${wrong || move.isError ? "font-medium text-grounded" : "text-soft"}`}
       >
         {wrong
-          ? "Numbers only."
+          ? say("movementField.numbersOnly")
           : move.isError
             ? said(move.error)
             : movementUnit.values
@@ -171,5 +180,5 @@ export function MovementField({
 /** What the server says of the one figure that was typed. */
 const said = (error: Error) =>
   error instanceof ApiError && error.violations[0] !== undefined
-    ? `Out of reach: ${error.violations[0].requirement}`
+    ? say("movementField.outOfReach", { requirement: error.violations[0].requirement })
     : error.message;

@@ -10,6 +10,7 @@ import { SwitchTabs } from "@/ui/switch-tabs";
 import { MovementField, UnitChoice } from "./MovementField";
 import { rowName, rows, type Row } from "./pairs";
 import { Term } from "./Term";
+import { Say, say } from "@/words/generated/program";
 
 type Stand = DeskSheet["phases"][number]["surfaces"][number];
 type Shows = "preset" | "differential" | "full";
@@ -18,23 +19,37 @@ type Shows = "preset" | "differential" | "full";
 export function PhaseTable() {
   const [shows, setShows] = useState<Shows>("preset");
   return (
-    <Card title="Surfaces by flight phase" aside={<UnitChoice />} className="overflow-x-auto">
+    <Card
+      title={say("phaseTable.surfacesByFlightPhase")}
+      aside={<UnitChoice />}
+      className="overflow-x-auto"
+    >
       <SwitchTabs
-        label="What is shown"
+        label={say("phaseTable.whatIsShown")}
         value={shows}
         onValue={setShows}
         options={[
-          ["preset", "Presets", <Table key="preset" shows="preset" />],
-          ["differential", "Differential", <Table key="differential" shows="differential" />],
-          ["full", "Full sticks", <Table key="full" shows="full" />],
+          ["preset", say("phaseTable.presets"), <Table key="preset" shows="preset" />],
+          [
+            "differential",
+            say("phaseTable.differential"),
+            <Table key="differential" shows="differential" />,
+          ],
+          ["full", say("phaseTable.fullSticks"), <Table key="full" shows="full" />],
         ]}
       />
       <p className="mt-2 text-sm">
-        {shows === "preset" &&
-          "What the preset of each phase adds, and where the surface is with the sticks released. "}
-        {shows === "differential" && "How far full roll moves each surface down, from rest. "}
-        {shows === "full" && "Where each surface is with one stick at its end. "}
-        About <Term name="priority" />, <Term name="fade" /> and <Term name="differential" />.
+        <Say
+          id="phaseTable.shows"
+          values={{
+            shows: shows === "preset",
+            showsOther: shows === "differential",
+            showsThird: shows === "full",
+            term: <Term name="priority" />,
+            termOther: <Term name="fade" />,
+            termThird: <Term name="differential" />,
+          }}
+        />
       </p>
     </Card>
   );
@@ -71,7 +86,7 @@ function Table({ shows }: { shows: Shows }) {
     >
       <thead>
         <tr className="border-b-2 border-ink text-left align-bottom">
-          <th className="py-1 pr-2 font-medium text-soft">Surface</th>
+          <th className="py-1 pr-2 font-medium text-soft">{say("phaseTable.surface")}</th>
           {setup.phases.map((phase) => {
             const stand = desk.data?.phases.find((one) => one.phase === phase.id);
             return (
@@ -85,7 +100,7 @@ function Table({ shows }: { shows: Shows }) {
                   <button
                     type="button"
                     className="min-h-[24px] underline decoration-dotted underline-offset-2"
-                    title={`Set the bench to this: ${stand.moved.join(", ")}`}
+                    title={say("phaseTable.setBench", { moved: stand.moved.join(", ") })}
                     onClick={() => store.move(stand.moment)}
                   >
                     {phase.name}
@@ -95,7 +110,7 @@ function Table({ shows }: { shows: Shows }) {
                 )}
                 <span className="block text-xs font-normal text-soft">
                   {stand?.reached === false
-                    ? "no position of switches and levers switches it on"
+                    ? say("phaseTable.noPositionSwitchesLevers")
                     : sheet.data?.phases.find((one) => one.phase === phase.id)?.when}
                 </span>
               </th>
@@ -171,7 +186,11 @@ function Chain({ name, apart, held, onTurn }: ChainProps) {
       className="ml-1 !min-h-[24px] min-w-[24px] justify-center !px-1 align-middle"
       aria-pressed={!apart}
       disabled={held}
-      aria-label={apart ? `${name}: edit together` : `${name}: edit separately`}
+      aria-label={
+        apart
+          ? say("phaseTable.editTogether", { name })
+          : say("phaseTable.editSeparately", { name })
+      }
       onClick={onTurn}
     >
       {apart ? <Unlink2 aria-hidden size={14} /> : <Link2 aria-hidden size={14} />}
@@ -226,7 +245,7 @@ function Cell({ shows, phase, row, found }: CellProps) {
         }}
       />
       <p className="text-xs text-soft">
-        total{" "}
+        {say("phaseTable.total")}{" "}
         {stands
           .filter((words, at, all) => all.indexOf(words) === at)
           .map((words, at) => (
@@ -241,7 +260,7 @@ function Cell({ shows, phase, row, found }: CellProps) {
     <MovementField
       quiet
       sized
-      label={`${phase.name}, differential of ${rowName(row)}`}
+      label={say("phaseTable.differentialOf", { phase: phase.name, rowName: rowName(row) })}
       wish={{ ...at, kind: "DIFFERENTIAL" }}
       shown={{
         percent: phase.differential.find((one) => one.surface === first.id)?.percent ?? 0,

@@ -17,6 +17,7 @@ import { Became } from "./Became";
 import { PhaseTable } from "./PhaseTable";
 import { UsualPhases } from "./UsualPhases";
 import { DraftWhen } from "./parts";
+import { say } from "@/words/generated/program";
 
 /** Surfaces by flight phase as the bench shows them; the first whose condition is true is on. */
 export function PhasesPage() {
@@ -42,7 +43,7 @@ export function PhasesPage() {
                   <Button
                     look="quiet"
                     className="!px-2"
-                    aria-label={`${phase.name}: earlier`}
+                    aria-label={say("phasesPage.earlier", { phase: phase.name })}
                     disabled={i === 0}
                     onClick={() => exchange(i - 1)}
                   >
@@ -51,7 +52,7 @@ export function PhasesPage() {
                   <Button
                     look="quiet"
                     className="!px-2"
-                    aria-label={`${phase.name}: later`}
+                    aria-label={say("phasesPage.later", { phase: phase.name })}
                     disabled={i >= last - 1}
                     onClick={() => exchange(i)}
                   >
@@ -60,7 +61,7 @@ export function PhasesPage() {
                   <Button
                     look="quiet"
                     className="!px-2"
-                    aria-label={`Remove ${phase.name}`}
+                    aria-label={say("phasesPage.remove", { phase: phase.name })}
                     onClick={() => setGone(phase.id)}
                   >
                     <X aria-hidden size={15} />
@@ -70,26 +71,47 @@ export function PhasesPage() {
             }
           >
             <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
-              <DraftText path={["phases", i, "name"]} label="Name" of={phase.name} />
+              <DraftText
+                path={["phases", i, "name"]}
+                label={say("phasesPage.name")}
+                of={phase.name}
+              />
               {i < last ? (
-                <DraftWhen path={["phases", i, "when"]} label="On while" none="never" />
+                <DraftWhen
+                  path={["phases", i, "when"]}
+                  label={say("phasesPage.onWhile")}
+                  none={say("phasesPage.never")}
+                />
               ) : (
-                <p className="self-center text-sm text-soft">On when no other phase is</p>
+                <p className="self-center text-sm text-soft">
+                  {say("phasesPage.whenNoOtherPhase")}
+                </p>
               )}
               <DraftNumber path={["phases", i, "fadeSeconds"]} of={phase.name} />
-              <DraftChoice path={["phases", i, "role"]} label="Purpose" options={PHASE_ROLES} />
+              <DraftChoice
+                path={["phases", i, "role"]}
+                label={say("phasesPage.purpose")}
+                options={PHASE_ROLES}
+              />
               <DraftChoice
                 path={["phases", i, "nose"]}
-                label="Nose when it is switched on"
+                label={say("phasesPage.noseWhenSwitched")}
                 options={NOSES}
               />
               <div className="space-y-0.5 self-center">
-                <DraftCheck path={["phases", i, "ownRoll"]} label="Own roll trim" />
-                <DraftCheck path={["phases", i, "ownPitch"]} label="Own pitch trim" />
-                <DraftCheck path={["phases", i, "ownYaw"]} label="Own yaw trim" />
+                <DraftCheck path={["phases", i, "ownRoll"]} label={say("phasesPage.ownRollTrim")} />
+                <DraftCheck
+                  path={["phases", i, "ownPitch"]}
+                  label={say("phasesPage.ownPitchTrim")}
+                />
+                <DraftCheck path={["phases", i, "ownYaw"]} label={say("phasesPage.ownYawTrim")} />
               </div>
               <div className="col-span-2 sm:col-span-4">
-                <DraftText path={["phases", i, "goal"]} label="Goal" of={phase.name} />
+                <DraftText
+                  path={["phases", i, "goal"]}
+                  label={say("phasesPage.goal")}
+                  of={phase.name}
+                />
               </div>
             </div>
             <CopyInto phase={phase} />
@@ -115,7 +137,7 @@ function CopyInto({ phase }: { phase: Phase }) {
   const others = draft.present.phases.filter((one) => one.id !== phase.id);
   return others.length === 0 ? null : (
     <div className="mt-2 flex flex-wrap items-center gap-2 text-sm">
-      <span className="text-soft">Copy presets, differential and trims from</span>
+      <span className="text-soft">{say("phasesPage.copyPresetsDifferentialTrims")}</span>
       {others.map((one) => (
         <Button
           key={one.id}

@@ -11,6 +11,7 @@ import { CurveField } from "./CurveField";
 import { DemandedCard } from "./DemandedCard";
 import { TimersCard } from "./TimersCard";
 import { DraftPhases, DraftWhen } from "./parts";
+import { say } from "@/words/generated/program";
 
 const P = ["power"] as const;
 
@@ -39,13 +40,13 @@ function MotorCard() {
   const set = (field: string, value: unknown) =>
     change({ type: "edit", path: [...P, field], value });
   return (
-    <Card title="Motor">
+    <Card title={say("powerPage.motor")}>
       <div className="grid grid-cols-2 gap-3 sm:grid-cols-3">
         <DraftChoice
           path={[...P, "throttleInput"]}
-          label="Throttle on"
+          label={say("powerPage.throttleOn")}
           options={[
-            ["", "the throttle stick"],
+            ["", say("powerPage.theThrottleStick")],
             ...setup.transmitter.inputs
               .filter((one) => one.kind === "LEVER")
               .map((one) => [one.id, one.name] as const),
@@ -53,39 +54,43 @@ function MotorCard() {
         />
         <DraftChoice
           path={[...P, "twoWay"]}
-          label="Controller"
+          label={say("powerPage.controller")}
           options={[
-            [false, "one way, stops at the low end"],
-            [true, "both ways, stops in the middle"],
+            [false, say("powerPage.oneWayStopsLow")],
+            [true, say("powerPage.bothWaysStopsMiddle")],
           ]}
         />
         <PowerNumber
-          label="Throttle cut holds"
+          label={say("powerPage.throttleCutHolds")}
           value={power.cutPercent}
           onValue={(value) => set("cutPercent", value)}
         />
         <DraftNumber path={[...P, "stopMicroseconds"]} />
         <DraftWhen
           path={[...P, "cutWhen"]}
-          label="Throttle cut while"
-          none="the transmitter’s own cut"
+          label={say("powerPage.throttleCutWhile")}
+          none={say("powerPage.theTransmittersOwnCut")}
         />
-        <DraftWhen path={[...P, "armWhen"]} label="Armed only while" none="always" />
+        <DraftWhen
+          path={[...P, "armWhen"]}
+          label={say("powerPage.armedOnlyWhile")}
+          none={say("powerPage.always")}
+        />
         <div className="space-y-1 self-center">
           <DraftCheck
             path={[...P, "releaseWithStickBack"]}
-            label="Release only with the throttle closed"
+            label={say("powerPage.releaseOnlyThrottleClosed")}
           />
           <DraftCheck
             path={[...P, "throttleWarning"]}
-            label="Warn at switch-on if the throttle is open"
+            label={say("powerPage.warnSwitchIfThrottle")}
           />
         </div>
       </div>
       <p className="mt-2 text-sm">
         {power.twoWay
-          ? "A controller that runs both ways stops in the middle; cut, failsafe and closed throttle must all give that, never the low end."
-          : "This controller stops in the middle; cut, failsafe and closed throttle must all give that."}
+          ? say("powerPage.controllerRunsBothWays")
+          : say("powerPage.controllerStopsMiddleCut")}
       </p>
     </Card>
   );
@@ -101,13 +106,13 @@ function Curves() {
       {power.curves.map((curve, i) => (
         <Card
           key={i}
-          title="Throttle curve"
+          title={say("powerPage.throttleCurve")}
           aside={
             power.curves.length > 1 && (
               <Button
                 look="quiet"
                 className="!px-2"
-                aria-label={`Remove curve ${i + 1}`}
+                aria-label={say("powerPage.removeCurve", { i: i + 1 })}
                 onClick={() =>
                   set(
                     "curves",
@@ -122,7 +127,7 @@ function Curves() {
         >
           <CurveField
             points={curve.points}
-            label="Throttle curve"
+            label={say("powerPage.throttleCurve")}
             scales={{ x: THROTTLE, y: powerScale(power.twoWay) }}
             onPoints={(value, gesture) =>
               change({ type: "edit", path: [...P, "curves", i, "points"], value, gesture })
@@ -133,7 +138,7 @@ function Curves() {
         </Card>
       ))}
       <AddButton part="THROTTLE_CURVE">
-        <Plus aria-hidden size={16} /> A curve for some phases
+        <Plus aria-hidden size={16} /> {say("powerPage.curveSomePhases")}
       </AddButton>
     </>
   );
@@ -147,33 +152,33 @@ function FailsafeCard() {
   const set = (value: typeof list) => change({ type: "edit", path: [...P, "failsafe"], value });
   const missing = setup.channels.filter((one) => !list.some((each) => each.channel === one.number));
   return (
-    <Card title="Failsafe: what each channel does when the link is lost">
-      <Caution>
-        Set it in the receiver, then test it: {motor && "motor made safe, "}switch the transmitter
-        off. Outputs fed by a serial bus do not follow the receiver’s own failsafe.
-      </Caution>
+    <Card title={say("powerPage.failsafeEachChannelDoes")}>
+      <Caution>{say("powerPage.setReceiverThenTest", { motor })}</Caution>
       {list.map((one, i) => (
         <div key={one.channel} className="mt-2 flex items-end gap-3">
           <span className="w-44 self-center text-sm font-medium">
             {one.channel}, {setup.channels.find((each) => each.number === one.channel)?.name}
           </span>
-          <DraftCheck path={[...P, "failsafe", i, "holds"]} label="Holds" />
+          <DraftCheck path={[...P, "failsafe", i, "holds"]} label={say("powerPage.holds")} />
           {!one.holds &&
             (setup.channels.find((each) => each.number === one.channel)?.carries === "throttle" ? (
               <PowerNumber
-                label="Goes to"
+                label={say("powerPage.goesTo")}
                 value={one.percent}
                 onValue={(percent) =>
                   set(list.map((each, o) => (o === i ? { ...each, percent } : each)))
                 }
               />
             ) : (
-              <DraftNumber path={[...P, "failsafe", i, "percent"]} label="Goes to" />
+              <DraftNumber
+                path={[...P, "failsafe", i, "percent"]}
+                label={say("powerPage.goesTo")}
+              />
             ))}
           <Button
             look="quiet"
             className="!px-2"
-            aria-label={`Remove failsafe of channel ${one.channel}`}
+            aria-label={say("powerPage.removeFailsafeOfChannel", { channel: one.channel })}
             onClick={() => set(list.filter((_, o) => o !== i))}
           >
             <X aria-hidden size={15} />
@@ -182,7 +187,7 @@ function FailsafeCard() {
       ))}
       {missing[0] !== undefined && (
         <AddButton part="FAILSAFE" className="mt-2">
-          <Plus aria-hidden size={16} /> Channel {missing[0].number}
+          <Plus aria-hidden size={16} /> {say("powerPage.channel", { number: missing[0].number })}
         </AddButton>
       )}
     </Card>

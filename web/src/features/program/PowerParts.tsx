@@ -7,6 +7,7 @@ import { Button } from "@/ui/button";
 import { Choice } from "@/ui/choice";
 import { Failure } from "@/ui/message";
 import { PlainNumber } from "@/ui/plain-number";
+import { say } from "@/words/generated/program";
 
 interface PowerProps {
   label: string;
@@ -22,7 +23,7 @@ export function PowerNumber({ label, value, onValue }: PowerProps) {
   const word = scale.word(value);
   return (
     <PlainNumber
-      label={`${label}, % power${word === "" ? "" : ` (${word})`}`}
+      label={say("powerParts.power", { label, word: word === "" ? "" : ` (${word})` })}
       value={scale.show(value)}
       onValue={(typed) => onValue(scale.store(typed))}
     />
@@ -39,7 +40,7 @@ export function CopyCurve({ from }: { from: number }) {
   return phases.length < 2 ? null : (
     <div className="mt-2 flex flex-wrap items-end gap-2">
       <Choice
-        label="Also for"
+        label={say("powerParts.alsoFor")}
         value={phase}
         onValue={setPhase}
         options={phases.map((one) => [one.id, one.name] as const)}
@@ -57,7 +58,7 @@ export function CopyCurve({ from }: { from: number }) {
           )
         }
       >
-        Copy the curve
+        {say("powerParts.copyTheCurve")}
       </Button>
       {copy.isError && <Failure error={copy.error} />}
     </div>

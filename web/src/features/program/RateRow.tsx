@@ -9,13 +9,14 @@ import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { NumberField } from "@/ui/number-field";
 import { MovementField } from "./MovementField";
+import { say } from "@/words/generated/program";
 
 type Response = Setup["feel"]["roll"];
 
 const SIDES: Record<Control, readonly [plus: string, minus: string]> = {
-  ROLL: ["stick right", "stick left"],
-  PITCH: ["up elevator", "down elevator"],
-  YAW: ["stick right", "stick left"],
+  ROLL: [say("rateRow.stickRight"), say("rateRow.stickLeft")],
+  PITCH: [say("rateRow.upElevator"), say("rateRow.downElevator")],
+  YAW: [say("rateRow.stickRight"), say("rateRow.stickLeft")],
 };
 
 const KINDS = { ROLL: "RATE_ROLL", PITCH: "RATE_PITCH", YAW: "RATE_YAW" } as const;
@@ -71,7 +72,7 @@ export function RateRow({
         <MovementField
           sized
           of={name}
-          label={apart ? `Full ${plus}` : throwWords}
+          label={apart ? say("rateRow.full", { plus }) : throwWords}
           wish={{ ...wish, plusSide: apart || plusSide, bothSides: !apart }}
           shown={{
             percent: response.ratePositivePercent,
@@ -84,7 +85,7 @@ export function RateRow({
         <MovementField
           sized
           of={name}
-          label={`Full ${minus}`}
+          label={say("rateRow.fullOr", { minus })}
           wish={{ ...wish, plusSide: false, bothSides: false }}
           shown={{
             percent: response.rateNegativePercent,
@@ -99,7 +100,7 @@ export function RateRow({
             <NumberField
               field={{ ...expo, hint: "" }}
               of={name}
-              label={apart ? `Expo, ${plus}` : "Expo, both ways"}
+              label={apart ? say("rateRow.expo", { plus }) : say("rateRow.expoBothWays")}
               value={response.expoPositivePercent}
               onValue={(value, gesture) =>
                 putExpo(
@@ -115,7 +116,7 @@ export function RateRow({
             <NumberField
               field={{ ...expo, hint: "" }}
               of={name}
-              label={`Expo, ${minus}`}
+              label={say("rateRow.expoOr", { minus })}
               value={response.expoNegativePercent}
               onValue={(value, gesture) => putExpo({ expoNegativePercent: value }, gesture)}
             />
@@ -128,7 +129,9 @@ export function RateRow({
         aria-pressed={!apart}
         disabled={differ}
         aria-label={
-          apart ? `${name}: edit both sides together` : `${name}: edit each side separately`
+          apart
+            ? say("rateRow.editBothSidesTogether", { name })
+            : say("rateRow.editEachSideSeparately", { name })
         }
         onClick={() => setOpen(!open)}
       >

@@ -4,6 +4,7 @@ import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { Failure } from "@/ui/message";
 import { Modal } from "@/ui/modal";
+import { say } from "@/words/generated/program";
 
 interface Props {
   /** Id of the phase or condition that shall go; empty for none. */
@@ -26,14 +27,14 @@ export function RemoveDialog({ id, name, onClose }: Props) {
     <Modal
       open={id !== ""}
       onOpen={(open) => !open && onClose()}
-      title={`Remove ${name}?`}
-      description="It can be undone."
+      title={say("removeDialog.remove", { name })}
+      description={say("removeDialog.itCanBeUndone")}
     >
       {removal.isError && <Failure error={removal.error} />}
       {removal.data !== undefined && (
         <>
           {removal.data.notes.length === 0 ? (
-            <p>Nothing else depends on it.</p>
+            <p>{say("removeDialog.nothingElseDepends")}</p>
           ) : (
             <ul className="list-disc space-y-1 pl-5" data-uses>
               {removal.data.notes.map((note) => (
@@ -49,9 +50,9 @@ export function RemoveDialog({ id, name, onClose }: Props) {
                 onClose();
               }}
             >
-              Remove it and make these changes
+              {say("removeDialog.removeMakeTheseChanges")}
             </Button>
-            <Button onClick={onClose}>Cancel</Button>
+            <Button onClick={onClose}>{say("removeDialog.cancel")}</Button>
           </div>
         </>
       )}

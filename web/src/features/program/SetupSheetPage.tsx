@@ -17,6 +17,7 @@ import { useBench } from "@/features/bench/store";
 import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { rowName, rows } from "./pairs";
+import { Say, say } from "@/words/generated/program";
 
 /** Everything worth knowing of a model on one page, for its box. */
 export function SetupSheetPage() {
@@ -31,14 +32,16 @@ export function SetupSheetPage() {
     <div className="mx-auto max-w-[900px]">
       <div className="no-print mb-3">
         <Button look="main" onClick={() => print()}>
-          Print
+          {say("setupSheetPage.print")}
         </Button>
       </div>
       <article
         className="rounded-card border border-line bg-sheet p-5 text-sm print:border-0 print:p-0 print:text-[10px] print:leading-tight"
         data-setup-sheet
       >
-        <h2 className="text-2xl print:text-lg">{setup.name}: setup sheet</h2>
+        <h2 className="text-2xl print:text-lg">
+          {say("setupSheetPage.setupSheet", { setup: setup.name })}
+        </h2>
         <SheetNote>
           {setup.airframe.kind}, {setup.transmitter.name}.
         </SheetNote>
@@ -46,25 +49,35 @@ export function SetupSheetPage() {
           <div className="print:max-h-72 print:overflow-hidden">
             <AircraftViews compact />
           </div>
-          <Part title="Balance and packs">
+          <Part title={say("setupSheetPage.balanceAndPacks")}>
             <p className="figures">
-              Balance point <strong>{lengthEntered(balance.targetMm)}</strong> behind{" "}
-              {balance.datum.toLowerCase()}, never outside {lengthWritten(balance.foremostMm)} to{" "}
-              {lengthEntered(balance.aftmostMm)}.
+              <Say
+                id="setupSheetPage.balancePointBehindNever"
+                values={{
+                  b: <strong>{lengthEntered(balance.targetMm)}</strong>,
+                  datum: balance.datum.toLowerCase(),
+                  lengthWritten: lengthWritten(balance.foremostMm),
+                  lengthEntered: lengthEntered(balance.aftmostMm),
+                }}
+              />
             </p>
             {balance.packs.map((pack) => (
               <p key={pack.name} className="figures">
-                {pack.name}: {pack.massGrams} g, lies at {lengthEntered(pack.stationMm)}, balances
-                the model at {lengthEntered(pack.cgMm)}
+                {say("setupSheetPage.gLiesBalancesModel", {
+                  pack: pack.name,
+                  massGrams: pack.massGrams,
+                  lengthEntered: lengthEntered(pack.stationMm),
+                  lengthEnteredOther: lengthEntered(pack.cgMm),
+                })}
               </p>
             ))}
           </Part>
-          <Part wide title="Flight phases: surfaces with the sticks released">
+          <Part wide title={say("setupSheetPage.flightPhasesSurfacesSticks")}>
             <table className="figures cards-on-phone w-full">
               <thead>
                 <tr className="border-b border-ink text-left">
                   <th>
-                    <span className="sr-only">Surface</span>
+                    <span className="sr-only">{say("setupSheetPage.surface")}</span>
                   </th>
                   {setup.phases.map((phase) => (
                     <th key={phase.id} className="px-1 align-bottom">
@@ -98,7 +111,7 @@ export function SetupSheetPage() {
               </tbody>
             </table>
           </Part>
-          <Part title="Trims in the transmitter">
+          <Part title={say("setupSheetPage.trimsInTheTransmitter")}>
             {trims.data?.phases.map((one) => (
               <p key={one.phase} className="figures">
                 {setup.phases.find((each) => each.id === one.phase)?.name}:{" "}
@@ -109,19 +122,20 @@ export function SetupSheetPage() {
           {CONTROL_KEYS.map((key) => (
             <Rates key={key} control={key.toUpperCase() as Control} />
           ))}
-          <Part title="Switches">
+          <Part title={say("setupSheetPage.switches")}>
             {sheet.data?.switches
               .filter((row) => row.brings !== "" || row.hangs.length > 0)
               .map((row) => (
                 <p key={row.input + row.position}>
                   <span className="inline-block first-letter:uppercase">{row.name}</span>
-                  {row.position > 0 && ` at ${row.position}`}:{" "}
+                  {row.position > 0 &&
+                    ` ${say("setupSheetPage.at", { position: row.position })}`}:{" "}
                   {row.brings === "" ? row.hangs.join(", ") : row.brings}
                 </p>
               ))}
           </Part>
           {setup.mixes.length > 0 && (
-            <Part title="Mixes: what each one adds at full travel">
+            <Part title={say("setupSheetPage.mixesEachOneAdds")}>
               {setup.mixes.map((mix) => {
                 const reach = desk.data?.mixes.find((one) => one.mix === mix.id);
                 return (
@@ -180,21 +194,33 @@ function Rates({ control }: { control: Control }) {
     return null;
   }
   return (
-    <Part title={`${controlName(key)}: full stick at the ${surface.name.toLowerCase()}, from rest`}>
+    <Part
+      title={say("setupSheetPage.fullStickRest", {
+        controlName: controlName(key),
+        surface: surface.name.toLowerCase(),
+      })}
+    >
       {feel.data?.lines.map((line) => {
         const set = setup.feelSets.find((one) => one.id === line.set);
         const response = (set?.feel ?? setup.feel)[key];
         return (
           <p key={line.set + line.phases.join()} className="figures">
-            {set?.name ?? "Standard rates"},{" "}
-            {line.phases
-              .map((id) => setup.phases.find((one) => one.id === id)?.name ?? id)
-              .join(", ")}
-            :{" "}
-            <strong>
-              {sizeFigure(line.plus.mm, 1)} / {sizeOf(line.minus.mm, 1)}
-            </strong>
-            , expo {response.expoPositivePercent} / {response.expoNegativePercent} %
+            <Say
+              id="setupSheetPage.expo"
+              values={{
+                set: set?.name ?? say("setupSheetPage.standardRates"),
+                phases: line.phases
+                  .map((id) => setup.phases.find((one) => one.id === id)?.name ?? id)
+                  .join(", "),
+                b: (
+                  <strong>
+                    {sizeFigure(line.plus.mm, 1)} / {sizeOf(line.minus.mm, 1)}
+                  </strong>
+                ),
+                expoPositivePercent: response.expoPositivePercent,
+                expoNegativePercent: response.expoNegativePercent,
+              }}
+            />
           </p>
         );
       })}

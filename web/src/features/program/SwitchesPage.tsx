@@ -17,18 +17,19 @@ import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { RemoveDialog } from "./RemoveDialog";
 import { BenchBeside } from "@/features/bench/BenchBeside";
+import { say } from "@/words/generated/program";
 
 const KINDS = [
-  ["SWITCH_AT", "a switch is at"],
-  ["ABOVE", "a stick or lever is above"],
-  ["BELOW", "a stick or lever is below"],
-  ["PHASE", "a phase is on"],
-  ["TELEMETRY_BELOW", "a measured value is below"],
-  ["TELEMETRY_ABOVE", "a measured value is above"],
-  ["TIMER_ABOVE", "a timer is beyond"],
-  ["AND", "all of these"],
-  ["OR", "one of these"],
-  ["NOT", "not this"],
+  ["SWITCH_AT", say("switchesPage.aSwitchIsAt")],
+  ["ABOVE", say("switchesPage.stickLeverAbove")],
+  ["BELOW", say("switchesPage.stickLeverBelow")],
+  ["PHASE", say("switchesPage.aPhaseIsOn")],
+  ["TELEMETRY_BELOW", say("switchesPage.measuredValueBelow")],
+  ["TELEMETRY_ABOVE", say("switchesPage.measuredValueAbove")],
+  ["TIMER_ABOVE", say("switchesPage.aTimerIsBeyond")],
+  ["AND", say("switchesPage.allOfThese")],
+  ["OR", say("switchesPage.oneOfThese")],
+  ["NOT", say("switchesPage.notThis")],
 ] as const;
 
 type Kind = Schemas["Condition"]["kind"];
@@ -41,7 +42,7 @@ export function SwitchesPage() {
   return (
     <div className="grid gap-4 lg:grid-cols-[minmax(0,1fr)_380px]">
       <div className="min-w-0 space-y-3">
-        <Card title="Switch plan">
+        <Card title={say("switchesPage.switchPlan")}>
           <table className="w-full text-sm" data-switches>
             <tbody>
               {rows.map((row, i) => (
@@ -60,7 +61,7 @@ export function SwitchesPage() {
                   <td className="w-44 py-1 pr-2 font-medium">{row.brings}</td>
                   <td className="py-1">
                     {row.hangs.length === 0 ? (
-                      <span className="text-soft">nothing</span>
+                      <span className="text-soft">{say("switchesPage.nothing")}</span>
                     ) : (
                       row.hangs.join(" · ")
                     )}
@@ -84,7 +85,11 @@ function Steady() {
   const steady = draft.present.channels.filter((one) => one.steady);
   return steady.length === 0 ? null : (
     <p className="mt-2 border-t border-line pt-2 text-sm" data-steady>
-      No switch may move: {steady.map((one) => `channel ${one.number}, ${one.name}`).join("; ")}.
+      {say("switchesPage.noSwitchMayMove", {
+        steady: steady
+          .map((one) => say("switchesPage.channel", { number: one.number, name: one.name }))
+          .join("; "),
+      })}
     </p>
   );
 }
@@ -95,7 +100,7 @@ function Conditions({ lines }: { lines: Schemas["ConditionLine"][] }) {
   const setup = draft.present;
   const truths = useBench((state) => state.frame?.bench.truths);
   return (
-    <Card title="Conditions">
+    <Card title={say("switchesPage.conditions")}>
       {setup.conditions.map((one, i) => (
         <Fold
           key={one.id}
@@ -125,7 +130,7 @@ function Conditions({ lines }: { lines: Schemas["ConditionLine"][] }) {
         </Fold>
       ))}
       <AddButton className="mt-2" part="CONDITION">
-        <Plus aria-hidden size={16} /> Condition
+        <Plus aria-hidden size={16} /> {say("switchesPage.condition")}
       </AddButton>
       <RemoveDialog
         id={gone}
@@ -159,16 +164,16 @@ function ConditionEditor({ index, line, onRemove }: EditorProps) {
   const others = setup.conditions.filter((each) => each.id !== one.id);
   return (
     <div className="grid grid-cols-2 gap-3 py-2 sm:grid-cols-4">
-      <DraftText path={[...at, "name"]} label="Name" />
+      <DraftText path={[...at, "name"]} label={say("switchesPage.name")} />
       <Choice
-        label="On while"
+        label={say("switchesPage.onWhile")}
         value={one.kind}
         options={KINDS}
         onValue={(kind) => look(kind, one.subject)}
       />
       {line.subjects.length > 0 && (
         <Choice
-          label="Which"
+          label={say("switchesPage.which")}
           value={one.subject}
           options={line.subjects.map((each) => [each.id, each.name] as const)}
           onValue={(subject) => look(one.kind, subject)}
@@ -177,7 +182,9 @@ function ConditionEditor({ index, line, onRemove }: EditorProps) {
       {line.most > line.least && limit !== undefined && (
         <NumberField
           field={{ ...limit, min: line.least, max: line.most, unit: line.unit }}
-          label={one.kind === "SWITCH_AT" ? "Position" : "Limit"}
+          label={
+            one.kind === "SWITCH_AT" ? say("switchesPage.position") : say("switchesPage.limit")
+          }
           value={one.limit}
           onValue={(value, gesture) =>
             change({ type: "edit", path: [...at, "limit"], value, gesture })
@@ -187,7 +194,7 @@ function ConditionEditor({ index, line, onRemove }: EditorProps) {
       <DraftNumber path={[...at, "heldSeconds"]} />
       {combines && (
         <fieldset className="col-span-full flex flex-wrap gap-3 text-sm">
-          <legend className="text-soft">Of these</legend>
+          <legend className="text-soft">{say("switchesPage.ofThese")}</legend>
           {others.map((each) => (
             <Check
               key={each.id}
@@ -207,7 +214,7 @@ function ConditionEditor({ index, line, onRemove }: EditorProps) {
         </fieldset>
       )}
       <Button look="quiet" className="justify-self-start" onClick={onRemove}>
-        <X aria-hidden size={15} /> Remove
+        <X aria-hidden size={15} /> {say("switchesPage.remove")}
       </Button>
     </div>
   );

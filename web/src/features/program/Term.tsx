@@ -3,6 +3,7 @@ import { useState, type ReactNode } from "react";
 import type { Schemas } from "@/api/client";
 import { useTerms } from "@/api/program";
 import { useModel } from "@/features/model/model";
+import { say } from "@/words/generated/program";
 
 const W = 200;
 const H = 110;
@@ -29,45 +30,44 @@ const Words = ({ x, y, children }: { x: number; y: number; children: ReactNode }
 
 const TERMS = {
   rate: {
-    title: "Rate",
-    words: "How far the surface goes at full stick. Everything between shrinks with it.",
+    title: say("term.rate"),
+    words: say("term.howFarSurfaceGoes"),
   },
   expo: {
-    title: "Expo",
-    words: "How much softer the stick is around its centre; the end stays where the rate puts it.",
+    title: say("term.expo"),
+    words: say("term.howMuchSofterStick"),
   },
   "sub-trim": {
-    title: "Sub-trim",
-    words:
-      "Moves the centre of one channel. Use it for what the arm’s splines cannot correct; a large one costs travel on one side.",
+    title: say("term.subTrim"),
+    words: say("term.movesCentreOneChannel"),
   },
   endpoint: {
-    title: "Endpoint",
-    words: "How far one channel goes on each side, whatever sticks and mixes command.",
+    title: say("term.endpoint"),
+    words: say("term.howFarOneChannel"),
   },
   differential: {
-    title: "Differential",
-    words:
-      "Makes the down-going aileron move less than the up-going one, so that the nose does not yaw away from the turn.",
+    title: say("term.differential"),
+    words: say("term.makesDownGoingAileron"),
   },
   "start-point": {
-    title: "Start point",
-    words: "Below it the mix does nothing; from there on it grows from zero, so nothing jumps.",
+    title: say("term.startPoint"),
+    words: say("term.belowMixDoesNothing"),
   },
   fade: {
-    title: "Fade",
-    words: "A change of phase runs in a straight line for so long. Less power comes at once.",
+    title: say("term.fade"),
+    words: say("term.changePhaseRunsStraight"),
     draw: (fade) => (
       <>
         <Bold d={`M${X(-1)} ${Y(-0.6)}H${X(-0.4)}L${X(0.4)} ${Y(0.6)}H${X(1)}`} />
-        <Words x={X(-0.95)} y={Y(0.8)}>{`${fade} s from one to the other`}</Words>
+        <Words x={X(-0.95)} y={Y(0.8)}>
+          {say("term.sOneOther", { fade })}
+        </Words>
       </>
     ),
   },
   priority: {
-    title: "Priority",
-    words:
-      "Phases are checked from the top: the first one whose condition is true is on. The last is on when no other is.",
+    title: say("term.priority"),
+    words: say("term.phasesCheckedTopFirst"),
     draw: () => (
       <>
         {[0.75, 0.15, -0.45].map((y, i) => (
@@ -86,7 +86,7 @@ const TERMS = {
               fontSize={11}
               fill={i === 1 ? "var(--on-brand)" : "var(--ink)"}
             >
-              {["not true", "true: this one is on", "not checked any more"][i]}
+              {[say("term.notTrue"), say("term.trueOne"), say("term.notCheckedAnyMore")][i]}
             </text>
           </g>
         ))}
@@ -94,15 +94,14 @@ const TERMS = {
     ),
   },
   failsafe: {
-    title: "Failsafe",
-    words:
-      "Where the receiver sends a channel when it hears nothing. The motor's must be its stop. Prove it.",
+    title: say("term.failsafe"),
+    words: say("term.whereReceiverSendsChannel"),
     draw: () => (
       <>
         <path d={`M${X(0)} ${Y(1)}V${Y(-1)}`} stroke="var(--grounded)" strokeDasharray="3 3" />
         <Bold d={`M${X(-1)} ${Y(0.5)}H${X(0)}V${Y(-0.7)}H${X(1)}`} />
         <Words x={X(0.05)} y={Y(0.8)}>
-          link lost
+          {say("term.linkLost")}
         </Words>
       </>
     ),

@@ -8,6 +8,7 @@ import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { DraftWhen } from "./parts";
+import { say } from "@/words/generated/program";
 
 const P = ["power"] as const;
 
@@ -16,38 +17,46 @@ export function TimersCard() {
   const { draft, change } = useModel();
   const { timers, alarms } = draft.present.power;
   return (
-    <Card title="Timers and alarms">
+    <Card title={say("timersCard.timersAndAlarms")}>
       {timers.map((timer, i) => (
         <div
           key={timer.id}
           className="mb-2 grid grid-cols-2 gap-3 border-t border-line pt-2 first:border-0 sm:grid-cols-4"
         >
-          <DraftText path={[...P, "timers", i, "name"]} label="Timer" />
+          <DraftText path={[...P, "timers", i, "name"]} label={say("timersCard.timer")} />
           <DraftChoice
             path={[...P, "timers", i, "countsDown"]}
-            label="Counts"
+            label={say("timersCard.counts")}
             options={[
               [true, "down"],
               [false, "up"],
             ]}
           />
           <Times
-            label="From, minutes:seconds"
+            label={say("timersCard.fromMinutesSeconds")}
             values={[timer.startSeconds]}
             onValues={([value = 0]) =>
               change({ type: "edit", path: [...P, "timers", i, "startSeconds"], value })
             }
           />
           <Times
-            label="Call out at"
+            label={say("timersCard.callOutAt")}
             many
             values={timer.spokenAtSeconds}
             onValues={(value) =>
               change({ type: "edit", path: [...P, "timers", i, "spokenAtSeconds"], value })
             }
           />
-          <DraftWhen path={[...P, "timers", i, "when"]} label="Runs while" none="always" />
-          <DraftWhen path={[...P, "timers", i, "resetWhen"]} label="Reset while" none="by hand" />
+          <DraftWhen
+            path={[...P, "timers", i, "when"]}
+            label={say("timersCard.runsWhile")}
+            none={say("timersCard.always")}
+          />
+          <DraftWhen
+            path={[...P, "timers", i, "resetWhen"]}
+            label={say("timersCard.resetWhile")}
+            none={say("timersCard.byHand")}
+          />
           <Gone name={timer.name} list="timers" at={i} />
         </div>
       ))}
@@ -56,13 +65,13 @@ export function TimersCard() {
           key={i}
           className="mb-2 grid grid-cols-2 gap-3 border-t border-line pt-2 sm:grid-cols-5"
         >
-          <DraftText path={[...P, "alarms", i, "name"]} label="Alarm" />
+          <DraftText path={[...P, "alarms", i, "name"]} label={say("timersCard.alarm")} />
           <DraftChoice
             path={[...P, "alarms", i, "value"]}
-            label="On"
+            label={say("timersCard.on")}
             options={[
-              ["link", "link quality, %"],
-              ["voltage", "pack voltage, V"],
+              ["link", say("timersCard.linkQuality")],
+              ["voltage", say("timersCard.packVoltageV")],
             ]}
           />
           <DraftNumber path={[...P, "alarms", i, "limit"]} />
@@ -72,10 +81,10 @@ export function TimersCard() {
       ))}
       <div className="flex gap-2">
         <AddButton part="TIMER">
-          <Plus aria-hidden size={16} /> Timer
+          <Plus aria-hidden size={16} /> {say("timersCard.timer")}
         </AddButton>
         <AddButton part="ALARM">
-          <Plus aria-hidden size={16} /> Alarm
+          <Plus aria-hidden size={16} /> {say("timersCard.alarm")}
         </AddButton>
       </div>
     </Card>
@@ -89,7 +98,7 @@ function Gone({ name, list, at }: { name: string; list: "timers" | "alarms"; at:
     <Button
       look="quiet"
       className="self-end justify-self-start"
-      aria-label={`Remove ${name}`}
+      aria-label={say("timersCard.removeOr", { name })}
       onClick={() =>
         change({
           type: "edit",
@@ -98,7 +107,7 @@ function Gone({ name, list, at }: { name: string; list: "timers" | "alarms"; at:
         })
       }
     >
-      <X aria-hidden size={15} /> Remove
+      <X aria-hidden size={15} /> {say("timersCard.remove")}
     </Button>
   );
 }
@@ -131,7 +140,7 @@ function Times({ label, values, many = false, onValues }: TimesProps) {
       />
       {wrong && (
         <span role="alert" className="text-xs font-medium text-grounded">
-          Minutes and seconds, such as 5:30{many && ", with commas between"}
+          {say("timersCard.minutesSecondsSuch5", { many: Boolean(many) })}
         </span>
       )}
     </label>

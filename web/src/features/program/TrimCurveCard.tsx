@@ -10,6 +10,7 @@ import { Choice } from "@/ui/choice";
 import { Chart } from "@/ui/chart";
 import { Failure } from "@/ui/message";
 import { TextLine } from "@/ui/text-line";
+import { say } from "@/words/generated/program";
 
 /** Trims flown at several settings become the points of the mix that makes them unnecessary. */
 export function TrimCurveCard() {
@@ -29,22 +30,19 @@ export function TrimCurveCard() {
     setRows(rows.map((one, other) => (other === i ? part : one)));
   const present = mixes[index]?.curve ?? [];
   return (
-    <Card title="Compensation mix from trims">
-      <p className="mb-2 text-sm text-soft">
-        Hands-off trims at several throttle, flap or brake settings; in the first row the mix adds
-        nothing.
-      </p>
+    <Card title={say("trimCurveCard.compensationMixFromTrims")}>
+      <p className="mb-2 text-sm text-soft">{say("trimCurveCard.handsOffTrimsSeveral")}</p>
       {rows.map(([setting, clicks], i) => (
         <div key={i} className="flex gap-3">
           <TextLine
-            label={`Setting ${i + 1}, %`}
+            label={say("trimCurveCard.setting", { i: i + 1 })}
             width="w-28"
             inputMode="decimal"
             value={setting}
             onValue={(value) => set(i, [value, clicks])}
           />
           <TextLine
-            label={`Trim ${i + 1}, clicks`}
+            label={say("trimCurveCard.trimClicks", { i: i + 1 })}
             width="w-28"
             inputMode="decimal"
             value={clicks}
@@ -54,7 +52,7 @@ export function TrimCurveCard() {
       ))}
       <div className="mt-2 flex flex-wrap items-end gap-2">
         <Button onClick={() => setRows([...rows, ["", "0"]])}>
-          <Plus aria-hidden size={15} /> Setting
+          <Plus aria-hidden size={15} /> {say("trimCurveCard.settingOr")}
         </Button>
         <Button
           look="main"
@@ -69,20 +67,20 @@ export function TrimCurveCard() {
             })
           }
         >
-          Calculate the curve
+          {say("trimCurveCard.calculateTheCurve")}
         </Button>
       </div>
       {make.isError && <Failure error={make.error} />}
       {make.data !== undefined && (
         <div className="mt-3 space-y-2">
           <Chart
-            label="Curve from trims"
-            xLabel="setting, %"
-            yLabel="command, %"
+            label={say("trimCurveCard.curveFromTrims")}
+            xLabel={say("trimCurveCard.settingOrOr")}
+            yLabel={say("trimCurveCard.command")}
             height={180}
             lines={[
               {
-                name: "from the trims",
+                name: say("trimCurveCard.fromTheTrims"),
                 xs: make.data.map((p) => p.x),
                 ys: make.data.map((p) => p.y),
               },
@@ -94,7 +92,7 @@ export function TrimCurveCard() {
           {mixes.length > 0 && (
             <div className="flex flex-wrap items-end gap-2">
               <Choice
-                label="Into the mix"
+                label={say("trimCurveCard.intoTheMix")}
                 value={mix}
                 onValue={setMix}
                 options={mixes.map((one) => [one.id, one.name] as const)}
@@ -105,7 +103,7 @@ export function TrimCurveCard() {
                   change({ type: "edit", path: ["mixes", index, "curve"], value: make.data })
                 }
               >
-                Take it
+                {say("trimCurveCard.takeIt")}
               </Button>
             </div>
           )}

@@ -6,6 +6,7 @@ import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Choice } from "@/ui/choice";
 import { Failure } from "@/ui/message";
+import { say } from "@/words/generated/program";
 
 /** The usual phases of a kind of flying at once. */
 export function UsualPhases() {
@@ -19,25 +20,32 @@ export function UsualPhases() {
   const take = (way: "START_CRUISE_LANDING" | "SPEED_CRUISE_THERMALS_LANDING") =>
     void worked(start.mutateAsync({ setup: draft.present, way, first, second }));
   return three.length === 0 ? null : (
-    <Card title="The usual phases at once">
+    <Card title={say("usualPhases.usualPhasesOnce")}>
       <div className="flex flex-wrap items-end gap-2">
-        <Choice label="Switch" value={first} options={options} onValue={setFirst} />
+        <Choice
+          label={say("usualPhases.switch")}
+          value={first}
+          options={options}
+          onValue={setFirst}
+        />
         {three.length > 1 && (
-          <Choice label="Second switch" value={second} options={options} onValue={setSecond} />
+          <Choice
+            label={say("usualPhases.secondSwitch")}
+            value={second}
+            options={options}
+            onValue={setSecond}
+          />
         )}
         <Button disabled={start.isPending} onClick={() => take("START_CRUISE_LANDING")}>
-          Start, cruise, landing
+          {say("usualPhases.startCruiseLanding")}
         </Button>
         {three.length > 1 && (
           <Button disabled={start.isPending} onClick={() => take("SPEED_CRUISE_THERMALS_LANDING")}>
-            Speed, cruise, thermal 1 and 2, landing
+            {say("usualPhases.speedCruiseThermal1")}
           </Button>
         )}
       </div>
-      <p className="mt-2 text-xs text-soft">
-        All start with the values of today. The second switch selects thermal 2 in its middle
-        position and landing at its last, whatever the first one selects.
-      </p>
+      <p className="mt-2 text-xs text-soft">{say("usualPhases.allStartValuesToday")}</p>
       {start.isError && <Failure error={start.error} />}
     </Card>
   );

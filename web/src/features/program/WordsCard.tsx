@@ -7,24 +7,25 @@ import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Choice } from "@/ui/choice";
+import { say } from "@/words/generated/program";
 
 type Word = Setup["transmitter"]["words"][number];
 
 const SECTIONS: readonly (readonly [Word["section"], string])[] = [
-  ["DIRECTION", "channel directions"],
+  ["DIRECTION", say("wordsCard.channelDirections")],
   ["SUB_TRIM", "sub-trims"],
   ["ENDPOINT", "endpoints"],
-  ["SLOWED", "slowed channels"],
+  ["SLOWED", say("wordsCard.slowedChannels")],
   ["RATE", "rates"],
   ["EXPO", "expo"],
-  ["PHASE", "flight phases"],
+  ["PHASE", say("wordsCard.flightPhases")],
   ["FADE", "fades"],
   ["PRESET", "presets"],
   ["DIFFERENTIAL", "differential"],
   ["MIX", "mixes"],
-  ["POWER", "throttle curves, cut and arming"],
+  ["POWER", say("wordsCard.throttleCurvesCutArming")],
   ["FAILSAFE", "failsafe"],
-  ["TIMER", "timers and warnings"],
+  ["TIMER", say("wordsCard.timersAndWarnings")],
   ["TRIM", "trims"],
 ];
 
@@ -37,11 +38,8 @@ export function WordsCard() {
   const chosen = left.find(([section]) => section === next)?.[0] ?? left[0]?.[0];
   const set = (value: Word[]) => change({ type: "edit", path: ["transmitter", "words"], value });
   return (
-    <Card title="Your transmitter's own words" className="no-print mt-4">
-      <p className="mb-2 text-sm text-soft">
-        What your transmitter calls each thing, where to find it and its unit. High Tally comes with
-        none; the order here is the order of the sheet.
-      </p>
+    <Card title={say("wordsCard.yourTransmittersOwnWords")} className="no-print mt-4">
+      <p className="mb-2 text-sm text-soft">{say("wordsCard.transmitterCallsEachThing")}</p>
       {words.map((word, i) => (
         <div
           key={word.section}
@@ -53,16 +51,19 @@ export function WordsCard() {
           <div className="w-40">
             <DraftText
               path={["transmitter", "words", i, "name"]}
-              label="Name in this transmitter"
+              label={say("wordsCard.nameInThisTransmitter")}
             />
           </div>
           <div className="w-44">
-            <DraftText path={["transmitter", "words", i, "menu"]} label="Menu where it is found" />
+            <DraftText
+              path={["transmitter", "words", i, "menu"]}
+              label={say("wordsCard.menuWhereFound")}
+            />
           </div>
           <div className="w-24">
             <DraftText
               path={["transmitter", "words", i, "unit"]}
-              label="Unit in this transmitter"
+              label={say("wordsCard.unitInThisTransmitter")}
             />
           </div>
           <div className="w-40">
@@ -72,7 +73,7 @@ export function WordsCard() {
             <Button
               look="quiet"
               className="!px-2"
-              aria-label="Earlier"
+              aria-label={say("wordsCard.earlier")}
               disabled={i === 0}
               onClick={() => set(exchanged(words, i - 1))}
             >
@@ -81,7 +82,7 @@ export function WordsCard() {
             <Button
               look="quiet"
               className="!px-2"
-              aria-label="Remove"
+              aria-label={say("wordsCard.remove")}
               onClick={() => set(words.filter((_, other) => other !== i))}
             >
               <X aria-hidden size={15} />
@@ -91,7 +92,7 @@ export function WordsCard() {
       ))}
       {chosen !== undefined && (
         <div className="flex flex-wrap items-end gap-2 pt-2">
-          <Choice label="Name" value={chosen} onValue={setNext} options={left} />
+          <Choice label={say("wordsCard.name")} value={chosen} onValue={setNext} options={left} />
           <Button
             onClick={() =>
               set([
@@ -106,7 +107,7 @@ export function WordsCard() {
               ])
             }
           >
-            <Plus aria-hidden size={16} /> Add its words
+            <Plus aria-hidden size={16} /> {say("wordsCard.addItsWords")}
           </Button>
         </div>
       )}

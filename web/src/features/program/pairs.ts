@@ -1,4 +1,5 @@
 import type { Setup } from "@/api/queries";
+import { say } from "@/words/generated/program";
 
 type Surface = Setup["surfaces"][number];
 
@@ -29,4 +30,6 @@ export function rows(surfaces: readonly Surface[]): Row[] {
 const within = (name: string) => `${name.charAt(0).toLowerCase()}${name.slice(1)}`;
 
 export const rowName = ({ first, second }: Row) =>
-  second === undefined ? first.name : `${first.name} and ${within(second.name)}`;
+  second === undefined
+    ? first.name
+    : say("pairs.and", { first: first.name, second: within(second.name) });

@@ -5,6 +5,7 @@ import { useSwitchedOn } from "@/api/edits";
 import { useProgramSheet } from "@/api/program";
 import { replaced, valueAt, type Path } from "@/domain/draft";
 import { Choice } from "@/ui/choice";
+import { say } from "@/words/generated/program";
 
 const SWITCH = "switch/";
 
@@ -31,7 +32,11 @@ function useConditions(none: string) {
       (row) =>
         [
           `${SWITCH}${row.input}/${row.position}`,
-          `${row.name} at ${row.position}${row.brings === "" ? "" : ` (${row.brings})`}`,
+          say("parts.at", {
+            name: row.name,
+            position: row.position,
+            brings: row.brings === "" ? "" : ` (${row.brings})`,
+          }),
         ] as const,
     );
   /** The condition of a position that has none yet, in the setup that has it; nothing for one there is. */
@@ -111,7 +116,9 @@ export function DraftPhases({ path }: { path: Path }) {
     });
   return draft.present.phases.length < 2 ? null : (
     <fieldset className="flex flex-wrap gap-x-3 gap-y-1 text-sm">
-      <legend className="text-soft">In phases {chosen.length === 0 && "(all)"}</legend>
+      <legend className="text-soft">
+        {say("parts.inPhases", { chosen: chosen.length === 0 })}
+      </legend>
       {draft.present.phases.map((phase) => (
         <Check
           key={phase.id}

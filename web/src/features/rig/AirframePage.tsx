@@ -21,15 +21,16 @@ import {
   type PanelRole,
   type SurfaceRole,
 } from "@/features/model/roles";
+import { say } from "@/words/generated/rig";
 
 type PartKind = PartWish["kind"];
 
 const KINDS: readonly (readonly [PartKind, string])[] = [
-  ["SURFACE", "Surface with its own servo"],
-  ["SLAVE_SURFACE", "Surface on a slave pushrod"],
-  ["PANEL", "Wing or tail panel"],
-  ["MOTOR", "Motor"],
-  ["SIMPLE_CHANNEL", "Simple channel (retracts, wheel brake)"],
+  ["SURFACE", say("airframePage.surfaceOwnServo")],
+  ["SLAVE_SURFACE", say("airframePage.surfaceSlavePushrod")],
+  ["PANEL", say("airframePage.wingOrTailPanel")],
+  ["MOTOR", say("airframePage.motor")],
+  ["SIMPLE_CHANNEL", say("airframePage.simpleChannelRetractsWheel")],
 ];
 
 /** What the model is made of, drawn from its numbers, and everything about it changeable. */
@@ -42,7 +43,7 @@ export function AirframePage() {
   return (
     <div className="grid gap-4 lg:grid-cols-[270px_minmax(0,1fr)_400px]">
       <div className="space-y-3">
-        <Card title="Surfaces" className="!p-3">
+        <Card title={say("airframePage.surfaces")} className="!p-3">
           <ul className="space-y-0.5">
             {setup.surfaces.map((surface) => (
               <PartRow
@@ -66,7 +67,7 @@ export function AirframePage() {
       <div className="space-y-3 self-start lg:sticky lg:top-3">
         <AircraftViews />
         <Card>
-          <DraftText path={["name"]} label="Model" />
+          <DraftText path={["name"]} label={say("airframePage.model")} />
           <div className="mt-2">
             <DraftText path={["airframe", "kind"]} />
           </div>
@@ -118,7 +119,7 @@ function AddPart() {
     });
   };
   return (
-    <Card title="Add a part" className="!p-3">
+    <Card title={say("airframePage.addAPart")} className="!p-3">
       <form
         className="space-y-2"
         onSubmit={(event) => {
@@ -127,13 +128,13 @@ function AddPart() {
         }}
       >
         <Choice
-          label="What"
+          label={say("airframePage.what")}
           value={kind}
           options={KINDS}
           onValue={(one) => setKind(one as PartKind)}
         />
         <TextLine
-          label={pair ? "Name of the left one" : "Name"}
+          label={pair ? say("airframePage.nameLeftOne") : say("airframePage.name")}
           required
           maxLength={60}
           value={name}
@@ -141,7 +142,7 @@ function AddPart() {
         />
         {pair && (
           <TextLine
-            label="Name of the right one"
+            label={say("airframePage.nameRightOne")}
             required
             maxLength={60}
             value={right}
@@ -150,11 +151,11 @@ function AddPart() {
         )}
         {kind !== "SIMPLE_CHANNEL" && (
           <Choice
-            label="Side"
+            label={say("airframePage.side")}
             value={side}
             onValue={setSide}
             options={[
-              ["BOTH", "left and right"],
+              ["BOTH", say("airframePage.leftAndRight")],
               ["LEFT", "left"],
               ["CENTRE", "middle"],
               ["RIGHT", "right"],
@@ -163,7 +164,7 @@ function AddPart() {
         )}
         {surface && (
           <Choice
-            label="Purpose"
+            label={say("airframePage.purpose")}
             value={role}
             onValue={(one) => setRole(one as SurfaceRole)}
             options={SURFACE_ROLES}
@@ -171,7 +172,7 @@ function AddPart() {
         )}
         {kind === "PANEL" && (
           <Choice
-            label="What it is"
+            label={say("airframePage.whatItIs")}
             value={panel}
             onValue={(one) => setPanel(one as PanelRole)}
             options={PANEL_ROLES}
@@ -181,10 +182,10 @@ function AddPart() {
           <Choice
             label={
               kind === "SLAVE_SURFACE"
-                ? "Driven by"
+                ? say("airframePage.drivenBy")
                 : kind === "SURFACE"
-                  ? "Fitted to panel"
-                  : "Follows"
+                  ? say("airframePage.fittedToPanel")
+                  : say("airframePage.follows")
             }
             value={place}
             options={places}
@@ -192,7 +193,7 @@ function AddPart() {
           />
         )}
         <Button type="submit" look="main" className="w-full" disabled={add.isPending}>
-          Add it
+          {say("airframePage.addIt")}
         </Button>
         {add.isError && <Failure error={add.error} />}
       </form>

@@ -1,6 +1,7 @@
 import { lengthEntered } from "@/domain/reader";
 import { corners, type Vec } from "@/domain/drawing";
 import type { Setup } from "@/api/queries";
+import { say } from "@/words/generated/rig";
 
 const WIDTH = 560;
 
@@ -33,7 +34,10 @@ export function BalanceDrawing({ setup }: { setup: Setup }) {
       viewBox={`0 0 ${WIDTH} ${height}`}
       className="mm-paper block w-full rounded-card border border-line"
       role="img"
-      aria-label={`Balance point wanted ${lengthEntered(targetMm)} aft of the datum, ${datum}`}
+      aria-label={say("balanceDrawing.balancePointWantedAft", {
+        lengthEntered: lengthEntered(targetMm),
+        datum,
+      })}
     >
       {setup.airframe.panels.map((panel) => (
         <polygon
@@ -60,7 +64,7 @@ export function BalanceDrawing({ setup }: { setup: Setup }) {
         textAnchor="middle"
         fill="var(--done)"
       >
-        wanted {lengthEntered(targetMm)}
+        {say("balanceDrawing.wanted", { lengthEntered: lengthEntered(targetMm) })}
       </text>
       <path
         d={`M${x(datumAftMm)} 8V${height - 26}`}
@@ -68,7 +72,7 @@ export function BalanceDrawing({ setup }: { setup: Setup }) {
         strokeDasharray="3 4"
       />
       <text x={x(datumAftMm)} y={height - 10} fontSize={12} fill="var(--soft)" textAnchor="middle">
-        datum
+        {say("balanceDrawing.datum")}
       </text>
       {packs.map((pack, i) => (
         <g key={i}>

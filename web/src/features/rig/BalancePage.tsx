@@ -13,6 +13,7 @@ import { Failure } from "@/ui/message";
 import { NumberField } from "@/ui/number-field";
 import { BalanceDrawing } from "./BalanceDrawing";
 import { HangingCard } from "./HangingCard";
+import { Say, say } from "@/words/generated/rig";
 
 const B = ["balance"] as const;
 
@@ -40,9 +41,9 @@ export function BalancePage() {
   return (
     <div className="grid gap-4 lg:grid-cols-2">
       <div className="space-y-3">
-        <Card title="Where it should balance">
+        <Card title={say("balancePage.whereItShouldBalance")}>
           <div className="grid grid-cols-2 gap-3 sm:grid-cols-3">
-            <DraftText path={[...B, "datum"]} label="Measured from" />
+            <DraftText path={[...B, "datum"]} label={say("balancePage.measuredFrom")} />
             <DraftNumber path={[...B, "datumAftMm"]} />
             <DraftNumber path={[...B, "targetMm"]} />
             <DraftNumber path={[...B, "emptyMassGrams"]} />
@@ -51,11 +52,9 @@ export function BalancePage() {
             {motors && <DraftNumber path={[...B, "boltSpacingMm"]} />}
           </div>
         </Card>
-        <Card title="Packs, and where it balances with each">
+        <Card title={say("balancePage.packsWhereBalancesEach")}>
           {packs.length === 0 && (
-            <p className="mb-2 text-soft">
-              No pack yet. Each pack you use gets its own balance mark.
-            </p>
+            <p className="mb-2 text-soft">{say("balancePage.noPackYetEach")}</p>
           )}
           {packs.map((pack, i) => (
             <div
@@ -63,7 +62,7 @@ export function BalancePage() {
               className="mb-2 flex items-end gap-2 border-t border-line pt-2 first:border-0"
             >
               <div className="grid flex-1 grid-cols-2 gap-2 sm:grid-cols-4">
-                <DraftText path={[...B, "packs", i, "name"]} label="Pack" />
+                <DraftText path={[...B, "packs", i, "name"]} label={say("balancePage.pack")} />
                 <DraftNumber path={[...B, "packs", i, "massGrams"]} />
                 <DraftNumber path={[...B, "packs", i, "cgMm"]} />
                 <DraftNumber path={[...B, "packs", i, "stationMm"]} />
@@ -71,7 +70,7 @@ export function BalancePage() {
               <Button
                 look="quiet"
                 className="!px-2"
-                aria-label={`Remove ${pack.name}`}
+                aria-label={say("balancePage.remove", { pack: pack.name })}
                 onClick={() => setPacks(packs.filter((_, other) => other !== i))}
               >
                 <X aria-hidden size={15} />
@@ -79,16 +78,13 @@ export function BalancePage() {
             </div>
           ))}
           <AddButton part="PACK">
-            <Plus aria-hidden size={16} /> Pack
+            <Plus aria-hidden size={16} /> {say("balancePage.pack")}
           </AddButton>
         </Card>
-        <Caution>
-          Balance it ready to fly, pack in, a low-wing model upside down; slightly nose-down for the
-          first flight. The maker’s figure comes before this page.
-        </Caution>
+        <Caution>{say("balancePage.balanceReadyFlyPack")}</Caution>
       </div>
       <div className="space-y-3">
-        <Card title="What to move">
+        <Card title={say("balancePage.whatToMove")}>
           <BalanceDrawing setup={draft.present} />
           {advice.isError && <Failure error={advice.error} />}
           {advice.data?.packs.map((pack) => (
@@ -99,7 +95,7 @@ export function BalancePage() {
               className="mt-2 border-l-4 border-line-strong bg-inset px-3 py-2 text-sm"
               data-estimate
             >
-              <strong>An estimate from the outline.</strong> {advice.data.estimate.words}
+              <strong>{say("balancePage.estimateOutline")}</strong> {advice.data.estimate.words}
             </p>
           )}
           <ul className="mt-2 list-disc pl-5 text-sm text-soft">
@@ -112,7 +108,11 @@ export function BalancePage() {
             {field("tailStationMm")}
           </div>
         </Card>
-        <Card title={motors ? "Lateral balance and thrust line" : "Lateral balance"}>
+        <Card
+          title={
+            motors ? say("balancePage.lateralBalanceThrustLine") : say("balancePage.lateralBalance")
+          }
+        >
           <div className="grid grid-cols-2 gap-3">
             {field("lateralOffsetMm")}
             {field("lateralArmMm")}
@@ -133,8 +133,9 @@ function PackAdvice({ pack }: { pack: BalanceAdvice["packs"][number] }) {
   return (
     <p className="mt-2" data-pack={pack.name}>
       <strong>{pack.name}</strong> ({figure(pack.totalGrams, 0)} g
-      {pack.chordPercent != null && `, at ${figure(pack.chordPercent, 0)} % of the mean chord`}):{" "}
-      <span className={pack.inRange ? "" : "font-semibold text-grounded"}>{pack.words}</span>
+      {pack.chordPercent != null &&
+        say("balancePage.meanChord", { figure: figure(pack.chordPercent, 0) })}
+      ): <span className={pack.inRange ? "" : "font-semibold text-grounded"}>{pack.words}</span>
     </p>
   );
 }
@@ -143,27 +144,30 @@ function AcrossWords({ advice, asked }: { advice: BalanceAdvice; asked: BalanceW
   const washer = (mm: number, words: string) =>
     isNothing(mm, 2) ? null : (
       <li>
-        A washer of <strong>{sizeOf(mm, 2)}</strong> {words}.
+        <Say id="balancePage.aWasherOf" values={{ b: <strong>{sizeOf(mm, 2)}</strong>, words }} />
       </li>
     );
   return (
     <ul className="figures mt-2 list-disc pl-5" data-across>
       {asked.lateralOffsetMm > 0 && (
         <li>
-          <strong>{figure(advice.lateralGrams, 1)} g</strong> at the tip of the lighter wing.
+          <Say
+            id="balancePage.tipLighterWing"
+            values={{ b: <strong>{figure(advice.lateralGrams, 1)} g</strong> }}
+          />
         </li>
       )}
       {washer(
         advice.sideWasherMm,
         advice.sideWasherMm > 0
-          ? "under the left bolts of the mount: the shaft points further right"
-          : "under the right bolts of the mount: the shaft points further left",
+          ? say("balancePage.underLeftBoltsMount")
+          : say("balancePage.underRightBoltsMount"),
       )}
       {washer(
         advice.downWasherMm,
         advice.downWasherMm > 0
-          ? "under the upper bolts of the mount: the shaft points further down"
-          : "under the lower bolts of the mount: the shaft points further up",
+          ? say("balancePage.underUpperBoltsMount")
+          : say("balancePage.underLowerBoltsMount"),
       )}
     </ul>
   );

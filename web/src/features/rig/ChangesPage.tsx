@@ -10,12 +10,13 @@ import { Card } from "@/ui/card";
 import { Choice } from "@/ui/choice";
 import { Failure } from "@/ui/message";
 import { TextLine } from "@/ui/text-line";
+import { say } from "@/words/generated/rig";
 
 type Kind = NotedChange["change"]["kind"];
 
 const KINDS: readonly (readonly [Kind, string])[] = [
   ["SERVO", "servo"],
-  ["ARM", "servo arm"],
+  ["ARM", say("changesPage.servoArm")],
   ["ROD", "pushrod"],
   ["RECEIVER", "receiver"],
   ["TRANSMITTER", "transmitter"],
@@ -23,7 +24,7 @@ const KINDS: readonly (readonly [Kind, string])[] = [
   ["MOTOR", "motor"],
   ["PACK", "pack"],
   ["STABILISER", "stabiliser"],
-  ["REPAIR", "repaired part of the airframe"],
+  ["REPAIR", say("changesPage.repairedPartAirframe")],
 ];
 
 const OF_A_MOTOR: readonly Kind[] = ["PROPELLER", "MOTOR"];
@@ -53,7 +54,7 @@ function NoteChange() {
   const [why, setWhy] = useState("");
   const [changedOn, setChangedOn] = useState(today());
   return (
-    <Card title="Record a change on the model">
+    <Card title={say("changesPage.recordChangeModel")}>
       <form
         className="grid grid-cols-2 gap-3"
         onSubmit={(event) => {
@@ -70,22 +71,27 @@ function NoteChange() {
         }}
       >
         <Choice
-          label="New"
+          label={say("changesPage.new")}
           value={kind}
           options={motors ? KINDS : KINDS.filter(([one]) => !OF_A_MOTOR.includes(one))}
           onValue={setKind}
         />
-        <TextLine label="Which one" required value={subject} onValue={setSubject} />
         <TextLine
-          label="Changed on"
+          label={say("changesPage.whichOne")}
+          required
+          value={subject}
+          onValue={setSubject}
+        />
+        <TextLine
+          label={say("changesPage.changedOn")}
           type="date"
           required
           value={changedOn}
           onValue={setChangedOn}
         />
-        <TextLine label="Note" value={why} onValue={setWhy} />
+        <TextLine label={say("changesPage.note")} value={why} onValue={setWhy} />
         <Button type="submit" look="main" disabled={note.isPending}>
-          Record it
+          {say("changesPage.recordIt")}
         </Button>
       </form>
       {note.isError && <Failure error={note.error} />}
@@ -102,18 +108,24 @@ function ChangeList() {
       {changes.data?.map((one) => (
         <Card
           key={one.id}
-          title={`New ${KINDS.find(([kind]) => kind === one.change.kind)?.[1] ?? ""}: ${one.change.subject}`}
+          title={say("changesPage.newOr", {
+            find: KINDS.find(([kind]) => kind === one.change.kind)?.[1] ?? "",
+            subject: one.change.subject,
+          })}
           aside={
             <span className="text-sm text-soft">
-              {day(one.changedOn)}, revision {one.revisionNumber}
+              {say("changesPage.revision", {
+                day: day(one.changedOn),
+                revisionNumber: one.revisionNumber,
+              })}
             </span>
           }
         >
           {one.change.note !== "" && <p className="mb-1 text-sm">{one.change.note}</p>}
           <p className="text-sm font-semibold">
             {one.checks.every((check) => check.done)
-              ? "Everything has been done again."
-              : "To be done again:"}
+              ? say("changesPage.everythingHasDoneAgain")
+              : say("changesPage.toBeDoneAgain")}
           </p>
           <ul className="mt-1 space-y-1" data-change={one.change.kind}>
             {one.checks.map((check, i) => (
@@ -140,17 +152,14 @@ function ChangeList() {
         </Card>
       ))}
       {changes.data?.length === 0 && (
-        <p className="px-1 text-sm text-soft">
-          Nothing recorded yet. Anything new (a servo, a pushrod, the receiver, a pack) means that
-          some checks and tests have to be done again; this page says which.
-        </p>
+        <p className="px-1 text-sm text-soft">{say("changesPage.nothingRecordedYetAnything")}</p>
       )}
       {(changes.isError || mark.isError) && <Failure error={changes.error ?? mark.error} />}
     </>
   );
 }
 
-const GROUPS = ["linkage", "throws", "servo", "balance", "expo and rates"];
+const GROUPS = ["linkage", "throws", "servo", "balance", say("changesPage.expoAndRates")];
 
 function Sources() {
   const { draft, change } = useModel();
@@ -161,32 +170,36 @@ function Sources() {
     ...draft.present.surfaces.flatMap((one) =>
       GROUPS.slice(0, 3).map((group) => [`${one.id}/${group}`, `${one.name}, ${group}`] as const),
     ),
-    ["balance", "Balance"] as const,
-    ["feel", "Expo and rates"] as const,
-    ["transmitter", "Transmitter"] as const,
+    ["balance", say("changesPage.balance")] as const,
+    ["feel", say("changesPage.expoAndRatesOr")] as const,
+    ["transmitter", say("changesPage.transmitter")] as const,
   ];
   return (
-    <Card title="Where the figures come from">
+    <Card title={say("changesPage.whereFiguresCome")}>
       {sources.map((_, i) => (
         <div key={i} className="flex items-end gap-2 border-t border-line py-2 first:border-0">
           <div className="grid flex-1 grid-cols-3 gap-2">
-            <DraftChoice path={[...path, i, "figure"]} label="Figure" options={figures} />
+            <DraftChoice
+              path={[...path, i, "figure"]}
+              label={say("changesPage.figure")}
+              options={figures}
+            />
             <DraftChoice
               path={[...path, i, "kind"]}
-              label="Source"
+              label={say("changesPage.source")}
               options={[
-                ["MANUAL", "the manual"],
+                ["MANUAL", say("changesPage.theManual")],
                 ["MEASURED", "measured"],
-                ["OTHER_MODEL", "another model"],
-                ["OWN", "own choice"],
+                ["OTHER_MODEL", say("changesPage.anotherModel")],
+                ["OWN", say("changesPage.ownChoice")],
               ]}
             />
-            <DraftText path={[...path, i, "note"]} label="Note" />
+            <DraftText path={[...path, i, "note"]} label={say("changesPage.note")} />
           </div>
           <Button
             look="quiet"
             className="!px-2"
-            aria-label="Remove this source"
+            aria-label={say("changesPage.removeThisSource")}
             onClick={() => set(sources.filter((__, other) => other !== i))}
           >
             <X aria-hidden size={15} />
@@ -196,7 +209,7 @@ function Sources() {
       <Button
         onClick={() => set([...sources, { figure: figures[0]?.[0], kind: "MANUAL", note: "" }])}
       >
-        <Plus aria-hidden size={16} /> Source
+        <Plus aria-hidden size={16} /> {say("changesPage.source")}
       </Button>
     </Card>
   );
@@ -205,11 +218,8 @@ function Sources() {
 function HouseValuesCard() {
   const { draft } = useModel();
   return (
-    <Card title="My limits">
-      <p className="mb-2 text-sm text-soft">
-        Limits and starting values that are a matter of judgement, not physics. You can change them
-        for this model; the reasons are in the documentation.
-      </p>
+    <Card title={say("changesPage.myLimits")}>
+      <p className="mb-2 text-sm text-soft">{say("changesPage.limitsStartingValuesMatter")}</p>
       <div className="grid grid-cols-2 gap-3 sm:grid-cols-3">
         {Object.keys(draft.present.house).map((name) => (
           <HouseNumber key={name} name={name} />

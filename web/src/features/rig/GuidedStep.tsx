@@ -13,6 +13,7 @@ import { Failure } from "@/ui/message";
 import { PartDone } from "@/ui/part-done";
 import { useStepKeys } from "@/ui/shortcuts";
 import { SeatDrawing } from "./SeatDrawing";
+import { say } from "@/words/generated/rig";
 
 /** What was typed, as numbers; a decimal comma is as good as a point. */
 /** Where the focus goes when another step comes up. */
@@ -155,7 +156,10 @@ export function GuidedStep({ open, kept, onConflict, pressed, onPressed }: Shown
               <label key={figure.label} className="block">
                 <span className="block text-soft">
                   {figure.label}
-                  {figure.known && `, expected ${valueIn(figure.unit, figure.expected, 1)}`}
+                  {figure.known &&
+                    say("guidedStep.expected", {
+                      valueIn: valueIn(figure.unit, figure.expected, 1),
+                    })}
                 </span>
                 <span className="flex items-baseline gap-2">
                   <input
@@ -170,18 +174,18 @@ export function GuidedStep({ open, kept, onConflict, pressed, onPressed }: Shown
             ))}
             {step.figures.length > 0 && (
               <Button type="submit" large className="self-end" disabled={!changed || busy}>
-                Compare
+                {say("guidedStep.compare")}
               </Button>
             )}
           </div>
           {wrong && (
             <p role="alert" className="mt-2 font-medium text-grounded">
-              Numbers only.
+              {say("guidedStep.numbersOnly")}
             </p>
           )}
           {open.again.includes(step.id) && (
             <p role="note" className="mt-4 border-l-4 border-tag bg-inset px-4 py-2 text-lg">
-              Asked again: something it depends on has changed since you answered.
+              {say("guidedStep.askedAgainSomethingDepends")}
             </p>
           )}
           {verdict !== undefined && <Verdict verdict={verdict} />}
@@ -189,11 +193,11 @@ export function GuidedStep({ open, kept, onConflict, pressed, onPressed }: Shown
         {[move, close].map((one, i) => one.isError && <Failure key={i} error={one.error} />)}
         <div className="mt-4 grid grid-cols-2 gap-3">
           <Button large onClick={() => send(back)} disabled={back < 0 || busy}>
-            Back
+            {say("guidedStep.back")}
           </Button>
           {last ? (
             <Button look="main" large disabled={busy} onClick={() => close.mutate(open.version)}>
-              Done, close this set-up
+              {say("guidedStep.doneCloseSetUp")}
             </Button>
           ) : (
             <Button
@@ -202,7 +206,7 @@ export function GuidedStep({ open, kept, onConflict, pressed, onPressed }: Shown
               onClick={() => send(next)}
               disabled={busy || wrong || next < 0}
             >
-              Next
+              {say("guidedStep.next")}
             </Button>
           )}
         </div>
@@ -230,10 +234,8 @@ const barred = (open: OpenSetUp, at: number) =>
 function Progress({ at, of }: { at: number; of: number }) {
   return (
     <div className="mb-3 flex items-center gap-3">
-      <PartDone label="Bench set-up" hidden done={at + 1} of={of} />
-      <span className="figures text-soft">
-        Step {at + 1} of {of}
-      </span>
+      <PartDone label={say("guidedStep.benchSetUp")} hidden done={at + 1} of={of} />
+      <span className="figures text-soft">{say("guidedStep.stepOf", { at: at + 1, of })}</span>
     </div>
   );
 }
@@ -259,7 +261,7 @@ function StepList({ open, onGo }: { open: OpenSetUp; onGo: (to: number) => void 
   return (
     <Fold
       className="rounded-card border border-line bg-sheet p-3 text-sm"
-      title={<span className="font-semibold">All steps</span>}
+      title={<span className="font-semibold">{say("guidedStep.allSteps")}</span>}
     >
       <ol className="mt-2 max-h-80 overflow-auto">
         {open.steps.map((step, i) => {
@@ -270,11 +272,11 @@ function StepList({ open, onGo }: { open: OpenSetUp; onGo: (to: number) => void 
               ? answered
                 ? "done"
                 : open.again.includes(step.id)
-                  ? "asked again"
+                  ? say("guidedStep.askedAgain")
                   : ""
               : verdict.agrees
                 ? "done"
-                : "look again";
+                : say("guidedStep.lookAgain");
           return (
             <li key={step.id}>
               <button

@@ -5,6 +5,7 @@ import { useModel } from "@/features/model/model";
 import { Card } from "@/ui/card";
 import { Failure } from "@/ui/message";
 import { SwitchTabs } from "@/ui/switch-tabs";
+import { say } from "@/words/generated/rig";
 
 /** The thrust line by hanging the model from its shaft: the angle is read, the washer comes out. */
 export function HangingCard() {
@@ -14,31 +15,31 @@ export function HangingCard() {
   const [nowDegrees, setNow] = useState(0);
   const boltSpacingMm = draft.present.balance.boltSpacingMm;
   const line = useHanging({ down, readDegrees, nowDegrees, boltSpacingMm });
-  const way = down ? "plus down" : "plus right";
+  const way = down ? say("hangingCard.plusDown") : say("hangingCard.plusRight");
   const fields = (
     <div className="grid grid-cols-2 gap-3">
       <PlainNumber
-        label={`Angle from the shaft’s axis, ° (${way})`}
+        label={say("hangingCard.angleShaftsAxis", { way })}
         value={readDegrees}
         onValue={setRead}
       />
-      <PlainNumber label={`Thrust line now, ° (${way})`} value={nowDegrees} onValue={setNow} />
+      <PlainNumber
+        label={say("hangingCard.thrustLineNow", { way })}
+        value={nowDegrees}
+        onValue={setNow}
+      />
     </div>
   );
   return (
-    <Card title="Thrust line by hanging">
-      <p className="mb-2 text-sm text-soft">
-        Propeller off, pack in. Hang the model by a thread from its motor shaft: the line of the
-        thread passes through the balance point. Read the angle between the thread and the shaft’s
-        axis. A starting point, for a propeller in front; the trim flights decide.
-      </p>
+    <Card title={say("hangingCard.thrustLineByHanging")}>
+      <p className="mb-2 text-sm text-soft">{say("hangingCard.propellerOffPackHang")}</p>
       <SwitchTabs
-        label="Seen"
+        label={say("hangingCard.seen")}
         value={down ? "side" : "above"}
         onValue={(one) => setDown(one === "side")}
         options={[
-          ["side", "From the side", fields],
-          ["above", "From above", fields],
+          ["side", say("hangingCard.fromTheSide"), fields],
+          ["above", say("hangingCard.fromAbove"), fields],
         ]}
       />
       {line.isError && <Failure error={line.error} />}

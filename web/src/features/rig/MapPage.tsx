@@ -12,6 +12,7 @@ import { MoveCard } from "./MoveCard";
 import { ReceiverCard } from "./ReceiverCard";
 import { TransmitterCard } from "./TransmitterCard";
 import { WiringPicture } from "./WiringPicture";
+import { Say, say } from "@/words/generated/rig";
 
 /** From the transmitter's functions over channels and sockets to the last lead. */
 export function MapPage() {
@@ -21,10 +22,10 @@ export function MapPage() {
     <div className="grid gap-4 lg:grid-cols-[minmax(0,1fr)_370px]">
       <div className="min-w-0 space-y-3">
         <Card
-          title="Channel map"
+          title={say("mapPage.channelMap")}
           aside={
             <Link to="wiring" className={buttonClass("main")}>
-              Wiring sheet
+              {say("mapPage.wiringSheet")}
             </Link>
           }
         >
@@ -62,14 +63,10 @@ function ProposalCard() {
     setShown((old) => (old === undefined ? old : { ...old, setup }));
   };
   return (
-    <Card title="Suggest a channel map" className="!p-3">
-      <p className="mb-2 text-sm text-soft">
-        Puts the stick functions on the channels where this transmitter expects them, then second
-        surfaces of pairs, levers and switches; sockets and lead lengths follow. Nothing moves
-        differently.
-      </p>
+    <Card title={say("mapPage.suggestAChannelMap")} className="!p-3">
+      <p className="mb-2 text-sm text-soft">{say("mapPage.putsStickFunctionsChannels")}</p>
       <Button look="main" onClick={draw} disabled={propose.isPending}>
-        Suggest a map
+        {say("mapPage.suggestAMap")}
       </Button>
       {propose.isError && <Failure error={propose.error} />}
       {shown !== undefined && !holds && <Outdated />}
@@ -79,19 +76,19 @@ function ProposalCard() {
             {shown.lines.map((line) => (
               <li key={line.channel}>
                 <span className="font-semibold">
-                  Channel {line.channel}, {line.name}
+                  {say("mapPage.channel", { channel: line.channel, line: line.name })}
                 </span>{" "}
                 {line.socket < 0 ? (
-                  <span className="font-medium text-grounded">has no socket</span>
+                  <span className="font-medium text-grounded">{say("mapPage.hasNoSocket")}</span>
                 ) : (
-                  <>on socket {line.socket}</>
+                  <>{say("mapPage.onSocket", { socket: line.socket })}</>
                 )}
                 : <span className="text-soft">{line.why}.</span>
               </li>
             ))}
           </ol>
           <Button className="mt-2" onClick={() => take(shown.setup)} disabled={taken}>
-            Use this map
+            {say("mapPage.useThisMap")}
           </Button>
           {shown.sharing.length > 0 && (
             <SharingList shown={shown} onTaken={() => setShown(undefined)} />
@@ -107,20 +104,25 @@ function SharingList({ shown, onTaken }: { shown: Proposed; onTaken: () => void 
   const share = useShare();
   return (
     <section className="mt-3 border-t border-line pt-2">
-      <h3 className="font-semibold">
-        Not enough sockets. What could share one, best choice first:
-      </h3>
+      <h3 className="font-semibold">{say("mapPage.notEnoughSocketsCould")}</h3>
       <ul className="mt-1 space-y-2">
         {shown.sharing.slice(0, 4).map((one) => (
           <li key={`${one.keep}-${one.drop}`}>
-            <span className="font-medium">{one.names.join(" and ")}</span> on a Y-lead
-            {one.reverser && ", with a reverser"}
+            <Say
+              id="mapPage.onAYLead"
+              values={{
+                span: <span className="font-medium">{one.names.join(" and ")}</span>,
+                reverser: Boolean(one.reverser),
+              }}
+            />
             <ul className="list-disc pl-5 text-soft">
               {one.costs.map((cost) => (
                 <li key={cost}>{cost}</li>
               ))}
-              <li className="figures">moves up to {length(one.apartMm, 1)} differently</li>
-            </ul>
+              <li className="figures">
+                {say("mapPage.movesUpToDifferently", { length: length(one.apartMm, 1) })}
+              </li>
+            </ul>{" "}
             <Button
               className="mt-1"
               onClick={() =>
@@ -129,7 +131,7 @@ function SharingList({ shown, onTaken }: { shown: Proposed; onTaken: () => void 
                 ).then((done) => done && onTaken())
               }
             >
-              Let them share
+              {say("mapPage.letThemShare")}
             </Button>
           </li>
         ))}

@@ -10,15 +10,16 @@ import { Failure, Outdated } from "@/ui/message";
 import { NumberField } from "@/ui/number-field";
 import { TextLine } from "@/ui/text-line";
 import { transmitterNumbers } from "./transmitter";
+import { say } from "@/words/generated/rig";
 
 type Transmitter = Moved["setup"]["transmitter"];
 
 const ORDERS: readonly (readonly [string, string])[] = [
-  ["ROLL PITCH THROTTLE YAW", "roll, pitch, throttle, yaw"],
-  ["THROTTLE ROLL PITCH YAW", "throttle, roll, pitch, yaw"],
-  ["PITCH ROLL THROTTLE YAW", "pitch, roll, throttle, yaw"],
-  ["ROLL PITCH YAW THROTTLE", "roll, pitch, yaw, throttle"],
-  ["YAW PITCH THROTTLE ROLL", "yaw, pitch, throttle, roll"],
+  ["ROLL PITCH THROTTLE YAW", say("moveCard.rollPitchThrottleYaw")],
+  ["THROTTLE ROLL PITCH YAW", say("moveCard.throttleRollPitchYaw")],
+  ["PITCH ROLL THROTTLE YAW", say("moveCard.pitchRollThrottleYaw")],
+  ["ROLL PITCH YAW THROTTLE", say("moveCard.rollPitchYawThrottle")],
+  ["YAW PITCH THROTTLE ROLL", say("moveCard.yawPitchThrottleRoll")],
 ];
 
 /** The model on another transmitter, with every surface before and after. */
@@ -36,39 +37,41 @@ export function MoveCard() {
   };
   if (!open) {
     return (
-      <Card title="Switch transmitter" className="!p-3">
-        <p className="mb-2 text-sm text-soft">
-          Switch to another transmitter without changing any throw.
-        </p>
+      <Card title={say("moveCard.switchTransmitter")} className="!p-3">
+        <p className="mb-2 text-sm text-soft">{say("moveCard.switchAnotherTransmitterWithout")}</p>
         <Button
           onClick={() => {
             setTo(draft.present.transmitter);
             setOpen(true);
           }}
         >
-          Switch to another transmitter
+          {say("moveCard.switchToAnotherTransmitter")}
         </Button>
       </Card>
     );
   }
   return (
-    <Card title="To which transmitter?" className="!p-3">
+    <Card title={say("moveCard.toWhichTransmitter")} className="!p-3">
       <div className="grid grid-cols-2 gap-2">
         <div className="col-span-2">
-          <TextLine label="Name" value={to.name} onValue={(name) => set("name", name)} />
+          <TextLine
+            label={say("moveCard.name")}
+            value={to.name}
+            onValue={(name) => set("name", name)}
+          />
         </div>
         <Choice
-          label="Channel order"
+          label={say("moveCard.channelOrder")}
           value={to.channelOrder.join(" ")}
           options={ORDERS}
           onValue={(order) => set("channelOrder", order.split(" "))}
         />
         <Choice
-          label="Sub-trim"
+          label={say("moveCard.subTrim")}
           value={to.subTrimMode}
           options={[
-            ["SHIFT", "Sub-trim moves the endpoints too"],
-            ["FIXED_ENDS", "Sub-trim leaves the endpoints"],
+            ["SHIFT", say("moveCard.subTrimMovesEndpoints")],
+            ["FIXED_ENDS", say("moveCard.subTrimLeavesEndpoints")],
           ]}
           onValue={(mode) => set("subTrimMode", mode)}
         />
@@ -97,10 +100,10 @@ export function MoveCard() {
             )
           }
         >
-          Show before and after
+          {say("moveCard.showBeforeAndAfter")}
         </Button>
         <Button look="quiet" onClick={() => setOpen(false)}>
-          Cancel
+          {say("moveCard.cancel")}
         </Button>
       </div>
       {move.isError && <Failure error={move.error} />}
@@ -134,7 +137,7 @@ function BeforeAfter({ moved, onTake }: { moved: Moved; onTake: () => void }) {
   return (
     <section className="mt-3 text-sm" data-moved>
       <p className="figures font-semibold">
-        Largest difference of any surface: {length(moved.largestMm, 4)}
+        {say("moveCard.largestDifferenceAnySurface", { length: length(moved.largestMm, 4) })}
       </p>
       {moved.notes.length > 0 && (
         <ul className="my-1 list-disc pl-5 text-grounded">
@@ -147,10 +150,10 @@ function BeforeAfter({ moved, onTake }: { moved: Moved; onTake: () => void }) {
         <table className="figures w-full">
           <thead>
             <tr className="text-left text-xs text-soft">
-              <th className="font-medium">Surface</th>
-              <th className="font-medium">with</th>
-              <th className="text-right font-medium">before</th>
-              <th className="text-right font-medium">after</th>
+              <th className="font-medium">{say("moveCard.surface")}</th>
+              <th className="font-medium">{say("moveCard.with")}</th>
+              <th className="text-right font-medium">{say("moveCard.before")}</th>
+              <th className="text-right font-medium">{say("moveCard.after")}</th>
             </tr>
           </thead>
           <tbody>
@@ -166,7 +169,7 @@ function BeforeAfter({ moved, onTake }: { moved: Moved; onTake: () => void }) {
         </table>
       </div>
       <Button look="main" className="mt-2" onClick={onTake}>
-        Use the new transmitter
+        {say("moveCard.useTheNewTransmitter")}
       </Button>
     </section>
   );

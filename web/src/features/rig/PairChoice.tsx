@@ -3,6 +3,7 @@ import { useModel } from "@/features/model/model";
 import { useWorked } from "@/features/model/worked";
 import { Choice } from "@/ui/choice";
 import { Failure } from "@/ui/message";
+import { say } from "@/words/generated/rig";
 
 interface Props {
   part: string;
@@ -18,7 +19,7 @@ export function PairChoice({ part, pair, others }: Props) {
   return (
     <div>
       <Choice
-        label="Pair on the other side"
+        label={say("pairChoice.pairOtherSide")}
         value={pair}
         options={[["", "none"], ...others.map((one) => [one.id, one.name] as const)]}
         onValue={(chosen) =>

@@ -6,12 +6,13 @@ import { Fold } from "@/ui/fold";
 import { PairChoice } from "./PairChoice";
 import { PartName } from "./PartName";
 import { PartRow } from "./PartRow";
+import { say } from "@/words/generated/rig";
 
 /** Wings and tails, each side its own. */
 export function Panels() {
   const { draft } = useModel();
   return (
-    <Card title="Panels">
+    <Card title={say("panelsCard.panels")}>
       {draft.present.airframe.panels.map((panel, i) => (
         <Fold
           key={panel.id}
@@ -23,7 +24,7 @@ export function Panels() {
               <DraftText path={["airframe", "panels", i, "name"]} />
               <DraftChoice
                 path={["airframe", "panels", i, "role"]}
-                label="What it is"
+                label={say("panelsCard.whatItIs")}
                 options={PANEL_ROLES}
               />
               <PairChoice
@@ -57,7 +58,7 @@ export function Motors() {
   const { draft } = useModel();
   const motors = draft.present.airframe.motors;
   return motors.length === 0 ? null : (
-    <Card title="Motors">
+    <Card title={say("panelsCard.motors")}>
       {motors.map((motor, i) => (
         <div key={motor.id} className="border-t border-line py-2 first:border-0">
           <div className="grid grid-cols-2 gap-2 sm:grid-cols-3">
@@ -87,10 +88,16 @@ function Reverser({ index }: { index: number }) {
   return (
     <DraftChoice
       path={["airframe", "motors", index, "reverserChannel"]}
-      label="Reversed by"
+      label={say("panelsCard.reversedBy")}
       options={[
-        [-1, "no channel of its own"],
-        ...switches.map((one) => [one.number, `channel ${one.number}, ${one.name}`] as const),
+        [-1, say("panelsCard.noChannelOwn")],
+        ...switches.map(
+          (one) =>
+            [
+              one.number,
+              say("panelsCard.channel", { number: one.number, name: one.name }),
+            ] as const,
+        ),
       ]}
     />
   );

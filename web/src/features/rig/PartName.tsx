@@ -4,6 +4,7 @@ import { useModel } from "@/features/model/model";
 import { useWorked } from "@/features/model/worked";
 import { Failure } from "@/ui/message";
 import { TextLine } from "@/ui/text-line";
+import { say } from "@/words/generated/rig";
 
 /** A part's name; its servo and channel, where they are called after it, take it on. */
 export function PartName({ part, name }: { part: string; name: string }) {
@@ -20,7 +21,7 @@ export function PartName({ part, name }: { part: string; name: string }) {
   return (
     <div onBlur={take}>
       <TextLine
-        label="Name"
+        label={say("partName.name")}
         required
         maxLength={60}
         value={text}

@@ -4,6 +4,7 @@ import { useModel } from "@/features/model/model";
 import { useWorked } from "@/features/model/worked";
 import { Button } from "@/ui/button";
 import { Failure } from "@/ui/message";
+import { say } from "@/words/generated/rig";
 
 interface PartRowProps {
   id: string;
@@ -29,7 +30,12 @@ export function PartRow({ id, name, chosen = false, onChoose }: PartRowProps) {
         >
           {name}
         </button>
-        <Button look="quiet" className="!px-2" aria-label={`Remove ${name}`} onClick={gone}>
+        <Button
+          look="quiet"
+          className="!px-2"
+          aria-label={say("partRow.remove", { name })}
+          onClick={gone}
+        >
           <Trash2 aria-hidden size={15} />
         </Button>
       </div>

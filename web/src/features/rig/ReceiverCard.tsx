@@ -5,6 +5,7 @@ import { DraftCheck, DraftChoice, DraftNumber, DraftText } from "@/features/mode
 import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
+import { say } from "@/words/generated/rig";
 
 const R = ["wiring", "receiver"] as const;
 
@@ -17,21 +18,21 @@ export function ReceiverCard() {
     change({ type: "edit", path, value });
   return (
     <>
-      <Card title="Receiver">
+      <Card title={say("receiverCard.receiver")}>
         <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
           <DraftText path={[...R, "name"]} />
           <DraftChoice
             path={[...R, "failsafe"]}
-            label="Failsafe holds"
+            label={say("receiverCard.failsafeHolds")}
             options={[
-              ["EVERY_CHANNEL", "every channel"],
-              ["ONE_CHANNEL", "one channel only"],
+              ["EVERY_CHANNEL", say("receiverCard.everyChannel")],
+              ["ONE_CHANNEL", say("receiverCard.oneChannelOnly")],
               ["NONE", "nothing"],
             ]}
           />
           {receiver.failsafe === "ONE_CHANNEL" && <DraftNumber path={[...R, "failsafeChannel"]} />}
           <div className="self-center">
-            <DraftCheck path={[...R, "anyChannel"]} label="A socket can carry any channel" />
+            <DraftCheck path={[...R, "anyChannel"]} label={say("receiverCard.socketCanCarryAny")} />
           </div>
         </div>
         <ul className="mt-3 grid grid-cols-1 gap-2 sm:grid-cols-2">
@@ -46,10 +47,10 @@ export function ReceiverCard() {
               <div className="flex-1 pb-[1.05rem]">
                 <DraftChoice
                   path={[...R, "sockets", i, "output"]}
-                  label="Puts out"
+                  label={say("receiverCard.putsOut")}
                   options={[
-                    ["SERVO", "servo pulses"],
-                    ["BUS", "a serial bus"],
+                    ["SERVO", say("receiverCard.servoPulses")],
+                    ["BUS", say("receiverCard.aSerialBus")],
                     ["TELEMETRY", "telemetry"],
                   ]}
                 />
@@ -57,7 +58,7 @@ export function ReceiverCard() {
               <Button
                 look="quiet"
                 className="mb-[1.05rem] !px-2"
-                aria-label={`Remove socket ${socket.number}`}
+                aria-label={say("receiverCard.removeSocket", { number: socket.number })}
                 onClick={() =>
                   set(
                     [...R, "sockets"],
@@ -71,55 +72,67 @@ export function ReceiverCard() {
           ))}
         </ul>
         <AddButton part="SOCKET" className="mt-2">
-          <Plus aria-hidden size={16} /> Socket
+          <Plus aria-hidden size={16} /> {say("receiverCard.socket")}
         </AddButton>
       </Card>
-      <Card title="Leads">
+      <Card title={say("receiverCard.leads")}>
         <ul className="space-y-2">
           {leads.map((lead, i) => (
             <li key={lead.device} className="border-t border-line pt-2 first:border-0 first:pt-0">
               <p className="mb-1 text-sm font-semibold">{deviceName(draft.present, lead.device)}</p>
               <div className="grid grid-cols-2 gap-2 sm:grid-cols-[4.5rem_7rem_7rem_1fr_auto]">
                 <DraftNumber path={["wiring", "leads", i, "socket"]} />
-                <DraftText path={["wiring", "leads", i, "splitter"]} label="Y-lead" />
+                <DraftText
+                  path={["wiring", "leads", i, "splitter"]}
+                  label={say("receiverCard.yLead")}
+                />
                 <DraftNumber path={["wiring", "leads", i, "extensionMm"]} />
-                <DraftText path={["wiring", "leads", i, "label"]} label="Label on it" />
+                <DraftText
+                  path={["wiring", "leads", i, "label"]}
+                  label={say("receiverCard.labelOnIt")}
+                />
                 <div className="self-center">
-                  <DraftCheck path={["wiring", "leads", i, "reverser"]} label="Reverser" />
+                  <DraftCheck
+                    path={["wiring", "leads", i, "reverser"]}
+                    label={say("receiverCard.reverser")}
+                  />
                 </div>
               </div>
             </li>
           ))}
         </ul>
       </Card>
-      <Card title="Between receiver and servos">
+      <Card title={say("receiverCard.betweenReceiverAndServos")}>
         {between.length === 0 && (
-          <p className="text-sm text-soft">
-            Nothing. Add a stabiliser or on-board controller here: it limits travel, may take trims
-            for commands, and needs its own direction checks.
-          </p>
+          <p className="text-sm text-soft">{say("receiverCard.nothingAddStabiliserBoard")}</p>
         )}
         {between.map((one, i) => (
           <div
             key={i}
             className="grid grid-cols-2 gap-2 border-t border-line py-2 first:border-0 sm:grid-cols-4"
           >
-            <DraftText path={["wiring", "between", i, "name"]} label="Name" />
+            <DraftText path={["wiring", "between", i, "name"]} label={say("receiverCard.name")} />
             <DraftChoice
               path={["wiring", "between", i, "kind"]}
-              label="What"
+              label={say("receiverCard.what")}
               options={[
                 ["STABILISER", "stabiliser"],
-                ["CONTROLLER", "on-board controller"],
+                ["CONTROLLER", say("receiverCard.onBoardController")],
               ]}
             />
             <DraftNumber path={["wiring", "between", i, "travelLimitPercent"]} />
             <div className="space-y-1">
-              <DraftCheck path={["wiring", "between", i, "allowsTrim"]} label="Trims pass" />
-              <DraftCheck path={["wiring", "between", i, "bypassed"]} label="Bypassed" />
+              <DraftCheck
+                path={["wiring", "between", i, "allowsTrim"]}
+                label={say("receiverCard.trimsPass")}
+              />
+              <DraftCheck
+                path={["wiring", "between", i, "bypassed"]}
+                label={say("receiverCard.bypassed")}
+              />
             </div>
             <fieldset className="col-span-full flex flex-wrap gap-3 text-sm">
-              <legend className="text-soft">Channels that run through it</legend>
+              <legend className="text-soft">{say("receiverCard.channelsRunThrough")}</legend>
               {draft.present.channels.map((channel) => (
                 <Check
                   key={channel.number}
@@ -149,12 +162,12 @@ export function ReceiverCard() {
                 )
               }
             >
-              Remove it
+              {say("receiverCard.removeIt")}
             </Button>
           </div>
         ))}
         <AddButton className="mt-2" part="BETWEEN">
-          <Plus aria-hidden size={16} /> Stabiliser or controller
+          <Plus aria-hidden size={16} /> {say("receiverCard.stabiliserOrController")}
         </AddButton>
       </Card>
     </>

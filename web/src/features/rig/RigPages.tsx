@@ -1,13 +1,14 @@
 import { Subpages } from "@/ui/subpages";
+import { say } from "@/words/generated/rig";
 
 const PAGES = [
-  ["", "Linkages and throws"],
-  ["airframe", "Airframe"],
-  ["map", "Channel map"],
-  ["set-up", "Bench set-up"],
-  ["balance", "Balance"],
-  ["changes", "Changed parts and sources"],
+  ["", say("rigPages.linkagesAndThrows")],
+  ["airframe", say("rigPages.airframe")],
+  ["map", say("rigPages.channelMap")],
+  ["set-up", say("rigPages.benchSetUp")],
+  ["balance", say("rigPages.balance")],
+  ["changes", say("rigPages.changedPartsAndSources")],
 ] as const;
 
 /** The pages of the rig, in the order in which a model is rigged. */
-export const RigPages = () => <Subpages label="Rig" pages={PAGES} />;
+export const RigPages = () => <Subpages label={say("rigPages.rig")} pages={PAGES} />;

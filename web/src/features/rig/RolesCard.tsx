@@ -4,6 +4,7 @@ import { useModel } from "@/features/model/model";
 import { PANEL_ROLES, PHASE_ROLES, SURFACE_ROLES } from "@/features/model/roles";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
+import { say } from "@/words/generated/rig";
 
 /** What was taken from the names of an older document, to be looked at once. */
 export function RolesCard() {
@@ -15,16 +16,17 @@ export function RolesCard() {
   const named = (id: string) =>
     [...surfaces, ...airframe.panels].find((one) => one.id === id)?.name ?? "";
   return (
-    <Card title="What each part is: please check once" data-roles>
-      <p className="mb-2">
-        This model is older than the part types. They were guessed from the names of the parts; from
-        now on names are not used.
-      </p>
+    <Card title={say("rolesCard.eachPartPleaseCheck")} data-roles>
+      <p className="mb-2">{say("rolesCard.modelOlderThanPart")}</p>
       <div className="grid gap-x-4 gap-y-2 sm:grid-cols-2 xl:grid-cols-3">
         {surfaces.map((one, i) => (
           <div key={one.id}>
             <DraftChoice path={["surfaces", i, "role"]} label={one.name} options={SURFACE_ROLES} />
-            {one.pair !== "" && <p className="text-xs text-soft">Pair of {named(one.pair)}</p>}
+            {one.pair !== "" && (
+              <p className="text-xs text-soft">
+                {say("rolesCard.pairOf", { named: named(one.pair) })}
+              </p>
+            )}
           </div>
         ))}
         {airframe.panels.map((one, i) => (
@@ -34,14 +36,18 @@ export function RolesCard() {
               label={one.name}
               options={PANEL_ROLES}
             />
-            {one.pair !== "" && <p className="text-xs text-soft">Pair of {named(one.pair)}</p>}
+            {one.pair !== "" && (
+              <p className="text-xs text-soft">
+                {say("rolesCard.pairOf", { named: named(one.pair) })}
+              </p>
+            )}
           </div>
         ))}
         {phases.map((one, i) => (
           <DraftChoice
             key={one.id}
             path={["phases", i, "role"]}
-            label={`Phase ${one.name}`}
+            label={say("rolesCard.phase", { name: one.name })}
             options={PHASE_ROLES}
           />
         ))}
@@ -51,7 +57,7 @@ export function RolesCard() {
         className="mt-3"
         onClick={() => change({ type: "edit", path: ["notebook", "rolesFromNames"], value: false })}
       >
-        <Check aria-hidden size={16} /> These are correct
+        <Check aria-hidden size={16} /> {say("rolesCard.theseAreCorrect")}
       </Button>
     </Card>
   );

@@ -1,5 +1,6 @@
 import { size } from "@/domain/words";
 import type { GuideVerdict } from "@/api/rig";
+import { say } from "@/words/generated/rig";
 
 type Seat = GuideVerdict["seats"][number];
 
@@ -24,11 +25,15 @@ export function SeatDrawing({ seat }: { seat: Seat }) {
         viewBox={`0 0 ${SIZE} ${SIZE}`}
         className="mx-auto block w-full max-w-64"
         role="img"
-        aria-label={`Arm ${seat.arm + 1} of ${seat.arms}, ${size(seat.remainderDegrees, 1)}° left`}
+        aria-label={say("seatDrawing.armOfLeft", {
+          arm: seat.arm + 1,
+          arms: seat.arms,
+          size: size(seat.remainderDegrees, 1),
+        })}
       >
         <path d={`M${C} ${C}V8`} stroke="var(--done)" strokeWidth={2} strokeDasharray="6 4" />
         <text x={C + 6} y={16} fontSize={11} fill="var(--done)">
-          90° to the pushrod
+          {say("seatDrawing.n90ToThePushrod")}
         </text>
         {arms.map((arm) => {
           const end = at(now + arm, 78);
@@ -73,8 +78,7 @@ export function SeatDrawing({ seat }: { seat: Seat }) {
         })}
       </svg>
       <figcaption className="text-sm text-soft">
-        Light: as it is now. Dark: as it should be seated, {size(seat.remainderDegrees, 1)}° left
-        over. The surface is to the right.
+        {say("seatDrawing.lightNowDarkShould", { size: size(seat.remainderDegrees, 1) })}
       </figcaption>
     </figure>
   );

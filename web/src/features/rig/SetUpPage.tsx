@@ -7,6 +7,7 @@ import { Card, Caution } from "@/ui/card";
 import { Choice } from "@/ui/choice";
 import { Failure, Waiting } from "@/ui/message";
 import { GuidedStep, STEP_TITLE, type Pressed } from "./GuidedStep";
+import { say } from "@/words/generated/rig";
 
 type School = "ROD_FIRST" | "SUB_TRIM_FIRST";
 
@@ -26,7 +27,11 @@ export function SetUpPage() {
     before.current = step;
   }, [step, open.data]);
   if (open.data === undefined) {
-    return open.isError ? <Failure error={open.error} /> : <Waiting what="the bench set-up" />;
+    return open.isError ? (
+      <Failure error={open.error} />
+    ) : (
+      <Waiting what={say("setUpPage.theBenchSetUp")} />
+    );
   }
   if (open.data === null) {
     return <Begin />;
@@ -54,12 +59,9 @@ export function SetUpPage() {
 function MovedOn({ title, onSeen }: { title: string; onSeen: () => void }) {
   return (
     <div role="status" className="mb-3 border-l-4 border-tag bg-inset px-4 py-3">
-      <p>
-        This set-up was continued in another tab, so this page has been updated. Nothing is lost:
-        what you typed at “{title}” is still there; go to it and send it again.
-      </p>
+      <p>{say("setUpPage.setUpContinuedAnother", { title })}</p>
       <Button className="mt-2" onClick={onSeen}>
-        Understood
+        {say("setUpPage.understood")}
       </Button>
     </div>
   );
@@ -72,36 +74,27 @@ function Begin() {
   const [school, setSchool] = useState<School>("ROD_FIRST");
   return (
     <div className="grid gap-4 lg:grid-cols-2">
-      <Card title="Set the model up on the bench">
-        <p className="mb-3">
-          For each servo: seat the arm, level the surface with its pushrod, check the direction from
-          behind, measure the travel with a ruler. Every figure is kept with its date. You can stop
-          and carry on later.
-        </p>
-        {motor && (
-          <Caution>
-            Propeller off, motor unplugged, or throttle cut tested: the first step asks which, and
-            records it.
-          </Caution>
-        )}
+      <Card title={say("setUpPage.setModelUpBench")}>
+        <p className="mb-3">{say("setUpPage.eachServoSeatArm")}</p>
+        {motor && <Caution>{say("setUpPage.propellerOffMotorUnplugged")}</Caution>}
         <div className="my-3 max-w-sm">
           <Choice
-            label="How do you centre servos?"
+            label={say("setUpPage.howDoCentreServos")}
             value={school}
             onValue={setSchool}
             options={[
-              ["ROD_FIRST", "With the pushrod only"],
-              ["SUB_TRIM_FIRST", "With sub-trim first, then the pushrod"],
+              ["ROD_FIRST", say("setUpPage.withThePushrodOnly")],
+              ["SUB_TRIM_FIRST", say("setUpPage.subTrimFirstThen")],
             ]}
           />
           <p className="mt-1 text-xs text-soft">
             {school === "ROD_FIRST"
-              ? "Keeps all the sub-trim in reserve; the arm may be up to half a tooth away from 90°."
-              : "The arm is exactly at 90°, so up and down are equal; some sub-trim is used up."}
+              ? say("setUpPage.keepsAllSubTrim")
+              : say("setUpPage.armExactly90So")}
           </p>
         </div>
         <Button look="main" large onClick={() => begin.mutate(school)} disabled={begin.isPending}>
-          Begin
+          {say("setUpPage.begin")}
         </Button>
         {begin.isError && <Failure error={begin.error} />}
       </Card>
@@ -115,9 +108,9 @@ function MeasurementLog() {
   const measurements = useMeasurements(standing.id);
   const list = measurements.data ?? [];
   return (
-    <Card title="What was measured">
+    <Card title={say("setUpPage.whatWasMeasured")}>
       {list.length === 0 ? (
-        <p className="text-soft">Nothing yet.</p>
+        <p className="text-soft">{say("setUpPage.nothingYet")}</p>
       ) : (
         <table className="figures w-full text-sm">
           <tbody>
@@ -128,7 +121,10 @@ function MeasurementLog() {
                   {one.choice === "" ? one.values.join(" / ") : one.choice.replace("-", " ")}
                 </td>
                 <td className="whitespace-nowrap text-soft">
-                  {day(one.answeredAt)}, revision {one.revisionNumber}
+                  {say("setUpPage.revision", {
+                    day: day(one.answeredAt),
+                    revisionNumber: one.revisionNumber,
+                  })}
                 </td>
               </tr>
             ))}

@@ -15,6 +15,7 @@ import { behind } from "@/features/model/chain";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Choice } from "@/ui/choice";
+import { say } from "@/words/generated/rig";
 
 /** One surface: where it sits, what it takes of each control, what moves it. */
 export function SurfaceEditor({ index }: { index: number }) {
@@ -36,14 +37,18 @@ export function SurfaceEditor({ index }: { index: number }) {
           <PartName part={surface.id} name={surface.name} />
           <DraftChoice
             path={[...at, "side"]}
-            label="Side"
+            label={say("surfaceEditor.side")}
             options={[
               ["LEFT", "left"],
               ["CENTRE", "middle"],
               ["RIGHT", "right"],
             ]}
           />
-          <DraftChoice path={[...at, "role"]} label="Purpose" options={SURFACE_ROLES} />
+          <DraftChoice
+            path={[...at, "role"]}
+            label={say("surfaceEditor.purpose")}
+            options={SURFACE_ROLES}
+          />
           <PairChoice
             part={surface.id}
             pair={surface.pair}
@@ -53,7 +58,7 @@ export function SurfaceEditor({ index }: { index: number }) {
           />
           <DraftChoice
             path={[...at, "place", "panel"]}
-            label="Fitted to panel"
+            label={say("surfaceEditor.fittedToPanel")}
             options={setup.airframe.panels.map((panel) => [panel.id, panel.name] as const)}
           />
           <DraftNumber path={[...at, "place", "from"]} />
@@ -61,34 +66,31 @@ export function SurfaceEditor({ index }: { index: number }) {
           <DraftNumber path={[...at, "chordMm"]} />
           <DraftNumbers
             path={[...at, "hornHolesMm"]}
-            label={`Holes on the horn, ${lengthSign()}`}
+            label={say("surfaceEditor.holesOnTheHorn", { lengthSign: lengthSign() })}
           />
           <div className="self-center">
-            <DraftCheck path={[...at, "sideways"]} label="Moves sideways" />
+            <DraftCheck path={[...at, "sideways"]} label={say("surfaceEditor.movesSideways")} />
           </div>
         </div>
       </Card>
-      <Card title="What it takes of each control">
+      <Card title={say("surfaceEditor.takesEachControl")}>
         <div className="grid grid-cols-2 gap-3 sm:grid-cols-3">
           <DraftNumber path={[...at, "shares", "roll"]} />
           <DraftNumber path={[...at, "shares", "pitch"]} />
           <DraftNumber path={[...at, "shares", "yaw"]} />
         </div>
-        <p className="mt-1 text-xs text-soft">
-          1 is all of it, a negative value reverses it: an elevator 1 of pitch, a left aileron −1 of
-          roll, a left elevon ½ of pitch and −½ of roll, a flap −1 of its lever.
-        </p>
+        <p className="mt-1 text-xs text-soft">{say("surfaceEditor.n1AllNegativeValue")}</p>
         {levers.map((_, i) => (
           <div key={i} className="mt-2 flex items-end gap-2">
             <DraftChoice
               path={[...at, "shares", "levers", i, "input"]}
-              label="Lever or switch"
+              label={say("surfaceEditor.leverOrSwitch")}
               options={inputs.map((input) => [input.id, input.name] as const)}
             />
             <DraftNumber path={[...at, "shares", "levers", i, "share"]} />
             <Button
               look="quiet"
-              aria-label="Remove this lever"
+              aria-label={say("surfaceEditor.removeThisLever")}
               onClick={() => setLevers(levers.filter((_, other) => other !== i))}
             >
               <X aria-hidden size={16} />
@@ -100,7 +102,7 @@ export function SurfaceEditor({ index }: { index: number }) {
             className="mt-2"
             onClick={() => setLevers([...levers, { input: inputs[0]?.id ?? "", share: 1 }])}
           >
-            <Plus aria-hidden size={16} /> A lever or switch moves it too
+            <Plus aria-hidden size={16} /> {say("surfaceEditor.leverSwitchMovesToo")}
           </Button>
         )}
       </Card>
@@ -122,27 +124,33 @@ function Driver({ index }: { index: number }) {
     ...setup.servos.map((one) => [`SERVO ${one.id}`, one.name] as [string, string]),
     ...setup.surfaces
       .filter((one) => one.id !== surface.id)
-      .map((one) => [`SURFACE ${one.id}`, `${one.name}, by a slave pushrod`] as [string, string]),
+      .map(
+        (one) =>
+          [`SURFACE ${one.id}`, say("surfaceEditor.byASlavePushrod", { name: one.name })] as [
+            string,
+            string,
+          ],
+      ),
   ];
   const drive = (value: string) => {
     const [driver, driverId] = value.split(" ");
     change({ type: "edit", path: ["surfaces", index, "rod"], value: { ...rod, driver, driverId } });
   };
   return (
-    <Card title="What drives it">
+    <Card title={say("surfaceEditor.whatDrivesIt")}>
       <div className="grid grid-cols-2 gap-3 sm:grid-cols-3">
         <Choice
-          label="Driven by"
+          label={say("surfaceEditor.drivenBy")}
           value={`${rod.driver} ${rod.driverId}`}
           options={drivers}
           onValue={drive}
         />
         {rod.driver === "SERVO" && servo >= 0 && (
           <>
-            <DraftText path={["servos", servo, "name"]} label="Servo" />
+            <DraftText path={["servos", servo, "name"]} label={say("surfaceEditor.servo")} />
             <DraftChoice
               path={["servos", servo, "channel"]}
-              label="Channel"
+              label={say("surfaceEditor.channel")}
               options={setup.channels
                 .filter((one) => setup.surfaces.some((each) => each.id === one.carries))
                 .map((one) => [one.number, `${one.number}, ${one.name}`] as const)}
@@ -151,7 +159,7 @@ function Driver({ index }: { index: number }) {
             <DraftNumber path={["servos", servo, "seating", "arms"]} />
             <DraftNumbers
               path={["servos", servo, "armHolesMm"]}
-              label={`Holes on the arm, ${lengthSign()}`}
+              label={say("surfaceEditor.holesOnTheArm", { lengthSign: lengthSign() })}
             />
             <DraftNumber path={["servos", servo, "leadMm"]} />
           </>

@@ -6,6 +6,7 @@ import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { transmitterNumbers } from "./transmitter";
+import { say } from "@/words/generated/rig";
 
 const T = ["transmitter"] as const;
 
@@ -17,23 +18,25 @@ export function TransmitterCard() {
     change({ type: "edit", path: [...T, field], value });
   const swap = (i: number) => set("channelOrder", exchanged(channelOrder, i));
   return (
-    <Card title="Transmitter">
+    <Card title={say("transmitterCard.transmitter")}>
       <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
         <DraftText path={[...T, "name"]} />
         <DraftNumber path={[...T, "stickMode"]} />
         <DraftChoice
           path={[...T, "subTrimMode"]}
-          label="Sub-trim"
+          label={say("transmitterCard.subTrim")}
           options={[
-            ["SHIFT", "Sub-trim moves the endpoints too"],
-            ["FIXED_ENDS", "Sub-trim leaves the endpoints"],
+            ["SHIFT", say("transmitterCard.subTrimMovesEndpoints")],
+            ["FIXED_ENDS", say("transmitterCard.subTrimLeavesEndpoints")],
           ]}
         />
         {transmitterNumbers.map((field) => (
           <DraftNumber key={field} path={[...T, field]} />
         ))}
       </div>
-      <h3 className="mt-3 text-sm font-semibold">Order of its first four channels</h3>
+      <h3 className="mt-3 text-sm font-semibold">
+        {say("transmitterCard.orderFirstFourChannels")}
+      </h3>
       <ol className="mt-1 flex flex-wrap items-center gap-1">
         {channelOrder.map((one, i) => (
           <li key={one} className="flex items-center gap-1">
@@ -44,7 +47,10 @@ export function TransmitterCard() {
               <Button
                 look="quiet"
                 className="!px-1"
-                aria-label={`Exchange ${one.toLowerCase()} and ${(channelOrder[i + 1] ?? "").toLowerCase()}`}
+                aria-label={say("transmitterCard.exchangeAnd", {
+                  one: one.toLowerCase(),
+                  channelOrder: (channelOrder[i + 1] ?? "").toLowerCase(),
+                })}
                 onClick={() => swap(i)}
               >
                 <ArrowLeft aria-hidden size={13} />
@@ -54,21 +60,25 @@ export function TransmitterCard() {
           </li>
         ))}
       </ol>
-      <h3 className="mt-3 text-sm font-semibold">Levers and switches it has</h3>
+      <h3 className="mt-3 text-sm font-semibold">{say("transmitterCard.leversSwitchesHas")}</h3>
       <ul className="mt-1 grid gap-2 sm:grid-cols-2">
         {inputs.map((input, i) => (
           <li key={input.id} className="flex items-end gap-2">
             <div className="flex-1">
               <DraftText
                 path={[...T, "inputs", i, "name"]}
-                label={input.kind === "LEVER" ? "Lever" : "Switch"}
+                label={
+                  input.kind === "LEVER"
+                    ? say("transmitterCard.lever")
+                    : say("transmitterCard.switch")
+                }
               />
             </div>
             {input.kind === "SWITCH" && (
               <div className="w-24">
                 <DraftChoice
                   path={[...T, "inputs", i, "positions"]}
-                  label="Positions"
+                  label={say("transmitterCard.positions")}
                   options={[
                     [2, "2"],
                     [3, "3"],
@@ -82,7 +92,7 @@ export function TransmitterCard() {
             <Button
               look="quiet"
               className="!px-2"
-              aria-label={`Remove ${input.name}`}
+              aria-label={say("transmitterCard.remove", { input: input.name })}
               onClick={() =>
                 set(
                   "inputs",
@@ -97,10 +107,10 @@ export function TransmitterCard() {
       </ul>
       <div className="mt-2 flex gap-2">
         <AddButton part="LEVER">
-          <Plus aria-hidden size={16} /> Lever
+          <Plus aria-hidden size={16} /> {say("transmitterCard.lever")}
         </AddButton>
         <AddButton part="SWITCH">
-          <Plus aria-hidden size={16} /> Switch
+          <Plus aria-hidden size={16} /> {say("transmitterCard.switch")}
         </AddButton>
       </div>
     </Card>

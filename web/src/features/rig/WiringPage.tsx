@@ -6,8 +6,18 @@ import { useHasMotor, useModel } from "@/features/model/model";
 import { Button, buttonClass } from "@/ui/button";
 import { Failure, Waiting } from "@/ui/message";
 import { leadWords } from "./WiringPicture";
+import { say } from "@/words/generated/rig";
 
-const HEADS = ["Socket", "Channel", "Plug in", "Side", "Lead", "Moves", "Label", "Done"];
+const HEADS = [
+  say("wiringPage.socket"),
+  say("wiringPage.channel"),
+  say("wiringPage.plugIn"),
+  say("wiringPage.side"),
+  say("wiringPage.lead"),
+  say("wiringPage.moves"),
+  say("wiringPage.label"),
+  say("wiringPage.done"),
+];
 
 /** One printed page: wire the model from it, and buy what it lists. */
 export function WiringPage() {
@@ -16,31 +26,37 @@ export function WiringPage() {
   const motor = useHasMotor();
   const sheet = useWiringSheet(setup);
   if (sheet.data === undefined) {
-    return sheet.isError ? <Failure error={sheet.error} /> : <Waiting what="the wiring sheet" />;
+    return sheet.isError ? (
+      <Failure error={sheet.error} />
+    ) : (
+      <Waiting what={say("wiringPage.theWiringSheet")} />
+    );
   }
   const { rows, parts } = sheet.data;
   return (
     <div className="mx-auto max-w-[900px]">
       <div className="no-print mb-3 flex gap-2">
         <Link to=".." relative="path" className={buttonClass()}>
-          Back to the map
+          {say("wiringPage.backToTheMap")}
         </Link>
         <Button look="main" onClick={() => print()}>
-          Print
+          {say("wiringPage.print")}
         </Button>
       </div>
       <article className="rounded-card border border-line bg-sheet p-6 print:border-0 print:p-0">
         <header className="mb-3 flex flex-wrap items-baseline justify-between gap-2">
-          <h2 className="text-2xl">{setup.name}: wiring sheet</h2>
+          <h2 className="text-2xl">{say("wiringPage.wiringSheet", { setup: setup.name })}</h2>
           <p className="text-sm text-soft">
-            {setup.transmitter.name}, stick mode {setup.transmitter.stickMode} ·{" "}
-            {setup.wiring.receiver.name}
+            {say("wiringPage.stickMode", {
+              name: setup.transmitter.name,
+              stickMode: setup.transmitter.stickMode,
+              nameOther: setup.wiring.receiver.name,
+            })}
           </p>
         </header>
         <SheetNote />
         <p className="mb-3 border-l-4 border-grounded bg-inset px-3 py-1.5 text-sm font-medium">
-          {motor && "Propeller off or motor unplugged. "}Set the receiver’s outputs before a servo
-          is plugged in. Transmitter on first, off last. Label old leads before they come off.
+          {say("wiringPage.motor", { motor })}
         </p>
         <table className="figures cards-on-phone w-full border-collapse text-sm" data-wiring>
           <thead>
@@ -84,11 +100,9 @@ export function WiringPage() {
           </tbody>
         </table>
         <section className="mt-4">
-          <h3 className="text-base">Leads to buy</h3>
+          <h3 className="text-base">{say("wiringPage.leadsToBuy")}</h3>
           {parts.length === 0 ? (
-            <p className="text-sm">
-              None on the map. Let High Tally suggest a map to get the lengths.
-            </p>
+            <p className="text-sm">{say("wiringPage.noneMapLetHigh")}</p>
           ) : (
             <ul className="columns-2 text-sm" data-parts>
               {parts.map((part) => (
@@ -99,8 +113,9 @@ export function WiringPage() {
             </ul>
           )}
           <p className="mt-1 text-xs text-soft">
-            Lengths are calculated from the drawing, {lengthEntered(setup.house.leadSpareMm)} to
-            spare; lay a string before you buy. Plug in the way the receiver is marked.
+            {say("wiringPage.lengthsCalculatedDrawingSpare", {
+              lengthEntered: lengthEntered(setup.house.leadSpareMm),
+            })}
           </p>
         </section>
       </article>

@@ -1,5 +1,6 @@
 import { lengthEntered } from "@/domain/reader";
 import type { WiringSheet } from "@/api/rig";
+import { say } from "@/words/generated/rig";
 
 const ROW = 40;
 const TOP = 26;
@@ -21,21 +22,24 @@ export function WiringPicture({ sheet }: { sheet: WiringSheet }) {
       viewBox={`0 0 ${WIDTH} ${height}`}
       className="mm-paper block w-full rounded-card border border-line"
       role="img"
-      aria-label={`Channel map: ${rows.length} leads on ${sockets.length} sockets`}
+      aria-label={say("wiringPicture.channelMapLeadsSockets", {
+        rows: rows.length,
+        sockets: sockets.length,
+      })}
       fontSize={13}
     >
       <g fill="var(--soft)" fontSize={11.5}>
         <text x={8} y={16}>
-          Socket
+          {say("wiringPicture.socket")}
         </text>
         <text x={COLUMNS.lead} y={16}>
-          Channel
+          {say("wiringPicture.channel")}
         </text>
         <text x={COLUMNS.device} y={16}>
-          Lead to
+          {say("wiringPicture.leadTo")}
         </text>
         <text x={COLUMNS.moves} y={16}>
-          moves
+          {say("wiringPicture.moves")}
         </text>
       </g>
       <rect
@@ -117,9 +121,11 @@ function Label({ x, y, text, bold = false, small = false }: LabelProps) {
 export function leadWords(row: WiringSheet["rows"][number]): string {
   const parts = [
     row.splitter === "" ? "" : "Y-lead",
-    row.extensionMm > 0 ? `extension ${lengthEntered(row.extensionMm)}` : "",
+    row.extensionMm > 0
+      ? say("wiringPicture.extension", { lengthEntered: lengthEntered(row.extensionMm) })
+      : "",
     row.reverser ? "reverser" : "",
-    row.through === "" ? "" : `through ${row.through}`,
+    row.through === "" ? "" : say("wiringPicture.through", { through: row.through }),
   ].filter((part) => part !== "");
-  return parts.length === 0 ? "its own lead" : parts.join(", ");
+  return parts.length === 0 ? say("wiringPicture.itsOwnLead") : parts.join(", ");
 }

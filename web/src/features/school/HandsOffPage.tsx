@@ -8,6 +8,7 @@ import { Card } from "@/ui/card";
 import { Failure, Waiting } from "@/ui/message";
 import { Stepper } from "@/ui/stepper";
 import { Watch } from "@/features/air/Watch";
+import { say } from "@/words/generated/school";
 
 type Trims = Schemas["Trims"];
 
@@ -30,9 +31,9 @@ const TICK_SECONDS = 0.1;
 const KEPT = 240;
 const RANGE = 60;
 const CONTROLS = [
-  ["pitch", "Pitch trim", "up", "down"],
-  ["roll", "Roll trim", "right", "left"],
-  ["yaw", "Yaw trim", "right", "left"],
+  ["pitch", say("handsOffPage.pitchTrim"), "up", "down"],
+  ["roll", say("handsOffPage.rollTrim"), "right", "left"],
+  ["yaw", say("handsOffPage.yawTrim"), "right", "left"],
 ] as const;
 
 /** Level flight, live: hold it level, let go, click the trims, until it stays. */
@@ -40,7 +41,11 @@ export function HandsOffPage() {
   const id = Number(useParams().practiceId);
   const practice = usePractice(id);
   if (practice.data === undefined) {
-    return practice.isError ? <Failure error={practice.error} /> : <Waiting what="the model" />;
+    return practice.isError ? (
+      <Failure error={practice.error} />
+    ) : (
+      <Waiting what={say("handsOffPage.theModel")} />
+    );
   }
   return <HandsOff key={id} id={id} name={practice.data.name} />;
 }
@@ -48,13 +53,13 @@ export function HandsOffPage() {
 function HandsOff({ id, name }: { id: number; name: string }) {
   const live = useLive(id);
   const { trims, held, now, path, frame } = live;
-  const words = live.words === "" ? "Waiting for the model." : live.words;
+  const words = live.words === "" ? say("handsOffPage.waitingForTheModel") : live.words;
   return (
     <div className="mx-auto max-w-6xl space-y-4 p-4">
       <div className="flex flex-wrap items-baseline justify-between gap-3">
-        <h1 className="text-2xl">Hands off: {name}</h1>
+        <h1 className="text-2xl">{say("handsOffPage.handsOff", { name })}</h1>
         <Link to={`/school/${id}`} className="underline">
-          Back to the practice
+          {say("handsOffPage.backToThePractice")}
         </Link>
       </div>
       {live.wrong.map((one) => (
@@ -69,7 +74,15 @@ function HandsOff({ id, name }: { id: number; name: string }) {
           )}
         </Card>
         <div className="space-y-3">
-          <Card title={now?.stays ? "It flies straight" : held ? "You hold it level" : "Hands off"}>
+          <Card
+            title={
+              now?.stays
+                ? say("handsOffPage.itFliesStraight")
+                : held
+                  ? say("handsOffPage.youHoldItLevel")
+                  : say("handsOffPage.handsOffOr")
+            }
+          >
             <p
               className="figures mb-3 text-lg"
               role="status"
@@ -79,13 +92,13 @@ function HandsOff({ id, name }: { id: number; name: string }) {
               {words}
             </p>
             <Button look="main" large className="w-full" onClick={live.turn}>
-              {held ? "Release the sticks" : "Take it level again"}
+              {held ? say("handsOffPage.releaseTheSticks") : say("handsOffPage.takeItLevelAgain")}
             </Button>
             {now?.ended === true && (
-              <p className="mt-2">The model left the simulated range. Take it level again.</p>
+              <p className="mt-2">{say("handsOffPage.modelLeftSimulatedRange")}</p>
             )}
           </Card>
-          <Card title="Trims">
+          <Card title={say("handsOffPage.trims")}>
             <div className="space-y-3">
               {CONTROLS.map(([control, label, plus, minus]) => (
                 <div key={control}>
@@ -99,7 +112,7 @@ function HandsOff({ id, name }: { id: number; name: string }) {
                     words={
                       trims[control] === 0
                         ? "clicks"
-                        : `clicks ${trims[control] > 0 ? plus : minus}`
+                        : say("handsOffPage.clicks", { trims: trims[control] > 0 ? plus : minus })
                     }
                     onValue={(value) => live.trim({ ...trims, [control]: value })}
                   />

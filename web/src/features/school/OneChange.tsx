@@ -2,6 +2,7 @@ import { useMoveOne, type SchoolSheet, type SchoolTest } from "@/api/school";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Failure } from "@/ui/message";
+import { say } from "@/words/generated/school";
 
 /** The change and its size: one lever, one step either way. */
 export function OneChange({
@@ -15,11 +16,8 @@ export function OneChange({
 }) {
   const move = useMoveOne(sheet.id);
   return (
-    <Card title="The one change" className="border-l-4 border-l-tag">
-      <p className="mb-2 text-sm text-soft">
-        What do you change, which way, how far? The model lands for it; change one thing at a time
-        to learn most.
-      </p>
+    <Card title={say("oneChange.theOneChange")} className="border-l-4 border-l-tag">
+      <p className="mb-2 text-sm text-soft">{say("oneChange.doChangeWayHow")}</p>
       {test.levers.map((lever) => {
         return (
           <div key={lever.lever} className="border-t border-line py-2">

@@ -21,13 +21,14 @@ import { ReportCard } from "./ReportCard";
 import { OneChange } from "./OneChange";
 import { LESSONS } from "./lessons";
 import { Watch } from "@/features/air/Watch";
+import { say } from "@/words/generated/school";
 
 const STATES: Record<SchoolTest["state"], string> = {
-  OPEN: "not flown",
+  OPEN: say("practicePage.notFlown"),
   STANDS: "right",
-  CHANGE: "not as it should be",
-  VOID: "fly again",
-  SKIPPED: "left out",
+  CHANGE: say("practicePage.notShould"),
+  VOID: say("practicePage.flyAgain"),
+  SKIPPED: say("practicePage.leftOut"),
 };
 const keyOf = (one: SchoolTest) => `${one.test.test} ${one.test.part}`;
 
@@ -41,7 +42,7 @@ export function PracticePage() {
         <Failure error={practice.error} />
       </div>
     ) : (
-      <Waiting what="the practice" />
+      <Waiting what={say("practicePage.thePractice")} />
     );
   }
   return <Field key={id} sheet={practice.data} />;
@@ -61,13 +62,13 @@ function Field({ sheet }: { sheet: SchoolSheet }) {
       <div className="flex flex-wrap items-baseline justify-between gap-3">
         <h1 className="text-2xl">
           {name}
-          {sheet.step > 0 && `, step ${sheet.step}`}
+          {sheet.step > 0 && say("practicePage.step", { step: sheet.step })}
         </h1>
         <p className="figures text-soft">
-          Flight {sheet.flights} of {sheet.budget}, simulated
+          {say("practicePage.flightOfSimulated", { flights: sheet.flights, budget: sheet.budget })}
         </p>
         <Link to="/school" className="underline">
-          Back to the school
+          {say("practicePage.backToTheSchool")}
         </Link>
       </div>
       <p className="max-w-3xl text-lg">{sheet.told}</p>
@@ -83,13 +84,13 @@ function Field({ sheet }: { sheet: SchoolSheet }) {
       ) : (
         <div className="grid gap-4 lg:grid-cols-[17rem_1fr]">
           <div className="space-y-3">
-            <Card title="Hands off first">
-              <p className="mb-2 text-sm">Level flight: click the trims until it flies straight.</p>
+            <Card title={say("practicePage.handsOffFirst")}>
+              <p className="mb-2 text-sm">{say("practicePage.levelFlightClickTrims")}</p>
               <Link to={`/school/${sheet.id}/hands-off`} className="font-medium underline">
-                Trim it hands off
+                {say("practicePage.trimItHandsOff")}
               </Link>
             </Card>
-            <Card title="What to fly">
+            <Card title={say("practicePage.whatToFly")}>
               <ul className="space-y-1">
                 {flyable.map((one) => (
                   <li key={keyOf(one)}>
@@ -113,7 +114,7 @@ function Field({ sheet }: { sheet: SchoolSheet }) {
               onClick={() => end.mutate(undefined)}
               className="w-full"
             >
-              Finish: what was wrong?
+              {say("practicePage.finishWhatWasWrong")}
             </Button>
             {end.isError && <Failure error={end.error} />}
           </div>
@@ -129,19 +130,17 @@ function Field({ sheet }: { sheet: SchoolSheet }) {
 }
 
 const STEPS = [
-  "Every surface moves the correct way.",
-  "Balance point checked with the pack that flies.",
-  "Nothing loose, pushrods and horns checked.",
-  "The sky is clear, the failsafe tested.",
+  say("practicePage.everySurfaceMovesCorrect"),
+  say("practicePage.balancePointCheckedPack"),
+  say("practicePage.nothingLoosePushrodsHorns"),
+  say("practicePage.skyClearFailsafeTested"),
 ] as const;
 
 function Preflight({ onReady }: { onReady: () => void }) {
   const [done, setDone] = useState<readonly string[]>([]);
   return (
-    <Card title="Before the flight">
-      <p className="mb-3 text-sm text-soft">
-        As at the field. The simulated model always passes; this practises the habit.
-      </p>
+    <Card title={say("practicePage.beforeTheFlight")}>
+      <p className="mb-3 text-sm text-soft">{say("practicePage.fieldSimulatedModelAlways")}</p>
       <div className="space-y-2">
         {STEPS.map((one) => (
           <Check
@@ -155,7 +154,7 @@ function Preflight({ onReady }: { onReady: () => void }) {
         ))}
       </div>
       <Button look="main" className="mt-4" disabled={done.length < STEPS.length} onClick={onReady}>
-        Take off
+        {say("practicePage.takeOff")}
       </Button>
     </Card>
   );
@@ -163,7 +162,7 @@ function Preflight({ onReady }: { onReady: () => void }) {
 
 function Flying({ sheet, test }: { sheet: SchoolSheet; test: SchoolTest }) {
   const fly = useFlyTest(sheet.id);
-  const say = useSaySeen(sheet.id);
+  const saying = useSaySeen(sheet.id);
   const leave = useLeaveOut(sheet.id);
   const [flown, setFlown] = useState<FlownSheet>();
   const [result, setResult] = useState<TestResult>();
@@ -193,11 +192,11 @@ function Flying({ sheet, test }: { sheet: SchoolSheet; test: SchoolTest }) {
         )}
         <div className="mt-3 flex flex-wrap gap-2">
           <Button look="main" disabled={fly.isPending} onClick={out}>
-            {flown === undefined ? "Fly it" : "Fly it again"}
+            {flown === undefined ? say("practicePage.flyIt") : say("practicePage.flyItAgain")}
           </Button>
           {test.state !== "SKIPPED" && (
             <Button disabled={leave.isPending} onClick={() => leave.mutate(test.test)}>
-              Leave it out
+              {say("practicePage.leaveItOut")}
             </Button>
           )}
         </div>
@@ -206,7 +205,7 @@ function Flying({ sheet, test }: { sheet: SchoolSheet; test: SchoolTest }) {
       </Card>
       {flown !== undefined && (
         <>
-          <Card title={`Flight ${flown.flight}: watch it`}>
+          <Card title={say("practicePage.flightWatchIt", { flight: flown.flight })}>
             {flown.parts.length > 1 && flown.parts[0] !== undefined ? (
               <Watch
                 key={flown.flight + flown.words.join()}
@@ -228,26 +227,26 @@ function Flying({ sheet, test }: { sheet: SchoolSheet; test: SchoolTest }) {
             )}
             {flown.broken && (
               <p className="mt-2 font-medium text-grounded">
-                The model left the simulated range: the flight was stopped there.
+                {say("practicePage.modelLeftSimulatedRange")}
               </p>
             )}
           </Card>
-          <Card title="What did you see?">
+          <Card title={say("practicePage.whatDidYouSee")}>
             <p className="mb-2 text-sm text-soft">{test.card.watch}</p>
-            <fieldset className="max-w-xl" disabled={say.isPending || said}>
+            <fieldset className="max-w-xl" disabled={saying.isPending || said}>
               <OutcomePicker card={test.card} result={result} onResult={setResult} />
             </fieldset>
             <Button
               look="main"
               className="mt-3"
-              disabled={result === undefined || say.isPending || said}
+              disabled={result === undefined || saying.isPending || said}
               onClick={() =>
-                result !== undefined && say.mutate(result, { onSuccess: () => setSaid(true) })
+                result !== undefined && saying.mutate(result, { onSuccess: () => setSaid(true) })
               }
             >
-              {said ? "Noted" : "Note it"}
+              {said ? say("practicePage.noted") : say("practicePage.noteIt")}
             </Button>
-            {say.isError && <Failure error={say.error} />}
+            {saying.isError && <Failure error={saying.error} />}
           </Card>
         </>
       )}

@@ -3,13 +3,14 @@ import type { TestResult } from "@/api/fly";
 import type { SchoolSheet } from "@/api/school";
 import { Card } from "@/ui/card";
 import { outcomeWords } from "./outcomes";
+import { say } from "@/words/generated/school";
 
 const STRENGTH = ["", "slight", "clear", "strong"] as const;
 
 /** What a flight showed or was said to show, in words. */
 const seenWords = (sheet: SchoolSheet, seen: TestResult | null) => {
   if (seen === null) {
-    return "nothing said";
+    return say("reportCard.nothingSaid");
   }
   return seen.seen.length === 0
     ? "right"
@@ -31,10 +32,10 @@ export function ReportCard({
   return (
     <div className="space-y-4" data-report={report.found}>
       <Card
-        title="What was wrong"
+        title={say("reportCard.whatWasWrong")}
         className={`border-l-4 ${report.found ? "border-l-done" : "border-l-tag"}`}
       >
-        {report.faults.length === 0 && <p>Nothing was hidden in it.</p>}
+        {report.faults.length === 0 && <p>{say("reportCard.nothingHidden")}</p>}
         <ul className="list-disc pl-5 text-lg">
           {report.faults.map((one) => (
             <li key={one}>{one}</li>
@@ -42,22 +43,25 @@ export function ReportCard({
         </ul>
         <p className="mt-3 font-semibold">{report.words}</p>
         <p className="figures text-sm text-soft">
-          How far off it is, all tests added up: {report.before} at the beginning, {report.after}{" "}
-          now, {report.coachAfter} with the coach’s changes after {report.coachFlights}{" "}
-          {report.coachFlights === 1 ? "flight" : "flights"}.
+          {say("reportCard.howFarOffAll", {
+            before: report.before,
+            after: report.after,
+            coachAfter: report.coachAfter,
+            coachFlights: report.coachFlights,
+          })}
         </p>
       </Card>
       <div className="grid gap-4 lg:grid-cols-2">
-        <Card title="What each flight showed">
+        <Card title={say("reportCard.whatEachFlightShowed")}>
           {report.told.length === 0 ? (
-            <p className="text-soft">Nothing was flown.</p>
+            <p className="text-soft">{say("reportCard.nothingWasFlown")}</p>
           ) : (
             <table className="w-full text-sm">
               <thead>
                 <tr>
-                  <th className={head}>Flight</th>
-                  <th className={head}>It showed</th>
-                  <th className={head}>You said</th>
+                  <th className={head}>{say("reportCard.flight")}</th>
+                  <th className={head}>{say("reportCard.itShowed")}</th>
+                  <th className={head}>{say("reportCard.youSaid")}</th>
                 </tr>
               </thead>
               <tbody>
@@ -77,12 +81,15 @@ export function ReportCard({
             </table>
           )}
         </Card>
-        <Card title="What the coach would have done">
+        <Card title={say("reportCard.coachWouldHaveDone")}>
           <ol className="space-y-1 text-sm">
             {report.coach.map((one, i) => (
               <li key={i}>
-                <span className="figures text-soft">Flight {one.flight}:</span> {one.test},{" "}
-                {seenWords(sheet, one.seen)}.{one.advice !== null && ` ${one.advice.words}`}
+                <span className="figures text-soft">
+                  {say("reportCard.flightOr", { flight: one.flight })}
+                </span>{" "}
+                {one.test}, {seenWords(sheet, one.seen)}.
+                {one.advice !== null && ` ${one.advice.words}`}
               </li>
             ))}
           </ol>

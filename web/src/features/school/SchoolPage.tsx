@@ -9,6 +9,7 @@ import { Check } from "@/ui/check";
 import { Choice } from "@/ui/choice";
 import { Failure, Waiting } from "@/ui/message";
 import { LESSONS } from "./lessons";
+import { say } from "@/words/generated/school";
 
 const newSeed = () => crypto.getRandomValues(new Uint16Array(1))[0] ?? 1;
 
@@ -16,16 +17,16 @@ const newSeed = () => crypto.getRandomValues(new Uint16Array(1))[0] ?? 1;
 export function SchoolPage() {
   const hall = useHall();
   if (hall.data === undefined) {
-    return hall.isError ? <Failure error={hall.error} /> : <Waiting what="the school" />;
+    return hall.isError ? (
+      <Failure error={hall.error} />
+    ) : (
+      <Waiting what={say("schoolPage.theSchool")} />
+    );
   }
   return (
     <div className="mx-auto max-w-6xl space-y-4 p-4">
-      <h1 className="text-2xl">Trim school</h1>
-      <p className="max-w-3xl text-soft">
-        A simulated model with hidden faults: fly it, watch it, note what you saw, change one thing,
-        fly again. It flies as described, within simple flight mechanics; it does not predict a real
-        aircraft, and nothing flown here goes into a log.
-      </p>
+      <h1 className="text-2xl">{say("schoolPage.trimSchool")}</h1>
+      <p className="max-w-3xl text-soft">{say("schoolPage.simulatedModelHiddenFaults")}</p>
       <div className="grid gap-3 sm:grid-cols-2 lg:grid-cols-4">
         {hall.data.lessons.map((one) => (
           <LessonCard key={one.lesson} of={one} />
@@ -65,7 +66,9 @@ function LessonCard({ of }: { of: Hall["lessons"][number] }) {
           )
         }
       >
-        {of.next === 1 ? `Begin: ${name}` : `Step ${of.next}: ${name}`}
+        {of.next === 1
+          ? say("schoolPage.begin", { name })
+          : say("schoolPage.step", { next: of.next, name })}
       </Button>
       {begin.isError && <Failure error={begin.error} />}
     </Card>
@@ -73,7 +76,7 @@ function LessonCard({ of }: { of: Hall["lessons"][number] }) {
 }
 
 const stepWords = (of: Hall["lessons"][number]) =>
-  of.done ? "done" : `step ${of.next} of ${of.steps}`;
+  of.done ? "done" : say("schoolPage.stepOf", { next: of.next, steps: of.steps });
 
 function OwnModel() {
   const hangar = useHangar();
@@ -86,23 +89,28 @@ function OwnModel() {
   const models = (hangar.items ?? []).map((one) => [String(one.id), one.name] as const);
   const model = picked === "" ? (models[0]?.[0] ?? "") : picked;
   return (
-    <Card title="One of my models">
+    <Card title={say("schoolPage.oneOfMyModels")}>
       {hangar.items === undefined ? (
-        <Waiting what="the hangar" />
+        <Waiting what={say("schoolPage.theHangar")} />
       ) : models.length === 0 ? (
-        <p className="text-soft">No model yet: take a lesson, or describe a model first.</p>
+        <p className="text-soft">{say("schoolPage.noModelYetTake")}</p>
       ) : (
         <div className="space-y-3">
           <div className="grid gap-3 sm:grid-cols-2">
-            <Choice label="Model" value={model} options={models} onValue={setPicked} />
             <Choice
-              label="Hidden faults"
+              label={say("schoolPage.model")}
+              value={model}
+              options={models}
+              onValue={setPicked}
+            />
+            <Choice
+              label={say("schoolPage.hiddenFaults")}
               value={faults}
               options={["0", "1", "2", "3", "4"].map((one) => [one, one] as const)}
               onValue={setFaults}
             />
           </div>
-          <Check label="Gusty afternoon" checked={windy} onChecked={setWindy} />
+          <Check label={say("schoolPage.gustyAfternoon")} checked={windy} onChecked={setWindy} />
           <Button
             look="main"
             disabled={begin.isPending}
@@ -113,7 +121,7 @@ function OwnModel() {
               )
             }
           >
-            Start with hidden faults
+            {say("schoolPage.startWithHiddenFaults")}
           </Button>
           {begin.isError && <Failure error={begin.error} />}
         </div>
@@ -124,17 +132,23 @@ function OwnModel() {
 
 function Runs({ runs }: { runs: Hall["runs"] }) {
   return (
-    <Card title="Flown so far">
-      {runs.length === 0 && <p className="text-soft">Nothing yet.</p>}
+    <Card title={say("schoolPage.flownSoFar")}>
+      {runs.length === 0 && <p className="text-soft">{say("schoolPage.nothingYet")}</p>}
       <ul className="divide-y divide-line">
         {runs.map((one) => (
           <li key={one.id} className="flex flex-wrap items-baseline justify-between gap-x-3 py-2">
             <Link to={`/school/${one.id}`} className="font-medium underline">
-              {one.lesson === null ? one.name : `${LESSONS[one.lesson][0]}, step ${one.step}`}
+              {one.lesson === null
+                ? one.name
+                : say("schoolPage.stepOr", { lESSONS: LESSONS[one.lesson][0], step: one.step })}
             </Link>
             <span className="figures text-sm text-soft">
               {day(one.createdAt)}, {one.flights} {one.flights === 1 ? "flight" : "flights"},{" "}
-              {one.endedAt === null ? "open" : one.passed ? "found" : "finished, not found"}
+              {one.endedAt === null
+                ? "open"
+                : one.passed
+                  ? "found"
+                  : say("schoolPage.finishedNotFound")}
             </span>
           </li>
         ))}

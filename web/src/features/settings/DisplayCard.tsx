@@ -6,6 +6,7 @@ import { stickMode } from "@/domain/stick-mode";
 import { Card } from "@/ui/card";
 import { OptionRow } from "@/ui/option-row";
 import { applyLook, textSize, theme } from "@/ui/theme";
+import { say } from "@/words/generated/settings";
 
 interface RowProps<T extends string> {
   label: string;
@@ -39,50 +40,60 @@ export function DisplayCard() {
   usePreference(lengthUnit);
   usePreference(decimalMark);
   return (
-    <Card title="How this browser shows things">
-      <p className="mb-4 text-soft">
-        Kept in this browser only: a phone can have its own. You can always type numbers with a
-        point or a comma. Files and the API stay in millimetres with a point.
-      </p>
+    <Card title={say("displayCard.howBrowserShowsThings")}>
+      <p className="mb-4 text-soft">{say("displayCard.keptBrowserOnlyPhone")}</p>
       <div className="grid gap-4 sm:grid-cols-2">
         <Row
-          label="Lengths"
+          label={say("displayCard.lengths")}
           of={lengthUnit}
-          words={{ mm: "Millimetres", in: "Inches" }}
+          words={{ mm: say("displayCard.millimetres"), in: say("displayCard.inches") }}
           changed={reread}
         />
         <Row
-          label="Decimal mark"
+          label={say("displayCard.decimalMark")}
           of={decimalMark}
-          words={{ point: "Point: 1.5", comma: "Comma: 1,5" }}
+          words={{ point: say("displayCard.point15"), comma: say("displayCard.comma15") }}
           changed={reread}
         />
         <Row
-          label="Movements are typed in"
+          label={say("displayCard.movementsAreTypedIn")}
           of={movementUnit}
-          words={{ MILLIMETRES: "Lengths", DEGREES: "Degrees", PERCENT: "Percent" }}
+          words={{
+            MILLIMETRES: say("displayCard.lengths"),
+            DEGREES: say("displayCard.degrees"),
+            PERCENT: say("displayCard.percent"),
+          }}
         />
         <Row
-          label="Stick mode of a new model"
+          label={say("displayCard.stickModeNewModel")}
           of={stickMode}
           order={["1", "2", "3", "4"]}
           words={{ 1: "1", 2: "2", 3: "3", 4: "4" }}
         />
         <Row
-          label="Theme"
+          label={say("displayCard.theme")}
           of={theme}
-          words={{ system: "As the system", light: "Light", dark: "Dark", sun: "Sun" }}
+          words={{
+            system: say("displayCard.asTheSystem"),
+            light: say("displayCard.light"),
+            dark: say("displayCard.dark"),
+            sun: say("displayCard.sun"),
+          }}
           changed={applyLook}
         />
         <Row
-          label="Text"
+          label={say("displayCard.text")}
           of={textSize}
-          words={{ normal: "Normal", large: "Large", largest: "Largest" }}
+          words={{
+            normal: say("displayCard.normal"),
+            large: say("displayCard.large"),
+            largest: say("displayCard.largest"),
+          }}
           changed={applyLook}
         />
       </div>
       <p className="figures mt-4" data-example>
-        A throw of 12.7 millimetres reads {length(12.7, 1)} here.
+        {say("displayCard.throw127Millimetres", { length: length(12.7, 1) })}
       </p>
     </Card>
   );

@@ -4,9 +4,11 @@ import { useHere, useLetIn } from "@/api/devices";
 import { buttonClass, Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Failure } from "@/ui/message";
+import { Say, say } from "@/words/generated/settings";
 
 /** What a device is called until the pilot says otherwise. */
-const usual = () => (/iPad|Tablet/i.test(navigator.userAgent) ? "Tablet" : "Phone");
+const usual = () =>
+  /iPad|Tablet/i.test(navigator.userAgent) ? say("letInPage.tablet") : say("letInPage.phone");
 
 /** Lets the device it is opened on in: by a code that was scanned, or typed. */
 export function LetInPage() {
@@ -19,25 +21,30 @@ export function LetInPage() {
   const line = "h-12 w-full rounded-card border border-line-strong bg-sheet px-3 text-lg";
   return (
     <div className="mx-auto max-w-md space-y-4 p-4">
-      <h1 className="text-2xl">Give this device access</h1>
+      <h1 className="text-2xl">{say("letInPage.giveThisDeviceAccess")}</h1>
       {here.data?.desk === true && (
         <Card>
           <p>
-            High Tally runs on this computer; it needs no code. Make codes for phones under{" "}
-            <Link to="/settings" className="underline">
-              Settings
-            </Link>
-            .
+            <Say
+              id="letInPage.highTallyRunsComputer"
+              values={{
+                link: (words) => (
+                  <Link to="/settings" className="underline">
+                    {words}
+                  </Link>
+                ),
+              }}
+            />
           </p>
         </Card>
       )}
       {inside ? (
         <Card>
           <p role="status" className="mb-3 text-lg font-medium text-done">
-            This device has access.
+            {say("letInPage.thisDeviceHasAccess")}
           </p>
           <Link to="/" className={buttonClass("main", true)}>
-            To the hangar
+            {say("letInPage.toTheHangar")}
           </Link>
         </Card>
       ) : (
@@ -50,7 +57,7 @@ export function LetInPage() {
             }}
           >
             <label className="block">
-              <span className="mb-1 block">Code from the computer, under Settings</span>
+              <span className="mb-1 block">{say("letInPage.codeComputerUnderSettings")}</span>
               <input
                 className={`${line} figures tracking-widest uppercase`}
                 value={code}
@@ -60,7 +67,7 @@ export function LetInPage() {
               />
             </label>
             <label className="block">
-              <span className="mb-1 block">Name of this device</span>
+              <span className="mb-1 block">{say("letInPage.nameOfThisDevice")}</span>
               <input
                 className={line}
                 value={name}
@@ -76,7 +83,7 @@ export function LetInPage() {
               className="w-full"
               disabled={letIn.isPending || code.trim() === "" || name.trim() === ""}
             >
-              Get access
+              {say("letInPage.getAccess")}
             </Button>
           </form>
         </Card>

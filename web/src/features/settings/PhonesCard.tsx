@@ -7,40 +7,41 @@ import { Button } from "@/ui/button";
 import { Card, Caution } from "@/ui/card";
 import { Choice } from "@/ui/choice";
 import { Failure, Waiting } from "@/ui/message";
+import { Say, say } from "@/words/generated/settings";
 
 /** Phones and tablets: let in and sent away from the desk; a device sees what it is. */
 export function PhonesCard({ here }: { here: Schemas["Here"] }) {
   const doorway = useDoorway(here.desk);
   if (!here.desk) {
     return (
-      <Card title="This device">
+      <Card title={say("phonesCard.thisDevice")}>
         <p>
           {here.device === ""
-            ? "This device has no access."
-            : `Has access as “${here.device}”. Remove it, or add others, under Settings on the computer High Tally runs on.`}
+            ? say("phonesCard.deviceHasNoAccess")
+            : say("phonesCard.hasAccessRemoveAdd", { device: here.device })}
         </p>
-        <p className="mt-2 text-soft">
-          Over the local network a browser cannot keep pages for later: while offline, do not close
-          or reload the page. What you enter is kept in it and sent once High Tally is online again.
-        </p>
+        <p className="mt-2 text-soft">{say("phonesCard.overLocalNetworkBrowser")}</p>
       </Card>
     );
   }
   if (doorway.data === undefined) {
-    return doorway.isError ? <Failure error={doorway.error} /> : <Waiting what="the devices" />;
+    return doorway.isError ? (
+      <Failure error={doorway.error} />
+    ) : (
+      <Waiting what={say("phonesCard.theDevices")} />
+    );
   }
   return doorway.data.open ? <Open doorway={doorway.data} /> : <Closed />;
 }
 
 function Closed() {
   return (
-    <Card title="Phones and tablets">
-      <p>To use a phone at the bench or the field, stop High Tally and start it with</p>
-      <p className="my-2 rounded-card bg-inset px-3 py-2 font-mono">./high-tally start --lan</p>
-      <p className="text-soft">
-        It tells you what that means, then also answers on the local network. Nobody gets access
-        without a code that you make here.
+    <Card title={say("phonesCard.phonesAndTablets")}>
+      <p>{say("phonesCard.usePhoneBenchField")}</p>
+      <p className="my-2 rounded-card bg-inset px-3 py-2 font-mono">
+        {say("phonesCard.highTallyStartLan")}
       </p>
+      <p className="text-soft">{say("phonesCard.tellsMeansThenAlso")}</p>
     </Card>
   );
 }
@@ -53,16 +54,13 @@ function Open({ doorway }: { doorway: Doorway }) {
   // A code is good once: when somebody came in by it, it is taken off the page.
   const used = make.data !== undefined && known !== before;
   return (
-    <Card title="Phones and tablets">
-      <Caution>
-        What goes over the network is not encrypted. Use a network you trust, and remove a device
-        you have lost.
-      </Caution>
+    <Card title={say("phonesCard.phonesAndTablets")}>
+      <Caution>{say("phonesCard.goesOverNetworkNot")}</Caution>
       <div className="my-4 flex flex-wrap items-end gap-3">
         {doorway.pages.length > 1 && (
           <div className="min-w-72">
             <Choice
-              label="Address of this computer"
+              label={say("phonesCard.addressOfThisComputer")}
               value={page}
               onValue={setPage}
               options={doorway.pages.map((one) => [one, one] as const)}
@@ -78,17 +76,15 @@ function Open({ doorway }: { doorway: Doorway }) {
             make.mutate();
           }}
         >
-          Add a device
+          {say("phonesCard.addADevice")}
         </Button>
       </div>
-      {page === "" && (
-        <p role="alert">This computer is not on a network: connect it, then restart High Tally.</p>
-      )}
+      {page === "" && <p role="alert">{say("phonesCard.computerNotNetworkConnect")}</p>}
       {make.isError && <Failure error={make.error} />}
       {make.data !== undefined && !used && <CodeToScan page={page} code={make.data} />}
       {used && (
         <p role="status" className="font-medium text-done">
-          It has access.
+          {say("phonesCard.itHasAccess")}
         </p>
       )}
       <LetInAlready devices={doorway.devices} />
@@ -109,15 +105,20 @@ function CodeToScan({ page, code }: { page: string; code: Schemas["Code"] }) {
           marginSize={4}
           size={246}
           role="img"
-          title="Code to scan with the phone"
+          title={say("phonesCard.codeScanPhone")}
         />
       </div>
       <div className="max-w-80 space-y-2">
         <p>
-          Scan it with the phone’s camera. Or open <strong>{page}let-in</strong> there and type
+          <Say
+            id="phonesCard.scanPhonesCameraOpen"
+            values={{ page, b: (words) => <strong>{words}</strong> }}
+          />
         </p>
         <p className="figures text-3xl font-semibold tracking-widest">{shown}</p>
-        <p className="text-soft">Valid once, until {timeOfDay(new Date(code.goodUntil))}.</p>
+        <p className="text-soft">
+          {say("phonesCard.validOnceUntil", { timeOfDay: timeOfDay(new Date(code.goodUntil)) })}
+        </p>
       </div>
     </div>
   );
@@ -127,8 +128,8 @@ function LetInAlready({ devices }: { devices: Device[] }) {
   const send = useSendAway();
   return (
     <>
-      <h3 className="mt-5 mb-1 font-semibold">Let in</h3>
-      {devices.length === 0 && <p className="text-soft">Nobody yet.</p>}
+      <h3 className="mt-5 mb-1 font-semibold">{say("phonesCard.letIn")}</h3>
+      {devices.length === 0 && <p className="text-soft">{say("phonesCard.nobodyYet")}</p>}
       <ul className="divide-y divide-line">
         {devices.map((one) => (
           <li
@@ -139,14 +140,17 @@ function LetInAlready({ devices }: { devices: Device[] }) {
             <span>
               <strong>{one.name}</strong>{" "}
               <span className="text-soft">
-                at {one.address}, since {day(one.letInAt)}, until {day(one.until)}
-                {one.lastSeen == null
-                  ? "; not seen since High Tally was started"
-                  : `; last seen ${day(one.lastSeen)}`}
+                {say("phonesCard.atSinceUntil", {
+                  address: one.address,
+                  day: day(one.letInAt),
+                  dayOther: day(one.until),
+                  lastSeen: Boolean(one.lastSeen == null),
+                  dayThird: day(one.lastSeen),
+                })}
               </span>
             </span>
             <Button look="warn" disabled={send.isPending} onClick={() => send.mutate(one.id)}>
-              Remove {one.name}
+              {say("phonesCard.remove", { name: one.name })}
             </Button>
           </li>
         ))}

@@ -14,6 +14,7 @@ import { Button, buttonClass } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Choice } from "@/ui/choice";
 import { Failure } from "@/ui/message";
+import { Say, say } from "@/words/generated/transfer";
 
 type Wish = "bring" | "beside" | "leave";
 
@@ -34,27 +35,20 @@ export function ArchiveCard() {
   });
   if (here.data?.desk === false) {
     return (
-      <Card title="Everything in one file">
-        Save and restore it on the computer High Tally runs on.
+      <Card title={say("archiveCard.everythingInOneFile")}>
+        {say("archiveCard.saveRestoreComputerHigh")}
       </Card>
     );
   }
   return (
     <>
-      <Card title="Everything in one file">
-        <p className="mb-3">
-          All models with their revisions, flights, work orders, checks, tests and ticked entries,
-          as one ZIP file. Keep a copy on another computer: the backups below are next to the data
-          and can be lost with it.
-        </p>
+      <Card title={say("archiveCard.everythingInOneFile")}>
+        <p className="mb-3">{say("archiveCard.allModelsTheirRevisions")}</p>
         <a href="/api/archive" download className={buttonClass("main")}>
-          Save everything as a file
+          {say("archiveCard.saveEverythingFile")}
         </a>
         <label className="mt-4 block">
-          <span className="mb-2 block">
-            Restore models from such a file. It is checked first; nothing in the hangar is ever
-            overwritten.
-          </span>
+          <span className="mb-2 block">{say("archiveCard.restoreModelsSuchFile")}</span>
           <input
             type="file"
             accept=".zip,application/zip"
@@ -70,7 +64,7 @@ export function ArchiveCard() {
       </Card>
       {look.isError && (
         <>
-          <p className="font-medium">{name} was not imported.</p>
+          <p className="font-medium">{say("archiveCard.wasNotImported", { name })}</p>
           <Failure error={look.error} />
         </>
       )}
@@ -99,7 +93,7 @@ interface HeldProps {
 
 const IN_OR_OUT: [Wish, string][] = [
   ["bring", "import"],
-  ["leave", "do not import"],
+  ["leave", say("archiveCard.doNotImport")],
 ];
 
 /** What an archive holds, and what is to become of each model. */
@@ -112,7 +106,7 @@ function Held({ archive, name, models, practice }: HeldProps) {
   const chosen = models.filter((one) => wish(one) !== "leave").map((one) => one.number);
   const beside = models.filter((one) => wish(one) === "beside").map((one) => one.number);
   return (
-    <Card title={`In ${name}`}>
+    <Card title={say("archiveCard.in", { name })}>
       <ul className="divide-y divide-line">
         {models.map((one) => (
           <li
@@ -124,18 +118,20 @@ function Held({ archive, name, models, practice }: HeldProps) {
               <strong>{one.name}</strong>: {one.revisions}{" "}
               {one.revisions === 1 ? "revision" : "revisions"}, {one.flights}{" "}
               {one.flights === 1 ? "flight" : "flights"}.
-              {one.here && <span className="text-soft"> Already in the hangar.</span>}
+              {one.here && (
+                <span className="text-soft">{say("archiveCard.alreadyInTheHangar")}</span>
+              )}
             </p>
             <div className="w-72">
               <Choice
-                label={`What to do with ${one.name}`}
+                label={say("archiveCard.whatToDoWith", { name: one.name })}
                 value={wish(one)}
                 onValue={(picked) => setWishes({ ...wishes, [one.number]: picked })}
                 options={
                   one.here
                     ? [
-                        ["leave", "keep the one here"],
-                        ["beside", "import beside the one that is here"],
+                        ["leave", say("archiveCard.keepTheOneHere")],
+                        ["beside", say("archiveCard.importBesideOneHere")],
                       ]
                     : IN_OR_OUT
                 }
@@ -146,12 +142,14 @@ function Held({ archive, name, models, practice }: HeldProps) {
         {practice > 0 && (
           <li className="flex flex-wrap items-end justify-between gap-3 py-2">
             <p>
-              <strong>Trim school</strong>: {practice} {practice === 1 ? "practice" : "practices"}{" "}
-              with a model of its own.
+              <Say
+                id="archiveCard.trimSchool"
+                values={{ b: (words) => <strong>{words}</strong>, practice }}
+              />
             </p>
             <div className="w-72">
               <Choice
-                label="What to do with the practice"
+                label={say("archiveCard.doPractice")}
                 value={practised}
                 onValue={setPractised}
                 options={IN_OR_OUT}
@@ -168,13 +166,14 @@ function Held({ archive, name, models, practice }: HeldProps) {
           disabled={bring.isPending || (chosen.length === 0 && !withPractice)}
           onClick={() => bring.mutate({ archive, chosen, beside, practice: withPractice })}
         >
-          Bring {chosen.length === 1 ? "one model" : `${chosen.length} models`}
-          {withPractice && " and the practice"} back
+          {say("archiveCard.bring", { chosen: chosen.length, withPractice: Boolean(withPractice) })}
         </Button>
       ) : (
         <div role="status" className="mt-3">
-          {withPractice && <p>The practice is in the trim school.</p>}
-          {bring.data.length > 0 && <p className="font-medium">In the hangar now:</p>}
+          {withPractice && <p>{say("archiveCard.practiceTrimSchool")}</p>}
+          {bring.data.length > 0 && (
+            <p className="font-medium">{say("archiveCard.inTheHangarNow")}</p>
+          )}
           <ul className="list-disc pl-5">
             {bring.data.map((one) => (
               <li key={one.id}>
@@ -194,13 +193,10 @@ function Held({ archive, name, models, practice }: HeldProps) {
 function Backups({ onOpen }: { onOpen: (name: string) => void }) {
   const backups = useBackups();
   return (
-    <Card title="Automatic backups">
-      <p className="mb-2 text-soft">
-        Once a day, the last seven; and whenever a newer High Tally changes the data format. In the
-        folder “backups” next to the data.
-      </p>
+    <Card title={say("archiveCard.automaticBackups")}>
+      <p className="mb-2 text-soft">{say("archiveCard.onceDayLastSeven")}</p>
       {backups.isError && <Failure error={backups.error} />}
-      {backups.data?.length === 0 && <p>None yet.</p>}
+      {backups.data?.length === 0 && <p>{say("archiveCard.noneYet")}</p>}
       <ul className="divide-y divide-line">
         {backups.data?.map((one) => (
           <li
@@ -209,7 +205,9 @@ function Backups({ onOpen }: { onOpen: (name: string) => void }) {
             data-backup={one.name}
           >
             <span className="figures">
-              {one.name.startsWith("daily-") ? "Day of " : "Before an upgrade, "}
+              {one.name.startsWith("daily-")
+                ? `${say("archiveCard.dayOf")} `
+                : `${say("archiveCard.beforeAnUpgrade")} `}
               {day(one.writtenAt)}
             </span>
             <span className="flex gap-2">
@@ -218,10 +216,10 @@ function Backups({ onOpen }: { onOpen: (name: string) => void }) {
                 download
                 className={`${buttonClass("plain")} !min-h-8 text-sm`}
               >
-                Save it
+                {say("archiveCard.saveIt")}
               </a>
               <Button className="!min-h-8 text-sm" onClick={() => onOpen(one.name)}>
-                Open it
+                {say("archiveCard.openIt")}
               </Button>
             </span>
           </li>

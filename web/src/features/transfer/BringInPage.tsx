@@ -7,6 +7,7 @@ import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Failure } from "@/ui/message";
 import { ArchiveCard } from "./ArchiveCard";
+import { say } from "@/words/generated/transfer";
 
 /** Reads a setup file, shows what is in it, and adds it as a new model if the pilot wants it. */
 export function BringInPage() {
@@ -22,13 +23,10 @@ export function BringInPage() {
   const setup = read.data;
   return (
     <div className="mx-auto max-w-3xl space-y-4 p-4 sm:p-6">
-      <h1 className="text-2xl">Files: import, export, restore</h1>
-      <Card title="A setup file">
+      <h1 className="text-2xl">{say("bringInPage.filesImportExportRestore")}</h1>
+      <Card title={say("bringInPage.aSetupFile")}>
         <label className="block">
-          <span className="mb-2 block">
-            A setup saved by High Tally, as JSON or YAML. It is read and checked first; nothing is
-            stored until you confirm.
-          </span>
+          <span className="mb-2 block">{say("bringInPage.setupSavedHighTally")}</span>
           <input
             type="file"
             accept=".json,.yaml,.yml,application/json"
@@ -44,7 +42,7 @@ export function BringInPage() {
       </Card>
       {read.isError && (
         <>
-          <p className="font-medium">{name} was not imported.</p>
+          <p className="font-medium">{say("bringInPage.wasNotImported", { name })}</p>
           <Failure error={read.error} />
         </>
       )}
@@ -54,8 +52,11 @@ export function BringInPage() {
             <Silhouette setup={setup} />
             <div className="space-y-3">
               <p>
-                {setup.channels.length} channels, {setup.servos.length} servos,{" "}
-                {setup.surfaces.length} surfaces.
+                {say("bringInPage.channelsServosSurfaces", {
+                  channels: setup.channels.length,
+                  servos: setup.servos.length,
+                  surfaces: setup.surfaces.length,
+                })}
               </p>
               <p className="text-soft">{setup.notes}</p>
               {add.isError && <Failure error={add.error} />}
@@ -64,12 +65,12 @@ export function BringInPage() {
                 disabled={add.isPending}
                 onClick={() =>
                   add.mutate(
-                    { reason: `Imported from ${name}`.slice(0, 300), setup },
+                    { reason: say("bringInPage.importedFrom", { name }).slice(0, 300), setup },
                     { onSuccess: ({ id }) => void navigate(`/models/${id}/rig`) },
                   )
                 }
               >
-                Add as a new model
+                {say("bringInPage.addNewModel")}
               </Button>
             </div>
           </div>
