@@ -1,3 +1,4 @@
+import { languageHeaders, marked } from "@/words/language";
 import { preference } from "./preference";
 import { say } from "@/words/generated/domain";
 
@@ -19,7 +20,7 @@ const FINEST = 4;
 
 const inches = () => lengthUnit.now() === "in";
 /** With the reader's decimal mark, and the minus sign in place of a hyphen. */
-const marked = (text: string) => {
+const withMark = (text: string) => {
   const signed = text.replace("-", "−");
   return decimalMark.now() === "comma" ? signed.replace(".", ",") : signed;
 };
@@ -31,7 +32,7 @@ const DAY = new Intl.DateTimeFormat(LANGUAGE, { day: "numeric", month: "long", y
 const TIME = new Intl.DateTimeFormat(LANGUAGE, { hour: "2-digit", minute: "2-digit" });
 
 /** `5 September 2026`, as the core writes it. */
-export const day = (iso: string) => DAY.format(new Date(iso));
+export const day = (iso: string) => marked(DAY.format(new Date(iso)));
 
 /** `08:34`. */
 export const timeOfDay = (at: Date) => TIME.format(at);
@@ -45,6 +46,7 @@ export const many = (count: number) => String(count).replace(THOUSANDS, "\u202f"
 export const readerHeaders = (): Record<string, string> => ({
   "Length-Unit": lengthUnit.now(),
   "Decimal-Mark": decimalMark.now(),
+  ...languageHeaders(),
 });
 
 /** The sign of the unit of lengths. */
@@ -54,7 +56,7 @@ export const lengthSign = () => lengthUnit.now();
 export const inLength = (mm: number) => (inches() ? mm / INCH_MM : mm);
 
 /** A figure with a fixed number of places. */
-export const figure = (value: number, places: number) => marked(value.toFixed(places));
+export const figure = (value: number, places: number) => withMark(value.toFixed(places));
 
 /** A length without its unit, as fine as so many places of a millimetre. */
 export const lengthFigure = (mm: number, places: number) =>
@@ -64,7 +66,7 @@ export const lengthFigure = (mm: number, places: number) =>
 export const length = (mm: number, places: number) => `${lengthFigure(mm, places)} ${lengthSign()}`;
 
 /** A figure as it was entered: no digit that says nothing. */
-export const written = (value: number) => marked(String(Number(value.toFixed(FINEST))));
+export const written = (value: number) => withMark(String(Number(value.toFixed(FINEST))));
 
 /** A length as it was entered, without its unit. */
 export const lengthWritten = (mm: number) => written(inLength(mm));

@@ -1,5 +1,6 @@
 import type { Schemas } from "@/api/client";
 import { figure, length, lengthSign, lengthWritten, typed, typedLength, written } from "./reader";
+import { say } from "@/words/generated/domain";
 
 export type Unit = Schemas["Field"]["unit"];
 
@@ -14,7 +15,7 @@ const SIGNS: Record<Unit, string> = {
   GRAMS: "g",
   VOLTS: "V",
   NEWTON_CENTIMETRES: "N·cm",
-  CLICKS: "clicks",
+  CLICKS: say("units.clicks"),
   MILLIMETRES_PER_MILLIMETRE: "mm/mm",
   DEGREES_PER_MICROSECOND: "°/µs",
 };

@@ -9,7 +9,24 @@ export type ControlKey = "roll" | "pitch" | "yaw";
 export const keyOf = (control: Control) => control.toLowerCase() as ControlKey;
 export const CONTROL_KEYS: readonly ControlKey[] = ["roll", "pitch", "yaw"];
 
-export const controlName = (key: ControlKey) => `${key.charAt(0).toUpperCase()}${key.slice(1)}`;
+/** What each control is called within a sentence. */
+export const CONTROL_WORDS: Record<ControlKey, string> = {
+  roll: say("words.roll"),
+  pitch: say("words.pitch"),
+  yaw: say("words.yaw"),
+};
+
+const CONTROL_NAMES: Record<ControlKey, string> = {
+  roll: say("words.rollName"),
+  pitch: say("words.pitchName"),
+  yaw: say("words.yawName"),
+};
+
+export const controlName = (key: ControlKey) => CONTROL_NAMES[key];
+
+/** A name within a sentence: small where it begins large, as it is where its second letter is large too. */
+export const within = (name: string) =>
+  /^.[A-Z-]/.test(name) ? name : `${name.charAt(0).toLowerCase()}${name.slice(1)}`;
 
 /** A figure without its sign, which words beside it carry, with a fixed number of places. */
 export const size = (value: number, places: number) => figure(Math.abs(value), places);
@@ -30,8 +47,19 @@ export const clock = (seconds: number) =>
 /** Which way plus points: sideways or not, or the surface that knows it. */
 export type Way = boolean | { sideways: boolean; role: string };
 
-/** The words for plus and minus: up and down, right and left, or aft and forward. */
-export function wayWords(way: Way): readonly [plus: string, minus: string] {
+type Direction = "up" | "down" | "right" | "left" | "aft" | "forward";
+
+/** Each direction's word and arrow. */
+const DIRECTIONS: Record<Direction, readonly [word: string, arrow: string]> = {
+  up: [say("words.up"), "▲"],
+  down: [say("words.down"), "▼"],
+  right: [say("words.right"), "▶"],
+  left: [say("words.left"), "◀"],
+  aft: [say("words.aft"), "▼"],
+  forward: [say("words.forward"), "▲"],
+};
+
+function directions(way: Way): readonly [plus: Direction, minus: Direction] {
   if (typeof way !== "boolean" && way.role === "SWINGING_WING") {
     return ["aft", "forward"];
   }
@@ -39,18 +67,17 @@ export function wayWords(way: Way): readonly [plus: string, minus: string] {
   return sideways ? ["right", "left"] : ["up", "down"];
 }
 
-const ARROWS: Record<string, string> = {
-  up: "▲",
-  down: "▼",
-  right: "▶",
-  left: "◀",
-  aft: "▼",
-  forward: "▲",
-};
+/** The words for plus and minus: up and down, right and left, or aft and forward. */
+export function wayWords(way: Way): readonly [plus: string, minus: string] {
+  const [plus, minus] = directions(way);
+  return [DIRECTIONS[plus][0], DIRECTIONS[minus][0]];
+}
 
-export const directionWord = (way: Way, value: number) => wayWords(way)[value > 0 ? 0 : 1];
+const directionOf = (way: Way, value: number) => DIRECTIONS[directions(way)[value > 0 ? 0 : 1]];
 
-const arrow = (way: Way, value: number) => ARROWS[directionWord(way, value)];
+export const directionWord = (way: Way, value: number) => directionOf(way, value)[0];
+
+const arrow = (way: Way, value: number) => directionOf(way, value)[1];
 
 /** `▲ 12.4 mm`, or `0.0 mm` where nothing shows. */
 export function travel(mm: number, way: Way): string {
@@ -60,7 +87,9 @@ export function travel(mm: number, way: Way): string {
 
 /** `12.4 mm up`, for screen readers and sentences. */
 export function travelWords(mm: number, way: Way): string {
-  return isNothing(mm, 1) ? "neutral" : `${length(Math.abs(mm), 1)} ${directionWord(way, mm)}`;
+  return isNothing(mm, 1)
+    ? say("words.neutral")
+    : `${length(Math.abs(mm), 1)} ${directionWord(way, mm)}`;
 }
 
 /** A signed figure with a true minus and a fixed number of places: `+3.2`, `−0.4`, `0.0`. */
@@ -85,7 +114,7 @@ export function signedLength(mm: number, places: number): string {
 
 /** Which way clicks point: the words the core has for them. */
 const CLICK_WAYS: Record<ControlKey, readonly [plus: string, minus: string]> = {
-  roll: ["right", "left"],
+  roll: [DIRECTIONS.right[0], DIRECTIONS.left[0]],
   pitch: [say("words.noseUp"), say("words.noseDown")],
   yaw: [say("words.noseRight"), say("words.noseLeft")],
 };
@@ -97,8 +126,7 @@ export function clickWords(key: ControlKey, clicks: number): string {
   }
   const [plus, minus] = CLICK_WAYS[key];
   const way = clicks > 0 ? plus : minus;
-  const many = size(clicks, 0);
-  return `${many} ${many === "1" ? "click" : "clicks"} ${way}`;
+  return say("words.clicks", { many: Math.abs(Math.round(clicks)), way });
 }
 
 /** The axis of a stick, from its minus end to its plus end. */

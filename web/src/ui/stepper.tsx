@@ -22,7 +22,7 @@ export function Stepper({
   min,
   max,
   large = false,
-  unit = "clicks",
+  unit = say("stepper.clicks"),
   onValue,
 }: Props) {
   const [typing, setTyping] = useState<string | null>(null);

@@ -1,5 +1,6 @@
 import IntlMessageFormat from "intl-messageformat";
-import { Children, isValidElement, type ReactNode } from "react";
+import { Children, type ReactNode } from "react";
+import { LANGUAGE, marked, markedAround } from "./language";
 
 /** What may stand in a place of a message. */
 export type Filling = ReactNode;
@@ -11,14 +12,6 @@ type Message = ConstructorParameters<typeof IntlMessageFormat>[0];
 
 type Filled<P> = keyof P extends never ? [] : [places: { [K in keyof P]: P[K] }];
 type Plain<P> = { [K in keyof P]: P[K] extends Filling ? string | number | P[K] : P[K] };
-
-/** The language of the catalogue. */
-const LANGUAGE = "en";
-
-/** Every message is marked where this is set: what then stands unmarked on a page is in no catalogue. */
-export const MARKS = ["⟦", "⟧"] as const;
-const marks = typeof localStorage !== "undefined" && localStorage.getItem("marked-words") === "yes";
-const marked = (words: string) => (marks ? `${MARKS[0]}${words}${MARKS[1]}` : words);
 
 /** The words of one area of the page: each message by its key, with its places filled. */
 export function sayer<P extends object>(messages: Record<keyof P & string, unknown>) {
@@ -39,9 +32,7 @@ export function sayer<P extends object>(messages: Record<keyof P & string, unkno
   function Say<K extends keyof P & string>({ id, values }: { id: K; values: P[K] }): ReactNode {
     const parts: unknown = format(id).format(values as never);
     const list = (Array.isArray(parts) ? parts : [parts]) as ReactNode[];
-    return Children.toArray(
-      marks ? [MARKS[0], ...list, MARKS[1]] : list.filter((one) => isValidElement(one) || one),
-    );
+    return Children.toArray(markedAround(list));
   }
   return { say, Say };
 }

@@ -33,7 +33,7 @@ const worth = {
   leftClicks: -0.4,
   stepClicks: 3.8,
   worth: true,
-  words: "Pitch: 8 clicks nose down go into the rods.",
+  words: "Pitch: 8 clicks nose down go into the pushrods.",
 };
 const PLAN = {
   reference: "flight",

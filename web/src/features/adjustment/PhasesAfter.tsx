@@ -1,6 +1,13 @@
 import { figure } from "@/domain/reader";
 import type { Plan } from "@/api/queries";
-import { CONTROL_KEYS, clickWords, controlName, isNothing, travelWords } from "@/domain/words";
+import {
+  within,
+  CONTROL_KEYS,
+  clickWords,
+  controlName,
+  isNothing,
+  travelWords,
+} from "@/domain/words";
 import { useModel } from "@/features/model/model";
 import { Card } from "@/ui/card";
 import { say } from "@/words/generated/adjustment";
@@ -51,8 +58,7 @@ export function PhasesAfter({ plan }: { plan: Plan }) {
                     : phase.errors
                         .filter((one) => !isNothing(one.mm, 1))
                         .map(
-                          (one) =>
-                            `${one.name.toLowerCase()} ${travelWords(one.mm, wayOf(one.surface))}`,
+                          (one) => `${within(one.name)} ${travelWords(one.mm, wayOf(one.surface))}`,
                         )
                         .join(", ")}
                 </td>

@@ -1,6 +1,6 @@
 import { useState } from "react";
 import { useBeginPlanned, usePlan, type PlanWish, type RodPlan, type Story } from "@/api/story";
-import { controlName, keyOf, type Control } from "@/domain/words";
+import { within, controlName, keyOf, type Control } from "@/domain/words";
 import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
@@ -144,7 +144,7 @@ function WorthCard({ found, story, wish, onWish }: WorthProps) {
               )}
               {(verdict?.worth === true || left) && (
                 <Check
-                  label={say("planView.leaveInTheTransmitter", { name: name.toLowerCase() })}
+                  label={say("planView.leaveInTheTransmitter", { name: within(name) })}
                   checked={left}
                   onChecked={(on) =>
                     onWish({

@@ -60,7 +60,7 @@ export function TurnDrawing({ rod, way }: Props) {
           )}
         </g>
         <text x={180} y={62} fontSize={14} textAnchor="middle" fill="var(--soft)">
-          {out ? "longer" : "shorter"}
+          {out ? say("turnDrawing.longer") : say("turnDrawing.shorter")}
         </text>
         <Edge plus={moves > 0} />
         <text x={180} y={136} fontSize={14} textAnchor="middle" fill="var(--soft)">

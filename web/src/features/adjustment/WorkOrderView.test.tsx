@@ -116,7 +116,7 @@ describe("a step of the work", () => {
       toleranceMm: 0.5,
       agree: false,
       tells: false,
-      explanations: ["Look at the direction first."],
+      explanations: ["Check the direction first."],
     };
     const gauge = { surface, mm: -1.4, choice: "OPEN" as const };
     const disagreeing = {
@@ -125,7 +125,7 @@ describe("a step of the work", () => {
       bars: order.plan.steps.map((_, i) => (i === zero ? "Settle that first." : "")),
     };
     show(<WorkOrderView open={disagreeing} />);
-    expect(screen.getByText("Look at the direction first.")).toBeInTheDocument();
+    expect(screen.getByText("Check the direction first.")).toBeInTheDocument();
     expect(screen.getByRole("button", { name: "Next" })).toBeDisabled();
     await userEvent.click(screen.getByRole("button", { name: /go by the mark/ }));
     await waitFor(() =>

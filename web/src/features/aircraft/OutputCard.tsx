@@ -99,8 +99,8 @@ export function OutputCard({ surface, channel }: Props) {
           path={["channels", channel, "reversed"]}
           label={say("outputCard.direction")}
           options={[
-            [false, "normal"],
-            [true, "reversed"],
+            [false, say("outputCard.normal")],
+            [true, say("outputCard.reversed")],
           ]}
         />
         {draft.present.surfaces.some((one) => one.id === carried.carries) && (

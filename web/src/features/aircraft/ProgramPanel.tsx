@@ -1,7 +1,15 @@
 import { CurvePlot } from "@/features/bench/CurvePlot";
 import { useSurfaceHere, type SurfaceHere } from "@/api/program";
 import { useBench } from "@/features/bench/store";
-import { controlName, keyOf, travelWords, type Control, type Way, sizeOf } from "@/domain/words";
+import {
+  within,
+  controlName,
+  keyOf,
+  travelWords,
+  type Control,
+  type Way,
+  sizeOf,
+} from "@/domain/words";
 import { Card } from "@/ui/card";
 import { behind } from "@/features/model/chain";
 import { DraftChoice, DraftNumber } from "@/features/model/fields";
@@ -10,9 +18,9 @@ import { OutputCard } from "./OutputCard";
 import { say } from "@/words/generated/aircraft";
 
 const SHAPES = [
-  ["CUBIC", "cubic"],
-  ["SQUARE", "square"],
-  ["EXPONENTIAL", "exponential"],
+  ["CUBIC", say("programPanel.cubic")],
+  ["SQUARE", say("programPanel.square")],
+  ["EXPONENTIAL", say("programPanel.exponential")],
 ] as const;
 
 /** What the transmitter does for the selected surface: rate, expo, endpoints, sub-trim. */
@@ -45,7 +53,7 @@ export function ProgramPanel({ index }: { index: number }) {
           key={lever.input}
           title={say("programPanel.atThe", {
             lever: lever.name,
-            surface: surface.name.toLowerCase(),
+            surface: within(surface.name),
           })}
         >
           <p
@@ -97,7 +105,7 @@ function Feel({ one, surface, name, way, phase }: FeelProps) {
     <Card
       title={say("programPanel.atTheOr", {
         controlName: controlName(key),
-        name: name.toLowerCase(),
+        name: within(name),
       })}
       aside={
         <p

@@ -4,7 +4,7 @@ import { Circle, Download, FolderOpen, Play, Square } from "lucide-react";
 import { useState } from "react";
 import { answered, api, type Schemas } from "@/api/client";
 import { useRevision, useRevisions, type Setup } from "@/api/queries";
-import { signedLength } from "@/domain/words";
+import { within, signedLength } from "@/domain/words";
 import { useModel } from "@/features/model/model";
 import { PhaseNote } from "@/features/bench/PhaseNote";
 import { Button } from "@/ui/button";
@@ -203,7 +203,7 @@ function Differences({ compared, number, cursor }: DifferencesProps) {
             xLabel={say("scenesPage.secondsMarkedWhereThey")}
             yLabel={say("scenesPage.atThe", {
               lengthSign: lengthSign(),
-              marked: marked.name.toLowerCase(),
+              marked: within(marked.name),
             })}
             marks={marked.stretches.map((one) => ({ from: one.fromSeconds, to: one.toSeconds }))}
             at={cursor === undefined ? undefined : { x: cursor }}

@@ -18,8 +18,8 @@ import { PathDrawing } from "./PathDrawing";
 import { say } from "@/words/generated/coach";
 
 const STATES = {
-  OPEN: ["open", "text-soft"],
-  STANDS: ["done", "text-done"],
+  OPEN: [say("coachPage.open"), "text-soft"],
+  STANDS: [say("coachPage.done"), "text-done"],
   CHANGE: [say("coachPage.notShould"), "text-grounded"],
   VOID: [say("coachPage.flyAgain"), "text-grounded"],
   SKIPPED: [say("coachPage.leftOut"), "text-soft"],

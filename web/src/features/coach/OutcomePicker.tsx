@@ -7,9 +7,9 @@ type Seen = TestResult["seen"][number];
 type Turn = Seen["turn"];
 
 const STRENGTHS = [
-  [1, "slight"],
-  [2, "clear"],
-  [3, "strong"],
+  [1, say("outcomePicker.slight")],
+  [2, say("outcomePicker.clear")],
+  [3, say("outcomePicker.strong")],
 ] as const;
 const TURNS: Record<Turn, string> = {
   BOTH: say("outcomePicker.whatItDid"),

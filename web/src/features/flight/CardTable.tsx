@@ -16,11 +16,11 @@ type Reading = FlightReport["phases"][number];
 type Unit = Schemas["ShownAsked"]["unit"];
 
 const UNITS = [
-  ["CLICKS", "clicks"],
-  ["PERCENT", "percent"],
-  ["MICROSECONDS", "microseconds"],
+  ["CLICKS", say("cardTable.clicks")],
+  ["PERCENT", say("cardTable.percent")],
+  ["MICROSECONDS", say("cardTable.microseconds")],
 ] as const;
-const UNIT_WORDS = { CLICKS: "clicks", PERCENT: "%", MICROSECONDS: "µs" } as const;
+const UNIT_WORDS = { CLICKS: say("cardTable.clicks"), PERCENT: "%", MICROSECONDS: "µs" } as const;
 
 interface Props {
   form: UseFormReturn<FlightReport>;

@@ -32,7 +32,7 @@ import { ChoiceRow, LengthRow, TextRow } from "./rows";
 import { checkedToday, isSeen, NOTHING_SEEN, SeenCards, type Seen } from "./SeenCards";
 import { Followed } from "./FlightActions";
 import { SimulatedFlight } from "./SimulatedFlight";
-import { AIRS, WINDS, flightSchema } from "./schema";
+import { AIRS, AIR_WORDS, WINDS, WIND_WORDS, flightSchema } from "./schema";
 import { say } from "@/words/generated/flight";
 
 /** Notes a flight, or corrects one; made for a phone and a thumb. */
@@ -234,14 +234,14 @@ function Entry(props: EntryProps) {
             control={control}
             name="wind"
             label={say("flightEntryPage.wind")}
-            options={WINDS}
+            options={WINDS.map((one) => [one, WIND_WORDS[one]] as const)}
             error={errors.wind?.message}
           />
           <ChoiceRow
             control={control}
             name="air"
             label={say("flightEntryPage.air")}
-            options={AIRS}
+            options={AIRS.map((one) => [one, AIR_WORDS[one]] as const)}
             error={errors.air?.message}
           />
           <TextRow

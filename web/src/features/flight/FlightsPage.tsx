@@ -14,6 +14,7 @@ import { FlightActions } from "./FlightActions";
 import { SettlingCard } from "./SettlingCard";
 import { Failure, Waiting } from "@/ui/message";
 import { More } from "@/ui/more";
+import { AIR_WORDS, WIND_WORDS } from "./schema";
 import { say } from "@/words/generated/flight";
 
 /** The flight log of a model, newest first. */
@@ -140,8 +141,8 @@ function FlightCard({ flight, changed, onDeleted }: FlightCardProps) {
       )}
       <p className="text-sm text-soft">
         {say("flightsPage.windAir", {
-          wind: report.wind.toLowerCase(),
-          air: report.air.toLowerCase(),
+          wind: WIND_WORDS[report.wind],
+          air: AIR_WORDS[report.air],
           field: report.field !== "" && `, ${report.field}`,
           battery: report.battery !== "" && `, ${report.battery}`,
           balance: report.cgMm !== null,
@@ -174,7 +175,12 @@ function FlightCard({ flight, changed, onDeleted }: FlightCardProps) {
   );
 }
 
-const STRENGTHS = ["", "slight", "clear", "strong"];
+const STRENGTHS = [
+  "",
+  say("flightsPage.slight"),
+  say("flightsPage.clear"),
+  say("flightsPage.strong"),
+];
 
 /** What a flight showed of trim tests, in the coach's own words. */
 function Shown({ results }: { results: Flight["seen"]["results"] }) {

@@ -3,7 +3,7 @@ import { useState } from "react";
 import { useWatch, type UseFormReturn } from "react-hook-form";
 import type { Schemas } from "@/api/client";
 import type { FlightReport } from "@/api/queries";
-import { CONTROL_KEYS, clickWords, controlName } from "@/domain/words";
+import { CONTROL_KEYS, CONTROL_WORDS, clickWords, controlName, keyOf } from "@/domain/words";
 import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
@@ -117,7 +117,7 @@ export function PhaseTrims({ form, range, asks, standingIn }: Props) {
         {ask !== undefined && ask.common.length > 0 && (
           <p className="text-sm text-soft">
             {say("phaseTrims.sharedTrimEnteredIn", {
-              common: ask.common.map((one) => one.toLowerCase()).join(" and "),
+              common: ask.common.map((one) => CONTROL_WORDS[keyOf(one)]).join(", "),
               base: base?.name,
             })}
           </p>

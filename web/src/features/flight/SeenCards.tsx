@@ -74,7 +74,10 @@ export function SeenCards({ coach, seen, onSeen, unjudged }: Props) {
           label={say("seenCards.addAnotherTest")}
           value=""
           onValue={setMore}
-          options={[["", "none"], ...others.map((one) => [keyOf(one.test), one.name] as const)]}
+          options={[
+            ["", say("seenCards.none")],
+            ...others.map((one) => [keyOf(one.test), one.name] as const),
+          ]}
         />
       )}
       {unjudged && (

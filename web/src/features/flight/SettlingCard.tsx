@@ -12,7 +12,7 @@ import { say } from "@/words/generated/flight";
 type Point = TrimSeries["points"][number];
 
 const STATES = {
-  SETTLED: ["settled", "text-done"],
+  SETTLED: [say("settlingCard.settled"), "text-done"],
   NOT_YET: [say("settlingCard.notYet"), "text-soft"],
   DRIFTING: ["drifting", "text-grounded"],
   OPPOSITE: [say("settlingCard.theWrongWayRound"), "text-grounded"],

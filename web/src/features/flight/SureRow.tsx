@@ -3,8 +3,8 @@ import { Button } from "@/ui/button";
 import { say } from "@/words/generated/flight";
 
 const SURE = [
-  ["SURE", "sure"],
-  ["FAIRLY", "fairly"],
+  ["SURE", say("sureRow.sure")],
+  ["FAIRLY", say("sureRow.fairly")],
   ["NOT", say("sureRow.notSure")],
 ] as const;
 

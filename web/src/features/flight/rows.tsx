@@ -72,7 +72,7 @@ interface ChoiceProps {
   control: Control<FlightReport>;
   name: "wind" | "air";
   label: string;
-  options: readonly string[];
+  options: readonly (readonly [value: string, words: string])[];
   error?: string | undefined;
 }
 
@@ -92,13 +92,13 @@ export function ChoiceRow({ control, name, label, options, error }: ChoiceProps)
             onValueChange={(value) => value !== "" && field.onChange(value)}
             className="grid auto-cols-fr grid-flow-col overflow-hidden rounded-card border border-line-strong"
           >
-            {options.map((option) => (
+            {options.map(([option, words]) => (
               <ToggleGroup.Item
                 key={option}
                 value={option}
                 className="h-12 border-l border-line-strong capitalize first:border-l-0 data-[state=on]:bg-brand data-[state=on]:font-semibold data-[state=on]:text-on-brand"
               >
-                {option.toLowerCase()}
+                {words}
               </ToggleGroup.Item>
             ))}
           </ToggleGroup.Root>

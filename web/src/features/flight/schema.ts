@@ -7,8 +7,21 @@ import { numberIn, textIn } from "@/ui/range";
 import { say } from "@/words/generated/flight";
 
 export const WINDS = ["CALM", "LIGHT", "FRESH", "STRONG"] as const;
+
+export const WIND_WORDS: Record<(typeof WINDS)[number], string> = {
+  CALM: say("schema.calm"),
+  LIGHT: say("schema.light"),
+  FRESH: say("schema.fresh"),
+  STRONG: say("schema.strong"),
+};
 export const SURES = ["SURE", "FAIRLY", "NOT"] as const;
 export const AIRS = ["SMOOTH", "BUMPY", "ROUGH"] as const;
+
+export const AIR_WORDS: Record<(typeof AIRS)[number], string> = {
+  SMOOTH: say("schema.smooth"),
+  BUMPY: say("schema.bumpy"),
+  ROUGH: say("schema.rough"),
+};
 
 /** The form's rules, from the core's own ranges. */
 export function flightSchema(fields: Field[], trimRange: number) {

@@ -8,15 +8,15 @@ export type PhaseRole = Setup["phases"][number]["role"];
 
 /** What a surface is for. */
 export const SURFACE_ROLES = [
-  ["AILERON", "aileron"],
-  ["FLAP", "flap"],
-  ["FLAPERON", "flaperon"],
-  ["ELEVON", "elevon"],
-  ["ELEVATOR", "elevator"],
-  ["RUDDER", "rudder"],
-  ["V_TAIL", "V-tail"],
-  ["CANARD", "canard"],
-  ["SPOILER", "spoiler"],
+  ["AILERON", say("roles.aileron")],
+  ["FLAP", say("roles.flap")],
+  ["FLAPERON", say("roles.flaperon")],
+  ["ELEVON", say("roles.elevon")],
+  ["ELEVATOR", say("roles.elevator")],
+  ["RUDDER", say("roles.rudder")],
+  ["V_TAIL", say("roles.vTail")],
+  ["CANARD", say("roles.canard")],
+  ["SPOILER", say("roles.spoiler")],
   ["WHEEL", say("roles.steeredWheel")],
   ["NOZZLE", say("roles.nozzleOrVane")],
   ["SWINGING_WING", say("roles.swingingWing")],
@@ -25,11 +25,11 @@ export const SURFACE_ROLES = [
 
 /** What a panel is. */
 export const PANEL_ROLES = [
-  ["WING", "wing"],
-  ["TAIL", "tailplane"],
-  ["FIN", "fin"],
-  ["V_TAIL", "V-tail"],
-  ["CANARD", "canard"],
+  ["WING", say("roles.wing")],
+  ["TAIL", say("roles.tailplane")],
+  ["FIN", say("roles.fin")],
+  ["V_TAIL", say("roles.vTail")],
+  ["CANARD", say("roles.canard")],
   ["CARRIER", say("roles.legOrVaneMount")],
   ["OTHER", say("roles.somethingElse")],
 ] as const satisfies readonly (readonly [PanelRole, string])[];
@@ -38,7 +38,7 @@ export const PANEL_ROLES = [
 /** What the nose was seen to do when a phase came on. */
 export const NOSES = [
   ["NOT_FLOWN", say("roles.notNoted")],
-  ["LEVEL", "level"],
+  ["LEVEL", say("roles.level")],
   ["UP_A_LITTLE", say("roles.upALittle")],
   ["UP_CLEARLY", say("roles.upClearly")],
   ["UP_STRONGLY", say("roles.upStrongly")],
@@ -48,12 +48,12 @@ export const NOSES = [
 ] as const satisfies readonly (readonly [Setup["phases"][number]["nose"], string])[];
 
 export const PHASE_ROLES = [
-  ["LAUNCH", "launch"],
-  ["CRUISE", "cruise"],
-  ["THERMAL", "thermal"],
-  ["SPEED", "speed"],
-  ["LANDING", "landing"],
+  ["LAUNCH", say("roles.launch")],
+  ["CRUISE", say("roles.cruise")],
+  ["THERMAL", say("roles.thermal")],
+  ["SPEED", say("roles.speed")],
+  ["LANDING", say("roles.landing")],
   ["GROUND", say("roles.onTheGround")],
-  ["REVERSE", "backwards"],
+  ["REVERSE", say("roles.backwards")],
   ["OTHER", say("roles.somethingElse")],
 ] as const satisfies readonly (readonly [PhaseRole, string])[];

@@ -1,8 +1,8 @@
-import { figure, inLength, lengthSign } from "@/domain/reader";
+import { inLength, lengthSign } from "@/domain/reader";
 import { useState } from "react";
-import { useComplaints, useConvertFeel, useFeelAdvice, useFeelLines } from "@/api/program";
-import { useHangar, useStanding } from "@/api/queries";
+import { useComplaints, useFeelAdvice, useFeelLines } from "@/api/program";
 import {
+  within,
   CONTROL_KEYS,
   STICK_ENDS,
   controlName,
@@ -20,18 +20,13 @@ import { Chart } from "@/ui/chart";
 import { Failure, Outdated, Waiting } from "@/ui/message";
 import { BenchBeside } from "@/features/bench/BenchBeside";
 import { Became } from "./Became";
+import { Convert, Copies, SHAPES } from "./FeelCopies";
 import { UnitChoice } from "./MovementField";
 import { RateRow } from "./RateRow";
 import { FeelSetsCard } from "./FeelSetsCard";
 import { Term } from "./Term";
 import { Say, say } from "@/words/generated/program";
 
-const SHAPES = [
-  ["CUBIC", "cubic"],
-  ["SQUARE", "square"],
-  ["EXPONENTIAL", "exponential"],
-] as const;
-type Shape = (typeof SHAPES)[number][0];
 const CONTROLS = CONTROL_KEYS.map(
   (key) => [key.toUpperCase() as Control, controlName(key)] as const,
 );
@@ -95,7 +90,7 @@ export function FeelPage() {
               xLabel={STICK_ENDS[control]}
               yLabel={say("feelPage.atThe", {
                 lengthSign: lengthSign(),
-                surface: surface.name.toLowerCase(),
+                surface: within(surface.name),
               })}
               height={190}
               lines={lines.map((one) => ({
@@ -110,7 +105,7 @@ export function FeelPage() {
               <RateRow
                 key={`${control}/`}
                 set=""
-                name="Standard rates"
+                name={say("feelPage.standardRates")}
                 control={control}
                 response={draft.present.feel[key]}
                 path={path}
@@ -229,84 +224,6 @@ function Words({ control, sets }: WordsProps) {
           )}
         </div>
       )}
-    </Card>
-  );
-}
-
-function Convert({ control }: { control: Control }) {
-  const { draft, change } = useModel();
-  const convert = useConvertFeel();
-  const key = keyOf(control);
-  const response = draft.present.feel[key];
-  const [to, setTo] = useState<Shape>(response.shape === "CUBIC" ? "SQUARE" : "CUBIC");
-  const take = (keep: "CENTRE_SLOPE" | "WHOLE_CURVE") =>
-    convert.mutate(
-      { response, to, keep },
-      {
-        onSuccess: (found) => change({ type: "edit", path: ["feel", key], value: found.response }),
-      },
-    );
-  return (
-    <Card title={say("feelPage.sameFeelAnotherTransmitter")}>
-      <p className="mb-2 text-sm text-soft">{say("feelPage.transmittersShapeExpoDifferently")}</p>
-      <div className="flex flex-wrap items-end gap-2">
-        <Choice
-          label={say("feelPage.itsExpoShape")}
-          value={to}
-          onValue={(value) => setTo(value as Shape)}
-          options={SHAPES}
-        />
-        <Button onClick={() => take("CENTRE_SLOPE")}>{say("feelPage.matchTheCentre")}</Button>
-        <Button onClick={() => take("WHOLE_CURVE")}>{say("feelPage.matchTheWholeCurve")}</Button>
-      </div>
-      {convert.data !== undefined && (
-        <p className="mt-2 text-sm" role="status">
-          {say("feelPage.expoMostFullTravel", {
-            expoNegativePercent: convert.data.response.expoNegativePercent,
-            expoPositivePercent: convert.data.response.expoPositivePercent,
-            figure: figure(convert.data.largestDifferencePercent, 1),
-          })}
-        </p>
-      )}
-      {convert.isError && <Failure error={convert.error} />}
-    </Card>
-  );
-}
-
-function Copies({ control }: { control: Control }) {
-  const { standing, draft, change } = useModel();
-  const hangar = useHangar();
-  const others = hangar.items?.filter((one) => one.id !== standing.id) ?? [];
-  const [model, setModel] = useState("");
-  const chosen = useStanding(Number(model || standing.id));
-  const key = keyOf(control);
-  const copy = (from: (typeof CONTROL_KEYS)[number]) =>
-    change({ type: "edit", path: ["feel", key], value: draft.present.feel[from] });
-  return (
-    <Card title={say("feelPage.copyAFeel")}>
-      <div className="flex flex-wrap items-end gap-2">
-        {CONTROL_KEYS.filter((one) => one !== key).map((one) => (
-          <Button key={one} onClick={() => copy(one)}>
-            {say("feelPage.to", { controlName: controlName(one), key })}
-          </Button>
-        ))}
-        <Choice
-          label={say("feelPage.fromAnotherModel")}
-          value={model}
-          onValue={setModel}
-          options={[["", "choose"], ...others.map((one) => [String(one.id), one.name] as const)]}
-        />
-        {model !== "" && chosen.data !== undefined && (
-          <Button
-            onClick={() =>
-              change({ type: "edit", path: ["feel"], value: chosen.data.newest.setup.feel })
-            }
-          >
-            {say("feelPage.copyItsStandardRates")}
-          </Button>
-        )}
-      </div>
-      <p className="mt-2 text-xs text-soft">{say("feelPage.onlyStartingPointNo")}</p>
     </Card>
   );
 }

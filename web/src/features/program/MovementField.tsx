@@ -43,9 +43,12 @@ const of = (shown: Shown, unit: MovementUnit) =>
 /** What they are called, in the reader’s own. */
 export const movementUnits = () =>
   [
-    ["MILLIMETRES", lengthUnit.now() === "in" ? "inches" : "millimetres"],
-    ["DEGREES", "degrees"],
-    ["PERCENT", "percent"],
+    [
+      "MILLIMETRES",
+      lengthUnit.now() === "in" ? say("movementField.inches") : say("movementField.millimetres"),
+    ],
+    ["DEGREES", say("movementField.degrees")],
+    ["PERCENT", say("movementField.percent")],
   ] as const;
 
 /** Chooses what movements are typed in, everywhere. */

@@ -4,6 +4,7 @@ import type { ReactNode } from "react";
 import { useDesk, useFeelLines, useProgramSheet } from "@/api/program";
 import { useStandingTrims } from "@/api/queries";
 import {
+  within,
   CONTROL_KEYS,
   clickWords,
   controlName,
@@ -55,7 +56,7 @@ export function SetupSheetPage() {
                 id="setupSheetPage.balancePointBehindNever"
                 values={{
                   b: <strong>{lengthEntered(balance.targetMm)}</strong>,
-                  datum: balance.datum.toLowerCase(),
+                  datum: within(balance.datum),
                   lengthWritten: lengthWritten(balance.foremostMm),
                   lengthEntered: lengthEntered(balance.aftmostMm),
                 }}
@@ -197,7 +198,7 @@ function Rates({ control }: { control: Control }) {
     <Part
       title={say("setupSheetPage.fullStickRest", {
         controlName: controlName(key),
-        surface: surface.name.toLowerCase(),
+        surface: within(surface.name),
       })}
     >
       {feel.data?.lines.map((line) => {

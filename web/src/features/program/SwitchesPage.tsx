@@ -111,7 +111,7 @@ function Conditions({ lines }: { lines: Schemas["ConditionLine"][] }) {
                 className={`inline-block w-12 shrink-0 rounded-full text-center text-xs font-semibold ${truths?.[i] ? "bg-brand text-on-brand" : "bg-inset text-soft"}`}
                 data-truth={one.id}
               >
-                {truths?.[i] ? "on" : "off"}
+                {truths?.[i] ? say("switchesPage.on") : say("switchesPage.off")}
               </span>
               <span>
                 <span className="font-medium">{one.name}</span>{" "}

@@ -28,8 +28,8 @@ export function TimersCard() {
             path={[...P, "timers", i, "countsDown"]}
             label={say("timersCard.counts")}
             options={[
-              [true, "down"],
-              [false, "up"],
+              [true, say("timersCard.down")],
+              [false, say("timersCard.up")],
             ]}
           />
           <Times

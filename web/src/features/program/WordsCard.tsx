@@ -13,20 +13,20 @@ type Word = Setup["transmitter"]["words"][number];
 
 const SECTIONS: readonly (readonly [Word["section"], string])[] = [
   ["DIRECTION", say("wordsCard.channelDirections")],
-  ["SUB_TRIM", "sub-trims"],
-  ["ENDPOINT", "endpoints"],
+  ["SUB_TRIM", say("wordsCard.subTrims")],
+  ["ENDPOINT", say("wordsCard.endpoints")],
   ["SLOWED", say("wordsCard.slowedChannels")],
-  ["RATE", "rates"],
-  ["EXPO", "expo"],
+  ["RATE", say("wordsCard.rates")],
+  ["EXPO", say("wordsCard.expo")],
   ["PHASE", say("wordsCard.flightPhases")],
-  ["FADE", "fades"],
-  ["PRESET", "presets"],
-  ["DIFFERENTIAL", "differential"],
-  ["MIX", "mixes"],
+  ["FADE", say("wordsCard.fades")],
+  ["PRESET", say("wordsCard.presets")],
+  ["DIFFERENTIAL", say("wordsCard.differential")],
+  ["MIX", say("wordsCard.mixes")],
   ["POWER", say("wordsCard.throttleCurvesCutArming")],
-  ["FAILSAFE", "failsafe"],
+  ["FAILSAFE", say("wordsCard.failsafe")],
   ["TIMER", say("wordsCard.timersAndWarnings")],
-  ["TRIM", "trims"],
+  ["TRIM", say("wordsCard.trims")],
 ];
 
 /** The transmitter's own words, taught once: the entry sheet then follows its order, names and units. */

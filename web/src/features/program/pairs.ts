@@ -1,4 +1,5 @@
 import type { Setup } from "@/api/queries";
+import { within } from "@/domain/words";
 import { say } from "@/words/generated/program";
 
 type Surface = Setup["surfaces"][number];
@@ -25,9 +26,6 @@ export function rows(surfaces: readonly Surface[]): Row[] {
     return [{ first, second }];
   });
 }
-
-/** Within a sentence a name begins small; what else is written large in it stays so. */
-const within = (name: string) => `${name.charAt(0).toLowerCase()}${name.slice(1)}`;
 
 export const rowName = ({ first, second }: Row) =>
   second === undefined

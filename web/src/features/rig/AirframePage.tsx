@@ -156,9 +156,9 @@ function AddPart() {
             onValue={setSide}
             options={[
               ["BOTH", say("airframePage.leftAndRight")],
-              ["LEFT", "left"],
-              ["CENTRE", "middle"],
-              ["RIGHT", "right"],
+              ["LEFT", say("airframePage.left")],
+              ["CENTRE", say("airframePage.middle")],
+              ["RIGHT", say("airframePage.right")],
             ]}
           />
         )}

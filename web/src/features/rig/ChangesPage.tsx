@@ -15,15 +15,15 @@ import { say } from "@/words/generated/rig";
 type Kind = NotedChange["change"]["kind"];
 
 const KINDS: readonly (readonly [Kind, string])[] = [
-  ["SERVO", "servo"],
+  ["SERVO", say("changesPage.servo")],
   ["ARM", say("changesPage.servoArm")],
-  ["ROD", "pushrod"],
-  ["RECEIVER", "receiver"],
-  ["TRANSMITTER", "transmitter"],
-  ["PROPELLER", "propeller"],
-  ["MOTOR", "motor"],
-  ["PACK", "pack"],
-  ["STABILISER", "stabiliser"],
+  ["ROD", say("changesPage.pushrod")],
+  ["RECEIVER", say("changesPage.receiver")],
+  ["TRANSMITTER", say("changesPage.transmitterWord")],
+  ["PROPELLER", say("changesPage.propeller")],
+  ["MOTOR", say("changesPage.motor")],
+  ["PACK", say("changesPage.pack")],
+  ["STABILISER", say("changesPage.stabiliser")],
   ["REPAIR", say("changesPage.repairedPartAirframe")],
 ];
 
@@ -159,7 +159,11 @@ function ChangeList() {
   );
 }
 
-const GROUPS = ["linkage", "throws", "servo", "balance", say("changesPage.expoAndRates")];
+const GROUPS = [
+  ["linkage", say("changesPage.linkage")],
+  ["throws", say("changesPage.throws")],
+  ["servo", say("changesPage.servo")],
+] as const;
 
 function Sources() {
   const { draft, change } = useModel();
@@ -168,7 +172,7 @@ function Sources() {
   const set = (value: unknown) => change({ type: "edit", path, value });
   const figures = [
     ...draft.present.surfaces.flatMap((one) =>
-      GROUPS.slice(0, 3).map((group) => [`${one.id}/${group}`, `${one.name}, ${group}`] as const),
+      GROUPS.map(([group, words]) => [`${one.id}/${group}`, `${one.name}, ${words}`] as const),
     ),
     ["balance", say("changesPage.balance")] as const,
     ["feel", say("changesPage.expoAndRatesOr")] as const,
@@ -189,7 +193,7 @@ function Sources() {
               label={say("changesPage.source")}
               options={[
                 ["MANUAL", say("changesPage.theManual")],
-                ["MEASURED", "measured"],
+                ["MEASURED", say("changesPage.measured")],
                 ["OTHER_MODEL", say("changesPage.anotherModel")],
                 ["OWN", say("changesPage.ownChoice")],
               ]}

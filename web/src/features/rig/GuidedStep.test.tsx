@@ -141,7 +141,7 @@ describe("a step of the bench set-up", () => {
 
   it("goes no further than what is barred, and past what is left out", async () => {
     const asked = program({ "PUT /bench-set-up": moved });
-    const why = "First say how the motor was made harmless.";
+    const why = "First say how you made the motor safe.";
     const all = ["travel/elevator", "direction/rudder/yaw"].map((one) => ({ step: one, why }));
     const { unmount } = show(<GuidedStep open={at(0, { barred: all })} />);
     expect(screen.getByRole("button", { name: "Next" })).toBeDisabled();

@@ -21,7 +21,10 @@ export function PairChoice({ part, pair, others }: Props) {
       <Choice
         label={say("pairChoice.pairOtherSide")}
         value={pair}
-        options={[["", "none"], ...others.map((one) => [one.id, one.name] as const)]}
+        options={[
+          ["", say("pairChoice.none")],
+          ...others.map((one) => [one.id, one.name] as const),
+        ]}
         onValue={(chosen) =>
           void worked(set.mutateAsync({ setup: draft.present, part, pair: chosen }))
         }

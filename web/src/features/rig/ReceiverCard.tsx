@@ -27,7 +27,7 @@ export function ReceiverCard() {
             options={[
               ["EVERY_CHANNEL", say("receiverCard.everyChannel")],
               ["ONE_CHANNEL", say("receiverCard.oneChannelOnly")],
-              ["NONE", "nothing"],
+              ["NONE", say("receiverCard.nothing")],
             ]}
           />
           {receiver.failsafe === "ONE_CHANNEL" && <DraftNumber path={[...R, "failsafeChannel"]} />}
@@ -51,7 +51,7 @@ export function ReceiverCard() {
                   options={[
                     ["SERVO", say("receiverCard.servoPulses")],
                     ["BUS", say("receiverCard.aSerialBus")],
-                    ["TELEMETRY", "telemetry"],
+                    ["TELEMETRY", say("receiverCard.telemetry")],
                   ]}
                 />
               </div>
@@ -116,7 +116,7 @@ export function ReceiverCard() {
               path={["wiring", "between", i, "kind"]}
               label={say("receiverCard.what")}
               options={[
-                ["STABILISER", "stabiliser"],
+                ["STABILISER", say("receiverCard.stabiliser")],
                 ["CONTROLLER", say("receiverCard.onBoardController")],
               ]}
             />

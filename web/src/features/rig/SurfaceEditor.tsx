@@ -39,9 +39,9 @@ export function SurfaceEditor({ index }: { index: number }) {
             path={[...at, "side"]}
             label={say("surfaceEditor.side")}
             options={[
-              ["LEFT", "left"],
-              ["CENTRE", "middle"],
-              ["RIGHT", "right"],
+              ["LEFT", say("surfaceEditor.left")],
+              ["CENTRE", say("surfaceEditor.middle")],
+              ["RIGHT", say("surfaceEditor.right")],
             ]}
           />
           <DraftChoice

@@ -19,6 +19,12 @@ const HEADS = [
   say("wiringPage.done"),
 ];
 
+const SIDES = {
+  LEFT: say("wiringPage.left"),
+  CENTRE: say("wiringPage.middle"),
+  RIGHT: say("wiringPage.right"),
+} as const;
+
 /** One printed page: wire the model from it, and buy what it lists. */
 export function WiringPage() {
   const { draft } = useModel();
@@ -72,7 +78,7 @@ export function WiringPage() {
             {rows.map((row) => (
               <tr key={row.device} className="border-b border-line align-top">
                 <td className="py-1.5 text-lg font-bold" data-label="Socket">
-                  {row.socket < 0 ? "none" : row.socket}
+                  {row.socket < 0 ? say("wiringPage.none") : row.socket}
                 </td>
                 <td className="py-1.5 pr-2" data-label="Channel">
                   {row.channel}, {row.channelName}
@@ -81,7 +87,7 @@ export function WiringPage() {
                   {row.device}
                 </td>
                 <td className="py-1.5 pr-2" data-label="Side">
-                  {row.side.toLowerCase()}
+                  {SIDES[row.side]}
                 </td>
                 <td className="py-1.5 pr-2" data-label="Lead">
                   {leadWords(row)}

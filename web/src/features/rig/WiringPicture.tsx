@@ -68,7 +68,7 @@ export function WiringPicture({ sheet }: { sheet: WiringSheet }) {
             fontWeight={700}
             fill="var(--sheet)"
           >
-            {socket < 0 ? "none" : socket}
+            {socket < 0 ? say("wiringPicture.none") : socket}
           </text>
         </g>
       ))}

@@ -31,7 +31,7 @@ const TICK_SECONDS = 0.1;
 const KEPT = 240;
 const RANGE = 60;
 const CONTROLS = [
-  ["pitch", say("handsOffPage.pitchTrim"), "up", "down"],
+  ["pitch", say("handsOffPage.pitchTrim"), say("handsOffPage.up"), say("handsOffPage.down")],
   ["roll", say("handsOffPage.rollTrim"), "right", "left"],
   ["yaw", say("handsOffPage.yawTrim"), "right", "left"],
 ] as const;
@@ -111,7 +111,7 @@ function HandsOff({ id, name }: { id: number; name: string }) {
                     large
                     words={
                       trims[control] === 0
-                        ? "clicks"
+                        ? say("handsOffPage.clicksWord")
                         : say("handsOffPage.clicks", { trims: trims[control] > 0 ? plus : minus })
                     }
                     onValue={(value) => live.trim({ ...trims, [control]: value })}

@@ -5,7 +5,12 @@ import { Card } from "@/ui/card";
 import { outcomeWords } from "./outcomes";
 import { say } from "@/words/generated/school";
 
-const STRENGTH = ["", "slight", "clear", "strong"] as const;
+const STRENGTH = [
+  "",
+  say("reportCard.slight"),
+  say("reportCard.clear"),
+  say("reportCard.strong"),
+] as const;
 
 /** What a flight showed or was said to show, in words. */
 const seenWords = (sheet: SchoolSheet, seen: TestResult | null) => {

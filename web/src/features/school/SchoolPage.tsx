@@ -145,7 +145,7 @@ function Runs({ runs }: { runs: Hall["runs"] }) {
             <span className="figures text-sm text-soft">
               {day(one.createdAt)}, {one.flights} {one.flights === 1 ? "flight" : "flights"},{" "}
               {one.endedAt === null
-                ? "open"
+                ? say("schoolPage.open")
                 : one.passed
                   ? "found"
                   : say("schoolPage.finishedNotFound")}

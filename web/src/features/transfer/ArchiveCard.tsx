@@ -92,7 +92,7 @@ interface HeldProps {
 }
 
 const IN_OR_OUT: [Wish, string][] = [
-  ["bring", "import"],
+  ["bring", say("archiveCard.import")],
   ["leave", say("archiveCard.doNotImport")],
 ];
 

@@ -41,17 +41,14 @@ public class HighTally {
         if (!logged) {
           e.printStackTrace();
         }
-        why =
-            "Something nobody foresaw; "
-                + (logged ? "the file high-tally.log in " + data : "what is printed above")
-                + " tells more.";
+        why = StartFailure.unforeseen(logged, data);
       }
       end(why);
     }
   }
 
   private static void end(String why) {
-    System.err.println("High Tally cannot start. " + why);
+    System.err.println(StartFailure.cannotStart(why));
     System.exit(1);
   }
 

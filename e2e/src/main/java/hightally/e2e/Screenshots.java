@@ -139,7 +139,7 @@ public final class Screenshots {
     page.getByText("Before the flight").waitFor();
     page.getByRole(AriaRole.CHECKBOX).all().forEach(Locator::click);
     click(page, "Take off", 1);
-    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Straight up")).click();
+    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Vertical upline")).click();
     click(page, "Fly it", 1);
     page.locator("[data-watch]").waitFor();
     page.waitForTimeout(5500);

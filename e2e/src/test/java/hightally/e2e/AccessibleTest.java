@@ -3,8 +3,6 @@ package hightally.e2e;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.deque.html.axecore.playwright.AxeBuilder;
-import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
@@ -13,7 +11,6 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -45,44 +42,6 @@ class AccessibleTest extends Story {
       "() => new Promise(drawn => requestAnimationFrame(() => requestAnimationFrame(() =>"
           + " drawn(null))))";
 
-  private static final List<String> PAGES =
-      List.of(
-          "",
-          "new",
-          "bring-in",
-          "school",
-          "settings",
-          "let-in",
-          "nowhere",
-          "models/1/rig",
-          "models/1/rig/airframe",
-          "models/1/rig/map",
-          "models/1/rig/map/wiring",
-          "models/1/rig/set-up",
-          "models/1/rig/balance",
-          "models/1/rig/changes",
-          "models/1/program",
-          "models/2/program/feel",
-          "models/2/program/phases",
-          "models/2/program/mixes",
-          "models/2/program/power",
-          "models/2/program/switches",
-          "models/4/program/hazards",
-          "models/1/program/entry",
-          "models/2/program/sheet",
-          "models/1/check",
-          "models/1/check/scenes",
-          "models/1/fly",
-          "models/1/fly/new",
-          "models/1/fly/coach",
-          "models/1/fly/card",
-          "models/1/fly/checks",
-          "models/1/fly/wishes",
-          "models/1/fly/1",
-          "models/1/adjust",
-          "models/1/adjust/sheet",
-          "models/1/revisions");
-
   /** The pages that are used standing up, outside or with oily fingers. */
   private static final List<String> FIELD =
       List.of("/fly", "/fly/new", "/fly/coach", "/fly/card", "/fly/checks", "/adjust", "let-in");
@@ -105,32 +64,12 @@ class AccessibleTest extends Story {
           + " found.push(one.textContent.slice(0, 40) + ' ' + getComputedStyle(one).fontSize) }"
           + " return found.join('; '); }";
 
-  /** A dialog by the page it is on and the button that opens it. */
-  private static final Map<String, String> DIALOGS =
-      Map.of(
-          "", "All pages",
-          "settings", "Keyboard shortcuts",
-          "models/1/revisions", "Delete it",
-          "models/1/fly", "Leave it out");
-
   private final Map<String, String> found = new TreeMap<>();
-
-  /** Those that are only there once something was begun. */
-  private static List<String> begun() {
-    JsonNode lesson =
-        JsonNodeFactory.instance.objectNode().put("lesson", "AEROBATIC").put("seed", 5);
-    long practice = Models.call(app, "POST", "api/school/lessons", lesson).get("id").asLong();
-    JsonNode check = JsonNodeFactory.instance.objectNode().put("kind", "RANGE").put("pack", "");
-    long run = Models.call(app, "POST", "api/aircraft/2/checks", check).get("id").asLong();
-    return List.of(
-        "school/" + practice, "school/" + practice + "/hands-off", "models/2/fly/checks/" + run);
-  }
 
   @Test
   void nothingIsFoundOnAnyPage() {
     Page page = browser.page(1280, 800, ColorScheme.LIGHT);
-    List<String> all = new ArrayList<>(PAGES);
-    all.addAll(begun());
+    List<String> all = Addresses.all(app);
     assertThat(notAmong(all)).as("addresses nobody looks at").isEmpty();
     for (String path : all) {
       open(page, path);
@@ -151,7 +90,7 @@ class AccessibleTest extends Story {
         look(page, path + ", phone", "sun", !ALL);
       }
     }
-    DIALOGS.forEach((path, button) -> dialog(page, path, button));
+    Addresses.DIALOGS.forEach((path, button) -> dialog(page, path, button));
     assertThat(found).isEmpty();
     // The looking itself: a button without a name is found.
     page.setContent("<main><h1>x</h1><button></button></main>");

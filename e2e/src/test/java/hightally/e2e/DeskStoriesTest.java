@@ -156,13 +156,13 @@ class DeskStoriesTest extends Story {
     to("Mixes");
     press(button(page, "Brakes on the throttle stick"));
     pick(page.getByLabel("Acts in"), "landing");
-    press(button(page, "Build it"));
-    move(adds("Brakes on the throttle stick", "flap-left", "throttle back"), "20");
-    move(adds("Brakes on the throttle stick", "aileron-left", "throttle back"), "4");
+    press(button(page, "Add this mix"));
+    move(adds("Brakes on the throttle stick", "flap-left", "throttle closed"), "20");
+    move(adds("Brakes on the throttle stick", "aileron-left", "throttle closed"), "4");
     press(button(page, "Brakes to elevator"));
     pick(page.getByLabel("Acts in"), "landing");
-    press(button(page, "Build it"));
-    move(adds("Brakes to elevator", "v-tail-left", "throttle back"), "2");
+    press(button(page, "Add this mix"));
+    move(adds("Brakes to elevator", "v-tail-left", "throttle closed"), "2");
     to("Feel");
     move(page.locator("[data-rates='/roll'] input").first(), "9");
     Browser.choose(page.getByLabel("Control"), "PITCH");
@@ -230,16 +230,16 @@ class DeskStoriesTest extends Story {
     to("Mixes");
     press(button(page, "Elevator to flap"));
     pick(page.getByLabel("Preset of phase"), "thermal-1");
-    press(button(page, "Build it"));
+    press(button(page, "Add this mix"));
     press(button(page, "Brakes on the throttle stick"));
     pick(page.getByLabel("Acts in"), "landing");
-    press(button(page, "Build it"));
-    move(adds("Brakes on the throttle stick", "flap-left", "throttle back"), "20");
-    move(adds("Brakes on the throttle stick", "aileron-left", "throttle back"), "4");
+    press(button(page, "Add this mix"));
+    move(adds("Brakes on the throttle stick", "flap-left", "throttle closed"), "20");
+    move(adds("Brakes on the throttle stick", "aileron-left", "throttle closed"), "4");
     press(button(page, "Brakes to elevator"));
     pick(page.getByLabel("Acts in"), "landing");
-    press(button(page, "Build it"));
-    move(adds("Brakes to elevator", "elevator", "throttle back"), "2");
+    press(button(page, "Add this mix"));
+    move(adds("Brakes to elevator", "elevator", "throttle closed"), "2");
     long model = save();
     System.out.println("Thermal glider, five phases, snap flap, brakes: " + edits + " edits");
     JsonNode setup = Models.setup(app, model);
@@ -271,7 +271,7 @@ class DeskStoriesTest extends Story {
     int kind = edits;
     to("Mixes");
     press(button(page, "Elevator to canards"));
-    press(button(page, "Build it"));
+    press(button(page, "Add this mix"));
     // To each side and target a weight of its own: 30 and 35, 38 and 39 percent.
     Browser.choose(page.getByLabel("Typed in"), "PERCENT");
     Locator moves = mix("Elevator to canards");
@@ -286,12 +286,12 @@ class DeskStoriesTest extends Story {
       move(adds("Elevator to canards", one[0], one[1]), one[2]);
     }
     press(button(page, "Aileron to canards"));
-    press(button(page, "Build it"));
+    press(button(page, "Add this mix"));
     move(adds("Aileron to canards", "left-canard", "full right aileron stick"), "20");
     press(button(page, "Elevator to nozzles"));
-    press(button(page, "Build it"));
+    press(button(page, "Add this mix"));
     press(button(page, "Rudder to nozzles"));
-    press(button(page, "Build it"));
+    press(button(page, "Add this mix"));
     Browser.choose(page.getByLabel("Typed in"), "MILLIMETRES");
     to("Feel");
     move(page.locator("[data-rates='/roll'] input").first(), "12");
@@ -348,7 +348,7 @@ class DeskStoriesTest extends Story {
   /** The column of the phase that is on, at rest, beside the figures of the drawing. */
   private void compareWithDrawing() {
     page.getByRole(AriaRole.TAB, named("Presets")).click();
-    assertThat(page.locator("td.bg-inset[data-cell]").first()).containsText("stands at");
+    assertThat(page.locator("td.bg-inset[data-cell]").first()).containsText("total");
     // A phase takes its time to fade in; then the two are the same.
     List<String> differ = differing();
     for (int tries = 0; tries < 300 && !differ.isEmpty(); tries++) {
@@ -367,7 +367,7 @@ class DeskStoriesTest extends Story {
       String drawn = page.locator("[data-travel='" + surface + "']").textContent();
       String figure = drawn.replaceAll("^.*?([▲▼▶◀]? ?\\d+\\.\\d mm)$", "$1").trim();
       String told = stands.nth(i).innerText();
-      if (!told.contains("stands at " + figure)) {
+      if (!told.contains("total " + figure)) {
         differ.add(surface + " is drawn at " + figure + ": " + told);
       }
     }

@@ -40,7 +40,7 @@ class FlightStoriesTest extends Story {
     gauge.getByLabel("down").check();
     button(page, "Compare").click();
     assertThat(gauge).containsText("they disagree");
-    assertThat(gauge).containsText("The gauge showed almost nothing");
+    assertThat(gauge).containsText("The gauge showed almost no movement");
     assertThat(button(page, "Next")).isDisabled();
     assertThat(page.locator("[data-next=SETTLE_READING]")).isVisible();
     button(page, "A misreading: leave it out").click();

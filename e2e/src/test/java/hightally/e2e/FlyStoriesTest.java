@@ -134,7 +134,7 @@ class FlyStoriesTest extends Story {
     assertThat(page.locator("[data-advice=BALANCE]")).containsText("further forward");
     assertThat(page.getByText(Pattern.compile("^Move 4S 3300.*forward"))).isVisible();
     button(page, "Do it at the bench").click();
-    assertThat(page.locator("[data-goal]")).containsText("First the change");
+    assertThat(page.locator("[data-goal]")).containsText("First make the open change");
     button(page, "Done: pack moved").click();
     assertThat(page.locator("[data-goal]")).containsText("Level trim");
     page.navigate(app.address() + "models/" + model + "/fly/new");
@@ -142,7 +142,7 @@ class FlyStoriesTest extends Story {
     button(page, "Save the flight").click();
     page.waitForURL("**/fly");
     fly(page, model, "CLIMBS", "slight");
-    assertThat(page.locator("[data-advice=BALANCE]")).containsText("as far as its own flights say");
+    assertThat(page.locator("[data-advice=BALANCE]")).containsText("as your own flights show");
     button(page, "Do it at the bench").click();
     button(page, "Done: pack moved").click();
     assertThat(page.locator("[data-goal]")).containsText("Level trim");
@@ -195,7 +195,7 @@ class FlyStoriesTest extends Story {
     page.navigate(app.address() + "models/" + model + "/fly/card");
     Locator card = page.locator("[data-field-card]");
     assertThat(card.locator("[data-card-test=THROTTLE_CHANGE]")).containsText("Sinks at once");
-    assertThat(card).containsText("Throttle up and down: fly it");
+    assertThat(card).containsText("Throttle change: fly it");
     assertThat(
             new String(page.pdf(), java.nio.charset.StandardCharsets.ISO_8859_1)
                     .split("/Type ?/Page[^s]")

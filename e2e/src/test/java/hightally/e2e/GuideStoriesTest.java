@@ -89,7 +89,7 @@ class GuideStoriesTest extends Story {
     pick(page, "Went down");
     to(page, "Right elevon: direction for pitch");
     pick(page, "Went up");
-    assertThat(page.locator("[data-verdict=differs]")).containsText("Exchange the two leads");
+    assertThat(page.locator("[data-verdict=differs]")).containsText("Swap the two leads");
     assertThat(page.locator("[data-verdict=differs] button")).hasCount(0);
     // Exchanged at the receiver, everything is tried again and is right.
     pick(page, "Went up");
@@ -121,7 +121,7 @@ class GuideStoriesTest extends Story {
     to(page, "Right aileron: direction for roll");
     pick(page, "Went down");
     Locator verdict = page.locator("[data-verdict=differs]");
-    assertThat(verdict).containsText("its own rod or horn");
+    assertThat(verdict).containsText("its own pushrod or horn");
     assertThat(verdict.getByRole(AriaRole.BUTTON)).hasCount(0);
     pick(page, "Went up");
     assertThat(page.locator("[data-verdict=agrees]")).containsText("The correct way");
@@ -132,9 +132,10 @@ class GuideStoriesTest extends Story {
   void noMotorIsTouchedBeforeThePropellerIsOff() {
     Page page = begun(4, "Motor unplugged");
     to(page, "The propeller comes off now");
-    assertThat(page.getByText("until then no motor is touched")).isVisible();
+    assertThat(page.getByText("until then leave the motors alone")).isVisible();
     button(page, "Next").click();
-    assertThat(page.locator("[data-guide]")).hasText("Fit the clevis keepers, then recheck everything");
+    assertThat(page.locator("[data-guide]"))
+        .hasText("Fit the clevis keepers, then recheck everything");
     button(page, "Back").click();
     pick(page, "Propeller off, model held");
     button(page, "Next").click();

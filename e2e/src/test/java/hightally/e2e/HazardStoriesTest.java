@@ -190,7 +190,7 @@ class HazardStoriesTest extends Story {
     assertThat(card.locator("[data-grounded]")).isVisible();
     for (String place : List.of("check", "fly/new", "fly/card")) {
       page.navigate(app.address() + "models/" + model + "/" + place);
-      assertThat(page.locator("[data-grounded]").first()).containsText("Not to be flown");
+      assertThat(page.locator("[data-grounded]").first()).containsText("Fix this before you fly");
       assertThat(page.getByLabel("grounded")).isVisible();
     }
     page.navigate(app.address() + "models/1/check");

@@ -131,7 +131,7 @@ class KeyboardStoriesTest extends Story {
       Locator one = surfaces.nth(i);
       press(
           page,
-          one.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Right way")));
+          one.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Correct way")));
       assertThat(one.locator("[data-fits]")).isVisible();
     }
     press(page, done);
@@ -161,7 +161,7 @@ class KeyboardStoriesTest extends Story {
     button(page, "Copy it").click();
     assertThat(page.getByRole(AriaRole.HEADING, containing("Wigeon"))).isVisible();
     link(page, "revision 1").click();
-    assertThat(page.getByText("its trims, flights, checks and findings were left behind").first())
+    assertThat(page.getByText("its trims, flights, checks and findings stayed behind").first())
         .isVisible();
 
     button(page, "Archive it").click();

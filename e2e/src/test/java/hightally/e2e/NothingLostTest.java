@@ -42,12 +42,12 @@ class NothingLostTest extends Story {
     Page page = open("models/2/fly");
     page.evaluate("() => localStorage.setItem('high-tally.flight.2.new', '{\"trims\": {\"roll\"')");
     page.navigate(app.address() + "models/2/fly/new");
-    assertThat(page.getByText("could not be read; the form begins anew")).isVisible();
+    assertThat(page.getByText("could not be read; the form starts empty")).isVisible();
     // It begins with the trims that stand in the transmitter.
     assertThat(page.getByLabel("Roll trim, clicks")).hasValue("-1");
     page.evaluate("() => localStorage.setItem('high-tally.draft.2', '{\"basedOn\":1}')");
     page.navigate(app.address() + "models/2/rig");
-    assertThat(page.getByText("kept from last time could not be read")).isVisible();
+    assertThat(page.getByText("unsaved changes of last time could not be read")).isVisible();
     assertThat(page.getByLabel("Horn radius")).isVisible();
     assertThat(browser.errors()).isEmpty();
   }

@@ -72,7 +72,8 @@ class PathTest extends Story {
     assertThat(page.getByText("Adjusted, not flown yet: the next flight shows whether it worked."))
         .isVisible();
     page.getByRole(AriaRole.LINK, named("revision 4")).click();
-    assertThat(page.getByText("moved into the pushrods: roll 9 clicks left, pitch 14 clicks nose up"))
+    assertThat(
+            page.getByText("moved into the pushrods: roll 9 clicks left, pitch 14 clicks nose up"))
         .isVisible();
     page.getByRole(AriaRole.LINK, named("Check")).click();
     assertThat(page.getByLabel("Pitch trim, clicks")).hasValue("0");

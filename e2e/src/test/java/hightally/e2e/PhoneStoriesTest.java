@@ -112,7 +112,7 @@ class PhoneStoriesTest {
     String link = scanned(desk).replaceFirst("http://[^/]*/", network());
     phone.navigate(link);
     phone.getByLabel("Name of this device").fill(name);
-    Story.button(phone, "Let it in").click();
+    Story.button(phone, "Get access").click();
     assertThat(phone.getByText("This device has access.")).isVisible();
     assertThat(desk.locator("[data-device='" + name + "']")).isVisible();
   }
@@ -157,11 +157,11 @@ class PhoneStoriesTest {
     Page phone = device();
     phone.navigate(network() + "let-in");
     phone.getByLabel("Code from the computer, under Settings").fill("2222-2222");
-    Story.button(phone, "Let it in").click();
+    Story.button(phone, "Get access").click();
     assertThat(phone.getByRole(AriaRole.ALERT).last()).containsText("This code does not let in");
     phone.waitForTimeout(1_100);
     phone.getByLabel("Code from the computer, under Settings").fill(code.toLowerCase());
-    Story.button(phone, "Let it in").click();
+    Story.button(phone, "Get access").click();
     assertThat(phone.getByText("This device has access.")).isVisible();
     Story.button(desk, "Send Phone away").click();
     assertThat(desk.locator("[data-device='Phone']")).hasCount(0);
@@ -198,7 +198,7 @@ class PhoneStoriesTest {
     app.kill();
 
     fly(phone, "first");
-    assertThat(phone.locator("[data-away='1']")).containsText("Out of reach since");
+    assertThat(phone.locator("[data-away='1']")).containsText("Offline since");
     assertThat(phone.getByText("do not close or reload this page")).isVisible();
     phone.locator("main a[href$='/fly/new']").first().click();
     fly(phone, "second");
@@ -291,7 +291,7 @@ class PhoneStoriesTest {
     Story.button(phone, "Finish the check").click();
     phone.locator("a[href$='/models/" + model + "/fly']").first().click();
     phone.locator("a[href$='/fly/new']").first().click();
-    assertThat(phone.getByText("Checked before, out of reach")).isVisible();
+    assertThat(phone.getByText("Checked before, offline")).isVisible();
     fly(phone, "after both checks");
 
     started();
@@ -329,7 +329,7 @@ class PhoneStoriesTest {
     app.kill();
 
     phone.goBack();
-    assertThat(phone.locator("[data-away]")).containsText("Out of reach since");
+    assertThat(phone.locator("[data-away]")).containsText("Offline since");
     assertThat(phone.getByText("Not flown yet")).isVisible();
     phone.locator("main a[href$='/fly/new']").first().click();
     fly(phone, "after the sleep");
@@ -392,8 +392,8 @@ class PhoneStoriesTest {
     // Both fly, and the desk as well: three flights, none lost.
     fly(one, "from one");
     fly(two, "from two");
-    fly(desk, "from the desk");
-    assertThat(goals(model)).containsExactly("from one", "from two", "from the desk");
+    fly(desk, "from the computer");
+    assertThat(goals(model)).containsExactly("from one", "from two", "from the computer");
 
     // A check begun on one phone is gone on with on the other; the first sees it without asking.
     one.navigate(network() + "models/" + model + "/fly/checks");

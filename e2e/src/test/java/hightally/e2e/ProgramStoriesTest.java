@@ -42,7 +42,7 @@ class ProgramStoriesTest extends Story {
     button(page, "Brakes on the throttle stick").click();
     assertThat(page.getByText("The throttle stick drives the motor in")).isVisible();
     Browser.choose(page.getByLabel("Acts in"), "landing");
-    button(page, "Build it").click();
+    button(page, "Add this mix").click();
     assertThat(page.getByRole(AriaRole.HEADING, named("Brakes on the throttle stick"))).isVisible();
 
     page.getByText("Throttle cut on").click();

@@ -70,7 +70,7 @@ class RigStoriesTest extends Story {
     next(later, here);
     assertThat(here).hasText("Left elevon: direction for roll");
     button(later, "Went up").click();
-    assertThat(later.locator("[data-verdict=differs]")).containsText("The other command will tell");
+    assertThat(later.locator("[data-verdict=differs]")).containsText("The other command will show");
     next(later, here);
     button(later, "Went down").click();
     assertThat(later.locator("[data-verdict=differs]")).containsText("reverse this servo");

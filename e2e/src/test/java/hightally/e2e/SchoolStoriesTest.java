@@ -31,7 +31,7 @@ class SchoolStoriesTest extends Story {
   @Test
   void theFirstLessonFromItsStartToItsReport() {
     Page page = lesson("Aerobatic model");
-    assertThat(page.getByText("One fault: its motor does not point where it should")).isVisible();
+    assertThat(page.getByText("One fault: its motor does not point the correct way")).isVisible();
     ready(page);
     button(page, "Fly it").click();
     assertThat(page.locator("[data-watch]")).isVisible();
@@ -65,7 +65,7 @@ class SchoolStoriesTest extends Story {
     assertThat(page.locator("[data-watch]")).isVisible();
     boolean stays = false;
     for (int round = 0; round < 25 && !stays; round++) {
-      button(page, "Let go").click();
+      button(page, "Release the sticks").click();
       // As fast as the machine is: until four seconds of flight have passed.
       page.waitForFunction("() => " + STAYS + " || " + FOUR_SECONDS);
       stays = "true".equals(status.getAttribute("data-stays"));
@@ -95,17 +95,17 @@ class SchoolStoriesTest extends Story {
   void aDraftIsFlownWithAndWithoutAMix() {
     long model = Models.planted(app, 2, setup -> {});
     Page page = open("models/" + model + "/program/mixes");
-    button(page, "Fly this").click();
+    button(page, "Try it in the simulator").click();
     assertThat(page.locator("[data-fly-this=ROLL] [data-watch]")).isVisible();
     String same = page.locator("[data-fly-this] figcaption").innerText();
-    String[] both = same.replace("The draft: ", "").split("Saved revision: ");
+    String[] both = same.replace("Draft: ", "").split("Saved revision: ");
     assertThat(both[0].strip()).isEqualTo(both[1].replace("Simulated.", "").strip());
     page.keyboard().press("Escape");
     button(page, "Remove Aileron to rudder").click();
-    button(page, "Fly this").click();
+    button(page, "Try it in the simulator").click();
     assertThat(page.locator("[data-fly-this=ROLL] [data-watch]")).isVisible();
     String after = page.locator("[data-fly-this] figcaption").innerText();
-    String[] differs = after.replace("The draft: ", "").split("Saved revision: ");
+    String[] differs = after.replace("Draft: ", "").split("Saved revision: ");
     assertThat(differs[0].strip()).isNotEqualTo(differs[1].replace("Simulated.", "").strip());
     assertThat(browser.errors()).isEmpty();
     page.close();

@@ -52,7 +52,7 @@ class SettledStoriesTest extends Story {
     button(second, "Next").click();
     assertThat(second.locator("[data-step=TRIMS_IN]")).hasCount(0);
     button(page, "Next").click();
-    assertThat(page.getByText("moved on from another page")).isVisible();
+    assertThat(page.getByText("continued in another tab")).isVisible();
     second.navigate(app.address() + "models/" + model + "/rig");
     second.getByLabel("Horn radius").fill("16.5");
     second.getByLabel("Reason").fill("Another hole");
@@ -123,9 +123,10 @@ class SettledStoriesTest extends Story {
     button(page, "Correct the description").click();
     assertThat(page.locator("[data-named]")).hasCount(0);
     // Three clicks are more than half a turn now: worth turning.
-    assertThat(page.locator("[data-worth] [data-control=PITCH]")).containsText("go into the rods");
+    assertThat(page.locator("[data-worth] [data-control=PITCH]"))
+        .containsText("go into the pushrods");
     page.navigate(app.address() + "models/" + model + "/revisions");
-    assertThat(page.locator("[data-revision='2']")).containsText("a corrected description");
+    assertThat(page.locator("[data-revision='2']")).containsText("description corrected");
     assertThat(browser.errors()).isEmpty();
     page.close();
   }
@@ -149,7 +150,7 @@ class SettledStoriesTest extends Story {
     button(page, "Compare").click();
     assertThat(gauge).containsText("they disagree");
     button(page, "The reading is correct: go by the mark").click();
-    assertThat(gauge).containsText("until the mark is met");
+    assertThat(gauge).containsText("until the edge is at its mark");
     // Zeroing took it the other way, so its mark lies on the way the arithmetic named.
     String mark = other.equals("up") ? "down" : "up";
     workUntil(page, page.locator("[data-step=TURN]"));
@@ -192,7 +193,7 @@ class SettledStoriesTest extends Story {
     button(page, "Go back").click();
     assertThat(page.locator("[data-rods-back] li").first()).containsText("Elevator:");
     button(page, "Go back to revision 1").click();
-    assertThat(page.locator("[data-revision='3']")).containsText("gone back");
+    assertThat(page.locator("[data-revision='3']")).containsText("back to an earlier one");
     page.navigate(app.address() + "models/" + model + "/check");
     assertThat(page.getByLabel("Pitch trim, clicks")).hasValue("12");
     assertThat(browser.errors()).isEmpty();

@@ -28,7 +28,7 @@ class StartTest {
       said("--high-tally.data=" + data, "--server.port=0")
           .contains("is in use by another High Tally");
       said("--high-tally.data=" + folder.resolve("other"), "--server.port=" + taken.getLocalPort())
-          .contains("Port " + taken.getLocalPort() + " is taken");
+          .contains("Port " + taken.getLocalPort() + " is in use");
     }
   }
 

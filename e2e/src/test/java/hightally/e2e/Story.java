@@ -96,7 +96,7 @@ abstract class Story {
     int count = surfaces.count();
     for (int i = 0; i < count; i++) {
       Locator one = surfaces.nth(i);
-      one.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Right way")).click();
+      one.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Correct way")).click();
       PlaywrightAssertions.assertThat(one.locator("[data-fits]")).isVisible();
     }
   }

@@ -47,8 +47,7 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Adjustments {
   private static final int MOST_LETTERS = 300;
-  private static final String ALREADY_OPEN =
-      "An adjustment of this model is open already: finish it first.";
+  private static final Said ALREADY_OPEN = Said.of("refused.workOrderOpen");
 
   private final AdjustmentRepository adjustments;
   private final Hangar hangar;
@@ -139,14 +138,12 @@ public class Adjustments {
         .orElseThrow(
             () ->
                 new ConflictException(
-                    words.of(
-                        Said.of(
-                            "adjustment.nothingToTurn",
-                            "reasons",
-                            planned.worth().verdicts().stream()
-                                .map(Worth.ControlWorth::words)
-                                .toList()),
-                        MOST_LETTERS)));
+                    Said.of(
+                        "adjustment.nothingToTurn",
+                        "reasons",
+                        planned.worth().verdicts().stream()
+                            .map(Worth.ControlWorth::words)
+                            .toList())));
   }
 
   /**
@@ -235,9 +232,7 @@ public class Adjustments {
     if (named == null
         || named.cause() != consent.cause()
         || !named.subject().equals(consent.subject())) {
-      throw new ConflictException(
-          "What explains the measurements has changed meanwhile. Nothing was stored; look at it"
-              + " again.");
+      throw new ConflictException(Said.of("refused.explanationChanged"));
     }
     Setup before = hangar.newest(aircraftId).setup();
     Suspect first = learned.explanations().get(0);
@@ -302,15 +297,14 @@ public class Adjustments {
     List<String> disagreeing = OrderBook.disagreeing(open);
     if (!disagreeing.isEmpty()) {
       throw new ConflictException(
-          words.of(
-              Said.of("story.readingDisagrees", "surfaces", Said.list(disagreeing)), MOST_LETTERS));
+          Said.of("story.readingDisagrees", "surfaces", Said.list(disagreeing)));
     }
     open.bars().subList(open.step(), step).stream()
         .filter(bar -> !bar.isEmpty())
         .findFirst()
         .ifPresent(
             bar -> {
-              throw new ConflictException(words.of(bar, MOST_LETTERS));
+              throw new ConflictException(bar);
             });
   }
 
@@ -331,9 +325,7 @@ public class Adjustments {
     refuse("adjustment.notLookedAt", open, BenchVerification.Expected::open);
     if (!open.notAsPlanned().isEmpty() && because.isBlank()) {
       throw new ConflictException(
-          words.of(
-              Said.of("adjustment.notAsPlanned", "what", Said.list(open.notAsPlanned())),
-              MOST_LETTERS));
+          Said.of("adjustment.notAsPlanned", "what", Said.list(open.notAsPlanned())));
     }
     Flight flight = flights.flight(aircraftId, found.flightId());
     Said moved =
@@ -367,8 +359,7 @@ public class Adjustments {
             .distinct()
             .toList();
     if (!names.isEmpty()) {
-      throw new ConflictException(
-          words.of(Said.of(code, "surfaces", Said.list(names)), MOST_LETTERS));
+      throw new ConflictException(Said.of(code, "surfaces", Said.list(names)));
     }
   }
 
@@ -384,7 +375,7 @@ public class Adjustments {
 
   private AdjustmentEntity current(long aircraftId) {
     return book.entity(aircraftId)
-        .orElseThrow(() -> new NotFoundException("open adjustment of aircraft", aircraftId));
+        .orElseThrow(() -> new NotFoundException("missing.workOrder", aircraftId));
   }
 
   /** The same sent twice, since its answer was lost on the way, is not a page that came late. */
@@ -394,8 +385,7 @@ public class Adjustments {
 
   private static AdjustmentEntity seen(AdjustmentEntity found, int version) {
     if (found.version() != version) {
-      throw new ConflictException(
-          "This work order was moved on from another page. Reload to see where it stands.");
+      throw new ConflictException(Said.of("refused.workOrderMoved"));
     }
     return found;
   }

@@ -1,6 +1,7 @@
 package hightally.app.adjustment;
 
 import hightally.app.aircraft.RevisionHold;
+import hightally.core.quantity.Said;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 
@@ -17,14 +18,12 @@ class OpenOrders implements RevisionHold {
   }
 
   @Override
-  public Optional<String> why(long aircraftId) {
+  public Optional<Said> why(long aircraftId) {
     return adjustments
         .findFirstByAircraftIdAndState(aircraftId, AdjustmentEntity.State.OPEN)
         .map(
             open ->
-                "A work order for the rods of this model is open, on revision "
-                    + open.revisionNumber()
-                    + ". Finish it or give it up under Adjust, then save: what you changed is still"
-                    + " on this page.");
+                Said.of(
+                    "refused.openWorkOrder", "revision", String.valueOf(open.revisionNumber())));
   }
 }

@@ -1,6 +1,7 @@
 package hightally.app.aircraft;
 
 import hightally.app.platform.ConflictException;
+import hightally.core.quantity.Said;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.Set;
@@ -41,9 +42,7 @@ class DeletedStays implements WebMvcConfigurer, HandlerInterceptor {
           .filter(one -> one.place() == Place.DELETED)
           .ifPresent(
               one -> {
-                throw new ConflictException(
-                    one.name()
-                        + " was deleted. Nothing was stored; bring it back in the hangar first.");
+                throw new ConflictException(Said.of("refused.deleted", "name", one.name()));
               });
     }
     return true;

@@ -4,6 +4,7 @@ import hightally.app.platform.ConflictException;
 import hightally.app.platform.NotFoundException;
 import hightally.app.platform.Page;
 import hightally.core.log.TrimsHold;
+import hightally.core.quantity.Said;
 import hightally.core.quantity.Validation;
 import hightally.core.setup.Setup;
 import java.time.Clock;
@@ -169,7 +170,9 @@ public class Hangar {
   }
 
   private AircraftEntity locked(long id) {
-    return aircraft.findLockedById(id).orElseThrow(() -> new NotFoundException("aircraft", id));
+    return aircraft
+        .findLockedById(id)
+        .orElseThrow(() -> new NotFoundException("missing.aircraft", id));
   }
 
   private void refuseUnderWork(long aircraftId) {
@@ -186,11 +189,12 @@ public class Hangar {
     AircraftEntity found = locked(aircraftId);
     if (found.newestRevision() != basedOn) {
       throw new ConflictException(
-          "This change was made on revision "
-              + basedOn
-              + ", and revision "
-              + found.newestRevision()
-              + " has been saved since. Nothing was stored; your changes are still on this page.");
+          Said.of(
+              "refused.olderRevision",
+              "made",
+              String.valueOf(basedOn),
+              "saved",
+              String.valueOf(found.newestRevision())));
     }
     return found;
   }
@@ -234,7 +238,7 @@ public class Hangar {
   private RevisionEntity entity(long aircraftId, int number) {
     return revisions
         .findByAircraftIdAndNumber(aircraftId, number)
-        .orElseThrow(() -> new NotFoundException("revision of this aircraft with number", number));
+        .orElseThrow(() -> new NotFoundException("missing.revision", number));
   }
 
   /** Where a revision comes from. */
@@ -279,6 +283,6 @@ public class Hangar {
   }
 
   private AircraftEntity find(long id) {
-    return aircraft.findById(id).orElseThrow(() -> new NotFoundException("aircraft", id));
+    return aircraft.findById(id).orElseThrow(() -> new NotFoundException("missing.aircraft", id));
   }
 }

@@ -251,10 +251,7 @@ class Archives {
       name = besideOf(name);
       row.put("name", name);
     } else if (here(to, name, row.get("created_at").asText())) {
-      throw new ConflictException(
-          name
-              + " is in the hangar already. Nothing was brought back: leave it, or bring it in"
-              + " beside the one that is here.");
+      throw new ConflictException(Said.of("refused.inTheHangar", "name", name));
     }
     return name;
   }

@@ -127,7 +127,7 @@ class Backups implements BeforeUpgrade {
   Path file(String name) {
     Path file = folder.resolve(name);
     if (!NAME.matcher(name).matches() || !Files.isRegularFile(file)) {
-      throw new NotFoundException("backup", name);
+      throw new NotFoundException("missing.backup", name);
     }
     return file;
   }

@@ -314,13 +314,10 @@ public class TrimCoach {
     hangar.alone(aircraftId);
     CoachAdvice advice = known(aircraftId, test).advice();
     if (advice == null || advice.making() != CoachAdvice.Making.BENCH) {
-      throw new ConflictException(
-          "This test asks for no change of metal now. Nothing was stored; look at the coach again.");
+      throw new ConflictException(Said.of("refused.noChangeAtTheModel"));
     }
     if (jobs(aircraftId).stream().anyMatch(one -> one.state() == MetalJob.State.OPEN)) {
-      throw new ConflictException(
-          "Another change of metal is open on this model. One change at a time: enter it as done, or"
-              + " give it up.");
+      throw new ConflictException(Said.of("refused.changeOpen"));
     }
     return jobs.saveAndFlush(
             new MetalJobEntity(aircraftId, test, advice, clock.instant(), requestKey))
@@ -341,8 +338,7 @@ public class TrimCoach {
     MetalJobEntity found = job(aircraftId, jobId);
     MetalJob job = found.read();
     if (job.version() != closed.version() || job.state() != MetalJob.State.OPEN) {
-      throw new ConflictException(
-          "This change was closed on another page meanwhile. Nothing was stored.");
+      throw new ConflictException(Said.of("refused.changeClosed"));
     }
     Integer revision = null;
     if (closed.done() && job.lever() == TrimLever.BALANCE) {
@@ -356,7 +352,7 @@ public class TrimCoach {
   private MetalJobEntity job(long aircraftId, long jobId) {
     return jobs.findById(jobId)
         .filter(one -> one.aircraftId() == aircraftId)
-        .orElseThrow(() -> new NotFoundException("change of metal of this aircraft", jobId));
+        .orElseThrow(() -> new NotFoundException("missing.changeAtTheModel", jobId));
   }
 
   private Integer balance(long aircraftId, MetalJob job, Levers.BalanceBy by, String reason) {
@@ -387,9 +383,7 @@ public class TrimCoach {
             .filter(one -> one.id() == jobId)
             .isPresent();
     if (!newest || job.resultRevision() != null) {
-      throw new ConflictException(
-          "Only the last change of a lever that made no revision is taken back here; a revision is"
-              + " gone back to among the revisions. Nothing was stored.");
+      throw new ConflictException(Said.of("refused.notTheLastChange"));
     }
     MetalJobEntity reverse = MetalJobEntity.reversing(found, clock.instant());
     return jobs.saveAndFlush(reverse).read();

@@ -5,6 +5,7 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import hightally.app.aircraft.Hangar;
 import hightally.app.platform.ConflictException;
 import hightally.core.coach.Wishes;
+import hightally.core.quantity.Said;
 import hightally.core.quantity.Validation;
 import java.io.UncheckedIOException;
 import org.springframework.stereotype.Service;
@@ -42,9 +43,7 @@ public class WishBook {
     Validation.check(changed);
     hangar.alone(aircraftId);
     if (of(aircraftId).version() != version) {
-      throw new ConflictException(
-          "These wishes were changed on another page meanwhile. Nothing was stored; what you typed"
-              + " is still here.");
+      throw new ConflictException(Said.of("refused.wishesChanged"));
     }
     WishesEntity found =
         wishes.findById(aircraftId).orElseGet(() -> new WishesEntity(aircraftId, ""));

@@ -34,6 +34,7 @@ class DeviceController {
   private final Codes codes;
   private final Devices devices;
   private final LocalNetwork network;
+  private final Refusals refusals;
 
   /**
    * Who is let in.
@@ -54,7 +55,8 @@ class DeviceController {
   /** What a device brings to be let in. */
   record Knock(String code, String name) {}
 
-  DeviceController(Codes codes, Devices devices, LocalNetwork network) {
+  DeviceController(Codes codes, Devices devices, LocalNetwork network, Refusals refusals) {
+    this.refusals = refusals;
     this.codes = codes;
     this.devices = devices;
     this.network = network;
@@ -78,9 +80,7 @@ class DeviceController {
       summary = "A code that lets one device in, once, within five minutes; the one before is void")
   Code code() {
     if (!network.isOpen()) {
-      throw refusal(
-          HttpStatus.CONFLICT,
-          "The program answers only this machine. End it and start it with --lan first.");
+      throw refusal(HttpStatus.CONFLICT, Said.of("refused.noPhones"));
     }
     return codes.make();
   }
@@ -96,10 +96,7 @@ class DeviceController {
       throw tooSoon(codes.secondsLeft(address));
     }
     if (tried == Codes.Tried.WRONG) {
-      throw refusal(
-          HttpStatus.FORBIDDEN,
-          "This code does not let in: it is wrong, was used, or is older than five minutes. Make a"
-              + " new one on the machine High Tally runs on.");
+      throw refusal(HttpStatus.FORBIDDEN, Said.of("refused.wrongCode"));
     }
     Devices.LetIn done = devices.letIn(name, address);
     ResponseCookie cookie =
@@ -131,16 +128,16 @@ class DeviceController {
     devices.sendAway(id);
   }
 
-  private static ErrorResponseException tooSoon(long seconds) {
+  private ErrorResponseException tooSoon(long seconds) {
     ErrorResponseException refused =
         refusal(
             HttpStatus.TOO_MANY_REQUESTS,
-            "Codes that were wrong slow this down: try again in " + seconds + " s.");
+            Said.of("refused.tooSoon", "seconds", String.valueOf(seconds)));
     refused.getHeaders().set(HttpHeaders.RETRY_AFTER, Long.toString(seconds));
     return refused;
   }
 
-  private static ErrorResponseException refusal(HttpStatus status, String why) {
-    return new ErrorResponseException(status, Refusals.problem(status, why), null);
+  private ErrorResponseException refusal(HttpStatus status, Said why) {
+    return new ErrorResponseException(status, refusals.problem(status, why), null);
   }
 }

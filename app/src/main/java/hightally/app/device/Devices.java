@@ -79,7 +79,7 @@ class Devices {
   @Transactional
   void sendAway(long id) {
     DeviceEntity entity =
-        devices.findById(id).orElseThrow(() -> new NotFoundException("device", id));
+        devices.findById(id).orElseThrow(() -> new NotFoundException("missing.device", id));
     devices.delete(entity);
     devices.flush();
     seen.remove(id);

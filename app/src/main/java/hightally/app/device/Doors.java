@@ -1,7 +1,7 @@
 package hightally.app.device;
 
-import com.fasterxml.jackson.databind.ObjectMapper;
 import hightally.app.platform.Refusals;
+import hightally.core.quantity.Said;
 import jakarta.servlet.DispatcherType;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -21,14 +21,8 @@ import org.springframework.security.web.authentication.AnonymousAuthenticationFi
  */
 @Configuration
 class Doors {
-  static final String NOT_LET_IN =
-      "This device is not let in. Make a code on the machine High Tally runs on, under Settings,"
-          + " and scan it. Nothing was read or written.";
-  static final String DESK_ONLY =
-      "This is done on the machine High Tally runs on. Nothing was read or written.";
-
   @Bean
-  SecurityFilterChain doorsOf(HttpSecurity http, Devices devices, ObjectMapper mapper)
+  SecurityFilterChain doorsOf(HttpSecurity http, Devices devices, Refusals refusals)
       throws Exception {
     return http.csrf(AbstractHttpConfigurer::disable)
         .headers(AbstractHttpConfigurer::disable)
@@ -55,10 +49,18 @@ class Doors {
                 refused
                     .authenticationEntryPoint(
                         (request, response, why) ->
-                            Refusals.write(mapper, response, HttpStatus.UNAUTHORIZED, NOT_LET_IN))
+                            refusals.write(
+                                request,
+                                response,
+                                HttpStatus.UNAUTHORIZED,
+                                Said.of("refused.noAccess")))
                     .accessDeniedHandler(
                         (request, response, why) ->
-                            Refusals.write(mapper, response, HttpStatus.FORBIDDEN, DESK_ONLY)))
+                            refusals.write(
+                                request,
+                                response,
+                                HttpStatus.FORBIDDEN,
+                                Said.of("refused.onThisComputerOnly"))))
         .build();
   }
 }

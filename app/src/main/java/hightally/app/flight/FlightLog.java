@@ -208,9 +208,7 @@ public class FlightLog {
   private FlightEntity seen(long aircraftId, long flightId, int version) {
     FlightEntity found = find(aircraftId, flightId);
     if (found.version() != version) {
-      throw new ConflictException(
-          "This flight was corrected on another page meanwhile. Nothing was stored; look at it"
-              + " again.");
+      throw new ConflictException(Said.of("refused.flightCorrected"));
     }
     return found;
   }
@@ -221,9 +219,7 @@ public class FlightLog {
     FlightEntity found = find(aircraftId, flightId);
     check(aircraftId, found.read().revisionNumber(), report);
     if (found.version() != version) {
-      throw new ConflictException(
-          "This flight was corrected on another page meanwhile. Nothing was stored; what you typed is"
-              + " still here.");
+      throw new ConflictException(Said.of("refused.flightCorrectedWhileTyping"));
     }
     found.correct(report);
     return flights.saveAndFlush(found).read();
@@ -289,6 +285,6 @@ public class FlightLog {
     return flights
         .findById(flightId)
         .filter(found -> found.read().aircraftId() == aircraftId)
-        .orElseThrow(() -> new NotFoundException("flight of this aircraft with number", flightId));
+        .orElseThrow(() -> new NotFoundException("missing.flight", flightId));
   }
 }

@@ -62,7 +62,7 @@ public class BenchSetUps {
       if (underWay.get().school() == school) {
         return read(underWay.get());
       }
-      throw new ConflictException("A set-up of this model is under way; take that up again.");
+      throw new ConflictException(Said.of("refused.setUpOpen"));
     }
     String first = Guide.steps(hangar.newest(aircraftId).setup()).get(0).id();
     return read(setUps.save(new BenchSetUpEntity(aircraftId, school, first, now())));
@@ -162,11 +162,9 @@ public class BenchSetUps {
 
   private BenchSetUpEntity seen(long aircraftId, int version) {
     BenchSetUpEntity found =
-        entity(aircraftId)
-            .orElseThrow(() -> new NotFoundException("set-up under way for aircraft", aircraftId));
+        entity(aircraftId).orElseThrow(() -> new NotFoundException("missing.setUp", aircraftId));
     if (found.version() != version) {
-      throw new ConflictException(
-          "This set-up has moved on from another page. Reload to see where it stands.");
+      throw new ConflictException(Said.of("refused.setUpMoved"));
     }
     return found;
   }

@@ -71,7 +71,7 @@ public class PartChanges {
         changes
             .findById(changeId)
             .filter(one -> one.aircraftId() == aircraftId)
-            .orElseThrow(() -> new NotFoundException("change of this aircraft", changeId));
+            .orElseThrow(() -> new NotFoundException("missing.change", changeId));
     int count = found.read().checks().size();
     if (check < 0 || check >= count) {
       throw InvalidInputException.of("check", check, Said.of("demand.to4", "count", (count - 1)));

@@ -14,6 +14,7 @@ import hightally.app.program.EntryList;
 import hightally.app.story.GroundingSource;
 import hightally.app.transfer.SetupDocuments;
 import hightally.core.hazard.HazardSearch;
+import hightally.core.quantity.Said;
 import hightally.core.quantity.Text;
 import hightally.core.quantity.Validation;
 import hightally.core.ready.Grounding;
@@ -200,8 +201,7 @@ class Groundings implements GroundingSource {
     Grounding now = of(aircraft, newest);
     if (now.verdict() == Grounding.Verdict.GROUNDED
         || !lacks(now).stream().allMatch(Lack::canBeWaived)) {
-      throw new ConflictException(
-          "This model is grounded, or is still being checked: a reason cannot clear it.");
+      throw new ConflictException(Said.of("refused.reasonCannotClear"));
     }
     words.deleteByAircraftId(aircraft);
     words.save(

@@ -1,5 +1,7 @@
 package hightally.app.platform;
 
+import hightally.app.words.ReaderWords;
+import hightally.core.quantity.Said;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.boot.web.servlet.context.ServletWebServerApplicationContext;
@@ -11,8 +13,10 @@ import org.springframework.stereotype.Component;
 class Announcement {
   private final HighTallyProperties properties;
   private final LocalNetwork network;
+  private final ReaderWords words;
 
-  Announcement(HighTallyProperties properties, LocalNetwork network) {
+  Announcement(HighTallyProperties properties, LocalNetwork network, ReaderWords words) {
+    this.words = words;
     this.properties = properties;
     this.network = network;
   }
@@ -21,11 +25,12 @@ class Announcement {
   void ready(ApplicationReadyEvent event) {
     if (event.getApplicationContext() instanceof ServletWebServerApplicationContext context) {
       for (String page : network.pages()) {
-        System.out.println("For devices that are let in: " + page);
+        System.out.println(words.standard(Said.of("start.forDevices", "page", page)));
       }
       String address = context.getEnvironment().getProperty("server.address", "127.0.0.1");
       int port = context.getWebServer().getPort();
-      System.out.println("High Tally is ready at http://" + address + ":" + port + "/");
+      String page = "http://" + address + ":" + port + "/";
+      System.out.println(words.standard(Said.of("start.ready", "page", page)));
     }
     if (properties.exitWhenReady()) {
       System.exit(SpringApplication.exit(event.getApplicationContext()));

@@ -1,5 +1,6 @@
 package hightally.app.platform;
 
+import hightally.core.quantity.Said;
 import java.io.IOException;
 import java.nio.file.FileStore;
 import java.nio.file.Files;
@@ -16,31 +17,25 @@ final class DataTrouble {
   private DataTrouble() {}
 
   /** Why the data cannot be written now. */
-  static String notWritten(Path data) {
+  static Said notWritten(Path data) {
     Path there = existing(data);
-    String what;
     if (readOnly(data)) {
-      what = "The folder " + data + " cannot be written: it is read-only for this program.";
-    } else if (left(there) < LITTLE) {
-      what = "The disk of the folder " + data + " is full: " + left(there) / KILO + " kB are left.";
-    } else {
-      what = "The folder " + data + " cannot be written: perhaps the disk is full.";
+      return Said.of("trouble.notWritten", "what", Said.of("trouble.readOnly", "folder", data));
     }
-    return what
-        + " Nothing of this change was stored; everything acknowledged before is safe. "
-        + "Make room, or give this program the right to write, and try again; the program need not"
-        + " be started anew.";
+    long left = left(there);
+    return Said.of(
+        "trouble.notWritten",
+        "what",
+        left < LITTLE
+            ? Said.of("trouble.full", "folder", data, "left", String.valueOf(left / KILO))
+            : Said.of("trouble.perhapsFull", "folder", data));
   }
 
   /** Which archive to take where the data are damaged. */
-  static String newestBackup(Path data) {
+  static Said newestBackup(Path data) {
     return newest(data)
-        .map(
-            file ->
-                " The newest archive of them is "
-                    + file
-                    + ": start with another folder and bring it back there under Files.")
-        .orElse("");
+        .map(file -> Said.of("trouble.newestArchive", "file", file))
+        .orElse(Said.NOTHING);
   }
 
   private static Optional<Path> newest(Path data) {

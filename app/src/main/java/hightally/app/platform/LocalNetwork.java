@@ -1,5 +1,6 @@
 package hightally.app.platform;
 
+import hightally.core.quantity.Said;
 import java.net.Inet6Address;
 import java.net.InetAddress;
 import java.net.NetworkInterface;
@@ -85,10 +86,8 @@ public class LocalNetwork
     }
   }
 
-  String answersAs() {
-    return properties.lan()
-        ? "This program answers only as localhost or under an address of its machine in figures."
-        : "This program answers only as localhost.";
+  Said answersAs() {
+    return Said.of(properties.lan() ? "refused.otherNameOnNetwork" : "refused.otherName");
   }
 
   /** Where a device finds the page: the plain addresses first. */

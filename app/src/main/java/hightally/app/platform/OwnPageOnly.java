@@ -1,6 +1,6 @@
 package hightally.app.platform;
 
-import com.fasterxml.jackson.databind.ObjectMapper;
+import hightally.core.quantity.Said;
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
@@ -35,11 +35,11 @@ class OwnPageOnly extends OncePerRequestFilter {
       "default-src 'self'; img-src 'self' data:; style-src 'self' 'unsafe-inline';"
           + " object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
 
-  private final ObjectMapper mapper;
+  private final Refusals refusals;
   private final LocalNetwork network;
 
-  OwnPageOnly(ObjectMapper mapper, LocalNetwork network) {
-    this.mapper = mapper;
+  OwnPageOnly(Refusals refusals, LocalNetwork network) {
+    this.refusals = refusals;
     this.network = network;
   }
 
@@ -59,14 +59,12 @@ class OwnPageOnly extends OncePerRequestFilter {
     }
     String host = host(request);
     if (!network.isThisMachine(name(host))) {
-      refuse(response, HttpStatus.FORBIDDEN, network.answersAs());
+      refusals.write(request, response, HttpStatus.FORBIDDEN, network.answersAs());
     } else if (!ownOrigin(request, host)) {
-      refuse(response, HttpStatus.FORBIDDEN, "Another page may not speak to this program.");
+      refusals.write(request, response, HttpStatus.FORBIDDEN, Said.of("refused.anotherPage"));
     } else if (BRING.contains(request.getMethod()) && !saysWhatItBrings(request)) {
-      refuse(
-          response,
-          HttpStatus.UNSUPPORTED_MEDIA_TYPE,
-          "The request must say what it brings: Content-Type is missing or names no type.");
+      refusals.write(
+          request, response, HttpStatus.UNSUPPORTED_MEDIA_TYPE, Said.of("refused.noContentType"));
     } else {
       chain.doFilter(request, response);
     }
@@ -100,10 +98,5 @@ class OwnPageOnly extends OncePerRequestFilter {
     } catch (InvalidMediaTypeException e) {
       return false;
     }
-  }
-
-  private void refuse(HttpServletResponse response, HttpStatus status, String why)
-      throws IOException {
-    Refusals.write(mapper, response, status, why);
   }
 }

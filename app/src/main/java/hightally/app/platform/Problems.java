@@ -45,19 +45,20 @@ class Problems extends ResponseEntityExceptionHandler {
 
   @ExceptionHandler(InvalidInputException.class)
   ProblemDetail invalid(InvalidInputException e) {
-    ProblemDetail problem = problem(HttpStatus.UNPROCESSABLE_ENTITY, "Invalid input", words.say(e));
+    ProblemDetail problem =
+        problem(HttpStatus.UNPROCESSABLE_ENTITY, Said.of("problem.invalid"), words.say(e));
     problem.setProperty("violations", e.violations());
     return problem;
   }
 
   @ExceptionHandler(NotFoundException.class)
   ProblemDetail missing(NotFoundException e) {
-    return problem(HttpStatus.NOT_FOUND, "Not found", e.getMessage());
+    return problem(HttpStatus.NOT_FOUND, Said.of("problem.notFound"), words.say(e.said()));
   }
 
   @ExceptionHandler(ConflictException.class)
   ProblemDetail conflict(ConflictException e) {
-    return problem(HttpStatus.CONFLICT, "Changed by another page", e.getMessage());
+    return problem(HttpStatus.CONFLICT, Said.of("problem.conflict"), words.say(e.said()));
   }
 
   @ExceptionHandler({
@@ -66,10 +67,7 @@ class Problems extends ResponseEntityExceptionHandler {
   })
   ProblemDetail race(RuntimeException e) {
     return problem(
-        HttpStatus.CONFLICT,
-        "Changed by another page",
-        "Another page saved at the same moment. Nothing of this change was stored; look at the newest"
-            + " state and save again.");
+        HttpStatus.CONFLICT, Said.of("problem.conflict"), words.say(Said.of("problem.race")));
   }
 
   /** A constraint of the database: something too long for its place, or there already. */
@@ -82,8 +80,8 @@ class Problems extends ResponseEntityExceptionHandler {
     if (NestedSql.TOO_LONG.equals(state)) {
       return problem(
           HttpStatus.UNPROCESSABLE_ENTITY,
-          "Too long",
-          "Something in this request is longer than what there is room for. Nothing was stored.");
+          Said.of("problem.tooLong"),
+          words.say(Said.of("problem.noRoom")));
     }
     return unforeseen(e);
   }
@@ -104,8 +102,8 @@ class Problems extends ResponseEntityExceptionHandler {
     connections.renew();
     return problem(
         HttpStatus.SERVICE_UNAVAILABLE,
-        "The data cannot be written",
-        DataTrouble.notWritten(Path.of(properties.data())));
+        Said.of("problem.notWritten"),
+        words.say(DataTrouble.notWritten(Path.of(properties.data()))));
   }
 
   /** Everything that can be done at once is being done. */
@@ -113,8 +111,8 @@ class Problems extends ResponseEntityExceptionHandler {
   ProblemDetail busy() {
     return problem(
         HttpStatus.SERVICE_UNAVAILABLE,
-        "Busy",
-        "High Tally is busy with other work. Nothing of this was stored; try again in a moment.");
+        Said.of("problem.busy"),
+        words.say(Said.of("problem.tryAgain")));
   }
 
   @ExceptionHandler(RuntimeException.class)
@@ -122,9 +120,8 @@ class Problems extends ResponseEntityExceptionHandler {
     logger.error("A request failed in a way nobody foresaw", e);
     return problem(
         HttpStatus.INTERNAL_SERVER_ERROR,
-        "Fault in the program",
-        "This is a fault in High Tally, not in what was sent. Nothing was stored. The file"
-            + " high-tally.log in the folder of the data tells more.");
+        Said.of("problem.fault"),
+        words.say(Said.of("problem.seeLog")));
   }
 
   /** An address that leads nowhere: a browser gets the page, which says so and shows a way on. */
@@ -153,9 +150,9 @@ class Problems extends ResponseEntityExceptionHandler {
         e, invalid(explained), headers, HttpStatus.UNPROCESSABLE_ENTITY, request);
   }
 
-  private static ProblemDetail problem(HttpStatus status, String title, String detail) {
+  private ProblemDetail problem(HttpStatus status, Said title, String detail) {
     ProblemDetail problem = ProblemDetail.forStatusAndDetail(status, detail);
-    problem.setTitle(title);
+    problem.setTitle(words.say(title));
     return problem;
   }
 }

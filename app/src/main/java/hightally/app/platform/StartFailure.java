@@ -1,5 +1,8 @@
 package hightally.app.platform;
 
+import hightally.core.quantity.Said;
+import hightally.core.words.Wording;
+import hightally.core.words.Words;
 import java.net.BindException;
 import java.nio.file.Path;
 import org.flywaydb.core.api.exception.FlywayValidateException;
@@ -15,10 +18,6 @@ public final class StartFailure {
   private static final int GENERAL = 50000;
   private static final int READ_ONLY = 90097;
 
-  private static final String NOT_WRITABLE =
-      "The folder %s cannot be written, or what is in it: it is read-only for this user. Give the"
-          + " right to write, or choose another folder with --data DIR. Nothing was changed.";
-
   private StartFailure() {}
 
   /**
@@ -28,7 +27,7 @@ public final class StartFailure {
    * @param data the folder of the data
    */
   public static String beforehand(String data) {
-    return DataTrouble.readOnly(Path.of(data)) ? NOT_WRITABLE.formatted(data) : "";
+    return DataTrouble.readOnly(Path.of(data)) ? say(notWritable(data)) : "";
   }
 
   /**
@@ -37,52 +36,59 @@ public final class StartFailure {
    * @param data the folder of the data
    */
   public static String words(Throwable failure, String data) {
+    return say(said(failure, data));
+  }
+
+  private static String say(Said said) {
+    return Words.of(Wording.PLAIN).say(said);
+  }
+
+  private static Said notWritable(String data) {
+    return Said.of("start.notWritable", "folder", data);
+  }
+
+  /** Where nobody foresaw the failure. */
+  public static String unforeseen(boolean logged, String data) {
+    return say(Said.of("start.unforeseen", "logged", logged, "folder", data));
+  }
+
+  /** The line under which it is told. */
+  public static String cannotStart(String why) {
+    return say(Said.of("start.cannot", "why", why));
+  }
+
+  private static Said said(Throwable failure, String data) {
     for (Throwable cause = failure; cause != null; cause = cause.getCause()) {
       if (cause instanceof PortInUseException port) {
-        return "Port "
-            + port.getPort()
-            + " is taken: end what runs there, or choose another with"
-            + " --port N.";
+        return Said.of("start.portTaken", "port", String.valueOf(port.getPort()));
       }
       if (cause instanceof BindException) {
-        return "The port cannot be opened: choose another with --port N.";
+        return Said.of("start.noPort");
       }
       if (cause instanceof NewerData || cause instanceof FlywayValidateException) {
-        return "The data in "
-            + data
-            + " was written by a newer High Tally: start that one, or use"
-            + " another folder with --data DIR. Nothing was changed.";
+        return Said.of("start.newerData", "folder", data);
       }
       if (cause instanceof NotKept) {
-        return "Before data of an older High Tally are brought up they are kept as one file in "
-            + Path.of(data).resolve("backups")
-            + ", and that could not be written: make room there, or give this user the right to"
-            + " write. Nothing was changed.";
+        return Said.of("start.notKept", "folder", Path.of(data).resolve("backups"));
       }
     }
     return database(failure, data);
   }
 
-  private static String database(Throwable failure, String data) {
+  private static Said database(Throwable failure, String data) {
     int code = NestedSql.code(failure);
     if (code == LOCKED) {
-      return "The data in "
-          + data
-          + " is in use by another High Tally: use that one, end it, or"
-          + " choose another folder with --data DIR.";
+      return Said.of("start.inUse", "folder", data);
     }
     if (code != 0 && DataTrouble.readOnly(Path.of(data))) {
-      return NOT_WRITABLE.formatted(data);
+      return notWritable(data);
     }
     return switch (code) {
-      case READ_ONLY -> NOT_WRITABLE.formatted(data);
+      case READ_ONLY -> notWritable(data);
       case CORRUPTED, NOT_WRITTEN_BY_THIS, IO, IO_WITH_TEXT, GENERAL ->
-          "The data in "
-              + data
-              + " is damaged or cannot be read: put a copy of the folder in its"
-              + " place, or start with another with --data DIR. Nothing was changed."
-              + DataTrouble.newestBackup(Path.of(data));
-      default -> "";
+          Said.of(
+              "start.damaged", "folder", data, "archive", DataTrouble.newestBackup(Path.of(data)));
+      default -> Said.NOTHING;
     };
   }
 

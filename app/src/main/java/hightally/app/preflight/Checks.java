@@ -202,7 +202,7 @@ public class Checks implements CheckSource {
   @Transactional(readOnly = true)
   public long numberOf(long aircraftId, String requestKey) {
     return runs.findByAircraftIdAndRequestKey(aircraftId, requestKey)
-        .orElseThrow(() -> new NotFoundException("check of this aircraft begun as", requestKey))
+        .orElseThrow(() -> new NotFoundException("missing.checkBegun", requestKey))
         .id();
   }
 
@@ -253,8 +253,7 @@ public class Checks implements CheckSource {
     hangar.alone(aircraftId);
     CheckRunEntity found = open(aircraftId, runId);
     if (read(found).version() != ended.version()) {
-      throw new ConflictException(
-          "This check was gone on with on another page meanwhile. Look at it again, then end it.");
+      throw new ConflictException(Said.of("refused.checkContinued"));
     }
     boolean whole = read(found).judged().next() < 0;
     found.close(whole ? CheckRun.Stage.DONE : CheckRun.Stage.BROKEN_OFF, at);
@@ -264,8 +263,7 @@ public class Checks implements CheckSource {
   private CheckRunEntity open(long aircraftId, long runId) {
     CheckRunEntity found = find(aircraftId, runId);
     if (found.state() != CheckRun.Stage.OPEN) {
-      throw new ConflictException(
-          "This check was ended on another page or by beginning another one. Nothing was stored.");
+      throw new ConflictException(Said.of("refused.checkEnded"));
     }
     return found;
   }
@@ -273,6 +271,6 @@ public class Checks implements CheckSource {
   private CheckRunEntity find(long aircraftId, long runId) {
     return runs.findById(runId)
         .filter(one -> one.aircraftId() == aircraftId)
-        .orElseThrow(() -> new NotFoundException("check of this aircraft with number", runId));
+        .orElseThrow(() -> new NotFoundException("missing.check", runId));
   }
 }

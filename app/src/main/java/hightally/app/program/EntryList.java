@@ -183,7 +183,7 @@ public class EntryList {
         changes
             .findById(changeId)
             .filter(one -> one.aircraftId() == aircraftId)
-            .orElseThrow(() -> new NotFoundException("typed change of this aircraft", changeId));
+            .orElseThrow(() -> new NotFoundException("missing.typedChange", changeId));
     TickedValue back = change.back();
     if (back.data().equals(NOTHING)) {
       tick(aircraftId, List.of(new TickedValue(back.transmitter(), back.key(), "", false)));

@@ -156,7 +156,7 @@ class HazardRuns {
   private Run find(long id) {
     Run run = runs.get(id);
     if (run == null) {
-      throw new NotFoundException("search for hazards", id);
+      throw new NotFoundException("missing.search", id);
     }
     return run;
   }

@@ -160,16 +160,16 @@ class School {
   }
 
   private SchoolEntity find(long id) {
-    return runs.findById(id).orElseThrow(() -> new NotFoundException("practice", id));
+    return runs.findById(id).orElseThrow(() -> new NotFoundException("missing.practice", id));
   }
 
   private SchoolEntity open(long id) {
     SchoolEntity found = find(id);
     if (found.endedAt() != null) {
-      throw new ConflictException("This practice has ended. Begin another one.");
+      throw new ConflictException(Said.of("refused.practiceEnded"));
     }
     if (found.events().size() >= MOST_EVENTS) {
-      throw new ConflictException("More has happened here than a practice holds. End it.");
+      throw new ConflictException(Said.of("refused.practiceFull"));
     }
     return found;
   }
@@ -204,7 +204,7 @@ class School {
     TestCase test = known(practice, fly);
     if (!inTheAir(run)) {
       if (practice.flights() >= run.brief().budget()) {
-        throw new ConflictException("All flights of this practice are flown. End it.");
+        throw new ConflictException(Said.of("refused.practiceFlown"));
       }
       practice.takeOff();
       run.happened(SchoolEvent.takeOff());

@@ -44,6 +44,11 @@ public class ReaderWords implements Naming {
     return words.computeIfAbsent(wording(), Words::of).say(said);
   }
 
+  /** The same where no request is under way yet. */
+  public String say(Said said, HttpServletRequest request) {
+    return words.computeIfAbsent(wording(request), Words::of).say(said);
+  }
+
   /** What is said in the words the program is set to, whoever asks. */
   public String standard(Said said) {
     return words.computeIfAbsent(standard, Words::of).say(said);

@@ -51,7 +51,7 @@ class AdjustmentPathTest extends Pilot {
     assertThat(get(at + "/adjustment").status()).isEqualTo(204);
     assertThat(get(at).json().at("/loop/next").asText()).isEqualTo("MAKE_READY");
     flownAtMyWord(at);
-    assertThat(get(at).json().at("/loop/waiting").asText()).contains("Adjusted and not flown yet");
+    assertThat(get(at).json().at("/loop/waiting").asText()).contains("Adjusted, not flown yet");
     assertThat(get(at).json().at("/loop/next").asText()).isEqualTo("CONFIRM");
     assertThat(get(at + "/flights/" + flight + "/adjustment").status()).isEqualTo(409);
     assertThat(get(at + "/flights/" + flight + "/followed").body()).isEqualTo("[2]");
@@ -101,7 +101,7 @@ class AdjustmentPathTest extends Pilot {
     assertThat(plan.get("worth").toString()).contains("cannot do better than");
     assertThat(post(other + "/adjustment", beginning(settled)).body())
         .contains("cannot do better than");
-    assertThat(get(other).json().at("/loop/waiting").asText()).contains("may stay in the trims");
+    assertThat(get(other).json().at("/loop/waiting").asText()).contains("may stay on the trims");
   }
 
   /** A gauge that shows half as much again stops the step until the pilot has decided. */
@@ -124,7 +124,7 @@ class AdjustmentPathTest extends Pilot {
     assertThat(stopped.body()).contains("disagree at Elevator");
     JsonNode opposite = gauge(at, "elevator", -computed, "OPEN", version).json();
     assertThat(opposite.at("/gauges/0/check/explanations").toString())
-        .contains("Look at the direction first");
+        .contains("Check the direction first");
     Answer centimetres =
         gauge(at, "elevator", 20 * computed, "OPEN", opposite.get("version").asInt());
     assertThat(centimetres.status()).isEqualTo(422);

@@ -14,6 +14,7 @@ import hightally.app.platform.ConflictException;
 import hightally.app.platform.NotFoundException;
 import hightally.app.platform.Page;
 import hightally.core.quantity.InvalidInputException;
+import hightally.core.quantity.Said;
 import hightally.core.setup.Setup;
 import java.io.InputStream;
 import java.time.Clock;
@@ -80,10 +81,10 @@ class HangarTest {
 
   @Test
   void workUnderWayHoldsARevisionBackButNotItsOwn() {
-    when(hold.why(1)).thenReturn(Optional.of("Rods are being turned."));
+    when(hold.why(1)).thenReturn(Optional.of(Said.of("refused.workOrderOpen")));
     assertThatThrownBy(() -> hangar.revise(1, 3, setup, "Meanwhile"))
         .isInstanceOf(ConflictException.class)
-        .hasMessage("Rods are being turned.");
+        .satisfies(saying("A work order of this model is already open"));
     assertThatThrownBy(() -> hangar.correct(1, 3, setup, "Meanwhile"))
         .isInstanceOf(ConflictException.class);
     verify(revisions, never()).save(any());
@@ -114,9 +115,9 @@ class HangarTest {
   void whatIsNotThereIsSaid() {
     assertThatThrownBy(() -> hangar.newest(7))
         .isInstanceOf(NotFoundException.class)
-        .hasMessage("There is no aircraft 7.");
+        .satisfies(saying("There is no model 7."));
     assertThatThrownBy(() -> hangar.revision(1, 99))
-        .hasMessage("There is no revision of this aircraft with number 99.");
+        .satisfies(saying("There is no revision 99 of this model."));
     assertThatThrownBy(() -> hangar.alone(7)).isInstanceOf(NotFoundException.class);
   }
 }

@@ -130,7 +130,7 @@ class PutAwayTest extends Pilot {
             "Copied from "
                 + setup.get("name").asText()
                 + ", revision 2, for a second aircraft of the type; its trims, flights, checks and"
-                + " findings were left behind.");
+                + " findings stayed behind.");
     ObjectNode expected = setup.deepCopy().put("name", "Second of them");
     expected.set("trims", json.readTree("{\"roll\":0,\"pitch\":0,\"yaw\":0}"));
     ((ObjectNode) expected.get("notebook")).putArray("accepted");

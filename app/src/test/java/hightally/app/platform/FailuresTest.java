@@ -10,6 +10,8 @@ import static org.mockito.Mockito.when;
 
 import com.zaxxer.hikari.HikariDataSource;
 import com.zaxxer.hikari.HikariPoolMXBean;
+import hightally.core.words.Wording;
+import hightally.core.words.Words;
 import java.io.IOException;
 import java.net.BindException;
 import java.nio.file.Files;
@@ -68,16 +70,16 @@ class FailuresTest {
     assertThat(full.getStatus()).isEqualTo(503);
     assertThat(full.getDetail())
         .contains("perhaps the disk is full")
-        .contains("not be started anew");
+        .contains("need not be restarted");
     verify(connections).renew();
   }
 
   @Test
   void whatIsWrongWithTheFolderIsSaidAndWhatIsSafe() throws Exception {
     Path file = Files.writeString(folder.resolve("no-folder"), "x");
-    assertThat(DataTrouble.notWritten(file.resolve("data")))
-        .contains("is read-only for this program", "everything acknowledged before is safe");
-    assertThat(DataTrouble.newestBackup(folder)).isEmpty();
+    assertThat(Words.of(Wording.PLAIN).say(DataTrouble.notWritten(file.resolve("data"))))
+        .contains("is read-only for High Tally", "everything acknowledged before is safe");
+    assertThat(DataTrouble.newestBackup(folder).isEmpty()).isTrue();
     Path backups = Files.createDirectory(folder.resolve("backups"));
     Path older = Files.writeString(backups.resolve("daily-2026-05-01.zip"), "x");
     Path newer = Files.writeString(backups.resolve("daily-2026-05-02.zip"), "x");
@@ -86,7 +88,7 @@ class FailuresTest {
     assertThat(newer.toFile().setLastModified(2_000_000)).isTrue();
     Exception damaged = new IllegalStateException(new SQLException("h2", "90000", 90030));
     assertThat(StartFailure.words(damaged, folder.toString()))
-        .contains("damaged", newer.toString(), "bring it back there under Files")
+        .contains("damaged", newer.toString(), "restore it there under Files")
         .doesNotContain(older.toString());
   }
 
@@ -137,7 +139,7 @@ class FailuresTest {
   @Test
   void aStartThatFailsElsewhereIsOneSentenceToo() throws Exception {
     assertThat(StartFailure.words(new PortInUseException(8080), "data"))
-        .contains("Port 8080 is taken");
+        .contains("Port 8080 is in use");
     assertThat(StartFailure.words(new RuntimeException(new BindException()), "data"))
         .contains("--port N");
     assertThat(StartFailure.words(new StartFailure.NewerData(), "data"))
@@ -169,7 +171,7 @@ class FailuresTest {
         .isInstanceOf(StartFailure.NotKept.class);
     assertThat(flyway.info().current().getVersion().getVersion()).isEqualTo("7");
     assertThat(StartFailure.words(new StartFailure.NotKept(new IOException()), "data"))
-        .contains("kept as one file")
+        .contains("saved as one file")
         .contains("Nothing was changed");
     java.util.List<String> kept = new java.util.ArrayList<>();
     new NoNewerData().refuseNewer(kept::add).migrate(flyway);

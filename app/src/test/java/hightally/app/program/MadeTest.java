@@ -84,7 +84,7 @@ class MadeTest extends Pilot {
 
     saveRate(71);
     assertThat(made()).as("a revision changes nothing on the model").isEmpty();
-    assertThat(lacksTyping()).as("what flies is what was typed").isTrue();
+    assertThat(lacksTyping()).as("The model flies with what is in the transmitter").isTrue();
     JsonNode open = rate();
     assertThat(open.get("before").asText()).isEqualTo(before);
 

@@ -134,7 +134,7 @@ class RigPathsTest extends Pilot {
             List.of(wrong));
     Answer refused = put(at + "/bench-set-up", early);
     assertThat(refused.status()).isEqualTo(422);
-    assertThat(refused.body()).contains("answer.step").contains("how the motor was made harmless");
+    assertThat(refused.body()).contains("answer.step").contains("how you made the motor safe");
     Map<String, Object> harmless =
         Map.of("step", "harmless", "choice", "propeller-off", "values", List.of());
     JsonNode open = answered(at, begun, "power", harmless);

@@ -166,7 +166,7 @@ class SchoolTest extends ApiTest {
             .asLong();
     Answer refused = post("/api/school/models", hangar(id, 1, 1));
     assertThat(refused.status()).isEqualTo(422);
-    assertThat(refused.body()).contains("behind where it would stop being stable");
+    assertThat(refused.body()).contains("behind its neutral point");
   }
 
   @Test

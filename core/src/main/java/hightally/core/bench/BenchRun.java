@@ -22,10 +22,10 @@ import java.util.List;
 
 /**
  * A simulated transmitter and receiver that keep time: phases fade ({@link PhaseFade}), timers
- * count, conditions that must hold for a while do, the cut is released only with the throttle closed, a lost
- * link shows the failsafe. Slowed channels run to where they belong, and what was demanded at
- * switch-on is warned of until it has been so once. Deterministic: time is an argument. One run
- * belongs to one thread.
+ * count, conditions that must hold for a while do, the cut is released only with the throttle
+ * closed, a lost link shows the failsafe. Slowed channels run to where they belong, and what was
+ * demanded at switch-on is warned of until it has been so once. Deterministic: time is an argument.
+ * One run belongs to one thread.
  */
 public final class BenchRun {
   private static final double STICK_BACK = 0.02;

@@ -35,7 +35,8 @@ public record Hazard(
   /**
    * How a hazard is shown on the bench so that it is seen to happen.
    *
-   * @param leadIn what comes before: the cut released with the throttle closed, where that is needed
+   * @param leadIn what comes before: the cut released with the throttle closed, where that is
+   *     needed
    * @param seconds how long each moment stands: until all that fades or is slowed has arrived
    * @param linkLost whether the link is lost in the end
    */

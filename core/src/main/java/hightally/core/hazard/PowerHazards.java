@@ -311,7 +311,10 @@ final class PowerHazards {
       }
     }
 
-    /** After a cut that is released only with the throttle closed nothing starts with it anywhere else. */
+    /**
+     * After a cut that is released only with the throttle closed nothing starts with it anywhere
+     * else.
+     */
     private void letGo(Attained attained) {
       if (!power.releaseWithStickBack()) {
         tell(attained, regions.startingHeld());

@@ -15,8 +15,8 @@ import hightally.core.signal.SignalPath;
 import java.util.List;
 
 /**
- * Whether closed throttle, cut, arming and failsafe give the pulse at which a controller stops, measured
- * at its socket: sub-trim, endpoints, reversal and a reverser in its lead included.
+ * Whether closed throttle, cut, arming and failsafe give the pulse at which a controller stops,
+ * measured at its socket: sub-trim, endpoints, reversal and a reverser in its lead included.
  */
 final class StopHazards {
   private static final double NEARLY_ALL = 0.9;

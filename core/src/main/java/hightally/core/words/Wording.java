@@ -13,6 +13,9 @@ public record Wording(Locale language, Length length, boolean commaDecimals) {
   /** English, millimetres, a decimal point. */
   public static final Wording PLAIN = new Wording(Locale.ENGLISH, Length.MILLIMETRES, false);
 
+  /** The country of the made-up language, {@code en-XA}: English, each message between marks. */
+  public static final String MADE_UP = "XA";
+
   /** What lengths are shown in. */
   public enum Length {
     MILLIMETRES,

@@ -62,7 +62,7 @@ public final class Words {
       case "text" -> (String) said.with().get("text");
       case "all" -> joined((List<?>) said.with().get("parts"), " ");
       case "list" -> joined((List<?>) said.with().get("parts"), "list.and");
-      default -> messages.filled(said.code(), values(said));
+      default -> marked(messages.filled(said.code(), values(said)));
     };
   }
 
@@ -136,7 +136,7 @@ public final class Words {
       return told(OneOf.of(one));
     }
     if (value instanceof OneOf one) {
-      return messages.pattern(one.kind() + "." + one.name());
+      return marked(messages.pattern(one.kind() + "." + one.name()));
     }
     return String.valueOf(value);
   }
@@ -154,11 +154,18 @@ public final class Words {
     return messages.filled(how, Map.of("first", first, "last", told.get(told.size() - 1)));
   }
 
+  /** In the made-up language what stands between no marks is in no catalogue. */
+  private String marked(String words) {
+    return wording.language().getCountry().equals(Wording.MADE_UP) && !words.isEmpty()
+        ? "⟦" + words + "⟧"
+        : words;
+  }
+
   private String clicks(Clicks clicks) {
     int size = Math.abs(clicks.count());
     String way = clicks.count() < 0 ? "minus" : "plus";
     String key = clicks.count() == 0 ? "clicks.none" : "clicks." + clicks.control() + "." + way;
-    return messages.filled(key, Map.of("count", size));
+    return marked(messages.filled(key, Map.of("count", size)));
   }
 
   private String turns(Turns turns) {
@@ -167,8 +174,9 @@ public final class Words {
     String fraction = SIXTHS[(int) (size % SIXTHS_OF_A_TURN)];
     String amount = (whole + fraction).isEmpty() ? "0" : whole + fraction;
     String key = turns.sixths() < 0 ? "turns.in" : "turns.out";
-    return messages.filled(
-        key, Map.of("amount", amount, "more", String.valueOf(size > SIXTHS_OF_A_TURN)));
+    return marked(
+        messages.filled(
+            key, Map.of("amount", amount, "more", String.valueOf(size > SIXTHS_OF_A_TURN))));
   }
 
   private static String capital(String words) {

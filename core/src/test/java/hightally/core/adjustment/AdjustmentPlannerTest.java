@@ -41,7 +41,7 @@ class AdjustmentPlannerTest {
     assertThat(left.steps()).isEqualTo(2);
     assertThat(left.direction()).isEqualTo(RodDirection.LENGTHEN);
     assertThat(say(left.sentence()))
-        .startsWith("left: 1 turn out. The trailing edge goes up 1.7 mm.");
+        .startsWith("left: 1 turn out. The trailing edge goes up by 1.7 mm.");
   }
 
   @Example
@@ -95,7 +95,7 @@ class AdjustmentPlannerTest {
     assertThatThrownBy(() -> AdjustmentPlanner.plan(long60, new Trims(0, 60, 0)))
         .isInstanceOf(InvalidInputException.class)
         .satisfies(saying("locked with what drives it at"))
-        .satisfies(saying("this one does from"))
+        .satisfies(saying("this one goes from"))
         .satisfies(saying("further in on the arm"));
   }
 

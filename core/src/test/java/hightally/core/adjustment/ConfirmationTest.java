@@ -49,19 +49,19 @@ class ConfirmationTest {
     assertThat(found.flights()).isEqualTo(1);
     assertThat(found.phaseName()).isEqualTo("Cruise");
     assertThat(after(0, 3).done()).isTrue();
-    assertThat(say(found.words())).contains("2 clicks nose up where 1 click");
+    assertThat(say(found.words())).contains("2 clicks nose up, 1 click");
   }
 
   @Test
   void beyondThatOneFlightSaysNothingYet() {
     Confirmation found = after(4, 1);
     assertThat(found.done()).isFalse();
-    assertThat(say(found.words())).contains("2 more flights");
+    assertThat(say(found.words())).contains("2 more calm flights");
     assertThat(say(after(-3, 2).words())).contains("one more calm flight");
   }
 
   @Test
   void settledElsewhereIsWeighed() {
-    assertThat(say(after(4, 3).words())).contains("settled, and not where");
+    assertThat(say(after(4, 3).words())).contains("settled, but not where");
   }
 }

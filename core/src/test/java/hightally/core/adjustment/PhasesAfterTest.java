@@ -291,7 +291,7 @@ class PhasesAfterTest {
     assertThat(plan.phases().get(0).after().roll()).isBetween(9, 11);
     assertThat(say(plan.steps().get(1).title())).isEqualTo("Trims in: pitch 16 clicks nose up");
     assertThat(say(plan.steps().get(1).detail()))
-        .contains("stays in throughout: roll 10 clicks right");
+        .contains("stays on the trims all the time: roll 10 clicks right");
   }
 
   @Example

@@ -64,7 +64,7 @@ class RemediesTest {
     // 30 clicks: 3.4°, one step, 0.2° left. 59: 6.6°, two steps (7.2°), 0.6° left.
     assertThat(say(of(Rigs.plain(), new Trims(0, 30, 0)).get(0).words()))
         .contains("turns the arm by 3.4°, and the arm can be set in steps of 3.6°")
-        .contains("Seat it 1 step further")
+        .contains("Move it 1 step further")
         .contains("only 0.2° are left");
     assertThat(of(Rigs.plain(), new Trims(0, -59, 0)))
         .filteredOn(one -> one.kind() == Kind.TOOTH)
@@ -79,7 +79,7 @@ class RemediesTest {
     assertThat(of(Rigs.plain(), new Trims(0, 43, 0)))
         .filteredOn(one -> one.kind() == Kind.SYMPTOM)
         .hasSize(2)
-        .allSatisfy(one -> assertThat(say(one.words())).contains("stands 4.2 mm off"));
+        .allSatisfy(one -> assertThat(say(one.words())).contains("is 4.2 mm out"));
     assertThat(say(of(Rigs.plain(), new Trims(0, -1, 0)).get(0).words())).contains("(0.1 mm)");
   }
 
@@ -113,7 +113,7 @@ class RemediesTest {
     assertThat(found.stream().anyMatch(one -> one.kind() == Kind.SHARE)).isEqualTo(said);
     if (said) {
       assertThat(say(found.get(0).words()))
-          .contains("stands " + Math.round(Math.abs(degrees)) + "° off square");
+          .contains("is " + Math.round(Math.abs(degrees)) + "° away from 90°");
     }
   }
 }

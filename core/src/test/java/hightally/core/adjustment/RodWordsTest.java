@@ -22,10 +22,10 @@ class RodWordsTest {
     "CLEVIS, 0.4, -3, 1½ turns in, turn it clockwise",
     "BALL_LINK, 0.4, 2, 2 turns out, counter-clockwise",
     "BALL_LINK, 0.4, -1, 1 turn in, turn it clockwise",
-    "TURNBUCKLE, 0.5, 4, ⅔ turn out, the rod gets longer",
-    "TURNBUCKLE, 0.5, -8, 1⅓ turns in, the rod gets shorter",
-    "SLIDE, 0.5, 1, 'stopper 0.5 mm, rod longer', 'Loosen the stopper, slide it, tighten it again.'",
-    "SLIDE, 0.5, -3, 'stopper 1.5 mm, rod shorter', 'Loosen the stopper, slide it, tighten it again.'"
+    "TURNBUCKLE, 0.5, 4, ⅔ turn out, the pushrod gets longer",
+    "TURNBUCKLE, 0.5, -8, 1⅓ turns in, the pushrod gets shorter",
+    "SLIDE, 0.5, 1, 'stopper 0.5 mm, pushrod longer', 'Loosen the stopper, slide it, tighten it again.'",
+    "SLIDE, 0.5, -3, 'stopper 1.5 mm, pushrod shorter', 'Loosen the stopper, slide it, tighten it again.'"
   })
   void howFarAndWhichWay(RodEndKind kind, double pitch, long steps, String turn, String rotation) {
     RodEnd end = new RodEnd(kind, pitch);
@@ -45,7 +45,7 @@ class RodWordsTest {
     String up = say(RodWords.sentence(LEFT, change(3), false));
     assertThat(up)
         .isEqualTo(
-            "left: 1½ turns out. The trailing edge goes up 2.5 mm. 0.1 mm remains, less than half a step can correct.");
+            "left: 1½ turns out. The trailing edge goes up by 2.5 mm. 0.1 mm remains, less than half a step can correct.");
     String down = say(RodWords.sentence(LEFT, change(-3), false));
     assertThat(down).contains("1½ turns in. The trailing edge goes down 2.5 mm.");
     assertThat(say(RodWords.sentence(LEFT, change(3), true))).contains("out on the slave pushrod.");
@@ -59,7 +59,7 @@ class RodWordsTest {
     assertThat(say(RodWords.sentence(LEFT, change(exact), false))).doesNotContain("left over");
     assertThat(say(RodWords.sentence(LEFT, change(0.4), false)))
         .isEqualTo(
-            "left: leave the rod as it is. 0.3 mm remains, less than half a step can correct.");
+            "left: leave the pushrod as it is. 0.3 mm remains, less than half a step can correct.");
     assertThat(say(RodWords.sentence(LEFT, change(0), true)))
         .isEqualTo("left: leave the slave rod as it is.");
   }

@@ -49,17 +49,20 @@ class RulerCheckTest {
 
   @Test
   void theOtherWayRoundIsSaidFirst() {
-    assertThat(say(read(4, -3).explanations().get(0))).contains("other way");
-    assertThat(say(read(-4, 3).explanations().get(0))).contains("other way");
-    assertThat(say(read(4, 0).explanations().get(0))).doesNotContain("other way");
-    assertThat(say(read(-4, -2.9).explanations())).noneMatch(one -> one.contains("other way"));
+    assertThat(say(read(4, -3).explanations().get(0))).contains("opposite way");
+    assertThat(say(read(-4, 3).explanations().get(0))).contains("opposite way");
+    assertThat(say(read(4, 0).explanations().get(0))).doesNotContain("opposite way");
+    assertThat(say(read(-4, -2.9).explanations())).noneMatch(one -> one.contains("opposite way"));
   }
 
   @Test
   void almostNothingIsALooseHornOrNoTrim() {
-    assertThat(say(read(4, 0.4).explanations())).anyMatch(one -> one.contains("almost nothing"));
-    assertThat(say(read(4, 0.5).explanations())).noneMatch(one -> one.contains("almost nothing"));
-    assertThat(say(read(-4, -0.4).explanations())).anyMatch(one -> one.contains("almost nothing"));
+    assertThat(say(read(4, 0.4).explanations()))
+        .anyMatch(one -> one.contains("almost no movement"));
+    assertThat(say(read(4, 0.5).explanations()))
+        .noneMatch(one -> one.contains("almost no movement"));
+    assertThat(say(read(-4, -0.4).explanations()))
+        .anyMatch(one -> one.contains("almost no movement"));
   }
 
   @ParameterizedTest
@@ -76,7 +79,7 @@ class RulerCheckTest {
     assertThat(say(read(computed, measured).explanations()))
         .anyMatch(
             one ->
-                one.startsWith("Almost exactly " + word)
+                one.startsWith("The edge moved almost exactly " + word)
                     && one.contains("probably " + step + " %, not 0.50 %"));
   }
 
@@ -84,7 +87,7 @@ class RulerCheckTest {
   @CsvSource({"4, 6", "4, 7", "4, 9", "4, 2.5", "4, 1.5", "4, 0"})
   void neitherTwiceNorHalfIsNotCalledSo(double computed, double measured) {
     assertThat(say(read(computed, measured).explanations()))
-        .noneMatch(one -> one.startsWith("Almost exactly"));
+        .noneMatch(one -> one.startsWith("The edge moved almost exactly"));
   }
 
   @Test

@@ -112,7 +112,7 @@ class WorthTest {
         .startsWith("Pitch stays at 1 click nose up: one step of the clevis or ball link is")
         .contains("cannot do better than ±");
     assertThat(say(pitch(of(setup, new Trims(0, 12, 0))).words()))
-        .startsWith("Pitch: 12 clicks nose up go into the rods");
+        .startsWith("Pitch: 12 clicks nose up go into the pushrods");
     assertThat(of(setup, Trims.ZERO).verdicts()).isEmpty();
   }
 
@@ -165,7 +165,7 @@ class WorthTest {
         .containsExactly(
             "turn the existing end",
             "fit a turnbuckle first",
-            "arm one tooth over, away from the surface");
+            "move the arm one tooth away from the surface");
     assertThat(offered).extracting(RodWay::chosen).containsExactly(true, false, false);
     FlownTrims over = base(setup, trims, List.of(offered.get(2).means()));
     AdjustmentPlan plan = AdjustmentPlanner.plan(setup, over);

@@ -92,7 +92,7 @@ class CoachTest {
     Snapshot now = as(BIPLANE);
     Coach.CoachPlan fresh = plan(now, List.of());
     assertThat(fresh.nextTest().orElseThrow().test().test()).isEqualTo(TrimTest.THROTTLE_CHANGE);
-    assertThat(say(fresh.goal())).isEqualTo("Throttle up and down: fly it and note what you saw.");
+    assertThat(say(fresh.goal())).isEqualTo("Throttle change: fly it and note what you saw.");
     assertThat(fresh.tests().get(1).openBefore()).isFalse();
     assertThat(fresh.tests().get(2).openBefore()).isTrue();
     Coach.CoachPlan later = plan(now, List.of(flown(TrimTest.THROTTLE_CHANGE, "", now)));
@@ -126,7 +126,7 @@ class CoachTest {
     assertThat(advice.to()).isEqualTo(6.5);
     assertThat(say(advice.words()))
         .startsWith("First step: 4.3 % more up elevator with full rudder, so 6.5 %");
-    assertThat(say(advice.sizes().get(0))).contains("mm becomes").contains("at full right rudder");
+    assertThat(say(advice.sizes().get(0))).contains("mm to ").contains("at full right rudder");
     Setup moved =
         Levers.moved(TrimLever.RUDDER_TO_ELEVATOR, BIPLANE, KNIFE, advice.to(), English.NAMES);
     assertThat(moved.mixes()).hasSameSizeAs(BIPLANE.mixes());
@@ -164,7 +164,7 @@ class CoachTest {
     Coach.CoachPlan plan = plan(now, List.of(flown(TrimTest.ROLL_AXIS, "", now, left, right)));
     CoachAdvice advice = of(plan, TrimTest.ROLL_AXIS).advice();
     assertThat(advice.lever()).isNull();
-    assertThat(say(advice.words())).contains("opposite ways");
+    assertThat(say(advice.words())).contains("opposite changes");
     SeenOutcome same = new SeenOutcome(TrimOutcome.AWAY_FROM_THE_ROLL, 1, Turn.RIGHT);
     Coach.CoachPlan agreeing = plan(now, List.of(flown(TrimTest.ROLL_AXIS, "", now, left, same)));
     // Two and one are one and a half: clear.
@@ -184,7 +184,7 @@ class CoachTest {
             new Coach.Asked(now, flown, List.of(), Map.of("flight", Coach.LevelTrim.FLOWN), true));
     CoachAdvice advice = of(turned, TrimTest.ROLL_AXIS).advice();
     assertThat(advice.to() - advice.from()).isEqualTo(-5);
-    assertThat(say(advice.why())).contains("By your house rule");
+    assertThat(say(advice.why())).contains("opposite to the mechanics");
   }
 
   /** Every row of the table, by test: what is void after it. */

@@ -56,8 +56,8 @@ class WishNotesTest {
         .anyMatch(s -> s.contains("behind"));
     Wish much = new Wish(Regime.SNAP, "", "gone", 100, 5, 5, "", "", false);
     assertThat(say(WishNotes.of(BIPLANE, wishes(50, List.of(much)))))
-        .anyMatch(s -> s.contains("no longer there"))
-        .anyMatch(s -> s.startsWith("For snap manoeuvres 100 mm of roll are wanted"));
+        .anyMatch(s -> s.contains("no longer exists"))
+        .anyMatch(s -> s.startsWith("For snap manoeuvres you want 100 mm of roll"));
     Wish once = new Wish(Regime.SNAP, "", "", 5, 5, 5, "", "", false);
     assertThatThrownBy(() -> Validation.check(wishes(50, List.of(once, once))))
         .isInstanceOf(InvalidInputException.class);

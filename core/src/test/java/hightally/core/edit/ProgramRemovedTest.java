@@ -60,7 +60,8 @@ class ProgramRemovedTest {
         ProgramRemoved.of(new ProgramRemoved.RemovalAsked(used(), "three"));
     assertThat(removal.setup().phases()).hasSize(1);
     assertThat(removal.setup().conditions()).isEmpty();
-    assertThat(say(removal.notes())).contains("Phase “Thermal”, so that is removed too.");
+    assertThat(say(removal.notes()))
+        .contains("It switches phase “Thermal”, so that is removed too.");
   }
 
   @Test

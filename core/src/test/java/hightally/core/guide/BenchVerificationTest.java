@@ -84,7 +84,7 @@ class BenchVerificationTest {
     assertThat(say(left(far).words())).contains("horn hole");
     Verified wrong = seen(asked, asked.plusMm(), false);
     assertThat(left(wrong).wrongWay()).isTrue();
-    assertThat(say(left(wrong).words())).contains("must not fly like this");
+    assertThat(say(left(wrong).words())).contains("do not fly it like this");
   }
 
   @Test

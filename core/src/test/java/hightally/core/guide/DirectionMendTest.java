@@ -60,9 +60,9 @@ class DirectionMendTest {
       }
       String words = say(verdict.words());
       assertThat(words).as("never at a loss").doesNotContain("Wiring alone cannot");
-      if (words.contains("xchange")) {
+      if (words.contains("wap the two leads")) {
         real = exchanged(real);
-      } else if (words.contains("own rod or horn")) {
+      } else if (words.contains("own pushrod or horn")) {
         real = withHorn(real, verdict.step().split("/")[1]);
       }
       for (Mend mend : verdict.mends().stream().limit(1).toList()) {
@@ -193,8 +193,8 @@ class DirectionMendTest {
             new GuideAnswer("direction/right/pitch", Guide.WRONG, List.of()));
     GuideVerdict verdict = GuideJudge.verdicts(shared, School.ROD_FIRST, answers).get(1);
     assertThat(say(verdict.words()))
-        .contains("on one channel with left")
-        .contains("its own rod or horn");
+        .contains("on the same channel as left")
+        .contains("its own pushrod or horn");
     // Described as it is, so what is done by hand is noted: its horn alone, and nothing reversed.
     assertThat(verdict.mends())
         .flatExtracting(Mend::edits)

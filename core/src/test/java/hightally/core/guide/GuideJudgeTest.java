@@ -24,10 +24,10 @@ class GuideJudgeTest {
   @CsvSource({
     "r r r r, The correct way",
     "w w r r, reverse this servo",
-    "w r w r, their leads are exchanged",
-    "r w r w, their leads are exchanged",
-    "r w w r, exchange the two leads",
-    "w r r r, Wiring alone cannot do this"
+    "w r w r, their leads are swapped",
+    "r w r w, their leads are swapped",
+    "r w w r, swap the two leads",
+    "w r r r, Wiring alone cannot cause this"
   })
   void twoCommandsTellMixedSurfacesApart(String seen, String words) {
     String[] each = seen.split(" ");

@@ -31,11 +31,11 @@ class GuideMotorTest {
           motor-stop, fixed, true, is its stop
           motor-touch, starts-and-stops, true, as it should
           motor-touch, runs-at-rest, false, must not run at rest
-          motor-touch, does-not-start, false, waits for its stop pulse
+          motor-touch, does-not-start, false, needs its stop pulse first
           motor-way, right, true, The correct way
-          motor-way, wrong, false, Swap any two of the three leads
+          motor-way, wrong, false, Swap any two of the three motor leads
           failsafe, motor-runs-on, false, Store the failsafe again with channel 3 at −100 %
-          failsafe, motor-stops, false, nothing here says so
+          failsafe, motor-stops, false, no failsafe is entered here
           """)
   void whatAMotorDidIsJudged(String step, String choice, boolean agrees, String words) {
     GuideVerdict verdict = motor(powered(false), Map.of(step, choice)).get(0);

@@ -111,7 +111,7 @@ class RulerTest {
       GuideVerdict found = judged(fine, "clicks/right", read);
       assertThat(found.agrees()).isFalse();
       assertThat(found.mends()).isEmpty();
-      assertThat(say(found.words())).startsWith("Too small to tell");
+      assertThat(say(found.words())).startsWith("Too small to be sure");
     }
   }
 
@@ -213,7 +213,7 @@ class RulerTest {
                             "right",
                             List.of(new StickReading(1, 1.5), new StickReading(-1, -15))))
                     .question()))
-        .contains("1.50 where 15.9 mm was expected");
+        .contains("Measured 1.50, expected 15.9 mm");
   }
 
   @Example
@@ -242,7 +242,7 @@ class RulerTest {
             new GuideAnswer("reflex/right", "", List.of(2.0)));
     GuideVerdict apart = GuideJudge.verdicts(PLAIN, School.ROD_FIRST, both).get(0);
     assertThat(apart.agrees()).isFalse();
-    assertThat(say(apart.words())).contains("differs by 1.1 mm");
+    assertThat(say(apart.words())).contains("is 1.1 mm different");
     List<GuideAnswer> near =
         List.of(
             new GuideAnswer("reflex/left", "", List.of(2.4)),

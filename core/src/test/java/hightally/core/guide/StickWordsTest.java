@@ -20,9 +20,9 @@ class StickWordsTest {
     assertThat(say(StickWords.to(mode, Control.ROLL, 1))).isEqualTo(roll + " stick to the right");
     assertThat(say(StickWords.to(mode, Control.ROLL, -1))).isEqualTo(roll + " stick to the left");
     assertThat(say(StickWords.to(mode, Control.YAW, 1))).isEqualTo(yaw + " stick to the right");
-    assertThat(say(StickWords.to(mode, Control.PITCH, 1)))
-        .isEqualTo(pitch + " stick towards you");
-    assertThat(say(StickWords.to(mode, Control.PITCH, -1))).isEqualTo(pitch + " stick away from you");
+    assertThat(say(StickWords.to(mode, Control.PITCH, 1))).isEqualTo(pitch + " stick towards you");
+    assertThat(say(StickWords.to(mode, Control.PITCH, -1)))
+        .isEqualTo(pitch + " stick away from you");
     assertThat(say(StickWords.throttle(mode))).isEqualTo(throttle + " stick");
   }
 }

@@ -378,7 +378,7 @@ class HazardsToldTest {
             .filter(hazard -> hazard.kind() == HazardKind.CUT_DISAGREES)
             .findFirst()
             .orElseThrow();
-    assertThat(say(found.words())).contains("out of reach");
+    assertThat(say(found.words())).contains("does not reach");
     assertThat(found.mends()).isEmpty();
     assertThat(found.showing().linkLost()).isTrue();
   }

@@ -56,7 +56,7 @@ class LinkStandInTest {
         .isLessThanOrEqualTo(Math.min(one.fades().get(0), one.fades().get(1)));
   }
 
-  /** Two antennas side by side are weak in the same quarter, square to each other in none. */
+  /** Two antennas side by side are weak in the same quarter, at 90° to each other in none. */
   @Example
   void twoAntennasStandSquareToEachOther() {
     int worstAlike = 0;
@@ -81,7 +81,7 @@ class LinkStandInTest {
         .contains("same quarter");
     LinkReport square = LinkStandIn.of(asked(40, 0, List.of(ALONG, UPRIGHT)));
     assertThat(square.holds()).isZero();
-    assertThat(say(square.words())).contains("square to each other");
+    assertThat(say(square.words())).contains("at 90° to each other");
     assertThat(square.fades().get(0)).isEqualTo(1000);
   }
 

@@ -35,7 +35,7 @@ class LinkageFitTest {
   void twoReadingsCannotTellTheLeansApartAndSaySo() {
     Linkage truth = new Linkage(12, 16, 120, 0, 12, false, true);
     List<Explanation> found = LinkageFit.explanations(question(truth, -40, 40));
-    assertThat(found).filteredOn(one -> say(one.words()).contains("leans")).hasSize(2);
+    assertThat(found).filteredOn(one -> say(one.words()).contains("° from")).hasSize(2);
     assertThat(found).filteredOn(Explanation::explains).hasSize(2);
     // A lean alone cannot be explained away by the radius, and the plan is 12° out.
     assertThat(say(found.get(2).words())).startsWith("Angles as planned");

@@ -116,17 +116,20 @@ class SettlingTest {
 
   @Test
   void threeAgreeingCalmFlightsSettleATrim() {
-    assertThat(say(pitch(8).words())).isEqualTo("8 clicks nose up; 2 more calm flights.");
+    assertThat(say(pitch(8).words()))
+        .isEqualTo("8 clicks nose up. Fly 2 more calm flights to confirm.");
     TrimSeries two = pitch(8, 9);
     assertThat(two.state()).isEqualTo(State.NOT_YET);
     assertThat(say(two.words()))
-        .isEqualTo("8 clicks nose up and 9 clicks nose up agree; one more calm flight.");
+        .isEqualTo(
+            "8 clicks nose up and 9 clicks nose up agree. Fly one more calm flight to confirm.");
     TrimSeries three = pitch(6, 7, 6);
     assertThat(three.state()).isEqualTo(State.SETTLED);
     assertThat(three.settled()).isTrue();
     assertThat(three.clicks()).isEqualTo(6);
-    assertThat(say(three.words())).isEqualTo("Settled: 3 flights within 1 click.");
-    assertThat(say(pitch(new int[0]).words())).isEqualTo("3 more calm flights.");
+    assertThat(say(three.words())).isEqualTo("Settled: the last 3 flights agree within 1 click.");
+    assertThat(say(pitch(new int[0]).words()))
+        .isEqualTo("Fly 3 more calm flights to confirm the trims.");
     assertThat(pitch(new int[0]).flown()).isFalse();
   }
 
@@ -318,7 +321,7 @@ class SettlingTest {
   void aLargeOneIsASymptomUnlessThePilotHasLooked() {
     TrimSeries large = pitch(55, 55, 55);
     assertThat(large.state()).isEqualTo(State.TOO_LARGE);
-    assertThat(say(large.words())).contains("look at balance point");
+    assertThat(say(large.words())).contains("check balance point");
     SettledWord word = new SettledWord(PHASE, Control.PITCH, 3, "no other way");
     assertThat(pitch(all(55, 55, 55), List.of(), List.of(word)).settled()).isTrue();
   }

@@ -22,7 +22,7 @@ class SwitchWordsTest {
     Setup glider = DemoModels.read("larkmere");
     List<String> front = words(glider, "front-left-switch");
     assertThat(front.get(0)).contains("Speed");
-    assertThat(front.get(1)).isEqualTo("otherwise: Cruise");
+    assertThat(front.get(1)).isEqualTo("normal: Cruise");
     assertThat(front.get(2)).contains("Thermal 1");
     List<String> second = words(glider, "front-right-switch");
     assertThat(second.get(2)).contains("Landing");

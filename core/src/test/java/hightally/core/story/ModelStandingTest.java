@@ -40,7 +40,8 @@ class ModelStandingTest {
     assertThat(say(biplane().standing().waiting())).isEqualTo("Revision 1 has not been flown.");
     Histories once = biplane().flown(new Trims(0, 12, 0));
     assertThat(once.standing().next()).isEqualTo(Next.FLY);
-    assertThat(say(once.standing().waiting())).isEqualTo("2 more calm flights before a verdict.");
+    assertThat(say(once.standing().waiting()))
+        .isEqualTo("Fly 2 more calm flights to confirm the trims.");
     Histories settled = biplane().flown(3, new Trims(0, 12, 0));
     assertThat(settled.standing().next()).isEqualTo(Next.ADJUST);
     assertThat(settled.standing().turn()).containsExactly(Control.PITCH);
@@ -84,7 +85,7 @@ class ModelStandingTest {
       slips.flown(new Trims(9, pitch, 0));
     }
     assertThat(slips.standing().next()).isEqualTo(Next.FIND_SLIP);
-    assertThat(say(slips.standing().waiting())).startsWith("Pitch: it moves on");
+    assertThat(say(slips.standing().waiting())).startsWith("Pitch: it keeps moving");
     Histories large = biplane().flown(3, new Trims(0, 45, 0));
     assertThat(large.standing().next()).isEqualTo(Next.LOOK);
     large.said.add(new SettledWord("flight", Control.PITCH, 3, "looked everywhere"));
@@ -169,7 +170,7 @@ class ModelStandingTest {
     assertThat(learned.named().becomes()).isBetween(0.67, 0.72);
     assertThat(say(learned.named().words())).startsWith("The click step:");
     assertThat(say(learned.named().words()))
-        .contains("reckoned for Left aileron, Right aileron, Upper left aileron")
+        .contains("calculation for Left aileron, Right aileron, Upper left aileron")
         .contains("Elevator and Rudder");
     history.revised(
         Correction.applied(history.setup(), learned.explanations().get(0)), Origin.CORRECTED);
