@@ -6,11 +6,15 @@ import { parse, TYPE } from "@formatjs/icu-messageformat-parser";
 import { mkdirSync, readFileSync, rmSync, writeFileSync } from "node:fs";
 
 const CATALOGUE = "../core/src/main/resources/hightally/words/page_en.properties";
+const CORE = "../core/src/main/resources/hightally/words/messages_en.properties";
 const OUT = "src/words/generated";
 
-/** The lines of the catalogue, in its order: key and pattern. */
-function catalogue() {
-  return readFileSync(CATALOGUE, "utf8")
+/** The enums of the core whose words the page says too. */
+const ENUMS = ["NoseNote", "PanelRole", "PhaseRole", "Pilot", "Regime", "SurfaceRole"];
+
+/** The lines of a file of the catalogue, in its order: key and pattern. */
+function catalogue(file) {
+  return readFileSync(file, "utf8")
     .split("\n")
     .filter((line) => line.includes("=") && !line.startsWith("#"))
     .map((line) => [line.slice(0, line.indexOf("=")), line.slice(line.indexOf("=") + 1)]);
@@ -79,7 +83,7 @@ export const { say, Say } = sayer<Places>(${JSON.stringify(
 }
 
 const areas = new Map();
-for (const [key, pattern] of catalogue()) {
+for (const [key, pattern] of catalogue(CATALOGUE)) {
   const area = key.slice(0, key.indexOf("."));
   areas.set(area, [...(areas.get(area) ?? []), [key.slice(area.length + 1), pattern]]);
 }
@@ -88,3 +92,23 @@ mkdirSync(OUT, { recursive: true });
 for (const [area, messages] of areas) {
   writeFileSync(`${OUT}/${area}.ts`, written(messages));
 }
+
+const words = Object.fromEntries(ENUMS.map((one) => [one, {}]));
+for (const [key, pattern] of catalogue(CORE)) {
+  const [kind, name] = key.split(".");
+  if (ENUMS.includes(kind)) {
+    words[kind][name] = pattern;
+  }
+}
+writeFileSync(
+  `${OUT}/enums.ts`,
+  `// Made by scripts/words.mjs from the catalogue; not to be changed here.
+import { marked } from "../language";
+
+const WORDS = ${JSON.stringify(words)} as const;
+
+/** What a value of one of the core's enums is called, there and here. */
+export const told = <K extends keyof typeof WORDS>(kind: K, name: keyof (typeof WORDS)[K]) =>
+  marked(WORDS[kind][name] as string);
+`,
+);

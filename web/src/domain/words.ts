@@ -16,13 +16,10 @@ export const CONTROL_WORDS: Record<ControlKey, string> = {
   yaw: say("words.yaw"),
 };
 
-const CONTROL_NAMES: Record<ControlKey, string> = {
-  roll: say("words.rollName"),
-  pitch: say("words.pitchName"),
-  yaw: say("words.yawName"),
-};
+export const controlName = (key: ControlKey) => capital(CONTROL_WORDS[key]);
 
-export const controlName = (key: ControlKey) => CONTROL_NAMES[key];
+/** Words at the beginning of a line or a heading. */
+export const capital = (words: string) => `${words.charAt(0).toUpperCase()}${words.slice(1)}`;
 
 /** A name within a sentence: small where it begins large, as it is where its second letter is large too. */
 export const within = (name: string) =>

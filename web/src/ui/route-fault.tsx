@@ -21,7 +21,7 @@ export function RouteFault() {
       </h1>
       <p className="mb-4">
         {missing
-          ? say("routeFault.pageDoesNotExistOr")
+          ? say("routeFault.noSuchPageSentence")
           : lost
             ? say("routeFault.highTallyDidNot")
             : say("routeFault.faultHighTallyNot")}

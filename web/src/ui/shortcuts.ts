@@ -31,10 +31,10 @@ export const SHORTCUTS = {
   },
   next: {
     on: "n,ArrowRight",
-    keys: say("shortcuts.nOr"),
+    keys: say("shortcuts.nextKeys"),
     what: say("shortcuts.nextStepWorkOrder"),
   },
-  back: { on: "b,ArrowLeft", keys: say("shortcuts.bOr"), what: say("shortcuts.oneStepBack") },
+  back: { on: "b,ArrowLeft", keys: say("shortcuts.backKeys"), what: say("shortcuts.oneStepBack") },
 } satisfies Record<string, Shortcut>;
 
 type Name = keyof typeof SHORTCUTS;

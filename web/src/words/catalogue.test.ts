@@ -8,6 +8,9 @@ const lines = readFileSync("../core/src/main/resources/hightally/words/page_en.p
 
 const keys = lines.map((line) => line.slice(0, line.indexOf("=")));
 
+const of = (key: string) =>
+  lines.find((line) => line.startsWith(`${key}=`))?.slice(key.length + 1) ?? "";
+
 const sources = readdirSync("src", { recursive: true, encoding: "utf8" })
   .filter((name) => /\.tsx?$/.test(name) && !/\.test\.|generated/.test(name))
   .map((name) => readFileSync(join("src", name), "utf8"));
@@ -25,6 +28,18 @@ describe("the page's catalogue", () => {
       return !sources.some((text) => text.includes(from) && text.includes(`"${name.join(".")}"`));
     });
     expect(unused).toEqual([]);
+  });
+
+  it("has the glossary that is in the documentation", () => {
+    const terms = keys
+      .filter((key) => /^glossary\.\w+\.name$/.test(key))
+      .map((key) => [of(key), of(key.replace(/name$/, "means"))] as const)
+      .sort(([one], [other]) => one.localeCompare(other));
+    expect(terms.length).toBeGreaterThan(30);
+    const text = readFileSync("../docs/glossary.md", "utf8");
+    expect(text.split("\n").filter((line) => line.startsWith("- "))).toEqual(
+      terms.map(([name, means]) => `- **${name}**: ${means}`),
+    );
   });
 
   it("writes minus signs, and no hyphen before a number", () => {

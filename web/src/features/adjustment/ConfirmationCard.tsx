@@ -1,5 +1,5 @@
 import type { Story } from "@/api/story";
-import { controlName, keyOf, type Control } from "@/domain/words";
+import { CONTROL_WORDS, keyOf, type Control } from "@/domain/words";
 import { Card } from "@/ui/card";
 import { say } from "@/words/generated/adjustment";
 
@@ -14,7 +14,7 @@ export function ConfirmationCard({ story }: { story: Story }) {
         {story.confirmation.map((one) => (
           <li key={one.phase + one.control}>
             <strong className={one.done ? "text-done" : "text-grounded"}>
-              {one.phaseName}, {controlName(keyOf(one.control as Control)).toLowerCase()}:
+              {one.phaseName}, {CONTROL_WORDS[keyOf(one.control as Control)]}:
             </strong>{" "}
             {one.words}
           </li>

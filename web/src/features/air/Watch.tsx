@@ -156,8 +156,8 @@ function Picture({ view, path, other, at, frame, words }: PictureProps) {
       return;
     }
     const style = getComputedStyle(canvas.current);
-    const colour = (name: string, otherwise: string) =>
-      style.getPropertyValue(name).trim() || otherwise;
+    const colour = (name: string, fallback: string) =>
+      style.getPropertyValue(name).trim() || fallback;
     const { at: place, horizon } = shot(
       view,
       other === undefined ? [path] : [path, other],

@@ -50,7 +50,7 @@ describe("the bar of unsaved changes", () => {
     });
     show(<Page />);
     await typeChord("45");
-    await userEvent.type(screen.getByLabelText("Reason"), " measured again ");
+    await userEvent.type(screen.getByLabelText("Reason for this change"), " measured again ");
     await userEvent.click(screen.getByRole("button", { name: "Save as revision 2" }));
     const said = await screen.findByText("Saved as revision 2.");
     expect(said).toHaveFocus();
@@ -68,7 +68,7 @@ describe("the bar of unsaved changes", () => {
     });
     show(<Page />, { onDraft: (draft) => drafts.push(draft) });
     await typeChord("45");
-    await userEvent.type(screen.getByLabelText("Reason"), "measured again");
+    await userEvent.type(screen.getByLabelText("Reason for this change"), "measured again");
     await userEvent.click(screen.getByRole("button", { name: "Save as revision 2" }));
     const field = await typeChord("46");
     await userEvent.click(field);
@@ -79,7 +79,7 @@ describe("the bar of unsaved changes", () => {
     expect(field).toHaveFocus();
     expect(setup.surfaces[0]?.chordMm).toBe(45);
     expect(drafts.at(-1)).toMatchObject({ basedOn: 2, past: [setup] });
-    expect(screen.getByLabelText("Reason")).toHaveValue("");
+    expect(screen.getByLabelText("Reason for this change")).toHaveValue("");
   });
 
   it("keeps everything when the save is refused, and says why", async () => {
@@ -89,11 +89,11 @@ describe("the bar of unsaved changes", () => {
     });
     show(<Page />);
     await typeChord("45");
-    await userEvent.type(screen.getByLabelText("Reason"), "measured again");
+    await userEvent.type(screen.getByLabelText("Reason for this change"), "measured again");
     await userEvent.click(screen.getByRole("button", { name: "Save as revision 2" }));
     expect(await screen.findByText("Revision 2 has been saved since.")).toBeInTheDocument();
     expect(screen.getByText("1 unsaved change")).toBeInTheDocument();
-    expect(screen.getByLabelText("Reason")).toHaveValue("measured again");
+    expect(screen.getByLabelText("Reason for this change")).toHaveValue("measured again");
   });
 
   it("says what a save elsewhere means, and lets the pilot keep or drop what is his", async () => {

@@ -58,7 +58,11 @@ export function DraftBar({ broken }: Props) {
   }
   const save = () =>
     revise.mutate(
-      { basedOn: draft.basedOn, reason: reason.trim(), setup: draft.present },
+      {
+        basedOn: draft.basedOn,
+        reason: reason.trim() || say("draftBar.changes", { past: draft.past.length }),
+        setup: draft.present,
+      },
       {
         onSuccess: (made) => {
           change({
@@ -107,7 +111,6 @@ export function DraftBar({ broken }: Props) {
           aria-label={say("draftBar.reason")}
           placeholder={say("draftBar.reasonOptional")}
           maxLength={300}
-          required
           value={reason}
           onChange={(event) => setReason(event.target.value)}
           className="h-9 min-w-40 flex-1 rounded-card border border-line-strong bg-sheet px-2.5"

@@ -181,7 +181,7 @@ function SubTrim({ row, way, name, onSet }: SubTrimProps) {
   const [wanted, setWanted] = useState<boolean>();
   const plus = stands === 0 ? (wanted ?? true) : row.subTrimPlus;
   const words = wayWords(way);
-  const label = name === "" ? say("outputCard.subTrim") : say("outputCard.subTrimOr", { name });
+  const label = name === "" ? say("outputCard.subTrim") : say("outputCard.subTrimOf", { name });
   return (
     <>
       <SizeField

@@ -51,7 +51,7 @@ export function ProgramPanel({ index }: { index: number }) {
       {here.data?.levers.map((lever) => (
         <Card
           key={lever.input}
-          title={say("programPanel.atThe", {
+          title={say("programPanel.leverAtSurface", {
             lever: lever.name,
             surface: within(surface.name),
           })}
@@ -103,7 +103,7 @@ function Feel({ one, surface, name, way, phase }: FeelProps) {
   const path = ["feel", key] as const;
   return (
     <Card
-      title={say("programPanel.atTheOr", {
+      title={say("programPanel.stickAtSurface", {
         controlName: controlName(key),
         name: within(name),
       })}

@@ -6,6 +6,7 @@ import { CONTROL_KEYS, clickWords, day } from "@/domain/words";
 import { Button, buttonClass } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Choice } from "@/ui/choice";
+import { Explained } from "@/ui/explained";
 import { Failure, Waiting } from "@/ui/message";
 import { More } from "@/ui/more";
 import { DifferenceList } from "@/features/model/DifferenceList";
@@ -42,7 +43,7 @@ export function RevisionsPage() {
       <div className="space-y-4">
         <WholeModel />
         <MadeCard id={standing.id} />
-        <Card title={say("revisionsPage.revisionsOr")}>
+        <Card title={<Explained term="revision">{say("revisionsPage.title")}</Explained>}>
           {well.isError && <Failure error={well.error} />}
           <p className="mb-2 text-sm text-soft">{say("revisionsPage.markFlewWellCan")}</p>
           <ol>
@@ -85,9 +86,7 @@ export function RevisionsPage() {
                   disabled={well.isPending}
                   onClick={() => well.mutate({ number: each.number, flewWell: !each.flewWell })}
                 >
-                  {each.flewWell
-                    ? say("revisionsPage.flewWellOr")
-                    : say("revisionsPage.flewWellOrOr")}
+                  {each.flewWell ? say("revisionsPage.marked") : say("revisionsPage.mark")}
                 </Button>
                 {each.number !== newest && <GoBack revision={each.number} />}
               </li>
@@ -128,8 +127,8 @@ export function RevisionsPage() {
           <DifferenceList
             before={one}
             after={two}
-            beforeName={say("revisionsPage.revisionOr", { before })}
-            afterName={say("revisionsPage.revisionOrOr", { after })}
+            beforeName={say("revisionsPage.before", { before })}
+            afterName={say("revisionsPage.after", { after })}
           />
         )}
       </Card>

@@ -93,8 +93,8 @@ function Asking({ index, start }: { index: number; start: Typed }) {
       }
     >
       <div className="grid grid-cols-2 gap-3 sm:grid-cols-3">
-        {field("plus", say("throwsCard.wanted", { up, unit }))}
-        {field("minus", say("throwsCard.wantedOr", { down, unit }))}
+        {field("plus", say("throwsCard.wantedUp", { up, unit }))}
+        {field("minus", say("throwsCard.wantedDown", { down, unit }))}
         {field("armHoles", say("throwsCard.holesOnTheArm", { lengthSign: lengthSign() }))}
         {field("hornHoles", say("throwsCard.holesOnTheHorn", { lengthSign: lengthSign() }))}
         {field("teeth", say("throwsCard.splinesOfTheServo"))}

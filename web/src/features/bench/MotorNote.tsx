@@ -23,7 +23,7 @@ export function MotorNote({ mode }: { mode: number }) {
           span: (
             <span className={power > 0 ? "font-semibold text-grounded" : ""}>
               {power > 0
-                ? `Motor commanded to run${backwards ? ` ${say("motorNote.backwards")}` : ""}: ${power} %`
+                ? say("motorNote.commandedToRun", { backwards: backwards === true, power })
                 : say("motorNote.motorStopped")}
             </span>
           ),

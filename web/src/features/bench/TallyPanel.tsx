@@ -1,3 +1,4 @@
+import { Explained } from "@/ui/explained";
 import { length, lengthSign } from "@/domain/reader";
 import { tallyBars } from "./tally-bars";
 import { signed, travelWords, wayWords, signedLength } from "@/domain/words";
@@ -23,6 +24,7 @@ export function TallyPanel({ compact = false }: { compact?: boolean }) {
         <Say
           id="tallyPanel.tallyNow"
           values={{
+            tally: (words) => <Explained term="tally">{words}</Explained>,
             surface: surface.name,
             travel: travelWords(tally.mm, surface),
             span: (words) => <span className="font-normal text-soft">{words}</span>,

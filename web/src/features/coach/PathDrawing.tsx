@@ -1,4 +1,5 @@
 import type { TestResult } from "@/api/fly";
+import { say } from "@/words/generated/coach";
 import { pathOf, type FlightPath, type Mark } from "./flight-paths";
 
 type Outcome = TestResult["seen"][number]["outcome"];
@@ -12,6 +13,12 @@ const SHAPES: Record<FlightPath["view"], string> = {
   "from the side": SIDE,
   "from behind": REAR,
   "from above": TOP,
+};
+
+const VIEWS: Record<FlightPath["view"], string> = {
+  "from the side": say("pathDrawing.fromTheSide"),
+  "from behind": say("pathDrawing.fromBehind"),
+  "from above": say("pathDrawing.fromAbove"),
 };
 
 /** The model at a place on its path; the shapes fly to the left, the paths to the right. */
@@ -81,7 +88,7 @@ export function PathDrawing({ test, outcome, label, className = "" }: Props) {
       ))}
       {(outcome === undefined || path.besides !== undefined) && (
         <text x={196} y={12} textAnchor="end" className="fill-soft text-[9px]">
-          {view}
+          {VIEWS[view]}
         </text>
       )}
     </svg>

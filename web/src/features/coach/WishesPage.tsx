@@ -16,26 +16,28 @@ import { PlainNumber } from "@/ui/plain-number";
 import { Stations } from "./Stations";
 import { TextLine } from "@/ui/text-line";
 import { say } from "@/words/generated/coach";
+import { told } from "@/words/generated/enums";
+import { capital } from "@/domain/words";
 
 type Wish = Wishes["regimes"][number];
 
 const REGIMES = {
-  FIRST_FLIGHTS: say("wishesPage.firstFlights"),
-  PRECISION: say("wishesPage.precision"),
-  SNAP: say("wishesPage.snapManoeuvres"),
-  HOVER: say("wishesPage.hover"),
-  ROLLING_HIGH_ALPHA: say("wishesPage.rollingAtHighAlpha"),
-  THERMAL: say("wishesPage.thermal"),
-  CRUISE: say("wishesPage.cruise"),
-  SPEED: say("wishesPage.speed"),
-  LANDING: say("wishesPage.landing"),
-  LAUNCH: say("wishesPage.launch"),
+  FIRST_FLIGHTS: told("Regime", "FIRST_FLIGHTS"),
+  PRECISION: told("Regime", "PRECISION"),
+  SNAP: told("Regime", "SNAP"),
+  HOVER: told("Regime", "HOVER"),
+  ROLLING_HIGH_ALPHA: told("Regime", "ROLLING_HIGH_ALPHA"),
+  THERMAL: told("Regime", "THERMAL"),
+  CRUISE: told("Regime", "CRUISE"),
+  SPEED: told("Regime", "SPEED"),
+  LANDING: told("Regime", "LANDING"),
+  LAUNCH: told("Regime", "LAUNCH"),
 } as const;
 
 const PILOTS = [
-  ["BEGINNER", say("wishesPage.aBeginner")],
-  ["INTERMEDIATE", say("wishesPage.anIntermediatePilot")],
-  ["EXPERT", say("wishesPage.anExpert")],
+  ["BEGINNER", told("Pilot", "BEGINNER")],
+  ["INTERMEDIATE", told("Pilot", "INTERMEDIATE")],
+  ["EXPERT", told("Pilot", "EXPERT")],
 ] as const;
 
 /** What a model is for: decided before the first flight, one kind of flying after the other. */
@@ -206,7 +208,7 @@ function Book({ sheet }: { sheet: WishSheet }) {
           <span className="text-soft">{say("wishesPage.alsoFor")}</span>
           {left.map((one) => (
             <Button key={one} onClick={() => add(one)}>
-              {REGIMES[one]}
+              {capital(REGIMES[one])}
             </Button>
           ))}
         </div>
@@ -238,12 +240,12 @@ function WishCard({ wish, onWish, remove }: CardProps) {
   ];
   return (
     <Card
-      title={REGIMES[wish.regime]}
+      title={capital(REGIMES[wish.regime])}
       aside={
         <Button
           look="quiet"
           onClick={remove}
-          aria-label={say("wishesPage.notFor", { rEGIMES: REGIMES[wish.regime] })}
+          aria-label={say("wishesPage.notFor", { regime: REGIMES[wish.regime] })}
         >
           {say("wishesPage.notForThis")}
         </Button>

@@ -98,7 +98,7 @@ export function CardTable({ form, stands }: Props) {
               <td>
                 <Check
                   hidden
-                  label={say("cardTable.sureOr", { phase: phase.name })}
+                  label={say("cardTable.sureOf", { phase: phase.name })}
                   checked={reading(phase.id)?.sure === "SURE"}
                   onChecked={(checked) => set(phase.id, { sure: checked ? "SURE" : "NOT" })}
                 />

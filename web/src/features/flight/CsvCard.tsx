@@ -61,7 +61,7 @@ export function CsvCard() {
           <ul className="list-disc pl-5 text-sm text-grounded">
             {bring.data.problems.map((one) => (
               <li key={one.row + one.reason}>
-                {one.row > 0 ? say("csvCard.rowOr", { row: one.row }) : one.text}: {one.reason}
+                {one.row > 0 ? say("csvCard.refusedRow", { row: one.row }) : one.text}: {one.reason}
               </li>
             ))}
           </ul>

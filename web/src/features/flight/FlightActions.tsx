@@ -31,7 +31,7 @@ export function FlightActions({ flight, onDeleted }: Props) {
         aria-pressed={marks.flewWell}
         onClick={() => mark.mutate({ flight, marks: { flewWell: !marks.flewWell } })}
       >
-        {marks.flewWell ? say("flightActions.flewWell") : say("flightActions.flewWellOr")}
+        {marks.flewWell ? say("flightActions.flewWell") : say("flightActions.mark")}
       </Button>
       {marks.flewWell && flight.revisionNumber < standing.newest.number && (
         <GoBack revision={flight.revisionNumber} flight={flight.id} />

@@ -1,9 +1,17 @@
 import { Link } from "react-router";
 import { useStory, type TrimSeries } from "@/api/story";
-import { clickWords, controlName, dayAndFlight, keyOf, signed, type Control } from "@/domain/words";
+import {
+  clickWords,
+  CONTROL_WORDS,
+  dayAndFlight,
+  keyOf,
+  signed,
+  type Control,
+} from "@/domain/words";
 import { useModel } from "@/features/model/model";
 import { Card } from "@/ui/card";
 import { Chart } from "@/ui/chart";
+import { Explained } from "@/ui/explained";
 import { Failure } from "@/ui/message";
 import { SignAsked } from "./SignAsked";
 import { SaySettled } from "./SaySettled";
@@ -28,7 +36,11 @@ export function SettlingCard() {
   }
   const flown = story.data.series.filter((one) => one.points.length > 0);
   return flown.length === 0 ? null : (
-    <Card title={say("settlingCard.haveTheTrimsSettled")} className="overflow-hidden">
+    <Card
+      title={say("settlingCard.haveTheTrimsSettled")}
+      aside={<Explained term="settled" />}
+      className="overflow-hidden"
+    >
       {story.data.turn.length > 0 && (
         <p className="mb-3">
           <Link to="../adjust" relative="path" className="underline underline-offset-2">
@@ -57,7 +69,7 @@ function Verdict({ series }: { series: TrimSeries }) {
       <p className="flex flex-wrap items-baseline gap-x-2">
         <strong>
           {draft.present.phases.length > 1 && `${phase?.name ?? series.phase}, `}
-          {controlName(key).toLowerCase()}
+          {CONTROL_WORDS[key]}
         </strong>
         <span className={`font-semibold ${look}`} data-state={series.state}>
           {word}

@@ -8,7 +8,7 @@ export function NowherePage() {
   return (
     <Card className="mx-auto mt-6 max-w-xl">
       <h1 className="mb-2 text-xl">{say("nowherePage.pageDoesNotExist")}</h1>
-      <p className="mb-4">{say("nowherePage.pageDoesNotExistOr")}</p>
+      <p className="mb-4">{say("nowherePage.perhapsMistyped")}</p>
       <Link to="/" className={buttonClass("main")}>
         {say("nowherePage.toTheHangar")}
       </Link>

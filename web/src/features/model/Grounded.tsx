@@ -4,6 +4,7 @@ import type { Grounding } from "@/api/queries";
 import { Fold } from "@/ui/fold";
 import { AgainstIt } from "./AgainstIt";
 import { Say, say } from "@/words/generated/model";
+import { Explained } from "@/ui/explained";
 
 /** Where what grounds a model is mended: a rule on the rig, a hazard among the hazards, a look again. */
 const PLACES = {
@@ -54,7 +55,12 @@ export function Grounded({ model, grounding, most = FEW }: Shown) {
     >
       {reasons.length > 0 && (
         <>
-          <p className="font-semibold text-grounded">{say("grounded.fixBeforeFly")}</p>
+          <p className="font-semibold text-grounded">
+            <Say
+              id="grounded.termGrounded"
+              values={{ term: (words) => <Explained term="grounded">{words}</Explained> }}
+            />
+          </p>
           <ul className="list-disc pl-5">
             {reasons.slice(0, most).map((one) => (
               <li key={one.id + one.subject + one.words}>

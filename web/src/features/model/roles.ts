@@ -1,5 +1,5 @@
 import type { Setup } from "@/api/queries";
-import { say } from "@/words/generated/model";
+import { told } from "@/words/generated/enums";
 
 type Surface = Setup["surfaces"][number];
 export type SurfaceRole = Surface["role"];
@@ -8,52 +8,52 @@ export type PhaseRole = Setup["phases"][number]["role"];
 
 /** What a surface is for. */
 export const SURFACE_ROLES = [
-  ["AILERON", say("roles.aileron")],
-  ["FLAP", say("roles.flap")],
-  ["FLAPERON", say("roles.flaperon")],
-  ["ELEVON", say("roles.elevon")],
-  ["ELEVATOR", say("roles.elevator")],
-  ["RUDDER", say("roles.rudder")],
-  ["V_TAIL", say("roles.vTail")],
-  ["CANARD", say("roles.canard")],
-  ["SPOILER", say("roles.spoiler")],
-  ["WHEEL", say("roles.steeredWheel")],
-  ["NOZZLE", say("roles.nozzleOrVane")],
-  ["SWINGING_WING", say("roles.swingingWing")],
-  ["OTHER", say("roles.somethingElse")],
+  ["AILERON", told("SurfaceRole", "AILERON")],
+  ["FLAP", told("SurfaceRole", "FLAP")],
+  ["FLAPERON", told("SurfaceRole", "FLAPERON")],
+  ["ELEVON", told("SurfaceRole", "ELEVON")],
+  ["ELEVATOR", told("SurfaceRole", "ELEVATOR")],
+  ["RUDDER", told("SurfaceRole", "RUDDER")],
+  ["V_TAIL", told("SurfaceRole", "V_TAIL")],
+  ["CANARD", told("SurfaceRole", "CANARD")],
+  ["SPOILER", told("SurfaceRole", "SPOILER")],
+  ["WHEEL", told("SurfaceRole", "WHEEL")],
+  ["NOZZLE", told("SurfaceRole", "NOZZLE")],
+  ["SWINGING_WING", told("SurfaceRole", "SWINGING_WING")],
+  ["OTHER", told("SurfaceRole", "OTHER")],
 ] as const satisfies readonly (readonly [SurfaceRole, string])[];
 
 /** What a panel is. */
 export const PANEL_ROLES = [
-  ["WING", say("roles.wing")],
-  ["TAIL", say("roles.tailplane")],
-  ["FIN", say("roles.fin")],
-  ["V_TAIL", say("roles.vTail")],
-  ["CANARD", say("roles.canard")],
-  ["CARRIER", say("roles.legOrVaneMount")],
-  ["OTHER", say("roles.somethingElse")],
+  ["WING", told("PanelRole", "WING")],
+  ["TAIL", told("PanelRole", "TAIL")],
+  ["FIN", told("PanelRole", "FIN")],
+  ["V_TAIL", told("PanelRole", "V_TAIL")],
+  ["CANARD", told("PanelRole", "CANARD")],
+  ["CARRIER", told("PanelRole", "CARRIER")],
+  ["OTHER", told("PanelRole", "OTHER")],
 ] as const satisfies readonly (readonly [PanelRole, string])[];
 
-/** What a phase is for. */
 /** What the nose was seen to do when a phase came on. */
 export const NOSES = [
-  ["NOT_FLOWN", say("roles.notNoted")],
-  ["LEVEL", say("roles.level")],
-  ["UP_A_LITTLE", say("roles.upALittle")],
-  ["UP_CLEARLY", say("roles.upClearly")],
-  ["UP_STRONGLY", say("roles.upStrongly")],
-  ["DOWN_A_LITTLE", say("roles.downALittle")],
-  ["DOWN_CLEARLY", say("roles.downClearly")],
-  ["DOWN_STRONGLY", say("roles.downStrongly")],
+  ["NOT_FLOWN", told("NoseNote", "NOT_FLOWN")],
+  ["LEVEL", told("NoseNote", "LEVEL")],
+  ["UP_A_LITTLE", told("NoseNote", "UP_A_LITTLE")],
+  ["UP_CLEARLY", told("NoseNote", "UP_CLEARLY")],
+  ["UP_STRONGLY", told("NoseNote", "UP_STRONGLY")],
+  ["DOWN_A_LITTLE", told("NoseNote", "DOWN_A_LITTLE")],
+  ["DOWN_CLEARLY", told("NoseNote", "DOWN_CLEARLY")],
+  ["DOWN_STRONGLY", told("NoseNote", "DOWN_STRONGLY")],
 ] as const satisfies readonly (readonly [Setup["phases"][number]["nose"], string])[];
 
+/** What a phase is for. */
 export const PHASE_ROLES = [
-  ["LAUNCH", say("roles.launch")],
-  ["CRUISE", say("roles.cruise")],
-  ["THERMAL", say("roles.thermal")],
-  ["SPEED", say("roles.speed")],
-  ["LANDING", say("roles.landing")],
-  ["GROUND", say("roles.onTheGround")],
-  ["REVERSE", say("roles.backwards")],
-  ["OTHER", say("roles.somethingElse")],
+  ["LAUNCH", told("PhaseRole", "LAUNCH")],
+  ["CRUISE", told("PhaseRole", "CRUISE")],
+  ["THERMAL", told("PhaseRole", "THERMAL")],
+  ["SPEED", told("PhaseRole", "SPEED")],
+  ["LANDING", told("PhaseRole", "LANDING")],
+  ["GROUND", told("PhaseRole", "GROUND")],
+  ["REVERSE", told("PhaseRole", "REVERSE")],
+  ["OTHER", told("PhaseRole", "OTHER")],
 ] as const satisfies readonly (readonly [PhaseRole, string])[];

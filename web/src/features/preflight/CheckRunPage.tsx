@@ -198,7 +198,7 @@ function Unjudged({ run }: { run: CheckRun }) {
 }
 
 const VERDICTS = {
-  RIGHT: say("checkRunPage.asItShouldBeOr"),
+  RIGHT: say("checkRunPage.wasAsItShouldBe"),
   WRONG: "wrong",
   LEFT_OUT: say("checkRunPage.leftOut"),
 } as const;

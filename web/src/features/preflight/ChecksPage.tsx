@@ -72,7 +72,7 @@ export function ChecksPage() {
         </Card>
       ))}
       {open !== undefined && (
-        <Card title={say("checksPage.notFinishedOr")} className="border-l-4 border-l-tag">
+        <Card title={say("checksPage.notFinishedTitle")} className="border-l-4 border-l-tag">
           <p className="mb-2">
             {say("checksPage.ofSteps", {
               kINDS: KINDS[open.kind][0],

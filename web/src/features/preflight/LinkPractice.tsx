@@ -61,13 +61,13 @@ export function LinkPractice() {
         max={120}
         step={5}
         value={asked.paces}
-        words={say("linkPractice.pacesOr", { paces: asked.paces })}
+        words={say("linkPractice.distance", { paces: asked.paces })}
         onValue={(paces) => set({ paces })}
       />
       {asked.antennas.map((one, i) => (
         <div key={i} className="grid gap-2 sm:grid-cols-2">
           <Slide
-            label={say("linkPractice.antenna", { i: i === 0 })}
+            label={say("linkPractice.antenna", { first: i === 0 })}
             min={-90}
             max={90}
             step={5}
@@ -76,7 +76,7 @@ export function LinkPractice() {
             onValue={(rightDegrees) => turn(i, { rightDegrees })}
           />
           <Slide
-            label={say("linkPractice.antennaOr", { i: i === 0 })}
+            label={say("linkPractice.antennaUp", { first: i === 0 })}
             min={0}
             max={90}
             step={5}
@@ -103,7 +103,9 @@ export function LinkPractice() {
           <dl className="figures grid grid-cols-2 gap-x-4 text-lg">
             {report.data.fades.map((fades, i) => (
               <div key={i} className="flex justify-between">
-                <dt className="text-soft">{say("linkPractice.fadesAntenna", { i: i === 0 })}</dt>
+                <dt className="text-soft">
+                  {say("linkPractice.fadesAntenna", { first: i === 0 })}
+                </dt>
                 <dd>{fades}</dd>
               </div>
             ))}

@@ -184,7 +184,7 @@ function Words({ control, sets }: WordsProps) {
             label={say("feelPage.flownWith")}
             value={known}
             onValue={setSet}
-            options={[["", say("feelPage.standardRatesOr")], ...sets]}
+            options={[["", say("feelPage.standardRatesWithin")], ...sets]}
           />
         )}
         {complaints.data?.map((one) => (

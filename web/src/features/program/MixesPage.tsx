@@ -205,7 +205,7 @@ function MixCard({ mix, index, asCurve, reach, sources }: MixProps) {
               <Button
                 look="quiet"
                 className="!px-2 sm:mt-5"
-                aria-label={say("mixesPage.removeOr", { name })}
+                aria-label={say("mixesPage.removeTarget", { name })}
                 onClick={() =>
                   set(
                     "targets",

@@ -9,6 +9,7 @@ import { Card } from "@/ui/card";
 import { SwitchTabs } from "@/ui/switch-tabs";
 import { MovementField, UnitChoice } from "./MovementField";
 import { rowName, rows, type Row } from "./pairs";
+import { Explained } from "@/ui/explained";
 import { Term } from "./Term";
 import { Say, say } from "@/words/generated/program";
 
@@ -45,6 +46,7 @@ export function PhaseTable() {
             shows: shows === "preset",
             showsOther: shows === "differential",
             showsThird: shows === "full",
+            phase: <Explained term="flightPhase" />,
             term: <Term name="priority" />,
             termOther: <Term name="fade" />,
             termThird: <Term name="differential" />,

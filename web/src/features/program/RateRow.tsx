@@ -85,7 +85,7 @@ export function RateRow({
         <MovementField
           sized
           of={name}
-          label={say("rateRow.fullOr", { minus })}
+          label={say("rateRow.fullMinus", { minus })}
           wish={{ ...wish, plusSide: false, bothSides: false }}
           shown={{
             percent: response.rateNegativePercent,
@@ -116,7 +116,7 @@ export function RateRow({
             <NumberField
               field={{ ...expo, hint: "" }}
               of={name}
-              label={say("rateRow.expoOr", { minus })}
+              label={say("rateRow.expoMinus", { minus })}
               value={response.expoNegativePercent}
               onValue={(value, gesture) => putExpo({ expoNegativePercent: value }, gesture)}
             />

@@ -2,7 +2,9 @@ import { Popover } from "radix-ui";
 import { useState, type ReactNode } from "react";
 import type { Schemas } from "@/api/client";
 import { useTerms } from "@/api/program";
+import { within } from "@/domain/words";
 import { useModel } from "@/features/model/model";
+import { GLOSSARY } from "@/ui/explained";
 import { say } from "@/words/generated/program";
 
 const W = 200;
@@ -10,8 +12,8 @@ const H = 110;
 const X = (s: number) => 100 + 88 * s;
 const Y = (v: number) => 55 - 44 * v;
 interface Known {
-  title: string;
-  words: string;
+  /** Its name and sentence in the glossary. */
+  term: keyof typeof GLOSSARY;
   /** What no curve shows. */
   draw?: (fadeSeconds: number) => ReactNode;
 }
@@ -30,32 +32,25 @@ const Words = ({ x, y, children }: { x: number; y: number; children: ReactNode }
 
 const TERMS = {
   rate: {
-    title: say("term.rate"),
-    words: say("term.howFarSurfaceGoes"),
+    term: "rate",
   },
   expo: {
-    title: say("term.expo"),
-    words: say("term.howMuchSofterStick"),
+    term: "expo",
   },
   "sub-trim": {
-    title: say("term.subTrim"),
-    words: say("term.movesCentreOneChannel"),
+    term: "subTrim",
   },
   endpoint: {
-    title: say("term.endpoint"),
-    words: say("term.howFarOneChannel"),
+    term: "endpoint",
   },
   differential: {
-    title: say("term.differential"),
-    words: say("term.makesDownGoingAileron"),
+    term: "aileronDifferential",
   },
   "start-point": {
-    title: say("term.startPoint"),
-    words: say("term.belowMixDoesNothing"),
+    term: "startPoint",
   },
   fade: {
-    title: say("term.fade"),
-    words: say("term.changePhaseRunsStraight"),
+    term: "fade",
     draw: (fade) => (
       <>
         <Bold d={`M${X(-1)} ${Y(-0.6)}H${X(-0.4)}L${X(0.4)} ${Y(0.6)}H${X(1)}`} />
@@ -66,8 +61,7 @@ const TERMS = {
     ),
   },
   priority: {
-    title: say("term.priority"),
-    words: say("term.phasesCheckedTopFirst"),
+    term: "priority",
     draw: () => (
       <>
         {[0.75, 0.15, -0.45].map((y, i) => (
@@ -94,8 +88,7 @@ const TERMS = {
     ),
   },
   failsafe: {
-    title: say("term.failsafe"),
-    words: say("term.whereReceiverSendsChannel"),
+    term: "failsafe",
     draw: () => (
       <>
         <path d={`M${X(0)} ${Y(1)}V${Y(-1)}`} stroke="var(--grounded)" strokeDasharray="3 3" />
@@ -114,25 +107,26 @@ export function Term({ name, index = 0 }: { name: keyof typeof TERMS; index?: nu
   const setup = draft.present;
   const [open, setOpen] = useState(false);
   const curves = useTerms(setup, index, open);
-  const term: Known = TERMS[name];
+  const known: Known = TERMS[name];
+  const [title, means] = GLOSSARY[known.term];
   const curve = curves.data?.find((one) => one.term === name);
   return (
     <Popover.Root open={open} onOpenChange={setOpen}>
       <Popover.Trigger className="underline min-h-[24px] decoration-dotted underline-offset-2">
-        {term.title.toLowerCase()}
+        {within(title)}
       </Popover.Trigger>
       <Popover.Portal>
         <Popover.Content
           sideOffset={6}
           className="z-50 w-60 rounded-card border border-line-strong bg-sheet p-3 text-sm"
         >
-          <p className="font-semibold">{term.title}</p>
+          <p className="font-semibold">{title}</p>
           <svg viewBox={`0 0 ${W} ${H}`} className="my-1 w-full" aria-hidden data-term={name}>
             {name !== "priority" && <Axes />}
-            {term.draw?.(setup.phases[0]?.fadeSeconds ?? 0)}
+            {known.draw?.(setup.phases[0]?.fadeSeconds ?? 0)}
             {curve !== undefined && <Curve curve={curve} />}
           </svg>
-          <p>{term.words}</p>
+          <p>{means}</p>
         </Popover.Content>
       </Popover.Portal>
     </Popover.Root>

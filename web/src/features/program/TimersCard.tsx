@@ -98,7 +98,7 @@ function Gone({ name, list, at }: { name: string; list: "timers" | "alarms"; at:
     <Button
       look="quiet"
       className="self-end justify-self-start"
-      aria-label={say("timersCard.removeOr", { name })}
+      aria-label={say("timersCard.removeNamed", { name })}
       onClick={() =>
         change({
           type: "edit",

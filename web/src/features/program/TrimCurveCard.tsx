@@ -52,7 +52,7 @@ export function TrimCurveCard() {
       ))}
       <div className="mt-2 flex flex-wrap items-end gap-2">
         <Button onClick={() => setRows([...rows, ["", "0"]])}>
-          <Plus aria-hidden size={15} /> {say("trimCurveCard.settingOr")}
+          <Plus aria-hidden size={15} /> {say("trimCurveCard.addSetting")}
         </Button>
         <Button
           look="main"
@@ -75,7 +75,7 @@ export function TrimCurveCard() {
         <div className="mt-3 space-y-2">
           <Chart
             label={say("trimCurveCard.curveFromTrims")}
-            xLabel={say("trimCurveCard.settingOrOr")}
+            xLabel={say("trimCurveCard.settingAxis")}
             yLabel={say("trimCurveCard.command")}
             height={180}
             lines={[

@@ -8,6 +8,7 @@ import { useBalanceAdvice, useBalanceWish, type BalanceAdvice, type BalanceWish 
 import { DraftNumber, DraftText } from "@/features/model/fields";
 import { useHasMotor, useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
+import { Explained } from "@/ui/explained";
 import { Card, Caution } from "@/ui/card";
 import { Failure } from "@/ui/message";
 import { NumberField } from "@/ui/number-field";
@@ -41,7 +42,7 @@ export function BalancePage() {
   return (
     <div className="grid gap-4 lg:grid-cols-2">
       <div className="space-y-3">
-        <Card title={say("balancePage.whereItShouldBalance")}>
+        <Card title={say("balancePage.whereItShouldBalance")} aside={<Explained term="datum" />}>
           <div className="grid grid-cols-2 gap-3 sm:grid-cols-3">
             <DraftText path={[...B, "datum"]} label={say("balancePage.measuredFrom")} />
             <DraftNumber path={[...B, "datumAftMm"]} />
@@ -95,7 +96,8 @@ export function BalancePage() {
               className="mt-2 border-l-4 border-line-strong bg-inset px-3 py-2 text-sm"
               data-estimate
             >
-              <strong>{say("balancePage.estimateOutline")}</strong> {advice.data.estimate.words}
+              <strong>{say("balancePage.estimateOutline")}</strong> {advice.data.estimate.words}{" "}
+              <Explained term="neutralPoint" />
             </p>
           )}
           <ul className="mt-2 list-disc pl-5 text-sm text-soft">

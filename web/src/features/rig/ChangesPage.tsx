@@ -108,8 +108,8 @@ function ChangeList() {
       {changes.data?.map((one) => (
         <Card
           key={one.id}
-          title={say("changesPage.newOr", {
-            find: KINDS.find(([kind]) => kind === one.change.kind)?.[1] ?? "",
+          title={say("changesPage.newPart", {
+            kind: KINDS.find(([kind]) => kind === one.change.kind)?.[1] ?? "",
             subject: one.change.subject,
           })}
           aside={
@@ -175,7 +175,7 @@ function Sources() {
       GROUPS.map(([group, words]) => [`${one.id}/${group}`, `${one.name}, ${words}`] as const),
     ),
     ["balance", say("changesPage.balance")] as const,
-    ["feel", say("changesPage.expoAndRatesOr")] as const,
+    ["feel", say("changesPage.expoAndRates")] as const,
     ["transmitter", say("changesPage.transmitter")] as const,
   ];
   return (

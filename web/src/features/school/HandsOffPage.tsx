@@ -80,7 +80,7 @@ function HandsOff({ id, name }: { id: number; name: string }) {
                 ? say("handsOffPage.itFliesStraight")
                 : held
                   ? say("handsOffPage.youHoldItLevel")
-                  : say("handsOffPage.handsOffOr")
+                  : say("handsOffPage.state")
             }
           >
             <p

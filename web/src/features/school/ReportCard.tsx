@@ -91,7 +91,7 @@ export function ReportCard({
             {report.coach.map((one, i) => (
               <li key={i}>
                 <span className="figures text-soft">
-                  {say("reportCard.flightOr", { flight: one.flight })}
+                  {say("reportCard.flightNumber", { flight: one.flight })}
                 </span>{" "}
                 {one.test}, {seenWords(sheet, one.seen)}.
                 {one.advice !== null && ` ${one.advice.words}`}

@@ -140,15 +140,19 @@ function Runs({ runs }: { runs: Hall["runs"] }) {
             <Link to={`/school/${one.id}`} className="font-medium underline">
               {one.lesson === null
                 ? one.name
-                : say("schoolPage.stepOr", { lESSONS: LESSONS[one.lesson][0], step: one.step })}
+                : say("schoolPage.lessonStep", { lesson: LESSONS[one.lesson][0], step: one.step })}
             </Link>
             <span className="figures text-sm text-soft">
-              {day(one.createdAt)}, {one.flights} {one.flights === 1 ? "flight" : "flights"},{" "}
-              {one.endedAt === null
-                ? say("schoolPage.open")
-                : one.passed
-                  ? "found"
-                  : say("schoolPage.finishedNotFound")}
+              {say("schoolPage.practice", {
+                day: day(one.createdAt),
+                flights: one.flights,
+                became:
+                  one.endedAt === null
+                    ? say("schoolPage.open")
+                    : one.passed
+                      ? say("schoolPage.found")
+                      : say("schoolPage.finishedNotFound"),
+              })}
             </span>
           </li>
         ))}

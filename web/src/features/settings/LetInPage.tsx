@@ -6,7 +6,7 @@ import { Card } from "@/ui/card";
 import { Failure } from "@/ui/message";
 import { Say, say } from "@/words/generated/settings";
 
-/** What a device is called until the pilot says otherwise. */
+/** What a device is called until the pilot names it. */
 const usual = () =>
   /iPad|Tablet/i.test(navigator.userAgent) ? say("letInPage.tablet") : say("letInPage.phone");
 

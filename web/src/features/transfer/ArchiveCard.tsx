@@ -115,11 +115,10 @@ function Held({ archive, name, models, practice }: HeldProps) {
             data-in-archive={one.name}
           >
             <p>
-              <strong>{one.name}</strong>: {one.revisions}{" "}
-              {one.revisions === 1 ? "revision" : "revisions"}, {one.flights}{" "}
-              {one.flights === 1 ? "flight" : "flights"}.
+              <strong>{one.name}</strong>:{" "}
+              {say("archiveCard.contents", { revisions: one.revisions, flights: one.flights })}
               {one.here && (
-                <span className="text-soft">{say("archiveCard.alreadyInTheHangar")}</span>
+                <span className="text-soft"> {say("archiveCard.alreadyInTheHangar")}</span>
               )}
             </p>
             <div className="w-72">

@@ -81,7 +81,7 @@ class ArchiveStoriesTest extends Story {
     page.locator("input[accept*=zip]").setInputFiles(archive);
     assertThat(page.getByText("Already in the hangar.").first()).isVisible();
     assertThat(button(page, "Bring 0 models back")).isDisabled();
-    Browser.choose(page.getByLabel("What becomes of Larkmere"), "beside");
+    Browser.choose(page.getByLabel("What to do with Larkmere"), "beside");
     button(page, "Bring one model back").click();
     page.getByRole(AriaRole.LINK, named("Larkmere, from the archive")).click();
     assertThat(page.getByText("Larkmere, from the archive").first()).isVisible();

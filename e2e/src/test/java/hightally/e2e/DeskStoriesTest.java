@@ -32,7 +32,7 @@ class DeskStoriesTest extends Story {
     edits = 0;
     page = open("new");
     page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName(kind)).first().click();
-    page.getByLabel("Its name").fill(name);
+    page.getByLabel("Model name").fill(name);
     page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Start")))
         .click();
     page.waitForURL("**/rig");
@@ -88,9 +88,9 @@ class DeskStoriesTest extends Story {
   }
 
   private long save() {
-    page.getByLabel("Reason").fill("Typed from the brief");
+    page.getByLabel("Reason for this change").fill("Typed from the brief");
     button(page, Pattern.compile("^Save as revision")).click();
-    assertThat(page.getByLabel("Reason")).hasCount(0);
+    assertThat(page.getByLabel("Reason for this change")).hasCount(0);
     return Long.parseLong(page.url().replaceAll(".*/models/(\\d+)/.*", "$1"));
   }
 

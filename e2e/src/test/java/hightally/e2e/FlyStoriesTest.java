@@ -174,7 +174,7 @@ class FlyStoriesTest extends Story {
         .containsText("First step: 2.0 % more up elevator with full rudder");
     button(page, "Put it in the draft").click();
     assertThat(page.getByText("1 unsaved change")).isVisible();
-    page.getByLabel("Reason").fill("Knife edge");
+    page.getByLabel("Reason for this change").fill("Knife edge");
     button(page, Pattern.compile("^Save as revision")).click();
     assertThat(page.locator("[data-goal]")).containsText("the change is made");
     fly(page, model, "", "");

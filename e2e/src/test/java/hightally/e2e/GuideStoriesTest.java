@@ -63,7 +63,7 @@ class GuideStoriesTest extends Story {
     pick(page, "Went left");
     assertThat(page.locator("[data-verdict=differs]")).containsText("reverse this servo");
     button(page, Pattern.compile("^Channel .*reversed")).click();
-    page.getByLabel("Reason").fill("The rudder went the wrong way");
+    page.getByLabel("Reason for this change").fill("The rudder went the wrong way");
     button(page, Pattern.compile("^Save as revision")).click();
     // What was seen belongs to the old wiring: asked again, the same way round.
     assertThat(page.getByText("Asked again")).isVisible();
@@ -143,7 +143,8 @@ class GuideStoriesTest extends Story {
     pick(page, "It starts gently and stops with the throttle closed");
     button(page, "Next").click();
     pick(page, "It turns the other way");
-    assertThat(page.locator("[data-verdict=differs]")).containsText("any two of the three leads");
+    assertThat(page.locator("[data-verdict=differs]"))
+        .containsText("any two of the three motor leads");
     assertThat(browser.errors()).isEmpty();
   }
 }

@@ -191,7 +191,8 @@ class HazardStoriesTest extends Story {
     for (String place : List.of("check", "fly/new", "fly/card")) {
       page.navigate(app.address() + "models/" + model + "/" + place);
       assertThat(page.locator("[data-grounded]").first()).containsText("Fix this before you fly");
-      assertThat(page.getByLabel("grounded")).isVisible();
+      assertThat(page.getByLabel("grounded", new Page.GetByLabelOptions().setExact(true)))
+          .isVisible();
     }
     page.navigate(app.address() + "models/1/check");
     assertThat(page.getByText("Cleared to fly.")).isVisible();

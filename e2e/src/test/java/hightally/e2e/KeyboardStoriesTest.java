@@ -80,7 +80,7 @@ class KeyboardStoriesTest extends Story {
     assertThat(page.locator("main")).isFocused();
     type(page, page.getByLabel("Horn radius"), "16.5");
     assertThat(page.getByText("1 unsaved change")).isVisible();
-    to(page, page.getByLabel("Reason"), "Shift+Tab");
+    to(page, page.getByLabel("Reason for this change"), "Shift+Tab");
     page.keyboard().type("By keyboard");
     page.keyboard().press("Enter");
     assertThat(page.getByText("Saved as revision 4.")).isFocused();
@@ -158,7 +158,7 @@ class KeyboardStoriesTest extends Story {
   void aModelIsCopiedSetAsideDeletedAndBroughtBack() {
     Page page = open("models/3/revisions");
     page.getByLabel("Copy to a second model, name").fill("Wigeon");
-    button(page, "Copy it").click();
+    button(page, "Copy").click();
     assertThat(page.getByRole(AriaRole.HEADING, containing("Wigeon"))).isVisible();
     link(page, "revision 1").click();
     assertThat(page.getByText("its trims, flights, checks and findings stayed behind").first())
@@ -167,7 +167,7 @@ class KeyboardStoriesTest extends Story {
     button(page, "Archive it").click();
     assertThat(page.getByRole(AriaRole.HEADING, named("Hangar"))).isVisible();
     assertThat(link(page, "Wigeon")).hasCount(0);
-    page.getByText("1 set aside").click();
+    page.getByText("1 archived").click();
     button(page, "Bring Wigeon back").click();
     assertThat(link(page, "Wigeon").first()).isVisible();
 

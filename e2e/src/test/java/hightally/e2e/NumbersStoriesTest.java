@@ -85,8 +85,7 @@ class NumbersStoriesTest extends Story {
       }
       JsonNode surface = surface(at[1]);
       JsonNode answer = bench(moment, at[1]);
-      List<Double> stands =
-          travels(cell.get("text").asText().replaceAll("(?s).*stands at", ""), at[1]);
+      List<Double> stands = travels(cell.get("text").asText().replaceAll("(?s).*total", ""), at[1]);
       shown(stands.get(0), travel(answer, at[1]));
       String pair = surface.get("pair").asText();
       boolean own = has(cells, at[0] + "/" + pair);
@@ -153,7 +152,7 @@ class NumbersStoriesTest extends Story {
     }
     go(model, "mixes");
     assertThat(page.locator("[data-tally-total]")).isVisible();
-    assertThat(page.getByText(Pattern.compile("As the bench stands|^In |No position")).first())
+    assertThat(page.getByText(Pattern.compile("With the bench as it is|^In |No position")).first())
         .isVisible();
     JsonNode ends =
         asked(
@@ -164,7 +163,7 @@ class NumbersStoriesTest extends Story {
     for (JsonNode end : ends) {
       String surface = end.get("surface").asText();
       JsonNode answer = bench(moment(end.get("moment").asText()), surface);
-      String stands = end.get("text").asText().replaceAll("(?s).*stands at", "");
+      String stands = end.get("text").asText().replaceAll("(?s).*total", "");
       shown(travels(stands, surface).get(0), travel(answer, surface));
       double adds = line(answer, "MIX", mixName(end.get("mix").asText()));
       double typed = end.get("value").asDouble();

@@ -64,8 +64,9 @@ class PathTest extends Story {
     page.setViewportSize(1280, 800);
     page.locator("nav[aria-label='The loop'] a[href$='/adjust']").click();
     assertThat(page.locator("[data-rod=elevator]"))
-        .containsText("Elevator: 1½ turns in. The trailing edge goes up 2.3 mm.");
-    assertThat(page.locator("[data-rod=upper-aileron-left]")).containsText("leave the slave rod");
+        .containsText("Elevator: 1½ turns in. The trailing edge goes up by 2.3 mm.");
+    assertThat(page.locator("[data-rod=upper-aileron-left]"))
+        .containsText("leave the slave pushrod");
     anyButton(page, "Start at the bench").click();
     followTheWorkOrder(page);
 
@@ -175,7 +176,7 @@ class PathTest extends Story {
     anyButton(second, "Save as revision 2").click();
     assertThat(second.getByText("revision 2 has been saved since. Nothing was stored")).isVisible();
     assertThat(second.getByLabel("Horn radius")).hasValue("17");
-    assertThat(second.getByLabel("Reason")).hasValue("A longer horn still");
+    assertThat(second.getByLabel("Reason for this change")).hasValue("A longer horn still");
     second.reload();
     assertThat(second.getByLabel("Horn radius")).hasValue("17");
     anyButton(second, "Discard them and start from revision 2").click();
@@ -184,7 +185,7 @@ class PathTest extends Story {
 
   private static void edit(Page page, String horn, String reason) {
     page.getByLabel("Horn radius").fill(horn);
-    page.getByLabel("Reason").fill(reason);
+    page.getByLabel("Reason for this change").fill(reason);
   }
 
   @Test
@@ -221,7 +222,7 @@ class PathTest extends Story {
     page.navigate(app.address());
     page.getByRole(AriaRole.LINK, named("New model")).click();
     page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("V-tail, flaps")).click();
-    page.getByLabel("Its name").fill("Wend");
+    page.getByLabel("Model name").fill("Wend");
     anyButton(page, "Create this model").click();
     assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Wend")))
         .isVisible();

@@ -138,9 +138,9 @@ class PhoneStoriesTest {
 
     // The code was good once; the desk no longer shows it.
     assertThat(desk.locator("[data-code]")).hasCount(0);
-    assertThat(desk.getByText("It is in.")).isVisible();
+    assertThat(desk.getByText("It has access.")).isVisible();
 
-    Story.button(desk, "Send Pocket away").click();
+    Story.button(desk, "Remove Pocket").click();
     assertThat(desk.locator("[data-device='Pocket']")).hasCount(0);
     phone.reload();
     assertThat(phone.getByText("This device has no access, or no longer.")).isVisible();
@@ -158,12 +158,12 @@ class PhoneStoriesTest {
     phone.navigate(network() + "let-in");
     phone.getByLabel("Code from the computer, under Settings").fill("2222-2222");
     Story.button(phone, "Get access").click();
-    assertThat(phone.getByRole(AriaRole.ALERT).last()).containsText("This code does not let in");
+    assertThat(phone.getByRole(AriaRole.ALERT).last()).containsText("This code gives no access");
     phone.waitForTimeout(1_100);
     phone.getByLabel("Code from the computer, under Settings").fill(code.toLowerCase());
     Story.button(phone, "Get access").click();
     assertThat(phone.getByText("This device has access.")).isVisible();
-    Story.button(desk, "Send Phone away").click();
+    Story.button(desk, "Remove Phone").click();
     assertThat(desk.locator("[data-device='Phone']")).hasCount(0);
     desk.close();
     phone.close();
@@ -426,7 +426,7 @@ class PhoneStoriesTest {
   }
 
   private static void saved(Page page, String reason) {
-    page.getByLabel("Reason").fill(reason);
+    page.getByLabel("Reason for this change").fill(reason);
     Story.button(page, Pattern.compile("^Save as revision")).click();
   }
 }

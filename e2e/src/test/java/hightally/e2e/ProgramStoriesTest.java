@@ -180,7 +180,7 @@ class ProgramStoriesTest extends Story {
     assertThat(output.getByText("both sides together")).isVisible();
     output.getByLabel("Endpoint up").fill("90");
     output.getByLabel("Endpoint up").blur();
-    assertThat(page.getByLabel("Reason")).isVisible();
+    assertThat(page.getByLabel("Reason for this change")).isVisible();
     output.getByLabel("Limit of travel up").fill("110");
     output.getByLabel("Limit of travel up").blur();
     output.getByText("both sides together").click();
@@ -190,9 +190,9 @@ class ProgramStoriesTest extends Story {
     assertThat(output.getByLabel("Left aileron, endpoint up")).hasValue("90");
     assertThat(right).hasValue("80");
     output.getByLabel("No switch may move it").check();
-    page.getByLabel("Reason").fill("Outputs");
+    page.getByLabel("Reason for this change").fill("Outputs");
     button(page, Pattern.compile("^Save as revision")).click();
-    assertThat(page.getByLabel("Reason")).hasCount(0);
+    assertThat(page.getByLabel("Reason for this change")).hasCount(0);
     var channels = Models.setup(app, 1).get("channels");
     var left = channels.get(0);
     var other = channels.get(4);

@@ -116,7 +116,7 @@ class ReaderStoriesTest extends Story {
     page.getByLabel("Horn radius").fill("9,5");
     assertThat(page.getByText("9,5 is refused")).containsText(" in");
     page.getByLabel("Horn radius").fill("0.65");
-    page.getByLabel("Reason").fill("In inches");
+    page.getByLabel("Reason for this change").fill("In inches");
     button(page, Pattern.compile("^Save as revision")).click();
     assertThat(page.getByText("Saved as revision 2.")).isVisible();
     // What was typed stays as it was typed.

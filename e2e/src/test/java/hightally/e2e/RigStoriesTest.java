@@ -26,7 +26,7 @@ class RigStoriesTest extends Story {
     Locator proposal = page.locator("[data-proposal]");
     assertThat(proposal).containsText("Channel 5, Right aileron on socket 5");
     button(page, "Use this map").click();
-    page.getByLabel("Reason").fill("Map for the new receiver");
+    page.getByLabel("Reason for this change").fill("Map for the new receiver");
     button(page, "Save as revision 2").click();
     assertThat(page.getByText("unsaved change")).hasCount(0);
 
@@ -78,11 +78,12 @@ class RigStoriesTest extends Story {
     assertThat(later.getByText("1 unsaved change")).isVisible();
     button(later, "Undo").click();
     next(later, here);
-    assertThat(here).hasText("Left elevon: travel with the ruler");
+    assertThat(here).hasText("Left elevon: measure the travel with a ruler");
     later.getByLabel("Full up").fill("0.4");
     later.getByLabel("Full down").fill("0.4");
     button(later, "Compare").click();
-    assertThat(later.locator("[data-verdict=asks]")).containsText("is that mm, or another unit?");
+    assertThat(later.locator("[data-verdict=asks]"))
+        .containsText("is that in mm, or in another unit?");
     assertThat(browser.errors()).isEmpty();
   }
 

@@ -55,9 +55,9 @@ class SettledStoriesTest extends Story {
     assertThat(page.getByText("continued in another tab")).isVisible();
     second.navigate(app.address() + "models/" + model + "/rig");
     second.getByLabel("Horn radius").fill("16.5");
-    second.getByLabel("Reason").fill("Another hole");
+    second.getByLabel("Reason for this change").fill("Another hole");
     button(second, "Save as revision 2").click();
-    assertThat(second.getByText("A work order for the rods of this model is open")).isVisible();
+    assertThat(second.getByText("A work order for this model is open")).isVisible();
     second.close();
     page.reload();
     Locator done = page.locator("button", withText("Done: save revision"));

@@ -283,7 +283,7 @@ public class Adjustments {
     seen(found, version);
     int last = open.plan().steps().size() - 1;
     if (step < 0 || step > last) {
-      throw InvalidInputException.of("step", step, Said.of("demand.to", "last", last));
+      throw InvalidInputException.of("step", step, Said.of("demand.zeroToLast", "last", last));
     }
     if (step > found.step()) {
       passes(open, step);

@@ -179,7 +179,7 @@ class OrderBook implements OrderSource {
     }
     verification.stream()
         .filter(one -> !one.open() && !one.wrongWay() && !one.fits())
-        .map(one -> Said.of("adjustment.throwsOtherwise", "surface", one.name()))
+        .map(one -> Said.of("adjustment.throwsDiffer", "surface", one.name()))
         .distinct()
         .forEach(found::add);
     return found;

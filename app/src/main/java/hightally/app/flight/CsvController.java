@@ -80,7 +80,9 @@ class CsvController {
   Imported read(@PathVariable long aircraftId, @RequestBody byte[] bytes) {
     if (bytes.length > LARGEST_BYTES) {
       throw InvalidInputException.of(
-          "the file", Said.of("given.bytes", "count", bytes.length), Said.of("demand.most2"));
+          "the file",
+          Said.of("given.bytes", "count", bytes.length),
+          Said.of("demand.mostAMillion"));
     }
     int revision = hangar.newest(aircraftId).number();
     Setup setup = hangar.newest(aircraftId).setup();

@@ -299,7 +299,7 @@ final class CsvLog {
         }
       }
       throw InvalidInputException.of(
-          column, cell, Said.of("demand.one2", "said", List.of(kind.getEnumConstants())));
+          column, cell, Said.of("demand.oneOfThese", "said", List.of(kind.getEnumConstants())));
     }
 
     PhaseReading reading(Setup setup) {

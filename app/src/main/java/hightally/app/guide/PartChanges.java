@@ -74,7 +74,8 @@ public class PartChanges {
             .orElseThrow(() -> new NotFoundException("missing.change", changeId));
     int count = found.read().checks().size();
     if (check < 0 || check >= count) {
-      throw InvalidInputException.of("check", check, Said.of("demand.to4", "count", (count - 1)));
+      throw InvalidInputException.of(
+          "check", check, Said.of("demand.zeroToCount", "count", (count - 1)));
     }
     found.mark(check, done);
     return changes.save(found).read();

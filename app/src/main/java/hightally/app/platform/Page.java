@@ -21,10 +21,10 @@ public record Page<T>(List<T> items, long total) {
 
     public Asked {
       if (page < 0 || page > LAST) {
-        throw InvalidInputException.of("page", page, Said.of("demand.to2", "least", LAST));
+        throw InvalidInputException.of("page", page, Said.of("demand.zeroToLeast", "least", LAST));
       }
       if (size < 1 || size > MOST) {
-        throw InvalidInputException.of("size", size, Said.of("demand.to3", "most", MOST));
+        throw InvalidInputException.of("size", size, Said.of("demand.oneToMost", "most", MOST));
       }
     }
   }

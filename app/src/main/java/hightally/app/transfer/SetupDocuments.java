@@ -53,7 +53,7 @@ public class SetupDocuments {
       throw InvalidInputException.of(
           "the file",
           Said.of("given.size", "count", text.length()),
-          Said.of("demand.most3", "least", LARGEST_CHARACTERS));
+          Said.of("demand.mostOf", "least", LARGEST_CHARACTERS));
     }
     try {
       JsonNode tree = (text.stripLeading().startsWith("{") ? reader : yaml).readTree(text);

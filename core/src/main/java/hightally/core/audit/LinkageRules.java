@@ -31,7 +31,7 @@ final class LinkageRules {
         new Rule(
             "arm-off-square",
             Said.of("audit.armStandsSquareRod"),
-            Said.of("audit.armOffSquareMovesSurface"),
+            Said.of("audit.leaningArmMovesUnevenly"),
             Severity.WARNS,
             (rule, rig) -> leans(rule, rig, Figure.ARM_LEAN, i -> armOffSquare(rig, i))),
         new Rule(

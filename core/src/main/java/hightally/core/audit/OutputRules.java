@@ -28,7 +28,7 @@ final class OutputRules {
         new Rule(
             "large-sub-trim",
             Said.of("audit.subTrimOnlyTakesUp"),
-            Said.of("audit.armOffSquareMovesSurface2"),
+            Said.of("audit.subTrimmedArmMovesUnevenly"),
             Severity.WARNS,
             OutputRules::largeSubTrim),
         new Rule(

@@ -48,12 +48,12 @@ public final class MixGallery {
         10),
     BRAKES_ON_STICK(
         Said.of("edit.brakesThrottleStick"),
-        Said.of("edit.flapsFarDownAileronsUp"),
+        Said.of("edit.flapsFarDownWithThrottle"),
         Said.of("edit.flapsDownFullBrakePercent"),
         80),
     BRAKES_ON_LEVER(
         Said.of("edit.brakesLever"),
-        Said.of("edit.flapsFarDownAileronsUp2"),
+        Said.of("edit.flapsFarDownWithLever"),
         Said.of("edit.flapsDownLeversFarEnd"),
         80),
     LEVER_TO_ELEVATOR(

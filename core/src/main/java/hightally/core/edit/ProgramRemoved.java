@@ -79,7 +79,7 @@ public final class ProgramRemoved {
     }
     List<ThrottleCurve> curves = new ArrayList<>();
     for (ThrottleCurve curve : setup.power().curves()) {
-      left(Said.of("edit.throttleCurve2"), curve.phases(), id)
+      left(Said.of("edit.aThrottleCurve"), curve.phases(), id)
           .ifPresent(ids -> curves.add(new ThrottleCurve(ids, curve.points())));
     }
     setup =

@@ -180,7 +180,7 @@ public final class BenchVerification {
     return fits
         ? Said.of("guide.expected")
         : Said.of(
-            "guide.whereExpectedHornHoleEndpoint",
+            "guide.otherThanExpected",
             "plusMm",
             Quantity.plain(seen.plusMm(), 1),
             "minusMm",

@@ -183,8 +183,7 @@ final class DirectionJudge {
     }
     List<String> theirs = off(partner, commands(partner));
     if (theirs.size() == 1 && theirs.contains(wrong)) {
-      return GuideVerdict.differs(
-          step.id(), Said.of("guide.bothSurfacesWrongRightOtherwise", "wrong", wrong));
+      return GuideVerdict.differs(step.id(), Said.of("guide.leadsSwapped", "wrong", wrong));
     }
     if (theirs.size() == 1) {
       return GuideVerdict.differs(step.id(), Said.of("guide.oneCommandActsOtherExchange"));

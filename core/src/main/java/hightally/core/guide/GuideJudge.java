@@ -306,7 +306,8 @@ public final class GuideJudge {
     }
     double degrees = Math.toDegrees(Math.asin(mm / surface.chordMm()));
     Said size =
-        Said.of("guide.reflex2", "mm", Quantity.mm(mm), "degrees", Quantity.degrees(degrees, 1));
+        Said.of(
+            "guide.reflexMeasured", "mm", Quantity.mm(mm), "degrees", Quantity.degrees(degrees, 1));
     GuideAnswer there = onTheOtherSide(step);
     if (there == null) {
       return GuideVerdict.agrees(step.id(), size);
@@ -342,7 +343,7 @@ public final class GuideJudge {
   private static GuideVerdict asks(GuideStep step, double measured, double expected) {
     Said words =
         Said.of(
-            "guide.whereExpectedMmInchesCentimetres",
+            "guide.otherUnitTypeAgain",
             "unit",
             Unit.MILLIMETRES,
             "plain",

@@ -105,7 +105,7 @@ public final class MeasuredThrows {
       double measured = question.readings().get(i).travelMm();
       if (GuideJudge.otherUnit(measured, Math.abs(expected.get(i)))) {
         return Said.of(
-            "guide.whereExpectedMmInchesCentimetres2",
+            "guide.otherUnitPerhaps",
             "unit",
             Unit.MILLIMETRES,
             "measured",

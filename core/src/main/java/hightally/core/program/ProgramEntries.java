@@ -47,7 +47,7 @@ final class ProgramEntries {
     channels();
     feel("feel", Said.of("program.ratesExpo"), setup.feel(), true, true, true);
     for (FeelSet set : setup.feelSets()) {
-      Said place = Said.of("program.ratesExpo2", "set", set.name());
+      Said place = Said.of("program.ratesExpoOf", "set", set.name());
       Said where = active(set.when(), set.phases());
       writer.add(
           EntrySection.RATE,

@@ -31,8 +31,8 @@ public final class SwitchWords {
       return Said.of("switch.brings", "what", here);
     }
     if (bringing.stream().anyMatch(Hang::phase)) {
-      return Said.of("switch.otherwisePhase", "phase", setup.basePhase().name());
+      return Said.of("switch.normalPhase", "phase", setup.basePhase().name());
     }
-    return bringing.isEmpty() ? Said.NOTHING : Said.of("switch.otherwise");
+    return bringing.isEmpty() ? Said.NOTHING : Said.of("switch.normal");
   }
 }

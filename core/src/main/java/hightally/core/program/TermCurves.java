@@ -57,7 +57,7 @@ public final class TermCurves {
     int last = setup.channels().size() - 1;
     if (asked.channel() < 0 || asked.channel() > last) {
       throw InvalidInputException.of(
-          "channel", asked.channel(), Said.of("demand.to", "last", last));
+          "channel", asked.channel(), Said.of("demand.zeroToLast", "last", last));
     }
     Response roll = setup.feel().roll();
     Response rate =
@@ -88,7 +88,8 @@ public final class TermCurves {
 
   private static TermCurve curve(
       String term, DoubleUnaryOperator plain, DoubleUnaryOperator now, double value, Said words) {
-    Said caption = Said.of("program.text2", "value", Quantity.percent(value), "words", words);
+    Said caption =
+        Said.of("program.valueWithWords", "value", Quantity.percent(value), "words", words);
     return curve(term, plain, now, caption);
   }
 

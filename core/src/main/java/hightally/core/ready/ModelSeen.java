@@ -158,7 +158,7 @@ public final class ModelSeen {
         .filter(one -> one.kind() == CheckKind.FULL)
         .findFirst()
         .map(Due::why)
-        .or(() -> holds ? Optional.empty() : Optional.of(Said.of("ready.checkedOtherwise")))
+        .or(() -> holds ? Optional.empty() : Optional.of(Said.of("ready.checkedBeforeChange")))
         .ifPresent(why -> missing.add(new Missing(Lack.FULL_CHECK, why)));
     due.stream()
         .filter(one -> one.kind() == CheckKind.RANGE)

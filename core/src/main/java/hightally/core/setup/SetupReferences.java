@@ -73,9 +73,7 @@ final class SetupReferences {
       Object value = key.apply(items.get(i));
       if (!seen.add(value)) {
         report(
-            list + "[" + i + "]." + field,
-            value,
-            Said.of("demand.differentFromOthers2", "list", list));
+            list + "[" + i + "]." + field, value, Said.of("demand.differentWithin", "list", list));
       }
     }
   }

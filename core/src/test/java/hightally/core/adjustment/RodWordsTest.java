@@ -61,7 +61,7 @@ class RodWordsTest {
         .isEqualTo(
             "left: leave the pushrod as it is. 0.3 mm remains, less than half a step can correct.");
     assertThat(say(RodWords.sentence(LEFT, change(0), true)))
-        .isEqualTo("left: leave the slave rod as it is.");
+        .isEqualTo("left: leave the slave pushrod as it is.");
   }
 
   @ParameterizedTest

@@ -78,6 +78,24 @@ class MessagesTest {
     assertThat(keys).hasSizeGreaterThan(1000).doesNotHaveDuplicates();
   }
 
+  @Test
+  void nothingIsSaidThatAPilotStumblesOver() throws IOException {
+    List<String> not =
+        Files.readAllLines(Path.of("src/test/resources/not-said.txt")).stream()
+            .filter(line -> !line.startsWith("#"))
+            .map(line -> line.toLowerCase(Locale.ROOT))
+            .toList();
+    assertThat(not).hasSizeGreaterThan(60);
+    for (String file : List.of("messages_en", "page_en")) {
+      for (String line :
+          Files.readAllLines(
+              Path.of("src/main/resources/hightally/words/" + file + ".properties"))) {
+        String message = line.substring(line.indexOf('=') + 1).toLowerCase(Locale.ROOT);
+        assertThat(not).as(line).noneMatch(message::contains);
+      }
+    }
+  }
+
   /** A place no argument of the call has the name of would be left open in the sentence. */
   private void filled(String code, String call, Path file) {
     Set<String> given = new TreeSet<>();
