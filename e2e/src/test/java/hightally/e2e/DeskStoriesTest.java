@@ -33,7 +33,7 @@ class DeskStoriesTest extends Story {
     page = open("new");
     page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName(kind)).first().click();
     page.getByLabel("Model name").fill(name);
-    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Start")))
+    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Create")))
         .click();
     page.waitForURL("**/rig");
     edits += 3;

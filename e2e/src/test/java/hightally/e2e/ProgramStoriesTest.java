@@ -17,7 +17,7 @@ class ProgramStoriesTest extends Story {
     Page page = open("new");
     page.getByRole(AriaRole.RADIO, containing("V-tail, flaps")).click();
     page.getByLabel("Name").fill("Wheatear");
-    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Start")))
+    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Create")))
         .click();
     page.getByRole(AriaRole.LINK, named("Program")).click();
     page.getByRole(AriaRole.LINK, named("Flight phases")).click();
@@ -137,7 +137,7 @@ class ProgramStoriesTest extends Story {
     button(page, "Twitchy around the centre").click();
     assertThat(page.locator("[data-advice]")).containsText("expo 30 % to 40 %");
     button(page, "Make this step").click();
-    page.getByRole(AriaRole.LINK, containing("Check")).click();
+    page.getByRole(AriaRole.LINK, named("Check")).click();
     page.getByRole(AriaRole.LINK, named("Scenes")).click();
     button(page, "Every control once").click();
     Browser.choose(page.getByLabel("Compare with"), "1");

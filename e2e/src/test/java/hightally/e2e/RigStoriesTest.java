@@ -18,7 +18,7 @@ class RigStoriesTest extends Story {
     Page page = open("new");
     page.getByRole(AriaRole.RADIO, containing("V-tail, flaps")).click();
     page.getByLabel("Name").fill("Sandpiper");
-    button(page, Pattern.compile("^Start")).click();
+    button(page, Pattern.compile("^Create")).click();
     assertThat(page.getByRole(AriaRole.HEADING, named("Sandpiper revision 1"))).isVisible();
 
     page.getByRole(AriaRole.LINK, named("Channel map")).click();
@@ -54,7 +54,7 @@ class RigStoriesTest extends Story {
     Locator step = page.locator("[data-guide]");
     assertThat(step).hasText("Transmitter first, then the model");
     next(page, step);
-    assertThat(step).hasText("Left elevon servo: move the arm");
+    assertThat(step).hasText("Left elevon servo: seat the arm");
     page.getByLabel("Arm angle").fill("4");
     button(page, "Compare").click();
     // 25 teeth and four arms reach every 3.6°: 0.4° of the 4° are left.
@@ -64,7 +64,7 @@ class RigStoriesTest extends Story {
     page.close();
     Page later = open("models/3/rig/set-up");
     Locator here = later.locator("[data-guide]");
-    assertThat(here).hasText("Left elevon servo: move the arm");
+    assertThat(here).hasText("Left elevon servo: seat the arm");
     assertThat(later.getByLabel("Arm angle")).hasValue("4");
     next(later, here);
     next(later, here);

@@ -81,7 +81,7 @@ class SchoolStoriesTest extends Story {
       }
     }
     assertThat(stays).isTrue();
-    assertThat(page.getByText("It stays")).isVisible();
+    assertThat(page.getByText("It flies straight")).isVisible();
     assertThat(browser.errors()).isEmpty();
     page.close();
   }

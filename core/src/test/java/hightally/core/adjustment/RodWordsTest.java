@@ -47,7 +47,7 @@ class RodWordsTest {
         .isEqualTo(
             "left: 1½ turns out. The trailing edge goes up by 2.5 mm. 0.1 mm remains, less than half a step can correct.");
     String down = say(RodWords.sentence(LEFT, change(-3), false));
-    assertThat(down).contains("1½ turns in. The trailing edge goes down 2.5 mm.");
+    assertThat(down).contains("1½ turns in. The trailing edge goes down by 2.5 mm.");
     assertThat(say(RodWords.sentence(LEFT, change(3), true))).contains("out on the slave pushrod.");
     assertThat(up).doesNotContain("slave");
   }

@@ -76,10 +76,10 @@ class WishNotesTest {
     assertThat(say(WishNotes.between(found, 117).orElseThrow()))
         .isEqualTo(
             "With the balance at 117 mm: 36 % of expo on pitch and 1.9 mm of reflex, between the"
-                + " stations you have found.");
+                + " positions you have found.");
     assertThat(say(WishNotes.between(found, 105).orElseThrow()))
         .contains("25 % of expo")
-        .contains("the nearest station");
+        .contains("the nearest position");
     assertThat(WishNotes.between(wishes(50, List.of()), 105)).isEmpty();
     assertThat(
             say(
