@@ -1,10 +1,13 @@
+import { Suspense, lazy } from "react";
 import { Link } from "react-router";
 import { Check, LoaderCircle, TriangleAlert } from "lucide-react";
 import type { Grounding } from "@/api/queries";
 import { Fold } from "@/ui/fold";
 import { AgainstIt } from "./AgainstIt";
 import { Say, say } from "@/words/generated/model";
-import { Explained } from "@/ui/explained";
+
+/** The hangar loads this too: what opens a term is fetched where a model is looked at. */
+const Explained = lazy(async () => ({ default: (await import("@/ui/explained")).Explained }));
 
 /** Where what grounds a model is mended: a rule on the rig, a hazard among the hazards, a look again. */
 const PLACES = {
@@ -58,7 +61,13 @@ export function Grounded({ model, grounding, most = FEW }: Shown) {
           <p className="font-semibold text-grounded">
             <Say
               id="grounded.termGrounded"
-              values={{ term: (words) => <Explained term="grounded">{words}</Explained> }}
+              values={{
+                term: (words) => (
+                  <Suspense fallback={words}>
+                    <Explained term="grounded">{words}</Explained>
+                  </Suspense>
+                ),
+              }}
             />
           </p>
           <ul className="list-disc pl-5">

@@ -178,7 +178,9 @@ class DeskStoriesTest extends Story {
     assertThat(rises).hasCount(1);
     rises.getByText("Accept this finding").click();
     type(rises.getByLabel("Why you accept this"), "Going round again: it fades in over 2 s");
-    press(rises.getByRole(AriaRole.BUTTON).getByText("Accept"));
+    press(
+        rises.getByRole(
+            AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Accept").setExact(true)));
     long model = save();
     System.out.println("Electric glider, brakes on the throttle stick: " + edits + " edits");
     JsonNode setup = Models.setup(app, model);
@@ -273,7 +275,7 @@ class DeskStoriesTest extends Story {
     press(button(page, "Elevator to canards"));
     press(button(page, "Add this mix"));
     // To each side and target a weight of its own: 30 and 35, 38 and 39 percent.
-    Browser.choose(page.getByLabel("Typed in"), "PERCENT");
+    Browser.choose(page.getByLabel("Units"), "PERCENT");
     Locator moves = mix("Elevator to canards");
     String[][] weights = {
       {"left-canard", "full back stick", "30"},
@@ -292,7 +294,7 @@ class DeskStoriesTest extends Story {
     press(button(page, "Add this mix"));
     press(button(page, "Rudder to nozzles"));
     press(button(page, "Add this mix"));
-    Browser.choose(page.getByLabel("Typed in"), "MILLIMETRES");
+    Browser.choose(page.getByLabel("Units"), "MILLIMETRES");
     to("Feel");
     move(page.locator("[data-rates='/roll'] input").first(), "12");
     long model = save();

@@ -3,6 +3,7 @@ package hightally.app.platform;
 import static hightally.app.Plain.saying;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.never;
 import static org.mockito.Mockito.verify;
@@ -10,6 +11,8 @@ import static org.mockito.Mockito.when;
 
 import com.zaxxer.hikari.HikariDataSource;
 import com.zaxxer.hikari.HikariPoolMXBean;
+import hightally.app.words.ReaderWords;
+import hightally.core.quantity.Said;
 import hightally.core.words.Wording;
 import hightally.core.words.Words;
 import java.io.IOException;
@@ -40,8 +43,11 @@ class FailuresTest {
   @TempDir private Path folder;
 
   private Problems problems() {
+    ReaderWords words = mock(ReaderWords.class);
+    when(words.say(any(Said.class)))
+        .thenAnswer(asked -> Words.of(Wording.PLAIN).say(asked.getArgument(0, Said.class)));
     return new Problems(
-        connections, null, new HighTallyProperties(false, folder.toString(), false, false));
+        connections, words, new HighTallyProperties(false, folder.toString(), false, false));
   }
 
   private static DataIntegrityViolationException violation(String state) {
@@ -52,7 +58,7 @@ class FailuresTest {
   void aConstraintIsNotAlwaysAnotherPage() {
     ProblemDetail unique = problems().refusedByTheDatabase(violation("23505"));
     assertThat(unique.getStatus()).isEqualTo(409);
-    assertThat(unique.getDetail()).contains("Another page saved at the same moment");
+    assertThat(unique.getDetail()).contains("Another tab saved at the same moment");
     ProblemDetail tooLong = problems().refusedByTheDatabase(violation("22001"));
     assertThat(tooLong.getStatus()).isEqualTo(422);
     assertThat(tooLong.getDetail()).contains("longer than what there is room for");
