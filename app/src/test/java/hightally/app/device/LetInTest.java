@@ -111,7 +111,7 @@ class LetInTest extends ApiTest {
       assertThat(answer.getStatus()).as(path).isEqualTo(401);
       assertThat(answer.getContentAsString())
           .as(path)
-          .contains("not let in")
+          .contains("This device has no access")
           .doesNotContain("Quillon");
     }
     Map<HttpMethod, List<String>> writes =
@@ -184,7 +184,7 @@ class LetInTest extends ApiTest {
     for (String path : List.of("/api/devices", "/api/archive", "/api/archive/backups")) {
       MockHttpServletResponse refused = asked(from(phone, HttpMethod.GET, path).cookie(cookie));
       assertThat(refused.getStatus()).as(path).isEqualTo(403);
-      assertThat(refused.getContentAsString()).contains("the machine High Tally runs on");
+      assertThat(refused.getContentAsString()).contains("the computer High Tally runs on");
     }
     assertThat(
             asked(

@@ -61,7 +61,7 @@ class FailuresTest {
     assertThat(unique.getDetail()).contains("Another tab saved at the same moment");
     ProblemDetail tooLong = problems().refusedByTheDatabase(violation("22001"));
     assertThat(tooLong.getStatus()).isEqualTo(422);
-    assertThat(tooLong.getDetail()).contains("longer than what there is room for");
+    assertThat(tooLong.getDetail()).contains("longer than there is room for");
     ProblemDetail other = problems().refusedByTheDatabase(violation("23502"));
     assertThat(other.getStatus()).isEqualTo(500);
     assertThat(other.getDetail()).contains("a fault in High Tally");
