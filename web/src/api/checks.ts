@@ -109,9 +109,7 @@ export function useBeginCheck(aircraftId: number) {
       .getQueryData<CheckRun[]>(ahead(aircraftId))
       ?.find((one) => one.kind === body.kind && one.pack === body.pack);
     if (blank === undefined) {
-      throw new Error(
-        "High Tally is offline here, and the steps of this check were not loaded before. Open the model once while it is online.",
-      );
+      throw new Error(say("checks.notLoadedBefore"));
     }
     const { answer } = await send(
       {

@@ -50,11 +50,7 @@ export async function answered<T>(call: Promise<Answer<T>>): Promise<T> {
   try {
     answer = await call;
   } catch {
-    throw new ApiError(
-      NO_ANSWER,
-      "High Tally did not answer. Nothing was stored; what you typed is still here. Check that it is running, then try again.",
-      [],
-    );
+    throw new ApiError(NO_ANSWER, say("client.noAnswer"), []);
   }
   if (!answer.response.ok) {
     throw problemOf(answer.response, answer.error);

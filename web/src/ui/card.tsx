@@ -46,8 +46,7 @@ export function WaitingTag({ children }: { children: ReactNode }) {
 export function Caution({ children }: { children: ReactNode }) {
   return (
     <p className="border-l-4 border-grounded bg-inset px-4 py-3 font-medium" role="note">
-      <strong className="text-grounded">{say("card.caution")}</strong>
-      {children}
+      <strong className="text-grounded">{say("card.caution")}</strong> {children}
     </p>
   );
 }

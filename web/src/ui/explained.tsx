@@ -53,13 +53,16 @@ interface Props {
   term: keyof typeof GLOSSARY;
   /** What the page says here, where it is not the term's own name. */
   children?: ReactNode;
+  /** What shows it, besides its sentence. */
+  drawing?: ReactNode;
+  onOpen?: (open: boolean) => void;
 }
 
 /** A term a newcomer may not know, with its sentence where it first stands on a page. */
-export function Explained({ term, children }: Props) {
+export function Explained({ term, children, drawing, onOpen }: Props) {
   const [name, means] = GLOSSARY[term];
   return (
-    <Popover.Root>
+    <Popover.Root onOpenChange={(open) => onOpen?.(open)}>
       <Popover.Trigger className="min-h-[24px] underline decoration-dotted underline-offset-2">
         {children ?? within(name)}
       </Popover.Trigger>
@@ -69,6 +72,7 @@ export function Explained({ term, children }: Props) {
           className="z-50 w-60 rounded-card border border-line-strong bg-sheet p-3 text-sm"
         >
           <p className="font-semibold">{name}</p>
+          {drawing}
           <p>{means}</p>
         </Popover.Content>
       </Popover.Portal>

@@ -13,9 +13,11 @@ export const rangeWords = (field: Field) =>
 
 /** The core's own range as a schema for forms. */
 export function numberIn(field: Field) {
-  const message = `${field.label}: ${rangeWords(field)}`;
+  const message = say("range.within", { label: field.label, range: rangeWords(field) });
   const number = z.number({ error: message }).min(field.min, message).max(field.max, message);
-  return field.kind === "WHOLE_NUMBER" ? number.int(`${field.label}: a whole number`) : number;
+  return field.kind === "WHOLE_NUMBER"
+    ? number.int(say("range.wholeNumber", { label: field.label }))
+    : number;
 }
 
 /** The core's own length as a schema for forms. */

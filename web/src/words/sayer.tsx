@@ -11,7 +11,14 @@ export type Around = (words: ReactNode) => ReactNode;
 type Message = ConstructorParameters<typeof IntlMessageFormat>[0];
 
 type Filled<P> = keyof P extends never ? [] : [places: { [K in keyof P]: P[K] }];
-type Plain<P> = { [K in keyof P]: P[K] extends Filling ? string | number | P[K] : P[K] };
+/** What text takes: words and numbers for a place, nothing around words. */
+type Plain<P> = {
+  [K in keyof P]: P[K] extends Around
+    ? never
+    : P[K] extends string | number | boolean
+      ? P[K]
+      : string | number | false | null | undefined;
+};
 
 /** The words of one area of the page: each message by its key, with its places filled. */
 export function sayer<P extends object>(messages: Record<keyof P & string, unknown>) {

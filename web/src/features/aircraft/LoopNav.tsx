@@ -46,7 +46,7 @@ export function LoopNav() {
                     <span
                       className={`size-3 rounded-full border-2 border-current ${loop.waits ? "bg-tag" : "bg-done"}`}
                     >
-                      <span className="sr-only">{say("loopNav.nextStage")}</span>
+                      <span className="sr-only">{say("loopNav.nextStage")} </span>
                     </span>
                   )}
                   {label}

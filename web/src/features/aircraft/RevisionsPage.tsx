@@ -64,7 +64,7 @@ export function RevisionsPage() {
                     {each.corrects && say("revisionsPage.descriptionCorrectedModelUnchanged")}
                     {each.restored && say("revisionsPage.backEarlierOne")}
                     {each.flewWell && (
-                      <strong className="text-done">{say("revisionsPage.flewWell")}</strong>
+                      <strong className="text-done"> {say("revisionsPage.flewWell")}</strong>
                     )}
                   </p>
                   <Flown

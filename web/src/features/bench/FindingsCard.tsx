@@ -70,7 +70,7 @@ function FindingItem({ one }: { one: Finding }) {
         />
         <span>
           {one.title}
-          {grounds && <span className="text-grounded">{say("findingsCard.beforeItFlies")}</span>}
+          {grounds && <span className="text-grounded"> {say("findingsCard.beforeItFlies")}</span>}
         </span>
       </button>
       <Fold

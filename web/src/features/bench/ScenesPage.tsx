@@ -208,7 +208,11 @@ function Differences({ compared, number, cursor }: DifferencesProps) {
             marks={marked.stretches.map((one) => ({ from: one.fromSeconds, to: one.toSeconds }))}
             at={cursor === undefined ? undefined : { x: cursor }}
             lines={[
-              { name: `revision ${number}`, xs: compared.before.seconds, ys: track("before") },
+              {
+                name: say("scenesPage.revision", { number }),
+                xs: compared.before.seconds,
+                ys: track("before"),
+              },
               { name: say("scenesPage.asItIsNow"), xs: compared.after.seconds, ys: track("after") },
             ]}
           />

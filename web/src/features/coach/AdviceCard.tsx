@@ -32,8 +32,7 @@ export function AdviceCard({ of, sheet }: { of: CoachStanding; sheet: CoachSheet
       </ul>
       <p className="text-sm text-soft">{advice.why}</p>
       <p className="mt-2 text-sm">
-        <strong>{say("adviceCard.nextFlight")}</strong>
-        {advice.watch}
+        <strong>{say("adviceCard.nextFlight")}</strong> {advice.watch}
       </p>
       {advice.schools.length > 0 && (
         <div className="mt-2">

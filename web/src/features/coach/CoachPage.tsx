@@ -143,8 +143,7 @@ function HowFlown({ one, card }: { one: CoachStanding; card: TestCard }) {
             ))}
           </ol>
           <p className="mt-3">
-            <strong>{say("coachPage.watch")}</strong>
-            {card.watch}
+            <strong>{say("coachPage.watch")}</strong> {card.watch}
           </p>
         </div>
         <PathDrawing

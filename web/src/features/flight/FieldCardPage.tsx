@@ -91,8 +91,13 @@ export function FieldCardPage() {
                       : ""}
                   </td>
                 ))}
-                {motor && <td className="w-16 border border-ink p-1" data-label="Throttle" />}
-                <td className="w-14 border border-ink p-1" data-label="Sure?" />
+                {motor && (
+                  <td
+                    className="w-16 border border-ink p-1"
+                    data-label={say("fieldCardPage.throttle")}
+                  />
+                )}
+                <td className="w-14 border border-ink p-1" data-label={say("fieldCardPage.sure")} />
               </tr>
             ))}
           </tbody>
@@ -108,8 +113,7 @@ export function FieldCardPage() {
                   ))}
                 </ol>
                 <p>
-                  <strong>{say("fieldCardPage.watch")}</strong>
-                  {card.watch}
+                  <strong>{say("fieldCardPage.watch")}</strong> {card.watch}
                 </p>
               </div>
               <PathDrawing test={card.test.test} label={card.name} />

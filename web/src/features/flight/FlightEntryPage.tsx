@@ -205,7 +205,7 @@ function Entry(props: EntryProps) {
         options={[
           [
             "thumb",
-            say("flightEntryPage.onThePhone"),
+            say("flightEntryPage.withButtons"),
             <PhaseTrims
               key="thumb"
               form={form}

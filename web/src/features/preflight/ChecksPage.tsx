@@ -138,7 +138,7 @@ export function ChecksPage() {
                     sTAGES: STAGES[run.state],
                   })}
                   {run.judged.reasons.length > 0 && (
-                    <strong className="text-grounded">{say("checksPage.notPassed")}</strong>
+                    <strong className="text-grounded"> {say("checksPage.notPassed")}</strong>
                   )}
                 </span>
               </li>

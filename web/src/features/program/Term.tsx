@@ -1,10 +1,8 @@
-import { Popover } from "radix-ui";
 import { useState, type ReactNode } from "react";
 import type { Schemas } from "@/api/client";
 import { useTerms } from "@/api/program";
-import { within } from "@/domain/words";
 import { useModel } from "@/features/model/model";
-import { GLOSSARY } from "@/ui/explained";
+import { Explained, type GLOSSARY } from "@/ui/explained";
 import { say } from "@/words/generated/program";
 
 const W = 200;
@@ -108,28 +106,19 @@ export function Term({ name, index = 0 }: { name: keyof typeof TERMS; index?: nu
   const [open, setOpen] = useState(false);
   const curves = useTerms(setup, index, open);
   const known: Known = TERMS[name];
-  const [title, means] = GLOSSARY[known.term];
   const curve = curves.data?.find((one) => one.term === name);
   return (
-    <Popover.Root open={open} onOpenChange={setOpen}>
-      <Popover.Trigger className="underline min-h-[24px] decoration-dotted underline-offset-2">
-        {within(title)}
-      </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content
-          sideOffset={6}
-          className="z-50 w-60 rounded-card border border-line-strong bg-sheet p-3 text-sm"
-        >
-          <p className="font-semibold">{title}</p>
-          <svg viewBox={`0 0 ${W} ${H}`} className="my-1 w-full" aria-hidden data-term={name}>
-            {name !== "priority" && <Axes />}
-            {known.draw?.(setup.phases[0]?.fadeSeconds ?? 0)}
-            {curve !== undefined && <Curve curve={curve} />}
-          </svg>
-          <p>{means}</p>
-        </Popover.Content>
-      </Popover.Portal>
-    </Popover.Root>
+    <Explained
+      term={known.term}
+      onOpen={setOpen}
+      drawing={
+        <svg viewBox={`0 0 ${W} ${H}`} className="my-1 w-full" aria-hidden data-term={name}>
+          {name !== "priority" && <Axes />}
+          {known.draw?.(setup.phases[0]?.fadeSeconds ?? 0)}
+          {curve !== undefined && <Curve curve={curve} />}
+        </svg>
+      }
+    />
   );
 }
 

@@ -19,7 +19,7 @@ export function HangingCard() {
   const fields = (
     <div className="grid grid-cols-2 gap-3">
       <PlainNumber
-        label={say("hangingCard.angleShaftsAxis", { way })}
+        label={say("hangingCard.readAngle", { way })}
         value={readDegrees}
         onValue={setRead}
       />

@@ -44,7 +44,7 @@ export function Panels() {
               </div>
             ))}
             <ul>
-              <PartRow id={panel.id} name={`Remove ${panel.name}`} />
+              <PartRow id={panel.id} name={say("panelsCard.remove", { name: panel.name })} />
             </ul>
           </div>
         </Fold>

@@ -77,28 +77,28 @@ export function WiringPage() {
           <tbody>
             {rows.map((row) => (
               <tr key={row.device} className="border-b border-line align-top">
-                <td className="py-1.5 text-lg font-bold" data-label="Socket">
+                <td className="py-1.5 text-lg font-bold" data-label={say("wiringPage.socket")}>
                   {row.socket < 0 ? say("wiringPage.none") : row.socket}
                 </td>
-                <td className="py-1.5 pr-2" data-label="Channel">
+                <td className="py-1.5 pr-2" data-label={say("wiringPage.channel")}>
                   {row.channel}, {row.channelName}
                 </td>
-                <td className="py-1.5 pr-2 font-semibold" data-label="Plug in">
+                <td className="py-1.5 pr-2 font-semibold" data-label={say("wiringPage.plugIn")}>
                   {row.device}
                 </td>
-                <td className="py-1.5 pr-2" data-label="Side">
+                <td className="py-1.5 pr-2" data-label={say("wiringPage.side")}>
                   {SIDES[row.side]}
                 </td>
-                <td className="py-1.5 pr-2" data-label="Lead">
+                <td className="py-1.5 pr-2" data-label={say("wiringPage.lead")}>
                   {leadWords(row)}
                 </td>
-                <td className="py-1.5 pr-2" data-label="Moves">
+                <td className="py-1.5 pr-2" data-label={say("wiringPage.moves")}>
                   {row.moves || "—"}
                 </td>
-                <td className="py-1.5 pr-2" data-label="Label">
+                <td className="py-1.5 pr-2" data-label={say("wiringPage.label")}>
                   {row.label}
                 </td>
-                <td className="py-1.5" data-label="Done">
+                <td className="py-1.5" data-label={say("wiringPage.done")}>
                   <span className="inline-block size-4 border-2 border-line-strong" />
                 </td>
               </tr>

@@ -212,7 +212,7 @@ function Flying({ sheet, test }: { sheet: SchoolSheet; test: SchoolTest }) {
                 path={flown.parts[0]}
                 beside={flown.parts[1] === undefined ? undefined : mirrored(flown.parts[1])}
                 frame={flown.frame}
-                words={flown.words.join(" Then the other way: ")}
+                words={flown.words.join(` ${say("practicePage.thenTheOtherWay")} `)}
               />
             ) : (
               flown.parts[0] !== undefined && (

@@ -46,7 +46,7 @@ class MadeUpLanguageTest extends Story {
           }
         }
         const told = ['aria-label', 'title', 'placeholder', 'alt', 'aria-valuetext',
-          'aria-roledescription', 'aria-description'];
+          'aria-roledescription', 'aria-description', 'data-label'];
         for (const name of told) {
           for (const one of document.querySelectorAll(`[${name}]`)) {
             if (!one.closest('[data-typed]')) outside(one.getAttribute(name), 0);

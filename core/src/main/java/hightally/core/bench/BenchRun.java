@@ -26,6 +26,8 @@ import java.util.List;
  * closed, a lost link shows the failsafe. Slowed channels run to where they belong, and what was
  * demanded at switch-on is warned of until it has been so once. Deterministic: time is an argument.
  * One run belongs to one thread.
+ *
+ * <p>Long because a step of time is one thing: all that keeps time is moved on here, in one order.
  */
 public final class BenchRun {
   private static final double STICK_BACK = 0.02;

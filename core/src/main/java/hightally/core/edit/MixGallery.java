@@ -28,7 +28,12 @@ import java.util.Set;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.Collectors;
 
-/** Common mixes built from what the pilot knows, the weights worked out from the airframe. */
+/**
+ * Common mixes built from what the pilot knows, the weights worked out from the airframe.
+ *
+ * <p>Long because it is the list of them: each carries its words, what it asks, what it needs and
+ * how it is built, so that another one is added in one place.
+ */
 public final class MixGallery {
   private static final double FULL = 100;
 

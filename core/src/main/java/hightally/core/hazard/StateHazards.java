@@ -43,6 +43,9 @@ import java.util.stream.LongStream;
  * command is furthest. Where a bound may be too wide, behind a mix from another surface, or where
  * two surfaces could touch, it is looked into piece by piece; what stays open is tried, and
  * counted.
+ *
+ * <p>Long because bounding, telling apart and looking closer walk the same cells and share what was
+ * found so far; taken apart each would carry all of it.
  */
 final class StateHazards {
   private static final double STILL_PERCENT = 0.1;

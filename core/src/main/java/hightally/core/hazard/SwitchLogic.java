@@ -25,6 +25,8 @@ import java.util.stream.LongStream;
  * switches is searched over those alone.
  *
  * <p>What is known is a set of cells for every line, a bit each.
+ *
+ * <p>Long because every kind of condition is decided here, each with three answers.
  */
 final class SwitchLogic {
   static final byte NO = 0;

@@ -28,7 +28,11 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 
-/** The values of an entry sheet, in the order of the work: from channels over feel to the power. */
+/**
+ * The values of an entry sheet, in the order of the work: from channels over feel to the power.
+ *
+ * <p>Long because it is read like the sheet: one section after the other.
+ */
 final class ProgramEntries {
   private final Setup setup;
   private final SignalPath path;

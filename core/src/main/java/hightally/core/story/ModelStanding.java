@@ -264,7 +264,7 @@ public record ModelStanding(
     if (!any || open.isPresent()) {
       int lacking =
           history.setup().house().settledFlights() - open.map(TrimSeries::agreeing).orElse(0);
-      return fly(Next.FLY, Said.of("story.moreFlights", "lacking", lacking), false);
+      return fly(Next.FLY, Said.of("log.moreCalmFlights", "lacking", lacking), false);
     }
     Trims stands = trims.of(planned.reference());
     for (TrimSeries one : here) {
