@@ -3610,12 +3610,12 @@ export interface components {
       panel: string;
       /**
        * Format: double
-       * @description Inboard end, % of span: of its panel
+       * @description Inboard end, part of span: 0 at the root of its panel, 1 at the tip
        */
       from: number;
       /**
        * Format: double
-       * @description Outboard end, % of span: of its panel
+       * @description Outboard end, part of span: 0 at the root of its panel, 1 at the tip
        */
       to: number;
     };
@@ -5343,7 +5343,7 @@ export interface components {
       down: boolean;
       /**
        * Format: double
-       * @description Angle from the shaft's axis: between the thread and the shaft's axis
+       * @description Angle from the fuselage line to the thread: plus down or right
        */
       readDegrees: number;
       /**
