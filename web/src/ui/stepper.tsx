@@ -1,5 +1,6 @@
 import { Minus, Plus } from "lucide-react";
 import { useState } from "react";
+import { typed, written } from "@/domain/reader";
 import { say } from "@/words/generated/ui";
 
 interface Props {
@@ -48,13 +49,13 @@ export function Stepper({
           aria-label={`${label}, ${unit}`}
           className={`figures w-full min-w-0 rounded-card bg-transparent text-center font-semibold ${large ? "text-4xl" : "text-base"}`}
           inputMode="numeric"
-          value={typing ?? value}
+          value={typing ?? written(value)}
           onBlur={() => setTyping(null)}
           onChange={(event) => {
             setTyping(event.target.value);
-            const typed = Number.parseInt(event.target.value || "0", 10);
-            if (Number.isFinite(typed)) {
-              onValue(Math.max(min, Math.min(max, typed)));
+            const clicks = Math.trunc(typed(event.target.value || "0"));
+            if (Number.isFinite(clicks)) {
+              onValue(Math.max(min, Math.min(max, clicks)));
             }
           }}
         />

@@ -54,7 +54,7 @@ describe("noting a flight", () => {
     program(REPLIES);
     show(<FlightEntryPage />);
     expect(await screen.findByLabelText("Roll trim, clicks")).toHaveValue("2");
-    expect(screen.getByLabelText("Pitch trim, clicks")).toHaveValue("-3");
+    expect(screen.getByLabelText("Pitch trim, clicks")).toHaveValue("−3");
   });
 
   it("sends what was entered, once, with a key of its own", async () => {

@@ -44,7 +44,7 @@ class NothingLostTest extends Story {
     page.navigate(app.address() + "models/2/fly/new");
     assertThat(page.getByText("could not be read; the form starts empty")).isVisible();
     // It begins with the trims that stand in the transmitter.
-    assertThat(page.getByLabel("Roll trim, clicks")).hasValue("-1");
+    assertThat(page.getByLabel("Roll trim, clicks")).hasValue("−1");
     page.evaluate("() => localStorage.setItem('high-tally.draft.2', '{\"basedOn\":1}')");
     page.navigate(app.address() + "models/2/rig");
     assertThat(page.getByText("unsaved changes of last time could not be read")).isVisible();

@@ -66,11 +66,11 @@ abstract class Story {
   /** Clicks a trim's stepper until it stands where it should. */
   static void trimTo(Page page, String trim, int clicks) {
     Locator shown = page.getByLabel(trim + " trim, clicks");
-    int missing = clicks - Integer.parseInt(shown.inputValue());
+    int missing = clicks - Integer.parseInt(shown.inputValue().replace('−', '-'));
     for (int i = 0; i < Math.abs(missing); i++) {
       page.getByLabel(trim + " trim: one " + (missing > 0 ? "more" : "less")).click();
     }
-    PlaywrightAssertions.assertThat(shown).hasValue("" + clicks);
+    PlaywrightAssertions.assertThat(shown).hasValue(("" + clicks).replace('-', '−'));
   }
 
   /**
