@@ -1,14 +1,14 @@
 package hightally.benchmark;
 
-import hightally.core.air.AirForces;
-import hightally.core.air.AirModel;
-import hightally.core.air.AirShape;
-import hightally.core.air.Gusts;
-import hightally.core.air.LiveFlight;
-import hightally.core.air.TestFlight;
-import hightally.core.air.TrimState;
-import hightally.core.coach.TestCase;
-import hightally.core.phase.Trims;
+import hightally.core.program.Trims;
+import hightally.core.simulator.Aerodynamics;
+import hightally.core.simulator.FlyingModel;
+import hightally.core.simulator.FlyingShape;
+import hightally.core.simulator.Gusts;
+import hightally.core.simulator.LiveFlight;
+import hightally.core.simulator.TestFlight;
+import hightally.core.simulator.TrimState;
+import hightally.core.trimming.TestCase;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
@@ -33,24 +33,25 @@ public class AirBenchmark {
 
   private static final int SLOPES = 4;
 
-  private AirModel model;
+  private FlyingModel model;
   private LiveFlight flight;
-  private AirForces.Held strips;
-  private AirForces.Motion motion;
+  private Aerodynamics.Held strips;
+  private Aerodynamics.Motion motion;
   private List<TestCase> tests;
   private TrimState trim;
 
   @Setup(Level.Iteration)
   public void prepare() {
     hightally.core.setup.Setup biplane = DemoModel.biplane();
-    model = AirModel.of(AirModel.asBuilt(biplane));
+    model = FlyingModel.of(FlyingModel.asBuilt(biplane));
     flight = LiveFlight.of(model, biplane.basePhase(), Gusts.calm(), Trims.ZERO).orElseThrow();
-    AirShape shape = model.shape();
-    AirForces bare =
-        AirForces.of(
-            new AirShape(shape.cg(), shape.panels(), shape.flaps(), AirShape.Body.NONE, List.of()));
+    FlyingShape shape = model.shape();
+    Aerodynamics bare =
+        Aerodynamics.of(
+            new FlyingShape(
+                shape.cg(), shape.panels(), shape.flaps(), FlyingShape.Body.NONE, List.of()));
     strips = bare.held(new double[shape.flaps().size()], new double[0]);
-    motion = new AirForces.Motion(18, 0.1, 1.1, 0.02, 0.03, 0.01, 1.225);
+    motion = new Aerodynamics.Motion(18, 0.1, 1.1, 0.02, 0.03, 0.01, 1.225);
     tests =
         TestCase.of(biplane).stream().filter(one -> TestFlight.FLOWN.contains(one.test())).toList();
     trim = TestFlight.trimmed(model, biplane.basePhase()).orElseThrow();
@@ -58,7 +59,7 @@ public class AirBenchmark {
 
   /** How many strips there are. */
   static int stripsOfTheBiplane() {
-    return AirModel.of(AirModel.asBuilt(DemoModel.biplane())).forces().strips();
+    return FlyingModel.of(FlyingModel.asBuilt(DemoModel.biplane())).forces().strips();
   }
 
   /** Seconds all test flights of the biplane last. */

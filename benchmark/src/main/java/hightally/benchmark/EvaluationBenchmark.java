@@ -1,7 +1,7 @@
 package hightally.benchmark;
 
 import hightally.core.linkage.FourBar;
-import hightally.core.phase.Trims;
+import hightally.core.program.Trims;
 import hightally.core.signal.Moment;
 import hightally.core.signal.Positions;
 import hightally.core.signal.SignalPath;

@@ -3,7 +3,7 @@ package hightally.benchmark;
 import hightally.core.channel.InputKind;
 import hightally.core.channel.TransmitterInput;
 import hightally.core.hazard.HazardSearch;
-import hightally.core.phase.Trims;
+import hightally.core.program.Trims;
 import hightally.core.signal.Moment;
 import hightally.core.signal.Readings;
 import hightally.core.signal.SignalPath;

@@ -3,7 +3,7 @@ package hightally.benchmark;
 import hightally.core.adjustment.Retrim;
 import hightally.core.airframe.Surface;
 import hightally.core.linkage.FourBar;
-import hightally.core.phase.Trims;
+import hightally.core.program.Trims;
 import hightally.core.signal.Moment;
 import hightally.core.signal.SignalPath;
 import java.util.ArrayList;

@@ -9,20 +9,20 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import com.fasterxml.jackson.databind.node.TextNode;
 import hightally.core.audit.Audit;
+import hightally.core.balance.BalanceAdvice;
+import hightally.core.benchsetup.BenchSetUp;
 import hightally.core.edit.FeelStart;
 import hightally.core.edit.MixGallery;
 import hightally.core.edit.MixGallery.Recipe;
-import hightally.core.guide.BalanceAdvice;
-import hightally.core.guide.Guide;
 import hightally.core.hazard.HazardSearch;
-import hightally.core.mix.Mix;
-import hightally.core.mix.MixTarget;
-import hightally.core.phase.Trims;
-import hightally.core.program.EntrySheet;
-import hightally.core.program.FlickPreview;
+import hightally.core.program.Mix;
+import hightally.core.program.MixTarget;
+import hightally.core.program.Trims;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Said;
 import hightally.core.setup.Setup;
+import hightally.core.sheet.EntrySheet;
+import hightally.core.sheet.FlickPreview;
 import hightally.core.signal.Moment;
 import hightally.core.signal.Readings;
 import hightally.core.signal.SignalPath;
@@ -96,7 +96,7 @@ class WithoutNamesTest {
     HazardSearch.of(path)
         .hazards()
         .forEach(one -> facts.add(List.of(one.kind(), bare(one.words()), one.moments())));
-    Guide.steps(setup)
+    BenchSetUp.steps(setup)
         .forEach(
             one -> facts.add(List.of(one.kind(), bare(one.instruction()), one.figures().size())));
     FlickPreview.of(path, Moment.centred(Trims.ZERO))

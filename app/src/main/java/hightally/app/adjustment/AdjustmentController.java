@@ -3,11 +3,11 @@ package hightally.app.adjustment;
 import hightally.app.adjustment.Adjustments.Wish;
 import hightally.app.aircraft.Revision;
 import hightally.core.adjustment.AdjustmentPlan;
-import hightally.core.guide.BenchVerification;
+import hightally.core.benchsetup.BenchVerification;
+import hightally.core.history.PlanOptions;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.Text;
 import hightally.core.quantity.Validation;
-import hightally.core.story.PlanWish;
 import io.swagger.v3.oas.annotations.Operation;
 import java.util.Arrays;
 import java.util.List;
@@ -63,7 +63,7 @@ class AdjustmentController {
 
   @PostMapping("/adjustment/plan")
   @Operation(summary = "What is worth turning and the plan of it; stores nothing")
-  Adjustments.RodPlan plan(@PathVariable long aircraftId, @RequestBody PlanWish wish) {
+  Adjustments.RodPlan plan(@PathVariable long aircraftId, @RequestBody PlanOptions wish) {
     return adjustments.plan(aircraftId, wish);
   }
 
@@ -128,13 +128,13 @@ class AdjustmentController {
   }
 
   /** The same with another way than turning the ends that are there. */
-  record BeginningWith(long flightId, PlanWish wish) {}
+  record BeginningWith(long flightId, PlanOptions wish) {}
 
   @PostMapping("/adjustment/planned")
   @Operation(summary = "Begins a work order that follows a plan, or takes up the one begun so")
   @ResponseStatus(HttpStatus.CREATED)
   OpenAdjustment beginPlanned(@PathVariable long aircraftId, @RequestBody BeginningWith begun) {
-    PlanWish wish = begun.wish();
+    PlanOptions wish = begun.wish();
     List<Control> controls =
         Arrays.stream(Control.values()).filter(one -> !wish.leave().contains(one)).toList();
     return adjustments.begin(

@@ -4,10 +4,10 @@ import hightally.app.flight.Flight;
 import hightally.app.flight.PhaseReadings;
 import hightally.core.adjustment.FlownTrims;
 import hightally.core.adjustment.MarkSeen;
-import hightally.core.adjustment.RodMeans;
-import hightally.core.guide.BenchVerification.Verified;
-import hightally.core.log.PhaseReading;
-import hightally.core.phase.Trims;
+import hightally.core.adjustment.RodAlternative;
+import hightally.core.benchsetup.BenchVerification.Verified;
+import hightally.core.flightlog.PhaseReading;
+import hightally.core.program.Trims;
 import hightally.core.quantity.Control;
 import hightally.core.setup.Setup;
 import jakarta.persistence.Convert;
@@ -67,7 +67,7 @@ class AdjustmentEntity {
   private List<Verified> verified;
 
   @Convert(converter = Means.class)
-  private List<RodMeans> means;
+  private List<RodAlternative> means;
 
   @Convert(converter = Marks.class)
   private List<MarkSeen> marks;

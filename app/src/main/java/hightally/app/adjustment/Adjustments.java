@@ -12,12 +12,16 @@ import hightally.core.adjustment.AdjustmentPlan;
 import hightally.core.adjustment.AdjustmentPlanner;
 import hightally.core.adjustment.FlownTrims;
 import hightally.core.adjustment.MarkSeen;
-import hightally.core.adjustment.RodMeans;
+import hightally.core.adjustment.RodAlternative;
 import hightally.core.adjustment.RulerCheck;
-import hightally.core.adjustment.Worth;
+import hightally.core.adjustment.WorthTurning;
 import hightally.core.airframe.Surface;
-import hightally.core.guide.BenchVerification;
-import hightally.core.log.Diagnosis.Suspect;
+import hightally.core.benchsetup.BenchVerification;
+import hightally.core.flightlog.Diagnosis.Suspect;
+import hightally.core.history.Calibration;
+import hightally.core.history.Correction;
+import hightally.core.history.PlanOptions;
+import hightally.core.history.PlannedTrims;
 import hightally.core.quantity.Absentable;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.InvalidInputException;
@@ -26,10 +30,6 @@ import hightally.core.quantity.Text;
 import hightally.core.quantity.Validation;
 import hightally.core.quantity.Within;
 import hightally.core.setup.Setup;
-import hightally.core.story.Correction;
-import hightally.core.story.Learned;
-import hightally.core.story.PlanWish;
-import hightally.core.story.Planned;
 import java.time.Clock;
 import java.util.Arrays;
 import java.util.List;
@@ -83,7 +83,7 @@ public class Adjustments {
    * @param means where something else than the end that is there is wanted
    */
   public record Wish(
-      String reference, boolean presetsTakeUp, List<Control> controls, List<RodMeans> means) {
+      String reference, boolean presetsTakeUp, List<Control> controls, List<RodAlternative> means) {
     /** By the ends that are there. */
     public Wish(String reference, boolean presetsTakeUp, List<Control> controls) {
       this(reference, presetsTakeUp, controls, List.of());
@@ -99,8 +99,8 @@ public class Adjustments {
 
   /** What is worth turning, and the plan of it; without one where nothing is. */
   @Transactional(readOnly = true)
-  public RodPlan plan(long aircraftId, PlanWish wish) {
-    Planned planned = stories.planned(aircraftId, wish);
+  public RodPlan plan(long aircraftId, PlanOptions wish) {
+    PlannedTrims planned = stories.planned(aircraftId, wish);
     Setup setup = hangar.newest(aircraftId).setup();
     return new RodPlan(
         planned.reference(),
@@ -121,7 +121,7 @@ public class Adjustments {
    */
   public record RodPlan(
       String reference,
-      List<Worth.ControlWorth> worth,
+      List<WorthTurning.ControlWorth> worth,
       List<Control> controls,
       @Absentable AdjustmentPlan plan,
       long flight) {}
@@ -130,9 +130,10 @@ public class Adjustments {
   private FlownTrims flown(long aircraftId, Wish wish) {
     List<Control> leave =
         Arrays.stream(Control.values()).filter(one -> !wish.controls().contains(one)).toList();
-    Planned planned =
+    PlannedTrims planned =
         stories.planned(
-            aircraftId, new PlanWish(wish.reference(), wish.presetsTakeUp(), leave, wish.means()));
+            aircraftId,
+            new PlanOptions(wish.reference(), wish.presetsTakeUp(), leave, wish.means()));
     return planned
         .flown()
         .orElseThrow(
@@ -142,7 +143,7 @@ public class Adjustments {
                         "adjustment.nothingToTurn",
                         "reasons",
                         planned.worth().verdicts().stream()
-                            .map(Worth.ControlWorth::words)
+                            .map(WorthTurning.ControlWorth::words)
                             .toList())));
   }
 
@@ -227,8 +228,8 @@ public class Adjustments {
   @Transactional
   public Revision correct(long aircraftId, Consent consent) {
     Validation.check(consent);
-    Learned learned = stories.standing(aircraftId).learned();
-    Learned.Named named = learned.named();
+    Calibration learned = stories.standing(aircraftId).learned();
+    Calibration.Named named = learned.named();
     if (named == null
         || named.cause() != consent.cause()
         || !named.subject().equals(consent.subject())) {

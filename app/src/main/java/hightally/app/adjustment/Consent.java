@@ -1,6 +1,6 @@
 package hightally.app.adjustment;
 
-import hightally.core.log.Diagnosis.Cause;
+import hightally.core.flightlog.Diagnosis.Cause;
 import hightally.core.quantity.Text;
 
 /**

@@ -1,13 +1,13 @@
 package hightally.app.adjustment;
 
 import hightally.app.platform.JsonList;
-import hightally.core.adjustment.RodMeans;
+import hightally.core.adjustment.RodAlternative;
 import jakarta.persistence.Converter;
 
 /** Other ways than turning the end that is there, as one column. */
 @Converter
-class Means extends JsonList<RodMeans> {
+class Means extends JsonList<RodAlternative> {
   Means() {
-    super(RodMeans.class);
+    super(RodAlternative.class);
   }
 }

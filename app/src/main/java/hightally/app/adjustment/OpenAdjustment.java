@@ -3,7 +3,7 @@ package hightally.app.adjustment;
 import hightally.core.adjustment.AdjustmentPlan;
 import hightally.core.adjustment.MarkSeen;
 import hightally.core.adjustment.RulerCheck;
-import hightally.core.guide.BenchVerification;
+import hightally.core.benchsetup.BenchVerification;
 import hightally.core.quantity.Said;
 import java.util.List;
 

@@ -1,7 +1,7 @@
 package hightally.app.adjustment;
 
 import hightally.app.platform.JsonList;
-import hightally.core.guide.BenchVerification.Verified;
+import hightally.core.benchsetup.BenchVerification.Verified;
 import jakarta.persistence.Converter;
 
 /** Throws measured at the end of a work order, as one column. */

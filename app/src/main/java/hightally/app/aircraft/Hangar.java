@@ -3,7 +3,7 @@ package hightally.app.aircraft;
 import hightally.app.platform.ConflictException;
 import hightally.app.platform.NotFoundException;
 import hightally.app.platform.Page;
-import hightally.core.log.TrimsHold;
+import hightally.core.flightlog.TrimsStillValid;
 import hightally.core.quantity.Said;
 import hightally.core.quantity.Validation;
 import hightally.core.setup.Setup;
@@ -256,7 +256,7 @@ public class Hangar {
     int number = owner.nextRevision(setup.name());
     boolean corrects = making == Making.CORRECT;
     Setup old = before == 0 ? setup : setups.of(entity(owner.id(), before));
-    List<TrimsHold.Parted> parted = corrects ? List.of() : TrimsHold.parted(old, setup);
+    List<TrimsStillValid.Parted> parted = corrects ? List.of() : TrimsStillValid.parted(old, setup);
     boolean sets = making == Making.ADJUST || making == Making.RESTORE || !sameTrims(old, setup);
     boolean holds = before > 0 && adjustmentId == null && parted.isEmpty();
     int since = holds ? entity(owner.id(), before).trimsHoldSince() : number;

@@ -1,6 +1,6 @@
 package hightally.app.aircraft;
 
-import hightally.core.log.TrimsHold;
+import hightally.core.flightlog.TrimsStillValid;
 import java.util.List;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -19,7 +19,7 @@ public class Lineage {
 
   /** A revision with what it does to trims. */
   public record Descent(
-      RevisionHeader revision, List<TrimsHold.Parted> parted, boolean setsTrims) {}
+      RevisionHeader revision, List<TrimsStillValid.Parted> parted, boolean setsTrims) {}
 
   /** Every revision of an aircraft, oldest first. */
   @Transactional(readOnly = true)

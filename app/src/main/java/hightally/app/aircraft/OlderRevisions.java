@@ -1,6 +1,6 @@
 package hightally.app.aircraft;
 
-import hightally.core.log.TrimsHold;
+import hightally.core.flightlog.TrimsStillValid;
 import hightally.core.setup.Setup;
 import java.util.List;
 import org.springframework.beans.factory.SmartInitializingSingleton;
@@ -54,7 +54,7 @@ public class OlderRevisions implements SmartInitializingSingleton {
     RevisionEntity before =
         revisions.findByAircraftIdAndNumber(now.aircraftId(), now.number() - 1).orElseThrow();
     Setup was = setups.of(before);
-    boolean holds = now.corrects() || TrimsHold.between(was, setups.of(now));
+    boolean holds = now.corrects() || TrimsStillValid.between(was, setups.of(now));
     return holds ? before.trimsHoldSince() : now.number();
   }
 }

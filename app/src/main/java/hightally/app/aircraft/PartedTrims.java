@@ -1,13 +1,13 @@
 package hightally.app.aircraft;
 
 import hightally.app.platform.JsonList;
-import hightally.core.log.TrimsHold;
+import hightally.core.flightlog.TrimsStillValid;
 import jakarta.persistence.Converter;
 
 /** Whose trims a revision parts, as one column. */
 @Converter
-class PartedTrims extends JsonList<TrimsHold.Parted> {
+class PartedTrims extends JsonList<TrimsStillValid.Parted> {
   PartedTrims() {
-    super(TrimsHold.Parted.class);
+    super(TrimsStillValid.Parted.class);
   }
 }

@@ -1,6 +1,6 @@
 package hightally.app.aircraft;
 
-import hightally.core.log.TrimsHold;
+import hightally.core.flightlog.TrimsStillValid;
 import hightally.core.quantity.Control;
 import jakarta.persistence.Convert;
 import jakarta.persistence.Entity;
@@ -34,7 +34,7 @@ class RevisionEntity {
 
   /** Null on rows from before this was kept. */
   @Convert(converter = PartedTrims.class)
-  private List<TrimsHold.Parted> parted;
+  private List<TrimsStillValid.Parted> parted;
 
   private boolean setsTrims;
   private boolean restored;
@@ -60,7 +60,7 @@ class RevisionEntity {
   }
 
   /** What it does to the trims. */
-  RevisionEntity trims(List<TrimsHold.Parted> parts, boolean sets, boolean wentBack) {
+  RevisionEntity trims(List<TrimsStillValid.Parted> parts, boolean sets, boolean wentBack) {
     parted = parts;
     setsTrims = sets;
     restored = wentBack;
@@ -72,12 +72,12 @@ class RevisionEntity {
   }
 
   /** Whose trims it parts. */
-  List<TrimsHold.Parted> parted() {
+  List<TrimsStillValid.Parted> parted() {
     if (parted != null) {
       return parted;
     }
     boolean parts = number > 1 && trimsHoldSince != null && trimsHoldSince == number;
-    return parts ? List.of(new TrimsHold.Parted("", List.of(Control.values()))) : List.of();
+    return parts ? List.of(new TrimsStillValid.Parted("", List.of(Control.values()))) : List.of();
   }
 
   boolean setsTrims() {

@@ -3,13 +3,13 @@ package hightally.app.bench;
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import hightally.core.audit.Finding;
-import hightally.core.bench.BenchMoment;
 import hightally.core.linkage.Pose;
 import hightally.core.quantity.Absentable;
 import hightally.core.quantity.Violation;
 import hightally.core.signal.Positions;
 import hightally.core.signal.SurfaceSheet;
 import hightally.core.signal.Tally;
+import hightally.core.simulator.BenchMoment;
 import java.util.List;
 
 /** What the bench answers. */

@@ -1,10 +1,10 @@
 package hightally.app.bench;
 
 import hightally.core.audit.Finding;
-import hightally.core.bench.BenchHands;
 import hightally.core.setup.Setup;
 import hightally.core.signal.Moment;
 import hightally.core.signal.SurfaceSheet;
+import hightally.core.simulator.BenchHands;
 import io.swagger.v3.oas.annotations.Operation;
 import java.util.List;
 import org.springframework.web.bind.annotation.PostMapping;

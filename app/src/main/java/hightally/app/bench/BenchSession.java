@@ -2,9 +2,6 @@ package hightally.app.bench;
 
 import hightally.core.audit.Audit;
 import hightally.core.audit.Finding;
-import hightally.core.bench.BenchHands;
-import hightally.core.bench.BenchMoment;
-import hightally.core.bench.BenchRun;
 import hightally.core.linkage.FourBar;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Said;
@@ -16,6 +13,9 @@ import hightally.core.signal.SheetMaker;
 import hightally.core.signal.SignalPath;
 import hightally.core.signal.SurfaceSheet;
 import hightally.core.signal.TallyMaker;
+import hightally.core.simulator.BenchHands;
+import hightally.core.simulator.BenchMoment;
+import hightally.core.simulator.BenchRun;
 import java.util.List;
 
 /** The bench of one page: the setup that lies on it. */

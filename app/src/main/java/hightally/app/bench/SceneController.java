@@ -1,12 +1,12 @@
 package hightally.app.bench;
 
 import hightally.app.words.ReaderWords;
-import hightally.core.bench.Scene;
-import hightally.core.bench.ScenePlay;
-import hightally.core.bench.SceneTour;
 import hightally.core.quantity.Validation;
 import hightally.core.setup.Setup;
 import hightally.core.signal.SignalPath;
+import hightally.core.simulator.Scene;
+import hightally.core.simulator.ScenePlay;
+import hightally.core.simulator.SceneTour;
 import io.swagger.v3.oas.annotations.Operation;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;

@@ -1,19 +1,19 @@
 package hightally.app.calculation;
 
-import hightally.core.air.AirForces;
-import hightally.core.air.AirShape;
-import hightally.core.air.AirShape.AirPanel;
-import hightally.core.air.AirShape.Body;
-import hightally.core.air.AirShape.BodyStation;
-import hightally.core.air.AirShape.End;
-import hightally.core.air.AirShape.Flap;
-import hightally.core.air.AirShape.Propeller;
-import hightally.core.air.AirShape.Role;
-import hightally.core.air.AirShape.Section;
-import hightally.core.air.AirShape.Spot;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Said;
 import hightally.core.quantity.Unit;
+import hightally.core.simulator.Aerodynamics;
+import hightally.core.simulator.FlyingShape;
+import hightally.core.simulator.FlyingShape.AirPanel;
+import hightally.core.simulator.FlyingShape.Body;
+import hightally.core.simulator.FlyingShape.BodyStation;
+import hightally.core.simulator.FlyingShape.End;
+import hightally.core.simulator.FlyingShape.Flap;
+import hightally.core.simulator.FlyingShape.Propeller;
+import hightally.core.simulator.FlyingShape.Role;
+import hightally.core.simulator.FlyingShape.Section;
+import hightally.core.simulator.FlyingShape.Spot;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.BiFunction;
@@ -77,10 +77,10 @@ final class AirCalculations {
     SpotGiven cg = Given.need("cg", given.cg());
     List<SurfaceGiven> surfaces = Given.or(given.surfaces(), List.of());
     List<PropellerGiven> propellers = Given.or(given.propellers(), List.of());
-    AirShape shape =
+    FlyingShape shape =
         Given.checked(
             "",
-            new AirShape(
+            new FlyingShape(
                 spot("cg", cg.aft(), cg.right(), cg.up()),
                 each("panels", given.panels(), AirCalculations::panel),
                 each("surfaces", surfaces, AirCalculations::flap),
@@ -96,16 +96,16 @@ final class AirCalculations {
       Double share = Given.or(propellers.get(i).power(), 0.0);
       power[i] = Given.number("propellers[" + i + "].power", share, 0, 1, Unit.NONE);
     }
-    AirForces.Loads found = AirForces.of(shape).held(angles, power).loads(motion(given));
+    Aerodynamics.Loads found = Aerodynamics.of(shape).held(angles, power).loads(motion(given));
     return new AirFound(
         List.of(found.x(), found.y(), found.z()), List.of(found.l(), found.m(), found.n()));
   }
 
-  private static AirForces.Motion motion(AirGiven given) {
+  private static Aerodynamics.Motion motion(AirGiven given) {
     double[] velocity = three("velocity", given.velocity(), FASTEST);
     double[] wind = three("wind", Given.or(given.wind(), List.of(0.0, 0.0, 0.0)), FASTEST);
     double[] rates = three("rates", Given.or(given.rates(), List.of(0.0, 0.0, 0.0)), FASTEST_TURN);
-    return new AirForces.Motion(
+    return new Aerodynamics.Motion(
         velocity[0] - wind[0],
         velocity[1] - wind[1],
         velocity[2] - wind[2],

@@ -1,7 +1,7 @@
 package hightally.app.calculation;
 
-import hightally.core.mix.Curve;
-import hightally.core.mix.CurvePoint;
+import hightally.core.program.Curve;
+import hightally.core.program.CurvePoint;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Said;
 import hightally.core.quantity.Unit;

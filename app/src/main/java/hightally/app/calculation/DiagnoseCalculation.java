@@ -1,10 +1,10 @@
 package hightally.app.calculation;
 
-import hightally.core.log.Diagnosis;
-import hightally.core.log.Diagnosis.EndClass;
-import hightally.core.log.Diagnosis.Observation;
-import hightally.core.log.Diagnosis.Priors;
-import hightally.core.log.Diagnosis.Suspect;
+import hightally.core.flightlog.Diagnosis;
+import hightally.core.flightlog.Diagnosis.EndClass;
+import hightally.core.flightlog.Diagnosis.Observation;
+import hightally.core.flightlog.Diagnosis.Priors;
+import hightally.core.flightlog.Diagnosis.Suspect;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Said;
 import hightally.core.quantity.Unit;

@@ -1,9 +1,9 @@
 package hightally.app.calculation;
 
+import hightally.core.program.Response;
+import hightally.core.program.ResponseCurve;
+import hightally.core.program.Shape;
 import hightally.core.quantity.Unit;
-import hightally.core.response.Response;
-import hightally.core.response.ResponseCurve;
-import hightally.core.response.Shape;
 import java.util.Arrays;
 import java.util.List;
 

@@ -3,7 +3,7 @@ package hightally.app.calculation;
 import hightally.app.calculation.RodChangeCalculation.RodChangeFound;
 import hightally.app.calculation.RodChangeCalculation.RodEndGiven;
 import hightally.core.adjustment.Retrim;
-import hightally.core.phase.Trims;
+import hightally.core.program.Trims;
 import hightally.core.quantity.Clicks;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Said;

@@ -4,12 +4,12 @@ import hightally.app.aircraft.Hangar;
 import hightally.app.platform.Once;
 import hightally.app.words.ReaderWords;
 import hightally.core.airframe.Pack;
-import hightally.core.coach.FlightForm;
-import hightally.core.coach.TestCase;
-import hightally.core.coach.WishNotes;
-import hightally.core.coach.Wishes;
 import hightally.core.quantity.Said;
 import hightally.core.setup.Setup;
+import hightally.core.trimming.FlightForm;
+import hightally.core.trimming.Purpose;
+import hightally.core.trimming.PurposeNotes;
+import hightally.core.trimming.TestCase;
 import io.swagger.v3.oas.annotations.Operation;
 import java.util.List;
 import java.util.stream.Stream;
@@ -104,10 +104,10 @@ class CoachController {
    * @param between what goes with the balance of each pack, and with the one wanted
    */
   record WishSheet(
-      Wishes wishes, int version, double balanceMm, List<Said> notes, List<Said> between) {}
+      Purpose wishes, int version, double balanceMm, List<Said> notes, List<Said> between) {}
 
   /** Changed wishes, and the version that was changed; -1 where there were none. */
-  record ChangedWishes(int version, Wishes wishes) {}
+  record ChangedWishes(int version, Purpose wishes) {}
 
   @GetMapping("/wishes")
   @Operation(summary = "What the model is for, with what contradicts it")
@@ -123,8 +123,8 @@ class CoachController {
 
   @GetMapping("/wishes/starting")
   @Operation(summary = "A starting point for a beginner, an intermediate pilot or an expert")
-  Wishes starting(@PathVariable long aircraftId, @RequestParam Wishes.Pilot pilot) {
-    return WishNotes.starting(hangar.newest(aircraftId).setup(), pilot);
+  Purpose starting(@PathVariable long aircraftId, @RequestParam Purpose.Pilot pilot) {
+    return PurposeNotes.starting(hangar.newest(aircraftId).setup(), pilot);
   }
 
   private WishSheet sheet(long aircraftId, WishBook.Kept kept) {
@@ -132,13 +132,13 @@ class CoachController {
     return new WishSheet(
         kept.wishes(),
         kept.version(),
-        WishNotes.balanceMm(setup, kept.wishes()),
-        WishNotes.of(setup, kept.wishes()),
+        PurposeNotes.balanceMm(setup, kept.wishes()),
+        PurposeNotes.of(setup, kept.wishes()),
         Stream.concat(
                 setup.balance().packs().stream().map(Pack::cgMm),
-                Stream.of(WishNotes.balanceMm(setup, kept.wishes())))
+                Stream.of(PurposeNotes.balanceMm(setup, kept.wishes())))
             .distinct()
-            .flatMap(cg -> WishNotes.between(kept.wishes(), cg).stream())
+            .flatMap(cg -> PurposeNotes.between(kept.wishes(), cg).stream())
             .toList());
   }
 }

@@ -1,8 +1,8 @@
 package hightally.app.coach;
 
-import hightally.core.coach.TestCase;
 import hightally.core.quantity.Absentable;
-import hightally.core.trim.TrimLever;
+import hightally.core.trimming.TestCase;
+import hightally.core.trimming.TrimLever;
 import java.time.Instant;
 
 /**

@@ -1,9 +1,9 @@
 package hightally.app.coach;
 
-import hightally.core.coach.CoachAdvice;
-import hightally.core.coach.TestCase;
-import hightally.core.trim.TrimLever;
-import hightally.core.trim.TrimTest;
+import hightally.core.trimming.CoachAdvice;
+import hightally.core.trimming.TestCase;
+import hightally.core.trimming.TrimLever;
+import hightally.core.trimming.TrimTest;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;

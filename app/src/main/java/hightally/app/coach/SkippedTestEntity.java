@@ -1,8 +1,8 @@
 package hightally.app.coach;
 
-import hightally.core.coach.Coach;
-import hightally.core.coach.TestCase;
-import hightally.core.trim.TrimTest;
+import hightally.core.trimming.Coach;
+import hightally.core.trimming.TestCase;
+import hightally.core.trimming.TrimTest;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;

@@ -1,6 +1,6 @@
 package hightally.app.coach;
 
-import hightally.core.trim.TrimTest;
+import hightally.core.trimming.TrimTest;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.data.jpa.repository.JpaRepository;

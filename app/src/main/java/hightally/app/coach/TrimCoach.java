@@ -11,24 +11,24 @@ import hightally.app.platform.ConflictException;
 import hightally.app.platform.NotFoundException;
 import hightally.app.story.Stories;
 import hightally.core.airframe.Pack;
-import hightally.core.coach.Coach;
-import hightally.core.coach.CoachAdvice;
-import hightally.core.coach.Levers;
-import hightally.core.coach.Snapshot;
-import hightally.core.coach.TestCard;
-import hightally.core.coach.TestCase;
-import hightally.core.coach.Wishes;
-import hightally.core.guide.PartChange.PartKind;
-import hightally.core.log.TestResult;
-import hightally.core.log.TrimSeries;
+import hightally.core.airframe.PartChange.PartKind;
+import hightally.core.flightlog.TrimSeries;
 import hightally.core.quantity.Absentable;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Said;
 import hightally.core.quantity.Text;
 import hightally.core.quantity.Validation;
 import hightally.core.setup.Setup;
-import hightally.core.trim.TrimLever;
-import hightally.core.trim.TrimTest;
+import hightally.core.trimming.Coach;
+import hightally.core.trimming.CoachAdvice;
+import hightally.core.trimming.FlownState;
+import hightally.core.trimming.Purpose;
+import hightally.core.trimming.TestCard;
+import hightally.core.trimming.TestCase;
+import hightally.core.trimming.TestResult;
+import hightally.core.trimming.TrimLever;
+import hightally.core.trimming.TrimLeverValues;
+import hightally.core.trimming.TrimTest;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -106,7 +106,7 @@ public class TrimCoach {
     if (open != null) {
       return Said.of("coach.goalJob", "lever", open.lever());
     }
-    Optional<Wishes.Wish> wish =
+    Optional<Purpose.Wish> wish =
         wishes.of(aircraftId).wishes().regimes().stream()
             .filter(one -> !one.reached() && !one.feel().isBlank())
             .findFirst();
@@ -141,7 +141,7 @@ public class TrimCoach {
         skipped.findByAircraftIdOrderById(aircraftId).stream()
             .map(SkippedTestEntity::read)
             .toList();
-    Snapshot now = now(aircraftId, newestFirst, done);
+    FlownState now = now(aircraftId, newestFirst, done);
     boolean moved =
         !newestFirst.isEmpty()
             && Math.abs(now.cgMm() - balance(now.setup(), newestFirst, 0))
@@ -176,8 +176,8 @@ public class TrimCoach {
         .orElse(setup.balance().targetMm());
   }
 
-  private static Snapshot snapshot(Setup setup, Flight flight, double cgMm, List<MetalJob> done) {
-    return new Snapshot(
+  private static FlownState snapshot(Setup setup, Flight flight, double cgMm, List<MetalJob> done) {
+    return new FlownState(
         setup,
         flight.report().battery(),
         cgMm,
@@ -193,12 +193,12 @@ public class TrimCoach {
   }
 
   /** The model as it stands: the balance of the last flight, and what has been moved since. */
-  private Snapshot now(long aircraftId, List<Flight> newestFirst, List<MetalJob> done) {
+  private FlownState now(long aircraftId, List<Flight> newestFirst, List<MetalJob> done) {
     Revision newest = hangar.newest(aircraftId);
     Setup setup = newest.setup();
     if (newestFirst.isEmpty()) {
       Pack first = setup.balance().packs().stream().findFirst().orElse(null);
-      return new Snapshot(
+      return new FlownState(
           setup,
           first == null ? "" : first.name(),
           first == null ? setup.balance().targetMm() : first.cgMm(),
@@ -217,12 +217,12 @@ public class TrimCoach {
                 .filter(one -> one.closedAt().isAfter(last.notedAt()))
                 .mapToDouble(one -> shiftMm(setup, one))
                 .sum();
-    return new Snapshot(setup, pack, balance(flown, newestFirst, 0) + moved, metal(done));
+    return new FlownState(setup, pack, balance(flown, newestFirst, 0) + moved, metal(done));
   }
 
   /** How far a job moves the balance point, mm, plus aft. */
   private static double shiftMm(Setup setup, MetalJob job) {
-    return (job.to() - job.from()) / PERCENT * Levers.chordMm(setup);
+    return (job.to() - job.from()) / PERCENT * TrimLeverValues.chordMm(setup);
   }
 
   private static Optional<Pack> pack(Setup setup, String name) {
@@ -329,7 +329,7 @@ public class TrimCoach {
    *
    * @param by how: for the balance the pack moved or ballast, for all else as advised
    */
-  public record Closed(int version, boolean done, Levers.BalanceBy by) {}
+  public record Closed(int version, boolean done, TrimLeverValues.BalanceBy by) {}
 
   /** Closes a job; one about the balance makes a revision with the packs where they are now. */
   @Transactional
@@ -355,18 +355,19 @@ public class TrimCoach {
         .orElseThrow(() -> new NotFoundException("missing.changeAtTheModel", jobId));
   }
 
-  private Integer balance(long aircraftId, MetalJob job, Levers.BalanceBy by, String reason) {
+  private Integer balance(
+      long aircraftId, MetalJob job, TrimLeverValues.BalanceBy by, String reason) {
     Revision newest = hangar.newest(aircraftId);
     if (newest.setup().balance().packs().isEmpty()) {
       return null;
     }
-    if (by == Levers.BalanceBy.AS_ADVISED) {
+    if (by == TrimLeverValues.BalanceBy.AS_ADVISED) {
       throw InvalidInputException.of(
           "by", by.name(), Said.of("demand.oneOf", "names", "PACK, BALLAST"));
     }
     double shift = shiftMm(newest.setup(), job);
     String pack = flights.newest(aircraftId, 0).map(one -> one.report().battery()).orElse("");
-    Setup moved = Levers.balanced(newest.setup(), pack, shift, by);
+    Setup moved = TrimLeverValues.balanced(newest.setup(), pack, shift, by);
     return hangar.revise(aircraftId, newest.number(), moved, reason).number();
   }
 

@@ -4,9 +4,9 @@ import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import hightally.app.aircraft.Hangar;
 import hightally.app.platform.ConflictException;
-import hightally.core.coach.Wishes;
 import hightally.core.quantity.Said;
 import hightally.core.quantity.Validation;
+import hightally.core.trimming.Purpose;
 import java.io.UncheckedIOException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -25,7 +25,7 @@ public class WishBook {
   }
 
   /** Wishes as they were stored, and the version they were. */
-  public record Kept(Wishes wishes, int version) {}
+  public record Kept(Purpose wishes, int version) {}
 
   /** A model's; none where nothing was noted yet, with version -1. */
   @Transactional(readOnly = true)
@@ -34,12 +34,12 @@ public class WishBook {
     return wishes
         .findById(aircraftId)
         .map(found -> new Kept(read(found.document()), found.version()))
-        .orElse(new Kept(Wishes.NONE, -1));
+        .orElse(new Kept(Purpose.NONE, -1));
   }
 
   /** Notes them; {@code version} is the one the pilot saw. */
   @Transactional
-  public Kept note(long aircraftId, int version, Wishes changed) {
+  public Kept note(long aircraftId, int version, Purpose changed) {
     Validation.check(changed);
     hangar.alone(aircraftId);
     if (of(aircraftId).version() != version) {
@@ -51,15 +51,15 @@ public class WishBook {
     return new Kept(changed, wishes.saveAndFlush(found).version());
   }
 
-  private Wishes read(String document) {
+  private Purpose read(String document) {
     try {
-      return json.readValue(document, Wishes.class);
+      return json.readValue(document, Purpose.class);
     } catch (JsonProcessingException e) {
       throw new UncheckedIOException(e);
     }
   }
 
-  private String written(Wishes changed) {
+  private String written(Purpose changed) {
     try {
       return json.writeValueAsString(changed);
     } catch (JsonProcessingException e) {

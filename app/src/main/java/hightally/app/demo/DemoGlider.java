@@ -6,13 +6,13 @@ import hightally.app.adjustment.Consent;
 import hightally.app.aircraft.Hangar;
 import hightally.app.flight.FlightLog;
 import hightally.app.story.Stories;
-import hightally.core.air.AirFault;
-import hightally.core.air.TrimmedFlight;
-import hightally.core.log.FlightReport;
-import hightally.core.log.PhaseReading;
+import hightally.core.flightlog.FlightReport;
+import hightally.core.flightlog.PhaseReading;
+import hightally.core.history.Calibration;
 import hightally.core.quantity.Control;
 import hightally.core.setup.Setup;
-import hightally.core.story.Learned;
+import hightally.core.simulator.HiddenFault;
+import hightally.core.simulator.TrimmedFlight;
 import java.time.LocalDate;
 import java.util.List;
 import org.springframework.stereotype.Component;
@@ -59,8 +59,8 @@ class DemoGlider {
             PACK,
             CG_MM,
             List.of(
-                new AirFault(AirFault.Kind.WARP, "outer-wing-left", 2.0),
-                new AirFault(AirFault.Kind.TAIL_INCIDENCE, "", -0.3)));
+                new HiddenFault(HiddenFault.Kind.WARP, "outer-wing-left", 2.0),
+                new HiddenFault(HiddenFault.Kind.TAIL_INCIDENCE, "", -0.3)));
     long id = hangar.add(withClick(built, GUESSED_PERCENT), "Rig built from the drawing");
     flight(id, 1, "Thermal day, trimmed in every phase.");
     flight(id, 2, "Evening, hardly a breath of wind.");
@@ -79,7 +79,7 @@ class DemoGlider {
   }
 
   private void corrected(long id) {
-    Learned.Named named = stories.standing(id).learned().named();
+    Calibration.Named named = stories.standing(id).learned().named();
     if (named != null) {
       int newest = hangar.newestHeader(id).number();
       adjustments.correct(id, new Consent(newest, named.cause(), named.subject()));

@@ -11,8 +11,8 @@ import hightally.core.adjustment.AdjustmentPlanner;
 import hightally.core.adjustment.PlannedRod;
 import hightally.core.adjustment.RulerCheck.Went;
 import hightally.core.airframe.Surface;
-import hightally.core.guide.BenchVerification;
-import hightally.core.phase.Trims;
+import hightally.core.benchsetup.BenchVerification;
+import hightally.core.program.Trims;
 import hightally.core.setup.Setup;
 
 /** A work order done from its first step to its last, by a pilot with a gauge. */

@@ -1,12 +1,6 @@
 package hightally.app.edit;
 
 import hightally.app.words.ReaderWords;
-import hightally.core.coach.Levers;
-import hightally.core.coach.TestCase;
-import hightally.core.condition.ConditionKind;
-import hightally.core.desk.MovementWish;
-import hightally.core.desk.OutputSheet;
-import hightally.core.desk.TypedMovements;
 import hightally.core.edit.Copies;
 import hightally.core.edit.Edit;
 import hightally.core.edit.Edits;
@@ -24,8 +18,12 @@ import hightally.core.edit.ProgramEdits;
 import hightally.core.edit.ProgramRemoved;
 import hightally.core.edit.Renamed;
 import hightally.core.edit.SwitchedOn;
-import hightally.core.mix.CurvePoint;
-import hightally.core.mix.MixSource;
+import hightally.core.movement.MovementSolver;
+import hightally.core.movement.OutputSheet;
+import hightally.core.movement.WantedMovement;
+import hightally.core.program.ConditionKind;
+import hightally.core.program.CurvePoint;
+import hightally.core.program.MixSource;
 import hightally.core.quantity.Said;
 import hightally.core.quantity.Text;
 import hightally.core.quantity.Unit;
@@ -34,7 +32,9 @@ import hightally.core.quantity.Within;
 import hightally.core.setup.Setup;
 import hightally.core.signal.Moment;
 import hightally.core.signal.SetupDifference;
-import hightally.core.trim.TrimLever;
+import hightally.core.trimming.TestCase;
+import hightally.core.trimming.TrimLever;
+import hightally.core.trimming.TrimLeverValues;
 import io.swagger.v3.oas.annotations.Operation;
 import java.util.List;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -198,11 +198,12 @@ class EditController {
   @Operation(summary = "A lever of the trim tests moved: differential or a mix, built if needed")
   Edited lever(@RequestBody LeverAsked asked) {
     Setup setup = asked.setup();
-    return Edited.of(setup, Levers.moved(asked.lever(), setup, asked.test(), asked.value(), words));
+    return Edited.of(
+        setup, TrimLeverValues.moved(asked.lever(), setup, asked.test(), asked.value(), words));
   }
 
   /** A setup, where the bench stands, and a movement to have. */
-  record MovementAsked(Setup setup, Moment moment, MovementWish wish) {}
+  record MovementAsked(Setup setup, Moment moment, WantedMovement wish) {}
 
   @PostMapping("/movements")
   @Operation(
@@ -210,7 +211,7 @@ class EditController {
   Edited movement(@RequestBody MovementAsked asked) {
     Validation.check(asked.moment());
     Setup setup = Validation.check(asked.setup());
-    return Edited.of(setup, TypedMovements.made(setup, asked.moment(), asked.wish()));
+    return Edited.of(setup, MovementSolver.made(setup, asked.moment(), asked.wish()));
   }
 
   @PostMapping("/outputs")

@@ -1,8 +1,8 @@
 package hightally.app.flight;
 
 import hightally.app.aircraft.Hangar;
-import hightally.core.log.FlightSeen;
-import hightally.core.phase.Trims;
+import hightally.core.flightlog.FlightObservations;
+import hightally.core.program.Trims;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Said;
 import hightally.core.setup.Setup;
@@ -157,7 +157,7 @@ class CsvController {
       return Became.DIFFERS;
     }
     Flight noted =
-        log.add(aircraftId, revision, one.report(), FlightSeen.NONE, one.simulated(), null);
+        log.add(aircraftId, revision, one.report(), FlightObservations.NONE, one.simulated(), null);
     met.add(noted.id());
     there.add(noted);
     if (!one.leftOut().isEmpty()) {

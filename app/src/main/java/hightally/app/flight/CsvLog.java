@@ -1,8 +1,8 @@
 package hightally.app.flight;
 
-import hightally.core.log.FlightReport;
-import hightally.core.log.PhaseReading;
-import hightally.core.phase.Trims;
+import hightally.core.flightlog.FlightReport;
+import hightally.core.flightlog.PhaseReading;
+import hightally.core.program.Trims;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Said;
 import hightally.core.setup.Setup;

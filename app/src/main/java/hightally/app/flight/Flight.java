@@ -1,7 +1,7 @@
 package hightally.app.flight;
 
-import hightally.core.log.FlightReport;
-import hightally.core.log.FlightSeen;
+import hightally.core.flightlog.FlightObservations;
+import hightally.core.flightlog.FlightReport;
 import java.time.Instant;
 
 /** A stored flight: on which revision, what was noted, and when. */
@@ -11,6 +11,6 @@ public record Flight(
     int revisionNumber,
     int version,
     FlightReport report,
-    FlightSeen seen,
+    FlightObservations seen,
     FlightMarks marks,
     Instant notedAt) {}

@@ -2,8 +2,8 @@ package hightally.app.flight;
 
 import hightally.app.platform.Once;
 import hightally.app.platform.Page;
-import hightally.core.log.FlightReport;
-import hightally.core.log.FlightSeen;
+import hightally.core.flightlog.FlightObservations;
+import hightally.core.flightlog.FlightReport;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.Parameter;
 import java.util.OptionalLong;
@@ -68,10 +68,10 @@ class FlightController {
   }
 
   /** A flight, the revision it was flown on, and what was seen besides its trims. */
-  record FlownFlight(int revisionNumber, FlightReport report, FlightSeen seen) {}
+  record FlownFlight(int revisionNumber, FlightReport report, FlightObservations seen) {}
 
   /** The same corrected, and the version that was corrected. */
-  record CorrectedFlown(int version, FlightReport report, FlightSeen seen) {}
+  record CorrectedFlown(int version, FlightReport report, FlightObservations seen) {}
 
   @PostMapping("/flown")
   @ResponseStatus(HttpStatus.CREATED)
@@ -92,12 +92,12 @@ class FlightController {
         once,
         made -> log.notedBy(aircraftId, made),
         () -> {
-          FlightSeen seen = checked(aircraftId, checked, flight.seen());
+          FlightObservations seen = checked(aircraftId, checked, flight.seen());
           return log.add(aircraftId, flight.revisionNumber(), flight.report(), seen, once);
         });
   }
 
-  private FlightSeen checked(long aircraftId, String name, FlightSeen seen) {
+  private FlightObservations checked(long aircraftId, String name, FlightObservations seen) {
     OptionalLong check = name.isEmpty() ? OptionalLong.empty() : checks.passed(aircraftId, name);
     return seen == null || check.isEmpty() ? seen : seen.checkedBy(check.getAsLong());
   }

@@ -1,11 +1,11 @@
 package hightally.app.flight;
 
-import hightally.core.log.FlightReport;
-import hightally.core.log.FlightSeen;
-import hightally.core.log.FlownOnce.SignConfirmed;
-import hightally.core.log.PhaseReading;
-import hightally.core.log.TestResult;
-import hightally.core.phase.Trims;
+import hightally.core.flightlog.FlightObservations;
+import hightally.core.flightlog.FlightReport;
+import hightally.core.flightlog.LoggedFlight.SignConfirmed;
+import hightally.core.flightlog.PhaseReading;
+import hightally.core.program.Trims;
+import hightally.core.trimming.TestResult;
 import jakarta.persistence.Convert;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
@@ -111,7 +111,7 @@ class FlightEntity {
   }
 
   /** Takes over what was seen besides. */
-  final void see(FlightSeen seen) {
+  final void see(FlightObservations seen) {
     results = seen.results();
     checkRun = seen.check();
     despite = seen.despite();
@@ -146,7 +146,7 @@ class FlightEntity {
             sure,
             turnsDiffer,
             phases);
-    FlightSeen seen = new FlightSeen(results, checkRun, despite);
+    FlightObservations seen = new FlightObservations(results, checkRun, despite);
     FlightMarks marks = new FlightMarks(leftOut, simulated, flewWell, signsConfirmed);
     return new Flight(id, aircraftId, revisionNumber, version, report, seen, marks, createdAt);
   }

@@ -4,15 +4,15 @@ import hightally.app.aircraft.Hangar;
 import hightally.app.platform.ConflictException;
 import hightally.app.platform.NotFoundException;
 import hightally.app.platform.Page;
-import hightally.core.coach.TestCase;
-import hightally.core.log.FlightReport;
-import hightally.core.log.FlightSeen;
-import hightally.core.log.PhaseReading;
-import hightally.core.log.TestResult;
+import hightally.core.flightlog.FlightObservations;
+import hightally.core.flightlog.FlightReport;
+import hightally.core.flightlog.PhaseReading;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Said;
 import hightally.core.quantity.Validation;
 import hightally.core.setup.Setup;
+import hightally.core.trimming.TestCase;
+import hightally.core.trimming.TestResult;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -120,7 +120,7 @@ public class FlightLog {
   /** The same for a request with a key, or null. */
   @Transactional
   public Flight add(long aircraftId, int revisionNumber, FlightReport report, String requestKey) {
-    return add(aircraftId, revisionNumber, report, FlightSeen.NONE, requestKey);
+    return add(aircraftId, revisionNumber, report, FlightObservations.NONE, requestKey);
   }
 
   /** The same with what was seen besides. */
@@ -129,7 +129,7 @@ public class FlightLog {
       long aircraftId,
       int revisionNumber,
       FlightReport report,
-      FlightSeen seen,
+      FlightObservations seen,
       String requestKey) {
     // A request with a key of its own is a flight of its own.
     Optional<Flight> same =
@@ -143,7 +143,7 @@ public class FlightLog {
       long aircraftId,
       int revisionNumber,
       FlightReport report,
-      FlightSeen seen,
+      FlightObservations seen,
       boolean simulated,
       String requestKey) {
     check(aircraftId, revisionNumber, report);
@@ -157,7 +157,7 @@ public class FlightLog {
 
   /** The same entry sent again within minutes: nobody flies that fast. */
   private Optional<Flight> again(
-      long aircraftId, int revisionNumber, FlightReport report, FlightSeen seen) {
+      long aircraftId, int revisionNumber, FlightReport report, FlightObservations seen) {
     Instant since = clock.instant().minus(FLOWN_AND_NOTED);
     return same(aircraftId, report).stream()
         .filter(one -> one.revisionNumber() == revisionNumber && one.seen().equals(seen))
@@ -228,7 +228,7 @@ public class FlightLog {
   /** The same with what was seen besides. */
   @Transactional
   public Flight correct(
-      long aircraftId, long flightId, int version, FlightReport report, FlightSeen seen) {
+      long aircraftId, long flightId, int version, FlightReport report, FlightObservations seen) {
     FlightEntity found = find(aircraftId, flightId);
     check(aircraftId, found.read().revisionNumber(), seen);
     found.see(seen);
@@ -236,7 +236,7 @@ public class FlightLog {
   }
 
   /** Only tests of that model, each once, with outcomes of their own. */
-  private void check(long aircraftId, int revisionNumber, FlightSeen seen) {
+  private void check(long aircraftId, int revisionNumber, FlightObservations seen) {
     Validation.check(seen);
     List<TestCase> tests = TestCase.of(hangar.revision(aircraftId, revisionNumber).setup());
     List<TestCase> told = new ArrayList<>();

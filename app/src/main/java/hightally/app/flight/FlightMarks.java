@@ -1,6 +1,6 @@
 package hightally.app.flight;
 
-import hightally.core.log.FlownOnce.SignConfirmed;
+import hightally.core.flightlog.LoggedFlight.SignConfirmed;
 import hightally.core.quantity.Text;
 import java.util.List;
 

@@ -1,7 +1,7 @@
 package hightally.app.flight;
 
 import hightally.app.platform.JsonList;
-import hightally.core.log.PhaseReading;
+import hightally.core.flightlog.PhaseReading;
 import jakarta.persistence.Converter;
 
 /** What was flown in the phases, as one column. */

@@ -1,7 +1,7 @@
 package hightally.app.flight;
 
 import hightally.app.platform.JsonList;
-import hightally.core.log.FlownOnce.SignConfirmed;
+import hightally.core.flightlog.LoggedFlight.SignConfirmed;
 import jakarta.persistence.Converter;
 
 /** Trims whose sign was confirmed, as one column. */

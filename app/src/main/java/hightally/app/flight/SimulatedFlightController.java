@@ -1,15 +1,15 @@
 package hightally.app.flight;
 
 import hightally.app.aircraft.Hangar;
-import hightally.core.air.AirFault;
-import hightally.core.air.AirTraits;
-import hightally.core.air.Hidden;
-import hightally.core.air.TrimmedFlight;
-import hightally.core.log.PhaseReading;
+import hightally.core.flightlog.PhaseReading;
 import hightally.core.quantity.Unit;
 import hightally.core.quantity.Validation;
 import hightally.core.quantity.Within;
 import hightally.core.setup.Setup;
+import hightally.core.simulator.FaultGenerator;
+import hightally.core.simulator.FlightTraits;
+import hightally.core.simulator.HiddenFault;
+import hightally.core.simulator.TrimmedFlight;
 import io.swagger.v3.oas.annotations.Operation;
 import java.util.List;
 import java.util.Random;
@@ -30,13 +30,13 @@ class SimulatedFlightController {
   private static final int PRACTISED = 3;
 
   /** Faults that a trim takes out. */
-  private static final Set<AirFault.Kind> IN_TRIM =
+  private static final Set<HiddenFault.Kind> IN_TRIM =
       Set.of(
-          AirFault.Kind.WARP,
-          AirFault.Kind.TIP_MASS,
-          AirFault.Kind.TAIL_INCIDENCE,
-          AirFault.Kind.RIGHT_THRUST,
-          AirFault.Kind.HORN);
+          HiddenFault.Kind.WARP,
+          HiddenFault.Kind.TIP_MASS,
+          HiddenFault.Kind.TAIL_INCIDENCE,
+          HiddenFault.Kind.RIGHT_THRUST,
+          HiddenFault.Kind.HORN);
 
   private final Hangar hangar;
   private final FlightLog log;
@@ -55,7 +55,7 @@ class SimulatedFlightController {
    * @param seed decides where
    */
   record Flown(
-      List<AirFault> faults,
+      List<HiddenFault> faults,
       @Within(min = -2000, max = 5000, unit = Unit.MILLIMETRES) double cgMm,
       boolean unsteady,
       long seed) {}
@@ -70,7 +70,7 @@ class SimulatedFlightController {
   }
 
   /** Rigged for the balance point of the first flight, so a pack moved afterwards shows. */
-  private TrimmedFlight flight(long aircraftId, double cgMm, List<AirFault> faults) {
+  private TrimmedFlight flight(long aircraftId, double cgMm, List<HiddenFault> faults) {
     Setup design = hangar.revision(aircraftId, DESIGN).setup();
     double first = log.first(aircraftId, DESIGN).map(one -> one.report().cgMm()).orElse(cgMm);
     String pack = design.balance().packs().stream().map(one -> one.name()).findFirst().orElse("");
@@ -83,9 +83,9 @@ class SimulatedFlightController {
   List<PhaseReading> practise(
       @PathVariable long aircraftId, @RequestParam double cgMm, @RequestParam long seed) {
     Setup design = hangar.revision(aircraftId, DESIGN).setup();
-    List<AirFault> faults =
-        Hidden.random(
-            design, AirTraits.proposed(design), PRACTISED, new Random(aircraftId), IN_TRIM);
+    List<HiddenFault> faults =
+        FaultGenerator.random(
+            design, FlightTraits.proposed(design), PRACTISED, new Random(aircraftId), IN_TRIM);
     return flight(aircraftId, cgMm, faults)
         .fly(hangar.newest(aircraftId).setup(), cgMm, true, seed);
   }

@@ -1,7 +1,7 @@
 package hightally.app.flight;
 
 import hightally.app.platform.JsonList;
-import hightally.core.log.TestResult;
+import hightally.core.trimming.TestResult;
 import jakarta.persistence.Converter;
 
 /** What a flight showed of trim tests, as one column. */

@@ -1,7 +1,7 @@
 package hightally.app.flight;
 
 import hightally.core.channel.Transmitter;
-import hightally.core.log.TrimUnit;
+import hightally.core.flightlog.TrimUnit;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Quantity;
 import hightally.core.quantity.Said;

@@ -1,7 +1,7 @@
 package hightally.app.guide;
 
 import hightally.app.words.SaidData;
-import hightally.core.guide.GuideAnswer;
+import hightally.core.benchsetup.StepAnswer;
 import hightally.core.quantity.Said;
 import jakarta.persistence.Entity;
 import jakarta.persistence.GeneratedValue;
@@ -38,7 +38,7 @@ class BenchAnswerEntity {
   protected BenchAnswerEntity() {}
 
   BenchAnswerEntity(
-      BenchSetUpEntity setUp, int revisionNumber, GuideAnswer answer, Said title, Instant at) {
+      BenchSetUpEntity setUp, int revisionNumber, StepAnswer answer, Said title, Instant at) {
     benchSetUpId = setUp.id();
     aircraftId = setUp.aircraftId();
     this.revisionNumber = revisionNumber;
@@ -58,8 +58,8 @@ class BenchAnswerEntity {
         step, SaidData.read(title), choice, values(), revisionNumber, answeredAt);
   }
 
-  GuideAnswer answer() {
-    return new GuideAnswer(step, choice, values());
+  StepAnswer answer() {
+    return new StepAnswer(step, choice, values());
   }
 
   private List<Double> values() {

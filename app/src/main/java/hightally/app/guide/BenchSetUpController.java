@@ -1,7 +1,7 @@
 package hightally.app.guide;
 
-import hightally.core.guide.GuideAnswer;
-import hightally.core.guide.School;
+import hightally.core.benchsetup.CentringMethod;
+import hightally.core.benchsetup.StepAnswer;
 import hightally.core.quantity.Text;
 import hightally.core.quantity.Validation;
 import io.swagger.v3.oas.annotations.Operation;
@@ -28,10 +28,10 @@ class BenchSetUpController {
   }
 
   /** Which school of centring. */
-  record SetUpBegun(School school) {}
+  record SetUpBegun(CentringMethod school) {}
 
   /** Where the pilot goes, the version he saw, and what he answered before going: one or none. */
-  record SetUpMoved(int version, @Text(max = 120) String step, List<GuideAnswer> answers) {}
+  record SetUpMoved(int version, @Text(max = 120) String step, List<StepAnswer> answers) {}
 
   /** The version the pilot saw. */
   record SetUpSeen(int version) {}
@@ -56,7 +56,7 @@ class BenchSetUpController {
   @Operation(summary = "Keeps an answer and goes to a step")
   OpenSetUp move(@PathVariable long aircraftId, @RequestBody SetUpMoved moved) {
     Validation.check(moved);
-    GuideAnswer answer = moved.answers().isEmpty() ? null : moved.answers().get(0);
+    StepAnswer answer = moved.answers().isEmpty() ? null : moved.answers().get(0);
     return setUps.moveTo(aircraftId, moved.version(), moved.step(), answer);
   }
 

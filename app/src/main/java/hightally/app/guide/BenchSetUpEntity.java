@@ -1,6 +1,6 @@
 package hightally.app.guide;
 
-import hightally.core.guide.School;
+import hightally.core.benchsetup.CentringMethod;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
@@ -28,7 +28,7 @@ class BenchSetUpEntity {
   private long aircraftId;
 
   @Enumerated(EnumType.STRING)
-  private School school;
+  private CentringMethod school;
 
   private String step;
 
@@ -41,7 +41,7 @@ class BenchSetUpEntity {
 
   protected BenchSetUpEntity() {}
 
-  BenchSetUpEntity(long aircraftId, School school, String step, Instant startedAt) {
+  BenchSetUpEntity(long aircraftId, CentringMethod school, String step, Instant startedAt) {
     this.aircraftId = aircraftId;
     this.school = school;
     this.step = step;
@@ -66,7 +66,7 @@ class BenchSetUpEntity {
     return aircraftId;
   }
 
-  School school() {
+  CentringMethod school() {
     return school;
   }
 

@@ -4,17 +4,17 @@ import hightally.app.aircraft.Hangar;
 import hightally.app.aircraft.Revision;
 import hightally.app.platform.ConflictException;
 import hightally.app.platform.NotFoundException;
-import hightally.core.guide.Guide;
-import hightally.core.guide.GuideAnswer;
-import hightally.core.guide.GuideGate;
-import hightally.core.guide.GuideGate.Barred;
-import hightally.core.guide.GuideJudge;
-import hightally.core.guide.GuideStep;
-import hightally.core.guide.School;
+import hightally.core.benchsetup.AnswerComparison;
+import hightally.core.benchsetup.BenchSetUp;
+import hightally.core.benchsetup.BenchStep;
+import hightally.core.benchsetup.CentringMethod;
+import hightally.core.benchsetup.SafetyGate;
+import hightally.core.benchsetup.SafetyGate.Barred;
+import hightally.core.benchsetup.StepAnswer;
+import hightally.core.preflight.ModelClearance.BenchLook;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Said;
 import hightally.core.quantity.Validation;
-import hightally.core.ready.ModelSeen.BenchLook;
 import hightally.core.setup.Setup;
 import java.time.Clock;
 import java.time.Instant;
@@ -55,7 +55,7 @@ public class BenchSetUps {
 
   /** Begins one; one of the same school that is under way is taken up again. */
   @Transactional
-  public OpenSetUp begin(long aircraftId, School school) {
+  public OpenSetUp begin(long aircraftId, CentringMethod school) {
     hangar.alone(aircraftId);
     Optional<BenchSetUpEntity> underWay = entity(aircraftId);
     if (underWay.isPresent()) {
@@ -64,7 +64,7 @@ public class BenchSetUps {
       }
       throw new ConflictException(Said.of("refused.setUpOpen"));
     }
-    String first = Guide.steps(hangar.newest(aircraftId).setup()).get(0).id();
+    String first = BenchSetUp.steps(hangar.newest(aircraftId).setup()).get(0).id();
     return read(setUps.save(new BenchSetUpEntity(aircraftId, school, first, now())));
   }
 
@@ -74,13 +74,13 @@ public class BenchSetUps {
    * @param answer null to only move
    */
   @Transactional
-  public OpenSetUp moveTo(long aircraftId, int version, String step, GuideAnswer answer) {
+  public OpenSetUp moveTo(long aircraftId, int version, String step, StepAnswer answer) {
     BenchSetUpEntity found = seen(aircraftId, version);
     Revision newest = hangar.newest(aircraftId);
-    List<GuideStep> steps = Guide.steps(newest.setup());
+    List<BenchStep> steps = BenchSetUp.steps(newest.setup());
     named(steps, "step", step);
     if (answer != null) {
-      GuideStep asked = named(steps, "answer.step", Validation.check(answer).step());
+      BenchStep asked = named(steps, "answer.step", Validation.check(answer).step());
       fits(asked, answer);
       notBarred(found, "answer.step", asked.id());
       answers.saveAndFlush(
@@ -94,7 +94,7 @@ public class BenchSetUps {
   /** Going on to what is not safe yet is refused. */
   private void notBarred(BenchSetUpEntity entity, String field, String step) {
     Standing standing = standing(entity, hangar.newest(entity.aircraftId()));
-    for (Barred barred : GuideGate.barred(standing.setup(), standing.given())) {
+    for (Barred barred : SafetyGate.barred(standing.setup(), standing.given())) {
       if (barred.step().equals(step)) {
         throw InvalidInputException.of(
             field, step, Said.of("demand.stepOpen", "why", barred.why()));
@@ -135,7 +135,7 @@ public class BenchSetUps {
     return clock.instant().truncatedTo(ChronoUnit.MICROS);
   }
 
-  private static GuideStep named(List<GuideStep> steps, String field, String id) {
+  private static BenchStep named(List<BenchStep> steps, String field, String id) {
     return steps.stream()
         .filter(step -> step.id().equals(id))
         .findFirst()
@@ -143,7 +143,7 @@ public class BenchSetUps {
             () -> InvalidInputException.of(field, id, Said.of("demand.stepSetUpModelNow")));
   }
 
-  private static void fits(GuideStep step, GuideAnswer answer) {
+  private static void fits(BenchStep step, StepAnswer answer) {
     boolean choice =
         step.choices().isEmpty()
             ? answer.choice().isEmpty()
@@ -180,7 +180,7 @@ public class BenchSetUps {
    * @param again steps whose answer no longer does
    */
   private record Standing(Setup setup, Map<String, BenchAnswerEntity> latest, Set<String> again) {
-    List<GuideAnswer> given() {
+    List<StepAnswer> given() {
       return latest.values().stream().map(BenchAnswerEntity::answer).toList();
     }
   }
@@ -196,7 +196,7 @@ public class BenchSetUps {
       Setup on =
           then.computeIfAbsent(
               revision, number -> hangar.revision(entity.aircraftId(), number).setup());
-      if (Guide.holds(answer.answer(), on, newest.setup())) {
+      if (BenchSetUp.holds(answer.answer(), on, newest.setup())) {
         latest.put(step, answer);
         again.remove(step);
       } else {
@@ -209,17 +209,17 @@ public class BenchSetUps {
 
   private OpenSetUp read(BenchSetUpEntity entity) {
     Revision newest = hangar.newest(entity.aircraftId());
-    List<GuideStep> steps = Guide.steps(newest.setup());
+    List<BenchStep> steps = BenchSetUp.steps(newest.setup());
     Standing standing = standing(entity, newest);
-    List<String> ids = new ArrayList<>(steps.stream().map(GuideStep::id).toList());
+    List<String> ids = new ArrayList<>(steps.stream().map(BenchStep::id).toList());
     return new OpenSetUp(
         entity.school(),
         entity.startedAt(),
         Math.max(0, ids.indexOf(entity.step())),
         steps,
         standing.latest().values().stream().map(BenchAnswerEntity::measurement).toList(),
-        GuideJudge.verdicts(newest.setup(), entity.school(), standing.given()),
-        GuideGate.barred(newest.setup(), standing.given()),
+        AnswerComparison.verdicts(newest.setup(), entity.school(), standing.given()),
+        SafetyGate.barred(newest.setup(), standing.given()),
         List.copyOf(standing.again()),
         entity.version());
   }

@@ -1,6 +1,6 @@
 package hightally.app.guide;
 
-import hightally.core.guide.PartChange;
+import hightally.core.airframe.PartChange;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;

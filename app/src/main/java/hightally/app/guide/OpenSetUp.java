@@ -1,9 +1,9 @@
 package hightally.app.guide;
 
-import hightally.core.guide.GuideGate.Barred;
-import hightally.core.guide.GuideStep;
-import hightally.core.guide.GuideVerdict;
-import hightally.core.guide.School;
+import hightally.core.benchsetup.BenchStep;
+import hightally.core.benchsetup.CentringMethod;
+import hightally.core.benchsetup.SafetyGate.Barred;
+import hightally.core.benchsetup.StepResult;
 import java.time.Instant;
 import java.util.List;
 
@@ -18,12 +18,12 @@ import java.util.List;
  * @param version what the page saw; a change names it
  */
 public record OpenSetUp(
-    School school,
+    CentringMethod school,
     Instant startedAt,
     int step,
-    List<GuideStep> steps,
+    List<BenchStep> steps,
     List<Measurement> answers,
-    List<GuideVerdict> verdicts,
+    List<StepResult> verdicts,
     List<Barred> barred,
     List<String> again,
     int version) {}

@@ -1,7 +1,7 @@
 package hightally.app.guide;
 
 import hightally.app.platform.Once;
-import hightally.core.guide.PartChange;
+import hightally.core.airframe.PartChange;
 import io.swagger.v3.oas.annotations.Operation;
 import java.time.LocalDate;
 import java.util.List;

@@ -1,6 +1,6 @@
 package hightally.app.guide;
 
-import hightally.core.guide.PartChange;
+import hightally.core.airframe.PartChange;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;

@@ -2,7 +2,7 @@ package hightally.app.guide;
 
 import hightally.app.aircraft.Hangar;
 import hightally.app.platform.NotFoundException;
-import hightally.core.guide.PartChange;
+import hightally.core.airframe.PartChange;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Said;
 import hightally.core.quantity.Validation;

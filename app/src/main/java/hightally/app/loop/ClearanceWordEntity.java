@@ -1,6 +1,6 @@
 package hightally.app.loop;
 
-import hightally.core.ready.Grounding.Lack;
+import hightally.core.preflight.Clearance.Lack;
 import jakarta.persistence.Entity;
 import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;

@@ -14,15 +14,15 @@ import hightally.app.program.EntryList;
 import hightally.app.story.GroundingSource;
 import hightally.app.transfer.SetupDocuments;
 import hightally.core.hazard.HazardSearch;
+import hightally.core.preflight.Clearance;
+import hightally.core.preflight.Clearance.Lack;
+import hightally.core.preflight.Clearance.Reason;
+import hightally.core.preflight.ModelClearance;
+import hightally.core.preflight.SetupClearance;
+import hightally.core.preflight.SetupClearance.Search;
 import hightally.core.quantity.Said;
 import hightally.core.quantity.Text;
 import hightally.core.quantity.Validation;
-import hightally.core.ready.Grounding;
-import hightally.core.ready.Grounding.Lack;
-import hightally.core.ready.Grounding.Reason;
-import hightally.core.ready.ModelSeen;
-import hightally.core.ready.SetupVerdict;
-import hightally.core.ready.SetupVerdict.Search;
 import hightally.core.setup.Notebook;
 import hightally.core.setup.Setup;
 import hightally.core.signal.SignalPath;
@@ -62,7 +62,8 @@ class Groundings implements GroundingSource {
   private final Cache<Revised, String> keys = Caffeine.newBuilder().maximumSize(KEPT).build();
   private final Cache<Revised, List<Reason>> rules =
       Caffeine.newBuilder().maximumSize(KEPT).build();
-  private final Cache<String, SetupVerdict> known = Caffeine.newBuilder().maximumSize(KEPT).build();
+  private final Cache<String, SetupClearance> known =
+      Caffeine.newBuilder().maximumSize(KEPT).build();
   private final ConcurrentMap<String, Job> underWay = new ConcurrentHashMap<>();
 
   private record Revised(long aircraft, int revision) {}
@@ -90,33 +91,33 @@ class Groundings implements GroundingSource {
 
   /** The judgement of a model by its newest revision and by all that was seen on it. */
   @Override
-  public Grounding of(long aircraft, Revision newest) {
+  public Clearance of(long aircraft, Revision newest) {
     Setup setup = newest.setup();
     Revised which = new Revised(aircraft, newest.number());
-    SetupVerdict searched = searched(key(which, setup), setup);
+    SetupClearance searched = searched(key(which, setup), setup);
     List<Reason> reasons =
-        new ArrayList<>(rules.get(which, one -> SetupVerdict.rules(SignalPath.of(setup))));
-    reasons.addAll(SetupVerdict.open(searched.reasons(), setup.notebook()));
-    SetupVerdict verdict = new SetupVerdict(reasons, searched.search(), searched.searched());
-    ModelSeen.Seen seen =
-        ModelSeen.of(
+        new ArrayList<>(rules.get(which, one -> SetupClearance.rules(SignalPath.of(setup))));
+    reasons.addAll(SetupClearance.open(searched.reasons(), setup.notebook()));
+    SetupClearance verdict = new SetupClearance(reasons, searched.search(), searched.searched());
+    ModelClearance.Seen seen =
+        ModelClearance.of(
             setup,
             setUps.looks(aircraft),
             checks.looks(aircraft),
             checks.due(aircraft),
             entries.open(aircraft, newest));
-    Grounding bare = Grounding.of(verdict, seen, "");
+    Clearance bare = Clearance.of(verdict, seen, "");
     String because =
         words
             .findFirstByAircraftIdOrderByIdDesc(aircraft)
             .filter(one -> one.covers(newest.number(), lacks(bare)))
             .map(ClearanceWordEntity::because)
             .orElse("");
-    return because.isEmpty() ? bare : Grounding.of(verdict, seen, because);
+    return because.isEmpty() ? bare : Clearance.of(verdict, seen, because);
   }
 
-  private static List<Lack> lacks(Grounding one) {
-    return one.missing().stream().map(Grounding.Missing::lack).toList();
+  private static List<Lack> lacks(Clearance one) {
+    return one.missing().stream().map(Clearance.Missing::lack).toList();
   }
 
   /** Begins what is to be worked out of some models, and waits for it a moment. */
@@ -149,8 +150,8 @@ class Groundings implements GroundingSource {
     }
   }
 
-  private SetupVerdict searched(String key, Setup setup) {
-    SetupVerdict found = known.getIfPresent(key);
+  private SetupClearance searched(String key, Setup setup) {
+    SetupClearance found = known.getIfPresent(key);
     if (found == null) {
       found =
           stored
@@ -165,12 +166,12 @@ class Groundings implements GroundingSource {
     return found != null ? found : begun(key, setup);
   }
 
-  private SetupVerdict begun(String key, Setup setup) {
+  private SetupClearance begun(String key, Setup setup) {
     Job job =
         underWay.computeIfAbsent(
             key, one -> work.begin("clearance " + one, mine -> search(one, setup, mine)));
     boolean failed = job.stage() == Stage.FAILED;
-    return new SetupVerdict(List.of(), failed ? Search.FAILED : Search.UNDER_WAY, job.part());
+    return new SetupClearance(List.of(), failed ? Search.FAILED : Search.UNDER_WAY, job.part());
   }
 
   private void search(String key, Setup setup, Job job) {
@@ -179,9 +180,9 @@ class Groundings implements GroundingSource {
       underWay.remove(key);
       return;
     }
-    SetupVerdict verdict =
-        new SetupVerdict(
-            SetupVerdict.hazards(outcome),
+    SetupClearance verdict =
+        new SetupClearance(
+            SetupClearance.hazards(outcome),
             outcome.complete() ? Search.WHOLE : Search.NOT_PROVEN,
             1);
     known.put(key, verdict);
@@ -198,8 +199,8 @@ class Groundings implements GroundingSource {
     Validation.check(word);
     hangar.alone(aircraft);
     Revision newest = hangar.newest(aircraft);
-    Grounding now = of(aircraft, newest);
-    if (now.verdict() == Grounding.Verdict.GROUNDED
+    Clearance now = of(aircraft, newest);
+    if (now.verdict() == Clearance.Verdict.GROUNDED
         || !lacks(now).stream().allMatch(Lack::canBeWaived)) {
       throw new ConflictException(Said.of("refused.reasonCannotClear"));
     }

@@ -6,7 +6,7 @@ import hightally.app.aircraft.Revision;
 import hightally.app.flight.FlightLog;
 import hightally.app.platform.Page;
 import hightally.app.story.Stories;
-import hightally.core.ready.Grounding;
+import hightally.core.preflight.Clearance;
 import hightally.core.setup.Setup;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -40,7 +40,7 @@ class HangarBoard {
       int trimsHoldSince,
       long flightCount,
       LoopState loop,
-      Grounding grounding) {}
+      Clearance grounding) {}
 
   /** Those whose name has a part, in the order that was last kept. */
   @Transactional(readOnly = true)

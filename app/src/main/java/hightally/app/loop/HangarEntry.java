@@ -2,7 +2,7 @@ package hightally.app.loop;
 
 import hightally.core.airframe.Airframe;
 import hightally.core.airframe.Surface;
-import hightally.core.ready.Grounding;
+import hightally.core.preflight.Clearance;
 import java.util.List;
 
 /**
@@ -25,4 +25,4 @@ record HangarEntry(
     String reason,
     long flightCount,
     LoopState loop,
-    Grounding grounding) {}
+    Clearance grounding) {}

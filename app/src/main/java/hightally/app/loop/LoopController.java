@@ -3,7 +3,7 @@ package hightally.app.loop;
 import hightally.app.aircraft.Hangar;
 import hightally.app.loop.HangarBoard.Standing;
 import hightally.app.platform.Page;
-import hightally.core.ready.Grounding;
+import hightally.core.preflight.Clearance;
 import io.swagger.v3.oas.annotations.Operation;
 import java.util.Comparator;
 import java.util.List;
@@ -80,7 +80,7 @@ class LoopController {
   /**
    * Only the hangar's order hangs on it: where it cannot be kept the model is shown all the same.
    */
-  private void attend(long id, LoopState loop, Grounding grounding) {
+  private void attend(long id, LoopState loop, Clearance grounding) {
     try {
       hangar.attend(id, loop.attention(grounding));
     } catch (DataAccessException | TransactionException e) {

@@ -1,9 +1,9 @@
 package hightally.app.loop;
 
-import hightally.core.log.LoopStage;
+import hightally.core.history.LoopStage;
+import hightally.core.history.ModelStanding;
+import hightally.core.preflight.Clearance;
 import hightally.core.quantity.Said;
-import hightally.core.ready.Grounding;
-import hightally.core.story.ModelStanding;
 
 /**
  * Where a model stands on the loop and what waits, read from its one standing.
@@ -19,7 +19,7 @@ record LoopState(LoopStage stage, ModelStanding.Next next, Said waiting, boolean
   }
 
   /** How soon it wants its pilot: what waits, then what only must not fly, then all else. */
-  int attention(Grounding grounding) {
+  int attention(Clearance grounding) {
     if (next == ModelStanding.Next.MAKE_READY || !waits) {
       return grounding.clear() ? 2 : 1;
     }

@@ -5,7 +5,7 @@ import hightally.app.coach.TrimCoach;
 import hightally.app.program.EntryList;
 import hightally.core.quantity.Quantity;
 import hightally.core.quantity.Said;
-import hightally.core.trim.TrimLever;
+import hightally.core.trimming.TrimLever;
 import io.swagger.v3.oas.annotations.Operation;
 import java.time.Instant;
 import java.util.Comparator;

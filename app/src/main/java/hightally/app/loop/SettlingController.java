@@ -1,9 +1,9 @@
 package hightally.app.loop;
 
 import hightally.app.story.Stories;
-import hightally.core.log.StandingTrims;
-import hightally.core.log.TrimSeries;
-import hightally.core.story.ModelStanding;
+import hightally.core.flightlog.StandingTrims;
+import hightally.core.flightlog.TrimSeries;
+import hightally.core.history.ModelStanding;
 import io.swagger.v3.oas.annotations.Operation;
 import java.util.List;
 import org.springframework.web.bind.annotation.GetMapping;

@@ -5,9 +5,9 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import hightally.app.words.SaidData;
-import hightally.core.ready.Grounding.Kind;
-import hightally.core.ready.Grounding.Reason;
-import hightally.core.ready.SetupVerdict;
+import hightally.core.preflight.Clearance.Kind;
+import hightally.core.preflight.Clearance.Reason;
+import hightally.core.preflight.SetupClearance;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
@@ -28,16 +28,16 @@ class SetupVerdictEntity {
   private String version;
 
   @Enumerated(EnumType.STRING)
-  private SetupVerdict.Search search;
+  private SetupClearance.Search search;
 
   private String reasons;
   private Instant madeAt;
 
   protected SetupVerdictEntity() {}
 
-  SetupVerdictEntity(String contentKey, SetupVerdict verdict, Instant madeAt) {
+  SetupVerdictEntity(String contentKey, SetupClearance verdict, Instant madeAt) {
     this.contentKey = contentKey;
-    version = SetupVerdict.VERSION;
+    version = SetupClearance.VERSION;
     search = verdict.search();
     reasons = written(verdict.reasons());
     this.madeAt = madeAt;
@@ -55,7 +55,7 @@ class SetupVerdictEntity {
   }
 
   /** The hazards found, whatever was accepted of them. */
-  SetupVerdict read() {
+  SetupClearance read() {
     try {
       List<Reason> found = new ArrayList<>();
       for (JsonNode one : JSON.readTree(reasons)) {
@@ -66,13 +66,13 @@ class SetupVerdictEntity {
                 one.get("subject").asText(),
                 SaidData.read(one.get("words").asText())));
       }
-      return new SetupVerdict(found, search, 1);
+      return new SetupClearance(found, search, 1);
     } catch (JsonProcessingException e) {
       throw new UncheckedIOException(e);
     }
   }
 
   boolean ofThisProgram() {
-    return version.equals(SetupVerdict.VERSION);
+    return version.equals(SetupClearance.VERSION);
   }
 }

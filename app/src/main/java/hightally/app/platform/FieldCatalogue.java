@@ -1,7 +1,7 @@
 package hightally.app.platform;
 
-import hightally.core.guide.BalanceAdvice.BalanceWish;
-import hightally.core.log.FlightReport;
+import hightally.core.balance.BalanceAdvice.BalanceWish;
+import hightally.core.flightlog.FlightReport;
 import hightally.core.quantity.Said;
 import hightally.core.quantity.Text;
 import hightally.core.quantity.Unit;

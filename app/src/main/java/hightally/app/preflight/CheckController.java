@@ -2,8 +2,8 @@ package hightally.app.preflight;
 
 import hightally.app.platform.Entered;
 import hightally.app.platform.Once;
-import hightally.core.link.LinkStandIn;
 import hightally.core.preflight.CheckAnswer;
+import hightally.core.simulator.LinkStandIn;
 import io.swagger.v3.oas.annotations.Operation;
 import java.util.List;
 import org.springframework.http.HttpStatus;

@@ -11,19 +11,19 @@ import hightally.app.guide.PartChanges;
 import hightally.app.platform.ConflictException;
 import hightally.app.platform.NotFoundException;
 import hightally.core.airframe.Pack;
-import hightally.core.coach.Wishes;
-import hightally.core.guide.PartChange.PartKind;
+import hightally.core.airframe.PartChange.PartKind;
 import hightally.core.preflight.CheckAnswer;
 import hightally.core.preflight.CheckKind;
 import hightally.core.preflight.CheckStep;
 import hightally.core.preflight.CheckSteps;
 import hightally.core.preflight.Due;
+import hightally.core.preflight.ModelClearance.CheckLook;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Said;
 import hightally.core.quantity.Text;
 import hightally.core.quantity.Validation;
-import hightally.core.ready.ModelSeen.CheckLook;
 import hightally.core.setup.Setup;
+import hightally.core.trimming.Purpose;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -110,14 +110,14 @@ public class Checks implements CheckSource {
 
   private List<CheckStep> steps(CheckRunEntity one) {
     Setup setup = hangar.revision(one.aircraftId(), one.revisionNumber()).setup();
-    Wishes wished = wishes.of(one.aircraftId()).wishes();
+    Purpose wished = wishes.of(one.aircraftId()).wishes();
     return made.get(
         new Asked(one.kind(), setup, wished, one.pack()),
         asked -> CheckSteps.of(asked.kind, asked.setup, asked.wishes, asked.pack));
   }
 
   /** What the steps of a check are made from. */
-  private record Asked(CheckKind kind, Setup setup, Wishes wishes, String pack) {}
+  private record Asked(CheckKind kind, Setup setup, Purpose wishes, String pack) {}
 
   /** All checks of a model, newest first. */
   @Transactional(readOnly = true)

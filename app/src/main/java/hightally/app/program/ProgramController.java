@@ -1,27 +1,27 @@
 package hightally.app.program;
 
 import hightally.app.platform.Turns;
-import hightally.core.desk.DeskSheet;
-import hightally.core.desk.FeelLines;
-import hightally.core.desk.OutputSheet;
-import hightally.core.desk.SurfaceHere;
 import hightally.core.edit.MixGallery;
 import hightally.core.hazard.HazardSearch;
-import hightally.core.mix.CurvePoint;
-import hightally.core.mix.TrimsToCurve;
-import hightally.core.program.EntrySheet;
-import hightally.core.program.FeelAdvice;
-import hightally.core.program.FlickPreview;
-import hightally.core.program.ProgramSheet;
-import hightally.core.program.TermCurves;
+import hightally.core.movement.MovementSheet;
+import hightally.core.movement.OutputSheet;
+import hightally.core.movement.StickResponses;
+import hightally.core.movement.SurfaceResponse;
+import hightally.core.preflight.MendSearch;
+import hightally.core.program.CurvePoint;
+import hightally.core.program.Response;
+import hightally.core.program.Shape;
+import hightally.core.program.ShapeConversion;
+import hightally.core.program.TrimsToCurve;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.Text;
 import hightally.core.quantity.Validation;
-import hightally.core.ready.Mends;
-import hightally.core.response.Response;
-import hightally.core.response.Shape;
-import hightally.core.response.ShapeConversion;
 import hightally.core.setup.Setup;
+import hightally.core.sheet.EntrySheet;
+import hightally.core.sheet.FeelAdvice;
+import hightally.core.sheet.FlickPreview;
+import hightally.core.sheet.ProgramSheet;
+import hightally.core.sheet.TermCurves;
 import hightally.core.signal.Moment;
 import hightally.core.signal.SignalPath;
 import io.swagger.v3.oas.annotations.Operation;
@@ -63,9 +63,9 @@ class ProgramController {
   @Operation(
       summary =
           "What mends each finding and hazard: tried on a copy, with all that then moves elsewhere")
-  List<Mends.Offer> mends(@RequestBody ProgramAsked asked) {
+  List<MendSearch.Offer> mends(@RequestBody ProgramAsked asked) {
     Setup setup = Validation.check(asked.setup());
-    return turns.of(() -> Mends.of(setup));
+    return turns.of(() -> MendSearch.of(setup));
   }
 
   /** A setup as it is, and as it was when it was last typed into the transmitter. */
@@ -83,8 +83,8 @@ class ProgramController {
   @PostMapping("/desk")
   @Operation(
       summary = "Every surface in every phase, and what every mix does, as the bench would show it")
-  DeskSheet desk(@RequestBody FlickAsked asked) {
-    return DeskSheet.of(SignalPath.of(asked.setup()), asked.moment());
+  MovementSheet desk(@RequestBody FlickAsked asked) {
+    return MovementSheet.of(SignalPath.of(asked.setup()), asked.moment());
   }
 
   /**
@@ -97,9 +97,9 @@ class ProgramController {
 
   @PostMapping("/feel/lines")
   @Operation(summary = "Every way a stick can move a surface, phase by phase and set by set, in mm")
-  FeelLines feel(@RequestBody FeelLinesAsked asked) {
+  StickResponses feel(@RequestBody FeelLinesAsked asked) {
     Validation.check(asked.moment());
-    return FeelLines.of(
+    return StickResponses.of(
         SignalPath.of(asked.setup()), asked.moment(), asked.control(), asked.surface());
   }
 
@@ -117,9 +117,9 @@ class ProgramController {
 
   @PostMapping("/here")
   @Operation(summary = "What every stick and lever does to a surface where the bench stands, in mm")
-  SurfaceHere here(@RequestBody HereAsked asked) {
+  SurfaceResponse here(@RequestBody HereAsked asked) {
     Validation.check(asked.moment());
-    return SurfaceHere.of(SignalPath.of(asked.setup()), asked.moment(), asked.surface());
+    return SurfaceResponse.of(SignalPath.of(asked.setup()), asked.moment(), asked.surface());
   }
 
   @PostMapping("/flicks")

@@ -1,9 +1,9 @@
 package hightally.app.rig;
 
+import hightally.core.balance.BalanceAdvice;
+import hightally.core.balance.HangingTest;
+import hightally.core.benchsetup.MeasuredThrows;
 import hightally.core.channel.Transmitter;
-import hightally.core.guide.BalanceAdvice;
-import hightally.core.guide.HangingLine;
-import hightally.core.guide.MeasuredThrows;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Said;
 import hightally.core.quantity.Validation;
@@ -32,8 +32,8 @@ class RigController {
 
   @PostMapping("/balance/hanging")
   @Operation(summary = "The thrust line through the balance point, from how a model hangs")
-  HangingLine hanging(@RequestBody HangingLine.HangingAsked asked) {
-    return HangingLine.of(asked);
+  HangingTest hanging(@RequestBody HangingTest.HangingAsked asked) {
+    return HangingTest.of(asked);
   }
 
   @PostMapping("/map/proposal")

@@ -3,18 +3,18 @@ package hightally.app.school;
 import hightally.app.aircraft.Hangar;
 import hightally.app.platform.NotFoundException;
 import hightally.app.transfer.SetupDocuments;
-import hightally.core.air.AirFault;
-import hightally.core.air.AirModel;
-import hightally.core.air.AirTraits;
-import hightally.core.air.CoachFollowed;
-import hightally.core.air.Flyable;
-import hightally.core.air.Hidden;
-import hightally.core.air.Lesson;
-import hightally.core.air.Practice;
-import hightally.core.coach.Snapshot;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Said;
 import hightally.core.setup.Setup;
+import hightally.core.simulator.CoachFollowed;
+import hightally.core.simulator.FaultGenerator;
+import hightally.core.simulator.FlightTraits;
+import hightally.core.simulator.Flyable;
+import hightally.core.simulator.FlyingModel;
+import hightally.core.simulator.HiddenFault;
+import hightally.core.simulator.Practice;
+import hightally.core.simulator.TrimmedLesson;
+import hightally.core.trimming.FlownState;
 import java.time.Clock;
 import java.util.List;
 import java.util.Random;
@@ -42,10 +42,10 @@ class Briefs {
 
   /** A step of a lesson. */
   SchoolEntity ofLesson(School.LessonBegun begun, int step, String requestKey) {
-    Lesson lesson = models.of(begun.lesson());
+    TrimmedLesson lesson = models.of(begun.lesson());
     Setup setup = lesson.start().setup();
-    AirTraits traits = AirTraits.proposed(setup);
-    List<AirFault> faults = shown(begun, step, lesson, traits);
+    FlightTraits traits = FlightTraits.proposed(setup);
+    List<HiddenFault> faults = shown(begun, step, lesson, traits);
     SchoolBrief brief =
         new SchoolBrief(
             begun.lesson(),
@@ -65,15 +65,15 @@ class Briefs {
   }
 
   /** Faults that show: of the seeds that follow one another, the first of which any test tells. */
-  private static List<AirFault> shown(
-      School.LessonBegun begun, int step, Lesson lesson, AirTraits traits) {
-    Set<AirFault.Kind> kinds = step == 1 ? Set.of(begun.lesson().first()) : Hidden.SHOWN;
+  private static List<HiddenFault> shown(
+      School.LessonBegun begun, int step, TrimmedLesson lesson, FlightTraits traits) {
+    Set<HiddenFault.Kind> kinds = step == 1 ? Set.of(begun.lesson().first()) : FaultGenerator.SHOWN;
     int count = SchoolLesson.faults(step);
     int without = trouble(lesson, traits, List.of());
-    List<AirFault> faults = List.of();
+    List<HiddenFault> faults = List.of();
     for (int i = 0; i < TRIED_SEEDS; i++) {
       Random random = new Random(begun.seed() + i);
-      faults = Hidden.random(lesson.start().setup(), traits, count, random, kinds);
+      faults = FaultGenerator.random(lesson.start().setup(), traits, count, random, kinds);
       if (trouble(lesson, traits, faults) > without) {
         break;
       }
@@ -81,7 +81,7 @@ class Briefs {
     return faults;
   }
 
-  private static int trouble(Lesson lesson, AirTraits traits, List<AirFault> faults) {
+  private static int trouble(TrimmedLesson lesson, FlightTraits traits, List<HiddenFault> faults) {
     Practice practice =
         new Practice(
             new Practice.Set(
@@ -100,13 +100,14 @@ class Briefs {
   /** One of the pilot's models with faults in it. */
   SchoolEntity ofHangar(School.ModelBegun begun, String requestKey) {
     Setup setup = described(begun.aircraftId());
-    AirTraits traits = AirTraits.proposed(setup);
-    Snapshot start = AirModel.asBuilt(setup);
+    FlightTraits traits = FlightTraits.proposed(setup);
+    FlownState start = FlyingModel.asBuilt(setup);
     List<Said> against = Flyable.against(start, traits);
     if (!against.isEmpty()) {
       throw InvalidInputException.of("aircraftId", setup.name(), against.get(0));
     }
-    List<AirFault> faults = Hidden.random(setup, traits, begun.faults(), new Random(begun.seed()));
+    List<HiddenFault> faults =
+        FaultGenerator.random(setup, traits, begun.faults(), new Random(begun.seed()));
     SchoolBrief brief =
         new SchoolBrief(
             null,

@@ -1,9 +1,9 @@
 package hightally.app.school;
 
-import hightally.core.air.AirFault;
-import hightally.core.air.Practice;
-import hightally.core.coach.Levers;
-import hightally.core.trim.TrimLever;
+import hightally.core.simulator.HiddenFault;
+import hightally.core.simulator.Practice;
+import hightally.core.trimming.TrimLever;
+import hightally.core.trimming.TrimLeverValues;
 import java.util.List;
 
 /** Whether hidden faults were found: the lever of each took out at least half of it. */
@@ -15,7 +15,7 @@ final class Countered {
 
   /** Every fault that has a lever of its own; false where none has. */
   static boolean all(SchoolBrief brief, Practice practice) {
-    List<AirFault> own = own(brief, practice);
+    List<HiddenFault> own = own(brief, practice);
     return !own.isEmpty() && own.stream().allMatch(one -> half(one, brief, practice));
   }
 
@@ -24,24 +24,26 @@ final class Countered {
     return !own(brief, practice).isEmpty();
   }
 
-  private static List<AirFault> own(SchoolBrief brief, Practice practice) {
+  private static List<HiddenFault> own(SchoolBrief brief, Practice practice) {
     return brief.faults().stream()
         .filter(one -> Double.isFinite(moved(one, brief, practice)))
         .toList();
   }
 
-  private static boolean half(AirFault one, SchoolBrief brief, Practice practice) {
+  private static boolean half(HiddenFault one, SchoolBrief brief, Practice practice) {
     return Math.abs(one.size() + moved(one, brief, practice)) <= Math.abs(one.size()) / HALF;
   }
 
   /** How far its lever was moved, in the fault's unit; not a number where it has none. */
-  private static double moved(AirFault one, SchoolBrief brief, Practice practice) {
+  private static double moved(HiddenFault one, SchoolBrief brief, Practice practice) {
     return switch (one.kind()) {
       case DOWN_THRUST -> metal(practice, TrimLever.DOWN_THRUST);
       case RIGHT_THRUST -> metal(practice, TrimLever.RIGHT_THRUST);
       case TIP_MASS -> metal(practice, TrimLever.LATERAL);
       case BALANCE ->
-          PERCENT * (practice.now().cgMm() - brief.cgMm()) / Levers.chordMm(practice.now().setup());
+          PERCENT
+              * (practice.now().cgMm() - brief.cgMm())
+              / TrimLeverValues.chordMm(practice.now().setup());
       default -> Double.NaN;
     };
   }

@@ -1,20 +1,20 @@
 package hightally.app.school;
 
-import hightally.core.air.AirSample;
 import hightally.core.quantity.Said;
+import hightally.core.simulator.FlightSample;
 import java.util.List;
 
 /** A flown path in words, for who does not watch it. */
 final class FlightWords {
   private FlightWords() {}
 
-  static List<Said> of(List<List<AirSample>> parts) {
+  static List<Said> of(List<List<FlightSample>> parts) {
     return parts.stream().map(FlightWords::path).toList();
   }
 
-  private static Said path(List<AirSample> path) {
-    AirSample first = path.get(0);
-    AirSample last = path.get(path.size() - 1);
+  private static Said path(List<FlightSample> path) {
+    FlightSample first = path.get(0);
+    FlightSample last = path.get(path.size() - 1);
     return Said.of(
         "school.path",
         "seconds",
@@ -39,13 +39,13 @@ final class FlightWords {
         bank(last) > 0);
   }
 
-  private static double bank(AirSample s) {
+  private static double bank(FlightSample s) {
     double right = 2 * (s.y() * s.z() + s.w() * s.x());
     double down = 1 - 2 * (s.x() * s.x() + s.y() * s.y());
     return Math.toDegrees(Math.atan2(right, down));
   }
 
-  private static double nose(AirSample s) {
+  private static double nose(FlightSample s) {
     double ahead = 2 * (s.w() * s.y() - s.x() * s.z());
     return Math.toDegrees(Math.asin(Math.max(-1, Math.min(1, ahead))));
   }

@@ -1,20 +1,20 @@
 package hightally.app.school;
 
 import hightally.app.platform.Turns;
-import hightally.core.air.AirModel;
-import hightally.core.air.AirSample;
-import hightally.core.air.AirTraits;
-import hightally.core.air.Flyable;
-import hightally.core.air.Manoeuvre;
-import hightally.core.air.TestFlight;
-import hightally.core.air.TrimState;
-import hightally.core.air.Wireframe;
-import hightally.core.coach.Snapshot;
-import hightally.core.phase.Phase;
+import hightally.core.program.Phase;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Said;
 import hightally.core.quantity.Validation;
 import hightally.core.setup.Setup;
+import hightally.core.simulator.FlightSample;
+import hightally.core.simulator.FlightTraits;
+import hightally.core.simulator.Flyable;
+import hightally.core.simulator.FlyingModel;
+import hightally.core.simulator.Manoeuvre;
+import hightally.core.simulator.TestFlight;
+import hightally.core.simulator.TrimState;
+import hightally.core.simulator.Wireframe;
+import hightally.core.trimming.FlownState;
 import io.swagger.v3.oas.annotations.Operation;
 import java.util.List;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -48,8 +48,8 @@ class FlyThisController {
   record BothFlown(
       Manoeuvre manoeuvre,
       List<Manoeuvre> others,
-      List<AirSample> draft,
-      List<AirSample> saved,
+      List<FlightSample> draft,
+      List<FlightSample> saved,
       List<Wireframe.Outline> frame,
       List<Said> against,
       List<Said> words) {}
@@ -66,23 +66,23 @@ class FlyThisController {
     }
     Setup draft = Validation.check(asked.draft());
     Setup saved = Validation.check(asked.saved());
-    AirTraits traits = AirTraits.proposed(saved);
+    FlightTraits traits = FlightTraits.proposed(saved);
     List<Manoeuvre> others = Manoeuvre.of(draft);
-    List<Said> against = Flyable.against(AirModel.asBuilt(draft), AirTraits.proposed(draft));
+    List<Said> against = Flyable.against(FlyingModel.asBuilt(draft), FlightTraits.proposed(draft));
     if (against.isEmpty()) {
-      against = Flyable.against(AirModel.asBuilt(saved), traits);
+      against = Flyable.against(FlyingModel.asBuilt(saved), traits);
     }
     if (!against.isEmpty() || !others.contains(asked.manoeuvre())) {
       return new BothFlown(
           asked.manoeuvre(), others, List.of(), List.of(), List.of(), against, List.of());
     }
-    AirModel was = model(saved, traits);
-    AirModel is = model(draft, traits);
+    FlyingModel was = model(saved, traits);
+    FlyingModel is = model(draft, traits);
     Phase phase = asked.manoeuvre().phase(saved);
     Phase now = draft.phase(phase.id()).orElse(draft.basePhase());
     TrimState trim = TestFlight.trimmed(was, phase).orElseThrow(FlyThisController::none);
-    List<AirSample> before = asked.manoeuvre().fly(was, phase, trim);
-    List<AirSample> after = asked.manoeuvre().fly(is, now, trim);
+    List<FlightSample> before = asked.manoeuvre().fly(was, phase, trim);
+    List<FlightSample> after = asked.manoeuvre().fly(is, now, trim);
     return new BothFlown(
         asked.manoeuvre(),
         others,
@@ -97,9 +97,9 @@ class FlyThisController {
     return InvalidInputException.of("saved", "", Said.of("air.noTrim"));
   }
 
-  private static AirModel model(Setup setup, AirTraits traits) {
-    Snapshot snapshot = AirModel.asBuilt(setup);
-    AirTraits own = new AirTraits(traits.kind(), AirTraits.proposed(setup).roles());
-    return AirModel.of(snapshot, setup, own, List.of());
+  private static FlyingModel model(Setup setup, FlightTraits traits) {
+    FlownState snapshot = FlyingModel.asBuilt(setup);
+    FlightTraits own = new FlightTraits(traits.kind(), FlightTraits.proposed(setup).roles());
+    return FlyingModel.of(snapshot, setup, own, List.of());
   }
 }

@@ -2,11 +2,11 @@ package hightally.app.school;
 
 import hightally.app.transfer.SetupDocuments;
 import hightally.app.words.ReaderWords;
-import hightally.core.air.AirTraits;
-import hightally.core.air.Practice;
-import hightally.core.coach.Snapshot;
 import hightally.core.quantity.Said;
 import hightally.core.setup.Setup;
+import hightally.core.simulator.FlightTraits;
+import hightally.core.simulator.Practice;
+import hightally.core.trimming.FlownState;
 import java.util.Map;
 import org.springframework.stereotype.Component;
 
@@ -25,8 +25,8 @@ class Replay {
   Practice fresh(SchoolEntity run) {
     SchoolBrief brief = run.brief();
     Setup setup = documents.read(run.setup());
-    Snapshot start = new Snapshot(setup, brief.pack(), brief.cgMm(), Map.of());
-    AirTraits traits = AirTraits.proposed(setup).as(brief.kind());
+    FlownState start = new FlownState(setup, brief.pack(), brief.cgMm(), Map.of());
+    FlightTraits traits = FlightTraits.proposed(setup).as(brief.kind());
     Practice practice =
         new Practice(
             new Practice.Set(

@@ -4,15 +4,15 @@ import hightally.app.school.SchoolSheet.CoachStep;
 import hightally.app.school.SchoolSheet.FlightTold;
 import hightally.app.school.SchoolSheet.PracticeReport;
 import hightally.app.words.ReaderWords;
-import hightally.core.air.AirFault;
-import hightally.core.air.CoachFollowed;
-import hightally.core.air.Practice;
-import hightally.core.coach.Coach;
-import hightally.core.coach.TestCase;
-import hightally.core.log.TestResult;
 import hightally.core.quantity.Quantity;
 import hightally.core.quantity.Said;
 import hightally.core.setup.Setup;
+import hightally.core.simulator.CoachFollowed;
+import hightally.core.simulator.HiddenFault;
+import hightally.core.simulator.Practice;
+import hightally.core.trimming.Coach;
+import hightally.core.trimming.TestCase;
+import hightally.core.trimming.TestResult;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -106,7 +106,7 @@ class Reports {
     return null;
   }
 
-  private static Said fault(Setup setup, AirFault one) {
+  private static Said fault(Setup setup, HiddenFault one) {
     String subject =
         setup
             .surface(one.subject())

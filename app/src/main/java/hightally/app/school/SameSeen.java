@@ -1,7 +1,7 @@
 package hightally.app.school;
 
-import hightally.core.log.TestResult;
-import hightally.core.log.TestResult.SeenOutcome;
+import hightally.core.trimming.TestResult;
+import hightally.core.trimming.TestResult.SeenOutcome;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;

@@ -3,20 +3,20 @@ package hightally.app.school;
 import hightally.app.platform.ConflictException;
 import hightally.app.platform.NotFoundException;
 import hightally.app.words.ReaderWords;
-import hightally.core.air.AirSample;
-import hightally.core.air.Practice;
-import hightally.core.air.TestFlight;
-import hightally.core.air.Wireframe;
-import hightally.core.coach.TestCase;
-import hightally.core.log.TestResult;
 import hightally.core.quantity.Absentable;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Said;
 import hightally.core.quantity.Unit;
 import hightally.core.quantity.Validation;
 import hightally.core.quantity.Within;
-import hightally.core.trim.TrimLever;
-import hightally.core.trim.TrimTest;
+import hightally.core.simulator.FlightSample;
+import hightally.core.simulator.Practice;
+import hightally.core.simulator.TestFlight;
+import hightally.core.simulator.Wireframe;
+import hightally.core.trimming.TestCase;
+import hightally.core.trimming.TestResult;
+import hightally.core.trimming.TrimLever;
+import hightally.core.trimming.TrimTest;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -192,7 +192,7 @@ class School {
   record FlownSheet(
       int flight,
       TestCase test,
-      List<List<AirSample>> parts,
+      List<List<FlightSample>> parts,
       List<Wireframe.Outline> frame,
       boolean broken,
       List<Said> words) {}

@@ -1,11 +1,11 @@
 package hightally.app.school;
 
 import com.fasterxml.jackson.annotation.JsonProperty;
-import hightally.core.air.AirFault;
-import hightally.core.air.AirTraits;
-import hightally.core.air.CoachFollowed;
-import hightally.core.air.TestFlight;
 import hightally.core.quantity.Absentable;
+import hightally.core.simulator.CoachFollowed;
+import hightally.core.simulator.FlightTraits;
+import hightally.core.simulator.HiddenFault;
+import hightally.core.simulator.TestFlight;
 import java.util.List;
 
 /**
@@ -27,11 +27,11 @@ record SchoolBrief(
     @Absentable @JsonProperty SchoolLesson lesson,
     @JsonProperty int step,
     @JsonProperty String name,
-    @JsonProperty AirTraits.Class kind,
+    @JsonProperty FlightTraits.Class kind,
     @JsonProperty String pack,
     @JsonProperty double cgMm,
-    @JsonProperty List<AirFault> built,
-    @JsonProperty List<AirFault> faults,
+    @JsonProperty List<HiddenFault> built,
+    @JsonProperty List<HiddenFault> faults,
     @JsonProperty List<CoachFollowed.Limit> limits,
     @JsonProperty TestFlight.Wish wish,
     @JsonProperty double wind,

@@ -2,7 +2,7 @@ package hightally.app.school;
 
 import hightally.app.platform.Once;
 import hightally.app.platform.Turns;
-import hightally.core.log.TestResult;
+import hightally.core.trimming.TestResult;
 import io.swagger.v3.oas.annotations.Operation;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;

@@ -1,9 +1,9 @@
 package hightally.app.school;
 
-import hightally.core.coach.TestCase;
-import hightally.core.log.TestResult;
 import hightally.core.quantity.Absentable;
-import hightally.core.trim.TrimLever;
+import hightally.core.trimming.TestCase;
+import hightally.core.trimming.TestResult;
+import hightally.core.trimming.TrimLever;
 
 /**
  * One thing that happened in a practice, from which all of it is worked out again.

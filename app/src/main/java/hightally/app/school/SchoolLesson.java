@@ -1,13 +1,13 @@
 package hightally.app.school;
 
-import hightally.core.air.AirFault;
+import hightally.core.simulator.HiddenFault;
 
 /** Four models to learn on, each in steps from one told fault to everything at once. */
 public enum SchoolLesson {
-  SPORT("brindle.json", AirFault.Kind.TIP_MASS),
-  AEROBATIC("quillon.json", AirFault.Kind.DOWN_THRUST),
-  GLIDER("larkmere.json", AirFault.Kind.BALANCE),
-  WING("skerrow.json", AirFault.Kind.TIP_MASS);
+  SPORT("brindle.json", HiddenFault.Kind.TIP_MASS),
+  AEROBATIC("quillon.json", HiddenFault.Kind.DOWN_THRUST),
+  GLIDER("larkmere.json", HiddenFault.Kind.BALANCE),
+  WING("skerrow.json", HiddenFault.Kind.TIP_MASS);
 
   /** Steps of a lesson: the last has everything at once, in a real afternoon. */
   static final int STEPS = 5;
@@ -15,9 +15,9 @@ public enum SchoolLesson {
   private static final double AFTERNOON = 4;
 
   private final String model;
-  private final AirFault.Kind first;
+  private final HiddenFault.Kind first;
 
-  SchoolLesson(String model, AirFault.Kind first) {
+  SchoolLesson(String model, HiddenFault.Kind first) {
     this.model = model;
     this.first = first;
   }
@@ -28,7 +28,7 @@ public enum SchoolLesson {
   }
 
   /** The fault of its first step, which is told. */
-  AirFault.Kind first() {
+  HiddenFault.Kind first() {
     return first;
   }
 

@@ -1,16 +1,16 @@
 package hightally.app.school;
 
-import hightally.core.air.AirTraits;
-import hightally.core.air.TestFlight;
-import hightally.core.coach.Coach;
-import hightally.core.coach.CoachAdvice;
-import hightally.core.coach.TestCard;
-import hightally.core.coach.TestCase;
-import hightally.core.log.TestResult;
 import hightally.core.quantity.Absentable;
 import hightally.core.quantity.Said;
-import hightally.core.trim.TrimLever;
-import hightally.core.trim.TrimTest;
+import hightally.core.simulator.FlightTraits;
+import hightally.core.simulator.TestFlight;
+import hightally.core.trimming.Coach;
+import hightally.core.trimming.CoachAdvice;
+import hightally.core.trimming.TestCard;
+import hightally.core.trimming.TestCase;
+import hightally.core.trimming.TestResult;
+import hightally.core.trimming.TrimLever;
+import hightally.core.trimming.TrimTest;
 import java.time.Instant;
 import java.util.List;
 
@@ -35,7 +35,7 @@ record SchoolSheet(
     @Absentable SchoolLesson lesson,
     int step,
     String name,
-    AirTraits.Class kind,
+    FlightTraits.Class kind,
     TestFlight.Wish wish,
     double wind,
     int flights,

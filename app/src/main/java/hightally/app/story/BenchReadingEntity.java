@@ -1,8 +1,8 @@
 package hightally.app.story;
 
-import hightally.core.log.Diagnosis.Seen;
+import hightally.core.flightlog.Diagnosis.Seen;
+import hightally.core.history.BenchReading;
 import hightally.core.quantity.Control;
-import hightally.core.story.BenchReading;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;

@@ -1,6 +1,6 @@
 package hightally.app.story;
 
-import hightally.core.story.History;
+import hightally.core.history.History;
 import java.util.List;
 import java.util.Optional;
 

@@ -1,18 +1,18 @@
 package hightally.app.story;
 
 import hightally.app.aircraft.Hangar;
-import hightally.core.log.Diagnosis.Observation;
-import hightally.core.log.Diagnosis.Seen;
-import hightally.core.log.SettledWord;
-import hightally.core.log.TrimSeries;
-import hightally.core.log.TrimSeries.TrimPoint;
+import hightally.core.flightlog.Diagnosis.Observation;
+import hightally.core.flightlog.Diagnosis.Seen;
+import hightally.core.flightlog.MarkedSettled;
+import hightally.core.flightlog.TrimSeries;
+import hightally.core.flightlog.TrimSeries.TrimPoint;
+import hightally.core.history.BenchReading;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Quantity;
 import hightally.core.quantity.Said;
 import hightally.core.quantity.Validation;
 import hightally.core.setup.Setup;
-import hightally.core.story.BenchReading;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.Optional;
@@ -60,7 +60,7 @@ class PilotsWord {
             .reduce((first, second) -> second)
             .orElseThrow(
                 () -> InvalidInputException.of("phase", phase, Said.of("demand.flightThatCounts")));
-    SettledWord word = Validation.check(new SettledWord(phase, control, newest, because));
+    MarkedSettled word = Validation.check(new MarkedSettled(phase, control, newest, because));
     words.save(new SettledWordEntity(aircraftId, word, clock.instant()));
   }
 

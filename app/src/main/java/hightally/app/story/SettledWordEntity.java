@@ -1,6 +1,6 @@
 package hightally.app.story;
 
-import hightally.core.log.SettledWord;
+import hightally.core.flightlog.MarkedSettled;
 import hightally.core.quantity.Control;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
@@ -31,7 +31,7 @@ class SettledWordEntity {
 
   protected SettledWordEntity() {}
 
-  SettledWordEntity(long aircraftId, SettledWord word, Instant createdAt) {
+  SettledWordEntity(long aircraftId, MarkedSettled word, Instant createdAt) {
     this.aircraftId = aircraftId;
     phase = word.phase();
     control = word.control();
@@ -40,7 +40,7 @@ class SettledWordEntity {
     this.createdAt = createdAt;
   }
 
-  SettledWord read() {
-    return new SettledWord(phase, control, flightId, because);
+  MarkedSettled read() {
+    return new MarkedSettled(phase, control, flightId, because);
   }
 }

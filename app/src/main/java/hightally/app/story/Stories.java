@@ -8,14 +8,14 @@ import hightally.app.aircraft.RevisionHeader;
 import hightally.app.flight.Flight;
 import hightally.app.flight.FlightLog;
 import hightally.app.platform.Page;
-import hightally.core.log.FlownOnce;
-import hightally.core.phase.Phase;
+import hightally.core.flightlog.LoggedFlight;
+import hightally.core.history.History;
+import hightally.core.history.History.Origin;
+import hightally.core.history.ModelStanding;
+import hightally.core.history.PlanOptions;
+import hightally.core.history.PlannedTrims;
+import hightally.core.program.Phase;
 import hightally.core.setup.Setup;
-import hightally.core.story.History;
-import hightally.core.story.History.Origin;
-import hightally.core.story.ModelStanding;
-import hightally.core.story.PlanWish;
-import hightally.core.story.Planned;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -101,8 +101,8 @@ public class Stories {
   }
 
   /** The newest flights, and of a phase that none of them flew the newest that did. */
-  private List<FlownOnce> flown(long aircraftId, Setup setup) {
-    List<FlownOnce> found =
+  private List<LoggedFlight> flown(long aircraftId, Setup setup) {
+    List<LoggedFlight> found =
         new ArrayList<>(
             flights.flights(aircraftId, new Page.Asked(0, NEWEST)).items().stream()
                 .map(Stories::flown)
@@ -142,8 +142,8 @@ public class Stories {
   }
 
   /** A flight as the core reads it. */
-  static FlownOnce flown(Flight one) {
-    return new FlownOnce(
+  static LoggedFlight flown(Flight one) {
+    return new LoggedFlight(
         one.id(),
         one.revisionNumber(),
         one.report(),
@@ -189,7 +189,7 @@ public class Stories {
 
   /** What a plan would turn. */
   @Transactional(readOnly = true)
-  public Planned planned(long aircraftId, PlanWish wish) {
+  public PlannedTrims planned(long aircraftId, PlanOptions wish) {
     return ModelStanding.planned(history(aircraftId), wish);
   }
 }

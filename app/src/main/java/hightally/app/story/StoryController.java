@@ -1,13 +1,13 @@
 package hightally.app.story;
 
 import hightally.app.platform.Once;
-import hightally.core.log.Diagnosis.Seen;
+import hightally.core.flightlog.Diagnosis.Seen;
+import hightally.core.history.BenchReading;
+import hightally.core.history.ModelStanding;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.Text;
 import hightally.core.quantity.Unit;
 import hightally.core.quantity.Within;
-import hightally.core.story.BenchReading;
-import hightally.core.story.ModelStanding;
 import io.swagger.v3.oas.annotations.Operation;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;

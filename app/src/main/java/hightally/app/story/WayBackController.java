@@ -3,8 +3,8 @@ package hightally.app.story;
 import hightally.app.aircraft.Hangar;
 import hightally.app.aircraft.Revision;
 import hightally.app.words.ReaderWords;
+import hightally.core.history.Restoration;
 import hightally.core.quantity.Said;
-import hightally.core.story.WayBack;
 import io.swagger.v3.oas.annotations.Operation;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -34,11 +34,11 @@ class WayBackController {
 
   @GetMapping
   @Operation(summary = "What going back to a revision, or to a flight on it, would take")
-  WayBack look(
+  Restoration look(
       @PathVariable long aircraftId,
       @RequestParam int revision,
       @RequestParam(defaultValue = "0") long flight) {
-    return WayBack.of(stories.history(aircraftId), revision, flight);
+    return Restoration.of(stories.history(aircraftId), revision, flight);
   }
 
   /**
@@ -53,7 +53,7 @@ class WayBackController {
   @ResponseStatus(HttpStatus.CREATED)
   @Operation(summary = "Goes back in one step: description and trims; the rods are turned by hand")
   Revision go(@PathVariable long aircraftId, @RequestBody GoingBack going) {
-    WayBack way = WayBack.of(stories.history(aircraftId), going.revision(), going.flight());
+    Restoration way = Restoration.of(stories.history(aircraftId), going.revision(), going.flight());
     Said reason = Said.of("story.reasonWentBack", "revision", going.revision());
     return hangar.restore(aircraftId, going.basedOn(), way.setup(), words.of(reason, MOST_LETTERS));
   }

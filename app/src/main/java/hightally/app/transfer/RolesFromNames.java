@@ -4,7 +4,7 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import hightally.core.airframe.PanelRole;
 import hightally.core.airframe.SurfaceRole;
-import hightally.core.phase.PhaseRole;
+import hightally.core.program.PhaseRole;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;

@@ -17,13 +17,13 @@ import hightally.app.aircraft.Revision;
 import hightally.app.platform.ConflictException;
 import hightally.app.platform.NotFoundException;
 import hightally.app.platform.Page;
-import hightally.core.log.FlightReport;
-import hightally.core.log.FlightReport.Air;
-import hightally.core.log.FlightReport.Wind;
-import hightally.core.log.FlightSeen;
-import hightally.core.log.PhaseReading;
-import hightally.core.log.PhaseReading.Sure;
-import hightally.core.phase.Trims;
+import hightally.core.flightlog.FlightObservations;
+import hightally.core.flightlog.FlightReport;
+import hightally.core.flightlog.FlightReport.Air;
+import hightally.core.flightlog.FlightReport.Wind;
+import hightally.core.flightlog.PhaseReading;
+import hightally.core.flightlog.PhaseReading.Sure;
+import hightally.core.program.Trims;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.setup.Setup;
 import java.io.InputStream;
@@ -48,7 +48,7 @@ class FlightSeamsTest {
   private static Flight flown(
       long id, long aircraft, int revision, int version, FlightReport report) {
     return new Flight(
-        id, aircraft, revision, version, report, FlightSeen.NONE, FlightMarks.NONE, NOW);
+        id, aircraft, revision, version, report, FlightObservations.NONE, FlightMarks.NONE, NOW);
   }
 
   @BeforeEach

@@ -3,7 +3,7 @@ package hightally.app.transfer;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.ObjectMapper;
-import hightally.core.phase.Trims;
+import hightally.core.program.Trims;
 import hightally.core.setup.Setup;
 import hightally.core.signal.Moment;
 import hightally.core.signal.Readings;

@@ -8,7 +8,7 @@ import hightally.core.airframe.Panel;
 import hightally.core.airframe.PanelRole;
 import hightally.core.airframe.Surface;
 import hightally.core.airframe.SurfaceRole;
-import hightally.core.phase.PhaseRole;
+import hightally.core.program.PhaseRole;
 import hightally.core.setup.Setup;
 import java.io.IOException;
 import java.nio.file.Files;

@@ -3,8 +3,7 @@ package hightally.app.words;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.ObjectMapper;
-import hightally.core.condition.ConditionKind;
-import hightally.core.program.EntrySheet;
+import hightally.core.program.ConditionKind;
 import hightally.core.quantity.Clicks;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.Quantity;
@@ -12,6 +11,7 @@ import hightally.core.quantity.Said;
 import hightally.core.quantity.Turns;
 import hightally.core.quantity.Unit;
 import hightally.core.setup.Setup;
+import hightally.core.sheet.EntrySheet;
 import hightally.core.words.Wording;
 import hightally.core.words.Words;
 import java.io.IOException;

@@ -1,11 +1,11 @@
 package hightally.core.adjustment;
 
 import hightally.core.audit.Finding;
-import hightally.core.phase.Phase;
-import hightally.core.phase.Trims;
-import hightally.core.program.EntrySheet;
+import hightally.core.program.Phase;
+import hightally.core.program.Trims;
 import hightally.core.quantity.Said;
 import hightally.core.setup.Setup;
+import hightally.core.sheet.EntrySheet;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -32,10 +32,10 @@ public record AdjustmentPlan(
     Trims trims,
     String reference,
     List<PlannedRod> rods,
-    List<RodWay> ways,
+    List<RodMethod> ways,
     List<PhaseOutcome> phases,
     List<ThrowChange> throwChanges,
-    List<Remedy> remedies,
+    List<RodRemedy> remedies,
     List<WorkStep> steps,
     List<Said> cautions,
     List<Finding> findings,

@@ -4,11 +4,10 @@ import hightally.core.airframe.DriverKind;
 import hightally.core.airframe.Surface;
 import hightally.core.audit.Audit;
 import hightally.core.audit.Finding;
+import hightally.core.flightlog.PhaseReading;
 import hightally.core.linkage.RodChange;
 import hightally.core.linkage.UsableRange;
-import hightally.core.log.PhaseReading;
-import hightally.core.phase.Trims;
-import hightally.core.program.EntrySheet;
+import hightally.core.program.Trims;
 import hightally.core.quantity.Clicks;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.HouseValues;
@@ -17,6 +16,7 @@ import hightally.core.quantity.Quantity;
 import hightally.core.quantity.Said;
 import hightally.core.quantity.Validation;
 import hightally.core.setup.Setup;
+import hightally.core.sheet.EntrySheet;
 import hightally.core.signal.Positions;
 import hightally.core.signal.SignalPath;
 import java.util.ArrayList;
@@ -205,10 +205,10 @@ public final class AdjustmentPlanner {
         trims,
         readings.get(reference).phase(),
         List.copyOf(rods),
-        RodWay.of(path, flown.means(), rods, trimmed, untrimmed),
+        RodMethod.of(path, flown.means(), rods, trimmed, untrimmed),
         phases.outcomes(),
         phases.throwChanges(),
-        Remedies.of(path, trims, trimmed, untrimmed),
+        RodRemedies.of(path, trims, trimmed, untrimmed),
         steps,
         cautions(),
         newFindings(phases.after()),

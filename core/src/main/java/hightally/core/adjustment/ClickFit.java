@@ -3,7 +3,7 @@ package hightally.core.adjustment;
 import hightally.core.airframe.Servo;
 import hightally.core.channel.Output;
 import hightally.core.linkage.FourBar;
-import hightally.core.phase.Trims;
+import hightally.core.program.Trims;
 import java.util.ArrayList;
 import java.util.List;
 

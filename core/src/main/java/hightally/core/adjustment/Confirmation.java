@@ -1,6 +1,6 @@
 package hightally.core.adjustment;
 
-import hightally.core.log.TrimSeries;
+import hightally.core.flightlog.TrimSeries;
 import hightally.core.quantity.Clicks;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.Said;

@@ -2,8 +2,8 @@ package hightally.core.adjustment;
 
 import hightally.core.airframe.DriverKind;
 import hightally.core.airframe.Surface;
-import hightally.core.log.PhaseReading;
-import hightally.core.phase.Trims;
+import hightally.core.flightlog.PhaseReading;
+import hightally.core.program.Trims;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Said;
@@ -30,7 +30,7 @@ public record FlownTrims(
     List<PhaseReading> phases,
     boolean presetsTakeUp,
     List<Control> controls,
-    List<RodMeans> means,
+    List<RodAlternative> means,
     List<MarkSeen> made,
     List<Gauged> gauged) {
   /**
@@ -104,7 +104,7 @@ public record FlownTrims(
   Setup prepared(Setup setup) {
     Setup now = setup;
     for (int i = 0; i < means.size(); i++) {
-      RodMeans one = means.get(i);
+      RodAlternative one = means.get(i);
       one.check(setup, i);
       Surface surface = now.surface(one.surface()).orElseThrow();
       now = now.withSurface(surface.withRod(surface.rod().onEnd(one.end())));

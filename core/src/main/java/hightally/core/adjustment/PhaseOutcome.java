@@ -1,6 +1,6 @@
 package hightally.core.adjustment;
 
-import hightally.core.phase.Trims;
+import hightally.core.program.Trims;
 import java.util.List;
 
 /**

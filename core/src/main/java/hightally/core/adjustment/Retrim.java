@@ -5,7 +5,7 @@ import hightally.core.channel.Output;
 import hightally.core.linkage.FourBar;
 import hightally.core.linkage.RodChange;
 import hightally.core.linkage.RodEnd;
-import hightally.core.phase.Trims;
+import hightally.core.program.Trims;
 import hightally.core.quantity.Control;
 import java.util.ArrayList;
 import java.util.List;

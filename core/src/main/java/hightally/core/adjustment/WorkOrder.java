@@ -5,7 +5,7 @@ import hightally.core.airframe.DriverKind;
 import hightally.core.airframe.Shares;
 import hightally.core.airframe.Surface;
 import hightally.core.linkage.RodEnd;
-import hightally.core.phase.Trims;
+import hightally.core.program.Trims;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.Quantity;
 import hightally.core.quantity.Said;
@@ -25,7 +25,7 @@ final class WorkOrder {
   private final Setup setup;
   private final Trims trims;
   private final Trims staying;
-  private final List<RodMeans> means;
+  private final List<RodAlternative> means;
   private final FlownTrims flown;
   private final List<WorkStep> steps = new ArrayList<>();
 
@@ -121,7 +121,7 @@ final class WorkOrder {
   }
 
   /** The arm a tooth over, or another end, before anything is turned. */
-  private void prepare(RodMeans one, Surface surface) {
+  private void prepare(RodAlternative one, Surface surface) {
     if (one.teeth() != 0) {
       add(
           Kind.SEAT,

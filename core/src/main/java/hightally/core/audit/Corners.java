@@ -1,7 +1,7 @@
 package hightally.core.audit;
 
 import hightally.core.airframe.Contact;
-import hightally.core.phase.Trims;
+import hightally.core.program.Trims;
 import hightally.core.setup.Setup;
 import hightally.core.signal.Moment;
 import hightally.core.signal.Positions;

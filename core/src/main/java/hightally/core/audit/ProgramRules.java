@@ -2,11 +2,11 @@ package hightally.core.audit;
 
 import hightally.core.airframe.Surface;
 import hightally.core.audit.Finding.Severity;
-import hightally.core.condition.Condition;
-import hightally.core.mix.Mix;
-import hightally.core.mix.MixTarget;
-import hightally.core.phase.Phase;
-import hightally.core.phase.Preset;
+import hightally.core.program.Condition;
+import hightally.core.program.Mix;
+import hightally.core.program.MixTarget;
+import hightally.core.program.Phase;
+import hightally.core.program.Preset;
 import hightally.core.quantity.Said;
 import hightally.core.quantity.Unit;
 import hightally.core.setup.Setup;

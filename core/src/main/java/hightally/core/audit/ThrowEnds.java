@@ -3,11 +3,11 @@ package hightally.core.audit;
 import hightally.core.airframe.Servo;
 import hightally.core.channel.Channel;
 import hightally.core.channel.Output;
+import hightally.core.program.Feel;
+import hightally.core.program.FeelSet;
+import hightally.core.program.Response;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.Said;
-import hightally.core.response.Feel;
-import hightally.core.response.FeelSet;
-import hightally.core.response.Response;
 import hightally.core.setup.Setup;
 import hightally.core.signal.SignalPath;
 

@@ -1,16 +1,16 @@
 package hightally.core.edit;
 
-import hightally.core.mix.Mix;
-import hightally.core.mix.MixSource;
-import hightally.core.mix.MixTarget;
-import hightally.core.phase.Phase;
-import hightally.core.power.ThrottleCurve;
+import hightally.core.program.FeelSet;
+import hightally.core.program.Mix;
+import hightally.core.program.MixSource;
+import hightally.core.program.MixTarget;
+import hightally.core.program.Phase;
+import hightally.core.program.ThrottleCurve;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Naming;
 import hightally.core.quantity.Said;
 import hightally.core.quantity.Text;
 import hightally.core.quantity.Validation;
-import hightally.core.response.FeelSet;
 import hightally.core.setup.Setup;
 import java.util.ArrayList;
 import java.util.List;

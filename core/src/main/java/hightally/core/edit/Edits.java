@@ -9,7 +9,7 @@ import hightally.core.channel.Socket;
 import hightally.core.channel.Wiring;
 import hightally.core.linkage.Linkage;
 import hightally.core.linkage.RodEnd;
-import hightally.core.power.FailsafeSetting;
+import hightally.core.program.FailsafeSetting;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Said;

@@ -1,16 +1,16 @@
 package hightally.core.edit;
 
-import hightally.core.condition.Condition;
-import hightally.core.condition.ConditionKind;
-import hightally.core.phase.Phase;
+import hightally.core.program.Condition;
+import hightally.core.program.ConditionKind;
+import hightally.core.program.Feel;
+import hightally.core.program.FeelSet;
+import hightally.core.program.Phase;
+import hightally.core.program.Response;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Naming;
 import hightally.core.quantity.Said;
 import hightally.core.quantity.Text;
 import hightally.core.quantity.Validation;
-import hightally.core.response.Feel;
-import hightally.core.response.FeelSet;
-import hightally.core.response.Response;
 import hightally.core.setup.Setup;
 import java.util.ArrayList;
 import java.util.List;

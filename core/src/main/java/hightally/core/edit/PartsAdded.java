@@ -23,7 +23,7 @@ import hightally.core.linkage.ArmSeating;
 import hightally.core.linkage.Linkage;
 import hightally.core.linkage.RodEnd;
 import hightally.core.linkage.RodEndKind;
-import hightally.core.power.FailsafeSetting;
+import hightally.core.program.FailsafeSetting;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Naming;
 import hightally.core.quantity.Said;

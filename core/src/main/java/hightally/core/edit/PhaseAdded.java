@@ -1,11 +1,11 @@
 package hightally.core.edit;
 
-import hightally.core.condition.Condition;
-import hightally.core.condition.ConditionKind;
-import hightally.core.phase.NoseNote;
-import hightally.core.phase.Phase;
-import hightally.core.phase.PhaseRole;
-import hightally.core.phase.Trims;
+import hightally.core.program.Condition;
+import hightally.core.program.ConditionKind;
+import hightally.core.program.NoseNote;
+import hightally.core.program.Phase;
+import hightally.core.program.PhaseRole;
+import hightally.core.program.Trims;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Naming;
 import hightally.core.quantity.Said;

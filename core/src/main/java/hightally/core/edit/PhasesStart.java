@@ -2,8 +2,8 @@ package hightally.core.edit;
 
 import hightally.core.channel.InputKind;
 import hightally.core.channel.TransmitterInput;
-import hightally.core.phase.Phase;
-import hightally.core.phase.PhaseRole;
+import hightally.core.program.Phase;
+import hightally.core.program.PhaseRole;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Naming;
 import hightally.core.quantity.Said;

@@ -1,11 +1,11 @@
 package hightally.core.edit;
 
-import hightally.core.condition.Condition;
-import hightally.core.condition.ConditionKind;
-import hightally.core.mix.Curve;
-import hightally.core.mix.CurvePoint;
-import hightally.core.mix.Mix;
-import hightally.core.mix.MixSource;
+import hightally.core.program.Condition;
+import hightally.core.program.ConditionKind;
+import hightally.core.program.Curve;
+import hightally.core.program.CurvePoint;
+import hightally.core.program.Mix;
+import hightally.core.program.MixSource;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Said;
 import hightally.core.quantity.Validation;

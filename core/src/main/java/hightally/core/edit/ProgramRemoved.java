@@ -1,17 +1,17 @@
 package hightally.core.edit;
 
-import hightally.core.condition.Condition;
-import hightally.core.condition.ConditionKind;
-import hightally.core.mix.Mix;
-import hightally.core.phase.Phase;
-import hightally.core.power.FlightTimer;
-import hightally.core.power.Power;
-import hightally.core.power.ThrottleCurve;
+import hightally.core.program.Condition;
+import hightally.core.program.ConditionKind;
+import hightally.core.program.FeelSet;
+import hightally.core.program.FlightTimer;
+import hightally.core.program.Mix;
+import hightally.core.program.Phase;
+import hightally.core.program.Power;
+import hightally.core.program.ThrottleCurve;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Said;
 import hightally.core.quantity.Text;
 import hightally.core.quantity.Validation;
-import hightally.core.response.FeelSet;
 import hightally.core.setup.Setup;
 import java.util.ArrayList;
 import java.util.List;

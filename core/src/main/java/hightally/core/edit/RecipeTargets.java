@@ -4,7 +4,7 @@ import hightally.core.airframe.Motor;
 import hightally.core.airframe.Side;
 import hightally.core.airframe.Surface;
 import hightally.core.airframe.SurfaceRole;
-import hightally.core.mix.MixTarget;
+import hightally.core.program.MixTarget;
 import hightally.core.setup.Setup;
 import java.util.ArrayList;
 import java.util.List;

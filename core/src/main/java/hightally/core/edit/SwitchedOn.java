@@ -2,8 +2,8 @@ package hightally.core.edit;
 
 import hightally.core.channel.InputKind;
 import hightally.core.channel.TransmitterInput;
-import hightally.core.condition.Condition;
-import hightally.core.condition.ConditionKind;
+import hightally.core.program.Condition;
+import hightally.core.program.ConditionKind;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Naming;
 import hightally.core.quantity.Said;

@@ -1,13 +1,13 @@
 package hightally.core.hazard;
 
-import hightally.core.mix.CurvePoint;
-import hightally.core.mix.Mix;
-import hightally.core.mix.MixFunction;
-import hightally.core.mix.MixSource;
-import hightally.core.power.ThrottleCurve;
+import hightally.core.program.CurvePoint;
+import hightally.core.program.Mix;
+import hightally.core.program.MixFunction;
+import hightally.core.program.MixSource;
+import hightally.core.program.ThrottleCurve;
 import hightally.core.quantity.Control;
 import hightally.core.setup.Setup;
-import hightally.core.signal.Places;
+import hightally.core.signal.AxisPlaces;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.TreeSet;
@@ -19,7 +19,7 @@ final class Bends {
   private final List<TreeSet<Double>> places = new ArrayList<>();
 
   Bends(Setup setup) {
-    int axes = Places.THROTTLE + 1 + setup.transmitter().inputs().size();
+    int axes = AxisPlaces.THROTTLE + 1 + setup.transmitter().inputs().size();
     for (int axis = 0; axis < axes; axis++) {
       places.add(new TreeSet<>());
       places.get(axis).add(0.0);
@@ -34,7 +34,7 @@ final class Bends {
     }
     int lever = setup.transmitter().inputIndex(setup.power().throttleInput());
     TreeSet<Double> throttle =
-        places.get(lever < 0 ? Places.THROTTLE : Places.THROTTLE + 1 + lever);
+        places.get(lever < 0 ? AxisPlaces.THROTTLE : AxisPlaces.THROTTLE + 1 + lever);
     for (ThrottleCurve curve : setup.power().curves()) {
       for (CurvePoint point : curve.points()) {
         throttle.add(whole(point.x()));
@@ -50,8 +50,8 @@ final class Bends {
   private static int axis(Setup setup, MixSource source, String subject) {
     return switch (source) {
       case STICK, RESPONSE -> Control.named(subject).ordinal();
-      case INPUT -> Places.THROTTLE + 1 + setup.transmitter().inputIndex(subject);
-      case THROTTLE -> Places.THROTTLE;
+      case INPUT -> AxisPlaces.THROTTLE + 1 + setup.transmitter().inputIndex(subject);
+      case THROTTLE -> AxisPlaces.THROTTLE;
       case POWER, SURFACE, CONSTANT -> -1;
     };
   }

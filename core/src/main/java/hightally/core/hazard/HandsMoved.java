@@ -13,7 +13,7 @@ public final class HandsMoved {
 
   /** What was moved between two moments, in words. */
   public static List<Said> between(SignalPath path, Moment from, Moment to) {
-    States states = new States(path);
+    SwitchStates states = new SwitchStates(path);
     List<Said> words = new ArrayList<>();
     for (int i = 0; i < path.setup().transmitter().inputs().size(); i++) {
       if (from.input(i) != to.input(i)) {

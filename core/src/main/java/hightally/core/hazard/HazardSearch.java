@@ -4,18 +4,18 @@ import hightally.core.channel.Channel;
 import hightally.core.edit.Edit;
 import hightally.core.edit.Figure;
 import hightally.core.edit.Mend;
-import hightally.core.mix.Mix;
-import hightally.core.phase.Phase;
+import hightally.core.program.Mix;
+import hightally.core.program.Phase;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.Quantity;
 import hightally.core.quantity.Said;
 import hightally.core.setup.Setup;
+import hightally.core.signal.AxisBox;
+import hightally.core.signal.AxisPlaces;
 import hightally.core.signal.Conditions;
-import hightally.core.signal.Line;
+import hightally.core.signal.InputRange;
 import hightally.core.signal.Moment;
-import hightally.core.signal.Places;
 import hightally.core.signal.SignalPath;
-import hightally.core.signal.Stretch;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
@@ -58,10 +58,10 @@ public final class HazardSearch {
   private final SignalPath path;
   private final Setup setup;
   private final double standing;
-  private final States states;
+  private final SwitchStates states;
   private final SwitchLogic logic;
-  private final Regions regions;
-  private final Work work;
+  private final DecisionRegions regions;
+  private final SearchBudget work;
   private final Bends bends;
   private final Map<String, Hazard> found = new LinkedHashMap<>();
 
@@ -113,14 +113,14 @@ public final class HazardSearch {
     TOO_LARGE
   }
 
-  HazardSearch(SignalPath path, Work work) {
+  HazardSearch(SignalPath path, SearchBudget work) {
     this.path = path;
     this.work = work;
     setup = path.setup();
     standing = standing(setup);
-    states = new States(path);
+    states = new SwitchStates(path);
     logic = new SwitchLogic(path, states);
-    regions = new Regions(logic, states, work);
+    regions = new DecisionRegions(logic, states, work);
     bends = new Bends(setup);
   }
 
@@ -148,7 +148,7 @@ public final class HazardSearch {
    */
   public static Outcome of(
       SignalPath path, long mostWork, BooleanSupplier stop, DoubleConsumer progress) {
-    Work work = new Work(mostWork, stop, progress);
+    SearchBudget work = new SearchBudget(mostWork, stop, progress);
     return new HazardSearch(path, work).search(mostWork);
   }
 
@@ -178,7 +178,7 @@ public final class HazardSearch {
       surfaces.dead();
       stops.throwsASurface(surfaces);
       work.told(1);
-    } catch (Work.Stopped e) {
+    } catch (SearchBudget.Stopped e) {
       ending = work.done() > mostWork ? Ending.TOO_LARGE : Ending.STOPPED;
     }
     List<Hazard> hazards =
@@ -205,7 +205,7 @@ public final class HazardSearch {
     return setup;
   }
 
-  States states() {
+  SwitchStates states() {
     return states;
   }
 
@@ -213,18 +213,18 @@ public final class HazardSearch {
     return logic;
   }
 
-  Regions regions() {
+  DecisionRegions regions() {
     return regions;
   }
 
-  Work work() {
+  SearchBudget work() {
     return work;
   }
 
   /** The axis the motors' control lies on. */
   int throttleAxis() {
     int lever = setup.transmitter().inputIndex(setup.power().throttleInput());
-    return lever < 0 ? Places.THROTTLE : Places.THROTTLE + 1 + lever;
+    return lever < 0 ? AxisPlaces.THROTTLE : AxisPlaces.THROTTLE + 1 + lever;
   }
 
   /** What moves some surfaces: every axis their commands hang on. */
@@ -253,12 +253,12 @@ public final class HazardSearch {
   }
 
   /** A search for where something is largest, along some axes of a stretch. */
-  Furthest furthest(Collection<Integer> axes, Stretch stretch) {
+  MaximumSearch furthest(Collection<Integer> axes, AxisBox stretch) {
     List<double[]> places =
         axes.stream()
             .map(axis -> bends.within(axis, stretch.from()[axis], stretch.to()[axis]))
             .toList();
-    return new Furthest(List.copyOf(axes), places);
+    return new MaximumSearch(List.copyOf(axes), places);
   }
 
   /** Which switch, which lever, which stick leads to a moment. */
@@ -330,7 +330,7 @@ public final class HazardSearch {
 
   /** Where timers decide something a moment says what is true in it, so that a bench shows it. */
   private Moment told(Moment moment) {
-    boolean counted = states.lines().stream().anyMatch(one -> one.kind() == Line.Kind.TIMER);
+    boolean counted = states.lines().stream().anyMatch(one -> one.kind() == InputRange.Kind.TIMER);
     return counted && moment.readings().truths().isEmpty()
         ? moment.with(moment.readings().withTruths(truths(moment)))
         : moment;

@@ -3,21 +3,21 @@ package hightally.core.hazard;
 import hightally.core.airframe.Surface;
 import hightally.core.edit.Mend;
 import hightally.core.hazard.SwitchLogic.Watch;
-import hightally.core.mix.MixSource;
-import hightally.core.phase.Phase;
+import hightally.core.program.MixSource;
+import hightally.core.program.Phase;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.Quantity;
 import hightally.core.quantity.Said;
 import hightally.core.setup.Setup;
+import hightally.core.signal.AxisBox;
+import hightally.core.signal.AxisPlaces;
 import hightally.core.signal.CommandSpans;
-import hightally.core.signal.Line;
+import hightally.core.signal.InputRange;
 import hightally.core.signal.Moment;
-import hightally.core.signal.Places;
 import hightally.core.signal.Program;
 import hightally.core.signal.SignalPath;
 import hightally.core.signal.Spans;
 import hightally.core.signal.StillCommand;
-import hightally.core.signal.Stretch;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;
@@ -98,7 +98,7 @@ final class JumpHazards {
     }
     mixes = felt;
     phases = phases();
-    on.stream().filter(axis -> axis >= Places.THROTTLE).forEach(slides::add);
+    on.stream().filter(axis -> axis >= AxisPlaces.THROTTLE).forEach(slides::add);
     slideLines = search.states().linesOn(slides::contains);
     powerMoves = setup.mixes().stream().anyMatch(one -> one.source() == MixSource.POWER);
   }
@@ -131,19 +131,20 @@ final class JumpHazards {
 
   /** Everything one flick leads to. */
   void look() {
-    List<Line> lines = search.states().lines();
+    List<InputRange> lines = search.states().lines();
     SwitchLogic logic = search.logic();
     for (int which = 0; which < lines.size(); which++) {
       search.work().told((double) which / lines.size());
       Watch watch = watch(which);
       boolean moves = slides.contains(lines.get(which).axis());
-      if (lines.get(which).kind() != Line.Kind.SWITCH || !moves && !logic.hangs(watch, which)) {
+      if (lines.get(which).kind() != InputRange.Kind.SWITCH
+          || !moves && !logic.hangs(watch, which)) {
         continue;
       }
       for (int cell : logic.cells(which)) {
         for (int to : logic.cells(which)) {
           if (search.states().leads(which, cell, to)) {
-            Line line = lines.get(which);
+            InputRange line = lines.get(which);
             search.regions().changes(watch, which, cell, to, change -> change(change, line));
           }
         }
@@ -169,7 +170,7 @@ final class JumpHazards {
    * Whether anything can move at once: other mixes, a phase without a fade, motors that are held
    * and what their power moves, or a switch that moves something itself.
    */
-  private boolean mayJump(State before, State after, Line line) {
+  private boolean mayJump(SwitchState before, SwitchState after, InputRange line) {
     Program.Decision was = before.decision();
     Program.Decision is = after.decision();
     boolean phase = was.phase() != is.phase();
@@ -182,8 +183,8 @@ final class JumpHazards {
 
   /** A flick with what is not told at rest, as it is the moment after. */
   private final class Flick {
-    private final Line line;
-    private final Stretch stretch;
+    private final InputRange line;
+    private final AxisBox stretch;
     private final int moved;
     private final boolean latched;
     private final Moment before;
@@ -196,10 +197,10 @@ final class JumpHazards {
     private final long other;
     private final boolean mayJump;
 
-    Flick(Regions.Change told, Line line) {
+    Flick(DecisionRegions.Change told, InputRange line) {
       this.line = line;
-      State from = State.of(path, search.states(), told.before());
-      State to = State.of(path, search.states(), told.after());
+      SwitchState from = SwitchState.of(path, search.states(), told.before());
+      SwitchState to = SwitchState.of(path, search.states(), told.after());
       mayJump = mayJump(from, to, line);
       stretch = search.states().stretch(told.before());
       moved = line.axis();
@@ -228,7 +229,8 @@ final class JumpHazards {
     void closed() {
       if (latched) {
         int axis = search.throttleAxis();
-        compare(Places.at(before, axis, 0), held(Places.at(after, axis, 0), false), true, line);
+        compare(
+            AxisPlaces.at(before, axis, 0), held(AxisPlaces.at(after, axis, 0), false), true, line);
       }
     }
 
@@ -241,12 +243,13 @@ final class JumpHazards {
       int carried = path.carriedBehind(i);
       StillCommand one = path.program().still(carried, before, was);
       StillCommand two = path.program().still(carried, seen, is, weights);
-      Attained attained = new Attained(one, two, before, after, moved, Places.of(after, moved));
+      JointExtremes attained =
+          new JointExtremes(one, two, before, after, moved, AxisPlaces.of(after, moved));
       double[] changes = new double[2];
       for (double way : WAYS) {
-        Region.Limit jumps = new Region.Limit(-way, way, least[i]);
-        Region region = Region.of(jumps, Double.POSITIVE_INFINITY, jumps);
-        Attained.Found most = attained.most(region, slides, stretch);
+        CommandRegion.Limit jumps = new CommandRegion.Limit(-way, way, least[i]);
+        CommandRegion region = CommandRegion.of(jumps, Double.POSITIVE_INFINITY, jumps);
+        JointExtremes.Found most = attained.most(region, slides, stretch);
         if (most != null) {
           changes[way > 0 ? 1 : 0] = way * most.size();
           attained.each(
@@ -263,7 +266,7 @@ final class JumpHazards {
     }
   }
 
-  private void change(Regions.Change told, Line line) {
+  private void change(DecisionRegions.Change told, InputRange line) {
     Flick flick = new Flick(told, line);
     if (!flick.mayJump) {
       return;
@@ -283,7 +286,7 @@ final class JumpHazards {
    * The same flick where all stands differently that it does not change: told apart as long as the
    * surface may jump further from there than it was seen to.
    */
-  private void elsewhere(int i, Regions.Change told, Line line, double[] changes) {
+  private void elsewhere(int i, DecisionRegions.Change told, InputRange line, double[] changes) {
     search.work().spend(1);
     SwitchLogic logic = search.logic();
     long[] cells = told.before();
@@ -300,7 +303,7 @@ final class JumpHazards {
     }
     if (next != null) {
       for (long part : next.parts()) {
-        Regions.Change one = told.told(logic, next.line(), part);
+        DecisionRegions.Change one = told.told(logic, next.line(), part);
         new Flick(one, line).look(i);
         elsewhere(i, one, line, changes);
       }
@@ -308,9 +311,9 @@ final class JumpHazards {
   }
 
   /** The furthest a surface may jump at a flick from wherever it stands before, mm. */
-  private double furthest(int i, Regions.Change told, long open, double[] changes) {
-    State state = State.of(path, search.states(), told.before());
-    Stretch stretch = search.states().stretch(told.before());
+  private double furthest(int i, DecisionRegions.Change told, long open, double[] changes) {
+    SwitchState state = SwitchState.of(path, search.states(), told.before());
+    AxisBox stretch = search.states().stretch(told.before());
     for (Control control : Control.values()) {
       stretch.from()[control.ordinal()] = 0;
       stretch.to()[control.ordinal()] = 0;
@@ -325,9 +328,9 @@ final class JumpHazards {
     return moment.withThrottle(moment.throttle(), held);
   }
 
-  private void compare(Moment before, Moment after, boolean latched, Line line) {
+  private void compare(Moment before, Moment after, boolean latched, InputRange line) {
     double[] asked = path.program().commands(before, path.phase(before));
-    boolean held = latched && Places.of(after, search.throttleAxis()) > 0;
+    boolean held = latched && AxisPlaces.of(after, search.throttleAxis()) > 0;
     double[] then = atOnce(before, held(after, held));
     if (!differ(asked, then)) {
       return;

@@ -2,17 +2,17 @@ package hightally.core.hazard;
 
 import hightally.core.airframe.Side;
 import hightally.core.airframe.Surface;
-import hightally.core.phase.Trims;
+import hightally.core.program.Trims;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.Quantity;
 import hightally.core.quantity.Said;
 import hightally.core.setup.Setup;
+import hightally.core.signal.AxisBox;
 import hightally.core.signal.CommandSpans;
 import hightally.core.signal.Moment;
 import hightally.core.signal.Positions;
 import hightally.core.signal.SignalPath;
 import hightally.core.signal.Spans;
-import hightally.core.signal.Stretch;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -107,8 +107,8 @@ final class PairHazards {
   }
 
   /** The open mixes of a pair that may be more unequal than it was seen; 0 where none is. */
-  long worse(Moment at, Stretch stretch, SwitchLogic.Known known, long open) {
-    Stretch centred = new Stretch(stretch.from().clone(), stretch.to().clone());
+  long worse(Moment at, AxisBox stretch, SwitchLogic.Known known, long open) {
+    AxisBox centred = new AxisBox(stretch.from().clone(), stretch.to().clone());
     for (Control control : List.of(Control.ROLL, Control.YAW)) {
       centred.from()[control.ordinal()] = 0;
       centred.to()[control.ordinal()] = 0;
@@ -131,17 +131,17 @@ final class PairHazards {
     return 0;
   }
 
-  void look(Moment at, Stretch stretch, Spans spans) {
+  void look(Moment at, AxisBox stretch, Spans spans) {
     if (pairs.isEmpty() || !seen.add(spans.withoutRollAndYaw())) {
       return;
     }
-    Stretch moving = spans.moving(stretch);
+    AxisBox moving = spans.moving(stretch);
     for (Pair pair : pairs) {
       int left = pair.left.index();
       int right = pair.right.index();
       ToDoubleFunction<Moment> apart = apart(at, spans.phase(), left, right);
-      Furthest furthest = search.furthest(axes(left, right), moving);
-      Furthest.Found found =
+      MaximumSearch furthest = search.furthest(axes(left, right), moving);
+      MaximumSearch.Found found =
           furthest.of(at, apart, Double.POSITIVE_INFINITY, -HOPE * setup.house().pairMm());
       evaluated += furthest.tried();
       search.work().spend(furthest.tried());
@@ -163,8 +163,8 @@ final class PairHazards {
 
   /** How much further apart than a ruler forgives, mm. */
   private ToDoubleFunction<Moment> apart(Moment state, int phase, int left, int right) {
-    ToDoubleFunction<Moment> one = Lost.travel(path, left, state, phase, Trims.ZERO);
-    ToDoubleFunction<Moment> two = Lost.travel(path, right, state, phase, Trims.ZERO);
+    ToDoubleFunction<Moment> one = LostTravel.travel(path, left, state, phase, Trims.ZERO);
+    ToDoubleFunction<Moment> two = LostTravel.travel(path, right, state, phase, Trims.ZERO);
     return at -> {
       double here = one.applyAsDouble(at) - neutral[left];
       double there = two.applyAsDouble(at) - neutral[right];

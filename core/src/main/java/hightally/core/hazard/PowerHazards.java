@@ -2,19 +2,19 @@ package hightally.core.hazard;
 
 import hightally.core.airframe.Motor;
 import hightally.core.hazard.SwitchLogic.Watch;
-import hightally.core.phase.Phase;
-import hightally.core.power.Power;
+import hightally.core.program.Phase;
+import hightally.core.program.Power;
 import hightally.core.quantity.Quantity;
 import hightally.core.quantity.Said;
 import hightally.core.setup.Setup;
-import hightally.core.signal.Line;
+import hightally.core.signal.AxisBox;
+import hightally.core.signal.AxisPlaces;
+import hightally.core.signal.InputRange;
 import hightally.core.signal.Moment;
-import hightally.core.signal.Places;
 import hightally.core.signal.Program;
 import hightally.core.signal.Reversers;
 import hightally.core.signal.SignalPath;
 import hightally.core.signal.StillCommand;
-import hightally.core.signal.Stretch;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.HashMap;
@@ -102,14 +102,15 @@ final class PowerHazards {
       axes = new TreeSet<>(hangs.axes());
       mixes = hangs.mixes();
       chained = hangs.chained();
-      feel = axes.stream().filter(axis -> axis < Places.THROTTLE).mapToInt(a -> 1 << a).sum();
+      feel = axes.stream().filter(axis -> axis < AxisPlaces.THROTTLE).mapToInt(a -> 1 << a).sum();
       BitSet lines = search.states().linesOn(axes::contains);
       int turns = setup.airframe().motors().get(motor).reverserChannel();
       setup
           .channel(turns)
           .map(channel -> setup.transmitter().inputIndex(channel.carries()))
           .ifPresent(
-              input -> lines.or(search.states().linesOn(a -> a == Places.THROTTLE + 1 + input)));
+              input ->
+                  lines.or(search.states().linesOn(a -> a == AxisPlaces.THROTTLE + 1 + input)));
       watch = new Watch(search.logic().eachPhase(), mixes, feel, true, lines);
       List<List<Object>> kindsOfPhase = new ArrayList<>();
       int[] phases = new int[setup.phases().size()];
@@ -125,7 +126,7 @@ final class PowerHazards {
       changing = new Watch(phases, mixes, feel, true, lines);
     }
 
-    private int effect(State state) {
+    private int effect(SwitchState state) {
       Program.Decision decision = state.decision();
       List<Object> effect = new ArrayList<>();
       effect.add(power.curve(setup.phases().get(state.phase()).id()));
@@ -138,13 +139,13 @@ final class PowerHazards {
       return effects.computeIfAbsent(effect, key -> effects.size());
     }
 
-    private int kind(State state, int effect) {
+    private int kind(SwitchState state, int effect) {
       return kinds.computeIfAbsent(List.of(state.phase(), effect), key -> kinds.size());
     }
 
     /** One state: whether the motor stands still in it. */
     void state(long[] cells) {
-      State state = State.of(path, search.states(), cells);
+      SwitchState state = SwitchState.of(path, search.states(), cells);
       int known = kinds.size();
       int effect = effect(state);
       kind(state, effect);
@@ -156,16 +157,17 @@ final class PowerHazards {
     }
 
     /** Whether it runs with its control at rest, wherever all else stands. */
-    private boolean atRest(State state, long[] cells) {
-      Stretch stretch = search.states().stretch(cells);
+    private boolean atRest(SwitchState state, long[] cells) {
+      AxisBox stretch = search.states().stretch(cells);
       if (stretch.from()[throttleAxis] > 0) {
         return false;
       }
       stretch.to()[throttleAxis] = 0;
       int phase = state.phase();
       StillCommand told = path.program().still(surfaces + motor, state.moment(), phase);
-      Attained attained = new Attained(told, told, Places.at(state.moment(), throttleAxis, 0));
-      Attained.Found found = furthest(attained, regions.running(), stretch);
+      JointExtremes attained =
+          new JointExtremes(told, told, AxisPlaces.at(state.moment(), throttleAxis, 0));
+      JointExtremes.Found found = furthest(attained, regions.running(), stretch);
       if (found != null) {
         double idle = power.power(told.applyAsDouble(found.at()));
         Said words =
@@ -189,11 +191,12 @@ final class PowerHazards {
     }
 
     /** The furthest any of the regions goes; null where there is nothing in them. */
-    private Attained.Found furthest(Attained attained, List<Region> looked, Stretch stretch) {
-      Attained.Found furthest = null;
+    private JointExtremes.Found furthest(
+        JointExtremes attained, List<CommandRegion> looked, AxisBox stretch) {
+      JointExtremes.Found furthest = null;
       long before = attained.parts();
-      for (Region region : looked) {
-        Attained.Found found = attained.most(region, axes, stretch);
+      for (CommandRegion region : looked) {
+        JointExtremes.Found found = attained.most(region, axes, stretch);
         boolean further = found != null && (furthest == null || found.size() > furthest.size());
         furthest = further ? found : furthest;
       }
@@ -205,7 +208,7 @@ final class PowerHazards {
 
     /** Everything one change leads to. */
     void changes(double from, double share) {
-      List<Line> lines = search.states().lines();
+      List<InputRange> lines = search.states().lines();
       SwitchLogic logic = search.logic();
       for (int which = 0; which < lines.size(); which++) {
         search.work().told(from + share * which / lines.size());
@@ -222,9 +225,9 @@ final class PowerHazards {
       }
     }
 
-    private void change(Regions.Change change) {
-      State was = State.of(path, search.states(), change.before());
-      State is = State.of(path, search.states(), change.after());
+    private void change(DecisionRegions.Change change) {
+      SwitchState was = SwitchState.of(path, search.states(), change.before());
+      SwitchState is = SwitchState.of(path, search.states(), change.after());
       int effect = effect(was);
       int then = effect(is);
       if (effect != then && seen.add(List.of(kind(was, effect), kind(is, then), change.line()))) {
@@ -232,19 +235,19 @@ final class PowerHazards {
       }
     }
 
-    private void change(State was, State is, Regions.Change change) {
-      Line line = search.states().lines().get(change.line());
+    private void change(SwitchState was, SwitchState is, DecisionRegions.Change change) {
+      InputRange line = search.states().lines().get(change.line());
       Moment before = was.moment();
       Moment after = is.moment();
-      Stretch stretch = search.states().stretch(change.before());
-      Stretch other = search.states().stretch(change.after());
+      AxisBox stretch = search.states().stretch(change.before());
+      AxisBox other = search.states().stretch(change.after());
       int moved = line.axis();
       if (moved >= 0) {
         boolean up = other.from()[moved] > stretch.from()[moved];
         double from = line.kind().slides() && up ? stretch.to()[moved] : stretch.from()[moved];
         double there = line.kind().slides() && !up ? other.to()[moved] : other.from()[moved];
-        before = Places.at(before, moved, from);
-        after = Places.at(after, moved, there);
+        before = AxisPlaces.at(before, moved, from);
+        after = AxisPlaces.at(after, moved, there);
         stretch.from()[moved] = from;
         stretch.to()[moved] = from;
       }
@@ -253,18 +256,18 @@ final class PowerHazards {
   }
 
   /** A motor on a switch: flicking it is moving its control. */
-  private boolean isThrottle(Line line) {
-    return line.kind() == Line.Kind.SWITCH && line.axis() == throttleAxis;
+  private boolean isThrottle(InputRange line) {
+    return line.kind() == InputRange.Kind.SWITCH && line.axis() == throttleAxis;
   }
 
   /** One motor at one change, the axes it hangs on anywhere both states have. */
   private final class AtChange {
     private final OneMotor one;
-    private final Line line;
+    private final InputRange line;
     private final Moment before;
     private final Moment after;
     private final int moved;
-    private final Stretch stretch;
+    private final AxisBox stretch;
     private final int motor;
     private final int phaseBefore;
     private final int phaseAfter;
@@ -277,7 +280,8 @@ final class PowerHazards {
     private final StillCommand toldBefore;
     private final StillCommand toldAfter;
 
-    AtChange(OneMotor one, Line line, Moment before, Moment after, int moved, Stretch stretch) {
+    AtChange(
+        OneMotor one, InputRange line, Moment before, Moment after, int moved, AxisBox stretch) {
       this.one = one;
       motor = one.motor;
       this.line = line;
@@ -298,9 +302,14 @@ final class PowerHazards {
       if (heldAfter) {
         return;
       }
-      Attained attained =
-          new Attained(
-              toldBefore, toldAfter, before, after, moved, moved < 0 ? 0 : Places.of(after, moved));
+      JointExtremes attained =
+          new JointExtremes(
+              toldBefore,
+              toldAfter,
+              before,
+              after,
+              moved,
+              moved < 0 ? 0 : AxisPlaces.of(after, moved));
       if (!heldBefore) {
         tell(attained, regions.starting());
         tell(attained, regions.rising());
@@ -315,7 +324,7 @@ final class PowerHazards {
      * After a cut that is released only with the throttle closed nothing starts with it anywhere
      * else.
      */
-    private void letGo(Attained attained) {
+    private void letGo(JointExtremes attained) {
       if (!power.releaseWithStickBack()) {
         tell(attained, regions.startingHeld());
       } else if (stretch.from()[throttleAxis] <= NOTHING) {
@@ -324,8 +333,8 @@ final class PowerHazards {
       }
     }
 
-    private void tell(Attained attained, List<Region> looked) {
-      Attained.Found found = one.furthest(attained, looked, stretch);
+    private void tell(JointExtremes attained, List<CommandRegion> looked) {
+      JointExtremes.Found found = one.furthest(attained, looked, stretch);
       if (found != null) {
         report(found.at(), attained.moved(found.at()));
       }
@@ -372,7 +381,8 @@ final class PowerHazards {
       List<Said> way = new ArrayList<>(search.states().words(at));
       way.addAll(search.sticks(at));
       way.add(
-          Said.of("hazard.throttle", "at", Quantity.percent(100 * Places.of(at, throttleAxis))));
+          Said.of(
+              "hazard.throttle", "at", Quantity.percent(100 * AxisPlaces.of(at, throttleAxis))));
       way.add(search.states().change(line, there, cellOf(there)));
       search.keep(
           softened ? HazardKind.MOTOR_RISES : HazardKind.MOTOR_STARTS,
@@ -394,7 +404,7 @@ final class PowerHazards {
     }
 
     private int cellOf(Moment there) {
-      return line.kind() == Line.Kind.WAITING && there.readings().truths().get(line.index())
+      return line.kind() == InputRange.Kind.WAITING && there.readings().truths().get(line.index())
           ? 0
           : 1;
     }

@@ -1,7 +1,7 @@
 package hightally.core.hazard;
 
-import hightally.core.hazard.Region.Limit;
-import hightally.core.power.Power;
+import hightally.core.hazard.CommandRegion.Limit;
+import hightally.core.program.Power;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -37,90 +37,90 @@ final class PowerRegions {
   }
 
   /** It runs, of one command alone. */
-  List<Region> running() {
+  List<CommandRegion> running() {
     if (!power.twoWay()) {
-      return List.of(Region.of(new Limit(1, 0, 0), FULL, Limit.above(oneWay(RUNS))));
+      return List.of(CommandRegion.of(new Limit(1, 0, 0), FULL, Limit.above(oneWay(RUNS))));
     }
-    List<Region> regions = new ArrayList<>();
+    List<CommandRegion> regions = new ArrayList<>();
     for (double way : WAYS) {
       Limit runs = new Limit(way, 0, FULL * RUNS);
-      regions.add(Region.of(runs, FULL, runs));
+      regions.add(CommandRegion.of(runs, FULL, runs));
     }
     return regions;
   }
 
   /** It stood still and runs. */
-  List<Region> starting() {
+  List<CommandRegion> starting() {
     if (!power.twoWay()) {
       Limit runs = Limit.otherAbove(oneWay(RUNS));
-      return List.of(Region.of(runs, FULL, Limit.below(oneWay(STILL)), runs));
+      return List.of(CommandRegion.of(runs, FULL, Limit.below(oneWay(STILL)), runs));
     }
-    List<Region> regions = new ArrayList<>();
+    List<CommandRegion> regions = new ArrayList<>();
     for (double way : WAYS) {
       Limit runs = new Limit(0, way, FULL * RUNS);
       Limit above = Limit.above(-FULL * STILL);
-      regions.add(Region.of(runs, FULL, above, Limit.below(FULL * STILL), runs));
+      regions.add(CommandRegion.of(runs, FULL, above, Limit.below(FULL * STILL), runs));
     }
     return regions;
   }
 
   /** It was held and runs. */
-  List<Region> startingHeld() {
+  List<CommandRegion> startingHeld() {
     if (!power.twoWay()) {
       Limit runs = Limit.otherAbove(oneWay(RUNS));
-      return List.of(Region.of(runs, FULL, runs));
+      return List.of(CommandRegion.of(runs, FULL, runs));
     }
-    List<Region> regions = new ArrayList<>();
+    List<CommandRegion> regions = new ArrayList<>();
     for (double way : WAYS) {
       Limit runs = new Limit(0, way, FULL * RUNS);
-      regions.add(Region.of(runs, FULL, runs));
+      regions.add(CommandRegion.of(runs, FULL, runs));
     }
     return regions;
   }
 
   /** It has more power by a jump, the way it ran or the other. */
-  List<Region> rising() {
+  List<CommandRegion> rising() {
     if (!power.twoWay()) {
       double least = 2 * FULL * jump;
       Limit rises = new Limit(-1, 1, least);
       return List.of(
-          Region.of(rises, 2 * FULL, rises, Limit.above(-FULL), Limit.below(FULL - least)));
+          CommandRegion.of(rises, 2 * FULL, rises, Limit.above(-FULL), Limit.below(FULL - least)));
     }
-    List<Region> regions = new ArrayList<>();
+    List<CommandRegion> regions = new ArrayList<>();
     double least = FULL * jump;
     for (double was : WAYS) {
       for (double is : WAYS) {
         Limit rises = new Limit(-was, is, least);
         Limit ran = new Limit(was, 0, 0);
         Limit notFull = new Limit(-was, 0, least - FULL);
-        regions.add(Region.of(rises, FULL, rises, ran, notFull));
+        regions.add(CommandRegion.of(rises, FULL, rises, ran, notFull));
       }
     }
     return regions;
   }
 
   /** It ran and runs, while its controller is told to turn round. */
-  List<Region> turnedRound() {
+  List<CommandRegion> turnedRound() {
     if (!power.twoWay()) {
       Limit runs = Limit.otherAbove(oneWay(RUNS));
-      return List.of(Region.of(runs, FULL, Limit.above(oneWay(RUNS)), runs));
+      return List.of(CommandRegion.of(runs, FULL, Limit.above(oneWay(RUNS)), runs));
     }
-    List<Region> regions = new ArrayList<>();
+    List<CommandRegion> regions = new ArrayList<>();
     for (double way : WAYS) {
       Limit runs = new Limit(0, way, FULL * RUNS);
-      regions.add(Region.of(runs, FULL, new Limit(way, 0, FULL * RUNS), runs));
+      regions.add(CommandRegion.of(runs, FULL, new Limit(way, 0, FULL * RUNS), runs));
     }
     return regions;
   }
 
   /** It ran one way and runs the other. */
-  List<Region> turning() {
-    List<Region> regions = new ArrayList<>();
+  List<CommandRegion> turning() {
+    List<CommandRegion> regions = new ArrayList<>();
     if (power.twoWay()) {
       for (double was : WAYS) {
         Limit ran = new Limit(was, 0, FULL * RUNS);
         Limit turned = new Limit(0, -was, FULL * RUNS);
-        regions.add(Region.of(new Limit(was, -was, 0), 2 * FULL, ran, turned));
+        regions.add(CommandRegion.of(new Limit(was, -was, 0), 2 * FULL, ran, turned));
       }
     }
     return regions;

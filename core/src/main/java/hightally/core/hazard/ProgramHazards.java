@@ -1,25 +1,25 @@
 package hightally.core.hazard;
 
-import hightally.core.condition.Condition;
-import hightally.core.condition.ConditionKind;
 import hightally.core.hazard.SwitchLogic.Known;
 import hightally.core.hazard.SwitchLogic.Split;
 import hightally.core.hazard.SwitchLogic.Watch;
-import hightally.core.mix.Mix;
-import hightally.core.mix.MixSource;
-import hightally.core.phase.Phase;
-import hightally.core.power.FlightTimer;
+import hightally.core.program.Condition;
+import hightally.core.program.ConditionKind;
+import hightally.core.program.FeelSet;
+import hightally.core.program.FlightTimer;
+import hightally.core.program.Mix;
+import hightally.core.program.MixSource;
+import hightally.core.program.Phase;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.Quantity;
 import hightally.core.quantity.Said;
-import hightally.core.response.FeelSet;
 import hightally.core.setup.Setup;
+import hightally.core.signal.AxisBox;
+import hightally.core.signal.AxisPlaces;
 import hightally.core.signal.CommandSpans;
 import hightally.core.signal.Conditions;
 import hightally.core.signal.Moment;
-import hightally.core.signal.Places;
 import hightally.core.signal.SignalPath;
-import hightally.core.signal.Stretch;
 import java.util.Arrays;
 import java.util.BitSet;
 import java.util.LinkedHashMap;
@@ -154,7 +154,7 @@ final class ProgramHazards {
     }
     Split split = next.apply(cells, known);
     return LongStream.of(split.parts())
-        .anyMatch(part -> somewhere(Regions.with(cells, split.line(), part), so, next));
+        .anyMatch(part -> somewhere(DecisionRegions.with(cells, split.line(), part), so, next));
   }
 
   private boolean everTrue(int condition) {
@@ -185,7 +185,7 @@ final class ProgramHazards {
     int[] axes = path.program().axesOf(mix);
     BitSet lines =
         search.states().linesOn(axis -> Arrays.stream(axes).anyMatch(one -> one == axis));
-    int feel = Arrays.stream(axes).filter(a -> a < Places.THROTTLE).map(a -> 1 << a).sum();
+    int feel = Arrays.stream(axes).filter(a -> a < AxisPlaces.THROTTLE).map(a -> 1 << a).sum();
     MixSource source = setup.mixes().get(mix).source();
     boolean power = source == MixSource.POWER;
     int[] phases = power || source == MixSource.SURFACE ? logic.eachPhase() : logic.oneKind();
@@ -204,8 +204,8 @@ final class ProgramHazards {
   }
 
   private boolean adds(int mix, long[] cells, Known known) {
-    Moment moment = State.of(path, search.states(), cells).moment();
-    Stretch stretch = search.states().stretch(cells);
+    Moment moment = SwitchState.of(path, search.states(), cells).moment();
+    AxisBox stretch = search.states().stretch(cells);
     long acting = search.logic().mixes(known, SwitchLogic.YES);
     long open = search.logic().mixes(known, SwitchLogic.MAYBE);
     return commands.most(mix, moment, stretch, acting, open) > NOTHING_PERCENT;

@@ -5,21 +5,21 @@ import hightally.core.airframe.DriverKind;
 import hightally.core.airframe.Surface;
 import hightally.core.hazard.SwitchLogic.Known;
 import hightally.core.hazard.SwitchLogic.Watch;
-import hightally.core.mix.MixSource;
-import hightally.core.phase.Phase;
+import hightally.core.program.MixSource;
+import hightally.core.program.Phase;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.Quantity;
 import hightally.core.quantity.Said;
 import hightally.core.setup.Setup;
+import hightally.core.signal.AxisBox;
+import hightally.core.signal.AxisPlaces;
 import hightally.core.signal.CommandSpans;
 import hightally.core.signal.Contribution;
 import hightally.core.signal.Moment;
-import hightally.core.signal.Places;
 import hightally.core.signal.Positions;
 import hightally.core.signal.SignalPath;
 import hightally.core.signal.Spans;
 import hightally.core.signal.StillCommand;
-import hightally.core.signal.Stretch;
 import hightally.core.signal.TallyLine;
 import hightally.core.signal.TallyMaker;
 import java.util.ArrayList;
@@ -87,16 +87,16 @@ final class StateHazards {
     highest = new double[surfaces];
     worst = new double[surfaces][SIDES];
     for (int i = 0; i < surfaces; i++) {
-      free[i][0] = Lost.lastFree(path, i, -1);
-      free[i][1] = Lost.lastFree(path, i, 1);
+      free[i][0] = LostTravel.lastFree(path, i, -1);
+      free[i][1] = LostTravel.lastFree(path, i, 1);
     }
     touches = new double[setup.contacts().size()][];
     for (int i = 0; i < touches.length; i++) {
       Contact contact = setup.contacts().get(i);
       touches[i] =
           new double[] {
-            Lost.reachedAt(path, path.indexOf(contact.first()), contact.firstMm()),
-            Lost.reachedAt(path, path.indexOf(contact.second()), contact.secondMm())
+            LostTravel.reachedAt(path, path.indexOf(contact.first()), contact.firstMm()),
+            LostTravel.reachedAt(path, path.indexOf(contact.second()), contact.secondMm())
           };
     }
     touching = new boolean[touches.length];
@@ -104,7 +104,7 @@ final class StateHazards {
     worstLock = new double[surfaces][SIDES];
     mixesOn = new long[surfaces];
     for (int i = 0; i < surfaces; i++) {
-      locks[i] = new double[] {Lost.lockedAt(path, i, -1), Lost.lockedAt(path, i, 1)};
+      locks[i] = new double[] {LostTravel.lockedAt(path, i, -1), LostTravel.lockedAt(path, i, 1)};
       int carried = path.carriedBehind(i);
       mixesOn[i] = carried < 0 ? 0 : path.program().hangs(carried).mixes();
     }
@@ -135,7 +135,7 @@ final class StateHazards {
     for (int i = 0; i < setup.surfaces().size(); i++) {
       axes.addAll(path.program().hangs(i).axes());
     }
-    int feel = axes.stream().filter(axis -> axis < Places.THROTTLE).mapToInt(a -> 1 << a).sum();
+    int feel = axes.stream().filter(axis -> axis < AxisPlaces.THROTTLE).mapToInt(a -> 1 << a).sum();
     BitSet lines = search.states().linesOn(axes::contains);
     List<long[]> begins = new ArrayList<>();
     search
@@ -154,7 +154,7 @@ final class StateHazards {
     private final long[] cells;
     private final Known known;
     private final Moment at;
-    private final Stretch stretch;
+    private final AxisBox stretch;
     private final long open;
     private final Spans spans;
 
@@ -193,7 +193,7 @@ final class StateHazards {
       SwitchLogic.Split split = logic.ofMix(mix, group.cells, group.known);
       List<Group> parts = new ArrayList<>();
       for (long part : split.parts()) {
-        parts.add(new Group(Regions.with(group.cells, split.line(), part)));
+        parts.add(new Group(DecisionRegions.with(group.cells, split.line(), part)));
       }
       // The worst first: then the others need no look.
       parts.sort(Comparator.comparingDouble((Group part) -> -worse.how.applyAsDouble(part)));
@@ -250,7 +250,7 @@ final class StateHazards {
     return setup.surfaces().stream().anyMatch(one -> one.shares().of(control) != 0);
   }
 
-  private void look(Moment at, Stretch stretch, boolean centred, Spans spans) {
+  private void look(Moment at, AxisBox stretch, boolean centred, Spans spans) {
     int phase = spans.phase();
     if (example[phase] == null) {
       example[phase] = at;
@@ -321,7 +321,7 @@ final class StateHazards {
   private void keepLock(Moment corner, int i) {
     Positions there = evaluate(corner);
     double command = there.commandPercent()[path.channelBehind(i)];
-    int locked = Lost.lockedBehind(path, i, command);
+    int locked = LostTravel.lockedBehind(path, i, command);
     Surface surface = setup.surfaces().get(i);
     Quantity percent = Quantity.percent(command);
     Quantity mm = Quantity.mm(there.travelMm()[i]);
@@ -366,7 +366,7 @@ final class StateHazards {
 
   private void keepRunsOut(Moment corner, int i, double command) {
     Surface surface = setup.surfaces().get(i);
-    double mm = Lost.mm(path, i, command);
+    double mm = LostTravel.mm(path, i, command);
     Said words =
         Said.of(
             "hazard.askedLoses",
@@ -415,8 +415,9 @@ final class StateHazards {
     int channel = path.channelBehind(i);
     double level = evaluate(corner.with(Control.ROLL, 0)).commandPercent()[channel];
     double rolled = evaluate(corner).commandPercent()[channel];
-    double wanted = Math.abs(Lost.freeMm(path, i, rolled) - Lost.freeMm(path, i, level));
-    double given = Math.abs(Lost.realMm(path, i, rolled) - Lost.realMm(path, i, level));
+    double wanted =
+        Math.abs(LostTravel.freeMm(path, i, rolled) - LostTravel.freeMm(path, i, level));
+    double given = Math.abs(LostTravel.realMm(path, i, rolled) - LostTravel.realMm(path, i, level));
     return Said.of(
         "hazard.pitchStickThereRollLost",
         "given",
@@ -439,7 +440,7 @@ final class StateHazards {
   }
 
   /** Where a bound may be too wide: looked into, for the furthest there is. */
-  private void corners(Moment state, Stretch stretch, Spans spans) {
+  private void corners(Moment state, AxisBox stretch, Spans spans) {
     for (int i = 0; i < touches.length; i++) {
       if (mayTouch(i, spans)) {
         touching(state, stretch, spans.phase(), i);
@@ -465,38 +466,39 @@ final class StateHazards {
     }
   }
 
-  private void furthest(Moment state, Stretch stretch, int phase, int i, int side) {
+  private void furthest(Moment state, AxisBox stretch, int phase, int i, int side) {
     int carried = path.carriedBehind(i);
     double sign = side == 0 ? -1 : 1;
     StillCommand asked = path.program().still(carried, state, phase);
-    Region.Limit beyond =
-        new Region.Limit(sign, 0, sign * free[i][side] + worst[i][side] + WORSE_PERCENT);
-    Region region = Region.of(beyond, Double.POSITIVE_INFINITY, beyond);
-    Attained.Found found =
-        most(new Attained(asked, asked, state), region, search.axesOf(i), stretch);
+    CommandRegion.Limit beyond =
+        new CommandRegion.Limit(sign, 0, sign * free[i][side] + worst[i][side] + WORSE_PERCENT);
+    CommandRegion region = CommandRegion.of(beyond, Double.POSITIVE_INFINITY, beyond);
+    JointExtremes.Found found =
+        most(new JointExtremes(asked, asked, state), region, search.axesOf(i), stretch);
     if (found != null) {
       worst[i][side] = found.size() - sign * free[i][side];
       keepRunsOut(found.at(), i, sign * found.size());
     }
   }
 
-  private void furthestLock(Moment state, Stretch stretch, int phase, int i, int side) {
+  private void furthestLock(Moment state, AxisBox stretch, int phase, int i, int side) {
     double sign = side == 0 ? -1 : 1;
     StillCommand asked = path.program().still(path.carriedBehind(i), state, phase);
-    Region.Limit beyond =
-        new Region.Limit(sign, 0, sign * locks[i][side] + worstLock[i][side] + WORSE_PERCENT);
-    Region region = Region.of(beyond, Double.POSITIVE_INFINITY, beyond);
-    Attained.Found found =
-        most(new Attained(asked, asked, state), region, search.axesOf(i), stretch);
+    CommandRegion.Limit beyond =
+        new CommandRegion.Limit(
+            sign, 0, sign * locks[i][side] + worstLock[i][side] + WORSE_PERCENT);
+    CommandRegion region = CommandRegion.of(beyond, Double.POSITIVE_INFINITY, beyond);
+    JointExtremes.Found found =
+        most(new JointExtremes(asked, asked, state), region, search.axesOf(i), stretch);
     if (found != null) {
       worstLock[i][side] = found.size() - sign * locks[i][side];
       keepLock(found.at(), i);
     }
   }
 
-  private Attained.Found most(
-      Attained attained, Region region, Set<Integer> axes, Stretch stretch) {
-    Attained.Found found = attained.most(region, axes, stretch);
+  private JointExtremes.Found most(
+      JointExtremes attained, CommandRegion region, Set<Integer> axes, AxisBox stretch) {
+    JointExtremes.Found found = attained.most(region, axes, stretch);
     evaluated += attained.parts();
     search.work().spend(attained.parts());
     sampled += attained.undecided() ? 1 : 0;
@@ -504,7 +506,7 @@ final class StateHazards {
   }
 
   /** Whether the bounds let two surfaces touch: proven where neither turns back on its way. */
-  private void touching(Moment state, Stretch stretch, int phase, int contact) {
+  private void touching(Moment state, AxisBox stretch, int phase, int contact) {
     Contact one = setup.contacts().get(contact);
     int first = path.carriedBehind(path.indexOf(one.first()));
     int second = path.carriedBehind(path.indexOf(one.second()));
@@ -515,28 +517,28 @@ final class StateHazards {
       tried(state, stretch, phase, one);
       return;
     }
-    Region.Limit beyond = new Region.Limit(Math.signum(from), 0, Math.abs(from));
-    Region.Limit too = new Region.Limit(0, Math.signum(and), Math.abs(and));
-    Attained attained =
-        new Attained(
+    CommandRegion.Limit beyond = new CommandRegion.Limit(Math.signum(from), 0, Math.abs(from));
+    CommandRegion.Limit too = new CommandRegion.Limit(0, Math.signum(and), Math.abs(and));
+    JointExtremes attained =
+        new JointExtremes(
             path.program().still(first, state, phase),
             path.program().still(second, state, phase),
             state);
     Set<Integer> axes = search.axesOf(path.indexOf(one.first()), path.indexOf(one.second()));
-    Region region = Region.of(beyond, Math.abs(from), beyond, too);
-    Attained.Found found = most(attained, region, axes, stretch);
+    CommandRegion region = CommandRegion.of(beyond, Math.abs(from), beyond, too);
+    JointExtremes.Found found = most(attained, region, axes, stretch);
     if (found != null) {
       keepTouch(one, found.at(), phase, found.size());
     }
   }
 
-  private void tried(Moment state, Stretch stretch, int phase, Contact contact) {
+  private void tried(Moment state, AxisBox stretch, int phase, Contact contact) {
     int first = path.indexOf(contact.first());
     int second = path.indexOf(contact.second());
     ToDoubleFunction<Moment> one = travel(first, state, phase);
     ToDoubleFunction<Moment> other = travel(second, state, phase);
-    Furthest furthest = search.furthest(search.axesOf(first, second), stretch);
-    Furthest.Found found =
+    MaximumSearch furthest = search.furthest(search.axesOf(first, second), stretch);
+    MaximumSearch.Found found =
         furthest.of(
             state,
             at ->
@@ -575,7 +577,7 @@ final class StateHazards {
   }
 
   private ToDoubleFunction<Moment> travel(int surface, Moment state, int phase) {
-    return Lost.travel(path, surface, state, phase, path.program().trims(state, phase));
+    return LostTravel.travel(path, surface, state, phase, path.program().trims(state, phase));
   }
 
   /** How far beyond a limit, the limit's own way, mm. */

@@ -6,12 +6,12 @@ import hightally.core.hazard.SwitchLogic.Watch;
 import hightally.core.quantity.Quantity;
 import hightally.core.quantity.Said;
 import hightally.core.setup.Setup;
-import hightally.core.signal.Line;
+import hightally.core.signal.AxisBox;
+import hightally.core.signal.AxisPlaces;
+import hightally.core.signal.InputRange;
 import hightally.core.signal.Moment;
-import hightally.core.signal.Places;
 import hightally.core.signal.Program;
 import hightally.core.signal.SignalPath;
-import hightally.core.signal.Stretch;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.HashSet;
@@ -62,14 +62,14 @@ final class SteadyHazards {
 
   /** Every flick of one switch, channel by channel. */
   void look() {
-    List<Line> lines = search.states().lines();
+    List<InputRange> lines = search.states().lines();
     SwitchLogic logic = search.logic();
     for (int carried : steady) {
       Watch watch = watch(carried);
       Set<List<Object>> seen = new HashSet<>();
       for (int which = 0; which < lines.size(); which++) {
-        Line line = lines.get(which);
-        if (line.kind() != Line.Kind.SWITCH || !logic.hangs(watch, which)) {
+        InputRange line = lines.get(which);
+        if (line.kind() != InputRange.Kind.SWITCH || !logic.hangs(watch, which)) {
           continue;
         }
         for (int cell : logic.cells(which)) {
@@ -88,14 +88,18 @@ final class SteadyHazards {
   private Watch watch(int carried) {
     Program.Hangs hangs = path.program().hangs(carried);
     int feel =
-        hangs.axes().stream().filter(axis -> axis < Places.THROTTLE).mapToInt(a -> 1 << a).sum();
+        hangs.axes().stream()
+            .filter(axis -> axis < AxisPlaces.THROTTLE)
+            .mapToInt(a -> 1 << a)
+            .sum();
     BitSet lines = search.states().linesOn(hangs.axes()::contains);
     return new Watch(search.logic().eachPhase(), hangs.mixes(), feel, true, lines);
   }
 
-  private void flick(int carried, Regions.Change told, Line line, Set<List<Object>> seen) {
-    State from = State.of(path, search.states(), told.before());
-    State to = State.of(path, search.states(), told.after());
+  private void flick(
+      int carried, DecisionRegions.Change told, InputRange line, Set<List<Object>> seen) {
+    SwitchState from = SwitchState.of(path, search.states(), told.before());
+    SwitchState to = SwitchState.of(path, search.states(), told.after());
     boolean alike = from.decision().equals(to.decision()) && !axes.contains(line.axis());
     List<Object> pair = List.of(from.decision(), to.decision(), line, cells(from), cells(to));
     if (alike || !seen.add(pair)) {
@@ -103,19 +107,19 @@ final class SteadyHazards {
     }
     Moment before = from.moment();
     Moment after = to.moment();
-    Stretch stretch = search.states().stretch(told.before());
+    AxisBox stretch = search.states().stretch(told.before());
     int moved = line.axis();
     stretch.to()[moved] = stretch.from()[moved];
     Program program = path.program();
     if (!tell(carried, before, after, line)) {
-      Attained attained =
-          new Attained(
+      JointExtremes attained =
+          new JointExtremes(
               program.still(carried, before, from.phase()),
               program.still(carried, after, to.phase()),
               before,
               after,
               moved,
-              Places.of(after, moved));
+              AxisPlaces.of(after, moved));
       elsewhere(attained, carried, stretch, line);
       evaluated += attained.parts();
       search.work().spend(attained.parts());
@@ -126,18 +130,18 @@ final class SteadyHazards {
   }
 
   /** Where the lines stand that lie on what moves the channels. */
-  private List<Integer> cells(State state) {
+  private List<Integer> cells(SwitchState state) {
     return search.states().linesOn(axes::contains).stream()
         .mapToObj(line -> state.at()[line])
         .toList();
   }
 
   /** Where nothing moves with all at rest: wherever the two commands differ at all. */
-  private void elsewhere(Attained attained, int carried, Stretch stretch, Line line) {
+  private void elsewhere(JointExtremes attained, int carried, AxisBox stretch, InputRange line) {
     for (double way : WAYS) {
-      Region.Limit moves = new Region.Limit(-way, way, NOTHING_PERCENT);
-      Region region = Region.of(moves, Double.POSITIVE_INFINITY, moves);
-      Attained.Found found = attained.most(region, axes, stretch);
+      CommandRegion.Limit moves = new CommandRegion.Limit(-way, way, NOTHING_PERCENT);
+      CommandRegion region = CommandRegion.of(moves, Double.POSITIVE_INFINITY, moves);
+      JointExtremes.Found found = attained.most(region, axes, stretch);
       if (found != null && !tell(carried, found.at(), attained.moved(found.at()), line)) {
         attained.each(region, axes, stretch, at -> tell(carried, at, attained.moved(at), line));
       }
@@ -145,7 +149,7 @@ final class SteadyHazards {
   }
 
   /** Whether the surface moves there; kept where that is the furthest a switch moves it. */
-  private boolean tell(int carried, Moment before, Moment after, Line line) {
+  private boolean tell(int carried, Moment before, Moment after, InputRange line) {
     Surface surface = setup.surfaces().get(carried);
     double was = path.evaluate(before).travelMm()[carried];
     double is = path.evaluate(after).travelMm()[carried];

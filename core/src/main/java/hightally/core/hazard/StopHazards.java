@@ -4,8 +4,8 @@ import hightally.core.airframe.Motor;
 import hightally.core.edit.Edit;
 import hightally.core.edit.Figure;
 import hightally.core.edit.Mend;
-import hightally.core.power.FailsafeSetting;
-import hightally.core.power.Power;
+import hightally.core.program.FailsafeSetting;
+import hightally.core.program.Power;
 import hightally.core.quantity.Quantity;
 import hightally.core.quantity.Said;
 import hightally.core.setup.Setup;
@@ -55,7 +55,7 @@ final class StopHazards {
         if (setup.channels().get(channel).number() == one.channel() && carried >= 0) {
           boolean up = one.percent() > still[channel];
           double mm = path.evaluate(rest).travelMm()[i];
-          double end = Lost.realMm(path, i, surfaces.furthest(carried, up)) - mm;
+          double end = LostTravel.realMm(path, i, surfaces.furthest(carried, up)) - mm;
           double there = thrown(path, rest, channel, one.percent())[i];
           boolean far = Math.abs(there - mm) >= NEARLY_ALL * Math.abs(end);
           if (far && Math.abs(there - mm) > setup.house().surfaceJumpMm()) {

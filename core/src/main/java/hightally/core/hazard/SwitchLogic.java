@@ -1,14 +1,14 @@
 package hightally.core.hazard;
 
-import hightally.core.condition.Condition;
-import hightally.core.condition.ConditionKind;
-import hightally.core.mix.Mix;
-import hightally.core.power.Power;
+import hightally.core.program.Condition;
+import hightally.core.program.ConditionKind;
+import hightally.core.program.FeelSet;
+import hightally.core.program.Mix;
+import hightally.core.program.Power;
 import hightally.core.quantity.Control;
-import hightally.core.response.FeelSet;
 import hightally.core.setup.Setup;
 import hightally.core.signal.Conditions;
-import hightally.core.signal.Line;
+import hightally.core.signal.InputRange;
 import hightally.core.signal.SignalPath;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -89,7 +89,7 @@ final class SwitchLogic {
     }
   }
 
-  SwitchLogic(SignalPath path, States states) {
+  SwitchLogic(SignalPath path, SwitchStates states) {
     setup = path.setup();
     conditions = path.program().conditions();
     int count = conditions.count();
@@ -99,11 +99,11 @@ final class SwitchLogic {
     rest = states.resting();
     Arrays.fill(lineOf, -1);
     Arrays.fill(waiting, -1);
-    List<Line> lines = states.lines();
+    List<InputRange> lines = states.lines();
     for (int i = 0; i < count; i++) {
       Condition one = conditions.at(i);
       for (int line = 0; line < lines.size(); line++) {
-        boolean waits = lines.get(line).kind() == Line.Kind.WAITING;
+        boolean waits = lines.get(line).kind() == InputRange.Kind.WAITING;
         if (waits && lines.get(line).index() == i) {
           waiting[i] = line;
         } else if (!waits && looksAt(one, lines.get(line))) {
@@ -137,7 +137,7 @@ final class SwitchLogic {
     }
   }
 
-  private static boolean looksAt(Condition one, Line line) {
+  private static boolean looksAt(Condition one, InputRange line) {
     boolean switches = one.kind() == ConditionKind.SWITCH_AT;
     boolean beyond = one.kind() == ConditionKind.ABOVE || one.kind() == ConditionKind.BELOW;
     boolean measured =
@@ -154,7 +154,7 @@ final class SwitchLogic {
   }
 
   /** The cells in which a condition that looks at something by itself is true. */
-  private long truths(int condition, States states) {
+  private long truths(int condition, SwitchStates states) {
     ConditionKind kind = conditions.at(condition).kind();
     if (conditions.at(condition).combines() || kind == ConditionKind.PHASE) {
       return 0;
@@ -199,8 +199,8 @@ final class SwitchLogic {
   }
 
   /** Cells of a line that nothing tells apart: the first of each is looked at. */
-  private int[] classes(SignalPath path, States states, int line) {
-    Line one = states.lines().get(line);
+  private int[] classes(SignalPath path, SwitchStates states, int line) {
+    InputRange one = states.lines().get(line);
     int axis = one.axis();
     boolean moves = axis >= 0 && states.moves(path, axis);
     Map<Object, Integer> seen = new LinkedHashMap<>();
@@ -208,7 +208,7 @@ final class SwitchLogic {
     for (int i = 0; i < cells; i++) {
       int cell = (one.restingCell() + i) % cells;
       List<Object> told = new ArrayList<>();
-      if (moves || one.kind() == Line.Kind.WAITING || one.kind().slides()) {
+      if (moves || one.kind() == InputRange.Kind.WAITING || one.kind().slides()) {
         told.add(cell);
       }
       for (int condition = 0; condition < lineOf.length; condition++) {

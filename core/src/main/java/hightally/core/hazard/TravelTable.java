@@ -18,7 +18,7 @@ final class TravelTable {
     mm = new double[2 * (int) limit + 1];
     double most = 0;
     for (int i = 0; i < mm.length; i++) {
-      mm[i] = Lost.realMm(path, index, i - limit) - rest;
+      mm[i] = LostTravel.realMm(path, index, i - limit) - rest;
       most = i == 0 ? 0 : Math.max(most, Math.abs(mm[i] - mm[i - 1]));
     }
     steepest = most;

@@ -1,8 +1,8 @@
 package hightally.core.preflight;
 
 import hightally.core.channel.InputKind;
-import hightally.core.phase.Phase;
-import hightally.core.power.Power;
+import hightally.core.program.Phase;
+import hightally.core.program.Power;
 import hightally.core.quantity.Control;
 import hightally.core.setup.Setup;
 import hightally.core.signal.Moment;

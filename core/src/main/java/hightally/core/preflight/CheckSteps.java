@@ -2,23 +2,23 @@ package hightally.core.preflight;
 
 import hightally.core.airframe.Pack;
 import hightally.core.airframe.Surface;
+import hightally.core.benchsetup.MeasuredThrows;
+import hightally.core.benchsetup.StickWords;
 import hightally.core.channel.Between;
 import hightally.core.channel.BetweenKind;
 import hightally.core.channel.InputKind;
 import hightally.core.channel.TransmitterInput;
-import hightally.core.coach.Wishes;
-import hightally.core.guide.MeasuredThrows;
-import hightally.core.guide.StickWords;
-import hightally.core.phase.Phase;
-import hightally.core.power.StartPosition;
 import hightally.core.preflight.CheckStep.Concern;
-import hightally.core.program.ConditionWords;
+import hightally.core.program.Phase;
+import hightally.core.program.StartPosition;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.Quantity;
 import hightally.core.quantity.Said;
 import hightally.core.setup.Setup;
+import hightally.core.sheet.ConditionWords;
 import hightally.core.signal.Moment;
 import hightally.core.signal.SignalPath;
+import hightally.core.trimming.Purpose;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -32,11 +32,11 @@ public final class CheckSteps {
 
   private final Setup setup;
   private final SignalPath path;
-  private final Wishes wishes;
+  private final Purpose wishes;
   private final boolean motors;
   private final List<CheckStep> steps = new ArrayList<>();
 
-  private CheckSteps(Setup setup, Wishes wishes) {
+  private CheckSteps(Setup setup, Purpose wishes) {
     this.setup = setup;
     this.wishes = wishes;
     path = SignalPath.of(setup);
@@ -48,7 +48,7 @@ public final class CheckSteps {
    *
    * @param pack the pack's name; empty where none was chosen
    */
-  public static List<CheckStep> of(CheckKind kind, Setup setup, Wishes wishes, String pack) {
+  public static List<CheckStep> of(CheckKind kind, Setup setup, Purpose wishes, String pack) {
     CheckSteps made = new CheckSteps(setup, wishes);
     switch (kind) {
       case FLIGHT -> made.flight(pack);

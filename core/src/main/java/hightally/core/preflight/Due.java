@@ -1,6 +1,6 @@
 package hightally.core.preflight;
 
-import hightally.core.guide.PartChange.PartKind;
+import hightally.core.airframe.PartChange.PartKind;
 import hightally.core.quantity.Said;
 import java.util.ArrayList;
 import java.util.List;

@@ -2,10 +2,10 @@ package hightally.core.setup;
 
 import hightally.core.channel.InputKind;
 import hightally.core.channel.TransmitterInput;
-import hightally.core.condition.Condition;
-import hightally.core.condition.ConditionKind;
-import hightally.core.phase.Phase;
-import hightally.core.power.FlightTimer;
+import hightally.core.program.Condition;
+import hightally.core.program.ConditionKind;
+import hightally.core.program.FlightTimer;
+import hightally.core.program.Phase;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.Unit;
 import java.util.ArrayList;

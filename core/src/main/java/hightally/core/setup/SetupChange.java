@@ -8,13 +8,13 @@ import hightally.core.airframe.Surface;
 import hightally.core.channel.Channel;
 import hightally.core.channel.Transmitter;
 import hightally.core.channel.Wiring;
-import hightally.core.condition.Condition;
-import hightally.core.mix.Mix;
-import hightally.core.phase.Phase;
-import hightally.core.phase.Trims;
-import hightally.core.power.Power;
-import hightally.core.response.Feel;
-import hightally.core.response.FeelSet;
+import hightally.core.program.Condition;
+import hightally.core.program.Feel;
+import hightally.core.program.FeelSet;
+import hightally.core.program.Mix;
+import hightally.core.program.Phase;
+import hightally.core.program.Power;
+import hightally.core.program.Trims;
 import java.util.List;
 
 /** A setup on its way to another: set what differs, then {@link #done()}. */

@@ -2,7 +2,7 @@ package hightally.core.setup;
 
 import hightally.core.airframe.Surface;
 import hightally.core.channel.TransmitterInput;
-import hightally.core.mix.SourceOf;
+import hightally.core.program.SourceOf;
 import hightally.core.quantity.Control;
 import java.util.Arrays;
 import java.util.List;

@@ -1,6 +1,6 @@
 package hightally.core.setup;
 
-import hightally.core.phase.Trims;
+import hightally.core.program.Trims;
 import hightally.core.quantity.Absentable;
 import hightally.core.quantity.Text;
 import hightally.core.quantity.Unit;

@@ -45,7 +45,7 @@ final class AxisParts {
   }
 
   /** The spans of every target along this axis. */
-  AxisSpan of(Standing standing, Stretch stretch) {
+  AxisSpan of(Decisions standing, AxisBox stretch) {
     if (!always && (standing.acting() & mixes) == 0) {
       return nothing;
     }
@@ -60,7 +60,7 @@ final class AxisParts {
     return known.computeIfAbsent(key, one -> worked(one, standing));
   }
 
-  private AxisSpan worked(Key key, Standing standing) {
+  private AxisSpan worked(Key key, Decisions standing) {
     AxisSpan span = new AxisSpan(program.size(), Math.max(0, key.from()));
     Kinks kinks = new Kinks(key.from(), key.to());
     List<List<Term>> moved = new ArrayList<>();
@@ -78,7 +78,7 @@ final class AxisParts {
     return span;
   }
 
-  private List<Term> along(int target, Standing standing) {
+  private List<Term> along(int target, Decisions standing) {
     List<Term> terms = new ArrayList<>();
     for (Term term : program.target(target).terms(standing.phase())) {
       if (term.signal().axis() == axis && term.acts(standing)) {
@@ -88,7 +88,7 @@ final class AxisParts {
     return terms;
   }
 
-  private static double sum(List<Term> terms, double place, Standing standing) {
+  private static double sum(List<Term> terms, double place, Decisions standing) {
     double sum = 0;
     for (Term term : terms) {
       sum += term.along(place, standing);

@@ -30,7 +30,7 @@ public final class CommandSpans {
    *
    * @param state decides phase, feel and mixes; nothing may switch within the stretch
    */
-  public Spans of(Moment state, Stretch stretch) {
+  public Spans of(Moment state, AxisBox stretch) {
     int phase = program.conditions().phase(state);
     return of(program.standing(state, phase), state, stretch, 0);
   }
@@ -42,20 +42,20 @@ public final class CommandSpans {
    * @param acting the mixes that act in all of them, a bit each
    * @param open those that act in some of them
    */
-  public Spans of(Moment state, Stretch stretch, long acting, long open) {
+  public Spans of(Moment state, AxisBox stretch, long acting, long open) {
     int phase = program.conditions().phase(state);
-    Standing one = program.standing(state, phase);
+    Decisions one = program.standing(state, phase);
     return of(
-        new Standing(phase, one.feel(), acting, one.held(), one.weights()), state, stretch, open);
+        new Decisions(phase, one.feel(), acting, one.held(), one.weights()), state, stretch, open);
   }
 
-  private Spans of(Standing standing, Moment state, Stretch stretch, long open) {
+  private Spans of(Decisions standing, Moment state, AxisBox stretch, long open) {
     int phase = standing.phase();
     AxisSpan[] parts =
         axes.stream().map(axis -> axis.of(standing, stretch)).toArray(AxisSpan[]::new);
     Spans spans =
         new Spans(state, phase, standing.acting(), parts, program.size(), program.surfaceCount());
-    Run run = program.begun(state, standing, program.trims(state, phase));
+    Evaluation run = program.begun(state, standing, program.trims(state, phase));
     for (int target : program.order()) {
       sum(spans, target, run);
       for (Term term : program.target(target).terms(phase)) {
@@ -68,14 +68,14 @@ public final class CommandSpans {
   }
 
   /** A term that is there or not. */
-  private static void maybe(Spans spans, int target, Term term, Run run, Stretch stretch) {
+  private static void maybe(Spans spans, int target, Term term, Evaluation run, AxisBox stretch) {
     double[] ends = ends(spans, term, run, stretch);
     add(spans, target, Math.min(0, ends[0]), Math.max(0, ends[1]));
     spans.reached[target] = false;
   }
 
   /** The least and the most a term comes to over a stretch. */
-  private static double[] ends(Spans spans, Term term, Run run, Stretch stretch) {
+  private static double[] ends(Spans spans, Term term, Evaluation run, AxisBox stretch) {
     int from = term.signal().command();
     int axis = term.signal().axis();
     if (from >= 0) {
@@ -106,11 +106,11 @@ public final class CommandSpans {
    * @return the least and the most, percent
    */
   public double[] apart(
-      Spans spans, Moment state, Stretch stretch, long open, int surface, int other) {
-    Standing one = program.standing(state, spans.phase);
-    Standing standing =
-        new Standing(spans.phase, one.feel(), spans.acting | open, one.held(), one.weights());
-    Run run = program.begun(state, standing, program.trims(state, spans.phase));
+      Spans spans, Moment state, AxisBox stretch, long open, int surface, int other) {
+    Decisions one = program.standing(state, spans.phase);
+    Decisions standing =
+        new Decisions(spans.phase, one.feel(), spans.acting | open, one.held(), one.weights());
+    Evaluation run = program.begun(state, standing, program.trims(state, spans.phase));
     List<Term> left = new ArrayList<>(List.of(program.target(other).terms(spans.phase)));
     double least = 0;
     double most = 0;
@@ -139,11 +139,11 @@ public final class CommandSpans {
    * @param acting the mixes that act, a bit each
    * @param open those that may
    */
-  public double most(int mix, Moment state, Stretch stretch, long acting, long open) {
+  public double most(int mix, Moment state, AxisBox stretch, long acting, long open) {
     int phase = program.conditions().phase(state);
-    Standing standing = program.standing(state, phase);
+    Decisions standing = program.standing(state, phase);
     Spans spans = of(state, stretch, acting, open);
-    Run run = program.begun(state, standing, program.trims(state, phase));
+    Evaluation run = program.begun(state, standing, program.trims(state, phase));
     double most = 0;
     for (int target : program.order()) {
       for (Term term : program.target(target).terms(phase)) {
@@ -163,7 +163,7 @@ public final class CommandSpans {
         && one.kind() == other.kind();
   }
 
-  private void sum(Spans spans, int target, Run run) {
+  private void sum(Spans spans, int target, Evaluation run) {
     for (AxisSpan part : spans.parts) {
       spans.low[target] += part.low[target];
       spans.high[target] += part.high[target];

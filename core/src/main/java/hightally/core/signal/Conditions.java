@@ -1,8 +1,8 @@
 package hightally.core.signal;
 
-import hightally.core.condition.Condition;
-import hightally.core.condition.ConditionKind;
-import hightally.core.power.FlightTimer;
+import hightally.core.program.Condition;
+import hightally.core.program.ConditionKind;
+import hightally.core.program.FlightTimer;
 import hightally.core.quantity.Control;
 import hightally.core.setup.Setup;
 import java.util.Arrays;

@@ -1,9 +1,9 @@
 package hightally.core.signal;
 
+import hightally.core.program.Feel;
+import hightally.core.program.FeelSet;
+import hightally.core.program.ResponseCurve;
 import hightally.core.quantity.Control;
-import hightally.core.response.Feel;
-import hightally.core.response.FeelSet;
-import hightally.core.response.ResponseCurve;
 import hightally.core.setup.Setup;
 import java.util.Arrays;
 

@@ -1,6 +1,6 @@
 package hightally.core.signal;
 
-import hightally.core.phase.Trims;
+import hightally.core.program.Trims;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.Within;
 import java.util.ArrayList;

@@ -1,6 +1,6 @@
 package hightally.core.signal;
 
-import hightally.core.power.Power;
+import hightally.core.program.Power;
 import hightally.core.setup.Setup;
 
 /** What holds the motors whatever the throttle asks: the cut, and what has not been armed. */

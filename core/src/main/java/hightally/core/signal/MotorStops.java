@@ -2,7 +2,7 @@ package hightally.core.signal;
 
 import hightally.core.airframe.Motor;
 import hightally.core.channel.Channel;
-import hightally.core.power.FailsafeSetting;
+import hightally.core.program.FailsafeSetting;
 import hightally.core.setup.Setup;
 import java.util.Optional;
 

@@ -1,7 +1,7 @@
 package hightally.core.signal;
 
-import hightally.core.phase.Phase;
-import hightally.core.phase.Trims;
+import hightally.core.program.Phase;
+import hightally.core.program.Trims;
 import hightally.core.quantity.Control;
 import hightally.core.setup.Setup;
 import java.util.ArrayDeque;
@@ -110,11 +110,11 @@ public final class Program {
   }
 
   /** What phases, switches and conditions decide at a moment. */
-  Standing standing(Moment moment, int phase) {
+  Decisions standing(Moment moment, int phase) {
     return standing(moment, phase, null);
   }
 
-  private Standing standing(Moment moment, int phase, double[] weights) {
+  private Decisions standing(Moment moment, int phase, double[] weights) {
     long acting = 0;
     for (int i = 0; i < mixes.length; i++) {
       Gate gate = mixes[i];
@@ -125,7 +125,7 @@ public final class Program {
       acting |= acts ? 1L << i : 0;
     }
     Feels.Decided feel = feels.at(moment, phase);
-    return new Standing(phase, feel, acting, held(moment, phase), weights);
+    return new Decisions(phase, feel, acting, held(moment, phase), weights);
   }
 
   /**
@@ -139,7 +139,7 @@ public final class Program {
 
   /** What has been decided at a moment. */
   public Decision decided(Moment moment, int phase) {
-    Standing standing = standing(moment, phase);
+    Decisions standing = standing(moment, phase);
     List<Integer> feel = Arrays.stream(standing.feel().sets()).boxed().toList();
     return new Decision(phase, feel, standing.acting(), standing.held());
   }
@@ -216,7 +216,7 @@ public final class Program {
    * @param weights how far each mix has come in, 0 to 1
    */
   public StillCommand still(int target, Moment state, int phase, double[] weights) {
-    Standing standing = standing(state, phase, weights);
+    Decisions standing = standing(state, phase, weights);
     return new StillCommand(this, target, flowing[target], standing, trims(state, phase));
   }
 
@@ -277,16 +277,16 @@ public final class Program {
    * @param on the phase that is on
    */
   public double[] faded(IntFunction<Moment> seen, double[] weights, int on, Parts parts) {
-    Run[] runs = new Run[weights.length];
+    Evaluation[] runs = new Evaluation[weights.length];
     for (int i = 0; i < runs.length; i++) {
       if (i == on || weights[i] > 0) {
         Moment moment = seen.apply(i);
-        Standing standing = standing(moment, i);
+        Decisions standing = standing(moment, i);
         long acting = standing.acting() & ~fading;
         runs[i] =
             begun(
                 moment,
-                new Standing(i, standing.feel(), acting, standing.held(), null),
+                new Decisions(i, standing.feel(), acting, standing.held(), null),
                 trims(moment, i));
       }
     }
@@ -318,7 +318,7 @@ public final class Program {
     return commands;
   }
 
-  private static double weighted(Signal signal, Run[] runs, double[] weights) {
+  private static double weighted(Signal signal, Evaluation[] runs, double[] weights) {
     double sum = 0;
     for (int i = 0; i < runs.length; i++) {
       sum += runs[i] == null || weights[i] == 0 ? 0 : weights[i] * runs[i].value(signal);
@@ -327,17 +327,17 @@ public final class Program {
   }
 
   /** A run whose signals are known and whose commands are not worked out yet. */
-  Run begun(Moment moment, Standing standing, Trims trims) {
-    return new Run(moment, standing, trims, signals, targets.length);
+  Evaluation begun(Moment moment, Decisions standing, Trims trims) {
+    return new Evaluation(moment, standing, trims, signals, targets.length);
   }
 
   /** All commands worked out, with what they were worked out from. */
-  Run run(Moment moment, int phase, Trims trims) {
+  Evaluation run(Moment moment, int phase, Trims trims) {
     return run(moment, standing(moment, phase), trims);
   }
 
-  private Run run(Moment moment, Standing standing, Trims trims) {
-    Run run = begun(moment, standing, trims);
+  private Evaluation run(Moment moment, Decisions standing, Trims trims) {
+    Evaluation run = begun(moment, standing, trims);
     for (int i : order) {
       run.put(i, finished(i, run));
     }
@@ -345,7 +345,7 @@ public final class Program {
   }
 
   /** A command once all that flows into it is worked out. */
-  double finished(int target, Run run) {
+  double finished(int target, Evaluation run) {
     double sum = targets[target].sum(run);
     return targets[target].isMotor() ? hold.command(sum, run.standing().held()) : sum;
   }
@@ -362,7 +362,7 @@ public final class Program {
     }
     if (motorsAlone) {
       Signal motor = signals.motor();
-      Standing standing = new Standing(phase, null, 0, held(moment, phase), null);
+      Decisions standing = new Decisions(phase, null, 0, held(moment, phase), null);
       double asked = motor.along(Axis.place(moment, motor.axis()), standing);
       return hold.command(asked, standing.held());
     }

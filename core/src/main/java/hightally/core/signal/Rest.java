@@ -1,14 +1,14 @@
 package hightally.core.signal;
 
 import hightally.core.channel.TransmitterInput;
-import hightally.core.mix.Curve;
-import hightally.core.mix.Mix;
-import hightally.core.mix.MixFunction;
-import hightally.core.mix.MixSource;
-import hightally.core.phase.Trims;
-import hightally.core.power.Power;
-import hightally.core.power.StartPosition;
-import hightally.core.power.ThrottleCurve;
+import hightally.core.program.Curve;
+import hightally.core.program.Mix;
+import hightally.core.program.MixFunction;
+import hightally.core.program.MixSource;
+import hightally.core.program.Power;
+import hightally.core.program.StartPosition;
+import hightally.core.program.ThrottleCurve;
+import hightally.core.program.Trims;
 import hightally.core.setup.Setup;
 
 /**
@@ -34,7 +34,8 @@ final class Rest {
     this.phase = phase;
     Moment switchedOn = switchedOn(path.setup());
     there =
-        Nearest.where(path, switchedOn, moment -> path.phase(moment) == phase).orElse(switchedOn);
+        NearestMoment.where(path, switchedOn, moment -> path.phase(moment) == phase)
+            .orElse(switchedOn);
     motor = drives() ? Curve.of(curve().points()) : null;
   }
 
@@ -49,7 +50,7 @@ final class Rest {
     return power.throttleInput().isEmpty()
         && !path.setup().airframe().motors().isEmpty()
         && curve().points().stream().anyMatch(one -> power.power(one.y()) > NOTHING)
-        && Nearest.where(path, there, moment -> turns(moment, on)).isPresent();
+        && NearestMoment.where(path, there, moment -> turns(moment, on)).isPresent();
   }
 
   private boolean turns(Moment moment, boolean on) {

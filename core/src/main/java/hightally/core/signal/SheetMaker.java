@@ -3,7 +3,7 @@ package hightally.core.signal;
 import hightally.core.airframe.Surface;
 import hightally.core.linkage.FourBar;
 import hightally.core.linkage.RodEndKind;
-import hightally.core.phase.Trims;
+import hightally.core.program.Trims;
 import hightally.core.quantity.Control;
 import java.util.ArrayList;
 import java.util.List;

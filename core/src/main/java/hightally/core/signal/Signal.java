@@ -7,7 +7,10 @@ package hightally.core.signal;
 abstract class Signal {
   private int index = -1;
 
-  /** Its place among the values a {@link Run} begins with; -1 where it is worked out when asked. */
+  /**
+   * Its place among the values a {@link Evaluation} begins with; -1 where it is worked out when
+   * asked.
+   */
   final int index() {
     return index;
   }
@@ -25,18 +28,18 @@ abstract class Signal {
   }
 
   /** Its value at a moment. */
-  double of(Run run) {
+  double of(Evaluation run) {
     return along(run.place(axis()), run.standing());
   }
 
   /** Its value with its axis at a place; what lies along no axis answers {@link #of} alone. */
-  double along(double place, Standing standing) {
+  double along(double place, Decisions standing) {
     throw new IllegalStateException("It lies along no axis");
   }
 
   /** Adds the places where it may bend. */
-  void bends(Standing standing, Kinks kinks) {}
+  void bends(Decisions standing, Kinks kinks) {}
 
   /** Adds the places where it comes to a value, the bends being in already. */
-  void reaches(double value, Standing standing, Kinks kinks) {}
+  void reaches(double value, Decisions standing, Kinks kinks) {}
 }

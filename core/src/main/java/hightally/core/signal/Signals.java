@@ -1,11 +1,11 @@
 package hightally.core.signal;
 
-import hightally.core.mix.Curve;
-import hightally.core.mix.CurvePoint;
-import hightally.core.mix.Mix;
-import hightally.core.mix.Sources;
-import hightally.core.phase.Phase;
-import hightally.core.power.Power;
+import hightally.core.program.Curve;
+import hightally.core.program.CurvePoint;
+import hightally.core.program.Mix;
+import hightally.core.program.Phase;
+import hightally.core.program.Power;
+import hightally.core.program.Sources;
 import hightally.core.quantity.Control;
 import hightally.core.setup.Setup;
 import java.util.ArrayList;
@@ -51,7 +51,7 @@ final class Signals implements Sources<Signal> {
   }
 
   /** The values every run begins with, kind by kind: what the others are made from. */
-  double[] values(Run run) {
+  double[] values(Evaluation run) {
     double[] values = new double[count];
     for (Response one : responses) {
       values[one.index()] = one.of(run);
@@ -151,12 +151,12 @@ final class Signals implements Sources<Signal> {
     }
 
     @Override
-    double along(double place, Standing standing) {
+    double along(double place, Decisions standing) {
       return factor * place + atZero;
     }
 
     @Override
-    void reaches(double value, Standing standing, Kinks kinks) {
+    void reaches(double value, Decisions standing, Kinks kinks) {
       kinks.add((value - atZero) / factor);
     }
   }
@@ -175,12 +175,12 @@ final class Signals implements Sources<Signal> {
     }
 
     @Override
-    double along(double place, Standing standing) {
+    double along(double place, Decisions standing) {
       return PERCENT * standing.feel().curves()[control.ordinal()].value(place);
     }
 
     @Override
-    void reaches(double value, Standing standing, Kinks kinks) {
+    void reaches(double value, Decisions standing, Kinks kinks) {
       kinks.whereRising(place -> along(place, standing), value);
     }
   }
@@ -205,13 +205,13 @@ final class Signals implements Sources<Signal> {
     }
 
     @Override
-    double along(double place, Standing standing) {
+    double along(double place, Decisions standing) {
       return curves[standing.phase()].value(2 * PERCENT * place - PERCENT);
     }
 
     /** Its points, and where a motor's command or its power is cut off. */
     @Override
-    void bends(Standing standing, Kinks kinks) {
+    void bends(Decisions standing, Kinks kinks) {
       for (CurvePoint point : points.get(standing.phase())) {
         kinks.add((point.x() + PERCENT) / (2 * PERCENT));
       }
@@ -221,7 +221,7 @@ final class Signals implements Sources<Signal> {
     }
 
     @Override
-    void reaches(double value, Standing standing, Kinks kinks) {
+    void reaches(double value, Decisions standing, Kinks kinks) {
       kinks.whereStraight(place -> along(place, standing), value);
     }
   }
@@ -242,17 +242,17 @@ final class Signals implements Sources<Signal> {
     }
 
     @Override
-    double along(double place, Standing standing) {
+    double along(double place, Decisions standing) {
       return standing.held() ? 0 : PERCENT * power.power(curve.along(place, standing));
     }
 
     @Override
-    void bends(Standing standing, Kinks kinks) {
+    void bends(Decisions standing, Kinks kinks) {
       curve.bends(standing, kinks);
     }
 
     @Override
-    void reaches(double value, Standing standing, Kinks kinks) {
+    void reaches(double value, Decisions standing, Kinks kinks) {
       kinks.whereStraight(place -> along(place, standing), value);
     }
   }
@@ -275,12 +275,12 @@ final class Signals implements Sources<Signal> {
     }
 
     @Override
-    double along(double place, Standing standing) {
+    double along(double place, Decisions standing) {
       return bend.applyAsDouble(inner.along(place, standing));
     }
 
     @Override
-    void bends(Standing standing, Kinks kinks) {
+    void bends(Decisions standing, Kinks kinks) {
       inner.bends(standing, kinks);
       for (double corner : corners) {
         inner.reaches(corner, standing, kinks);
@@ -289,7 +289,7 @@ final class Signals implements Sources<Signal> {
 
     /** On each straight piece of the bend there is one value at most that it comes from. */
     @Override
-    void reaches(double value, Standing standing, Kinks kinks) {
+    void reaches(double value, Decisions standing, Kinks kinks) {
       int last = corners.length - 1;
       from(value, corners[0] - PERCENT, corners[0], standing, kinks, false);
       for (int i = 0; i < last; i++) {
@@ -299,7 +299,7 @@ final class Signals implements Sources<Signal> {
     }
 
     private void from(
-        double value, double low, double high, Standing standing, Kinks kinks, boolean within) {
+        double value, double low, double high, Decisions standing, Kinks kinks, boolean within) {
       double first = bend.applyAsDouble(low);
       double rise = bend.applyAsDouble(high) - first;
       if (rise != 0) {
@@ -330,7 +330,7 @@ final class Signals implements Sources<Signal> {
     }
 
     @Override
-    double of(Run run) {
+    double of(Evaluation run) {
       return run.command(of);
     }
   }
@@ -351,7 +351,7 @@ final class Signals implements Sources<Signal> {
     }
 
     @Override
-    double of(Run run) {
+    double of(Evaluation run) {
       return click * run.trims().of(control);
     }
   }
@@ -364,12 +364,12 @@ final class Signals implements Sources<Signal> {
     }
 
     @Override
-    double of(Run run) {
+    double of(Evaluation run) {
       return PERCENT;
     }
 
     @Override
-    double along(double place, Standing standing) {
+    double along(double place, Decisions standing) {
       return PERCENT;
     }
   }

@@ -74,12 +74,12 @@ public final class Spans {
   }
 
   /** A stretch with only those axes along which some surface moves; the others stay put. */
-  public Stretch moving(Stretch stretch) {
+  public AxisBox moving(AxisBox stretch) {
     double[] to = stretch.to().clone();
     for (int axis = 0; axis < to.length; axis++) {
       to[axis] = parts[axis].moves(surfaces) ? to[axis] : stretch.from()[axis];
     }
-    return new Stretch(stretch.from(), to);
+    return new AxisBox(stretch.from(), to);
   }
 
   /** What all spans depend on; equal ones are equal everywhere. */

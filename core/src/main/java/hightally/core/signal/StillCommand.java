@@ -1,6 +1,6 @@
 package hightally.core.signal;
 
-import hightally.core.phase.Trims;
+import hightally.core.program.Trims;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.ToDoubleFunction;
@@ -18,7 +18,7 @@ public final class StillCommand implements ToDoubleFunction<Moment> {
   private static final double NOTHING = 1e-9;
 
   private final Program program;
-  private final Standing standing;
+  private final Decisions standing;
   private final Trims trims;
   private final int target;
   private final int[] needed;
@@ -52,7 +52,7 @@ public final class StillCommand implements ToDoubleFunction<Moment> {
     }
   }
 
-  StillCommand(Program program, int target, int[] needed, Standing standing, Trims trims) {
+  StillCommand(Program program, int target, int[] needed, Decisions standing, Trims trims) {
     this.program = program;
     this.target = target;
     this.needed = needed;
@@ -62,7 +62,7 @@ public final class StillCommand implements ToDoubleFunction<Moment> {
 
   @Override
   public double applyAsDouble(Moment moment) {
-    Run run = program.begun(moment, standing, trims);
+    Evaluation run = program.begun(moment, standing, trims);
     for (int i : needed) {
       run.put(i, program.finished(i, run));
     }
@@ -74,8 +74,8 @@ public final class StillCommand implements ToDoubleFunction<Moment> {
    *
    * @param state where all else stands
    */
-  public Chord over(Moment state, Stretch box) {
-    Run run = program.begun(state, standing, trims);
+  public LinearBound over(Moment state, AxisBox box) {
+    Evaluation run = program.begun(state, standing, trims);
     Sum[] sums = new Sum[program.size()];
     for (int i : needed) {
       sums[i] = new Sum(box);
@@ -120,7 +120,7 @@ public final class StillCommand implements ToDoubleFunction<Moment> {
 
   /** One command over a box, as far as it is summed up. */
   private static final class Sum {
-    private final Stretch box;
+    private final AxisBox box;
     private final double[] rises;
     private double base;
     private double error;
@@ -128,7 +128,7 @@ public final class StillCommand implements ToDoubleFunction<Moment> {
     private int splitAxis = -1;
     private double splitAt;
 
-    Sum(Stretch box) {
+    Sum(AxisBox box) {
       this.box = box;
       rises = new double[box.from().length];
     }
@@ -205,7 +205,7 @@ public final class StillCommand implements ToDoubleFunction<Moment> {
     }
 
     void add(Term term, double weight, Sum source) {
-      Chord from = source.done();
+      LinearBound from = source.done();
       double low = from.low();
       double high = from.high();
       double first = weight * term.of(low);
@@ -240,8 +240,8 @@ public final class StillCommand implements ToDoubleFunction<Moment> {
       }
     }
 
-    Chord done() {
-      return new Chord(base, rises, error, splitAxis, splitAt);
+    LinearBound done() {
+      return new LinearBound(base, rises, error, splitAxis, splitAt);
     }
   }
 }

@@ -146,7 +146,7 @@ public final class TallyMaker {
   }
 
   private void commands() {
-    Run run = program.run(moment, phase, program.trims(moment, phase));
+    Evaluation run = program.run(moment, phase, program.trims(moment, phase));
     for (Term term : program.target(carried).terms(phase)) {
       if (term.acts(run.standing())) {
         double part = term.value(run);

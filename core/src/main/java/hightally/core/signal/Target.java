@@ -44,7 +44,7 @@ final class Target {
   }
 
   /** The sum of what acts, percent. */
-  double sum(Run run) {
+  double sum(Evaluation run) {
     int phase = run.standing().phase();
     double sum = 0;
     Straight plain = straight[phase];

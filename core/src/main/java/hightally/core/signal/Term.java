@@ -1,6 +1,6 @@
 package hightally.core.signal;
 
-import hightally.core.mix.MixFunction;
+import hightally.core.program.MixFunction;
 import hightally.core.quantity.Said;
 
 /**
@@ -21,7 +21,7 @@ record Term(
     return mix < 0 && bend == null;
   }
 
-  boolean acts(Standing standing) {
+  boolean acts(Decisions standing) {
     return mix < 0 || standing.acts(mix);
   }
 
@@ -31,12 +31,12 @@ record Term(
   }
 
   /** What it adds at a moment, percent. */
-  double value(Run run) {
+  double value(Evaluation run) {
     return run.standing().weight(mix) * of(run.value(signal));
   }
 
   /** What it adds with its axis at a place, percent. */
-  double along(double place, Standing standing) {
+  double along(double place, Decisions standing) {
     return of(signal.along(place, standing));
   }
 
@@ -51,7 +51,7 @@ record Term(
   }
 
   /** Adds the places along its axis where it may bend. */
-  void kinks(Standing standing, Kinks kinks) {
+  void kinks(Decisions standing, Kinks kinks) {
     signal.bends(standing, kinks);
     for (double bent : bends()) {
       signal.reaches(bent, standing, kinks);

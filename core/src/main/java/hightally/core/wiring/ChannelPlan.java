@@ -11,7 +11,7 @@ import hightally.core.channel.SocketOutput;
 import hightally.core.channel.StickFunction;
 import hightally.core.channel.Transmitter;
 import hightally.core.channel.Wiring;
-import hightally.core.power.FailsafeSetting;
+import hightally.core.program.FailsafeSetting;
 import hightally.core.quantity.Said;
 import hightally.core.setup.Device;
 import hightally.core.setup.Setup;

@@ -3,7 +3,7 @@ package hightally.core.adjustment;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import hightally.core.phase.Trims;
+import hightally.core.program.Trims;
 import java.util.Random;
 import net.jqwik.api.Example;
 import net.jqwik.api.ForAll;

@@ -4,9 +4,9 @@ import static hightally.core.English.say;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import hightally.core.Rigs;
-import hightally.core.log.TrimSeries;
-import hightally.core.log.TrimSeries.State;
-import hightally.core.phase.Trims;
+import hightally.core.flightlog.TrimSeries;
+import hightally.core.flightlog.TrimSeries.State;
+import hightally.core.program.Trims;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.Said;
 import java.util.List;

@@ -8,8 +8,8 @@ import static org.assertj.core.api.Assertions.within;
 import hightally.core.DemoModels;
 import hightally.core.adjustment.AdjustmentPlanner.Reckoned;
 import hightally.core.airframe.Surface;
-import hightally.core.log.PhaseReading;
-import hightally.core.phase.Trims;
+import hightally.core.flightlog.PhaseReading;
+import hightally.core.program.Trims;
 import hightally.core.quantity.Control;
 import hightally.core.setup.Setup;
 import hightally.core.signal.Moment;
@@ -135,9 +135,9 @@ class MarksTest {
 
   @Test
   void meansAreOfThisModelAndWithinReason() {
-    RodMeans nowhere = new RodMeans("nose", 0, SETUP.surfaces().get(0).rod().end());
-    RodMeans far = new RodMeans("elevator", 21, SETUP.surfaces().get(0).rod().end());
-    for (RodMeans one : List.of(nowhere, far)) {
+    RodAlternative nowhere = new RodAlternative("nose", 0, SETUP.surfaces().get(0).rod().end());
+    RodAlternative far = new RodAlternative("elevator", 21, SETUP.surfaces().get(0).rod().end());
+    for (RodAlternative one : List.of(nowhere, far)) {
       FlownTrims wanted =
           new FlownTrims(
               "flight",

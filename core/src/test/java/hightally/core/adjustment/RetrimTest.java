@@ -7,7 +7,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.fasterxml.jackson.databind.JsonNode;
 import hightally.core.WorkedCases;
 import hightally.core.linkage.RodChange;
-import hightally.core.phase.Trims;
+import hightally.core.program.Trims;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;

@@ -8,7 +8,7 @@ import hightally.core.airframe.Contact;
 import hightally.core.airframe.LeverShare;
 import hightally.core.airframe.Shares;
 import hightally.core.airframe.Surface;
-import hightally.core.phase.Trims;
+import hightally.core.program.Trims;
 import hightally.core.quantity.Control;
 import hightally.core.setup.Setup;
 import hightally.core.signal.Moment;

@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import hightally.core.Rigs;
-import hightally.core.power.FailsafeSetting;
+import hightally.core.program.FailsafeSetting;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.setup.Setup;
 import hightally.core.setup.ThrowGoal;

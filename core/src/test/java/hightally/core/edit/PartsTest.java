@@ -14,7 +14,7 @@ import hightally.core.airframe.Side;
 import hightally.core.airframe.Surface;
 import hightally.core.airframe.SurfaceRole;
 import hightally.core.edit.PartWish.PartKind;
-import hightally.core.power.FailsafeSetting;
+import hightally.core.program.FailsafeSetting;
 import hightally.core.quantity.Control;
 import hightally.core.setup.Setup;
 import hightally.core.signal.Moment;

@@ -6,11 +6,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import hightally.core.Rigs;
-import hightally.core.condition.Condition;
-import hightally.core.condition.ConditionKind;
-import hightally.core.mix.Mix;
-import hightally.core.mix.MixSource;
-import hightally.core.phase.Phase;
+import hightally.core.program.Condition;
+import hightally.core.program.ConditionKind;
+import hightally.core.program.Mix;
+import hightally.core.program.MixSource;
+import hightally.core.program.Phase;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.setup.Setup;
 import java.util.ArrayList;

@@ -3,14 +3,14 @@ package hightally.core.hazard;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import hightally.core.airframe.Motor;
-import hightally.core.bench.BenchHands;
-import hightally.core.bench.BenchMoment;
-import hightally.core.bench.BenchRun;
 import hightally.core.plain.RandomPrograms;
-import hightally.core.power.Power;
+import hightally.core.program.Power;
 import hightally.core.setup.Setup;
 import hightally.core.signal.Moment;
 import hightally.core.signal.SignalPath;
+import hightally.core.simulator.BenchHands;
+import hightally.core.simulator.BenchMoment;
+import hightally.core.simulator.BenchRun;
 import java.util.ArrayList;
 import java.util.List;
 import net.jqwik.api.ForAll;
@@ -125,7 +125,7 @@ class HazardPlayTest {
               path.program()
                   .commands(hazard.moments().get(0), seen.last().phase())[
                   path.carriedBehind(surface)];
-          assertThat(Lost.cuts(path, surface, command)).isTrue();
+          assertThat(LostTravel.cuts(path, surface, command)).isTrue();
         }
         default -> {}
       }

@@ -4,19 +4,19 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import hightally.core.Rigs;
-import hightally.core.condition.Condition;
-import hightally.core.condition.ConditionKind;
-import hightally.core.mix.CurvePoint;
-import hightally.core.mix.Mix;
-import hightally.core.mix.MixSource;
-import hightally.core.mix.MixTarget;
-import hightally.core.power.FlightTimer;
-import hightally.core.power.Power;
+import hightally.core.program.Condition;
+import hightally.core.program.ConditionKind;
+import hightally.core.program.CurvePoint;
+import hightally.core.program.FlightTimer;
+import hightally.core.program.Mix;
+import hightally.core.program.MixSource;
+import hightally.core.program.MixTarget;
+import hightally.core.program.Power;
 import hightally.core.setup.Setup;
-import hightally.core.signal.Line;
+import hightally.core.signal.AxisBox;
+import hightally.core.signal.InputRange;
 import hightally.core.signal.Moment;
 import hightally.core.signal.SignalPath;
-import hightally.core.signal.Stretch;
 import java.util.Arrays;
 import java.util.List;
 import java.util.stream.Stream;
@@ -45,14 +45,14 @@ class LineTest {
         .done();
   }
 
-  private static Line line(Line.Kind kind, Condition... conditions) {
-    List<Line> found =
-        Line.of(with(conditions)).stream().filter(one -> one.kind() == kind).toList();
+  private static InputRange line(InputRange.Kind kind, Condition... conditions) {
+    List<InputRange> found =
+        InputRange.of(with(conditions)).stream().filter(one -> one.kind() == kind).toList();
     assertThat(found).hasSize(1);
     return found.get(0);
   }
 
-  private static void cells(Line line, double... ends) {
+  private static void cells(InputRange line, double... ends) {
     double[] found =
         Arrays.stream(line.cells())
             .flatMapToDouble(c -> java.util.stream.DoubleStream.of(c.from(), c.to()))
@@ -65,15 +65,15 @@ class LineTest {
 
   @Example
   void aLimitBelongsToTheSideOnWhichItChangesNothing() {
-    Line above = line(Line.Kind.LEVER, on(ConditionKind.ABOVE, "lever", 40));
+    InputRange above = line(InputRange.Kind.LEVER, on(ConditionKind.ABOVE, "lever", 40));
     cells(above, 0, 0.4, 0.4 + JUST, 1);
     assertThat(above.restingCell()).isZero();
     assertThat(above.cells()[0].at()).isZero();
-    Line below = line(Line.Kind.LEVER, on(ConditionKind.BELOW, "lever", 40));
+    InputRange below = line(InputRange.Kind.LEVER, on(ConditionKind.BELOW, "lever", 40));
     cells(below, 0, 0.4 - JUST, 0.4, 1);
-    Line both =
+    InputRange both =
         line(
-            Line.Kind.LEVER,
+            InputRange.Kind.LEVER,
             on(ConditionKind.ABOVE, "lever", 40),
             on(ConditionKind.BELOW, "lever", 40));
     cells(both, 0, 0.4 - JUST, 0.4, 0.4, 0.4 + JUST, 1);
@@ -86,9 +86,9 @@ class LineTest {
 
   @Example
   void sticksAreCutFromEndToEndAndThrottleFromItsRest() {
-    Line stick =
+    InputRange stick =
         line(
-            Line.Kind.STICK,
+            InputRange.Kind.STICK,
             on(ConditionKind.ABOVE, "roll", -30),
             on(ConditionKind.BELOW, "roll", 50));
     double just = 2 * JUST;
@@ -99,53 +99,54 @@ class LineTest {
     assertThat(stick.from(0)).as("it slides").containsExactly(1);
     assertThat(stick.from(1)).containsExactly(0, 2);
     assertThat(stick.axis()).isZero();
-    Line throttle = line(Line.Kind.THROTTLE, on(ConditionKind.ABOVE, "throttle", 10));
+    InputRange throttle = line(InputRange.Kind.THROTTLE, on(ConditionKind.ABOVE, "throttle", 10));
     cells(throttle, 0, 0.1, 0.1 + JUST, 1);
     assertThat(throttle.axis()).isEqualTo(3);
   }
 
   @Example
   void limitsAtTheEndsCutNothingOrTheEndItself() {
-    Line full = line(Line.Kind.LEVER, on(ConditionKind.BELOW, "lever", 100));
+    InputRange full = line(InputRange.Kind.LEVER, on(ConditionKind.BELOW, "lever", 100));
     cells(full, 0, 1 - JUST, 1, 1);
-    assertThat(Line.of(with(on(ConditionKind.ABOVE, "lever", 100))))
+    assertThat(InputRange.of(with(on(ConditionKind.ABOVE, "lever", 100))))
         .as("nothing is above it")
-        .noneMatch(one -> one.kind() == Line.Kind.LEVER);
+        .noneMatch(one -> one.kind() == InputRange.Kind.LEVER);
   }
 
   @Example
   void switchesThatSomethingListensToHaveTheirPositionsAndFactsTheirSides() {
-    Line positions = line(Line.Kind.SWITCH, on(ConditionKind.SWITCH_AT, "switch", 2));
+    InputRange positions = line(InputRange.Kind.SWITCH, on(ConditionKind.SWITCH_AT, "switch", 2));
     cells(positions, 0, 0, 0.5, 0.5, 1, 1);
     assertThat(positions.from(0)).as("it jumps").containsExactly(1, 2);
     assertThat(positions.axis()).isEqualTo(5);
-    assertThat(Line.of(with())).isEmpty();
-    Line link = line(Line.Kind.LINK, on(ConditionKind.TELEMETRY_BELOW, "link", 40));
+    assertThat(InputRange.of(with())).isEmpty();
+    InputRange link = line(InputRange.Kind.LINK, on(ConditionKind.TELEMETRY_BELOW, "link", 40));
     assertThat(link.restingCell()).isEqualTo(1);
     assertThat(link.cells()[1].at()).isEqualTo(100);
     assertThat(link.cells()[0].to()).isLessThan(40);
     assertThat(link.axis()).isEqualTo(-1);
-    Line pack = line(Line.Kind.VOLTAGE, on(ConditionKind.TELEMETRY_ABOVE, "voltage", 11));
+    InputRange pack =
+        line(InputRange.Kind.VOLTAGE, on(ConditionKind.TELEMETRY_ABOVE, "voltage", 11));
     assertThat(pack.restingCell()).isEqualTo(1);
     assertThat(pack.cells()[1].at()).isEqualTo(12.6);
-    Line clock = line(Line.Kind.TIMER, on(ConditionKind.TIMER_ABOVE, "clock", 60));
+    InputRange clock = line(InputRange.Kind.TIMER, on(ConditionKind.TIMER_ABOVE, "clock", 60));
     assertThat(clock.restingCell()).isZero();
     assertThat(clock.cells()[0].to()).isEqualTo(60);
     assertThat(clock.cells()[1].from()).isGreaterThan(60);
-    Line down = line(Line.Kind.TIMER, on(ConditionKind.TIMER_ABOVE, "pack", 60));
+    InputRange down = line(InputRange.Kind.TIMER, on(ConditionKind.TIMER_ABOVE, "pack", 60));
     assertThat(down.index()).isEqualTo(1);
     assertThat(down.restingCell()).as("it begins full").isEqualTo(1);
     assertThat(down.cells()[1].to()).isEqualTo(300);
-    Line waits = line(Line.Kind.WAITING, held(ConditionKind.ABOVE, "pitch", 20, 1.5));
+    InputRange waits = line(InputRange.Kind.WAITING, held(ConditionKind.ABOVE, "pitch", 20, 1.5));
     cells(waits, 0, 0, 1, 1);
-    assertThat(Stream.of(Line.Kind.values()).filter(Line.Kind::slides).toList())
-        .containsExactly(Line.Kind.STICK, Line.Kind.THROTTLE, Line.Kind.LEVER);
+    assertThat(Stream.of(InputRange.Kind.values()).filter(InputRange.Kind::slides).toList())
+        .containsExactly(InputRange.Kind.STICK, InputRange.Kind.THROTTLE, InputRange.Kind.LEVER);
   }
 
   @Example
   void aStateIsSomewhereInTheCellsOfItsLines() {
-    States states =
-        new States(
+    SwitchStates states =
+        new SwitchStates(
             SignalPath.of(
                 with(
                     on(ConditionKind.ABOVE, "roll", 20),
@@ -157,7 +158,7 @@ class LineTest {
         for (int link = 0; link < 2; link++) {
           int[] at = {roll, position, link};
           Moment moment = states.moment(at);
-          Stretch stretch = states.stretch(new long[] {1L << roll, 1L << position, 1L << link});
+          AxisBox stretch = states.stretch(new long[] {1L << roll, 1L << position, 1L << link});
           assertThat(moment.roll()).isBetween(stretch.from()[0], stretch.to()[0]);
           assertThat(moment.roll() > 0.2).isEqualTo(roll == 1);
           assertThat(stretch.from()[5]).isEqualTo(moment.input(1)).isEqualTo(stretch.to()[5]);
@@ -171,7 +172,7 @@ class LineTest {
     assertThat(rest.roll() + rest.pitch() + rest.yaw() + rest.throttle()).isZero();
     assertThat(rest.readings().linkPercent()).isEqualTo(100);
     assertThat(states.filled(new long[] {2, 6, 3})).startsWith(1, 1);
-    Stretch anywhere = states.stretch(new long[] {3, 7, 3});
+    AxisBox anywhere = states.stretch(new long[] {3, 7, 3});
     assertThat(anywhere.from()[0]).isEqualTo(-1);
     assertThat(anywhere.to()[0]).isEqualTo(1);
     assertThat(anywhere.to()[5]).isEqualTo(1);
@@ -221,10 +222,10 @@ class LineTest {
 
   @Example
   void theFurthestIsFoundWhereverItIs() {
-    Moment rest = Moment.centred(hightally.core.phase.Trims.ZERO);
+    Moment rest = Moment.centred(hightally.core.program.Trims.ZERO);
     double[] stick = {-1, 0, 1};
-    Furthest two = new Furthest(List.of(0, 1), List.of(stick, stick));
-    Furthest.Found peak =
+    MaximumSearch two = new MaximumSearch(List.of(0, 1), List.of(stick, stick));
+    MaximumSearch.Found peak =
         two.of(
             rest,
             at -> 5 - Math.abs(at.roll() - 0.3) - Math.abs(at.pitch() + 0.4),
@@ -232,17 +233,17 @@ class LineTest {
     assertThat(peak.size()).isCloseTo(5, within(0.05));
     assertThat(peak.at().roll()).isCloseTo(0.3, within(0.05));
     assertThat(two.tried()).isGreaterThan(9);
-    Furthest enough = new Furthest(List.of(0, 1), List.of(stick, stick));
+    MaximumSearch enough = new MaximumSearch(List.of(0, 1), List.of(stick, stick));
     assertThat(enough.of(rest, at -> 1, 0).size()).isEqualTo(1);
     assertThat(enough.tried()).isEqualTo(1);
-    Furthest hopeless = new Furthest(List.of(0), List.of(stick));
+    MaximumSearch hopeless = new MaximumSearch(List.of(0), List.of(stick));
     assertThat(hopeless.of(rest, at -> -10 - at.roll(), 100, -5).size()).isEqualTo(-9);
     assertThat(hopeless.tried()).isEqualTo(3);
-    Furthest fixed = new Furthest(List.of(0), List.of(new double[] {0.2}));
+    MaximumSearch fixed = new MaximumSearch(List.of(0), List.of(new double[] {0.2}));
     assertThat(fixed.of(rest, Moment::roll, 100).size()).isZero();
     // A ridge across both axes: one at a time gets no further, both at once do.
-    Furthest ridge = new Furthest(List.of(0, 1), List.of(stick, stick));
-    Furthest.Found along =
+    MaximumSearch ridge = new MaximumSearch(List.of(0, 1), List.of(stick, stick));
+    MaximumSearch.Found along =
         ridge.of(
             rest,
             at -> 0.3 * (at.roll() + at.pitch()) - 10 * Math.abs(at.roll() - at.pitch()) - 0.5,

@@ -3,7 +3,7 @@ package hightally.core.hazard;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import hightally.core.power.Power;
+import hightally.core.program.Power;
 import java.util.List;
 import java.util.function.BiPredicate;
 import net.jqwik.api.Example;
@@ -32,11 +32,11 @@ class PowerRegionsTest {
         0);
   }
 
-  private static boolean in(List<Region> regions, double was, double is) {
+  private static boolean in(List<CommandRegion> regions, double was, double is) {
     return regions.stream().anyMatch(region -> region.holds(was, is));
   }
 
-  private static void agree(List<Region> regions, BiPredicate<Double, Double> meaning) {
+  private static void agree(List<CommandRegion> regions, BiPredicate<Double, Double> meaning) {
     for (double was = -FURTHEST; was <= FURTHEST; was += STEP) {
       for (double is = -FURTHEST; is <= FURTHEST; is += STEP) {
         assertThat(in(regions, was, is)).as(was + " to " + is).isEqualTo(meaning.test(was, is));
@@ -102,12 +102,12 @@ class PowerRegionsTest {
     PowerRegions two = new PowerRegions(power(true), JUMP);
     assertThat(two.running()).hasSize(2).allMatch(r -> Math.abs(r.most().of(-30, 7)) == 30);
     assertThat(two.rising()).hasSize(4);
-    for (Region region : two.rising()) {
+    for (CommandRegion region : two.rising()) {
       if (region.holds(-20, 70)) {
         assertThat(region.most().of(-20, 70)).isCloseTo(50, within(1e-9));
       }
     }
-    for (Region region : two.turning()) {
+    for (CommandRegion region : two.turning()) {
       if (region.holds(-20, 70)) {
         assertThat(region.most().of(-20, 70)).isCloseTo(90, within(1e-9));
         assertThat(region.enough()).isEqualTo(200);

@@ -2,9 +2,9 @@ package hightally.core.plain;
 
 import hightally.core.airframe.Surface;
 import hightally.core.channel.Channel;
-import hightally.core.condition.Condition;
-import hightally.core.condition.ConditionKind;
-import hightally.core.mix.Mix;
+import hightally.core.program.Condition;
+import hightally.core.program.ConditionKind;
+import hightally.core.program.Mix;
 import hightally.core.setup.Setup;
 import hightally.core.signal.Moment;
 import hightally.core.signal.Readings;

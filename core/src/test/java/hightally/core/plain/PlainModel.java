@@ -10,18 +10,18 @@ import hightally.core.channel.Channel;
 import hightally.core.channel.SubTrimMode;
 import hightally.core.channel.Transmitter;
 import hightally.core.channel.TransmitterInput;
-import hightally.core.condition.Condition;
 import hightally.core.linkage.Linkage;
-import hightally.core.mix.CurvePoint;
-import hightally.core.mix.Mix;
-import hightally.core.mix.MixTarget;
-import hightally.core.phase.Phase;
-import hightally.core.phase.Trims;
-import hightally.core.power.Power;
-import hightally.core.power.ThrottleCurve;
+import hightally.core.program.Condition;
+import hightally.core.program.CurvePoint;
+import hightally.core.program.FeelSet;
+import hightally.core.program.Mix;
+import hightally.core.program.MixTarget;
+import hightally.core.program.Phase;
+import hightally.core.program.Power;
+import hightally.core.program.Response;
+import hightally.core.program.ThrottleCurve;
+import hightally.core.program.Trims;
 import hightally.core.quantity.Control;
-import hightally.core.response.FeelSet;
-import hightally.core.response.Response;
 import hightally.core.setup.Setup;
 import hightally.core.signal.Moment;
 import java.util.ArrayList;
@@ -214,7 +214,7 @@ public final class PlainModel {
     return of(setup.feel(), control);
   }
 
-  private static Response of(hightally.core.response.Feel feel, Control control) {
+  private static Response of(hightally.core.program.Feel feel, Control control) {
     return switch (control) {
       case ROLL -> feel.roll();
       case PITCH -> feel.pitch();

@@ -1,8 +1,8 @@
 package hightally.core.plain;
 
 import hightally.core.channel.InputKind;
-import hightally.core.condition.Condition;
-import hightally.core.condition.ConditionKind;
+import hightally.core.program.Condition;
+import hightally.core.program.ConditionKind;
 import hightally.core.setup.Setup;
 import hightally.core.signal.Moment;
 import hightally.core.signal.Readings;

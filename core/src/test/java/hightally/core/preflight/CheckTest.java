@@ -4,10 +4,10 @@ import static hightally.core.English.say;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import hightally.core.DemoModels;
-import hightally.core.coach.Wishes;
-import hightally.core.guide.PartChange.PartKind;
+import hightally.core.airframe.PartChange.PartKind;
 import hightally.core.preflight.CheckAnswer.Verdict;
 import hightally.core.setup.Setup;
+import hightally.core.trimming.Purpose;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -19,7 +19,7 @@ class CheckTest {
   private static final Setup WING = DemoModels.read("skerrow");
 
   private static List<CheckStep> steps(CheckKind kind, Setup setup, String pack) {
-    return CheckSteps.of(kind, setup, Wishes.NONE, pack);
+    return CheckSteps.of(kind, setup, Purpose.NONE, pack);
   }
 
   private static List<String> ids(List<CheckStep> steps) {

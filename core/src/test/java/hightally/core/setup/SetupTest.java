@@ -6,7 +6,7 @@ import hightally.core.Rigs;
 import hightally.core.airframe.DriverKind;
 import hightally.core.airframe.Rod;
 import hightally.core.airframe.Surface;
-import hightally.core.phase.Trims;
+import hightally.core.program.Trims;
 import hightally.core.quantity.Said;
 import hightally.core.quantity.Validation;
 import hightally.core.quantity.Violation;

@@ -6,10 +6,10 @@ import static org.assertj.core.api.Assertions.within;
 import hightally.core.airframe.Motor;
 import hightally.core.airframe.Surface;
 import hightally.core.channel.Channel;
-import hightally.core.condition.Condition;
-import hightally.core.phase.Trims;
 import hightally.core.plain.PlainModel;
 import hightally.core.plain.RandomPrograms;
+import hightally.core.program.Condition;
+import hightally.core.program.Trims;
 import hightally.core.quantity.Control;
 import hightally.core.setup.Setup;
 import java.util.ArrayList;
@@ -138,7 +138,7 @@ class AgainstPlainTest {
     PlainModel plain = new PlainModel(setup);
     Random random = new Random(seed);
     Moment state = RandomPrograms.moment(random);
-    Stretch stretch = free(setup, state);
+    AxisBox stretch = free(setup, state);
     Spans spans = new CommandSpans(path).of(state, stretch);
     int phase = plain.phase(state);
     assertThat(spans.phase()).isEqualTo(phase);
@@ -160,8 +160,8 @@ class AgainstPlainTest {
     }
   }
 
-  private static Stretch free(Setup setup, Moment state) {
-    Stretch whole = Stretch.whole(setup.transmitter().inputs().size());
+  private static AxisBox free(Setup setup, Moment state) {
+    AxisBox whole = AxisBox.whole(setup.transmitter().inputs().size());
     for (int axis = 0; axis < whole.from().length; axis++) {
       String subject = subject(setup, axis);
       boolean looked =
@@ -180,7 +180,7 @@ class AgainstPlainTest {
         : setup.transmitter().inputs().get(axis - 4).id();
   }
 
-  private static Moment anywhere(Moment state, Stretch stretch, Random random) {
+  private static Moment anywhere(Moment state, AxisBox stretch, Random random) {
     Moment at = state;
     for (int axis = 0; axis < stretch.from().length; axis++) {
       double from = stretch.from()[axis];

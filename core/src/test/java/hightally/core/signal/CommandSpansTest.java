@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import hightally.core.Rigs;
-import hightally.core.phase.Trims;
+import hightally.core.program.Trims;
 import hightally.core.quantity.Control;
 import hightally.core.setup.Setup;
 import java.util.List;
@@ -25,7 +25,7 @@ class CommandSpansTest {
     for (double place : new double[] {0, 1}) {
       Moment state =
           new Moment(0, 0, 0, 0, false, Trims.ZERO, List.of(0.0, place), Readings.NORMAL);
-      Stretch stretch = Stretch.whole(setup.transmitter().inputs().size());
+      AxisBox stretch = AxisBox.whole(setup.transmitter().inputs().size());
       int last = stretch.from().length - 1;
       stretch.from()[last] = place;
       stretch.to()[last] = place;

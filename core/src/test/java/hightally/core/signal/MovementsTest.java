@@ -6,10 +6,10 @@ import static org.assertj.core.api.Assertions.within;
 import hightally.core.airframe.Surface;
 import hightally.core.channel.InputKind;
 import hightally.core.channel.TransmitterInput;
-import hightally.core.phase.Phase;
-import hightally.core.phase.Trims;
 import hightally.core.plain.PlainModel;
 import hightally.core.plain.RandomPrograms;
+import hightally.core.program.Phase;
+import hightally.core.program.Trims;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.Said;
 import hightally.core.setup.Setup;
@@ -139,7 +139,7 @@ class MovementsTest {
             .phases(last)
             .mixes(List.of())
             .feelSets(List.of())
-            .power(hightally.core.power.Power.PLAIN)
+            .power(hightally.core.program.Power.PLAIN)
             .done();
     List<Movements.MovementLine> lines = Movements.differences(before, fewer);
     assertThat(lines).isNotEmpty().allMatch(line -> line.phase().equals(last.get(0).name()));

@@ -6,11 +6,11 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import hightally.core.Rigs;
-import hightally.core.mix.Mix;
-import hightally.core.mix.MixSource;
-import hightally.core.phase.Differential;
-import hightally.core.phase.Phase;
-import hightally.core.phase.Trims;
+import hightally.core.program.Differential;
+import hightally.core.program.Mix;
+import hightally.core.program.MixSource;
+import hightally.core.program.Phase;
+import hightally.core.program.Trims;
 import hightally.core.setup.Setup;
 import java.util.ArrayList;
 import java.util.Collections;

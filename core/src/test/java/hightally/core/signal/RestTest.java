@@ -8,16 +8,16 @@ import hightally.core.Rigs;
 import hightally.core.airframe.LeverShare;
 import hightally.core.airframe.Shares;
 import hightally.core.airframe.Surface;
-import hightally.core.mix.Curve;
-import hightally.core.mix.CurvePoint;
-import hightally.core.mix.Mix;
-import hightally.core.mix.MixFunction;
-import hightally.core.mix.MixSource;
-import hightally.core.mix.MixTarget;
 import hightally.core.plain.RandomPrograms;
+import hightally.core.program.Curve;
+import hightally.core.program.CurvePoint;
+import hightally.core.program.Feel;
+import hightally.core.program.Mix;
+import hightally.core.program.MixFunction;
+import hightally.core.program.MixSource;
+import hightally.core.program.MixTarget;
+import hightally.core.program.Response;
 import hightally.core.quantity.Control;
-import hightally.core.response.Feel;
-import hightally.core.response.Response;
 import hightally.core.setup.Setup;
 import java.util.List;
 import java.util.stream.IntStream;
@@ -170,7 +170,7 @@ class RestTest {
   private static boolean driven(SignalPath path, Moment rest, int phase) {
     boolean on = path.phase(rest) == phase;
     return path.setup().power().throttleInput().isEmpty()
-        && Nearest.around(path, rest).stream()
+        && NearestMoment.around(path, rest).stream()
             .filter(one -> !on || path.phase(one) == phase)
             .flatMap(
                 one ->

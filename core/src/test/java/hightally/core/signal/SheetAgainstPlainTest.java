@@ -4,12 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import hightally.core.airframe.Surface;
-import hightally.core.phase.NoseNote;
-import hightally.core.phase.Phase;
-import hightally.core.phase.Trims;
 import hightally.core.plain.PlainModel;
 import hightally.core.plain.PlainModel.PlainFourBar;
 import hightally.core.plain.RandomPrograms;
+import hightally.core.program.NoseNote;
+import hightally.core.program.Phase;
+import hightally.core.program.Trims;
 import hightally.core.quantity.Control;
 import hightally.core.setup.Setup;
 import java.util.ArrayList;

@@ -4,12 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import hightally.core.Rigs;
-import hightally.core.mix.Mix;
-import hightally.core.mix.MixSource;
-import hightally.core.mix.MixTarget;
-import hightally.core.phase.Trims;
+import hightally.core.program.Mix;
+import hightally.core.program.MixSource;
+import hightally.core.program.MixTarget;
+import hightally.core.program.ResponseCurve;
+import hightally.core.program.Trims;
 import hightally.core.quantity.Control;
-import hightally.core.response.ResponseCurve;
 import hightally.core.setup.Setup;
 import java.util.List;
 import org.junit.jupiter.api.Test;

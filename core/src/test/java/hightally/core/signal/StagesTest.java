@@ -5,10 +5,10 @@ import static org.assertj.core.api.Assertions.within;
 
 import hightally.core.Rigs;
 import hightally.core.airframe.Surface;
-import hightally.core.phase.Trims;
+import hightally.core.program.Feel;
+import hightally.core.program.Response;
+import hightally.core.program.Trims;
 import hightally.core.quantity.Control;
-import hightally.core.response.Feel;
-import hightally.core.response.Response;
 import hightally.core.setup.Setup;
 import java.util.ArrayList;
 import java.util.List;

@@ -16,7 +16,7 @@ import hightally.core.channel.TransmitterInput;
 import hightally.core.edit.PartWish;
 import hightally.core.edit.PartWish.PartKind;
 import hightally.core.edit.PartsAdded;
-import hightally.core.phase.Trims;
+import hightally.core.program.Trims;
 import hightally.core.setup.Setup;
 import hightally.core.signal.Moment;
 import hightally.core.signal.Readings;

@@ -150,12 +150,12 @@ class MessagesTest {
             hightally.core.quantity.Control.class,
             hightally.core.quantity.Way.class,
             hightally.core.channel.StickFunction.class,
-            hightally.core.mix.MixSource.class,
-            hightally.core.response.Shape.class,
+            hightally.core.program.MixSource.class,
+            hightally.core.program.Shape.class,
             hightally.core.airframe.SurfaceRole.class,
             hightally.core.airframe.PanelRole.class,
-            hightally.core.phase.NoseNote.class,
-            hightally.core.phase.PhaseRole.class)) {
+            hightally.core.program.NoseNote.class,
+            hightally.core.program.PhaseRole.class)) {
       for (Enum<?> one : told.getEnumConstants()) {
         assertThat(plain.has(told.getSimpleName() + "." + one.name())).as(one.name()).isTrue();
       }

@@ -1,0 +1,107 @@
+package hightally.core.airframe;
+
+import hightally.core.quantity.Control;
+import hightally.core.quantity.Said;
+import hightally.core.quantity.Text;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * Something on the model that was replaced or altered.
+ *
+ * @param kind what
+ * @param subject the part, in words or by its id
+ * @param note why, which one
+ */
+public record PartChange(
+    PartKind kind, @Text(max = 80) String subject, @Text(min = 0, max = 300) String note) {
+
+  /** What can change. */
+  public enum PartKind {
+    SERVO,
+    ARM,
+    ROD,
+    RECEIVER,
+    TRANSMITTER,
+    PROPELLER,
+    MOTOR,
+    PACK,
+    STABILISER,
+    REPAIR
+  }
+
+  /**
+   * A check, measurement or finding that no longer holds, and why.
+   *
+   * @param trimsOf controls whose settled trims are void; mostly none
+   */
+  public record Voided(Said what, Said why, List<Control> trimsOf) {
+    Voided(Said what, Said why) {
+      this(what, why, List.of());
+    }
+  }
+
+  private static final Voided DIRECTIONS =
+      new Voided(
+          Said.of("guide.allDirectionsFromBehind"), Said.of("guide.wiringPolarityMayChanged"));
+  private static final Voided THROWS =
+      new Voided(Said.of("guide.travelUpDownRuler"), Said.of("guide.geometryAnother"));
+  private static final Voided CENTRE =
+      new Voided(Said.of("guide.seatArmLevelSurface"), Said.of("guide.teethCentreDifferFromOne"));
+  private static final Voided ONCE =
+      new Voided(Said.of("guide.whatTenClicksTurnMove"), Said.of("guide.theyMeasuredOldLinkage"));
+  private static final Voided FAILSAFE =
+      new Voided(Said.of("guide.failsafeProvenMotorHeldSafe"), Said.of("guide.storedReceiver"));
+  private static final Voided RANGE =
+      new Voided(
+          Said.of("guide.rangeCheckMotorOffRunning"), Said.of("guide.antennasInterferenceNew"));
+  private static final Voided CG =
+      new Voided(Said.of("guide.balancePointEveryPack"), Said.of("guide.massesMoved"));
+  private static final Voided PITCH_TRIM =
+      new Voided(
+          Said.of("guide.settledPitchTrim"),
+          Said.of("guide.belongedOldBalancePoint"),
+          List.of(Control.PITCH));
+  private static final Voided YAW_TRIM =
+      new Voided(
+          Said.of("guide.settledYawTrimSideThrust"),
+          Said.of("guide.torqueSlipstreamChanged"),
+          List.of(Control.YAW));
+  private static final Voided POWER_PITCH =
+      new Voided(
+          Said.of("guide.thrustLineTestsPitchThrottle"), Said.of("guide.anotherThrustSameStick"));
+  private static final Voided MAP =
+      new Voided(Said.of("guide.channelMapSocketOutputs"), Said.of("guide.socketsProtocolsDiffer"));
+  private static final Voided TIMER =
+      new Voided(Said.of("guide.flightTimer"), Said.of("guide.packEmptiesAnotherRate"));
+  private static final Voided TRIMS =
+      new Voided(
+          Said.of("guide.settledTrimsAllControls"),
+          Said.of("guide.neutralMoved"),
+          List.of(Control.values()));
+  private static final Voided LATERAL =
+      new Voided(Said.of("guide.lateralBalance"), Said.of("guide.oneSideMayHeavierNow"));
+
+  /** Whether it made a linkage another one. */
+  public boolean ofLinkage() {
+    return kind == PartKind.SERVO || kind == PartKind.ARM || kind == PartKind.ROD;
+  }
+
+  /** What must be done again. */
+  public List<Voided> voids() {
+    List<Voided> list = new ArrayList<>();
+    switch (kind) {
+      case SERVO -> list.addAll(List.of(CENTRE, DIRECTIONS, THROWS, ONCE, TRIMS));
+      case ARM -> list.addAll(List.of(CENTRE, THROWS, ONCE, TRIMS));
+      case ROD -> list.addAll(List.of(CENTRE, THROWS, ONCE, TRIMS));
+      case RECEIVER -> list.addAll(List.of(MAP, DIRECTIONS, FAILSAFE, RANGE));
+      case TRANSMITTER -> list.addAll(List.of(MAP, DIRECTIONS, THROWS, FAILSAFE, RANGE, TRIMS));
+      case PROPELLER -> list.addAll(List.of(YAW_TRIM, POWER_PITCH, TIMER));
+      case MOTOR -> list.addAll(List.of(CG, YAW_TRIM, POWER_PITCH, TIMER, FAILSAFE));
+      case PACK -> list.addAll(List.of(CG, PITCH_TRIM, TIMER));
+      case STABILISER -> list.addAll(List.of(DIRECTIONS, THROWS, RANGE, TRIMS));
+      case REPAIR -> list.addAll(List.of(DIRECTIONS, THROWS, CG, LATERAL, TRIMS));
+    }
+    return List.copyOf(list);
+  }
+}

@@ -1,0 +1,93 @@
+package hightally.core.flightlog;
+
+import hightally.core.program.Trims;
+import hightally.core.quantity.Absentable;
+import hightally.core.quantity.Text;
+import hightally.core.quantity.Unit;
+import hightally.core.quantity.Within;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * What a pilot notes after a flight.
+ *
+ * @param flownOn the day
+ * @param wind how much of it
+ * @param air how smooth it was
+ * @param field where
+ * @param battery which pack
+ * @param cgMm balance point as flown, aft of the model's datum; absent where it was not noted
+ * @param remarks anything seen in the air
+ * @param goal what the flight was to find out
+ * @param trims clicks that stood in the transmitter when it flew straight, in the phase that is on
+ *     when no other is
+ * @param throttlePercent with how much throttle
+ * @param sure how sure the pilot was
+ * @param turnsDiffer whether left and right turns flew differently there
+ * @param phases what was flown in the other phases
+ */
+public record FlightReport(
+    LocalDate flownOn,
+    Wind wind,
+    Air air,
+    @Text(min = 0) String field,
+    @Text(min = 0) String battery,
+    @Absentable @Within(min = -500, max = 2000, unit = Unit.MILLIMETRES) Double cgMm,
+    @Text(min = 0, max = 2000) String remarks,
+    @Text(min = 0, max = 300) String goal,
+    Trims trims,
+    @Within(min = 0, max = 100, unit = Unit.PERCENT) double throttlePercent,
+    PhaseReading.Sure sure,
+    boolean turnsDiffer,
+    List<PhaseReading> phases) {
+  public FlightReport {
+    phases = phases == null ? null : List.copyOf(phases);
+  }
+
+  /** Every phase that was flown: the one that is on when no other is, then the others. */
+  public List<PhaseReading> readings(String basePhase) {
+    List<PhaseReading> all = new ArrayList<>();
+    all.add(new PhaseReading(basePhase, trims, throttlePercent, sure, turnsDiffer));
+    phases.stream().filter(one -> !one.phase().equals(basePhase)).forEach(all::add);
+    return all;
+  }
+
+  /** How far the balance point lies from another flight's, mm; 0 where one of them is not noted. */
+  public double movedFrom(FlightReport other) {
+    return cgMm == null || other.cgMm == null ? 0 : Math.abs(cgMm - other.cgMm);
+  }
+
+  /** The same with other clicks in the phase that is on when no other is. */
+  public FlightReport withTrims(Trims changed) {
+    return new FlightReport(
+        flownOn,
+        wind,
+        air,
+        field,
+        battery,
+        cgMm,
+        remarks,
+        goal,
+        changed,
+        throttlePercent,
+        sure,
+        turnsDiffer,
+        phases);
+  }
+
+  /** How much wind. */
+  public enum Wind {
+    CALM,
+    LIGHT,
+    FRESH,
+    STRONG
+  }
+
+  /** How smooth the air was. */
+  public enum Air {
+    SMOOTH,
+    BUMPY,
+    ROUGH
+  }
+}

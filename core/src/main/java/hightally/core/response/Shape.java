@@ -1,8 +1,0 @@
-package hightally.core.response;
-
-/** How a transmitter bends the stick around its centre. */
-public enum Shape {
-  CUBIC,
-  SQUARE,
-  EXPONENTIAL
-}

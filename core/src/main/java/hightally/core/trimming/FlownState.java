@@ -1,0 +1,37 @@
+package hightally.core.trimming;
+
+import hightally.core.setup.Setup;
+import java.util.EnumMap;
+import java.util.Map;
+
+/**
+ * How a model was when something was flown: all that the trim tests move.
+ *
+ * @param setup the revision
+ * @param pack the pack's name; empty where none was noted
+ * @param cgMm balance point, aft of the datum
+ * @param metal what has been done to the thrust line and across since it was built, by lever
+ */
+public record FlownState(Setup setup, String pack, double cgMm, Map<TrimLever, Double> metal) {
+  public FlownState {
+    metal = Map.copyOf(metal);
+  }
+
+  /** Where a lever stands, in its unit: the balance on the mean chord, metal since it was built. */
+  public double value(TrimLever lever, TestCase test) {
+    if (lever.inProgram()) {
+      return TrimLeverValues.value(lever, setup, test);
+    }
+    return lever == TrimLever.BALANCE
+        ? TrimLeverValues.chordPercent(setup, cgMm).orElse(cgMm)
+        : metal.getOrDefault(lever, 0.0);
+  }
+
+  /** The same model with a lever that is metal elsewhere. */
+  public FlownState withMetal(TrimLever lever, double value) {
+    Map<TrimLever, Double> changed = new EnumMap<>(TrimLever.class);
+    changed.putAll(metal);
+    changed.put(lever, value);
+    return new FlownState(setup, pack, cgMm, changed);
+  }
+}
