@@ -32,7 +32,7 @@ export const useAddNew = () =>
     mutationFn: (body: Schemas["NewAsked"]) => made(answered(api.POST("/api/edits/new", { body }))),
   });
 
-export type MovementWish = Schemas["MovementWish"];
+export type WantedMovement = Schemas["WantedMovement"];
 
 /** A preset, rate, differential or mix set by what it moves. */
 export const useMovement = () =>

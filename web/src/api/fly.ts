@@ -12,7 +12,7 @@ export type CoachAdvice = NonNullable<CoachStanding["advice"]>;
 export type TestCard = CoachSheet["cards"][number];
 export type TestResult = Schemas["TestResult"];
 export type WishSheet = Schemas["WishSheet"];
-export type Wishes = Schemas["Wishes"];
+export type Purpose = Schemas["Purpose"];
 
 const of = (aircraftId: number) => ({ params: { path: { aircraftId } } });
 
@@ -112,7 +112,7 @@ export const useNoteWishes = (id: number) =>
 
 export const useStartingWishes = (aircraftId: number) =>
   useMutation({
-    mutationFn: (pilot: Wishes["pilot"]) =>
+    mutationFn: (pilot: Purpose["pilot"]) =>
       answered(
         api.GET("/api/aircraft/{aircraftId}/wishes/starting", {
           params: { path: { aircraftId }, query: { pilot } },

@@ -27,7 +27,7 @@ export const useProgramSheet = (setup: Setup | undefined) =>
 /** What the hands do with the sticks let go: what the desk is asked for changes no oftener. */
 const still = (moment: Schemas["Moment"]) => ({ ...moment, roll: 0, pitch: 0, yaw: 0 });
 
-export type SurfaceHere = Schemas["SurfaceHere"];
+export type SurfaceResponse = Schemas["SurfaceResponse"];
 
 /** What every stick and lever does to a surface where the bench stands. */
 export const useSurfaceHere = (setup: Setup, moment: Schemas["Moment"], surface: string) => {
@@ -69,8 +69,8 @@ export const useMends = (setup: Setup) =>
     queryFn: () => answered(api.POST("/api/program/mends", { body: { setup } })),
   });
 
-export type DeskSheet = Schemas["DeskSheet"];
-export type Reach = Schemas["Reach"];
+export type MovementSheet = Schemas["MovementSheet"];
+export type MixEffect = Schemas["MixEffect"];
 
 /** Every millimetre beside the bench, for where the bench stands. */
 export const useDesk = (setup: Setup, moment: Schemas["Moment"]) => {

@@ -13,7 +13,7 @@ import { useRef, useState } from "react";
 import { answered, api, requestKey, type Schemas } from "./client";
 
 export type Standing = Schemas["Standing"];
-export type Grounding = Schemas["Grounding"];
+export type Clearance = Schemas["Clearance"];
 export type HangarEntry = Schemas["HangarEntry"];
 export type RevisionHeader = Schemas["RevisionHeader"];
 export type Setup = Schemas["Setup"];
@@ -68,7 +68,7 @@ const AT_ONCE = 50;
 const LOOK_AGAIN_MS = 700;
 
 /** While the switches of some model are being checked it is asked again how far that is. */
-const searching = (all: { grounding: Grounding }[]) =>
+const searching = (all: { grounding: Clearance }[]) =>
   all.some((one) => one.grounding.missing.some((each) => each.lack === "SEARCHING"))
     ? LOOK_AGAIN_MS
     : false;

@@ -8,8 +8,8 @@ export type WiringSheet = Schemas["WiringSheet"];
 export type BalanceAdvice = Schemas["BalanceAdvice"];
 export type BalanceWish = Schemas["BalanceWish"];
 export type OpenSetUp = Schemas["OpenSetUp"];
-export type GuideVerdict = Schemas["GuideVerdict"];
-export type NotedChange = Schemas["NotedChange"];
+export type StepResult = Schemas["StepResult"];
+export type NotedPartChange = Schemas["NotedPartChange"];
 
 const of = (aircraftId: number) => ({ params: { path: { aircraftId } } });
 

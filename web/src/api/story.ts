@@ -4,9 +4,9 @@ import { useChange, useOnce, type Flight } from "./queries";
 
 export type Story = Schemas["ModelStanding"];
 export type TrimSeries = Story["series"][number];
-export type PlanWish = Schemas["PlanWish"];
+export type PlanOptions = Schemas["PlanOptions"];
 export type RodPlan = Schemas["RodPlan"];
-export type WayBack = Schemas["WayBack"];
+export type Restoration = Schemas["Restoration"];
 
 const of = (aircraftId: number) => ({ params: { path: { aircraftId } } });
 
@@ -18,7 +18,7 @@ export const useStory = (id: number) =>
   });
 
 /** What is worth turning, and the plan of it. */
-export const usePlan = (id: number, wish: PlanWish) =>
+export const usePlan = (id: number, wish: PlanOptions) =>
   useQuery({
     placeholderData: keepPreviousData,
     queryKey: ["adjustment", id, "plan", wish],

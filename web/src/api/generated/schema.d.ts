@@ -3089,6 +3089,15 @@ export interface components {
       limitHighPercent: number;
       steady: boolean;
     };
+    Clearance: {
+      /** @enum {string} */
+      verdict: "CLEAR" | "GROUNDED" | "NOT_YET";
+      reasons: components["schemas"]["Reason"][];
+      missing: components["schemas"]["Missing"][];
+      /** Format: double */
+      searched: number;
+      because: string;
+    };
     Condition: {
       /** @description Condition id */
       id: string;
@@ -3242,15 +3251,6 @@ export interface components {
       /** @description Reset while */
       resetWhen: string;
       spokenAtSeconds: number[];
-    };
-    Grounding: {
-      /** @enum {string} */
-      verdict: "CLEAR" | "GROUNDED" | "NOT_YET";
-      reasons: components["schemas"]["Reason"][];
-      missing: components["schemas"]["Missing"][];
-      /** Format: double */
-      searched: number;
-      because: string;
     };
     HouseValues: {
       /**
@@ -3415,29 +3415,6 @@ export interface components {
       hornLeanDegrees: number;
       opposite: boolean;
       pushRaises: boolean;
-    };
-    LoopState: {
-      /** @enum {string} */
-      stage: "RIG" | "PROGRAM" | "CHECK" | "FLY" | "ADJUST";
-      /** @enum {string} */
-      next:
-        | "DESCRIBE"
-        | "SETTLE_READING"
-        | "FINISH_ORDER"
-        | "MEND"
-        | "DO_AGAIN"
-        | "MAKE_READY"
-        | "ANSWER_SIGN"
-        | "FIND_SLIP"
-        | "CORRECT"
-        | "MEASURE"
-        | "ADJUST"
-        | "LOOK"
-        | "CONFIRM"
-        | "FLY"
-        | "REST";
-      waiting: string;
-      waits: boolean;
     };
     Missing: {
       /** @enum {string} */
@@ -3870,8 +3847,31 @@ export interface components {
       trimsHoldSince: number;
       /** Format: int64 */
       flightCount: number;
-      loop: components["schemas"]["LoopState"];
-      grounding: components["schemas"]["Grounding"];
+      loop: components["schemas"]["StandingSummary"];
+      grounding: components["schemas"]["Clearance"];
+    };
+    StandingSummary: {
+      /** @enum {string} */
+      stage: "RIG" | "PROGRAM" | "CHECK" | "FLY" | "ADJUST";
+      /** @enum {string} */
+      next:
+        | "DESCRIBE"
+        | "SETTLE_READING"
+        | "FINISH_ORDER"
+        | "MEND"
+        | "DO_AGAIN"
+        | "MAKE_READY"
+        | "ANSWER_SIGN"
+        | "FIND_SLIP"
+        | "CORRECT"
+        | "MEASURE"
+        | "ADJUST"
+        | "LOOK"
+        | "CONFIRM"
+        | "FLY"
+        | "REST";
+      waiting: string;
+      waits: boolean;
     };
     StartPosition: {
       /** @description Switch */
@@ -4142,7 +4142,7 @@ export interface components {
     ChangedWishes: {
       /** Format: int32 */
       version: number;
-      wishes: components["schemas"]["Wishes"];
+      wishes: components["schemas"]["Purpose"];
     };
     Limits: {
       /**
@@ -4152,6 +4152,21 @@ export interface components {
       windMetresPerSecond: number;
       /** @description The field must be */
       field: string;
+    };
+    Purpose: {
+      /** @enum {string} */
+      pilot: "BEGINNER" | "INTERMEDIATE" | "EXPERT";
+      /**
+       * Format: double
+       * @description Balance wanted: of the maker's range, 0 foremost
+       */
+      balancePercent: number;
+      /** @description Why there */
+      balanceWhy: string;
+      turnedRound: boolean;
+      limits: components["schemas"]["Limits"];
+      regimes: components["schemas"]["Wish"][];
+      stations: components["schemas"]["BalanceStation"][];
     };
     Wish: {
       /** @enum {string} */
@@ -4191,23 +4206,8 @@ export interface components {
       ended: string;
       reached: boolean;
     };
-    Wishes: {
-      /** @enum {string} */
-      pilot: "BEGINNER" | "INTERMEDIATE" | "EXPERT";
-      /**
-       * Format: double
-       * @description Balance wanted: of the maker's range, 0 foremost
-       */
-      balancePercent: number;
-      /** @description Why there */
-      balanceWhy: string;
-      turnedRound: boolean;
-      limits: components["schemas"]["Limits"];
-      regimes: components["schemas"]["Wish"][];
-      stations: components["schemas"]["BalanceStation"][];
-    };
     WishSheet: {
-      wishes: components["schemas"]["Wishes"];
+      wishes: components["schemas"]["Purpose"];
       /** Format: int32 */
       version: number;
       /** Format: double */
@@ -4224,7 +4224,7 @@ export interface components {
       voided: components["schemas"]["Voided"];
       done: boolean;
     };
-    NotedChange: {
+    NotedPartChange: {
       /** Format: int64 */
       id: number;
       /** Format: int32 */
@@ -4318,7 +4318,7 @@ export interface components {
       /** Format: int32 */
       version: number;
       report: components["schemas"]["FlightReport"];
-      seen: components["schemas"]["FlightSeen"];
+      seen: components["schemas"]["FlightObservations"];
       marks: components["schemas"]["FlightMarks"];
       /** Format: date-time */
       notedAt: string;
@@ -4329,7 +4329,7 @@ export interface components {
       flewWell: boolean;
       signsConfirmed: components["schemas"]["SignConfirmed"][];
     };
-    FlightSeen: {
+    FlightObservations: {
       results: components["schemas"]["TestResult"][];
       /** Format: int64 */
       check: number;
@@ -4350,7 +4350,7 @@ export interface components {
       /** Format: int32 */
       version: number;
       report: components["schemas"]["FlightReport"];
-      seen: components["schemas"]["FlightSeen"];
+      seen: components["schemas"]["FlightObservations"];
     };
     TickedValue: {
       /** @description Transmitter */
@@ -4375,7 +4375,7 @@ export interface components {
       /** @enum {string} */
       by: "AS_ADVISED" | "PACK" | "BALLAST";
     };
-    MetalJob: {
+    ModelChange: {
       /** Format: int64 */
       id: number;
       test: components["schemas"]["TestCase"];
@@ -4473,23 +4473,51 @@ export interface components {
       /** @enum {string} */
       concern: "DAY" | "MODEL" | "BALANCE";
     };
-    GuideAnswer: {
+    SetUpMoved: {
+      /** Format: int32 */
+      version: number;
+      /** @description Step */
+      step: string;
+      answers: components["schemas"]["StepAnswer"][];
+    };
+    StepAnswer: {
       /** @description Step */
       step: string;
       /** @description Choice */
       choice: string;
       values: number[];
     };
-    SetUpMoved: {
-      /** Format: int32 */
-      version: number;
-      /** @description Step */
-      step: string;
-      answers: components["schemas"]["GuideAnswer"][];
-    };
     Barred: {
       step: string;
       why: string;
+    };
+    BenchStep: {
+      id: string;
+      /** @enum {string} */
+      kind:
+        | "HARMLESS"
+        | "POWER"
+        | "SEAT"
+        | "FLUSH"
+        | "DIRECTION"
+        | "TRAVEL"
+        | "CLICKS"
+        | "TURN"
+        | "REFLEX"
+        | "MOTOR_STOP"
+        | "MOTOR_SAFE"
+        | "MOTOR_TOUCH"
+        | "MOTOR_WAY"
+        | "MOTOR_REVERSE"
+        | "FAILSAFE"
+        | "FINISH";
+      surface: string;
+      command: string;
+      title: string;
+      instruction: string;
+      caution: string;
+      choices: components["schemas"]["Choice"][];
+      figures: components["schemas"]["Figure"][];
     };
     Choice: {
       id: string;
@@ -4547,42 +4575,6 @@ export interface components {
       expected: number;
       known: boolean;
     };
-    GuideStep: {
-      id: string;
-      /** @enum {string} */
-      kind:
-        | "HARMLESS"
-        | "POWER"
-        | "SEAT"
-        | "FLUSH"
-        | "DIRECTION"
-        | "TRAVEL"
-        | "CLICKS"
-        | "TURN"
-        | "REFLEX"
-        | "MOTOR_STOP"
-        | "MOTOR_SAFE"
-        | "MOTOR_TOUCH"
-        | "MOTOR_WAY"
-        | "MOTOR_REVERSE"
-        | "FAILSAFE"
-        | "FINISH";
-      surface: string;
-      command: string;
-      title: string;
-      instruction: string;
-      caution: string;
-      choices: components["schemas"]["Choice"][];
-      figures: components["schemas"]["Figure"][];
-    };
-    GuideVerdict: {
-      step: string;
-      agrees: boolean;
-      asks: boolean;
-      words: string;
-      mends: components["schemas"]["Mend"][];
-      seats: components["schemas"]["SeatPicture"][];
-    };
     Measurement: {
       step: string;
       title: string;
@@ -4604,9 +4596,9 @@ export interface components {
       startedAt: string;
       /** Format: int32 */
       step: number;
-      steps: components["schemas"]["GuideStep"][];
+      steps: components["schemas"]["BenchStep"][];
       answers: components["schemas"]["Measurement"][];
-      verdicts: components["schemas"]["GuideVerdict"][];
+      verdicts: components["schemas"]["StepResult"][];
       barred: components["schemas"]["Barred"][];
       again: string[];
       /** Format: int32 */
@@ -4626,6 +4618,14 @@ export interface components {
       /** Format: int32 */
       arm: number;
     };
+    StepResult: {
+      step: string;
+      agrees: boolean;
+      asks: boolean;
+      words: string;
+      mends: components["schemas"]["Mend"][];
+      seats: components["schemas"]["SeatPicture"][];
+    };
     Progress: {
       /** Format: int32 */
       step: number;
@@ -4636,10 +4636,10 @@ export interface components {
       trims: components["schemas"]["Trims"];
       reference: string;
       rods: components["schemas"]["PlannedRod"][];
-      ways: components["schemas"]["RodWay"][];
+      ways: components["schemas"]["RodMethod"][];
       phases: components["schemas"]["PhaseOutcome"][];
       throwChanges: components["schemas"]["ThrowChange"][];
-      remedies: components["schemas"]["Remedy"][];
+      remedies: components["schemas"]["RodRemedy"][];
       steps: components["schemas"]["WorkStep"][];
       cautions: string[];
       findings: components["schemas"]["Finding"][];
@@ -4803,22 +4803,22 @@ export interface components {
       turnBack: string;
       unit: string;
     };
-    Remedy: {
-      surface: string;
-      /** @enum {string} */
-      kind: "TOOTH" | "LEAVE" | "SHARE" | "SYMPTOM";
-      words: string;
-    };
-    RodMeans: {
+    RodAlternative: {
       surface: string;
       /** Format: int32 */
       teeth: number;
       end: components["schemas"]["RodEnd"];
     };
-    RodWay: {
+    RodMethod: {
       surface: string;
-      means: components["schemas"]["RodMeans"] | null;
+      means: components["schemas"]["RodAlternative"] | null;
       chosen: boolean;
+      words: string;
+    };
+    RodRemedy: {
+      surface: string;
+      /** @enum {string} */
+      kind: "TOOTH" | "LEAVE" | "SHARE" | "SYMPTOM";
       words: string;
     };
     RulerCheck: {
@@ -5044,7 +5044,15 @@ export interface components {
         | "FEEL";
       part: string;
     };
-    AirSample: {
+    Corner: {
+      /** Format: double */
+      x: number;
+      /** Format: double */
+      y: number;
+      /** Format: double */
+      z: number;
+    };
+    FlightSample: {
       /** Format: double */
       seconds: number;
       /** Format: double */
@@ -5072,19 +5080,11 @@ export interface components {
       /** Format: double */
       throttle: number;
     };
-    Corner: {
-      /** Format: double */
-      x: number;
-      /** Format: double */
-      y: number;
-      /** Format: double */
-      z: number;
-    };
     FlownSheet: {
       /** Format: int32 */
       flight: number;
       test: components["schemas"]["TestCase"];
-      parts: components["schemas"]["AirSample"][][];
+      parts: components["schemas"]["FlightSample"][][];
       frame: components["schemas"]["Outline"][];
       broken: boolean;
       words: string[];
@@ -5357,7 +5357,7 @@ export interface components {
        */
       boltSpacingMm: number;
     };
-    HangingLine: {
+    HangingTest: {
       /** Format: double */
       changeDegrees: number;
       /** Format: double */
@@ -5556,7 +5556,7 @@ export interface components {
       mmPerClick: number;
       curve: number[];
     };
-    SurfaceHere: {
+    SurfaceResponse: {
       surface: string;
       phase: string;
       sticks: components["schemas"]["Stick"][];
@@ -5699,27 +5699,27 @@ export interface components {
       control: "ROLL" | "PITCH" | "YAW";
       surface: string;
     };
-    Amount: {
+    Deflection: {
       /** Format: double */
       mm: number;
       /** Format: double */
       degrees: number;
-    };
-    FeelLines: {
-      surface: string;
-      plusSide: boolean;
-      throwWords: string;
-      sticks: number[];
-      lines: components["schemas"]["Line"][];
     };
     Line: {
       set: string;
       phases: string[];
       here: boolean;
       moment: components["schemas"]["Moment"];
-      plus: components["schemas"]["Amount"];
-      minus: components["schemas"]["Amount"];
+      plus: components["schemas"]["Deflection"];
+      minus: components["schemas"]["Deflection"];
       mm: number[];
+    };
+    StickResponses: {
+      surface: string;
+      plusSide: boolean;
+      throwWords: string;
+      sticks: number[];
+      lines: components["schemas"]["Line"][];
     };
     ConversionAsked: {
       response: components["schemas"]["Response"];
@@ -5746,11 +5746,6 @@ export interface components {
       moment: components["schemas"]["Moment"];
       words: string;
     };
-    DeskSheet: {
-      phases: components["schemas"]["PhaseStand"][];
-      mixes: components["schemas"]["Reach"][];
-      became: components["schemas"]["Became"][];
-    };
     End: {
       words: string;
       plusSide: boolean;
@@ -5765,6 +5760,13 @@ export interface components {
       /** Format: double */
       minusMm: number;
     };
+    MixEffect: {
+      mix: string;
+      here: boolean;
+      phase: string;
+      moved: string[];
+      ends: components["schemas"]["End"][];
+    };
     Movement: {
       surface: string;
       /** Format: double */
@@ -5777,20 +5779,18 @@ export interface components {
       /** Format: double */
       standsMm: number;
     };
-    PhaseStand: {
+    MovementSheet: {
+      phases: components["schemas"]["PhasePositions"][];
+      mixes: components["schemas"]["MixEffect"][];
+      became: components["schemas"]["Became"][];
+    };
+    PhasePositions: {
       phase: string;
       reached: boolean;
       here: boolean;
       moved: string[];
       moment: components["schemas"]["Moment"];
       surfaces: components["schemas"]["Stand"][];
-    };
-    Reach: {
-      mix: string;
-      here: boolean;
-      phase: string;
-      moved: string[];
-      ends: components["schemas"]["End"][];
     };
     Stand: {
       surface: string;
@@ -5803,8 +5803,8 @@ export interface components {
       presetAsPair: boolean;
       differentialAsPair: boolean;
       full: components["schemas"]["Full"][];
-      rollUp: components["schemas"]["Amount"];
-      rollDown: components["schemas"]["Amount"];
+      rollUp: components["schemas"]["Deflection"];
+      rollDown: components["schemas"]["Deflection"];
     };
     Antenna: {
       /**
@@ -5982,9 +5982,9 @@ export interface components {
     MovementAsked: {
       setup: components["schemas"]["Setup"];
       moment: components["schemas"]["Moment"];
-      wish: components["schemas"]["MovementWish"];
+      wish: components["schemas"]["WantedMovement"];
     };
-    MovementWish: {
+    WantedMovement: {
       /** @enum {string} */
       kind: "PRESET" | "RATE_ROLL" | "RATE_PITCH" | "RATE_YAW" | "DIFFERENTIAL" | "MIX";
       subject: string;
@@ -6918,7 +6918,15 @@ export interface components {
       /** Format: date-time */
       changedAt: string;
     };
-    AirFault: {
+    Flown: {
+      faults: components["schemas"]["HiddenFault"][];
+      /** Format: double */
+      cgMm: number;
+      unsteady: boolean;
+      /** Format: int64 */
+      seed: number;
+    };
+    HiddenFault: {
       /** @enum {string} */
       kind:
         | "BALANCE"
@@ -6936,19 +6944,18 @@ export interface components {
       /** Format: double */
       size: number;
     };
-    Flown: {
-      faults: components["schemas"]["AirFault"][];
-      /** Format: double */
-      cgMm: number;
-      unsteady: boolean;
-      /** Format: int64 */
-      seed: number;
-    };
     SettledSaid: {
       phase: string;
       /** @enum {string} */
       control: "ROLL" | "PITCH" | "YAW";
       because: string;
+    };
+    Calibration: {
+      /** Format: int32 */
+      observations: number;
+      explanations: components["schemas"]["Suspect"][];
+      named: components["schemas"]["Named"] | null;
+      next: components["schemas"]["Proposal"] | null;
     };
     Confirmation: {
       phase: string;
@@ -6978,13 +6985,6 @@ export interface components {
       worth: boolean;
       words: string;
     };
-    Learned: {
-      /** Format: int32 */
-      observations: number;
-      explanations: components["schemas"]["Suspect"][];
-      named: components["schemas"]["Named"] | null;
-      next: components["schemas"]["Proposal"] | null;
-    };
     ModelStanding: {
       /** @enum {string} */
       stage: "RIG" | "PROGRAM" | "CHECK" | "FLY" | "ADJUST";
@@ -7013,7 +7013,7 @@ export interface components {
       worth: components["schemas"]["ControlWorth"][];
       turn: ("ROLL" | "PITCH" | "YAW")[];
       confirmation: components["schemas"]["Confirmation"][];
-      learned: components["schemas"]["Learned"];
+      learned: components["schemas"]["Calibration"];
       due: string[];
     };
     Named: {
@@ -7102,7 +7102,7 @@ export interface components {
       /** Format: int32 */
       revisionNumber: number;
       report: components["schemas"]["FlightReport"];
-      seen: components["schemas"]["FlightSeen"];
+      seen: components["schemas"]["FlightObservations"];
     };
     CsvProblem: {
       /** Format: int32 */
@@ -7172,8 +7172,8 @@ export interface components {
     CoachSheet: {
       plan: components["schemas"]["CoachPlan"];
       cards: components["schemas"]["TestCard"][];
-      job: components["schemas"]["MetalJob"] | null;
-      jobs: components["schemas"]["MetalJob"][];
+      job: components["schemas"]["ModelChange"] | null;
+      jobs: components["schemas"]["ModelChange"][];
       goal: string;
     };
     TestStanding: {
@@ -7239,13 +7239,13 @@ export interface components {
     BeginningWith: {
       /** Format: int64 */
       flightId: number;
-      wish: components["schemas"]["PlanWish"];
+      wish: components["schemas"]["PlanOptions"];
     };
-    PlanWish: {
+    PlanOptions: {
       reference: string;
       presetsTakeUp: boolean;
       leave: ("ROLL" | "PITCH" | "YAW")[];
-      means: components["schemas"]["RodMeans"][];
+      means: components["schemas"]["RodAlternative"][];
     };
     RodPlan: {
       reference: string;
@@ -7270,8 +7270,8 @@ export interface components {
       /** @enum {string} */
       manoeuvre: "LEVEL" | "ROLL" | "CLIMB" | "KNIFE_EDGE" | "BRAKES";
       others: ("LEVEL" | "ROLL" | "CLIMB" | "KNIFE_EDGE" | "BRAKES")[];
-      draft: components["schemas"]["AirSample"][];
-      saved: components["schemas"]["AirSample"][];
+      draft: components["schemas"]["FlightSample"][];
+      saved: components["schemas"]["FlightSample"][];
       frame: components["schemas"]["Outline"][];
       against: string[];
       words: string[];
@@ -7380,8 +7380,8 @@ export interface components {
       reason: string;
       /** Format: int64 */
       flightCount: number;
-      loop: components["schemas"]["LoopState"];
-      grounding: components["schemas"]["Grounding"];
+      loop: components["schemas"]["StandingSummary"];
+      grounding: components["schemas"]["Clearance"];
     };
     PageHangarEntry: {
       items: components["schemas"]["HangarEntry"][];
@@ -7398,6 +7398,14 @@ export interface components {
       /** Format: int64 */
       total: number;
     };
+    Restoration: {
+      /** Format: int32 */
+      revision: number;
+      setup: components["schemas"]["Setup"];
+      rods: components["schemas"]["RodBack"][];
+      parts: string[];
+      entries: components["schemas"]["Entry"][];
+    };
     RodBack: {
       surface: string;
       name: string;
@@ -7405,14 +7413,6 @@ export interface components {
       steps: number;
       turn: string;
       rotation: string;
-    };
-    WayBack: {
-      /** Format: int32 */
-      revision: number;
-      setup: components["schemas"]["Setup"];
-      rods: components["schemas"]["RodBack"][];
-      parts: string[];
-      entries: components["schemas"]["Entry"][];
     };
     Made: {
       /** @enum {string} */
@@ -8161,7 +8161,7 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "application/json": components["schemas"]["NotedChange"];
+          "application/json": components["schemas"]["NotedPartChange"];
         };
       };
       /** @description A part of the address is of the wrong kind. */
@@ -8896,7 +8896,7 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "application/json": components["schemas"]["MetalJob"];
+          "application/json": components["schemas"]["ModelChange"];
         };
       };
       /** @description A part of the address is of the wrong kind. */
@@ -11647,7 +11647,7 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "application/json": components["schemas"]["HangingLine"];
+          "application/json": components["schemas"]["HangingTest"];
         };
       };
       /** @description Asked by a device on the network that is not let in. */
@@ -12007,7 +12007,7 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "application/json": components["schemas"]["SurfaceHere"];
+          "application/json": components["schemas"]["SurfaceResponse"];
         };
       };
       /** @description Asked by another page, or under another name than this machine's. */
@@ -12396,7 +12396,7 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "application/json": components["schemas"]["FeelLines"];
+          "application/json": components["schemas"]["StickResponses"];
         };
       };
       /** @description Asked by a device on the network that is not let in. */
@@ -12636,7 +12636,7 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "application/json": components["schemas"]["DeskSheet"];
+          "application/json": components["schemas"]["MovementSheet"];
         };
       };
       /** @description Asked by a device on the network that is not let in. */
@@ -16352,7 +16352,7 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "application/json": components["schemas"]["WayBack"];
+          "application/json": components["schemas"]["Restoration"];
         };
       };
       /** @description A part of the address is of the wrong kind. */
@@ -16973,7 +16973,7 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "application/json": components["schemas"]["NotedChange"][];
+          "application/json": components["schemas"]["NotedPartChange"][];
         };
       };
       /** @description A part of the address is of the wrong kind. */
@@ -17055,7 +17055,7 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "application/json": components["schemas"]["NotedChange"];
+          "application/json": components["schemas"]["NotedPartChange"];
         };
       };
       /** @description A part of the address is of the wrong kind. */
@@ -17155,7 +17155,7 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "application/json": components["schemas"]["NotedChange"];
+          "application/json": components["schemas"]["NotedPartChange"];
         };
       };
       /** @description A part of the address is of the wrong kind. */
@@ -18302,7 +18302,7 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "application/json": components["schemas"]["MetalJob"];
+          "application/json": components["schemas"]["ModelChange"];
         };
       };
       /** @description A part of the address is of the wrong kind. */
@@ -18397,7 +18397,7 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "application/json": components["schemas"]["MetalJob"];
+          "application/json": components["schemas"]["ModelChange"];
         };
       };
       /** @description A part of the address is of the wrong kind. */
@@ -18949,7 +18949,7 @@ export interface operations {
     };
     requestBody: {
       content: {
-        "application/json": components["schemas"]["PlanWish"];
+        "application/json": components["schemas"]["PlanOptions"];
       };
     };
     responses: {
@@ -20205,7 +20205,7 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "application/json": components["schemas"]["Wishes"];
+          "application/json": components["schemas"]["Purpose"];
         };
       };
       /** @description A part of the address is of the wrong kind. */

@@ -9,7 +9,7 @@ import { Failure } from "@/ui/message";
 import { TextLine } from "@/ui/text-line";
 import { say } from "@/words/generated/adjustment";
 
-type Learned = Story["learned"];
+type Calibration = Story["learned"];
 
 /** What explains the measurements: a correction to agree to, or the measurement that tells. */
 export function LearnedCard({ story }: { story: Story }) {
@@ -33,7 +33,7 @@ export function LearnedCard({ story }: { story: Story }) {
   );
 }
 
-function Weights({ learned }: { learned: Learned }) {
+function Weights({ learned }: { learned: Calibration }) {
   return learned.observations === 0 ? null : (
     <span className="figures text-sm text-soft" data-observations={learned.observations}>
       {say("learnedCard.readingsUsedTogether", {
@@ -46,7 +46,7 @@ function Weights({ learned }: { learned: Learned }) {
   );
 }
 
-function Named({ named }: { named: NonNullable<Learned["named"]> }) {
+function Named({ named }: { named: NonNullable<Calibration["named"]> }) {
   const { standing } = useModel();
   const correct = useCorrect(standing.id);
   return (
@@ -71,7 +71,7 @@ function Named({ named }: { named: NonNullable<Learned["named"]> }) {
   );
 }
 
-function Measure({ next }: { next: NonNullable<Learned["next"]> }) {
+function Measure({ next }: { next: NonNullable<Calibration["next"]> }) {
   const { standing } = useModel();
   const measured = useMeasured(standing.id);
   const [text, setText] = useState("");

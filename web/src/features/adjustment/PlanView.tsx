@@ -1,5 +1,5 @@
 import { useState } from "react";
-import { useBeginPlanned, usePlan, type PlanWish, type RodPlan, type Story } from "@/api/story";
+import { useBeginPlanned, usePlan, type PlanOptions, type RodPlan, type Story } from "@/api/story";
 import { within, controlName, keyOf, type Control } from "@/domain/words";
 import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
@@ -12,7 +12,7 @@ import { PhasesAfter } from "./PhasesAfter";
 import { RodRow } from "./RodRow";
 import { say } from "@/words/generated/adjustment";
 
-const PROPOSED: PlanWish = { reference: "", presetsTakeUp: false, leave: [], means: [] };
+const PROPOSED: PlanOptions = { reference: "", presetsTakeUp: false, leave: [], means: [] };
 
 /** What the settled trims mean for every rod, before anything is touched. */
 export function PlanView({ story }: { story: Story }) {
@@ -114,8 +114,8 @@ export function PlanView({ story }: { story: Story }) {
 interface WorthProps {
   found: RodPlan;
   story: Story;
-  wish: PlanWish;
-  onWish: (wish: PlanWish) => void;
+  wish: PlanOptions;
+  onWish: (wish: PlanOptions) => void;
 }
 
 /** Every control of the phase: into the rods, or staying, and why. */

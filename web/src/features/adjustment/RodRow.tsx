@@ -1,5 +1,5 @@
 import type { Plan, PlannedRod } from "@/api/queries";
-import type { PlanWish } from "@/api/story";
+import type { PlanOptions } from "@/api/story";
 import { size, travelWords, sizeOf } from "@/domain/words";
 import { useModel } from "@/features/model/model";
 import { Choice } from "@/ui/choice";
@@ -9,8 +9,8 @@ import { say } from "@/words/generated/adjustment";
 interface Props {
   rod: PlannedRod;
   ways: Plan["ways"];
-  wish: PlanWish;
-  onWish: (wish: PlanWish) => void;
+  wish: PlanOptions;
+  onWish: (wish: PlanOptions) => void;
 }
 
 /** One rod of the plan, and the other ways to do it. */

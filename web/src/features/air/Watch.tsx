@@ -1,7 +1,7 @@
 import { figure } from "@/domain/reader";
 import { Pause, Play } from "lucide-react";
 import { useEffect, useRef, useState } from "react";
-import type { AirSample, Outline } from "@/api/school";
+import type { FlightSample, Outline } from "@/api/school";
 import { Button } from "@/ui/button";
 import { Check } from "@/ui/check";
 import { Slide } from "@/ui/slide";
@@ -20,8 +20,8 @@ const RATE = 30;
 
 interface Props {
   /** The path, and what is drawn beside it. */
-  path: AirSample[];
-  beside?: AirSample[] | undefined;
+  path: FlightSample[];
+  beside?: FlightSample[] | undefined;
   besideLabel?: string;
   frame: Outline[];
   /** What happens, in words. */
@@ -141,8 +141,8 @@ export function Watch({
 
 interface PictureProps {
   view: View;
-  path: AirSample[];
-  other: AirSample[] | undefined;
+  path: FlightSample[];
+  other: FlightSample[] | undefined;
   at: number;
   frame: Outline[];
   words: string;
@@ -175,7 +175,7 @@ function Picture({ view, path, other, at, frame, words }: PictureProps) {
       paper.lineTo(WIDTH, horizon);
       paper.stroke();
     }
-    const smoke = (line: AirSample[], until: number, ink: string, dash: number[]) => {
+    const smoke = (line: FlightSample[], until: number, ink: string, dash: number[]) => {
       paper.strokeStyle = ink;
       paper.lineWidth = 2;
       paper.setLineDash(dash);
@@ -193,7 +193,7 @@ function Picture({ view, path, other, at, frame, words }: PictureProps) {
     };
     // A model is drawn large enough to read its attitude, never smaller than it is.
     const size = extent(frame);
-    const larger = (s: AirSample) => {
+    const larger = (s: FlightSample) => {
       const here = place([s.northM, s.eastM, s.upM]);
       const there = place([s.northM, s.eastM, s.upM + 1]);
       const metre =
@@ -202,7 +202,7 @@ function Picture({ view, path, other, at, frame, words }: PictureProps) {
           : Math.hypot(there[0] - here[0], there[1] - here[1]);
       return Math.max(1, DRAWN / Math.max(1, metre * size));
     };
-    const model = (s: AirSample, ink: string, wide: number) => {
+    const model = (s: FlightSample, ink: string, wide: number) => {
       paper.strokeStyle = ink;
       paper.fillStyle = colour("--sheet", "#fff");
       paper.lineWidth = wide;
@@ -255,7 +255,7 @@ function Picture({ view, path, other, at, frame, words }: PictureProps) {
 }
 
 /** What the pilot's hands do at that moment. */
-function Sticks({ s }: { s: AirSample }) {
+function Sticks({ s }: { s: FlightSample }) {
   return (
     <div className="flex gap-3 sm:flex-col" aria-hidden>
       <Pad label={say("watch.rudderThrottle")} x={s.yaw} y={1 - 2 * s.throttle} />

@@ -1,8 +1,8 @@
 import { describe, expect, it } from "vitest";
-import type { AirSample } from "@/api/school";
+import type { FlightSample } from "@/api/school";
 import { mirrored, placed, shot, toWorld } from "./air";
 
-const sample = (part: Partial<AirSample>): AirSample => ({
+const sample = (part: Partial<FlightSample>): FlightSample => ({
   seconds: 0,
   northM: 0,
   eastM: 0,

@@ -1,9 +1,9 @@
-import type { AirSample, Outline } from "@/api/school";
+import type { FlightSample, Outline } from "@/api/school";
 
 export type Point = readonly [x: number, y: number, z: number];
 
 /** A direction or place of the body (x forward, y right, z down) seen in the world (north, east, up). */
-export function toWorld(s: AirSample, [x, y, z]: Point): Point {
+export function toWorld(s: FlightSample, [x, y, z]: Point): Point {
   const tx = 2 * (s.y * z - s.z * y);
   const ty = 2 * (s.z * x - s.x * z);
   const tz = 2 * (s.x * y - s.y * x);
@@ -14,7 +14,7 @@ export function toWorld(s: AirSample, [x, y, z]: Point): Point {
 }
 
 /** The same flight with right and left exchanged. */
-export const mirrored = (path: AirSample[]): AirSample[] =>
+export const mirrored = (path: FlightSample[]): FlightSample[] =>
   path.map((s) => ({ ...s, eastM: -s.eastM, x: -s.x, z: -s.z, roll: -s.roll, yaw: -s.yaw }));
 
 /** Where a path is looked at from. */
@@ -31,7 +31,7 @@ interface Box {
   max: [number, number, number];
 }
 
-const boxOf = (paths: AirSample[][]): Box => {
+const boxOf = (paths: FlightSample[][]): Box => {
   const box: Box = { min: [Infinity, Infinity, Infinity], max: [-Infinity, -Infinity, -Infinity] };
   for (const s of paths.flat()) {
     [s.northM, s.eastM, s.upM].forEach((value, i) => {
@@ -48,7 +48,7 @@ const HEIGHT = 150;
  * From where a pilot stands: beside the middle of the path, far below; from the side and from
  * behind: square on, to scale.
  */
-export function shot(view: View, paths: AirSample[][], width: number, height: number): Shot {
+export function shot(view: View, paths: FlightSample[][], width: number, height: number): Shot {
   const { min, max } = boxOf(paths);
   const middle = [0, 1, 2].map((i) => ((min[i] ?? 0) + (max[i] ?? 0)) / 2) as [
     number,
@@ -90,7 +90,7 @@ export function shot(view: View, paths: AirSample[][], width: number, height: nu
 }
 
 /** The model's outlines at a moment, in the world. */
-export const placed = (frame: Outline[], s: AirSample, larger: number) =>
+export const placed = (frame: Outline[], s: FlightSample, larger: number) =>
   frame.map((outline) => ({
     part: outline.part,
     corners: outline.corners.map((c) => toWorld(s, [larger * c.x, larger * c.y, larger * c.z])),

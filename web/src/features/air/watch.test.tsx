@@ -1,10 +1,10 @@
 import { render, screen } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { describe, expect, it, vi } from "vitest";
-import type { AirSample } from "@/api/school";
+import type { FlightSample } from "@/api/school";
 import { Watch } from "./Watch";
 
-const path: AirSample[] = Array.from({ length: 31 }, (_, i) => ({
+const path: FlightSample[] = Array.from({ length: 31 }, (_, i) => ({
   seconds: i / 30,
   northM: i / 2,
   eastM: 0,

@@ -1,5 +1,5 @@
 import { CurvePlot } from "@/features/bench/CurvePlot";
-import { useSurfaceHere, type SurfaceHere } from "@/api/program";
+import { useSurfaceHere, type SurfaceResponse } from "@/api/program";
 import { useBench } from "@/features/bench/store";
 import {
   within,
@@ -90,7 +90,7 @@ export function ProgramPanel({ index }: { index: number }) {
 }
 
 interface FeelProps {
-  one: SurfaceHere["sticks"][number];
+  one: SurfaceResponse["sticks"][number];
   surface: string;
   name: string;
   way: Way;

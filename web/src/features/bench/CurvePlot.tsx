@@ -2,11 +2,11 @@ import { inLength, length, lengthSign } from "@/domain/reader";
 import { useMemo } from "react";
 import { STICK_ENDS, keyOf, wayWords, type Control, type Way } from "@/domain/words";
 import { Chart } from "@/ui/chart";
-import type { SurfaceHere } from "@/api/program";
+import type { SurfaceResponse } from "@/api/program";
 import { useBench } from "./store";
 import { say } from "@/words/generated/bench";
 
-type Throw = Pick<SurfaceHere["sticks"][number], "control" | "curve" | "plusMm" | "minusMm">;
+type Throw = Pick<SurfaceResponse["sticks"][number], "control" | "curve" | "plusMm" | "minusMm">;
 
 /** Stick against millimetres of the selected surface; the dot is where the stick is. */
 export function CurvePlot({ one, way }: { one: Throw; way: Way }) {

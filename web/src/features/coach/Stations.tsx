@@ -1,13 +1,13 @@
-import type { Wishes } from "@/api/fly";
+import type { Purpose } from "@/api/fly";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { PlainNumber } from "@/ui/plain-number";
 import { say } from "@/words/generated/coach";
 
-type Station = Wishes["stations"][number];
+type Station = Purpose["stations"][number];
 
 interface Props {
-  wishes: Wishes;
+  wishes: Purpose;
   /** What goes with the balance of each pack, as the server works it out. */
   between: string[];
   onStations: (stations: Station[]) => void;

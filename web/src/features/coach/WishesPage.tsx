@@ -3,7 +3,7 @@ import {
   useNoteWishes,
   useStartingWishes,
   useWishes,
-  type Wishes,
+  type Purpose,
   type WishSheet,
 } from "@/api/fly";
 import { useModel } from "@/features/model/model";
@@ -19,7 +19,7 @@ import { say } from "@/words/generated/coach";
 import { told } from "@/words/generated/enums";
 import { capital } from "@/domain/words";
 
-type Wish = Wishes["regimes"][number];
+type Wish = Purpose["regimes"][number];
 
 const REGIMES = {
   FIRST_FLIGHTS: told("Regime", "FIRST_FLIGHTS"),
@@ -80,7 +80,7 @@ function Book({ sheet }: { sheet: WishSheet }) {
         },
       },
     );
-  const set = (part: Partial<Wishes>) => setWishes({ ...wishes, ...part });
+  const set = (part: Partial<Purpose>) => setWishes({ ...wishes, ...part });
   const setWish = (of: Wish, part: Partial<Wish>) =>
     set({ regimes: wishes.regimes.map((one) => (one === of ? { ...of, ...part } : one)) });
   const left = (Object.keys(REGIMES) as Wish["regime"][]).filter(
@@ -103,7 +103,7 @@ function Book({ sheet }: { sheet: WishSheet }) {
         },
       ],
     });
-  const begin = (pilot: Wishes["pilot"]) =>
+  const begin = (pilot: Purpose["pilot"]) =>
     starting.mutate(pilot, {
       onSuccess: (found) =>
         setWishes({

@@ -9,7 +9,7 @@ import { Card } from "@/ui/card";
 import { Choice } from "@/ui/choice";
 import { say } from "@/words/generated/flight";
 
-export type Seen = Schemas["FlightSeen"];
+export type Seen = Schemas["FlightObservations"];
 
 export const NOTHING_SEEN: Seen = { results: [], check: 0, despite: "" };
 

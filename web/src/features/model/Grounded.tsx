@@ -1,7 +1,7 @@
 import { Suspense, lazy } from "react";
 import { Link } from "react-router";
 import { Check, LoaderCircle, TriangleAlert } from "lucide-react";
-import type { Grounding } from "@/api/queries";
+import type { Clearance } from "@/api/queries";
 import { Fold } from "@/ui/fold";
 import { AgainstIt } from "./AgainstIt";
 import { Say, say } from "@/words/generated/model";
@@ -17,7 +17,7 @@ const PLACES = {
   SET_UP: "rig/set-up",
 } as const;
 
-type Lack = Grounding["missing"][number]["lack"];
+type Lack = Clearance["missing"][number]["lack"];
 
 /** Where what is missing is done, and what the way there is called. */
 export const LACKS: Record<Lack, readonly [string, string]> = {
@@ -33,7 +33,7 @@ export const LACKS: Record<Lack, readonly [string, string]> = {
 
 interface Shown {
   model: number;
-  grounding: Grounding;
+  grounding: Clearance;
   /** So many are listed; the others are told on the check page. */
   most?: number;
 }
@@ -188,7 +188,7 @@ const MARKS = {
 } as const;
 
 /** A mark beside a name: grounded, not cleared yet, or clear. */
-export function GroundedMark({ grounding }: { grounding: Grounding }) {
+export function GroundedMark({ grounding }: { grounding: Clearance }) {
   const label = MARKS[grounding.verdict];
   if (grounding.verdict === "CLEAR") {
     return <Check aria-label={label} size={14} className="text-done" />;

@@ -1,5 +1,5 @@
 import { Link } from "react-router";
-import type { Grounding, HangarEntry } from "@/api/queries";
+import type { Clearance, HangarEntry } from "@/api/queries";
 import { WaitingTag } from "@/ui/card";
 import { LACKS } from "./Grounded";
 
@@ -27,7 +27,7 @@ const PLACES: Record<Loop["next"], string> = {
 interface Props {
   model: number;
   loop: Loop;
-  grounding: Grounding;
+  grounding: Clearance;
 }
 
 /** What waits, in the model's one sentence, and the way to where it is done. */

@@ -1,4 +1,4 @@
-import { useDesk, type DeskSheet } from "@/api/program";
+import { useDesk, type MovementSheet } from "@/api/program";
 import { useMovement } from "@/api/edits";
 import { useBench } from "@/features/bench/store";
 import { useModel } from "@/features/model/model";
@@ -7,7 +7,7 @@ import { Button } from "@/ui/button";
 import { Failure } from "@/ui/message";
 import { say } from "@/words/generated/program";
 
-type One = DeskSheet["became"][number];
+type One = MovementSheet["became"][number];
 
 /** Movements that were typed and have become others, since a hole, an arm or a rod was changed. */
 export function Became() {

@@ -1,5 +1,5 @@
 import type { ReactNode } from "react";
-import type { Mix, Reach } from "@/api/program";
+import type { Mix, MixEffect } from "@/api/program";
 import { travel } from "@/domain/words";
 import { useBenchStore } from "@/features/bench/store";
 import { useModel } from "@/features/model/model";
@@ -8,7 +8,7 @@ import { rowName, rows } from "./pairs";
 import { say } from "@/words/generated/program";
 
 /** Where the figures below are told for. */
-export function Where({ reach }: { reach: Reach | undefined }) {
+export function Where({ reach }: { reach: MixEffect | undefined }) {
   const { draft } = useModel();
   const store = useBenchStore();
   if (reach === undefined) {
@@ -42,7 +42,7 @@ interface EndsProps {
   mix: Mix;
   target: string;
   pair: boolean;
-  reach: Reach | undefined;
+  reach: MixEffect | undefined;
   /** What stands here where the target is no surface. */
   children: ReactNode;
 }
@@ -99,7 +99,7 @@ export function TargetEnds({ mix, target, pair, reach, children }: EndsProps) {
 type Surfaces = ReturnType<typeof useModel>["draft"]["present"]["surfaces"];
 
 /** The targets of a mix, a pair that gets the same told once. */
-export function targetRows(mix: Mix, surfaces: Surfaces, reach: Reach | undefined, apart: boolean) {
+export function targetRows(mix: Mix, surfaces: Surfaces, reach: MixEffect | undefined, apart: boolean) {
   return mix.targets.flatMap((target, at) => {
     const surface = surfaces.find((one) => one.id === target.target);
     const other = mix.targets.findIndex((one) => one.target === surface?.pair);

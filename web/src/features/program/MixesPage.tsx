@@ -2,7 +2,7 @@ import { useState } from "react";
 import type { Schemas } from "@/api/client";
 import { useCopy, useMixSource } from "@/api/edits";
 import { Plus, X } from "lucide-react";
-import { useDesk, useProgramSheet, type CurvePoint, type Mix, type Reach } from "@/api/program";
+import { useDesk, useProgramSheet, type CurvePoint, type Mix, type MixEffect } from "@/api/program";
 import { DraftChoice, DraftNumber, DraftText } from "@/features/model/fields";
 import { COMMAND, THROTTLE } from "@/domain/scales";
 import { useBench } from "@/features/bench/store";
@@ -67,7 +67,7 @@ interface MixProps {
   /** The mix as a curve, as the core has it. */
   asCurve: CurvePoint[];
   /** What it does at the ends of its source, as the bench shows it. */
-  reach: Reach | undefined;
+  reach: MixEffect | undefined;
   /** What it can take its value from. */
   sources: Schemas["SourceChoice"][];
 }

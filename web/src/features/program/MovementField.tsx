@@ -1,6 +1,6 @@
 import { lengthUnit, written } from "@/domain/reader";
 import { useId, useState } from "react";
-import { useMovement, type MovementWish } from "@/api/edits";
+import { useMovement, type WantedMovement } from "@/api/edits";
 import { ApiError } from "@/api/client";
 import { movementUnit, useMovementUnit, type MovementUnit } from "@/domain/movement-unit";
 import { typedIn, unitSign } from "@/domain/units";
@@ -25,7 +25,7 @@ interface Props {
   quiet?: boolean;
   /** What it belongs to, where several fields have one name. */
   of?: string;
-  wish: Pick<MovementWish, "kind" | "subject" | "surface" | "plusSide" | "pair" | "bothSides">;
+  wish: Pick<WantedMovement, "kind" | "subject" | "surface" | "plusSide" | "pair" | "bothSides">;
   shown: Shown;
   /** Only the size is typed: which way it goes is the linkage's. */
   sized?: boolean;

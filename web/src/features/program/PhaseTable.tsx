@@ -1,6 +1,6 @@
 import { Link2, Unlink2 } from "lucide-react";
 import { useState } from "react";
-import { useDesk, useProgramSheet, type DeskSheet, type Phase } from "@/api/program";
+import { useDesk, useProgramSheet, type MovementSheet, type Phase } from "@/api/program";
 import { travel } from "@/domain/words";
 import { useBench, useBenchStore } from "@/features/bench/store";
 import { useModel } from "@/features/model/model";
@@ -13,7 +13,7 @@ import { Explained } from "@/ui/explained";
 import { Term } from "./Term";
 import { Say, say } from "@/words/generated/program";
 
-type Stand = DeskSheet["phases"][number]["surfaces"][number];
+type Stand = MovementSheet["phases"][number]["surfaces"][number];
 type Shows = "preset" | "differential" | "full";
 
 /** Presets, differential and full sticks of every phase, as the bench shows them. */
@@ -164,7 +164,7 @@ function Table({ shows }: { shows: Shows }) {
 }
 
 /** Whether the two of a pair differ in some phase. */
-const differs = (desk: DeskSheet | undefined, surface: string, shows: Shows) =>
+const differs = (desk: MovementSheet | undefined, surface: string, shows: Shows) =>
   desk?.phases.some((phase) =>
     phase.surfaces.some(
       (one) =>

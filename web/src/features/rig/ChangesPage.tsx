@@ -1,7 +1,7 @@
 import { Check } from "@/ui/check";
 import { Plus, X } from "lucide-react";
 import { useState } from "react";
-import { useMarkCheck, useNoteChange, usePartChanges, type NotedChange } from "@/api/rig";
+import { useMarkCheck, useNoteChange, usePartChanges, type NotedPartChange } from "@/api/rig";
 import { day, emptied, today } from "@/domain/words";
 import { DraftChoice, DraftNumber, DraftText, useField } from "@/features/model/fields";
 import { useHasMotor, useModel } from "@/features/model/model";
@@ -12,7 +12,7 @@ import { Failure } from "@/ui/message";
 import { TextLine } from "@/ui/text-line";
 import { say } from "@/words/generated/rig";
 
-type Kind = NotedChange["change"]["kind"];
+type Kind = NotedPartChange["change"]["kind"];
 
 const KINDS: readonly (readonly [Kind, string])[] = [
   ["SERVO", say("changesPage.servo")],

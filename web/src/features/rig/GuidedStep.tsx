@@ -3,7 +3,7 @@ import { MendButton } from "@/features/model/edits";
 import { Fold } from "@/ui/fold";
 import { useEffect, useEffectEvent, useState } from "react";
 import { ApiError } from "@/api/client";
-import { useCloseSetUp, useMoveSetUp, type GuideVerdict, type OpenSetUp } from "@/api/rig";
+import { useCloseSetUp, useMoveSetUp, type StepResult, type OpenSetUp } from "@/api/rig";
 import { useModel } from "@/features/model/model";
 import { AircraftViews } from "@/features/bench/AircraftViews";
 import { useBenchStore } from "@/features/bench/store";
@@ -240,7 +240,7 @@ function Progress({ at, of }: { at: number; of: number }) {
   );
 }
 
-function Verdict({ verdict }: { verdict: GuideVerdict }) {
+function Verdict({ verdict }: { verdict: StepResult }) {
   return (
     <div
       role="status"

@@ -1,8 +1,8 @@
 import { size } from "@/domain/words";
-import type { GuideVerdict } from "@/api/rig";
+import type { StepResult } from "@/api/rig";
 import { say } from "@/words/generated/rig";
 
-type Seat = GuideVerdict["seats"][number];
+type Seat = StepResult["seats"][number];
 
 const SIZE = 220;
 const C = SIZE / 2;

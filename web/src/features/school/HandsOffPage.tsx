@@ -2,7 +2,7 @@ import { readerHeaders } from "@/domain/reader";
 import { useEffect, useRef, useState } from "react";
 import { Link, useParams } from "react-router";
 import type { Schemas, Violation } from "@/api/client";
-import { usePractice, type AirSample, type Outline } from "@/api/school";
+import { usePractice, type FlightSample, type Outline } from "@/api/school";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Failure, Waiting } from "@/ui/message";
@@ -14,7 +14,7 @@ type Trims = Schemas["Trims"];
 
 interface Heard {
   flight: {
-    samples: AirSample[];
+    samples: FlightSample[];
     path: number;
     bank: number;
     free: number;
@@ -132,7 +132,7 @@ function useLive(id: number) {
   const [held, setHeld] = useState(true);
   const [now, setNow] = useState<Heard["flight"]>();
   const [words, setWords] = useState("");
-  const [path, setPath] = useState<AirSample[]>([]);
+  const [path, setPath] = useState<FlightSample[]>([]);
   const [frame, setFrame] = useState<Outline[]>([]);
   const [wrong, setWrong] = useState<Violation[]>([]);
   const wish = useRef({ trims, held, again: false });

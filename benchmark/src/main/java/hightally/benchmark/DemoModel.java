@@ -8,7 +8,7 @@ import hightally.core.channel.InputKind;
 import hightally.core.channel.Transmitter;
 import hightally.core.channel.TransmitterInput;
 import hightally.core.edit.PartWish;
-import hightally.core.edit.PartWish.PartKind;
+import hightally.core.edit.PartWish.NewPartKind;
 import hightally.core.edit.PartsAdded;
 import hightally.core.setup.Setup;
 import java.io.IOException;
@@ -44,7 +44,7 @@ final class DemoModel {
     return PartsAdded.of(
         switched,
         new PartWish(
-            PartKind.SURFACE,
+            NewPartKind.SURFACE,
             "Left spoiler",
             "Right spoiler",
             SurfaceRole.SPOILER,

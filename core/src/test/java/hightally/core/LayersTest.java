@@ -2,13 +2,19 @@ package hightally.core;
 
 import static com.tngtech.archunit.base.DescribedPredicate.describe;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static org.assertj.core.api.Assertions.assertThat;
 
 import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchRule;
 import com.tngtech.archunit.library.Architectures;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.Set;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
 
 /** The core is plain Java, and its packages import only those before them in the list. */
 @AnalyzeClasses(packages = "hightally.core", importOptions = ImportOption.DoNotIncludeTests.class)
@@ -90,6 +96,17 @@ class LayersTest {
                           && PARTS_OF_TEXTS.contains(call.getName())));
 
   @ArchTest static final ArchRule ONLY_UPWARDS = onlyUpwards();
+
+  @Test
+  void everyPackageIsInTheListAndSaysWhatItIs() throws IOException {
+    Path sources = Path.of("src/main/java/hightally/core");
+    try (Stream<Path> packages = Files.list(sources)) {
+      assertThat(packages)
+          .allSatisfy(one -> assertThat(one.resolve("package-info.java")).isNotEmptyFile())
+          .extracting(one -> one.getFileName().toString())
+          .containsExactlyInAnyOrder(UPWARDS);
+    }
+  }
 
   private static ArchRule onlyUpwards() {
     Architectures.LayeredArchitecture layers =

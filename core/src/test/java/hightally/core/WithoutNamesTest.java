@@ -154,7 +154,7 @@ class WithoutNamesTest {
       }
     }
     if (setup.phases().size() > 1) {
-      FeelStart.FeelWish wish = new FeelStart.FeelWish(setup, FeelStart.Way.PER_PHASE, "");
+      FeelStart.FeelWish wish = new FeelStart.FeelWish(setup, FeelStart.Style.PER_PHASE, "");
       FeelStart.of(wish, English.NAMES).feelSets().forEach(one -> facts.add(one.feel()));
     }
   }

@@ -1,7 +1,7 @@
 package hightally.app.adjustment;
 
-import hightally.app.flight.Flight;
-import hightally.app.flight.PhaseReadings;
+import hightally.app.flightlog.Flight;
+import hightally.app.flightlog.PhaseReadings;
 import hightally.core.adjustment.FlownTrims;
 import hightally.core.adjustment.MarkSeen;
 import hightally.core.adjustment.RodAlternative;

@@ -2,11 +2,11 @@ package hightally.app.adjustment;
 
 import hightally.app.aircraft.Hangar;
 import hightally.app.aircraft.Revision;
-import hightally.app.flight.Flight;
-import hightally.app.flight.FlightLog;
+import hightally.app.flightlog.Flight;
+import hightally.app.flightlog.FlightLog;
+import hightally.app.history.AircraftHistories;
 import hightally.app.platform.ConflictException;
 import hightally.app.platform.NotFoundException;
-import hightally.app.story.Stories;
 import hightally.app.words.ReaderWords;
 import hightally.core.adjustment.AdjustmentPlan;
 import hightally.core.adjustment.AdjustmentPlanner;
@@ -53,7 +53,7 @@ public class Adjustments {
   private final Hangar hangar;
   private final FlightLog flights;
   private final OrderBook book;
-  private final Stories stories;
+  private final AircraftHistories stories;
   private final Clock clock;
   private final ReaderWords words;
 
@@ -62,7 +62,7 @@ public class Adjustments {
       Hangar hangar,
       FlightLog flights,
       OrderBook book,
-      Stories stories,
+      AircraftHistories stories,
       Clock clock,
       ReaderWords words) {
     this.words = words;

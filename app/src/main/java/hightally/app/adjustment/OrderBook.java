@@ -1,7 +1,7 @@
 package hightally.app.adjustment;
 
 import hightally.app.aircraft.Hangar;
-import hightally.app.story.OrderSource;
+import hightally.app.history.OrderSource;
 import hightally.core.adjustment.AdjustmentPlan;
 import hightally.core.adjustment.AdjustmentPlanner;
 import hightally.core.adjustment.FlownTrims;

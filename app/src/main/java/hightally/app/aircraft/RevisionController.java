@@ -1,6 +1,6 @@
 package hightally.app.aircraft;
 
-import hightally.app.platform.Once;
+import hightally.app.platform.IdempotentRequests;
 import hightally.app.platform.Page;
 import hightally.app.transfer.SetupDocuments;
 import hightally.core.quantity.Text;
@@ -55,12 +55,13 @@ class RevisionController {
   @ResponseStatus(HttpStatus.CREATED)
   @Operation(summary = "Adds an aircraft with its first revision; once for each key")
   Added add(
-      @RequestHeader(name = Once.KEY, required = false) String key,
+      @RequestHeader(name = IdempotentRequests.KEY, required = false) String key,
       @RequestBody NewAircraft added) {
     Validation.check(added);
-    String once = Once.key(key);
+    String once = IdempotentRequests.key(key);
     return new Added(
-        Once.of(once, hangar::addedBy, () -> hangar.add(added.setup(), added.reason(), once)));
+        IdempotentRequests.of(
+            once, hangar::addedBy, () -> hangar.add(added.setup(), added.reason(), once)));
   }
 
   /** A copy of a model: what it is called. */
@@ -74,11 +75,12 @@ class RevisionController {
               + " flights, trims, measurements, checks and findings stay with the first")
   Added copy(
       @PathVariable long id,
-      @RequestHeader(name = Once.KEY, required = false) String key,
+      @RequestHeader(name = IdempotentRequests.KEY, required = false) String key,
       @RequestBody Copied copied) {
     Validation.check(copied);
-    String once = Once.key(key);
-    return new Added(Once.of(once, hangar::addedBy, () -> copies.of(id, copied.name(), once)));
+    String once = IdempotentRequests.key(key);
+    return new Added(
+        IdempotentRequests.of(once, hangar::addedBy, () -> copies.of(id, copied.name(), once)));
   }
 
   @GetMapping("/put-away")

@@ -3,9 +3,9 @@ package hightally.app.demo;
 import hightally.app.adjustment.Adjustments;
 import hightally.app.adjustment.Adjustments.Wish;
 import hightally.app.aircraft.Hangar;
-import hightally.app.flight.FlightLog;
-import hightally.app.guide.NotedChange;
-import hightally.app.guide.PartChanges;
+import hightally.app.benchsetup.NotedPartChange;
+import hightally.app.benchsetup.PartChanges;
+import hightally.app.flightlog.FlightLog;
 import hightally.app.platform.HighTallyProperties;
 import hightally.core.airframe.PartChange;
 import hightally.core.airframe.PartChange.PartKind;
@@ -101,7 +101,7 @@ class DemoData implements ApplicationRunner {
             PartKind.REPAIR,
             "Left wings",
             "Nosed over in long grass; struts and both panels mended");
-    NotedChange noted = parts.note(id, repair, LocalDate.of(2026, 9, 15), null);
+    NotedPartChange noted = parts.note(id, repair, LocalDate.of(2026, 9, 15), null);
     for (int check = 0; check < noted.checks().size(); check++) {
       parts.mark(id, noted.id(), check, true);
     }

@@ -4,8 +4,8 @@ import hightally.app.adjustment.Adjustments;
 import hightally.app.adjustment.Adjustments.Wish;
 import hightally.app.adjustment.Consent;
 import hightally.app.aircraft.Hangar;
-import hightally.app.flight.FlightLog;
-import hightally.app.story.Stories;
+import hightally.app.flightlog.FlightLog;
+import hightally.app.history.AircraftHistories;
 import hightally.core.flightlog.FlightReport;
 import hightally.core.flightlog.PhaseReading;
 import hightally.core.history.Calibration;
@@ -31,7 +31,7 @@ class DemoGlider {
   private final Hangar hangar;
   private final FlightLog flights;
   private final Adjustments adjustments;
-  private final Stories stories;
+  private final AircraftHistories stories;
   private final DemoAircraft aircraft;
   private TrimmedFlight model;
   private double real;
@@ -40,7 +40,7 @@ class DemoGlider {
       Hangar hangar,
       FlightLog flights,
       Adjustments adjustments,
-      Stories stories,
+      AircraftHistories stories,
       DemoAircraft aircraft) {
     this.hangar = hangar;
     this.flights = flights;

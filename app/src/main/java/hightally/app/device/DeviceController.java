@@ -1,6 +1,6 @@
 package hightally.app.device;
 
-import hightally.app.device.Codes.Code;
+import hightally.app.device.AccessCodes.Code;
 import hightally.app.device.Devices.Device;
 import hightally.app.platform.LocalNetwork;
 import hightally.app.platform.Refusals;
@@ -31,7 +31,7 @@ class DeviceController {
   private static final int NAME_LONGEST = 60;
   private static final int CODE_LONGEST = 20;
 
-  private final Codes codes;
+  private final AccessCodes codes;
   private final Devices devices;
   private final LocalNetwork network;
   private final Refusals refusals;
@@ -55,7 +55,7 @@ class DeviceController {
   /** What a device brings to be let in. */
   record Knock(String code, String name) {}
 
-  DeviceController(Codes codes, Devices devices, LocalNetwork network, Refusals refusals) {
+  DeviceController(AccessCodes codes, Devices devices, LocalNetwork network, Refusals refusals) {
     this.refusals = refusals;
     this.codes = codes;
     this.devices = devices;
@@ -71,8 +71,8 @@ class DeviceController {
   @GetMapping("/here")
   @Operation(summary = "Who asks: the machine the program runs on, or a device")
   Here here(Principal asking) {
-    boolean desk = asking instanceof Visitor visitor && visitor.device() == null;
-    return new Here(desk, asking instanceof Visitor && !desk ? asking.getName() : "");
+    boolean desk = asking instanceof Requester visitor && visitor.device() == null;
+    return new Here(desk, asking instanceof Requester && !desk ? asking.getName() : "");
   }
 
   @PostMapping("/code")
@@ -91,16 +91,16 @@ class DeviceController {
     String name = text("name", knock.name(), NAME_LONGEST);
     String code = text("code", knock.code(), CODE_LONGEST);
     String address = request.getRemoteAddr();
-    Codes.Tried tried = codes.use(code, address);
-    if (tried == Codes.Tried.TOO_SOON) {
+    AccessCodes.Tried tried = codes.use(code, address);
+    if (tried == AccessCodes.Tried.TOO_SOON) {
       throw tooSoon(codes.secondsLeft(address));
     }
-    if (tried == Codes.Tried.WRONG) {
+    if (tried == AccessCodes.Tried.WRONG) {
       throw refusal(HttpStatus.FORBIDDEN, Said.of("refused.wrongCode"));
     }
     Devices.LetIn done = devices.letIn(name, address);
     ResponseCookie cookie =
-        ResponseCookie.from(DoorFilter.COOKIE, done.word())
+        ResponseCookie.from(DeviceAccessFilter.COOKIE, done.word())
             .httpOnly(true)
             .sameSite("Strict")
             .path("/")

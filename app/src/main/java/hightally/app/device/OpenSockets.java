@@ -49,7 +49,7 @@ public class OpenSockets {
   }
 
   private static Long device(Principal principal) {
-    return principal instanceof Visitor visitor ? visitor.device() : null;
+    return principal instanceof Requester visitor ? visitor.device() : null;
   }
 
   void close(long device) {

@@ -1,7 +1,7 @@
 package hightally.app.preflight;
 
-import hightally.app.platform.Entered;
-import hightally.app.platform.Once;
+import hightally.app.platform.EntryTime;
+import hightally.app.platform.IdempotentRequests;
 import hightally.core.preflight.CheckAnswer;
 import hightally.core.simulator.LinkStandIn;
 import io.swagger.v3.oas.annotations.Operation;
@@ -23,9 +23,9 @@ class CheckController {
   private static final String OF_AIRCRAFT = "/api/aircraft/{aircraftId}/checks";
 
   private final Checks checks;
-  private final Entered entered;
+  private final EntryTime entered;
 
-  CheckController(Checks checks, Entered entered) {
+  CheckController(Checks checks, EntryTime entered) {
     this.checks = checks;
     this.entered = entered;
   }
@@ -41,13 +41,13 @@ class CheckController {
   @Operation(summary = "Begins a check, its steps made from the model; once for each key")
   CheckRun begin(
       @PathVariable long aircraftId,
-      @RequestHeader(name = Once.KEY, required = false) String key,
-      @RequestHeader(name = Entered.AGO, required = false) String ago,
+      @RequestHeader(name = IdempotentRequests.KEY, required = false) String key,
+      @RequestHeader(name = EntryTime.AGO, required = false) String ago,
       @RequestParam(defaultValue = "0") int revision,
       @RequestBody Checks.Begun begun) {
-    String once = Once.key(key);
+    String once = IdempotentRequests.key(key);
     Checks.Then then = new Checks.Then(revision, entered.at(ago));
-    return Once.of(
+    return IdempotentRequests.of(
         once,
         made -> checks.begunBy(aircraftId, made),
         () -> checks.begin(aircraftId, begun, then, once));
@@ -87,7 +87,7 @@ class CheckController {
   CheckRun end(
       @PathVariable long aircraftId,
       @PathVariable long runId,
-      @RequestHeader(name = Entered.AGO, required = false) String ago,
+      @RequestHeader(name = EntryTime.AGO, required = false) String ago,
       @RequestBody Checks.Ended ended) {
     return checks.end(aircraftId, runId, ended, entered.at(ago));
   }
@@ -97,7 +97,7 @@ class CheckController {
   CheckRun endBegun(
       @PathVariable long aircraftId,
       @PathVariable String key,
-      @RequestHeader(name = Entered.AGO, required = false) String ago,
+      @RequestHeader(name = EntryTime.AGO, required = false) String ago,
       @RequestBody Checks.Ended ended) {
     return checks.end(aircraftId, checks.numberOf(aircraftId, key), ended, entered.at(ago));
   }

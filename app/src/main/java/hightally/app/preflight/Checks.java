@@ -4,12 +4,12 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import hightally.app.aircraft.Hangar;
 import hightally.app.aircraft.Revision;
-import hightally.app.coach.WishBook;
-import hightally.app.flight.CheckSource;
-import hightally.app.guide.NotedChange;
-import hightally.app.guide.PartChanges;
+import hightally.app.benchsetup.NotedPartChange;
+import hightally.app.benchsetup.PartChanges;
+import hightally.app.flightlog.CheckSource;
 import hightally.app.platform.ConflictException;
 import hightally.app.platform.NotFoundException;
+import hightally.app.trimming.Purposes;
 import hightally.core.airframe.Pack;
 import hightally.core.airframe.PartChange.PartKind;
 import hightally.core.preflight.CheckAnswer;
@@ -50,7 +50,7 @@ public class Checks implements CheckSource {
 
   private final CheckRunRepository runs;
   private final Hangar hangar;
-  private final WishBook wishes;
+  private final Purposes wishes;
   private final PartChanges changes;
   private final Clock clock;
 
@@ -59,7 +59,7 @@ public class Checks implements CheckSource {
       Caffeine.newBuilder().maximumSize(KEPT).build();
 
   Checks(
-      CheckRunRepository runs, Hangar hangar, WishBook wishes, PartChanges changes, Clock clock) {
+      CheckRunRepository runs, Hangar hangar, Purposes wishes, PartChanges changes, Clock clock) {
     this.runs = runs;
     this.hangar = hangar;
     this.wishes = wishes;
@@ -84,13 +84,13 @@ public class Checks implements CheckSource {
   /** What is due besides the check before every flight. */
   @Transactional(readOnly = true)
   public List<Due> due(long aircraftId) {
-    List<NotedChange> parts = changes.of(aircraftId);
+    List<NotedPartChange> parts = changes.of(aircraftId);
     return Due.of(
         since(parts, aircraftId, CheckKind.FULL), since(parts, aircraftId, CheckKind.RANGE));
   }
 
   /** What was changed since a kind of check was last passed; null where it never was. */
-  private List<PartKind> since(List<NotedChange> parts, long aircraftId, CheckKind kind) {
+  private List<PartKind> since(List<NotedPartChange> parts, long aircraftId, CheckKind kind) {
     Optional<CheckRunEntity> last =
         runs.findFirstByAircraftIdAndKindAndStateOrderByCreatedAtDescIdDesc(
             aircraftId, kind, CheckRun.Stage.DONE);

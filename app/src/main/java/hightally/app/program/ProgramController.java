@@ -1,6 +1,6 @@
 package hightally.app.program;
 
-import hightally.app.platform.Turns;
+import hightally.app.platform.ComputationQueue;
 import hightally.core.edit.MixGallery;
 import hightally.core.hazard.HazardSearch;
 import hightally.core.movement.MovementSheet;
@@ -39,9 +39,9 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/program")
 class ProgramController {
   private final HazardRuns runs;
-  private final Turns turns;
+  private final ComputationQueue turns;
 
-  ProgramController(HazardRuns runs, Turns turns) {
+  ProgramController(HazardRuns runs, ComputationQueue turns) {
     this.runs = runs;
     this.turns = turns;
   }

@@ -51,7 +51,7 @@ class Reports {
       flight += one.kind() == SchoolEvent.Kind.TAKE_OFF ? 1 : 0;
       if (one.kind() == SchoolEvent.Kind.FLOWN) {
         TestResult seen = seenAfter(run.events(), i);
-        boolean right = seen != null && SameSeen.of(seen, one.truth());
+        boolean right = seen != null && ObservationGrading.of(seen, one.truth());
         told.add(new FlightTold(flight, Coach.name(setup, one.test()), one.truth(), seen, right));
       }
     }
@@ -88,8 +88,8 @@ class Reports {
    */
   private static boolean found(
       SchoolBrief brief, Practice practice, int before, int after, int coachAfter) {
-    boolean levers = Countered.hasLevers(brief, practice);
-    return Countered.all(brief, practice) || after <= coachAfter && (after < before || !levers);
+    boolean levers = FaultsFound.hasLevers(brief, practice);
+    return FaultsFound.all(brief, practice) || after <= coachAfter && (after < before || !levers);
   }
 
   private static TestResult seenAfter(List<SchoolEvent> events, int at) {

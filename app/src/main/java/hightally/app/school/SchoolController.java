@@ -1,7 +1,7 @@
 package hightally.app.school;
 
-import hightally.app.platform.Once;
-import hightally.app.platform.Turns;
+import hightally.app.platform.ComputationQueue;
+import hightally.app.platform.IdempotentRequests;
 import hightally.core.trimming.TestResult;
 import io.swagger.v3.oas.annotations.Operation;
 import org.springframework.http.HttpStatus;
@@ -20,9 +20,9 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/school")
 class SchoolController {
   private final School school;
-  private final Turns turns;
+  private final ComputationQueue turns;
 
-  SchoolController(School school, Turns turns) {
+  SchoolController(School school, ComputationQueue turns) {
     this.school = school;
     this.turns = turns;
   }
@@ -37,10 +37,11 @@ class SchoolController {
   @ResponseStatus(HttpStatus.CREATED)
   @Operation(summary = "Simulated: begins the next step of a lesson; once for each key")
   SchoolSheet lesson(
-      @RequestHeader(name = Once.KEY, required = false) String key,
+      @RequestHeader(name = IdempotentRequests.KEY, required = false) String key,
       @RequestBody School.LessonBegun begun) {
-    String once = Once.key(key);
-    return turns.of(() -> Once.of(once, school::begunBy, () -> school.begin(begun, once)));
+    String once = IdempotentRequests.key(key);
+    return turns.of(
+        () -> IdempotentRequests.of(once, school::begunBy, () -> school.begin(begun, once)));
   }
 
   @PostMapping("/models")
@@ -48,10 +49,11 @@ class SchoolController {
   @Operation(
       summary = "Simulated: begins a practice with one of the pilot's models; once for each key")
   SchoolSheet model(
-      @RequestHeader(name = Once.KEY, required = false) String key,
+      @RequestHeader(name = IdempotentRequests.KEY, required = false) String key,
       @RequestBody School.ModelBegun begun) {
-    String once = Once.key(key);
-    return turns.of(() -> Once.of(once, school::begunBy, () -> school.begin(begun, once)));
+    String once = IdempotentRequests.key(key);
+    return turns.of(
+        () -> IdempotentRequests.of(once, school::begunBy, () -> school.begin(begun, once)));
   }
 
   @GetMapping("/{id}")

@@ -89,7 +89,7 @@ class LetInTest extends ApiTest {
   private Cookie letIn(String address) throws Exception {
     MockHttpServletResponse done = knock(address, code());
     assertThat(done.getStatus()).isEqualTo(200);
-    return done.getCookie(DoorFilter.COOKIE);
+    return done.getCookie(DeviceAccessFilter.COOKIE);
   }
 
   /** Everything a stranger could want to read or write, and that nothing came of it. */
@@ -138,7 +138,7 @@ class LetInTest extends ApiTest {
   @Test
   void withoutACodeNothingIsReadOrWritten() throws Exception {
     seesAndChangesNothing(phone);
-    seesAndChangesNothing(phone, new Cookie(DoorFilter.COOKIE, "made-up"));
+    seesAndChangesNothing(phone, new Cookie(DeviceAccessFilter.COOKIE, "made-up"));
     assertThat(asked(from(phone, HttpMethod.GET, "/api/devices/here")).getContentAsString())
         .contains("\"desk\":false", "\"device\":\"\"");
   }
@@ -170,7 +170,7 @@ class LetInTest extends ApiTest {
     assertThat(done.getHeader("Set-Cookie"))
         .contains("HttpOnly", "SameSite=Strict", "Path=/")
         .doesNotContain("Domain");
-    Cookie cookie = done.getCookie(DoorFilter.COOKIE);
+    Cookie cookie = done.getCookie(DeviceAccessFilter.COOKIE);
     assertThat(asked(from(phone, HttpMethod.GET, "/api/aircraft").cookie(cookie)).getStatus())
         .isEqualTo(200);
     String body = json.writeValueAsString(Map.of("reason", "New", "setup", biplane()));
@@ -291,7 +291,7 @@ class LetInTest extends ApiTest {
     assertThatThrownBy(() -> connect("", new CountDownLatch(1))).hasStackTraceContaining("401");
     Cookie cookie = letIn(ownAddress());
     CountDownLatch closed = new CountDownLatch(1);
-    WebSocketSession bench = connect(DoorFilter.COOKIE + "=" + cookie.getValue(), closed);
+    WebSocketSession bench = connect(DeviceAccessFilter.COOKIE + "=" + cookie.getValue(), closed);
     assertThat(bench.isOpen()).isTrue();
     send(
         HttpMethod.DELETE,

@@ -212,10 +212,12 @@ class FailuresTest {
           done.incrementAndGet();
           return "made";
         };
-    assertThat(Once.of("key", key -> Optional.of("before"), work)).isEqualTo("before");
+    assertThat(IdempotentRequests.of("key", key -> Optional.of("before"), work))
+        .isEqualTo("before");
     assertThat(done).hasValue(0);
-    assertThat(Once.of("key", key -> Optional.<String>empty(), work)).isEqualTo("made");
-    assertThat(Once.of(null, key -> Optional.of("before"), work)).isEqualTo("made");
+    assertThat(IdempotentRequests.of("key", key -> Optional.<String>empty(), work))
+        .isEqualTo("made");
+    assertThat(IdempotentRequests.of(null, key -> Optional.of("before"), work)).isEqualTo("made");
     assertThat(done).hasValue(2);
     // Two at the same moment: the second meets the constraint and finds what the first has made.
     AtomicInteger looked = new AtomicInteger();
@@ -224,15 +226,15 @@ class FailuresTest {
           throw violation("23505");
         };
     String found =
-        Once.of(
+        IdempotentRequests.of(
             "key",
             key -> looked.incrementAndGet() == 1 ? Optional.empty() : Optional.of("first"),
             late);
     assertThat(found).isEqualTo("first");
-    assertThatThrownBy(() -> Once.of("key", key -> Optional.<String>empty(), late))
+    assertThatThrownBy(() -> IdempotentRequests.of("key", key -> Optional.<String>empty(), late))
         .isInstanceOf(DataIntegrityViolationException.class);
-    assertThat(Once.key(null)).isNull();
-    assertThat(Once.key("abcdef-0123")).isEqualTo("abcdef-0123");
-    assertThatThrownBy(() -> Once.key("short")).satisfies(saying("8 to 64"));
+    assertThat(IdempotentRequests.key(null)).isNull();
+    assertThat(IdempotentRequests.key("abcdef-0123")).isEqualTo("abcdef-0123");
+    assertThatThrownBy(() -> IdempotentRequests.key("short")).satisfies(saying("8 to 64"));
   }
 }

@@ -23,7 +23,7 @@ public final class FeelStart {
   private FeelStart() {}
 
   /** The main ways. */
-  public enum Way {
+  public enum Style {
     /** Full travel, much expo, nothing to switch. */
     ONE_SOFT,
     /** Three positions: full and nearly linear, full and soft, reduced and soft. */
@@ -33,16 +33,16 @@ public final class FeelStart {
   }
 
   /** What is asked; the switch has three positions and is not needed for one setting. */
-  public record FeelWish(Setup setup, Way way, @Text(min = 0, max = 40) String input) {}
+  public record FeelWish(Setup setup, Style way, @Text(min = 0, max = 40) String input) {}
 
   /** The setup with that way; what was there of its own name is replaced. */
   public static Setup of(FeelWish wish, Naming naming) {
     Setup setup = Validation.check(wish.setup());
-    if (wish.way() == Way.ONE_SOFT) {
+    if (wish.way() == Style.ONE_SOFT) {
       Feel soft = feel(100, 45, 100, 50, 100, 40);
       return setup.change().feel(soft).feelSets(List.of()).done();
     }
-    if (wish.way() == Way.PER_PHASE) {
+    if (wish.way() == Style.PER_PHASE) {
       return perPhase(setup);
     }
     int input = setup.transmitter().inputIndex(wish.input());
@@ -79,7 +79,7 @@ public final class FeelStart {
    */
   private static Setup perPhase(Setup setup) {
     if (setup.phases().size() < 2) {
-      throw InvalidInputException.of("way", Way.PER_PHASE, Said.of("demand.modelLeastTwoPhases"));
+      throw InvalidInputException.of("way", Style.PER_PHASE, Said.of("demand.modelLeastTwoPhases"));
     }
     List<FeelSet> sets = new ArrayList<>();
     for (Phase phase : setup.phases().subList(0, setup.phases().size() - 1)) {

@@ -17,7 +17,7 @@ import hightally.core.quantity.Text;
  * @param at id of the panel it sits on, or of the surface whose horn drives it
  */
 public record PartWish(
-    PartKind kind,
+    NewPartKind kind,
     @Text String name,
     @Text(min = 0) String rightName,
     SurfaceRole role,
@@ -27,7 +27,7 @@ public record PartWish(
     @Text(min = 0, max = 40) String at) {
 
   /** Sorts of parts. */
-  public enum PartKind {
+  public enum NewPartKind {
     /** A surface with a servo, a channel and a lead of its own. */
     SURFACE,
     /** A surface on a slave rod from another one's horn. */

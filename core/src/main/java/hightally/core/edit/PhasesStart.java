@@ -22,7 +22,7 @@ public final class PhasesStart {
   private PhasesStart() {}
 
   /** Which phases; the one that is there stays as cruise, on when no other is. */
-  public enum Way {
+  public enum Layout {
     /** One switch of three positions: start, cruise in the middle, landing. */
     START_CRUISE_LANDING,
     /** Two of three positions: speed, cruise, thermal 1; and nothing, thermal 2, landing. */
@@ -36,7 +36,10 @@ public final class PhasesStart {
    * @param second id of the other switch, where two are needed
    */
   public record PhasesWish(
-      Setup setup, Way way, @Text(max = 40) String first, @Text(min = 0, max = 40) String second) {}
+      Setup setup,
+      Layout way,
+      @Text(max = 40) String first,
+      @Text(min = 0, max = 40) String second) {}
 
   /** The setup with those phases. */
   public static Setup of(PhasesWish wish, Naming naming) {
@@ -44,7 +47,7 @@ public final class PhasesStart {
     three(setup, "first", wish.first());
     String base = setup.basePhase().id();
     Setup named = renamed(setup, naming);
-    if (wish.way() == Way.START_CRUISE_LANDING) {
+    if (wish.way() == Layout.START_CRUISE_LANDING) {
       Setup one = added(named, "edit.start", PhaseRole.LAUNCH, base, wish.first(), 1, naming);
       return added(one, "edit.landing", PhaseRole.LANDING, base, wish.first(), 3, naming);
     }

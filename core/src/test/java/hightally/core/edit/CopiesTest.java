@@ -107,7 +107,7 @@ class CopiesTest {
     Setup start =
         PhasesStart.of(
             new PhasesStart.PhasesWish(
-                BIPLANE, PhasesStart.Way.START_CRUISE_LANDING, "front-left-switch", ""),
+                BIPLANE, PhasesStart.Layout.START_CRUISE_LANDING, "front-left-switch", ""),
             English.NAMES);
     assertThat(start.phases().stream().map(Phase::role))
         .containsExactly(PhaseRole.LANDING, PhaseRole.LAUNCH, PhaseRole.CRUISE);
@@ -122,7 +122,7 @@ class CopiesTest {
                 PhasesStart.of(
                     new PhasesStart.PhasesWish(
                         BIPLANE,
-                        PhasesStart.Way.SPEED_CRUISE_THERMALS_LANDING,
+                        PhasesStart.Layout.SPEED_CRUISE_THERMALS_LANDING,
                         "front-left-switch",
                         "front-left-switch"),
                     English.NAMES))

@@ -13,7 +13,7 @@ import hightally.core.airframe.Shares;
 import hightally.core.airframe.Side;
 import hightally.core.airframe.Surface;
 import hightally.core.airframe.SurfaceRole;
-import hightally.core.edit.PartWish.PartKind;
+import hightally.core.edit.PartWish.NewPartKind;
 import hightally.core.program.FailsafeSetting;
 import hightally.core.quantity.Control;
 import hightally.core.setup.Setup;
@@ -27,11 +27,11 @@ import org.junit.jupiter.params.provider.EnumSource;
 class PartsTest {
   private static final Setup SKERROW = DemoModels.read("skerrow");
 
-  private static PartWish pair(PartKind kind, SurfaceRole role, String at) {
+  private static PartWish pair(NewPartKind kind, SurfaceRole role, String at) {
     return new PartWish(kind, "q7", "q8", role, PanelRole.TAIL, Side.LEFT, true, at);
   }
 
-  private static PartWish single(PartKind kind, String name, Side side, String at) {
+  private static PartWish single(NewPartKind kind, String name, Side side, String at) {
     return new PartWish(kind, name, "", SurfaceRole.RUDDER, PanelRole.FIN, side, false, at);
   }
 
@@ -45,7 +45,7 @@ class PartsTest {
 
   @Test
   void aPairMirrorsOneAnotherEachOnItsPanelWithServoChannelAndLead() {
-    Setup both = added(SKERROW, pair(PartKind.SURFACE, SurfaceRole.FLAP, "wing-left"));
+    Setup both = added(SKERROW, pair(NewPartKind.SURFACE, SurfaceRole.FLAP, "wing-left"));
     Surface left = surface(both, "q7");
     Surface right = surface(both, "q8");
     assertThat(left.pair()).isEqualTo("q8");
@@ -67,7 +67,7 @@ class PartsTest {
   /** Right roll is left edge down and right edge up; aft pitch is both up. */
   @Test
   void whatIsAddedMovesTheRightWay() {
-    Setup both = added(SKERROW, pair(PartKind.SURFACE, SurfaceRole.ELEVON, "wing-left"));
+    Setup both = added(SKERROW, pair(NewPartKind.SURFACE, SurfaceRole.ELEVON, "wing-left"));
     double[] rest = SignalPath.of(both).evaluate(Moment.centred(both.trims())).travelMm();
     Moment centre = Moment.centred(both.trims());
     double[] roll = SignalPath.of(both).evaluate(centre.with(Control.ROLL, 1)).travelMm();
@@ -82,7 +82,7 @@ class PartsTest {
   @ParameterizedTest
   @EnumSource(SurfaceRole.class)
   void goneAgainLeavesTheDocumentAsItWas(SurfaceRole role) {
-    Setup both = added(SKERROW, pair(PartKind.SURFACE, role, "wing-left"));
+    Setup both = added(SKERROW, pair(NewPartKind.SURFACE, role, "wing-left"));
     assertThat(both.surfaces()).hasSize(4);
     Setup one = PartsRemoved.of(both, "q8");
     assertThat(surface(one, "q7").pair()).isEmpty();
@@ -93,7 +93,8 @@ class PartsTest {
 
   @Test
   void aSlaveGoesWithItsDriverWhichStaysWhileItDrives() {
-    Setup slaved = added(SKERROW, single(PartKind.SLAVE_SURFACE, "q9", Side.LEFT, "elevon-left"));
+    Setup slaved =
+        added(SKERROW, single(NewPartKind.SLAVE_SURFACE, "q9", Side.LEFT, "elevon-left"));
     Surface slave = surface(slaved, "q9");
     Shares shares = surface(SKERROW, "elevon-left").shares();
     assertThat(slave.shares()).isEqualTo(shares);
@@ -102,13 +103,13 @@ class PartsTest {
     assertThatThrownBy(() -> PartsRemoved.of(slaved, "elevon-left")).satisfies(saying("q9"));
     assertThat(Leaves.changed(SKERROW, PartsRemoved.of(slaved, "q9"))).isEmpty();
     assertThatThrownBy(
-            () -> added(SKERROW, single(PartKind.SLAVE_SURFACE, "q9", Side.LEFT, "nobody")))
+            () -> added(SKERROW, single(NewPartKind.SLAVE_SURFACE, "q9", Side.LEFT, "nobody")))
         .satisfies(saying("nobody"));
   }
 
   @Test
   void aPairOfPanelsMirrorsAndCarriesNothingWhenItGoes() {
-    Setup both = added(SKERROW, pair(PartKind.PANEL, SurfaceRole.OTHER, ""));
+    Setup both = added(SKERROW, pair(NewPartKind.PANEL, SurfaceRole.OTHER, ""));
     List<Panel> panels = both.airframe().panels();
     Panel left = panels.get(panels.size() - 2);
     Panel right = panels.get(panels.size() - 1);
@@ -126,7 +127,7 @@ class PartsTest {
   @ParameterizedTest
   @EnumSource(Side.class)
   void aMotorStandsStillWithoutTheLink(Side side) {
-    Setup powered = added(SKERROW, single(PartKind.MOTOR, "m", side, ""));
+    Setup powered = added(SKERROW, single(NewPartKind.MOTOR, "m", side, ""));
     assertThat(powered.airframe().motors().get(0).channel()).isEqualTo(3);
     int across = side == Side.LEFT ? -200 : side == Side.RIGHT ? 200 : 0;
     assertThat(powered.airframe().motors().get(0).rightMm()).isEqualTo(across);
@@ -149,7 +150,8 @@ class PartsTest {
 
   @Test
   void aSimpleChannelFollowsItsLeverAndGoesWithItsLead() {
-    Setup gear = added(SKERROW, single(PartKind.SIMPLE_CHANNEL, "Gear", Side.CENTRE, "left-lever"));
+    Setup gear =
+        added(SKERROW, single(NewPartKind.SIMPLE_CHANNEL, "Gear", Side.CENTRE, "left-lever"));
     assertThat(gear.channel(3).orElseThrow().carries()).isEqualTo("left-lever");
     assertThat(gear.wiring().lead("left-lever").orElseThrow().label()).isEqualTo("Gear");
     assertThat(Leaves.changed(SKERROW, PartsRemoved.of(gear, "left-lever"))).isEmpty();
@@ -158,16 +160,16 @@ class PartsTest {
   @Test
   void whereNoSocketPutsItOutThereIsNoLeadAndNoChannelMoreThanThereAre() {
     Setup rig = Rigs.plain();
-    Setup third = added(rig, single(PartKind.SURFACE, "q", Side.CENTRE, "wing"));
+    Setup third = added(rig, single(NewPartKind.SURFACE, "q", Side.CENTRE, "wing"));
     assertThat(third.channel(3)).isPresent();
     assertThat(third.wiring().leads()).hasSize(2);
     Setup full = rig;
     for (int i = 0; i < 10; i++) {
-      full = added(full, single(PartKind.SURFACE, "q" + i, Side.CENTRE, "wing"));
+      full = added(full, single(NewPartKind.SURFACE, "q" + i, Side.CENTRE, "wing"));
     }
     Setup every = full;
     assertThat(every.channel(12)).isPresent();
-    assertThatThrownBy(() -> added(every, single(PartKind.SURFACE, "z", Side.CENTRE, "wing")))
+    assertThatThrownBy(() -> added(every, single(NewPartKind.SURFACE, "z", Side.CENTRE, "wing")))
         .satisfies(saying("transmitter.channelCount"));
   }
 
@@ -175,7 +177,7 @@ class PartsTest {
   void whatIsMissingOrInUseIsNamed() {
     PartWish nameless =
         new PartWish(
-            PartKind.SURFACE,
+            NewPartKind.SURFACE,
             "q7",
             " ",
             SurfaceRole.FLAP,
@@ -184,7 +186,7 @@ class PartsTest {
             true,
             "wing-left");
     assertThatThrownBy(() -> added(SKERROW, nameless)).satisfies(saying("rightName"));
-    assertThatThrownBy(() -> added(SKERROW, pair(PartKind.SURFACE, SurfaceRole.FLAP, "roof")))
+    assertThatThrownBy(() -> added(SKERROW, pair(NewPartKind.SURFACE, SurfaceRole.FLAP, "roof")))
         .satisfies(saying("roof"));
     assertThatThrownBy(() -> PartsRemoved.of(SKERROW, "nobody")).satisfies(saying("nobody"));
     Setup last = PartsRemoved.of(PartsRemoved.of(Rigs.plain(), "slave"), "left");

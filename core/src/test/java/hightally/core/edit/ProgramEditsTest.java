@@ -8,7 +8,7 @@ import hightally.core.DemoModels;
 import hightally.core.English;
 import hightally.core.Rigs;
 import hightally.core.edit.FeelStart.FeelWish;
-import hightally.core.edit.FeelStart.Way;
+import hightally.core.edit.FeelStart.Style;
 import hightally.core.edit.PhaseAdded.PhaseWish;
 import hightally.core.program.Condition;
 import hightally.core.program.CurvePoint;
@@ -119,7 +119,7 @@ class ProgramEditsTest {
 
   @Test
   void theLadderHasThreePositionsOfOneSwitch() {
-    Setup ladder = FeelStart.of(new FeelWish(RIG, Way.LADDER, "switch"), English.NAMES);
+    Setup ladder = FeelStart.of(new FeelWish(RIG, Style.LADDER, "switch"), English.NAMES);
     assertThat(ladder.feelSets())
         .extracting(FeelSet::id)
         .containsExactly("full-linear", "reduced-soft");
@@ -128,18 +128,18 @@ class ProgramEditsTest {
     assertThat(ladder.conditions().get(1).limit()).isEqualTo(1);
     assertThat(ladder.feel().roll()).isEqualTo(Response.even(100, 45));
     assertThat(ladder.feelSets().get(1).feel().pitch()).isEqualTo(Response.even(55, 40));
-    Setup again = FeelStart.of(new FeelWish(ladder, Way.LADDER, "switch"), English.NAMES);
+    Setup again = FeelStart.of(new FeelWish(ladder, Style.LADDER, "switch"), English.NAMES);
     assertThat(again).isEqualTo(ladder);
-    assertThatThrownBy(() -> FeelStart.of(new FeelWish(RIG, Way.LADDER, "lever"), English.NAMES))
+    assertThatThrownBy(() -> FeelStart.of(new FeelWish(RIG, Style.LADDER, "lever"), English.NAMES))
         .satisfies(saying("lever"));
-    assertThatThrownBy(() -> FeelStart.of(new FeelWish(RIG, Way.LADDER, "none"), English.NAMES))
+    assertThatThrownBy(() -> FeelStart.of(new FeelWish(RIG, Style.LADDER, "none"), English.NAMES))
         .satisfies(saying("none"));
   }
 
   @Test
   void everyPhaseButTheLastGetsWhatItIsFor() {
     Setup larkmere = DemoModels.read("larkmere");
-    Setup each = FeelStart.of(new FeelWish(larkmere, Way.PER_PHASE, ""), English.NAMES);
+    Setup each = FeelStart.of(new FeelWish(larkmere, Style.PER_PHASE, ""), English.NAMES);
     assertThat(each.feelSets()).hasSize(larkmere.phases().size() - 1);
     for (int i = 0; i < each.feelSets().size(); i++) {
       FeelSet set = each.feelSets().get(i);
@@ -154,9 +154,9 @@ class ProgramEditsTest {
       assertThat(set.feel().roll()).isEqualTo(roll);
     }
     assertThatThrownBy(
-            () -> FeelStart.of(new FeelWish(Rigs.plain(), Way.PER_PHASE, ""), English.NAMES))
+            () -> FeelStart.of(new FeelWish(Rigs.plain(), Style.PER_PHASE, ""), English.NAMES))
         .satisfies(saying("way"));
-    Setup soft = FeelStart.of(new FeelWish(each, Way.ONE_SOFT, ""), English.NAMES);
+    Setup soft = FeelStart.of(new FeelWish(each, Style.ONE_SOFT, ""), English.NAMES);
     assertThat(soft.feelSets()).isEmpty();
     assertThat(soft.feel().yaw()).isEqualTo(Response.even(100, 40));
   }

@@ -19,7 +19,7 @@ import hightally.core.channel.Socket;
 import hightally.core.channel.SocketOutput;
 import hightally.core.channel.Wiring;
 import hightally.core.edit.PartWish;
-import hightally.core.edit.PartWish.PartKind;
+import hightally.core.edit.PartWish.NewPartKind;
 import hightally.core.edit.PartsAdded;
 import hightally.core.edit.PartsRemoved;
 import hightally.core.setup.Setup;
@@ -34,7 +34,7 @@ class ChannelPlanTest {
 
   @Test
   void aReceiverWithTooFewSocketsSaysWhatCouldShareAndWhatItCosts() {
-    Setup flaps = with(with(PLAIN, flapPair()), wish(PartKind.MOTOR, "Motor", Side.CENTRE));
+    Setup flaps = with(with(PLAIN, flapPair()), wish(NewPartKind.MOTOR, "Motor", Side.CENTRE));
     ChannelPlan.Proposed proposed = ChannelPlan.of(flaps);
     // Two sockets for two elevons, two flaps and a motor: three channels are left without one.
     assertThat(proposed.lines()).filteredOn(line -> line.socket() < 0).hasSize(3);
@@ -59,7 +59,7 @@ class ChannelPlanTest {
 
   private static PartWish flapPair() {
     return new PartWish(
-        PartKind.SURFACE,
+        NewPartKind.SURFACE,
         "Left flap",
         "Right flap",
         SurfaceRole.FLAP,
@@ -69,7 +69,7 @@ class ChannelPlanTest {
         "wing");
   }
 
-  private static PartWish wish(PartKind kind, String name, Side side) {
+  private static PartWish wish(NewPartKind kind, String name, Side side) {
     return new PartWish(kind, name, "", SurfaceRole.OTHER, PanelRole.WING, side, false, "wing");
   }
 
@@ -112,7 +112,8 @@ class ChannelPlanTest {
 
   @Test
   void everyConflictOfTheMapIsFound() {
-    Setup motor = PartsAdded.of(PLAIN, wish(PartKind.MOTOR, "Motor", Side.CENTRE), English.NAMES);
+    Setup motor =
+        PartsAdded.of(PLAIN, wish(NewPartKind.MOTOR, "Motor", Side.CENTRE), English.NAMES);
     Wiring wiring = motor.wiring();
     List<Lead> crowded =
         List.of(new Lead("s-left", 1, "", 0, false, ""), new Lead("s-right", 1, "", 0, false, ""));

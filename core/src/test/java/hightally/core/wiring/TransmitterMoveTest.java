@@ -14,7 +14,7 @@ import hightally.core.channel.SubTrimMode;
 import hightally.core.channel.Transmitter;
 import hightally.core.channel.TransmitterInput;
 import hightally.core.edit.PartWish;
-import hightally.core.edit.PartWish.PartKind;
+import hightally.core.edit.PartWish.NewPartKind;
 import hightally.core.edit.PartsAdded;
 import hightally.core.program.Trims;
 import hightally.core.setup.Setup;
@@ -118,10 +118,17 @@ class TransmitterMoveTest {
   private static Setup withRetracts(long seed) {
     PartWish motor =
         new PartWish(
-            PartKind.MOTOR, "Motor", "", SurfaceRole.OTHER, PanelRole.WING, Side.CENTRE, false, "");
+            NewPartKind.MOTOR,
+            "Motor",
+            "",
+            SurfaceRole.OTHER,
+            PanelRole.WING,
+            Side.CENTRE,
+            false,
+            "");
     PartWish retracts =
         new PartWish(
-            PartKind.SIMPLE_CHANNEL,
+            NewPartKind.SIMPLE_CHANNEL,
             "Retracts",
             "",
             SurfaceRole.OTHER,

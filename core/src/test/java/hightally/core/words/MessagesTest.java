@@ -31,6 +31,9 @@ class MessagesTest {
       Pattern.compile(
           "([A-Z]\\w*|unit|clicks|turns|field|part|list|names|given|date|violation|hand)(\\..*)?");
 
+  private static final Pattern NAMED =
+      Pattern.compile("(field\\.)?([A-Z][A-Za-z]+)\\.(\\w+)(?:\\..*)?");
+
   /**
    * Two words in one text, or a word with a space before or behind it to be joined to something.
    */
@@ -142,28 +145,76 @@ class MessagesTest {
     assertThat(idle).isEmpty();
   }
 
-  /** What enums that are told are called. */
+  /**
+   * A word that is found by the name of an enum, of a record or of a part has that name in the
+   * code: an enum that is told has one for each of its constants, and a field one that is there.
+   */
   @Test
-  void everyEnumThatIsToldHasAWord() {
-    for (Class<? extends Enum<?>> told :
-        List.<Class<? extends Enum<?>>>of(
-            hightally.core.quantity.Control.class,
-            hightally.core.quantity.Way.class,
-            hightally.core.channel.StickFunction.class,
-            hightally.core.program.MixSource.class,
-            hightally.core.program.Shape.class,
-            hightally.core.airframe.SurfaceRole.class,
-            hightally.core.airframe.PanelRole.class,
-            hightally.core.program.NoseNote.class,
-            hightally.core.program.PhaseRole.class)) {
-      for (Enum<?> one : told.getEnumConstants()) {
-        assertThat(plain.has(told.getSimpleName() + "." + one.name())).as(one.name()).isTrue();
+  void everyWordByNameIsOfSomethingAndNoConstantOfItsEnumLacksOne() throws IOException {
+    StringBuilder all = new StringBuilder();
+    for (Path root : List.of(SOURCE, Path.of("../app/src/main/java/hightally/app"))) {
+      for (Path file : sources(root)) {
+        all.append(Files.readString(file));
+      }
+    }
+    String code = all.toString();
+    Set<String> enums = new TreeSet<>();
+    for (String key : plain.keys()) {
+      Matcher named = NAMED.matcher(key);
+      if (named.matches()) {
+        String name = named.group(2);
+        String part = named.group(3);
+        if (named.group(1) == null
+            && Pattern.compile("enum " + name + "\\b").matcher(code).find()) {
+          enums.add(name);
+          assertThat(constants(name, code)).as(key).contains(part);
+        } else if (named.group(1) == null) {
+          assertThat(code).as(key).contains("\"" + name + ".");
+        } else {
+          Pattern field =
+              Pattern.compile("record " + name + "\\s*\\([^{]*\\b" + part + "\\b[^{]*\\{");
+          assertThat(code).as(key).containsPattern(field);
+        }
+      }
+    }
+    assertThat(enums).hasSizeGreaterThan(20);
+    for (String name : enums) {
+      for (String constant : constants(name, code)) {
+        assertThat(plain.has(name + "." + constant)).as("%s.%s", name, constant).isTrue();
       }
     }
     for (hightally.core.quantity.Unit unit : hightally.core.quantity.Unit.values()) {
       boolean plainNumber = unit == hightally.core.quantity.Unit.NONE;
       assertThat(plain.has("unit." + unit.name()) || plainNumber).as(unit.name()).isTrue();
     }
+  }
+
+  /** The constants of an enum, read where it is declared. */
+  private static Set<String> constants(String name, String code) {
+    Matcher declared = Pattern.compile("enum " + name + "\\b[^{]*\\{").matcher(code);
+    assertThat(declared.results()).as("enums called %s", name).hasSize(1);
+    declared.reset().find();
+    String body =
+        code.substring(declared.end(), Math.min(code.length(), declared.end() + 9000))
+            .replaceAll("(?s)/\\*.*?\\*/", "")
+            .replaceAll("//[^\\n]*", "");
+    Set<String> constants = new TreeSet<>();
+    int deep = 0;
+    Matcher token = Pattern.compile("[({]|[)}]|;|\\b[A-Z][A-Z0-9_]*\\b").matcher(body);
+    while (token.find()) {
+      char first = token.group().charAt(0);
+      if (first == '(' || first == '{') {
+        deep++;
+      } else if (first == ')' || first == '}') {
+        deep--;
+      } else if (deep == 0 && first != ';') {
+        constants.add(token.group());
+      }
+      if (deep < 0 || (deep == 0 && first == ';')) {
+        break;
+      }
+    }
+    return constants;
   }
 
   @Test

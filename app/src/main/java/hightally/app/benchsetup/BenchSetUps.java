@@ -1,0 +1,226 @@
+package hightally.app.benchsetup;
+
+import hightally.app.aircraft.Hangar;
+import hightally.app.aircraft.Revision;
+import hightally.app.platform.ConflictException;
+import hightally.app.platform.NotFoundException;
+import hightally.core.benchsetup.AnswerComparison;
+import hightally.core.benchsetup.BenchSetUp;
+import hightally.core.benchsetup.BenchStep;
+import hightally.core.benchsetup.CentringMethod;
+import hightally.core.benchsetup.SafetyGate;
+import hightally.core.benchsetup.SafetyGate.Barred;
+import hightally.core.benchsetup.StepAnswer;
+import hightally.core.preflight.ModelClearance.BenchLook;
+import hightally.core.quantity.InvalidInputException;
+import hightally.core.quantity.Said;
+import hightally.core.quantity.Validation;
+import hightally.core.setup.Setup;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Guided set-ups: begun, answered step by step, left and taken up again, closed. */
+@Service
+public class BenchSetUps {
+  private final BenchSetUpRepository setUps;
+  private final BenchAnswerRepository answers;
+  private final Hangar hangar;
+  private final Clock clock;
+
+  BenchSetUps(
+      BenchSetUpRepository setUps, BenchAnswerRepository answers, Hangar hangar, Clock clock) {
+    this.setUps = setUps;
+    this.answers = answers;
+    this.hangar = hangar;
+    this.clock = clock;
+  }
+
+  /** The set-up under way, if there is one. */
+  @Transactional(readOnly = true)
+  public Optional<OpenSetUp> open(long aircraftId) {
+    return entity(aircraftId).map(this::read);
+  }
+
+  /** Begins one; one of the same school that is under way is taken up again. */
+  @Transactional
+  public OpenSetUp begin(long aircraftId, CentringMethod school) {
+    hangar.alone(aircraftId);
+    Optional<BenchSetUpEntity> underWay = entity(aircraftId);
+    if (underWay.isPresent()) {
+      if (underWay.get().school() == school) {
+        return read(underWay.get());
+      }
+      throw new ConflictException(Said.of("refused.setUpOpen"));
+    }
+    String first = BenchSetUp.steps(hangar.newest(aircraftId).setup()).get(0).id();
+    return read(setUps.save(new BenchSetUpEntity(aircraftId, school, first, now())));
+  }
+
+  /**
+   * Moves to a step, and keeps an answer.
+   *
+   * @param answer null to only move
+   */
+  @Transactional
+  public OpenSetUp moveTo(long aircraftId, int version, String step, StepAnswer answer) {
+    BenchSetUpEntity found = seen(aircraftId, version);
+    Revision newest = hangar.newest(aircraftId);
+    List<BenchStep> steps = BenchSetUp.steps(newest.setup());
+    named(steps, "step", step);
+    if (answer != null) {
+      BenchStep asked = named(steps, "answer.step", Validation.check(answer).step());
+      fits(asked, answer);
+      notBarred(found, "answer.step", asked.id());
+      answers.saveAndFlush(
+          new BenchAnswerEntity(found, newest.number(), answer, asked.title(), now()));
+    }
+    notBarred(found, "step", step);
+    found.moveTo(step);
+    return read(setUps.saveAndFlush(found));
+  }
+
+  /** Going on to what is not safe yet is refused. */
+  private void notBarred(BenchSetUpEntity entity, String field, String step) {
+    Standing standing = standing(entity, hangar.newest(entity.aircraftId()));
+    for (Barred barred : SafetyGate.barred(standing.setup(), standing.given())) {
+      if (barred.step().equals(step)) {
+        throw InvalidInputException.of(
+            field, step, Said.of("demand.stepOpen", "why", barred.why()));
+      }
+    }
+  }
+
+  /** Closes it; what was measured stays. */
+  @Transactional
+  public void close(long aircraftId, int version) {
+    seen(aircraftId, version).close(now());
+  }
+
+  /** Everything ever measured on a model, newest first. */
+  @Transactional(readOnly = true)
+  public List<Measurement> measurements(long aircraftId) {
+    return answers.findByAircraftIdOrderByIdDesc(aircraftId).stream()
+        .map(BenchAnswerEntity::measurement)
+        .toList();
+  }
+
+  /** Everything ever answered on a model, oldest first, with what was on the bench. */
+  @Transactional(readOnly = true)
+  public List<BenchLook> looks(long aircraftId) {
+    return answers.findByAircraftIdOrderByIdDesc(aircraftId).stream()
+        .sorted(Comparator.comparing(one -> one.measurement().answeredAt()))
+        .map(
+            one ->
+                new BenchLook(
+                    one.answer(),
+                    hangar.revision(aircraftId, one.measurement().revisionNumber()).setup(),
+                    one.measurement().answeredAt()))
+        .toList();
+  }
+
+  /** As exact as the database keeps it. */
+  private Instant now() {
+    return clock.instant().truncatedTo(ChronoUnit.MICROS);
+  }
+
+  private static BenchStep named(List<BenchStep> steps, String field, String id) {
+    return steps.stream()
+        .filter(step -> step.id().equals(id))
+        .findFirst()
+        .orElseThrow(
+            () -> InvalidInputException.of(field, id, Said.of("demand.stepSetUpModelNow")));
+  }
+
+  private static void fits(BenchStep step, StepAnswer answer) {
+    boolean choice =
+        step.choices().isEmpty()
+            ? answer.choice().isEmpty()
+            : step.choices().stream().anyMatch(one -> one.id().equals(answer.choice()));
+    if (!choice) {
+      throw InvalidInputException.of(
+          "answer.choice", answer.choice(), Said.of("demand.oneStepsChoices"));
+    }
+    if (answer.values().size() != step.figures().size()) {
+      throw InvalidInputException.of(
+          "answer.values",
+          Said.of("given.figures", "count", answer.values().size()),
+          Said.of("given.figures", "count", step.figures().size()));
+    }
+  }
+
+  private BenchSetUpEntity seen(long aircraftId, int version) {
+    BenchSetUpEntity found =
+        entity(aircraftId).orElseThrow(() -> new NotFoundException("missing.setUp", aircraftId));
+    if (found.version() != version) {
+      throw new ConflictException(Said.of("refused.setUpMoved"));
+    }
+    return found;
+  }
+
+  private Optional<BenchSetUpEntity> entity(long aircraftId) {
+    return setUps.findFirstByAircraftIdAndState(aircraftId, BenchSetUpEntity.State.OPEN);
+  }
+
+  /**
+   * What holds of all that was answered.
+   *
+   * @param latest the newest answer of every step it still says something about
+   * @param again steps whose answer no longer does
+   */
+  private record Standing(Setup setup, Map<String, BenchAnswerEntity> latest, Set<String> again) {
+    List<StepAnswer> given() {
+      return latest.values().stream().map(BenchAnswerEntity::answer).toList();
+    }
+  }
+
+  private Standing standing(BenchSetUpEntity entity, Revision newest) {
+    Map<String, BenchAnswerEntity> latest = new LinkedHashMap<>();
+    Set<String> again = new LinkedHashSet<>();
+    Map<Integer, Setup> then = new HashMap<>();
+    then.put(newest.number(), newest.setup());
+    for (BenchAnswerEntity answer : answers.findByBenchSetUpIdOrderById(entity.id())) {
+      int revision = answer.measurement().revisionNumber();
+      String step = answer.answer().step();
+      Setup on =
+          then.computeIfAbsent(
+              revision, number -> hangar.revision(entity.aircraftId(), number).setup());
+      if (BenchSetUp.holds(answer.answer(), on, newest.setup())) {
+        latest.put(step, answer);
+        again.remove(step);
+      } else {
+        latest.remove(step);
+        again.add(step);
+      }
+    }
+    return new Standing(newest.setup(), latest, again);
+  }
+
+  private OpenSetUp read(BenchSetUpEntity entity) {
+    Revision newest = hangar.newest(entity.aircraftId());
+    List<BenchStep> steps = BenchSetUp.steps(newest.setup());
+    Standing standing = standing(entity, newest);
+    List<String> ids = new ArrayList<>(steps.stream().map(BenchStep::id).toList());
+    return new OpenSetUp(
+        entity.school(),
+        entity.startedAt(),
+        Math.max(0, ids.indexOf(entity.step())),
+        steps,
+        standing.latest().values().stream().map(BenchAnswerEntity::measurement).toList(),
+        AnswerComparison.verdicts(newest.setup(), entity.school(), standing.given()),
+        SafetyGate.barred(newest.setup(), standing.given()),
+        List.copyOf(standing.again()),
+        entity.version());
+  }
+}

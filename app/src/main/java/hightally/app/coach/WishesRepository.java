@@ -1,5 +1,0 @@
-package hightally.app.coach;
-
-import org.springframework.data.jpa.repository.JpaRepository;
-
-interface WishesRepository extends JpaRepository<WishesEntity, Long> {}

@@ -1,9 +1,0 @@
-package hightally.app.guide;
-
-import java.util.Optional;
-import org.springframework.data.jpa.repository.JpaRepository;
-
-interface BenchSetUpRepository extends JpaRepository<BenchSetUpEntity, Long> {
-  Optional<BenchSetUpEntity> findFirstByAircraftIdAndState(
-      long aircraftId, BenchSetUpEntity.State state);
-}

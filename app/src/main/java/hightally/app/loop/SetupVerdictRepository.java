@@ -1,5 +1,0 @@
-package hightally.app.loop;
-
-import org.springframework.data.jpa.repository.JpaRepository;
-
-interface SetupVerdictRepository extends JpaRepository<SetupVerdictEntity, String> {}

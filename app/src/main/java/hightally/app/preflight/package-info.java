@@ -1,0 +1,5 @@
+/**
+ * Checks before a flight in the database and over HTTP. Their steps are made in the core's {@code
+ * preflight}.
+ */
+package hightally.app.preflight;

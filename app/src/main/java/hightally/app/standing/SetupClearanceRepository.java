@@ -1,0 +1,5 @@
+package hightally.app.standing;
+
+import org.springframework.data.jpa.repository.JpaRepository;
+
+interface SetupClearanceRepository extends JpaRepository<SetupClearanceEntity, String> {}

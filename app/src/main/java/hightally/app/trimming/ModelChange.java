@@ -1,0 +1,33 @@
+package hightally.app.trimming;
+
+import hightally.core.quantity.Absentable;
+import hightally.core.trimming.TestCase;
+import hightally.core.trimming.TrimLever;
+import java.time.Instant;
+
+/**
+ * A change of metal that a trim test asked for: washers, balance, weight across.
+ *
+ * @param from where the lever stood, in its unit
+ * @param to where it goes
+ * @param resultRevision the revision that doing it made; absent where it made none
+ * @param closedAt when it was done or given up; absent while it is open
+ */
+public record ModelChange(
+    long id,
+    TestCase test,
+    TrimLever lever,
+    double from,
+    double to,
+    State state,
+    @Absentable Integer resultRevision,
+    Instant createdAt,
+    @Absentable Instant closedAt,
+    int version) {
+  /** How far it has come. */
+  public enum State {
+    OPEN,
+    DONE,
+    DROPPED
+  }
+}
