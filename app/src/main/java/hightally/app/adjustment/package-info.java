@@ -1,5 +1,5 @@
 /**
- * Work orders over HTTP and in the database: begun, carried out step by step, finished or given
- * up. What to turn is computed in the core's {@code adjustment}.
+ * Work orders over HTTP and in the database: begun, carried out step by step, finished or given up.
+ * What to turn is computed in the core's {@code adjustment}.
  */
 package hightally.app.adjustment;

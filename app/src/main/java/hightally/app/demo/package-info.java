@@ -1,5 +1,5 @@
 /**
- * The demo models and their history, put in through the same doors as a pilot's own. It is only
- * run by {@code ./high-tally demo}.
+ * The demo models and their history, put in through the same doors as a pilot's own. It is only run
+ * by {@code ./high-tally demo}.
  */
 package hightally.app.demo;

@@ -187,7 +187,7 @@ class AdjustmentPathTest extends Pilot {
     assertThat(open.at("/plan/phases/0/after/roll").asInt()).isEqualTo(6);
     assertThat(Math.abs(open.at("/plan/phases/0/after/pitch").asInt())).isLessThanOrEqualTo(2);
     assertThat(open.at("/plan/steps/1/detail").asText())
-        .contains("stays in throughout: roll 6 clicks right");
+        .contains("stays on the trims all the time: roll 6 clicks right");
     // Of pitch nothing is said by the order: its flights go on to count for roll.
     closed(at, open);
     JsonNode settling = get(at + "/settling").json();

@@ -33,7 +33,7 @@ class OrderTest extends Pilot {
     Answer refused = revise(at, "/house", "rulerMm", 0.7);
     assertThat(refused.status()).isEqualTo(409);
     assertThat(refused.body())
-        .contains("work order for the rods of this model is open, on revision 1")
+        .contains("work order for this model is open, on revision 1")
         .contains("still on this page");
     assertThat(closed(at, open).status()).isEqualTo(200);
     assertThat(revise(at, "/house", "rulerMm", 0.7).status()).isEqualTo(201);

@@ -74,7 +74,7 @@ class PutAwayTest extends Pilot {
     Map<String, Object> revised = Map.of("basedOn", 1, "reason", "Late", "setup", setup);
     Answer refused = post(at + "/revisions", revised);
     assertThat(refused.status()).isEqualTo(409);
-    assertThat(refused.body()).contains("was deleted", "bring it back");
+    assertThat(refused.body()).contains("was deleted", "restore it in the hangar");
     Map<String, Object> flight = Map.of("revisionNumber", 1, "report", report(1, 2, 3));
     assertThat(post(at + "/flights", flight).status()).isEqualTo(409);
     assertThat(post(at + "/checks", Map.of("kind", "FLIGHT", "pack", "")).status()).isEqualTo(409);
@@ -129,7 +129,7 @@ class PutAwayTest extends Pilot {
         .isEqualTo(
             "Copied from "
                 + setup.get("name").asText()
-                + ", revision 2, for a second aircraft of the type; its trims, flights, checks and"
+                + ", revision 2, as a second model; its trims, flights, checks and"
                 + " findings stayed behind.");
     ObjectNode expected = setup.deepCopy().put("name", "Second of them");
     expected.set("trims", json.readTree("{\"roll\":0,\"pitch\":0,\"yaw\":0}"));

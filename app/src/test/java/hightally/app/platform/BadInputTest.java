@@ -36,7 +36,7 @@ class BadInputTest extends ApiTest {
           /power/curves/0/points        | [{"x":0,"y":0},{"x":0,"y":5}] | power.curves[0].points[1].x | more than 0
           /power/cutWhen                | "gone" | power.cutWhen                 | a condition's id
           /servos/0/seating/teeth       | 0      | servos[0].seating.teeth       | 1 to 120
-          /surfaces/0/rod/adjustedMm    | -29    | surfaces[0].rod.adjustedMm    | a rod that connects both holes
+          /surfaces/0/rod/adjustedMm    | -29    | surfaces[0].rod.adjustedMm    | a pushrod that connects both holes
           /surfaces/0/chordMm           | -5     | surfaces[0].chordMm           | 5 to 600 mm
           /wiring/leads/0/device        | "gone" | wiring.leads[0].device        | the id of a servo, a motor
           /airframe/motors/0/channel    | 1      | airframe.motors[0].channel    | a channel that carries the throttle
