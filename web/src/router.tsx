@@ -1,6 +1,6 @@
 import { createBrowserRouter, Navigate, type RouteObject } from "react-router";
 import { HangarPage } from "./features/hangar/HangarPage";
-import { NowherePage } from "./features/hangar/NowherePage";
+import { NotFoundPage } from "./features/hangar/NotFoundPage";
 import { Shell } from "./features/hangar/Shell";
 import { Waiting } from "./ui/message";
 import { RouteFault } from "./ui/route-fault";
@@ -50,7 +50,7 @@ const rig = [
   page(
     "set-up",
     say("router.benchSetUp"),
-    async () => (await import("./features/rig/SetUpPage")).SetUpPage,
+    async () => (await import("./features/benchsetup/SetUpPage")).SetUpPage,
   ),
   page(
     "balance",
@@ -125,19 +125,19 @@ const check = [
   ),
 ];
 
-const entry = async () => (await import("./features/flight/FlightEntryPage")).FlightEntryPage;
+const entry = async () => (await import("./features/flightlog/FlightEntryPage")).FlightEntryPage;
 
 const fly = [
   page(
     undefined,
     say("router.flights"),
-    async () => (await import("./features/flight/FlightsPage")).FlightsPage,
+    async () => (await import("./features/flightlog/FlightsPage")).FlightsPage,
   ),
   page("new", say("router.logAFlight"), entry),
   page(
     "coach",
     say("router.trimFlights"),
-    async () => (await import("./features/coach/CoachPage")).CoachPage,
+    async () => (await import("./features/trimming/CoachPage")).CoachPage,
   ),
   page(
     "checks",
@@ -152,12 +152,12 @@ const fly = [
   page(
     "wishes",
     say("router.purposeAndPilot"),
-    async () => (await import("./features/coach/WishesPage")).WishesPage,
+    async () => (await import("./features/trimming/PurposePage")).PurposePage,
   ),
   page(
     "card",
     say("router.fieldCard"),
-    async () => (await import("./features/flight/FieldCardPage")).FieldCardPage,
+    async () => (await import("./features/flightlog/FieldCardPage")).FieldCardPage,
   ),
   page(":flightId", say("router.correctAFlight"), entry),
 ];
@@ -185,7 +185,7 @@ const model = [
   page(
     "fly",
     say("router.fly"),
-    async () => (await import("./features/flight/FlyPages")).FlyPages,
+    async () => (await import("./features/flightlog/FlyPages")).FlyPages,
     fly,
   ),
   page(
@@ -258,7 +258,7 @@ export const router = createBrowserRouter([
         async () => (await import("./features/aircraft/ModelLayout")).ModelLayout,
         model,
       ),
-      { path: "*", element: <NowherePage />, handle: { title: say("router.noSuchPage") } },
+      { path: "*", element: <NotFoundPage />, handle: { title: say("router.noSuchPage") } },
     ],
   },
 ]);

@@ -1,11 +1,11 @@
 import { LogLink } from "@/features/model/LogLink";
 import { useOpenAdjustment } from "@/api/queries";
-import { useStory } from "@/api/story";
+import { useStory } from "@/api/history";
 import { useModel } from "@/features/model/model";
 import { Empty } from "@/ui/card";
 import { Failure, Waiting } from "@/ui/message";
 import { ConfirmationCard } from "./ConfirmationCard";
-import { LearnedCard } from "./LearnedCard";
+import { CalibrationCard } from "./CalibrationCard";
 import { PlanView } from "./PlanView";
 import { WorkOrderView } from "./WorkOrderView";
 import { say } from "@/words/generated/adjustment";
@@ -28,7 +28,7 @@ export function AdjustPage() {
   return (
     <div className="mx-auto max-w-4xl space-y-3">
       <ConfirmationCard story={story.data} />
-      <LearnedCard story={story.data} />
+      <CalibrationCard story={story.data} />
       {flown ? (
         <PlanView story={story.data} />
       ) : (

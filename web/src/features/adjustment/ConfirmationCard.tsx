@@ -1,4 +1,4 @@
-import type { Story } from "@/api/story";
+import type { Story } from "@/api/history";
 import { CONTROL_WORDS, keyOf, type Control } from "@/domain/words";
 import { Card } from "@/ui/card";
 import { say } from "@/words/generated/adjustment";

@@ -1,5 +1,11 @@
 import { useState } from "react";
-import { useBeginPlanned, usePlan, type PlanOptions, type RodPlan, type Story } from "@/api/story";
+import {
+  useBeginPlanned,
+  usePlan,
+  type PlanOptions,
+  type RodPlan,
+  type Story,
+} from "@/api/history";
 import { within, controlName, keyOf, type Control } from "@/domain/words";
 import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";

@@ -1,5 +1,5 @@
 import type { Plan, PlannedRod } from "@/api/queries";
-import type { PlanOptions } from "@/api/story";
+import type { PlanOptions } from "@/api/history";
 import { size, travelWords, sizeOf } from "@/domain/words";
 import { useModel } from "@/features/model/model";
 import { Choice } from "@/ui/choice";

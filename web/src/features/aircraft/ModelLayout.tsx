@@ -2,7 +2,7 @@ import { useEffect, useMemo, useReducer, useState } from "react";
 import { Link, Outlet, useParams } from "react-router";
 import { ApiError } from "@/api/client";
 import { readSetupFile, useStanding, type Standing } from "@/api/queries";
-import { useStory } from "@/api/story";
+import { useStory } from "@/api/history";
 import { isChanged, keepDraft, keptDraft, reduceDraft, type Draft } from "@/domain/draft";
 import { keep, kept } from "@/domain/storage";
 import { useGamepad } from "@/features/bench/gamepad";

@@ -2,7 +2,7 @@ import { screen, waitFor, within } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { describe, expect, it } from "vitest";
 import type { Flight, RevisionHeader } from "@/api/queries";
-import { FlightsPage } from "@/features/flight/FlightsPage";
+import { FlightsPage } from "@/features/flightlog/FlightsPage";
 import { answers, program, show, type Asked } from "@/test/page";
 import { RevisionsPage } from "./RevisionsPage";
 

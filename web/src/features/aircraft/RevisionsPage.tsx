@@ -1,7 +1,7 @@
 import { Download } from "lucide-react";
 import { useState } from "react";
 import { useFlights, useRevision, useRevisions, type Flight } from "@/api/queries";
-import { useFlewWell } from "@/api/story";
+import { useFlewWell } from "@/api/history";
 import { CONTROL_KEYS, clickWords, day } from "@/domain/words";
 import { Button, buttonClass } from "@/ui/button";
 import { Card } from "@/ui/card";
@@ -11,7 +11,7 @@ import { Failure, Waiting } from "@/ui/message";
 import { More } from "@/ui/more";
 import { DifferenceList } from "@/features/model/DifferenceList";
 import { useModel } from "@/features/model/model";
-import { MadeCard } from "./MadeCard";
+import { ChangesMadeCard } from "./ChangesMadeCard";
 import { WholeModel } from "./WholeModel";
 import { GoBack } from "@/features/model/GoBack";
 import { say } from "@/words/generated/aircraft";
@@ -42,7 +42,7 @@ export function RevisionsPage() {
     <div className="mx-auto grid max-w-[1250px] gap-4 lg:grid-cols-[minmax(0,5fr)_minmax(0,6fr)]">
       <div className="space-y-4">
         <WholeModel />
-        <MadeCard id={standing.id} />
+        <ChangesMadeCard id={standing.id} />
         <Card title={<Explained term="revision">{say("revisionsPage.title")}</Explained>}>
           {well.isError && <Failure error={well.error} />}
           <p className="mb-2 text-sm text-soft">{say("revisionsPage.markFlewWellCan")}</p>

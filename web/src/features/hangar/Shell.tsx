@@ -13,7 +13,7 @@ import { usePreference } from "@/domain/preference";
 import { decimalMark, lengthUnit } from "@/domain/reader";
 import { useStandingIf } from "@/api/queries";
 import { usePost } from "@/api/field-work";
-import { OutOfReach } from "./OutOfReach";
+import { OfflineBanner } from "./OfflineBanner";
 import { focusMain, MAIN } from "@/ui/focus";
 import { Modal } from "@/ui/modal";
 import { SHORTCUTS, useShortcut } from "@/ui/shortcuts";
@@ -169,7 +169,7 @@ function Notices() {
           />
         </p>
       )}
-      <OutOfReach />
+      <OfflineBanner />
     </div>
   );
 }

@@ -1,6 +1,6 @@
 import { RotateCcw } from "lucide-react";
 import { useState } from "react";
-import { useGoBack, useWayBack } from "@/api/story";
+import { useGoBack, useWayBack } from "@/api/history";
 import { useHasMotor, useModel } from "./model";
 import { Button } from "@/ui/button";
 import { Failure, Waiting } from "@/ui/message";

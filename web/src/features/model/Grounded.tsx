@@ -3,7 +3,7 @@ import { Link } from "react-router";
 import { Check, LoaderCircle, TriangleAlert } from "lucide-react";
 import type { Clearance } from "@/api/queries";
 import { Fold } from "@/ui/fold";
-import { AgainstIt } from "./AgainstIt";
+import { Objections } from "./Objections";
 import { Say, say } from "@/words/generated/model";
 
 /** The hangar loads this too: what opens a term is fetched where a model is looked at. */
@@ -140,7 +140,7 @@ function StillMissing({ model, grounding, most = FEW }: Shown) {
         />
       )}
       {verdict !== "GROUNDED" && !searching && most === Infinity && (
-        <AgainstIt model={model} because={because} />
+        <Objections model={model} because={because} />
       )}
     </>
   );

@@ -99,7 +99,12 @@ export function TargetEnds({ mix, target, pair, reach, children }: EndsProps) {
 type Surfaces = ReturnType<typeof useModel>["draft"]["present"]["surfaces"];
 
 /** The targets of a mix, a pair that gets the same told once. */
-export function targetRows(mix: Mix, surfaces: Surfaces, reach: MixEffect | undefined, apart: boolean) {
+export function targetRows(
+  mix: Mix,
+  surfaces: Surfaces,
+  reach: MixEffect | undefined,
+  apart: boolean,
+) {
   return mix.targets.flatMap((target, at) => {
     const surface = surfaces.find((one) => one.id === target.target);
     const other = mix.targets.findIndex((one) => one.target === surface?.pair);

@@ -1,4 +1,4 @@
-import { FlyThis } from "@/features/air/FlyThis";
+import { TryInSimulator } from "@/features/simulator/TryInSimulator";
 import { useHasMotor } from "@/features/model/model";
 import { Subpages } from "@/ui/subpages";
 import { say } from "@/words/generated/program";
@@ -23,5 +23,5 @@ export function ProgramPages() {
         ([to, words]) =>
           [to, to === "power" ? say("programPages.failsafeAndTimers") : words] as const,
       );
-  return <Subpages label={say("programPages.program")} pages={pages} aside={<FlyThis />} />;
+  return <Subpages label={say("programPages.program")} pages={pages} aside={<TryInSimulator />} />;
 }

@@ -7,7 +7,7 @@ import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Failure, Waiting } from "@/ui/message";
 import { Stepper } from "@/ui/stepper";
-import { Watch } from "@/features/air/Watch";
+import { Watch } from "@/features/simulator/Watch";
 import { say } from "@/words/generated/school";
 
 type Trims = Schemas["Trims"];

@@ -11,16 +11,16 @@ import {
   type SchoolSheet,
   type SchoolTest,
 } from "@/api/school";
-import { OutcomePicker } from "@/features/coach/OutcomePicker";
+import { OutcomePicker } from "@/features/trimming/OutcomePicker";
 import { Button } from "@/ui/button";
 import { Card, Caution } from "@/ui/card";
 import { Check } from "@/ui/check";
 import { Failure, Waiting } from "@/ui/message";
-import { mirrored } from "@/features/air/air";
+import { mirrored } from "@/features/simulator/air";
 import { ReportCard } from "./ReportCard";
 import { OneChange } from "./OneChange";
 import { LESSONS } from "./lessons";
-import { Watch } from "@/features/air/Watch";
+import { Watch } from "@/features/simulator/Watch";
 import { say } from "@/words/generated/school";
 
 const STATES: Record<SchoolTest["state"], string> = {

@@ -1,0 +1,303 @@
+import { lengthSign } from "@/domain/reader";
+import { zodResolver } from "@hookform/resolvers/zod";
+import { useEffect, useState } from "react";
+import { useForm } from "react-hook-form";
+import { useNavigate, useParams } from "react-router";
+import { useAddSimulated } from "@/api/history";
+import { useChecks, useEndedHere, type CheckRun } from "@/api/checks";
+import { useAddFlown, useCoach, useCorrectFlown, useFlightForm } from "@/api/fly";
+import {
+  useFields,
+  useFlight,
+  useFlights,
+  useOpened,
+  useStandingTrims,
+  useTrimsBeingRead,
+  type Field,
+  type Flight,
+  type FlightReport,
+} from "@/api/queries";
+import { today } from "@/domain/words";
+import { forget, keep, kept, shaped } from "@/domain/storage";
+import { Grounded } from "@/features/model/Grounded";
+import { useModel } from "@/features/model/model";
+import { Button } from "@/ui/button";
+import { Card } from "@/ui/card";
+import { Failure, Waiting } from "@/ui/message";
+import { SwitchTabs } from "@/ui/switch-tabs";
+import { CardTable } from "./CardTable";
+import { PhaseTrims } from "./PhaseTrims";
+import { fresh, NONE, whole, type Begun } from "./reading";
+import { ChoiceRow, LengthRow, TextRow } from "./rows";
+import { checkedToday, isSeen, NOTHING_SEEN, SeenCards, type Seen } from "./SeenCards";
+import { Followed } from "./FlightActions";
+import { SimulatedFlight } from "./SimulatedFlight";
+import { AIRS, AIR_WORDS, WINDS, WIND_WORDS, flightSchema } from "./schema";
+import { say } from "@/words/generated/flightlog";
+
+/** Notes a flight, or corrects one; made for a phone and a thumb. */
+export function FlightEntryPage() {
+  const { standing } = useModel();
+  const flightId = useParams().flightId;
+  const flights = useFlights(standing.id);
+  const corrected = useFlight(standing.id, flightId === undefined ? undefined : Number(flightId));
+  const fields = useFields();
+  const trims = useStandingTrims(standing.id);
+  const coach = useCoach(standing.id);
+  const asks = useFlightForm(standing.id);
+  const checks = useChecks(standing.id);
+  const opened = useOpened(flights, corrected, trims, coach, asks, checks);
+  if (corrected.isError) {
+    return <Failure error={corrected.error} />;
+  }
+  if (
+    !opened ||
+    flights.items === undefined ||
+    fields.data === undefined ||
+    trims.data === undefined ||
+    coach.data === undefined ||
+    asks.data === undefined ||
+    checks.data === undefined ||
+    (flightId !== undefined && corrected.data === undefined)
+  ) {
+    return <Waiting what={say("flightEntryPage.theForm")} />;
+  }
+  return (
+    <Entry
+      key={flightId ?? "new"}
+      fields={fields.data}
+      corrected={corrected.data}
+      last={flights.items[0]?.report}
+      stands={trims.data}
+      coach={coach.data}
+      asks={asks.data}
+      check={checkedToday(checks.data.runs, today())}
+      runs={checks.data.runs}
+    />
+  );
+}
+
+/** Whether what was kept is a report such as this form fills in. */
+const isReport = (value: unknown): value is FlightReport =>
+  shaped(value, { flownOn: "string", trims: "object", phases: "array" }) &&
+  shaped((value as FlightReport).trims, { roll: "number", pitch: "number", yaw: "number" }) &&
+  (value as FlightReport).phases.every(
+    (one: unknown) =>
+      shaped(one, { phase: "string", trims: "object" }) &&
+      shaped((one as FlightReport["phases"][number]).trims, { roll: "number" }),
+  );
+
+interface EntryProps extends Begun {
+  fields: Field[];
+  corrected: Flight | undefined;
+  /** The check of today, to be named by the flight; 0 for none. */
+  check: number;
+  runs: CheckRun[];
+}
+
+function Entry(props: EntryProps) {
+  const { fields, corrected, stands, coach, asks, check, runs } = props;
+  const { standing } = useModel();
+  const setup = standing.newest.setup;
+  const standingIn = (phase: string) =>
+    stands.phases.find((one) => one.phase === phase)?.trims ?? NONE;
+  const blank = fresh(props, setup.balance.packs, today());
+  const navigate = useNavigate();
+  const range = setup.transmitter.trimRangeClicks;
+  const [byCard, setByCard] = useState(false);
+  const add = useAddFlown(standing.id);
+  const practised = useAddSimulated(standing.id);
+  const [simulated, setSimulated] = useState(false);
+  const correct = useCorrectFlown(standing.id);
+  const reading = useTrimsBeingRead();
+  const key = `high-tally.flight.${standing.id}.${corrected?.id ?? "new"}`;
+  const [found] = useState(() => kept(key, isReport));
+  const [noted, setNoted] = useState<Seen>(() => {
+    const before = kept(`${key}.seen`, isSeen);
+    return before.state === "kept" ? before.value : (corrected?.seen ?? NOTHING_SEEN);
+  });
+  // A check ended a moment ago may be heard of only after the form has opened.
+  const seen = corrected === undefined ? { ...noted, check } : noted;
+  const ended = useEndedHere(standing.id, runs);
+  const unjudged = corrected === undefined ? ended : "";
+  const form = useForm<FlightReport>({
+    resolver: zodResolver(flightSchema(fields, range)) as never,
+    defaultValues:
+      found.state === "kept" ? { ...blank, ...found.value } : (corrected?.report ?? blank),
+  });
+  const { control, handleSubmit, register, formState, subscribe } = form;
+  const [stored, setStored] = useState(true);
+  useEffect(
+    () =>
+      subscribe({
+        formState: { values: true },
+        callback: ({ values }) => setStored(keep(key, values) === "kept"),
+      }),
+    [subscribe, key],
+  );
+  const see = (changed: Seen) => {
+    setNoted(changed);
+    setStored(keep(`${key}.seen`, changed) === "kept");
+  };
+  const grounded = corrected === undefined && standing.grounding.verdict !== "CLEAR";
+  const saved = () => {
+    forget(key);
+    forget(`${key}.seen`);
+    const told = seen.results.length > 0;
+    void navigate(told ? "../coach" : "..", { relative: "path" });
+  };
+  const save = handleSubmit((filled) => {
+    const report = whole(filled, asks);
+    if (corrected === undefined) {
+      const flown = { revisionNumber: standing.newest.number, report, seen };
+      if (simulated) {
+        practised.mutate(flown, { onSuccess: saved });
+      } else {
+        const forms = [
+          { name: key, value: filled },
+          { name: `${key}.seen`, value: seen },
+        ];
+        add.mutate({ flown, forms, checked: unjudged }, { onSuccess: saved });
+      }
+    } else {
+      const body = { version: corrected.version, report, seen };
+      correct.mutate({ flightId: corrected.id, body }, { onSuccess: saved });
+    }
+  });
+  const { errors } = formState;
+  return (
+    <form
+      onSubmit={(event) => void save(event)}
+      className="mx-auto max-w-xl space-y-3 pt-3"
+      noValidate
+    >
+      <h2 className="text-xl">
+        {corrected === undefined
+          ? say("flightEntryPage.flightOnRevision", { number: standing.newest.number })
+          : say("flightEntryPage.correctFlightRevision", {
+              revisionNumber: corrected.revisionNumber,
+            })}
+      </h2>
+      {corrected !== undefined && <Followed flight={corrected} asked />}
+      <Grounded model={standing.id} grounding={standing.grounding} />
+      {grounded && (
+        <TextRow
+          label={say("flightEntryPage.reasonFlyingAllSame")}
+          value={seen.despite}
+          maxLength={300}
+          onChange={(event) => see({ ...seen, despite: event.target.value })}
+        />
+      )}
+      {found.state === "broken" && (
+        <p role="alert" className="border-l-4 border-grounded bg-inset px-4 py-2">
+          {say("flightEntryPage.unfinishedEntryCouldNot")}
+        </p>
+      )}
+      {!stored && (
+        <p role="alert" className="border-l-4 border-grounded bg-inset px-4 py-2">
+          {say("flightEntryPage.browsersStorageFullForbidden")}
+        </p>
+      )}
+      <SwitchTabs
+        label={say("flightEntryPage.entered")}
+        value={byCard ? "card" : "thumb"}
+        onValue={(way) => setByCard(way === "card")}
+        options={[
+          [
+            "thumb",
+            say("flightEntryPage.withButtons"),
+            <PhaseTrims
+              key="thumb"
+              form={form}
+              range={range}
+              asks={asks}
+              standingIn={standingIn}
+            />,
+          ],
+          [
+            "card",
+            say("flightEntryPage.fromAFieldCard"),
+            <CardTable key="card" form={form} stands={stands} />,
+          ],
+        ]}
+      />
+      <SeenCards coach={coach} seen={seen} onSeen={see} unjudged={unjudged !== ""} />
+      <Card title={say("flightEntryPage.theDay")}>
+        <div className="space-y-3">
+          <TextRow
+            label={say("flightEntryPage.flownOn")}
+            type="date"
+            error={errors.flownOn?.message}
+            {...register("flownOn")}
+          />
+          <ChoiceRow
+            control={control}
+            name="wind"
+            label={say("flightEntryPage.wind")}
+            options={WINDS.map((one) => [one, WIND_WORDS[one]] as const)}
+            error={errors.wind?.message}
+          />
+          <ChoiceRow
+            control={control}
+            name="air"
+            label={say("flightEntryPage.air")}
+            options={AIRS.map((one) => [one, AIR_WORDS[one]] as const)}
+            error={errors.air?.message}
+          />
+          <TextRow
+            label={say("flightEntryPage.field")}
+            error={errors.field?.message}
+            {...register("field")}
+          />
+          <TextRow
+            label={say("flightEntryPage.battery")}
+            list="packs"
+            error={errors.battery?.message}
+            {...register("battery")}
+          />
+          <datalist id="packs">
+            {setup.balance.packs.map((one) => (
+              <option key={one.name} value={one.name} />
+            ))}
+          </datalist>
+          <LengthRow
+            control={control}
+            name="cgMm"
+            label={say("flightEntryPage.balancePointAftDatum", { lengthSign: lengthSign() })}
+            error={errors.cgMm?.message}
+          />
+          <TextRow
+            label={say("flightEntryPage.goalOfTheFlight")}
+            error={errors.goal?.message}
+            {...register("goal")}
+          />
+          <TextRow
+            label={say("flightEntryPage.remarks")}
+            error={errors.remarks?.message}
+            {...register("remarks")}
+          />
+        </div>
+      </Card>
+      {[add, correct, practised].map(
+        (one, i) => one.isError && <Failure key={i} error={one.error} />,
+      )}
+      <Button
+        type="submit"
+        look="main"
+        large
+        className="w-full"
+        disabled={add.isPending || correct.isPending || reading}
+      >
+        {say("flightEntryPage.saveTheFlight")}
+      </Button>
+      {Object.keys(errors).length > 0 && (
+        <p role="alert" className="font-medium text-grounded">
+          {say("flightEntryPage.notSavedSeeFields")}
+        </p>
+      )}
+      {corrected === undefined && (
+        <SimulatedFlight form={form} onFlown={() => setSimulated(true)} />
+      )}
+    </form>
+  );
+}

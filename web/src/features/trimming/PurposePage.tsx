@@ -1,0 +1,307 @@
+import { useState } from "react";
+import {
+  useNoteWishes,
+  useStartingWishes,
+  useWishes,
+  type Purpose,
+  type WishSheet,
+} from "@/api/fly";
+import { useModel } from "@/features/model/model";
+import { Button } from "@/ui/button";
+import { Card } from "@/ui/card";
+import { Check } from "@/ui/check";
+import { Choice } from "@/ui/choice";
+import { Failure, Waiting } from "@/ui/message";
+import { PlainNumber } from "@/ui/plain-number";
+import { Stations } from "./Stations";
+import { TextLine } from "@/ui/text-line";
+import { say } from "@/words/generated/trimming";
+import { told } from "@/words/generated/enums";
+import { capital } from "@/domain/words";
+
+type Wish = Purpose["regimes"][number];
+
+const REGIMES = {
+  FIRST_FLIGHTS: told("Regime", "FIRST_FLIGHTS"),
+  PRECISION: told("Regime", "PRECISION"),
+  SNAP: told("Regime", "SNAP"),
+  HOVER: told("Regime", "HOVER"),
+  ROLLING_HIGH_ALPHA: told("Regime", "ROLLING_HIGH_ALPHA"),
+  THERMAL: told("Regime", "THERMAL"),
+  CRUISE: told("Regime", "CRUISE"),
+  SPEED: told("Regime", "SPEED"),
+  LANDING: told("Regime", "LANDING"),
+  LAUNCH: told("Regime", "LAUNCH"),
+} as const;
+
+const PILOTS = [
+  ["BEGINNER", told("Pilot", "BEGINNER")],
+  ["INTERMEDIATE", told("Pilot", "INTERMEDIATE")],
+  ["EXPERT", told("Pilot", "EXPERT")],
+] as const;
+
+/** What a model is for: decided before the first flight, one kind of flying after the other. */
+export function PurposePage() {
+  const { standing } = useModel();
+  const wishes = useWishes(standing.id);
+  if (wishes.data === undefined) {
+    return wishes.isError ? (
+      <Failure error={wishes.error} />
+    ) : (
+      <Waiting what={say("purposePage.purposeAndPilot")} />
+    );
+  }
+  return <Book sheet={wishes.data} />;
+}
+
+function Book({ sheet }: { sheet: WishSheet }) {
+  const { standing } = useModel();
+  const note = useNoteWishes(standing.id);
+  const starting = useStartingWishes(standing.id);
+  /** What was read last, and what it has become by typing. */
+  const [based, setBased] = useState(sheet);
+  const [wishes, setWishes] = useState(sheet.wishes);
+  const begun = (from: WishSheet) => {
+    setBased(from);
+    setWishes(from.wishes);
+  };
+  const typed = wishes !== based.wishes;
+  const elsewhere = !note.isPending && sheet.version !== based.version;
+  if (elsewhere && !typed) {
+    begun(sheet);
+  }
+  const save = () =>
+    note.mutate(
+      { version: based.version, wishes },
+      {
+        onSuccess: (saved) => {
+          setBased(saved);
+          setWishes((now) => (now === wishes ? saved.wishes : now));
+        },
+      },
+    );
+  const set = (part: Partial<Purpose>) => setWishes({ ...wishes, ...part });
+  const setWish = (of: Wish, part: Partial<Wish>) =>
+    set({ regimes: wishes.regimes.map((one) => (one === of ? { ...of, ...part } : one)) });
+  const left = (Object.keys(REGIMES) as Wish["regime"][]).filter(
+    (one) => !wishes.regimes.some((wish) => wish.regime === one),
+  );
+  const add = (regime: Wish["regime"]) =>
+    set({
+      regimes: [
+        ...wishes.regimes,
+        {
+          regime,
+          feel: "",
+          where: "",
+          rollMm: 0,
+          pitchMm: 0,
+          yawMm: 0,
+          source: "",
+          ended: "",
+          reached: false,
+        },
+      ],
+    });
+  const begin = (pilot: Purpose["pilot"]) =>
+    starting.mutate(pilot, {
+      onSuccess: (found) =>
+        setWishes({
+          ...found,
+          stations: wishes.stations,
+          regimes: [
+            ...wishes.regimes,
+            ...found.regimes.filter(
+              (one) => !wishes.regimes.some((there) => there.regime === one.regime),
+            ),
+          ],
+        }),
+    });
+  return (
+    <form
+      className="mx-auto max-w-3xl space-y-3 pt-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        save();
+      }}
+    >
+      {elsewhere && typed && (
+        <div role="alert" className="border-l-4 border-grounded bg-inset px-4 py-2">
+          <p>{say("purposePage.pageChangedAnotherTab")}</p>
+          <div className="mt-2 flex flex-wrap gap-2">
+            <Button onClick={() => setBased(sheet)}>{say("purposePage.keepMine")}</Button>
+            <Button onClick={() => begun(sheet)}>{say("purposePage.useTheOthers")}</Button>
+          </div>
+        </div>
+      )}
+      <Card title={say("purposePage.pilotAndConditions")}>
+        <div className="grid gap-3 sm:grid-cols-2">
+          <Choice
+            label={say("purposePage.flownBy")}
+            value={wishes.pilot}
+            options={PILOTS}
+            onValue={(pilot) => set({ pilot })}
+          />
+          <div className="flex items-end">
+            <Button disabled={starting.isPending} onClick={() => begin(wishes.pilot)}>
+              {say("purposePage.fillInStartingValues")}
+            </Button>
+          </div>
+          <PlainNumber
+            label={say("purposePage.balanceWantedMakersRange")}
+            value={wishes.balancePercent}
+            onValue={(balancePercent) => set({ balancePercent })}
+          />
+          <TextLine
+            label={say("purposePage.reasonForIt")}
+            value={wishes.balanceWhy}
+            maxLength={300}
+            onValue={(balanceWhy) => set({ balanceWhy })}
+          />
+          <PlainNumber
+            label={say("purposePage.mostWindMS")}
+            value={wishes.limits.windMetresPerSecond}
+            onValue={(windMetresPerSecond) =>
+              set({ limits: { ...wishes.limits, windMetresPerSecond } })
+            }
+          />
+          <TextLine
+            label={say("purposePage.fieldItNeeds")}
+            value={wishes.limits.field}
+            maxLength={300}
+            onValue={(field) => set({ limits: { ...wishes.limits, field } })}
+          />
+        </div>
+        <div className="mt-3">
+          <Check
+            checked={wishes.turnedRound}
+            onChecked={(turnedRound) => set({ turnedRound })}
+            label={say("purposePage.iSetDifferentialOpposite")}
+          />
+        </div>
+      </Card>
+      {sheet.notes.length > 0 && (
+        <ul
+          className="list-disc border-l-4 border-grounded bg-inset py-2 pr-4 pl-8"
+          data-wish-notes
+        >
+          {sheet.notes.map((one) => (
+            <li key={one}>{one}</li>
+          ))}
+        </ul>
+      )}
+      <Stations
+        wishes={wishes}
+        between={sheet.between}
+        onStations={(stations) => set({ stations })}
+      />
+      {wishes.regimes.map((wish) => (
+        <WishCard
+          key={wish.regime}
+          wish={wish}
+          onWish={(part) => setWish(wish, part)}
+          remove={() => set({ regimes: wishes.regimes.filter((one) => one !== wish) })}
+        />
+      ))}
+      {left.length > 0 && (
+        <div className="flex flex-wrap items-center gap-2">
+          <span className="text-soft">{say("purposePage.alsoFor")}</span>
+          {left.map((one) => (
+            <Button key={one} onClick={() => add(one)}>
+              {capital(REGIMES[one])}
+            </Button>
+          ))}
+        </div>
+      )}
+      {(note.isError || starting.isError) && <Failure error={note.error ?? starting.error} />}
+      <Button type="submit" look="main" large disabled={note.isPending}>
+        {say("purposePage.save")}
+      </Button>
+    </form>
+  );
+}
+
+interface CardProps {
+  wish: Wish;
+  onWish: (part: Partial<Wish>) => void;
+  remove: () => void;
+}
+
+function WishCard({ wish, onWish, remove }: CardProps) {
+  const { draft } = useModel();
+  const where = [
+    ["", say("purposePage.notDecided")] as const,
+    ...draft.present.phases.map(
+      (one) => [one.id, say("purposePage.phase", { name: one.name })] as const,
+    ),
+    ...draft.present.feelSets.map(
+      (one) => [one.id, say("purposePage.set", { name: one.name })] as const,
+    ),
+  ];
+  return (
+    <Card
+      title={capital(REGIMES[wish.regime])}
+      aside={
+        <Button
+          look="quiet"
+          onClick={remove}
+          aria-label={say("purposePage.notFor", { regime: REGIMES[wish.regime] })}
+        >
+          {say("purposePage.notForThis")}
+        </Button>
+      }
+    >
+      <div className="grid gap-3 sm:grid-cols-2">
+        <TextLine
+          label={say("purposePage.howItShouldFeel")}
+          value={wish.feel}
+          maxLength={300}
+          onValue={(feel) => onWish({ feel })}
+        />
+        <Choice
+          label={say("purposePage.flownWith")}
+          value={wish.where}
+          options={where}
+          onValue={(chosen) => onWish({ where: chosen })}
+        />
+        <div className="grid grid-cols-3 gap-2">
+          <PlainNumber
+            label={say("purposePage.aileron")}
+            length
+            value={wish.rollMm}
+            onValue={(rollMm) => onWish({ rollMm })}
+          />
+          <PlainNumber
+            label={say("purposePage.elevator")}
+            length
+            value={wish.pitchMm}
+            onValue={(pitchMm) => onWish({ pitchMm })}
+          />
+          <PlainNumber
+            label={say("purposePage.rudder")}
+            length
+            value={wish.yawMm}
+            onValue={(yawMm) => onWish({ yawMm })}
+          />
+        </div>
+        <TextLine
+          label={say("purposePage.whereFiguresCome")}
+          value={wish.source}
+          maxLength={120}
+          onValue={(source) => onWish({ source })}
+        />
+        <TextLine
+          label={say("purposePage.result")}
+          value={wish.ended}
+          maxLength={300}
+          onValue={(ended) => onWish({ ended })}
+        />
+        <Check
+          checked={wish.reached}
+          onChecked={(reached) => onWish({ reached })}
+          label={say("purposePage.feelsRight")}
+        />
+      </div>
+    </Card>
+  );
+}
