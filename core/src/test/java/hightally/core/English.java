@@ -23,6 +23,11 @@ public final class English {
     return WORDS.say(said);
   }
 
+  /** Whether there are words for a code. */
+  public static boolean has(String code) {
+    return WORDS.has(code);
+  }
+
   /** That an exception says something, in plain English. */
   public static ThrowingConsumer<Throwable> saying(String part) {
     return thrown ->

@@ -2,9 +2,9 @@ package hightally.core.edit;
 
 import hightally.core.program.FeelSet;
 import hightally.core.program.Mix;
-import hightally.core.program.MixSource;
 import hightally.core.program.MixTarget;
 import hightally.core.program.Phase;
+import hightally.core.program.SourceRoot;
 import hightally.core.program.ThrottleCurve;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Naming;
@@ -98,7 +98,7 @@ public final class Copies {
             .orElseThrow(() -> InvalidInputException.of("from", id, Said.of("demand.mixesId")));
     Set<String> taken = setup.mixes().stream().map(Mix::id).collect(Collectors.toSet());
     String subject =
-        mirrored && from.source() == MixSource.SURFACE
+        mirrored && from.source().root() == SourceRoot.SURFACE
             ? mirrored(setup, from.subject())
             : from.subject();
     List<MixTarget> targets =

@@ -16,7 +16,9 @@ import hightally.core.signal.Conditions;
 import hightally.core.signal.InputRange;
 import hightally.core.signal.Moment;
 import hightally.core.signal.SignalPath;
+import hightally.core.signal.StillCommand;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
@@ -40,19 +42,13 @@ import java.util.stream.IntStream;
  */
 public final class HazardSearch {
   /** Version of what is looked for and how: what an older one found is worked out anew. */
-  public static final int VERSION = 2;
+  public static final int VERSION = 3;
 
   /** As much work as a search may do where nothing else is said: some minutes of it. */
   public static final long MOST_WORK = 20_000_000;
 
-  /** The part of the work after which motors are looked at, for those who watch. */
-  private static final double MOTORS = 0.1;
-
-  private static final double SURFACES = 0.6;
-  private static final double JUMPS = 0.9;
-
+  private static final double PERCENT = 100;
   private static final double SAME_SIZE = 1e-6;
-
   private static final double LOOK_SECONDS = 1.2;
 
   private final SignalPath path;
@@ -62,7 +58,6 @@ public final class HazardSearch {
   private final SwitchLogic logic;
   private final DecisionRegions regions;
   private final SearchBudget work;
-  private final Bends bends;
   private final Map<String, Hazard> found = new LinkedHashMap<>();
 
   /**
@@ -121,7 +116,6 @@ public final class HazardSearch {
     states = new SwitchStates(path);
     logic = new SwitchLogic(path, states);
     regions = new DecisionRegions(logic, states, work);
-    bends = new Bends(setup);
   }
 
   /** Searches to the end. */
@@ -153,30 +147,23 @@ public final class HazardSearch {
   }
 
   private Outcome search(long mostWork) {
-    PowerHazards power = new PowerHazards(this);
-    StateHazards surfaces = new StateHazards(this);
-    JumpHazards jumps = new JumpHazards(this);
-    SteadyHazards steady = new SteadyHazards(this);
-    ProgramHazards program = new ProgramHazards(this);
-    StopHazards stops = new StopHazards(this);
+    List<HazardFinder> finders = finders();
     Ending ending = Ending.WHOLE;
     long motorWork = -1;
-    stops.look();
-    program.written();
+    finders.forEach(HazardFinder::written);
     try {
       work.spend(states.tooFine() ? mostWork + 1 : 0);
-      work.stage(0, MOTORS);
-      power.look();
-      motorWork = work.done();
-      work.stage(MOTORS, SURFACES);
-      surfaces.look();
-      work.stage(SURFACES, JUMPS);
-      jumps.look();
-      work.stage(JUMPS, 1);
-      steady.look();
-      program.never();
-      surfaces.dead();
-      stops.throwsASurface(surfaces);
+      int begun = 0;
+      for (HazardFinder one : finders) {
+        int share = one.sharePercent();
+        if (share > 0) {
+          work.stage(begun / PERCENT, (begun + share) / PERCENT);
+          begun += share;
+        }
+        one.look();
+        motorWork = one instanceof PowerHazards ? work.done() : motorWork;
+      }
+      finders.forEach(HazardFinder::afterwards);
       work.told(1);
     } catch (SearchBudget.Stopped e) {
       ending = work.done() > mostWork ? Ending.TOO_LARGE : Ending.STOPPED;
@@ -190,11 +177,23 @@ public final class HazardSearch {
     return new Outcome(
         new ArrayList<>(hazards),
         states.count(),
-        surfaces.evaluated() + power.evaluated() + jumps.evaluated() + steady.evaluated(),
-        surfaces.sampled() + power.sampled() + jumps.sampled() + steady.sampled(),
+        finders.stream().mapToLong(HazardFinder::evaluated).sum(),
+        finders.stream().mapToLong(HazardFinder::sampled).sum(),
         work.done(),
         motorWork < 0 ? work.done() : motorWork,
         ending);
+  }
+
+  /** All that look, what can hurt first. */
+  List<HazardFinder> finders() {
+    StateHazards surfaces = new StateHazards(this);
+    return List.of(
+        new StopHazards(this, surfaces),
+        new ProgramHazards(this),
+        new PowerHazards(this),
+        surfaces,
+        new JumpHazards(this),
+        new SteadyHazards(this));
   }
 
   SignalPath path() {
@@ -252,12 +251,29 @@ public final class HazardSearch {
     return weights;
   }
 
-  /** A search for where something is largest, along some axes of a stretch. */
-  MaximumSearch furthest(Collection<Integer> axes, AxisBox stretch) {
-    List<double[]> places =
-        axes.stream()
-            .map(axis -> bends.within(axis, stretch.from()[axis], stretch.to()[axis]))
+  /**
+   * A search for where something of some surfaces is largest, along some axes of a stretch: tried
+   * where their commands bend, for what lies straight between needs no looking at.
+   */
+  MaximumSearch furthest(
+      Collection<Integer> axes, AxisBox stretch, Moment state, int phase, int... surfaces) {
+    List<StillCommand> commands =
+        Arrays.stream(surfaces)
+            .map(path::carriedBehind)
+            .filter(carried -> carried >= 0)
+            .mapToObj(carried -> path.program().still(carried, state, phase))
             .toList();
+    List<double[]> places = new ArrayList<>();
+    for (int axis : axes) {
+      double from = stretch.from()[axis];
+      double to = stretch.to()[axis];
+      places.add(
+          commands.stream()
+              .flatMapToDouble(one -> Arrays.stream(one.bends(axis, from, to)))
+              .sorted()
+              .distinct()
+              .toArray());
+    }
     return new MaximumSearch(List.copyOf(axes), places);
   }
 

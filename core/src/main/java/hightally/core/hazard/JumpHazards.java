@@ -3,8 +3,8 @@ package hightally.core.hazard;
 import hightally.core.airframe.Surface;
 import hightally.core.edit.Mend;
 import hightally.core.hazard.SwitchLogic.Watch;
-import hightally.core.program.MixSource;
 import hightally.core.program.Phase;
+import hightally.core.program.SourceRoot;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.Quantity;
 import hightally.core.quantity.Said;
@@ -33,7 +33,9 @@ import java.util.TreeSet;
  * sides is told only where the surface stands so differently by it that it may jump further than
  * was seen.
  */
-final class JumpHazards {
+final class JumpHazards implements HazardFinder {
+  private static final int SHARE_PERCENT = 30;
+
   /** A servo takes a fifth of a second for its way by itself: below this a channel is not slow. */
   private static final double SLOWED_SECONDS = 0.5;
 
@@ -100,7 +102,7 @@ final class JumpHazards {
     phases = phases();
     on.stream().filter(axis -> axis >= AxisPlaces.THROTTLE).forEach(slides::add);
     slideLines = search.states().linesOn(slides::contains);
-    powerMoves = setup.mixes().stream().anyMatch(one -> one.source() == MixSource.POWER);
+    powerMoves = setup.mixes().stream().anyMatch(one -> one.source().root() == SourceRoot.POWER);
   }
 
   private int[] phases() {
@@ -120,17 +122,30 @@ final class JumpHazards {
     return found;
   }
 
-  long evaluated() {
+  @Override
+  public Set<HazardKind> kinds() {
+    return Set.of(HazardKind.SURFACE_JUMPS);
+  }
+
+  @Override
+  public int sharePercent() {
+    return SHARE_PERCENT;
+  }
+
+  @Override
+  public long evaluated() {
     return evaluated;
   }
 
   /** At how many changes there were more places than are looked at. */
-  long sampled() {
+  @Override
+  public long sampled() {
     return sampled;
   }
 
   /** Everything one flick leads to. */
-  void look() {
+  @Override
+  public void look() {
     List<InputRange> lines = search.states().lines();
     SwitchLogic logic = search.logic();
     for (int which = 0; which < lines.size(); which++) {

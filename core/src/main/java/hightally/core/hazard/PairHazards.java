@@ -140,7 +140,8 @@ final class PairHazards {
       int left = pair.left.index();
       int right = pair.right.index();
       ToDoubleFunction<Moment> apart = apart(at, spans.phase(), left, right);
-      MaximumSearch furthest = search.furthest(axes(left, right), moving);
+      MaximumSearch furthest =
+          search.furthest(axes(left, right), moving, at, spans.phase(), left, right);
       MaximumSearch.Found found =
           furthest.of(at, apart, Double.POSITIVE_INFINITY, -HOPE * setup.house().pairMm());
       evaluated += furthest.tried();

@@ -35,7 +35,8 @@ import java.util.TreeSet;
  * one effect, those of one phase besides, whose fade it is, are one kind, and every pair of kinds
  * with different effects that a single change leads between is looked at once.
  */
-final class PowerHazards {
+final class PowerHazards implements HazardFinder {
+  private static final int SHARE_PERCENT = 10;
   private static final double NOTHING = 1e-6;
   private static final double PERCENT = 100;
   private final HazardSearch search;
@@ -60,17 +61,30 @@ final class PowerHazards {
     regions = new PowerRegions(power, setup.house().powerJumpPercent() / PERCENT);
   }
 
-  long evaluated() {
+  @Override
+  public Set<HazardKind> kinds() {
+    return Set.of(HazardKind.CANNOT_STOP, HazardKind.MOTOR_STARTS, HazardKind.MOTOR_RISES);
+  }
+
+  @Override
+  public int sharePercent() {
+    return SHARE_PERCENT;
+  }
+
+  @Override
+  public long evaluated() {
     return evaluated;
   }
 
   /** How many kinds, and pairs of kinds, were too bent to be looked at whole. */
-  long sampled() {
+  @Override
+  public long sampled() {
     return sampled;
   }
 
   /** Every motor in every state, and at everything one change leads to. */
-  void look() {
+  @Override
+  public void look() {
     int motors = setup.airframe().motors().size();
     for (int motor = 0; motor < motors; motor++) {
       OneMotor one = new OneMotor(motor);

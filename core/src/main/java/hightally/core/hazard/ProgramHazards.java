@@ -8,8 +8,8 @@ import hightally.core.program.ConditionKind;
 import hightally.core.program.FeelSet;
 import hightally.core.program.FlightTimer;
 import hightally.core.program.Mix;
-import hightally.core.program.MixSource;
 import hightally.core.program.Phase;
+import hightally.core.program.SourceRoot;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.Quantity;
 import hightally.core.quantity.Said;
@@ -32,7 +32,7 @@ import java.util.function.ToIntBiFunction;
 import java.util.stream.LongStream;
 
 /** What the program says that cannot happen, or means two things. */
-final class ProgramHazards {
+final class ProgramHazards implements HazardFinder {
   private static final double NOTICEABLE_PERCENT = 3;
 
   /** A mix that adds no more than this to anything does not act. */
@@ -52,8 +52,19 @@ final class ProgramHazards {
     commands = new CommandSpans(path);
   }
 
+  @Override
+  public Set<HazardKind> kinds() {
+    return Set.of(
+        HazardKind.SWITCH_TWICE,
+        HazardKind.TRIM_COMMON,
+        HazardKind.CONDITION_NEVER,
+        HazardKind.MIX_NEVER,
+        HazardKind.TIMER_NEVER);
+  }
+
   /** What can be seen without moving anything. */
-  void written() {
+  @Override
+  public void written() {
     switches();
     for (Control control : Control.values()) {
       commonTrim(control);
@@ -186,9 +197,9 @@ final class ProgramHazards {
     BitSet lines =
         search.states().linesOn(axis -> Arrays.stream(axes).anyMatch(one -> one == axis));
     int feel = Arrays.stream(axes).filter(a -> a < AxisPlaces.THROTTLE).map(a -> 1 << a).sum();
-    MixSource source = setup.mixes().get(mix).source();
-    boolean power = source == MixSource.POWER;
-    int[] phases = power || source == MixSource.SURFACE ? logic.eachPhase() : logic.oneKind();
+    SourceRoot root = setup.mixes().get(mix).source().root();
+    boolean power = root == SourceRoot.POWER;
+    int[] phases = power || root == SourceRoot.SURFACE ? logic.eachPhase() : logic.oneKind();
     Watch watch = new Watch(phases, 1L << mix, feel, power, lines);
     return somewhere(
         search.regions().anywhere(),
@@ -212,7 +223,8 @@ final class ProgramHazards {
   }
 
   /** What was never true and never acted. */
-  void never() {
+  @Override
+  public void afterwards() {
     for (int i = 0; i < conditions.count(); i++) {
       if (!everTrue(i)) {
         Condition one = conditions.at(i);

@@ -5,8 +5,8 @@ import hightally.core.airframe.DriverKind;
 import hightally.core.airframe.Surface;
 import hightally.core.hazard.SwitchLogic.Known;
 import hightally.core.hazard.SwitchLogic.Watch;
-import hightally.core.program.MixSource;
 import hightally.core.program.Phase;
+import hightally.core.program.SourceRoot;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.Quantity;
 import hightally.core.quantity.Said;
@@ -47,7 +47,8 @@ import java.util.stream.LongStream;
  * <p>Long because bounding, telling apart and looking closer walk the same cells and share what was
  * found so far; taken apart each would carry all of it.
  */
-final class StateHazards {
+final class StateHazards implements HazardFinder {
+  private static final int SHARE_PERCENT = 50;
   private static final double STILL_PERCENT = 0.1;
   private static final double WORSE_PERCENT = 0.01;
   private static final double NAMED_PERCENT = 0.5;
@@ -113,8 +114,24 @@ final class StateHazards {
     example = new Moment[setup.phases().size()];
   }
 
+  @Override
+  public Set<HazardKind> kinds() {
+    return Set.of(
+        HazardKind.LINKAGE_LOCKS,
+        HazardKind.RUNS_OUT,
+        HazardKind.SURFACES_TOUCH,
+        HazardKind.CONTROL_DEAD,
+        HazardKind.PAIR_UNEQUAL);
+  }
+
+  @Override
+  public int sharePercent() {
+    return SHARE_PERCENT;
+  }
+
   /** How many moments had to be evaluated. */
-  long evaluated() {
+  @Override
+  public long evaluated() {
     return evaluated + pairs.evaluated();
   }
 
@@ -124,14 +141,16 @@ final class StateHazards {
   }
 
   /** How many states were tried in their corners because a bound could not decide. */
-  long sampled() {
+  @Override
+  public long sampled() {
     return sampled + pairs.sampled();
   }
 
   /** Every state, as far as that is needed to know the worst of each kind. */
-  void look() {
+  @Override
+  public void look() {
     Set<Integer> axes = new TreeSet<>();
-    boolean power = setup.mixes().stream().anyMatch(one -> one.source() == MixSource.POWER);
+    boolean power = setup.mixes().stream().anyMatch(one -> one.source().root() == SourceRoot.POWER);
     for (int i = 0; i < setup.surfaces().size(); i++) {
       axes.addAll(path.program().hangs(i).axes());
     }
@@ -537,7 +556,8 @@ final class StateHazards {
     int second = path.indexOf(contact.second());
     ToDoubleFunction<Moment> one = travel(first, state, phase);
     ToDoubleFunction<Moment> other = travel(second, state, phase);
-    MaximumSearch furthest = search.furthest(search.axesOf(first, second), stretch);
+    MaximumSearch furthest =
+        search.furthest(search.axesOf(first, second), stretch, state, phase, first, second);
     MaximumSearch.Found found =
         furthest.of(
             state,
@@ -586,7 +606,8 @@ final class StateHazards {
   }
 
   /** A control that moves nothing in some phase though it has a share somewhere. */
-  void dead() {
+  @Override
+  public void afterwards() {
     for (int phase = 0; phase < alive.length; phase++) {
       for (Control control : Control.values()) {
         if (meant(control) && example[phase] != null && !alive[phase][control.ordinal()]) {

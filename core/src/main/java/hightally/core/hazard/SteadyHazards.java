@@ -23,7 +23,8 @@ import java.util.TreeSet;
  * Channels no switch may move, and switches that move them all the same: wherever the sticks and
  * levers are, and however slowly it fades, compared are the places the surface comes to.
  */
-final class SteadyHazards {
+final class SteadyHazards implements HazardFinder {
+  private static final int SHARE_PERCENT = 10;
   private static final double NOTHING_PERCENT = 0.1;
 
   /** What is asked beyond the end of all travel moves nothing. */
@@ -52,16 +53,29 @@ final class SteadyHazards {
     }
   }
 
-  long evaluated() {
+  @Override
+  public Set<HazardKind> kinds() {
+    return Set.of(HazardKind.SWITCH_MOVES);
+  }
+
+  @Override
+  public int sharePercent() {
+    return SHARE_PERCENT;
+  }
+
+  @Override
+  public long evaluated() {
     return evaluated;
   }
 
-  long sampled() {
+  @Override
+  public long sampled() {
     return sampled;
   }
 
   /** Every flick of one switch, channel by channel. */
-  void look() {
+  @Override
+  public void look() {
     List<InputRange> lines = search.states().lines();
     SwitchLogic logic = search.logic();
     for (int carried : steady) {

@@ -13,26 +13,35 @@ import hightally.core.signal.Moment;
 import hightally.core.signal.MotorStops;
 import hightally.core.signal.SignalPath;
 import java.util.List;
+import java.util.Set;
 
 /**
  * Whether closed throttle, cut, arming and failsafe give the pulse at which a controller stops,
  * measured at its socket: sub-trim, endpoints, reversal and a reverser in its lead included.
  */
-final class StopHazards {
+final class StopHazards implements HazardFinder {
   private static final double NEARLY_ALL = 0.9;
   private static final double HALF = 0.5;
 
   private final HazardSearch search;
+  private final StateHazards surfaces;
   private final Setup setup;
   private final Power power;
 
-  StopHazards(HazardSearch search) {
+  StopHazards(HazardSearch search, StateHazards surfaces) {
+    this.surfaces = surfaces;
     this.search = search;
     setup = search.setup();
     power = setup.power();
   }
 
-  void look() {
+  @Override
+  public Set<HazardKind> kinds() {
+    return Set.of(HazardKind.CUT_DISAGREES, HazardKind.FAILSAFE_END);
+  }
+
+  @Override
+  public void written() {
     for (Motor motor : setup.airframe().motors()) {
       MotorStops stops = new MotorStops(search.path(), motor);
       double stop = power.stopPercent();
@@ -44,7 +53,8 @@ final class StopHazards {
   }
 
   /** A failsafe that puts a surface about as far as anything does. */
-  void throwsASurface(StateHazards surfaces) {
+  @Override
+  public void afterwards() {
     SignalPath path = search.path();
     Moment rest = Moment.centred(setup.trims());
     double[] still = path.evaluate(rest).commandPercent();

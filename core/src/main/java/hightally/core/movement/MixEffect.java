@@ -1,8 +1,10 @@
 package hightally.core.movement;
 
+import hightally.core.airframe.Shares;
 import hightally.core.hazard.HandsMoved;
 import hightally.core.program.Mix;
 import hightally.core.program.MixTarget;
+import hightally.core.program.Sources;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.Said;
 import hightally.core.setup.Setup;
@@ -13,6 +15,7 @@ import hightally.core.signal.TallyMaker;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.DoubleUnaryOperator;
 
 /**
  * What a mix does at the ends of its source: in the phase and position the bench stands in, or if
@@ -140,52 +143,79 @@ public record MixEffect(String mix, boolean here, String phase, List<Said> moved
 
   /** An end of a mix's source; none where it has but one. */
   static Optional<Hand> at(Setup setup, Mix mix, Moment stands, boolean plusSide) {
-    return switch (mix.source()) {
-      case STICK, RESPONSE ->
-          Optional.of(stick(stands, Control.named(mix.subject()), plusSide ? 1 : -1));
-      case SURFACE ->
-          driving(setup, mix)
-              .map(
-                  one -> {
-                    double share = setup.surface(mix.subject()).orElseThrow().shares().of(one);
-                    return stick(stands, one, plusSide == share > 0 ? 1 : -1);
-                  });
-      case THROTTLE -> Optional.of(throttle(stands, plusSide, stands.throttleCut()));
-      case POWER -> Optional.of(throttle(stands, plusSide, false));
-      case INPUT -> Optional.of(input(setup, mix, stands, plusSide));
-      case CONSTANT ->
-          plusSide ? Optional.of(new Hand(Said.of("desk.asItStands"), stands)) : Optional.empty();
-    };
+    return mix.source().made(new Hands(setup, stands, plusSide), mix.subject());
   }
 
-  private static Hand stick(Moment stands, Control control, int side) {
-    Said words = Said.of("desk.fullStick", "control", control, "plus", side > 0);
-    return new Hand(words, stands.with(control, side));
-  }
-
-  private static Hand throttle(Moment stands, boolean full, boolean cut) {
-    return new Hand(
-        Said.of("desk.throttleEnd", "full", full), stands.withThrottle(full ? 1 : 0, cut));
-  }
-
-  private static Hand input(Setup setup, Mix mix, Moment stands, boolean far) {
-    int index = setup.transmitter().inputIndex(mix.subject());
-    String name = setup.transmitter().inputs().get(index).name();
-    return new Hand(
-        Said.of("desk.inputEnd", "name", name, "far", far), stands.withInput(index, far ? 1 : 0));
-  }
-
-  /** The stick that moves the surface a mix comes from the most; none for one no stick moves. */
-  private static Optional<Control> driving(Setup setup, Mix mix) {
-    Control most = null;
-    double share = 0;
-    for (Control control : Control.values()) {
-      double one = setup.surface(mix.subject()).orElseThrow().shares().of(control);
-      if (Math.abs(one) > share) {
-        share = Math.abs(one);
-        most = control;
-      }
+  /** What the hands do to bring each source to one of its ends. */
+  private record Hands(Setup setup, Moment stands, boolean plusSide)
+      implements Sources<Optional<Hand>> {
+    @Override
+    public Optional<Hand> stick(Control control) {
+      int side = plusSide ? 1 : -1;
+      Said words = Said.of("desk.fullStick", "control", control, "plus", plusSide);
+      return Optional.of(new Hand(words, stands.with(control, side)));
     }
-    return Optional.ofNullable(most);
+
+    @Override
+    public Optional<Hand> response(Control control) {
+      return stick(control);
+    }
+
+    @Override
+    public Optional<Hand> input(String id) {
+      int index = setup.transmitter().inputIndex(id);
+      String name = setup.transmitter().inputs().get(index).name();
+      Said words = Said.of("desk.inputEnd", "name", name, "far", plusSide);
+      return Optional.of(new Hand(words, stands.withInput(index, plusSide ? 1 : 0)));
+    }
+
+    @Override
+    public Optional<Hand> throttle() {
+      return throttle(stands.throttleCut());
+    }
+
+    @Override
+    public Optional<Hand> motor() {
+      return throttle(false);
+    }
+
+    @Override
+    public Optional<Hand> power() {
+      return throttle(false);
+    }
+
+    private Optional<Hand> throttle(boolean cut) {
+      Said words = Said.of("desk.throttleEnd", "full", plusSide);
+      return Optional.of(new Hand(words, stands.withThrottle(plusSide ? 1 : 0, cut)));
+    }
+
+    /** The stick that moves the surface the most; none for one no stick moves. */
+    @Override
+    public Optional<Hand> command(String surface) {
+      Shares shares = setup.surface(surface).orElseThrow().shares();
+      Control most = null;
+      for (Control control : Control.values()) {
+        double share = Math.abs(shares.of(control));
+        if (share > (most == null ? 0 : Math.abs(shares.of(most)))) {
+          most = control;
+        }
+      }
+      return most == null
+          ? Optional.empty()
+          : new Hands(setup, stands, plusSide == shares.of(most) > 0).stick(most);
+    }
+
+    @Override
+    public Optional<Hand> always() {
+      return plusSide
+          ? Optional.of(new Hand(Said.of("desk.asItStands"), stands))
+          : Optional.empty();
+    }
+
+    /** The ends of what is bent: where the hands are at theirs. */
+    @Override
+    public Optional<Hand> bent(Optional<Hand> of, DoubleUnaryOperator bend, double... corners) {
+      return of;
+    }
   }
 }

@@ -75,6 +75,11 @@ public enum MixSource {
     return least;
   }
 
+  /** What it is made from at its root. */
+  public SourceRoot root() {
+    return SourceRoot.of(this);
+  }
+
   /** The source made. */
   public abstract <S> S made(Sources<S> sources, String subject);
 }

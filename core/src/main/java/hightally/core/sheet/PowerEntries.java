@@ -7,7 +7,7 @@ import hightally.core.channel.TransmitterInput;
 import hightally.core.program.ConditionKind;
 import hightally.core.program.FailsafeSetting;
 import hightally.core.program.FlightTimer;
-import hightally.core.program.MixSource;
+import hightally.core.program.SourceRoot;
 import hightally.core.program.StartPosition;
 import hightally.core.program.TelemetryAlarm;
 import hightally.core.program.ThrottleCurve;
@@ -55,7 +55,7 @@ final class PowerEntries {
 
   private void power() {
     // Also without a motor a mix may be made from its power.
-    boolean mixed = setup.mixes().stream().anyMatch(one -> one.source() == MixSource.POWER);
+    boolean mixed = setup.mixes().stream().anyMatch(one -> one.source().root() == SourceRoot.POWER);
     if (setup.airframe().motors().isEmpty() && !mixed) {
       return;
     }

@@ -4,8 +4,8 @@ import hightally.core.channel.TransmitterInput;
 import hightally.core.program.Curve;
 import hightally.core.program.Mix;
 import hightally.core.program.MixFunction;
-import hightally.core.program.MixSource;
 import hightally.core.program.Power;
+import hightally.core.program.SourceRoot;
 import hightally.core.program.StartPosition;
 import hightally.core.program.ThrottleCurve;
 import hightally.core.program.Trims;
@@ -111,7 +111,7 @@ final class Rest {
     double moved = 0;
     for (int i = 0; i < path.setup().mixes().size(); i++) {
       Mix mix = path.setup().mixes().get(i);
-      if ((acting >> i & 1) != 0 && mix.source() == MixSource.THROTTLE) {
+      if ((acting >> i & 1) != 0 && mix.source().root() == SourceRoot.THROTTLE) {
         moved += Math.abs(MixFunction.of(mix).value(stick));
       }
     }

@@ -2,6 +2,7 @@ package hightally.core.signal;
 
 import hightally.core.program.Trims;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.function.ToDoubleFunction;
 
@@ -94,6 +95,19 @@ public final class StillCommand implements ToDoubleFunction<Moment> {
       }
     }
     return sums[target].done();
+  }
+
+  /** The ends of a stretch of an axis, and the places within it where the command may bend. */
+  public double[] bends(int axis, double from, double to) {
+    Kinks found = new Kinks(from, to);
+    for (int i : needed) {
+      for (Part part : parts()[i]) {
+        if (part.axis == axis) {
+          Arrays.stream(part.kinks()).forEach(found::add);
+        }
+      }
+    }
+    return found.sorted();
   }
 
   private Part[][] parts() {

@@ -12,9 +12,12 @@ import hightally.core.trimming.TestCase;
 import hightally.core.trimming.TestResult.Turn;
 import hightally.core.trimming.TrimTest;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Consumer;
+import java.util.stream.Collectors;
 
 /**
  * A trim test flown by the simulated model and the scripted pilot: it starts trimmed hands off in
@@ -23,18 +26,9 @@ import java.util.Set;
 public final class TestFlight {
   /** Tests that can be flown here; the others ask for a pilot's own eyes. */
   public static final Set<TrimTest> FLOWN =
-      Set.of(
-          TrimTest.LEVEL_TRIM,
-          TrimTest.THROTTLE_CHANGE,
-          TrimTest.INVERTED_45,
-          TrimTest.DIVE,
-          TrimTest.INVERTED_LEVEL,
-          TrimTest.VERTICAL_UP,
-          TrimTest.ROLL_AXIS,
-          TrimTest.KNIFE_EDGE,
-          TrimTest.VERTICAL_DOWN,
-          TrimTest.BRAKES,
-          TrimTest.CIRCLING);
+      Arrays.stream(TrimTest.values())
+          .filter(one -> manoeuvre(one).isPresent())
+          .collect(Collectors.toUnmodifiableSet());
 
   private static final double HEIGHT = 150;
   private static final double PULL = 60;
@@ -141,20 +135,27 @@ public final class TestFlight {
   }
 
   private void fly() {
-    switch (test.test()) {
-      case LEVEL_TRIM -> level();
-      case THROTTLE_CHANGE -> throttleChange();
-      case INVERTED_45 -> inverted45();
-      case DIVE -> dive();
-      case INVERTED_LEVEL -> invertedLevel();
-      case VERTICAL_UP -> verticalUp();
-      case ROLL_AXIS -> bothWays(this::rollAxis);
-      case KNIFE_EDGE -> bothWays(this::knifeEdge);
-      case VERTICAL_DOWN -> verticalDown();
-      case BRAKES -> brakes();
-      case CIRCLING -> bothWays(this::circling);
-      default -> throw new IllegalArgumentException(test.told());
-    }
+    manoeuvre(test.test())
+        .orElseThrow(() -> new IllegalArgumentException(test.told()))
+        .accept(this);
+  }
+
+  private static Optional<Consumer<TestFlight>> manoeuvre(TrimTest test) {
+    return Optional.ofNullable(
+        switch (test) {
+          case LEVEL_TRIM -> TestFlight::level;
+          case THROTTLE_CHANGE -> TestFlight::throttleChange;
+          case INVERTED_45 -> TestFlight::inverted45;
+          case DIVE -> TestFlight::dive;
+          case INVERTED_LEVEL -> TestFlight::invertedLevel;
+          case VERTICAL_UP -> TestFlight::verticalUp;
+          case ROLL_AXIS -> flight -> flight.bothWays(flight::rollAxis);
+          case KNIFE_EDGE -> flight -> flight.bothWays(flight::knifeEdge);
+          case VERTICAL_DOWN -> TestFlight::verticalDown;
+          case BRAKES -> TestFlight::brakes;
+          case CIRCLING -> flight -> flight.bothWays(flight::circling);
+          case STALL, LAUNCH, SPEED, FEEL -> null;
+        });
   }
 
   private interface Way {

@@ -3,22 +3,27 @@ package hightally.core.trimming;
 import hightally.core.airframe.SurfaceRole;
 import hightally.core.program.Curve;
 import hightally.core.program.Mix;
-import hightally.core.program.MixSource;
 import hightally.core.program.MixTarget;
+import hightally.core.program.SourceRoot;
 import hightally.core.setup.Setup;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
 /** The mix that brakes: a lever or the throttle stick moves flaps down, or spoilers up. */
 public final class Brakes {
   private static final double WHOLE = 100;
+
+  /** A lever, a switch, or the throttle stick. */
+  private static final Set<SourceRoot> BY_HAND = EnumSet.of(SourceRoot.INPUT, SourceRoot.THROTTLE);
 
   private Brakes() {}
 
   /** It, where there is one. */
   public static Optional<Mix> of(Setup setup) {
     return setup.mixes().stream()
-        .filter(one -> one.source() == MixSource.INPUT || one.source() == MixSource.THROTTLE)
+        .filter(one -> BY_HAND.contains(one.source().root()))
         .filter(one -> one.targets().stream().anyMatch(target -> brakes(setup, target)))
         .findFirst();
   }

@@ -177,7 +177,7 @@ public final class Coach {
     Set<TrimLever> own = own(newest, test);
     if (!moved.isEmpty() || !own.isEmpty()) {
       boolean itself =
-          moved.stream().allMatch(one -> own.stream().anyMatch(lever -> is(one, lever)));
+          moved.stream().allMatch(one -> own.stream().anyMatch(lever -> one == lever.moved()));
       Said words = itself ? Said.of(CHANGED) : Said.of("coach.void", "what", moved);
       return new TestStanding(test, State.VOID, words, flight, null, openBefore);
     }
@@ -340,14 +340,6 @@ public final class Coach {
   private boolean comparable(Flown one, TestCase test, TrimLever lever) {
     return VoidingChange.between(one.snapshot(), asked.now(), test, one.changed()).stream()
         .filter(moved -> moved.voids(test.test()))
-        .allMatch(moved -> is(moved, lever));
-  }
-
-  private static boolean is(VoidingChange moved, TrimLever lever) {
-    return switch (lever) {
-      case DOWN_THRUST, RIGHT_THRUST -> moved == VoidingChange.THRUST;
-      case LATERAL -> moved == VoidingChange.ACROSS;
-      default -> moved.name().equals(lever.name());
-    };
+        .allMatch(moved -> moved == lever.moved());
   }
 }

@@ -1,8 +1,8 @@
 package hightally.core.trimming;
 
 import hightally.core.program.Mix;
-import hightally.core.program.MixSource;
 import hightally.core.program.Phase;
+import hightally.core.program.SourceRoot;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.Said;
 import hightally.core.setup.Setup;
@@ -46,7 +46,7 @@ public record FlightForm(
     List<Control> common = taken.stream().filter(one -> !asked.contains(one)).toList();
     Optional<Mix> brakes =
         Brakes.of(setup)
-            .filter(one -> one.source() == MixSource.THROTTLE)
+            .filter(one -> one.source().root() == SourceRoot.THROTTLE)
             .filter(one -> one.phases().isEmpty() || one.phases().contains(phase.id()));
     if (brakes.isPresent()) {
       double place = Brakes.place(brakes.get(), 0);

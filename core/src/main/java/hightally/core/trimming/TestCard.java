@@ -46,18 +46,17 @@ public record TestCard(
     String key = one.name() + (passes ? WING : "");
     boolean motor = !setup.airframe().motors().isEmpty();
     List<Said> steps = new ArrayList<>();
-    for (int step = 1; step <= steps(one); step++) {
+    for (int step = 1; step <= one.flown().steps(); step++) {
       steps.add(Said.of("TestStep." + key + "." + step, "motor", motor));
     }
-    boolean bothWays =
-        List.of(TrimTest.ROLL_AXIS, TrimTest.KNIFE_EDGE, TrimTest.CIRCLING).contains(one);
+    boolean bothWays = one.flown().bothWays();
     return new TestCard(
         test,
         Coach.name(setup, test),
         Said.of("TestTells." + one.name()),
         steps,
         Said.of("TestWatch." + key),
-        Said.of("TestCaution." + (low(one) ? "LOW" : "HIGH")),
+        Said.of("TestCaution." + one.flown().height().name()),
         bothWays ? List.of(Turn.LEFT, Turn.RIGHT) : List.of(Turn.BOTH),
         one.seen().stream()
             .map(
@@ -68,18 +67,5 @@ public record TestCard(
                         one.way(seen).isPresent(),
                         seen.opposite().orElse(null)))
             .toList());
-  }
-
-  private static int steps(TrimTest test) {
-    return switch (test) {
-      case LEVEL_TRIM, THROTTLE_CHANGE, INVERTED_45, ROLL_AXIS, KNIFE_EDGE -> 4;
-      case FEEL -> 2;
-      default -> 3;
-    };
-  }
-
-  /** Whether it ends near the ground. */
-  private static boolean low(TrimTest test) {
-    return test == TrimTest.LAUNCH || test == TrimTest.SPEED || test == TrimTest.KNIFE_EDGE;
   }
 }

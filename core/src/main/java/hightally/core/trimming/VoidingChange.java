@@ -3,13 +3,9 @@ package hightally.core.trimming;
 import hightally.core.airframe.Pack;
 import hightally.core.airframe.PartChange.PartKind;
 import java.util.ArrayList;
-import java.util.EnumMap;
-import java.util.EnumSet;
 import java.util.List;
-import java.util.Map;
-import java.util.Set;
 
-/** What has moved on a model since a flight, and which trim tests that voids. */
+/** What has moved on a model since a flight; each trim test says by which it is voided. */
 public enum VoidingChange {
   BALANCE,
   /** A pack of another mass or in another place. */
@@ -28,48 +24,10 @@ public enum VoidingChange {
   REPAIR;
 
   private static final double SAME = 1e-6;
-  private static final Map<VoidingChange, Set<TrimTest>> VOIDS = voids();
-
-  private static Map<VoidingChange, Set<TrimTest>> voids() {
-    Set<TrimTest> pitch =
-        EnumSet.of(
-            TrimTest.LEVEL_TRIM,
-            TrimTest.THROTTLE_CHANGE,
-            TrimTest.INVERTED_45,
-            TrimTest.DIVE,
-            TrimTest.VERTICAL_DOWN,
-            TrimTest.KNIFE_EDGE);
-    Set<TrimTest> thrust =
-        EnumSet.of(
-            TrimTest.LEVEL_TRIM,
-            TrimTest.THROTTLE_CHANGE,
-            TrimTest.VERTICAL_UP,
-            TrimTest.KNIFE_EDGE,
-            TrimTest.VERTICAL_DOWN);
-    Map<VoidingChange, Set<TrimTest>> voids = new EnumMap<>(VoidingChange.class);
-    voids.put(BALANCE, pitch);
-    voids.put(PACK, pitch);
-    voids.put(THRUST, thrust);
-    voids.put(PROPELLER, thrust);
-    voids.put(MOTOR, thrust);
-    voids.put(ACROSS, EnumSet.of(TrimTest.LEVEL_TRIM, TrimTest.INVERTED_LEVEL, TrimTest.ROLL_AXIS));
-    voids.put(DIFFERENTIAL, EnumSet.of(TrimTest.ROLL_AXIS, TrimTest.KNIFE_EDGE));
-    // A mix: its own test, and those that come after it through the same surface.
-    voids.put(
-        RUDDER_TO_ELEVATOR,
-        EnumSet.of(TrimTest.KNIFE_EDGE, TrimTest.VERTICAL_DOWN, TrimTest.BRAKES));
-    voids.put(RUDDER_TO_AILERON, EnumSet.of(TrimTest.KNIFE_EDGE));
-    voids.put(LOW_THROTTLE_TO_ELEVATOR, EnumSet.of(TrimTest.VERTICAL_DOWN, TrimTest.BRAKES));
-    voids.put(BRAKE_TO_ELEVATOR, EnumSet.of(TrimTest.BRAKES));
-    voids.put(AILERON_TO_RUDDER, EnumSet.of(TrimTest.CIRCLING));
-    voids.put(SERVO, EnumSet.allOf(TrimTest.class));
-    voids.put(REPAIR, EnumSet.allOf(TrimTest.class));
-    return voids;
-  }
 
   /** Whether it voids a test. */
   public boolean voids(TrimTest test) {
-    return VOIDS.get(this).contains(test);
+    return test.voidedBy().contains(this);
   }
 
   /** What the change of a part moves; nothing where the tests do not hang on it. */
@@ -107,7 +65,7 @@ public enum VoidingChange {
     }
     for (TrimLever lever : TrimLever.values()) {
       if (lever.inProgram() && differs(lever, then, now, test)) {
-        moved.add(valueOf(lever.name()));
+        moved.add(lever.moved());
       }
     }
     changed.forEach(kind -> moved.addAll(of(kind)));

@@ -382,4 +382,16 @@ class HazardsToldTest {
     assertThat(found.mends()).isEmpty();
     assertThat(found.showing().linkLost()).isTrue();
   }
+
+  /** A kind nobody looks for is never found, and one that two look for is told twice. */
+  @Test
+  void everyKindIsLookedForByOne() {
+    HazardSearch search =
+        new HazardSearch(
+            SignalPath.of(hightally.core.Rigs.plain()),
+            new SearchBudget(1, () -> false, part -> {}));
+    assertThat(search.finders().stream().flatMap(one -> one.kinds().stream()))
+        .containsExactlyInAnyOrder(HazardKind.values());
+    assertThat(search.finders().stream().mapToInt(HazardFinder::sharePercent).sum()).isEqualTo(100);
+  }
 }

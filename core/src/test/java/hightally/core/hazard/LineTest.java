@@ -6,11 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import hightally.core.Rigs;
 import hightally.core.program.Condition;
 import hightally.core.program.ConditionKind;
-import hightally.core.program.CurvePoint;
 import hightally.core.program.FlightTimer;
-import hightally.core.program.Mix;
-import hightally.core.program.MixSource;
-import hightally.core.program.MixTarget;
 import hightally.core.program.Power;
 import hightally.core.setup.Setup;
 import hightally.core.signal.AxisBox;
@@ -176,48 +172,6 @@ class LineTest {
     assertThat(anywhere.from()[0]).isEqualTo(-1);
     assertThat(anywhere.to()[0]).isEqualTo(1);
     assertThat(anywhere.to()[5]).isEqualTo(1);
-  }
-
-  @Example
-  void bendsAreWhereMixesAndCurvesHaveThem() {
-    List<CurvePoint> curve =
-        List.of(new CurvePoint(-100, 0), new CurvePoint(-20, 30), new CurvePoint(100, 50));
-    Mix lever =
-        new Mix(
-            "l",
-            "l",
-            "",
-            MixSource.INPUT,
-            "lever",
-            0,
-            0,
-            0,
-            curve,
-            List.of(MixTarget.even("right", 1)),
-            "",
-            List.of(),
-            0);
-    Mix throttle =
-        new Mix(
-            "t",
-            "t",
-            "",
-            MixSource.THROTTLE,
-            "",
-            10,
-            10,
-            20,
-            List.of(),
-            List.of(MixTarget.even("right", 1)),
-            "",
-            List.of(),
-            0);
-    Bends bends = new Bends(with().change().mixes(List.of(lever, throttle)).done());
-    assertThat(bends.within(4, -1, 1)).containsExactly(-1, -0.2, 0, 1);
-    assertThat(bends.within(4, 0.1, 0.8)).containsExactly(0.1, 0.8);
-    // Start points at 20 % either way of a stick that runs from -100 to 100.
-    assertThat(bends.within(3, 0, 1)).containsExactly(0, 0.4, 0.6, 1);
-    assertThat(bends.within(0, -1, 1)).containsExactly(-1, 0, 1);
   }
 
   @Example

@@ -11,13 +11,23 @@ import hightally.core.program.ResponseCurve;
 import hightally.core.program.Trims;
 import hightally.core.quantity.Control;
 import hightally.core.setup.Setup;
+import java.util.Arrays;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
 
 /** What every source of a mix comes to, and one bent at corners. */
 class SourcesTest {
+  /** Of an axis. */
+  private static final double STEP = 1.0 / 1000;
+
+  /**
+   * What a smooth curve turns in a step at most; a corner of the mixes here turns ten times that.
+   */
+  private static final double SMOOTH = 3e-3;
+
   private static final Setup RIG = Rigs.plain();
   private static final Moment MOMENT =
       Moment.centred(Trims.ZERO)
@@ -57,7 +67,52 @@ class SourcesTest {
         .isCloseTo((left > 0 ? 0.1 : 0.05) * left, within(1e-9));
   }
 
+  /**
+   * Wherever a command has a corner along an axis there is a bend told, whatever the mix comes
+   * from: a search may step from bend to bend. Corners are found by looking closely: at one the
+   * step to the next place changes by much more than a smooth curve lets it.
+   */
+  @ParameterizedTest
+  @EnumSource(value = MixSource.class, mode = EnumSource.Mode.EXCLUDE, names = "SURFACE")
+  void noCornerLiesBetweenTheBendsThatAreTold(MixSource source) {
+    String subject =
+        switch (source.of()) {
+          case STICK -> "roll";
+          case INPUT -> "lever";
+          case SURFACE -> throw new IllegalArgumentException("Its corners lie along no one axis");
+          case NOTHING -> "";
+        };
+    SignalPath path = SignalPath.of(mixed(source, subject, 20));
+    StillCommand right = path.program().still(path.carriedBehind(path.indexOf("right")), MOMENT, 0);
+    int corners = 0;
+    for (int axis = 0; axis <= AxisPlaces.THROTTLE + 1; axis++) {
+      double from = axis < AxisPlaces.THROTTLE ? -1 : 0;
+      double[] bends = right.bends(axis, from, 1);
+      assertThat(bends).isSorted().startsWith(from).endsWith(1);
+      for (double at = from + STEP; at < 1 - STEP; at += STEP) {
+        double turn =
+            at(right, axis, at - STEP) - 2 * at(right, axis, at) + at(right, axis, at + STEP);
+        if (Math.abs(turn) > SMOOTH) {
+          double corner = at;
+          corners++;
+          assertThat(Arrays.stream(bends).boxed())
+              .as("%s: corner at %s of axis %s", source, corner, axis)
+              .anyMatch(bend -> Math.abs(bend - corner) <= 1.5 * STEP);
+        }
+      }
+    }
+    assertThat(corners > 0).isEqualTo(source != MixSource.CONSTANT);
+  }
+
+  private static double at(StillCommand command, int axis, double place) {
+    return command.applyAsDouble(AxisPlaces.at(MOMENT, axis, place));
+  }
+
   private static Setup mixed(MixSource source, String subject) {
+    return mixed(source, subject, 0);
+  }
+
+  private static Setup mixed(MixSource source, String subject, double start) {
     Mix mix =
         new Mix(
             "m",
@@ -67,7 +122,7 @@ class SourcesTest {
             subject,
             10,
             5,
-            0,
+            start,
             List.of(),
             List.of(MixTarget.even("right", 1)),
             "",

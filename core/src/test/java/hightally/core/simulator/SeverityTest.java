@@ -9,6 +9,7 @@ import hightally.core.trimming.FlownState;
 import hightally.core.trimming.TestCase;
 import hightally.core.trimming.TrimLever;
 import hightally.core.trimming.TrimLeverValues;
+import hightally.core.trimming.TrimTest;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -59,6 +60,18 @@ class SeverityTest {
     List<Double> values = falling(name, what, from, to);
     assertThat(values.get(0)).as(values.toString()).isPositive();
     assertThat(values.get(10)).as(values.toString()).isNegative();
+  }
+
+  /** What a test flown here moves has something that is measured of it. */
+  @Test
+  void everyLeverOfATestThatIsFlownIsMeasured() {
+    for (TrimTest test : TestFlight.FLOWN) {
+      assertThat(Stream.of(TestMeasure.values()).filter(one -> one.test() == test))
+          .as(test.name())
+          .isNotEmpty()
+          .flatExtracting(one -> one.lever().stream().toList())
+          .containsExactlyInAnyOrderElementsOf(test.levers());
+    }
   }
 
   /** The glider's rudder is too small to bring it to zero: a mix ends before. */

@@ -7,6 +7,8 @@ import static org.assertj.core.api.Assertions.within;
 import hightally.core.DemoModels;
 import hightally.core.English;
 import hightally.core.airframe.PartChange.PartKind;
+import hightally.core.program.Phase;
+import hightally.core.program.PhaseRole;
 import hightally.core.setup.Setup;
 import hightally.core.trimming.TestResult.SeenOutcome;
 import hightally.core.trimming.TestResult.Turn;
@@ -16,9 +18,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
 
 /** What stands, what is void and what comes next, by hand on the demo models. */
 class CoachTest {
@@ -181,6 +185,51 @@ class CoachTest {
     CoachAdvice advice = of(turned, TrimTest.ROLL_AXIS).advice();
     assertThat(advice.to() - advice.from()).isEqualTo(-5);
     assertThat(say(advice.why())).contains("opposite to the mechanics");
+  }
+
+  /** A new test is told in full, or this fails: its words, one for each step and no step more. */
+  @ParameterizedTest
+  @EnumSource(TrimTest.class)
+  void everyTestHasItsWordsAndIsFlownWithSomeModel(TrimTest test) {
+    List<String> words =
+        new ArrayList<>(List.of("TrimTest." + test, "TestTells." + test, "TestWatch." + test));
+    for (int step = 1; step <= test.flown().steps(); step++) {
+      words.add("TestStep." + test + "." + step);
+    }
+    test.seen().forEach(one -> words.add("TrimOutcome." + one));
+    words.add("TestCaution." + test.flown().height());
+    assertThat(words).allMatch(English::has);
+    assertThat(English.has("TestStep." + test + "." + (test.flown().steps() + 1))).isFalse();
+    assertThat(test.voidedBy()).contains(VoidingChange.SERVO, VoidingChange.REPAIR);
+    test.levers().forEach(one -> assertThat(test.voidedBy()).contains(one.moved()));
+    boolean flown =
+        Stream.of("quillon", "larkmere", "brindle", "skerrow")
+            .map(DemoModels::read)
+            .flatMap(one -> Stream.of(PhaseRole.values()).map(role -> firstPhase(one, role)))
+            .anyMatch(one -> !test.parts().of(one).isEmpty());
+    assertThat(flown).as("a model it is flown with").isTrue();
+  }
+
+  private static Setup firstPhase(Setup setup, PhaseRole role) {
+    List<Phase> phases = new ArrayList<>(setup.phases());
+    Phase one = phases.get(0);
+    phases.set(
+        0,
+        new Phase(
+            one.id(),
+            one.name(),
+            one.goal(),
+            role,
+            one.when(),
+            one.fadeSeconds(),
+            one.presets(),
+            one.differential(),
+            one.ownRoll(),
+            one.ownPitch(),
+            one.ownYaw(),
+            one.trims(),
+            one.nose()));
+    return setup.change().phases(phases).done();
   }
 
   /** Every row of the table, by test: what is void after it. */
