@@ -78,7 +78,8 @@ export const useDesk = (setup: Setup, moment: Schemas["Moment"]) => {
   return useQuery({
     ...while_,
     queryKey: ["desk", setup, stands],
-    queryFn: () => answered(api.POST("/api/program/desk", { body: { setup, moment: stands } })),
+    queryFn: () =>
+      answered(api.POST("/api/program/movements", { body: { setup, moment: stands } })),
   });
 };
 

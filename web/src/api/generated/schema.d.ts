@@ -762,6 +762,23 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/program/movements": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** Every surface in every phase, and what every mix does, as the bench would show it */
+    post: operations["postProgramMovements"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/program/mends": {
     parameters: {
       query?: never;
@@ -944,23 +961,6 @@ export interface paths {
     put?: never;
     /** Only what differs from what was last typed in, old beside new */
     post: operations["postProgramEntrySheetChanges"];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  "/api/program/desk": {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    /** Every surface in every phase, and what every mix does, as the bench would show it */
-    post: operations["postProgramDesk"];
     delete?: never;
     options?: never;
     head?: never;
@@ -5480,21 +5480,9 @@ export interface components {
       highIsPlus: boolean;
       shares: string[];
     };
-    Offer: {
-      id: string;
-      subject: string;
-      mends: components["schemas"]["TriedMend"][];
-      hand: string;
-    };
-    TriedMend: {
-      words: string[];
-      edits: components["schemas"]["Edit"][];
-      moves: components["schemas"]["MovementLine"][];
-    };
-    HereAsked: {
+    FlickAsked: {
       setup: components["schemas"]["Setup"];
       moment: components["schemas"]["Moment"];
-      surface: string;
     };
     Moment: {
       /**
@@ -5535,6 +5523,97 @@ export interface components {
       voltage: number;
       timerSeconds: number[];
       truths: boolean[];
+    };
+    Became: {
+      typed: components["schemas"]["TypedMovement"];
+      /** Format: double */
+      now: number;
+      /** Format: double */
+      percent: number;
+      moment: components["schemas"]["Moment"];
+      words: string;
+    };
+    Deflection: {
+      /** Format: double */
+      mm: number;
+      /** Format: double */
+      degrees: number;
+    };
+    End: {
+      words: string;
+      plusSide: boolean;
+      moment: components["schemas"]["Moment"];
+      movements: components["schemas"]["Movement"][];
+    };
+    Full: {
+      /** @enum {string} */
+      control: "ROLL" | "PITCH" | "YAW";
+      /** Format: double */
+      plusMm: number;
+      /** Format: double */
+      minusMm: number;
+    };
+    MixEffect: {
+      mix: string;
+      here: boolean;
+      phase: string;
+      moved: string[];
+      ends: components["schemas"]["End"][];
+    };
+    Movement: {
+      surface: string;
+      /** Format: double */
+      addsPercent: number;
+      /** Format: double */
+      addsMm: number;
+      /** Format: double */
+      addsDegrees: number;
+      asPair: boolean;
+      /** Format: double */
+      standsMm: number;
+    };
+    MovementSheet: {
+      phases: components["schemas"]["PhasePositions"][];
+      mixes: components["schemas"]["MixEffect"][];
+      became: components["schemas"]["Became"][];
+    };
+    PhasePositions: {
+      phase: string;
+      reached: boolean;
+      here: boolean;
+      moved: string[];
+      moment: components["schemas"]["Moment"];
+      surfaces: components["schemas"]["Stand"][];
+    };
+    Stand: {
+      surface: string;
+      /** Format: double */
+      restMm: number;
+      /** Format: double */
+      presetMm: number;
+      /** Format: double */
+      presetDegrees: number;
+      presetAsPair: boolean;
+      differentialAsPair: boolean;
+      full: components["schemas"]["Full"][];
+      rollUp: components["schemas"]["Deflection"];
+      rollDown: components["schemas"]["Deflection"];
+    };
+    Offer: {
+      id: string;
+      subject: string;
+      mends: components["schemas"]["TriedMend"][];
+      hand: string;
+    };
+    TriedMend: {
+      words: string[];
+      edits: components["schemas"]["Edit"][];
+      moves: components["schemas"]["MovementLine"][];
+    };
+    HereAsked: {
+      setup: components["schemas"]["Setup"];
+      moment: components["schemas"]["Moment"];
+      surface: string;
     };
     Lever: {
       input: string;
@@ -5651,10 +5730,6 @@ export interface components {
       asksPreset: boolean;
       note: string;
     };
-    FlickAsked: {
-      setup: components["schemas"]["Setup"];
-      moment: components["schemas"]["Moment"];
-    };
     FlickPreview: {
       phase: string;
       words: string;
@@ -5699,12 +5774,6 @@ export interface components {
       control: "ROLL" | "PITCH" | "YAW";
       surface: string;
     };
-    Deflection: {
-      /** Format: double */
-      mm: number;
-      /** Format: double */
-      degrees: number;
-    };
     Line: {
       set: string;
       phases: string[];
@@ -5736,75 +5805,6 @@ export interface components {
     ChangesAsked: {
       entered: components["schemas"]["Setup"];
       setup: components["schemas"]["Setup"];
-    };
-    Became: {
-      typed: components["schemas"]["TypedMovement"];
-      /** Format: double */
-      now: number;
-      /** Format: double */
-      percent: number;
-      moment: components["schemas"]["Moment"];
-      words: string;
-    };
-    End: {
-      words: string;
-      plusSide: boolean;
-      moment: components["schemas"]["Moment"];
-      movements: components["schemas"]["Movement"][];
-    };
-    Full: {
-      /** @enum {string} */
-      control: "ROLL" | "PITCH" | "YAW";
-      /** Format: double */
-      plusMm: number;
-      /** Format: double */
-      minusMm: number;
-    };
-    MixEffect: {
-      mix: string;
-      here: boolean;
-      phase: string;
-      moved: string[];
-      ends: components["schemas"]["End"][];
-    };
-    Movement: {
-      surface: string;
-      /** Format: double */
-      addsPercent: number;
-      /** Format: double */
-      addsMm: number;
-      /** Format: double */
-      addsDegrees: number;
-      asPair: boolean;
-      /** Format: double */
-      standsMm: number;
-    };
-    MovementSheet: {
-      phases: components["schemas"]["PhasePositions"][];
-      mixes: components["schemas"]["MixEffect"][];
-      became: components["schemas"]["Became"][];
-    };
-    PhasePositions: {
-      phase: string;
-      reached: boolean;
-      here: boolean;
-      moved: string[];
-      moment: components["schemas"]["Moment"];
-      surfaces: components["schemas"]["Stand"][];
-    };
-    Stand: {
-      surface: string;
-      /** Format: double */
-      restMm: number;
-      /** Format: double */
-      presetMm: number;
-      /** Format: double */
-      presetDegrees: number;
-      presetAsPair: boolean;
-      differentialAsPair: boolean;
-      full: components["schemas"]["Full"][];
-      rollUp: components["schemas"]["Deflection"];
-      rollDown: components["schemas"]["Deflection"];
     };
     Antenna: {
       /**
@@ -11928,6 +11928,66 @@ export interface operations {
       };
     };
   };
+  postProgramMovements: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["FlickAsked"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["MovementSheet"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
   postProgramMends: {
     parameters: {
       query?: never;
@@ -12577,66 +12637,6 @@ export interface operations {
         };
         content: {
           "application/json": components["schemas"]["Entry"][];
-        };
-      };
-      /** @description Asked by a device on the network that is not let in. */
-      401: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/problem+json": components["schemas"]["Problem"];
-        };
-      };
-      /** @description Asked by another page, or under another name than this machine's. */
-      403: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/problem+json": components["schemas"]["Problem"];
-        };
-      };
-      /** @description The request does not say that it brings what is asked for. */
-      415: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/problem+json": components["schemas"]["Problem"];
-        };
-      };
-      /** @description What was sent breaks its contract; every violation is named. */
-      422: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/problem+json": components["schemas"]["Problem"];
-        };
-      };
-    };
-  };
-  postProgramDesk: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        "application/json": components["schemas"]["FlickAsked"];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          "application/json": components["schemas"]["MovementSheet"];
         };
       };
       /** @description Asked by a device on the network that is not let in. */

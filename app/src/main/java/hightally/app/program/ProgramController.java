@@ -80,7 +80,7 @@ class ProgramController {
   /** A setup and where sticks, levers and switches stand. */
   record FlickAsked(Setup setup, Moment moment) {}
 
-  @PostMapping("/desk")
+  @PostMapping("/movements")
   @Operation(
       summary = "Every surface in every phase, and what every mix does, as the bench would show it")
   MovementSheet desk(@RequestBody FlickAsked asked) {

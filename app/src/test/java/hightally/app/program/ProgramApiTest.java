@@ -57,7 +57,9 @@ class ProgramApiTest extends ApiTest {
     JsonNode sheet = post("/api/program/sheet", Map.of("setup", separate)).json();
     assertThat(sheet.at("/phases/0/when").asText()).isEqualTo("front right switch at position 3");
     JsonNode desk =
-        post("/api/program/desk", Map.of("setup", separate, "moment", DeskApiTest.atRest(json)))
+        post(
+                "/api/program/movements",
+                Map.of("setup", separate, "moment", MovementsApiTest.atRest(json)))
             .json();
     for (int i = 0; i < desk.at("/phases/0/surfaces").size(); i++) {
       double base = desk.at("/phases/1/surfaces/" + i + "/restMm").asDouble();

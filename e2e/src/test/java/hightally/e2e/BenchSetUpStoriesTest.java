@@ -12,7 +12,7 @@ import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
 /** A model that moves otherwise than it is described, met by the guide at the bench. */
-class GuideStoriesTest extends Story {
+class BenchSetUpStoriesTest extends Story {
   /** The guide begun; a model without a motor is not asked how it was made harmless. */
   private static Page begun(long model, String harmless) {
     Page page = open("models/" + model + "/rig/set-up");

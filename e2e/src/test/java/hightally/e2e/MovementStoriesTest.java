@@ -21,7 +21,7 @@ import org.junit.jupiter.api.Test;
  * Whole setups typed from a brief, every edit counted: a button that changes something, a value
  * typed, a choice picked. Going from page to page is none.
  */
-class DeskStoriesTest extends Story {
+class MovementStoriesTest extends Story {
   private static final double RULER_MM = 0.1;
 
   private final ObjectMapper json = new ObjectMapper();

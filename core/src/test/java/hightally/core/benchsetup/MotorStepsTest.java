@@ -20,7 +20,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /** The motors on the bench: what each answer means, and what has to come before it. */
-class GuideMotorTest {
+class MotorStepsTest {
   private static final Setup PLAIN = Rigs.plain();
 
   @ParameterizedTest

@@ -14,7 +14,7 @@ import java.util.Map;
 import org.junit.jupiter.api.Test;
 
 /** What stands beside the bench is what the bench says, of every model that ships. */
-class DeskApiTest extends ApiTest {
+class MovementsApiTest extends ApiTest {
   static ObjectNode atRest(ObjectMapper json) {
     ObjectNode moment = json.createObjectNode();
     moment.put("roll", 0).put("pitch", 0).put("yaw", 0).put("throttle", 0.0);
@@ -55,7 +55,7 @@ class DeskApiTest extends ApiTest {
     int compared = 0;
     for (JsonNode setup : models()) {
       JsonNode desk =
-          post("/api/program/desk", Map.of("setup", setup, "moment", atRest(json))).json();
+          post("/api/program/movements", Map.of("setup", setup, "moment", atRest(json))).json();
       for (JsonNode phase : desk.get("phases")) {
         assertThat(phase.get("reached").asBoolean()).as(phase.get("phase").asText()).isTrue();
         for (JsonNode stand : phase.get("surfaces")) {
@@ -125,7 +125,7 @@ class DeskApiTest extends ApiTest {
                     "subject", "thermal-1", "surface", "flap-left", "value", 2.5, "minusWay", true))
             .get("setup");
     JsonNode desk =
-        post("/api/program/desk", Map.of("setup", setup, "moment", atRest(json))).json();
+        post("/api/program/movements", Map.of("setup", setup, "moment", atRest(json))).json();
     for (JsonNode phase : desk.get("phases")) {
       if (phase.get("phase").asText().equals("thermal-1")) {
         for (String flap : List.of("flap-left", "flap-right")) {
