@@ -8,8 +8,6 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.util.Locale;
 import java.util.Set;
-import org.springframework.core.Ordered;
-import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.InvalidMediaTypeException;
@@ -24,16 +22,12 @@ import org.springframework.web.filter.OncePerRequestFilter;
  * to lead here by somebody else. What writes must say what it brings. A page elsewhere that a
  * browser shows can neither read nor write, not even by giving its own name the address of this
  * machine.
+ *
+ * <p>It stands in the security chain, behind the headers that every answer has.
  */
 @Component
-@Order(Ordered.HIGHEST_PRECEDENCE)
-class OwnPageOnly extends OncePerRequestFilter {
+public class OwnPageOnly extends OncePerRequestFilter {
   private static final Set<String> BRING = Set.of("POST", "PUT", "PATCH");
-
-  /** The page loads nothing from elsewhere; drawings and dialogs set styles of their own. */
-  private static final String POLICY =
-      "default-src 'self'; img-src 'self' data:; style-src 'self' 'unsafe-inline';"
-          + " object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
 
   private final Refusals refusals;
   private final LocalNetwork network;
@@ -47,16 +41,6 @@ class OwnPageOnly extends OncePerRequestFilter {
   protected void doFilterInternal(
       HttpServletRequest request, HttpServletResponse response, FilterChain chain)
       throws ServletException, IOException {
-    response.setHeader("Content-Security-Policy", POLICY);
-    response.setHeader("X-Content-Type-Options", "nosniff");
-    response.setHeader("X-Frame-Options", "DENY");
-    response.setHeader("Referrer-Policy", "no-referrer");
-    response.setHeader("Cross-Origin-Opener-Policy", "same-origin");
-    response.setHeader("Cross-Origin-Resource-Policy", "same-origin");
-    if (request.getRequestURI().startsWith("/api/")) {
-      // Asked for anew each time; what a browser keeps of it comes back where it cannot ask.
-      response.setHeader(HttpHeaders.CACHE_CONTROL, "private, no-cache");
-    }
     String host = host(request);
     if (!network.isThisMachine(name(host))) {
       refusals.write(request, response, HttpStatus.FORBIDDEN, network.answersAs());

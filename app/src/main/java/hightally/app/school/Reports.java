@@ -1,5 +1,7 @@
 package hightally.app.school;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import hightally.app.school.SchoolSheet.CoachStep;
 import hightally.app.school.SchoolSheet.FlightTold;
 import hightally.app.school.SchoolSheet.PracticeReport;
@@ -15,17 +17,16 @@ import hightally.core.trimming.TestCase;
 import hightally.core.trimming.TestResult;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
-import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.stereotype.Component;
 
 /** What was wrong with a practised model, what each flight told, what the coach would have done. */
 @Component
 class Reports {
   private static final int COACH_FLIGHTS = 25;
+  private static final int KEPT = 64;
 
   /** Reports of practices that have ended: what is told of one never changes. */
-  private final Map<Long, PracticeReport> made = new ConcurrentHashMap<>();
+  private final Cache<Long, PracticeReport> made = Caffeine.newBuilder().maximumSize(KEPT).build();
 
   private final Replay replay;
   private final ReaderWords words;
@@ -37,7 +38,7 @@ class Reports {
 
   /** The report of a practice that nothing more will happen in. */
   PracticeReport of(SchoolEntity run) {
-    return made.computeIfAbsent(run.id(), id -> made(run));
+    return made.get(run.id(), id -> made(run));
   }
 
   private PracticeReport made(SchoolEntity run) {

@@ -47,6 +47,7 @@ class OwnPageOnlyTest extends Pilot {
               .getResponse();
       assertThat(answer.getStatus()).as(path).isEqualTo(403);
       assertThat(answer.getContentAsString()).contains("\"title\":\"Refused\"");
+      assertThat(answer.getHeader("Content-Security-Policy")).contains("default-src 'self'");
     }
     MockHttpServletResponse written =
         http.perform(
@@ -76,6 +77,10 @@ class OwnPageOnlyTest extends Pilot {
         .contains("frame-ancestors 'none'");
     assertThat(answer.getHeader("X-Frame-Options")).isEqualTo("DENY");
     assertThat(answer.getHeader("X-Content-Type-Options")).isEqualTo("nosniff");
+    assertThat(answer.getHeader("Referrer-Policy")).isEqualTo("no-referrer");
+    assertThat(answer.getHeader("Cross-Origin-Opener-Policy")).isEqualTo("same-origin");
+    assertThat(answer.getHeader("Cross-Origin-Resource-Policy")).isEqualTo("same-origin");
+    assertThat(answer.getHeader("Cache-Control")).isEqualTo("private, no-cache");
   }
 
   @Test
