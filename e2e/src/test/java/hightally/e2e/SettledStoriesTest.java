@@ -88,7 +88,7 @@ class SettledStoriesTest extends Story {
     assertThat(page.locator("[data-next=ADJUST]")).isVisible();
     // Left out and deleted, with the way back at hand.
     page.getByRole(AriaRole.BUTTON, named("Leave it out")).first().click();
-    page.getByLabel("Because").fill("A gust");
+    page.getByLabel("Reason").fill("A gust");
     page.getByRole(AriaRole.DIALOG).getByText("Leave it out").last().click();
     assertThat(pitch.locator("[data-state=NOT_YET]")).isVisible();
     button(page, "Count it again").click();
@@ -170,6 +170,45 @@ class SettledStoriesTest extends Story {
     page.getByLabel("Reason for closing it like this").fill("The horn is to be glued anew");
     done.click();
     page.waitForURL("**/rig");
+    assertThat(browser.errors()).isEmpty();
+    page.close();
+  }
+
+  /** As told, half and twice as far: the clevis is turned back against the way the edge went. */
+  @ParameterizedTest
+  @CsvSource({"1,1280,800", "0.5,390,844", "2,1280,800", "1,390,844"})
+  void aGaugeThatShowsMoreOrLessTurnsBackWhatItShowed(double times, int width, int height) {
+    long model = biplane();
+    browser.errors().clear();
+    Page page = browser.page(width, height, ColorScheme.LIGHT);
+    log(page, model, 3, 12);
+    page.navigate(app.address() + "models/" + model + "/adjust");
+    button(page, "Start at the bench").click();
+    Locator gauge = page.locator("[data-gauge=elevator]");
+    workUntil(page, gauge);
+    String expected = gauge.locator("strong").first().innerText();
+    double mm = Double.parseDouble(expected.replaceAll("(?s)[^0-9]*([0-9.]+).*", "$1"));
+    String went = expected.contains("down") ? "down" : "up";
+    gauge.getByLabel("It went, mm").fill("%.1f".formatted(times * mm));
+    gauge.getByLabel(went).check();
+    button(page, "Compare").click();
+    boolean agrees = times == 1;
+    assertThat(gauge).containsText(agrees ? "they agree" : "they disagree");
+    if (!agrees) {
+      assertThat(button(page, "Next")).isDisabled();
+      button(page, "The reading is correct: go by the mark").click();
+      assertThat(gauge).containsText("until the edge is at its mark");
+    }
+    workUntil(page, page.locator("[data-step=TURN]"));
+    String back = went.equals("up") ? "down" : "up";
+    Locator turn = page.locator("[data-step=TURN]");
+    if (agrees) {
+      // As planned, no word of where the edge went.
+      assertThat(turn).containsText("turns");
+      assertThat(turn).not().containsText("has gone");
+    } else {
+      assertThat(turn).containsText("has gone " + back);
+    }
     assertThat(browser.errors()).isEmpty();
     page.close();
   }

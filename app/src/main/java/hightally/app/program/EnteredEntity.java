@@ -55,4 +55,8 @@ class EnteredEntity {
   String key() {
     return key;
   }
+
+  Instant enteredAt() {
+    return enteredAt;
+  }
 }

@@ -162,7 +162,8 @@ public class EntryList {
         .orElseGet(() -> Said.text(key));
   }
 
-  private List<EntrySheet.Entry> sheet(long aircraftId, Revision newest) {
+  /** The sheet of a revision. */
+  List<EntrySheet.Entry> sheet(long aircraftId, Revision newest) {
     return sheets.get(
         new Revised(aircraftId, newest.number()), one -> EntrySheet.of(newest.setup()));
   }

@@ -58,6 +58,18 @@ class TypedChangeEntity {
     return aircraftId;
   }
 
+  String key() {
+    return key;
+  }
+
+  boolean isOf(String name) {
+    return transmitter.equals(name);
+  }
+
+  Instant changedAt() {
+    return changedAt;
+  }
+
   String after() {
     return after;
   }

@@ -10,6 +10,7 @@ import hightally.app.flightlog.FlightLog;
 import hightally.app.history.AircraftHistories;
 import hightally.app.platform.ConflictException;
 import hightally.app.platform.NotFoundException;
+import hightally.app.program.TypedByThen;
 import hightally.core.airframe.Pack;
 import hightally.core.airframe.PartChange.PartKind;
 import hightally.core.flightlog.TrimSeries;
@@ -54,6 +55,7 @@ public class TrimCoach {
   private final Purposes wishes;
   private final SkippedTestRepository skipped;
   private final ModelChangeRepository jobs;
+  private final TypedByThen typed;
   private final Clock clock;
 
   TrimCoach(
@@ -64,6 +66,7 @@ public class TrimCoach {
       Purposes wishes,
       SkippedTestRepository skipped,
       ModelChangeRepository jobs,
+      TypedByThen typed,
       Clock clock) {
     this.hangar = hangar;
     this.flights = flights;
@@ -72,6 +75,7 @@ public class TrimCoach {
     this.wishes = wishes;
     this.skipped = skipped;
     this.jobs = jobs;
+    this.typed = typed;
     this.clock = clock;
   }
 
@@ -120,6 +124,7 @@ public class TrimCoach {
     List<Flight> newestFirst = flights.all(aircraftId);
     List<ModelChange> done =
         jobs(aircraftId).stream().filter(one -> one.state() == ModelChange.State.DONE).toList();
+    TypedByThen.Typed byThen = typed.of(aircraftId);
     Map<Integer, Setup> setups = new HashMap<>();
     List<NotedPartChange> parts = changes.of(aircraftId);
     List<Coach.Flown> flown = new ArrayList<>();
@@ -128,7 +133,8 @@ public class TrimCoach {
       for (TestResult result : one.seen().results()) {
         Setup setup =
             setups.computeIfAbsent(
-                one.revisionNumber(), number -> hangar.revision(aircraftId, number).setup());
+                byThen.revision(one.revisionNumber(), one.notedAt()),
+                number -> hangar.revision(aircraftId, number).setup());
         flown.add(
             new Coach.Flown(
                 one.id(),

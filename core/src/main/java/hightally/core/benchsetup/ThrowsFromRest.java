@@ -5,6 +5,7 @@ import hightally.core.airframe.Surface;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.Said;
 import hightally.core.setup.Setup;
+import hightally.core.signal.Drive;
 import hightally.core.signal.Moment;
 import hightally.core.signal.Positions;
 import hightally.core.signal.SignalPath;
@@ -12,7 +13,7 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * How far a surface goes each way from rest with the stick or lever that moves it most.
+ * How far a surface goes each way from rest with a stick or lever.
  *
  * @param control the stick; null where it is a lever
  * @param input index of the lever, -1 where it is a stick
@@ -32,25 +33,15 @@ record ThrowsFromRest(
     double minusDriverDegrees) {
   private static final double NOTHING_MM = 0.05;
 
+  /** With what drives it. */
   static ThrowsFromRest of(SignalPath path, int surface) {
-    Setup setup = path.setup();
-    Surface carried =
-        setup.surface(setup.channels().get(path.channelBehind(surface)).carries()).orElseThrow();
+    Drive drive = path.drive(surface, path.basePhase());
+    if (drive.size() == 0) {
+      return new ThrowsFromRest(null, -1, "", 0, 0, 0, 0);
+    }
     Moment rest = BenchSetUp.rest(path);
-    ThrowsFromRest best = new ThrowsFromRest(null, -1, "", 0, 0, 0, 0);
-    for (Control control : Control.values()) {
-      if (carried.shares().of(control) != 0) {
-        ThrowsFromRest found =
-            between(path, surface, control, -1, rest.with(control, 1), rest.with(control, -1));
-        best = found.size() > best.size() ? found : best;
-      }
-    }
-    for (LeverShare share : carried.shares().levers()) {
-      int index = setup.transmitter().inputIndex(share.input());
-      ThrowsFromRest found = between(path, surface, null, index, rest.withInput(index, 1), rest);
-      best = found.size() > best.size() ? found : best;
-    }
-    return best;
+    Moment other = drive.oneWay() ? rest : drive.moved(rest, -1);
+    return between(path, surface, drive.control(), drive.input(), drive.moved(rest, 1), other);
   }
 
   /** How far a surface goes with each stick and lever it takes part in, sticks first. */
