@@ -13,6 +13,7 @@ import hightally.core.quantity.Validation;
 import hightally.core.sheet.EntrySheet;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -29,7 +30,7 @@ public class EntryList {
   private static final long KEPT = 200;
 
   /** What stood where nothing stood. */
-  private static final String NOTHING = SaidData.write(Said.NOTHING);
+  static final String NOTHING = SaidData.write(Said.NOTHING);
 
   private final EnteredRepository entered;
   private final TypedChangeRepository changes;
@@ -204,14 +205,18 @@ public class EntryList {
     if (stands.isEmpty()) {
       return 0;
     }
-    Map<String, Said> told =
-        stands.stream().collect(Collectors.toMap(EnteredValue::key, EnteredValue::value));
     Map<String, String> data =
         stands.stream().collect(Collectors.toMap(EnteredValue::key, EnteredValue::data));
-    return (int)
-        EntrySheet.beside(sheet(aircraftId, newest), told).stream()
-            .filter(one -> !SaidData.write(one.value()).equals(data.get(one.key())))
-            .count();
+    return lacking(sheet(aircraftId, newest), data).size();
+  }
+
+  /** What of a sheet does not stand in a transmitter, and what stands there besides. */
+  static List<EntrySheet.Entry> lacking(List<EntrySheet.Entry> sheet, Map<String, String> stands) {
+    Map<String, Said> told = new HashMap<>();
+    stands.forEach((key, data) -> told.put(key, SaidData.read(data)));
+    return EntrySheet.beside(sheet, told).stream()
+        .filter(one -> !SaidData.write(one.value()).equals(stands.get(one.key())))
+        .toList();
   }
 
   /** The sheet of a design with what was typed in before beside each value. */

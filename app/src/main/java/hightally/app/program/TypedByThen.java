@@ -2,8 +2,6 @@ package hightally.app.program;
 
 import hightally.app.aircraft.Hangar;
 import hightally.app.aircraft.Revision;
-import hightally.app.words.SaidData;
-import hightally.core.quantity.Said;
 import hightally.core.sheet.EntrySheet;
 import java.time.Instant;
 import java.util.HashMap;
@@ -23,8 +21,6 @@ public class TypedByThen {
   /** A transmitter further behind than this many revisions is not kept with at all. */
   private static final int LOOKED_BACK = 20;
 
-  private static final String NOTHING = SaidData.write(Said.NOTHING);
-
   private final EnteredRepository entered;
   private final TypedChangeRepository changes;
   private final EntryList sheets;
@@ -42,7 +38,7 @@ public class TypedByThen {
    * What stood in a transmitter at a time.
    *
    * @param values as data, by key
-   * @param unknown keys ticked off for the first time later: what stood there nobody said
+   * @param unknown keys last ticked off later without a change: what stood there is not known
    */
   private record Standing(Map<String, String> values, Set<String> unknown) {}
 
@@ -100,16 +96,13 @@ public class TypedByThen {
         }
       }
       unknown.forEach(values::remove);
-      values.values().removeIf(NOTHING::equals);
+      values.values().removeIf(EntryList.NOTHING::equals);
       return new Standing(values, unknown);
     }
   }
 
   private static boolean whole(List<EntrySheet.Entry> sheet, Standing standing) {
-    Map<String, Said> told = new HashMap<>();
-    standing.values().forEach((key, data) -> told.put(key, SaidData.read(data)));
-    return EntrySheet.beside(sheet, told).stream()
-        .filter(one -> !standing.unknown().contains(one.key()))
-        .allMatch(one -> SaidData.write(one.value()).equals(standing.values().get(one.key())));
+    return EntryList.lacking(sheet, standing.values()).stream()
+        .allMatch(one -> standing.unknown().contains(one.key()));
   }
 }
