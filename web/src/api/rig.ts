@@ -62,6 +62,19 @@ export const useOpenSetUp = (aircraftId: number) =>
       (await answered(api.GET("/api/aircraft/{aircraftId}/bench-set-up", of(aircraftId)))) ?? null,
   });
 
+/** What goes with the newest answer to a step, tried; asked anew whenever the set-up is. */
+export const useSetUpMends = (aircraftId: number, step: string) =>
+  useQuery({
+    queryKey: [...openSetUp(aircraftId), "mends", step],
+    retry: false,
+    queryFn: () =>
+      answered(
+        api.GET("/api/aircraft/{aircraftId}/bench-set-up/mends", {
+          params: { path: { aircraftId }, query: { step } },
+        }),
+      ),
+  });
+
 export const useBeginSetUp = (aircraftId: number) =>
   useChange((school: Schemas["SetUpBegun"]["school"]) =>
     answered(

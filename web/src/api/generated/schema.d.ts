@@ -567,7 +567,7 @@ export interface paths {
     };
     get?: never;
     put?: never;
-    /** From throws measured at stick positions to geometry and equal sides */
+    /** From throws measured at stick positions to geometry and equal sides; each change tried on a copy */
     post: operations["postRigMeasured"];
     delete?: never;
     options?: never;
@@ -2601,6 +2601,23 @@ export interface paths {
     };
     /** Every check as it would begin now, with each pack: to be begun out of reach; stores nothing */
     get: operations["getAircraftAircraftIdChecksAhead"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/aircraft/{aircraftId}/bench-set-up/mends": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** The changes that go with the answer to a step, each tried on a copy: what moves, what the rules then say, whether it may be made */
+    get: operations["getAircraftAircraftIdBenchSetUpMends"];
     put?: never;
     post?: never;
     delete?: never;
@@ -5160,6 +5177,11 @@ export interface components {
        */
       travelMm: number;
     };
+    Explained: {
+      answer: components["schemas"]["MeasuredAnswer"];
+      mends: components["schemas"]["SeenMend"][];
+      even: components["schemas"]["SeenMend"][];
+    };
     Explanation: {
       words: string;
       linkage: components["schemas"]["Linkage"];
@@ -5177,6 +5199,13 @@ export interface components {
       mends: components["schemas"]["Mend"][];
       even: components["schemas"]["Mend"][];
       question: string;
+    };
+    SeenMend: {
+      words: string;
+      edits: components["schemas"]["Edit"][];
+      moves: components["schemas"]["MovementLine"][];
+      brings: string[];
+      hand: string;
     };
     SetupAsked: {
       setup: components["schemas"]["Setup"];
@@ -11227,7 +11256,7 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "application/json": components["schemas"]["MeasuredAnswer"];
+          "application/json": components["schemas"]["Explained"];
         };
       };
       /** @description Asked by a device on the network that is not let in. */
@@ -20897,6 +20926,84 @@ export interface operations {
         };
         content: {
           "application/json": components["schemas"]["CheckRun"][];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  getAircraftAircraftIdBenchSetUpMends: {
+    parameters: {
+      query: {
+        step: string;
+      };
+      header?: never;
+      path: {
+        aircraftId: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["SeenMend"][];
         };
       };
       /** @description A part of the address is of the wrong kind. */

@@ -1,5 +1,5 @@
 import { length, lengthFigure, lengthSign, typedLength } from "@/domain/reader";
-import { MendButton } from "@/features/model/edits";
+import { TriedMend } from "@/features/model/TriedMend";
 import { useMutation } from "@tanstack/react-query";
 import { useState } from "react";
 import { answered, api, type Schemas } from "@/api/client";
@@ -10,7 +10,7 @@ import { Failure } from "@/ui/message";
 import { useModel } from "@/features/model/model";
 import { say } from "@/words/generated/aircraft";
 
-type Answer = Schemas["MeasuredAnswer"];
+type Found = Schemas["Explained"];
 
 /** Where the stick stands for each reading; the first two are enough to begin with. */
 const STICKS = [1, -1, 0.5, -0.5] as const;
@@ -71,12 +71,13 @@ export function MeasuredCard({ index }: { index: number }) {
         </Button>
       </form>
       {ask.isError && <Failure error={ask.error} />}
-      {ask.data !== undefined && <Explained answer={ask.data} />}
+      {ask.data !== undefined && <Explained found={ask.data} />}
     </Card>
   );
 }
 
-function Explained({ answer }: { answer: Answer }) {
+function Explained({ found }: { found: Found }) {
+  const { answer } = found;
   const fitting = answer.explanations.filter((one) => one.explains).length;
   return (
     <div className="figures mt-3 space-y-2 text-sm" data-explained>
@@ -95,25 +96,21 @@ function Explained({ answer }: { answer: Answer }) {
       </p>
       <ul className="space-y-1">
         {answer.explanations.map((one, i) => (
-          <li key={one.words} className="flex flex-wrap items-center gap-2">
+          <li key={one.words}>
             <span className={one.explains ? "font-medium" : "text-soft"}>
               {say("measuredCard.remainsUnexplained", {
                 words: one.words,
                 length: length(one.leftOverMm, 2),
               })}
             </span>
-            {one.explains && (
-              <MendButton className="!min-h-7 px-2 text-xs" edits={answer.mends[i]?.edits ?? []}>
-                {say("measuredCard.takeIt")}
-              </MendButton>
+            {one.explains && found.mends[i] !== undefined && (
+              <TriedMend mend={found.mends[i]} label={say("measuredCard.takeIt")} />
             )}
           </li>
         ))}
       </ul>
-      {answer.even.map((mend) => (
-        <MendButton key={mend.words} className="!min-h-8 text-sm" edits={mend.edits}>
-          {mend.words}
-        </MendButton>
+      {found.even.map((mend) => (
+        <TriedMend key={mend.words} mend={mend} />
       ))}
     </div>
   );

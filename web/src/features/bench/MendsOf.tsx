@@ -1,8 +1,7 @@
 import { useMends } from "@/api/program";
 import { MendButton } from "@/features/model/edits";
 import { useModel } from "@/features/model/model";
-import { MovementTable } from "@/features/model/MovementTable";
-import { Fold } from "@/ui/fold";
+import { MendMoves } from "@/features/model/TriedMend";
 import { say } from "@/words/generated/bench";
 
 /** What mends a finding or hazard, tried; or what to do at the model where no change of figures does. */
@@ -27,16 +26,7 @@ export function MendsOf({ id, subject }: { id: string; subject: string }) {
           <MendButton className="py-1 text-left text-sm" edits={mend.edits}>
             {mend.words.join(" · ")}
           </MendButton>
-          {mend.moves.length === 0 ? (
-            <p className="text-sm text-soft">{say("mendsOf.nothingElseMovesDifferently")}</p>
-          ) : (
-            <Fold
-              className="text-soft"
-              title={<span className="text-sm">{say("mendsOf.movesDifferently")}</span>}
-            >
-              <MovementTable lines={mend.moves} />
-            </Fold>
-          )}
+          <MendMoves moves={mend.moves} />
         </div>
       ))}
       {offer.hand !== "" && <p className="text-sm">{offer.hand}</p>}

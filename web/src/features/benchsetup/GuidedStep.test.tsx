@@ -201,11 +201,24 @@ describe("a step of the bench set-up", () => {
       agrees: false,
       asks: false,
       words: "Wrong in every command: reverse this servo.",
-      mends: [{ words: "Channel 5: reversed", edits }],
+      mends: [],
       seats: [],
     };
+    const moves = [
+      { surface: "Rudder", phase: "Normal", where: "stick right", beforeMm: -20, afterMm: 20 },
+    ];
     let wished: unknown;
     program({
+      "GET /bench-set-up/mends": [
+        { words: "Channel 5: reversed", edits, moves, brings: [], hand: "" },
+        {
+          words: "Endpoint to 60 %",
+          edits,
+          moves,
+          brings: ["Flaps uneven"],
+          hand: "Move the horn instead.",
+        },
+      ],
       "POST /api/edits/mend": ({ body }: Asked) => {
         wished = body;
         const { setup } = body as { setup: object };
@@ -216,7 +229,13 @@ describe("a step of the bench set-up", () => {
       onDraft: (draft) => drafts.push(draft),
     });
     expect(screen.getByRole("status")).toHaveTextContent("reverse this servo");
-    await userEvent.click(screen.getByRole("button", { name: "Channel 5: reversed" }));
+    const button = await screen.findByRole("button", { name: "Channel 5: reversed" });
+    await userEvent.click(screen.getByRole("button", { name: /moves differently/ }));
+    expect(screen.getByRole("cell", { name: "Rudder" }), "what moves is told").toBeInTheDocument();
+    expect(screen.queryByRole("button", { name: /60 %/ }), "held back").toBeNull();
+    expect(screen.getByText("Flaps uneven")).toBeInTheDocument();
+    expect(screen.getByText("Move the horn instead.")).toBeInTheDocument();
+    await userEvent.click(button);
     await waitFor(() => expect(drafts.at(-1)?.present.name).toBe("Mended"));
     expect(wished).toMatchObject({ edits });
     expect(drafts.at(-1)?.past, "one change, taken back by one undo").toHaveLength(1);

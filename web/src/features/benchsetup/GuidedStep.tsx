@@ -1,9 +1,15 @@
 import { shownIn, typedIn, unitSign, valueIn } from "@/domain/units";
-import { MendButton } from "@/features/model/edits";
+import { TriedMend } from "@/features/model/TriedMend";
 import { Fold } from "@/ui/fold";
 import { useEffect, useEffectEvent, useState } from "react";
 import { ApiError } from "@/api/client";
-import { useCloseSetUp, useMoveSetUp, type StepResult, type OpenSetUp } from "@/api/rig";
+import {
+  useCloseSetUp,
+  useMoveSetUp,
+  useSetUpMends,
+  type StepResult,
+  type OpenSetUp,
+} from "@/api/rig";
 import { useModel } from "@/features/model/model";
 import { AircraftViews } from "@/features/bench/AircraftViews";
 import { useBenchStore } from "@/features/bench/store";
@@ -248,13 +254,23 @@ function Verdict({ verdict }: { verdict: StepResult }) {
       className={`mt-5 border-l-4 bg-inset px-4 py-3 text-lg ${verdict.agrees ? "border-done" : "border-tag"}`}
     >
       <p className="font-medium">{verdict.words}</p>
-      {verdict.mends.map((mend) => (
-        <MendButton key={mend.words} className="mt-2 mr-2 text-base" edits={mend.edits}>
-          {mend.words}
-        </MendButton>
-      ))}
+      <Mends step={verdict.step} />
     </div>
   );
+}
+
+/** What goes with an answer, once it was tried. */
+function Mends({ step }: { step: string }) {
+  const { standing } = useModel();
+  const mends = useSetUpMends(standing.id, step);
+  if (mends.data === undefined) {
+    return (
+      <p className="text-base text-soft">
+        {mends.isError ? say("guidedStep.changeNotTried") : say("guidedStep.tryingChange")}
+      </p>
+    );
+  }
+  return mends.data.map((mend) => <TriedMend key={mend.words} mend={mend} />);
 }
 
 function StepList({ open, onGo }: { open: OpenSetUp; onGo: (to: number) => void }) {

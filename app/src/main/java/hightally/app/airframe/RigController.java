@@ -1,9 +1,12 @@
 package hightally.app.airframe;
 
+import hightally.app.platform.ComputationQueue;
 import hightally.core.balance.BalanceAdvice;
 import hightally.core.balance.HangingTest;
 import hightally.core.benchsetup.MeasuredThrows;
 import hightally.core.channel.Transmitter;
+import hightally.core.preflight.SeenMends;
+import hightally.core.preflight.SeenMends.SeenMend;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Said;
 import hightally.core.quantity.Validation;
@@ -12,6 +15,7 @@ import hightally.core.wiring.ChannelPlan;
 import hightally.core.wiring.TransmitterMove;
 import hightally.core.wiring.WiringSheet;
 import io.swagger.v3.oas.annotations.Operation;
+import java.util.List;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -21,6 +25,12 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/rig")
 class RigController {
+  private final ComputationQueue turns;
+
+  RigController(ComputationQueue turns) {
+    this.turns = turns;
+  }
+
   /** A setup to look at. */
   record SetupAsked(Setup setup) {}
 
@@ -80,9 +90,28 @@ class RigController {
     return BalanceAdvice.of(Validation.check(question));
   }
 
+  /**
+   * What readings say.
+   *
+   * @param answer what was expected and what explains them
+   * @param mends taking each explanation into the linkage, in the same order, tried
+   * @param even endpoints that make a pair's other side move as far, tried
+   */
+  record Explained(
+      MeasuredThrows.MeasuredAnswer answer, List<SeenMend> mends, List<SeenMend> even) {}
+
   @PostMapping("/measured")
-  @Operation(summary = "From throws measured at stick positions to geometry and equal sides")
-  MeasuredThrows.MeasuredAnswer measured(@RequestBody MeasuredThrows.MeasuredQuestion question) {
-    return MeasuredThrows.answer(Validation.check(question));
+  @Operation(
+      summary =
+          "From throws measured at stick positions to geometry and equal sides; each change tried"
+              + " on a copy")
+  Explained measured(@RequestBody MeasuredThrows.MeasuredQuestion question) {
+    MeasuredThrows.MeasuredAnswer answer = MeasuredThrows.answer(Validation.check(question));
+    return turns.of(
+        () ->
+            new Explained(
+                answer.shown(),
+                SeenMends.of(question.setup(), answer.mends()),
+                SeenMends.of(question.setup(), answer.even())));
   }
 }

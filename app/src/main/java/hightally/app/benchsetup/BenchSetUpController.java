@@ -1,7 +1,10 @@
 package hightally.app.benchsetup;
 
+import hightally.app.platform.ComputationQueue;
 import hightally.core.benchsetup.CentringMethod;
 import hightally.core.benchsetup.StepAnswer;
+import hightally.core.preflight.SeenMends;
+import hightally.core.preflight.SeenMends.SeenMend;
 import hightally.core.quantity.Text;
 import hightally.core.quantity.Validation;
 import io.swagger.v3.oas.annotations.Operation;
@@ -14,6 +17,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -22,9 +26,11 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/aircraft/{aircraftId}")
 class BenchSetUpController {
   private final BenchSetUps setUps;
+  private final ComputationQueue turns;
 
-  BenchSetUpController(BenchSetUps setUps) {
+  BenchSetUpController(BenchSetUps setUps, ComputationQueue turns) {
     this.setUps = setUps;
+    this.turns = turns;
   }
 
   /** Which school of centring. */
@@ -58,6 +64,16 @@ class BenchSetUpController {
     Validation.check(moved);
     StepAnswer answer = moved.answers().isEmpty() ? null : moved.answers().get(0);
     return setUps.moveTo(aircraftId, moved.version(), moved.step(), answer);
+  }
+
+  @GetMapping("/bench-set-up/mends")
+  @Operation(
+      summary =
+          "The changes that go with the answer to a step, each tried on a copy: what moves, what"
+              + " the rules then say, whether it may be made")
+  List<SeenMend> mends(@PathVariable long aircraftId, @RequestParam String step) {
+    BenchSetUps.Proposed proposed = setUps.proposed(aircraftId, step);
+    return turns.of(() -> SeenMends.of(proposed.setup(), proposed.mends()));
   }
 
   @PostMapping("/bench-set-up/close")

@@ -11,6 +11,8 @@ import hightally.core.benchsetup.CentringMethod;
 import hightally.core.benchsetup.SafetyGate;
 import hightally.core.benchsetup.SafetyGate.Barred;
 import hightally.core.benchsetup.StepAnswer;
+import hightally.core.benchsetup.StepResult;
+import hightally.core.edit.Mend;
 import hightally.core.preflight.ModelClearance.BenchLook;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Said;
@@ -207,6 +209,30 @@ public class BenchSetUps {
     return new Standing(newest.setup(), latest, again);
   }
 
+  private static List<StepResult> verdicts(BenchSetUpEntity entity, Standing standing) {
+    return AnswerComparison.verdicts(standing.setup(), entity.school(), standing.given());
+  }
+
+  /**
+   * Changes that go with the answer to a step, not tried yet.
+   *
+   * @param setup what they are changes of
+   */
+  record Proposed(Setup setup, List<Mend> mends) {}
+
+  /** What the answer to a step proposes; nothing where it has none. */
+  @Transactional(readOnly = true)
+  Proposed proposed(long aircraftId, String step) {
+    Revision newest = hangar.newest(aircraftId);
+    List<Mend> mends =
+        entity(aircraftId).stream()
+            .flatMap(entity -> verdicts(entity, standing(entity, newest)).stream())
+            .filter(verdict -> verdict.step().equals(step))
+            .flatMap(verdict -> verdict.mends().stream())
+            .toList();
+    return new Proposed(newest.setup(), mends);
+  }
+
   private OpenSetUp read(BenchSetUpEntity entity) {
     Revision newest = hangar.newest(entity.aircraftId());
     List<BenchStep> steps = BenchSetUp.steps(newest.setup());
@@ -218,7 +244,7 @@ public class BenchSetUps {
         Math.max(0, ids.indexOf(entity.step())),
         steps,
         standing.latest().values().stream().map(BenchAnswerEntity::measurement).toList(),
-        AnswerComparison.verdicts(newest.setup(), entity.school(), standing.given()),
+        verdicts(entity, standing).stream().map(StepResult::shown).toList(),
         SafetyGate.barred(newest.setup(), standing.given()),
         List.copyOf(standing.again()),
         entity.version());

@@ -140,7 +140,10 @@ class RigPathsTest extends Pilot {
     JsonNode open = answered(at, begun, "power", harmless);
     JsonNode seen = answered(at, open, "direction/rudder/yaw", wrong);
     String asked = instruction(seen);
-    JsonNode mend = seen.get("verdicts").get(0).get("mends").get(0);
+    assertThat(seen.at("/verdicts/0/mends")).as("offered only once it was tried").isEmpty();
+    JsonNode mend = get(at + "/bench-set-up/mends?step=direction/rudder/yaw").json().get(0);
+    assertThat(mend.get("hand").asText()).isEmpty();
+    assertThat(get(at + "/bench-set-up/mends?step=power").json()).isEmpty();
     JsonNode newest = get(at).json().get("newest");
     Map<String, Object> wish = Map.of("setup", newest.get("setup"), "edits", mend.get("edits"));
     JsonNode setup = post("/api/edits/mend", wish).json().get("setup");

@@ -102,8 +102,9 @@ class RigTest extends ApiTest {
                 "/api/rig/measured",
                 Map.of("setup", setup, "surface", "elevator", "readings", List.of(full, back)))
             .json();
-    assertThat(answer.at("/expectedMm/0").asDouble()).isCloseTo(24, within(1.5));
-    assertThat(answer.at("/explanations/0/explains").asBoolean()).isTrue();
+    assertThat(answer.at("/answer/expectedMm/0").asDouble()).isCloseTo(24, within(1.5));
+    assertThat(answer.at("/answer/explanations/0/explains").asBoolean()).isTrue();
+    assertThat(answer.at("/mends/0/hand").asText()).as("a note is never held back").isEmpty();
     Map<String, Object> tenfold = Map.of("stick", 1, "travelMm", 240);
     Answer refused =
         post(

@@ -3,6 +3,7 @@ package hightally.core.benchsetup;
 import hightally.core.airframe.Surface;
 import hightally.core.benchsetup.StepResult.SeatPicture;
 import hightally.core.edit.Edit;
+import hightally.core.edit.Edits;
 import hightally.core.edit.Figure;
 import hightally.core.edit.Mend;
 import hightally.core.linkage.ArmSeating;
@@ -210,44 +211,83 @@ public final class AnswerComparison {
   private StepResult differs(BenchStep step, StepAnswer answer) {
     Surface surface = surface(step);
     int index = path.indexOf(surface.id());
-    ThrowsFromRest expected = ThrowsFromRest.of(path, index);
-    double rest = path.evaluateBase(Moment.centred(Trims.ZERO)).travelMm()[index];
-    List<Reading> readings =
-        List.of(
-            new Reading(expected.plusDriverDegrees(), rest + Math.abs(answer.values().get(0))),
-            new Reading(expected.minusDriverDegrees(), rest - Math.abs(answer.values().get(1))));
+    List<Reading> readings = readings(surface, answer);
     Said words = Said.of("guide.rulerProgramDisagreeHoleChord");
     if (readings.stream().anyMatch(one -> Math.abs(one.travelMm()) >= surface.chordMm())) {
-      return asks(step, answer.values().get(0), expected.plusMm());
+      return asks(step, answer.values().get(0), ThrowsFromRest.of(path, index).plusMm());
     }
-    List<Explanation> found =
-        LinkageFit.explanations(
-            new FitQuestion(
-                surface.rod().linkage(), surface.chordMm(), readings, setup.house().rulerMm()));
     List<Mend> mends =
-        found.stream()
-            .filter(Explanation::explains)
+        explanations(surface, readings).stream()
             .map(one -> MeasuredThrows.taken(surface.id(), one))
             .toList();
     return new StepResult(step.id(), false, false, words, mends);
   }
 
-  /** Left against right, once both have been measured. */
+  private List<Reading> readings(Surface surface, StepAnswer answer) {
+    int index = path.indexOf(surface.id());
+    ThrowsFromRest expected = ThrowsFromRest.of(path, index);
+    double rest = path.evaluateBase(Moment.centred(Trims.ZERO)).travelMm()[index];
+    return List.of(
+        new Reading(expected.plusDriverDegrees(), rest + Math.abs(answer.values().get(0))),
+        new Reading(expected.minusDriverDegrees(), rest - Math.abs(answer.values().get(1))));
+  }
+
+  private List<Explanation> explanations(Surface surface, List<Reading> readings) {
+    double ruler = setup.house().rulerMm();
+    return LinkageFit.explanations(
+            new FitQuestion(surface.rod().linkage(), surface.chordMm(), readings, ruler))
+        .stream()
+        .filter(Explanation::explains)
+        .toList();
+  }
+
+  /**
+   * Left against right, once both have been measured: the description first made to say what was
+   * read at both, then the larger one made smaller by its endpoint.
+   */
   private List<Mend> even(BenchStep step) {
     StepAnswer here = answers.get(step.id());
     StepAnswer there = onTheOtherSide(step);
-    if (there == null) {
+    if (there == null || larger(here, there).isEmpty()) {
       return List.of();
     }
+    Surface surface = surface(step);
+    List<Edit> facts = new ArrayList<>(asRead(surface, here));
+    facts.addAll(asRead(setup.pairOf(surface).orElseThrow(), there));
+    SignalPath read = facts.isEmpty() ? path : SignalPath.of(Edits.made(setup, facts));
     List<Mend> mends = new ArrayList<>();
-    for (int i = 0; i < here.values().size(); i++) {
-      double mine = Math.abs(here.values().get(i));
-      double theirs = Math.abs(there.values().get(i));
-      if (mine - theirs > setup.house().pairMm() / 2) {
-        mends.add(EvenPair.smaller(path, path.indexOf(step.surface()), i == 0, theirs / mine));
-      }
+    for (int end : larger(here, there)) {
+      double ratio = Math.abs(there.values().get(end)) / Math.abs(here.values().get(end));
+      Mend mend = EvenPair.smaller(read, path.indexOf(step.surface()), end == 0, ratio);
+      List<Edit> edits = new ArrayList<>(facts);
+      edits.addAll(mend.edits());
+      mends.add(new Mend(mend.words(), edits));
     }
     return mends;
+  }
+
+  /** The ends at which one side goes further than a pilot would leave it. */
+  private List<Integer> larger(StepAnswer here, StepAnswer there) {
+    List<Integer> ends = new ArrayList<>();
+    for (int i = 0; i < here.values().size(); i++) {
+      double apart = Math.abs(here.values().get(i)) - Math.abs(there.values().get(i));
+      if (apart > setup.house().pairMm() / 2) {
+        ends.add(i);
+      }
+    }
+    return ends;
+  }
+
+  /** What makes the description of a surface say what was read; nothing where nothing does. */
+  private List<Edit> asRead(Surface surface, StepAnswer answer) {
+    List<Reading> readings = readings(surface, answer);
+    if (readings.stream().anyMatch(one -> Math.abs(one.travelMm()) >= surface.chordMm())) {
+      return List.of();
+    }
+    return explanations(surface, readings).stream()
+        .findFirst()
+        .map(one -> MeasuredThrows.taken(surface.id(), one).edits())
+        .orElse(List.of());
   }
 
   /** What the same step found at the surface that mirrors this one; null where nothing was. */

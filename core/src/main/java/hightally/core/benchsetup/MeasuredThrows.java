@@ -65,16 +65,22 @@ public final class MeasuredThrows {
    *
    * @param expectedMm what the program computes at each reading
    * @param explanations geometry that explains them, the simplest first
-   * @param mends taking each explanation into the linkage, in the same order
+   * @param mends taking each explanation into the linkage, in the same order; not tried yet, and
+   *     none where it is shown
    * @param question asked where a reading looks as if it were in another unit; empty otherwise
-   * @param even endpoints that make a pair's other side move as far, where it has one
+   * @param even endpoints that make a pair's other side move as far, where it has one; likewise
    */
   public record MeasuredAnswer(
       List<Double> expectedMm,
       List<Explanation> explanations,
       List<Mend> mends,
       List<Mend> even,
-      Said question) {}
+      Said question) {
+    /** The same answer to be shown: a change is only offered once it was tried. */
+    public MeasuredAnswer shown() {
+      return new MeasuredAnswer(expectedMm, explanations, List.of(), List.of(), question);
+    }
+  }
 
   /** Works back from the readings. */
   public static MeasuredAnswer answer(MeasuredQuestion question) {

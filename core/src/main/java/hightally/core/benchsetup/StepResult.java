@@ -11,7 +11,8 @@ import java.util.List;
  * @param agrees whether the bench and the program say the same
  * @param asks whether the figure looks as if it were in another unit and should be typed again
  * @param words in words, with what to do
- * @param mends changes to the setup that go with it
+ * @param mends changes to the setup that go with it, not tried yet; none where it is shown: those
+ *     that were tried come with their own answer
  * @param seats how to seat the arm, to be drawn; empty at other steps
  */
 public record StepResult(
@@ -39,6 +40,11 @@ public record StepResult(
 
   StepResult(String step, boolean agrees, boolean asks, Said words, List<Mend> mends) {
     this(step, agrees, asks, words, mends, List.of());
+  }
+
+  /** The same result to be shown: a change is only offered once it was tried. */
+  public StepResult shown() {
+    return new StepResult(step, agrees, asks, words, List.of(), seats);
   }
 
   static StepResult agrees(String step, Said words, Mend... mends) {

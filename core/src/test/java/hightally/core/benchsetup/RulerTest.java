@@ -158,10 +158,13 @@ class RulerTest {
     Mend mend = verdicts.get(0).mends().get(0);
     assertThat(verdicts.get(0).mends()).hasSize(1);
     Setup made = Edits.made(PLAIN, mend.edits());
-    double[] before = furthest(PLAIN, "left");
-    double[] after = furthest(made, "left");
-    assertThat(after[0] / before[0]).isCloseTo(14.0 / 15.4, within(0.01));
-    assertThat(after[1]).as("the other side").isCloseTo(before[1], within(1e-6));
+    double[] left = furthest(made, "left");
+    double[] right = furthest(made, "right");
+    assertThat(right)
+        .as("described as it was read")
+        .containsExactly(new double[] {14.0, 15.4}, within(0.1));
+    assertThat(left[0]).as("as far as the other side").isCloseTo(14.0, within(0.15));
+    assertThat(left[1]).as("its other end as it was read").isCloseTo(15.4, within(0.1));
   }
 
   @Example
