@@ -1,14 +1,32 @@
 import js from "@eslint/js";
 import a11y from "eslint-plugin-jsx-a11y";
+import { createTypeScriptImportResolver } from "eslint-import-resolver-typescript";
+import imports from "eslint-plugin-import-x";
 import hooks from "eslint-plugin-react-hooks";
 import globals from "globals";
 import ts from "typescript-eslint";
 import { allowed, noArithmetic } from "./lint/quantities.js";
 
-/** Lower parts know nothing of higher ones: api, domain and ui never import a feature. */
-const noFeatures = {
-  patterns: [{ group: ["@/features/*"], message: "Features stand on this; not the other way." }],
-};
+/** Lower parts know nothing of higher ones: domain, then api, then ui, then the features. */
+const PARTS = ["domain", "api", "ui", "features"];
+
+const partsInOrder = PARTS.slice(0, -1).map((part, i) => ({
+  files: [`src/${part}/**`],
+  ignores: ["src/domain/contract.ts"],
+  rules: {
+    "no-restricted-imports": [
+      "error",
+      {
+        patterns: [
+          {
+            group: PARTS.slice(i + 1).map((later) => `@/${later}/*`),
+            message: `Parts import one another in one direction: ${PARTS.join(", ")}.`,
+          },
+        ],
+      },
+    ],
+  },
+}));
 
 /** Features import one another in this direction only: each may use those before it. */
 const ORDER = [
@@ -64,9 +82,20 @@ export default ts.config(
     },
   },
   {
-    files: ["src/{api,domain,ui}/**"],
-    rules: { "no-restricted-imports": ["error", noFeatures] },
+    files: ["src/**/*.tsx"],
+    ignores: ["src/**/*.test.tsx"],
+    rules: { "max-lines-per-function": ["error", { max: 120 }] },
   },
+  {
+    files: ["src/**/*.{ts,tsx}"],
+    plugins: { "import-x": imports },
+    settings: {
+      ...imports.flatConfigs.typescript.settings,
+      "import-x/resolver-next": [createTypeScriptImportResolver()],
+    },
+    rules: { "import-x/no-cycle": "error" },
+  },
+  ...partsInOrder,
   ...oneDirection,
   {
     files: ["src/**/*.{ts,tsx}"],

@@ -1,9 +1,10 @@
 import createClient from "openapi-fetch";
 import { reached } from "./reach";
-import type { components, paths } from "./generated/schema";
+import type { Schemas } from "@/domain/contract";
+import type { paths } from "./generated/schema";
 import { say } from "@/words/generated/domain";
 
-export type Schemas = components["schemas"];
+export type { Schemas };
 
 /** One thing wrong with an input: which field, what was given, what would be legal. */
 export interface Violation {

@@ -1,3 +1,4 @@
+import type { Setup } from "@/domain/contract";
 import {
   keepPreviousData,
   queryOptions,
@@ -16,8 +17,7 @@ export type Standing = Schemas["Standing"];
 export type Clearance = Schemas["Clearance"];
 export type HangarEntry = Schemas["HangarEntry"];
 export type RevisionHeader = Schemas["RevisionHeader"];
-export type Setup = Schemas["Setup"];
-export type Surface = Schemas["Surface"];
+export type { Setup, Surface } from "@/domain/contract";
 export type Channel = Schemas["Channel"];
 export type Servo = Schemas["Servo"];
 export type Flight = Schemas["Flight"];

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import type { Setup } from "@/api/queries";
+import type { Setup } from "./contract";
 import { cataloguePath, reduceDraft, replaced, type Draft } from "./draft";
 
 const setup = { name: "A", surfaces: [{ chordMm: 50 }, { chordMm: 60 }] } as unknown as Setup;

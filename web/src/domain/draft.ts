@@ -1,5 +1,5 @@
 import { signal } from "./signal";
-import type { Setup } from "@/api/queries";
+import type { Setup } from "./contract";
 import { merged } from "./merge";
 import { forget, keep, keepForGood, kept, shaped, type Kept } from "./storage";
 

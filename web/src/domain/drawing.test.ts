@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import type { Setup } from "@/api/queries";
+import type { Setup } from "./contract";
 import { corners, extent, surfaceShapes } from "./drawing";
 
 const station = (aftMm: number, rightMm: number, upMm: number, chordMm: number) => ({

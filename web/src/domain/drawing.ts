@@ -1,4 +1,4 @@
-import type { Setup, Surface } from "@/api/queries";
+import type { Setup, Surface } from "./contract";
 
 /** As much of a setup as its outline takes. */
 export type Outline = Pick<Setup, "name" | "airframe" | "surfaces">;

@@ -1,5 +1,5 @@
 import { afterEach, describe, expect, it, vi } from "vitest";
-import type { Setup } from "@/api/queries";
+import type { Setup } from "./contract";
 import { draftStorage, keepDraft, keptDraft, reduceDraft, type Draft } from "./draft";
 import { forget, keep, kept, shaped } from "./storage";
 

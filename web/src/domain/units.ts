@@ -1,4 +1,4 @@
-import type { Schemas } from "@/api/client";
+import type { Schemas } from "./contract";
 import { figure, length, lengthSign, lengthWritten, typed, typedLength, written } from "./reader";
 import { say } from "@/words/generated/domain";
 

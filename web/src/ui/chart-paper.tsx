@@ -9,8 +9,7 @@ import {
   XAxis,
   YAxis,
 } from "recharts";
-import type { ChartProps, Line } from "./chart";
-import { BOTTOM, DASHES, INKS, LEFT, RIGHT, TOP } from "./chart-look";
+import { BOTTOM, DASHES, INKS, LEFT, RIGHT, TOP, type ChartProps, type Line } from "./chart-look";
 
 const TEXT = { fill: "var(--soft)", fontSize: 12 };
 /** Keeps words readable where a line runs through them. */

@@ -1,41 +1,18 @@
 import { lazy, Suspense, type ReactNode } from "react";
-import { BOTTOM, DASHES, INKS, LEFT, RIGHT, TOP } from "./chart-look";
+import {
+  BOTTOM,
+  DASHES,
+  INKS,
+  LEFT,
+  RIGHT,
+  TOP,
+  type At,
+  type ChartProps,
+  type Line,
+} from "./chart-look";
 
 /** The chart library is large: it comes when the first chart is drawn. */
 const Paper = lazy(() => import("./chart-paper"));
-
-/** One line of a chart. */
-export interface Line {
-  name: string;
-  xs: number[];
-  ys: number[];
-  ink?: string;
-  dash?: string;
-  /** Drawn at every point, where points are what counts. */
-  dot?: (index: number) => { fill: string; words: string };
-}
-
-/** A place on a chart. */
-interface At {
-  x: number;
-  y?: number;
-}
-
-export interface ChartProps {
-  lines: Line[];
-  /** What the chart says, for those who do not see it. */
-  label: string;
-  xLabel: string;
-  yLabel: string;
-  /** Stretches of x to be marked. */
-  marks?: { from: number; to: number }[];
-  /** Places where something broke off. */
-  breaks?: number[];
-  height?: number;
-  /** Where something is now: a line down, or a dot. */
-  at?: At | undefined;
-  legend?: boolean;
-}
 
 interface Bounds {
   x: [number, number];

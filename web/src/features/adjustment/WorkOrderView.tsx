@@ -102,22 +102,7 @@ export function WorkOrderView({ open }: { open: OpenAdjustment }) {
           {barred}
         </p>
       )}
-      {last && open.notAsPlanned.length > 0 && (
-        <div className="mt-3 border-l-4 border-grounded bg-sheet px-4 py-2" data-not-as-planned>
-          <p className="font-semibold">{say("workOrderView.notAsPlanned")}</p>
-          <ul className="list-disc pl-5">
-            {open.notAsPlanned.map((one) => (
-              <li key={one}>{one}</li>
-            ))}
-          </ul>
-          <TextLine
-            label={say("workOrderView.reasonClosingLike")}
-            value={because}
-            onValue={setBecause}
-            maxLength={200}
-          />
-        </div>
-      )}
+      {last && <NotAsPlanned open={open} because={because} onBecause={setBecause} />}
       {[move, close].map((one, i) => one.isError && <Failure key={i} error={one.error} />)}
       <div className="mt-4 grid grid-cols-2 gap-3">
         <Button large onClick={() => go(open.step - 1)} disabled={open.step === 0 || busy}>
@@ -139,6 +124,35 @@ export function WorkOrderView({ open }: { open: OpenAdjustment }) {
         )}
       </div>
       <GiveUp open={open} />
+    </div>
+  );
+}
+
+interface NotAsPlannedProps {
+  open: OpenAdjustment;
+  because: string;
+  onBecause: (because: string) => void;
+}
+
+/** What did not come out as planned, and why the order is closed all the same. */
+function NotAsPlanned({ open, because, onBecause }: NotAsPlannedProps) {
+  if (open.notAsPlanned.length === 0) {
+    return null;
+  }
+  return (
+    <div className="mt-3 border-l-4 border-grounded bg-sheet px-4 py-2" data-not-as-planned>
+      <p className="font-semibold">{say("workOrderView.notAsPlanned")}</p>
+      <ul className="list-disc pl-5">
+        {open.notAsPlanned.map((one) => (
+          <li key={one}>{one}</li>
+        ))}
+      </ul>
+      <TextLine
+        label={say("workOrderView.reasonClosingLike")}
+        value={because}
+        onValue={onBecause}
+        maxLength={200}
+      />
     </div>
   );
 }

@@ -76,8 +76,6 @@ export function DraftBar({ broken }: Props) {
         },
       },
     );
-  const restart = () =>
-    change({ type: "restart", basedOn: standing.newest.number, setup: standing.newest.setup });
   return (
     <div className="no-print space-y-2 rounded-card border border-line-strong bg-sheet px-4 py-2">
       {!connected && <Disconnected />}
@@ -123,57 +121,74 @@ export function DraftBar({ broken }: Props) {
           {say("draftBar.saveAsRevision", { number: standing.newest.number + 1 })}
         </Button>
       </form>
-      {refused.length > 0 && (
-        <p role="alert" className="text-grounded">
-          {refused
-            .map((one) =>
-              say("draftBar.isItMustBe", {
-                field: one.field,
-                value: one.value,
-                requirement: one.requirement,
-              }),
-            )
-            .join(" ")}
-        </p>
-      )}
+      <Refused />
       {storage !== "all" && (
         <p role="alert" className="text-grounded">
           {STORED[storage]}
         </p>
       )}
       {revise.isError && <Failure error={revise.error} />}
-      {draft.basedOn !== standing.newest.number && (
-        <Fold
-          className="rounded-card border border-line bg-sheet p-3"
-          title={
-            <span className="font-medium">
-              {say("draftBar.differsBetweenRevisionYours", { number: standing.newest.number })}
-            </span>
-          }
-        >
-          <DifferenceList
-            before={standing.newest.setup}
-            after={draft.present}
-            beforeName={say("draftBar.revision", { number: standing.newest.number })}
-            afterName={say("draftBar.yours")}
-          />
-        </Fold>
-      )}
-      {draft.basedOn !== standing.newest.number && (
-        <p role="alert" className="flex flex-wrap items-center gap-2">
-          {say("draftBar.theseChangesWereMade", {
-            basedOn: draft.basedOn,
-            number: standing.newest.number,
-          })}
-          <Button look="warn" onClick={restart}>
-            {say("draftBar.discardThemStartRevision", { number: standing.newest.number })}
-          </Button>{" "}
-          <Button onClick={() => change({ type: "rebase", basedOn: standing.newest.number })}>
-            {say("draftBar.keepMineSaveOver")}
-          </Button>
-        </p>
-      )}
+      <SavedMeanwhile />
     </div>
+  );
+}
+
+/** What the bench does not take, field by field. */
+function Refused() {
+  const refused = useBench((state) => state.refused);
+  if (refused.length === 0) {
+    return null;
+  }
+  return (
+    <p role="alert" className="text-grounded">
+      {refused
+        .map((one) =>
+          say("draftBar.isItMustBe", {
+            field: one.field,
+            value: one.value,
+            requirement: one.requirement,
+          }),
+        )
+        .join(" ")}
+    </p>
+  );
+}
+
+/** Another revision was saved since these changes were begun: what differs, and which of them stays. */
+function SavedMeanwhile() {
+  const { standing, draft, change } = useModel();
+  const { number, setup } = standing.newest;
+  if (draft.basedOn === number) {
+    return null;
+  }
+  const restart = () => change({ type: "restart", basedOn: number, setup });
+  return (
+    <>
+      <Fold
+        className="rounded-card border border-line bg-sheet p-3"
+        title={
+          <span className="font-medium">
+            {say("draftBar.differsBetweenRevisionYours", { number })}
+          </span>
+        }
+      >
+        <DifferenceList
+          before={setup}
+          after={draft.present}
+          beforeName={say("draftBar.revision", { number })}
+          afterName={say("draftBar.yours")}
+        />
+      </Fold>
+      <p role="alert" className="flex flex-wrap items-center gap-2">
+        {say("draftBar.theseChangesWereMade", { basedOn: draft.basedOn, number })}
+        <Button look="warn" onClick={restart}>
+          {say("draftBar.discardThemStartRevision", { number })}
+        </Button>{" "}
+        <Button onClick={() => change({ type: "rebase", basedOn: number })}>
+          {say("draftBar.keepMineSaveOver")}
+        </Button>
+      </p>
+    </>
   );
 }
 

@@ -3,7 +3,8 @@ import { useMemo } from "react";
 import { wayWords, signedLength } from "@/domain/words";
 import { useBench, type Sheet } from "@/features/bench/store";
 import { useModel } from "@/features/model/model";
-import { Chart, type Line } from "@/ui/chart";
+import { Chart } from "@/ui/chart";
+import type { Line } from "@/ui/chart-look";
 import { Say, say } from "@/words/generated/aircraft";
 
 type Stop = Sheet["sweep"][number];

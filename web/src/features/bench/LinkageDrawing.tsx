@@ -1,6 +1,9 @@
 import { figure, length } from "@/domain/reader";
-import { useBench } from "./store";
+import type { Surface } from "@/domain/contract";
+import { useBench, type Frame } from "./store";
 import { Say, say } from "@/words/generated/bench";
+
+type LinkageView = NonNullable<Frame["linkage"]>;
 
 interface P {
   x: number;
@@ -21,6 +24,49 @@ export function LinkageDrawing() {
   if (view === undefined || surface === undefined) {
     return null;
   }
+  const drawn = laidOut(surface, view);
+  return (
+    <figure>
+      <svg
+        viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+        className="mm-paper block w-full rounded-card border border-line"
+        role="img"
+        aria-label={say("linkageDrawing.linkageDriverDegreesSurface", {
+          surface: surface.name,
+          figure: figure(view.driverDegrees, 1),
+          figureOther: figure(view.surfaceDegrees, 1),
+        })}
+      >
+        <Parts drawn={drawn} />
+      </svg>
+      <figcaption className="mt-1 text-xs text-soft">
+        <Say
+          id="linkageDrawing.driver"
+          values={{
+            driver: surface.rod.driver === "SERVO",
+            b: <b className="figures text-ink">{figure(view.driverDegrees, 1)}°</b>,
+            bOther: <b className="figures text-ink">{figure(view.surfaceDegrees, 1)}°</b>,
+            value: typeof view.gain === "number" && (
+              <>
+                <Say
+                  id="linkageDrawing.ofSurfacePerDegree"
+                  values={{
+                    b: <b className="figures text-ink">{figure(Math.abs(view.gain), 2)}°</b>,
+                  }}
+                />
+              </>
+            ),
+            cut: drawn.cut > 0,
+            length: length(drawn.cut, 0),
+          }}
+        />
+      </figcaption>
+    </figure>
+  );
+}
+
+/** Where everything lies on the paper, and how much of the rod is left out. */
+function laidOut(surface: Surface, view: LinkageView) {
   const { armRadiusMm, hornRadiusMm, rodLengthMm, opposite, pushRaises } = surface.rod.linkage;
   const longest = LONGEST_IN_RADII * (armRadiusMm + hornRadiusMm);
   const cut = Math.max(0, rodLengthMm - longest);
@@ -58,117 +104,92 @@ export function LinkageDrawing() {
   const b = at(hornHole);
   const t = at(edge);
   const n = at({ x: hinge.x + surface.chordMm, y: hinge.y });
+  return {
+    cut,
+    shaft: s,
+    armHole: a,
+    hinge: h,
+    hornHole: b,
+    edge: t,
+    neutral: n,
+    armRadius: armRadiusMm * scale,
+    hornRadius: hornRadiusMm * scale,
+  };
+}
+
+function Parts({ drawn }: { drawn: ReturnType<typeof laidOut> }) {
+  const { shaft: s, armHole: a, hinge: h, hornHole: b, edge: t, neutral: n } = drawn;
   return (
-    <figure>
-      <svg
-        viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
-        className="mm-paper block w-full rounded-card border border-line"
-        role="img"
-        aria-label={say("linkageDrawing.linkageDriverDegreesSurface", {
-          surface: surface.name,
-          figure: figure(view.driverDegrees, 1),
-          figureOther: figure(view.surfaceDegrees, 1),
-        })}
-      >
-        <line
-          x1={h.x}
-          y1={h.y}
-          x2={n.x}
-          y2={n.y}
-          stroke="var(--line-strong)"
-          strokeDasharray="4 4"
-        />
-        <line
-          x1={h.x}
-          y1={h.y}
-          x2={t.x}
-          y2={t.y}
-          stroke="var(--plus)"
-          strokeWidth={9}
-          strokeLinecap="round"
-          opacity={0.45}
-        />
+    <>
+      <line x1={h.x} y1={h.y} x2={n.x} y2={n.y} stroke="var(--line-strong)" strokeDasharray="4 4" />
+      <line
+        x1={h.x}
+        y1={h.y}
+        x2={t.x}
+        y2={t.y}
+        stroke="var(--plus)"
+        strokeWidth={9}
+        strokeLinecap="round"
+        opacity={0.45}
+      />
+      <circle
+        cx={s.x}
+        cy={s.y}
+        r={drawn.armRadius}
+        fill="none"
+        stroke="var(--line-strong)"
+        strokeDasharray="2 5"
+      />
+      <circle
+        cx={h.x}
+        cy={h.y}
+        r={drawn.hornRadius}
+        fill="none"
+        stroke="var(--line-strong)"
+        strokeDasharray="2 5"
+      />
+      <line
+        x1={s.x}
+        y1={s.y}
+        x2={a.x}
+        y2={a.y}
+        stroke="var(--ink)"
+        strokeWidth={7}
+        strokeLinecap="round"
+      />
+      <line
+        x1={h.x}
+        y1={h.y}
+        x2={b.x}
+        y2={b.y}
+        stroke="var(--ink)"
+        strokeWidth={7}
+        strokeLinecap="round"
+      />
+      <RodLine from={a} to={b} broken={drawn.cut > 0} />
+      {[s, h].map((p, i) => (
         <circle
-          cx={s.x}
-          cy={s.y}
-          r={armRadiusMm * scale}
-          fill="none"
-          stroke="var(--line-strong)"
-          strokeDasharray="2 5"
+          key={i}
+          cx={p.x}
+          cy={p.y}
+          r={7}
+          fill="var(--sheet)"
+          stroke="var(--ink)"
+          strokeWidth={2.5}
         />
+      ))}
+      {[a, b].map((p, i) => (
         <circle
-          cx={h.x}
-          cy={h.y}
-          r={hornRadiusMm * scale}
-          fill="none"
-          stroke="var(--line-strong)"
-          strokeDasharray="2 5"
-        />
-        <line
-          x1={s.x}
-          y1={s.y}
-          x2={a.x}
-          y2={a.y}
+          key={i}
+          cx={p.x}
+          cy={p.y}
+          r={4}
+          fill="var(--tag)"
           stroke="var(--ink)"
-          strokeWidth={7}
-          strokeLinecap="round"
+          strokeWidth={1.5}
         />
-        <line
-          x1={h.x}
-          y1={h.y}
-          x2={b.x}
-          y2={b.y}
-          stroke="var(--ink)"
-          strokeWidth={7}
-          strokeLinecap="round"
-        />
-        <RodLine from={a} to={b} broken={cut > 0} />
-        {[s, h].map((p, i) => (
-          <circle
-            key={i}
-            cx={p.x}
-            cy={p.y}
-            r={7}
-            fill="var(--sheet)"
-            stroke="var(--ink)"
-            strokeWidth={2.5}
-          />
-        ))}
-        {[a, b].map((p, i) => (
-          <circle
-            key={i}
-            cx={p.x}
-            cy={p.y}
-            r={4}
-            fill="var(--tag)"
-            stroke="var(--ink)"
-            strokeWidth={1.5}
-          />
-        ))}
-      </svg>
-      <figcaption className="mt-1 text-xs text-soft">
-        <Say
-          id="linkageDrawing.driver"
-          values={{
-            driver: surface.rod.driver === "SERVO",
-            b: <b className="figures text-ink">{figure(view.driverDegrees, 1)}°</b>,
-            bOther: <b className="figures text-ink">{figure(view.surfaceDegrees, 1)}°</b>,
-            value: typeof view.gain === "number" && (
-              <>
-                <Say
-                  id="linkageDrawing.ofSurfacePerDegree"
-                  values={{
-                    b: <b className="figures text-ink">{figure(Math.abs(view.gain), 2)}°</b>,
-                  }}
-                />
-              </>
-            ),
-            cut: cut > 0,
-            length: length(cut, 0),
-          }}
-        />
-      </figcaption>
-    </figure>
+      ))}
+    </>
   );
 }
 

@@ -24,7 +24,6 @@ export function ScenesPage() {
   const { standing, draft } = useModel();
   const store = useBenchStore();
   const recording = useBench((state) => state.recording);
-  const revisions = useRevisions(standing.id);
   const [scene, setScene] = useState<Scene>();
   const [cursor, setCursor] = useState<number>();
   const [problem, setProblem] = useState("");
@@ -106,38 +105,12 @@ export function ScenesPage() {
             <p className="mt-2 font-medium">{say("scenesPage.moveSticksLeversSwitches")}</p>
           )}
           {scene !== undefined && (
-            <div className="mt-3 flex flex-wrap items-end gap-3" data-scene={scene.steps.length}>
-              <p className="w-full text-sm text-soft">
-                {say("scenesPage.sMovementsSimulatedBench", {
-                  scene: scene.name,
-                  figure: figure(scene.seconds, 1),
-                  steps: scene.steps.length,
-                })}
-              </p>
-              <Choice
-                label={say("scenesPage.compareWith")}
-                value={other}
-                onValue={setOther}
-                options={[
-                  ["", say("scenesPage.chooseARevision")],
-                  ...(revisions.items ?? []).map(
-                    (one) =>
-                      [
-                        String(one.number),
-                        say("scenesPage.revision", { number: one.number }),
-                      ] as const,
-                  ),
-                ]}
-              />
-              <Button
-                disabled={before === undefined}
-                onClick={() =>
-                  before !== undefined && compare.mutate({ before, after: draft.present, scene })
-                }
-              >
-                {say("scenesPage.compare")}
-              </Button>
-            </div>
+            <CompareWith
+              scene={scene}
+              number={other}
+              onNumber={setOther}
+              onCompare={before && (() => compare.mutate({ before, after: draft.present, scene }))}
+            />
           )}
           {compare.isError && <Failure error={compare.error} />}
         </Card>
@@ -150,6 +123,46 @@ export function ScenesPage() {
         <PhaseNote />
         <StickPads mode={draft.present.transmitter.stickMode} />
       </Card>
+    </div>
+  );
+}
+
+interface CompareProps {
+  scene: Scene;
+  /** The revision to compare with; empty for none chosen. */
+  number: string;
+  onNumber: (number: string) => void;
+  /** Missing until that revision is here. */
+  onCompare: (() => void) | undefined;
+}
+
+/** What a scene is, and which revision it is played on besides. */
+function CompareWith({ scene, number, onNumber, onCompare }: CompareProps) {
+  const revisions = useRevisions(useModel().standing.id);
+  return (
+    <div className="mt-3 flex flex-wrap items-end gap-3" data-scene={scene.steps.length}>
+      <p className="w-full text-sm text-soft">
+        {say("scenesPage.sMovementsSimulatedBench", {
+          scene: scene.name,
+          figure: figure(scene.seconds, 1),
+          steps: scene.steps.length,
+        })}
+      </p>
+      <Choice
+        label={say("scenesPage.compareWith")}
+        value={number}
+        onValue={onNumber}
+        options={[
+          ["", say("scenesPage.chooseARevision")],
+          ...(revisions.items ?? []).map(
+            (one) =>
+              [String(one.number), say("scenesPage.revision", { number: one.number })] as const,
+          ),
+        ]}
+      />
+      <Button disabled={onCompare === undefined} onClick={onCompare}>
+        {say("scenesPage.compare")}
+      </Button>
     </div>
   );
 }

@@ -26,19 +26,9 @@ const fromPage = (axis: Axis, value: number) => (axis === "throttle" ? (1 - valu
 
 const percent = (axis: Axis, value: number) => {
   const size = Math.round(Math.abs(value) * 100);
-  const way =
-    axis === "throttle"
-      ? ""
-      : size === 0
-        ? ""
-        : axis === "pitch"
-          ? value > 0
-            ? ` ${say("stick.back")}`
-            : ` ${say("stick.forward")}`
-          : value > 0
-            ? ` ${say("stick.right")}`
-            : ` ${say("stick.left")}`;
-  return `${axis} ${size} %${way}`;
+  const [plus, minus] = axis === "pitch" ? ["back", "forward"] : ["right", "left"];
+  const way = axis === "throttle" || size === 0 ? "" : value > 0 ? plus : minus;
+  return say("stick.axis", { axis, size, way });
 };
 
 /** One stick: dragged, or moved with the arrow keys while it has the focus; Home centres it. */
@@ -126,41 +116,50 @@ export function Stick({ side, across, along, moment, stays, size, onMove }: Prop
         }}
         onKeyDown={key}
       >
-        <path
-          d={`M${c} ${c - half}V${c + half}M${c - half} ${c}H${c + half}`}
-          stroke="var(--line-strong)"
-          strokeDasharray="2 4"
-        />
-        <line
-          x1={c}
-          y1={c}
-          x2={c + x * half}
-          y2={c + y * half}
-          stroke="var(--ink)"
-          strokeWidth={5}
-          strokeLinecap="round"
-        />
-        <circle
-          cx={c + x * half}
-          cy={c + y * half}
-          r={15}
-          fill="var(--brand)"
-          stroke="var(--sheet)"
-          strokeWidth={2}
-        />
-        <circle
-          cx={c + x * half}
-          cy={c + y * half}
-          r={5}
-          fill="none"
-          stroke="var(--on-brand)"
-          strokeWidth={1.5}
-        />
+        <Knob c={c} half={half} x={x} y={y} />
       </svg>
       <div className="mt-1 text-xs leading-tight text-soft">
         <div>{percent(across, moment[across])}</div>
         <div>{percent(along, moment[along])}</div>
       </div>
     </div>
+  );
+}
+
+/** The cross of the middle, the stick's way from it, and its knob. */
+function Knob({ c, half, x, y }: { c: number; half: number; x: number; y: number }) {
+  return (
+    <>
+      <path
+        d={`M${c} ${c - half}V${c + half}M${c - half} ${c}H${c + half}`}
+        stroke="var(--line-strong)"
+        strokeDasharray="2 4"
+      />
+      <line
+        x1={c}
+        y1={c}
+        x2={c + x * half}
+        y2={c + y * half}
+        stroke="var(--ink)"
+        strokeWidth={5}
+        strokeLinecap="round"
+      />
+      <circle
+        cx={c + x * half}
+        cy={c + y * half}
+        r={15}
+        fill="var(--brand)"
+        stroke="var(--sheet)"
+        strokeWidth={2}
+      />
+      <circle
+        cx={c + x * half}
+        cy={c + y * half}
+        r={5}
+        fill="none"
+        stroke="var(--on-brand)"
+        strokeWidth={1.5}
+      />
+    </>
   );
 }

@@ -53,7 +53,7 @@ export function CsvCard() {
                 {say("csvCard.row", {
                   rows: one.rows.join(", "),
                   flownOn: one.flownOn,
-                  bECAME: BECAME[one.became],
+                  became: BECAME[one.became],
                 })}
               </li>
             ))}

@@ -1,5 +1,6 @@
 import { SheetNote } from "@/features/model/SheetNote";
 import { lengthSign } from "@/domain/reader";
+import type { Schemas } from "@/api/client";
 import { useCoach } from "@/api/fly";
 import { useSettling, useStandingTrims } from "@/api/queries";
 import { PathDrawing } from "@/features/trimming/PathDrawing";
@@ -102,37 +103,42 @@ export function FieldCardPage() {
             ))}
           </tbody>
         </table>
-        {card !== undefined && (
-          <section className="mt-4 border border-ink p-2 text-sm" data-card-test={card.test.test}>
-            <div className="grid gap-3 sm:grid-cols-[1fr_11rem] print:grid-cols-[1fr_11rem]">
-              <div>
-                <h3 className="text-base font-semibold">{card.name}</h3>
-                <ol className="list-decimal pl-5">
-                  {card.flown.map((step) => (
-                    <li key={step}>{step}</li>
-                  ))}
-                </ol>
-                <p>
-                  <strong>{say("fieldCardPage.watch")}</strong> {card.watch}
-                </p>
-              </div>
-              <PathDrawing test={card.test.test} label={card.name} />
-            </div>
-            {card.turns.map((turn) => (
-              <ul key={turn} className="mt-1 grid gap-x-4 sm:grid-cols-2 print:grid-cols-2">
-                {card.turns.length > 1 && (
-                  <li className="col-span-full font-semibold">{turn.toLowerCase()}</li>
-                )}
-                <li>{say("fieldCardPage.asItShouldBe")}</li>
-                {card.outcomes.map(({ outcome, words }) => (
-                  <li key={outcome}>{say("fieldCardPage.slightClearStrong", { words })}</li>
-                ))}
-              </ul>
-            ))}
-          </section>
-        )}
+        {card !== undefined && <TestBox card={card} />}
         <p className="mt-3 h-16 border border-ink px-2 text-sm">{say("fieldCardPage.didLook")}</p>
       </article>
     </div>
+  );
+}
+
+/** The next trim test: how it is flown, what to watch, and a box for each outcome. */
+function TestBox({ card }: { card: Schemas["TestCard"] }) {
+  return (
+    <section className="mt-4 border border-ink p-2 text-sm" data-card-test={card.test.test}>
+      <div className="grid gap-3 sm:grid-cols-[1fr_11rem] print:grid-cols-[1fr_11rem]">
+        <div>
+          <h3 className="text-base font-semibold">{card.name}</h3>
+          <ol className="list-decimal pl-5">
+            {card.flown.map((step) => (
+              <li key={step}>{step}</li>
+            ))}
+          </ol>
+          <p>
+            <strong>{say("fieldCardPage.watch")}</strong> {card.watch}
+          </p>
+        </div>
+        <PathDrawing test={card.test.test} label={card.name} />
+      </div>
+      {card.turns.map((turn) => (
+        <ul key={turn} className="mt-1 grid gap-x-4 sm:grid-cols-2 print:grid-cols-2">
+          {card.turns.length > 1 && (
+            <li className="col-span-full font-semibold">{turn.toLowerCase()}</li>
+          )}
+          <li>{say("fieldCardPage.asItShouldBe")}</li>
+          {card.outcomes.map(({ outcome, words }) => (
+            <li key={outcome}>{say("fieldCardPage.slightClearStrong", { words })}</li>
+          ))}
+        </ul>
+      ))}
+    </section>
   );
 }

@@ -1,7 +1,5 @@
-import { lengthSign } from "@/domain/reader";
 import { zodResolver } from "@hookform/resolvers/zod";
-import { useEffect, useState } from "react";
-import { useForm } from "react-hook-form";
+import { useState } from "react";
 import { useNavigate, useParams } from "react-router";
 import { useAddSimulated } from "@/api/history";
 import { useChecks, useEndedHere, type CheckRun } from "@/api/checks";
@@ -15,24 +13,23 @@ import {
   useTrimsBeingRead,
   type Field,
   type Flight,
-  type FlightReport,
 } from "@/api/queries";
 import { today } from "@/domain/words";
-import { forget, keep, kept, shaped } from "@/domain/storage";
 import { Grounded } from "@/features/model/Grounded";
 import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
-import { Card } from "@/ui/card";
 import { Failure, Waiting } from "@/ui/message";
 import { SwitchTabs } from "@/ui/switch-tabs";
 import { CardTable } from "./CardTable";
+import { DayCard } from "./DayCard";
+import { useKeptEntry } from "./kept-entry";
 import { PhaseTrims } from "./PhaseTrims";
 import { fresh, NONE, whole, type Begun } from "./reading";
-import { ChoiceRow, LengthRow, TextRow } from "./rows";
-import { checkedToday, isSeen, NOTHING_SEEN, SeenCards, type Seen } from "./SeenCards";
+import { TextRow } from "./rows";
+import { checkedToday, SeenCards } from "./SeenCards";
 import { Followed } from "./FlightActions";
 import { SimulatedFlight } from "./SimulatedFlight";
-import { AIRS, AIR_WORDS, WINDS, WIND_WORDS, flightSchema } from "./schema";
+import { flightSchema } from "./schema";
 import { say } from "@/words/generated/flightlog";
 
 /** Notes a flight, or corrects one; made for a phone and a thumb. */
@@ -77,16 +74,6 @@ export function FlightEntryPage() {
   );
 }
 
-/** Whether what was kept is a report such as this form fills in. */
-const isReport = (value: unknown): value is FlightReport =>
-  shaped(value, { flownOn: "string", trims: "object", phases: "array" }) &&
-  shaped((value as FlightReport).trims, { roll: "number", pitch: "number", yaw: "number" }) &&
-  (value as FlightReport).phases.every(
-    (one: unknown) =>
-      shaped(one, { phase: "string", trims: "object" }) &&
-      shaped((one as FlightReport["phases"][number]).trims, { roll: "number" }),
-  );
-
 interface EntryProps extends Begun {
   fields: Field[];
   corrected: Flight | undefined;
@@ -99,50 +86,29 @@ function Entry(props: EntryProps) {
   const { fields, corrected, stands, coach, asks, check, runs } = props;
   const { standing } = useModel();
   const setup = standing.newest.setup;
-  const standingIn = (phase: string) =>
-    stands.phases.find((one) => one.phase === phase)?.trims ?? NONE;
   const blank = fresh(props, setup.balance.packs, today());
   const navigate = useNavigate();
   const range = setup.transmitter.trimRangeClicks;
-  const [byCard, setByCard] = useState(false);
   const add = useAddFlown(standing.id);
   const practised = useAddSimulated(standing.id);
   const [simulated, setSimulated] = useState(false);
   const correct = useCorrectFlown(standing.id);
   const reading = useTrimsBeingRead();
-  const key = `high-tally.flight.${standing.id}.${corrected?.id ?? "new"}`;
-  const [found] = useState(() => kept(key, isReport));
-  const [noted, setNoted] = useState<Seen>(() => {
-    const before = kept(`${key}.seen`, isSeen);
-    return before.state === "kept" ? before.value : (corrected?.seen ?? NOTHING_SEEN);
-  });
+  const entry = useKeptEntry(
+    `high-tally.flight.${standing.id}.${corrected?.id ?? "new"}`,
+    corrected,
+    blank,
+    zodResolver(flightSchema(fields, range)) as never,
+  );
+  const { form, noted, see, stored, broken } = entry;
   // A check ended a moment ago may be heard of only after the form has opened.
   const seen = corrected === undefined ? { ...noted, check } : noted;
   const ended = useEndedHere(standing.id, runs);
   const unjudged = corrected === undefined ? ended : "";
-  const form = useForm<FlightReport>({
-    resolver: zodResolver(flightSchema(fields, range)) as never,
-    defaultValues:
-      found.state === "kept" ? { ...blank, ...found.value } : (corrected?.report ?? blank),
-  });
-  const { control, handleSubmit, register, formState, subscribe } = form;
-  const [stored, setStored] = useState(true);
-  useEffect(
-    () =>
-      subscribe({
-        formState: { values: true },
-        callback: ({ values }) => setStored(keep(key, values) === "kept"),
-      }),
-    [subscribe, key],
-  );
-  const see = (changed: Seen) => {
-    setNoted(changed);
-    setStored(keep(`${key}.seen`, changed) === "kept");
-  };
+  const { handleSubmit, formState } = form;
   const grounded = corrected === undefined && standing.grounding.verdict !== "CLEAR";
   const saved = () => {
-    forget(key);
-    forget(`${key}.seen`);
+    entry.forget();
     const told = seen.results.length > 0;
     void navigate(told ? "../coach" : "..", { relative: "path" });
   };
@@ -153,11 +119,8 @@ function Entry(props: EntryProps) {
       if (simulated) {
         practised.mutate(flown, { onSuccess: saved });
       } else {
-        const forms = [
-          { name: key, value: filled },
-          { name: `${key}.seen`, value: seen },
-        ];
-        add.mutate({ flown, forms, checked: unjudged }, { onSuccess: saved });
+        const checked = unjudged;
+        add.mutate({ flown, forms: entry.forms(filled, seen), checked }, { onSuccess: saved });
       }
     } else {
       const body = { version: corrected.version, report, seen };
@@ -188,7 +151,7 @@ function Entry(props: EntryProps) {
           onChange={(event) => see({ ...seen, despite: event.target.value })}
         />
       )}
-      {found.state === "broken" && (
+      {broken && (
         <p role="alert" className="border-l-4 border-grounded bg-inset px-4 py-2">
           {say("flightEntryPage.unfinishedEntryCouldNot")}
         </p>
@@ -198,86 +161,9 @@ function Entry(props: EntryProps) {
           {say("flightEntryPage.browsersStorageFullForbidden")}
         </p>
       )}
-      <SwitchTabs
-        label={say("flightEntryPage.entered")}
-        value={byCard ? "card" : "thumb"}
-        onValue={(way) => setByCard(way === "card")}
-        options={[
-          [
-            "thumb",
-            say("flightEntryPage.withButtons"),
-            <PhaseTrims
-              key="thumb"
-              form={form}
-              range={range}
-              asks={asks}
-              standingIn={standingIn}
-            />,
-          ],
-          [
-            "card",
-            say("flightEntryPage.fromAFieldCard"),
-            <CardTable key="card" form={form} stands={stands} />,
-          ],
-        ]}
-      />
+      <TrimsRead form={form} range={range} asks={asks} stands={stands} />
       <SeenCards coach={coach} seen={seen} onSeen={see} unjudged={unjudged !== ""} />
-      <Card title={say("flightEntryPage.theDay")}>
-        <div className="space-y-3">
-          <TextRow
-            label={say("flightEntryPage.flownOn")}
-            type="date"
-            error={errors.flownOn?.message}
-            {...register("flownOn")}
-          />
-          <ChoiceRow
-            control={control}
-            name="wind"
-            label={say("flightEntryPage.wind")}
-            options={WINDS.map((one) => [one, WIND_WORDS[one]] as const)}
-            error={errors.wind?.message}
-          />
-          <ChoiceRow
-            control={control}
-            name="air"
-            label={say("flightEntryPage.air")}
-            options={AIRS.map((one) => [one, AIR_WORDS[one]] as const)}
-            error={errors.air?.message}
-          />
-          <TextRow
-            label={say("flightEntryPage.field")}
-            error={errors.field?.message}
-            {...register("field")}
-          />
-          <TextRow
-            label={say("flightEntryPage.battery")}
-            list="packs"
-            error={errors.battery?.message}
-            {...register("battery")}
-          />
-          <datalist id="packs">
-            {setup.balance.packs.map((one) => (
-              <option key={one.name} value={one.name} />
-            ))}
-          </datalist>
-          <LengthRow
-            control={control}
-            name="cgMm"
-            label={say("flightEntryPage.balancePointAftDatum", { lengthSign: lengthSign() })}
-            error={errors.cgMm?.message}
-          />
-          <TextRow
-            label={say("flightEntryPage.goalOfTheFlight")}
-            error={errors.goal?.message}
-            {...register("goal")}
-          />
-          <TextRow
-            label={say("flightEntryPage.remarks")}
-            error={errors.remarks?.message}
-            {...register("remarks")}
-          />
-        </div>
-      </Card>
+      <DayCard form={form} packs={setup.balance.packs.map((one) => one.name)} />
       {[add, correct, practised].map(
         (one, i) => one.isError && <Failure key={i} error={one.error} />,
       )}
@@ -299,5 +185,36 @@ function Entry(props: EntryProps) {
         <SimulatedFlight form={form} onFlown={() => setSimulated(true)} />
       )}
     </form>
+  );
+}
+
+interface ReadProps extends Pick<EntryProps, "asks" | "stands"> {
+  form: ReturnType<typeof useKeptEntry>["form"];
+  range: number;
+}
+
+/** The trims of every phase flown: by the thumb, or from a field card. */
+function TrimsRead({ form, range, asks, stands }: ReadProps) {
+  const [byCard, setByCard] = useState(false);
+  const standingIn = (phase: string) =>
+    stands.phases.find((one) => one.phase === phase)?.trims ?? NONE;
+  return (
+    <SwitchTabs
+      label={say("flightEntryPage.entered")}
+      value={byCard ? "card" : "thumb"}
+      onValue={(way) => setByCard(way === "card")}
+      options={[
+        [
+          "thumb",
+          say("flightEntryPage.withButtons"),
+          <PhaseTrims key="thumb" form={form} range={range} asks={asks} standingIn={standingIn} />,
+        ],
+        [
+          "card",
+          say("flightEntryPage.fromAFieldCard"),
+          <CardTable key="card" form={form} stands={stands} />,
+        ],
+      ]}
+    />
   );
 }

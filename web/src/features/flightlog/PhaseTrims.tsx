@@ -2,7 +2,7 @@ import { Check } from "@/ui/check";
 import { useState } from "react";
 import { useWatch, type UseFormReturn } from "react-hook-form";
 import type { Schemas } from "@/api/client";
-import type { FlightReport } from "@/api/queries";
+import type { FlightReport, Setup } from "@/api/queries";
 import { CONTROL_KEYS, CONTROL_WORDS, clickWords, controlName, keyOf } from "@/domain/words";
 import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
@@ -12,6 +12,8 @@ import { Stepper } from "@/ui/stepper";
 import { blankReading, type Reading } from "./reading";
 import { SureRow } from "./SureRow";
 import { say } from "@/words/generated/flightlog";
+
+type Phase = Setup["phases"][number];
 
 interface Props {
   form: UseFormReturn<FlightReport>;
@@ -59,41 +61,13 @@ export function PhaseTrims({ form, range, asks, standingIn }: Props) {
   return (
     <Card title={say("phaseTrims.trimsWhenFlewStraight")}>
       {phases.length > 1 && (
-        <>
-          <div
-            className="mb-3 flex flex-wrap gap-x-4 gap-y-2"
-            role="group"
-            aria-label={say("phaseTrims.phasesFlown")}
-          >
-            {[...phases].reverse().map((phase) => (
-              <Check
-                key={phase.id}
-                className="min-h-12"
-                checked={flown(phase.id)}
-                disabled={phase.id === base?.id}
-                onChecked={(on) => turn(phase.id, on)}
-                label={say("phaseTrims.flown", { phase: phase.name })}
-              />
-            ))}
-          </div>
-          <div
-            className="mb-3 flex flex-wrap gap-1.5"
-            role="group"
-            aria-label={say("phaseTrims.phase")}
-          >
-            {[...phases].reverse().map((phase) => (
-              <Button
-                key={phase.id}
-                className="min-h-12"
-                look={phase.id === chosen ? "main" : "plain"}
-                onClick={() => setChosen(phase.id)}
-                aria-pressed={phase.id === chosen}
-              >
-                {phase.name}
-              </Button>
-            ))}
-          </div>
-        </>
+        <PhaseSwitches
+          phases={phases}
+          chosen={chosen}
+          onChosen={setChosen}
+          flown={flown}
+          onFlown={turn}
+        />
       )}
       <div className="space-y-4">
         {CONTROL_KEYS.filter((name) => ask?.asked.some((one) => one.toLowerCase() === name)).map(
@@ -151,5 +125,54 @@ export function PhaseTrims({ form, range, asks, standingIn }: Props) {
         />
       </div>
     </Card>
+  );
+}
+
+interface SwitchesProps {
+  phases: Phase[];
+  chosen: string;
+  onChosen: (id: string) => void;
+  flown: (id: string) => boolean;
+  onFlown: (id: string, on: boolean) => void;
+}
+
+/** Which phases were flown, and the one whose clicks are shown. */
+function PhaseSwitches({ phases, chosen, onChosen, flown, onFlown }: SwitchesProps) {
+  return (
+    <>
+      <div
+        className="mb-3 flex flex-wrap gap-x-4 gap-y-2"
+        role="group"
+        aria-label={say("phaseTrims.phasesFlown")}
+      >
+        {[...phases].reverse().map((phase) => (
+          <Check
+            key={phase.id}
+            className="min-h-12"
+            checked={flown(phase.id)}
+            disabled={phase.id === phases.at(-1)?.id}
+            onChecked={(on) => onFlown(phase.id, on)}
+            label={say("phaseTrims.flown", { phase: phase.name })}
+          />
+        ))}
+      </div>
+      <div
+        className="mb-3 flex flex-wrap gap-1.5"
+        role="group"
+        aria-label={say("phaseTrims.phase")}
+      >
+        {[...phases].reverse().map((phase) => (
+          <Button
+            key={phase.id}
+            className="min-h-12"
+            look={phase.id === chosen ? "main" : "plain"}
+            onClick={() => onChosen(phase.id)}
+            aria-pressed={phase.id === chosen}
+          >
+            {phase.name}
+          </Button>
+        ))}
+      </div>
+    </>
   );
 }

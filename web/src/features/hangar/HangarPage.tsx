@@ -99,7 +99,7 @@ function ModelCard({ one }: { one: HangarEntry }) {
         </div>
         <ol
           className="flex flex-wrap items-center"
-          aria-label={say("hangarPage.onTheLoop", { nAMES: NAMES[at] })}
+          aria-label={say("hangarPage.onTheLoop", { names: NAMES[at] })}
         >
           {NAMES.map((name, i) => (
             <li

@@ -20,12 +20,6 @@ const KINDS = {
   PUPIL: [say("checksPage.trainerLink"), say("checksPage.whenSecondPilotHelps")],
 } as const;
 
-const STAGES = {
-  OPEN: say("checksPage.notFinished"),
-  DONE: "done",
-  BROKEN_OFF: "stopped",
-} as const;
-
 /** Checks of a model: what is due, one to begin or resume, those that were done. */
 export function ChecksPage() {
   const { standing, draft } = useModel();
@@ -61,7 +55,7 @@ export function ChecksPage() {
         >
           <p className="mb-2">
             {say("checksPage.staysBrowserUntilHigh", {
-              kINDS: KINDS[one.begun.kind][0],
+              kind: KINDS[one.begun.kind][0],
               pack: one.begun.pack !== "" && `, ${one.begun.pack}`,
               timeOfDay: timeOfDay(new Date(one.at)),
             })}
@@ -75,7 +69,7 @@ export function ChecksPage() {
         <Card title={say("checksPage.notFinishedTitle")} className="border-l-4 border-l-tag">
           <p className="mb-2">
             {say("checksPage.ofSteps", {
-              kINDS: KINDS[open.kind][0],
+              kind: KINDS[open.kind][0],
               answers: open.answers.length,
               steps: open.steps.length,
             })}
@@ -122,35 +116,40 @@ export function ChecksPage() {
         {begin.isError && <Failure error={begin.error} />}
       </Card>
       <Caution>{say("checksPage.highTallyAsksRecords")}</Caution>
-      {runs.length > 0 && (
-        <Card title={say("checksPage.checksSoFar")}>
-          <ul className="divide-y divide-line">
-            {runs.map((run) => (
-              <li key={run.id} className="flex flex-wrap justify-between gap-x-3 py-1.5">
-                <Link to={String(run.id)} className="underline underline-offset-2">
-                  {KINDS[run.kind][0]}
-                </Link>
-                <span className="text-sm text-soft">
-                  {say("checksPage.revision", {
-                    day: day(run.createdAt.slice(0, 10)),
-                    revisionNumber: run.revisionNumber,
-                    pack: run.pack !== "" && `, ${run.pack}`,
-                    sTAGES: STAGES[run.state],
-                  })}
-                  {run.judged.reasons.length > 0 && (
-                    <strong className="text-grounded"> {say("checksPage.notPassed")}</strong>
-                  )}
-                </span>
-              </li>
-            ))}
-          </ul>
-        </Card>
-      )}
+      {runs.length > 0 && <SoFar runs={runs} />}
       <Card title={say("checksPage.practiseARangeCheck")}>
         <Fold title={say("checksPage.onASimulatedLink")}>
           <LinkPractice />
         </Fold>
       </Card>
     </div>
+  );
+}
+
+/** The checks that were done, newest first. */
+function SoFar({ runs }: { runs: CheckRun[] }) {
+  return (
+    <Card title={say("checksPage.checksSoFar")}>
+      <ul className="divide-y divide-line">
+        {runs.map((run) => (
+          <li key={run.id} className="flex flex-wrap justify-between gap-x-3 py-1.5">
+            <Link to={String(run.id)} className="underline underline-offset-2">
+              {KINDS[run.kind][0]}
+            </Link>
+            <span className="text-sm text-soft">
+              {say("checksPage.revision", {
+                day: day(run.createdAt.slice(0, 10)),
+                revisionNumber: run.revisionNumber,
+                pack: run.pack !== "" && `, ${run.pack}`,
+                state: run.state,
+              })}
+              {run.judged.reasons.length > 0 && (
+                <strong className="text-grounded"> {say("checksPage.notPassed")}</strong>
+              )}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </Card>
   );
 }

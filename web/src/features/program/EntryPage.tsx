@@ -37,12 +37,13 @@ export function EntryPage() {
   const places = [...new Set(shown.map((one) => one.menu || one.place))];
   const open = entries.filter(differs).length;
   const unread = entries.filter((one) => !differs(one) && ticked.get(one.key)?.readBack === false);
-  const twinOf = (one: Entry) => {
-    const twin = entries.find((each) => each.key === one.twin);
-    return twin === undefined ? "" : `= ${twin.place}`;
-  };
-  const mark = (one: Entry, data: string, readBack: boolean) =>
-    tick.mutate([{ transmitter: transmitter.name, key: one.key, data, readBack }]);
+  const twinOf = (one: Entry) => entries.find((each) => each.key === one.twin);
+  const ticking = ({ key }: Entry, data: string, readBack: boolean) => ({
+    transmitter: transmitter.name,
+    key,
+    data,
+    readBack,
+  });
   return (
     <div className="mx-auto max-w-[1180px]">
       <div className="no-print mb-3 flex flex-wrap items-end gap-3">
@@ -76,14 +77,7 @@ export function EntryPage() {
         <Button
           disabled={open === 0 || tick.isPending}
           onClick={() =>
-            tick.mutate(
-              entries.filter(differs).map((one) => ({
-                transmitter: transmitter.name,
-                key: one.key,
-                data: one.data,
-                readBack: false,
-              })),
-            )
+            tick.mutate(entries.filter(differs).map((one) => ticking(one, one.data, false)))
           }
         >
           {say("entryPage.tickAllAsEntered")}
@@ -118,34 +112,13 @@ export function EntryPage() {
                   {shown
                     .filter((one) => (one.menu || one.place) === place)
                     .map((one) => (
-                      <tr key={one.key} className="border-b border-line" data-entry={one.key}>
-                        <td className="w-6 py-0.5">
-                          <Check
-                            hidden
-                            label={say("entryPage.entered", { place: one.place, what: one.what })}
-                            checked={!differs(one)}
-                            onChecked={(checked) => mark(one, checked ? one.data : "", false)}
-                          />
-                        </td>
-                        <td className="w-6 py-0.5">
-                          <Check
-                            hidden
-                            label={say("entryPage.readBack", { place: one.place, what: one.what })}
-                            disabled={differs(one)}
-                            checked={!differs(one) && ticked.get(one.key)?.readBack === true}
-                            onChecked={(checked) => mark(one, one.data, checked)}
-                          />
-                        </td>
-                        <td className="w-1/2 py-0.5">
-                          {one.menu !== "" && <span className="text-soft">{one.place}: </span>}
-                          <span className="inline-block first-letter:uppercase">{one.what}</span>
-                        </td>
-                        <td className="py-0.5 text-soft line-through">
-                          {differs(one) ? one.before : ""}
-                        </td>
-                        <td className="py-0.5 font-semibold">{one.value}</td>
-                        <td className="py-0.5 text-xs text-soft">{twinOf(one)}</td>
-                      </tr>
+                      <Line
+                        key={one.key}
+                        entry={one}
+                        readBack={ticked.get(one.key)?.readBack === true}
+                        twin={twinOf(one)?.place}
+                        onMark={(data, readBack) => tick.mutate([ticking(one, data, readBack)])}
+                      />
                     ))}
                 </tbody>
               </table>
@@ -155,5 +128,48 @@ export function EntryPage() {
       </article>
       {second === undefined && <WordsCard />}
     </div>
+  );
+}
+
+type SheetEntry = NonNullable<ReturnType<typeof useEntrySheet>["data"]>["entries"][number];
+
+interface LineProps {
+  entry: SheetEntry;
+  readBack: boolean;
+  /** Where the same value is typed in as well. */
+  twin: string | undefined;
+  onMark: (data: string, readBack: boolean) => void;
+}
+
+/** One value: typed in, read back, what stands there now and what is to. */
+function Line({ entry, readBack, twin, onMark }: LineProps) {
+  const differs = entry.before !== entry.value;
+  return (
+    <tr className="border-b border-line" data-entry={entry.key}>
+      <td className="w-6 py-0.5">
+        <Check
+          hidden
+          label={say("entryPage.entered", { place: entry.place, what: entry.what })}
+          checked={!differs}
+          onChecked={(checked) => onMark(checked ? entry.data : "", false)}
+        />
+      </td>
+      <td className="w-6 py-0.5">
+        <Check
+          hidden
+          label={say("entryPage.readBack", { place: entry.place, what: entry.what })}
+          disabled={differs}
+          checked={!differs && readBack}
+          onChecked={(checked) => onMark(entry.data, checked)}
+        />
+      </td>
+      <td className="w-1/2 py-0.5">
+        {entry.menu !== "" && <span className="text-soft">{entry.place}: </span>}
+        <span className="inline-block first-letter:uppercase">{entry.what}</span>
+      </td>
+      <td className="py-0.5 text-soft line-through">{differs ? entry.before : ""}</td>
+      <td className="py-0.5 font-semibold">{entry.value}</td>
+      <td className="py-0.5 text-xs text-soft">{twin !== undefined && `= ${twin}`}</td>
+    </tr>
   );
 }

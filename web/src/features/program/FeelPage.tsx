@@ -1,6 +1,6 @@
 import { inLength, lengthSign } from "@/domain/reader";
 import { useState } from "react";
-import { useComplaints, useFeelAdvice, useFeelLines } from "@/api/program";
+import { useFeelLines } from "@/api/program";
 import {
   within,
   CONTROL_KEYS,
@@ -9,21 +9,22 @@ import {
   keyOf,
   travelWords,
   type Control,
+  type ControlKey,
 } from "@/domain/words";
 import { DraftChoice } from "@/features/model/fields";
 import { useBench } from "@/features/bench/store";
 import { useModel } from "@/features/model/model";
-import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Choice } from "@/ui/choice";
 import { Chart } from "@/ui/chart";
-import { Failure, Outdated, Waiting } from "@/ui/message";
+import { Failure, Waiting } from "@/ui/message";
 import { BenchBeside } from "@/features/bench/BenchBeside";
 import { Became } from "./Became";
 import { Convert, Copies, SHAPES } from "./FeelCopies";
 import { UnitChoice } from "./MovementField";
 import { RateRow } from "./RateRow";
 import { FeelSetsCard } from "./FeelSetsCard";
+import { FeelWords } from "./FeelWords";
 import { Term } from "./Term";
 import { Say, say } from "@/words/generated/program";
 
@@ -36,6 +37,10 @@ export function FeelPage() {
   const { draft } = useModel();
   const [control, setControl] = useState<Control>("ROLL");
   const [chosen, setChosen] = useState("");
+  const take = (value: Control) => {
+    setControl(value);
+    setChosen("");
+  };
   const bench = useBench((state) => state.moment);
   const known = draft.present.surfaces.some((one) => one.id === chosen) ? chosen : "";
   const together = useFeelLines(draft.present, bench, control, known);
@@ -57,24 +62,7 @@ export function FeelPage() {
           title={say("feelPage.allPositions", { controlName: controlName(key) })}
           aside={
             <div className="flex flex-wrap gap-2">
-              <Choice
-                label={say("feelPage.control")}
-                value={control}
-                onValue={(value) => {
-                  setControl(value as Control);
-                  setChosen("");
-                }}
-                options={CONTROLS}
-              />
-              <Choice
-                label={say("feelPage.showFor")}
-                value={known}
-                onValue={setChosen}
-                options={[
-                  ["", say("feelPage.surfaceThatMovesMost")],
-                  ...draft.present.surfaces.map((one) => [one.id, one.name] as const),
-                ]}
-              />
+              <ShowFor control={control} onControl={take} surface={known} onSurface={setChosen} />
               <UnitChoice />
             </div>
           }
@@ -130,24 +118,10 @@ export function FeelPage() {
               ))}
             </div>
           )}
-          <div className="flex flex-wrap items-end gap-4 text-sm">
-            <div className="w-40">
-              <DraftChoice
-                path={[...path, "shape"]}
-                label={say("feelPage.shape")}
-                options={SHAPES}
-              />
-            </div>
-            <p>
-              <Say
-                id="feelPage.term"
-                values={{ term: <Term name="rate" />, termOther: <Term name="expo" /> }}
-              />
-            </p>
-          </div>
+          <Shape path={path} />
         </Card>
         <Became />
-        <Words
+        <FeelWords
           key={control}
           control={control}
           sets={sets.map((one) => [one.id, one.name] as const)}
@@ -163,67 +137,51 @@ export function FeelPage() {
   );
 }
 
-interface WordsProps {
+interface ShowProps {
   control: Control;
-  sets: (readonly [string, string])[];
+  onControl: (control: Control) => void;
+  /** Empty for the one the control moves most. */
+  surface: string;
+  onSurface: (id: string) => void;
 }
 
-function Words({ control, sets }: WordsProps) {
-  const { draft, change } = useModel();
-  const complaints = useComplaints();
-  const advise = useFeelAdvice();
-  const [set, setSet] = useState("");
-  const known = sets.some(([id]) => id === set) ? set : "";
-  const step = advise.data;
-  const holds = advise.variables?.setup === draft.present;
+/** Which control is drawn, at which surface. */
+function ShowFor({ control, onControl, surface, onSurface }: ShowProps) {
+  const { draft } = useModel();
   return (
-    <Card title={say("feelPage.inYourWords")}>
-      <div className="mb-2 flex flex-wrap items-end gap-2">
-        {sets.length > 0 && (
-          <Choice
-            label={say("feelPage.flownWith")}
-            value={known}
-            onValue={setSet}
-            options={[["", say("feelPage.standardRatesWithin")], ...sets]}
-          />
-        )}
-        {complaints.data?.map((one) => (
-          <Button
-            key={one.complaint}
-            className="!min-h-8 text-sm"
-            onClick={() =>
-              advise.mutate({
-                setup: draft.present,
-                set: known,
-                control,
-                complaint: one.complaint,
-              })
-            }
-          >
-            {one.words}
-          </Button>
-        ))}
+    <>
+      <Choice
+        label={say("feelPage.control")}
+        value={control}
+        onValue={(value) => onControl(value as Control)}
+        options={CONTROLS}
+      />
+      <Choice
+        label={say("feelPage.showFor")}
+        value={surface}
+        onValue={onSurface}
+        options={[
+          ["", say("feelPage.surfaceThatMovesMost")],
+          ...draft.present.surfaces.map((one) => [one.id, one.name] as const),
+        ]}
+      />
+    </>
+  );
+}
+
+/** The shape of the stick's answer, and what its figures are called. */
+function Shape({ path }: { path: readonly ["feel", ControlKey] }) {
+  return (
+    <div className="flex flex-wrap items-end gap-4 text-sm">
+      <div className="w-40">
+        <DraftChoice path={[...path, "shape"]} label={say("feelPage.shape")} options={SHAPES} />
       </div>
-      {advise.isError && <Failure error={advise.error} />}
-      {step !== undefined && !holds && <Outdated />}
-      {step !== undefined && holds && (
-        <div className="flex flex-wrap items-center gap-3 border-l-4 border-brand bg-inset px-3 py-2">
-          <p className="flex-1" data-advice>
-            {step.words}
-          </p>
-          {JSON.stringify(step.before) !== JSON.stringify(step.after) && (
-            <Button
-              look="main"
-              onClick={() => {
-                change({ type: "replace", from: draft.present, setup: step.setup });
-                advise.reset();
-              }}
-            >
-              {say("feelPage.makeThisStep")}
-            </Button>
-          )}
-        </div>
-      )}
-    </Card>
+      <p>
+        <Say
+          id="feelPage.term"
+          values={{ term: <Term name="rate" />, termOther: <Term name="expo" /> }}
+        />
+      </p>
+    </div>
   );
 }

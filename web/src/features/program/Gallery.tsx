@@ -101,25 +101,19 @@ export function Gallery() {
             />
           )}
           {phases.length > 1 && chosen.asksPreset && (
-            <Choice
+            <PhaseChoice
               label={say("gallery.presetOfPhase")}
+              none={say("gallery.noneUseTheFigure")}
               value={phase}
               onValue={setPhase}
-              options={[
-                ["", say("gallery.noneUseTheFigure")],
-                ...phases.map((one) => [one.id, one.name] as const),
-              ]}
             />
           )}
           {phases.length > 1 && (
-            <Choice
+            <PhaseChoice
               label={say("gallery.actsIn")}
+              none={say("gallery.allPhases")}
               value={acts}
               onValue={setActs}
-              options={[
-                ["", say("gallery.allPhases")],
-                ...phases.map((one) => [one.id, one.name] as const),
-              ]}
             />
           )}
           <WhenChoice
@@ -135,5 +129,22 @@ export function Gallery() {
       )}
       {build.isError && <Failure error={build.error} />}
     </Card>
+  );
+}
+
+interface PhaseProps {
+  label: string;
+  none: string;
+  value: string;
+  onValue: (phase: string) => void;
+}
+
+function PhaseChoice({ none, ...choice }: PhaseProps) {
+  const { phases } = useModel().draft.present;
+  return (
+    <Choice
+      {...choice}
+      options={[["", none], ...phases.map((one) => [one.id, one.name] as const)]}
+    />
   );
 }

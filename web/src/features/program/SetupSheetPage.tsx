@@ -1,7 +1,7 @@
 import { SheetNote } from "@/features/model/SheetNote";
 import { lengthEntered, lengthWritten } from "@/domain/reader";
 import type { ReactNode } from "react";
-import { useDesk, useFeelLines, useProgramSheet } from "@/api/program";
+import { useDesk, useFeelLines, useProgramSheet, type MovementSheet } from "@/api/program";
 import { useStandingTrims } from "@/api/queries";
 import {
   within,
@@ -73,45 +73,7 @@ export function SetupSheetPage() {
               </p>
             ))}
           </Part>
-          <Part wide title={say("setupSheetPage.flightPhasesSurfacesSticks")}>
-            <table className="figures cards-on-phone w-full">
-              <thead>
-                <tr className="border-b border-ink text-left">
-                  <th>
-                    <span className="sr-only">{say("setupSheetPage.surface")}</span>
-                  </th>
-                  {setup.phases.map((phase) => (
-                    <th key={phase.id} className="px-1 align-bottom">
-                      {phase.name}
-                    </th>
-                  ))}
-                </tr>
-              </thead>
-              <tbody>
-                {rows(setup.surfaces).map((row) => (
-                  <tr key={row.first.id} className="border-b border-line">
-                    <th className="text-left font-normal">{rowName(row)}</th>
-                    {desk.data?.phases.map((phase) => (
-                      <td
-                        key={phase.phase}
-                        className="px-1 whitespace-nowrap"
-                        data-label={setup.phases.find((one) => one.id === phase.phase)?.name}
-                      >
-                        {[row.first, row.second]
-                          .filter((one) => one !== undefined)
-                          .map((one) => {
-                            const stand = phase.surfaces.find((each) => each.surface === one.id);
-                            return stand === undefined ? "–" : travel(stand.restMm, one);
-                          })
-                          .filter((words, i, all) => all.indexOf(words) === i)
-                          .join(" / ")}
-                      </td>
-                    ))}
-                  </tr>
-                ))}
-              </tbody>
-            </table>
-          </Part>
+          <AtRest desk={desk.data} />
           <Part title={say("setupSheetPage.trimsInTheTransmitter")}>
             {trims.data?.phases.map((one) => (
               <p key={one.phase} className="figures">
@@ -135,33 +97,7 @@ export function SetupSheetPage() {
                 </p>
               ))}
           </Part>
-          {setup.mixes.length > 0 && (
-            <Part title={say("setupSheetPage.mixesEachOneAdds")}>
-              {setup.mixes.map((mix) => {
-                const reach = desk.data?.mixes.find((one) => one.mix === mix.id);
-                return (
-                  <p key={mix.id} className="figures">
-                    <strong>{mix.name}</strong>{" "}
-                    {reach?.ends
-                      .map(
-                        (end) =>
-                          `${end.words}: ${end.movements
-                            .map((one) => {
-                              const surface = setup.surfaces.find(
-                                (each) => each.id === one.surface,
-                              );
-                              return surface === undefined
-                                ? ""
-                                : `${surface.name} ${travel(one.addsMm, surface)}`;
-                            })
-                            .join(", ")}`,
-                      )
-                      .join("; ")}
-                  </p>
-                );
-              })}
-            </Part>
-          )}
+          {setup.mixes.length > 0 && <Mixes desk={desk.data} />}
         </div>
       </article>
     </div>
@@ -180,6 +116,86 @@ function Part({ title, wide = false, children }: PartProps) {
       <h3 className="border-b border-ink text-base print:text-xs">{title}</h3>
       {children}
     </section>
+  );
+}
+
+interface DeskProps {
+  desk: MovementSheet | undefined;
+}
+
+/** Where every surface stands in every phase, with the sticks at rest. */
+function AtRest({ desk }: DeskProps) {
+  const setup = useModel().draft.present;
+  return (
+    <Part wide title={say("setupSheetPage.flightPhasesSurfacesSticks")}>
+      <table className="figures cards-on-phone w-full">
+        <thead>
+          <tr className="border-b border-ink text-left">
+            <th>
+              <span className="sr-only">{say("setupSheetPage.surface")}</span>
+            </th>
+            {setup.phases.map((phase) => (
+              <th key={phase.id} className="px-1 align-bottom">
+                {phase.name}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {rows(setup.surfaces).map((row) => (
+            <tr key={row.first.id} className="border-b border-line">
+              <th className="text-left font-normal">{rowName(row)}</th>
+              {desk?.phases.map((phase) => (
+                <td
+                  key={phase.phase}
+                  className="px-1 whitespace-nowrap"
+                  data-label={setup.phases.find((one) => one.id === phase.phase)?.name}
+                >
+                  {[row.first, row.second]
+                    .filter((one) => one !== undefined)
+                    .map((one) => {
+                      const stand = phase.surfaces.find((each) => each.surface === one.id);
+                      return stand === undefined ? "–" : travel(stand.restMm, one);
+                    })
+                    .filter((words, i, all) => all.indexOf(words) === i)
+                    .join(" / ")}
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </Part>
+  );
+}
+
+/** What every mix adds at the ends of what it comes from. */
+function Mixes({ desk }: DeskProps) {
+  const setup = useModel().draft.present;
+  return (
+    <Part title={say("setupSheetPage.mixesEachOneAdds")}>
+      {setup.mixes.map((mix) => {
+        const reach = desk?.mixes.find((one) => one.mix === mix.id);
+        return (
+          <p key={mix.id} className="figures">
+            <strong>{mix.name}</strong>{" "}
+            {reach?.ends
+              .map(
+                (end) =>
+                  `${end.words}: ${end.movements
+                    .map((one) => {
+                      const surface = setup.surfaces.find((each) => each.id === one.surface);
+                      return surface === undefined
+                        ? ""
+                        : `${surface.name} ${travel(one.addsMm, surface)}`;
+                    })
+                    .join(", ")}`,
+              )
+              .join("; ")}
+          </p>
+        );
+      })}
+    </Part>
   );
 }
 

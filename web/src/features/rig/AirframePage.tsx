@@ -178,26 +178,41 @@ function AddPart() {
             options={PANEL_ROLES}
           />
         )}
-        {places.length > 0 && (
-          <Choice
-            label={
-              kind === "SLAVE_SURFACE"
-                ? say("airframePage.drivenBy")
-                : kind === "SURFACE"
-                  ? say("airframePage.fittedToPanel")
-                  : say("airframePage.follows")
-            }
-            value={place}
-            options={places}
-            onValue={setAt}
-          />
-        )}
+        <PlaceChoice kind={kind} places={places} value={place} onValue={setAt} />
         <Button type="submit" look="main" className="w-full" disabled={add.isPending}>
           {say("airframePage.addIt")}
         </Button>
         {add.isError && <Failure error={add.error} />}
       </form>
     </Card>
+  );
+}
+
+interface PlaceProps {
+  kind: PartKind;
+  places: (readonly [string, string])[];
+  value: string;
+  onValue: (id: string) => void;
+}
+
+/** What a new part is fitted to, driven by or follows; nothing where it stands alone. */
+function PlaceChoice({ kind, places, value, onValue }: PlaceProps) {
+  if (places.length === 0) {
+    return null;
+  }
+  return (
+    <Choice
+      label={
+        kind === "SLAVE_SURFACE"
+          ? say("airframePage.drivenBy")
+          : kind === "SURFACE"
+            ? say("airframePage.fittedToPanel")
+            : say("airframePage.follows")
+      }
+      value={value}
+      options={places}
+      onValue={onValue}
+    />
   );
 }
 

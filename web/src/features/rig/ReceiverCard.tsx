@@ -11,166 +11,193 @@ const R = ["wiring", "receiver"] as const;
 
 /** The receiver's profile, its sockets, the leads, and what sits in between. */
 export function ReceiverCard() {
-  const { draft, change } = useModel();
-  const { receiver, leads, between } = draft.present.wiring;
-  const sockets = receiver.sockets;
-  const set = (path: readonly (string | number)[], value: unknown) =>
-    change({ type: "edit", path, value });
   return (
     <>
-      <Card title={say("receiverCard.receiver")}>
-        <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
-          <DraftText path={[...R, "name"]} />
-          <DraftChoice
-            path={[...R, "failsafe"]}
-            label={say("receiverCard.failsafeHolds")}
-            options={[
-              ["EVERY_CHANNEL", say("receiverCard.everyChannel")],
-              ["ONE_CHANNEL", say("receiverCard.oneChannelOnly")],
-              ["NONE", say("receiverCard.nothing")],
-            ]}
-          />
-          {receiver.failsafe === "ONE_CHANNEL" && <DraftNumber path={[...R, "failsafeChannel"]} />}
-          <div className="self-center">
-            <DraftCheck path={[...R, "anyChannel"]} label={say("receiverCard.socketCanCarryAny")} />
-          </div>
+      <Profile />
+      <Leads />
+      <Between />
+    </>
+  );
+}
+
+function useSetting() {
+  const { change } = useModel();
+  return (path: readonly (string | number)[], value: unknown) =>
+    change({ type: "edit", path, value });
+}
+
+function Profile() {
+  const { receiver } = useModel().draft.present.wiring;
+  const set = useSetting();
+  const sockets = receiver.sockets;
+  return (
+    <Card title={say("receiverCard.receiver")}>
+      <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
+        <DraftText path={[...R, "name"]} />
+        <DraftChoice
+          path={[...R, "failsafe"]}
+          label={say("receiverCard.failsafeHolds")}
+          options={[
+            ["EVERY_CHANNEL", say("receiverCard.everyChannel")],
+            ["ONE_CHANNEL", say("receiverCard.oneChannelOnly")],
+            ["NONE", say("receiverCard.nothing")],
+          ]}
+        />
+        {receiver.failsafe === "ONE_CHANNEL" && <DraftNumber path={[...R, "failsafeChannel"]} />}
+        <div className="self-center">
+          <DraftCheck path={[...R, "anyChannel"]} label={say("receiverCard.socketCanCarryAny")} />
         </div>
-        <ul className="mt-3 grid grid-cols-1 gap-2 sm:grid-cols-2">
-          {sockets.map((socket, i) => (
-            <li key={i} className="flex items-end gap-2 rounded-card border border-line p-2">
-              <div className="w-20">
-                <DraftNumber path={[...R, "sockets", i, "number"]} />
-              </div>
-              <div className="w-20">
-                <DraftNumber path={[...R, "sockets", i, "channel"]} />
-              </div>
-              <div className="flex-1 pb-[1.05rem]">
-                <DraftChoice
-                  path={[...R, "sockets", i, "output"]}
-                  label={say("receiverCard.putsOut")}
-                  options={[
-                    ["SERVO", say("receiverCard.servoPulses")],
-                    ["BUS", say("receiverCard.aSerialBus")],
-                    ["TELEMETRY", say("receiverCard.telemetry")],
-                  ]}
-                />
-              </div>
-              <Button
-                look="quiet"
-                className="mb-[1.05rem] !px-2"
-                aria-label={say("receiverCard.removeSocket", { number: socket.number })}
-                onClick={() =>
-                  set(
-                    [...R, "sockets"],
-                    sockets.filter((_, other) => other !== i),
-                  )
-                }
-              >
-                <X aria-hidden size={15} />
-              </Button>
-            </li>
-          ))}
-        </ul>
-        <AddButton part="SOCKET" className="mt-2">
-          <Plus aria-hidden size={16} /> {say("receiverCard.socket")}
-        </AddButton>
-      </Card>
-      <Card title={say("receiverCard.leads")}>
-        <ul className="space-y-2">
-          {leads.map((lead, i) => (
-            <li key={lead.device} className="border-t border-line pt-2 first:border-0 first:pt-0">
-              <p className="mb-1 text-sm font-semibold">{deviceName(draft.present, lead.device)}</p>
-              <div className="grid grid-cols-2 gap-2 sm:grid-cols-[4.5rem_7rem_7rem_1fr_auto]">
-                <DraftNumber path={["wiring", "leads", i, "socket"]} />
-                <DraftText
-                  path={["wiring", "leads", i, "splitter"]}
-                  label={say("receiverCard.yLead")}
-                />
-                <DraftNumber path={["wiring", "leads", i, "extensionMm"]} />
-                <DraftText
-                  path={["wiring", "leads", i, "label"]}
-                  label={say("receiverCard.labelOnIt")}
-                />
-                <div className="self-center">
-                  <DraftCheck
-                    path={["wiring", "leads", i, "reverser"]}
-                    label={say("receiverCard.reverser")}
-                  />
-                </div>
-              </div>
-            </li>
-          ))}
-        </ul>
-      </Card>
-      <Card title={say("receiverCard.betweenReceiverAndServos")}>
-        {between.length === 0 && (
-          <p className="text-sm text-soft">{say("receiverCard.nothingAddStabiliserBoard")}</p>
-        )}
-        {between.map((one, i) => (
-          <div
-            key={i}
-            className="grid grid-cols-2 gap-2 border-t border-line py-2 first:border-0 sm:grid-cols-4"
-          >
-            <DraftText path={["wiring", "between", i, "name"]} label={say("receiverCard.name")} />
-            <DraftChoice
-              path={["wiring", "between", i, "kind"]}
-              label={say("receiverCard.what")}
-              options={[
-                ["STABILISER", say("receiverCard.stabiliser")],
-                ["CONTROLLER", say("receiverCard.onBoardController")],
-              ]}
-            />
-            <DraftNumber path={["wiring", "between", i, "travelLimitPercent"]} />
-            <div className="space-y-1">
-              <DraftCheck
-                path={["wiring", "between", i, "allowsTrim"]}
-                label={say("receiverCard.trimsPass")}
-              />
-              <DraftCheck
-                path={["wiring", "between", i, "bypassed"]}
-                label={say("receiverCard.bypassed")}
+      </div>
+      <ul className="mt-3 grid grid-cols-1 gap-2 sm:grid-cols-2">
+        {sockets.map((socket, i) => (
+          <li key={i} className="flex items-end gap-2 rounded-card border border-line p-2">
+            <div className="w-20">
+              <DraftNumber path={[...R, "sockets", i, "number"]} />
+            </div>
+            <div className="w-20">
+              <DraftNumber path={[...R, "sockets", i, "channel"]} />
+            </div>
+            <div className="flex-1 pb-[1.05rem]">
+              <DraftChoice
+                path={[...R, "sockets", i, "output"]}
+                label={say("receiverCard.putsOut")}
+                options={[
+                  ["SERVO", say("receiverCard.servoPulses")],
+                  ["BUS", say("receiverCard.aSerialBus")],
+                  ["TELEMETRY", say("receiverCard.telemetry")],
+                ]}
               />
             </div>
-            <fieldset className="col-span-full flex flex-wrap gap-3 text-sm">
-              <legend className="text-soft">{say("receiverCard.channelsRunThrough")}</legend>
-              {draft.present.channels.map((channel) => (
-                <Check
-                  key={channel.number}
-                  checked={one.channels.includes(channel.number)}
-                  onChecked={(checked) =>
-                    set(
-                      ["wiring", "between", i, "channels"],
-                      checked
-                        ? [...one.channels, channel.number]
-                        : one.channels.filter((number) => number !== channel.number),
-                    )
-                  }
-                  label={
-                    <>
-                      {channel.number} {channel.name}
-                    </>
-                  }
-                />
-              ))}
-            </fieldset>
             <Button
               look="quiet"
+              className="mb-[1.05rem] !px-2"
+              aria-label={say("receiverCard.removeSocket", { number: socket.number })}
               onClick={() =>
                 set(
-                  ["wiring", "between"],
-                  between.filter((_, other) => other !== i),
+                  [...R, "sockets"],
+                  sockets.filter((_, other) => other !== i),
                 )
               }
             >
-              {say("receiverCard.removeIt")}
+              <X aria-hidden size={15} />
             </Button>
-          </div>
+          </li>
         ))}
-        <AddButton className="mt-2" part="BETWEEN">
-          <Plus aria-hidden size={16} /> {say("receiverCard.stabiliserOrController")}
-        </AddButton>
-      </Card>
-    </>
+      </ul>
+      <AddButton part="SOCKET" className="mt-2">
+        <Plus aria-hidden size={16} /> {say("receiverCard.socket")}
+      </AddButton>
+    </Card>
+  );
+}
+
+function Leads() {
+  const { draft } = useModel();
+  return (
+    <Card title={say("receiverCard.leads")}>
+      <ul className="space-y-2">
+        {draft.present.wiring.leads.map((lead, i) => (
+          <li key={lead.device} className="border-t border-line pt-2 first:border-0 first:pt-0">
+            <p className="mb-1 text-sm font-semibold">{deviceName(draft.present, lead.device)}</p>
+            <div className="grid grid-cols-2 gap-2 sm:grid-cols-[4.5rem_7rem_7rem_1fr_auto]">
+              <DraftNumber path={["wiring", "leads", i, "socket"]} />
+              <DraftText
+                path={["wiring", "leads", i, "splitter"]}
+                label={say("receiverCard.yLead")}
+              />
+              <DraftNumber path={["wiring", "leads", i, "extensionMm"]} />
+              <DraftText
+                path={["wiring", "leads", i, "label"]}
+                label={say("receiverCard.labelOnIt")}
+              />
+              <div className="self-center">
+                <DraftCheck
+                  path={["wiring", "leads", i, "reverser"]}
+                  label={say("receiverCard.reverser")}
+                />
+              </div>
+            </div>
+          </li>
+        ))}
+      </ul>
+    </Card>
+  );
+}
+
+/** Stabilisers and boards between the receiver and the servos. */
+function Between() {
+  const { draft } = useModel();
+  const { between } = draft.present.wiring;
+  const set = useSetting();
+  return (
+    <Card title={say("receiverCard.betweenReceiverAndServos")}>
+      {between.length === 0 && (
+        <p className="text-sm text-soft">{say("receiverCard.nothingAddStabiliserBoard")}</p>
+      )}
+      {between.map((one, i) => (
+        <div
+          key={i}
+          className="grid grid-cols-2 gap-2 border-t border-line py-2 first:border-0 sm:grid-cols-4"
+        >
+          <DraftText path={["wiring", "between", i, "name"]} label={say("receiverCard.name")} />
+          <DraftChoice
+            path={["wiring", "between", i, "kind"]}
+            label={say("receiverCard.what")}
+            options={[
+              ["STABILISER", say("receiverCard.stabiliser")],
+              ["CONTROLLER", say("receiverCard.onBoardController")],
+            ]}
+          />
+          <DraftNumber path={["wiring", "between", i, "travelLimitPercent"]} />
+          <div className="space-y-1">
+            <DraftCheck
+              path={["wiring", "between", i, "allowsTrim"]}
+              label={say("receiverCard.trimsPass")}
+            />
+            <DraftCheck
+              path={["wiring", "between", i, "bypassed"]}
+              label={say("receiverCard.bypassed")}
+            />
+          </div>
+          <fieldset className="col-span-full flex flex-wrap gap-3 text-sm">
+            <legend className="text-soft">{say("receiverCard.channelsRunThrough")}</legend>
+            {draft.present.channels.map((channel) => (
+              <Check
+                key={channel.number}
+                checked={one.channels.includes(channel.number)}
+                onChecked={(checked) =>
+                  set(
+                    ["wiring", "between", i, "channels"],
+                    checked
+                      ? [...one.channels, channel.number]
+                      : one.channels.filter((number) => number !== channel.number),
+                  )
+                }
+                label={
+                  <>
+                    {channel.number} {channel.name}
+                  </>
+                }
+              />
+            ))}
+          </fieldset>
+          <Button
+            look="quiet"
+            onClick={() =>
+              set(
+                ["wiring", "between"],
+                between.filter((_, other) => other !== i),
+              )
+            }
+          >
+            {say("receiverCard.removeIt")}
+          </Button>
+        </div>
+      ))}
+      <AddButton className="mt-2" part="BETWEEN">
+        <Plus aria-hidden size={16} /> {say("receiverCard.stabiliserOrController")}
+      </AddButton>
+    </Card>
   );
 }
 

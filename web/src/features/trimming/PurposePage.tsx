@@ -14,25 +14,11 @@ import { Choice } from "@/ui/choice";
 import { Failure, Waiting } from "@/ui/message";
 import { PlainNumber } from "@/ui/plain-number";
 import { Stations } from "./Stations";
+import { REGIMES, WishCard, type Wish } from "./WishCard";
 import { TextLine } from "@/ui/text-line";
 import { say } from "@/words/generated/trimming";
 import { told } from "@/words/generated/enums";
 import { capital } from "@/domain/words";
-
-type Wish = Purpose["regimes"][number];
-
-const REGIMES = {
-  FIRST_FLIGHTS: told("Regime", "FIRST_FLIGHTS"),
-  PRECISION: told("Regime", "PRECISION"),
-  SNAP: told("Regime", "SNAP"),
-  HOVER: told("Regime", "HOVER"),
-  ROLLING_HIGH_ALPHA: told("Regime", "ROLLING_HIGH_ALPHA"),
-  THERMAL: told("Regime", "THERMAL"),
-  CRUISE: told("Regime", "CRUISE"),
-  SPEED: told("Regime", "SPEED"),
-  LANDING: told("Regime", "LANDING"),
-  LAUNCH: told("Regime", "LAUNCH"),
-} as const;
 
 const PILOTS = [
   ["BEGINNER", told("Pilot", "BEGINNER")],
@@ -53,6 +39,18 @@ export function PurposePage() {
   }
   return <Book sheet={wishes.data} />;
 }
+
+/** A kind of flying of which nothing is decided yet. */
+const UNDECIDED = {
+  feel: "",
+  where: "",
+  rollMm: 0,
+  pitchMm: 0,
+  yawMm: 0,
+  source: "",
+  ended: "",
+  reached: false,
+};
 
 function Book({ sheet }: { sheet: WishSheet }) {
   const { standing } = useModel();
@@ -87,22 +85,7 @@ function Book({ sheet }: { sheet: WishSheet }) {
     (one) => !wishes.regimes.some((wish) => wish.regime === one),
   );
   const add = (regime: Wish["regime"]) =>
-    set({
-      regimes: [
-        ...wishes.regimes,
-        {
-          regime,
-          feel: "",
-          where: "",
-          rollMm: 0,
-          pitchMm: 0,
-          yawMm: 0,
-          source: "",
-          ended: "",
-          reached: false,
-        },
-      ],
-    });
+    set({ regimes: [...wishes.regimes, { ...UNDECIDED, regime }] });
   const begin = (pilot: Purpose["pilot"]) =>
     starting.mutate(pilot, {
       onSuccess: (found) =>
@@ -134,52 +117,11 @@ function Book({ sheet }: { sheet: WishSheet }) {
           </div>
         </div>
       )}
-      <Card title={say("purposePage.pilotAndConditions")}>
-        <div className="grid gap-3 sm:grid-cols-2">
-          <Choice
-            label={say("purposePage.flownBy")}
-            value={wishes.pilot}
-            options={PILOTS}
-            onValue={(pilot) => set({ pilot })}
-          />
-          <div className="flex items-end">
-            <Button disabled={starting.isPending} onClick={() => begin(wishes.pilot)}>
-              {say("purposePage.fillInStartingValues")}
-            </Button>
-          </div>
-          <PlainNumber
-            label={say("purposePage.balanceWantedMakersRange")}
-            value={wishes.balancePercent}
-            onValue={(balancePercent) => set({ balancePercent })}
-          />
-          <TextLine
-            label={say("purposePage.reasonForIt")}
-            value={wishes.balanceWhy}
-            maxLength={300}
-            onValue={(balanceWhy) => set({ balanceWhy })}
-          />
-          <PlainNumber
-            label={say("purposePage.mostWindMS")}
-            value={wishes.limits.windMetresPerSecond}
-            onValue={(windMetresPerSecond) =>
-              set({ limits: { ...wishes.limits, windMetresPerSecond } })
-            }
-          />
-          <TextLine
-            label={say("purposePage.fieldItNeeds")}
-            value={wishes.limits.field}
-            maxLength={300}
-            onValue={(field) => set({ limits: { ...wishes.limits, field } })}
-          />
-        </div>
-        <div className="mt-3">
-          <Check
-            checked={wishes.turnedRound}
-            onChecked={(turnedRound) => set({ turnedRound })}
-            label={say("purposePage.iSetDifferentialOpposite")}
-          />
-        </div>
-      </Card>
+      <PilotCard
+        purpose={wishes}
+        set={set}
+        onBegin={starting.isPending ? undefined : () => begin(wishes.pilot)}
+      />
       {sheet.notes.length > 0 && (
         <ul
           className="list-disc border-l-4 border-grounded bg-inset py-2 pr-4 pl-8"
@@ -221,85 +163,59 @@ function Book({ sheet }: { sheet: WishSheet }) {
   );
 }
 
-interface CardProps {
-  wish: Wish;
-  onWish: (part: Partial<Wish>) => void;
-  remove: () => void;
+interface PilotProps {
+  purpose: Purpose;
+  set: (part: Partial<Purpose>) => void;
+  /** Fills in what a pilot may start from; missing while that is asked. */
+  onBegin: (() => void) | undefined;
 }
 
-function WishCard({ wish, onWish, remove }: CardProps) {
-  const { draft } = useModel();
-  const where = [
-    ["", say("purposePage.notDecided")] as const,
-    ...draft.present.phases.map(
-      (one) => [one.id, say("purposePage.phase", { name: one.name })] as const,
-    ),
-    ...draft.present.feelSets.map(
-      (one) => [one.id, say("purposePage.set", { name: one.name })] as const,
-    ),
-  ];
+/** Who flies it, where its balance is wanted, in what wind and at which field. */
+function PilotCard({ purpose, set, onBegin }: PilotProps) {
   return (
-    <Card
-      title={capital(REGIMES[wish.regime])}
-      aside={
-        <Button
-          look="quiet"
-          onClick={remove}
-          aria-label={say("purposePage.notFor", { regime: REGIMES[wish.regime] })}
-        >
-          {say("purposePage.notForThis")}
-        </Button>
-      }
-    >
+    <Card title={say("purposePage.pilotAndConditions")}>
       <div className="grid gap-3 sm:grid-cols-2">
-        <TextLine
-          label={say("purposePage.howItShouldFeel")}
-          value={wish.feel}
-          maxLength={300}
-          onValue={(feel) => onWish({ feel })}
-        />
         <Choice
-          label={say("purposePage.flownWith")}
-          value={wish.where}
-          options={where}
-          onValue={(chosen) => onWish({ where: chosen })}
+          label={say("purposePage.flownBy")}
+          value={purpose.pilot}
+          options={PILOTS}
+          onValue={(pilot) => set({ pilot })}
         />
-        <div className="grid grid-cols-3 gap-2">
-          <PlainNumber
-            label={say("purposePage.aileron")}
-            length
-            value={wish.rollMm}
-            onValue={(rollMm) => onWish({ rollMm })}
-          />
-          <PlainNumber
-            label={say("purposePage.elevator")}
-            length
-            value={wish.pitchMm}
-            onValue={(pitchMm) => onWish({ pitchMm })}
-          />
-          <PlainNumber
-            label={say("purposePage.rudder")}
-            length
-            value={wish.yawMm}
-            onValue={(yawMm) => onWish({ yawMm })}
-          />
+        <div className="flex items-end">
+          <Button disabled={onBegin === undefined} onClick={onBegin}>
+            {say("purposePage.fillInStartingValues")}
+          </Button>
         </div>
-        <TextLine
-          label={say("purposePage.whereFiguresCome")}
-          value={wish.source}
-          maxLength={120}
-          onValue={(source) => onWish({ source })}
+        <PlainNumber
+          label={say("purposePage.balanceWantedMakersRange")}
+          value={purpose.balancePercent}
+          onValue={(balancePercent) => set({ balancePercent })}
         />
         <TextLine
-          label={say("purposePage.result")}
-          value={wish.ended}
+          label={say("purposePage.reasonForIt")}
+          value={purpose.balanceWhy}
           maxLength={300}
-          onValue={(ended) => onWish({ ended })}
+          onValue={(balanceWhy) => set({ balanceWhy })}
         />
+        <PlainNumber
+          label={say("purposePage.mostWindMS")}
+          value={purpose.limits.windMetresPerSecond}
+          onValue={(windMetresPerSecond) =>
+            set({ limits: { ...purpose.limits, windMetresPerSecond } })
+          }
+        />
+        <TextLine
+          label={say("purposePage.fieldItNeeds")}
+          value={purpose.limits.field}
+          maxLength={300}
+          onValue={(field) => set({ limits: { ...purpose.limits, field } })}
+        />
+      </div>
+      <div className="mt-3">
         <Check
-          checked={wish.reached}
-          onChecked={(reached) => onWish({ reached })}
-          label={say("purposePage.feelsRight")}
+          checked={purpose.turnedRound}
+          onChecked={(turnedRound) => set({ turnedRound })}
+          label={say("purposePage.iSetDifferentialOpposite")}
         />
       </div>
     </Card>
