@@ -1,4 +1,4 @@
-import { useMutation } from "@tanstack/react-query";
+import { keepPreviousData, useMutation, useQuery } from "@tanstack/react-query";
 import { answered, api, type Schemas } from "./client";
 import type { Setup } from "./queries";
 
@@ -13,6 +13,16 @@ export const useAddPart = () =>
   useMutation({
     mutationFn: (body: Schemas["PartAsked"]) =>
       made(answered(api.POST("/api/edits/parts", { body }))),
+  });
+
+export type NewPartChoice = Schemas["NewPartChoice"];
+
+/** Every sort of part that can be added to a setup, and what is asked for it. */
+export const usePartChoices = (setup: Setup) =>
+  useQuery({
+    queryKey: ["part-choices", setup],
+    placeholderData: keepPreviousData,
+    queryFn: () => answered(api.POST("/api/edits/parts/choices", { body: { setup } })),
   });
 
 export const useRemovePart = () =>

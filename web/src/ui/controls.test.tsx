@@ -1,3 +1,4 @@
+import type { Field } from "@/api/queries";
 import { render, screen } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { useState } from "react";
@@ -13,7 +14,7 @@ import { Stepper } from "./stepper";
 import { SwitchTabs } from "./switch-tabs";
 import { Tip } from "./tip";
 
-const CHORD = {
+const CHORD: Field = {
   path: "setup.surfaces[].chordMm",
   label: "Chord",
   unit: "MILLIMETRES",
@@ -21,7 +22,9 @@ const CHORD = {
   min: 5,
   max: 600,
   kind: "NUMBER",
-} as const;
+  options: [],
+  carried: false,
+};
 
 describe("a stepper", () => {
   const stepper = (value: number, onValue: (value: number) => void) => (

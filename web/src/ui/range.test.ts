@@ -10,6 +10,8 @@ const chord: Field = {
   min: 5,
   max: 600,
   kind: "NUMBER",
+  options: [],
+  carried: false,
 };
 
 describe("a typed number", () => {

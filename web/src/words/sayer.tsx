@@ -1,6 +1,6 @@
 import IntlMessageFormat from "intl-messageformat";
 import { Children, type ReactNode } from "react";
-import { LANGUAGE, marked, markedAround } from "./language";
+import { filledIn, LANGUAGE, marked, markedAround } from "./language";
 
 /** What may stand in a place of a message. */
 export type Filling = ReactNode;
@@ -24,7 +24,8 @@ type Plain<P> = {
 export function sayer<P extends object>(messages: Record<keyof P & string, unknown>) {
   const formats = new Map<string, IntlMessageFormat>();
   const format = (id: keyof P & string) => {
-    const known = formats.get(id) ?? new IntlMessageFormat(messages[id] as Message, LANGUAGE);
+    const known =
+      formats.get(id) ?? new IntlMessageFormat(filledIn(messages[id]) as Message, LANGUAGE);
     formats.set(id, known);
     return known;
   };

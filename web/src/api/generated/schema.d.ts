@@ -1069,6 +1069,23 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/edits/parts/choices": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** Every sort of part that can be added, and what is asked for it */
+    post: operations["postEditsPartsChoices"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/edits/pair": {
     parameters: {
       query?: never;
@@ -4282,11 +4299,20 @@ export interface components {
       report: components["schemas"]["FlightReport"];
     };
     FlightReport: {
-      /** Format: date */
+      /**
+       * Format: date
+       * @description Flown on
+       */
       flownOn: string;
-      /** @enum {string} */
+      /**
+       * @description Wind
+       * @enum {string}
+       */
       wind: "CALM" | "LIGHT" | "FRESH" | "STRONG";
-      /** @enum {string} */
+      /**
+       * @description Air
+       * @enum {string}
+       */
       air: "SMOOTH" | "BUMPY" | "ROUGH";
       /** @description Field */
       field: string;
@@ -4294,7 +4320,7 @@ export interface components {
       battery: string;
       /**
        * Format: double
-       * @description Balance point: aft of datum
+       * @description Balance point: aft of the datum (empty if not known)
        */
       cgMm: number | null;
       /** @description Remarks */
@@ -5970,6 +5996,23 @@ export interface components {
       /** @description Part */
       id: string;
     };
+    PartChoicesAsked: {
+      setup: components["schemas"]["Setup"];
+    };
+    NewPartChoice: {
+      /** @enum {string} */
+      kind: "SURFACE" | "SLAVE_SURFACE" | "PANEL" | "MOTOR" | "SIMPLE_CHANNEL";
+      words: string;
+      sided: boolean;
+      surface: boolean;
+      panel: boolean;
+      fitted: string;
+      places: components["schemas"]["PlaceChoice"][];
+    };
+    PlaceChoice: {
+      id: string;
+      name: string;
+    };
     PairAsked: {
       setup: components["schemas"]["Setup"];
       part: string;
@@ -7371,7 +7414,13 @@ export interface components {
       /** Format: double */
       max: number;
       /** @enum {string} */
-      kind: "NUMBER" | "WHOLE_NUMBER" | "TEXT";
+      kind: "NUMBER" | "WHOLE_NUMBER" | "TEXT" | "DATE" | "CHOICE";
+      options: components["schemas"]["Option"][];
+      carried: boolean;
+    };
+    Option: {
+      value: string;
+      words: string;
     };
     Device: {
       /** Format: int64 */
@@ -13026,6 +13075,66 @@ export interface operations {
         };
         content: {
           "application/json": components["schemas"]["Edited"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  postEditsPartsChoices: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["PartChoicesAsked"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["NewPartChoice"][];
         };
       };
       /** @description Asked by a device on the network that is not let in. */

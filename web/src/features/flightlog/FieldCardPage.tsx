@@ -1,14 +1,17 @@
 import { SheetNote } from "@/features/model/SheetNote";
-import { lengthSign } from "@/domain/reader";
 import type { Schemas } from "@/api/client";
 import { useCoach } from "@/api/fly";
-import { useSettling, useStandingTrims } from "@/api/queries";
+import { useFields, useSettling, useStandingTrims } from "@/api/queries";
 import { PathDrawing } from "@/features/trimming/PathDrawing";
 import { CONTROL_KEYS, clickWords, controlName } from "@/domain/words";
 import { Grounded } from "@/features/model/Grounded";
 import { useHasMotor, useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
+import { dayFields, dayLabel } from "./day-fields";
 import { say } from "@/words/generated/flightlog";
+
+/** Characters that fit into a box. */
+const SHORT = 80;
 
 /** One page for the field: boxes for what the flight is to find out, to be typed in afterwards. */
 export function FieldCardPage() {
@@ -16,6 +19,7 @@ export function FieldCardPage() {
   const motor = useHasMotor();
   const sheet = useSettling(standing.id);
   const coach = useCoach(standing.id);
+  const fields = useFields();
   const stands = useStandingTrims(standing.id);
   const stand = (phase: string, key: (typeof CONTROL_KEYS)[number]) => {
     const trims = stands.data?.phases.find((one) => one.phase === phase)?.trims;
@@ -47,18 +51,14 @@ export function FieldCardPage() {
           </p>
         )}
         <div className="grid grid-cols-2 gap-3 text-sm sm:grid-cols-3 print:grid-cols-3">
-          {[
-            say("fieldCardPage.date"),
-            say("fieldCardPage.field"),
-            say("fieldCardPage.battery"),
-            say("fieldCardPage.wind"),
-            say("fieldCardPage.air"),
-            say("fieldCardPage.balancePoint", { lengthSign: lengthSign() }),
-          ].map((one) => (
-            <p key={one} className="min-h-10 border border-ink px-2 py-0.5">
-              {one}
-            </p>
-          ))}
+          {dayFields(fields.data ?? [])
+            .filter((one) => one.max <= SHORT || one.kind === "NUMBER")
+            .map(dayLabel)
+            .map((one) => (
+              <p key={one} className="min-h-10 border border-ink px-2 py-0.5">
+                {one}
+              </p>
+            ))}
         </div>
         <table className="cards-on-phone mt-4 w-full border-collapse text-sm">
           <thead>

@@ -11,7 +11,6 @@ import {
   useOpened,
   useStandingTrims,
   useTrimsBeingRead,
-  type Field,
   type Flight,
 } from "@/api/queries";
 import { today } from "@/domain/words";
@@ -75,7 +74,6 @@ export function FlightEntryPage() {
 }
 
 interface EntryProps extends Begun {
-  fields: Field[];
   corrected: Flight | undefined;
   /** The check of today, to be named by the flight; 0 for none. */
   check: number;
@@ -163,7 +161,11 @@ function Entry(props: EntryProps) {
       )}
       <TrimsRead form={form} range={range} asks={asks} stands={stands} />
       <SeenCards coach={coach} seen={seen} onSeen={see} unjudged={unjudged !== ""} />
-      <DayCard form={form} packs={setup.balance.packs.map((one) => one.name)} />
+      <DayCard
+        form={form}
+        fields={fields}
+        known={{ battery: setup.balance.packs.map((one) => one.name) }}
+      />
       {[add, correct, practised].map(
         (one, i) => one.isError && <Failure key={i} error={one.error} />,
       )}

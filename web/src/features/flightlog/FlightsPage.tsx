@@ -3,9 +3,16 @@ import { lengthEntered } from "@/domain/reader";
 import { useState } from "react";
 import { Link } from "react-router";
 import { useCoach } from "@/api/fly";
-import { useFlights, useRevisions, type Flight } from "@/api/queries";
+import { useFlights, useRevisions, type Flight, useFields } from "@/api/queries";
 import { useBringBack, useStory } from "@/api/history";
-import { CONTROL_KEYS, clickWords, controlName, day, dayAndFlight } from "@/domain/words";
+import {
+  CONTROL_KEYS,
+  CONTROL_WORDS,
+  clickWords,
+  controlName,
+  day,
+  dayAndFlight,
+} from "@/domain/words";
 import { useModel } from "@/features/model/model";
 import { Button, buttonClass } from "@/ui/button";
 import { Empty } from "@/ui/card";
@@ -14,7 +21,8 @@ import { FlightActions } from "./FlightActions";
 import { SettlingCard } from "./SettlingCard";
 import { Failure, Waiting } from "@/ui/message";
 import { More } from "@/ui/more";
-import { AIR_WORDS, WIND_WORDS } from "./schema";
+import { dayFields, dayValue } from "./day-fields";
+import { told } from "@/words/generated/enums";
 import { say } from "@/words/generated/flightlog";
 
 /** The flight log of a model, newest first. */
@@ -87,6 +95,9 @@ export function FlightsPage() {
   );
 }
 
+/** What the sentences of a card say; a field that is none of them stands by itself. */
+const IN_SENTENCES = ["flownOn", "wind", "air", "field", "battery", "cgMm", "goal", "remarks"];
+
 interface FlightCardProps {
   flight: Flight;
   onDeleted: (flight: Flight) => void;
@@ -100,6 +111,9 @@ function FlightCard({ flight, changed, onDeleted }: FlightCardProps) {
     draft.present.phases.find((one) => one.id === id)?.name ??
     say("flightsPage.phaseNoLongerExists", { id });
   const { report } = flight;
+  const besides = dayFields(useFields().data ?? []).filter(
+    (one) => !IN_SENTENCES.includes(one.name),
+  );
   const points = useStory(standing.id)
     .data?.series.flatMap((one) => one.points)
     .filter((point) => point.flight === flight.id);
@@ -132,7 +146,7 @@ function FlightCard({ flight, changed, onDeleted }: FlightCardProps) {
               (one) =>
                 `${phaseName(one.phase)}: ${
                   CONTROL_KEYS.filter((key) => one.trims[key] !== 0)
-                    .map((key) => `${key} ${clickWords(key, one.trims[key])}`)
+                    .map((key) => `${CONTROL_WORDS[key]} ${clickWords(key, one.trims[key])}`)
                     .join(", ") || say("flightsPage.allAtZero")
                 }`,
             )
@@ -141,8 +155,8 @@ function FlightCard({ flight, changed, onDeleted }: FlightCardProps) {
       )}
       <p className="text-sm text-soft">
         {say("flightsPage.windAir", {
-          wind: WIND_WORDS[report.wind],
-          air: AIR_WORDS[report.air],
+          wind: told("Wind", report.wind),
+          air: told("Air", report.air),
           field: report.field !== "" && `, ${report.field}`,
           battery: report.battery !== "" && `, ${report.battery}`,
           balance: report.cgMm !== null,
@@ -162,6 +176,11 @@ function FlightCard({ flight, changed, onDeleted }: FlightCardProps) {
         </p>
       )}
       {report.remarks !== "" && <p className="mt-1">{report.remarks}</p>}
+      {besides.map((one) => (
+        <p key={one.name} className="text-sm">
+          {one.label}: {dayValue(one, report[one.name])}
+        </p>
+      ))}
       {flight.marks.leftOut !== "" && (
         <p className="text-sm text-soft">
           {say("flightsPage.leftOut", { leftOut: flight.marks.leftOut })}

@@ -1,6 +1,7 @@
 import type { Schemas } from "@/api/client";
 import type { CoachSheet } from "@/api/fly";
-import type { FlightReport } from "@/api/queries";
+import type { Field, FlightReport } from "@/api/queries";
+import { dayFields, type DayField, type DayName } from "./day-fields";
 
 export type Reading = FlightReport["phases"][number];
 
@@ -45,6 +46,7 @@ export const whole = (report: FlightReport, asks: Schemas["FlightForm"][]): Flig
 
 /** What a new entry begins with. */
 export interface Begun {
+  fields: Field[];
   last: FlightReport | undefined;
   stands: Schemas["StandingTrims"];
   coach: CoachSheet;
@@ -53,12 +55,15 @@ export interface Begun {
 
 export const NONE = { roll: 0, pitch: 0, yaw: 0 };
 
+const nothing = ({ kind }: DayField) =>
+  kind === "NUMBER" ? null : kind === "TEXT" ? "" : NOT_CHOSEN;
+
 /**
  * A new entry starts from the last flight's place, pack and phases, from the trims that stand and from
  * what the flight was for. Wind, air and how sure are chosen, never preset.
  */
 export function fresh(
-  { last, stands, coach, asks }: Begun,
+  { fields, last, stands, coach, asks }: Begun,
   packs: Schemas["Pack"][],
   day: string,
 ): FlightReport {
@@ -68,13 +73,15 @@ export function fresh(
   const known = asks.map((one) => one.phase);
   const base = asks.at(-1);
   return {
+    ...(Object.fromEntries(
+      dayFields(fields).map((one) => [
+        one.name,
+        one.carried && last !== undefined ? last[one.name] : nothing(one),
+      ]),
+    ) as Pick<FlightReport, DayName>),
     flownOn: day,
-    wind: NOT_CHOSEN,
-    air: NOT_CHOSEN,
-    field: last?.field ?? "",
     battery,
     cgMm: pack?.cgMm ?? last?.cgMm ?? null,
-    remarks: "",
     goal: coach.goal.slice(0, 300),
     trims: stands.phases.at(-1)?.trims ?? NONE,
     throttlePercent: blankReading("", NONE, base, NOT_CHOSEN).throttlePercent,

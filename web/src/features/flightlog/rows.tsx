@@ -3,6 +3,7 @@ import { ToggleGroup } from "radix-ui";
 import { useId, useState, type InputHTMLAttributes, type Ref } from "react";
 import { Controller, type Control } from "react-hook-form";
 import type { FlightReport } from "@/api/queries";
+import type { DayName } from "./day-fields";
 import { say } from "@/words/generated/flightlog";
 
 interface TextProps extends InputHTMLAttributes<HTMLInputElement> {
@@ -37,7 +38,7 @@ export function TextRow({ label, error, ...input }: TextProps) {
 
 interface LengthProps {
   control: Control<FlightReport>;
-  name: "cgMm";
+  name: DayName;
   label: string;
   error?: string | undefined;
 }
@@ -56,7 +57,7 @@ export function LengthRow({ control, name, label, error }: LengthProps) {
           error={error}
           ref={ref}
           name={name}
-          value={entered ?? (value === null ? "" : lengthWritten(value))}
+          value={entered ?? (typeof value === "number" ? lengthWritten(value) : "")}
           onBlur={onBlur}
           onChange={(event) => {
             setEntered(event.target.value);
@@ -70,7 +71,7 @@ export function LengthRow({ control, name, label, error }: LengthProps) {
 
 interface ChoiceProps {
   control: Control<FlightReport>;
-  name: "wind" | "air";
+  name: DayName;
   label: string;
   options: readonly (readonly [value: string, words: string])[];
   error?: string | undefined;
@@ -88,7 +89,7 @@ export function ChoiceRow({ control, name, label, options, error }: ChoiceProps)
           <ToggleGroup.Root
             type="single"
             aria-label={label}
-            value={field.value}
+            value={String(field.value)}
             onValueChange={(value) => value !== "" && field.onChange(value)}
             className="grid auto-cols-fr grid-flow-col overflow-hidden rounded-card border border-line-strong"
           >

@@ -4,24 +4,23 @@ import { z } from "zod";
 z.config({ jitless: true });
 import type { Field } from "@/api/queries";
 import { numberIn, textIn } from "@/ui/range";
+import { dayFields, type DayField } from "./day-fields";
 import { say } from "@/words/generated/flightlog";
 
-export const WINDS = ["CALM", "LIGHT", "FRESH", "STRONG"] as const;
-
-export const WIND_WORDS: Record<(typeof WINDS)[number], string> = {
-  CALM: say("schema.calm"),
-  LIGHT: say("schema.light"),
-  FRESH: say("schema.fresh"),
-  STRONG: say("schema.strong"),
-};
 export const SURES = ["SURE", "FAIRLY", "NOT"] as const;
-export const AIRS = ["SMOOTH", "BUMPY", "ROUGH"] as const;
-
-export const AIR_WORDS: Record<(typeof AIRS)[number], string> = {
-  SMOOTH: say("schema.smooth"),
-  BUMPY: say("schema.bumpy"),
-  ROUGH: say("schema.rough"),
-};
+/** What a field of the day takes, by its kind. */
+function ruleOf(field: DayField) {
+  switch (field.kind) {
+    case "DATE":
+      return z.iso.date(say("schema.aDate", { label: field.label }));
+    case "CHOICE":
+      return z.enum(field.options.map((one) => one.value));
+    case "TEXT":
+      return textIn(field);
+    default:
+      return numberIn(field).nullable();
+  }
+}
 
 /** The form's rules, from the core's own ranges. */
 export function flightSchema(fields: Field[], trimRange: number) {
@@ -35,14 +34,7 @@ export function flightSchema(fields: Field[], trimRange: number) {
   const clicks = (name: string) =>
     numberIn({ ...field(`trims.${name}`), min: -trimRange, max: trimRange });
   return z.object({
-    flownOn: z.iso.date(say("schema.flownOnADate")),
-    wind: z.enum(WINDS),
-    air: z.enum(AIRS),
-    field: textIn(field("field")),
-    battery: textIn(field("battery")),
-    cgMm: numberIn(field("cgMm")).nullable(),
-    remarks: textIn(field("remarks")),
-    goal: textIn(field("goal")),
+    ...Object.fromEntries(dayFields(fields).map((one) => [one.name, ruleOf(one)])),
     throttlePercent: numberIn(field("throttlePercent")),
     sure: z.enum(SURES),
     turnsDiffer: z.boolean(),

@@ -1,4 +1,4 @@
-import { useAddPart, type PartWish } from "@/api/edits";
+import { useAddPart, usePartChoices, type PartWish } from "@/api/edits";
 import { emptied } from "@/domain/words";
 import { useState } from "react";
 import { AircraftViews } from "@/features/bench/AircraftViews";
@@ -24,14 +24,6 @@ import {
 import { say } from "@/words/generated/rig";
 
 type PartKind = PartWish["kind"];
-
-const KINDS: readonly (readonly [PartKind, string])[] = [
-  ["SURFACE", say("airframePage.surfaceOwnServo")],
-  ["SLAVE_SURFACE", say("airframePage.surfaceSlavePushrod")],
-  ["PANEL", say("airframePage.wingOrTailPanel")],
-  ["MOTOR", say("airframePage.motor")],
-  ["SIMPLE_CHANNEL", say("airframePage.simpleChannelRetractsWheel")],
-];
 
 /** What the model is made of, drawn from its numbers, and everything about it changeable. */
 export function AirframePage() {
@@ -90,10 +82,11 @@ function AddPart() {
   const [panel, setPanel] = useState<PanelRole>("WING");
   const [right, setRight] = useState("");
   const [at, setAt] = useState("");
-  const places = placesFor(setup, kind);
-  const place = places.some(([id]) => id === at) ? at : (places[0]?.[0] ?? "");
-  const surface = kind === "SURFACE" || kind === "SLAVE_SURFACE";
-  const pair = side === "BOTH" && kind !== "SIMPLE_CHANNEL";
+  const choices = usePartChoices(setup).data ?? [];
+  const choice = choices.find((one) => one.kind === kind);
+  const places = choice?.places ?? [];
+  const place = places.some(({ id }) => id === at) ? at : (places[0]?.id ?? "");
+  const pair = side === "BOTH" && choice?.sided === true;
   const submit = () => {
     const mirrored = pair;
     const wish = {
@@ -111,7 +104,7 @@ function AddPart() {
         return;
       }
       const added = changed.surfaces.at(-1);
-      if (surface && added !== undefined) {
+      if (choice?.surface === true && added !== undefined) {
         store.select(added.id);
       }
       setName(emptied(name));
@@ -130,7 +123,7 @@ function AddPart() {
         <Choice
           label={say("airframePage.what")}
           value={kind}
-          options={KINDS}
+          options={choices.map((one) => [one.kind, one.words] as const)}
           onValue={(one) => setKind(one as PartKind)}
         />
         <TextLine
@@ -149,7 +142,7 @@ function AddPart() {
             onValue={setRight}
           />
         )}
-        {kind !== "SIMPLE_CHANNEL" && (
+        {choice?.sided === true && (
           <Choice
             label={say("airframePage.side")}
             value={side}
@@ -162,7 +155,7 @@ function AddPart() {
             ]}
           />
         )}
-        {surface && (
+        {choice?.surface === true && (
           <Choice
             label={say("airframePage.purpose")}
             value={role}
@@ -170,7 +163,7 @@ function AddPart() {
             options={SURFACE_ROLES}
           />
         )}
-        {kind === "PANEL" && (
+        {choice?.panel === true && (
           <Choice
             label={say("airframePage.whatItIs")}
             value={panel}
@@ -178,7 +171,14 @@ function AddPart() {
             options={PANEL_ROLES}
           />
         )}
-        <PlaceChoice kind={kind} places={places} value={place} onValue={setAt} />
+        {places.length > 0 && (
+          <Choice
+            label={choice?.fitted ?? ""}
+            value={place}
+            options={places.map(({ id, name }) => [id, name] as const)}
+            onValue={setAt}
+          />
+        )}
         <Button type="submit" look="main" className="w-full" disabled={add.isPending}>
           {say("airframePage.addIt")}
         </Button>
@@ -186,47 +186,4 @@ function AddPart() {
       </form>
     </Card>
   );
-}
-
-interface PlaceProps {
-  kind: PartKind;
-  places: (readonly [string, string])[];
-  value: string;
-  onValue: (id: string) => void;
-}
-
-/** What a new part is fitted to, driven by or follows; nothing where it stands alone. */
-function PlaceChoice({ kind, places, value, onValue }: PlaceProps) {
-  if (places.length === 0) {
-    return null;
-  }
-  return (
-    <Choice
-      label={
-        kind === "SLAVE_SURFACE"
-          ? say("airframePage.drivenBy")
-          : kind === "SURFACE"
-            ? say("airframePage.fittedToPanel")
-            : say("airframePage.follows")
-      }
-      value={value}
-      options={places}
-      onValue={onValue}
-    />
-  );
-}
-
-type Setup = ReturnType<typeof useModel>["draft"]["present"];
-
-function placesFor(setup: Setup, kind: PartKind): (readonly [string, string])[] {
-  switch (kind) {
-    case "SURFACE":
-      return setup.airframe.panels.map((one) => [one.id, one.name]);
-    case "SLAVE_SURFACE":
-      return setup.surfaces.map((one) => [one.id, one.name]);
-    case "SIMPLE_CHANNEL":
-      return setup.transmitter.inputs.map((one) => [one.id, one.name]);
-    default:
-      return [];
-  }
 }

@@ -7,6 +7,7 @@ import hightally.core.edit.Edits;
 import hightally.core.edit.FeelStart;
 import hightally.core.edit.MixGallery;
 import hightally.core.edit.NewPart;
+import hightally.core.edit.NewPartChoice;
 import hightally.core.edit.NewParts;
 import hightally.core.edit.Pairing;
 import hightally.core.edit.PartWish;
@@ -128,6 +129,15 @@ class EditController {
   @Operation(summary = "A part added, complete with servo, channel and lead")
   Edited add(@RequestBody PartAsked asked) {
     return Edited.of(asked.setup(), PartsAdded.of(asked.setup(), asked.wish(), words));
+  }
+
+  /** A setup that is to have another part. */
+  record PartChoicesAsked(Setup setup) {}
+
+  @PostMapping("/parts/choices")
+  @Operation(summary = "Every sort of part that can be added, and what is asked for it")
+  List<NewPartChoice> choices(@RequestBody PartChoicesAsked asked) {
+    return NewPartChoice.of(Validation.check(asked.setup()));
   }
 
   @PostMapping("/parts/remove")

@@ -1,5 +1,6 @@
 package hightally.app.flightlog;
 
+import hightally.core.flightlog.FlightDay;
 import hightally.core.flightlog.FlightReport;
 import hightally.core.flightlog.PhaseReading;
 import hightally.core.program.Trims;
@@ -8,6 +9,7 @@ import hightally.core.quantity.Said;
 import hightally.core.setup.Setup;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.lang.reflect.RecordComponent;
 import java.nio.ByteBuffer;
 import java.nio.charset.CharacterCodingException;
 import java.nio.charset.StandardCharsets;
@@ -15,6 +17,8 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.function.Function;
+import java.util.stream.Stream;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
@@ -27,25 +31,13 @@ import org.apache.commons.csv.CSVRecord;
 final class CsvLog {
   /** The columns, in the order in which they are written; read in any order. */
   static final List<String> COLUMNS =
-      List.of(
-          "flight",
-          "flown_on",
-          "wind",
-          "air",
-          "field",
-          "battery",
-          "cg_mm",
-          "goal",
-          "remarks",
-          "phase",
-          "roll_clicks",
-          "pitch_clicks",
-          "yaw_clicks",
-          "throttle_percent",
-          "sure",
-          "turns_differ",
-          "left_out",
-          "simulated");
+      Stream.of(
+              Stream.of("flight"),
+              FlightDay.FIELDS.stream().map(CsvLog::column),
+              Stream.of("phase", "roll_clicks", "pitch_clicks", "yaw_clicks"),
+              Stream.of("throttle_percent", "sure", "turns_differ", "left_out", "simulated"))
+          .flatMap(Function.identity())
+          .toList();
 
   /** With these a cell of text would be run by a spreadsheet. */
   private static final String RUN = "=+-@\t\r";
@@ -76,35 +68,36 @@ final class CsvLog {
       boolean simulated,
       boolean baseRead) {}
 
+  /** {@code flown_on} for {@code flownOn}. */
+  private static String column(RecordComponent field) {
+    return field.getName().replaceAll("([A-Z])", "_$1").toLowerCase(Locale.ROOT);
+  }
+
   static String write(List<Flight> flights, String basePhase) {
     StringBuilder text = new StringBuilder(CSVFormat.DEFAULT.format(COLUMNS.toArray()));
     for (Flight flight : flights) {
       FlightReport report = flight.report();
       for (PhaseReading reading : report.readings(basePhase)) {
-        text.append(END)
-            .append(
-                CSVFormat.DEFAULT.format(
-                    flight.id(),
-                    report.flownOn(),
-                    report.wind(),
-                    report.air(),
-                    still(report.field()),
-                    still(report.battery()),
-                    report.cgMm() == null ? "" : report.cgMm(),
-                    still(report.goal()),
-                    still(report.remarks()),
-                    reading.phase(),
-                    reading.trims().roll(),
-                    reading.trims().pitch(),
-                    reading.trims().yaw(),
-                    reading.throttlePercent(),
-                    reading.sure(),
-                    reading.turnsDiffer() ? "YES" : "NO",
-                    still(flight.marks().leftOut()),
-                    flight.marks().simulated() ? "YES" : "NO"));
+        List<Object> row = new ArrayList<>();
+        row.add(flight.id());
+        FlightDay.FIELDS.forEach(field -> row.add(cell(FlightDay.value(report, field))));
+        row.add(reading.phase());
+        row.add(reading.trims().roll());
+        row.add(reading.trims().pitch());
+        row.add(reading.trims().yaw());
+        row.add(reading.throttlePercent());
+        row.add(reading.sure());
+        row.add(reading.turnsDiffer() ? "YES" : "NO");
+        row.add(still(flight.marks().leftOut()));
+        row.add(flight.marks().simulated() ? "YES" : "NO");
+        text.append(END).append(CSVFormat.DEFAULT.format(row.toArray()));
       }
     }
     return text.append(END).toString();
+  }
+
+  private static Object cell(Object value) {
+    return value instanceof String text ? still(text) : value == null ? "" : value;
   }
 
   /** Text that no spreadsheet takes for a formula: an apostrophe before it, as they write it. */
@@ -209,20 +202,9 @@ final class CsvLog {
     if (!base) {
       phases.add(reading);
     }
-    return new FlightReport(
-        report.flownOn(),
-        report.wind(),
-        report.air(),
-        report.field(),
-        report.battery(),
-        report.cgMm(),
-        report.remarks(),
-        report.goal(),
-        base ? reading.trims() : report.trims(),
-        base ? reading.throttlePercent() : report.throttlePercent(),
-        base ? reading.sure() : report.sure(),
-        base ? reading.turnsDiffer() : report.turnsDiffer(),
-        phases);
+    PhaseReading stays = report.readings(setup.basePhase().id()).get(0);
+    return FlightDay.report(
+        field -> FlightDay.value(report, field), base ? reading : stays, phases);
   }
 
   private static char separator(String header) {
@@ -292,14 +274,18 @@ final class CsvLog {
     }
 
     <E extends Enum<E>> E one(String column, Class<E> kind, E fallback) {
-      String cell = text(column, fallback.name()).toUpperCase(Locale.ROOT);
-      for (E each : kind.getEnumConstants()) {
-        if (each.name().equals(cell)) {
+      return kind.cast(one(column, kind.getEnumConstants(), fallback.name()));
+    }
+
+    private Object one(String column, Object[] constants, String fallback) {
+      String cell = text(column, fallback).toUpperCase(Locale.ROOT);
+      for (Object each : constants) {
+        if (each.toString().equals(cell)) {
           return each;
         }
       }
       throw InvalidInputException.of(
-          column, cell, Said.of("demand.oneOfThese", "said", List.of(kind.getEnumConstants())));
+          column, cell, Said.of("demand.oneOfThese", "said", List.of(constants)));
     }
 
     PhaseReading reading(Setup setup) {
@@ -319,26 +305,31 @@ final class CsvLog {
     }
 
     FlightReport report() {
-      LocalDate day;
-      try {
-        day = LocalDate.parse(text("flown_on", ""));
-      } catch (java.time.format.DateTimeParseException e) {
-        throw InvalidInputException.of("flown_on", text("flown_on", ""), Said.of("demand.date"));
+      PhaseReading none = new PhaseReading("", Trims.ZERO, 50, PhaseReading.Sure.NOT, false);
+      return FlightDay.report(this::value, none, List.of());
+    }
+
+    private Object value(RecordComponent field) {
+      String column = column(field);
+      Class<?> type = field.getType();
+      if (type == LocalDate.class) {
+        return date(column);
       }
-      return new FlightReport(
-          day,
-          one("wind", FlightReport.Wind.class, FlightReport.Wind.CALM),
-          one("air", FlightReport.Air.class, FlightReport.Air.SMOOTH),
-          plain(text("field", "")),
-          plain(text("battery", "")),
-          text("cg_mm", "").isEmpty() ? null : (Double) number("cg_mm", ""),
-          plain(text("remarks", "")),
-          plain(text("goal", "")),
-          Trims.ZERO,
-          50,
-          PhaseReading.Sure.NOT,
-          false,
-          List.of());
+      if (type.isEnum()) {
+        Object[] all = type.getEnumConstants();
+        return one(column, all, all[0].toString());
+      }
+      return type == String.class
+          ? plain(text(column, ""))
+          : text(column, "").isEmpty() ? null : (Double) number(column, "");
+    }
+
+    private LocalDate date(String column) {
+      try {
+        return LocalDate.parse(text(column, ""));
+      } catch (java.time.format.DateTimeParseException e) {
+        throw InvalidInputException.of(column, text(column, ""), Said.of("demand.date"));
+      }
     }
   }
 }

@@ -1,5 +1,6 @@
 package hightally.app.flightlog;
 
+import hightally.core.flightlog.FlightDay;
 import hightally.core.flightlog.FlightObservations;
 import hightally.core.flightlog.FlightReport;
 import hightally.core.flightlog.LoggedFlight.SignConfirmed;
@@ -93,14 +94,7 @@ class FlightEntity {
 
   /** Takes over everything the pilot typed. */
   final void correct(FlightReport report) {
-    flownOn = report.flownOn();
-    wind = report.wind();
-    air = report.air();
-    field = report.field();
-    battery = report.battery();
-    cgMm = report.cgMm();
-    remarks = report.remarks();
-    goal = report.goal();
+    FlightDay.FIELDS.forEach(one -> set(one.getName(), FlightDay.value(report, one)));
     throttlePercent = report.throttlePercent();
     sure = report.sure();
     turnsDiffer = report.turnsDiffer();
@@ -131,24 +125,28 @@ class FlightEntity {
 
   Flight read() {
     Trims trims = new Trims(rollClicks, pitchClicks, yawClicks);
-    FlightReport report =
-        new FlightReport(
-            flownOn,
-            wind,
-            air,
-            field,
-            battery,
-            cgMm,
-            remarks,
-            goal,
-            trims,
-            throttlePercent,
-            sure,
-            turnsDiffer,
-            phases);
+    PhaseReading base = new PhaseReading("", trims, throttlePercent, sure, turnsDiffer);
+    FlightReport report = FlightDay.report(one -> get(one.getName()), base, phases);
     FlightObservations seen = new FlightObservations(results, checkRun, despite);
     FlightMarks marks = new FlightMarks(leftOut, simulated, flewWell, signsConfirmed);
     return new Flight(id, aircraftId, revisionNumber, version, report, seen, marks, createdAt);
+  }
+
+  /** What is noted of the flight as a whole has a column of its own name here. */
+  private void set(String name, Object value) {
+    try {
+      FlightEntity.class.getDeclaredField(name).set(this, value);
+    } catch (ReflectiveOperationException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
+  private Object get(String name) {
+    try {
+      return FlightEntity.class.getDeclaredField(name).get(this);
+    } catch (ReflectiveOperationException e) {
+      throw new IllegalStateException(e);
+    }
   }
 
   int version() {

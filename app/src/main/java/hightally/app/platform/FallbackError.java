@@ -1,5 +1,7 @@
 package hightally.app.platform;
 
+import hightally.app.words.ReaderWords;
+import hightally.core.quantity.Said;
 import io.swagger.v3.oas.annotations.Hidden;
 import jakarta.servlet.RequestDispatcher;
 import jakarta.servlet.http.HttpServletRequest;
@@ -14,6 +16,12 @@ import org.springframework.web.bind.annotation.RestController;
 @Hidden
 @RestController
 class FallbackError implements ErrorController {
+  private final ReaderWords words;
+
+  FallbackError(ReaderWords words) {
+    this.words = words;
+  }
+
   @RequestMapping("/error")
   ResponseEntity<ProblemDetail> failed(HttpServletRequest request) {
     Object code = request.getAttribute(RequestDispatcher.ERROR_STATUS_CODE);
@@ -21,8 +29,8 @@ class FallbackError implements ErrorController {
         code instanceof Integer number ? HttpStatus.resolve(number) : HttpStatus.NOT_FOUND;
     HttpStatus known = status == null ? HttpStatus.BAD_REQUEST : status;
     ProblemDetail problem =
-        ProblemDetail.forStatusAndDetail(known, "The request could not be answered.");
-    problem.setTitle(known.getReasonPhrase());
+        ProblemDetail.forStatusAndDetail(known, words.say(Said.of("problem.notAnswered"), request));
+    problem.setTitle(words.say(Said.of("problem.refused"), request));
     return ResponseEntity.status(known).body(problem);
   }
 }

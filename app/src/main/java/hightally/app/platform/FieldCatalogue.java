@@ -1,6 +1,8 @@
 package hightally.app.platform;
 
 import hightally.core.balance.BalanceAdvice.BalanceWish;
+import hightally.core.flightlog.Carried;
+import hightally.core.flightlog.FlightDay;
 import hightally.core.flightlog.FlightReport;
 import hightally.core.quantity.Said;
 import hightally.core.quantity.Text;
@@ -10,8 +12,10 @@ import hightally.core.setup.Setup;
 import hightally.core.words.FieldNames;
 import java.lang.reflect.ParameterizedType;
 import java.lang.reflect.RecordComponent;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Stream;
 
 /** Label, unit and range of every field a pilot can type, read off the core's own statements. */
 public final class FieldCatalogue {
@@ -27,15 +31,30 @@ public final class FieldCatalogue {
    * @param min smallest value, or fewest characters
    * @param max largest value, or most characters
    * @param kind what sort of value
+   * @param options what can be chosen, of a choice
+   * @param carried whether a new entry begins with what the last one had
    */
   public record Field(
-      String path, Said label, Unit unit, Said hint, double min, double max, Kind kind) {}
+      String path,
+      Said label,
+      Unit unit,
+      Said hint,
+      double min,
+      double max,
+      Kind kind,
+      List<Option> options,
+      boolean carried) {}
+
+  /** One of a few values. */
+  public record Option(String value, Said words) {}
 
   /** Sorts of values. */
   public enum Kind {
     NUMBER,
     WHOLE_NUMBER,
-    TEXT
+    TEXT,
+    DATE,
+    CHOICE
   }
 
   private FieldCatalogue() {}
@@ -60,17 +79,46 @@ public final class FieldCatalogue {
     Text text = component.getAnnotation(Text.class);
     Said label = FieldNames.label(component);
     Said hint = FieldNames.hint(component);
+    boolean carried = component.isAnnotationPresent(Carried.class);
     if (within != null) {
       String place = component.getType() == List.class ? path + "[]" : path;
       Kind kind = component.getType() == int.class ? Kind.WHOLE_NUMBER : Kind.NUMBER;
-      fields.add(new Field(place, label, within.unit(), hint, within.min(), within.max(), kind));
+      double min = within.min();
+      fields.add(
+          new Field(
+              place, label, within.unit(), hint, min, within.max(), kind, List.of(), carried));
     } else if (text != null) {
-      fields.add(new Field(path, label, Unit.NONE, hint, text.min(), text.max(), Kind.TEXT));
+      Kind kind = Kind.TEXT;
+      fields.add(
+          new Field(
+              path, label, Unit.NONE, hint, text.min(), text.max(), kind, List.of(), carried));
+    } else if (FlightDay.has(component)) {
+      boolean date = component.getType() == LocalDate.class;
+      fields.add(
+          new Field(
+              path,
+              label,
+              Unit.NONE,
+              hint,
+              0,
+              0,
+              date ? Kind.DATE : Kind.CHOICE,
+              options(component.getType()),
+              carried));
     } else if (component.getType().isRecord()) {
       walk(component.getType(), path);
     } else if (component.getGenericType() instanceof ParameterizedType list
         && ((Class<?>) list.getActualTypeArguments()[0]).isRecord()) {
       walk((Class<?>) list.getActualTypeArguments()[0], path + "[]");
     }
+  }
+
+  private static List<Option> options(Class<?> type) {
+    return type.isEnum()
+        ? Stream.of(type.getEnumConstants())
+            .map(Object::toString)
+            .map(name -> new Option(name, Said.of(type.getSimpleName() + "." + name)))
+            .toList()
+        : List.of();
   }
 }

@@ -1,6 +1,8 @@
 package hightally.app.platform;
 
 import hightally.core.quantity.Said;
+import hightally.core.words.Wording;
+import hightally.core.words.Words;
 import java.net.Inet6Address;
 import java.net.InetAddress;
 import java.net.NetworkInterface;
@@ -31,17 +33,6 @@ public class LocalNetwork
 
   private static final Pattern SIX = Pattern.compile("\\[[0-9a-f:]+\\]");
 
-  static final String MEANS =
-      """
-      High Tally will answer on the local network, not only on this machine.
-        - Nobody gets in without a code that you make on this machine's page, under Settings. A code
-          is good once, for five minutes.
-        - A device that was let in may read and change every model, until you send it away there.
-        - What goes over the network is not encrypted. Use a network you trust: your own at home, or
-          your phone's own at the field. Never one that is open to everybody.
-        - End the program and start it without --lan to be alone again.
-      """;
-
   private final HighTallyProperties properties;
   private int port;
 
@@ -52,7 +43,7 @@ public class LocalNetwork
   @Override
   public void customize(ConfigurableServletWebServerFactory factory) {
     if (properties.lan()) {
-      System.out.println(MEANS);
+      System.out.println(Words.of(Wording.PLAIN).say(Said.of("start.onNetwork")));
       factory.setAddress(null);
     }
   }

@@ -6,6 +6,8 @@ import com.fasterxml.jackson.databind.JsonNode;
 import hightally.app.ApiTest;
 import java.nio.charset.Charset;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.springframework.http.MediaType;
@@ -50,6 +52,15 @@ class CsvTest extends ApiTest {
     assertThat(one.get("turnsDiffer").asBoolean()).isTrue();
     assertThat(one.at("/phases/0/turnsDiffer").asBoolean()).isFalse();
     assertThat(one.at("/remarks").asText()).isEqualTo("Said \"hm\", twice");
+  }
+
+  /** Each column, derived from the report, is told in the public document. */
+  @Test
+  void everyColumnIsToldInTheDocuments() throws Exception {
+    String told = Files.readString(Path.of("../docs/file-format.md"));
+    assertThat(CsvLog.COLUMNS)
+        .hasSizeGreaterThan(15)
+        .allMatch(one -> told.contains("`" + one + "`"));
   }
 
   @Test

@@ -18,7 +18,7 @@ import hightally.core.channel.Socket;
 import hightally.core.channel.SocketOutput;
 import hightally.core.channel.Transmitter;
 import hightally.core.channel.Wiring;
-import hightally.core.edit.PartWish.NewPartKind;
+import hightally.core.edit.PartWish.PartPlace;
 import hightally.core.linkage.ArmSeating;
 import hightally.core.linkage.Linkage;
 import hightally.core.linkage.RodEnd;
@@ -75,7 +75,7 @@ public final class PartsAdded {
     Validation.check(wish);
     PartsAdded parts = new PartsAdded(setup, naming);
     if (wish.mirrored()) {
-      if (wish.kind() == NewPartKind.SIMPLE_CHANNEL) {
+      if (!wish.kind().sided()) {
         throw InvalidInputException.of("mirrored", "true", Said.of("demand.noSides"));
       }
       if (wish.rightName().isBlank()) {
@@ -112,7 +112,7 @@ public final class PartsAdded {
 
   /** The id of what was added. */
   private String add(PartWish wish, Side side, String name) {
-    String id = wish.kind() == NewPartKind.SIMPLE_CHANNEL ? wish.at() : names.id(name);
+    String id = wish.kind().place() == PartPlace.INPUT ? wish.at() : names.id(name);
     switch (wish.kind()) {
       case SURFACE -> surface(wish, side, name, id);
       case SLAVE_SURFACE -> slave(wish, side, name, id);

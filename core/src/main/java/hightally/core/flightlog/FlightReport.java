@@ -31,9 +31,9 @@ public record FlightReport(
     LocalDate flownOn,
     Wind wind,
     Air air,
-    @Text(min = 0) String field,
-    @Text(min = 0) String battery,
-    @Absentable @Within(min = -500, max = 2000, unit = Unit.MILLIMETRES) Double cgMm,
+    @Carried @Text(min = 0) String field,
+    @Carried @Text(min = 0) String battery,
+    @Carried @Absentable @Within(min = -500, max = 2000, unit = Unit.MILLIMETRES) Double cgMm,
     @Text(min = 0, max = 2000) String remarks,
     @Text(min = 0, max = 300) String goal,
     Trims trims,
@@ -60,20 +60,8 @@ public record FlightReport(
 
   /** The same with other clicks in the phase that is on when no other is. */
   public FlightReport withTrims(Trims changed) {
-    return new FlightReport(
-        flownOn,
-        wind,
-        air,
-        field,
-        battery,
-        cgMm,
-        remarks,
-        goal,
-        changed,
-        throttlePercent,
-        sure,
-        turnsDiffer,
-        phases);
+    PhaseReading base = new PhaseReading("", changed, throttlePercent, sure, turnsDiffer);
+    return FlightDay.report(field -> FlightDay.value(this, field), base, phases);
   }
 
   /** How much wind. */

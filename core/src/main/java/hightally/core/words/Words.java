@@ -62,7 +62,7 @@ public final class Words {
       case "text" -> (String) said.with().get("text");
       case "all" -> joined((List<?>) said.with().get("parts"), " ");
       case "list" -> joined((List<?>) said.with().get("parts"), "list.and");
-      default -> marked(messages.filled(said.code(), values(said)));
+      default -> marked(filled(said.code(), values(said)));
     };
   }
 
@@ -151,21 +151,27 @@ public final class Words {
       return String.join("", told);
     }
     String first = String.join(", ", told.subList(0, told.size() - 1));
-    return messages.filled(how, Map.of("first", first, "last", told.get(told.size() - 1)));
+    return marked(filled(how, Map.of("first", first, "last", told.get(told.size() - 1))));
+  }
+
+  private boolean madeUp() {
+    return wording.language().getCountry().equals(Wording.MADE_UP);
+  }
+
+  private String filled(String key, Map<String, Object> values) {
+    return madeUp() ? messages.filledBetweenMarks(key, values) : messages.filled(key, values);
   }
 
   /** In the made-up language what stands between no marks is in no catalogue. */
   private String marked(String words) {
-    return wording.language().getCountry().equals(Wording.MADE_UP) && !words.isEmpty()
-        ? "⟦" + words + "⟧"
-        : words;
+    return madeUp() && !words.isEmpty() ? Messages.OPEN + words + Messages.CLOSE : words;
   }
 
   private String clicks(Clicks clicks) {
     int size = Math.abs(clicks.count());
     String way = clicks.count() < 0 ? "minus" : "plus";
     String key = clicks.count() == 0 ? "clicks.none" : "clicks." + clicks.control() + "." + way;
-    return marked(messages.filled(key, Map.of("count", size)));
+    return marked(filled(key, Map.of("count", size)));
   }
 
   private String turns(Turns turns) {
@@ -175,8 +181,7 @@ public final class Words {
     String amount = (whole + fraction).isEmpty() ? "0" : whole + fraction;
     String key = turns.sixths() < 0 ? "turns.in" : "turns.out";
     return marked(
-        messages.filled(
-            key, Map.of("amount", amount, "more", String.valueOf(size > SIXTHS_OF_A_TURN))));
+        filled(key, Map.of("amount", amount, "more", String.valueOf(size > SIXTHS_OF_A_TURN))));
   }
 
   private static String capital(String words) {

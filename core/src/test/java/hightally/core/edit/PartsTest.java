@@ -18,6 +18,7 @@ import hightally.core.program.FailsafeSetting;
 import hightally.core.quantity.Control;
 import hightally.core.setup.Setup;
 import hightally.core.signal.Moment;
+import hightally.core.signal.Movements;
 import hightally.core.signal.SignalPath;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -41,6 +42,40 @@ class PartsTest {
 
   private static Surface surface(Setup setup, String id) {
     return setup.surface(id).orElseThrow();
+  }
+
+  /** Every sort of part, at every place it can go to, on every side: nothing else moves. */
+  @ParameterizedTest
+  @EnumSource(NewPartKind.class)
+  void aNewPartIsWholeAndMovesNothingElse(NewPartKind kind) {
+    int made = 0;
+    for (String demo : List.of("brindle", "larkmere", "quillon", "skerrow")) {
+      Setup setup = DemoModels.read(demo);
+      NewPartChoice choice =
+          NewPartChoice.of(setup).stream()
+              .filter(one -> one.kind() == kind)
+              .findFirst()
+              .orElseThrow();
+      assertThat(English.say(choice.words())).doesNotContain("NewPartKind");
+      assertThat(choice.fitted().isEmpty()).isEqualTo(choice.places().isEmpty());
+      List<String> places =
+          choice.places().isEmpty()
+              ? List.of("")
+              : choice.places().stream().map(NewPartChoice.PlaceChoice::id).toList();
+      for (String place : places) {
+        for (Side side : choice.sided() ? Side.values() : new Side[] {Side.CENTRE}) {
+          Setup added = added(setup, single(kind, "q9", side, place));
+          assertThat(Movements.differences(setup, added)).as(demo + " " + place).isEmpty();
+          assertThat(added).isNotEqualTo(setup);
+          made++;
+        }
+        if (choice.sided()) {
+          Setup two = added(setup, pair(kind, SurfaceRole.RUDDER, place));
+          assertThat(Movements.differences(setup, two)).as(demo + " " + place).isEmpty();
+        }
+      }
+    }
+    assertThat(made).isGreaterThan(3);
   }
 
   @Test

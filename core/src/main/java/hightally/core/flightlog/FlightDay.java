@@ -1,0 +1,87 @@
+package hightally.core.flightlog;
+
+import java.lang.reflect.Constructor;
+import java.lang.reflect.InvocationTargetException;
+import java.lang.reflect.RecordComponent;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+
+/**
+ * What a pilot notes of a flight as a whole: every component of {@link FlightReport} that is not
+ * noted phase by phase. Form, log, file and database go through these, so that a new one is said
+ * once.
+ */
+public final class FlightDay {
+  private static final Set<String> OF_A_PHASE =
+      Stream.of(PhaseReading.class.getRecordComponents())
+          .map(RecordComponent::getName)
+          .collect(Collectors.toUnmodifiableSet());
+
+  /** In the order in which they are noted. */
+  public static final List<RecordComponent> FIELDS =
+      Stream.of(FlightReport.class.getRecordComponents())
+          .filter(one -> !OF_A_PHASE.contains(one.getName()) && !one.getName().equals("phases"))
+          .toList();
+
+  private FlightDay() {}
+
+  /** Whether a component is one of them. */
+  public static boolean has(RecordComponent component) {
+    return component.getDeclaringRecord() == FlightReport.class
+        && FIELDS.stream().anyMatch(one -> one.getName().equals(component.getName()));
+  }
+
+  /** What a report has there. */
+  public static Object value(FlightReport report, RecordComponent field) {
+    return read(report, field);
+  }
+
+  /**
+   * A report of what was noted.
+   *
+   * @param values what stands in each of the fields
+   * @param base what was flown in the phase that is on when no other is
+   * @param phases what was flown in the others
+   */
+  public static FlightReport report(
+      Function<RecordComponent, Object> values, PhaseReading base, List<PhaseReading> phases) {
+    RecordComponent[] all = FlightReport.class.getRecordComponents();
+    Object[] given = new Object[all.length];
+    for (int i = 0; i < all.length; i++) {
+      given[i] =
+          has(all[i])
+              ? values.apply(all[i])
+              : all[i].getName().equals("phases") ? phases : ofPhase(base, all[i].getName());
+    }
+    return made(Arrays.stream(all).map(RecordComponent::getType).toArray(Class<?>[]::new), given);
+  }
+
+  private static Object ofPhase(PhaseReading reading, String name) {
+    return Stream.of(PhaseReading.class.getRecordComponents())
+        .filter(one -> one.getName().equals(name))
+        .findFirst()
+        .map(one -> read(reading, one))
+        .orElseThrow();
+  }
+
+  private static Object read(Record record, RecordComponent field) {
+    try {
+      return field.getAccessor().invoke(record);
+    } catch (IllegalAccessException | InvocationTargetException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
+  private static FlightReport made(Class<?>[] types, Object[] given) {
+    try {
+      Constructor<FlightReport> whole = FlightReport.class.getDeclaredConstructor(types);
+      return whole.newInstance(given);
+    } catch (ReflectiveOperationException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+}
