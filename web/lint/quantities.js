@@ -52,6 +52,7 @@ export const allowed = [
   "src/features/simulator/air.ts",
   "src/ui/chart.tsx",
   "src/ui/chart-paper.tsx",
+  "src/ui/page-terms.ts",
   "src/ui/part-done.tsx",
   "src/ui/width.ts",
   // Millimetres and inches, as the reader writes and types them.

@@ -10,7 +10,19 @@ const CORE = "../core/src/main/resources/hightally/words/messages_en.properties"
 const OUT = "src/words/generated";
 
 /** The enums of the core whose words the page says too. */
-const ENUMS = ["Air", "NoseNote", "PanelRole", "PhaseRole", "Pilot", "Regime", "SurfaceRole", "Wind"];
+const ENUMS = [
+  "Air",
+  "Control",
+  "NoseNote",
+  "PanelRole",
+  "PhaseRole",
+  "Pilot",
+  "Regime",
+  "StickFunction",
+  "SurfaceRole",
+  "Way",
+  "Wind",
+];
 
 /** The lines of a file of the catalogue, in its order: key and pattern. */
 function catalogue(file) {

@@ -1,5 +1,6 @@
 import { day, figure, length, lengthFigure } from "./reader";
 import { say } from "@/words/generated/domain";
+import { told } from "@/words/generated/enums";
 
 /** Words and figures the way the whole page writes them; no number's meaning hangs on a bare sign. */
 
@@ -11,9 +12,9 @@ export const CONTROL_KEYS: readonly ControlKey[] = ["roll", "pitch", "yaw"];
 
 /** What each control is called within a sentence. */
 export const CONTROL_WORDS: Record<ControlKey, string> = {
-  roll: say("words.roll"),
-  pitch: say("words.pitch"),
-  yaw: say("words.yaw"),
+  roll: told("Control", "ROLL"),
+  pitch: told("Control", "PITCH"),
+  yaw: told("Control", "YAW"),
 };
 
 export const controlName = (key: ControlKey) => capital(CONTROL_WORDS[key]);
@@ -44,37 +45,37 @@ export const clock = (seconds: number) =>
 /** Which way plus points: sideways or not, or the surface that knows it. */
 export type Way = boolean | { sideways: boolean; role: string };
 
-type Direction = "up" | "down" | "right" | "left" | "aft" | "forward";
+type Direction = "UP" | "DOWN" | "RIGHT" | "LEFT" | "AFT" | "FORWARD";
 
-/** Each direction's word and arrow. */
-const DIRECTIONS: Record<Direction, readonly [word: string, arrow: string]> = {
-  up: [say("words.up"), "▲"],
-  down: [say("words.down"), "▼"],
-  right: [say("words.right"), "▶"],
-  left: [say("words.left"), "◀"],
-  aft: [say("words.aft"), "▼"],
-  forward: [say("words.forward"), "▲"],
+/** Each direction's arrow. */
+const ARROWS: Record<Direction, string> = {
+  UP: "▲",
+  DOWN: "▼",
+  RIGHT: "▶",
+  LEFT: "◀",
+  AFT: "▼",
+  FORWARD: "▲",
 };
 
 function directions(way: Way): readonly [plus: Direction, minus: Direction] {
   if (typeof way !== "boolean" && way.role === "SWINGING_WING") {
-    return ["aft", "forward"];
+    return ["AFT", "FORWARD"];
   }
   const sideways = typeof way === "boolean" ? way : way.sideways;
-  return sideways ? ["right", "left"] : ["up", "down"];
+  return sideways ? ["RIGHT", "LEFT"] : ["UP", "DOWN"];
 }
 
 /** The words for plus and minus: up and down, right and left, or aft and forward. */
 export function wayWords(way: Way): readonly [plus: string, minus: string] {
   const [plus, minus] = directions(way);
-  return [DIRECTIONS[plus][0], DIRECTIONS[minus][0]];
+  return [told("Way", plus), told("Way", minus)];
 }
 
-const directionOf = (way: Way, value: number) => DIRECTIONS[directions(way)[value > 0 ? 0 : 1]];
+const directionOf = (way: Way, value: number) => directions(way)[value > 0 ? 0 : 1];
 
-export const directionWord = (way: Way, value: number) => directionOf(way, value)[0];
+export const directionWord = (way: Way, value: number) => told("Way", directionOf(way, value));
 
-const arrow = (way: Way, value: number) => directionOf(way, value)[1];
+const arrow = (way: Way, value: number) => ARROWS[directionOf(way, value)];
 
 /** `▲ 12.4 mm`, or `0.0 mm` where nothing shows. */
 export function travel(mm: number, way: Way): string {
@@ -111,7 +112,7 @@ export function signedLength(mm: number, places: number): string {
 
 /** Which way clicks point: the words the core has for them. */
 const CLICK_WAYS: Record<ControlKey, readonly [plus: string, minus: string]> = {
-  roll: [DIRECTIONS.right[0], DIRECTIONS.left[0]],
+  roll: [told("Way", "RIGHT"), told("Way", "LEFT")],
   pitch: [say("words.noseUp"), say("words.noseDown")],
   yaw: [say("words.noseRight"), say("words.noseLeft")],
 };

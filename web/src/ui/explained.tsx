@@ -49,8 +49,10 @@ export const GLOSSARY = {
   workOrder: [say("workOrder.name"), say("workOrder.means")],
 } as const satisfies Record<string, readonly [name: string, means: string]>;
 
+export type TermName = keyof typeof GLOSSARY;
+
 interface Props {
-  term: keyof typeof GLOSSARY;
+  term: TermName;
   /** What the page says here, where it is not the term's own name. */
   children?: ReactNode;
   /** What shows it, besides its sentence. */
@@ -60,22 +62,30 @@ interface Props {
 
 /** A term a newcomer may not know, with its sentence where it first stands on a page. */
 export function Explained({ term, children, drawing, onOpen }: Props) {
-  const [name, means] = GLOSSARY[term];
+  const [name] = GLOSSARY[term];
   return (
     <Popover.Root onOpenChange={(open) => onOpen?.(open)}>
       <Popover.Trigger className="min-h-[24px] underline decoration-dotted underline-offset-2">
         {children ?? within(name)}
       </Popover.Trigger>
       <Popover.Portal>
-        <Popover.Content
-          sideOffset={6}
-          className="z-50 w-60 rounded-card border border-line-strong bg-sheet p-3 text-sm"
-        >
-          <p className="font-semibold">{name}</p>
-          {drawing}
-          <p>{means}</p>
-        </Popover.Content>
+        <TermSentence term={term} drawing={drawing} />
       </Popover.Portal>
     </Popover.Root>
+  );
+}
+
+/** The sentence of a term, in the popover around it. */
+export function TermSentence({ term, drawing }: Pick<Props, "term" | "drawing">) {
+  const [name, means] = GLOSSARY[term];
+  return (
+    <Popover.Content
+      sideOffset={6}
+      className="z-50 w-60 rounded-card border border-line-strong bg-sheet p-3 text-sm"
+    >
+      <p className="font-semibold">{name}</p>
+      {drawing}
+      <p>{means}</p>
+    </Popover.Content>
   );
 }

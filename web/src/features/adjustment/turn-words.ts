@@ -5,7 +5,7 @@ import { say } from "@/words/generated/adjustment";
 /** Which way the end turns, seen from the surface, and which way rod and trailing edge go. */
 export function turnWords(rod: PlannedRod, way: Way): string {
   const out = rod.steps > 0;
-  const turns = rod.sixths === 0 ? "" : out ? "counter-clockwise, " : "clockwise, ";
+  const turns = rod.sixths !== 0;
   const goes = directionWord(way, rod.afterMm - rod.todayMm);
   return say("turnWords.pushrodGets", { turns, out, goes });
 }

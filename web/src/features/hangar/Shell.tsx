@@ -1,5 +1,5 @@
 import { CircleHelp, Contrast, Menu, Moon, Sun } from "lucide-react";
-import { useEffect, useRef, useState } from "react";
+import { lazy, Suspense, useEffect, useRef, useState } from "react";
 import {
   Link,
   NavigationType,
@@ -19,6 +19,9 @@ import { Modal } from "@/ui/modal";
 import { SHORTCUTS, useShortcut } from "@/ui/shortcuts";
 import { useTheme } from "@/ui/theme";
 import { Say, say } from "@/words/generated/hangar";
+
+/** The glossary comes once the page is there. */
+const PageTerms = lazy(() => import("@/ui/PageTerms"));
 
 const PAGES = [
   ["/", say("shell.hangar")],
@@ -101,6 +104,9 @@ export function Shell() {
       <main id={MAIN} tabIndex={-1} className="outline-none">
         <Outlet key={`${length} ${mark}`} />
       </main>
+      <Suspense>
+        <PageTerms page={MAIN} />
+      </Suspense>
       <Modal
         open={help}
         onOpen={setHelp}

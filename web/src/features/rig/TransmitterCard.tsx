@@ -6,6 +6,7 @@ import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { transmitterNumbers } from "./transmitter";
+import { told } from "@/words/generated/enums";
 import { say } from "@/words/generated/rig";
 
 const T = ["transmitter"] as const;
@@ -41,15 +42,15 @@ export function TransmitterCard() {
         {channelOrder.map((one, i) => (
           <li key={one} className="flex items-center gap-1">
             <span className="rounded-card border border-line-strong px-2 py-1 capitalize">
-              {one.toLowerCase()}
+              {told("StickFunction", one)}
             </span>
             {i + 1 < channelOrder.length && (
               <Button
                 look="quiet"
                 className="!px-1"
                 aria-label={say("transmitterCard.exchangeAnd", {
-                  one: one.toLowerCase(),
-                  channelOrder: (channelOrder[i + 1] ?? "").toLowerCase(),
+                  one: told("StickFunction", one),
+                  other: told("StickFunction", channelOrder[i + 1] ?? one),
                 })}
                 onClick={() => swap(i)}
               >

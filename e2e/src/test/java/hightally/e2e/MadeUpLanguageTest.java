@@ -17,8 +17,9 @@ import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
 /**
- * Every address at desk and phone in a language in which each message stands between marks: what is
- * read outside of marks is in no catalogue, unless a pilot typed it.
+ * Every address at desk and phone in a language in which each message stands between marks, which end
+ * before what fills a place of it and go on after: what is read outside of marks is in no catalogue,
+ * unless a pilot typed it.
  */
 class MadeUpLanguageTest extends Story {
   /**
@@ -33,7 +34,8 @@ class MadeUpLanguageTest extends Story {
           for (const c of text) {
             if (c === '⟦') depth++;
             else if (c === '⟧') depth--;
-            else if (depth <= 0) out += c;
+            // What fills a place stands between the marks of the message around it.
+            out += '⟦⟧'.includes(c) ? ';' : depth <= 0 ? c : '';
           }
           if (/\\p{L}{2,}/u.test(out)) found.add(out.trim().replace(/\\s+/g, ' '));
           return depth;
@@ -60,7 +62,7 @@ class MadeUpLanguageTest extends Story {
   /** A number with its sign, arrow and unit. */
   private static final Pattern FIGURES =
       Pattern.compile(
-          "[▲▼◀▶]?\\s*[+−±]?\\d[\\d.,:]*\\s*(mm|in|µs|s|V|g|°|%|N·cm|dB|m)?(?![\\p{L}\\d])");
+          "[▲▼◀▶]?\\s*[+−±]?\\d[\\d.,:]*\\s*(mm|in|µs|s|V|g|°|%|N·cm|dB|m|clicks?)?(?![\\p{L}\\d])");
 
   private static final Pattern PARTS = Pattern.compile("[,;:·/()“”]|\\s[-→]\\s");
 
@@ -106,9 +108,9 @@ class MadeUpLanguageTest extends Story {
           look(page, path + ", " + name);
         });
     assertThat(found).isEmpty();
-    page.setContent("<main><h1>⟦said⟧</h1><p>not said</p></main>");
+    page.setContent("<main><h1>⟦said⟧</h1><p>not said</p><p>⟦it says ⟧no word⟦ here⟧</p></main>");
     look(page, "planted");
-    assertThat(found).containsOnlyKeys("not said");
+    assertThat(found).containsOnlyKeys("not said", "no word");
   }
 
   private void look(Page page, String where) {
