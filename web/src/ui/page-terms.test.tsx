@@ -30,7 +30,7 @@ describe("the terms of a page", () => {
   });
 
   it("takes no part of another word, and nothing a pilot typed", () => {
-    expect(termsOn(page("<p>Totally strange expository prose.</p>"))).toEqual([]);
+    expect(termsOn(page("<p>Totally strange expository prose of High Tally.</p>"))).toEqual([]);
     expect(termsOn(page("<p data-typed>tally</p>"))[0]?.at).toBeUndefined();
   });
 

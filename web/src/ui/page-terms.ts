@@ -5,7 +5,7 @@ const MARKS = /[⟦⟧]/g;
 
 const NAMES = (Object.keys(GLOSSARY) as TermName[]).map((term) => {
   const name = GLOSSARY[term][0].replace(MARKS, "").replace(/[.*+?^${}()|[\]\\]/g, "\\$&");
-  return [term, new RegExp(`\\b${name}s?\\b`, "i")] as const;
+  return [term, new RegExp(`(?<!High )\\b${name}s?\\b`, "i")] as const;
 });
 
 /** A tap there already means something, or the words are a pilot's own. */
