@@ -52,13 +52,13 @@ export default function PageTerms({ page }: { page: string }) {
     return null;
   }
   return (
-    <aside className="no-print mx-auto max-w-[1400px] px-4 py-3 text-sm text-soft" data-terms>
-      {say("pageTerms.termsHere")}{" "}
-      {terms.map((term, i) => (
-        <span key={term}>
-          {i > 0 && " · "}
-          <Explained term={term} />
-        </span>
+    <aside
+      className="no-print mx-auto flex max-w-[1400px] flex-wrap items-baseline gap-x-3 px-4 py-3 text-sm text-soft max-sm:text-base [&_button]:min-w-6 max-sm:[&_button]:min-h-12 max-sm:[&_button]:min-w-12"
+      data-terms
+    >
+      <span>{say("pageTerms.termsHere")}</span>
+      {terms.map((term) => (
+        <Explained key={term} term={term} />
       ))}
       <Popover.Root open={tapped !== undefined} onOpenChange={() => setTapped(undefined)}>
         <Popover.Anchor virtualRef={{ current: tapped?.at ?? document.body }} />

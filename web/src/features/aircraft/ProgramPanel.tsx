@@ -1,3 +1,4 @@
+import { capital } from "@/domain/words";
 import { CurvePlot } from "@/features/bench/CurvePlot";
 import { useSurfaceHere, type SurfaceResponse } from "@/api/program";
 import { useBench } from "@/features/bench/store";
@@ -15,12 +16,13 @@ import { behind } from "@/features/model/chain";
 import { DraftChoice, DraftNumber } from "@/features/model/fields";
 import { useModel } from "@/features/model/model";
 import { OutputCard } from "./OutputCard";
+import { told } from "@/words/generated/enums";
 import { say } from "@/words/generated/aircraft";
 
 const SHAPES = [
-  ["CUBIC", say("programPanel.cubic")],
-  ["SQUARE", say("programPanel.square")],
-  ["EXPONENTIAL", say("programPanel.exponential")],
+  ["CUBIC", told("Shape", "CUBIC")],
+  ["SQUARE", told("Shape", "SQUARE")],
+  ["EXPONENTIAL", told("Shape", "EXPONENTIAL")],
 ] as const;
 
 /** What the transmitter does for the selected surface: rate, expo, endpoints, sub-trim. */
@@ -76,8 +78,8 @@ export function ProgramPanel({ index }: { index: number }) {
             path={["transmitter", "subTrimMode"]}
             label={say("programPanel.subTrim")}
             options={[
-              ["SHIFT", say("programPanel.subTrimMovesEndpoints")],
-              ["FIXED_ENDS", say("programPanel.subTrimLeavesEndpoints")],
+              ["SHIFT", capital(told("SubTrimMode", "SHIFT"))],
+              ["FIXED_ENDS", capital(told("SubTrimMode", "FIXED_ENDS"))],
             ]}
           />
           <DraftNumber path={["transmitter", "clickStepPercent"]} />

@@ -8,12 +8,13 @@ import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Choice } from "@/ui/choice";
 import { Failure } from "@/ui/message";
+import { told } from "@/words/generated/enums";
 import { say } from "@/words/generated/program";
 
 export const SHAPES = [
-  ["CUBIC", say("feelCopies.cubic")],
-  ["SQUARE", say("feelCopies.square")],
-  ["EXPONENTIAL", say("feelCopies.exponential")],
+  ["CUBIC", told("Shape", "CUBIC")],
+  ["SQUARE", told("Shape", "SQUARE")],
+  ["EXPONENTIAL", told("Shape", "EXPONENTIAL")],
 ] as const;
 export type Shape = (typeof SHAPES)[number][0];
 

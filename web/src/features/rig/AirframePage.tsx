@@ -21,6 +21,7 @@ import {
   type PanelRole,
   type SurfaceRole,
 } from "@/features/model/roles";
+import { told } from "@/words/generated/enums";
 import { say } from "@/words/generated/rig";
 
 type PartKind = PartWish["kind"];
@@ -149,9 +150,9 @@ function AddPart() {
             onValue={setSide}
             options={[
               ["BOTH", say("airframePage.leftAndRight")],
-              ["LEFT", say("airframePage.left")],
-              ["CENTRE", say("airframePage.middle")],
-              ["RIGHT", say("airframePage.right")],
+              ["LEFT", told("Side", "LEFT")],
+              ["CENTRE", told("Side", "CENTRE")],
+              ["RIGHT", told("Side", "RIGHT")],
             ]}
           />
         )}

@@ -10,21 +10,22 @@ import { Card } from "@/ui/card";
 import { Choice } from "@/ui/choice";
 import { Failure } from "@/ui/message";
 import { TextLine } from "@/ui/text-line";
+import { told } from "@/words/generated/enums";
 import { say } from "@/words/generated/rig";
 
 type Kind = NotedPartChange["change"]["kind"];
 
 const KINDS: readonly (readonly [Kind, string])[] = [
-  ["SERVO", say("changesPage.servo")],
-  ["ARM", say("changesPage.servoArm")],
-  ["ROD", say("changesPage.pushrod")],
-  ["RECEIVER", say("changesPage.receiver")],
-  ["TRANSMITTER", say("changesPage.transmitterWord")],
-  ["PROPELLER", say("changesPage.propeller")],
-  ["MOTOR", say("changesPage.motor")],
-  ["PACK", say("changesPage.pack")],
-  ["STABILISER", say("changesPage.stabiliser")],
-  ["REPAIR", say("changesPage.repairedPartAirframe")],
+  ["SERVO", told("PartKind", "SERVO")],
+  ["ARM", told("PartKind", "ARM")],
+  ["ROD", told("PartKind", "ROD")],
+  ["RECEIVER", told("PartKind", "RECEIVER")],
+  ["TRANSMITTER", told("PartKind", "TRANSMITTER")],
+  ["PROPELLER", told("PartKind", "PROPELLER")],
+  ["MOTOR", told("PartKind", "MOTOR")],
+  ["PACK", told("PartKind", "PACK")],
+  ["STABILISER", told("PartKind", "STABILISER")],
+  ["REPAIR", told("PartKind", "REPAIR")],
 ];
 
 const OF_A_MOTOR: readonly Kind[] = ["PROPELLER", "MOTOR"];
@@ -192,10 +193,10 @@ function Sources() {
               path={[...path, i, "kind"]}
               label={say("changesPage.source")}
               options={[
-                ["MANUAL", say("changesPage.theManual")],
-                ["MEASURED", say("changesPage.measured")],
-                ["OTHER_MODEL", say("changesPage.anotherModel")],
-                ["OWN", say("changesPage.ownChoice")],
+                ["MANUAL", told("SourceKind", "MANUAL")],
+                ["MEASURED", told("SourceKind", "MEASURED")],
+                ["OTHER_MODEL", told("SourceKind", "OTHER_MODEL")],
+                ["OWN", told("SourceKind", "OWN")],
               ]}
             />
             <DraftText path={[...path, i, "note"]} label={say("changesPage.note")} />

@@ -1,3 +1,4 @@
+import { capital } from "@/domain/words";
 import { length, lengthFigure } from "@/domain/reader";
 import { useState } from "react";
 import { useMoveTransmitter, type Moved } from "@/api/rig";
@@ -10,6 +11,7 @@ import { Failure, Outdated } from "@/ui/message";
 import { NumberField } from "@/ui/number-field";
 import { TextLine } from "@/ui/text-line";
 import { transmitterNumbers } from "./transmitter";
+import { told } from "@/words/generated/enums";
 import { say } from "@/words/generated/rig";
 
 type Transmitter = Moved["setup"]["transmitter"];
@@ -70,8 +72,8 @@ export function MoveCard() {
           label={say("moveCard.subTrim")}
           value={to.subTrimMode}
           options={[
-            ["SHIFT", say("moveCard.subTrimMovesEndpoints")],
-            ["FIXED_ENDS", say("moveCard.subTrimLeavesEndpoints")],
+            ["SHIFT", capital(told("SubTrimMode", "SHIFT"))],
+            ["FIXED_ENDS", capital(told("SubTrimMode", "FIXED_ENDS"))],
           ]}
           onValue={(mode) => set("subTrimMode", mode)}
         />

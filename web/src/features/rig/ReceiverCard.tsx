@@ -5,6 +5,7 @@ import { DraftCheck, DraftChoice, DraftNumber, DraftText } from "@/features/mode
 import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
+import { told } from "@/words/generated/enums";
 import { say } from "@/words/generated/rig";
 
 const R = ["wiring", "receiver"] as const;
@@ -38,9 +39,9 @@ function Profile() {
           path={[...R, "failsafe"]}
           label={say("receiverCard.failsafeHolds")}
           options={[
-            ["EVERY_CHANNEL", say("receiverCard.everyChannel")],
-            ["ONE_CHANNEL", say("receiverCard.oneChannelOnly")],
-            ["NONE", say("receiverCard.nothing")],
+            ["EVERY_CHANNEL", told("Failsafe", "EVERY_CHANNEL")],
+            ["ONE_CHANNEL", told("Failsafe", "ONE_CHANNEL")],
+            ["NONE", told("Failsafe", "NONE")],
           ]}
         />
         {receiver.failsafe === "ONE_CHANNEL" && <DraftNumber path={[...R, "failsafeChannel"]} />}
@@ -62,9 +63,9 @@ function Profile() {
                 path={[...R, "sockets", i, "output"]}
                 label={say("receiverCard.putsOut")}
                 options={[
-                  ["SERVO", say("receiverCard.servoPulses")],
-                  ["BUS", say("receiverCard.aSerialBus")],
-                  ["TELEMETRY", say("receiverCard.telemetry")],
+                  ["SERVO", told("SocketOutput", "SERVO")],
+                  ["BUS", told("SocketOutput", "BUS")],
+                  ["TELEMETRY", told("SocketOutput", "TELEMETRY")],
                 ]}
               />
             </div>
@@ -144,8 +145,8 @@ function Between() {
             path={["wiring", "between", i, "kind"]}
             label={say("receiverCard.what")}
             options={[
-              ["STABILISER", say("receiverCard.stabiliser")],
-              ["CONTROLLER", say("receiverCard.onBoardController")],
+              ["STABILISER", told("BetweenKind", "STABILISER")],
+              ["CONTROLLER", told("BetweenKind", "CONTROLLER")],
             ]}
           />
           <DraftNumber path={["wiring", "between", i, "travelLimitPercent"]} />

@@ -15,6 +15,7 @@ import { behind } from "@/features/model/chain";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Choice } from "@/ui/choice";
+import { told } from "@/words/generated/enums";
 import { say } from "@/words/generated/rig";
 
 /** One surface: where it sits, what it takes of each control, what moves it. */
@@ -39,9 +40,9 @@ export function SurfaceEditor({ index }: { index: number }) {
             path={[...at, "side"]}
             label={say("surfaceEditor.side")}
             options={[
-              ["LEFT", say("surfaceEditor.left")],
-              ["CENTRE", say("surfaceEditor.middle")],
-              ["RIGHT", say("surfaceEditor.right")],
+              ["LEFT", told("Side", "LEFT")],
+              ["CENTRE", told("Side", "CENTRE")],
+              ["RIGHT", told("Side", "RIGHT")],
             ]}
           />
           <DraftChoice

@@ -1,3 +1,4 @@
+import { capital } from "@/domain/words";
 import { exchanged } from "@/domain/lists";
 import { AddButton } from "@/features/model/edits";
 import { ArrowLeft, ArrowRight, Plus, X } from "lucide-react";
@@ -27,8 +28,8 @@ export function TransmitterCard() {
           path={[...T, "subTrimMode"]}
           label={say("transmitterCard.subTrim")}
           options={[
-            ["SHIFT", say("transmitterCard.subTrimMovesEndpoints")],
-            ["FIXED_ENDS", say("transmitterCard.subTrimLeavesEndpoints")],
+            ["SHIFT", capital(told("SubTrimMode", "SHIFT"))],
+            ["FIXED_ENDS", capital(told("SubTrimMode", "FIXED_ENDS"))],
           ]}
         />
         {transmitterNumbers.map((field) => (

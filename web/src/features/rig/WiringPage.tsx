@@ -6,6 +6,7 @@ import { useHasMotor, useModel } from "@/features/model/model";
 import { Button, buttonClass } from "@/ui/button";
 import { Failure, Waiting } from "@/ui/message";
 import { leadWords } from "./WiringPicture";
+import { told } from "@/words/generated/enums";
 import { say } from "@/words/generated/rig";
 
 const HEADS = [
@@ -20,9 +21,9 @@ const HEADS = [
 ];
 
 const SIDES = {
-  LEFT: say("wiringPage.left"),
-  CENTRE: say("wiringPage.middle"),
-  RIGHT: say("wiringPage.right"),
+  LEFT: told("Side", "LEFT"),
+  CENTRE: told("Side", "CENTRE"),
+  RIGHT: told("Side", "RIGHT"),
 } as const;
 
 /** One printed page: wire the model from it, and buy what it lists. */
