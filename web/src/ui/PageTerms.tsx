@@ -53,7 +53,7 @@ export default function PageTerms({ page }: { page: string }) {
   }
   return (
     <aside
-      className="no-print mx-auto flex max-w-[1400px] flex-wrap items-baseline gap-x-3 px-4 py-3 text-sm text-soft max-sm:text-base [&_button]:min-w-6 max-sm:[&_button]:min-h-12 max-sm:[&_button]:min-w-12"
+      className="no-print mx-auto flex max-w-[1400px] flex-wrap items-baseline gap-x-3 px-4 py-3 text-sm text-soft max-sm:text-base [&_button]:min-w-[24px] max-sm:[&_button]:min-h-[48px] max-sm:[&_button]:min-w-[48px]"
       data-terms
     >
       <span>{say("pageTerms.termsHere")}</span>

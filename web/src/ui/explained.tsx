@@ -65,7 +65,7 @@ export function Explained({ term, children, drawing, onOpen }: Props) {
   const [name] = GLOSSARY[term];
   return (
     <Popover.Root onOpenChange={(open) => onOpen?.(open)}>
-      <Popover.Trigger className="min-h-6 min-w-6 underline decoration-dotted underline-offset-2">
+      <Popover.Trigger className="min-h-[24px] min-w-[24px] underline decoration-dotted underline-offset-2">
         {children ?? within(name)}
       </Popover.Trigger>
       <Popover.Portal>

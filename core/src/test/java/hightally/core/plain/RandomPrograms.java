@@ -28,6 +28,7 @@ import hightally.core.program.Power;
 import hightally.core.program.Preset;
 import hightally.core.program.Response;
 import hightally.core.program.Shape;
+import hightally.core.program.SourceOf;
 import hightally.core.program.ThrottleCurve;
 import hightally.core.program.Trims;
 import hightally.core.setup.Setup;
@@ -308,11 +309,11 @@ public final class RandomPrograms {
       MixSource[] sources = MixSource.values();
       MixSource source = sources[random.nextInt(sources.length)];
       String subject =
-          switch (source) {
-            case STICK, RESPONSE -> pick(STICKS);
+          switch (source.of()) {
+            case STICK -> pick(STICKS);
             case INPUT -> random.nextBoolean() ? pick(LEVERS) : "switch";
             case SURFACE -> "left";
-            default -> "";
+            case NOTHING -> "";
           };
       boolean curved = random.nextInt(3) == 0;
       List<MixTarget> targets = new ArrayList<>();
@@ -346,7 +347,7 @@ public final class RandomPrograms {
     if (motors > 0 && random.nextInt(4) == 0) {
       return new MixTarget("m" + random.nextInt(motors), factor, minus);
     }
-    return new MixTarget(source == MixSource.SURFACE ? "right" : pick(SURFACES), factor, minus);
+    return new MixTarget(source.of() == SourceOf.SURFACE ? "right" : pick(SURFACES), factor, minus);
   }
 
   private List<CurvePoint> curve() {
