@@ -393,8 +393,8 @@ public final class MovementSolver {
   /** The moment with the stick where a rate or a differential is typed. */
   private Moment full() {
     if (wish.kind() == Kind.DIFFERENTIAL) {
-      double share = setup.surfaces().get(surface).shares().roll();
-      return moment.with(Control.ROLL, share > 0 ? -1 : 1);
+      boolean raised = PhasePositions.rightRaises(path, moment, surface);
+      return moment.with(Control.ROLL, raised ? -1 : 1);
     }
     return moment.with(control(), wish.plusSide() ? 1 : -1);
   }

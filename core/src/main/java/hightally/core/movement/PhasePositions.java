@@ -89,11 +89,27 @@ public record PhasePositions(
     return NearestMoment.where(path, still, moment -> path.phase(moment) == phase);
   }
 
+  /**
+   * Whether roll to the right raises a surface there, by what it does: by its share, a mix or a
+   * linkage that is turned. One that roll does not move counts as raised.
+   */
+  static boolean rightRaises(SignalPath path, Moment rest, int surface) {
+    return raises(
+        path.evaluate(rest.with(Control.ROLL, 1)),
+        path.evaluate(rest.with(Control.ROLL, -1)),
+        surface);
+  }
+
+  private static boolean raises(Positions right, Positions left, int surface) {
+    return right.travelMm()[surface] >= left.travelMm()[surface];
+  }
+
   private static List<Stand> stands(SignalPath path, Moment rest) {
     Positions still = path.evaluate(rest);
     Control[] controls = Control.values();
     Positions[] plus = new Positions[controls.length];
     Positions[] minus = new Positions[controls.length];
+    int roll = Control.ROLL.ordinal();
     for (Control control : controls) {
       plus[control.ordinal()] = path.evaluate(rest.with(control, 1));
       minus[control.ordinal()] = path.evaluate(rest.with(control, -1));
@@ -110,9 +126,9 @@ public record PhasePositions(
       }
       String surface = path.setup().surfaces().get(i).id();
       TallyMaker.Added preset = TallyMaker.ofPreset(path, rest, i);
-      Deflection right = Deflection.between(still, plus[Control.ROLL.ordinal()], i);
-      Deflection left = Deflection.between(still, minus[Control.ROLL.ordinal()], i);
-      boolean rises = path.setup().surfaces().get(i).shares().roll() > 0;
+      Deflection right = Deflection.between(still, plus[roll], i);
+      Deflection left = Deflection.between(still, minus[roll], i);
+      boolean rises = raises(plus[roll], minus[roll], i);
       stands.add(
           new Stand(
               surface,

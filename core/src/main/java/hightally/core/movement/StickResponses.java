@@ -88,7 +88,7 @@ public record StickResponses(
     boolean rolls = control == Control.ROLL && !drawn.sideways();
     return new StickResponses(
         at,
-        !rolls || drawn.shares().roll() >= 0,
+        !rolls || PhasePositions.rightRaises(path, still, index),
         Said.of(rolls ? "desk.throwUp" : "desk.throwBoth"),
         sticks,
         lines);

@@ -45,12 +45,28 @@ class MovementSheetTest {
       for (PhasePositions.Stand one : stand.surfaces()) {
         Surface surface = setup.surface(one.surface()).orElseThrow();
         assertThat(one.restMm()).isCloseTo(plain.travel(surface, stand.moment(), i), within(EXACT));
+        rolled(plain, surface, stand.moment(), one);
         for (PhasePositions.Full full : one.full()) {
           full(plain, surface, stand.moment(), full.control(), 1, full.plusMm());
           full(plain, surface, stand.moment(), full.control(), -1, full.minusMm());
         }
       }
     }
+  }
+
+  /** Up is where it goes up, however roll comes to it and whatever its linkage is turned to. */
+  private static void rolled(
+      PlainModel plain, Surface surface, Moment rest, PhasePositions.Stand stand) {
+    double still = plain.travel(surface, rest, plain.phase(rest));
+    double[] goes = new double[2];
+    for (int i = 0; i < 2; i++) {
+      Moment full = rest.with(Control.ROLL, i == 0 ? 1 : -1);
+      goes[i] = plain.travel(surface, full, plain.phase(full)) - still;
+    }
+    double up = Math.max(goes[0], goes[1]);
+    double down = Math.min(goes[0], goes[1]);
+    assertThat(stand.rollUp().mm()).isCloseTo(Math.abs(up), within(EXACT));
+    assertThat(stand.rollDown().mm()).isCloseTo(Math.abs(down), within(EXACT));
   }
 
   private static void full(
