@@ -85,7 +85,13 @@ export function TrimCurveCard() {
                 ys: make.data.map((p) => p.y),
               },
               ...(present.length > 1
-                ? [{ name: "today", xs: present.map((p) => p.x), ys: present.map((p) => p.y) }]
+                ? [
+                    {
+                      name: say("trimCurveCard.today"),
+                      xs: present.map((p) => p.x),
+                      ys: present.map((p) => p.y),
+                    },
+                  ]
                 : []),
             ]}
           />

@@ -120,11 +120,11 @@ function Label({ x, y, text, bold = false, small = false }: LabelProps) {
 /** What the lead is made of, in words. */
 export function leadWords(row: WiringSheet["rows"][number]): string {
   const parts = [
-    row.splitter === "" ? "" : "Y-lead",
+    row.splitter === "" ? "" : say("wiringPicture.yLead"),
     row.extensionMm > 0
       ? say("wiringPicture.extension", { lengthEntered: lengthEntered(row.extensionMm) })
       : "",
-    row.reverser ? "reverser" : "",
+    row.reverser ? say("wiringPicture.reverser") : "",
     row.through === "" ? "" : say("wiringPicture.through", { through: row.through }),
   ].filter((part) => part !== "");
   return parts.length === 0 ? say("wiringPicture.itsOwnLead") : parts.join(", ");
