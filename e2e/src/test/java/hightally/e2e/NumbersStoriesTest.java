@@ -113,9 +113,10 @@ class NumbersStoriesTest extends Story {
       JsonNode moment = moment(cell.get("moment").asText());
       if (moment != null && !cell.get("value").asText().isEmpty()) {
         double rest = travel(bench(moment, at[1]), at[1]);
-        int down = surface(at[1]).at("/shares/roll").asDouble() > 0 ? -1 : 1;
-        double there = travel(bench(with(moment, "roll", down), at[1]), at[1]);
-        shown(cell.get("value").asDouble(), Math.abs(there - rest));
+        // Down is where it goes down, by its share, a mix or a linkage that is turned.
+        double right = travel(bench(with(moment, "roll", 1), at[1]), at[1]) - rest;
+        double left = travel(bench(with(moment, "roll", -1), at[1]), at[1]) - rest;
+        shown(cell.get("value").asDouble(), Math.abs(Math.min(right, left)));
       }
     }
   }

@@ -96,7 +96,7 @@ class ReaderStoriesTest extends Story {
       page.navigate(app.address() + path.replaceFirst("models/\\d", "models/3"));
       page.waitForLoadState(LoadState.NETWORKIDLE);
       for (String line : page.locator("main").innerText().split("\n")) {
-        if (motor.matcher(line).find() && !line.matches("throttle \\d+ %")) {
+        if (motor.matcher(line).find() && !line.matches("Throttle \\d+ %")) {
           found.putIfAbsent(path, line);
         }
       }
