@@ -17,9 +17,9 @@ import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
 /**
- * Every address at desk and phone in a language in which each message stands between marks, which end
- * before what fills a place of it and go on after: what is read outside of marks is in no catalogue,
- * unless a pilot typed it.
+ * Every address at desk and phone in a language in which each message stands between marks, which
+ * end before what fills a place of it and go on after: what is read outside of marks is in no
+ * catalogue, unless a pilot typed it.
  */
 class MadeUpLanguageTest extends Story {
   /**
