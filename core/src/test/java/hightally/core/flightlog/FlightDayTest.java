@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import hightally.core.English;
 import hightally.core.program.Trims;
+import hightally.core.quantity.Said;
 import hightally.core.words.FieldNames;
 import java.lang.reflect.RecordComponent;
 import java.time.LocalDate;
@@ -54,9 +55,15 @@ class FlightDayTest {
   }
 
   @Test
-  void everyFieldHasAName() {
+  void everyFieldHasANameAndEveryChoiceItsWords() {
     for (RecordComponent one : FlightDay.FIELDS) {
       assertThat(English.say(FieldNames.label(one))).doesNotContain("field.");
+      if (one.getType().isEnum()) {
+        for (Object value : one.getType().getEnumConstants()) {
+          String key = one.getType().getSimpleName() + "." + value;
+          assertThat(English.say(Said.of(key))).isNotEqualTo(key);
+        }
+      }
     }
   }
 }
