@@ -1,6 +1,6 @@
-import type { InputHTMLAttributes } from "react";
+import type { ComponentProps } from "react";
 
-interface Props extends Omit<InputHTMLAttributes<HTMLInputElement>, "onChange"> {
+interface Props extends Omit<ComponentProps<"input">, "onChange" | "value" | "width"> {
   label: string;
   value: string;
   onValue: (value: string) => void;

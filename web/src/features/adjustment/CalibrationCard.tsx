@@ -1,12 +1,12 @@
 import { lengthSign, typedLength } from "@/domain/reader";
-import { useState } from "react";
+import { useForm } from "react-hook-form";
 import { useCorrect, useMeasured, type Story } from "@/api/history";
 import { percent } from "@/domain/words";
 import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
+import { Form, LineField } from "@/ui/form";
 import { Failure } from "@/ui/message";
-import { TextLine } from "@/ui/text-line";
 import { say } from "@/words/generated/adjustment";
 
 type Calibration = Story["learned"];
@@ -74,14 +74,15 @@ function Named({ named }: { named: NonNullable<Calibration["named"]> }) {
 function Measure({ next }: { next: NonNullable<Calibration["next"]> }) {
   const { standing } = useModel();
   const measured = useMeasured(standing.id);
-  const [text, setText] = useState("");
-  const mm = typedLength(text);
+  const form = useForm({ defaultValues: { went: "" } });
   return (
-    <form
+    <Form
+      form={form}
       data-measure={next.kind}
       className="space-y-2"
-      onSubmit={(event) => {
-        event.preventDefault();
+      by={measured}
+      send={({ went }) => {
+        const mm = typedLength(went);
         if (Number.isFinite(mm)) {
           const { surface, kind, control, amount } = next;
           measured.mutate({ surface, kind, control, amount, mm });
@@ -90,18 +91,17 @@ function Measure({ next }: { next: NonNullable<Calibration["next"]> }) {
     >
       <p>{next.words}</p>
       <div className="flex flex-wrap items-end gap-2">
-        <TextLine
+        <LineField
+          control={form.control}
+          name="went"
           label={say("calibrationCard.theTrailingEdgeWent", { lengthSign: lengthSign() })}
           inputMode="decimal"
           width="w-32"
-          value={text}
-          onValue={setText}
         />
         <Button type="submit" look="main" disabled={measured.isPending}>
           {say("calibrationCard.noteIt")}
         </Button>
       </div>
-      {measured.isError && <Failure error={measured.error} />}
-    </form>
+    </Form>
   );
 }

@@ -1,12 +1,11 @@
 import { length, lengthSign, typedLength } from "@/domain/reader";
-import { useState } from "react";
+import { useForm, useWatch } from "react-hook-form";
 import { type OpenAdjustment, type PlannedRod } from "@/api/queries";
 import { useGauge } from "@/api/field-work";
 import { travelWords, wayWords } from "@/domain/words";
 import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
-import { Failure } from "@/ui/message";
-import { TextLine } from "@/ui/text-line";
+import { Form, LineField } from "@/ui/form";
 import { WentChoice, type Went } from "./WentChoice";
 import { Say, say } from "@/words/generated/adjustment";
 
@@ -21,12 +20,13 @@ type Choice = OpenAdjustment["gauges"][number]["gauge"]["choice"];
 export function GaugePanel({ open, rod }: Props) {
   const { standing, draft } = useModel();
   const gauge = useGauge(standing.id);
-  const [text, setText] = useState("");
-  const [way, setWay] = useState<Went>();
+  const form = useForm<{ went: string; way?: Went }>({ defaultValues: { went: "" } });
+  const { control } = form;
+  const { went = "", way } = useWatch({ control });
   const known = open.gauges.find((one) => one.gauge.surface === rod.surface);
   const surface = draft.present.surfaces.find((one) => one.id === rod.surface) ?? false;
   const [plus, minus] = wayWords(surface);
-  const mm = way === "SAME" ? 0 : typedLength(text);
+  const mm = way === "SAME" ? 0 : typedLength(went);
   const ready = way !== undefined && Number.isFinite(mm);
   const save = (choice: Choice) =>
     gauge.mutate({
@@ -50,28 +50,28 @@ export function GaugePanel({ open, rod }: Props) {
           values={{ b: <strong>{travelWords(rod.zeroingMm, surface)}</strong> }}
         />
       </p>
-      <form
+      <Form
+        form={form}
         className="flex flex-wrap items-end gap-3"
-        onSubmit={(event) => {
-          event.preventDefault();
+        by={gauge}
+        send={() => {
           if (ready) {
             save("OPEN");
           }
         }}
       >
-        <TextLine
+        <LineField
+          control={control}
+          name="went"
           label={say("gaugePanel.itWent", { lengthSign: lengthSign() })}
           inputMode="decimal"
           width="w-28"
-          value={text}
-          onValue={setText}
         />
         <WentChoice
           label={say("gaugePanel.whichWay")}
           plus={plus}
           minus={minus}
-          value={way}
-          onValue={setWay}
+          control={control}
         />
         <Button type="submit" disabled={gauge.isPending || !ready}>
           {say("gaugePanel.compare")}
@@ -104,13 +104,12 @@ export function GaugePanel({ open, rod }: Props) {
             />
           </p>
         )}
-      </form>
+      </Form>
       {gauge.isSuccess && gauge.data === undefined && (
         <p role="status" data-unjudged>
           {say("gaugePanel.notedWillComparedOnce")}
         </p>
       )}
-      {gauge.isError && <Failure error={gauge.error} />}
       {known !== undefined && !known.check.agree && known.gauge.choice === "OPEN" && (
         <div className="border-l-4 border-grounded bg-inset px-4 py-3 text-base" data-disagrees>
           <p className="font-semibold">{say("gaugePanel.possibleReasons")}</p>

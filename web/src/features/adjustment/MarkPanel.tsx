@@ -1,13 +1,12 @@
 import { lengthSign, typedLength } from "@/domain/reader";
-import { useState } from "react";
+import { Controller, useForm, useWatch } from "react-hook-form";
 import { type OpenAdjustment, type PlannedRod } from "@/api/queries";
 import { useMark } from "@/api/field-work";
 import { size, travelWords, wayWords } from "@/domain/words";
 import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
-import { Failure } from "@/ui/message";
+import { Form, LineField } from "@/ui/form";
 import { Stepper } from "@/ui/stepper";
-import { TextLine } from "@/ui/text-line";
 import { WentChoice, type Went } from "./WentChoice";
 import { Say, say } from "@/words/generated/adjustment";
 
@@ -19,11 +18,13 @@ export function MarkPanel({ open, rod }: { open: OpenAdjustment; rod: PlannedRod
   const mark = useMark(standing.id);
   const seen = open.marks.find((one) => one.surface === rod.surface);
   const surface = draft.present.surfaces.find((one) => one.id === rod.surface);
-  const [steps, setSteps] = useState(seen?.steps ?? rod.steps);
-  const [text, setText] = useState("");
-  const [way, setWay] = useState<Went>("SAME");
+  const form = useForm({
+    defaultValues: { steps: seen?.steps ?? rod.steps, off: "", way: "SAME" as Went },
+  });
+  const { control } = form;
+  const { off = "", way } = useWatch({ control });
   const [plus, minus] = wayWords(surface ?? false);
-  const mm = way === "SAME" ? 0 : typedLength(text);
+  const mm = way === "SAME" ? 0 : typedLength(off);
   const ready = way === "SAME" || Number.isFinite(mm);
   const { unit } = rod;
   const words = (count: number) =>
@@ -35,11 +36,13 @@ export function MarkPanel({ open, rod }: { open: OpenAdjustment; rod: PlannedRod
       <p>
         <Say id="markPanel.markIfOffMore" values={{ b: (words) => <strong>{words}</strong> }} />
       </p>
-      <form
+      <Form
+        form={form}
         className="flex flex-wrap items-end gap-4"
-        onSubmit={(event) => {
-          event.preventDefault();
+        by={mark}
+        send={(filled) => {
           if (ready) {
+            const { steps, way } = filled;
             mark.mutate({
               version: open.version,
               mark: { surface: rod.surface, steps, offMm: mm, way },
@@ -49,14 +52,20 @@ export function MarkPanel({ open, rod }: { open: OpenAdjustment; rod: PlannedRod
       >
         <div className="w-64">
           <p className="text-center text-sm text-soft">{say("markPanel.itTook")}</p>
-          <Stepper
-            label={say("markPanel.turned")}
-            unit={unit}
-            words={words(steps)}
-            value={steps}
-            min={-MOST}
-            max={MOST}
-            onValue={setSteps}
+          <Controller
+            control={control}
+            name="steps"
+            render={({ field }) => (
+              <Stepper
+                label={say("markPanel.turned")}
+                unit={unit}
+                words={words(field.value)}
+                value={field.value}
+                min={-MOST}
+                max={MOST}
+                onValue={field.onChange}
+              />
+            )}
           />
         </div>
         <div className="flex flex-wrap items-end gap-3">
@@ -65,23 +74,22 @@ export function MarkPanel({ open, rod }: { open: OpenAdjustment; rod: PlannedRod
             same={say("markPanel.atItsMark")}
             plus={plus}
             minus={minus}
-            value={way}
-            onValue={setWay}
+            control={control}
           />
           {way !== "SAME" && (
-            <TextLine
+            <LineField
+              control={control}
+              name="off"
               label={say("markPanel.offItsMark", { lengthSign: lengthSign() })}
               inputMode="decimal"
               width="w-28"
-              value={text}
-              onValue={setText}
             />
           )}
         </div>
         <Button type="submit" look="main" disabled={mark.isPending || !ready}>
           {way === "SAME" ? say("markPanel.atTheMark") : say("markPanel.offMarkNote")}
         </Button>
-      </form>
+      </Form>
       {seen !== undefined && (
         <p role="status" className="text-done" data-marked={seen.steps}>
           {say("markPanel.noted", {
@@ -91,7 +99,6 @@ export function MarkPanel({ open, rod }: { open: OpenAdjustment; rod: PlannedRod
           })}
         </p>
       )}
-      {mark.isError && <Failure error={mark.error} />}
     </div>
   );
 }

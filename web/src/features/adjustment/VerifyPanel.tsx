@@ -1,12 +1,11 @@
 import { length, lengthFigure, lengthSign, typedLength } from "@/domain/reader";
-import { useState } from "react";
+import { useForm } from "react-hook-form";
 import { type OpenAdjustment } from "@/api/queries";
 import { useVerify } from "@/api/field-work";
 import { wayWords } from "@/domain/words";
 import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
-import { Failure } from "@/ui/message";
-import { TextLine } from "@/ui/text-line";
+import { Form, LineField } from "@/ui/form";
 import { Say, say } from "@/words/generated/adjustment";
 
 type Expected = OpenAdjustment["verification"][number];
@@ -29,12 +28,16 @@ function Surface({ open, expected }: { open: OpenAdjustment; expected: Expected 
   const verify = useVerify(standing.id);
   const seen = expected.measured ?? undefined;
   const ruled = seen?.measured === true ? seen : undefined;
-  const [plus, setPlus] = useState(ruled === undefined ? "" : lengthFigure(ruled.plusMm, 1));
-  const [minus, setMinus] = useState(ruled === undefined ? "" : lengthFigure(ruled.minusMm, 1));
+  const form = useForm({
+    defaultValues: {
+      plus: ruled === undefined ? "" : lengthFigure(ruled.plusMm, 1),
+      minus: ruled === undefined ? "" : lengthFigure(ruled.minusMm, 1),
+    },
+  });
   const way = draft.present.surfaces.find((one) => one.id === expected.surface) ?? false;
   const [up, down] = wayWords(way);
   const save = (rightWay: boolean) => {
-    const typed = [typedLength(plus), typedLength(minus)];
+    const typed = form.getValues(["plus", "minus"]).map(typedLength);
     const measured = typed.every(Number.isFinite);
     const [plusMm = 0, minusMm = 0] = measured ? typed : [];
     const { surface, by } = expected;
@@ -60,26 +63,25 @@ function Surface({ open, expected }: { open: OpenAdjustment; expected: Expected 
           }}
         />
       </p>
-      <form
+      <Form
+        form={form}
         className="flex flex-wrap items-end gap-2"
-        onSubmit={(event) => {
-          event.preventDefault();
-          save(true);
-        }}
+        send={() => save(true)}
+        by={verify}
       >
-        <TextLine
+        <LineField
+          control={form.control}
+          name="plus"
           label={`${expected.name}${stick(expected.by)}, ${lengthSign()} ${up}`}
           inputMode="decimal"
           width="w-36"
-          value={plus}
-          onValue={setPlus}
         />
-        <TextLine
+        <LineField
+          control={form.control}
+          name="minus"
           label={`${expected.name}${stick(expected.by)}, ${lengthSign()} ${down}`}
           inputMode="decimal"
           width="w-36"
-          value={minus}
-          onValue={setMinus}
         />
         <Button type="submit" disabled={verify.isPending}>
           {say("verifyPanel.correctWay")}
@@ -87,7 +89,7 @@ function Surface({ open, expected }: { open: OpenAdjustment; expected: Expected 
         <Button look="warn" onClick={() => save(false)} disabled={verify.isPending}>
           {say("verifyPanel.wrongWay")}
         </Button>
-      </form>
+      </Form>
       {expected.measured != null && expected.words !== "" && (
         <p
           role="status"
@@ -102,7 +104,6 @@ function Surface({ open, expected }: { open: OpenAdjustment; expected: Expected 
           {say("verifyPanel.notedWillCheckedOnce")}
         </p>
       )}
-      {verify.isError && <Failure error={verify.error} />}
     </li>
   );
 }

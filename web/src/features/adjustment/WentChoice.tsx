@@ -1,28 +1,34 @@
-import { useId } from "react";
+import {
+  useController,
+  type Control,
+  type FieldPathByValue,
+  type FieldValues,
+} from "react-hook-form";
 import { say } from "@/words/generated/adjustment";
 
 export type Went = "UP" | "DOWN" | "RIGHT" | "LEFT" | "SAME";
 
-interface Props {
+interface Props<T extends FieldValues> {
   label: string;
   plus: string;
   minus: string;
   /** For neither way. */
   same?: string;
-  value: Went | undefined;
-  onValue: (value: Went) => void;
+  control: Control<T>;
 }
 
 /** Which way a trailing edge went: picked as a word, never typed as a sign. */
-export function WentChoice({
+export function WentChoice<T extends { way?: Went }>({
   label,
   plus,
   minus,
   same = say("wentChoice.theSame"),
-  value,
-  onValue,
-}: Props) {
-  const name = useId();
+  control,
+}: Props<T>) {
+  const { field } = useController({
+    control,
+    name: "way" as FieldPathByValue<T, Went | undefined>,
+  });
   const ways = [
     [plus.toUpperCase() as Went, plus],
     [minus.toUpperCase() as Went, minus],
@@ -35,10 +41,10 @@ export function WentChoice({
         <label key={way} className="flex items-center gap-1.5">
           <input
             type="radio"
-            name={name}
             className="size-5 accent-[var(--brand)]"
-            checked={value === way}
-            onChange={() => onValue(way)}
+            name={field.name}
+            checked={field.value === way}
+            onChange={() => field.onChange(way)}
           />
           {words}
         </label>

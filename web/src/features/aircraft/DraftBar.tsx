@@ -1,14 +1,14 @@
 import { Fold } from "@/ui/fold";
 import { Redo2, Undo2 } from "lucide-react";
 import { useState } from "react";
+import { useForm } from "react-hook-form";
 import { useRevise } from "@/api/queries";
 import { useAway } from "@/api/reach";
 import { isChanged, useDraftStorage } from "@/domain/draft";
-import { emptied } from "@/domain/words";
 import { useBench } from "@/features/bench/store";
 import { Button } from "@/ui/button";
 import { useFocusOn } from "@/ui/focus";
-import { Failure } from "@/ui/message";
+import { emptySent, Form } from "@/ui/form";
 import { DifferenceList } from "@/features/model/DifferenceList";
 import { useModel } from "@/features/model/model";
 import { say } from "@/words/generated/aircraft";
@@ -29,7 +29,7 @@ const STORED = {
 export function DraftBar({ broken }: Props) {
   const storage = useDraftStorage();
   const { standing, draft, change } = useModel();
-  const [reason, setReason] = useState("");
+  const form = useForm({ defaultValues: { reason: "" } });
   const revise = useRevise(standing.id);
   const refused = useBench((state) => state.refused);
   const connected = useBench((state) => state.connected);
@@ -56,11 +56,11 @@ export function DraftBar({ broken }: Props) {
       </>
     );
   }
-  const save = () =>
+  const save = (filled: { reason: string }) =>
     revise.mutate(
       {
         basedOn: draft.basedOn,
-        reason: reason.trim() || say("draftBar.changes", { past: draft.past.length }),
+        reason: filled.reason.trim() || say("draftBar.changes", { past: draft.past.length }),
         setup: draft.present,
       },
       {
@@ -71,7 +71,7 @@ export function DraftBar({ broken }: Props) {
             basedOn: made.number,
             setup: made.setup,
           });
-          setReason(emptied(reason));
+          emptySent(form, filled, "reason");
           setSaved(made.number);
         },
       },
@@ -79,13 +79,7 @@ export function DraftBar({ broken }: Props) {
   return (
     <div className="no-print space-y-2 rounded-card border border-line-strong bg-sheet px-4 py-2">
       {!connected && <Disconnected />}
-      <form
-        className="flex flex-wrap items-center gap-2"
-        onSubmit={(event) => {
-          event.preventDefault();
-          save();
-        }}
-      >
+      <Form form={form} className="flex flex-wrap items-center gap-2" send={save} by={revise}>
         <span className="font-medium" role="status">
           {draft.past.length === 0
             ? say("draftBar.unsavedChanges")
@@ -109,9 +103,8 @@ export function DraftBar({ broken }: Props) {
           aria-label={say("draftBar.reason")}
           placeholder={say("draftBar.reasonOptional")}
           maxLength={300}
-          value={reason}
-          onChange={(event) => setReason(event.target.value)}
           className="h-9 min-w-40 flex-1 rounded-card border border-line-strong bg-sheet px-2.5"
+          {...form.register("reason")}
         />
         <Button
           type="submit"
@@ -120,14 +113,13 @@ export function DraftBar({ broken }: Props) {
         >
           {say("draftBar.saveAsRevision", { number: standing.newest.number + 1 })}
         </Button>
-      </form>
+      </Form>
       <Refused />
       {storage !== "all" && (
         <p role="alert" className="text-grounded">
           {STORED[storage]}
         </p>
       )}
-      {revise.isError && <Failure error={revise.error} />}
       <SavedMeanwhile />
     </div>
   );

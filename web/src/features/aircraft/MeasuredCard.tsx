@@ -1,12 +1,12 @@
 import { length, lengthFigure, lengthSign, typedLength } from "@/domain/reader";
 import { TriedMend } from "@/features/model/TriedMend";
 import { useMutation } from "@tanstack/react-query";
-import { useState } from "react";
+import { useForm, useWatch } from "react-hook-form";
 import { answered, api, type Schemas } from "@/api/client";
 import { wayWords } from "@/domain/words";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
-import { Failure } from "@/ui/message";
+import { Form } from "@/ui/form";
 import { useModel } from "@/features/model/model";
 import { say } from "@/words/generated/aircraft";
 
@@ -19,7 +19,8 @@ const STICKS = [1, -1, 0.5, -0.5] as const;
 export function MeasuredCard({ index }: { index: number }) {
   const { draft } = useModel();
   const surface = draft.present.surfaces[index];
-  const [typed, setTyped] = useState<string[]>(["", "", "", ""]);
+  const form = useForm({ defaultValues: { typed: STICKS.map(() => "") } });
+  const typed = useWatch({ control: form.control, name: "typed" });
   const ask = useMutation({
     mutationFn: (body: Schemas["MeasuredQuestion"]) =>
       answered(api.POST("/api/rig/measured", { body })),
@@ -35,12 +36,7 @@ export function MeasuredCard({ index }: { index: number }) {
   const submit = () => ask.mutate({ setup: draft.present, surface: surface.id, readings });
   return (
     <Card title={say("measuredCard.measuredThrows")}>
-      <form
-        onSubmit={(event) => {
-          event.preventDefault();
-          submit();
-        }}
-      >
+      <Form form={form} send={submit} by={ask}>
         <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
           {[
             say("measuredCard.fullPlus"),
@@ -55,10 +51,7 @@ export function MeasuredCard({ index }: { index: number }) {
               <input
                 inputMode="decimal"
                 className="figures h-9 w-full rounded-card border border-line-strong bg-sheet px-2.5 font-medium"
-                value={typed[i] ?? ""}
-                onChange={(event) =>
-                  setTyped(typed.map((text, other) => (other === i ? event.target.value : text)))
-                }
+                {...form.register(`typed.${i}`)}
               />
             </label>
           ))}
@@ -69,8 +62,7 @@ export function MeasuredCard({ index }: { index: number }) {
         <Button type="submit" className="mt-2" disabled={readings.length < 2 || ask.isPending}>
           {say("measuredCard.findTheReason")}
         </Button>
-      </form>
-      {ask.isError && <Failure error={ask.error} />}
+      </Form>
       {ask.data !== undefined && <Explained found={ask.data} />}
     </Card>
   );

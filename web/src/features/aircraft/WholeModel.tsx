@@ -1,12 +1,13 @@
 import { useState } from "react";
+import { useForm, useWatch } from "react-hook-form";
 import { useNavigate } from "react-router";
 import { useCopyModel, usePut } from "@/api/places";
 import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
+import { Form, LineField } from "@/ui/form";
 import { Failure } from "@/ui/message";
 import { Modal } from "@/ui/modal";
-import { TextLine } from "@/ui/text-line";
 import { say } from "@/words/generated/aircraft";
 
 /** Longest name of a model. */
@@ -16,7 +17,10 @@ const LONGEST = 60;
 export function WholeModel() {
   const { standing } = useModel();
   const { name } = standing.newest.setup;
-  const [called, setCalled] = useState(say("wholeModel.ii", { name }).slice(0, LONGEST));
+  const form = useForm({
+    defaultValues: { called: say("wholeModel.ii", { name }).slice(0, LONGEST) },
+  });
+  const called = useWatch({ control: form.control, name: "called" });
   const [asked, setAsked] = useState(false);
   const copy = useCopyModel(standing.id);
   const put = usePut();
@@ -25,26 +29,27 @@ export function WholeModel() {
     put.mutate({ id: standing.id, place }, { onSuccess: () => void navigate("/") });
   return (
     <Card title={say("wholeModel.theWholeModel")}>
-      <form
+      <Form
+        form={form}
         className="flex flex-wrap items-end gap-3"
-        onSubmit={(event) => {
-          event.preventDefault();
-          copy.mutate(called.trim(), {
+        by={copy}
+        send={(filled) =>
+          copy.mutate(filled.called.trim(), {
             onSuccess: ({ id }) => void navigate(`/models/${id}/rig`),
-          });
-        }}
+          })
+        }
       >
-        <TextLine
+        <LineField
+          control={form.control}
+          name="called"
           label={say("wholeModel.copySecondModelName")}
-          value={called}
           maxLength={LONGEST}
           width="w-60"
-          onValue={setCalled}
         />
         <Button type="submit" disabled={copy.isPending || called.trim() === ""}>
           {say("wholeModel.copy")}
         </Button>
-      </form>
+      </Form>
       <p className="mt-1 text-sm text-soft">{say("wholeModel.copyGetsSetupTrims")}</p>
       <div className="mt-4 flex flex-wrap gap-3">
         <Button disabled={put.isPending} onClick={() => away("SET_ASIDE")}>
@@ -54,7 +59,6 @@ export function WholeModel() {
           {say("wholeModel.deleteIt")}
         </Button>
       </div>
-      {copy.isError && <Failure error={copy.error} />}
       {put.isError && <Failure error={put.error} />}
       <Modal
         open={asked}

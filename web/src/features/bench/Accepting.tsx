@@ -1,7 +1,8 @@
-import { useState } from "react";
+import { useForm } from "react-hook-form";
 import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { Fold } from "@/ui/fold";
+import { Form } from "@/ui/form";
 import { say } from "@/words/generated/bench";
 
 const NOTED = ["notebook", "accepted"] as const;
@@ -19,8 +20,8 @@ interface AcceptProps extends AcceptedProps {
 /** A reason for which the pilot lives with a finding or a hazard; kept with the setup. */
 export function Accept({ rule, subject, what }: AcceptProps) {
   const { draft, change } = useModel();
-  const [reason, setReason] = useState("");
-  const accept = () =>
+  const form = useForm({ defaultValues: { reason: "" } });
+  const accept = ({ reason }: { reason: string }) =>
     change({
       type: "edit",
       path: NOTED,
@@ -28,27 +29,20 @@ export function Accept({ rule, subject, what }: AcceptProps) {
     });
   return (
     <Fold className="mt-0.5 text-soft" title={<span>{say("accepting.acceptThisFinding")}</span>}>
-      <form
-        className="flex gap-1"
-        onSubmit={(event) => {
-          event.preventDefault();
-          accept();
-        }}
-      >
+      <Form form={form} className="flex gap-1" send={accept}>
         <input
           aria-label={say("accepting.whyYouAcceptThis", { what })}
           placeholder={say("accepting.why")}
           required
           minLength={3}
           maxLength={300}
-          value={reason}
-          onChange={(event) => setReason(event.target.value)}
           className="h-8 min-w-0 flex-1 rounded-card border border-line-strong bg-sheet px-2 text-ink"
+          {...form.register("reason")}
         />
         <Button type="submit" className="!min-h-8 px-2 text-sm">
           {say("accepting.accept")}
         </Button>
-      </form>
+      </Form>
     </Fold>
   );
 }

@@ -6,6 +6,7 @@ import { AircraftViews } from "@/features/bench/AircraftViews";
 import { useBenchStore } from "@/features/bench/store";
 import { Button } from "@/ui/button";
 import { Caution } from "@/ui/card";
+import { Enter } from "@/ui/form";
 import { Failure } from "@/ui/message";
 import { PartDone } from "@/ui/part-done";
 import { useStepKeys } from "@/ui/shortcuts";
@@ -115,12 +116,9 @@ export function GuidedStep({ open, kept, onConflict, pressed, onPressed }: Shown
     <div className="grid gap-4 lg:grid-cols-[minmax(0,1fr)_340px]">
       <div>
         <Progress at={open.step} of={open.steps.length} />
-        <form
+        <Enter
           className="min-h-[24rem] rounded-card border border-line bg-sheet p-6 sm:p-8"
-          onSubmit={(event) => {
-            event.preventDefault();
-            send(complete ? open.step : next);
-          }}
+          send={() => send(complete ? open.step : next)}
         >
           <h2
             id={STEP_TITLE}
@@ -157,7 +155,7 @@ export function GuidedStep({ open, kept, onConflict, pressed, onPressed }: Shown
             </p>
           )}
           {verdict !== undefined && <StepVerdict verdict={verdict} />}
-        </form>
+        </Enter>
         {[move, close].map((one, i) => one.isError && <Failure key={i} error={one.error} />)}
         <div className="mt-4 grid grid-cols-2 gap-3">
           <Button large onClick={() => send(back)} disabled={back < 0 || busy}>

@@ -1,13 +1,14 @@
 import { useState } from "react";
+import { useForm, useWatch } from "react-hook-form";
 import { Link } from "react-router";
 import type { Flight } from "@/api/queries";
 import { useDeleteFlight, useFollowed, useMarkFlight } from "@/api/history";
 import { GoBack } from "@/features/model/GoBack";
 import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
+import { Form, LineField } from "@/ui/form";
 import { Failure } from "@/ui/message";
 import { Modal } from "@/ui/modal";
-import { TextLine } from "@/ui/text-line";
 import { say } from "@/words/generated/flightlog";
 
 interface Props {
@@ -69,7 +70,9 @@ interface Asked {
 function Leave({ flight, open, onClose }: Asked) {
   const { standing } = useModel();
   const mark = useMarkFlight(standing.id);
-  const [because, setBecause] = useState("");
+  const form = useForm({ defaultValues: { because: "" } });
+  const { control } = form;
+  const because = useWatch({ control, name: "because" });
   return (
     <Modal
       open={open}
@@ -77,26 +80,26 @@ function Leave({ flight, open, onClose }: Asked) {
       title={say("flightActions.leaveThisFlightOut")}
       description={say("flightActions.staysLogNoLonger")}
     >
-      <form
+      <Form
+        form={form}
         className="space-y-3"
-        onSubmit={(event) => {
-          event.preventDefault();
-          mark.mutate({ flight, marks: { leftOut: because.trim() } }, { onSuccess: onClose });
-        }}
+        by={mark}
+        send={(filled) =>
+          mark.mutate({ flight, marks: { leftOut: filled.because.trim() } }, { onSuccess: onClose })
+        }
       >
-        <TextLine
+        <LineField
+          control={control}
+          name="because"
           label={say("flightActions.reason")}
           required
           maxLength={300}
-          value={because}
-          onValue={setBecause}
         />
         <Followed flight={flight} asked={open} />
-        {mark.isError && <Failure error={mark.error} />}
         <Button type="submit" look="main" disabled={mark.isPending || because.trim() === ""}>
           {say("flightActions.leaveItOut")}
         </Button>
-      </form>
+      </Form>
     </Modal>
   );
 }

@@ -12,11 +12,13 @@ import {
   useStandingTrims,
   useTrimsBeingRead,
   type Flight,
+  type FlightReport,
 } from "@/api/queries";
 import { today } from "@/domain/words";
 import { Grounded } from "@/features/model/Grounded";
 import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
+import { Form } from "@/ui/form";
 import { Failure, Waiting } from "@/ui/message";
 import { SwitchTabs } from "@/ui/switch-tabs";
 import { CardTable } from "./CardTable";
@@ -103,14 +105,14 @@ function Entry(props: EntryProps) {
   const seen = corrected === undefined ? { ...noted, check } : noted;
   const ended = useEndedHere(standing.id, runs);
   const unjudged = corrected === undefined ? ended : "";
-  const { handleSubmit, formState } = form;
+  const { formState } = form;
   const grounded = corrected === undefined && standing.grounding.verdict !== "CLEAR";
   const saved = () => {
     entry.forget();
     const told = seen.results.length > 0;
     void navigate(told ? "../coach" : "..", { relative: "path" });
   };
-  const save = handleSubmit((filled) => {
+  const save = (filled: FlightReport) => {
     const report = whole(filled, asks);
     if (corrected === undefined) {
       const flown = { revisionNumber: standing.newest.number, report, seen };
@@ -124,14 +126,10 @@ function Entry(props: EntryProps) {
       const body = { version: corrected.version, report, seen };
       correct.mutate({ flightId: corrected.id, body }, { onSuccess: saved });
     }
-  });
+  };
   const { errors } = formState;
   return (
-    <form
-      onSubmit={(event) => void save(event)}
-      className="mx-auto max-w-xl space-y-3 pt-3"
-      noValidate
-    >
+    <Form form={form} send={save} className="mx-auto max-w-xl space-y-3 pt-3" noValidate>
       <h2 className="text-xl">
         {corrected === undefined
           ? say("flightEntryPage.flightOnRevision", { number: standing.newest.number })
@@ -186,7 +184,7 @@ function Entry(props: EntryProps) {
       {corrected === undefined && (
         <SimulatedFlight form={form} onFlown={() => setSimulated(true)} />
       )}
-    </form>
+    </Form>
   );
 }
 

@@ -1,9 +1,9 @@
 import { useState } from "react";
+import { useForm } from "react-hook-form";
 import { useSaySettled, useTakeBackWord, type TrimSeries } from "@/api/history";
 import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
-import { Failure } from "@/ui/message";
-import { TextLine } from "@/ui/text-line";
+import { Form, LineField } from "@/ui/form";
 import { say } from "@/words/generated/flightlog";
 
 /** A pilot who disagrees says that it has settled, with a reason; and may take that back. */
@@ -12,7 +12,7 @@ export function MarkSettled({ series }: { series: TrimSeries }) {
   const saying = useSaySettled(standing.id);
   const back = useTakeBackWord(standing.id);
   const [asked, setAsked] = useState(false);
-  const [because, setBecause] = useState("");
+  const form = useForm({ defaultValues: { because: "" } });
   const { phase, control } = series;
   if (series.because !== "") {
     return (
@@ -32,24 +32,24 @@ export function MarkSettled({ series }: { series: TrimSeries }) {
     );
   }
   return (
-    <form
+    <Form
+      form={form}
       className="mt-1 flex flex-wrap items-end gap-2"
-      onSubmit={(event) => {
-        event.preventDefault();
-        saying.mutate({ phase, control, because }, { onSuccess: () => setAsked(false) });
-      }}
+      by={saying}
+      send={({ because }) =>
+        saying.mutate({ phase, control, because }, { onSuccess: () => setAsked(false) })
+      }
     >
-      <TextLine
+      <LineField
+        control={form.control}
+        name="because"
         label={say("markSettled.reason")}
         required
-        value={because}
-        onValue={setBecause}
         maxLength={300}
       />
       <Button type="submit" disabled={saying.isPending}>
         {say("markSettled.markAsSettled")}
       </Button>
-      {saying.isError && <Failure error={saying.error} />}
-    </form>
+    </Form>
   );
 }

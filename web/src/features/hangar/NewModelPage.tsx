@@ -1,9 +1,11 @@
 import { RadioGroup } from "radix-ui";
 import { useState } from "react";
+import { useForm, useWatch } from "react-hook-form";
 import { useNavigate } from "react-router";
 import { useAddAircraft, useKinds, type Setup } from "@/api/queries";
 import { stickMode } from "@/domain/stick-mode";
 import { Button } from "@/ui/button";
+import { Form } from "@/ui/form";
 import { Failure, Waiting } from "@/ui/message";
 import { Silhouette } from "./Silhouette";
 import { say } from "@/words/generated/hangar";
@@ -13,7 +15,8 @@ export function NewModelPage() {
   const kinds = useKinds();
   const add = useAddAircraft();
   const navigate = useNavigate();
-  const [name, setName] = useState("");
+  const form = useForm({ defaultValues: { name: "" } });
+  const name = useWatch({ control: form.control, name: "name" });
   const [chosen, setChosen] = useState<Setup>();
   if (kinds.data === undefined) {
     return kinds.isError ? (
@@ -64,20 +67,17 @@ export function NewModelPage() {
         ))}
       </RadioGroup.Root>
       {add.isError && <Failure error={add.error} />}
-      <form
+      <Form
+        form={form}
         className="sticky bottom-0 flex flex-wrap items-end gap-3 border-t border-line bg-mat py-3"
-        onSubmit={(event) => {
-          event.preventDefault();
-          start();
-        }}
+        send={start}
       >
         <label className="block">
           <span className="mb-0.5 block text-sm text-soft">{say("newModelPage.modelName")}</span>
           <input
-            value={name}
             maxLength={60}
-            onChange={(event) => setName(event.target.value)}
             className="h-11 w-72 rounded-card border border-line-strong bg-sheet px-3"
+            {...form.register("name")}
           />
         </label>
         <Button
@@ -88,7 +88,7 @@ export function NewModelPage() {
         >
           {say("newModelPage.createThisModel")}
         </Button>
-      </form>
+      </Form>
     </div>
   );
 }

@@ -2,15 +2,14 @@ import { typed, written } from "@/domain/reader";
 import { useBuildMix } from "@/api/edits";
 import { Plus } from "lucide-react";
 import { useState } from "react";
+import { Controller, useForm, type Control } from "react-hook-form";
 import { useGallery, type RecipeCard } from "@/api/program";
 import { useModel } from "@/features/model/model";
 import { useWorked } from "@/features/model/worked";
 import { WhenChoice } from "./parts";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
-import { Choice } from "@/ui/choice";
-import { Failure } from "@/ui/message";
-import { TextLine } from "@/ui/text-line";
+import { Form, LineField, PickField } from "@/ui/form";
 import { say } from "@/words/generated/program";
 
 /** Common mixes, built from what the pilot knows. */
@@ -20,14 +19,12 @@ export function Gallery() {
   const gallery = useGallery(draft.present);
   const build = useBuildMix();
   const [chosen, setChosen] = useState<RecipeCard>();
-  const [percent, setPercent] = useState("");
-  const [phase, setPhase] = useState("");
-  const [acts, setActs] = useState("");
-  const [lever, setLever] = useState("");
-  const [when, setWhen] = useState("");
   const phases = draft.present.phases;
   const levers = draft.present.transmitter.inputs.filter((one) => one.kind === "LEVER");
-  const add = () => {
+  const blank = { percent: "", phase: "", acts: "", when: "", lever: levers[0]?.id ?? "" };
+  const form = useForm({ defaultValues: blank });
+  const { control } = form;
+  const add = ({ percent, phase, acts, when, lever }: typeof blank) => {
     if (chosen === undefined) {
       return;
     }
@@ -36,7 +33,7 @@ export function Gallery() {
         setup: draft.present,
         recipe: chosen.recipe,
         percent: typed(percent),
-        lever: chosen.needsLever ? lever || (levers[0]?.id ?? "") : "",
+        lever: chosen.needsLever ? lever : "",
         preset: chosen.asksPreset ? phase : "",
         phases: acts === "" ? [] : [acts],
         when,
@@ -58,10 +55,7 @@ export function Gallery() {
             className="!min-h-8 text-sm"
             onClick={() => {
               setChosen(card);
-              setPercent(written(card.start));
-              setPhase("");
-              setActs("");
-              setWhen("");
+              form.reset({ ...blank, percent: written(card.start) });
             }}
           >
             {card.title}
@@ -69,12 +63,11 @@ export function Gallery() {
         ))}
       </div>
       {chosen !== undefined && (
-        <form
+        <Form
+          form={form}
           className="mt-3 flex flex-wrap items-end gap-3 border-t border-line pt-3"
-          onSubmit={(event) => {
-            event.preventDefault();
-            add();
-          }}
+          send={add}
+          by={build}
         >
           <p className="w-full font-medium">{chosen.reason}</p>
           {chosen.note !== "" && (
@@ -83,20 +76,20 @@ export function Gallery() {
             </p>
           )}
           <div className="max-w-sm">
-            <TextLine
+            <LineField
+              control={control}
+              name="percent"
               label={chosen.asks}
               inputMode="decimal"
               required
               width="w-28"
-              value={percent}
-              onValue={setPercent}
             />
           </div>
           {chosen.needsLever && (
-            <Choice
+            <PickField
+              control={control}
+              name="lever"
               label={say("gallery.lever")}
-              value={lever || (levers[0]?.id ?? "")}
-              onValue={setLever}
               options={levers.map((one) => [one.id, one.name] as const)}
             />
           )}
@@ -104,30 +97,35 @@ export function Gallery() {
             <PhaseChoice
               label={say("gallery.presetOfPhase")}
               none={say("gallery.noneUseTheFigure")}
-              value={phase}
-              onValue={setPhase}
+              control={control}
+              name="phase"
             />
           )}
           {phases.length > 1 && (
             <PhaseChoice
               label={say("gallery.actsIn")}
               none={say("gallery.allPhases")}
-              value={acts}
-              onValue={setActs}
+              control={control}
+              name="acts"
             />
           )}
-          <WhenChoice
-            label={say("gallery.onWhile")}
-            none={say("gallery.always")}
-            value={when}
-            onValue={setWhen}
+          <Controller
+            control={control}
+            name="when"
+            render={({ field }) => (
+              <WhenChoice
+                label={say("gallery.onWhile")}
+                none={say("gallery.always")}
+                value={field.value}
+                onValue={field.onChange}
+              />
+            )}
           />
           <Button type="submit" look="main" disabled={build.isPending}>
             <Plus aria-hidden size={16} /> {say("gallery.addThisMix")}
           </Button>
-        </form>
+        </Form>
       )}
-      {build.isError && <Failure error={build.error} />}
     </Card>
   );
 }
@@ -135,14 +133,14 @@ export function Gallery() {
 interface PhaseProps {
   label: string;
   none: string;
-  value: string;
-  onValue: (phase: string) => void;
+  control: Control<{ percent: string; phase: string; acts: string; when: string; lever: string }>;
+  name: "phase" | "acts";
 }
 
 function PhaseChoice({ none, ...choice }: PhaseProps) {
   const { phases } = useModel().draft.present;
   return (
-    <Choice
+    <PickField
       {...choice}
       options={[["", none], ...phases.map((one) => [one.id, one.name] as const)]}
     />

@@ -1,6 +1,5 @@
 import { useAddPart, usePartChoices, type PartWish } from "@/api/edits";
-import { emptied } from "@/domain/words";
-import { useState } from "react";
+import { useForm, useWatch } from "react-hook-form";
 import { AircraftViews } from "@/features/bench/AircraftViews";
 import { useBench, useBenchStore } from "@/features/bench/store";
 import { useModel } from "@/features/model/model";
@@ -9,8 +8,7 @@ import { DraftText } from "@/features/model/fields";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Choice } from "@/ui/choice";
-import { Failure } from "@/ui/message";
-import { TextLine } from "@/ui/text-line";
+import { emptySent, Form, LineField, PickField } from "@/ui/form";
 import { Motors, Panels } from "./PanelsCard";
 import { PartRow } from "./PartRow";
 import { RolesCard } from "./RolesCard";
@@ -24,7 +22,16 @@ import {
 import { told } from "@/words/generated/enums";
 import { say } from "@/words/generated/rig";
 
-type PartKind = PartWish["kind"];
+/** A part before anything is said of it. */
+const NEW_PART = {
+  kind: "SURFACE" as PartWish["kind"],
+  name: "",
+  right: "",
+  side: "BOTH",
+  role: "AILERON" as SurfaceRole,
+  panel: "WING" as PanelRole,
+  at: "",
+};
 
 /** What the model is made of, drawn from its numbers, and everything about it changeable. */
 export function AirframePage() {
@@ -76,27 +83,22 @@ function AddPart() {
   const add = useAddPart();
   const store = useBenchStore();
   const setup = draft.present;
-  const [kind, setKind] = useState<PartKind>("SURFACE");
-  const [name, setName] = useState("");
-  const [side, setSide] = useState("BOTH");
-  const [role, setRole] = useState<SurfaceRole>("AILERON");
-  const [panel, setPanel] = useState<PanelRole>("WING");
-  const [right, setRight] = useState("");
-  const [at, setAt] = useState("");
+  const form = useForm({ defaultValues: NEW_PART });
+  const { control } = form;
+  const { kind, side, at } = useWatch({ control });
   const choices = usePartChoices(setup).data ?? [];
   const choice = choices.find((one) => one.kind === kind);
   const places = choice?.places ?? [];
-  const place = places.some(({ id }) => id === at) ? at : (places[0]?.id ?? "");
-  const pair = side === "BOTH" && choice?.sided === true;
-  const submit = () => {
-    const mirrored = pair;
+  const place = places.find(({ id }) => id === at)?.id ?? places[0]?.id ?? "";
+  const mirrored = side === "BOTH" && choice?.sided === true;
+  const submit = (filled: typeof NEW_PART) => {
     const wish = {
-      kind,
-      name: name.trim(),
-      rightName: mirrored ? right.trim() : "",
-      role,
-      panel,
-      side: (side === "BOTH" ? "CENTRE" : side) as PartWish["side"],
+      kind: filled.kind,
+      name: filled.name.trim(),
+      rightName: mirrored ? filled.right.trim() : "",
+      role: filled.role,
+      panel: filled.panel,
+      side: (filled.side === "BOTH" ? "CENTRE" : filled.side) as PartWish["side"],
       mirrored,
       at: place,
     };
@@ -108,46 +110,39 @@ function AddPart() {
       if (choice?.surface === true && added !== undefined) {
         store.select(added.id);
       }
-      setName(emptied(name));
-      setRight(emptied(right));
+      emptySent(form, filled, "name", "right");
     });
   };
   return (
     <Card title={say("airframePage.addAPart")} className="!p-3">
-      <form
-        className="space-y-2"
-        onSubmit={(event) => {
-          event.preventDefault();
-          submit();
-        }}
-      >
-        <Choice
+      <Form form={form} className="space-y-2" send={submit} by={add}>
+        <PickField
+          control={control}
+          name="kind"
           label={say("airframePage.what")}
-          value={kind}
           options={choices.map((one) => [one.kind, one.words] as const)}
-          onValue={(one) => setKind(one as PartKind)}
         />
-        <TextLine
-          label={pair ? say("airframePage.nameLeftOne") : say("airframePage.name")}
+        <LineField
+          control={control}
+          name="name"
+          label={mirrored ? say("airframePage.nameLeftOne") : say("airframePage.name")}
           required
           maxLength={60}
-          value={name}
-          onValue={setName}
         />
-        {pair && (
-          <TextLine
+        {mirrored && (
+          <LineField
+            control={control}
+            name="right"
             label={say("airframePage.nameRightOne")}
             required
             maxLength={60}
-            value={right}
-            onValue={setRight}
           />
         )}
         {choice?.sided === true && (
-          <Choice
+          <PickField
+            control={control}
+            name="side"
             label={say("airframePage.side")}
-            value={side}
-            onValue={setSide}
             options={[
               ["BOTH", say("airframePage.leftAndRight")],
               ["LEFT", told("Side", "LEFT")],
@@ -157,18 +152,18 @@ function AddPart() {
           />
         )}
         {choice?.surface === true && (
-          <Choice
+          <PickField
+            control={control}
+            name="role"
             label={say("airframePage.purpose")}
-            value={role}
-            onValue={(one) => setRole(one as SurfaceRole)}
             options={SURFACE_ROLES}
           />
         )}
         {choice?.panel === true && (
-          <Choice
+          <PickField
+            control={control}
+            name="panel"
             label={say("airframePage.whatItIs")}
-            value={panel}
-            onValue={(one) => setPanel(one as PanelRole)}
             options={PANEL_ROLES}
           />
         )}
@@ -177,14 +172,13 @@ function AddPart() {
             label={choice?.fitted ?? ""}
             value={place}
             options={places.map(({ id, name }) => [id, name] as const)}
-            onValue={setAt}
+            onValue={(id) => form.setValue("at", id)}
           />
         )}
         <Button type="submit" look="main" className="w-full" disabled={add.isPending}>
           {say("airframePage.addIt")}
         </Button>
-        {add.isError && <Failure error={add.error} />}
-      </form>
+      </Form>
     </Card>
   );
 }

@@ -1,15 +1,14 @@
 import { Check } from "@/ui/check";
 import { Plus, X } from "lucide-react";
-import { useState } from "react";
+import { useForm } from "react-hook-form";
 import { useMarkCheck, useNoteChange, usePartChanges, type NotedPartChange } from "@/api/rig";
-import { day, emptied, today } from "@/domain/words";
+import { day, today } from "@/domain/words";
 import { DraftChoice, DraftNumber, DraftText, useField } from "@/features/model/fields";
 import { useHasMotor, useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
-import { Choice } from "@/ui/choice";
+import { emptySent, Form, LineField, PickField } from "@/ui/form";
 import { Failure } from "@/ui/message";
-import { TextLine } from "@/ui/text-line";
 import { told } from "@/words/generated/enums";
 import { say } from "@/words/generated/rig";
 
@@ -50,52 +49,43 @@ function NoteChange() {
   const { standing } = useModel();
   const motors = useHasMotor();
   const note = useNoteChange(standing.id);
-  const [kind, setKind] = useState<Kind>("SERVO");
-  const [subject, setSubject] = useState("");
-  const [why, setWhy] = useState("");
-  const [changedOn, setChangedOn] = useState(today());
+  const form = useForm({
+    defaultValues: { kind: "SERVO" as Kind, subject: "", why: "", changedOn: today() },
+  });
+  const { control } = form;
   return (
     <Card title={say("changesPage.recordChangeModel")}>
-      <form
+      <Form
+        form={form}
         className="grid grid-cols-2 gap-3"
-        onSubmit={(event) => {
-          event.preventDefault();
+        by={note}
+        send={(filled) => {
+          const { kind, subject, why, changedOn } = filled;
           note.mutate(
             { change: { kind, subject: subject.trim(), note: why.trim() }, changedOn },
-            {
-              onSuccess: () => {
-                setSubject(emptied(subject));
-                setWhy(emptied(why));
-              },
-            },
+            { onSuccess: () => emptySent(form, filled, "subject", "why") },
           );
         }}
       >
-        <Choice
+        <PickField
+          control={control}
+          name="kind"
           label={say("changesPage.new")}
-          value={kind}
           options={motors ? KINDS : KINDS.filter(([one]) => !OF_A_MOTOR.includes(one))}
-          onValue={setKind}
         />
-        <TextLine
-          label={say("changesPage.whichOne")}
-          required
-          value={subject}
-          onValue={setSubject}
-        />
-        <TextLine
+        <LineField control={control} name="subject" label={say("changesPage.whichOne")} required />
+        <LineField
+          control={control}
+          name="changedOn"
           label={say("changesPage.changedOn")}
           type="date"
           required
-          value={changedOn}
-          onValue={setChangedOn}
         />
-        <TextLine label={say("changesPage.note")} value={why} onValue={setWhy} />
+        <LineField control={control} name="why" label={say("changesPage.note")} />
         <Button type="submit" look="main" disabled={note.isPending}>
           {say("changesPage.recordIt")}
         </Button>
-      </form>
-      {note.isError && <Failure error={note.error} />}
+      </Form>
     </Card>
   );
 }

@@ -1,9 +1,9 @@
-import { useState } from "react";
+import { useForm, useWatch } from "react-hook-form";
 import { Link, useLocation } from "react-router";
 import { useHere, useLetIn } from "@/api/devices";
 import { buttonClass, Button } from "@/ui/button";
 import { Card } from "@/ui/card";
-import { Failure } from "@/ui/message";
+import { Form } from "@/ui/form";
 import { Say, say } from "@/words/generated/settings";
 
 /** What a device is called until the pilot names it. */
@@ -13,8 +13,8 @@ const usual = () =>
 /** Lets the device it is opened on in: by a code that was scanned, or typed. */
 export function LetInPage() {
   const { hash } = useLocation();
-  const [code, setCode] = useState(hash.slice(1));
-  const [name, setName] = useState(usual);
+  const form = useForm({ defaultValues: { code: hash.slice(1), name: usual() } });
+  const { code, name } = useWatch({ control: form.control });
   const here = useHere();
   const letIn = useLetIn();
   const inside = letIn.data !== undefined || (here.data?.device ?? "") !== "";
@@ -49,43 +49,35 @@ export function LetInPage() {
         </Card>
       ) : (
         <Card>
-          <form
+          <Form
+            form={form}
             className="space-y-4"
-            onSubmit={(event) => {
-              event.preventDefault();
-              letIn.mutate({ code, name });
-            }}
+            send={(filled) => letIn.mutate(filled)}
+            by={letIn}
           >
             <label className="block">
               <span className="mb-1 block">{say("letInPage.codeComputerUnderSettings")}</span>
               <input
                 className={`${line} figures tracking-widest uppercase`}
-                value={code}
                 maxLength={20}
                 autoComplete="off"
-                onChange={(event) => setCode(event.target.value)}
+                {...form.register("code")}
               />
             </label>
             <label className="block">
               <span className="mb-1 block">{say("letInPage.nameOfThisDevice")}</span>
-              <input
-                className={line}
-                value={name}
-                maxLength={60}
-                onChange={(event) => setName(event.target.value)}
-              />
+              <input className={line} maxLength={60} {...form.register("name")} />
             </label>
-            {letIn.isError && <Failure error={letIn.error} />}
             <Button
               type="submit"
               look="main"
               large
               className="w-full"
-              disabled={letIn.isPending || code.trim() === "" || name.trim() === ""}
+              disabled={letIn.isPending || !code?.trim() || !name?.trim()}
             >
               {say("letInPage.getAccess")}
             </Button>
-          </form>
+          </Form>
         </Card>
       )}
     </div>

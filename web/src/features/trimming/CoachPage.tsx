@@ -1,4 +1,5 @@
 import { useState } from "react";
+import { useForm, useWatch } from "react-hook-form";
 import { Link } from "react-router";
 import {
   useCoach,
@@ -11,8 +12,8 @@ import {
 import { useModel } from "@/features/model/model";
 import { Button, buttonClass } from "@/ui/button";
 import { Card, Caution } from "@/ui/card";
+import { Form, LineField } from "@/ui/form";
 import { Failure, Waiting } from "@/ui/message";
-import { TextLine } from "@/ui/text-line";
 import { AdviceCard, OpenJob } from "./AdviceCard";
 import { PathDrawing } from "./PathDrawing";
 import { say } from "@/words/generated/trimming";
@@ -175,7 +176,9 @@ function LeaveOut({ one }: { one: CoachStanding }) {
   const { standing } = useModel();
   const skip = useSkipTest(standing.id);
   const takeUp = useTakeUpTest(standing.id);
-  const [because, setBecause] = useState("");
+  const form = useForm({ defaultValues: { because: "" } });
+  const { control } = form;
+  const because = useWatch({ control, name: "because" });
   if (one.state === "SKIPPED") {
     return (
       <div className="mt-3">
@@ -187,25 +190,23 @@ function LeaveOut({ one }: { one: CoachStanding }) {
     );
   }
   return (
-    <form
+    <Form
+      form={form}
       className="mt-4 flex flex-wrap items-end gap-2 border-t border-line pt-3"
-      onSubmit={(event) => {
-        event.preventDefault();
-        skip.mutate({ test: one.test, because });
-      }}
+      by={skip}
+      send={(filled) => skip.mutate({ test: one.test, because: filled.because })}
     >
       <div className="min-w-48 flex-1">
-        <TextLine
+        <LineField
+          control={control}
+          name="because"
           label={say("coachPage.reasonLeavingOut")}
-          value={because}
-          onValue={setBecause}
           maxLength={300}
         />
       </div>
       <Button type="submit" look="quiet" disabled={skip.isPending || because.trim().length < 3}>
         {say("coachPage.leaveItOut")}
       </Button>
-      {skip.isError && <Failure error={skip.error} />}
-    </form>
+    </Form>
   );
 }

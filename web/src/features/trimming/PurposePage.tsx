@@ -11,6 +11,7 @@ import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Check } from "@/ui/check";
 import { Choice } from "@/ui/choice";
+import { Enter } from "@/ui/form";
 import { Failure, Waiting } from "@/ui/message";
 import { PlainNumber } from "@/ui/plain-number";
 import { Stations } from "./Stations";
@@ -101,13 +102,7 @@ function Book({ sheet }: { sheet: WishSheet }) {
         }),
     });
   return (
-    <form
-      className="mx-auto max-w-3xl space-y-3 pt-3"
-      onSubmit={(event) => {
-        event.preventDefault();
-        save();
-      }}
-    >
+    <Enter className="mx-auto max-w-3xl space-y-3 pt-3" send={save}>
       {elsewhere && typed && (
         <div role="alert" className="border-l-4 border-grounded bg-inset px-4 py-2">
           <p>{say("purposePage.pageChangedAnotherTab")}</p>
@@ -159,7 +154,7 @@ function Book({ sheet }: { sheet: WishSheet }) {
       <Button type="submit" look="main" large disabled={note.isPending}>
         {say("purposePage.save")}
       </Button>
-    </form>
+    </Enter>
   );
 }
 

@@ -15,6 +15,7 @@ import hightally.core.program.Mix;
 import hightally.core.program.Phase;
 import hightally.core.program.Power;
 import hightally.core.program.Trims;
+import hightally.core.quantity.Copyable;
 import hightally.core.quantity.HouseValues;
 import hightally.core.quantity.SelfChecked;
 import hightally.core.quantity.Text;
@@ -48,6 +49,7 @@ import java.util.function.Consumer;
  * @param house the pilot's thresholds
  * @param notebook wishes, sources, accepted findings
  */
+@Copyable
 public record Setup(
     @Within(min = 1, max = FORMAT_VERSION) int formatVersion,
     @Text(max = 60) String name,
@@ -126,7 +128,7 @@ public record Setup(
 
   /** A copy to change, part by part. */
   public SetupChange change() {
-    return new SetupChange(this);
+    return SetupChange.from(this);
   }
 
   /** The same setup with other trims in the transmitter. */
