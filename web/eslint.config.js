@@ -5,6 +5,7 @@ import imports from "eslint-plugin-import-x";
 import hooks from "eslint-plugin-react-hooks";
 import globals from "globals";
 import ts from "typescript-eslint";
+import { inCatalogue } from "./lint/words.js";
 import { allowed, noArithmetic } from "./lint/quantities.js";
 
 /** Lower parts know nothing of higher ones: domain, then api, then ui, then the features. */
@@ -83,8 +84,9 @@ export default ts.config(
   },
   {
     files: ["src/**/*.tsx"],
-    ignores: ["src/**/*.test.tsx"],
-    rules: { "max-lines-per-function": ["error", { max: 120 }] },
+    ignores: ["src/**/*.test.tsx", "src/test/**"],
+    plugins: { page: { rules: { words: inCatalogue } } },
+    rules: { "max-lines-per-function": ["error", { max: 120 }], "page/words": "error" },
   },
   {
     files: ["src/**/*.{ts,tsx}"],

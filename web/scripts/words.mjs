@@ -32,6 +32,9 @@ const ENUMS = [
   "Wind",
 ];
 
+/** Areas of the core's own messages that the page says too. */
+const SHARED = ["clicks"];
+
 /** The lines of a file of the catalogue, in its order: key and pattern. */
 function catalogue(file) {
   return readFileSync(file, "utf8")
@@ -103,7 +106,8 @@ export const { say, Say } = sayer<Places>(${JSON.stringify(
 }
 
 const areas = new Map();
-for (const [key, pattern] of catalogue(CATALOGUE)) {
+const shared = catalogue(CORE).filter(([key]) => SHARED.includes(key.slice(0, key.indexOf("."))));
+for (const [key, pattern] of [...catalogue(CATALOGUE), ...shared]) {
   const area = key.slice(0, key.indexOf("."));
   areas.set(area, [...(areas.get(area) ?? []), [key.slice(area.length + 1), pattern]]);
 }

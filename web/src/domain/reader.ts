@@ -29,6 +29,7 @@ const withMark = (text: string) => {
 const LANGUAGE = "en-GB";
 
 const DAY = new Intl.DateTimeFormat(LANGUAGE, { day: "numeric", month: "long", year: "numeric" });
+const LIST = new Intl.ListFormat(LANGUAGE, { type: "conjunction" });
 const TIME = new Intl.DateTimeFormat(LANGUAGE, { hour: "2-digit", minute: "2-digit" });
 
 /** `5 September 2026`, as the core writes it. */
@@ -102,3 +103,6 @@ export const severalWords = () =>
   decimalMark.now() === "comma"
     ? say("reader.withSemicolonsBetween")
     : say("reader.withCommasBetween");
+
+/** Names in a sentence: `left, centre and right`. */
+export const all = (names: readonly string[]) => LIST.format(names);

@@ -1,5 +1,7 @@
 import { day, figure, length, lengthFigure } from "./reader";
+import { say as clicksSaid } from "@/words/generated/clicks";
 import { say } from "@/words/generated/domain";
+import ways from "./ways.json";
 import { told } from "@/words/generated/enums";
 
 /** Words and figures the way the whole page writes them; no number's meaning hangs on a bare sign. */
@@ -47,6 +49,9 @@ export type Way = boolean | { sideways: boolean; role: string };
 
 type Direction = "UP" | "DOWN" | "RIGHT" | "LEFT" | "AFT" | "FORWARD";
 
+/** Of every role, sideways or not: where plus and minus go, as the core has it. */
+const WAYS: { role: string; sideways: boolean; plus: string; minus: string }[] = ways;
+
 /** Each direction's arrow. */
 const ARROWS: Record<Direction, string> = {
   UP: "▲",
@@ -58,12 +63,14 @@ const ARROWS: Record<Direction, string> = {
 };
 
 function directions(way: Way): readonly [plus: Direction, minus: Direction] {
-  if (typeof way !== "boolean" && way.role === "SWINGING_WING") {
-    return ["AFT", "FORWARD"];
-  }
-  const sideways = typeof way === "boolean" ? way : way.sideways;
-  return sideways ? ["RIGHT", "LEFT"] : ["UP", "DOWN"];
+  const [role, sideways] =
+    typeof way === "boolean" ? (["OTHER", way] as const) : ([way.role, way.sideways] as const);
+  const found = WAYS.find((one) => one.role === role && one.sideways === sideways);
+  return [found?.plus, found?.minus] as [Direction, Direction];
 }
+
+/** Which way plus and minus of a surface go, for what it asks to be told. */
+export const waysOf = directions;
 
 /** The words for plus and minus: up and down, right and left, or aft and forward. */
 export function wayWords(way: Way): readonly [plus: string, minus: string] {
@@ -110,21 +117,15 @@ export function signedLength(mm: number, places: number): string {
   return isNothing(mm, places) ? text : `${sign(mm)}${text}`;
 }
 
-/** Which way clicks point: the words the core has for them. */
-const CLICK_WAYS: Record<ControlKey, readonly [plus: string, minus: string]> = {
-  roll: [told("Way", "RIGHT"), told("Way", "LEFT")],
-  pitch: [say("words.noseUp"), say("words.noseDown")],
-  yaw: [say("words.noseRight"), say("words.noseLeft")],
-};
-
-/** Which way a control's clicks point. */
+/** How many clicks and which way, in the words of the core. */
 export function clickWords(key: ControlKey, clicks: number): string {
   if (clicks === 0) {
-    return say("words.atZero");
+    return clicksSaid("none");
   }
-  const [plus, minus] = CLICK_WAYS[key];
-  const way = clicks > 0 ? plus : minus;
-  return say("words.clicks", { many: Math.abs(Math.round(clicks)), way });
+  const control = key.toUpperCase() as Control;
+  return clicksSaid(`${control}.${clicks > 0 ? "plus" : "minus"}`, {
+    count: Math.abs(Math.round(clicks)),
+  });
 }
 
 /** The axis of a stick, from its minus end to its plus end. */

@@ -2,7 +2,7 @@ import { length, lengthSign, typedLength } from "@/domain/reader";
 import { useForm, useWatch } from "react-hook-form";
 import { type OpenAdjustment, type PlannedRod } from "@/api/queries";
 import { useGauge } from "@/api/field-work";
-import { travelWords, wayWords } from "@/domain/words";
+import { travelWords } from "@/domain/words";
 import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { Form, LineField } from "@/ui/form";
@@ -25,7 +25,6 @@ export function GaugePanel({ open, rod }: Props) {
   const { went = "", way } = useWatch({ control });
   const known = open.gauges.find((one) => one.gauge.surface === rod.surface);
   const surface = draft.present.surfaces.find((one) => one.id === rod.surface) ?? false;
-  const [plus, minus] = wayWords(surface);
   const mm = way === "SAME" ? 0 : typedLength(went);
   const ready = way !== undefined && Number.isFinite(mm);
   const save = (choice: Choice) =>
@@ -67,12 +66,7 @@ export function GaugePanel({ open, rod }: Props) {
           inputMode="decimal"
           width="w-28"
         />
-        <WentChoice
-          label={say("gaugePanel.whichWay")}
-          plus={plus}
-          minus={minus}
-          control={control}
-        />
+        <WentChoice label={say("gaugePanel.whichWay")} way={surface} control={control} />
         <Button type="submit" disabled={gauge.isPending || !ready}>
           {say("gaugePanel.compare")}
         </Button>

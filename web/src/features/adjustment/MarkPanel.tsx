@@ -2,7 +2,7 @@ import { lengthSign, typedLength } from "@/domain/reader";
 import { Controller, useForm, useWatch } from "react-hook-form";
 import { type OpenAdjustment, type PlannedRod } from "@/api/queries";
 import { useMark } from "@/api/field-work";
-import { size, travelWords, wayWords } from "@/domain/words";
+import { size, travelWords } from "@/domain/words";
 import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { Form, LineField } from "@/ui/form";
@@ -23,7 +23,6 @@ export function MarkPanel({ open, rod }: { open: OpenAdjustment; rod: PlannedRod
   });
   const { control } = form;
   const { off = "", way } = useWatch({ control });
-  const [plus, minus] = wayWords(surface ?? false);
   const mm = way === "SAME" ? 0 : typedLength(off);
   const ready = way === "SAME" || Number.isFinite(mm);
   const { unit } = rod;
@@ -72,8 +71,7 @@ export function MarkPanel({ open, rod }: { open: OpenAdjustment; rod: PlannedRod
           <WentChoice
             label={say("markPanel.edgeOffMark")}
             same={say("markPanel.atItsMark")}
-            plus={plus}
-            minus={minus}
+            way={surface ?? false}
             control={control}
           />
           {way !== "SAME" && (

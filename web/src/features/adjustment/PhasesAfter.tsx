@@ -54,7 +54,7 @@ export function PhasesAfter({ plan }: { plan: Plan }) {
                 ))}
                 <td className="py-1">
                   {phase.errors.every((one) => isNothing(one.mm, 1))
-                    ? "nothing"
+                    ? say("phasesAfter.offByNothing")
                     : phase.errors
                         .filter((one) => !isNothing(one.mm, 1))
                         .map(

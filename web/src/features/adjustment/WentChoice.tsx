@@ -4,14 +4,16 @@ import {
   type FieldPathByValue,
   type FieldValues,
 } from "react-hook-form";
+import { waysOf, type Way } from "@/domain/words";
+import { told } from "@/words/generated/enums";
 import { say } from "@/words/generated/adjustment";
 
 export type Went = "UP" | "DOWN" | "RIGHT" | "LEFT" | "SAME";
 
 interface Props<T extends FieldValues> {
   label: string;
-  plus: string;
-  minus: string;
+  /** The surface it is about. */
+  way: Way;
   /** For neither way. */
   same?: string;
   control: Control<T>;
@@ -20,8 +22,7 @@ interface Props<T extends FieldValues> {
 /** Which way a trailing edge went: picked as a word, never typed as a sign. */
 export function WentChoice<T extends { way?: Went }>({
   label,
-  plus,
-  minus,
+  way,
   same = say("wentChoice.theSame"),
   control,
 }: Props<T>) {
@@ -30,21 +31,20 @@ export function WentChoice<T extends { way?: Went }>({
     name: "way" as FieldPathByValue<T, Went | undefined>,
   });
   const ways = [
-    [plus.toUpperCase() as Went, plus],
-    [minus.toUpperCase() as Went, minus],
-    ["SAME", same],
-  ] as const;
+    ...waysOf(way).map((one) => [one as Went, told("Way", one)] as const),
+    ["SAME", same] as const,
+  ];
   return (
     <fieldset className="flex h-9 items-center gap-3 text-base">
       <legend className="sr-only">{label}</legend>
-      {ways.map(([way, words]) => (
-        <label key={way} className="flex items-center gap-1.5">
+      {ways.map(([went, words]) => (
+        <label key={went} className="flex items-center gap-1.5">
           <input
             type="radio"
             className="size-5 accent-[var(--brand)]"
             name={field.name}
-            checked={field.value === way}
-            onChange={() => field.onChange(way)}
+            checked={field.value === went}
+            onChange={() => field.onChange(went)}
           />
           {words}
         </label>

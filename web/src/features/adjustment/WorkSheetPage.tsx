@@ -154,7 +154,7 @@ function Throws({ open }: { open: OpenAdjustment }) {
           say("workSheetPage.atFullStick"),
           say("workSheetPage.whichWayFirst"),
           say("workSheetPage.expected", { lengthSign: lengthSign() }),
-          `Measured, ${lengthSign()}`,
+          say("workSheetPage.measured", { lengthSign: lengthSign() }),
         ]}
       />
       <tbody>

@@ -19,12 +19,10 @@ type Figure = Schemas["OutputWish"]["figure"];
 
 interface Props {
   surface: string;
-  /** Index of its channel. */
-  channel: number;
 }
 
 /** The output stage, by where the surface goes: a pair typed once, until it is taken apart. */
-export function OutputCard({ surface, channel }: Props) {
+export function OutputCard({ surface }: Props) {
   const { draft } = useModel();
   const sheet = useOutputSheet(draft.present, surface);
   const output = useOutput();
@@ -32,6 +30,7 @@ export function OutputCard({ surface, channel }: Props) {
   const [parted, setParted] = useState(false);
   const rows = sheet.data?.rows ?? [];
   const own = draft.present.surfaces.find((one) => one.id === surface);
+  const channel = draft.present.channels.findIndex(({ number }) => number === rows[0]?.channel);
   const carried = draft.present.channels[channel];
   if (own === undefined || carried === undefined) {
     return null;

@@ -12,7 +12,6 @@ import {
   sizeOf,
 } from "@/domain/words";
 import { Card } from "@/ui/card";
-import { behind } from "@/features/model/chain";
 import { DraftChoice, DraftNumber } from "@/features/model/fields";
 import { useModel } from "@/features/model/model";
 import { OutputCard } from "./OutputCard";
@@ -30,7 +29,6 @@ export function ProgramPanel({ index }: { index: number }) {
   const { draft } = useModel();
   const bench = useBench((state) => state.moment);
   const surface = draft.present.surfaces[index];
-  const { channel } = behind(draft.present, index);
   const here = useSurfaceHere(draft.present, bench, surface?.id ?? "");
   if (surface === undefined) {
     return null;
@@ -71,7 +69,7 @@ export function ProgramPanel({ index }: { index: number }) {
           </p>
         </Card>
       ))}
-      <OutputCard key={surface.id} surface={surface.id} channel={channel} />
+      <OutputCard key={surface.id} surface={surface.id} />
       <Card title={say("programPanel.transmitter")}>
         <div className="grid grid-cols-2 gap-3 sm:grid-cols-[1.5fr_1fr_1fr_1fr]">
           <DraftChoice

@@ -3,7 +3,6 @@ import { LinkageDrawing } from "@/features/bench/LinkageDrawing";
 import { useBench } from "@/features/bench/store";
 import { signed, sizeOf } from "@/domain/words";
 import { Card } from "@/ui/card";
-import { behind } from "@/features/model/chain";
 import { DraftChoice, DraftNumber } from "@/features/model/fields";
 import { useModel } from "@/features/model/model";
 import { MeasuredCard } from "./MeasuredCard";
@@ -27,7 +26,7 @@ export function RigPanel({ index }: { index: number }) {
   }
   const rod = ["surfaces", index, "rod"] as const;
   const slave = surface.rod.driver === "SURFACE";
-  const { servo } = behind(draft.present, index);
+  const servo = draft.present.servos.findIndex(({ id }) => id === surface.rod.driverId);
   return (
     <>
       {!slave && <ThrowsCard index={index} />}

@@ -20,10 +20,7 @@ export function FindingsCard() {
     );
   }
   return (
-    <Card
-      title={`${findings.length} ${findings.length === 1 ? "finding" : "findings"}`}
-      className="!p-3"
-    >
+    <Card title={say("findingsCard.findings", { count: findings.length })} className="!p-3">
       <ul className="space-y-3">
         {findings.map((one) => (
           <FindingItem key={one.rule + one.surface + one.title} one={one} />

@@ -213,7 +213,7 @@ function Shown({ results }: { results: Flight["seen"]["results"] }) {
       <p key={one.test + one.part} className="text-sm">
         {card?.name ?? one.test}:{" "}
         {one.seen.length === 0
-          ? "right"
+          ? say("flightsPage.asItShouldBe")
           : one.seen
               .map((each) => `${words(each.outcome)} (${STRENGTHS[each.strength] ?? ""})`)
               .join(", ")}

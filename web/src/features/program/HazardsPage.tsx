@@ -77,9 +77,7 @@ function Ended({ end, outcome, again }: EndedProps) {
           {outcome.sampled > 0 &&
             `${say("hazardsPage.themCouldNotProven", { many: many(outcome.sampled), manyOther: many(outcome.evaluated) })} `}
           {open > 0 ? (
-            <strong className="text-grounded">
-              {open} {open === 1 ? "hazard" : "hazards"}.
-            </strong>
+            <strong className="text-grounded">{say("hazardsPage.hazards", { count: open })}</strong>
           ) : (
             whole && <strong className="text-done">{say("hazardsPage.noHazardFound")}</strong>
           )}

@@ -1,4 +1,4 @@
-import { length } from "@/domain/reader";
+import { all, length } from "@/domain/reader";
 import { useState } from "react";
 import { Link } from "react-router";
 import { useProposeMap, useShare, useWiringSheet, type Proposed } from "@/api/rig";
@@ -111,7 +111,7 @@ function SharingList({ shown, onTaken }: { shown: Proposed; onTaken: () => void 
             <Say
               id="mapPage.onAYLead"
               values={{
-                span: <span className="font-medium">{one.names.join(" and ")}</span>,
+                span: <span className="font-medium">{all(one.names)}</span>,
                 reverser: Boolean(one.reverser),
               }}
             />

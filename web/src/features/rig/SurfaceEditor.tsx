@@ -11,7 +11,6 @@ import {
   DraftText,
 } from "@/features/model/fields";
 import { useModel } from "@/features/model/model";
-import { behind } from "@/features/model/chain";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Choice } from "@/ui/choice";
@@ -116,7 +115,7 @@ function Driver({ index }: { index: number }) {
   const { draft, change } = useModel();
   const setup = draft.present;
   const surface = setup.surfaces[index];
-  const { servo } = behind(setup, index);
+  const servo = setup.servos.findIndex(({ id }) => id === surface?.rod.driverId);
   if (surface === undefined) {
     return null;
   }

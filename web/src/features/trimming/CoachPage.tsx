@@ -114,8 +114,7 @@ function TestList({ sheet, next, shown, choose }: ListProps) {
                     {sheet.cards[i]?.name}
                   </span>
                   <span className={`shrink-0 text-sm font-medium ${look}`}>
-                    {one === next ? "next: " : ""}
-                    {word}
+                    {one === next ? say("coachPage.nextIs", { word }) : word}
                   </span>
                 </span>
                 <span className="block text-sm text-soft">{one.words}</span>

@@ -4,14 +4,19 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import com.networknt.schema.InputFormat;
 import com.networknt.schema.JsonSchemaFactory;
 import com.networknt.schema.SpecVersion;
 import hightally.app.Pilot;
 import hightally.app.transfer.SetupSchema;
+import hightally.core.airframe.Surface;
+import hightally.core.airframe.SurfaceRole;
+import hightally.core.setup.Setup;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 
@@ -22,6 +27,7 @@ import org.junit.jupiter.api.Test;
 class PublishedFilesTest extends Pilot {
   private static final Path API = Path.of("../web/openapi.json");
   private static final Path ANSWERS = Path.of("../web/src/test/answers.json");
+  private static final Path WAYS = Path.of("../web/src/domain/ways.json");
   private static final Path SCHEMA = Path.of("../docs/setup.schema.json");
 
   @Test
@@ -74,6 +80,25 @@ class PublishedFilesTest extends Pilot {
     publish(ANSWERS, json.writerWithDefaultPrettyPrinter().writeValueAsString(answers) + "\n");
     assertThat(json.readTree(Files.readString(ANSWERS)))
         .isEqualTo(json.readTree(answers.toString()));
+  }
+
+  /** Where plus and minus of a surface go, the page has from the core. */
+  @Test
+  void theWaysOfSurfacesAreFresh() throws Exception {
+    ArrayNode ways = json.createArrayNode();
+    Surface any = json.treeToValue(biplane(), Setup.class).surfaces().get(0);
+    for (SurfaceRole role : SurfaceRole.values()) {
+      for (boolean sideways : List.of(false, true)) {
+        Surface one = any.change().role(role).sideways(sideways).done();
+        ways.addObject()
+            .put("role", role.name())
+            .put("sideways", sideways)
+            .put("plus", one.way(1).name())
+            .put("minus", one.way(-1).name());
+      }
+    }
+    publish(WAYS, json.writerWithDefaultPrettyPrinter().writeValueAsString(ways) + "\n");
+    assertThat(json.readTree(Files.readString(WAYS))).isEqualTo(ways);
   }
 
   private static void publish(Path file, String text) throws Exception {

@@ -5,6 +5,7 @@ import hightally.core.airframe.Surface;
 import hightally.core.flightlog.PhaseReading;
 import hightally.core.program.Trims;
 import hightally.core.quantity.Control;
+import hightally.core.quantity.Copyable;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Said;
 import hightally.core.setup.Setup;
@@ -25,6 +26,7 @@ import java.util.Optional;
  * @param made what came of the rods that are turned already
  * @param gauged gauge readings that are believed instead of the arithmetic
  */
+@Copyable
 public record FlownTrims(
     String reference,
     List<PhaseReading> phases,
@@ -54,6 +56,11 @@ public record FlownTrims(
     }
   }
 
+  /** A copy to change, part by part. */
+  public FlownTrimsCopy change() {
+    return FlownTrimsCopy.from(this);
+  }
+
   /** The other phases keep clicks of their own. */
   public FlownTrims(String reference, List<PhaseReading> phases) {
     this(reference, phases, false, List.of(Control.values()));
@@ -67,17 +74,17 @@ public record FlownTrims(
 
   /** The same with other controls. */
   public FlownTrims of(List<Control> wanted) {
-    return new FlownTrims(reference, phases, presetsTakeUp, wanted, means, made, gauged);
+    return change().controls(wanted).done();
   }
 
   /** The same with what came of turning. */
   public FlownTrims withMade(List<MarkSeen> marks) {
-    return new FlownTrims(reference, phases, presetsTakeUp, controls, means, marks, gauged);
+    return change().made(marks).done();
   }
 
   /** The same going by the gauge where that is believed. */
   public FlownTrims withGauged(List<Gauged> readings) {
-    return new FlownTrims(reference, phases, presetsTakeUp, controls, means, made, readings);
+    return change().gauged(readings).done();
   }
 
   /** What the gauge showed at a surface, where that is believed. */

@@ -1,5 +1,6 @@
 package hightally.core.airframe;
 
+import hightally.core.quantity.Copyable;
 import hightally.core.quantity.Text;
 import java.util.List;
 
@@ -11,6 +12,7 @@ import java.util.List;
  * @param panels wings and tails, each side its own
  * @param motors none for a glider without one
  */
+@Copyable
 public record Airframe(
     @Text String kind, List<Section> fuselage, List<Panel> panels, List<Motor> motors) {
   public Airframe {
@@ -19,13 +21,18 @@ public record Airframe(
     motors = motors == null ? null : List.copyOf(motors);
   }
 
+  /** A copy to change, part by part. */
+  public AirframeCopy change() {
+    return AirframeCopy.from(this);
+  }
+
   /** The same airframe with other motors. */
   public Airframe withMotors(List<Motor> changed) {
-    return new Airframe(kind, fuselage, panels, changed);
+    return change().motors(changed).done();
   }
 
   /** The same airframe with other panels. */
   public Airframe withPanels(List<Panel> changed) {
-    return new Airframe(kind, fuselage, changed, motors);
+    return change().panels(changed).done();
   }
 }

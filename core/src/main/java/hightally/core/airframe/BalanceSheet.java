@@ -1,5 +1,6 @@
 package hightally.core.airframe;
 
+import hightally.core.quantity.Copyable;
 import hightally.core.quantity.Quantity;
 import hightally.core.quantity.Said;
 import hightally.core.quantity.SelfChecked;
@@ -22,6 +23,7 @@ import java.util.function.Consumer;
  * @param packs every pack in use
  * @param boltSpacingMm between the motor mount's bolts
  */
+@Copyable
 public record BalanceSheet(
     @Text String datum,
     @Within(min = -2000, max = 5000, unit = Unit.MILLIMETRES) double datumAftMm,
@@ -34,6 +36,11 @@ public record BalanceSheet(
     implements SelfChecked {
   public BalanceSheet {
     packs = packs == null ? null : List.copyOf(packs);
+  }
+
+  /** A copy to change, part by part. */
+  public BalanceSheetCopy change() {
+    return BalanceSheetCopy.from(this);
   }
 
   @Override
@@ -50,7 +57,6 @@ public record BalanceSheet(
 
   /** The same sheet with other packs. */
   public BalanceSheet withPacks(List<Pack> changed) {
-    return new BalanceSheet(
-        datum, datumAftMm, targetMm, foremostMm, aftmostMm, emptyMassGrams, changed, boltSpacingMm);
+    return change().packs(changed).done();
   }
 }

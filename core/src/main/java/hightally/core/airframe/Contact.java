@@ -1,5 +1,6 @@
 package hightally.core.airframe;
 
+import hightally.core.quantity.Copyable;
 import hightally.core.quantity.Text;
 import hightally.core.quantity.Unit;
 import hightally.core.quantity.Within;
@@ -12,11 +13,17 @@ import hightally.core.quantity.Within;
  * @param second id of the other
  * @param secondMm likewise
  */
+@Copyable
 public record Contact(
     @Text(max = 40) String first,
     @Within(min = -600, max = 600, unit = Unit.MILLIMETRES) double firstMm,
     @Text(max = 40) String second,
     @Within(min = -600, max = 600, unit = Unit.MILLIMETRES) double secondMm) {
+  /** A copy to change, part by part. */
+  public ContactCopy change() {
+    return ContactCopy.from(this);
+  }
+
   /** Whether both travels are as far as where they touch, or further. */
   public boolean touches(double firstTravelMm, double secondTravelMm) {
     return beyond(firstTravelMm, firstMm) && beyond(secondTravelMm, secondMm);

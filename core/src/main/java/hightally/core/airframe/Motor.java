@@ -1,5 +1,6 @@
 package hightally.core.airframe;
 
+import hightally.core.quantity.Copyable;
 import hightally.core.quantity.Text;
 import hightally.core.quantity.Unit;
 import hightally.core.quantity.Within;
@@ -16,6 +17,7 @@ import hightally.core.quantity.Within;
  * @param reverserChannel channel of a second wire to its controller, carrying a switch: beyond the
  *     centre of its pulse the motor turns backwards; {@link #NO_REVERSER} for none
  */
+@Copyable
 public record Motor(
     @Text(max = 40, pattern = Surface.ID_PATTERN) String id,
     @Text String name,
@@ -24,6 +26,11 @@ public record Motor(
     @Within(min = -5000, max = 5000, unit = Unit.MILLIMETRES) double rightMm,
     @Within(min = 0, max = 1000, unit = Unit.MILLIMETRES) double propellerDiameterMm,
     @Within(min = NO_REVERSER, max = 64) int reverserChannel) {
+  /** A copy to change, part by part. */
+  public MotorCopy change() {
+    return MotorCopy.from(this);
+  }
+
   /** No channel has this number. */
   public static final int NO_REVERSER = -1;
 
@@ -45,16 +52,16 @@ public record Motor(
 
   /** The same motor on another channel. */
   public Motor onChannel(int changed) {
-    return new Motor(id, name, changed, aftMm, rightMm, propellerDiameterMm, reverserChannel);
+    return change().channel(changed).done();
   }
 
   /** The same motor turned round by another channel. */
   public Motor reversedOn(int changed) {
-    return new Motor(id, name, channel, aftMm, rightMm, propellerDiameterMm, changed);
+    return change().reverserChannel(changed).done();
   }
 
   /** The same motor under another name. */
   public Motor named(String changed) {
-    return new Motor(id, changed, channel, aftMm, rightMm, propellerDiameterMm, reverserChannel);
+    return change().name(changed).done();
   }
 }

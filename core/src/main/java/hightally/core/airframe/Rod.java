@@ -3,6 +3,7 @@ package hightally.core.airframe;
 import hightally.core.linkage.FourBar;
 import hightally.core.linkage.Linkage;
 import hightally.core.linkage.RodEnd;
+import hightally.core.quantity.Copyable;
 import hightally.core.quantity.Said;
 import hightally.core.quantity.SelfChecked;
 import hightally.core.quantity.Text;
@@ -21,6 +22,7 @@ import java.util.function.Consumer;
  * @param end its adjustable end
  * @param adjustedMm what has been added since neutral by trims moved into metal; plus is longer
  */
+@Copyable
 public record Rod(
     DriverKind driver,
     @Text(max = 40) String driverId,
@@ -28,6 +30,11 @@ public record Rod(
     RodEnd end,
     @Within(min = -30, max = 30, unit = Unit.MILLIMETRES) double adjustedMm)
     implements SelfChecked {
+  /** A copy to change, part by part. */
+  public RodCopy change() {
+    return RodCopy.from(this);
+  }
+
   @Override
   public void check(String path, Consumer<Violation> found) {
     FourBar bar = FourBar.of(linkage);
@@ -46,26 +53,26 @@ public record Rod(
 
   /** The same rod made longer by {@code changeMm}. */
   public Rod changedBy(double changeMm) {
-    return new Rod(driver, driverId, linkage, end, adjustedMm + changeMm);
+    return change().adjustedMm(adjustedMm + changeMm).done();
   }
 
   /** The same rod with another end. */
   public Rod onEnd(RodEnd changed) {
-    return new Rod(driver, driverId, linkage, changed, adjustedMm);
+    return change().end(changed).done();
   }
 
   /** The same rod in another linkage. */
   public Rod with(Linkage changed) {
-    return new Rod(driver, driverId, changed, end, adjustedMm);
+    return change().linkage(changed).done();
   }
 
   /** The same rod at an arm of another radius. */
   public Rod withArm(double armRadiusMm) {
-    return new Rod(driver, driverId, linkage.withArm(armRadiusMm), end, adjustedMm);
+    return change().linkage(linkage.withArm(armRadiusMm)).done();
   }
 
   /** The same rod at another hole of the horn; its length now is as it was. */
   public Rod withHorn(double hornRadiusMm) {
-    return new Rod(driver, driverId, linkage.withHorn(hornRadiusMm), end, adjustedMm);
+    return change().linkage(linkage.withHorn(hornRadiusMm)).done();
   }
 }

@@ -1,6 +1,7 @@
 package hightally.core.airframe;
 
 import hightally.core.linkage.ArmSeating;
+import hightally.core.quantity.Copyable;
 import hightally.core.quantity.Text;
 import hightally.core.quantity.Unit;
 import hightally.core.quantity.Within;
@@ -15,6 +16,7 @@ import java.util.List;
  * <p>{@code arm = (pulse - centrePulse) · degreesPerMicrosecond · (pullsOnIncrease ? -1 : 1) +
  * armOffset}, clamped to ±maxAngle.
  */
+@Copyable
 public record Servo(
     @Text(max = 40, pattern = Surface.ID_PATTERN) String id,
     @Text String name,
@@ -31,6 +33,11 @@ public record Servo(
     @Within(min = 0, max = 2000, unit = Unit.MILLIMETRES) double leadMm) {
   public Servo {
     armHolesMm = armHolesMm == null ? null : List.copyOf(armHolesMm);
+  }
+
+  /** A copy to change, part by part. */
+  public ServoCopy change() {
+    return ServoCopy.from(this);
   }
 
   /** Arm angle before the servo's own stops, degrees. */
@@ -56,69 +63,24 @@ public record Servo(
 
   /** The same servo behind a reverser, which mirrors the pulse about {@code centre} µs. */
   public Servo mirrored(double centre) {
-    return new Servo(
-        id,
-        name,
-        channel,
-        degreesPerMicrosecond,
-        2 * centre - centrePulseMicroseconds,
-        maxAngleDegrees,
-        !pullsOnIncrease,
-        armOffsetDegrees,
-        torqueNewtonCentimetres,
-        seating,
-        armHolesMm,
-        leadMm);
+    return change()
+        .centrePulseMicroseconds(2 * centre - centrePulseMicroseconds)
+        .pullsOnIncrease(!pullsOnIncrease)
+        .done();
   }
 
   /** The same servo turning the other way or not, its arm off square by another angle. */
   public Servo seated(boolean pulls, double offsetDegrees) {
-    return new Servo(
-        id,
-        name,
-        channel,
-        degreesPerMicrosecond,
-        centrePulseMicroseconds,
-        maxAngleDegrees,
-        pulls,
-        offsetDegrees,
-        torqueNewtonCentimetres,
-        seating,
-        armHolesMm,
-        leadMm);
+    return change().pullsOnIncrease(pulls).armOffsetDegrees(offsetDegrees).done();
   }
 
   /** The same servo on another channel. */
   public Servo onChannel(int changed) {
-    return new Servo(
-        id,
-        name,
-        changed,
-        degreesPerMicrosecond,
-        centrePulseMicroseconds,
-        maxAngleDegrees,
-        pullsOnIncrease,
-        armOffsetDegrees,
-        torqueNewtonCentimetres,
-        seating,
-        armHolesMm,
-        leadMm);
+    return change().channel(changed).done();
   }
 
   /** The same servo under another name. */
   public Servo named(String changed) {
-    return new Servo(
-        id,
-        changed,
-        channel,
-        degreesPerMicrosecond,
-        centrePulseMicroseconds,
-        maxAngleDegrees,
-        pullsOnIncrease,
-        armOffsetDegrees,
-        torqueNewtonCentimetres,
-        seating,
-        armHolesMm,
-        leadMm);
+    return change().name(changed).done();
   }
 }

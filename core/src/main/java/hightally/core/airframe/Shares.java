@@ -1,6 +1,7 @@
 package hightally.core.airframe;
 
 import hightally.core.quantity.Control;
+import hightally.core.quantity.Copyable;
 import hightally.core.quantity.Within;
 import java.util.List;
 
@@ -9,6 +10,7 @@ import java.util.List;
  * of pitch; the left aileron -1 of roll; the left elevon ½ of pitch and -½ of roll; a flap -1 of
  * its lever.
  */
+@Copyable
 public record Shares(
     @Within(min = -2, max = 2) double roll,
     @Within(min = -2, max = 2) double pitch,
@@ -16,6 +18,11 @@ public record Shares(
     List<LeverShare> levers) {
   public Shares {
     levers = levers == null ? null : List.copyOf(levers);
+  }
+
+  /** A copy to change, part by part. */
+  public SharesCopy change() {
+    return SharesCopy.from(this);
   }
 
   /** The share of one control. */
@@ -30,9 +37,9 @@ public record Shares(
   /** The same shares with another of one control. */
   public Shares with(Control control, double changed) {
     return switch (control) {
-      case ROLL -> new Shares(changed, pitch, yaw, levers);
-      case PITCH -> new Shares(roll, changed, yaw, levers);
-      case YAW -> new Shares(roll, pitch, changed, levers);
+      case ROLL -> change().roll(changed).done();
+      case PITCH -> change().pitch(changed).done();
+      case YAW -> change().yaw(changed).done();
     };
   }
 

@@ -1,5 +1,6 @@
 package hightally.core.airframe;
 
+import hightally.core.quantity.Copyable;
 import hightally.core.quantity.Said;
 import hightally.core.quantity.SelfChecked;
 import hightally.core.quantity.Text;
@@ -25,6 +26,7 @@ import java.util.function.Consumer;
  * @param pair id of the surface that mirrors it on the other side; empty for none
  * @param hornHolesMm holes there are on its horn, from the hinge line
  */
+@Copyable
 public record Surface(
     @Text(max = 40, pattern = ID_PATTERN) String id,
     @Text String name,
@@ -43,6 +45,11 @@ public record Surface(
 
   public Surface {
     hornHolesMm = hornHolesMm == null ? null : List.copyOf(hornHolesMm);
+  }
+
+  /** A copy to change, part by part. */
+  public SurfaceCopy change() {
+    return SurfaceCopy.from(this);
   }
 
   @Override
@@ -72,25 +79,21 @@ public record Surface(
 
   /** The same surface on another rod. */
   public Surface withRod(Rod changed) {
-    return new Surface(
-        id, name, side, sideways, chordMm, place, shares, changed, role, pair, hornHolesMm);
+    return change().rod(changed).done();
   }
 
   /** The same surface mirrored by another one, or by none. */
   public Surface inPairWith(String other) {
-    return new Surface(
-        id, name, side, sideways, chordMm, place, shares, rod, role, other, hornHolesMm);
+    return change().pair(other).done();
   }
 
   /** The same surface taking other shares. */
   public Surface withShares(Shares changed) {
-    return new Surface(
-        id, name, side, sideways, chordMm, place, changed, rod, role, pair, hornHolesMm);
+    return change().shares(changed).done();
   }
 
   /** The same surface under another name. */
   public Surface named(String changed) {
-    return new Surface(
-        id, changed, side, sideways, chordMm, place, shares, rod, role, pair, hornHolesMm);
+    return change().name(changed).done();
   }
 }

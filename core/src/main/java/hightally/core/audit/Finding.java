@@ -1,6 +1,7 @@
 package hightally.core.audit;
 
 import hightally.core.edit.Mend;
+import hightally.core.quantity.Copyable;
 import hightally.core.quantity.Said;
 import hightally.core.quantity.Unit;
 import hightally.core.setup.Acceptance;
@@ -22,6 +23,7 @@ import java.util.List;
  *     those that were tried come with their own answer
  * @param acceptedBecause why the pilot lives with it; empty while it is open
  */
+@Copyable
 public record Finding(
     String rule,
     Severity severity,
@@ -33,11 +35,14 @@ public record Finding(
     Unit unit,
     List<Mend> mends,
     String acceptedBecause) {
+  /** A copy to change, part by part. */
+  public FindingCopy change() {
+    return FindingCopy.from(this);
+  }
 
   /** The same finding to be shown: what may mend it is only offered once it was tried. */
   public Finding shown() {
-    return new Finding(
-        rule, severity, surface, title, why, measured, limit, unit, List.of(), acceptedBecause);
+    return change().mends(List.of()).done();
   }
 
   /** The same finding with the reason for which it was accepted, if it was. */
@@ -50,8 +55,7 @@ public record Finding(
   }
 
   private Finding accepted(Acceptance acceptance) {
-    return new Finding(
-        rule, severity, surface, title, why, measured, limit, unit, mends, acceptance.reason());
+    return change().acceptedBecause(acceptance.reason()).done();
   }
 
   /** How much a finding matters. */

@@ -153,7 +153,7 @@ final class SharingRules {
     Channel channel = rig.channel(i);
     double sign = Math.signum(contact.firstMm());
     double near = contact.firstMm() - sign * rig.house().contactMarginMm();
-    Contact clear = new Contact(contact.first(), near, contact.second(), contact.secondMm());
+    Contact clear = contact.change().firstMm(near).done();
     boolean high = rig.pulseOf(i, sign) > rig.output(i).pulse(0);
     double from = high ? channel.endpointHighPercent() : channel.endpointLowPercent();
     Figure field = high ? Figure.ENDPOINT_HIGH : Figure.ENDPOINT_LOW;

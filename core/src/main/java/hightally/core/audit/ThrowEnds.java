@@ -94,17 +94,10 @@ final class ThrowEnds {
   private Output output(double command, double endpoint) {
     Output now = rig.output(index);
     boolean onHigh = (now.reversed() ? -command : command) >= 0;
-    return new Output(
-        now.pulsePer100(),
-        now.centre(),
-        now.reversed(),
-        now.subTrim(),
-        now.subTrimMode(),
-        onHigh ? now.endpointLow() : endpoint,
-        onHigh ? endpoint : now.endpointHigh(),
-        now.limitLow(),
-        now.limitHigh(),
-        now.commandLimit());
+    return now.change()
+        .endpointLow(onHigh ? now.endpointLow() : endpoint)
+        .endpointHigh(onHigh ? endpoint : now.endpointHigh())
+        .done();
   }
 
   /** Where the edge is for a command with an endpoint on the command's side, mm. */

@@ -9,6 +9,7 @@ import hightally.core.linkage.LinkageFit;
 import hightally.core.linkage.LinkageFit.Explanation;
 import hightally.core.linkage.LinkageFit.FitQuestion;
 import hightally.core.linkage.LinkageFit.Reading;
+import hightally.core.quantity.Copyable;
 import hightally.core.quantity.Quantity;
 import hightally.core.quantity.Said;
 import hightally.core.quantity.Text;
@@ -70,15 +71,21 @@ public final class MeasuredThrows {
    * @param question asked where a reading looks as if it were in another unit; empty otherwise
    * @param even endpoints that make a pair's other side move as far, where it has one; likewise
    */
+  @Copyable
   public record MeasuredAnswer(
       List<Double> expectedMm,
       List<Explanation> explanations,
       List<Mend> mends,
       List<Mend> even,
       Said question) {
+    /** A copy to change, part by part. */
+    public MeasuredThrowsMeasuredAnswerCopy change() {
+      return MeasuredThrowsMeasuredAnswerCopy.from(this);
+    }
+
     /** The same answer to be shown: a change is only offered once it was tried. */
     public MeasuredAnswer shown() {
-      return new MeasuredAnswer(expectedMm, explanations, List.of(), List.of(), question);
+      return change().mends(List.of()).even(List.of()).done();
     }
   }
 

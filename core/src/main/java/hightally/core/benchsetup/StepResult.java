@@ -1,6 +1,7 @@
 package hightally.core.benchsetup;
 
 import hightally.core.edit.Mend;
+import hightally.core.quantity.Copyable;
 import hightally.core.quantity.Said;
 import java.util.List;
 
@@ -15,6 +16,7 @@ import java.util.List;
  *     that were tried come with their own answer
  * @param seats how to seat the arm, to be drawn; empty at other steps
  */
+@Copyable
 public record StepResult(
     String step,
     boolean agrees,
@@ -22,6 +24,11 @@ public record StepResult(
     Said words,
     List<Mend> mends,
     List<SeatPicture> seats) {
+  /** A copy to change, part by part. */
+  public StepResultCopy change() {
+    return StepResultCopy.from(this);
+  }
+
   /**
    * An arm before and after it is seated.
    *
@@ -44,7 +51,7 @@ public record StepResult(
 
   /** The same result to be shown: a change is only offered once it was tried. */
   public StepResult shown() {
-    return new StepResult(step, agrees, asks, words, List.of(), seats);
+    return change().mends(List.of()).done();
   }
 
   static StepResult agrees(String step, Said words, Mend... mends) {

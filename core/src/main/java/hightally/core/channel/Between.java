@@ -1,5 +1,6 @@
 package hightally.core.channel;
 
+import hightally.core.quantity.Copyable;
 import hightally.core.quantity.Text;
 import hightally.core.quantity.Unit;
 import hightally.core.quantity.Within;
@@ -13,6 +14,7 @@ import java.util.List;
  * @param allowsTrim whether trims and sub-trims pass as they are
  * @param bypassed unplugged, with the leads straight on the receiver
  */
+@Copyable
 public record Between(
     @Text String name,
     BetweenKind kind,
@@ -24,6 +26,11 @@ public record Between(
     channels = channels == null ? null : List.copyOf(channels);
   }
 
+  /** A copy to change, part by part. */
+  public BetweenCopy change() {
+    return BetweenCopy.from(this);
+  }
+
   /** Whether a channel runs through it now. */
   public boolean carries(int channel) {
     return !bypassed && channels.contains(channel);
@@ -31,6 +38,6 @@ public record Between(
 
   /** The same thing with other channels running through it. */
   public Between onChannels(List<Integer> changed) {
-    return new Between(name, kind, changed, travelLimitPercent, allowsTrim, bypassed);
+    return change().channels(changed).done();
   }
 }

@@ -1,5 +1,6 @@
 package hightally.core.channel;
 
+import hightally.core.quantity.Copyable;
 import hightally.core.quantity.Text;
 import hightally.core.quantity.Unit;
 import hightally.core.quantity.Within;
@@ -14,6 +15,7 @@ import hightally.core.quantity.Within;
  * @param reverser whether a reverser in the lead mirrors the pulse about 1500 µs
  * @param label what is written on the lead
  */
+@Copyable
 public record Lead(
     @Text(max = 40) String device,
     @Within(min = 0, max = 64) int socket,
@@ -21,11 +23,16 @@ public record Lead(
     @Within(min = 0, max = 5000, unit = Unit.MILLIMETRES) double extensionMm,
     boolean reverser,
     @Text(min = 0, max = 40) String label) {
+  /** A copy to change, part by part. */
+  public LeadCopy change() {
+    return LeadCopy.from(this);
+  }
+
   /** Where a reverser mirrors the pulse, µs. */
   public static final double REVERSER_CENTRE_MICROSECONDS = 1500;
 
   /** The same lead to another device. */
   public Lead to(String changed) {
-    return new Lead(changed, socket, splitter, extensionMm, reverser, label);
+    return change().device(changed).done();
   }
 }

@@ -1,5 +1,6 @@
 package hightally.core.channel;
 
+import hightally.core.quantity.Copyable;
 import hightally.core.quantity.Unit;
 import hightally.core.quantity.Within;
 
@@ -11,6 +12,7 @@ import hightally.core.quantity.Within;
  * subTrim + v/100·(per100·e/100 ∓ subTrim)}; last the hard limits, of which a channel's own limit
  * of travel is one: {@code centre ± per100·limit/100}.
  */
+@Copyable
 public record Output(
     @Within(min = 100, max = 1000, unit = Unit.MICROSECONDS) double pulsePer100,
     @Within(min = 700, max = 2300, unit = Unit.MICROSECONDS) double centre,
@@ -22,6 +24,10 @@ public record Output(
     @Within(min = 500, max = 1500, unit = Unit.MICROSECONDS) double limitLow,
     @Within(min = 1500, max = 2500, unit = Unit.MICROSECONDS) double limitHigh,
     @Within(min = 50, max = 200, unit = Unit.PERCENT) double commandLimit) {
+  /** A copy to change, part by part. */
+  public OutputCopy change() {
+    return OutputCopy.from(this);
+  }
 
   /** The output stage of a channel on a transmitter. */
   public static Output of(Transmitter transmitter, Channel channel) {

@@ -1,5 +1,6 @@
 package hightally.core.channel;
 
+import hightally.core.quantity.Copyable;
 import hightally.core.quantity.Said;
 import hightally.core.quantity.SelfChecked;
 import hightally.core.quantity.Text;
@@ -19,6 +20,7 @@ import java.util.function.Consumer;
  * @param failsafe which channels it holds when the link is lost
  * @param failsafeChannel the one it holds, where it holds only one
  */
+@Copyable
 public record Receiver(
     @Text String name,
     List<Socket> sockets,
@@ -30,6 +32,11 @@ public record Receiver(
 
   public Receiver {
     sockets = sockets == null ? null : List.copyOf(sockets);
+  }
+
+  /** A copy to change, part by part. */
+  public ReceiverCopy change() {
+    return ReceiverCopy.from(this);
   }
 
   @Override

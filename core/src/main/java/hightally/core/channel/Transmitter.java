@@ -1,5 +1,6 @@
 package hightally.core.channel;
 
+import hightally.core.quantity.Copyable;
 import hightally.core.quantity.Quantity;
 import hightally.core.quantity.Said;
 import hightally.core.quantity.SelfChecked;
@@ -20,6 +21,7 @@ import java.util.function.Consumer;
  * @param inputs its levers and switches
  * @param words what it calls things, in the order in which they are entered; may be empty
  */
+@Copyable
 public record Transmitter(
     @Text String name,
     @Within(min = 1, max = 4) int stickMode,
@@ -43,6 +45,11 @@ public record Transmitter(
     channelOrder = channelOrder == null ? null : List.copyOf(channelOrder);
     inputs = inputs == null ? null : List.copyOf(inputs);
     words = words == null ? null : List.copyOf(words);
+  }
+
+  /** A copy to change, part by part. */
+  public TransmitterCopy change() {
+    return TransmitterCopy.from(this);
   }
 
   /** Index of the lever or switch of that id, -1 if there is none. */
@@ -106,23 +113,6 @@ public record Transmitter(
   }
 
   private Transmitter with(double click, List<TransmitterInput> changed) {
-    return new Transmitter(
-        name,
-        stickMode,
-        subTrimMode,
-        centreMicroseconds,
-        microsecondsPer100,
-        click,
-        trimRangeClicks,
-        commandLimitPercent,
-        shortestMicroseconds,
-        longestMicroseconds,
-        firstChannel,
-        channelCount,
-        channelOrder,
-        subTrimLimitMicroseconds,
-        endpointLimitPercent,
-        changed,
-        words);
+    return change().clickStepPercent(click).inputs(changed).done();
   }
 }

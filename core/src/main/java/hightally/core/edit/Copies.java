@@ -145,15 +145,10 @@ public final class Copies {
         from.orElseThrow(() -> InvalidInputException.of("from", id, Said.of("demand.feelSetsId")));
     Set<String> taken = setup.feelSets().stream().map(FeelSet::id).collect(Collectors.toSet());
     FeelSet copy =
-        new FeelSet(
-            new PartNames(taken).id(one.id()),
-            naming.of(Said.of("edit.copy", "name", one.name()), NAME_LONGEST),
-            one.when(),
-            one.phases(),
-            one.hasRoll(),
-            one.hasPitch(),
-            one.hasYaw(),
-            one.feel());
+        one.change()
+            .id(new PartNames(taken).id(one.id()))
+            .name(naming.of(Said.of("edit.copy", "name", one.name()), NAME_LONGEST))
+            .done();
     return setup.change().feelSets(behind(setup.feelSets(), copy)).done();
   }
 

@@ -141,13 +141,7 @@ public final class Edits {
             edit,
             one -> numbered(one.number(), edit),
             one -> new Socket(one.number(), (int) edit.value(), one.output()));
-    Receiver retuned =
-        new Receiver(
-            receiver.name(),
-            sockets,
-            receiver.anyChannel(),
-            receiver.failsafe(),
-            receiver.failsafeChannel());
+    Receiver retuned = receiver.change().sockets(sockets).done();
     return setup.change().wiring(new Wiring(retuned, wiring.leads(), wiring.between())).done();
   }
 

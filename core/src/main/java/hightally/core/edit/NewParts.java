@@ -220,13 +220,7 @@ public final class NewParts {
   private Wiring wiredWith(Socket socket) {
     Wiring wiring = setup.wiring();
     Receiver old = wiring.receiver();
-    Receiver receiver =
-        new Receiver(
-            old.name(),
-            plus(old.sockets(), socket),
-            old.anyChannel(),
-            old.failsafe(),
-            old.failsafeChannel());
+    Receiver receiver = old.change().sockets(plus(old.sockets(), socket)).done();
     return new Wiring(receiver, wiring.leads(), wiring.between());
   }
 

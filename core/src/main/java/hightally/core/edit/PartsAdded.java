@@ -145,19 +145,7 @@ public final class PartsAdded {
   }
 
   private static Servo named(String id, String name, int channel) {
-    return new Servo(
-        id,
-        name,
-        channel,
-        SERVO.degreesPerMicrosecond(),
-        SERVO.centrePulseMicroseconds(),
-        SERVO.maxAngleDegrees(),
-        SERVO.pullsOnIncrease(),
-        SERVO.armOffsetDegrees(),
-        SERVO.torqueNewtonCentimetres(),
-        SERVO.seating(),
-        SERVO.armHolesMm(),
-        SERVO.leadMm());
+    return SERVO.change().id(id).name(name).channel(channel).done();
   }
 
   private static Surface surface(

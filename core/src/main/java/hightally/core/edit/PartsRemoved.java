@@ -182,8 +182,8 @@ public final class PartsRemoved {
     return setup
         .change()
         .wiring(new Wiring(wiring.receiver(), leads, wiring.between()))
-        .withoutLostFailsafe()
-        .done();
+        .done()
+        .withoutLostFailsafe();
   }
 
   private static Phase without(Phase phase, String surface) {

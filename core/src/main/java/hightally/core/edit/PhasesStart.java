@@ -89,20 +89,10 @@ public final class PhasesStart {
     }
     Phase base = setup.basePhase();
     Phase cruise =
-        new Phase(
-            base.id(),
-            naming.of(Said.of("edit.cruise"), NAME_LONGEST),
-            base.goal(),
-            PhaseRole.CRUISE,
-            base.when(),
-            base.fadeSeconds(),
-            base.presets(),
-            base.differential(),
-            base.ownRoll(),
-            base.ownPitch(),
-            base.ownYaw(),
-            base.trims(),
-            base.nose());
+        base.change()
+            .name(naming.of(Said.of("edit.cruise"), NAME_LONGEST))
+            .role(PhaseRole.CRUISE)
+            .done();
     return setup.change().phases(new ArrayList<>(List.of(cruise))).done();
   }
 }

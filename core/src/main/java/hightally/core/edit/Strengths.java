@@ -182,12 +182,10 @@ public final class Strengths {
   private static Response rated(Response was, Place place, double percent) {
     boolean plus = place.plusSide() || place.bothSides();
     boolean minus = !place.plusSide() || place.bothSides();
-    return new Response(
-        plus ? percent : was.ratePositivePercent(),
-        minus ? percent : was.rateNegativePercent(),
-        was.expoPositivePercent(),
-        was.expoNegativePercent(),
-        was.shape());
+    return was.change()
+        .ratePositivePercent(plus ? percent : was.ratePositivePercent())
+        .rateNegativePercent(minus ? percent : was.rateNegativePercent())
+        .done();
   }
 
   /** A target named twice is named once, with both factors together. */

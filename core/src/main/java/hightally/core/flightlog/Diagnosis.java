@@ -1,5 +1,6 @@
 package hightally.core.flightlog;
 
+import hightally.core.quantity.Copyable;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -105,10 +106,16 @@ public final class Diagnosis {
    * @param measured what was found, of the same sign
    * @param sd standard deviation of the measurement, in the same unit
    */
+  @Copyable
   public record Observation(
       Seen kind, Map<String, Double> surfaces, double predicted, double measured, double sd) {
     public Observation {
       surfaces = Map.copyOf(surfaces);
+    }
+
+    /** A copy to change, part by part. */
+    public DiagnosisObservationCopy change() {
+      return DiagnosisObservationCopy.from(this);
     }
 
     double logarithm() {

@@ -1,6 +1,7 @@
 package hightally.core.flightlog;
 
 import hightally.core.program.Trims;
+import hightally.core.quantity.Copyable;
 import hightally.core.quantity.Text;
 import hightally.core.quantity.Unit;
 import hightally.core.quantity.Within;
@@ -15,12 +16,18 @@ import hightally.core.signal.Moment;
  * @param sure how sure the pilot was
  * @param turnsDiffer whether left and right turns flew differently
  */
+@Copyable
 public record PhaseReading(
     @Text(max = 40) String phase,
     Trims trims,
     @Within(min = 0, max = 100, unit = Unit.PERCENT) double throttlePercent,
     Sure sure,
     boolean turnsDiffer) {
+  /** A copy to change, part by part. */
+  public PhaseReadingCopy change() {
+    return PhaseReadingCopy.from(this);
+  }
+
   /** Hands off, the throttle where it was. */
   public Moment rest() {
     return Moment.centred(Trims.ZERO).withThrottle(throttlePercent / 100, true);
@@ -28,7 +35,7 @@ public record PhaseReading(
 
   /** The same reading with other clicks. */
   public PhaseReading withTrims(Trims changed) {
-    return new PhaseReading(phase, changed, throttlePercent, sure, turnsDiffer);
+    return change().trims(changed).done();
   }
 
   /** How sure a pilot is. */

@@ -1,6 +1,7 @@
 package hightally.core.hazard;
 
 import hightally.core.edit.Mend;
+import hightally.core.quantity.Copyable;
 import hightally.core.quantity.Said;
 import hightally.core.setup.Notebook;
 import hightally.core.signal.Moment;
@@ -20,6 +21,7 @@ import java.util.List;
  * @param mends changes that may mend it, the smallest first, not tried yet; none where it is shown
  * @param acceptedBecause why the pilot lives with it; empty while it is open
  */
+@Copyable
 public record Hazard(
     HazardKind kind,
     String subject,
@@ -31,6 +33,10 @@ public record Hazard(
     double size,
     List<Mend> mends,
     String acceptedBecause) {
+  /** A copy to change, part by part. */
+  public HazardCopy change() {
+    return HazardCopy.from(this);
+  }
 
   /**
    * How a hazard is shown on the bench so that it is seen to happen.
@@ -44,8 +50,7 @@ public record Hazard(
 
   /** The same hazard to be shown: what may mend it is only offered once it was tried. */
   Hazard shown() {
-    return new Hazard(
-        kind, subject, words, why, way, moments, showing, size, List.of(), acceptedBecause);
+    return change().mends(List.of()).done();
   }
 
   /** The same hazard with the reason for which it was accepted, if it was. */
@@ -56,6 +61,6 @@ public record Hazard(
             .findFirst()
             .map(one -> one.reason())
             .orElse("");
-    return new Hazard(kind, subject, words, why, way, moments, showing, size, mends, reason);
+    return change().acceptedBecause(reason).done();
   }
 }

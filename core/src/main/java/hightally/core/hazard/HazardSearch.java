@@ -7,6 +7,7 @@ import hightally.core.edit.Mend;
 import hightally.core.program.Mix;
 import hightally.core.program.Phase;
 import hightally.core.quantity.Control;
+import hightally.core.quantity.Copyable;
 import hightally.core.quantity.Quantity;
 import hightally.core.quantity.Said;
 import hightally.core.setup.Setup;
@@ -72,6 +73,7 @@ public final class HazardSearch {
    * @param motorWork as much of it until all that concerns motors was known; all where it was not
    * @param ending how it ended; only a whole search proves anything
    */
+  @Copyable
   public record Outcome(
       List<Hazard> hazards,
       long states,
@@ -80,16 +82,14 @@ public final class HazardSearch {
       long work,
       long motorWork,
       Ending ending) {
+    /** A copy to change, part by part. */
+    public HazardSearchOutcomeCopy change() {
+      return HazardSearchOutcomeCopy.from(this);
+    }
+
     /** The same to be shown. */
     public Outcome shown() {
-      return new Outcome(
-          hazards.stream().map(Hazard::shown).toList(),
-          states,
-          evaluated,
-          sampled,
-          work,
-          motorWork,
-          ending);
+      return change().hazards(hazards.stream().map(Hazard::shown).toList()).done();
     }
 
     /** Whether it looked at everything it set out to. */

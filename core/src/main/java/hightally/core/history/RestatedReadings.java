@@ -33,9 +33,7 @@ final class RestatedReadings {
         factor *= by.get();
       }
     }
-    return Optional.of(
-        new Observation(
-            one.kind(), one.surfaces(), one.predicted() * factor, one.measured(), one.sd()));
+    return Optional.of(one.change().predicted(one.predicted() * factor).done());
   }
 
   /** Whether a linkage it was seen at was changed by a part since. */

@@ -1,5 +1,6 @@
 package hightally.core.linkage;
 
+import hightally.core.quantity.Copyable;
 import hightally.core.quantity.Unit;
 import hightally.core.quantity.Within;
 
@@ -15,6 +16,7 @@ import hightally.core.quantity.Within;
  * @param opposite whether horn and arm stand on opposite sides of the rod
  * @param pushRaises whether pushing the rod raises the trailing edge (or moves it right)
  */
+@Copyable
 public record Linkage(
     @Within(min = 1, max = 150, unit = Unit.MILLIMETRES) double armRadiusMm,
     @Within(min = 1, max = 150, unit = Unit.MILLIMETRES) double hornRadiusMm,
@@ -23,26 +25,28 @@ public record Linkage(
     @Within(min = -60, max = 60, unit = Unit.DEGREES) double hornLeanDegrees,
     boolean opposite,
     boolean pushRaises) {
+  /** A copy to change, part by part. */
+  public LinkageCopy change() {
+    return LinkageCopy.from(this);
+  }
+
   /** The same linkage with another arm. */
   public Linkage withArm(double radiusMm) {
-    return new Linkage(
-        radiusMm, hornRadiusMm, rodLengthMm, armLeanDegrees, hornLeanDegrees, opposite, pushRaises);
+    return change().armRadiusMm(radiusMm).done();
   }
 
   /** The same linkage in another hole of the horn. */
   public Linkage withHorn(double radiusMm) {
-    return new Linkage(
-        armRadiusMm, radiusMm, rodLengthMm, armLeanDegrees, hornLeanDegrees, opposite, pushRaises);
+    return change().hornRadiusMm(radiusMm).done();
   }
 
   /** The same linkage, pushing raising the surface or lowering it. */
   public Linkage raising(boolean raises) {
-    return new Linkage(
-        armRadiusMm, hornRadiusMm, rodLengthMm, armLeanDegrees, hornLeanDegrees, opposite, raises);
+    return change().pushRaises(raises).done();
   }
 
   /** The same linkage leaning otherwise. */
   public Linkage leaning(double arm, double horn) {
-    return new Linkage(armRadiusMm, hornRadiusMm, rodLengthMm, arm, horn, opposite, pushRaises);
+    return change().armLeanDegrees(arm).hornLeanDegrees(horn).done();
   }
 }

@@ -188,14 +188,11 @@ public final class LinkageFit {
   private static Linkage changed(Linkage plan, Freedom freedom, double[] values) {
     double arm = freedom == Freedom.RADIUS_AND_ARM_LEAN ? values[1] : 0;
     double horn = freedom == Freedom.RADIUS_AND_HORN_LEAN ? values[1] : 0;
-    return new Linkage(
-        plan.armRadiusMm(),
-        plan.hornRadiusMm() + values[0],
-        plan.rodLengthMm(),
-        plan.armLeanDegrees() + arm,
-        plan.hornLeanDegrees() + horn,
-        plan.opposite(),
-        plan.pushRaises());
+    return plan.change()
+        .hornRadiusMm(plan.hornRadiusMm() + values[0])
+        .armLeanDegrees(plan.armLeanDegrees() + arm)
+        .hornLeanDegrees(plan.hornLeanDegrees() + horn)
+        .done();
   }
 
   private static boolean inside(FitQuestion question, Freedom freedom, double[] values) {

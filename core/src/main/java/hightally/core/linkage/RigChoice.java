@@ -1,5 +1,7 @@
 package hightally.core.linkage;
 
+import hightally.core.quantity.Copyable;
+
 /**
  * One way to get the wanted throws, and what it costs.
  *
@@ -12,6 +14,7 @@ package hightally.core.linkage;
  * @param marginDegrees from either end of the travel to dead centre or a lock
  * @param cost what it is ranked by; see {@link HoleSearch}
  */
+@Copyable
 public record RigChoice(
     Linkage linkage,
     double plusEndpointPercent,
@@ -21,16 +24,13 @@ public record RigChoice(
     double slopMm,
     double marginDegrees,
     double cost) {
+  /** A copy to change, part by part. */
+  public RigChoiceCopy change() {
+    return RigChoiceCopy.from(this);
+  }
+
   /** The same choice with other endpoints. */
   public RigChoice withEndpoints(double plusPercent, double minusPercent) {
-    return new RigChoice(
-        linkage,
-        plusPercent,
-        minusPercent,
-        torqueNewtonCentimetres,
-        mmPerMicrosecond,
-        slopMm,
-        marginDegrees,
-        cost);
+    return change().plusEndpointPercent(plusPercent).minusEndpointPercent(minusPercent).done();
   }
 }

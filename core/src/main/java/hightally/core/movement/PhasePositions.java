@@ -3,6 +3,7 @@ package hightally.core.movement;
 import hightally.core.hazard.HandsMoved;
 import hightally.core.program.Phase;
 import hightally.core.quantity.Control;
+import hightally.core.quantity.Copyable;
 import hightally.core.quantity.Said;
 import hightally.core.signal.Moment;
 import hightally.core.signal.NearestMoment;
@@ -44,6 +45,7 @@ public record PhasePositions(
    * @param rollUp how far full roll raises it from rest
    * @param rollDown how far full roll lowers it from rest
    */
+  @Copyable
   public record Stand(
       String surface,
       double restMm,
@@ -53,7 +55,12 @@ public record PhasePositions(
       boolean differentialAsPair,
       List<Full> full,
       Deflection rollUp,
-      Deflection rollDown) {}
+      Deflection rollDown) {
+    /** A copy to change, part by part. */
+    public PhasePositionsStandCopy change() {
+      return PhasePositionsStandCopy.from(this);
+    }
+  }
 
   /**
    * With one stick at both ends, all else as at rest; told of the sticks that move the surface.
@@ -152,23 +159,19 @@ public record PhasePositions(
       return one;
     }
     Stand other = all.get(path.indexOf(pair));
-    return new Stand(
-        one.surface(),
-        one.restMm(),
-        one.presetMm(),
-        one.presetDegrees(),
-        Deflection.alike(
-            phase.presetPercent(one.surface()),
-            phase.presetPercent(pair),
-            one.presetMm(),
-            other.presetMm()),
-        Deflection.alike(
-            phase.differential(one.surface()),
-            phase.differential(pair),
-            one.rollDown().mm(),
-            other.rollDown().mm()),
-        one.full(),
-        one.rollUp(),
-        one.rollDown());
+    return one.change()
+        .presetAsPair(
+            Deflection.alike(
+                phase.presetPercent(one.surface()),
+                phase.presetPercent(pair),
+                one.presetMm(),
+                other.presetMm()))
+        .differentialAsPair(
+            Deflection.alike(
+                phase.differential(one.surface()),
+                phase.differential(pair),
+                one.rollDown().mm(),
+                other.rollDown().mm()))
+        .done();
   }
 }

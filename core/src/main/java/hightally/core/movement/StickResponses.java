@@ -4,6 +4,7 @@ import hightally.core.airframe.Surface;
 import hightally.core.program.FeelSet;
 import hightally.core.program.Phase;
 import hightally.core.quantity.Control;
+import hightally.core.quantity.Copyable;
 import hightally.core.quantity.Said;
 import hightally.core.signal.Moment;
 import hightally.core.signal.NearestMoment;
@@ -43,6 +44,7 @@ public record StickResponses(
    * @param minus how far the full minus stick brings it from rest
    * @param mm where the surface stands at each place of the stick
    */
+  @Copyable
   public record Line(
       String set,
       List<String> phases,
@@ -51,10 +53,15 @@ public record StickResponses(
       Deflection plus,
       Deflection minus,
       List<Double> mm) {
+    /** A copy to change, part by part. */
+    public StickResponsesLineCopy change() {
+      return StickResponsesLineCopy.from(this);
+    }
+
     Line and(List<String> more) {
       List<String> all = new ArrayList<>(phases);
       all.addAll(more);
-      return new Line(set, all, here, moment, plus, minus, mm);
+      return change().phases(all).done();
     }
   }
 

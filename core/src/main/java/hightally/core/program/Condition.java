@@ -1,5 +1,6 @@
 package hightally.core.program;
 
+import hightally.core.quantity.Copyable;
 import hightally.core.quantity.Said;
 import hightally.core.quantity.SelfChecked;
 import hightally.core.quantity.Text;
@@ -22,6 +23,7 @@ import java.util.function.Consumer;
  * @param members ids of other conditions, for and, or, not
  * @param heldSeconds how long it must have been so before it counts
  */
+@Copyable
 public record Condition(
     @Text(max = 40, pattern = "[a-z0-9]+(-[a-z0-9]+)*") String id,
     @Text String name,
@@ -35,6 +37,11 @@ public record Condition(
 
   public Condition {
     members = members == null ? null : List.copyOf(members);
+  }
+
+  /** A copy to change, part by part. */
+  public ConditionCopy change() {
+    return ConditionCopy.from(this);
   }
 
   @Override
@@ -70,7 +77,7 @@ public record Condition(
 
   /** The same condition of other members. */
   public Condition withMembers(List<String> changed) {
-    return new Condition(id, name, kind, subject, limit, changed, heldSeconds);
+    return change().members(changed).done();
   }
 
   /** Whether it is made of other conditions. */

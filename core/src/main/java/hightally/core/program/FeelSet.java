@@ -1,6 +1,7 @@
 package hightally.core.program;
 
 import hightally.core.quantity.Control;
+import hightally.core.quantity.Copyable;
 import hightally.core.quantity.Text;
 import java.util.List;
 
@@ -17,6 +18,7 @@ import java.util.List;
  * @param hasYaw whether it decides yaw
  * @param feel the responses
  */
+@Copyable
 public record FeelSet(
     @Text(max = 40, pattern = "[a-z0-9]+(-[a-z0-9]+)*") String id,
     @Text String name,
@@ -30,14 +32,19 @@ public record FeelSet(
     phases = phases == null ? null : List.copyOf(phases);
   }
 
+  /** A copy to change, part by part. */
+  public FeelSetCopy change() {
+    return FeelSetCopy.from(this);
+  }
+
   /** The same set, acting at other times. */
   public FeelSet acting(String changedWhen, List<String> changedPhases) {
-    return new FeelSet(id, name, changedWhen, changedPhases, hasRoll, hasPitch, hasYaw, feel);
+    return change().when(changedWhen).phases(changedPhases).done();
   }
 
   /** The same set with another feel. */
   public FeelSet withFeel(Feel changed) {
-    return new FeelSet(id, name, when, phases, hasRoll, hasPitch, hasYaw, changed);
+    return change().feel(changed).done();
   }
 
   /** Whether it decides a control. */

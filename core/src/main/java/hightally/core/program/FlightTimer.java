@@ -1,5 +1,6 @@
 package hightally.core.program;
 
+import hightally.core.quantity.Copyable;
 import hightally.core.quantity.Text;
 import hightally.core.quantity.Unit;
 import hightally.core.quantity.Within;
@@ -13,6 +14,7 @@ import java.util.List;
  * @param resetWhen id of the condition that sets it back to its start; empty for by hand
  * @param spokenAtSeconds what it says aloud, on its own display
  */
+@Copyable
 public record FlightTimer(
     @Text(max = 40, pattern = "[a-z0-9]+(-[a-z0-9]+)*") String id,
     @Text String name,
@@ -25,15 +27,16 @@ public record FlightTimer(
     spokenAtSeconds = spokenAtSeconds == null ? null : List.copyOf(spokenAtSeconds);
   }
 
+  /** A copy to change, part by part. */
+  public FlightTimerCopy change() {
+    return FlightTimerCopy.from(this);
+  }
+
   /** The same timer, asking nothing of a condition that is gone. */
   public FlightTimer without(String condition) {
-    return new FlightTimer(
-        id,
-        name,
-        countsDown,
-        startSeconds,
-        when.equals(condition) ? "" : when,
-        resetWhen.equals(condition) ? "" : resetWhen,
-        spokenAtSeconds);
+    return change()
+        .when(when.equals(condition) ? "" : when)
+        .resetWhen(resetWhen.equals(condition) ? "" : resetWhen)
+        .done();
   }
 }

@@ -1,5 +1,6 @@
 package hightally.core.program;
 
+import hightally.core.quantity.Copyable;
 import hightally.core.quantity.Said;
 import hightally.core.quantity.SelfChecked;
 import hightally.core.quantity.Text;
@@ -31,6 +32,7 @@ import java.util.function.Consumer;
  * @param fadeSeconds how long it takes to come in and to go when its condition changes; 0 for at
  *     once
  */
+@Copyable
 public record Mix(
     @Text(max = 40, pattern = "[a-z0-9]+(-[a-z0-9]+)*") String id,
     @Text String name,
@@ -55,6 +57,11 @@ public record Mix(
     phases = phases == null ? null : List.copyOf(phases);
   }
 
+  /** A copy to change, part by part. */
+  public MixCopy change() {
+    return MixCopy.from(this);
+  }
+
   @Override
   public void check(String path, Consumer<Violation> found) {
     if (!curve.isEmpty()) {
@@ -77,127 +84,36 @@ public record Mix(
 
   /** The same mix under another name. */
   public Mix named(String changedName, String changedReason) {
-    return new Mix(
-        id,
-        changedName,
-        changedReason,
-        source,
-        subject,
-        weightPlusPercent,
-        weightMinusPercent,
-        startPercent,
-        curve,
-        targets,
-        when,
-        phases,
-        fadeSeconds);
+    return change().name(changedName).reason(changedReason).done();
   }
 
   /** The same mix with other weights, or another curve instead of them. */
   public Mix weighing(double plus, double minus, List<CurvePoint> changedCurve) {
-    return new Mix(
-        id,
-        name,
-        reason,
-        source,
-        subject,
-        plus,
-        minus,
-        startPercent,
-        changedCurve,
-        targets,
-        when,
-        phases,
-        fadeSeconds);
+    return change().weightPlusPercent(plus).weightMinusPercent(minus).curve(changedCurve).done();
   }
 
   /** The same mix coming in over another time. */
   public Mix fading(double changedSeconds) {
-    return new Mix(
-        id,
-        name,
-        reason,
-        source,
-        subject,
-        weightPlusPercent,
-        weightMinusPercent,
-        startPercent,
-        curve,
-        targets,
-        when,
-        phases,
-        changedSeconds);
+    return change().fadeSeconds(changedSeconds).done();
   }
 
   /** The same mix, acting at other times. */
   public Mix acting(String changedWhen, List<String> changedPhases) {
-    return new Mix(
-        id,
-        name,
-        reason,
-        source,
-        subject,
-        weightPlusPercent,
-        weightMinusPercent,
-        startPercent,
-        curve,
-        targets,
-        changedWhen,
-        changedPhases,
-        fadeSeconds);
+    return change().when(changedWhen).phases(changedPhases).done();
   }
 
   /** The same mix, moving other things. */
   public Mix moving(List<MixTarget> changedTargets) {
-    return new Mix(
-        id,
-        name,
-        reason,
-        source,
-        subject,
-        weightPlusPercent,
-        weightMinusPercent,
-        startPercent,
-        curve,
-        changedTargets,
-        when,
-        phases,
-        fadeSeconds);
+    return change().targets(changedTargets).done();
   }
 
   /** The same mix from another source. */
   public Mix from(MixSource changedSource, String changedSubject) {
-    return new Mix(
-        id,
-        name,
-        reason,
-        changedSource,
-        changedSubject,
-        weightPlusPercent,
-        weightMinusPercent,
-        startPercent,
-        curve,
-        targets,
-        when,
-        phases,
-        fadeSeconds);
+    return change().source(changedSource).subject(changedSubject).done();
   }
 
   /** The same mix from another subject. */
   public Mix from(String changed) {
-    return new Mix(
-        id,
-        name,
-        reason,
-        source,
-        changed,
-        weightPlusPercent,
-        weightMinusPercent,
-        startPercent,
-        curve,
-        targets,
-        when,
-        phases,
-        fadeSeconds);
+    return change().subject(changed).done();
   }
 }

@@ -1,6 +1,7 @@
 package hightally.core.program;
 
 import hightally.core.quantity.Control;
+import hightally.core.quantity.Copyable;
 import hightally.core.quantity.Text;
 import hightally.core.quantity.Unit;
 import hightally.core.quantity.Within;
@@ -24,6 +25,7 @@ import java.util.List;
  * @param trims its own trims; those of common controls are 0
  * @param nose what the nose was seen to do when it came on
  */
+@Copyable
 public record Phase(
     @Text(max = 40, pattern = "[a-z0-9]+(-[a-z0-9]+)*") String id,
     @Text(max = 40) String name,
@@ -41,6 +43,11 @@ public record Phase(
   public Phase {
     presets = presets == null ? null : List.copyOf(presets);
     differential = differential == null ? null : List.copyOf(differential);
+  }
+
+  /** A copy to change, part by part. */
+  public PhaseCopy change() {
+    return PhaseCopy.from(this);
   }
 
   /** Whether a control has a trim of its own here. */
@@ -79,73 +86,21 @@ public record Phase(
 
   /** The same phase fading in over another time. */
   public Phase fading(double changedSeconds) {
-    return new Phase(
-        id,
-        name,
-        goal,
-        role,
-        when,
-        changedSeconds,
-        presets,
-        differential,
-        ownRoll,
-        ownPitch,
-        ownYaw,
-        trims,
-        nose);
+    return change().fadeSeconds(changedSeconds).done();
   }
 
   /** The same phase with other presets. */
   public Phase withPresets(List<Preset> changed) {
-    return new Phase(
-        id,
-        name,
-        goal,
-        role,
-        when,
-        fadeSeconds,
-        changed,
-        differential,
-        ownRoll,
-        ownPitch,
-        ownYaw,
-        trims,
-        nose);
+    return change().presets(changed).done();
   }
 
   /** The same phase with other trims of its own. */
   public Phase withTrims(Trims changed) {
-    return new Phase(
-        id,
-        name,
-        goal,
-        role,
-        when,
-        fadeSeconds,
-        presets,
-        differential,
-        ownRoll,
-        ownPitch,
-        ownYaw,
-        changed,
-        nose);
+    return change().trims(changed).done();
   }
 
   /** The same phase with other differential. */
   public Phase withDifferential(List<Differential> changed) {
-    return new Phase(
-        id,
-        name,
-        goal,
-        role,
-        when,
-        fadeSeconds,
-        presets,
-        changed,
-        ownRoll,
-        ownPitch,
-        ownYaw,
-        trims,
-        nose);
+    return change().differential(changed).done();
   }
 }

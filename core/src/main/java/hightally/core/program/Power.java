@@ -1,6 +1,7 @@
 package hightally.core.program;
 
 import hightally.core.channel.Transmitter;
+import hightally.core.quantity.Copyable;
 import hightally.core.quantity.Text;
 import hightally.core.quantity.Unit;
 import hightally.core.quantity.Within;
@@ -23,6 +24,7 @@ import java.util.function.UnaryOperator;
  * @param stopMicroseconds the pulse at which the controllers were taught to stop; 0 where they were
  *     not taught: then it is that of -100 % with endpoint 100, for a two-way one the centre
  */
+@Copyable
 public record Power(
     @Text(min = 0, max = 40) String throttleInput,
     boolean twoWay,
@@ -60,6 +62,11 @@ public record Power(
     startPositions = startPositions == null ? null : List.copyOf(startPositions);
     timers = timers == null ? null : List.copyOf(timers);
     alarms = alarms == null ? null : List.copyOf(alarms);
+  }
+
+  /** A copy to change, part by part. */
+  public PowerCopy change() {
+    return PowerCopy.from(this);
   }
 
   /** The throttle curve of a phase: the first that names it, else the first that names none. */
@@ -128,20 +135,7 @@ public record Power(
   }
 
   private Power with(double cut, List<TelemetryAlarm> changedAlarms, double stop) {
-    return new Power(
-        throttleInput,
-        twoWay,
-        curves,
-        cutWhen,
-        cut,
-        armWhen,
-        releaseWithStickBack,
-        failsafe,
-        throttleWarning,
-        startPositions,
-        timers,
-        changedAlarms,
-        stop);
+    return change().cutPercent(cut).alarms(changedAlarms).stopMicroseconds(stop).done();
   }
 
   /** The same power without a condition, and with other timers. */
@@ -187,19 +181,6 @@ public record Power(
   }
 
   private Power with(String throttle, List<FailsafeSetting> held, List<StartPosition> positions) {
-    return new Power(
-        throttle,
-        twoWay,
-        curves,
-        cutWhen,
-        cutPercent,
-        armWhen,
-        releaseWithStickBack,
-        held,
-        throttleWarning,
-        positions,
-        timers,
-        alarms,
-        stopMicroseconds);
+    return change().throttleInput(throttle).failsafe(held).startPositions(positions).done();
   }
 }

@@ -1,5 +1,6 @@
 package hightally.core.program;
 
+import hightally.core.quantity.Copyable;
 import hightally.core.quantity.Said;
 import hightally.core.quantity.SelfChecked;
 import hightally.core.quantity.Unit;
@@ -8,6 +9,7 @@ import hightally.core.quantity.Within;
 import java.util.function.Consumer;
 
 /** Rate (end travel) and expo (softness at the centre) of one control, per side. */
+@Copyable
 public record Response(
     @Within(min = 0, max = 150, unit = Unit.PERCENT) double ratePositivePercent,
     @Within(min = 0, max = 150, unit = Unit.PERCENT) double rateNegativePercent,
@@ -15,6 +17,11 @@ public record Response(
     @Within(min = -50, max = 100, unit = Unit.PERCENT) double expoNegativePercent,
     Shape shape)
     implements SelfChecked {
+  /** A copy to change, part by part. */
+  public ResponseCopy change() {
+    return ResponseCopy.from(this);
+  }
+
   /** The exponential shape has no curve at 100 % expo: its centre can only become almost flat. */
   public static final double EXPONENTIAL_EXPO_LIMIT_PERCENT = 99;
 

@@ -1,5 +1,6 @@
 package hightally.core.setup;
 
+import hightally.core.quantity.Copyable;
 import java.util.List;
 
 /**
@@ -12,6 +13,7 @@ import java.util.List;
  *     an older document was brought up, and nobody has looked at them yet
  * @param typed movements typed in millimetres or degrees
  */
+@Copyable
 public record Notebook(
     List<ThrowGoal> goals,
     List<FigureSource> sources,
@@ -29,13 +31,18 @@ public record Notebook(
     typed = typed == null ? null : List.copyOf(typed);
   }
 
+  /** A copy to change, part by part. */
+  public NotebookCopy change() {
+    return NotebookCopy.from(this);
+  }
+
   /** The same notes with other wishes. */
   public Notebook wishing(List<ThrowGoal> changed) {
-    return new Notebook(changed, sources, accepted, rolesFromNames, typed);
+    return change().goals(changed).done();
   }
 
   /** The same notes with other movements typed. */
   public Notebook typing(List<TypedMovement> changed) {
-    return new Notebook(goals, sources, accepted, rolesFromNames, changed);
+    return change().typed(changed).done();
   }
 }

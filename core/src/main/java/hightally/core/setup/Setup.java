@@ -127,13 +127,24 @@ public record Setup(
   }
 
   /** A copy to change, part by part. */
-  public SetupChange change() {
-    return SetupChange.from(this);
+  public SetupCopy change() {
+    return SetupCopy.from(this);
   }
 
   /** The same setup with other trims in the transmitter. */
   public Setup withTrims(Trims changed) {
     return change().trims(changed).done();
+  }
+
+  /** The same setup without failsafe settings of channels that are no longer there. */
+  public Setup withoutLostFailsafe() {
+    return change()
+        .power(
+            power.withFailsafe(
+                power.failsafe().stream()
+                    .filter(one -> channel(one.channel()).isPresent())
+                    .toList()))
+        .done();
   }
 
   /** The same setup with one surface changed. */
@@ -152,13 +163,7 @@ public record Setup(
    * the first goes with it, and its trims stand at zero.
    */
   public Setup forAnother(String called) {
-    Notebook notes =
-        new Notebook(
-            notebook.goals(),
-            notebook.sources(),
-            List.of(),
-            notebook.rolesFromNames(),
-            notebook.typed());
+    Notebook notes = notebook.change().accepted(List.of()).done();
     return change()
         .name(called)
         .trims(Trims.ZERO)

@@ -2,6 +2,7 @@ package hightally.core.sheet;
 
 import hightally.core.channel.EntrySection;
 import hightally.core.channel.EntryWord;
+import hightally.core.quantity.Copyable;
 import hightally.core.quantity.Said;
 import hightally.core.setup.Setup;
 import java.util.ArrayList;
@@ -32,6 +33,7 @@ public final class EntrySheet {
    * @param before what stood there; empty where it is new or nothing was entered yet
    * @param twin key of an entry that must agree with it; empty for none
    */
+  @Copyable
   public record Entry(
       String key,
       EntrySection section,
@@ -40,7 +42,12 @@ public final class EntrySheet {
       Said what,
       Said value,
       Said before,
-      String twin) {}
+      String twin) {
+    /** A copy to change, part by part. */
+    public EntrySheetEntryCopy change() {
+      return EntrySheetEntryCopy.from(this);
+    }
+  }
 
   private EntrySheet(Setup setup) {
     this.setup = setup;
@@ -103,15 +110,7 @@ public final class EntrySheet {
   }
 
   private static Entry with(Entry entry, Said value, Said before) {
-    return new Entry(
-        entry.key(),
-        entry.section(),
-        entry.place(),
-        entry.menu(),
-        entry.what(),
-        value,
-        before,
-        entry.twin());
+    return entry.change().value(value).before(before).done();
   }
 
   private Map<String, Entry> all() {

@@ -60,11 +60,8 @@ public final class TermCurves {
           "channel", asked.channel(), Said.of("demand.zeroToLast", "last", last));
     }
     Response roll = setup.feel().roll();
-    Response rate =
-        new Response(roll.ratePositivePercent(), roll.rateNegativePercent(), 0, 0, roll.shape());
-    Response expo =
-        new Response(
-            FULL, FULL, roll.expoPositivePercent(), roll.expoNegativePercent(), roll.shape());
+    Response rate = roll.change().expoPositivePercent(0).expoNegativePercent(0).done();
+    Response expo = roll.change().ratePositivePercent(FULL).rateNegativePercent(FULL).done();
     List<TermCurve> all = new ArrayList<>();
     all.add(
         curve(

@@ -45,8 +45,7 @@ public final class CommandSpans {
   public Spans of(Moment state, AxisBox stretch, long acting, long open) {
     int phase = program.conditions().phase(state);
     Decisions one = program.standing(state, phase);
-    return of(
-        new Decisions(phase, one.feel(), acting, one.held(), one.weights()), state, stretch, open);
+    return of(one.change().phase(phase).acting(acting).done(), state, stretch, open);
   }
 
   private Spans of(Decisions standing, Moment state, AxisBox stretch, long open) {
@@ -108,8 +107,7 @@ public final class CommandSpans {
   public double[] apart(
       Spans spans, Moment state, AxisBox stretch, long open, int surface, int other) {
     Decisions one = program.standing(state, spans.phase);
-    Decisions standing =
-        new Decisions(spans.phase, one.feel(), spans.acting | open, one.held(), one.weights());
+    Decisions standing = one.change().phase(spans.phase).acting(spans.acting | open).done();
     Evaluation run = program.begun(state, standing, program.trims(state, spans.phase));
     List<Term> left = new ArrayList<>(List.of(program.target(other).terms(spans.phase)));
     double least = 0;

@@ -1,5 +1,7 @@
 package hightally.core.signal;
 
+import hightally.core.quantity.Copyable;
+
 /**
  * What phases, switches and conditions have decided at a moment. While nothing of it changes, a
  * command depends on the sticks and levers only.
@@ -10,7 +12,13 @@ package hightally.core.signal;
  * @param held whether cut or arming hold the motors
  * @param weights how far each mix has come in, 0 to 1; null where all that act have
  */
+@Copyable
 record Decisions(int phase, Feels.Decided feel, long acting, boolean held, double[] weights) {
+  /** A copy to change, part by part. */
+  public DecisionsCopy change() {
+    return DecisionsCopy.from(this);
+  }
+
   /** Whether a mix acts. */
   boolean acts(int mix) {
     return (acting & 1L << mix) != 0;

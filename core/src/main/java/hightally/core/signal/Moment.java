@@ -2,6 +2,7 @@ package hightally.core.signal;
 
 import hightally.core.program.Trims;
 import hightally.core.quantity.Control;
+import hightally.core.quantity.Copyable;
 import hightally.core.quantity.Within;
 import java.util.ArrayList;
 import java.util.List;
@@ -19,6 +20,7 @@ import java.util.List;
  *     those that are missing are at rest
  * @param readings what is measured and counted
  */
+@Copyable
 public record Moment(
     @Within(min = -1, max = 1) double roll,
     @Within(min = -1, max = 1) double pitch,
@@ -32,6 +34,11 @@ public record Moment(
     inputs = inputs == null ? null : List.copyOf(inputs);
   }
 
+  /** A copy to change, part by part. */
+  public MomentCopy change() {
+    return MomentCopy.from(this);
+  }
+
   /** Sticks centred, throttle closed and cut. */
   public static Moment centred(Trims trims) {
     return new Moment(0, 0, 0, 0, true, trims, List.of(), Readings.NORMAL);
@@ -39,25 +46,25 @@ public record Moment(
 
   /** This moment with other trims in the transmitter. */
   public Moment withTrims(Trims changed) {
-    return new Moment(roll, pitch, yaw, throttle, throttleCut, changed, inputs, readings);
+    return change().trims(changed).done();
   }
 
   /** This moment with other readings. */
   public Moment with(Readings changed) {
-    return new Moment(roll, pitch, yaw, throttle, throttleCut, trims, inputs, changed);
+    return change().readings(changed).done();
   }
 
   /** This moment with the throttle elsewhere and the cut on or off. */
   public Moment withThrottle(double value, boolean cut) {
-    return new Moment(roll, pitch, yaw, value, cut, trims, inputs, readings);
+    return change().throttle(value).throttleCut(cut).done();
   }
 
   /** This moment with one stick moved. */
   public Moment with(Control control, double value) {
     return switch (control) {
-      case ROLL -> new Moment(value, pitch, yaw, throttle, throttleCut, trims, inputs, readings);
-      case PITCH -> new Moment(roll, value, yaw, throttle, throttleCut, trims, inputs, readings);
-      case YAW -> new Moment(roll, pitch, value, throttle, throttleCut, trims, inputs, readings);
+      case ROLL -> change().roll(value).done();
+      case PITCH -> change().pitch(value).done();
+      case YAW -> change().yaw(value).done();
     };
   }
 
@@ -68,7 +75,7 @@ public record Moment(
       moved.add(0.0);
     }
     moved.set(index, value);
-    return new Moment(roll, pitch, yaw, throttle, throttleCut, trims, moved, readings);
+    return change().inputs(moved).done();
   }
 
   /** Position of a lever or switch, 0 to 1. */

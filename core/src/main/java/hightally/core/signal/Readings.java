@@ -1,5 +1,6 @@
 package hightally.core.signal;
 
+import hightally.core.quantity.Copyable;
 import hightally.core.quantity.Unit;
 import hightally.core.quantity.Within;
 import java.util.List;
@@ -13,6 +14,7 @@ import java.util.List;
  * @param truths whether each condition is true, where something that keeps time has worked it out;
  *     empty where it is asked of the moment itself
  */
+@Copyable
 public record Readings(
     @Within(min = 0, max = 100, unit = Unit.PERCENT) double linkPercent,
     @Within(min = 0, max = 100, unit = Unit.VOLTS) double voltage,
@@ -26,9 +28,14 @@ public record Readings(
     truths = truths == null ? null : List.copyOf(truths);
   }
 
+  /** A copy to change, part by part. */
+  public ReadingsCopy change() {
+    return ReadingsCopy.from(this);
+  }
+
   /** The same readings with the conditions worked out. */
   public Readings withTruths(List<Boolean> known) {
-    return new Readings(linkPercent, voltage, timerSeconds, known);
+    return change().truths(known).done();
   }
 
   double timer(int index) {

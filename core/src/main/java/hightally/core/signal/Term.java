@@ -1,6 +1,7 @@
 package hightally.core.signal;
 
 import hightally.core.program.MixFunction;
+import hightally.core.quantity.Copyable;
 import hightally.core.quantity.Said;
 
 /**
@@ -12,8 +13,14 @@ import hightally.core.quantity.Said;
  * @param kind what kind of thing it is
  * @param label what the pilot knows it by
  */
+@Copyable
 record Term(
     Signal signal, MixFunction bend, double factor, int mix, Contribution kind, Said label) {
+  /** A copy to change, part by part. */
+  public TermCopy change() {
+    return TermCopy.from(this);
+  }
+
   private static final double[] NONE = {};
 
   /** Whether it acts always, in proportion to its signal. */
@@ -27,7 +34,7 @@ record Term(
 
   /** The same with another factor. */
   Term times(double changed) {
-    return new Term(signal, bend, changed, mix, kind, label);
+    return change().factor(changed).done();
   }
 
   /** What it adds at a moment, percent. */

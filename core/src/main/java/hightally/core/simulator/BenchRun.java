@@ -283,7 +283,7 @@ public final class BenchRun {
 
   private Readings readings(Moment moment, List<Boolean> truths) {
     Readings given = moment.readings();
-    return new Readings(given.linkPercent(), given.voltage(), timersShown(), truths);
+    return given.change().timerSeconds(timersShown()).truths(truths).done();
   }
 
   private List<Double> timersShown() {

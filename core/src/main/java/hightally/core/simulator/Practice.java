@@ -177,11 +177,11 @@ public final class Practice {
     Setup setup = now.setup();
     if (lever.inProgram()) {
       Setup moved = TrimLeverValues.moved(lever, setup, test, to, naming);
-      become(new FlownState(moved, now.pack(), now.cgMm(), now.metal()));
+      become(now.change().setup(moved).done());
     } else if (lever == TrimLever.BALANCE) {
       double edge = BalanceEstimate.of(setup).map(BalanceEstimate::leadingEdgeMm).orElse(0.0);
       double cg = edge + to / PERCENT * TrimLeverValues.chordMm(setup);
-      become(new FlownState(setup, now.pack(), cg, now.metal()));
+      become(now.change().setup(setup).cgMm(cg).done());
     } else {
       become(now.withMetal(lever, to));
     }

@@ -91,11 +91,7 @@ public record TrimmedLesson(
     double range = RANGE_PERCENT * TrimLeverValues.chordMm(as.setup()) / PERCENT;
     List<Pack> packs =
         sheet.packs().stream()
-            .map(
-                one ->
-                    one.name().equals(as.pack())
-                        ? new Pack(one.name(), one.massGrams(), cgMm, one.stationMm())
-                        : one)
+            .map(one -> one.name().equals(as.pack()) ? one.change().cgMm(cgMm).done() : one)
             .toList();
     BalanceSheet moved =
         new BalanceSheet(

@@ -1,5 +1,6 @@
 package hightally.core.trimming;
 
+import hightally.core.quantity.Copyable;
 import hightally.core.setup.Setup;
 import java.util.EnumMap;
 import java.util.Map;
@@ -12,9 +13,15 @@ import java.util.Map;
  * @param cgMm balance point, aft of the datum
  * @param metal what has been done to the thrust line and across since it was built, by lever
  */
+@Copyable
 public record FlownState(Setup setup, String pack, double cgMm, Map<TrimLever, Double> metal) {
   public FlownState {
     metal = Map.copyOf(metal);
+  }
+
+  /** A copy to change, part by part. */
+  public FlownStateCopy change() {
+    return FlownStateCopy.from(this);
   }
 
   /** Where a lever stands, in its unit: the balance on the mean chord, metal since it was built. */
@@ -32,6 +39,6 @@ public record FlownState(Setup setup, String pack, double cgMm, Map<TrimLever, D
     Map<TrimLever, Double> changed = new EnumMap<>(TrimLever.class);
     changed.putAll(metal);
     changed.put(lever, value);
-    return new FlownState(setup, pack, cgMm, changed);
+    return change().metal(changed).done();
   }
 }

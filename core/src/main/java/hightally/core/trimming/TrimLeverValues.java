@@ -267,22 +267,17 @@ public final class TrimLeverValues {
       boolean goes = !moved || one.equals(flown);
       double further = moved && goes ? balance.batteryShiftMm(one.massGrams()) : 0;
       packs.add(
-          new Pack(
-              one.name(),
-              one.massGrams(),
-              tenth(one.cgMm() + (goes ? shiftMm : 0)),
-              tenth(one.stationMm() + further)));
+          one.change()
+              .cgMm(tenth(one.cgMm() + (goes ? shiftMm : 0)))
+              .stationMm(tenth(one.stationMm() + further))
+              .done());
     }
     BalanceSheet changed =
-        new BalanceSheet(
-            sheet.datum(),
-            sheet.datumAftMm(),
-            sheet.targetMm(),
-            sheet.foremostMm(),
-            sheet.aftmostMm(),
-            Math.rint(sheet.emptyMassGrams() + grams),
-            packs,
-            sheet.boltSpacingMm());
+        sheet
+            .change()
+            .emptyMassGrams(Math.rint(sheet.emptyMassGrams() + grams))
+            .packs(packs)
+            .done();
     return Validation.check(setup.change().balance(changed).done());
   }
 

@@ -184,8 +184,7 @@ public final class ChannelPlan {
       int channel = takes ? wanted.get(next++) : socket.channel();
       sockets.add(new Socket(socket.number(), channel, socket.output()));
     }
-    return new Receiver(
-        receiver.name(), sockets, true, receiver.failsafe(), receiver.failsafeChannel());
+    return receiver.change().sockets(sockets).anyChannel(true).done();
   }
 
   private static List<Lead> leads(Setup numbered, Receiver receiver) {

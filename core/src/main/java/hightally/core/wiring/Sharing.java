@@ -153,8 +153,8 @@ public record Sharing(
                                 one.channel() == drop.number() ? one.onChannel(keep.number()) : one)
                         .toList()))
         .wiring(wiring)
-        .withoutLostFailsafe()
-        .done();
+        .done()
+        .withoutLostFailsafe();
   }
 
   private static Lead shared(

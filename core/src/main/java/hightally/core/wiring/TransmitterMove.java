@@ -223,14 +223,7 @@ public final class TransmitterMove {
     if (from.transmitter().inputIndex(old.subject()) < 0) {
       return old;
     }
-    return new Condition(
-        old.id(),
-        old.name(),
-        old.kind(),
-        input(old.subject(), Said.text(old.name())),
-        old.limit(),
-        old.members(),
-        old.heldSeconds());
+    return old.change().subject(input(old.subject(), Said.text(old.name()))).done();
   }
 
   private Mix mix(Mix old) {
@@ -275,7 +268,7 @@ public final class TransmitterMove {
       }
     }
     Shares old = surface.shares();
-    return surface.withShares(new Shares(old.roll(), old.pitch(), old.yaw(), levers));
+    return surface.withShares(old.change().levers(levers).done());
   }
 
   private static String name(Transmitter transmitter, String input) {

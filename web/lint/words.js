@@ -1,0 +1,70 @@
+/**
+ * What a reader is told stands in the catalogue, nowhere in a page: no words between tags, in the
+ * attributes a reader reads or hears, or in what decides between them.
+ */
+const READ = new Set([
+  "alt",
+  "aria-description",
+  "aria-label",
+  "description",
+  "hint",
+  "label",
+  "placeholder",
+  "title",
+  "unit",
+  "what",
+  "words",
+]);
+
+/** At least two letters beside one another; units and signs have their own place. */
+const WORD = /\p{L}{2,}/u;
+
+/** Units are written alike in every language. */
+const UNIT = /^[\s,%°]*(?:µs|mm|ms|Ncm|kB)[\s,%°]*$/u;
+
+/** Through what an expression hands its own value on. */
+const HANDED_ON = new Set(["ConditionalExpression", "LogicalExpression", "TemplateLiteral"]);
+
+/** The end of a chain of calls that one of a list goes through: `list.map(…).join(…)`. */
+const ended = (call) =>
+  call.parent.type === "MemberExpression" && call.parent.parent.type === "CallExpression"
+    ? ended(call.parent.parent)
+    : call;
+
+/** Whether a text goes on into what is shown, and is not compared or asked with. */
+function shown(node) {
+  const { parent } = node;
+  if (parent.type === "ConditionalExpression" && parent.test === node) {
+    return false;
+  }
+  if (
+    HANDED_ON.has(parent.type) ||
+    (parent.type === "BinaryExpression" && parent.operator === "+")
+  ) {
+    return shown(parent);
+  }
+  if (parent.type === "ArrowFunctionExpression" && parent.body === node) {
+    return parent.parent.type === "CallExpression" && shown(ended(parent.parent));
+  }
+  if (parent.type === "JSXAttribute") {
+    return READ.has(parent.name.name);
+  }
+  if (parent.type !== "JSXExpressionContainer") {
+    return false;
+  }
+  return parent.parent.type !== "JSXAttribute" || READ.has(parent.parent.name.name);
+}
+
+export const inCatalogue = {
+  create(context) {
+    const look = (node, text) =>
+      WORD.test(text) &&
+      !UNIT.test(text) &&
+      context.report({ node, message: "Words belong in the catalogue." });
+    return {
+      JSXText: (node) => look(node, node.value),
+      Literal: (node) => typeof node.value === "string" && shown(node) && look(node, node.value),
+      TemplateElement: (node) => shown(node.parent) && look(node, node.value.cooked),
+    };
+  },
+};
