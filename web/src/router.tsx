@@ -159,7 +159,7 @@ const fly = [
     say("router.fieldCard"),
     async () => (await import("./features/flightlog/FieldCardPage")).FieldCardPage,
   ),
-  page(":flightId", say("router.correctAFlight"), entry),
+  page(":flightId", say("router.correctFlight"), entry),
 ];
 
 const model = [
@@ -234,7 +234,7 @@ export const router = createBrowserRouter([
       ),
       page(
         "/let-in",
-        say("router.giveThisDeviceAccess"),
+        say("router.access"),
         async () => (await import("./features/settings/LetInPage")).LetInPage,
       ),
       page(
@@ -258,7 +258,7 @@ export const router = createBrowserRouter([
         async () => (await import("./features/aircraft/ModelLayout")).ModelLayout,
         model,
       ),
-      { path: "*", element: <NotFoundPage />, handle: { title: say("router.noSuchPage") } },
+      { path: "*", element: <NotFoundPage />, handle: { title: say("router.notFound") } },
     ],
   },
 ]);

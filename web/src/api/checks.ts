@@ -55,7 +55,7 @@ export const useCheckRun = (aircraftId: number, name: CheckName) =>
 export const useWaits = (name: CheckName) =>
   useLetters().some((one) => one.chain === chain(name) && stillWaits(one));
 
-const BEGINS = say("checks.aCheckBegun");
+const BEGINS = say("checks.begun");
 
 /** The checks of a model that were begun out of reach, and that the program does not know of yet. */
 export function useBegunHere(aircraftId: number) {
@@ -109,7 +109,7 @@ export function useBeginCheck(aircraftId: number) {
       .getQueryData<CheckRun[]>(ahead(aircraftId))
       ?.find((one) => one.kind === body.kind && one.pack === body.pack);
     if (blank === undefined) {
-      throw new Error(say("checks.notLoadedBefore"));
+      throw new Error(say("checks.notLoaded"));
     }
     const { answer } = await send(
       {
@@ -169,7 +169,7 @@ function answeredMeanwhile(run: CheckRun, answer: CheckAnswer): CheckRun {
 export const useAnswerStep = (aircraftId: number, name: CheckName) =>
   useFieldWork<CheckAnswer, CheckRun>({
     write: (body) => ({
-      words: say("checks.aCheckAnswer"),
+      words: say("checks.answer"),
       body,
       ...work(aircraftId, name, "answers"),
     }),
@@ -180,7 +180,7 @@ export const useAnswerStep = (aircraftId: number, name: CheckName) =>
 export const useEndCheck = (aircraftId: number, name: CheckName) =>
   useFieldWork<number, CheckRun>({
     write: (version) => ({
-      words: say("checks.endOfACheck"),
+      words: say("checks.end"),
       body: { version },
       ...work(aircraftId, name, "end"),
     }),

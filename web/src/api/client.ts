@@ -64,7 +64,7 @@ export function problemOf(response: Response, body: unknown): ApiError {
   const problem = (body ?? {}) as { detail?: string; violations?: Violation[] };
   return new ApiError(
     response.status,
-    problem.detail ?? say("client.programAnsweredStatus", { status: response.status }),
+    problem.detail ?? say("client.status", { status: response.status }),
     problem.violations ?? [],
   );
 }

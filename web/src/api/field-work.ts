@@ -87,12 +87,12 @@ function useWork<V extends { version: number }>(
 }
 
 export const useGauge = (id: number) =>
-  useWork<Schemas["Measured"]>(id, say("fieldWork.aGaugeReading"), "/gauge", (open) => open);
+  useWork<Schemas["Measured"]>(id, say("fieldWork.gaugeReading"), "/gauge", (open) => open);
 
 export const useVerify = (id: number) =>
   useWork<Schemas["Seeing"]>(
     id,
-    say("fieldWork.aSurfaceChecked"),
+    say("fieldWork.surfaceChecked"),
     "/verified",
     (open, { verified }) => ({
       ...open,

@@ -77,7 +77,7 @@ interface FlownHere {
 export const useAddFlown = (id: number) =>
   useFieldWork<FlownHere, unknown>({
     write: ({ flown, forms, checked }) => ({
-      words: say("fly.theFlightOf", { day: day(flown.report.flownOn) }),
+      words: say("fly.flightOf", { day: day(flown.report.flownOn) }),
       method: "POST",
       path: `/api/aircraft/${id}/flights/flown${checked === "" ? "" : `?checked=${checked}`}`,
       body: flown,

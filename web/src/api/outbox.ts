@@ -219,7 +219,7 @@ function notTaken(letter: Letter, problem: ApiError): boolean {
   const why = [
     problem.message,
     ...problem.violations.map((one) =>
-      say("outbox.isItMustBe", {
+      say("outbox.refused", {
         field: one.field,
         value: one.value,
         requirement: one.requirement,
@@ -232,7 +232,7 @@ function notTaken(letter: Letter, problem: ApiError): boolean {
       return one.key === letter.key
         ? { ...one, refused: why }
         : stands
-          ? { ...one, refused: say("outbox.earlierEntryNotAccepted") }
+          ? { ...one, refused: say("outbox.earlierRefused") }
           : one;
     }),
   );

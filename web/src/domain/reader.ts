@@ -100,9 +100,7 @@ export function several(text: string): string[] {
 
 /** What stands between several numbers, in words. */
 export const severalWords = () =>
-  decimalMark.now() === "comma"
-    ? say("reader.withSemicolonsBetween")
-    : say("reader.withCommasBetween");
+  decimalMark.now() === "comma" ? say("reader.semicolonsBetween") : say("reader.commasBetween");
 
 /** Names in a sentence: `left, centre and right`. */
 export const all = (names: readonly string[]) => LIST.format(names);

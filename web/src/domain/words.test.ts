@@ -24,6 +24,6 @@ describe("figures", () => {
   it("count clicks in words", () => {
     expect(clickWords("pitch", 1)).toBe("1 click nose up");
     expect(clickWords("roll", -9)).toBe("9 clicks left");
-    expect(clickWords("yaw", 0)).toBe("at zero");
+    expect(clickWords("yaw", 0)).toBe("0 clicks");
   });
 });

@@ -130,9 +130,9 @@ export function clickWords(key: ControlKey, clicks: number): string {
 
 /** The axis of a stick, from its minus end to its plus end. */
 export const STICK_ENDS: Record<Control, string> = {
-  ROLL: say("words.aileronStickLeftRight"),
-  PITCH: say("words.elevatorStickDownUp"),
-  YAW: say("words.rudderStickLeftRight"),
+  ROLL: say("words.rollStick"),
+  PITCH: say("words.pitchStick"),
+  YAW: say("words.yawStick"),
 };
 
 export { day, timeOfDay } from "./reader";

@@ -13,12 +13,12 @@ export function Failure({ error }: { error: unknown }) {
         <p>{error.message}</p>
       ) : (
         <>
-          <p className="font-semibold">{say("message.notAcceptedNothingChanged")}</p>
+          <p className="font-semibold">{say("message.notAccepted")}</p>
           <ul className="list-disc pl-5">
             {violations.map((one) => (
               <li key={one.field + one.requirement}>
                 <Say
-                  id="message.isItMustBe"
+                  id="message.refused"
                   values={{
                     b: <strong>{one.field}</strong>,
                     value: one.value,
@@ -38,7 +38,7 @@ export function Failure({ error }: { error: unknown }) {
 export function Outdated() {
   return (
     <p role="status" className="mt-2 text-soft">
-      {say("message.setupHasChangedSince")}
+      {say("message.outdated")}
     </p>
   );
 }

@@ -24,8 +24,8 @@ export function numberIn(field: Field) {
 export const textIn = (field: Field) =>
   z
     .string()
-    .min(field.min, say("range.atLeastCharacters", { label: field.label, min: field.min }))
-    .max(field.max, say("range.atMostCharacters", { label: field.label, max: field.max }));
+    .min(field.min, say("range.tooShort", { label: field.label, min: field.min }))
+    .max(field.max, say("range.tooLong", { label: field.label, max: field.max }));
 
 /** What is wrong with a typed number, or nothing; it may have a point or a comma. */
 export function problemOf(field: Field, text: string): string | undefined {

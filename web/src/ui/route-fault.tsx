@@ -14,22 +14,22 @@ export function RouteFault() {
     >
       <h1 className="mb-2 text-xl">
         {missing
-          ? say("routeFault.pageDoesNotExist")
+          ? say("routeFault.notFound")
           : lost
-            ? say("routeFault.pageCouldNotLoaded")
-            : say("routeFault.pageHasFault")}
+            ? say("routeFault.notLoaded")
+            : say("routeFault.title")}
       </h1>
       <p className="mb-4">
         {missing
-          ? say("routeFault.noSuchPageSentence")
+          ? say("routeFault.notFoundSentence")
           : lost
-            ? say("routeFault.highTallyDidNot")
-            : say("routeFault.faultHighTallyNot")}
+            ? say("routeFault.noAnswer")
+            : say("routeFault.notYours")}
       </p>
       <div className="flex flex-wrap gap-2">
         {!missing && (
           <Button look="main" onClick={() => location.reload()}>
-            {say("routeFault.loadItAgain")}
+            {say("routeFault.reload")}
           </Button>
         )}
         <Link to="/" className={buttonClass("plain")}>

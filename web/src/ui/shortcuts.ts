@@ -16,25 +16,25 @@ export const SHORTCUTS = {
   stick: {
     on: "",
     keys: say("shortcuts.arrowKeys"),
-    what: say("shortcuts.moveFocusedStickShift"),
+    what: say("shortcuts.moveStick"),
   },
   surface: {
     on: "",
     keys: say("shortcuts.enterOrSpace"),
-    what: say("shortcuts.selectTheFocusedSurface"),
+    what: say("shortcuts.selectSurface"),
   },
-  undo: { on: "mod+z", keys: say("shortcuts.ctrlZ"), what: say("shortcuts.undoChangeSetup") },
+  undo: { on: "mod+z", keys: say("shortcuts.ctrlZ"), what: say("shortcuts.undo") },
   redo: {
     on: "mod+shift+z",
     keys: say("shortcuts.ctrlShiftZ"),
-    what: say("shortcuts.redoChangeSetup"),
+    what: say("shortcuts.redo"),
   },
   next: {
     on: "n,ArrowRight",
     keys: say("shortcuts.nextKeys"),
-    what: say("shortcuts.nextStepWorkOrder"),
+    what: say("shortcuts.nextStep"),
   },
-  back: { on: "b,ArrowLeft", keys: say("shortcuts.backKeys"), what: say("shortcuts.oneStepBack") },
+  back: { on: "b,ArrowLeft", keys: say("shortcuts.backKeys"), what: say("shortcuts.stepBack") },
 } satisfies Record<string, Shortcut>;
 
 type Name = keyof typeof SHORTCUTS;

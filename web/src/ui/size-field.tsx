@@ -49,7 +49,7 @@ export function SizeField({ label, hint, value, empty, onValue }: Props) {
         id={`${id}-hint`}
         className={`text-xs ${wrong ? "font-medium text-grounded" : "text-soft"}`}
       >
-        {wrong ? say("sizeField.size0More") : hint}
+        {wrong ? say("sizeField.zeroOrMore") : hint}
       </span>
     </div>
   );

@@ -33,7 +33,7 @@ export function AdjustPage() {
         <PlanView story={story.data} />
       ) : (
         <Empty title={say("adjustPage.flyItFirst")}>
-          <p>{say("adjustPage.revisionHasNoFlight", { number: standing.newest.number })}</p>
+          <p>{say("adjustPage.noFlightYet", { number: standing.newest.number })}</p>
           <LogLink to="../fly/new" label={say("adjustPage.logAFlight")} />
         </Empty>
       )}

@@ -8,7 +8,7 @@ export function AfterCards({ plan }: { plan: Plan }) {
   return (
     <>
       {plan.findings.length > 0 && (
-        <Card title={say("afterCards.checkedAgainNewPushrod")}>
+        <Card title={say("afterCards.checkedAgain")}>
           <ul className="space-y-1" data-new-findings>
             {plan.findings.map((one) => (
               <li key={one.rule + one.surface} className="border-l-4 border-grounded pl-3">
@@ -34,7 +34,7 @@ export function AfterCards({ plan }: { plan: Plan }) {
           </table>
           <p className="mt-1 text-sm text-soft">
             <Say
-              id="afterCards.flightNewPushrodLengths"
+              id="afterCards.fromFlightToPushrods"
               values={{
                 link: (words) => (
                   <Link to="../program/entry" className="underline underline-offset-2">

@@ -22,8 +22,8 @@ export function CalibrationCard({ story }: { story: Story }) {
     <Card
       title={
         named == null
-          ? say("calibrationCard.aMeasurementWouldTell")
-          : say("calibrationCard.whatExplainsTheMeasurements")
+          ? say("calibrationCard.measurementTells")
+          : say("calibrationCard.explanations")
       }
       aside={<Weights learned={learned} />}
     >
@@ -36,7 +36,7 @@ export function CalibrationCard({ story }: { story: Story }) {
 function Weights({ learned }: { learned: Calibration }) {
   return learned.observations === 0 ? null : (
     <span className="figures text-sm text-soft" data-observations={learned.observations}>
-      {say("calibrationCard.readingsUsedTogether", {
+      {say("calibrationCard.readingsUsed", {
         observations: learned.observations,
         explanations:
           learned.explanations[0] !== undefined &&
@@ -52,7 +52,7 @@ function Named({ named }: { named: NonNullable<Calibration["named"]> }) {
   return (
     <div data-named={named.cause}>
       <p className="text-lg">{named.words}</p>
-      <p className="mb-2 text-sm text-soft">{say("calibrationCard.ifAgreeDescriptionCorrected")}</p>
+      <p className="mb-2 text-sm text-soft">{say("calibrationCard.correctionAgreed")}</p>
       <Button
         look="main"
         disabled={correct.isPending}
@@ -94,7 +94,7 @@ function Measure({ next }: { next: NonNullable<Calibration["next"]> }) {
         <LineField
           control={form.control}
           name="went"
-          label={say("calibrationCard.theTrailingEdgeWent", { lengthSign: lengthSign() })}
+          label={say("calibrationCard.edgeWent", { lengthSign: lengthSign() })}
           inputMode="decimal"
           width="w-32"
         />

@@ -9,7 +9,7 @@ export function ConfirmationCard({ story }: { story: Story }) {
     return null;
   }
   return (
-    <Card title={say("confirmationCard.doFlightsConfirmLast")}>
+    <Card title={say("confirmationCard.confirmed")}>
       <ul className="space-y-1" data-confirmation>
         {story.confirmation.map((one) => (
           <li key={one.phase + one.control}>

@@ -45,7 +45,7 @@ export function GaugePanel({ open, rod }: Props) {
     <div className="mt-5 space-y-3 border-t border-line pt-4 text-lg" data-gauge={rod.surface}>
       <p className="figures">
         <Say
-          id="gaugePanel.whenTrimZeroedEdge"
+          id="gaugePanel.expectedAtZero"
           values={{ b: <strong>{travelWords(rod.zeroingMm, surface)}</strong> }}
         />
       </p>
@@ -73,7 +73,7 @@ export function GaugePanel({ open, rod }: Props) {
         {known !== undefined && (
           <p className="figures">
             <Say
-              id="gaugePanel.itWentExpectedWithin"
+              id="gaugePanel.comparison"
               values={{
                 length: length(known.sizeMm, 1),
                 way: known.way === "SAME" ? "" : known.way.toLowerCase(),
@@ -88,7 +88,7 @@ export function GaugePanel({ open, rod }: Props) {
                     {known.check.agree
                       ? known.check.tells
                         ? say("gaugePanel.theyAgree")
-                        : say("gaugePanel.tooSmallSure")
+                        : say("gaugePanel.tooSmall")
                       : say("gaugePanel.theyDisagree")}
                   </strong>
                 ),
@@ -101,7 +101,7 @@ export function GaugePanel({ open, rod }: Props) {
       </Form>
       {gauge.isSuccess && gauge.data === undefined && (
         <p role="status" data-unjudged>
-          {say("gaugePanel.notedWillComparedOnce")}
+          {say("gaugePanel.comparedLater")}
         </p>
       )}
       {known !== undefined && !known.check.agree && known.gauge.choice === "OPEN" && (
@@ -112,14 +112,10 @@ export function GaugePanel({ open, rod }: Props) {
               <li key={one}>{one}</li>
             ))}
           </ul>
-          <p className="mt-2">{say("gaugePanel.measureOnceMoreChoose")}</p>
+          <p className="mt-2">{say("gaugePanel.disagreementChoices")}</p>
           <div className="mt-2 flex flex-wrap gap-2">
-            <Button onClick={() => decide("ARITHMETIC")}>
-              {say("gaugePanel.misreadingLeaveOut")}
-            </Button>
-            <Button onClick={() => decide("RULER")}>
-              {say("gaugePanel.readingCorrectGoMark")}
-            </Button>
+            <Button onClick={() => decide("ARITHMETIC")}>{say("gaugePanel.leaveOut")}</Button>
+            <Button onClick={() => decide("RULER")}>{say("gaugePanel.goByMark")}</Button>
           </div>
         </div>
       )}

@@ -14,19 +14,19 @@ export function GiveUp({ open }: { open: OpenAdjustment }) {
   return (
     <div className="mt-6 text-right">
       <Button look="warn" onClick={() => setAsked(true)}>
-        {say("giveUp.cancelTheWorkOrder")}
+        {say("giveUp.cancel")}
       </Button>
       <Modal
         open={asked}
         onOpen={setAsked}
-        title={say("giveUp.cancelThisWorkOrder")}
-        description={say("giveUp.setupStaysPutTrims")}
+        title={say("giveUp.cancelAsked")}
+        description={say("giveUp.setupStays")}
       >
         {open.undo.length === 0 ? (
-          <p>{say("giveUp.noPushrodHasTurned")}</p>
+          <p>{say("giveUp.nothingTurned")}</p>
         ) : (
           <>
-            <p>{say("giveUp.alreadyTurnedTurnThese")}</p>
+            <p>{say("giveUp.turnBackFirst")}</p>
             <ul className="my-2 list-disc space-y-1 pl-5 text-lg font-medium" data-undo>
               {open.undo.map((one) => (
                 <li key={one}>{one}</li>
@@ -41,7 +41,7 @@ export function GiveUp({ open }: { open: OpenAdjustment }) {
             disabled={abandon.isPending}
             onClick={() => abandon.mutate(open.version)}
           >
-            {open.undo.length === 0 ? say("giveUp.cancelIt") : say("giveUp.allTurnedBackCancel")}
+            {open.undo.length === 0 ? say("giveUp.cancelIt") : say("giveUp.turnedBackCancel")}
           </Button>
           <Button onClick={() => setAsked(false)}>{say("giveUp.continueIt")}</Button>
         </div>

@@ -33,7 +33,7 @@ export function MarkPanel({ open, rod }: { open: OpenAdjustment; rod: PlannedRod
   return (
     <div className="mt-5 space-y-3 border-t border-line pt-4 text-lg" data-mark={rod.surface}>
       <p>
-        <Say id="markPanel.markIfOffMore" values={{ b: (words) => <strong>{words}</strong> }} />
+        <Say id="markPanel.instruction" values={{ b: (words) => <strong>{words}</strong> }} />
       </p>
       <Form
         form={form}
@@ -69,7 +69,7 @@ export function MarkPanel({ open, rod }: { open: OpenAdjustment; rod: PlannedRod
         </div>
         <div className="flex flex-wrap items-end gap-3">
           <WentChoice
-            label={say("markPanel.edgeOffMark")}
+            label={say("markPanel.edgeOff")}
             same={say("markPanel.atItsMark")}
             way={surface ?? false}
             control={control}
@@ -78,14 +78,14 @@ export function MarkPanel({ open, rod }: { open: OpenAdjustment; rod: PlannedRod
             <LineField
               control={control}
               name="off"
-              label={say("markPanel.offItsMark", { lengthSign: lengthSign() })}
+              label={say("markPanel.offBy", { lengthSign: lengthSign() })}
               inputMode="decimal"
               width="w-28"
             />
           )}
         </div>
         <Button type="submit" look="main" disabled={mark.isPending || !ready}>
-          {way === "SAME" ? say("markPanel.atTheMark") : say("markPanel.offMarkNote")}
+          {way === "SAME" ? say("markPanel.atTheMark") : say("markPanel.noteOff")}
         </Button>
       </Form>
       {seen !== undefined && (

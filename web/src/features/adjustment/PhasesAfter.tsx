@@ -22,7 +22,7 @@ export function PhasesAfter({ plan }: { plan: Plan }) {
   const wayOf = (id: string) => draft.present.surfaces.find((one) => one.id === id) ?? false;
   return (
     <>
-      <Card title={say("phasesAfter.everyPhaseStillFlies")} className="overflow-x-auto">
+      <Card title={say("phasesAfter.phasesStillFly")} className="overflow-x-auto">
         <table className="figures w-full text-sm" data-phases-after>
           <thead>
             <tr className="border-b border-ink text-left">
@@ -40,7 +40,7 @@ export function PhasesAfter({ plan }: { plan: Plan }) {
               <tr key={phase.phase} className="border-b border-line align-top">
                 <td className="py-1">
                   <strong>{phase.name}</strong>
-                  {phase.reference && ` ${say("phasesAfter.intoThePushrods")}`}
+                  {phase.reference && ` ${say("phasesAfter.intoPushrods")}`}
                 </td>
                 {CONTROL_KEYS.map((key) => (
                   <td key={key} className="py-1">
@@ -68,7 +68,7 @@ export function PhasesAfter({ plan }: { plan: Plan }) {
         </table>
       </Card>
       {plan.throwChanges.length > 0 && (
-        <Card title={say("phasesAfter.fullTravelNewPushrod")} className="overflow-x-auto">
+        <Card title={say("phasesAfter.fullTravel")} className="overflow-x-auto">
           <table className="figures w-full text-sm">
             <thead>
               <tr className="border-b border-ink text-left">
@@ -76,7 +76,7 @@ export function PhasesAfter({ plan }: { plan: Plan }) {
                 <th className="py-1 font-medium text-soft">{say("phasesAfter.oneWay")}</th>
                 <th className="py-1 font-medium text-soft">{say("phasesAfter.theOther")}</th>
                 <th className="py-1 font-medium text-soft">
-                  {say("phasesAfter.endpointsThatRestoreIt")}
+                  {say("phasesAfter.endpointsRestored")}
                 </th>
               </tr>
             </thead>

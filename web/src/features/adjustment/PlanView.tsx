@@ -38,9 +38,7 @@ export function PlanView({ story }: { story: Story }) {
   return (
     <div className="space-y-3">
       <div className="flex flex-wrap items-center justify-between gap-x-4 gap-y-2">
-        <h2 className="text-xl">
-          {plan == null ? story.waiting : say("planView.moveTrimsIntoLinkages")}
-        </h2>
+        <h2 className="text-xl">{plan == null ? story.waiting : say("planView.moveTrims")}</h2>
         {plan != null && (
           <Button
             look="main"
@@ -48,7 +46,7 @@ export function PlanView({ story }: { story: Story }) {
             onClick={() => begin.mutate({ flightId: found.data.flight, wish })}
             disabled={begin.isPending || begin.isSuccess || found.isPlaceholderData}
           >
-            {say("planView.startAtTheBench")}
+            {say("planView.startAtBench")}
           </Button>
         )}
       </div>
@@ -56,7 +54,7 @@ export function PlanView({ story }: { story: Story }) {
       <div className="flex flex-wrap items-end gap-x-5 gap-y-2">
         {phases.length > 1 && (
           <Choice
-            label={say("planView.phaseWhoseTrimsGo")}
+            label={say("planView.phaseMoved")}
             value={reference}
             onValue={(value) => setWish({ ...wish, reference: value })}
             options={phases.map(
@@ -71,7 +69,7 @@ export function PlanView({ story }: { story: Story }) {
         {phases.length > 1 && (
           <Check
             className="h-9"
-            label={say("planView.presetsCorrectPushrodsLeave")}
+            label={say("planView.presetsCorrect")}
             checked={wish.presetsTakeUp}
             onChecked={(on) => setWish({ ...wish, presetsTakeUp: on })}
           />
@@ -100,7 +98,7 @@ export function PlanView({ story }: { story: Story }) {
             </ul>
           </Card>
           {plan.remedies.length > 0 && (
-            <Card title={say("planView.checkBeforeTurnPushrod")}>
+            <Card title={say("planView.checkFirst")}>
               <ul className="list-disc space-y-1 pl-5" data-remedies>
                 {plan.remedies.map((one) => (
                   <li key={one.surface + one.kind}>{one.words}</li>
@@ -110,7 +108,7 @@ export function PlanView({ story }: { story: Story }) {
           )}
           <PhasesAfter plan={plan} />
           <AfterCards plan={plan} />
-          <p className="text-soft">{say("planView.oneStepTimeCan")}</p>
+          <p className="text-soft">{say("planView.stepByStep")}</p>
         </>
       )}
     </div>
@@ -128,7 +126,7 @@ interface WorthProps {
 function WorthCard({ found, story, wish, onWish }: WorthProps) {
   const here = story.series.filter((one) => one.phase === found.reference);
   return (
-    <Card title={say("planView.whatIsWorthTurning")}>
+    <Card title={say("planView.worthTurning")}>
       <ul className="space-y-1.5" data-worth>
         {here.map((one) => {
           const name = controlName(keyOf(one.control as Control));
@@ -142,15 +140,14 @@ function WorthCard({ found, story, wish, onWish }: WorthProps) {
             >
               {verdict === undefined ? (
                 <p className="text-soft">
-                  <strong>{name}:</strong>{" "}
-                  {left ? say("planView.staysTransmitterChose") : one.words}
+                  <strong>{name}:</strong> {left ? say("planView.staysChosen") : one.words}
                 </p>
               ) : (
                 <p className={verdict.worth ? "font-medium" : "text-soft"}>{verdict.words}</p>
               )}
               {(verdict?.worth === true || left) && (
                 <Check
-                  label={say("planView.leaveInTheTransmitter", { name: within(name) })}
+                  label={say("planView.leaveInTransmitter", { name: within(name) })}
                   checked={left}
                   onChecked={(on) =>
                     onWish({

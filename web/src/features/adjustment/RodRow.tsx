@@ -51,7 +51,7 @@ export function RodRow({ rod, ways, wish, onWish }: Props) {
             <br />
           </>
         )}
-        {say("rodRow.trailingEdgeInFlight", {
+        {say("rodRow.edgeMoves", {
           travel: travelWords(rod.todayMm, way),
           travelOther: travelWords(rod.afterMm, way),
           travelThird: travelWords(rod.targetMm, way),

@@ -67,7 +67,7 @@ export function TurnDrawing({ rod, way }: Props) {
           {say("turnDrawing.edge", { direction: directionWord(way, moves) })}
         </text>
         <text x={70} y={136} fontSize={14} textAnchor="middle" fill="var(--soft)">
-          {turning ? say("turnDrawing.seenFromTheSurface") : ""}
+          {turning ? say("turnDrawing.seenFrom") : ""}
         </text>
       </svg>
     </figure>

@@ -101,7 +101,7 @@ function Surface({ open, expected }: { open: OpenAdjustment; expected: Expected 
       )}
       {verify.isSuccess && verify.data === undefined && (
         <p role="status" data-unjudged>
-          {say("verifyPanel.notedWillCheckedOnce")}
+          {say("verifyPanel.checkedLater")}
         </p>
       )}
     </li>

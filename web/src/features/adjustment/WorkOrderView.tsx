@@ -57,7 +57,7 @@ export function WorkOrderView({ open }: { open: OpenAdjustment }) {
       <div className="mb-3 flex items-center gap-3">
         <PartDone label={say("workOrderView.workOrder")} hidden done={done} of={steps.length} />
         <span className="figures text-soft">
-          {say("workOrderView.stepOfDone", { step: open.step + 1, steps: steps.length, done })}
+          {say("workOrderView.progress", { step: open.step + 1, steps: steps.length, done })}
         </span>
         <Link to="sheet" className="underline underline-offset-2">
           {say("workOrderView.onPaper")}
@@ -94,7 +94,7 @@ export function WorkOrderView({ open }: { open: OpenAdjustment }) {
       </article>
       {last && away && (
         <p role="status" className="mt-3 border-l-4 border-tag bg-sheet px-4 py-2">
-          {say("workOrderView.newRevisionSavedOnce")}
+          {say("workOrderView.savedLater")}
         </p>
       )}
       {barred !== "" && (
@@ -110,7 +110,7 @@ export function WorkOrderView({ open }: { open: OpenAdjustment }) {
         </Button>
         {last ? (
           <Button look="main" large onClick={finish} disabled={busy || away || unexplained}>
-            {say("workOrderView.doneSaveRevision", { number: standing.newest.number + 1 })}
+            {say("workOrderView.saveRevision", { number: standing.newest.number + 1 })}
           </Button>
         ) : (
           <Button
@@ -148,7 +148,7 @@ function NotAsPlanned({ open, because, onBecause }: NotAsPlannedProps) {
         ))}
       </ul>
       <TextLine
-        label={say("workOrderView.reasonClosingLike")}
+        label={say("workOrderView.reasonForClosing")}
         value={because}
         onValue={onBecause}
         maxLength={200}

@@ -19,15 +19,11 @@ export function WorkSheetPage() {
     return open.isError ? (
       <Failure error={open.error} />
     ) : (
-      <Waiting what={say("workSheetPage.theWorkOrder")} />
+      <Waiting what={say("workSheetPage.waitingFor")} />
     );
   }
   if (open.data === null) {
-    return (
-      <Empty title={say("workSheetPage.noAdjustmentIsOpen")}>
-        {say("workSheetPage.beginOneAdjustPage")}
-      </Empty>
-    );
+    return <Empty title={say("workSheetPage.noneOpen")}>{say("workSheetPage.beginOne")}</Empty>;
   }
   const { plan } = open.data;
   const turned = plan.rods.filter((rod) => rod.steps !== 0);
@@ -45,7 +41,7 @@ export function WorkSheetPage() {
       >
         <h2 className="text-2xl">{say("workSheetPage.workOrder", { name: draft.present.name })}</h2>
         <SheetNote>
-          {say("workSheetPage.goalTrimsIntoPushrods", {
+          {say("workSheetPage.goal", {
             revisionNumber: open.data.revisionNumber,
             number: standing.newest.number + 1,
           })}
@@ -53,16 +49,16 @@ export function WorkSheetPage() {
         {first.map((step) => (
           <Step key={step.title} title={step.title} words={`${step.detail} ${step.caution}`} />
         ))}
-        <p className="mt-2">{say("workSheetPage.oneSurfaceTimeTrim")}</p>
+        <p className="mt-2">{say("workSheetPage.surfaceBySurface")}</p>
         <table className="figures mt-1 w-full border-collapse">
           <Head
             cells={[
               say("workSheetPage.surface"),
               say("workSheetPage.turn"),
-              say("workSheetPage.zeroTrimGoes"),
+              say("workSheetPage.atZeroTrim"),
               say("workSheetPage.itWent"),
               say("workSheetPage.turnsNeeded"),
-              say("workSheetPage.offTheMark"),
+              say("workSheetPage.offMark"),
             ]}
           />
           <tbody>
@@ -129,7 +125,7 @@ function Row({ rod }: { rod: PlannedRod }) {
 function Phases({ open }: { open: OpenAdjustment }) {
   return (
     <table className="figures mt-3 w-full border-collapse">
-      <Head cells={[say("workSheetPage.trimsNowAfterwards"), ...CONTROL_KEYS.map(controlName)]} />
+      <Head cells={[say("workSheetPage.trimsAfterwards"), ...CONTROL_KEYS.map(controlName)]} />
       <tbody>
         {open.plan.phases.map((phase) => (
           <tr key={phase.phase}>
@@ -152,7 +148,7 @@ function Throws({ open }: { open: OpenAdjustment }) {
       <Head
         cells={[
           say("workSheetPage.atFullStick"),
-          say("workSheetPage.whichWayFirst"),
+          say("workSheetPage.firstWay"),
           say("workSheetPage.expected", { lengthSign: lengthSign() }),
           say("workSheetPage.measured", { lengthSign: lengthSign() }),
         ]}

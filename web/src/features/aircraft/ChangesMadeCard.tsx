@@ -7,8 +7,8 @@ import { Failure } from "@/ui/message";
 import { say } from "@/words/generated/aircraft";
 
 const WHERE = {
-  TRANSMITTER: say("changesMadeCard.enteredInTheTransmitter"),
-  MODEL: say("changesMadeCard.atTheModel"),
+  TRANSMITTER: say("changesMadeCard.inTransmitter"),
+  MODEL: say("changesMadeCard.atModel"),
 } as const;
 
 /** What was really changed, from what to what: typed into the transmitter or done at the model. */
@@ -20,7 +20,7 @@ export function ChangesMadeCard({ id }: { id: number }) {
   }
   return (
     <Card title={say("changesMadeCard.changesMade")}>
-      <p className="mb-2 text-sm text-soft">{say("changesMadeCard.changeCountsMadeOnce")}</p>
+      <p className="mb-2 text-sm text-soft">{say("changesMadeCard.whenMade")}</p>
       {back.isError && <Failure error={back.error} />}
       <ol className="text-sm">
         {made.data.map((one) => (

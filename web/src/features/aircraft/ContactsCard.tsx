@@ -13,8 +13,8 @@ export function ContactsCard() {
   const options = surfaces.map((one) => [one.id, one.name] as const);
   const set = (value: unknown) => change({ type: "edit", path: ["contacts"], value });
   return (
-    <Card title={say("contactsCard.surfacesThatTouch")}>
-      <p className="mb-2 text-sm text-soft">{say("contactsCard.moveBothUntilThey")}</p>
+    <Card title={say("contactsCard.title")}>
+      <p className="mb-2 text-sm text-soft">{say("contactsCard.instruction")}</p>
       {contacts.map((_, i) => (
         <div key={i} className="flex items-end gap-2 border-t border-line py-2 first:border-0">
           <div className="grid flex-1 grid-cols-2 gap-2 sm:grid-cols-4">
@@ -34,7 +34,7 @@ export function ContactsCard() {
           <Button
             look="quiet"
             className="!px-2"
-            aria-label={say("contactsCard.removeThisContact")}
+            aria-label={say("contactsCard.remove")}
             onClick={() => set(contacts.filter((__, other) => other !== i))}
           >
             <X aria-hidden size={15} />

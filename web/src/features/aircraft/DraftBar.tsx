@@ -20,9 +20,9 @@ interface Props {
 
 /** What this browser could not keep, and what to do. */
 const STORED = {
-  "without steps": say("draftBar.browsersStorageNearlyFull"),
-  "in this tab": say("draftBar.browsersStorageFullChanges"),
-  nothing: say("draftBar.browsersStorageFullForbidden"),
+  "without steps": say("draftBar.storageWithoutSteps"),
+  "in this tab": say("draftBar.storageInTab"),
+  nothing: say("draftBar.storageNone"),
 } as const;
 
 /** Unsaved changes: undo, redo, why, save. Shown only when there are any. */
@@ -42,7 +42,7 @@ export function DraftBar({ broken }: Props) {
         {!connected && <Disconnected />}
         {broken && (
           <p role="alert" className="border-l-4 border-grounded bg-inset px-4 py-2">
-            {say("draftBar.unsavedChangesLastTime")}
+            {say("draftBar.unreadable")}
           </p>
         )}
         <p
@@ -51,7 +51,7 @@ export function DraftBar({ broken }: Props) {
           role="status"
           className={saved === 0 ? "sr-only" : "no-print text-sm text-done"}
         >
-          {saved > 0 && say("draftBar.savedAsRevision", { saved })}
+          {saved > 0 && say("draftBar.saved", { saved })}
         </p>
       </>
     );
@@ -111,7 +111,7 @@ export function DraftBar({ broken }: Props) {
           look="main"
           disabled={!changed || revise.isPending || refused.length > 0}
         >
-          {say("draftBar.saveAsRevision", { number: standing.newest.number + 1 })}
+          {say("draftBar.save", { number: standing.newest.number + 1 })}
         </Button>
       </Form>
       <Refused />
@@ -135,7 +135,7 @@ function Refused() {
     <p role="alert" className="text-grounded">
       {refused
         .map((one) =>
-          say("draftBar.isItMustBe", {
+          say("draftBar.refused", {
             field: one.field,
             value: one.value,
             requirement: one.requirement,
@@ -158,11 +158,7 @@ function SavedMeanwhile() {
     <>
       <Fold
         className="rounded-card border border-line bg-sheet p-3"
-        title={
-          <span className="font-medium">
-            {say("draftBar.differsBetweenRevisionYours", { number })}
-          </span>
-        }
+        title={<span className="font-medium">{say("draftBar.differences", { number })}</span>}
       >
         <DifferenceList
           before={setup}
@@ -172,12 +168,12 @@ function SavedMeanwhile() {
         />
       </Fold>
       <p role="alert" className="flex flex-wrap items-center gap-2">
-        {say("draftBar.theseChangesWereMade", { basedOn: draft.basedOn, number })}
+        {say("draftBar.savedMeanwhile", { basedOn: draft.basedOn, number })}
         <Button look="warn" onClick={restart}>
-          {say("draftBar.discardThemStartRevision", { number })}
+          {say("draftBar.discardAndStart", { number })}
         </Button>{" "}
         <Button onClick={() => change({ type: "rebase", basedOn: number })}>
-          {say("draftBar.keepMineSaveOver")}
+          {say("draftBar.keepMine")}
         </Button>
       </p>
     </>
@@ -191,7 +187,7 @@ function Disconnected() {
   }
   return (
     <p role="alert" className="text-grounded">
-      {say("draftBar.benchHasLostConnection")}
+      {say("draftBar.connectionLost")}
     </p>
   );
 }

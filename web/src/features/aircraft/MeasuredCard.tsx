@@ -56,11 +56,9 @@ export function MeasuredCard({ index }: { index: number }) {
             </label>
           ))}
         </div>
-        <p className="mt-1 text-xs text-soft">
-          {say("measuredCard.plusMinusTypeSign", { plus, minus })}
-        </p>
+        <p className="mt-1 text-xs text-soft">{say("measuredCard.signs", { plus, minus })}</p>
         <Button type="submit" className="mt-2" disabled={readings.length < 2 || ask.isPending}>
-          {say("measuredCard.findTheReason")}
+          {say("measuredCard.findReason")}
         </Button>
       </Form>
       {ask.data !== undefined && <Explained found={ask.data} />}

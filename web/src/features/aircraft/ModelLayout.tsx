@@ -37,8 +37,8 @@ function NoModel({ error }: { error: Error }) {
     <div className="mx-auto mt-6 max-w-xl space-y-3 px-4">
       <h1 className="text-xl">
         {error instanceof ApiError && error.status === 404
-          ? say("modelLayout.thereNoSuchModel")
-          : say("modelLayout.modelCouldNotLoaded")}
+          ? say("modelLayout.noSuchModel")
+          : say("modelLayout.notLoaded")}
       </h1>
       <Failure error={error} />
       <Link to="/" className={buttonClass("main")}>
@@ -111,7 +111,7 @@ function LoadedModel({ standing }: { standing: Standing }) {
           {draft.present.notebook.rolesFromNames && (
             <p role="note" className="no-print border-l-4 border-tag bg-sheet px-4 py-2">
               <Say
-                id="modelLayout.eachPartGuessedName"
+                id="modelLayout.rolesGuessed"
                 values={{
                   link: (words) => (
                     <Link className="underline" to={`/models/${standing.id}/rig/airframe`}>
@@ -135,14 +135,14 @@ function PutAwayNote({ standing }: { standing: Standing }) {
   return (
     <div role="note" className="no-print border-l-4 border-grounded bg-sheet px-4 py-2">
       {standing.place === "DELETED"
-        ? `${say("modelLayout.modelDeletedCannotChanged")} `
-        : `${say("modelLayout.thisModelIsArchived")} `}
+        ? `${say("modelLayout.deleted")} `
+        : `${say("modelLayout.archived")} `}
       <Button
         look="quiet"
         disabled={put.isPending}
         onClick={() => put.mutate({ id: standing.id, place: "IN_USE" })}
       >
-        {say("modelLayout.bringItBack")}
+        {say("modelLayout.restore")}
       </Button>
       {put.isError && <Failure error={put.error} />}
     </div>

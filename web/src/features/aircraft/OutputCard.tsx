@@ -64,7 +64,7 @@ export function OutputCard({ surface }: Props) {
             onClick={() => setParted(!parted)}
           >
             {chained ? <Link2 aria-hidden size={15} /> : <Unlink2 aria-hidden size={15} />}
-            {chained ? say("outputCard.bothSidesTogether") : say("outputCard.eachSideByItself")}
+            {chained ? say("outputCard.together") : say("outputCard.separately")}
           </Button>
         )
       }
@@ -104,10 +104,7 @@ export function OutputCard({ surface }: Props) {
         />
         {draft.present.surfaces.some((one) => one.id === carried.carries) && (
           <div className="col-span-2">
-            <DraftCheck
-              path={["channels", channel, "steady"]}
-              label={say("outputCard.noSwitchMayMove")}
-            />
+            <DraftCheck path={["channels", channel, "steady"]} label={say("outputCard.steady")} />
           </div>
         )}
       </div>
@@ -151,8 +148,8 @@ function Ends({ row, way, name, onSet }: EndsProps) {
       {SIDES.map((plus, i) => (
         <SizeField
           key={`limit-${i}`}
-          label={label(say("outputCard.limitOfTravel", { words: words[i] }))}
-          hint={say("outputCard.mostEmptyNoLimit")}
+          label={label(say("outputCard.limit", { words: words[i] }))}
+          hint={say("outputCard.limitHint")}
           empty={0}
           value={plus ? row.plusLimit : row.minusLimit}
           onValue={(value) => onSet("LIMIT", plus, value)}
@@ -160,7 +157,7 @@ function Ends({ row, way, name, onSet }: EndsProps) {
       ))}
       {row.shares.length > 0 && (
         <p className="col-span-full text-sm text-soft">
-          {say("outputCard.sameChannelSoSet", { shares: row.shares.join(", ") })}
+          {say("outputCard.sharedChannel", { shares: row.shares.join(", ") })}
         </p>
       )}
     </div>
@@ -185,7 +182,7 @@ function SubTrim({ row, way, name, onSet }: SubTrimProps) {
     <>
       <SizeField
         label={label}
-        hint={say("outputCard.sInTheTransmitter", { signed: signed(row.channelSubTrim, 0) })}
+        hint={say("outputCard.inTransmitter", { signed: signed(row.channelSubTrim, 0) })}
         value={stands}
         onValue={(value) => onSet(plus, value)}
       />

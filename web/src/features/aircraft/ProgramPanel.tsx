@@ -51,7 +51,7 @@ export function ProgramPanel({ index }: { index: number }) {
       {here.data?.levers.map((lever) => (
         <Card
           key={lever.input}
-          title={say("programPanel.leverAtSurface", {
+          title={say("programPanel.leverTitle", {
             lever: lever.name,
             surface: within(surface.name),
           })}
@@ -62,7 +62,7 @@ export function ProgramPanel({ index }: { index: number }) {
             data-back={JSON.stringify(lever.back)}
             data-moment={JSON.stringify(lever.far)}
           >
-            {say("programPanel.farEndWhereLever", {
+            {say("programPanel.leverTravel", {
               phase,
               travel: travelWords(lever.mm, surface),
             })}
@@ -103,7 +103,7 @@ function Feel({ one, surface, name, way, phase }: FeelProps) {
   const path = ["feel", key] as const;
   return (
     <Card
-      title={say("programPanel.stickAtSurface", {
+      title={say("programPanel.stickTitle", {
         controlName: controlName(key),
         name: within(name),
       })}
@@ -114,7 +114,7 @@ function Feel({ one, surface, name, way, phase }: FeelProps) {
           data-control={key}
           data-moment={JSON.stringify(one.rest)}
         >
-          {say("programPanel.fullStickOneClick", {
+          {say("programPanel.stickTravel", {
             phase,
             travel: travelWords(one.minusMm, way),
             travelOther: travelWords(one.plusMm, way),
@@ -132,7 +132,7 @@ function Feel({ one, surface, name, way, phase }: FeelProps) {
           <DraftNumber path={[...path, "expoPositivePercent"]} />
           <DraftChoice
             path={[...path, "shape"]}
-            label={say("programPanel.shapeOfTheCurve")}
+            label={say("programPanel.curveShape")}
             options={SHAPES}
           />
         </div>

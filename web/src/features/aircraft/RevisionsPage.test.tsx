@@ -189,7 +189,7 @@ describe("the log", () => {
     expect(await screen.findByText("50 of 70")).toBeInTheDocument();
     const first = screen.getAllByRole("article")[0] as HTMLElement;
     expect(first).toHaveTextContent("3 clicks right");
-    expect(first).toHaveTextContent("at zero");
+    expect(first).toHaveTextContent("0 clicks");
     await waitFor(() => expect(first).toHaveTextContent("Changed before it: Change 60"));
     await userEvent.click(screen.getByRole("button", { name: "Show more" }));
     await waitFor(() => expect(screen.getAllByRole("article")).toHaveLength(70));

@@ -45,7 +45,7 @@ export function RevisionsPage() {
         <ChangesMadeCard id={standing.id} />
         <Card title={<Explained term="revision">{say("revisionsPage.title")}</Explained>}>
           {well.isError && <Failure error={well.error} />}
-          <p className="mb-2 text-sm text-soft">{say("revisionsPage.markFlewWellCan")}</p>
+          <p className="mb-2 text-sm text-soft">{say("revisionsPage.markHint")}</p>
           <ol>
             {revisions.items.map((each) => (
               <li
@@ -60,9 +60,9 @@ export function RevisionsPage() {
                   <p className="font-medium">{each.reason}</p>
                   <p className="text-sm text-soft">
                     {day(each.createdAt)}
-                    {each.fromAdjustment && say("revisionsPage.fromAnAdjustment")}
-                    {each.corrects && say("revisionsPage.descriptionCorrectedModelUnchanged")}
-                    {each.restored && say("revisionsPage.backEarlierOne")}
+                    {each.fromAdjustment && say("revisionsPage.adjusted")}
+                    {each.corrects && say("revisionsPage.corrected")}
+                    {each.restored && say("revisionsPage.broughtBack")}
                     {each.flewWell && (
                       <strong className="text-done"> {say("revisionsPage.flewWell")}</strong>
                     )}
@@ -75,7 +75,7 @@ export function RevisionsPage() {
                 </div>
                 <a
                   className={buttonClass("quiet")}
-                  aria-label={say("revisionsPage.saveRevisionFile", { number: each.number })}
+                  aria-label={say("revisionsPage.saveFile", { number: each.number })}
                   href={`/api/aircraft/${standing.id}/revisions/${each.number}/file`}
                 >
                   <Download aria-hidden size={16} /> {say("revisionsPage.file")}
@@ -100,9 +100,9 @@ export function RevisionsPage() {
           />
           {flights.more !== undefined && (
             <p className="pt-2 text-sm text-soft">
-              {say("revisionsPage.shownNewestFlights", { items: flights.items?.length })}{" "}
+              {say("revisionsPage.newestShown", { items: flights.items?.length })}{" "}
               <Button look="quiet" onClick={flights.more}>
-                {say("revisionsPage.olderFlightsToo")}
+                {say("revisionsPage.olderFlights")}
               </Button>
             </p>
           )}
@@ -147,7 +147,7 @@ function Flown({ trims }: { trims: Flight[] }) {
           {day(flight.report.flownOn)}:{" "}
           {CONTROL_KEYS.filter((key) => flight.report.trims[key] !== 0)
             .map((key) => `${key} ${clickWords(key, flight.report.trims[key])}`)
-            .join(", ") || say("revisionsPage.allTrimsAtZero")}
+            .join(", ") || say("revisionsPage.allAtZero")}
         </li>
       ))}
     </ul>

@@ -11,9 +11,9 @@ import { TravelPlot } from "./TravelPlot";
 import { say } from "@/words/generated/aircraft";
 
 const ENDS = [
-  ["CLEVIS", say("rigPanel.clevisHalfTurns")],
-  ["BALL_LINK", say("rigPanel.ballLinkWholeTurns")],
-  ["TURNBUCKLE", say("rigPanel.turnbuckleSixthsTurn")],
+  ["CLEVIS", say("rigPanel.clevis")],
+  ["BALL_LINK", say("rigPanel.ballLink")],
+  ["TURNBUCKLE", say("rigPanel.turnbuckle")],
   ["SLIDE", say("rigPanel.slidingStopper")],
 ] as const;
 
@@ -50,8 +50,8 @@ export function RigPanel({ index }: { index: number }) {
             path={[...rod, "linkage", "opposite"]}
             label={say("rigPanel.hornAndArm")}
             options={[
-              [false, say("rigPanel.onTheSameSide")],
-              [true, say("rigPanel.onOppositeSides")],
+              [false, say("rigPanel.sameSide")],
+              [true, say("rigPanel.oppositeSides")],
             ]}
           />
           <DraftChoice
@@ -60,12 +60,12 @@ export function RigPanel({ index }: { index: number }) {
             options={
               surface.sideways
                 ? [
-                    [true, say("rigPanel.movesItRight")],
-                    [false, say("rigPanel.movesItLeft")],
+                    [true, say("rigPanel.movesRight")],
+                    [false, say("rigPanel.movesLeft")],
                   ]
                 : [
-                    [true, say("rigPanel.raisesTheEdge")],
-                    [false, say("rigPanel.lowersTheEdge")],
+                    [true, say("rigPanel.raisesEdge")],
+                    [false, say("rigPanel.lowersEdge")],
                   ]
             }
           />
@@ -96,10 +96,10 @@ export function RigPanel({ index }: { index: number }) {
             <DraftNumber path={["servos", servo, "torqueNewtonCentimetres"]} />
             <DraftChoice
               path={["servos", servo, "pullsOnIncrease"]}
-              label={say("rigPanel.higherPulseMoreS")}
+              label={say("rigPanel.higherPulse")}
               options={[
-                [false, say("rigPanel.movesArmTowardsSurface")],
-                [true, say("rigPanel.movesArmAwaySurface")],
+                [false, say("rigPanel.pulls")],
+                [true, say("rigPanel.pushes")],
               ]}
             />
           </div>
@@ -116,7 +116,7 @@ function LinkageFacts({ index }: { index: number }) {
   }
   return (
     <p className="figures text-sm text-soft">
-      {say("rigPanel.usableOneTurnOut", {
+      {say("rigPanel.usableRange", {
         signed: signed(sheet.armRange.from, 0),
         signedOther: signed(sheet.armRange.to, 0),
         sizeOf: sizeOf(sheet.mmPerTurn, 2),

@@ -82,7 +82,7 @@ function Asking({ index, start }: { index: number; start: Typed }) {
   );
   return (
     <Card
-      title={say("throwsCard.throwsYouWant")}
+      title={say("throwsCard.title")}
       aside={
         <Check
           className="text-sm"
@@ -95,19 +95,19 @@ function Asking({ index, start }: { index: number; start: Typed }) {
       <div className="grid grid-cols-2 gap-3 sm:grid-cols-3">
         {field("plus", say("throwsCard.wantedUp", { up, unit }))}
         {field("minus", say("throwsCard.wantedDown", { down, unit }))}
-        {field("armHoles", say("throwsCard.holesOnTheArm", { lengthSign: lengthSign() }))}
-        {field("hornHoles", say("throwsCard.holesOnTheHorn", { lengthSign: lengthSign() }))}
-        {field("teeth", say("throwsCard.splinesOfTheServo"))}
-        {field("arms", say("throwsCard.armsServoHorn"))}
+        {field("armHoles", say("throwsCard.armHoles", { lengthSign: lengthSign() }))}
+        {field("hornHoles", say("throwsCard.hornHoles", { lengthSign: lengthSign() }))}
+        {field("teeth", say("throwsCard.splines"))}
+        {field("arms", say("throwsCard.armsOnHorn"))}
       </div>
       {question === undefined && typed.plus !== "" && typed.minus !== "" && (
         <p role="alert" className="mt-2 text-sm font-medium text-grounded">
-          {say("throwsCard.numbersOnlySeveralHoles", { several: severalWords() })}
+          {say("throwsCard.numbersOnly", { several: severalWords() })}
         </p>
       )}
       {found.error instanceof ApiError && <Failure error={found.error} />}
       {question !== undefined && found.data?.length === 0 && (
-        <p className="mt-2">{say("throwsCard.noneTheseHolesGives")}</p>
+        <p className="mt-2">{say("throwsCard.noneGives")}</p>
       )}
       {found.data !== undefined && found.data.length > 0 && question !== undefined && (
         <Choices answers={found.data} stale={found.isPlaceholderData} />
@@ -133,7 +133,7 @@ function Choices({ answers, stale }: ChoicesProps) {
             say("throwsCard.armAngle"),
             say("throwsCard.endpoints"),
             say("throwsCard.torque"),
-            say("throwsCard.slop01"),
+            say("throwsCard.slop"),
             say("throwsCard.margin"),
             "",
           ].map((name) => (
@@ -179,7 +179,7 @@ function Choices({ answers, stale }: ChoicesProps) {
               {answer.inTheWay !== "" && (
                 <tr className="border-b border-line text-left" data-in-the-way>
                   <td colSpan={8} className="py-1 text-grounded">
-                    {say("throwsCard.givesAndLimitedBy", {
+                    {say("throwsCard.choiceGives", {
                       sizeFigure: sizeFigure(answer.plusMm, 1),
                       sizeOf: sizeOf(answer.minusMm, 1),
                       inTheWay: answer.inTheWay,

@@ -39,7 +39,7 @@ export function TravelPlot({ index }: { index: number }) {
     <figure className="mt-3">
       <Chart
         lines={lines}
-        label={say("travelPlot.travelAgainstDriversAngle", {
+        label={say("travelPlot.picture", {
           signedLength: signedLength(sheet.sweep[0]?.mm ?? 0, 1),
           signedLengthOther: signedLength(sheet.sweep.at(-1)?.mm ?? 0, 1),
           lengthSign: lengthSign(),
@@ -56,7 +56,7 @@ export function TravelPlot({ index }: { index: number }) {
       />
       <figcaption className="mt-1 text-xs text-soft">
         <Say
-          id="travelPlot.travelInOverThe"
+          id="travelPlot.legend"
           values={{
             lengthSign: lengthSign(),
             driver: surface.rod.driver === "SERVO",

@@ -28,7 +28,7 @@ export function WholeModel() {
   const away = (place: "SET_ASIDE" | "DELETED") =>
     put.mutate({ id: standing.id, place }, { onSuccess: () => void navigate("/") });
   return (
-    <Card title={say("wholeModel.theWholeModel")}>
+    <Card title={say("wholeModel.title")}>
       <Form
         form={form}
         className="flex flex-wrap items-end gap-3"
@@ -42,7 +42,7 @@ export function WholeModel() {
         <LineField
           control={form.control}
           name="called"
-          label={say("wholeModel.copySecondModelName")}
+          label={say("wholeModel.copyName")}
           maxLength={LONGEST}
           width="w-60"
         />
@@ -50,7 +50,7 @@ export function WholeModel() {
           {say("wholeModel.copy")}
         </Button>
       </Form>
-      <p className="mt-1 text-sm text-soft">{say("wholeModel.copyGetsSetupTrims")}</p>
+      <p className="mt-1 text-sm text-soft">{say("wholeModel.copyHint")}</p>
       <div className="mt-4 flex flex-wrap gap-3">
         <Button disabled={put.isPending} onClick={() => away("SET_ASIDE")}>
           {say("wholeModel.archiveIt")}
@@ -64,7 +64,7 @@ export function WholeModel() {
         open={asked}
         onOpen={setAsked}
         title={say("wholeModel.delete", { name })}
-        description={say("wholeModel.leavesHangarAllRevisions")}
+        description={say("wholeModel.deleteHint")}
       >
         <div className="flex flex-wrap gap-3">
           <Button look="warn" disabled={put.isPending} onClick={() => away("DELETED")}>

@@ -28,10 +28,10 @@ export function Accept({ rule, subject, what }: AcceptProps) {
       value: [...draft.present.notebook.accepted, { rule, subject, reason: reason.trim() }],
     });
   return (
-    <Fold className="mt-0.5 text-soft" title={<span>{say("accepting.acceptThisFinding")}</span>}>
+    <Fold className="mt-0.5 text-soft" title={<span>{say("accepting.title")}</span>}>
       <Form form={form} className="flex gap-1" send={accept}>
         <input
-          aria-label={say("accepting.whyYouAcceptThis", { what })}
+          aria-label={say("accepting.reasonAsked", { what })}
           placeholder={say("accepting.why")}
           required
           minLength={3}
@@ -59,7 +59,7 @@ export function Reopen({ rule, subject }: AcceptedProps) {
     });
   return (
     <button type="button" className="underline" onClick={reopen}>
-      {say("accepting.openItAgain")}
+      {say("accepting.reopen")}
     </button>
   );
 }

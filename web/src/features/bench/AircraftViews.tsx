@@ -34,7 +34,7 @@ export function AircraftViews({ compact = false }: { compact?: boolean }) {
       data-frame={frame?.number}
     >
       {view === undefined ? (
-        <p className="p-6 text-soft">{say("aircraftViews.startingTheBench")}</p>
+        <p className="p-6 text-soft">{say("aircraftViews.starting")}</p>
       ) : (
         <>
           <RearView {...view} />

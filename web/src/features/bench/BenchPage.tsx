@@ -18,7 +18,7 @@ export function BenchPage() {
     <div className="grid gap-4 lg:grid-cols-[minmax(0,1fr)_420px]">
       <div className="space-y-3">
         <AircraftViews />
-        <Caution>{say("benchPage.withTheRealModel", { motor })}</Caution>
+        <Caution>{say("benchPage.safety", { motor })}</Caution>
       </div>
       <div className="space-y-3">
         <Card tight label={say("benchPage.sticks")}>

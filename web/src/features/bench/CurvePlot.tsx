@@ -30,7 +30,7 @@ export function CurvePlot({ one, way }: { one: Throw; way: Way }) {
   return (
     <Chart
       lines={lines}
-      label={say("curvePlot.responseFullMinusStick", {
+      label={say("curvePlot.picture", {
         length: length(one.minusMm, 1),
         lengthOther: length(one.plusMm, 1),
       })}

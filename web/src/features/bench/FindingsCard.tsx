@@ -14,7 +14,7 @@ export function FindingsCard() {
   if (findings.length === 0) {
     return (
       <Card className="!p-3 text-sm">
-        <span className="font-semibold">{say("findingsCard.noProblemsFoundFigures")}</span>
+        <span className="font-semibold">{say("findingsCard.nothingFound")}</span>
         <AcceptedList accepted={accepted} />
       </Card>
     );
@@ -70,10 +70,7 @@ function FindingItem({ one }: { one: Finding }) {
           {grounds && <span className="text-grounded"> {say("findingsCard.beforeItFlies")}</span>}
         </span>
       </button>
-      <Fold
-        className="mt-0.5 pl-6 text-soft"
-        title={<span>{say("findingsCard.whyItMatters")}</span>}
-      >
+      <Fold className="mt-0.5 pl-6 text-soft" title={<span>{say("findingsCard.whyMatters")}</span>}>
         <p>{one.why}</p>
       </Fold>
       <div className="pl-6">

@@ -31,7 +31,7 @@ export function LinkageDrawing() {
         viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
         className="mm-paper block w-full rounded-card border border-line"
         role="img"
-        aria-label={say("linkageDrawing.linkageDriverDegreesSurface", {
+        aria-label={say("linkageDrawing.picture", {
           surface: surface.name,
           figure: figure(view.driverDegrees, 1),
           figureOther: figure(view.surfaceDegrees, 1),
@@ -49,7 +49,7 @@ export function LinkageDrawing() {
             value: typeof view.gain === "number" && (
               <>
                 <Say
-                  id="linkageDrawing.ofSurfacePerDegree"
+                  id="linkageDrawing.perDegree"
                   values={{
                     b: <b className="figures text-ink">{figure(Math.abs(view.gain), 2)}°</b>,
                   }}

@@ -11,7 +11,7 @@ export function MendsOf({ id, subject }: { id: string; subject: string }) {
   if (mends.data === undefined) {
     return (
       <p className="mt-1 text-sm text-soft" role="status">
-        {mends.isError ? say("mendsOf.waysFixCouldNot") : say("mendsOf.tryingWaysFix")}
+        {mends.isError ? say("mendsOf.notTried") : say("mendsOf.trying")}
       </p>
     );
   }

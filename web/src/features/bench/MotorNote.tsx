@@ -18,12 +18,12 @@ export function MotorNote({ mode }: { mode: number }) {
   return (
     <p className="mt-1 text-xs text-soft">
       <Say
-        id="motorNote.sSimulatedTransmitterStick"
+        id="motorNote.simulated"
         values={{
           span: (
             <span className={power > 0 ? "font-semibold text-grounded" : ""}>
               {power > 0
-                ? say("motorNote.commandedToRun", { backwards: backwards === true, power })
+                ? say("motorNote.commanded", { backwards: backwards === true, power })
                 : say("motorNote.motorStopped")}
             </span>
           ),

@@ -30,7 +30,7 @@ export function PhaseNote({ compact = false }: { compact?: boolean }) {
           </p>
           <Fold
             className="text-left text-sm"
-            title={<span className="text-soft">{say("phaseNote.eachSwitchPositionDoes")}</span>}
+            title={<span className="text-soft">{say("phaseNote.positions")}</span>}
           >
             <Flicks />
           </Fold>

@@ -49,7 +49,7 @@ export function RearView({ width, tallest, setup, travelMm, selected, onSelect }
       aria-label={say("rearView.fromBehind")}
     >
       <text x={12} y={17} fontSize={13} fontWeight={600} fill="var(--ink)">
-        {say("rearView.fromBehindTravelDrawn", { scale: written(TRAVEL_SCALE) })}
+        {say("rearView.scale", { scale: written(TRAVEL_SCALE) })}
       </text>
       {setup.airframe.panels.map((panel) => {
         const [root, tip] = corners(panel) as [Vec, Vec];

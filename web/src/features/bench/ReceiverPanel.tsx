@@ -59,7 +59,7 @@ export function ReceiverPanel() {
         </ul>
       )}
       <Button className="!min-h-8 text-sm" onClick={() => store.switchOn()}>
-        {say("receiverPanel.switchTransmitterOff")}
+        {say("receiverPanel.offAndOn")}
       </Button>
       <p role="status" className="min-h-5">
         {bench.alarms.length > 0 ? (

@@ -46,7 +46,7 @@ export function ScenesPage() {
       setScene(read);
       setProblem("");
     } catch {
-      setProblem(say("scenesPage.fileNotSceneMust"));
+      setProblem(say("scenesPage.notScene"));
     }
   };
   const save = () => {
@@ -88,7 +88,7 @@ export function ScenesPage() {
             {scene !== undefined && !recording && (
               <>
                 <Button onClick={save}>
-                  <Download aria-hidden size={15} /> {say("scenesPage.saveAsAFile")}
+                  <Download aria-hidden size={15} /> {say("scenesPage.saveFile")}
                 </Button>
                 <Button look="main" onClick={() => store.play(scene, setCursor)}>
                   <Play aria-hidden size={15} /> {say("scenesPage.play")}
@@ -101,9 +101,7 @@ export function ScenesPage() {
               {problem}
             </p>
           )}
-          {recording && (
-            <p className="mt-2 font-medium">{say("scenesPage.moveSticksLeversSwitches")}</p>
-          )}
+          {recording && <p className="mt-2 font-medium">{say("scenesPage.movementsAsked")}</p>}
           {scene !== undefined && (
             <CompareWith
               scene={scene}
@@ -142,7 +140,7 @@ function CompareWith({ scene, number, onNumber, onCompare }: CompareProps) {
   return (
     <div className="mt-3 flex flex-wrap items-end gap-3" data-scene={scene.steps.length}>
       <p className="w-full text-sm text-soft">
-        {say("scenesPage.sMovementsSimulatedBench", {
+        {say("scenesPage.described", {
           scene: scene.name,
           figure: figure(scene.seconds, 1),
           steps: scene.steps.length,
@@ -153,7 +151,7 @@ function CompareWith({ scene, number, onNumber, onCompare }: CompareProps) {
         value={number}
         onValue={onNumber}
         options={[
-          ["", say("scenesPage.chooseARevision")],
+          ["", say("scenesPage.chooseRevision")],
           ...(revisions.items ?? []).map(
             (one) =>
               [String(one.number), say("scenesPage.revision", { number: one.number })] as const,
@@ -184,13 +182,13 @@ function Differences({ compared, number, cursor }: DifferencesProps) {
     <Card title={say("scenesPage.againstRevision", { number })}>
       {[...compared.onlyBefore, ...compared.onlyAfter].length > 0 && (
         <p className="mb-2 text-sm">
-          {say("scenesPage.onlyInOneRevision", {
+          {say("scenesPage.inOneOnly", {
             list: [...compared.onlyBefore, ...compared.onlyAfter].join(", "),
           })}
         </p>
       )}
       {marked === undefined ? (
-        <p className="font-medium text-done">{say("scenesPage.everySurfaceMovesSame")}</p>
+        <p className="font-medium text-done">{say("scenesPage.nothingDiffers")}</p>
       ) : (
         <>
           <ul className="mb-2 flex flex-wrap gap-1.5">
@@ -212,8 +210,8 @@ function Differences({ compared, number, cursor }: DifferencesProps) {
             ))}
           </ul>
           <Chart
-            label={say("scenesPage.sceneBeforeAfter", { marked: marked.name })}
-            xLabel={say("scenesPage.secondsMarkedWhereThey")}
+            label={say("scenesPage.comparedPicture", { marked: marked.name })}
+            xLabel={say("scenesPage.comparedAxis")}
             yLabel={say("scenesPage.atThe", {
               lengthSign: lengthSign(),
               marked: within(marked.name),
@@ -226,7 +224,7 @@ function Differences({ compared, number, cursor }: DifferencesProps) {
                 xs: compared.before.seconds,
                 ys: track("before"),
               },
-              { name: say("scenesPage.asItIsNow"), xs: compared.after.seconds, ys: track("after") },
+              { name: say("scenesPage.asNow"), xs: compared.after.seconds, ys: track("after") },
             ]}
           />
         </>

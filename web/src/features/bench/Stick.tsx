@@ -98,7 +98,7 @@ export function Stick({ side, across, along, moment, stays, size, onMove }: Prop
         role="application"
         tabIndex={0}
         data-stick={side}
-        aria-label={say("stick.stickArrowKeysMove", { side, words })}
+        aria-label={say("stick.name", { side, words })}
         className="touch-none rounded-card border border-line-strong bg-inset select-none"
         onPointerDown={(event) => {
           event.currentTarget.setPointerCapture(event.pointerId);

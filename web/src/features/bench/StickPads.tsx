@@ -48,7 +48,7 @@ export function StickPads({ mode, compact = false }: { mode: number; compact?: b
         <Check
           checked={stays}
           onChecked={(checked) => setStays(checked)}
-          label={say("stickPads.holdSticksWhereI")}
+          label={say("stickPads.holdSticks")}
         />
         {motors > 0 && (
           <Check

@@ -17,7 +17,7 @@ export function TallyPanel({ compact = false }: { compact?: boolean }) {
   const [plus, minus] = wayWords(surface);
   return (
     <section
-      aria-label={say("tallyPanel.tallyOfThe", { surface: surface.name })}
+      aria-label={say("tallyPanel.title", { surface: surface.name })}
       className={compact ? "text-[13px] leading-tight" : "text-sm"}
     >
       <h2 className={compact ? "text-sm" : "mb-1 text-base"}>
@@ -67,7 +67,7 @@ export function TallyPanel({ compact = false }: { compact?: boolean }) {
       </table>
       <p className="mt-1 text-soft">
         <Say
-          id="tallyPanel.travelLeftPlusIs"
+          id="tallyPanel.travelLeft"
           values={{
             b: <strong className="figures text-ink">{length(tally.plusLeftMm, 1)}</strong>,
             plus,

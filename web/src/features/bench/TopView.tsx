@@ -28,7 +28,7 @@ export function TopView({ width, tallest, setup, travelMm, degrees, selected, on
       aria-label={say("topView.fromAbove")}
     >
       <text x={12} y={20} fontSize={13} fontWeight={600} fill="var(--ink)">
-        {say("topView.aboveNoseUpPage")}
+        {say("topView.caption")}
       </text>
       {setup.airframe.motors.map((motor) => (
         <Propeller key={motor.id} motor={motor} at={at} scale={scale} />

@@ -151,7 +151,7 @@ export function GuidedStep({ open, kept, onConflict, pressed, onPressed }: Shown
           )}
           {open.again.includes(step.id) && (
             <p role="note" className="mt-4 border-l-4 border-tag bg-inset px-4 py-2 text-lg">
-              {say("guidedStep.askedAgainSomethingDepends")}
+              {say("guidedStep.askedAgain")}
             </p>
           )}
           {verdict !== undefined && <StepVerdict verdict={verdict} />}
@@ -167,7 +167,7 @@ export function GuidedStep({ open, kept, onConflict, pressed, onPressed }: Shown
             onClick={() => (last ? close.mutate(open.version) : send(next))}
             disabled={busy || (!last && (wrong || next < 0))}
           >
-            {last ? say("guidedStep.doneCloseSetUp") : say("guidedStep.next")}
+            {last ? say("guidedStep.close") : say("guidedStep.next")}
           </Button>
         </div>
         {!last && next !== open.step + 1 && (

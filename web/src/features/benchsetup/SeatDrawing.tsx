@@ -25,7 +25,7 @@ export function SeatDrawing({ seat }: { seat: Seat }) {
         viewBox={`0 0 ${SIZE} ${SIZE}`}
         className="mx-auto block w-full max-w-64"
         role="img"
-        aria-label={say("seatDrawing.armOfLeft", {
+        aria-label={say("seatDrawing.armLeft", {
           arm: seat.arm + 1,
           arms: seat.arms,
           size: size(seat.remainderDegrees, 1),
@@ -33,7 +33,7 @@ export function SeatDrawing({ seat }: { seat: Seat }) {
       >
         <path d={`M${C} ${C}V8`} stroke="var(--done)" strokeWidth={2} strokeDasharray="6 4" />
         <text x={C + 6} y={16} fontSize={11} fill="var(--done)">
-          {say("seatDrawing.n90ToThePushrod")}
+          {say("seatDrawing.square")}
         </text>
         {arms.map((arm) => {
           const end = at(now + arm, 78);
@@ -78,7 +78,7 @@ export function SeatDrawing({ seat }: { seat: Seat }) {
         })}
       </svg>
       <figcaption className="text-sm text-soft">
-        {say("seatDrawing.lightNowDarkShould", { size: size(seat.remainderDegrees, 1) })}
+        {say("seatDrawing.legend", { size: size(seat.remainderDegrees, 1) })}
       </figcaption>
     </figure>
   );

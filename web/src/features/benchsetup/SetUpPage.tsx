@@ -59,7 +59,7 @@ export function SetUpPage() {
 function MovedOn({ title, onSeen }: { title: string; onSeen: () => void }) {
   return (
     <div role="status" className="mb-3 border-l-4 border-tag bg-inset px-4 py-3">
-      <p>{say("setUpPage.setUpContinuedAnother", { title })}</p>
+      <p>{say("setUpPage.continuedElsewhere", { title })}</p>
       <Button className="mt-2" onClick={onSeen}>
         {say("setUpPage.understood")}
       </Button>
@@ -74,23 +74,23 @@ function Begin() {
   const [school, setSchool] = useState<School>("ROD_FIRST");
   return (
     <div className="grid gap-4 lg:grid-cols-2">
-      <Card title={say("setUpPage.setModelUpBench")}>
-        <p className="mb-3">{say("setUpPage.eachServoSeatArm")}</p>
-        {motor && <Caution>{say("setUpPage.propellerOffMotorUnplugged")}</Caution>}
+      <Card title={say("setUpPage.title")}>
+        <p className="mb-3">{say("setUpPage.described")}</p>
+        {motor && <Caution>{say("setUpPage.safety")}</Caution>}
         <div className="my-3 max-w-sm">
           <Choice
-            label={say("setUpPage.howDoCentreServos")}
+            label={say("setUpPage.centringAsked")}
             value={school}
             onValue={setSchool}
             options={[
-              ["ROD_FIRST", say("setUpPage.withThePushrodOnly")],
-              ["SUB_TRIM_FIRST", say("setUpPage.subTrimFirstThen")],
+              ["ROD_FIRST", say("setUpPage.pushrodOnly")],
+              ["SUB_TRIM_FIRST", say("setUpPage.subTrimFirst")],
             ]}
           />
           <p className="mt-1 text-xs text-soft">
             {school === "ROD_FIRST"
-              ? say("setUpPage.keepsAllSubTrim")
-              : say("setUpPage.armExactly90So")}
+              ? say("setUpPage.subTrimKeptWhy")
+              : say("setUpPage.armSquareWhy")}
           </p>
         </div>
         <Button look="main" large onClick={() => begin.mutate(school)} disabled={begin.isPending}>
@@ -108,7 +108,7 @@ function MeasurementLog() {
   const measurements = useMeasurements(standing.id);
   const list = measurements.data ?? [];
   return (
-    <Card title={say("setUpPage.whatWasMeasured")}>
+    <Card title={say("setUpPage.measured")}>
       {list.length === 0 ? (
         <p className="text-soft">{say("setUpPage.nothingYet")}</p>
       ) : (

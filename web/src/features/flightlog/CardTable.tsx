@@ -57,9 +57,9 @@ export function CardTable({ form, stands }: Props) {
     ]);
   };
   return (
-    <Card title={say("cardTable.trimsFieldCard")}>
+    <Card title={say("cardTable.title")}>
       <Choice
-        label={say("cardTable.theTransmitterShows")}
+        label={say("cardTable.transmitterShows")}
         value={unit}
         onValue={setUnit}
         options={UNITS}
@@ -115,7 +115,7 @@ export function CardTable({ form, stands }: Props) {
         />
       </div>
       <p className="mt-1 text-sm text-soft">
-        {say("cardTable.plusRightNoseUp", { percentPerClick: stands.percentPerClick })}
+        {say("cardTable.signs", { percentPerClick: stands.percentPerClick })}
       </p>
     </Card>
   );

@@ -7,8 +7,8 @@ import { say } from "@/words/generated/flightlog";
 
 const BECAME = {
   TAKEN: "added",
-  THERE_ALREADY: say("csvCard.alreadyInTheLog"),
-  DIFFERS: say("csvCard.logUnderNumberOther"),
+  THERE_ALREADY: say("csvCard.alreadyThere"),
+  DIFFERS: say("csvCard.otherValues"),
   REFUSED: say("csvCard.notAdded"),
 } as const;
 
@@ -20,10 +20,10 @@ export function CsvCard() {
     <div className="space-y-2">
       <div className="flex flex-wrap gap-2">
         <a className={buttonClass("plain")} href={`/api/aircraft/${standing.id}/flights.csv`}>
-          <Download aria-hidden size={16} /> {say("csvCard.exportAsCsv")}
+          <Download aria-hidden size={16} /> {say("csvCard.export")}
         </a>
         <label className={`${buttonClass("plain")} cursor-pointer`}>
-          {say("csvCard.importACsv")}
+          {say("csvCard.import")}
           <input
             type="file"
             accept=".csv,text/csv"

@@ -41,7 +41,7 @@ export function FieldCardPage() {
         data-field-card
       >
         <h2 className="text-2xl">{say("fieldCardPage.fieldCard", { name: draft.present.name })}</h2>
-        <SheetNote>{say("fieldCardPage.calmAirEnoughHeight", { motor })}</SheetNote>
+        <SheetNote>{say("fieldCardPage.before", { motor })}</SheetNote>
         <div className="mb-3 empty:hidden">
           <Grounded model={standing.id} grounding={standing.grounding} />
         </div>
@@ -66,7 +66,7 @@ export function FieldCardPage() {
               <th className="border border-ink p-1">{say("fieldCardPage.phase")}</th>
               {CONTROL_KEYS.map((key) => (
                 <th key={key} className="border border-ink p-1">
-                  {say("fieldCardPage.clicksAndWay", { controlName: controlName(key) })}
+                  {say("fieldCardPage.clicksAsked", { controlName: controlName(key) })}
                 </th>
               ))}
               {motor && <th className="border border-ink p-1">{say("fieldCardPage.throttle")}</th>}
@@ -135,7 +135,7 @@ function TestBox({ card }: { card: Schemas["TestCard"] }) {
           )}
           <li>{say("fieldCardPage.asItShouldBe")}</li>
           {card.outcomes.map(({ outcome, words }) => (
-            <li key={outcome}>{say("fieldCardPage.slightClearStrong", { words })}</li>
+            <li key={outcome}>{say("fieldCardPage.strengths", { words })}</li>
           ))}
         </ul>
       ))}

@@ -25,7 +25,7 @@ export function FlightActions({ flight, onDeleted }: Props) {
   return (
     <div className="mt-1 flex flex-wrap items-center gap-x-1">
       <Link to={String(flight.id)} className="mr-2 text-sm underline underline-offset-2">
-        {say("flightActions.correctThisEntry")}
+        {say("flightActions.correct")}
       </Link>
       <Button
         look="quiet"
@@ -43,7 +43,7 @@ export function FlightActions({ flight, onDeleted }: Props) {
         </Button>
       ) : (
         <Button look="quiet" onClick={() => mark.mutate({ flight, marks: { leftOut: "" } })}>
-          {say("flightActions.countItAgain")}
+          {say("flightActions.countAgain")}
         </Button>
       )}
       <Button look="quiet" onClick={() => setAsked("delete")}>
@@ -77,8 +77,8 @@ function Leave({ flight, open, onClose }: Asked) {
     <Modal
       open={open}
       onOpen={onClose}
-      title={say("flightActions.leaveThisFlightOut")}
-      description={say("flightActions.staysLogNoLonger")}
+      title={say("flightActions.leaveOutAsked")}
+      description={say("flightActions.leaveOutHint")}
     >
       <Form
         form={form}
@@ -111,8 +111,8 @@ function Delete({ flight, open, onClose, onDeleted }: Asked & Pick<Props, "onDel
     <Modal
       open={open}
       onOpen={onClose}
-      title={say("flightActions.deleteThisFlight")}
-      description={say("flightActions.removedLogCanUndo")}
+      title={say("flightActions.deleteAsked")}
+      description={say("flightActions.deleteHint")}
     >
       <Followed flight={flight} asked={open} />
       {remove.isError && <Failure error={remove.error} />}
@@ -140,7 +140,7 @@ export function Followed({ flight, asked }: { flight: Flight; asked: boolean }) 
   const followed = useFollowed(standing.id, flight.id, asked).data ?? [];
   return followed.length === 0 ? null : (
     <p role="note" className="border-l-4 border-tag bg-inset px-3 py-2" data-followed>
-      {say("flightActions.pushrodsWereTurnedTrims", { followed: followed.join(", ") })}
+      {say("flightActions.followed", { followed: followed.join(", ") })}
     </p>
   );
 }

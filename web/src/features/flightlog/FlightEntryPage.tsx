@@ -132,8 +132,8 @@ function Entry(props: EntryProps) {
     <Form form={form} send={save} className="mx-auto max-w-xl space-y-3 pt-3" noValidate>
       <h2 className="text-xl">
         {corrected === undefined
-          ? say("flightEntryPage.flightOnRevision", { number: standing.newest.number })
-          : say("flightEntryPage.correctFlightRevision", {
+          ? say("flightEntryPage.title", { number: standing.newest.number })
+          : say("flightEntryPage.correctTitle", {
               revisionNumber: corrected.revisionNumber,
             })}
       </h2>
@@ -141,7 +141,7 @@ function Entry(props: EntryProps) {
       <Grounded model={standing.id} grounding={standing.grounding} />
       {grounded && (
         <TextRow
-          label={say("flightEntryPage.reasonFlyingAllSame")}
+          label={say("flightEntryPage.despite")}
           value={seen.despite}
           maxLength={300}
           onChange={(event) => see({ ...seen, despite: event.target.value })}
@@ -149,12 +149,12 @@ function Entry(props: EntryProps) {
       )}
       {broken && (
         <p role="alert" className="border-l-4 border-grounded bg-inset px-4 py-2">
-          {say("flightEntryPage.unfinishedEntryCouldNot")}
+          {say("flightEntryPage.unreadable")}
         </p>
       )}
       {!stored && (
         <p role="alert" className="border-l-4 border-grounded bg-inset px-4 py-2">
-          {say("flightEntryPage.browsersStorageFullForbidden")}
+          {say("flightEntryPage.storageNone")}
         </p>
       )}
       <TrimsRead form={form} range={range} asks={asks} stands={stands} />
@@ -174,11 +174,11 @@ function Entry(props: EntryProps) {
         className="w-full"
         disabled={add.isPending || correct.isPending || reading}
       >
-        {say("flightEntryPage.saveTheFlight")}
+        {say("flightEntryPage.save")}
       </Button>
       {Object.keys(errors).length > 0 && (
         <p role="alert" className="font-medium text-grounded">
-          {say("flightEntryPage.notSavedSeeFields")}
+          {say("flightEntryPage.notSaved")}
         </p>
       )}
       {corrected === undefined && (
@@ -211,7 +211,7 @@ function TrimsRead({ form, range, asks, stands }: ReadProps) {
         ],
         [
           "card",
-          say("flightEntryPage.fromAFieldCard"),
+          say("flightEntryPage.fromCard"),
           <CardTable key="card" form={form} stands={stands} />,
         ],
       ]}

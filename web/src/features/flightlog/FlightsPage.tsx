@@ -42,7 +42,7 @@ export function FlightsPage() {
         disabled={bring.isPending}
         onClick={() => bring.mutate(deleted.id, { onSuccess: () => setDeleted(undefined) })}
       >
-        {say("flightsPage.bringItBack")}
+        {say("flightsPage.restore")}
       </Button>
     </p>
   );
@@ -55,9 +55,9 @@ export function FlightsPage() {
   }
   if (flights.items.length === 0) {
     return (
-      <Empty title={say("flightsPage.notFlownYet")}>
+      <Empty title={say("flightsPage.notFlown")}>
         {undo}
-        <p>{say("flightsPage.afterControlCheckFly")}</p>
+        <p>{say("flightsPage.beginHint")}</p>
         <LogLink to="new" label={say("flightsPage.logTheFirstFlight")} />
         <CsvCard />
       </Empty>
@@ -109,7 +109,7 @@ function FlightCard({ flight, changed, onDeleted }: FlightCardProps) {
   const { standing, draft } = useModel();
   const phaseName = (id: string) =>
     draft.present.phases.find((one) => one.id === id)?.name ??
-    say("flightsPage.phaseNoLongerExists", { id });
+    say("flightsPage.goneFromSetup", { id });
   const { report } = flight;
   const besides = dayFields(useFields().data ?? []).filter(
     (one) => !IN_SENTENCES.includes(one.name),
@@ -164,15 +164,15 @@ function FlightCard({ flight, changed, onDeleted }: FlightCardProps) {
         })}
       </p>
       {changed !== undefined && (
-        <p className="text-sm text-soft">{say("flightsPage.changedBeforeIt", { changed })}</p>
+        <p className="text-sm text-soft">{say("flightsPage.changedBefore", { changed })}</p>
       )}
       {report.goal !== "" && (
-        <p className="text-sm">{say("flightsPage.toFindOut", { goal: report.goal })}</p>
+        <p className="text-sm">{say("flightsPage.goal", { goal: report.goal })}</p>
       )}
       {flight.seen.results.length > 0 && <Shown results={flight.seen.results} />}
       {flight.seen.despite !== "" && (
         <p className="text-sm text-grounded">
-          {say("flightsPage.flownWithoutBeingCleared", { despite: flight.seen.despite })}
+          {say("flightsPage.uncleared", { despite: flight.seen.despite })}
         </p>
       )}
       {report.remarks !== "" && <p className="mt-1">{report.remarks}</p>}
@@ -187,7 +187,7 @@ function FlightCard({ flight, changed, onDeleted }: FlightCardProps) {
         </p>
       )}
       {flight.marks.simulated && (
-        <p className="text-sm text-soft">{say("flightsPage.flownSimulatorDoesNot")}</p>
+        <p className="text-sm text-soft">{say("flightsPage.simulated")}</p>
       )}
       <FlightActions flight={flight} onDeleted={onDeleted} />
     </article>

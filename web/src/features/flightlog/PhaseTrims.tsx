@@ -59,7 +59,7 @@ export function PhaseTrims({ form, range, asks, standingIn }: Props) {
     form.setValue("phases", on ? [...others, blank(id)] : others);
   };
   return (
-    <Card title={say("phaseTrims.trimsWhenFlewStraight")}>
+    <Card title={say("phaseTrims.title")}>
       {phases.length > 1 && (
         <PhaseSwitches
           phases={phases}
@@ -90,7 +90,7 @@ export function PhaseTrims({ form, range, asks, standingIn }: Props) {
         )}
         {ask !== undefined && ask.common.length > 0 && (
           <p className="text-sm text-soft">
-            {say("phaseTrims.sharedTrimEnteredIn", {
+            {say("phaseTrims.sharedTrim", {
               common: ask.common.map((one) => CONTROL_WORDS[keyOf(one)]).join(", "),
               base: base?.name,
             })}
@@ -121,7 +121,7 @@ export function PhaseTrims({ form, range, asks, standingIn }: Props) {
           className="min-h-12 text-base"
           checked={reading.turnsDiffer}
           onChecked={(checked) => set({ turnsDiffer: checked })}
-          label={say("phaseTrims.leftRightTurnsDiffer")}
+          label={say("phaseTrims.turnsDiffer")}
         />
       </div>
     </Card>

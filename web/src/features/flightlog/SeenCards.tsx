@@ -71,7 +71,7 @@ export function SeenCards({ coach, seen, onSeen, unjudged }: Props) {
       ))}
       {others.length > 0 && (
         <Choice
-          label={say("seenCards.addAnotherTest")}
+          label={say("seenCards.addTest")}
           value=""
           onValue={setMore}
           options={[
@@ -80,13 +80,9 @@ export function SeenCards({ coach, seen, onSeen, unjudged }: Props) {
           ]}
         />
       )}
-      {unjudged && (
-        <p className="text-sm text-soft">{say("seenCards.checkedBeforeOfflineFlight")}</p>
-      )}
+      {unjudged && <p className="text-sm text-soft">{say("seenCards.checkedOffline")}</p>}
       {!unjudged && seen.check > 0 && (
-        <p className="text-sm text-soft">
-          {say("seenCards.checkedBeforeCheckToday", { check: seen.check })}
-        </p>
+        <p className="text-sm text-soft">{say("seenCards.checkedToday", { check: seen.check })}</p>
       )}
     </>
   );

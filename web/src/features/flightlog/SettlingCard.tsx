@@ -23,7 +23,7 @@ const STATES = {
   SETTLED: [say("settlingCard.settled"), "text-done"],
   NOT_YET: [say("settlingCard.notYet"), "text-soft"],
   DRIFTING: ["drifting", "text-grounded"],
-  OPPOSITE: [say("settlingCard.theWrongWayRound"), "text-grounded"],
+  OPPOSITE: [say("settlingCard.wrongSign"), "text-grounded"],
   TOO_LARGE: [say("settlingCard.aSymptom"), "text-grounded"],
 } as const;
 
@@ -37,7 +37,7 @@ export function SettlingCard() {
   const flown = story.data.series.filter((one) => one.points.length > 0);
   return flown.length === 0 ? null : (
     <Card
-      title={say("settlingCard.haveTheTrimsSettled")}
+      title={say("settlingCard.title")}
       aside={<Explained term="settled" />}
       className="overflow-hidden"
     >

@@ -18,7 +18,7 @@ export function SignAsked({ series }: { series: TrimSeries }) {
   return (
     <div className="mt-1 flex flex-wrap gap-2" data-sign-asked={control}>
       <Link to={String(flight.id)} className={buttonClass("main")}>
-        {say("signAsked.wrongSignCorrectIt")}
+        {say("signAsked.wrong")}
       </Link>
       <Button
         disabled={mark.isPending}
@@ -29,7 +29,7 @@ export function SignAsked({ series }: { series: TrimSeries }) {
           })
         }
       >
-        {say("signAsked.theSignIsCorrect")}
+        {say("signAsked.correct")}
       </Button>
       {mark.isError && <Failure error={mark.error} />}
     </div>

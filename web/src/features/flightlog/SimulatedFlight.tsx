@@ -38,7 +38,7 @@ export function SimulatedFlight({ form, onFlown }: Props) {
       <Button onClick={start} disabled={fly.isPending}>
         {say("simulatedFlight.flySimulator")}
       </Button>
-      <span className="min-w-48 flex-1">{say("simulatedFlight.practiceSimulatedModelHidden")}</span>
+      <span className="min-w-48 flex-1">{say("simulatedFlight.hint")}</span>
       {fly.isError && <Failure error={fly.error} />}
     </div>
   );

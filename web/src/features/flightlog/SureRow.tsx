@@ -36,7 +36,7 @@ export function SureRow({ value, onValue, missing }: Props) {
       ))}
       {missing && (
         <span role="alert" className="text-sm font-medium text-grounded">
-          {say("sureRow.howSureChooseOne")}
+          {say("sureRow.chooseOne")}
         </span>
       )}
     </div>

@@ -41,11 +41,11 @@ export function HangarPage() {
       <div className="mb-3 flex flex-wrap items-end justify-between gap-3">
         <div>
           <h1 className="mb-1 text-2xl">{say("hangarPage.hangar")}</h1>
-          <p className="text-sm text-soft">{say("hangarPage.everyModelGoesThrough")}</p>
+          <p className="text-sm text-soft">{say("hangarPage.stages")}</p>
         </div>
         {(hangar.total >= MANY || named !== "") && (
           <TextLine
-            label={say("hangarPage.findAModel")}
+            label={say("hangarPage.find")}
             type="search"
             value={named}
             onValue={setNamed}
@@ -54,19 +54,17 @@ export function HangarPage() {
         )}
       </div>
       {models.length === 0 && named === "" && (
-        <Empty title={say("hangarPage.noModelYet")}>
-          <p>{say("hangarPage.startKindAirframeImport")}</p>
+        <Empty title={say("hangarPage.empty")}>
+          <p>{say("hangarPage.emptyHint")}</p>
           <Link to="/new" className={buttonClass("main")}>
             {say("hangarPage.newModel")}
           </Link>{" "}
           <Link to="/bring-in" className={buttonClass("plain")}>
-            {say("hangarPage.importAFile")}
+            {say("hangarPage.import")}
           </Link>
         </Empty>
       )}
-      {models.length === 0 && named !== "" && (
-        <p>{say("hangarPage.noModelNameContains", { named })}</p>
-      )}
+      {models.length === 0 && named !== "" && <p>{say("hangarPage.noneNamed", { named })}</p>}
       <ul className="grid gap-3 lg:grid-cols-2">
         {models.map((one) => (
           <li key={one.id} className="drawn-in-view">
@@ -99,7 +97,7 @@ function ModelCard({ one }: { one: HangarEntry }) {
         </div>
         <ol
           className="flex flex-wrap items-center"
-          aria-label={say("hangarPage.onTheLoop", { names: NAMES[at] })}
+          aria-label={say("hangarPage.onLoop", { names: NAMES[at] })}
         >
           {NAMES.map((name, i) => (
             <li
@@ -133,7 +131,7 @@ function ModelCard({ one }: { one: HangarEntry }) {
               to={`/models/${one.id}/adjust`}
               className={`${buttonClass("main")} !min-h-8 text-sm`}
             >
-              {say("hangarPage.moveTrimsIntoLinkages")}
+              {say("hangarPage.moveTrims")}
             </Link>
           )}
           <Link

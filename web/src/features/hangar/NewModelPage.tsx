@@ -29,7 +29,7 @@ export function NewModelPage() {
     if (chosen !== undefined) {
       add.mutate(
         {
-          reason: say("newModelPage.startedKindFiguresStarting", { kind: chosen.airframe.kind }),
+          reason: say("newModelPage.startedFrom", { kind: chosen.airframe.kind }),
           setup: {
             ...chosen,
             name: name.trim(),
@@ -43,9 +43,9 @@ export function NewModelPage() {
   return (
     <div className="mx-auto max-w-[1200px] space-y-4 p-4 sm:p-6">
       <h1 className="text-2xl">{say("newModelPage.newModel")}</h1>
-      <p className="text-soft">{say("newModelPage.chooseKindSizesLinkages")}</p>
+      <p className="text-soft">{say("newModelPage.hint")}</p>
       <RadioGroup.Root
-        aria-label={say("newModelPage.kindOfAirframe")}
+        aria-label={say("newModelPage.kind")}
         value={chosen?.airframe.kind ?? ""}
         onValueChange={(kind) => setChosen(kinds.data.find((one) => one.airframe.kind === kind))}
         className="grid grid-cols-2 gap-3 sm:grid-cols-3 lg:grid-cols-5"
@@ -86,7 +86,7 @@ export function NewModelPage() {
           className="min-h-11"
           disabled={chosen === undefined || name.trim() === "" || add.isPending}
         >
-          {say("newModelPage.createThisModel")}
+          {say("newModelPage.create")}
         </Button>
       </Form>
     </div>

@@ -7,7 +7,7 @@ import { say } from "@/words/generated/hangar";
 export function NotFoundPage() {
   return (
     <Card className="mx-auto mt-6 max-w-xl">
-      <h1 className="mb-2 text-xl">{say("notFoundPage.pageDoesNotExist")}</h1>
+      <h1 className="mb-2 text-xl">{say("notFoundPage.title")}</h1>
       <p className="mb-4">{say("notFoundPage.perhapsMistyped")}</p>
       <Link to="/" className={buttonClass("main")}>
         {say("notFoundPage.toTheHangar")}

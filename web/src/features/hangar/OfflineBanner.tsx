@@ -22,7 +22,7 @@ export function OfflineBanner() {
         >
           <p>
             <Say
-              id="offlineBanner.offlineSinceEntriesSaved"
+              id="offlineBanner.offline"
               values={{ timeOfDay: timeOfDay(away), b: (words) => <strong>{words}</strong> }}
             />
           </p>
@@ -31,7 +31,7 @@ export function OfflineBanner() {
       )}
       {away === undefined && waiting.some((one) => one.late) && (
         <p role="status" className="border-l-4 border-tag bg-sheet px-4 py-3" data-sending>
-          {say("offlineBanner.sendingSavedHere", { waiting: waiting.length })}
+          {say("offlineBanner.sending", { waiting: waiting.length })}
         </p>
       )}
       {refused.map((one) => (
@@ -54,13 +54,13 @@ function Waits({ letters }: { letters: Letter[] }) {
   return (
     <>
       <p className="font-semibold">
-        {say("offlineBanner.waitingToBeSent", {
+        {say("offlineBanner.waiting", {
           counted: counted(letters.map((one) => one.words)).join(", "),
         })}
       </p>
       {kept !== "kept" && (
         <p role="alert" className="font-medium text-grounded">
-          {say("offlineBanner.browsersStorageFullForbidden")}
+          {say("offlineBanner.storageNone")}
         </p>
       )}
     </>
@@ -76,8 +76,7 @@ function Refused({ letter }: { letter: Letter }) {
   return (
     <div role="alert" className="border-l-4 border-grounded bg-sheet px-4 py-3" data-refused>
       <p>
-        <strong>{say("offlineBanner.wasNotAccepted", { letter: letter.words })}</strong>{" "}
-        {letter.refused}
+        <strong>{say("offlineBanner.refused", { letter: letter.words })}</strong> {letter.refused}
       </p>
       <div className="mt-1 flex flex-wrap gap-2">
         {letter.forms.length > 0 && (
@@ -87,11 +86,11 @@ function Refused({ letter }: { letter: Letter }) {
             className="inline-flex min-h-12 items-center underline"
             onClick={again}
           >
-            {say("offlineBanner.editAndSendAgain")}
+            {say("offlineBanner.editAgain")}
           </Link>
         )}
         <Button className="min-h-12" onClick={() => drop(letter)}>
-          {say("offlineBanner.discardThisEntry")}
+          {say("offlineBanner.discard")}
         </Button>
       </div>
     </div>

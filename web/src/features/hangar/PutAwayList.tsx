@@ -36,7 +36,7 @@ export function PutAwayList() {
                 </Link>{" "}
                 <span className="text-soft">
                   {one.place === "DELETED"
-                    ? say("putAwayList.deletedOnGoneOn", {
+                    ? say("putAwayList.deletedUntil", {
                         day: day(one.since),
                         dayOther: day(one.gone ?? one.since),
                       })

@@ -60,7 +60,7 @@ export function Shell() {
           focusMain();
         }}
       >
-        {say("shell.skipToThePage")}
+        {say("shell.skip")}
       </a>
       <header className="no-print flex h-12 items-center gap-4 bg-[#12433d] px-4 text-[#f4f7f4]">
         <Link
@@ -111,7 +111,7 @@ export function Shell() {
         open={help}
         onOpen={setHelp}
         title={say("shell.keyboard")}
-        description={say("shell.keysWorkBench")}
+        description={say("shell.keys")}
       >
         <ShortcutList />
       </Modal>
@@ -136,7 +136,7 @@ function PhoneMenu() {
         open={open}
         onOpen={setOpen}
         title={say("shell.allPages")}
-        description={say("shell.allPagesHighTally")}
+        description={say("shell.menu")}
       >
         <nav aria-label={say("shell.allPages")}>
           {PAGES.map(([to, words]) => (
@@ -164,7 +164,7 @@ function Notices() {
       {shut && pathname !== "/let-in" && (
         <p role="alert" className="border-l-4 border-grounded bg-sheet px-4 py-3">
           <Say
-            id="shell.deviceHasNoAccess"
+            id="shell.noAccess"
             values={{
               link: (words) => (
                 <Link to="/let-in" className="font-semibold underline">

@@ -25,9 +25,7 @@ export function DifferenceList({ before, after, beforeName, afterName }: Props) 
   const { values, movements } = difference.data;
   return (
     <div className="space-y-3" data-differences={values.length}>
-      {values.length === 0 && (
-        <p className="font-medium text-done">{say("differenceList.theyAreTheSame")}</p>
-      )}
+      {values.length === 0 && <p className="font-medium text-done">{say("differenceList.same")}</p>}
       {values.length > 0 && (
         <table className="figures w-full text-sm">
           <thead>
@@ -56,7 +54,7 @@ export function DifferenceList({ before, after, beforeName, afterName }: Props) 
           open={movements.length < 13}
           title={
             <span className="font-medium">
-              {say("differenceList.doesPlacesSurfacesDiffer", { movements: movements.length })}
+              {say("differenceList.movesDiffer", { movements: movements.length })}
             </span>
           }
         >

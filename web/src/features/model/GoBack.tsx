@@ -38,15 +38,15 @@ export function GoBack({ revision, flight = 0 }: Props) {
       <Modal
         open={open}
         onOpen={setOpen}
-        title={say("goBack.backToRevision", { revision })}
-        description={say("goBack.descriptionBecomesNewRevision")}
+        title={say("goBack.asked", { revision })}
+        description={say("goBack.explained")}
       >
         {way.isError && <Failure error={way.error} />}
-        {way.data === undefined && !way.isError && <Waiting what={say("goBack.theWayBack")} />}
+        {way.data === undefined && !way.isError && <Waiting what={say("goBack.wayBack")} />}
         {way.data !== undefined && (
           <div className="space-y-3" data-way-back>
             {way.data.rods.length === 0 && way.data.parts.length === 0 && (
-              <p>{say("goBack.noPushrodHasTurned")}</p>
+              <p>{say("goBack.nothingToTurn")}</p>
             )}
             {way.data.rods.length > 0 && (
               <>
@@ -63,12 +63,12 @@ export function GoBack({ revision, flight = 0 }: Props) {
             )}
             {way.data.parts.length > 0 && (
               <p role="note" className="border-l-4 border-grounded bg-inset px-3 py-2">
-                {say("goBack.anotherLinkageSinceThen", { parts: way.data.parts.join(", ") })}
+                {say("goBack.linkageSince", { parts: way.data.parts.join(", ") })}
               </p>
             )}
             {way.data.entries.length > 0 && (
               <>
-                <p>{say("goBack.onTheTransmitter")}</p>
+                <p>{say("goBack.onTransmitter")}</p>
                 <table className="figures w-full text-sm">
                   <tbody>
                     {way.data.entries.map((one) => (
@@ -87,7 +87,7 @@ export function GoBack({ revision, flight = 0 }: Props) {
         {go.isError && <Failure error={go.error} />}
         <div className="mt-4 flex gap-2">
           <Button look="main" disabled={go.isPending || way.data === undefined} onClick={back}>
-            {say("goBack.goBackToRevision", { revision })}
+            {say("goBack.do", { revision })}
           </Button>
           <Button onClick={() => setOpen(false)}>{say("goBack.cancel")}</Button>
         </div>

@@ -22,7 +22,7 @@ type Lack = Clearance["missing"][number]["lack"];
 /** Where what is missing is done, and what the way there is called. */
 export const LACKS: Record<Lack, readonly [string, string]> = {
   SEARCHING: ["program/hazards", say("grounded.showProgress")],
-  NOT_PROVEN: ["program/hazards", say("grounded.lookAtTheHazards")],
+  NOT_PROVEN: ["program/hazards", say("grounded.seeHazards")],
   SEARCH_FAILED: ["program/hazards", say("grounded.searchAgain")],
   NOT_MEASURED: ["rig/set-up", say("grounded.benchSetUp")],
   BALANCE: ["fly/checks", say("grounded.fullCheck")],
@@ -49,9 +49,7 @@ export function Grounded({ model, grounding, most = FEW }: Shown) {
   return (
     <div
       role="note"
-      aria-label={
-        verdict === "GROUNDED" ? say("grounded.whyItIsGrounded") : say("grounded.notClearedFlyYet")
-      }
+      aria-label={verdict === "GROUNDED" ? say("grounded.why") : say("grounded.notClearedTitle")}
       data-grounded={reasons.length}
       data-verdict={verdict}
       className={`border-l-4 bg-inset px-4 py-2 text-sm ${verdict === "GROUNDED" ? "border-grounded" : "border-tag"}`}
@@ -84,7 +82,7 @@ export function Grounded({ model, grounding, most = FEW }: Shown) {
             {reasons.length > most && (
               <li>
                 <Link to={`/models/${model}/check`} className="underline underline-offset-2">
-                  {say("grounded.allOfThem", { reasons: reasons.length })}
+                  {say("grounded.allReasons", { reasons: reasons.length })}
                 </Link>
               </li>
             )}
@@ -107,14 +105,10 @@ function StillMissing({ model, grounding, most = FEW }: Shown) {
     <>
       {verdict !== "GROUNDED" && (
         <p className="font-semibold">
-          {because === ""
-            ? say("grounded.beforeItFlies")
-            : say("grounded.flownAnyway", { because })}
+          {because === "" ? say("grounded.before") : say("grounded.flownAnyway", { because })}
         </p>
       )}
-      {verdict === "GROUNDED" && (
-        <p className="mt-1 font-semibold">{say("grounded.andBeforeItFlies")}</p>
-      )}
+      {verdict === "GROUNDED" && <p className="mt-1 font-semibold">{say("grounded.andBefore")}</p>}
       <ol className="list-decimal pl-5">
         {missing.slice(0, most).map((one) => (
           <li key={one.lack}>
@@ -133,7 +127,7 @@ function StillMissing({ model, grounding, most = FEW }: Shown) {
       </ol>
       {searching && (
         <progress
-          aria-label={say("grounded.partSwitchesChecked")}
+          aria-label={say("grounded.switchesChecked")}
           className="h-2 w-full"
           value={grounding.searched}
           max={1}
@@ -153,7 +147,7 @@ export function CheckVerdict({ model, grounding }: Shown) {
       <Check aria-hidden size={16} className="text-done" />
       <span>
         <Say
-          id="grounded.clearedFlyNoRule"
+          id="grounded.clearedWords"
           values={{ b: (words) => <strong className="text-done">{words}</strong> }}
         />
       </span>
@@ -182,8 +176,8 @@ export function CheckVerdict({ model, grounding }: Shown) {
 }
 
 const MARKS = {
-  CLEAR: say("grounded.clearedToFly"),
-  NOT_YET: say("grounded.notClearedYet"),
+  CLEAR: say("grounded.cleared"),
+  NOT_YET: say("grounded.notCleared"),
   GROUNDED: "grounded",
 } as const;
 

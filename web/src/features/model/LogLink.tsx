@@ -25,7 +25,7 @@ export function LogLink({ to, label, large = false }: Props) {
         </div>
       )}
       <Link to={to} className={buttonClass(clear ? "main" : "plain", large)}>
-        {clear ? label : say("logLink.enterFlightMadeAnyway")}
+        {clear ? label : say("logLink.flownAnyway")}
       </Link>
     </>
   );

@@ -22,7 +22,7 @@ export function Objections({ model, because }: { model: number; because: string 
   return (
     <>
       <Button look="quiet" aria-expanded={open} onClick={() => setOpen(!open)}>
-        {say("objections.flyItAnyway")}
+        {say("objections.flyAnyway")}
       </Button>
       {open && (
         <div className="mt-1 flex flex-wrap items-end gap-2">
@@ -36,7 +36,7 @@ export function Objections({ model, because }: { model: number; because: string 
             disabled={typed.trim() === "" || saying.isPending}
             onClick={() => saying.mutate(typed.trim())}
           >
-            {say("objections.keepThisReason")}
+            {say("objections.keepReason")}
           </Button>
         </div>
       )}

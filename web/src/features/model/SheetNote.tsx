@@ -9,7 +9,7 @@ export function SheetNote({ children }: { children?: ReactNode }) {
   return (
     <p className="mb-2 text-sm text-soft" data-sheet-note>
       <Say
-        id="sheetNote.revisionPrintedMakersManual"
+        id="sheetNote.printed"
         values={{
           children,
           number: standing.newest.number,

@@ -7,7 +7,7 @@ import { MovementTable } from "./MovementTable";
 /** What moves differently with a mend that was tried. */
 export function MendMoves({ moves }: { moves: Schemas["MovementLine"][] }) {
   return moves.length === 0 ? (
-    <p className="text-sm text-soft">{say("triedMend.nothingElseMovesDifferently")}</p>
+    <p className="text-sm text-soft">{say("triedMend.nothingElse")}</p>
   ) : (
     <Fold
       className="text-soft"
@@ -38,7 +38,7 @@ export function TriedMend({ mend, label = mend.words }: Shown) {
       )}
       {brings.length > 0 && (
         <div className="text-sm">
-          <p>{say("triedMend.wouldThenSay", { offered })}</p>
+          <p>{say("triedMend.brings", { offered })}</p>
           <ul className="ml-5 list-disc">{brings}</ul>
         </div>
       )}

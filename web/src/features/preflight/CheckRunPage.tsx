@@ -47,7 +47,7 @@ export function CheckRunPage() {
 function NotHere() {
   return (
     <Card title={say("checkRunPage.begunOffline")}>
-      <p>{say("checkRunPage.checkBegunOfflinePage")}</p>
+      <p>{say("checkRunPage.reloadedOffline")}</p>
       <Link to=".." relative="path" className="underline underline-offset-2">
         {say("checkRunPage.allChecks")}
       </Link>
@@ -134,21 +134,21 @@ function Step({ run, name, index, step, go }: StepProps) {
       {wrong && (
         <div className="mt-3">
           <TextLine
-            label={say("checkRunPage.wrongWhyLeftOut")}
+            label={say("checkRunPage.whyAsked")}
             value={note}
             onValue={setNote}
             maxLength={300}
           />
           <div className="mt-2 grid grid-cols-2 gap-2">
             <Button look="warn" large disabled={send.isPending} onClick={() => answer("WRONG")}>
-              {say("checkRunPage.itIsWrong")}
+              {say("checkRunPage.foundWrong")}
             </Button>
             <Button
               large
               disabled={send.isPending || note.trim() === ""}
               onClick={() => answer("LEFT_OUT")}
             >
-              {say("checkRunPage.leaveItOut")}
+              {say("checkRunPage.leaveOut")}
             </Button>
           </div>
         </div>
@@ -172,7 +172,7 @@ function Step({ run, name, index, step, go }: StepProps) {
             : say("checkRunPage.asItShouldBe")}
         </Button>
       </div>
-      <p className="mt-2 text-sm text-soft">{say("checkRunPage.everyAnswerKeptOnce")}</p>
+      <p className="mt-2 text-sm text-soft">{say("checkRunPage.keptAtOnce")}</p>
     </div>
   );
 }
@@ -181,7 +181,7 @@ function Step({ run, name, index, step, go }: StepProps) {
 function Unjudged({ run }: { run: CheckRun }) {
   return (
     <div data-unjudged>
-      <p>{say("checkRunPage.offlineAnswersKeptBrowser")}</p>
+      <p>{say("checkRunPage.offline")}</p>
       <ul className="list-disc pl-5">
         {run.answers
           .filter((one) => one.verdict !== "RIGHT" || held(one))
@@ -227,10 +227,10 @@ function Summary({ run, name, back }: RunProps & { back: (to: number) => void })
       <Card
         title={
           waits
-            ? say("checkRunPage.notEvaluatedYet")
+            ? say("checkRunPage.notEvaluated")
             : clear
-              ? say("checkRunPage.nothingWrongFoundCheck")
-              : say("checkRunPage.doNotFlyLike")
+              ? say("checkRunPage.nothingWrong")
+              : say("checkRunPage.doNotFly")
         }
         className={`border-l-4 ${waits ? "border-l-tag" : clear ? "border-l-done" : "border-l-grounded"}`}
       >
@@ -243,7 +243,7 @@ function Summary({ run, name, back }: RunProps & { back: (to: number) => void })
             ))}
           </ul>
         )}
-        {(clear || waits) && <p>{say("checkRunPage.lastWordYoursModel")}</p>}
+        {(clear || waits) && <p>{say("checkRunPage.lastWord")}</p>}
         {open && (
           <Button
             look="main"
@@ -252,7 +252,7 @@ function Summary({ run, name, back }: RunProps & { back: (to: number) => void })
             disabled={end.isPending}
             onClick={finish}
           >
-            {say("checkRunPage.finishTheCheck")}
+            {say("checkRunPage.finish")}
           </Button>
         )}
         {end.isError && <Failure error={end.error} />}
@@ -275,7 +275,7 @@ function Summary({ run, name, back }: RunProps & { back: (to: number) => void })
                   {answer !== undefined && answer.note !== "" && `: ${answer.note}`}
                   {answer !== undefined &&
                     step.counted &&
-                    say("checkRunPage.fadesAndLostHolds", {
+                    say("checkRunPage.counts", {
                       read: read(answer.fadesFirst),
                       readOther: read(answer.fadesSecond),
                       readThird: read(answer.lostFrames),

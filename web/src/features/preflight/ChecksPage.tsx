@@ -15,9 +15,9 @@ import { say } from "@/words/generated/preflight";
 
 const KINDS = {
   FLIGHT: [say("checksPage.beforeTheFlight"), say("checksPage.everyFlight")],
-  FULL: [say("checksPage.fullCheck"), say("checksPage.afterChangesBalanceDirections")],
-  RANGE: [say("checksPage.rangeCheck"), say("checksPage.afterNewElectronicsRepair")],
-  PUPIL: [say("checksPage.trainerLink"), say("checksPage.whenSecondPilotHelps")],
+  FULL: [say("checksPage.fullCheck"), say("checksPage.afterChanges")],
+  RANGE: [say("checksPage.rangeCheck"), say("checksPage.afterRepair")],
+  PUPIL: [say("checksPage.trainerLink"), say("checksPage.withHelper")],
 } as const;
 
 /** Checks of a model: what is due, one to begin or resume, those that were done. */
@@ -54,7 +54,7 @@ export function ChecksPage() {
           className="border-l-4 border-l-tag"
         >
           <p className="mb-2">
-            {say("checksPage.staysBrowserUntilHigh", {
+            {say("checksPage.keptOffline", {
               kind: KINDS[one.begun.kind][0],
               pack: one.begun.pack !== "" && `, ${one.begun.pack}`,
               timeOfDay: timeOfDay(new Date(one.at)),
@@ -88,10 +88,10 @@ export function ChecksPage() {
           </ul>
         </Card>
       )}
-      <Card title={say("checksPage.beginACheck")}>
+      <Card title={say("checksPage.begin")}>
         {packs.length > 0 && (
           <Choice
-            label={say("checksPage.withWhichPack")}
+            label={say("checksPage.pack")}
             value={pack}
             onValue={setPicked}
             options={packs.map((one) => [one.name, one.name] as const)}
@@ -115,10 +115,10 @@ export function ChecksPage() {
         </ul>
         {begin.isError && <Failure error={begin.error} />}
       </Card>
-      <Caution>{say("checksPage.highTallyAsksRecords")}</Caution>
+      <Caution>{say("checksPage.limits")}</Caution>
       {runs.length > 0 && <SoFar runs={runs} />}
-      <Card title={say("checksPage.practiseARangeCheck")}>
-        <Fold title={say("checksPage.onASimulatedLink")}>
+      <Card title={say("checksPage.practise")}>
+        <Fold title={say("checksPage.simulated")}>
           <LinkPractice />
         </Fold>
       </Card>
@@ -129,7 +129,7 @@ export function ChecksPage() {
 /** The checks that were done, newest first. */
 function SoFar({ runs }: { runs: CheckRun[] }) {
   return (
-    <Card title={say("checksPage.checksSoFar")}>
+    <Card title={say("checksPage.soFar")}>
       <ul className="divide-y divide-line">
         {runs.map((run) => (
           <li key={run.id} className="flex flex-wrap justify-between gap-x-3 py-1.5">

@@ -11,8 +11,8 @@ export const NO_COUNTS: Counted = {
 };
 
 const ROWS = [
-  ["fadesFirst", say("counts.fadesFirstAntenna")],
-  ["fadesSecond", say("counts.fadesSecondAntenna")],
+  ["fadesFirst", say("counts.firstAntenna")],
+  ["fadesSecond", say("counts.secondAntenna")],
   ["lostFrames", say("counts.lostFrames")],
   ["holds", say("counts.holds")],
 ] as const;
@@ -48,7 +48,7 @@ export function Counts({ value, onValue }: Props) {
       ))}
       {held(value) && (
         <p role="alert" className="col-span-2 font-medium text-grounded">
-          {say("counts.singleHoldGroundsModel")}
+          {say("counts.holdGrounds")}
         </p>
       )}
     </div>

@@ -12,10 +12,10 @@ type Asked = Schemas["LinkAsked"];
 type Antenna = Asked["antennas"][number];
 
 const QUARTERS = [
-  say("linkPractice.tailTowardsYou"),
-  say("linkPractice.rightWingTowardsYou"),
-  say("linkPractice.noseTowardsYou"),
-  say("linkPractice.leftWingTowardsYou"),
+  say("linkPractice.tail"),
+  say("linkPractice.right"),
+  say("linkPractice.nose"),
+  say("linkPractice.left"),
 ] as const;
 
 const START: Asked = {
@@ -41,7 +41,7 @@ export function LinkPractice() {
     set({ antennas: asked.antennas.map((one, i) => (i === which ? { ...one, ...part } : one)) });
   return (
     <div className="space-y-3" data-link>
-      <p className="text-sm text-soft">{say("linkPractice.simulatedTransmitterReceiverModel")}</p>
+      <p className="text-sm text-soft">{say("linkPractice.hint")}</p>
       <div role="group" aria-label={say("linkPractice.quarter")} className="grid grid-cols-2 gap-2">
         {QUARTERS.map((words, quarter) => (
           <Button

@@ -30,7 +30,7 @@ export function AddPhase() {
   const input = useWatch({ control, name: "input" });
   const chosen = switches.find((one) => one.id === input);
   return (
-    <Card title={say("addPhase.addAFlightPhase")}>
+    <Card title={say("addPhase.title")}>
       <Form
         form={form}
         className="grid grid-cols-2 gap-3 sm:grid-cols-4"
@@ -46,7 +46,7 @@ export function AddPhase() {
         <LineField
           control={control}
           name="name"
-          label={say("addPhase.nameOfThePhase")}
+          label={say("addPhase.name")}
           required
           maxLength={40}
         />
@@ -80,10 +80,10 @@ export function AddPhase() {
           })}
         />
         <Button type="submit" look="main" disabled={add.isPending || switches.length === 0}>
-          {say("addPhase.addThePhase")}
+          {say("addPhase.add")}
         </Button>
       </Form>
-      <p className="mt-2 text-xs text-soft">{say("addPhase.startsValuesTodaySo")}</p>
+      <p className="mt-2 text-xs text-soft">{say("addPhase.hint")}</p>
     </Card>
   );
 }

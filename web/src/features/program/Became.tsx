@@ -38,7 +38,7 @@ export function Became() {
   return list.length === 0 ? null : (
     <section
       className="space-y-2 border-l-4 border-tag bg-inset px-3 py-2 text-sm"
-      aria-label={say("became.typedValuesNowDifferent")}
+      aria-label={say("became.title")}
     >
       {list.map((one, i) => (
         <div key={i} className="flex flex-wrap items-center gap-2" data-became={one.typed.kind}>
@@ -47,10 +47,10 @@ export function Became() {
             disabled={move.isPending}
             onClick={() => set(one, one.typed.value, one.typed.unit)}
           >
-            {say("became.keepTheMovement")}
+            {say("became.keepMovement")}
           </Button>
           <Button disabled={move.isPending} onClick={() => set(one, one.percent, "PERCENT")}>
-            {say("became.keepThePercent")}
+            {say("became.keepPercent")}
           </Button>
         </div>
       ))}

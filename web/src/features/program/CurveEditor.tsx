@@ -137,14 +137,14 @@ function PointList({ points, scales = PLAIN, onPoints, onAdd }: Omit<Props, "lab
       {points.map((one, i) => (
         <li key={`${i}-${one.x}-${one.y}`} className="flex items-center gap-1">
           <input
-            aria-label={say("curveEditor.pointAtPercent", { i: i + 1 })}
+            aria-label={say("curveEditor.pointAt", { i: i + 1 })}
             defaultValue={scales.x.show(one.x)}
             className="h-7 w-16 rounded-card border border-line-strong bg-sheet px-1.5 text-right"
             onBlur={(event) => type(i, "x", event.target.value)}
           />
           % →
           <input
-            aria-label={say("curveEditor.pointValuePercent", { i: i + 1 })}
+            aria-label={say("curveEditor.pointValue", { i: i + 1 })}
             defaultValue={scales.y.show(one.y)}
             className="h-7 w-16 rounded-card border border-line-strong bg-sheet px-1.5 text-right"
             onBlur={(event) => type(i, "y", event.target.value)}

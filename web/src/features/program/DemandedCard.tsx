@@ -18,7 +18,7 @@ export function DemandedCard() {
   const free = switches.find((one) => !list.some((each) => each.input === one.id));
   const put = (value: typeof list) => change({ type: "edit", path: PATH, value });
   return switches.length === 0 ? null : (
-    <Card title={say("demandedCard.positionsAtSwitchOn")}>
+    <Card title={say("demandedCard.title")}>
       {list.map((one, i) => {
         const rows = sheet.data?.switches.filter((row) => row.input === one.input) ?? [];
         return (
@@ -40,7 +40,7 @@ export function DemandedCard() {
             <Button
               look="quiet"
               className="!px-2"
-              aria-label={say("demandedCard.removeStartPosition", { input: one.input })}
+              aria-label={say("demandedCard.remove", { input: one.input })}
               onClick={() => put(list.filter((_, other) => other !== i))}
             >
               <X aria-hidden size={15} />

@@ -68,7 +68,7 @@ export function EntryPage() {
           onValue={(value) => setChosen(value === "all")}
           options={[
             ["all", say("entryPage.everyValue")],
-            ["open", say("entryPage.onlyWhatHasChanged")],
+            ["open", say("entryPage.onlyChanged")],
           ]}
         />
         <Button look="main" onClick={() => print()}>
@@ -80,18 +80,18 @@ export function EntryPage() {
             tick.mutate(entries.filter(differs).map((one) => ticking(one, one.data, false)))
           }
         >
-          {say("entryPage.tickAllAsEntered")}
+          {say("entryPage.tickAll")}
         </Button>
       </div>
       <article className="rounded-card border border-line bg-sheet p-5 print:border-0 print:p-0">
         <h2 className="text-2xl">{say("entryPage.entrySheet", { name: draft.present.name })}</h2>
         <p className="mb-3 text-sm text-soft">
-          {say("entryPage.highTallyCannotWrite", { transmitter: transmitter.name, motor })}
+          {say("entryPage.instruction", { transmitter: transmitter.name, motor })}
         </p>
         <SheetNote />
         <p className="mb-3 font-medium" role="status" data-open={open}>
-          {open === 0 ? say("entryPage.nothingHasChangedSince") : say("entryPage.open", { open })}{" "}
-          {unread.length > 0 && say("entryPage.enteredNotYetRead", { unread: unread.length })}
+          {open === 0 ? say("entryPage.nothingChanged") : say("entryPage.open", { open })}{" "}
+          {unread.length > 0 && say("entryPage.unread", { unread: unread.length })}
         </p>
         {sheet.data?.notes.map((note) => (
           <p key={note} className="border-l-4 border-tag bg-inset px-3 py-1 text-sm">

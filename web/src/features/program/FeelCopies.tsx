@@ -33,21 +33,21 @@ export function Convert({ control }: { control: Control }) {
       },
     );
   return (
-    <Card title={say("feelCopies.sameFeelAnotherTransmitter")}>
-      <p className="mb-2 text-sm text-soft">{say("feelCopies.transmittersShapeExpoDifferently")}</p>
+    <Card title={say("feelCopies.otherTransmitter")}>
+      <p className="mb-2 text-sm text-soft">{say("feelCopies.shapesDiffer")}</p>
       <div className="flex flex-wrap items-end gap-2">
         <Choice
-          label={say("feelCopies.itsExpoShape")}
+          label={say("feelCopies.expoShape")}
           value={to}
           onValue={(value) => setTo(value as Shape)}
           options={SHAPES}
         />
-        <Button onClick={() => take("CENTRE_SLOPE")}>{say("feelCopies.matchTheCentre")}</Button>
-        <Button onClick={() => take("WHOLE_CURVE")}>{say("feelCopies.matchTheWholeCurve")}</Button>
+        <Button onClick={() => take("CENTRE_SLOPE")}>{say("feelCopies.matchCentre")}</Button>
+        <Button onClick={() => take("WHOLE_CURVE")}>{say("feelCopies.matchCurve")}</Button>
       </div>
       {convert.data !== undefined && (
         <p className="mt-2 text-sm" role="status">
-          {say("feelCopies.expoMostFullTravel", {
+          {say("feelCopies.deviation", {
             expoNegativePercent: convert.data.response.expoNegativePercent,
             expoPositivePercent: convert.data.response.expoPositivePercent,
             figure: figure(convert.data.largestDifferencePercent, 1),
@@ -70,7 +70,7 @@ export function Copies({ control }: { control: Control }) {
   const copy = (from: (typeof CONTROL_KEYS)[number]) =>
     change({ type: "edit", path: ["feel", key], value: draft.present.feel[from] });
   return (
-    <Card title={say("feelCopies.copyAFeel")}>
+    <Card title={say("feelCopies.copy")}>
       <div className="flex flex-wrap items-end gap-2">
         {CONTROL_KEYS.filter((one) => one !== key).map((one) => (
           <Button key={one} onClick={() => copy(one)}>
@@ -78,7 +78,7 @@ export function Copies({ control }: { control: Control }) {
           </Button>
         ))}
         <Choice
-          label={say("feelCopies.fromAnotherModel")}
+          label={say("feelCopies.fromModel")}
           value={model}
           onValue={setModel}
           options={[
@@ -92,11 +92,11 @@ export function Copies({ control }: { control: Control }) {
               change({ type: "edit", path: ["feel"], value: chosen.data.newest.setup.feel })
             }
           >
-            {say("feelCopies.copyItsStandardRates")}
+            {say("feelCopies.copyRates")}
           </Button>
         )}
       </div>
-      <p className="mt-2 text-xs text-soft">{say("feelCopies.onlyStartingPointNo")}</p>
+      <p className="mt-2 text-xs text-soft">{say("feelCopies.startingPoint")}</p>
     </Card>
   );
 }

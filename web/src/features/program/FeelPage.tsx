@@ -70,11 +70,11 @@ export function FeelPage() {
           {together.isError && <Failure error={together.error} />}
           {together.isPending && <Waiting what={say("feelPage.theThrows")} />}
           {together.data !== undefined && surface === undefined && (
-            <p data-rates={`none/${key}`}>{say("feelPage.noSurfaceMovesStick")}</p>
+            <p data-rates={`none/${key}`}>{say("feelPage.noSurface")}</p>
           )}
           {together.data !== undefined && surface !== undefined && (
             <Chart
-              label={say("feelPage.stickAgainstMillimetres", { surface: surface.name })}
+              label={say("feelPage.picture", { surface: surface.name })}
               xLabel={STICK_ENDS[control]}
               yLabel={say("feelPage.atThe", {
                 lengthSign: lengthSign(),
@@ -161,7 +161,7 @@ function ShowFor({ control, onControl, surface, onSurface }: ShowProps) {
         value={surface}
         onValue={onSurface}
         options={[
-          ["", say("feelPage.surfaceThatMovesMost")],
+          ["", say("feelPage.mostMoved")],
           ...draft.present.surfaces.map((one) => [one.id, one.name] as const),
         ]}
       />

@@ -20,7 +20,7 @@ export function FeelSetsCard() {
   const sets = draft.present.feelSets;
   const set = (value: typeof sets) => change({ type: "edit", path: ["feelSets"], value });
   return (
-    <Card title={say("feelSetsCard.ratesExpoSwitchPhase")}>
+    <Card title={say("feelSetsCard.title")}>
       <StartingPoints />
       {sets.map((one, i) => (
         <Fold
@@ -109,10 +109,10 @@ function StartingPoints() {
     );
   return (
     <div className="mb-2 flex flex-wrap items-end gap-2 text-sm">
-      <Button onClick={() => take("ONE_SOFT")}>{say("feelSetsCard.oneRateHighExpo")}</Button>
+      <Button onClick={() => take("ONE_SOFT")}>{say("feelSetsCard.oneRate")}</Button>
       {three.length > 0 && (
         <>
-          <Button onClick={() => take("LADDER")}>{say("feelSetsCard.threeRatesSwitch")}</Button>
+          <Button onClick={() => take("LADDER")}>{say("feelSetsCard.threeRates")}</Button>
           <Choice
             label={say("feelSetsCard.on")}
             value={input}
@@ -122,9 +122,9 @@ function StartingPoints() {
         </>
       )}
       {draft.present.phases.length > 1 && (
-        <Button onClick={() => take("PER_PHASE")}>{say("feelSetsCard.ratesPerFlightPhase")}</Button>
+        <Button onClick={() => take("PER_PHASE")}>{say("feelSetsCard.perPhase")}</Button>
       )}
-      <p className="w-full text-xs text-soft">{say("feelSetsCard.oneSoftSettingNothing")}</p>
+      <p className="w-full text-xs text-soft">{say("feelSetsCard.described")}</p>
       {start.isError && <Failure error={start.error} />}
     </div>
   );

@@ -23,7 +23,7 @@ export function FeelWords({ control, sets }: Props) {
   const step = advise.data;
   const holds = advise.variables?.setup === draft.present;
   return (
-    <Card title={say("feelPage.inYourWords")}>
+    <Card title={say("feelPage.wordsTitle")}>
       <div className="mb-2 flex flex-wrap items-end gap-2">
         {sets.length > 0 && (
           <Choice
@@ -65,7 +65,7 @@ export function FeelWords({ control, sets }: Props) {
                 advise.reset();
               }}
             >
-              {say("feelPage.makeThisStep")}
+              {say("feelPage.makeStep")}
             </Button>
           )}
         </div>

@@ -46,7 +46,7 @@ export function Gallery() {
     });
   };
   return (
-    <Card title={say("gallery.addAMix")}>
+    <Card title={say("gallery.title")}>
       <div className="flex flex-wrap gap-1.5">
         {gallery.data?.map((card) => (
           <Button
@@ -95,8 +95,8 @@ export function Gallery() {
           )}
           {phases.length > 1 && chosen.asksPreset && (
             <PhaseChoice
-              label={say("gallery.presetOfPhase")}
-              none={say("gallery.noneUseTheFigure")}
+              label={say("gallery.preset")}
+              none={say("gallery.useFigure")}
               control={control}
               name="phase"
             />
@@ -122,7 +122,7 @@ export function Gallery() {
             )}
           />
           <Button type="submit" look="main" disabled={build.isPending}>
-            <Plus aria-hidden size={16} /> {say("gallery.addThisMix")}
+            <Plus aria-hidden size={16} /> {say("gallery.add")}
           </Button>
         </Form>
       )}

@@ -25,10 +25,7 @@ export function HazardsPage() {
           {search.error !== null && <Failure error={search.error} />}
           {search.state?.end == null ? (
             <div className="flex flex-wrap items-center gap-3">
-              <PartDone
-                label={say("hazardsPage.checkingEveryPosition")}
-                done={search.state?.part ?? 0}
-              />
+              <PartDone label={say("hazardsPage.checking")} done={search.state?.part ?? 0} />
               <Button onClick={search.stop}>
                 <Square aria-hidden size={14} /> {say("hazardsPage.stop")}
               </Button>
@@ -40,7 +37,7 @@ export function HazardsPage() {
         {outcome?.hazards.map((hazard) => (
           <HazardCard key={hazard.kind + hazard.subject} hazard={hazard} />
         ))}
-        <Caution>{say("hazardsPage.calculatedEnteredHereTest", { motor })}</Caution>
+        <Caution>{say("hazardsPage.limits", { motor })}</Caution>
       </div>
       <BenchBeside />
     </div>
@@ -49,10 +46,10 @@ export function HazardsPage() {
 
 const ENDS = {
   WHOLE: "",
-  STOPPED: say("hazardsPage.stoppedEarlyThereMay"),
-  LEFT_ALONE: say("hazardsPage.stoppedBecausePageClosed"),
-  TOO_LARGE: say("hazardsPage.tooMuchDependsToo"),
-  FAILED: say("hazardsPage.searchFailedBecauseFault"),
+  STOPPED: say("hazardsPage.stopped"),
+  LEFT_ALONE: say("hazardsPage.pageClosed"),
+  TOO_LARGE: say("hazardsPage.tooMuch"),
+  FAILED: say("hazardsPage.failed"),
 } as const;
 
 interface EndedProps {
@@ -72,14 +69,14 @@ function Ended({ end, outcome, again }: EndedProps) {
       {outcome !== undefined && (
         <p>
           {whole
-            ? `${say("hazardsPage.allSwitchCombinationsEvery", { many: many(outcome.states) })} `
-            : `${say("hazardsPage.notAllCombinationsWere", { many: many(outcome.states) })} `}
+            ? `${say("hazardsPage.allChecked", { many: many(outcome.states) })} `
+            : `${say("hazardsPage.notAllChecked", { many: many(outcome.states) })} `}
           {outcome.sampled > 0 &&
-            `${say("hazardsPage.themCouldNotProven", { many: many(outcome.sampled), manyOther: many(outcome.evaluated) })} `}
+            `${say("hazardsPage.unproven", { many: many(outcome.sampled), manyOther: many(outcome.evaluated) })} `}
           {open > 0 ? (
             <strong className="text-grounded">{say("hazardsPage.hazards", { count: open })}</strong>
           ) : (
-            whole && <strong className="text-done">{say("hazardsPage.noHazardFound")}</strong>
+            whole && <strong className="text-done">{say("hazardsPage.none")}</strong>
           )}
           {accepted > 0 && ` ${say("hazardsPage.accepted", { accepted })}`}
         </p>
@@ -113,7 +110,7 @@ function HazardCard({ hazard }: { hazard: Hazard }) {
           {hazard.way.length > 0 && (
             <p className="mt-1 text-sm">
               <Say
-                id="hazardsPage.howItHappens"
+                id="hazardsPage.how"
                 values={{ span: <span className="font-medium">{hazard.way.join(" · ")}</span> }}
               />
             </p>

@@ -72,7 +72,7 @@ export function MixCard({ mix, index, asCurve, reach, sources }: MixProps) {
         <h3 className="text-sm font-semibold">{say("mixesPage.moves")}</h3>
         {(apart || targetsShown.some((one) => one.pair)) && (
           <Button look="quiet" className="!min-h-7 text-sm" onClick={() => setApart(!apart)}>
-            {apart ? say("mixesPage.editPairsTogether") : say("mixesPage.editSeparately")}
+            {apart ? say("mixesPage.editPairs") : say("mixesPage.editSeparately")}
           </Button>
         )}
       </div>
@@ -168,7 +168,7 @@ function Weights({ mix, index, asCurve, set }: WeightsProps) {
             onPoints={(points, gesture) => set("curve", points, gesture)}
           />
           <Button look="quiet" className="mt-1 text-sm" onClick={() => set("curve", [])}>
-            {say("mixesPage.useTwoWeightsInstead")}
+            {say("mixesPage.useWeights")}
           </Button>
         </>
       ) : (
@@ -182,7 +182,7 @@ function Weights({ mix, index, asCurve, set }: WeightsProps) {
             </span>
           </div>
           <Button className="self-center" onClick={() => set("curve", asCurve)}>
-            {say("mixesPage.useACurve")}
+            {say("mixesPage.useCurve")}
           </Button>
         </div>
       )}

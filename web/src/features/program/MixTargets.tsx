@@ -17,9 +17,7 @@ export function Where({ reach }: { reach: MixEffect | undefined }) {
   const phase = draft.present.phases.find((one) => one.id === reach.phase)?.name;
   const moment = reach.ends[0]?.moment;
   return phase === undefined ? (
-    <p className="text-sm font-medium text-grounded">
-      {say("mixTargets.noPositionSwitchesLevers")}
-    </p>
+    <p className="text-sm font-medium text-grounded">{say("mixTargets.neverActs")}</p>
   ) : (
     <p className="text-sm text-soft">
       {reach.here

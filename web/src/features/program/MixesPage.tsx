@@ -24,7 +24,7 @@ export function MixesPage() {
         <Became />
         <div className="flex flex-wrap items-end justify-between gap-2">
           <AddButton part="MIX">
-            <Plus aria-hidden size={16} /> {say("mixesPage.aBlankMix")}
+            <Plus aria-hidden size={16} /> {say("mixesPage.blank")}
           </AddButton>
           <UnitChoice />
         </div>
@@ -39,7 +39,7 @@ export function MixesPage() {
           />
         ))}
         {draft.present.mixes.length === 0 && (
-          <p className="px-1 text-soft">{say("mixesPage.noMixYetEach")}</p>
+          <p className="px-1 text-soft">{say("mixesPage.none")}</p>
         )}
         <TrimCurveCard />
       </div>

@@ -20,13 +20,9 @@ type Shows = "preset" | "differential" | "full";
 export function PhaseTable() {
   const [shows, setShows] = useState<Shows>("preset");
   return (
-    <Card
-      title={say("phaseTable.surfacesByFlightPhase")}
-      aside={<UnitChoice />}
-      className="overflow-x-auto"
-    >
+    <Card title={say("phaseTable.title")} aside={<UnitChoice />} className="overflow-x-auto">
       <SwitchTabs
-        label={say("phaseTable.whatIsShown")}
+        label={say("phaseTable.shown")}
         value={shows}
         onValue={setShows}
         options={[
@@ -112,7 +108,7 @@ function Table({ shows }: { shows: Shows }) {
                 )}
                 <span className="block text-xs font-normal text-soft">
                   {stand?.reached === false
-                    ? say("phaseTable.noPositionSwitchesLevers")
+                    ? say("phaseTable.neverOn")
                     : sheet.data?.phases.find((one) => one.phase === phase.id)?.when}
                 </span>
               </th>

@@ -83,9 +83,7 @@ export function PhasesPage() {
                   none={say("phasesPage.never")}
                 />
               ) : (
-                <p className="self-center text-sm text-soft">
-                  {say("phasesPage.whenNoOtherPhase")}
-                </p>
+                <p className="self-center text-sm text-soft">{say("phasesPage.otherwise")}</p>
               )}
               <DraftNumber path={["phases", i, "fadeSeconds"]} of={phase.name} />
               <DraftChoice
@@ -95,16 +93,13 @@ export function PhasesPage() {
               />
               <DraftChoice
                 path={["phases", i, "nose"]}
-                label={say("phasesPage.noseWhenSwitched")}
+                label={say("phasesPage.nose")}
                 options={NOSES}
               />
               <div className="space-y-0.5 self-center">
-                <DraftCheck path={["phases", i, "ownRoll"]} label={say("phasesPage.ownRollTrim")} />
-                <DraftCheck
-                  path={["phases", i, "ownPitch"]}
-                  label={say("phasesPage.ownPitchTrim")}
-                />
-                <DraftCheck path={["phases", i, "ownYaw"]} label={say("phasesPage.ownYawTrim")} />
+                <DraftCheck path={["phases", i, "ownRoll"]} label={say("phasesPage.rollTrim")} />
+                <DraftCheck path={["phases", i, "ownPitch"]} label={say("phasesPage.pitchTrim")} />
+                <DraftCheck path={["phases", i, "ownYaw"]} label={say("phasesPage.yawTrim")} />
               </div>
               <div className="col-span-2 sm:col-span-4">
                 <DraftText
@@ -137,7 +132,7 @@ function CopyInto({ phase }: { phase: Phase }) {
   const others = draft.present.phases.filter((one) => one.id !== phase.id);
   return others.length === 0 ? null : (
     <div className="mt-2 flex flex-wrap items-center gap-2 text-sm">
-      <span className="text-soft">{say("phasesPage.copyPresetsDifferentialTrims")}</span>
+      <span className="text-soft">{say("phasesPage.copyFrom")}</span>
       {others.map((one) => (
         <Button
           key={one.id}

@@ -46,7 +46,7 @@ function MotorCard() {
           path={[...P, "throttleInput"]}
           label={say("powerPage.throttleOn")}
           options={[
-            ["", say("powerPage.theThrottleStick")],
+            ["", say("powerPage.throttleStick")],
             ...setup.transmitter.inputs
               .filter((one) => one.kind === "LEVER")
               .map((one) => [one.id, one.name] as const),
@@ -56,41 +56,36 @@ function MotorCard() {
           path={[...P, "twoWay"]}
           label={say("powerPage.controller")}
           options={[
-            [false, say("powerPage.oneWayStopsLow")],
-            [true, say("powerPage.bothWaysStopsMiddle")],
+            [false, say("powerPage.oneWay")],
+            [true, say("powerPage.bothWays")],
           ]}
         />
         <PowerNumber
-          label={say("powerPage.throttleCutHolds")}
+          label={say("powerPage.cutHolds")}
           value={power.cutPercent}
           onValue={(value) => set("cutPercent", value)}
         />
         <DraftNumber path={[...P, "stopMicroseconds"]} />
         <DraftWhen
           path={[...P, "cutWhen"]}
-          label={say("powerPage.throttleCutWhile")}
-          none={say("powerPage.theTransmittersOwnCut")}
+          label={say("powerPage.cutWhile")}
+          none={say("powerPage.ownCut")}
         />
         <DraftWhen
           path={[...P, "armWhen"]}
-          label={say("powerPage.armedOnlyWhile")}
+          label={say("powerPage.armed")}
           none={say("powerPage.always")}
         />
         <div className="space-y-1 self-center">
           <DraftCheck
             path={[...P, "releaseWithStickBack"]}
-            label={say("powerPage.releaseOnlyThrottleClosed")}
+            label={say("powerPage.releaseClosed")}
           />
-          <DraftCheck
-            path={[...P, "throttleWarning"]}
-            label={say("powerPage.warnSwitchIfThrottle")}
-          />
+          <DraftCheck path={[...P, "throttleWarning"]} label={say("powerPage.warnOpen")} />
         </div>
       </div>
       <p className="mt-2 text-sm">
-        {power.twoWay
-          ? say("powerPage.controllerRunsBothWays")
-          : say("powerPage.controllerStopsMiddleCut")}
+        {power.twoWay ? say("powerPage.bothWaysHint") : say("powerPage.stopsInMiddle")}
       </p>
     </Card>
   );
@@ -138,7 +133,7 @@ function Curves() {
         </Card>
       ))}
       <AddButton part="THROTTLE_CURVE">
-        <Plus aria-hidden size={16} /> {say("powerPage.curveSomePhases")}
+        <Plus aria-hidden size={16} /> {say("powerPage.phaseCurve")}
       </AddButton>
     </>
   );
@@ -152,8 +147,8 @@ function FailsafeCard() {
   const set = (value: typeof list) => change({ type: "edit", path: [...P, "failsafe"], value });
   const missing = setup.channels.filter((one) => !list.some((each) => each.channel === one.number));
   return (
-    <Card title={say("powerPage.failsafeEachChannelDoes")}>
-      <Caution>{say("powerPage.setReceiverThenTest", { motor })}</Caution>
+    <Card title={say("powerPage.failsafe")}>
+      <Caution>{say("powerPage.failsafeHint", { motor })}</Caution>
       {list.map((one, i) => (
         <div key={one.channel} className="mt-2 flex items-end gap-3">
           <span className="w-44 self-center text-sm font-medium">
@@ -178,7 +173,7 @@ function FailsafeCard() {
           <Button
             look="quiet"
             className="!px-2"
-            aria-label={say("powerPage.removeFailsafeOfChannel", { channel: one.channel })}
+            aria-label={say("powerPage.removeFailsafe", { channel: one.channel })}
             onClick={() => set(list.filter((_, o) => o !== i))}
           >
             <X aria-hidden size={15} />

@@ -58,7 +58,7 @@ export function CopyCurve({ from }: { from: number }) {
           )
         }
       >
-        {say("powerParts.copyTheCurve")}
+        {say("powerParts.copyCurve")}
       </Button>
       {copy.isError && <Failure error={copy.error} />}
     </div>

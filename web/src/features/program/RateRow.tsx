@@ -100,7 +100,7 @@ export function RateRow({
             <NumberField
               field={{ ...expo, hint: "" }}
               of={name}
-              label={apart ? say("rateRow.expo", { plus }) : say("rateRow.expoBothWays")}
+              label={apart ? say("rateRow.expo", { plus }) : say("rateRow.bothExpo")}
               value={response.expoPositivePercent}
               onValue={(value, gesture) =>
                 putExpo(
@@ -128,11 +128,7 @@ export function RateRow({
         className="!min-h-[24px] min-w-[24px] justify-center !px-1 sm:mt-6"
         aria-pressed={!apart}
         disabled={differ}
-        aria-label={
-          apart
-            ? say("rateRow.editBothSidesTogether", { name })
-            : say("rateRow.editEachSideSeparately", { name })
-        }
+        aria-label={apart ? say("rateRow.together", { name }) : say("rateRow.separately", { name })}
         onClick={() => setOpen(!open)}
       >
         {apart ? <Unlink2 aria-hidden size={14} /> : <Link2 aria-hidden size={14} />}

@@ -28,13 +28,13 @@ export function RemoveDialog({ id, name, onClose }: Props) {
       open={id !== ""}
       onOpen={(open) => !open && onClose()}
       title={say("removeDialog.remove", { name })}
-      description={say("removeDialog.itCanBeUndone")}
+      description={say("removeDialog.undoable")}
     >
       {removal.isError && <Failure error={removal.error} />}
       {removal.data !== undefined && (
         <>
           {removal.data.notes.length === 0 ? (
-            <p>{say("removeDialog.nothingElseDepends")}</p>
+            <p>{say("removeDialog.nothingDepends")}</p>
           ) : (
             <ul className="list-disc space-y-1 pl-5" data-uses>
               {removal.data.notes.map((note) => (
@@ -50,7 +50,7 @@ export function RemoveDialog({ id, name, onClose }: Props) {
                 onClose();
               }}
             >
-              {say("removeDialog.removeMakeTheseChanges")}
+              {say("removeDialog.confirm")}
             </Button>
             <Button onClick={onClose}>{say("removeDialog.cancel")}</Button>
           </div>

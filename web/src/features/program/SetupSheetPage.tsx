@@ -50,10 +50,10 @@ export function SetupSheetPage() {
           <div className="print:max-h-72 print:overflow-hidden">
             <AircraftViews compact />
           </div>
-          <Part title={say("setupSheetPage.balanceAndPacks")}>
+          <Part title={say("setupSheetPage.balance")}>
             <p className="figures">
               <Say
-                id="setupSheetPage.balancePointBehindNever"
+                id="setupSheetPage.balancePoint"
                 values={{
                   b: <strong>{lengthEntered(balance.targetMm)}</strong>,
                   datum: within(balance.datum),
@@ -64,7 +64,7 @@ export function SetupSheetPage() {
             </p>
             {balance.packs.map((pack) => (
               <p key={pack.name} className="figures">
-                {say("setupSheetPage.gLiesBalancesModel", {
+                {say("setupSheetPage.packLine", {
                   pack: pack.name,
                   massGrams: pack.massGrams,
                   lengthEntered: lengthEntered(pack.stationMm),
@@ -74,7 +74,7 @@ export function SetupSheetPage() {
             ))}
           </Part>
           <AtRest desk={desk.data} />
-          <Part title={say("setupSheetPage.trimsInTheTransmitter")}>
+          <Part title={say("setupSheetPage.trims")}>
             {trims.data?.phases.map((one) => (
               <p key={one.phase} className="figures">
                 {setup.phases.find((each) => each.id === one.phase)?.name}:{" "}
@@ -127,7 +127,7 @@ interface DeskProps {
 function AtRest({ desk }: DeskProps) {
   const setup = useModel().draft.present;
   return (
-    <Part wide title={say("setupSheetPage.flightPhasesSurfacesSticks")}>
+    <Part wide title={say("setupSheetPage.phases")}>
       <table className="figures cards-on-phone w-full">
         <thead>
           <tr className="border-b border-ink text-left">
@@ -173,7 +173,7 @@ function AtRest({ desk }: DeskProps) {
 function Mixes({ desk }: DeskProps) {
   const setup = useModel().draft.present;
   return (
-    <Part title={say("setupSheetPage.mixesEachOneAdds")}>
+    <Part title={say("setupSheetPage.mixes")}>
       {setup.mixes.map((mix) => {
         const reach = desk?.mixes.find((one) => one.mix === mix.id);
         return (
@@ -212,7 +212,7 @@ function Rates({ control }: { control: Control }) {
   }
   return (
     <Part
-      title={say("setupSheetPage.fullStickRest", {
+      title={say("setupSheetPage.fullStick", {
         controlName: controlName(key),
         surface: within(surface.name),
       })}

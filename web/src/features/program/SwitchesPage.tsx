@@ -20,13 +20,13 @@ import { BenchBeside } from "@/features/bench/BenchBeside";
 import { say } from "@/words/generated/program";
 
 const KINDS = [
-  ["SWITCH_AT", say("switchesPage.aSwitchIsAt")],
-  ["ABOVE", say("switchesPage.stickLeverAbove")],
-  ["BELOW", say("switchesPage.stickLeverBelow")],
-  ["PHASE", say("switchesPage.aPhaseIsOn")],
-  ["TELEMETRY_BELOW", say("switchesPage.measuredValueBelow")],
-  ["TELEMETRY_ABOVE", say("switchesPage.measuredValueAbove")],
-  ["TIMER_ABOVE", say("switchesPage.aTimerIsBeyond")],
+  ["SWITCH_AT", say("switchesPage.switchAt")],
+  ["ABOVE", say("switchesPage.stickAbove")],
+  ["BELOW", say("switchesPage.stickBelow")],
+  ["PHASE", say("switchesPage.phaseOn")],
+  ["TELEMETRY_BELOW", say("switchesPage.valueBelow")],
+  ["TELEMETRY_ABOVE", say("switchesPage.valueAbove")],
+  ["TIMER_ABOVE", say("switchesPage.timerBeyond")],
   ["AND", say("switchesPage.allOfThese")],
   ["OR", say("switchesPage.oneOfThese")],
   ["NOT", say("switchesPage.notThis")],
@@ -85,7 +85,7 @@ function Steady() {
   const steady = draft.present.channels.filter((one) => one.steady);
   return steady.length === 0 ? null : (
     <p className="mt-2 border-t border-line pt-2 text-sm" data-steady>
-      {say("switchesPage.noSwitchMayMove", {
+      {say("switchesPage.steady", {
         steady: steady
           .map((one) => say("switchesPage.channel", { number: one.number, name: one.name }))
           .join("; "),

@@ -53,7 +53,7 @@ const TERMS = {
       <>
         <Bold d={`M${X(-1)} ${Y(-0.6)}H${X(-0.4)}L${X(0.4)} ${Y(0.6)}H${X(1)}`} />
         <Words x={X(-0.95)} y={Y(0.8)}>
-          {say("term.sOneOther", { fade })}
+          {say("term.fades", { fade })}
         </Words>
       </>
     ),
@@ -78,7 +78,7 @@ const TERMS = {
               fontSize={11}
               fill={i === 1 ? "var(--on-brand)" : "var(--ink)"}
             >
-              {[say("term.notTrue"), say("term.trueOne"), say("term.notCheckedAnyMore")][i]}
+              {[say("term.notTrue"), say("term.trueOne"), say("term.unchecked")][i]}
             </text>
           </g>
         ))}

@@ -17,7 +17,7 @@ export function TimersCard() {
   const { draft, change } = useModel();
   const { timers, alarms } = draft.present.power;
   return (
-    <Card title={say("timersCard.timersAndAlarms")}>
+    <Card title={say("timersCard.title")}>
       {timers.map((timer, i) => (
         <div
           key={timer.id}
@@ -33,14 +33,14 @@ export function TimersCard() {
             ]}
           />
           <Times
-            label={say("timersCard.fromMinutesSeconds")}
+            label={say("timersCard.from")}
             values={[timer.startSeconds]}
             onValues={([value = 0]) =>
               change({ type: "edit", path: [...P, "timers", i, "startSeconds"], value })
             }
           />
           <Times
-            label={say("timersCard.callOutAt")}
+            label={say("timersCard.callOut")}
             many
             values={timer.spokenAtSeconds}
             onValues={(value) =>
@@ -71,7 +71,7 @@ export function TimersCard() {
             label={say("timersCard.on")}
             options={[
               ["link", say("timersCard.linkQuality")],
-              ["voltage", say("timersCard.packVoltageV")],
+              ["voltage", say("timersCard.voltage")],
             ]}
           />
           <DraftNumber path={[...P, "alarms", i, "limit"]} />
@@ -140,7 +140,7 @@ function Times({ label, values, many = false, onValues }: TimesProps) {
       />
       {wrong && (
         <span role="alert" className="text-xs font-medium text-grounded">
-          {say("timersCard.minutesSecondsSuch5", { many: Boolean(many) })}
+          {say("timersCard.timeFormat", { many: Boolean(many) })}
         </span>
       )}
     </label>

@@ -30,8 +30,8 @@ export function TrimCurveCard() {
     setRows(rows.map((one, other) => (other === i ? part : one)));
   const present = mixes[index]?.curve ?? [];
   return (
-    <Card title={say("trimCurveCard.compensationMixFromTrims")}>
-      <p className="mb-2 text-sm text-soft">{say("trimCurveCard.handsOffTrimsSeveral")}</p>
+    <Card title={say("trimCurveCard.title")}>
+      <p className="mb-2 text-sm text-soft">{say("trimCurveCard.hint")}</p>
       {rows.map(([setting, clicks], i) => (
         <div key={i} className="flex gap-3">
           <TextLine
@@ -67,20 +67,20 @@ export function TrimCurveCard() {
             })
           }
         >
-          {say("trimCurveCard.calculateTheCurve")}
+          {say("trimCurveCard.calculate")}
         </Button>
       </div>
       {make.isError && <Failure error={make.error} />}
       {make.data !== undefined && (
         <div className="mt-3 space-y-2">
           <Chart
-            label={say("trimCurveCard.curveFromTrims")}
+            label={say("trimCurveCard.curve")}
             xLabel={say("trimCurveCard.settingAxis")}
             yLabel={say("trimCurveCard.command")}
             height={180}
             lines={[
               {
-                name: say("trimCurveCard.fromTheTrims"),
+                name: say("trimCurveCard.name"),
                 xs: make.data.map((p) => p.x),
                 ys: make.data.map((p) => p.y),
               },
@@ -98,7 +98,7 @@ export function TrimCurveCard() {
           {mixes.length > 0 && (
             <div className="flex flex-wrap items-end gap-2">
               <Choice
-                label={say("trimCurveCard.intoTheMix")}
+                label={say("trimCurveCard.intoMix")}
                 value={mix}
                 onValue={setMix}
                 options={mixes.map((one) => [one.id, one.name] as const)}

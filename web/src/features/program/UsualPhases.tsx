@@ -20,7 +20,7 @@ export function UsualPhases() {
   const take = (way: "START_CRUISE_LANDING" | "SPEED_CRUISE_THERMALS_LANDING") =>
     void worked(start.mutateAsync({ setup: draft.present, way, first, second }));
   return three.length === 0 ? null : (
-    <Card title={say("usualPhases.usualPhasesOnce")}>
+    <Card title={say("usualPhases.title")}>
       <div className="flex flex-wrap items-end gap-2">
         <Choice
           label={say("usualPhases.switch")}
@@ -37,15 +37,15 @@ export function UsualPhases() {
           />
         )}
         <Button disabled={start.isPending} onClick={() => take("START_CRUISE_LANDING")}>
-          {say("usualPhases.startCruiseLanding")}
+          {say("usualPhases.threePhases")}
         </Button>
         {three.length > 1 && (
           <Button disabled={start.isPending} onClick={() => take("SPEED_CRUISE_THERMALS_LANDING")}>
-            {say("usualPhases.speedCruiseThermal1")}
+            {say("usualPhases.fivePhases")}
           </Button>
         )}
       </div>
-      <p className="mt-2 text-xs text-soft">{say("usualPhases.allStartValuesToday")}</p>
+      <p className="mt-2 text-xs text-soft">{say("usualPhases.hint")}</p>
       {start.isError && <Failure error={start.error} />}
     </Card>
   );

@@ -23,9 +23,9 @@ const SECTIONS: readonly (readonly [Word["section"], string])[] = [
   ["PRESET", say("wordsCard.presets")],
   ["DIFFERENTIAL", say("wordsCard.differential")],
   ["MIX", say("wordsCard.mixes")],
-  ["POWER", say("wordsCard.throttleCurvesCutArming")],
+  ["POWER", say("wordsCard.power")],
   ["FAILSAFE", say("wordsCard.failsafe")],
-  ["TIMER", say("wordsCard.timersAndWarnings")],
+  ["TIMER", say("wordsCard.timers")],
   ["TRIM", say("wordsCard.trims")],
 ];
 
@@ -38,8 +38,8 @@ export function WordsCard() {
   const chosen = left.find(([section]) => section === next)?.[0] ?? left[0]?.[0];
   const set = (value: Word[]) => change({ type: "edit", path: ["transmitter", "words"], value });
   return (
-    <Card title={say("wordsCard.yourTransmittersOwnWords")} className="no-print mt-4">
-      <p className="mb-2 text-sm text-soft">{say("wordsCard.transmitterCallsEachThing")}</p>
+    <Card title={say("wordsCard.title")} className="no-print mt-4">
+      <p className="mb-2 text-sm text-soft">{say("wordsCard.hint")}</p>
       {words.map((word, i) => (
         <div
           key={word.section}
@@ -51,20 +51,14 @@ export function WordsCard() {
           <div className="w-40">
             <DraftText
               path={["transmitter", "words", i, "name"]}
-              label={say("wordsCard.nameInThisTransmitter")}
+              label={say("wordsCard.ownName")}
             />
           </div>
           <div className="w-44">
-            <DraftText
-              path={["transmitter", "words", i, "menu"]}
-              label={say("wordsCard.menuWhereFound")}
-            />
+            <DraftText path={["transmitter", "words", i, "menu"]} label={say("wordsCard.menu")} />
           </div>
           <div className="w-24">
-            <DraftText
-              path={["transmitter", "words", i, "unit"]}
-              label={say("wordsCard.unitInThisTransmitter")}
-            />
+            <DraftText path={["transmitter", "words", i, "unit"]} label={say("wordsCard.unit")} />
           </div>
           <div className="w-40">
             <DraftNumber path={["transmitter", "words", i, "perUnit"]} />
@@ -107,7 +101,7 @@ export function WordsCard() {
               ])
             }
           >
-            <Plus aria-hidden size={16} /> {say("wordsCard.addItsWords")}
+            <Plus aria-hidden size={16} /> {say("wordsCard.add")}
           </Button>
         </div>
       )}

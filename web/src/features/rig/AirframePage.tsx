@@ -114,7 +114,7 @@ function AddPart() {
     });
   };
   return (
-    <Card title={say("airframePage.addAPart")} className="!p-3">
+    <Card title={say("airframePage.title")} className="!p-3">
       <Form form={form} className="space-y-2" send={submit} by={add}>
         <PickField
           control={control}
@@ -125,7 +125,7 @@ function AddPart() {
         <LineField
           control={control}
           name="name"
-          label={mirrored ? say("airframePage.nameLeftOne") : say("airframePage.name")}
+          label={mirrored ? say("airframePage.nameLeft") : say("airframePage.name")}
           required
           maxLength={60}
         />
@@ -133,7 +133,7 @@ function AddPart() {
           <LineField
             control={control}
             name="right"
-            label={say("airframePage.nameRightOne")}
+            label={say("airframePage.nameRight")}
             required
             maxLength={60}
           />
@@ -144,7 +144,7 @@ function AddPart() {
             name="side"
             label={say("airframePage.side")}
             options={[
-              ["BOTH", say("airframePage.leftAndRight")],
+              ["BOTH", say("airframePage.bothSides")],
               ["LEFT", told("Side", "LEFT")],
               ["CENTRE", told("Side", "CENTRE")],
               ["RIGHT", told("Side", "RIGHT")],
@@ -163,7 +163,7 @@ function AddPart() {
           <PickField
             control={control}
             name="panel"
-            label={say("airframePage.whatItIs")}
+            label={say("airframePage.panelRole")}
             options={PANEL_ROLES}
           />
         )}

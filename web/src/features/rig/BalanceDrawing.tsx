@@ -34,7 +34,7 @@ export function BalanceDrawing({ setup }: { setup: Setup }) {
       viewBox={`0 0 ${WIDTH} ${height}`}
       className="mm-paper block w-full rounded-card border border-line"
       role="img"
-      aria-label={say("balanceDrawing.balancePointWantedAft", {
+      aria-label={say("balanceDrawing.picture", {
         lengthEntered: lengthEntered(targetMm),
         datum,
       })}

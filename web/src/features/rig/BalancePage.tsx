@@ -42,7 +42,7 @@ export function BalancePage() {
   return (
     <div className="grid gap-4 lg:grid-cols-2">
       <div className="space-y-3">
-        <Card title={say("balancePage.whereItShouldBalance")} aside={<Explained term="datum" />}>
+        <Card title={say("balancePage.wanted")} aside={<Explained term="datum" />}>
           <div className="grid grid-cols-2 gap-3 sm:grid-cols-3">
             <DraftText path={[...B, "datum"]} label={say("balancePage.measuredFrom")} />
             <DraftNumber path={[...B, "datumAftMm"]} />
@@ -53,10 +53,8 @@ export function BalancePage() {
             {motors && <DraftNumber path={[...B, "boltSpacingMm"]} />}
           </div>
         </Card>
-        <Card title={say("balancePage.packsWhereBalancesEach")}>
-          {packs.length === 0 && (
-            <p className="mb-2 text-soft">{say("balancePage.noPackYetEach")}</p>
-          )}
+        <Card title={say("balancePage.packs")}>
+          {packs.length === 0 && <p className="mb-2 text-soft">{say("balancePage.noPack")}</p>}
           {packs.map((pack, i) => (
             <div
               key={i}
@@ -82,10 +80,10 @@ export function BalancePage() {
             <Plus aria-hidden size={16} /> {say("balancePage.pack")}
           </AddButton>
         </Card>
-        <Caution>{say("balancePage.balanceReadyFlyPack")}</Caution>
+        <Caution>{say("balancePage.hint")}</Caution>
       </div>
       <div className="space-y-3">
-        <Card title={say("balancePage.whatToMove")}>
+        <Card title={say("balancePage.toMove")}>
           <BalanceDrawing setup={draft.present} />
           {advice.isError && <Failure error={advice.error} />}
           {advice.data?.packs.map((pack) => (
@@ -111,9 +109,7 @@ export function BalancePage() {
           </div>
         </Card>
         <Card
-          title={
-            motors ? say("balancePage.lateralBalanceThrustLine") : say("balancePage.lateralBalance")
-          }
+          title={motors ? say("balancePage.lateralAndThrust") : say("balancePage.lateralBalance")}
         >
           <div className="grid grid-cols-2 gap-3">
             {field("lateralOffsetMm")}
@@ -146,7 +142,7 @@ function AcrossWords({ advice, asked }: { advice: BalanceAdvice; asked: BalanceW
   const washer = (mm: number, words: string) =>
     isNothing(mm, 2) ? null : (
       <li>
-        <Say id="balancePage.aWasherOf" values={{ b: <strong>{sizeOf(mm, 2)}</strong>, words }} />
+        <Say id="balancePage.washer" values={{ b: <strong>{sizeOf(mm, 2)}</strong>, words }} />
       </li>
     );
   return (
@@ -154,22 +150,18 @@ function AcrossWords({ advice, asked }: { advice: BalanceAdvice; asked: BalanceW
       {asked.lateralOffsetMm > 0 && (
         <li>
           <Say
-            id="balancePage.tipLighterWing"
+            id="balancePage.tipWeight"
             values={{ b: <strong>{figure(advice.lateralGrams, 1)} g</strong> }}
           />
         </li>
       )}
       {washer(
         advice.sideWasherMm,
-        advice.sideWasherMm > 0
-          ? say("balancePage.underLeftBoltsMount")
-          : say("balancePage.underRightBoltsMount"),
+        advice.sideWasherMm > 0 ? say("balancePage.underLeft") : say("balancePage.underRight"),
       )}
       {washer(
         advice.downWasherMm,
-        advice.downWasherMm > 0
-          ? say("balancePage.underUpperBoltsMount")
-          : say("balancePage.underLowerBoltsMount"),
+        advice.downWasherMm > 0 ? say("balancePage.underUpper") : say("balancePage.underLower"),
       )}
     </ul>
   );

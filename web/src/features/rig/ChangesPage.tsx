@@ -54,7 +54,7 @@ function NoteChange() {
   });
   const { control } = form;
   return (
-    <Card title={say("changesPage.recordChangeModel")}>
+    <Card title={say("changesPage.record")}>
       <Form
         form={form}
         className="grid grid-cols-2 gap-3"
@@ -115,8 +115,8 @@ function ChangeList() {
           {one.change.note !== "" && <p className="mb-1 text-sm">{one.change.note}</p>}
           <p className="text-sm font-semibold">
             {one.checks.every((check) => check.done)
-              ? say("changesPage.everythingHasDoneAgain")
-              : say("changesPage.toBeDoneAgain")}
+              ? say("changesPage.allDone")
+              : say("changesPage.toDo")}
           </p>
           <ul className="mt-1 space-y-1" data-change={one.change.kind}>
             {one.checks.map((check, i) => (
@@ -143,7 +143,7 @@ function ChangeList() {
         </Card>
       ))}
       {changes.data?.length === 0 && (
-        <p className="px-1 text-sm text-soft">{say("changesPage.nothingRecordedYetAnything")}</p>
+        <p className="px-1 text-sm text-soft">{say("changesPage.none")}</p>
       )}
       {(changes.isError || mark.isError) && <Failure error={changes.error ?? mark.error} />}
     </>
@@ -166,11 +166,11 @@ function Sources() {
       GROUPS.map(([group, words]) => [`${one.id}/${group}`, `${one.name}, ${words}`] as const),
     ),
     ["balance", say("changesPage.balance")] as const,
-    ["feel", say("changesPage.expoAndRates")] as const,
+    ["feel", say("changesPage.feel")] as const,
     ["transmitter", say("changesPage.transmitter")] as const,
   ];
   return (
-    <Card title={say("changesPage.whereFiguresCome")}>
+    <Card title={say("changesPage.sources")}>
       {sources.map((_, i) => (
         <div key={i} className="flex items-end gap-2 border-t border-line py-2 first:border-0">
           <div className="grid flex-1 grid-cols-3 gap-2">
@@ -194,7 +194,7 @@ function Sources() {
           <Button
             look="quiet"
             className="!px-2"
-            aria-label={say("changesPage.removeThisSource")}
+            aria-label={say("changesPage.removeSource")}
             onClick={() => set(sources.filter((__, other) => other !== i))}
           >
             <X aria-hidden size={15} />
@@ -214,7 +214,7 @@ function HouseValuesCard() {
   const { draft } = useModel();
   return (
     <Card title={say("changesPage.myLimits")}>
-      <p className="mb-2 text-sm text-soft">{say("changesPage.limitsStartingValuesMatter")}</p>
+      <p className="mb-2 text-sm text-soft">{say("changesPage.limitsHint")}</p>
       <div className="grid grid-cols-2 gap-3 sm:grid-cols-3">
         {Object.keys(draft.present.house).map((name) => (
           <HouseNumber key={name} name={name} />

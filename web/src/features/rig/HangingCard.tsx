@@ -24,21 +24,21 @@ export function HangingCard() {
         onValue={setRead}
       />
       <PlainNumber
-        label={say("hangingCard.thrustLineNow", { way })}
+        label={say("hangingCard.thrustNow", { way })}
         value={nowDegrees}
         onValue={setNow}
       />
     </div>
   );
   return (
-    <Card title={say("hangingCard.thrustLineByHanging")}>
-      <p className="mb-2 text-sm text-soft">{say("hangingCard.propellerOffPackHang")}</p>
+    <Card title={say("hangingCard.title")}>
+      <p className="mb-2 text-sm text-soft">{say("hangingCard.instruction")}</p>
       <SwitchTabs
         label={say("hangingCard.seen")}
         value={down ? "side" : "above"}
         onValue={(one) => setDown(one === "side")}
         options={[
-          ["side", say("hangingCard.fromTheSide"), fields],
+          ["side", say("hangingCard.side"), fields],
           ["above", say("hangingCard.fromAbove"), fields],
         ]}
       />

@@ -63,10 +63,10 @@ function ProposalCard() {
     setShown((old) => (old === undefined ? old : { ...old, setup }));
   };
   return (
-    <Card title={say("mapPage.suggestAChannelMap")} className="!p-3">
-      <p className="mb-2 text-sm text-soft">{say("mapPage.putsStickFunctionsChannels")}</p>
+    <Card title={say("mapPage.suggestTitle")} className="!p-3">
+      <p className="mb-2 text-sm text-soft">{say("mapPage.suggestHint")}</p>
       <Button look="main" onClick={draw} disabled={propose.isPending}>
-        {say("mapPage.suggestAMap")}
+        {say("mapPage.suggest")}
       </Button>
       {propose.isError && <Failure error={propose.error} />}
       {shown !== undefined && !holds && <Outdated />}
@@ -79,7 +79,7 @@ function ProposalCard() {
                   {say("mapPage.channel", { channel: line.channel, line: line.name })}
                 </span>{" "}
                 {line.socket < 0 ? (
-                  <span className="font-medium text-grounded">{say("mapPage.hasNoSocket")}</span>
+                  <span className="font-medium text-grounded">{say("mapPage.noSocket")}</span>
                 ) : (
                   <>{say("mapPage.onSocket", { socket: line.socket })}</>
                 )}
@@ -88,7 +88,7 @@ function ProposalCard() {
             ))}
           </ol>
           <Button className="mt-2" onClick={() => take(shown.setup)} disabled={taken}>
-            {say("mapPage.useThisMap")}
+            {say("mapPage.use")}
           </Button>
           {shown.sharing.length > 0 && (
             <SharingList shown={shown} onTaken={() => setShown(undefined)} />
@@ -104,12 +104,12 @@ function SharingList({ shown, onTaken }: { shown: Proposed; onTaken: () => void 
   const share = useShare();
   return (
     <section className="mt-3 border-t border-line pt-2">
-      <h3 className="font-semibold">{say("mapPage.notEnoughSocketsCould")}</h3>
+      <h3 className="font-semibold">{say("mapPage.tooFew")}</h3>
       <ul className="mt-1 space-y-2">
         {shown.sharing.slice(0, 4).map((one) => (
           <li key={`${one.keep}-${one.drop}`}>
             <Say
-              id="mapPage.onAYLead"
+              id="mapPage.sharing"
               values={{
                 span: <span className="font-medium">{all(one.names)}</span>,
                 reverser: Boolean(one.reverser),
@@ -120,7 +120,7 @@ function SharingList({ shown, onTaken }: { shown: Proposed; onTaken: () => void 
                 <li key={cost}>{cost}</li>
               ))}
               <li className="figures">
-                {say("mapPage.movesUpToDifferently", { length: length(one.apartMm, 1) })}
+                {say("mapPage.apart", { length: length(one.apartMm, 1) })}
               </li>
             </ul>{" "}
             <Button
@@ -131,7 +131,7 @@ function SharingList({ shown, onTaken }: { shown: Proposed; onTaken: () => void 
                 ).then((done) => done && onTaken())
               }
             >
-              {say("mapPage.letThemShare")}
+              {say("mapPage.share")}
             </Button>
           </li>
         ))}

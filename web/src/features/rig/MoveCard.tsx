@@ -17,11 +17,11 @@ import { say } from "@/words/generated/rig";
 type Transmitter = Moved["setup"]["transmitter"];
 
 const ORDERS: readonly (readonly [string, string])[] = [
-  ["ROLL PITCH THROTTLE YAW", say("moveCard.rollPitchThrottleYaw")],
-  ["THROTTLE ROLL PITCH YAW", say("moveCard.throttleRollPitchYaw")],
-  ["PITCH ROLL THROTTLE YAW", say("moveCard.pitchRollThrottleYaw")],
-  ["ROLL PITCH YAW THROTTLE", say("moveCard.rollPitchYawThrottle")],
-  ["YAW PITCH THROTTLE ROLL", say("moveCard.yawPitchThrottleRoll")],
+  ["ROLL PITCH THROTTLE YAW", say("moveCard.orderRollPitchThrottle")],
+  ["THROTTLE ROLL PITCH YAW", say("moveCard.orderThrottleFirst")],
+  ["PITCH ROLL THROTTLE YAW", say("moveCard.orderPitchRollThrottle")],
+  ["ROLL PITCH YAW THROTTLE", say("moveCard.orderRollPitchYaw")],
+  ["YAW PITCH THROTTLE ROLL", say("moveCard.orderYawFirst")],
 ];
 
 /** The model on another transmitter, with every surface before and after. */
@@ -40,20 +40,20 @@ export function MoveCard() {
   if (!open) {
     return (
       <Card title={say("moveCard.switchTransmitter")} className="!p-3">
-        <p className="mb-2 text-sm text-soft">{say("moveCard.switchAnotherTransmitterWithout")}</p>
+        <p className="mb-2 text-sm text-soft">{say("moveCard.hint")}</p>
         <Button
           onClick={() => {
             setTo(draft.present.transmitter);
             setOpen(true);
           }}
         >
-          {say("moveCard.switchToAnotherTransmitter")}
+          {say("moveCard.title")}
         </Button>
       </Card>
     );
   }
   return (
-    <Card title={say("moveCard.toWhichTransmitter")} className="!p-3">
+    <Card title={say("moveCard.toWhich")} className="!p-3">
       <div className="grid grid-cols-2 gap-2">
         <div className="col-span-2">
           <TextLine
@@ -102,7 +102,7 @@ export function MoveCard() {
             )
           }
         >
-          {say("moveCard.showBeforeAndAfter")}
+          {say("moveCard.showBoth")}
         </Button>
         <Button look="quiet" onClick={() => setOpen(false)}>
           {say("moveCard.cancel")}
@@ -139,7 +139,7 @@ function BeforeAfter({ moved, onTake }: { moved: Moved; onTake: () => void }) {
   return (
     <section className="mt-3 text-sm" data-moved>
       <p className="figures font-semibold">
-        {say("moveCard.largestDifferenceAnySurface", { length: length(moved.largestMm, 4) })}
+        {say("moveCard.apart", { length: length(moved.largestMm, 4) })}
       </p>
       {moved.notes.length > 0 && (
         <ul className="my-1 list-disc pl-5 text-grounded">
@@ -171,7 +171,7 @@ function BeforeAfter({ moved, onTake }: { moved: Moved; onTake: () => void }) {
         </table>
       </div>
       <Button look="main" className="mt-2" onClick={onTake}>
-        {say("moveCard.useTheNewTransmitter")}
+        {say("moveCard.use")}
       </Button>
     </section>
   );

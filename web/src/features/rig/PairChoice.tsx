@@ -19,7 +19,7 @@ export function PairChoice({ part, pair, others }: Props) {
   return (
     <div>
       <Choice
-        label={say("pairChoice.pairOtherSide")}
+        label={say("pairChoice.pair")}
         value={pair}
         options={[
           ["", say("pairChoice.none")],

@@ -24,7 +24,7 @@ export function Panels() {
               <DraftText path={["airframe", "panels", i, "name"]} />
               <DraftChoice
                 path={["airframe", "panels", i, "role"]}
-                label={say("panelsCard.whatItIs")}
+                label={say("panelsCard.role")}
                 options={PANEL_ROLES}
               />
               <PairChoice
@@ -90,7 +90,7 @@ function Reverser({ index }: { index: number }) {
       path={["airframe", "motors", index, "reverserChannel"]}
       label={say("panelsCard.reversedBy")}
       options={[
-        [-1, say("panelsCard.noChannelOwn")],
+        [-1, say("panelsCard.noChannel")],
         ...switches.map(
           (one) =>
             [

@@ -46,7 +46,7 @@ function Profile() {
         />
         {receiver.failsafe === "ONE_CHANNEL" && <DraftNumber path={[...R, "failsafeChannel"]} />}
         <div className="self-center">
-          <DraftCheck path={[...R, "anyChannel"]} label={say("receiverCard.socketCanCarryAny")} />
+          <DraftCheck path={[...R, "anyChannel"]} label={say("receiverCard.anyChannel")} />
         </div>
       </div>
       <ul className="mt-3 grid grid-cols-1 gap-2 sm:grid-cols-2">
@@ -107,10 +107,7 @@ function Leads() {
                 label={say("receiverCard.yLead")}
               />
               <DraftNumber path={["wiring", "leads", i, "extensionMm"]} />
-              <DraftText
-                path={["wiring", "leads", i, "label"]}
-                label={say("receiverCard.labelOnIt")}
-              />
+              <DraftText path={["wiring", "leads", i, "label"]} label={say("receiverCard.label")} />
               <div className="self-center">
                 <DraftCheck
                   path={["wiring", "leads", i, "reverser"]}
@@ -131,10 +128,8 @@ function Between() {
   const { between } = draft.present.wiring;
   const set = useSetting();
   return (
-    <Card title={say("receiverCard.betweenReceiverAndServos")}>
-      {between.length === 0 && (
-        <p className="text-sm text-soft">{say("receiverCard.nothingAddStabiliserBoard")}</p>
-      )}
+    <Card title={say("receiverCard.between")}>
+      {between.length === 0 && <p className="text-sm text-soft">{say("receiverCard.none")}</p>}
       {between.map((one, i) => (
         <div
           key={i}
@@ -161,7 +156,7 @@ function Between() {
             />
           </div>
           <fieldset className="col-span-full flex flex-wrap gap-3 text-sm">
-            <legend className="text-soft">{say("receiverCard.channelsRunThrough")}</legend>
+            <legend className="text-soft">{say("receiverCard.through")}</legend>
             {draft.present.channels.map((channel) => (
               <Check
                 key={channel.number}
@@ -196,7 +191,7 @@ function Between() {
         </div>
       ))}
       <AddButton className="mt-2" part="BETWEEN">
-        <Plus aria-hidden size={16} /> {say("receiverCard.stabiliserOrController")}
+        <Plus aria-hidden size={16} /> {say("receiverCard.device")}
       </AddButton>
     </Card>
   );

@@ -2,12 +2,12 @@ import { Subpages } from "@/ui/subpages";
 import { say } from "@/words/generated/rig";
 
 const PAGES = [
-  ["", say("rigPages.linkagesAndThrows")],
+  ["", say("rigPages.linkages")],
   ["airframe", say("rigPages.airframe")],
   ["map", say("rigPages.channelMap")],
   ["set-up", say("rigPages.benchSetUp")],
   ["balance", say("rigPages.balance")],
-  ["changes", say("rigPages.changedPartsAndSources")],
+  ["changes", say("rigPages.changes")],
 ] as const;
 
 /** The pages of the rig, in the order in which a model is rigged. */

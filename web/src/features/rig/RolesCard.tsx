@@ -16,8 +16,8 @@ export function RolesCard() {
   const named = (id: string) =>
     [...surfaces, ...airframe.panels].find((one) => one.id === id)?.name ?? "";
   return (
-    <Card title={say("rolesCard.eachPartPleaseCheck")} data-roles>
-      <p className="mb-2">{say("rolesCard.modelOlderThanPart")}</p>
+    <Card title={say("rolesCard.title")} data-roles>
+      <p className="mb-2">{say("rolesCard.guessed")}</p>
       <div className="grid gap-x-4 gap-y-2 sm:grid-cols-2 xl:grid-cols-3">
         {surfaces.map((one, i) => (
           <div key={one.id}>
@@ -57,7 +57,7 @@ export function RolesCard() {
         className="mt-3"
         onClick={() => change({ type: "edit", path: ["notebook", "rolesFromNames"], value: false })}
       >
-        <Check aria-hidden size={16} /> {say("rolesCard.theseAreCorrect")}
+        <Check aria-hidden size={16} /> {say("rolesCard.confirm")}
       </Button>
     </Card>
   );

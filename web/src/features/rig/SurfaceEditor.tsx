@@ -58,7 +58,7 @@ export function SurfaceEditor({ index }: { index: number }) {
           />
           <DraftChoice
             path={[...at, "place", "panel"]}
-            label={say("surfaceEditor.fittedToPanel")}
+            label={say("surfaceEditor.panel")}
             options={setup.airframe.panels.map((panel) => [panel.id, panel.name] as const)}
           />
           <DraftNumber path={[...at, "place", "from"]} />
@@ -66,31 +66,31 @@ export function SurfaceEditor({ index }: { index: number }) {
           <DraftNumber path={[...at, "chordMm"]} />
           <DraftNumbers
             path={[...at, "hornHolesMm"]}
-            label={say("surfaceEditor.holesOnTheHorn", { lengthSign: lengthSign() })}
+            label={say("surfaceEditor.hornHoles", { lengthSign: lengthSign() })}
           />
           <div className="self-center">
             <DraftCheck path={[...at, "sideways"]} label={say("surfaceEditor.movesSideways")} />
           </div>
         </div>
       </Card>
-      <Card title={say("surfaceEditor.takesEachControl")}>
+      <Card title={say("surfaceEditor.shares")}>
         <div className="grid grid-cols-2 gap-3 sm:grid-cols-3">
           <DraftNumber path={[...at, "shares", "roll"]} />
           <DraftNumber path={[...at, "shares", "pitch"]} />
           <DraftNumber path={[...at, "shares", "yaw"]} />
         </div>
-        <p className="mt-1 text-xs text-soft">{say("surfaceEditor.n1AllNegativeValue")}</p>
+        <p className="mt-1 text-xs text-soft">{say("surfaceEditor.sharesHint")}</p>
         {levers.map((_, i) => (
           <div key={i} className="mt-2 flex items-end gap-2">
             <DraftChoice
               path={[...at, "shares", "levers", i, "input"]}
-              label={say("surfaceEditor.leverOrSwitch")}
+              label={say("surfaceEditor.lever")}
               options={inputs.map((input) => [input.id, input.name] as const)}
             />
             <DraftNumber path={[...at, "shares", "levers", i, "share"]} />
             <Button
               look="quiet"
-              aria-label={say("surfaceEditor.removeThisLever")}
+              aria-label={say("surfaceEditor.removeLever")}
               onClick={() => setLevers(levers.filter((_, other) => other !== i))}
             >
               <X aria-hidden size={16} />
@@ -102,7 +102,7 @@ export function SurfaceEditor({ index }: { index: number }) {
             className="mt-2"
             onClick={() => setLevers([...levers, { input: inputs[0]?.id ?? "", share: 1 }])}
           >
-            <Plus aria-hidden size={16} /> {say("surfaceEditor.leverSwitchMovesToo")}
+            <Plus aria-hidden size={16} /> {say("surfaceEditor.addLever")}
           </Button>
         )}
       </Card>
@@ -126,7 +126,7 @@ function Driver({ index }: { index: number }) {
       .filter((one) => one.id !== surface.id)
       .map(
         (one) =>
-          [`SURFACE ${one.id}`, say("surfaceEditor.byASlavePushrod", { name: one.name })] as [
+          [`SURFACE ${one.id}`, say("surfaceEditor.bySlave", { name: one.name })] as [
             string,
             string,
           ],
@@ -137,7 +137,7 @@ function Driver({ index }: { index: number }) {
     change({ type: "edit", path: ["surfaces", index, "rod"], value: { ...rod, driver, driverId } });
   };
   return (
-    <Card title={say("surfaceEditor.whatDrivesIt")}>
+    <Card title={say("surfaceEditor.driver")}>
       <div className="grid grid-cols-2 gap-3 sm:grid-cols-3">
         <Choice
           label={say("surfaceEditor.drivenBy")}
@@ -159,7 +159,7 @@ function Driver({ index }: { index: number }) {
             <DraftNumber path={["servos", servo, "seating", "arms"]} />
             <DraftNumbers
               path={["servos", servo, "armHolesMm"]}
-              label={say("surfaceEditor.holesOnTheArm", { lengthSign: lengthSign() })}
+              label={say("surfaceEditor.armHoles", { lengthSign: lengthSign() })}
             />
             <DraftNumber path={["servos", servo, "leadMm"]} />
           </>

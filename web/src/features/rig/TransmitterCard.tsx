@@ -36,9 +36,7 @@ export function TransmitterCard() {
           <DraftNumber key={field} path={[...T, field]} />
         ))}
       </div>
-      <h3 className="mt-3 text-sm font-semibold">
-        {say("transmitterCard.orderFirstFourChannels")}
-      </h3>
+      <h3 className="mt-3 text-sm font-semibold">{say("transmitterCard.order")}</h3>
       <ol className="mt-1 flex flex-wrap items-center gap-1">
         {channelOrder.map((one, i) => (
           <li key={one} className="flex items-center gap-1">
@@ -62,7 +60,7 @@ export function TransmitterCard() {
           </li>
         ))}
       </ol>
-      <h3 className="mt-3 text-sm font-semibold">{say("transmitterCard.leversSwitchesHas")}</h3>
+      <h3 className="mt-3 text-sm font-semibold">{say("transmitterCard.inputs")}</h3>
       <ul className="mt-1 grid gap-2 sm:grid-cols-2">
         {inputs.map((input, i) => (
           <li key={input.id} className="flex items-end gap-2">

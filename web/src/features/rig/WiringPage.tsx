@@ -36,7 +36,7 @@ export function WiringPage() {
     return sheet.isError ? (
       <Failure error={sheet.error} />
     ) : (
-      <Waiting what={say("wiringPage.theWiringSheet")} />
+      <Waiting what={say("wiringPage.sheet")} />
     );
   }
   const { rows, parts } = sheet.data;
@@ -44,7 +44,7 @@ export function WiringPage() {
     <div className="mx-auto max-w-[900px]">
       <div className="no-print mb-3 flex gap-2">
         <Link to=".." relative="path" className={buttonClass()}>
-          {say("wiringPage.backToTheMap")}
+          {say("wiringPage.back")}
         </Link>
         <Button look="main" onClick={() => print()}>
           {say("wiringPage.print")}
@@ -107,9 +107,9 @@ export function WiringPage() {
           </tbody>
         </table>
         <section className="mt-4">
-          <h3 className="text-base">{say("wiringPage.leadsToBuy")}</h3>
+          <h3 className="text-base">{say("wiringPage.leads")}</h3>
           {parts.length === 0 ? (
-            <p className="text-sm">{say("wiringPage.noneMapLetHigh")}</p>
+            <p className="text-sm">{say("wiringPage.noLeads")}</p>
           ) : (
             <ul className="columns-2 text-sm" data-parts>
               {parts.map((part) => (
@@ -120,7 +120,7 @@ export function WiringPage() {
             </ul>
           )}
           <p className="mt-1 text-xs text-soft">
-            {say("wiringPage.lengthsCalculatedDrawingSpare", {
+            {say("wiringPage.hint", {
               lengthEntered: lengthEntered(setup.house.leadSpareMm),
             })}
           </p>

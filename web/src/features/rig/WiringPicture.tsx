@@ -22,7 +22,7 @@ export function WiringPicture({ sheet }: { sheet: WiringSheet }) {
       viewBox={`0 0 ${WIDTH} ${height}`}
       className="mm-paper block w-full rounded-card border border-line"
       role="img"
-      aria-label={say("wiringPicture.channelMapLeadsSockets", {
+      aria-label={say("wiringPicture.picture", {
         rows: rows.length,
         sockets: sockets.length,
       })}
@@ -127,5 +127,5 @@ export function leadWords(row: WiringSheet["rows"][number]): string {
     row.reverser ? say("wiringPicture.reverser") : "",
     row.through === "" ? "" : say("wiringPicture.through", { through: row.through }),
   ].filter((part) => part !== "");
-  return parts.length === 0 ? say("wiringPicture.itsOwnLead") : parts.join(", ");
+  return parts.length === 0 ? say("wiringPicture.ownLead") : parts.join(", ");
 }

@@ -53,13 +53,13 @@ export function HandsOffPage() {
 function HandsOff({ id, name }: { id: number; name: string }) {
   const live = useLive(id);
   const { trims, held, now, path, frame } = live;
-  const words = live.words === "" ? say("handsOffPage.waitingForTheModel") : live.words;
+  const words = live.words === "" ? say("handsOffPage.waiting") : live.words;
   return (
     <div className="mx-auto max-w-6xl space-y-4 p-4">
       <div className="flex flex-wrap items-baseline justify-between gap-3">
         <h1 className="text-2xl">{say("handsOffPage.handsOff", { name })}</h1>
         <Link to={`/school/${id}`} className="underline">
-          {say("handsOffPage.backToThePractice")}
+          {say("handsOffPage.back")}
         </Link>
       </div>
       {live.wrong.map((one) => (
@@ -77,9 +77,9 @@ function HandsOff({ id, name }: { id: number; name: string }) {
           <Card
             title={
               now?.stays
-                ? say("handsOffPage.itFliesStraight")
+                ? say("handsOffPage.straight")
                 : held
-                  ? say("handsOffPage.youHoldItLevel")
+                  ? say("handsOffPage.held")
                   : say("handsOffPage.state")
             }
           >
@@ -92,11 +92,9 @@ function HandsOff({ id, name }: { id: number; name: string }) {
               {words}
             </p>
             <Button look="main" large className="w-full" onClick={live.turn}>
-              {held ? say("handsOffPage.releaseTheSticks") : say("handsOffPage.takeItLevelAgain")}
+              {held ? say("handsOffPage.release") : say("handsOffPage.again")}
             </Button>
-            {now?.ended === true && (
-              <p className="mt-2">{say("handsOffPage.modelLeftSimulatedRange")}</p>
-            )}
+            {now?.ended === true && <p className="mt-2">{say("handsOffPage.leftRange")}</p>}
           </Card>
           <Card title={say("handsOffPage.trims")}>
             <div className="space-y-3">

@@ -16,8 +16,8 @@ export function OneChange({
 }) {
   const move = useMoveOne(sheet.id);
   return (
-    <Card title={say("oneChange.theOneChange")} className="border-l-4 border-l-tag">
-      <p className="mb-2 text-sm text-soft">{say("oneChange.doChangeWayHow")}</p>
+    <Card title={say("oneChange.title")} className="border-l-4 border-l-tag">
+      <p className="mb-2 text-sm text-soft">{say("oneChange.asked")}</p>
       {test.levers.map((lever) => {
         return (
           <div key={lever.lever} className="border-t border-line py-2">

@@ -65,10 +65,10 @@ function Field({ sheet }: { sheet: SchoolSheet }) {
           {sheet.step > 0 && say("practicePage.step", { step: sheet.step })}
         </h1>
         <p className="figures text-soft">
-          {say("practicePage.flightOfSimulated", { flights: sheet.flights, budget: sheet.budget })}
+          {say("practicePage.flightOf", { flights: sheet.flights, budget: sheet.budget })}
         </p>
         <Link to="/school" className="underline">
-          {say("practicePage.backToTheSchool")}
+          {say("practicePage.back")}
         </Link>
       </div>
       <p className="max-w-3xl text-lg">{sheet.told}</p>
@@ -85,12 +85,12 @@ function Field({ sheet }: { sheet: SchoolSheet }) {
         <div className="grid gap-4 lg:grid-cols-[17rem_1fr]">
           <div className="space-y-3">
             <Card title={say("practicePage.handsOffFirst")}>
-              <p className="mb-2 text-sm">{say("practicePage.levelFlightClickTrims")}</p>
+              <p className="mb-2 text-sm">{say("practicePage.levelTrim")}</p>
               <Link to={`/school/${sheet.id}/hands-off`} className="font-medium underline">
-                {say("practicePage.trimItHandsOff")}
+                {say("practicePage.trim")}
               </Link>
             </Card>
-            <Card title={say("practicePage.whatToFly")}>
+            <Card title={say("practicePage.toFly")}>
               <ul className="space-y-1">
                 {flyable.map((one) => (
                   <li key={keyOf(one)}>
@@ -114,7 +114,7 @@ function Field({ sheet }: { sheet: SchoolSheet }) {
               onClick={() => end.mutate(undefined)}
               className="w-full"
             >
-              {say("practicePage.finishWhatWasWrong")}
+              {say("practicePage.finishAsked")}
             </Button>
             {end.isError && <Failure error={end.error} />}
           </div>
@@ -130,17 +130,17 @@ function Field({ sheet }: { sheet: SchoolSheet }) {
 }
 
 const STEPS = [
-  say("practicePage.everySurfaceMovesCorrect"),
-  say("practicePage.balancePointCheckedPack"),
-  say("practicePage.nothingLoosePushrodsHorns"),
-  say("practicePage.skyClearFailsafeTested"),
+  say("practicePage.directionsChecked"),
+  say("practicePage.balanceChecked"),
+  say("practicePage.looseChecked"),
+  say("practicePage.skyChecked"),
 ] as const;
 
 function Preflight({ onReady }: { onReady: () => void }) {
   const [done, setDone] = useState<readonly string[]>([]);
   return (
     <Card title={say("practicePage.beforeTheFlight")}>
-      <p className="mb-3 text-sm text-soft">{say("practicePage.fieldSimulatedModelAlways")}</p>
+      <p className="mb-3 text-sm text-soft">{say("practicePage.checkHint")}</p>
       <div className="space-y-2">
         {STEPS.map((one) => (
           <Check
@@ -192,7 +192,7 @@ function Flying({ sheet, test }: { sheet: SchoolSheet; test: SchoolTest }) {
         )}
         <div className="mt-3 flex flex-wrap gap-2">
           <Button look="main" disabled={fly.isPending} onClick={out}>
-            {flown === undefined ? say("practicePage.flyIt") : say("practicePage.flyItAgain")}
+            {flown === undefined ? say("practicePage.flyIt") : say("practicePage.again")}
           </Button>
           {test.state !== "SKIPPED" && (
             <Button disabled={leave.isPending} onClick={() => leave.mutate(test.test)}>
@@ -205,14 +205,14 @@ function Flying({ sheet, test }: { sheet: SchoolSheet; test: SchoolTest }) {
       </Card>
       {flown !== undefined && (
         <>
-          <Card title={say("practicePage.flightWatchIt", { flight: flown.flight })}>
+          <Card title={say("practicePage.watchFlight", { flight: flown.flight })}>
             {flown.parts.length > 1 && flown.parts[0] !== undefined ? (
               <Watch
                 key={flown.flight + flown.words.join()}
                 path={flown.parts[0]}
                 beside={flown.parts[1] === undefined ? undefined : mirrored(flown.parts[1])}
                 frame={flown.frame}
-                words={flown.words.join(` ${say("practicePage.thenTheOtherWay")} `)}
+                words={flown.words.join(` ${say("practicePage.otherWay")} `)}
               />
             ) : (
               flown.parts[0] !== undefined && (
@@ -226,12 +226,10 @@ function Flying({ sheet, test }: { sheet: SchoolSheet; test: SchoolTest }) {
               )
             )}
             {flown.broken && (
-              <p className="mt-2 font-medium text-grounded">
-                {say("practicePage.modelLeftSimulatedRange")}
-              </p>
+              <p className="mt-2 font-medium text-grounded">{say("practicePage.leftRange")}</p>
             )}
           </Card>
-          <Card title={say("practicePage.whatDidYouSee")}>
+          <Card title={say("practicePage.seenAsked")}>
             <p className="mb-2 text-sm text-soft">{test.card.watch}</p>
             <fieldset className="max-w-xl" disabled={saying.isPending || said}>
               <OutcomePicker card={test.card} result={result} onResult={setResult} />

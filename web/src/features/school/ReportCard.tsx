@@ -37,7 +37,7 @@ export function ReportCard({
   return (
     <div className="space-y-4" data-report={report.found}>
       <Card
-        title={say("reportCard.whatWasWrong")}
+        title={say("reportCard.faults")}
         className={`border-l-4 ${report.found ? "border-l-done" : "border-l-tag"}`}
       >
         {report.faults.length === 0 && <p>{say("reportCard.nothingHidden")}</p>}
@@ -48,7 +48,7 @@ export function ReportCard({
         </ul>
         <p className="mt-3 font-semibold">{report.words}</p>
         <p className="figures text-sm text-soft">
-          {say("reportCard.howFarOffAll", {
+          {say("reportCard.howFarOff", {
             before: report.before,
             after: report.after,
             coachAfter: report.coachAfter,
@@ -57,9 +57,9 @@ export function ReportCard({
         </p>
       </Card>
       <div className="grid gap-4 lg:grid-cols-2">
-        <Card title={say("reportCard.whatEachFlightShowed")}>
+        <Card title={say("reportCard.flights")}>
           {report.told.length === 0 ? (
-            <p className="text-soft">{say("reportCard.nothingWasFlown")}</p>
+            <p className="text-soft">{say("reportCard.nothingFlown")}</p>
           ) : (
             <table className="w-full text-sm">
               <thead>
@@ -86,7 +86,7 @@ export function ReportCard({
             </table>
           )}
         </Card>
-        <Card title={say("reportCard.coachWouldHaveDone")}>
+        <Card title={say("reportCard.coachDid")}>
           <ol className="space-y-1 text-sm">
             {report.coach.map((one, i) => (
               <li key={i}>

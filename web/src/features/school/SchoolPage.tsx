@@ -26,7 +26,7 @@ export function SchoolPage() {
   return (
     <div className="mx-auto max-w-6xl space-y-4 p-4">
       <h1 className="text-2xl">{say("schoolPage.trimSchool")}</h1>
-      <p className="max-w-3xl text-soft">{say("schoolPage.simulatedModelHiddenFaults")}</p>
+      <p className="max-w-3xl text-soft">{say("schoolPage.explained")}</p>
       <div className="grid gap-3 sm:grid-cols-2 lg:grid-cols-4">
         {hall.data.lessons.map((one) => (
           <LessonCard key={one.lesson} of={one} />
@@ -89,11 +89,11 @@ function OwnModel() {
   const models = (hangar.items ?? []).map((one) => [String(one.id), one.name] as const);
   const model = picked === "" ? (models[0]?.[0] ?? "") : picked;
   return (
-    <Card title={say("schoolPage.oneOfMyModels")}>
+    <Card title={say("schoolPage.ownModel")}>
       {hangar.items === undefined ? (
         <Waiting what={say("schoolPage.theHangar")} />
       ) : models.length === 0 ? (
-        <p className="text-soft">{say("schoolPage.noModelYetTake")}</p>
+        <p className="text-soft">{say("schoolPage.noModel")}</p>
       ) : (
         <div className="space-y-3">
           <div className="grid gap-3 sm:grid-cols-2">
@@ -121,7 +121,7 @@ function OwnModel() {
               )
             }
           >
-            {say("schoolPage.startWithHiddenFaults")}
+            {say("schoolPage.start")}
           </Button>
           {begin.isError && <Failure error={begin.error} />}
         </div>
@@ -132,7 +132,7 @@ function OwnModel() {
 
 function Runs({ runs }: { runs: Hall["runs"] }) {
   return (
-    <Card title={say("schoolPage.flownSoFar")}>
+    <Card title={say("schoolPage.soFar")}>
       {runs.length === 0 && <p className="text-soft">{say("schoolPage.nothingYet")}</p>}
       <ul className="divide-y divide-line">
         {runs.map((one) => (
@@ -151,7 +151,7 @@ function Runs({ runs }: { runs: Hall["runs"] }) {
                     ? say("schoolPage.open")
                     : one.passed
                       ? say("schoolPage.found")
-                      : say("schoolPage.finishedNotFound"),
+                      : say("schoolPage.notFound"),
               })}
             </span>
           </li>

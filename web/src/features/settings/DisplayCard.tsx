@@ -40,8 +40,8 @@ export function DisplayCard() {
   usePreference(lengthUnit);
   usePreference(decimalMark);
   return (
-    <Card title={say("displayCard.howBrowserShowsThings")}>
-      <p className="mb-4 text-soft">{say("displayCard.keptBrowserOnlyPhone")}</p>
+    <Card title={say("displayCard.title")}>
+      <p className="mb-4 text-soft">{say("displayCard.kept")}</p>
       <div className="grid gap-4 sm:grid-cols-2">
         <Row
           label={say("displayCard.lengths")}
@@ -52,11 +52,11 @@ export function DisplayCard() {
         <Row
           label={say("displayCard.decimalMark")}
           of={decimalMark}
-          words={{ point: say("displayCard.point15"), comma: say("displayCard.comma15") }}
+          words={{ point: say("displayCard.point"), comma: say("displayCard.comma") }}
           changed={reread}
         />
         <Row
-          label={say("displayCard.movementsAreTypedIn")}
+          label={say("displayCard.movements")}
           of={movementUnit}
           words={{
             MILLIMETRES: say("displayCard.lengths"),
@@ -65,7 +65,7 @@ export function DisplayCard() {
           }}
         />
         <Row
-          label={say("displayCard.stickModeNewModel")}
+          label={say("displayCard.stickMode")}
           of={stickMode}
           order={["1", "2", "3", "4"]}
           words={{ 1: "1", 2: "2", 3: "3", 4: "4" }}
@@ -74,7 +74,7 @@ export function DisplayCard() {
           label={say("displayCard.theme")}
           of={theme}
           words={{
-            system: say("displayCard.asTheSystem"),
+            system: say("displayCard.system"),
             light: say("displayCard.light"),
             dark: say("displayCard.dark"),
             sun: say("displayCard.sun"),
@@ -93,7 +93,7 @@ export function DisplayCard() {
         />
       </div>
       <p className="figures mt-4" data-example>
-        {say("displayCard.throw127Millimetres", { length: length(12.7, 1) })}
+        {say("displayCard.example", { length: length(12.7, 1) })}
       </p>
     </Card>
   );

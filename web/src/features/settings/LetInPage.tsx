@@ -21,12 +21,12 @@ export function LetInPage() {
   const line = "h-12 w-full rounded-card border border-line-strong bg-sheet px-3 text-lg";
   return (
     <div className="mx-auto max-w-md space-y-4 p-4">
-      <h1 className="text-2xl">{say("letInPage.giveThisDeviceAccess")}</h1>
+      <h1 className="text-2xl">{say("letInPage.title")}</h1>
       {here.data?.desk === true && (
         <Card>
           <p>
             <Say
-              id="letInPage.highTallyRunsComputer"
+              id="letInPage.hostNeedsNone"
               values={{
                 link: (words) => (
                   <Link to="/settings" className="underline">
@@ -41,7 +41,7 @@ export function LetInPage() {
       {inside ? (
         <Card>
           <p role="status" className="mb-3 text-lg font-medium text-done">
-            {say("letInPage.thisDeviceHasAccess")}
+            {say("letInPage.inside")}
           </p>
           <Link to="/" className={buttonClass("main", true)}>
             {say("letInPage.toTheHangar")}
@@ -56,7 +56,7 @@ export function LetInPage() {
             by={letIn}
           >
             <label className="block">
-              <span className="mb-1 block">{say("letInPage.codeComputerUnderSettings")}</span>
+              <span className="mb-1 block">{say("letInPage.code")}</span>
               <input
                 className={`${line} figures tracking-widest uppercase`}
                 maxLength={20}
@@ -65,7 +65,7 @@ export function LetInPage() {
               />
             </label>
             <label className="block">
-              <span className="mb-1 block">{say("letInPage.nameOfThisDevice")}</span>
+              <span className="mb-1 block">{say("letInPage.name")}</span>
               <input className={line} maxLength={60} {...form.register("name")} />
             </label>
             <Button

@@ -17,10 +17,10 @@ export function PhonesCard({ here }: { here: Schemas["Here"] }) {
       <Card title={say("phonesCard.thisDevice")}>
         <p>
           {here.device === ""
-            ? say("phonesCard.deviceHasNoAccess")
-            : say("phonesCard.hasAccessRemoveAdd", { device: here.device })}
+            ? say("phonesCard.noAccess")
+            : say("phonesCard.accessAs", { device: here.device })}
         </p>
-        <p className="mt-2 text-soft">{say("phonesCard.overLocalNetworkBrowser")}</p>
+        <p className="mt-2 text-soft">{say("phonesCard.offline")}</p>
       </Card>
     );
   }
@@ -36,12 +36,12 @@ export function PhonesCard({ here }: { here: Schemas["Here"] }) {
 
 function Closed() {
   return (
-    <Card title={say("phonesCard.phonesAndTablets")}>
-      <p>{say("phonesCard.usePhoneBenchField")}</p>
+    <Card title={say("phonesCard.title")}>
+      <p>{say("phonesCard.startFirst")}</p>
       <p className="my-2 rounded-card bg-inset px-3 py-2 font-mono">
-        {say("phonesCard.highTallyStartLan")}
+        {say("phonesCard.startCommand")}
       </p>
-      <p className="text-soft">{say("phonesCard.tellsMeansThenAlso")}</p>
+      <p className="text-soft">{say("phonesCard.startHint")}</p>
     </Card>
   );
 }
@@ -54,13 +54,13 @@ function Open({ doorway }: { doorway: Doorway }) {
   // A code is good once: when somebody came in by it, it is taken off the page.
   const used = make.data !== undefined && known !== before;
   return (
-    <Card title={say("phonesCard.phonesAndTablets")}>
-      <Caution>{say("phonesCard.goesOverNetworkNot")}</Caution>
+    <Card title={say("phonesCard.title")}>
+      <Caution>{say("phonesCard.notEncrypted")}</Caution>
       <div className="my-4 flex flex-wrap items-end gap-3">
         {doorway.pages.length > 1 && (
           <div className="min-w-72">
             <Choice
-              label={say("phonesCard.addressOfThisComputer")}
+              label={say("phonesCard.address")}
               value={page}
               onValue={setPage}
               options={doorway.pages.map((one) => [one, one] as const)}
@@ -76,15 +76,15 @@ function Open({ doorway }: { doorway: Doorway }) {
             make.mutate();
           }}
         >
-          {say("phonesCard.addADevice")}
+          {say("phonesCard.add")}
         </Button>
       </div>
-      {page === "" && <p role="alert">{say("phonesCard.computerNotNetworkConnect")}</p>}
+      {page === "" && <p role="alert">{say("phonesCard.noNetwork")}</p>}
       {make.isError && <Failure error={make.error} />}
       {make.data !== undefined && !used && <CodeToScan page={page} code={make.data} />}
       {used && (
         <p role="status" className="font-medium text-done">
-          {say("phonesCard.itHasAccess")}
+          {say("phonesCard.hasAccess")}
         </p>
       )}
       <LetInAlready devices={doorway.devices} />
@@ -105,19 +105,16 @@ function CodeToScan({ page, code }: { page: string; code: Schemas["Code"] }) {
           marginSize={4}
           size={246}
           role="img"
-          title={say("phonesCard.codeScanPhone")}
+          title={say("phonesCard.codePicture")}
         />
       </div>
       <div className="max-w-80 space-y-2">
         <p>
-          <Say
-            id="phonesCard.scanPhonesCameraOpen"
-            values={{ page, b: (words) => <strong>{words}</strong> }}
-          />
+          <Say id="phonesCard.scan" values={{ page, b: (words) => <strong>{words}</strong> }} />
         </p>
         <p className="figures text-3xl font-semibold tracking-widest">{shown}</p>
         <p className="text-soft">
-          {say("phonesCard.validOnceUntil", { timeOfDay: timeOfDay(new Date(code.goodUntil)) })}
+          {say("phonesCard.validUntil", { timeOfDay: timeOfDay(new Date(code.goodUntil)) })}
         </p>
       </div>
     </div>
@@ -140,7 +137,7 @@ function LetInAlready({ devices }: { devices: Device[] }) {
             <span>
               <strong>{one.name}</strong>{" "}
               <span className="text-soft">
-                {say("phonesCard.atSinceUntil", {
+                {say("phonesCard.deviceSince", {
                   address: one.address,
                   day: day(one.letInAt),
                   dayOther: day(one.until),

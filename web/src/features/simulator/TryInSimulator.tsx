@@ -10,10 +10,10 @@ import { Watch } from "./Watch";
 import { say } from "@/words/generated/simulator";
 
 const NAMES: Record<Manoeuvre, string> = {
-  LEVEL: say("tryInSimulator.levelFlightHandsOff"),
-  ROLL: say("tryInSimulator.rollFullStick"),
+  LEVEL: say("tryInSimulator.handsOff"),
+  ROLL: say("tryInSimulator.roll"),
   CLIMB: say("tryInSimulator.fullPower"),
-  KNIFE_EDGE: say("tryInSimulator.knifeEdgeRudderOnly"),
+  KNIFE_EDGE: say("tryInSimulator.knifeEdge"),
   BRAKES: say("tryInSimulator.brakesOut"),
 };
 
@@ -29,7 +29,7 @@ export function TryInSimulator() {
         open={open}
         onOpen={setOpen}
         title={say("tryInSimulator.trySimulator")}
-        description={say("tryInSimulator.simulatedDraftDashedSaved")}
+        description={say("tryInSimulator.picture")}
         wide
       >
         <Both />
@@ -53,7 +53,7 @@ function Both() {
   return (
     <div className="space-y-3" data-fly-this={manoeuvre}>
       <Choice
-        label={say("tryInSimulator.whatIsFlown")}
+        label={say("tryInSimulator.flown")}
         value={manoeuvre}
         options={others.map((one) => [one, NAMES[one]] as const)}
         onValue={setManoeuvre}
@@ -70,9 +70,9 @@ function Both() {
           path={flown.data.draft}
           beside={flown.data.saved}
           together
-          besideLabel={say("tryInSimulator.savedRevisionDashed")}
+          besideLabel={say("tryInSimulator.savedDashed")}
           frame={flown.data.frame}
-          words={say("tryInSimulator.draftSavedRevision", {
+          words={say("tryInSimulator.both", {
             words: flown.data.words[0] ?? "",
             wordsOther: flown.data.words[1] ?? "",
           })}

@@ -9,8 +9,8 @@ import { mirrored, placed, shot, type View } from "./air";
 import { say } from "@/words/generated/simulator";
 
 const VIEWS: readonly (readonly [View, string])[] = [
-  ["pilot", say("watch.fromThePilot")],
-  ["side", say("watch.fromTheSide")],
+  ["pilot", say("watch.pilot")],
+  ["side", say("watch.side")],
   ["behind", say("watch.fromBehind")],
 ];
 const WIDTH = 760;
@@ -47,7 +47,7 @@ const stillWanted = () =>
 export function Watch({
   path,
   beside,
-  besideLabel = say("watch.theOtherDirection"),
+  besideLabel = say("watch.otherWay"),
   frame,
   words,
   mirror = false,
@@ -85,7 +85,7 @@ export function Watch({
   }
   return (
     <figure data-watch className="space-y-2">
-      <div role="group" aria-label={say("watch.whereYouLookFrom")} className="flex flex-wrap gap-2">
+      <div role="group" aria-label={say("watch.viewpoint")} className="flex flex-wrap gap-2">
         {VIEWS.map(([one, label]) => (
           <Button
             key={one}
@@ -122,7 +122,7 @@ export function Watch({
             value={at}
             min={0}
             max={last}
-            words={say("watch.sOfS", {
+            words={say("watch.played", {
               figure: figure(now.seconds, 1),
               figureOther: figure(path[last]?.seconds ?? 0, 1),
             })}

@@ -34,21 +34,17 @@ export function ArchiveCard() {
     onSuccess: (file, called) => open(file, called),
   });
   if (here.data?.desk === false) {
-    return (
-      <Card title={say("archiveCard.everythingInOneFile")}>
-        {say("archiveCard.saveRestoreComputerHigh")}
-      </Card>
-    );
+    return <Card title={say("archiveCard.title")}>{say("archiveCard.onHost")}</Card>;
   }
   return (
     <>
-      <Card title={say("archiveCard.everythingInOneFile")}>
-        <p className="mb-3">{say("archiveCard.allModelsTheirRevisions")}</p>
+      <Card title={say("archiveCard.title")}>
+        <p className="mb-3">{say("archiveCard.described")}</p>
         <a href="/api/archive" download className={buttonClass("main")}>
-          {say("archiveCard.saveEverythingFile")}
+          {say("archiveCard.save")}
         </a>
         <label className="mt-4 block">
-          <span className="mb-2 block">{say("archiveCard.restoreModelsSuchFile")}</span>
+          <span className="mb-2 block">{say("archiveCard.restoreHint")}</span>
           <input
             type="file"
             accept=".zip,application/zip"
@@ -64,7 +60,7 @@ export function ArchiveCard() {
       </Card>
       {look.isError && (
         <>
-          <p className="font-medium">{say("archiveCard.wasNotImported", { name })}</p>
+          <p className="font-medium">{say("archiveCard.leftOut", { name })}</p>
           <Failure error={look.error} />
         </>
       )}
@@ -93,7 +89,7 @@ interface HeldProps {
 
 const IN_OR_OUT: [Wish, string][] = [
   ["bring", say("archiveCard.import")],
-  ["leave", say("archiveCard.doNotImport")],
+  ["leave", say("archiveCard.leaveOut")],
 ];
 
 /** What an archive holds, and what is to become of each model. */
@@ -117,20 +113,18 @@ function Held({ archive, name, models, practice }: HeldProps) {
             <p>
               <strong>{one.name}</strong>:{" "}
               {say("archiveCard.contents", { revisions: one.revisions, flights: one.flights })}
-              {one.here && (
-                <span className="text-soft"> {say("archiveCard.alreadyInTheHangar")}</span>
-              )}
+              {one.here && <span className="text-soft"> {say("archiveCard.alreadyThere")}</span>}
             </p>
             <div className="w-72">
               <Choice
-                label={say("archiveCard.whatToDoWith", { name: one.name })}
+                label={say("archiveCard.asked", { name: one.name })}
                 value={wish(one)}
                 onValue={(picked) => setWishes({ ...wishes, [one.number]: picked })}
                 options={
                   one.here
                     ? [
-                        ["leave", say("archiveCard.keepTheOneHere")],
-                        ["beside", say("archiveCard.importBesideOneHere")],
+                        ["leave", say("archiveCard.keepHere")],
+                        ["beside", say("archiveCard.importBeside")],
                       ]
                     : IN_OR_OUT
                 }
@@ -169,10 +163,8 @@ function Held({ archive, name, models, practice }: HeldProps) {
         </Button>
       ) : (
         <div role="status" className="mt-3">
-          {withPractice && <p>{say("archiveCard.practiceTrimSchool")}</p>}
-          {bring.data.length > 0 && (
-            <p className="font-medium">{say("archiveCard.inTheHangarNow")}</p>
-          )}
+          {withPractice && <p>{say("archiveCard.practiceThere")}</p>}
+          {bring.data.length > 0 && <p className="font-medium">{say("archiveCard.inHangar")}</p>}
           <ul className="list-disc pl-5">
             {bring.data.map((one) => (
               <li key={one.id}>
@@ -193,7 +185,7 @@ function Backups({ onOpen }: { onOpen: (name: string) => void }) {
   const backups = useBackups();
   return (
     <Card title={say("archiveCard.automaticBackups")}>
-      <p className="mb-2 text-soft">{say("archiveCard.onceDayLastSeven")}</p>
+      <p className="mb-2 text-soft">{say("archiveCard.daily")}</p>
       {backups.isError && <Failure error={backups.error} />}
       {backups.data?.length === 0 && <p>{say("archiveCard.noneYet")}</p>}
       <ul className="divide-y divide-line">
@@ -206,7 +198,7 @@ function Backups({ onOpen }: { onOpen: (name: string) => void }) {
             <span className="figures">
               {one.name.startsWith("daily-")
                 ? `${say("archiveCard.dayOf")} `
-                : `${say("archiveCard.beforeAnUpgrade")} `}
+                : `${say("archiveCard.beforeUpgrade")} `}
               {day(one.writtenAt)}
             </span>
             <span className="flex gap-2">

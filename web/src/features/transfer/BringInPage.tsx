@@ -23,10 +23,10 @@ export function BringInPage() {
   const setup = read.data;
   return (
     <div className="mx-auto max-w-3xl space-y-4 p-4 sm:p-6">
-      <h1 className="text-2xl">{say("bringInPage.filesImportExportRestore")}</h1>
-      <Card title={say("bringInPage.aSetupFile")}>
+      <h1 className="text-2xl">{say("bringInPage.title")}</h1>
+      <Card title={say("bringInPage.file")}>
         <label className="block">
-          <span className="mb-2 block">{say("bringInPage.setupSavedHighTally")}</span>
+          <span className="mb-2 block">{say("bringInPage.hint")}</span>
           <input
             type="file"
             accept=".json,.yaml,.yml,application/json"
@@ -42,7 +42,7 @@ export function BringInPage() {
       </Card>
       {read.isError && (
         <>
-          <p className="font-medium">{say("bringInPage.wasNotImported", { name })}</p>
+          <p className="font-medium">{say("bringInPage.leftOut", { name })}</p>
           <Failure error={read.error} />
         </>
       )}
@@ -52,7 +52,7 @@ export function BringInPage() {
             <Silhouette setup={setup} />
             <div className="space-y-3">
               <p>
-                {say("bringInPage.channelsServosSurfaces", {
+                {say("bringInPage.counts", {
                   channels: setup.channels.length,
                   servos: setup.servos.length,
                   surfaces: setup.surfaces.length,
@@ -70,7 +70,7 @@ export function BringInPage() {
                   )
                 }
               >
-                {say("bringInPage.addNewModel")}
+                {say("bringInPage.add")}
               </Button>
             </div>
           </div>

@@ -21,7 +21,7 @@ export function AdviceCard({ of, sheet }: { of: CoachStanding; sheet: CoachSheet
     return null;
   }
   return (
-    <Card title={say("adviceCard.theOneChange")} className="border-l-4 border-l-tag">
+    <Card title={say("adviceCard.title")} className="border-l-4 border-l-tag">
       <p className="text-lg font-semibold" data-advice={advice.lever ?? "NAMED"}>
         {advice.words}
       </p>
@@ -36,7 +36,7 @@ export function AdviceCard({ of, sheet }: { of: CoachStanding; sheet: CoachSheet
       </p>
       {advice.schools.length > 0 && (
         <div className="mt-2">
-          <Fold title={say("adviceCard.wherePilotsDiffer")}>
+          <Fold title={say("adviceCard.differing")}>
             {advice.schools.map((one) => (
               <p key={one} className="text-sm">
                 {one}
@@ -79,7 +79,7 @@ function InProgram({ of }: { of: CoachStanding }) {
       </Button>
       <p className="mt-1 text-sm text-soft">
         <Say
-          id="adviceCard.thenSaveRevisionEnter"
+          id="adviceCard.thenSave"
           values={{
             link: (words) => (
               <Link
@@ -135,9 +135,9 @@ export function OpenJob({ sheet }: { sheet: CoachSheet }) {
   const packs = draft.present.balance.packs.length > 0;
   return (
     <Card
-      title={say("adviceCard.onTheBench")}
+      title={say("adviceCard.onBench")}
       className="border-l-4 border-l-tag"
-      label={say("adviceCard.onTheBench")}
+      label={say("adviceCard.onBench")}
     >
       <p className="text-lg font-semibold">{advice?.words ?? job.lever.toLowerCase()}</p>
       <ul className="figures my-2 list-disc pl-5">
@@ -150,7 +150,7 @@ export function OpenJob({ sheet }: { sheet: CoachSheet }) {
         {job.lever === "BALANCE" && packs ? (
           <>
             <Button look="main" large disabled={close.isPending} onClick={() => send(true, "PACK")}>
-              {say("adviceCard.donePackMoved")}
+              {say("adviceCard.packMoved")}
             </Button>
             <Button large disabled={close.isPending} onClick={() => send(true, "BALLAST")}>
               {say("adviceCard.doneBallast")}
@@ -167,7 +167,7 @@ export function OpenJob({ sheet }: { sheet: CoachSheet }) {
           </Button>
         )}
         <Button look="quiet" disabled={close.isPending} onClick={() => send(false, "AS_ADVISED")}>
-          {say("adviceCard.notDoneCancelIt")}
+          {say("adviceCard.cancel")}
         </Button>
       </div>
       {close.isError && <Failure error={close.error} />}

@@ -52,20 +52,20 @@ function Plan({ sheet }: { sheet: CoachSheet }) {
   const card = cards[index];
   return (
     <div className="space-y-3 pt-3">
-      <Card className="border-l-4 border-l-brand" label={say("coachPage.goalNextFlight")}>
+      <Card className="border-l-4 border-l-brand" label={say("coachPage.goal")}>
         <p className="text-sm text-soft">{say("coachPage.nextFlight")}</p>
         <p className="text-xl font-semibold" data-goal>
           {sheet.goal}
         </p>
         <div className="mt-3 flex flex-wrap gap-2">
           <Link to="../new" relative="path" className={buttonClass("main", true)}>
-            {say("coachPage.enterTheFlight")}
+            {say("coachPage.enter")}
           </Link>
           <Link to="../card" relative="path" className={buttonClass("plain", true)}>
             {say("coachPage.fieldCard")}
           </Link>
           <Link to="../checks" relative="path" className={buttonClass("plain", true)}>
-            {say("coachPage.checkBeforeTheFlight")}
+            {say("coachPage.check")}
           </Link>
         </div>
       </Card>
@@ -97,7 +97,7 @@ interface ListProps {
 
 function TestList({ sheet, next, shown, choose }: ListProps) {
   return (
-    <Card title={say("coachPage.trimTestsOrder")}>
+    <Card title={say("coachPage.order")}>
       <ol className="space-y-1">
         {sheet.plan.tests.map((one, i) => {
           const [word, look] = STATES[one.state];
@@ -132,7 +132,7 @@ function HowFlown({ one, card }: { one: CoachStanding; card: TestCard }) {
     <Card title={card.name} aside={<span className="text-sm text-soft">{card.tells}</span>}>
       {one.openBefore && (
         <p className="mb-3 border-l-4 border-line-strong bg-inset px-3 py-2 text-sm">
-          {say("coachPage.earlierTestNotDone")}
+          {say("coachPage.earlierOpen")}
         </p>
       )}
       <div className="grid gap-4 sm:grid-cols-[1fr_16rem]">
@@ -182,7 +182,7 @@ function LeaveOut({ one }: { one: CoachStanding }) {
     return (
       <div className="mt-3">
         <Button disabled={takeUp.isPending} onClick={() => takeUp.mutate(one.test)}>
-          {say("coachPage.includeItAgain")}
+          {say("coachPage.include")}
         </Button>
         {takeUp.isError && <Failure error={takeUp.error} />}
       </div>
@@ -199,12 +199,12 @@ function LeaveOut({ one }: { one: CoachStanding }) {
         <LineField
           control={control}
           name="because"
-          label={say("coachPage.reasonLeavingOut")}
+          label={say("coachPage.reason")}
           maxLength={300}
         />
       </div>
       <Button type="submit" look="quiet" disabled={skip.isPending || because.trim().length < 3}>
-        {say("coachPage.leaveItOut")}
+        {say("coachPage.leaveOut")}
       </Button>
     </Form>
   );

@@ -12,9 +12,9 @@ const STRENGTHS = [
   [3, say("outcomePicker.strong")],
 ] as const;
 const TURNS: Record<Turn, string> = {
-  BOTH: say("outcomePicker.whatItDid"),
-  LEFT: say("outcomePicker.toTheLeft"),
-  RIGHT: say("outcomePicker.toTheRight"),
+  BOTH: say("outcomePicker.didAsked"),
+  LEFT: say("outcomePicker.left"),
+  RIGHT: say("outcomePicker.right"),
 };
 
 interface Props {

@@ -16,7 +16,7 @@ const SHAPES: Record<FlightPath["view"], string> = {
 };
 
 const VIEWS: Record<FlightPath["view"], string> = {
-  "from the side": say("pathDrawing.fromTheSide"),
+  "from the side": say("pathDrawing.side"),
   "from behind": say("pathDrawing.fromBehind"),
   "from above": say("pathDrawing.fromAbove"),
 };

@@ -35,7 +35,7 @@ export function PurposePage() {
     return wishes.isError ? (
       <Failure error={wishes.error} />
     ) : (
-      <Waiting what={say("purposePage.purposeAndPilot")} />
+      <Waiting what={say("purposePage.page")} />
     );
   }
   return <Book sheet={wishes.data} />;
@@ -105,10 +105,10 @@ function Book({ sheet }: { sheet: WishSheet }) {
     <Enter className="mx-auto max-w-3xl space-y-3 pt-3" send={save}>
       {elsewhere && typed && (
         <div role="alert" className="border-l-4 border-grounded bg-inset px-4 py-2">
-          <p>{say("purposePage.pageChangedAnotherTab")}</p>
+          <p>{say("purposePage.changedElsewhere")}</p>
           <div className="mt-2 flex flex-wrap gap-2">
             <Button onClick={() => setBased(sheet)}>{say("purposePage.keepMine")}</Button>
-            <Button onClick={() => begun(sheet)}>{say("purposePage.useTheOthers")}</Button>
+            <Button onClick={() => begun(sheet)}>{say("purposePage.useOthers")}</Button>
           </div>
         </div>
       )}
@@ -168,7 +168,7 @@ interface PilotProps {
 /** Who flies it, where its balance is wanted, in what wind and at which field. */
 function PilotCard({ purpose, set, onBegin }: PilotProps) {
   return (
-    <Card title={say("purposePage.pilotAndConditions")}>
+    <Card title={say("purposePage.title")}>
       <div className="grid gap-3 sm:grid-cols-2">
         <Choice
           label={say("purposePage.flownBy")}
@@ -178,29 +178,29 @@ function PilotCard({ purpose, set, onBegin }: PilotProps) {
         />
         <div className="flex items-end">
           <Button disabled={onBegin === undefined} onClick={onBegin}>
-            {say("purposePage.fillInStartingValues")}
+            {say("purposePage.fillIn")}
           </Button>
         </div>
         <PlainNumber
-          label={say("purposePage.balanceWantedMakersRange")}
+          label={say("purposePage.balanceWanted")}
           value={purpose.balancePercent}
           onValue={(balancePercent) => set({ balancePercent })}
         />
         <TextLine
-          label={say("purposePage.reasonForIt")}
+          label={say("purposePage.reason")}
           value={purpose.balanceWhy}
           maxLength={300}
           onValue={(balanceWhy) => set({ balanceWhy })}
         />
         <PlainNumber
-          label={say("purposePage.mostWindMS")}
+          label={say("purposePage.wind")}
           value={purpose.limits.windMetresPerSecond}
           onValue={(windMetresPerSecond) =>
             set({ limits: { ...purpose.limits, windMetresPerSecond } })
           }
         />
         <TextLine
-          label={say("purposePage.fieldItNeeds")}
+          label={say("purposePage.field")}
           value={purpose.limits.field}
           maxLength={300}
           onValue={(field) => set({ limits: { ...purpose.limits, field } })}
@@ -210,7 +210,7 @@ function PilotCard({ purpose, set, onBegin }: PilotProps) {
         <Check
           checked={purpose.turnedRound}
           onChecked={(turnedRound) => set({ turnedRound })}
-          label={say("purposePage.iSetDifferentialOpposite")}
+          label={say("purposePage.turnedRound")}
         />
       </div>
     </Card>

@@ -18,8 +18,8 @@ export function Stations({ wishes, between, onStations }: Props) {
   const set = (at: number, part: Partial<Station>) =>
     onStations(wishes.stations.map((one, i) => (i === at ? { ...one, ...part } : one)));
   return (
-    <Card title={say("stations.goesBalancePoint")}>
-      <p className="text-sm text-soft">{say("stations.noteWorkedEachBalance")}</p>
+    <Card title={say("stations.title")}>
+      <p className="text-sm text-soft">{say("stations.hint")}</p>
       <ul className="mt-2 space-y-2">
         {wishes.stations.map((one, i) => (
           <li key={i} className="grid grid-cols-[1fr_1fr_1fr_auto] items-end gap-2">
@@ -30,7 +30,7 @@ export function Stations({ wishes, between, onStations }: Props) {
               onValue={(cgMm) => set(i, { cgMm })}
             />
             <PlainNumber
-              label={say("stations.expoOnPitch")}
+              label={say("stations.expo")}
               value={one.expoPercent}
               onValue={(expoPercent) => set(i, { expoPercent })}
             />
@@ -54,7 +54,7 @@ export function Stations({ wishes, between, onStations }: Props) {
         className="mt-2"
         onClick={() => onStations([...wishes.stations, { cgMm: 0, expoPercent: 0, reflexMm: 0 }])}
       >
-        {say("stations.addABalancePoint")}
+        {say("stations.add")}
       </Button>
       {between.length > 0 && (
         <ul className="figures mt-3 list-disc pl-5" data-between>

@@ -58,7 +58,7 @@ export function WishCard({ wish, onWish, remove }: CardProps) {
     >
       <div className="grid gap-3 sm:grid-cols-2">
         <TextLine
-          label={say("purposePage.howItShouldFeel")}
+          label={say("purposePage.feel")}
           value={wish.feel}
           maxLength={300}
           onValue={(feel) => onWish({ feel })}
@@ -90,7 +90,7 @@ export function WishCard({ wish, onWish, remove }: CardProps) {
           />
         </div>
         <TextLine
-          label={say("purposePage.whereFiguresCome")}
+          label={say("purposePage.source")}
           value={wish.source}
           maxLength={120}
           onValue={(source) => onWish({ source })}

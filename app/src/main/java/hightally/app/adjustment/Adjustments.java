@@ -319,7 +319,7 @@ public class Adjustments {
     AdjustmentEntity found = current(aircraftId, version);
     OpenAdjustment open = book.read(found);
     if (open.step() != open.plan().steps().size() - 1) {
-      throw InvalidInputException.of("step", open.step(), Said.of("demand.lastOneBeforeClosing"));
+      throw InvalidInputException.of("step", open.step(), Said.of("demand.lastBeforeClosing"));
     }
     passes(open, open.step());
     refuse("adjustment.wrongWay", open, BenchVerification.Expected::wrongWay);

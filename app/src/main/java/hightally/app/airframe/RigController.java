@@ -61,9 +61,7 @@ class RigController {
         .findFirst()
         .map(one -> one.applied(ChannelPlan.of(setup).setup()))
         .orElseThrow(
-            () ->
-                InvalidInputException.of(
-                    "drop", asked.drop(), Said.of("demand.oneChannelsOfferedSharing")));
+            () -> InvalidInputException.of("drop", asked.drop(), Said.of("demand.offeredChannel")));
   }
 
   @PostMapping("/map/move")

@@ -68,8 +68,7 @@ final class BenchSession {
 
   private void needLoaded() {
     if (path == null) {
-      throw InvalidInputException.of(
-          "setup", "missing", Said.of("demand.loadedBeforeAnythingElse"));
+      throw InvalidInputException.of("setup", "missing", Said.of("demand.loadedFirst"));
     }
   }
 

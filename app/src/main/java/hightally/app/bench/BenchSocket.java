@@ -26,7 +26,7 @@ class BenchSocket extends TextWebSocketHandler {
   private static final Logger LOG = LoggerFactory.getLogger(BenchSocket.class);
   private static final String SESSION = "bench";
   private static final Violation FAULT =
-      Violation.of("bench", Said.of("given.atFault"), Said.of("demand.loadedAgainFaultHighTally"));
+      Violation.of("bench", Said.of("given.atFault"), Said.of("demand.reloaded"));
 
   private final ObjectMapper mapper;
   private final ReaderWords words;

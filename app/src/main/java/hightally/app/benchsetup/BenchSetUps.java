@@ -141,8 +141,7 @@ public class BenchSetUps {
     return steps.stream()
         .filter(step -> step.id().equals(id))
         .findFirst()
-        .orElseThrow(
-            () -> InvalidInputException.of(field, id, Said.of("demand.stepSetUpModelNow")));
+        .orElseThrow(() -> InvalidInputException.of(field, id, Said.of("demand.stepOfSetUp")));
   }
 
   private static void fits(BenchStep step, StepAnswer answer) {

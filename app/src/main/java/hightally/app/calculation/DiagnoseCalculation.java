@@ -114,7 +114,7 @@ final class DiagnoseCalculation {
     }
     if (!(measured / predicted > 0)) {
       throw InvalidInputException.of(
-          path + ".measured", measured, Said.of("demand.sameSignAsPredicted"));
+          path + ".measured", measured, Said.of("demand.samePrediction"));
     }
     return new Observation(
         Given.need(path + ".kind", one.kind()),

@@ -78,7 +78,7 @@ class DeviceAccess {
                                 request,
                                 response,
                                 HttpStatus.FORBIDDEN,
-                                Said.of("refused.onThisComputerOnly"))))
+                                Said.of("refused.hostOnly"))))
         .build();
   }
 

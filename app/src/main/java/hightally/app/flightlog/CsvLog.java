@@ -131,7 +131,7 @@ final class CsvLog {
     List<List<String>> rows = rows(text, separator);
     if (rows.isEmpty()) {
       throw InvalidInputException.of(
-          "the file", Said.of("given.empty"), Said.of("demand.headerOneRowFlightPhase"));
+          "the file", Said.of("given.empty"), Said.of("demand.csvHeader"));
     }
     List<String> header =
         rows.get(0).stream().map(one -> one.strip().toLowerCase(Locale.ROOT)).toList();

@@ -219,7 +219,7 @@ public class FlightLog {
     FlightEntity found = find(aircraftId, flightId);
     check(aircraftId, found.read().revisionNumber(), report);
     if (found.version() != version) {
-      throw new ConflictException(Said.of("refused.flightCorrectedWhileTyping"));
+      throw new ConflictException(Said.of("refused.correctedElsewhere"));
     }
     found.correct(report);
     return flights.saveAndFlush(found).read();

@@ -78,7 +78,7 @@ public class LocalNetwork
   }
 
   Said answersAs() {
-    return Said.of(properties.lan() ? "refused.otherNameOnNetwork" : "refused.otherName");
+    return Said.of(properties.lan() ? "refused.networkName" : "refused.otherName");
   }
 
   /** Where a device finds the page: the plain addresses first. */

@@ -33,7 +33,7 @@ class LiveSocket extends TextWebSocketHandler {
   private static final Logger LOG = LoggerFactory.getLogger(LiveSocket.class);
   private static final String SESSION = "live";
   private static final Violation FAULT =
-      Violation.of("live", Said.of("given.atFault"), Said.of("demand.loadedAgainFaultHighTally"));
+      Violation.of("live", Said.of("given.atFault"), Said.of("demand.reloaded"));
 
   private final ObjectMapper mapper;
   private final ReaderWords words;

@@ -77,14 +77,11 @@ public class SetupDocuments {
     JsonNode version = tree.get("formatVersion");
     if (version == null || !version.isInt()) {
       Object found = version == null ? Said.of("given.missing") : version.toString();
-      throw InvalidInputException.of(
-          "formatVersion", found, Said.of("demand.wholeNumberHighTallySetup"));
+      throw InvalidInputException.of("formatVersion", found, Said.of("demand.aSetup"));
     }
     if (version.intValue() > Setup.FORMAT_VERSION) {
       throw InvalidInputException.of(
-          "formatVersion",
-          version,
-          Said.of("demand.mostFileWrittenNewerHigh", "fewest", Setup.FORMAT_VERSION));
+          "formatVersion", version, Said.of("demand.knownFormat", "fewest", Setup.FORMAT_VERSION));
     }
   }
 }

@@ -323,7 +323,7 @@ public class TrimCoach {
     hangar.alone(aircraftId);
     CoachAdvice advice = known(aircraftId, test).advice();
     if (advice == null || advice.making() != CoachAdvice.Making.BENCH) {
-      throw new ConflictException(Said.of("refused.noChangeAtTheModel"));
+      throw new ConflictException(Said.of("refused.noModelChange"));
     }
     if (jobs(aircraftId).stream().anyMatch(one -> one.state() == ModelChange.State.OPEN)) {
       throw new ConflictException(Said.of("refused.changeOpen"));
@@ -395,7 +395,7 @@ public class TrimCoach {
             .filter(one -> one.id() == jobId)
             .isPresent();
     if (!newest || job.resultRevision() != null) {
-      throw new ConflictException(Said.of("refused.notTheLastChange"));
+      throw new ConflictException(Said.of("refused.notLastChange"));
     }
     ModelChangeEntity reverse = ModelChangeEntity.reversing(found, clock.instant());
     return jobs.saveAndFlush(reverse).read();

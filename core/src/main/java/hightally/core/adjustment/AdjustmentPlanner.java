@@ -302,7 +302,7 @@ public final class AdjustmentPlanner {
         "surfaces[" + index + "].rod",
         Said.of("given.lockedAt", "angle", Quantity.degrees(driverDegrees, 1)),
         Said.of(
-            "demand.linkageReachesOneDoesFrom",
+            "demand.linkageReach",
             "reachFrom",
             Quantity.degrees(range.reachFrom(), 1),
             "reachTo",
@@ -380,7 +380,7 @@ public final class AdjustmentPlanner {
   private List<Said> cautions() {
     List<Said> cautions = new ArrayList<>();
     for (String phase : gone) {
-      cautions.add(Said.of("adjustment.trimsPhaseLeftOutSetup", "phase", phase));
+      cautions.add(Said.of("adjustment.phaseLost", "phase", phase));
     }
     double step = setup.transmitter().clickStepPercent();
     for (Control control : Control.values()) {
@@ -388,7 +388,7 @@ public final class AdjustmentPlanner {
       if (percent > house.largeTrimPercent()) {
         cautions.add(
             Said.of(
-                "adjustment.trimFullTravelTrimLarge",
+                "adjustment.largeTrim",
                 "control",
                 control,
                 "clicks",

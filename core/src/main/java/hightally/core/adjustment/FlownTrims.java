@@ -52,7 +52,7 @@ public record FlownTrims(
     controls = controls == null ? List.of() : List.copyOf(controls);
     if (controls.isEmpty()) {
       throw InvalidInputException.of(
-          "controls", Said.of("given.none"), Said.of("demand.leastOneRollPitchYaw"));
+          "controls", Said.of("given.none"), Said.of("demand.oneControl"));
     }
   }
 

@@ -54,12 +54,7 @@ final class RodRemedies {
           new RodRemedy(
               surface.id(),
               RodRemedy.Kind.SYMPTOM,
-              Said.of(
-                  "adjustment.standsOffTrimLookBalance",
-                  "name",
-                  name,
-                  "size",
-                  Quantity.mm(Math.abs(mm)))));
+              Said.of("adjustment.largeLook", "name", name, "size", Quantity.mm(Math.abs(mm)))));
     }
     int teeth = Math.abs(RodMethod.teeth(servo, arm));
     if (teeth != 0) {
@@ -68,7 +63,7 @@ final class RodRemedies {
               surface.id(),
               RodRemedy.Kind.TOOTH,
               Said.of(
-                  "adjustment.trimTurnsArmArmCan",
+                  "adjustment.reseatArm",
                   "name",
                   name,
                   "size",
@@ -84,12 +79,7 @@ final class RodRemedies {
           new RodRemedy(
               surface.id(),
               RodRemedy.Kind.LEAVE,
-              Said.of(
-                  "adjustment.soFewClicksMayWell",
-                  "name",
-                  name,
-                  "size",
-                  Quantity.mm(Math.abs(mm)))));
+              Said.of("adjustment.fewClicks", "name", name, "size", Quantity.mm(Math.abs(mm)))));
     }
     if (Math.abs(servo.armOffsetDegrees()) >= FAR_FROM_SQUARE_DEGREES) {
       found.add(
@@ -97,7 +87,7 @@ final class RodRemedies {
               surface.id(),
               RodRemedy.Kind.SHARE,
               Said.of(
-                  "adjustment.armStandsOffSquareSeat",
+                  "adjustment.armNotSquare",
                   "name",
                   name,
                   "size",

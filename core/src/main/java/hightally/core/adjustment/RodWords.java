@@ -33,9 +33,9 @@ public final class RodWords {
   public static Said rotation(RodEnd end, long steps) {
     RodDirection way = RodDirection.of(steps);
     return switch (end.kind()) {
-      case CLEVIS, BALL_LINK -> Said.of("adjustment.seenFromSurfaceLookingAlong", "way", way);
-      case TURNBUCKLE -> Said.of("adjustment.turnBuckleSoBothEnds", "way", way);
-      case SLIDE -> Said.of("adjustment.loosenStopperSlideTighten");
+      case CLEVIS, BALL_LINK -> Said.of("adjustment.turnSeenFrom", "way", way);
+      case TURNBUCKLE -> Said.of("adjustment.turnBuckle", "way", way);
+      case SLIDE -> Said.of("adjustment.slideStopper");
     };
   }
 
@@ -48,7 +48,7 @@ public final class RodWords {
     double mm = surface.travelMm(change.afterDegrees()) - surface.travelMm(change.todayDegrees());
     Said goes =
         Math.abs(mm) < VISIBLE_MM
-            ? Said.of("adjustment.trailingEdgeHardlyMoves")
+            ? Said.of("adjustment.hardlyMoves")
             : Said.of(
                 "adjustment.trailingEdgeGoes",
                 "way",
@@ -65,6 +65,6 @@ public final class RodWords {
     double error = Math.abs(change.errorMm());
     return error < VISIBLE_MM
         ? Said.NOTHING
-        : Said.of("adjustment.leftOverLessThanHalf", "error", Quantity.mm(error));
+        : Said.of("adjustment.leftOver", "error", Quantity.mm(error));
   }
 }

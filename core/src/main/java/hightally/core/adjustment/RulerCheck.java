@@ -137,14 +137,14 @@ public record RulerCheck(
       return found;
     }
     if (Math.abs(measured) < setup.house().rulerMm()) {
-      found.add(Said.of("adjustment.gaugeShowedAlmostNothingLoose"));
+      found.add(Said.of("adjustment.gaugeLoose"));
     }
     double ratio = Math.abs(measured / computed);
     double step = setup.transmitter().clickStepPercent();
     if (Math.abs(ratio - 2) < NEAR * 2 || Math.abs(ratio - 0.5) < NEAR) {
       found.add(
           Said.of(
-              "adjustment.almostExactlyOneTrimClick",
+              "adjustment.halfOrTwice",
               "twice",
               ratio > 1,
               "ratio",
@@ -154,7 +154,7 @@ public record RulerCheck(
     }
     found.add(
         Said.of(
-            "adjustment.trimClickInsteadExplainAll",
+            "adjustment.otherClickStep",
             "ratio",
             Quantity.percent(step * ratio, 2),
             "step",
@@ -162,14 +162,14 @@ public record RulerCheck(
     double horn = surface.rod().linkage().hornRadiusMm() / ratio;
     found.add(
         Said.of(
-            "adjustment.rodAnotherHoleHornRadius",
+            "adjustment.otherHole",
             "horn",
             Quantity.mm(horn),
             "hornRadiusMm",
             Quantity.mm(surface.rod().linkage().hornRadiusMm())));
     found.add(
         Said.of(
-            "adjustment.measuredElsewhereBehindHingeLine",
+            "adjustment.measuredAtChord",
             "ratio",
             Quantity.mm(surface.chordMm() * ratio, 0),
             "chordMm",

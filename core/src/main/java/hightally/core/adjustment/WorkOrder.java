@@ -20,7 +20,7 @@ import java.util.Optional;
  * then adjusted with the trim at zero; before the next one is marked the trim goes back in.
  */
 final class WorkOrder {
-  private static final Said PROPELLER = Said.of("adjustment.takePropellerOffPullMotor");
+  private static final Said PROPELLER = Said.of("adjustment.motorSafe");
 
   private final Setup setup;
   private final Trims trims;
@@ -60,18 +60,17 @@ final class WorkOrder {
     whole(
         Kind.SAFETY,
         motor ? Said.of("adjustment.makeMotorHarmless") : Said.of("adjustment.modelOnTable"),
-        Said.of("adjustment.transmitterFirstThenModelSet"),
+        Said.of("adjustment.switchOn"),
         motor ? PROPELLER : Said.NOTHING);
     whole(
         Kind.TRIMS_IN,
         Said.of("adjustment.trims", "orZero", orZero(trims.told(control -> true))),
         Said.of(
-            "adjustment.transmitterMustShowTrimsFlight",
+            "adjustment.trimsOfFlight",
             "staying",
             (staying.allZero()
                 ? Said.NOTHING
-                : Said.of(
-                    "adjustment.whatNotGoingIntoRods", "words", staying.told(control -> true)))),
+                : Said.of("adjustment.staysOnTrims", "words", staying.told(control -> true)))),
         Said.NOTHING);
   }
 
@@ -87,7 +86,7 @@ final class WorkOrder {
       add(
           Kind.TRIM_BACK,
           Said.of("adjustment.putTrimBack", "moving", moving(surface)),
-          Said.of("adjustment.soSurfaceStandsWhereFlew"),
+          Said.of("adjustment.asInFlight"),
           Said.NOTHING,
           surface);
     }
@@ -103,7 +102,7 @@ final class WorkOrder {
     add(
         Kind.MARK,
         Said.of("adjustment.mark", "surface", surface.name()),
-        Said.of("adjustment.setGaugeSoJustTouches"),
+        Said.of("adjustment.gaugeTouches"),
         Said.NOTHING,
         surface);
     double moves = rod.zeroingMm();
@@ -111,11 +110,7 @@ final class WorkOrder {
         Kind.ZERO,
         Said.of("adjustment.trimZero", "controls", controls(surface)),
         Said.of(
-            "adjustment.trailingEdgeShouldMoveAway",
-            "way",
-            surface.way(moves),
-            "mm",
-            Quantity.mm(moves).size()),
+            "adjustment.edgeMovesAway", "way", surface.way(moves), "mm", Quantity.mm(moves).size()),
         Said.NOTHING,
         surface);
   }
@@ -133,7 +128,7 @@ final class WorkOrder {
               Math.abs(one.teeth()),
               "way",
               one.teeth() > 0 ? RodDirection.LENGTHEN : RodDirection.SHORTEN),
-          Said.of("adjustment.armScrewBackIn"),
+          Said.of("adjustment.refitArm"),
           Said.NOTHING,
           surface);
     } else {
@@ -163,14 +158,14 @@ final class WorkOrder {
             "mm",
             Quantity.mm(mm).size()),
         Said.of(
-            "adjustment.turnToMarkHow",
+            "adjustment.watchFirstHalf",
             "turn",
             RodWords.turn(end, rod.steps()),
             "steps",
             rod.steps() != 0,
             "way",
             surface.way(mm)),
-        Said.of("adjustment.rodNotClosedKeptComes"),
+        Said.of("adjustment.keeperWarning"),
         surface);
   }
 
@@ -190,12 +185,8 @@ final class WorkOrder {
             "turn",
             RodWords.turn(end, rod.steps())),
         Said.of(
-            "adjustment.pinBackKeeperOverClevis",
-            "rotation",
-            RodWords.rotation(end, rod.steps()),
-            "slave",
-            slave),
-        Said.of("adjustment.rodNotClosedKeptComes"),
+            "adjustment.refitPin", "rotation", RodWords.rotation(end, rod.steps()), "slave", slave),
+        Said.of("adjustment.keeperWarning"),
         surface);
   }
 
@@ -204,7 +195,7 @@ final class WorkOrder {
         Kind.CHECK,
         Said.of("adjustment.backMark"),
         Said.of(
-            "adjustment.shouldStandMarkAgainWithin",
+            "adjustment.atMarkWithin",
             "surface",
             surface.name(),
             "mm",
@@ -231,9 +222,7 @@ final class WorkOrder {
       whole(
           Kind.TRIMS_IN,
           Said.of("adjustment.trimsEveryPhase"),
-          Said.all(
-              Said.all(words.toArray(Said[]::new)),
-              Said.of("adjustment.theseClicksEveryPhaseFlies")),
+          Said.all(Said.all(words.toArray(Said[]::new)), Said.of("adjustment.clicksAfterwards")),
           Said.NOTHING);
     }
   }
@@ -243,11 +232,9 @@ final class WorkOrder {
         phases.stream().filter(PhaseOutcome::reference).allMatch(one -> one.after().allZero());
     whole(
         Kind.VERIFY,
-        zero
-            ? Said.of("adjustment.allTrimsZeroMarksMet")
-            : Said.of("adjustment.trimsPlannedMarksMet"),
-        Said.of("adjustment.everyKeeperMoveEachStick"),
-        Said.of("adjustment.beforeNextFlightFullControl"));
+        zero ? Said.of("adjustment.trimsZero") : Said.of("adjustment.trimsPlanned"),
+        Said.of("adjustment.keepersAndDirections"),
+        Said.of("adjustment.checkAfterwards"));
   }
 
   private Said moving(Surface surface) {

@@ -27,7 +27,7 @@ public record Balance(
     Validation.check(this);
     if (!(batteryMassGrams > 0 && batteryMassGrams <= totalMassGrams)) {
       throw InvalidInputException.of(
-          "batteryMass", batteryMassGrams, Said.of("demand.aboveMostTotalMassG"));
+          "batteryMass", batteryMassGrams, Said.of("demand.belowTotalMass"));
     }
     return (cgWantedMm - cgNowMm) * totalMassGrams / batteryMassGrams;
   }
@@ -41,8 +41,7 @@ public record Balance(
   public double ballastGrams(double stationMm) {
     Validation.check(this);
     if (stationMm == cgWantedMm || !Double.isFinite(stationMm)) {
-      throw InvalidInputException.of(
-          "ballastAt", stationMm, Said.of("demand.anotherStationThanWantedBalance"));
+      throw InvalidInputException.of("ballastAt", stationMm, Said.of("demand.otherStation"));
     }
     return totalMassGrams * (cgNowMm - cgWantedMm) / (cgWantedMm - stationMm);
   }

@@ -46,11 +46,11 @@ public record BalanceSheet(
   @Override
   public void check(String path, Consumer<Violation> found) {
     if (foremostMm > targetMm) {
-      Said most = Said.of("airframe.mostWantedPointMm", "target", Quantity.mm(targetMm));
+      Said most = Said.of("airframe.aboveWanted", "target", Quantity.mm(targetMm));
       found.accept(Violation.of(path + "foremostMm", foremostMm, most));
     }
     if (aftmostMm < targetMm) {
-      Said least = Said.of("airframe.leastWantedPointMm", "target", Quantity.mm(targetMm));
+      Said least = Said.of("airframe.belowWanted", "target", Quantity.mm(targetMm));
       found.accept(Violation.of(path + "aftmostMm", aftmostMm, least));
     }
   }

@@ -42,45 +42,38 @@ public record PartChange(
   }
 
   private static final Voided DIRECTIONS =
-      new Voided(
-          Said.of("guide.allDirectionsFromBehind"), Said.of("guide.wiringPolarityMayChanged"));
+      new Voided(Said.of("guide.allDirections"), Said.of("guide.polarityChanged"));
   private static final Voided THROWS =
-      new Voided(Said.of("guide.travelUpDownRuler"), Said.of("guide.geometryAnother"));
+      new Voided(Said.of("guide.travelMeasured"), Said.of("guide.geometryAnother"));
   private static final Voided CENTRE =
-      new Voided(Said.of("guide.seatArmLevelSurface"), Said.of("guide.teethCentreDifferFromOne"));
+      new Voided(Said.of("guide.armAndLevel"), Said.of("guide.splinesDiffer"));
   private static final Voided ONCE =
-      new Voided(Said.of("guide.whatTenClicksTurnMove"), Said.of("guide.theyMeasuredOldLinkage"));
+      new Voided(Said.of("guide.clicksAndTurn"), Said.of("guide.oldLinkage"));
   private static final Voided FAILSAFE =
-      new Voided(Said.of("guide.failsafeProvenMotorHeldSafe"), Said.of("guide.storedReceiver"));
+      new Voided(Said.of("guide.failsafeTested"), Said.of("guide.storedReceiver"));
   private static final Voided RANGE =
-      new Voided(
-          Said.of("guide.rangeCheckMotorOffRunning"), Said.of("guide.antennasInterferenceNew"));
+      new Voided(Said.of("guide.rangeCheck"), Said.of("guide.antennasInterferenceNew"));
   private static final Voided CG =
-      new Voided(Said.of("guide.balancePointEveryPack"), Said.of("guide.massesMoved"));
+      new Voided(Said.of("guide.balanceEveryPack"), Said.of("guide.massesMoved"));
   private static final Voided PITCH_TRIM =
       new Voided(
-          Said.of("guide.settledPitchTrim"),
-          Said.of("guide.belongedOldBalancePoint"),
-          List.of(Control.PITCH));
+          Said.of("guide.settledPitchTrim"), Said.of("guide.oldBalance"), List.of(Control.PITCH));
   private static final Voided YAW_TRIM =
       new Voided(
-          Said.of("guide.settledYawTrimSideThrust"),
+          Said.of("guide.settledYaw"),
           Said.of("guide.torqueSlipstreamChanged"),
           List.of(Control.YAW));
   private static final Voided POWER_PITCH =
-      new Voided(
-          Said.of("guide.thrustLineTestsPitchThrottle"), Said.of("guide.anotherThrustSameStick"));
+      new Voided(Said.of("guide.thrustTests"), Said.of("guide.thrustDiffers"));
   private static final Voided MAP =
-      new Voided(Said.of("guide.channelMapSocketOutputs"), Said.of("guide.socketsProtocolsDiffer"));
+      new Voided(Said.of("guide.mapAndSockets"), Said.of("guide.socketsProtocolsDiffer"));
   private static final Voided TIMER =
-      new Voided(Said.of("guide.flightTimer"), Said.of("guide.packEmptiesAnotherRate"));
+      new Voided(Said.of("guide.flightTimer"), Said.of("guide.packRate"));
   private static final Voided TRIMS =
       new Voided(
-          Said.of("guide.settledTrimsAllControls"),
-          Said.of("guide.neutralMoved"),
-          List.of(Control.values()));
+          Said.of("guide.settledTrims"), Said.of("guide.neutralMoved"), List.of(Control.values()));
   private static final Voided LATERAL =
-      new Voided(Said.of("guide.lateralBalance"), Said.of("guide.oneSideMayHeavierNow"));
+      new Voided(Said.of("guide.lateralBalance"), Said.of("guide.heavierSide"));
 
   /** Whether it made a linkage another one. */
   public boolean ofLinkage() {

@@ -40,9 +40,7 @@ public record Rod(
     FourBar bar = FourBar.of(linkage);
     boolean connects = lengthMm() > 0 && !Double.isNaN(bar.withRod(lengthMm()).surfaceAngle(0));
     if (!connects) {
-      found.accept(
-          Violation.of(
-              path + "adjustedMm", adjustedMm, Said.of("demand.rodConnectsBothHolesNeutral")));
+      found.accept(Violation.of(path + "adjustedMm", adjustedMm, Said.of("demand.rodConnects")));
     }
   }
 

@@ -29,19 +29,19 @@ final class ChannelRules {
     return List.of(
         new Rule(
             "reversed-twice",
-            Said.of("audit.directionTurnedRoundOnePlace"),
-            Said.of("audit.reversedServoAgainShareTwo"),
+            Said.of("audit.reversedOnce"),
+            Said.of("audit.reversedTwiceWhy"),
             Severity.WARNS,
             ChannelRules::twice),
         new Rule(
             "trim-does-not-pass",
-            Said.of("audit.trimsReachServosThey"),
-            Said.of("audit.whatSitsBetweenReceiverServos"),
+            Said.of("audit.trimsArrive"),
+            Said.of("audit.deviceBetweenWhy"),
             Severity.GROUNDS,
             ChannelRules::blocked),
         new Rule(
             "channel-order",
-            Said.of("audit.channelsInTransmittersOrder"),
+            Said.of("audit.channelOrderTitle"),
             Said.of("audit.whyTransmittersOrder"),
             Severity.WARNS,
             ChannelRules::order));
@@ -121,7 +121,7 @@ final class ChannelRules {
     }
     Said title =
         Said.of(
-            "audit.takesNoTrimButTrimmed",
+            "audit.noTrimThrough",
             "between",
             between.name(),
             "number",
@@ -154,7 +154,7 @@ final class ChannelRules {
       if (other && elsewhere.isPresent()) {
         Said title =
             Said.of(
-                "audit.channelOutOfOrder",
+                "audit.channelOrder",
                 "function",
                 usual,
                 "number",

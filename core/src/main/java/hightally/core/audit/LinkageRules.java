@@ -30,14 +30,14 @@ final class LinkageRules {
     return List.of(
         new Rule(
             "arm-off-square",
-            Said.of("audit.armStandsSquareRod"),
-            Said.of("audit.leaningArmMovesUnevenly"),
+            Said.of("audit.armSquare"),
+            Said.of("audit.armLeanWhy"),
             Severity.WARNS,
             (rule, rig) -> leans(rule, rig, Figure.ARM_LEAN, i -> armOffSquare(rig, i))),
         new Rule(
             "horn-off-hinge",
-            Said.of("audit.hornsHoleStandsOverHinge"),
-            Said.of("audit.holeAheadBehindHingeLine"),
+            Said.of("audit.hornHoleAbove"),
+            Said.of("audit.hornHoleWhy"),
             Severity.WARNS,
             (rule, rig) ->
                 leans(
@@ -47,14 +47,14 @@ final class LinkageRules {
                     i -> rig.surface(i).rod().linkage().hornLeanDegrees())),
         new Rule(
             "near-dead-centre",
-            Said.of("audit.fullStickKeepsAwayFrom"),
-            Said.of("audit.nearDeadCentreRodLoses"),
+            Said.of("audit.lockClear"),
+            Said.of("audit.lockWhy"),
             Severity.GROUNDS,
             LinkageRules::nearDeadCentre),
         new Rule(
             "servo-at-stop",
-            Said.of("audit.fullStickKeepsOffServos"),
-            Said.of("audit.servoStandsStopHumsHeats"),
+            Said.of("audit.stopClear"),
+            Said.of("audit.stopHeld"),
             Severity.GROUNDS,
             LinkageRules::atStop));
   }
@@ -85,9 +85,7 @@ final class LinkageRules {
                       part,
                       "size",
                       Quantity.degrees(Math.abs(found), 0));
-              Mend mend =
-                  new Mend(
-                      Said.of("audit.reSeatMoveUntilStands", "part", part), square(rig, i, part));
+              Mend mend = new Mend(Said.of("audit.reseatMend", "part", part), square(rig, i, part));
               findings.add(
                   finding(
                       rule, rig, i, title, Math.abs(found), limit, Unit.DEGREES, List.of(mend)));
@@ -120,7 +118,7 @@ final class LinkageRules {
               if (margin < limit) {
                 Said title =
                     Said.of(
-                        "audit.fromDeadCentreLockFull",
+                        "audit.lockMargin",
                         "surface",
                         rig.surface(i).name(),
                         "max",
@@ -177,7 +175,7 @@ final class LinkageRules {
               if (beyond > 0) {
                 Said title =
                     Said.of(
-                        "audit.servoAskedGoPastStop",
+                        "audit.beyondStop",
                         "surface",
                         rig.surface(i).name(),
                         "beyond",

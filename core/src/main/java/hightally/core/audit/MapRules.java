@@ -29,38 +29,38 @@ final class MapRules {
     return List.of(
         new Rule(
             "not-plugged-in",
-            Said.of("audit.everyServoMotorLeadSocket"),
-            Said.of("audit.whatNotMapGetsPlugged"),
+            Said.of("audit.everyLead"),
+            Said.of("audit.unplannedLeadWhy"),
             Severity.GROUNDS,
             MapRules::unplugged),
         new Rule(
             "two-leads-one-socket",
-            Said.of("audit.oneLeadSocketYLead"),
-            Said.of("audit.onlyOnePlugFitsOther"),
+            Said.of("audit.leadsPerSocket"),
+            Said.of("audit.socketTwiceWhy"),
             Severity.GROUNDS,
             MapRules::crowded),
         new Rule(
             "outside-receiver",
-            Said.of("audit.everyLeadEndsSocketPuts"),
-            Said.of("audit.servoGetsNoPulseAnother"),
+            Said.of("audit.leadSockets"),
+            Said.of("audit.wrongSocketWhy"),
             Severity.GROUNDS,
             MapRules::outside),
         new Rule(
             "socket-not-for-servos",
-            Said.of("audit.servosControllersHangSocketsPut"),
-            Said.of("audit.busTelemetrySocketServoChatters"),
+            Said.of("audit.servoSockets"),
+            Said.of("audit.servoOnBus"),
             Severity.GROUNDS,
             MapRules::protocol),
         new Rule(
             "throttle-not-held",
             Said.of("audit.failsafeStopsMotor"),
-            Said.of("audit.whenLinkLostMotorRuns"),
+            Said.of("audit.failsafeWhy"),
             Severity.GROUNDS,
             MapRules::failsafe),
         new Rule(
             "outside-transmitter",
-            Said.of("audit.transmitterChannelEndpointSubTrim"),
-            Said.of("audit.valueCannotTypedSoWhat"),
+            Said.of("audit.transmitterHas"),
+            Said.of("audit.typedWhy"),
             Severity.GROUNDS,
             MapRules::transmitter));
   }
@@ -91,7 +91,7 @@ final class MapRules {
         if (lead.socket() == other.socket() && !joined) {
           Said title =
               Said.of(
-                  "audit.bothSocketWithoutYLead",
+                  "audit.socketTwice",
                   "device",
                   device(rig.setup(), lead).name(),
                   "device2",
@@ -118,7 +118,7 @@ final class MapRules {
       } else if (socket.get().channel() != channel) {
         Said title =
             Said.of(
-                "audit.needsChannelButSocketPuts",
+                "audit.wrongSocket",
                 "name",
                 name,
                 "channel",
@@ -140,7 +140,7 @@ final class MapRules {
     Edit edit = Edit.of(Figure.SOCKET_CHANNEL, socket.number(), channel);
     return List.of(
         new Mend(
-            Said.of("audit.socketPutsOutChannel", "numbers", socket.number(), "channel", channel),
+            Said.of("audit.socketOutputs", "numbers", socket.number(), "channel", channel),
             List.of(edit)));
   }
 
@@ -159,7 +159,7 @@ final class MapRules {
                           rule,
                           lead.device(),
                           Said.of(
-                              "audit.socketPutsOutNoServo",
+                              "audit.socketNoServo",
                               "device",
                               device(rig.setup(), lead).name(),
                               "numbers",
@@ -179,12 +179,7 @@ final class MapRules {
                   && receiver.failsafeChannel() == motor.channel();
       if (!held) {
         Said title =
-            Said.of(
-                "audit.receiversFailsafeDoesNotHold",
-                "channel",
-                motor.channel(),
-                "motor",
-                motor.name());
+            Said.of("audit.failsafeHoldsNot", "channel", motor.channel(), "motor", motor.name());
         findings.add(found(rule, motor.id(), title, List.of()));
       }
     }

@@ -23,14 +23,14 @@ final class MotorRules {
     return List.of(
         new Rule(
             "failsafe-runs-motor",
-            Said.of("audit.failsafeStopsEveryMotor"),
-            Said.of("audit.whenLinkLostMotorRuns"),
+            Said.of("audit.failsafeStops"),
+            Said.of("audit.failsafeWhy"),
             Severity.GROUNDS,
             MotorRules::failsafe),
         new Rule(
             "throttle-sub-trim",
-            Said.of("audit.throttleStopsWhereItShould"),
-            Said.of("audit.throttleSubTrimWhy"),
+            Said.of("audit.throttleStops"),
+            Said.of("audit.throttleWhy"),
             Severity.GROUNDS,
             MotorRules::shifted),
         new Rule(
@@ -82,7 +82,7 @@ final class MotorRules {
       if (!stops.stopsAt(stop)) {
         Said title =
             Said.of(
-                "audit.stickBackDoesNotStop",
+                "audit.throttleRuns",
                 "motor",
                 motor.name(),
                 "pulse",

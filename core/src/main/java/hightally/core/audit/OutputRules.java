@@ -27,20 +27,20 @@ final class OutputRules {
     return List.of(
         new Rule(
             "large-sub-trim",
-            Said.of("audit.subTrimOnlyTakesUp"),
-            Said.of("audit.subTrimmedArmMovesUnevenly"),
+            Said.of("audit.subTrimSmall"),
+            Said.of("audit.subTrimmedArmWhy"),
             Severity.WARNS,
             OutputRules::largeSubTrim),
         new Rule(
             "clipped-endpoint",
-            Said.of("audit.wholeCommandReachesServo"),
-            Said.of("audit.lastPartStickDoesNothing"),
+            Said.of("audit.commandWhole"),
+            Said.of("audit.stopWhy"),
             Severity.GROUNDS,
             OutputRules::clipped),
         new Rule(
             "small-endpoint",
-            Said.of("audit.endpointsUseMostServosTravel"),
-            Said.of("audit.smallEndpointThrowsResolutionTorque"),
+            Said.of("audit.endpointsLarge"),
+            Said.of("audit.endpointsSmallWhy"),
             Severity.WARNS,
             OutputRules::small));
   }
@@ -81,7 +81,7 @@ final class OutputRules {
               double without = with - subTrim * rig.servo(other).slope();
               rodEdit(rig, other, with, without).ifPresent(edits::add);
             });
-    return List.of(new Mend(Said.of("audit.subTrimZeroLevelRod"), edits));
+    return List.of(new Mend(Said.of("audit.subTrimMend"), edits));
   }
 
   private static java.util.Optional<Edit> rodEdit(Rig rig, int i, double with, double without) {
@@ -156,7 +156,7 @@ final class OutputRules {
         rig.onChannelOf(i).allMatch(other -> armRadius(rig, other, largest) >= SMALLEST_HOLE_MM);
     Said title =
         Said.of(
-            "audit.endpointsNoMoreThan",
+            "audit.endpointsMend",
             "surface",
             rig.surface(i).name(),
             "largest",

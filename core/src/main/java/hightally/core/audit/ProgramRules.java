@@ -21,14 +21,14 @@ final class ProgramRules {
     return List.of(
         new Rule(
             "condition-unfinished",
-            Said.of("audit.everyConditionIsFinished"),
-            Said.of("audit.unfinishedIsNeverTrue"),
+            Said.of("audit.conditionsComplete"),
+            Said.of("audit.conditionWhy"),
             Severity.WARNS,
             ProgramRules::unfinished),
         new Rule(
             "nothing-carries-it",
-            Said.of("audit.whatIsAskedOfASurfaceReachesIt"),
-            Said.of("audit.noChannelTakesIt"),
+            Said.of("audit.commandsArrive"),
+            Said.of("audit.unreachedWhy"),
             Severity.WARNS,
             ProgramRules::uncarried));
   }

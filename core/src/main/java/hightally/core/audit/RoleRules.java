@@ -21,8 +21,8 @@ final class RoleRules {
     return List.of(
         new Rule(
             "against-its-role",
-            Said.of("audit.surfacesAnswerAsTheyShould"),
-            Said.of("audit.againstItsRoleWhy"),
+            Said.of("audit.rightWays"),
+            Said.of("audit.wrongWayWhy"),
             Severity.GROUNDS,
             RoleRules::against));
   }
@@ -56,7 +56,7 @@ final class RoleRules {
     if (in >= 0) {
       Said title =
           Said.of(
-              "audit.movesAgainstItsRole",
+              "audit.wrongWay",
               "surface",
               surface.name(),
               "control",

@@ -30,14 +30,14 @@ final class SharingRules {
     return List.of(
         new Rule(
             "shared-channel",
-            Said.of("audit.onlySurfacesAlwaysMoveAlike"),
-            Said.of("audit.oneChannelCarriesOneCommand"),
+            Said.of("audit.sharedAlike"),
+            Said.of("audit.sharedChannelWhy"),
             Severity.GROUNDS,
             SharingRules::sharing),
         new Rule(
             "surfaces-touch",
-            Said.of("audit.surfacesKeepClearOneAnother"),
-            Said.of("audit.twoSurfacesTouchStallServo"),
+            Said.of("audit.surfacesClear"),
+            Said.of("audit.touchWhy"),
             Severity.GROUNDS,
             SharingRules::touching));
   }
@@ -71,16 +71,16 @@ final class SharingRules {
       return Optional.empty();
     }
     if (!alike(surface, carried)) {
-      return Optional.of(Said.of("audit.takesOtherControlsThan", "carried", carried.name()));
+      return Optional.of(Said.of("audit.sharedControls", "carried", carried.name()));
     }
     double apart = Math.abs(rig.at(i, 0).travelMm()[i]);
     if (apart > rig.house().pairMm()) {
-      return Optional.of(Said.of("audit.standsOffAtRest", "apart", Quantity.mm(apart)));
+      return Optional.of(Said.of("audit.pairAtRest", "apart", Quantity.mm(apart)));
     }
     return goal(rig.setup(), surface)
         .filter(goal -> carried.shares().of(Control.ROLL) != 0)
         .filter(goal -> Math.abs(goal.plusMm() - goal.minusMm()) > rig.house().unevenMm())
-        .map(goal -> Said.of("audit.wantedThrowsDifferUpDown"));
+        .map(goal -> Said.of("audit.sharedDifferential"));
   }
 
   private static Optional<ThrowGoal> goal(Setup setup, Surface surface) {

@@ -135,7 +135,7 @@ public final class ThrowSearch {
     int index = rig.path().indexOf(question.surface());
     if (!rig.drivenByServo(index)) {
       throw InvalidInputException.of(
-          "surface", question.surface(), Said.of("demand.oneServoDrivesSlaveFollows"));
+          "surface", question.surface(), Said.of("demand.drivenByServo"));
     }
     boolean opposite = rig.surface(index).rod().linkage().opposite();
     List<ThrowAnswer> answers =
@@ -185,7 +185,7 @@ public final class ThrowSearch {
         rig.servo(index).slope() * FourBar.of(rig.surface(index).rod().linkage()).gain(0) > 0;
     RigChoice exact =
         choice.withEndpoints(raises ? ends.high() : ends.low(), raises ? ends.low() : ends.high());
-    Mend mend = new Mend(Said.of("audit.takeTheseHolesEndpoints"), edits);
+    Mend mend = new Mend(Said.of("audit.holesMend"), edits);
     return new ThrowAnswer(exact, mend, ends.plusMm(), ends.minusMm(), ends.inTheWay());
   }
 
@@ -219,7 +219,7 @@ public final class ThrowSearch {
             / 100;
     if (command == 0) {
       throw InvalidInputException.of(
-          "surface", rig.surface(index).id(), Said.of("demand.oneSomeStickMovesShare"));
+          "surface", rig.surface(index).id(), Said.of("demand.movedByStick"));
     }
     return command;
   }

@@ -20,14 +20,14 @@ final class TravelRules {
     return List.of(
         new Rule(
             "uneven-travel",
-            Said.of("audit.surfaceMovesFarOneWay"),
-            Said.of("audit.modelAnswersMoreStronglyOne"),
+            Said.of("audit.travelEven"),
+            Said.of("audit.unevenWhy"),
             Severity.WARNS,
             TravelRules::uneven),
         new Rule(
             "left-against-right",
-            Said.of("audit.bothSurfacesPairMoveEqually"),
-            Said.of("audit.millimetreTwoDifferenceAlreadyPulls"),
+            Said.of("audit.pairEqual"),
+            Said.of("audit.pairWhy"),
             Severity.WARNS,
             TravelRules::pairs));
   }

@@ -189,16 +189,16 @@ public record BalanceAdvice(
     double aft = packs.stream().mapToDouble(PackAdvice::offMm).max().orElse(0);
     double ahead = packs.stream().mapToDouble(PackAdvice::offMm).min().orElse(0);
     if (aft >= LEVEL_MM) {
-      notes.add(Said.of("guide.furtherAftLivelierPitchLittle"));
+      notes.add(Said.of("guide.furtherAft"));
     }
     if (ahead <= -LEVEL_MM) {
-      notes.add(Said.of("guide.furtherForwardSteadierNeedsMore"));
+      notes.add(Said.of("guide.furtherForward"));
     }
     if (ElevonOnly.applies(setup)) {
-      notes.add(Said.of("guide.flyingWingWantsMoreReflex"));
+      notes.add(Said.of("guide.wingReflex"));
     }
     if (packs.size() > 1) {
-      notes.add(Said.of("guide.everyPackOwnMarkCheck"));
+      notes.add(Said.of("guide.packMarks"));
     }
     return notes;
   }

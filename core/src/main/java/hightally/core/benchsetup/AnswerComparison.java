@@ -105,7 +105,7 @@ public final class AnswerComparison {
         seat.tooth() == 0 && seat.arm() == 0
             ? Said.of("guide.leaveArm")
             : Said.of(
-                "guide.takeArmOffTurnTurns",
+                "guide.armOff",
                 "teeth",
                 Math.abs(seat.tooth()),
                 "toothward",
@@ -120,7 +120,7 @@ public final class AnswerComparison {
     boolean rod = school == CentringMethod.ROD_FIRST;
     Said rest =
         Said.of(
-            rod ? "guide.leftForTheRod" : "guide.leftForTheSubTrim",
+            rod ? "guide.leftForRod" : "guide.leftForSubTrim",
             "left",
             Quantity.degrees(Math.abs(left), 1),
             "subTrim",
@@ -140,7 +140,7 @@ public final class AnswerComparison {
     int channel = setup.channels().get(path.channelBehind(index)).number();
     Edit centre = Edit.of(Figure.SUB_TRIM, channel, subTrim);
     if (rod) {
-      return new Mend(Said.of("guide.noteWhatLeftArmsLean"), List.of(centre, lean));
+      return new Mend(Said.of("guide.armLeftOver"), List.of(centre, lean));
     }
     // What the seat leaves and what the sub-trim takes back belong together: the arm stands square.
     String servo = setup.surfaces().get(index).rod().driverId();
@@ -161,7 +161,7 @@ public final class AnswerComparison {
     RodEnd end = surface.rod().end();
     long count = end.steps(change);
     if (Double.isNaN(change) || count == 0) {
-      return StepResult.agrees(step.id(), Said.of("guide.levelWithinStepEnd"));
+      return StepResult.agrees(step.id(), Said.of("guide.levelEnough"));
     }
     Object amount =
         end.kind() == RodEndKind.SLIDE
@@ -176,7 +176,7 @@ public final class AnswerComparison {
     return StepResult.agrees(
         step.id(),
         Said.of(
-            "guide.makeRodTrailingEdgeGoes",
+            "guide.rodTurned",
             "longer",
             count > 0,
             "amount",
@@ -212,7 +212,7 @@ public final class AnswerComparison {
     Surface surface = surface(step);
     int index = path.indexOf(surface.id());
     List<Reading> readings = readings(surface, answer);
-    Said words = Said.of("guide.rulerProgramDisagreeHoleChord");
+    Said words = Said.of("guide.rulerDisagrees");
     if (readings.stream().anyMatch(one -> Math.abs(one.travelMm()) >= surface.chordMm())) {
       return asks(step, answer.values().get(0), ThrowsFromRest.of(path, index).plusMm());
     }
@@ -305,7 +305,7 @@ public final class AnswerComparison {
       return tooSmall(step, expected);
     }
     if (near(measured, expected)) {
-      return StepResult.agrees(step.id(), Said.of("guide.clickMovesWhatProgramSays"));
+      return StepResult.agrees(step.id(), Said.of("guide.clickAgrees"));
     }
     if (otherUnit(measured, expected)) {
       return asks(step, measured, expected);
@@ -314,12 +314,12 @@ public final class AnswerComparison {
     Edit edit = Edit.of(Figure.CLICK_STEP, "", click);
     Said words = Said.of("guide.oneClickTransmitter", "click", Quantity.percent(click, 3));
     return StepResult.differs(
-        step.id(), Said.of("guide.tenClicksMoveAnotherDistance"), new Mend(words, List.of(edit)));
+        step.id(), Said.of("guide.clicksDisagree"), new Mend(words, List.of(edit)));
   }
 
   private static StepResult tooSmall(BenchStep step, double expected) {
     return StepResult.differs(
-        step.id(), Said.of("guide.tooSmallToTell", "expected", Quantity.mm(expected)));
+        step.id(), Said.of("guide.tooSmall", "expected", Quantity.mm(expected)));
   }
 
   private StepResult turn(BenchStep step, double measured) {
@@ -328,7 +328,7 @@ public final class AnswerComparison {
       return tooSmall(step, expected);
     }
     if (near(measured, expected)) {
-      return StepResult.agrees(step.id(), Said.of("guide.turnMovesWhatProgramSays"));
+      return StepResult.agrees(step.id(), Said.of("guide.turnAgrees"));
     }
     if (otherUnit(measured, expected)) {
       return asks(step, measured, expected);
@@ -337,7 +337,7 @@ public final class AnswerComparison {
     Edit edit = Edit.of(Figure.THREAD_PITCH, step.surface(), pitch);
     Said words = Said.of("guide.threadPitch", "pitch", Quantity.mm(pitch, 3));
     return StepResult.differs(
-        step.id(), Said.of("guide.turnMovesAnotherDistanceThan"), new Mend(words, List.of(edit)));
+        step.id(), Said.of("guide.turnDisagrees"), new Mend(words, List.of(edit)));
   }
 
   private StepResult reflex(BenchStep step, double mm) {
@@ -357,8 +357,7 @@ public final class AnswerComparison {
     double larger = Math.max(Math.abs(there.values().get(0)), Math.abs(mm));
     return apart > Math.max(EQUAL_MM, EQUAL_SHARE * larger)
         ? StepResult.differs(
-            step.id(),
-            Said.of("guide.otherSideDiffersLevelThem", "size", size, "apart", Quantity.mm(apart)))
+            step.id(), Said.of("guide.otherSideApart", "size", size, "apart", Quantity.mm(apart)))
         : StepResult.agrees(step.id(), Said.of("guide.bothSidesAgree", "size", size));
   }
 
@@ -384,7 +383,7 @@ public final class AnswerComparison {
   private static StepResult asks(BenchStep step, double measured, double expected) {
     Said words =
         Said.of(
-            "guide.otherUnitTypeAgain",
+            "guide.otherUnit",
             "unit",
             Unit.MILLIMETRES,
             "plain",

@@ -133,23 +133,21 @@ public final class BenchSetUp {
               "",
               "",
               Said.of("guide.makeMotorHarmless"),
-              Said.of("guide.howMotorMadeHarmlessWritten"),
-              Said.of("guide.motorCanStartAnyMoment"),
+              Said.of("guide.motorSafeAsked"),
+              Said.of("guide.motorStartsCaution"),
               new Choice("propeller-off", Said.of("guide.propellerTakenOff")),
               new Choice("leads-apart", Said.of("guide.motorLeadsApart")),
-              new Choice("cut-proven", Said.of("guide.throttleCutSetProvenModel"))));
+              new Choice("cut-proven", Said.of("guide.cutTested"))));
     }
     steps.add(
         BenchStep.tell(
             StepKind.POWER,
-            Said.of("guide.transmitterFirstThenModel"),
+            Said.of("guide.transmitterFirst"),
             Said.of(
-                "guide.switchTransmitterThenModelOff",
+                "guide.switchOrder",
                 "throttle",
                 StickWords.throttle(setup.transmitter().stickMode())),
-            setup.airframe().motors().isEmpty()
-                ? Said.NOTHING
-                : Said.of("guide.lithiumBatteriesStayAttendedUnplug")));
+            setup.airframe().motors().isEmpty() ? Said.NOTHING : Said.of("guide.batteryCaution")));
   }
 
   private void surface(Surface surface) {
@@ -169,28 +167,20 @@ public final class BenchSetUp {
             StepKind.SEAT,
             surface.id(),
             Said.of("guide.seatArm", "servo", servo),
-            Said.of("guide.trimsSubTrimZeroSee"),
+            Said.of("guide.armLeanAsked"),
             new Figure(Said.of("guide.offSquare"), Unit.DEGREES, 0, false)));
   }
 
   private void flush(Surface surface) {
     Said slave =
-        surface.rod().driver() == DriverKind.SURFACE
-            ? Said.of("guide.whatDrivesAlreadyLevelLeave")
-            : Said.NOTHING;
+        surface.rod().driver() == DriverKind.SURFACE ? Said.of("guide.driverLevel") : Said.NOTHING;
     steps.add(
         BenchStep.measure(
             StepKind.FLUSH,
             surface.id(),
             Said.of("guide.levelRod", "surface", surface.name()),
             Said.of(
-                "guide.howFarDoesTrailingEdge",
-                "way",
-                surface.way(1),
-                "way2",
-                surface.way(-1),
-                "slave",
-                slave),
+                "guide.edgeApart", "way", surface.way(1), "way2", surface.way(-1), "slave", slave),
             new Figure(Said.of("guide.offLevel"), Unit.MILLIMETRES, 0, false)));
   }
 
@@ -223,7 +213,7 @@ public final class BenchSetUp {
             surface.id(),
             command,
             Said.of("guide.way", "surface", surface.name(), "on", on),
-            Said.of("guide.trailingEdgeMustGoFrom", "what", what, "way", surface.way(travel)),
+            Said.of("guide.whichWay", "what", what, "way", surface.way(travel)),
             Said.NOTHING,
             new Choice(RIGHT, Said.of("guide.went", "way", surface.way(travel))),
             new Choice(WRONG, Said.of("guide.went", "way", surface.way(-travel)))));
@@ -273,7 +263,7 @@ public final class BenchSetUp {
             surface.id(),
             Said.of("guide.travelRuler", "surface", surface.name()),
             Said.of(
-                "guide.rulerSquareNeutralChordBehind",
+                "guide.rulerHow",
                 "chordMm",
                 Quantity.mm(surface.chordMm(), 0),
                 "where",
@@ -304,14 +294,8 @@ public final class BenchSetUp {
                   BenchStep.measure(
                       StepKind.CLICKS,
                       surface.id(),
-                      Said.of(
-                          "guide.whatTenClicksMove", "surface", surface.name(), "count", clicks),
-                      Said.of(
-                          "guide.tenClicksTrimMeasureHow",
-                          "control",
-                          control.control(),
-                          "count",
-                          clicks),
+                      Said.of("guide.clicksAsked", "surface", surface.name(), "count", clicks),
+                      Said.of("guide.clicksHow", "control", control.control(), "count", clicks),
                       new Figure(
                           Said.of("guide.tenClicks", "count", clicks),
                           Unit.MILLIMETRES,
@@ -324,8 +308,8 @@ public final class BenchSetUp {
         BenchStep.measure(
             StepKind.TURN,
             surface.id(),
-            Said.of("guide.whatOneTurnMoves", "surface", surface.name(), "count", turns),
-            Said.of("guide.oneWholeTurnRodsEnd", "count", turns, "step", Quantity.mm(turns, 0)),
+            Said.of("guide.turnAsked", "surface", surface.name(), "count", turns),
+            Said.of("guide.turnEnd", "count", turns, "step", Quantity.mm(turns, 0)),
             new Figure(
                 Said.of("guide.oneTurn", "count", turns), Unit.MILLIMETRES, turns * each, true)));
   }
@@ -347,7 +331,7 @@ public final class BenchSetUp {
                 StepKind.REFLEX,
                 surface.id(),
                 Said.of("guide.reflex", "surface", surface.name()),
-                Said.of("guide.flyingWingStartsTrailingEdges"),
+                Said.of("guide.wingStart"),
                 new Figure(Said.of("guide.upRest"), Unit.MILLIMETRES, 0, false)));
       }
     }
@@ -355,8 +339,8 @@ public final class BenchSetUp {
     steps.add(
         BenchStep.tell(
             StepKind.FINISH,
-            Said.of("guide.keepersThenEverythingOnceMore"),
-            Said.of("guide.keepersOverClevisesAllDirections"),
-            Said.of("guide.makersManualLocalRulesExperienced")));
+            Said.of("guide.keepersAndRecheck"),
+            Said.of("guide.keepersOn"),
+            Said.of("guide.lastWord")));
   }
 }

@@ -176,7 +176,7 @@ public final class BenchVerification {
   private static Said words(
       Surface surface, Verified seen, double plus, double minus, boolean fits) {
     if (!seen.rightWay()) {
-      return Said.of("guide.goesWrongWayMustNot", "surface", surface.name());
+      return Said.of("guide.wrongWay", "surface", surface.name());
     }
     return fits
         ? Said.of("guide.expected")

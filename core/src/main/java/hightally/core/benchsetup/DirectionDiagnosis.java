@@ -56,7 +56,7 @@ final class DirectionDiagnosis {
       return StepResult.agrees(step.id(), Said.of("guide.rightWay"));
     }
     if (!answered(surface, commands)) {
-      return StepResult.differs(step.id(), Said.of("guide.notedOtherCommandTellWhether"));
+      return StepResult.differs(step.id(), Said.of("guide.otherCommandTells"));
     }
     if (!off.isEmpty() && off.size() < commands.size()) {
       return mixed(step, surface, off.get(0));
@@ -74,12 +74,10 @@ final class DirectionDiagnosis {
   private StepResult wholly(BenchStep step, Surface surface, boolean turned) {
     List<Surface> others = sharing(surface);
     if (!others.stream().allMatch(one -> answered(one, commands(one)))) {
-      return StepResult.differs(
-          step.id(), Said.of("guide.notedSharesChannelCheckFirst", "names", names(others)));
+      return StepResult.differs(step.id(), Said.of("guide.sharedFirst", "names", names(others)));
     }
     if (others.stream().allMatch(one -> wrongInAll(one) == turned && wholeOff(one))) {
-      Said words =
-          Said.of(turned ? "guide.wrongEveryCommandReverseServo" : "guide.describedTurned");
+      Said words = Said.of(turned ? "guide.reverseServo" : "guide.describedTurned");
       return StepResult.differs(step.id(), words, reversed(surface, turned));
     }
     return alone(step, surface, others, turned);
@@ -91,11 +89,11 @@ final class DirectionDiagnosis {
     Edit raises =
         Edit.flag(Figure.PUSH_RAISES, surface.id(), !surface.rod().linkage().pushRaises());
     Mend noted =
-        new Mend(Said.of("guide.noteHornOtherWay", "surface", surface.name()), List.of(raises));
+        new Mend(Said.of("guide.hornOtherWay", "surface", surface.name()), List.of(raises));
     if (!turned) {
       return StepResult.differs(step.id(), Said.of("guide.describedTurned"), noted);
     }
-    Said words = Said.of("guide.wrongOneChannelSoReversing", "names", names(others));
+    Said words = Said.of("guide.wrongShared", "names", names(others));
     return described
         ? StepResult.differs(step.id(), words, noted)
         : StepResult.differs(step.id(), words);
@@ -114,8 +112,7 @@ final class DirectionDiagnosis {
         answered(master, asked) && wrong(master, asked).isEmpty() && off(master, asked).isEmpty();
     return sound
         ? alone(step, surface, List.of(master), !wrong.isEmpty())
-        : StepResult.differs(
-            step.id(), Said.of("guide.firstWhatDrivesIt", "surface", master.name()));
+        : StepResult.differs(step.id(), Said.of("guide.driverFirst", "surface", master.name()));
   }
 
   /** Wrong in some commands, and described so: the sign of a share. */
@@ -137,12 +134,12 @@ final class DirectionDiagnosis {
       }
     }
     if (edits.isEmpty() || !sharing(surface).isEmpty()) {
-      return StepResult.differs(step.id(), Said.of("guide.wiringAloneCannotDoLook"));
+      return StepResult.differs(step.id(), Said.of("guide.notWiring"));
     }
     if (off) {
       turnedRound(surface).forEach(edits::add);
     }
-    Said words = Said.of("guide.shareHasWrongSign", "wrong", wrong);
+    Said words = Said.of("guide.shareSign", "wrong", wrong);
     return StepResult.differs(
         step.id(),
         words,
@@ -177,17 +174,16 @@ final class DirectionDiagnosis {
   private StepResult mixed(BenchStep step, Surface surface, String wrong) {
     Surface partner = partner(surface);
     if (partner == null || !answered(partner, commands(partner))) {
-      return StepResult.differs(
-          step.id(), Said.of("guide.wrongOnlyCheckOtherSurface", "wrong", wrong));
+      return StepResult.differs(step.id(), Said.of("guide.wrongOfPair", "wrong", wrong));
     }
     List<String> theirs = off(partner, commands(partner));
     if (theirs.size() == 1 && theirs.contains(wrong)) {
       return StepResult.differs(step.id(), Said.of("guide.leadsSwapped", "wrong", wrong));
     }
     if (theirs.size() == 1) {
-      return StepResult.differs(step.id(), Said.of("guide.oneCommandActsOtherExchange"));
+      return StepResult.differs(step.id(), Said.of("guide.exchangeLeads"));
     }
-    return StepResult.differs(step.id(), Said.of("guide.wiringAloneCannotDoLook"));
+    return StepResult.differs(step.id(), Said.of("guide.notWiring"));
   }
 
   /**
@@ -214,7 +210,7 @@ final class DirectionDiagnosis {
     return new Mend(
         turned
             ? Said.of(
-                "guide.channelTransmitterServoNotedTurning",
+                "guide.channelTurned",
                 "number",
                 channel.number(),
                 "channel",

@@ -59,7 +59,7 @@ final class EvenPair {
     Figure end = high ? Figure.ENDPOINT_HIGH : Figure.ENDPOINT_LOW;
     Said words =
         Said.of(
-            "guide.endpointFromFarOtherSide",
+            "guide.endpointEven",
             "channel",
             channel.name(),
             "end",

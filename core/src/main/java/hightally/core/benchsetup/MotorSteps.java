@@ -60,7 +60,7 @@ final class MotorSteps {
             "",
             Said.of("guide.motorSafe"),
             Said.of("guide.motorSafeHow"),
-            Said.of("guide.motorCanStartAnyMoment"),
+            Said.of("guide.motorStartsCaution"),
             new Choice(SAFE, Said.of("guide.propellerOffModelHeld")),
             new Choice(LATER, Said.of("guide.motorsLater"))));
     for (Motor motor : motors) {
@@ -113,7 +113,7 @@ final class MotorSteps {
         Said.of("guide.motorReverse", "motor", motor.name()),
         Said.of("guide.motorReverseHow"),
         new Choice(BenchSetUp.RIGHT, Said.of("guide.turnsBackwards")),
-        new Choice(BenchSetUp.WRONG, Said.of("guide.turnsForwardsOrNot")));
+        new Choice(BenchSetUp.WRONG, Said.of("guide.turnsForwards")));
   }
 
   private BenchStep failsafe(Motor motor) {
@@ -168,9 +168,9 @@ final class MotorSteps {
       case MOTOR_STOP -> stopped(step, motor, choice.equals(TAUGHT));
       case MOTOR_TOUCH ->
           switch (choice) {
-            case RUNS -> StepResult.differs(step.id(), Said.of("guide.mustNotRunAtRest"));
-            case SILENT -> StepResult.differs(step.id(), Said.of("guide.whyItDoesNotStart"));
-            default -> StepResult.agrees(step.id(), Said.of("guide.startsAsItShould"));
+            case RUNS -> StepResult.differs(step.id(), Said.of("guide.mustNotRun"));
+            case SILENT -> StepResult.differs(step.id(), Said.of("guide.whyNoStart"));
+            default -> StepResult.agrees(step.id(), Said.of("guide.startsRight"));
           };
       case MOTOR_WAY ->
           choice.equals(BenchSetUp.RIGHT)
@@ -189,7 +189,7 @@ final class MotorSteps {
     boolean same = Math.abs(back - stop) <= MotorStops.SAME_MICROSECONDS;
     Said words =
         Said.of(
-            same ? "guide.stickBackStops" : "guide.stickBackDoesNotStop",
+            same ? "guide.stickBackStops" : "guide.closedDoesNotStop",
             "back",
             Quantity.microseconds(back),
             "stop",

@@ -51,7 +51,7 @@ public record Receiver(
       int number = sockets.get(i).number();
       if (!numbers.add(number)) {
         String field = path + "sockets[" + i + "].number";
-        found.accept(Violation.of(field, number, Said.of("demand.differentFromOtherSockets")));
+        found.accept(Violation.of(field, number, Said.of("demand.otherSocket")));
       }
     }
   }

@@ -82,8 +82,7 @@ public record Transmitter(
     if (StickFunction.values().length != channelOrder.size()
         || new HashSet<>(channelOrder).size() != channelOrder.size()) {
       found.accept(
-          Violation.of(
-              path + "channelOrder", channelOrder, Said.of("demand.eachFourStickFunctionsOnce")));
+          Violation.of(path + "channelOrder", channelOrder, Said.of("demand.fourFunctions")));
     }
     Set<EntrySection> named = EnumSet.noneOf(EntrySection.class);
     for (int i = 0; i < words.size(); i++) {
@@ -96,8 +95,7 @@ public record Transmitter(
     for (int i = 0; i < inputs.size(); i++) {
       if (inputIndex(inputs.get(i).id()) != i) {
         String field = path + "inputs[" + i + "].id";
-        found.accept(
-            Violation.of(field, inputs.get(i).id(), Said.of("demand.differentFromOtherInputs")));
+        found.accept(Violation.of(field, inputs.get(i).id(), Said.of("demand.otherInput")));
       }
     }
   }

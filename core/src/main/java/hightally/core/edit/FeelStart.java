@@ -79,7 +79,7 @@ public final class FeelStart {
    */
   private static Setup perPhase(Setup setup) {
     if (setup.phases().size() < 2) {
-      throw InvalidInputException.of("way", Style.PER_PHASE, Said.of("demand.modelLeastTwoPhases"));
+      throw InvalidInputException.of("way", Style.PER_PHASE, Said.of("demand.twoPhases"));
     }
     List<FeelSet> sets = new ArrayList<>();
     for (Phase phase : setup.phases().subList(0, setup.phases().size() - 1)) {

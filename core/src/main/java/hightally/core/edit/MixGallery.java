@@ -43,88 +43,85 @@ public final class MixGallery {
   public enum Recipe {
     AILERON_TO_RUDDER(
         Said.of("edit.aileronRudder"),
-        Said.of("edit.turnsDoNotSlip"),
-        Said.of("edit.rudderFullAileronPercentFull"),
+        Said.of("edit.coordinated"),
+        Said.of("edit.aileronToRudder"),
         25),
     ELEVATOR_TO_FLAP(
-        Said.of("edit.elevatorFlap"),
-        Said.of("edit.fullUpElevatorBringsFlaps"),
-        Said.of("edit.phaseWhoseFlapPresetFull"),
-        10),
+        Said.of("edit.elevatorFlap"), Said.of("edit.snapFlaps"), Said.of("edit.snapFlapPhase"), 10),
     BRAKES_ON_STICK(
         Said.of("edit.brakesThrottleStick"),
-        Said.of("edit.flapsFarDownWithThrottle"),
-        Said.of("edit.flapsDownFullBrakePercent"),
+        Said.of("edit.brakeOnThrottle"),
+        Said.of("edit.flapsAtBrake"),
         80),
     BRAKES_ON_LEVER(
         Said.of("edit.brakesLever"),
-        Said.of("edit.flapsFarDownWithLever"),
-        Said.of("edit.flapsDownLeversFarEnd"),
+        Said.of("edit.brakeOnLever"),
+        Said.of("edit.flapsAtLever"),
         80),
     LEVER_TO_ELEVATOR(
         Said.of("edit.brakeLeverElevator"),
-        Said.of("edit.whatBrakesLeverPitchElevator"),
-        Said.of("edit.elevatorFullBrakePercentMinus"),
+        Said.of("edit.leverBrakePitch"),
+        Said.of("edit.brakeToElevator"),
         -12),
     BRAKES_TO_ELEVATOR(
         Said.of("edit.brakesElevator"),
-        Said.of("edit.whatBrakesPitchElevatorTakes"),
-        Said.of("edit.elevatorFullBrakePercentMinus"),
+        Said.of("edit.brakePitch"),
+        Said.of("edit.brakeToElevator"),
         -12),
     THROTTLE_TO_ELEVATOR(
         Said.of("edit.throttleElevator"),
-        Said.of("edit.climbsPowerLittleDownElevator"),
-        Said.of("edit.elevatorFullThrottlePercentMinus"),
+        Said.of("edit.powerToElevatorNote"),
+        Said.of("edit.throttleToElevator"),
         -4),
     RUDDER_TO_ELEVATOR(
         Said.of("edit.rudderElevator"),
-        Said.of("edit.knifeEdgeWithoutPullingOne"),
-        Said.of("edit.elevatorFullRudderPercentMinus"),
+        Said.of("edit.knifeEdgePitch"),
+        Said.of("edit.rudderToElevator"),
         3),
     RUDDER_TO_AILERON(
         Said.of("edit.rudderAileron"),
-        Said.of("edit.knifeEdgeWithoutRolling"),
-        Said.of("edit.aileronFullRightRudderPercent"),
+        Said.of("edit.knifeEdgeRoll"),
+        Said.of("edit.rudderToAileron"),
         -4),
     RUDDER_TO_MOTORS(
         Said.of("edit.rudderMotors"),
         Said.of("edit.turnsDifferentialThrust"),
-        Said.of("edit.differenceFullRudderPercentPower"),
+        Said.of("edit.rudderToThrottle"),
         30),
     AILERON_TO_FLAP(
         Said.of("edit.aileronFlap"),
         Said.of("edit.flapsRollAlong"),
-        Said.of("edit.flapUpAtFullAileron"),
+        Said.of("edit.flapWithAileron"),
         40),
     FLAP_TO_ELEVATOR(
         Said.of("edit.flapElevator"),
         Said.of("edit.whatFlapsPitch"),
-        Said.of("edit.elevatorAtFullFlap"),
+        Said.of("edit.flapToElevator"),
         -5),
     LOW_THROTTLE_TO_ELEVATOR(
         Said.of("edit.lowThrottleElevator"),
         Said.of("edit.downlineStaysStraight"),
-        Said.of("edit.elevatorAtClosedThrottle"),
+        Said.of("edit.lowThrottleToElevator"),
         -2),
     ELEVATOR_TO_CANARDS(
         Said.of("edit.elevatorCanards"),
         Said.of("edit.canardsPitchAlong"),
-        Said.of("edit.canardsAtFullElevator"),
+        Said.of("edit.canardWithElevator"),
         30),
     AILERON_TO_CANARDS(
         Said.of("edit.aileronCanards"),
         Said.of("edit.canardsRollAlong"),
-        Said.of("edit.canardsAtFullAileron"),
+        Said.of("edit.canardWithAileron"),
         20),
     ELEVATOR_TO_NOZZLES(
         Said.of("edit.elevatorNozzles"),
         Said.of("edit.nozzlesPitchAlong"),
-        Said.of("edit.nozzlesAtFullElevator"),
+        Said.of("edit.nozzleWithElevator"),
         60),
     RUDDER_TO_NOZZLES(
         Said.of("edit.rudderNozzles"),
         Said.of("edit.nozzlesYawAlong"),
-        Said.of("edit.nozzlesAtFullRudder"),
+        Said.of("edit.nozzleWithRudder"),
         60);
 
     private final Said title;
@@ -273,15 +270,14 @@ public final class MixGallery {
     Setup setup = asked.setup();
     Mix mix = made(asked);
     if (mix.targets().isEmpty()) {
-      throw InvalidInputException.of(
-          "recipe", asked.recipe(), Said.of("demand.oneAirframeSurfacesMotors"));
+      throw InvalidInputException.of("recipe", asked.recipe(), Said.of("demand.kindItHas"));
     }
     List<Mix> mixes = new ArrayList<>(setup.mixes());
     Recipe recipe = asked.recipe();
     List<Phase> driven = driven(setup, recipe, asked.phases());
     if (!driven.isEmpty()) {
       throw InvalidInputException.of(
-          "phases", String.join(", ", names(driven)), Said.of("demand.phasesWithoutMotorOnStick"));
+          "phases", String.join(", ", names(driven)), Said.of("demand.motorOffStick"));
     }
     mixes.add(mix.named(naming.of(recipe.title, 80), naming.of(recipe.reason, 300)));
     return Validation.check(setup.change().mixes(mixes).done());

@@ -179,8 +179,7 @@ public final class NewParts {
   private Contact contact() {
     List<Surface> surfaces = setup.surfaces();
     if (surfaces.size() < 2) {
-      throw InvalidInputException.of(
-          "part", NewPart.CONTACT, Said.of("demand.modelWithTwoSurfaces"));
+      throw InvalidInputException.of("part", NewPart.CONTACT, Said.of("demand.twoSurfaces"));
     }
     return new Contact(surfaces.get(0).id(), CONTACT_MM, surfaces.get(1).id(), CONTACT_MM);
   }

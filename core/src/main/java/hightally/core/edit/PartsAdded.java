@@ -235,9 +235,7 @@ public final class PartsAdded {
       }
     }
     throw InvalidInputException.of(
-        "transmitter.channelCount",
-        transmitter.channelCount(),
-        Said.of("demand.moreEveryChannelTransmitterUse"));
+        "transmitter.channelCount", transmitter.channelCount(), Said.of("demand.channelsInUse"));
   }
 
   /** On a socket of that channel; where there is none, no lead yet, which the map then says. */

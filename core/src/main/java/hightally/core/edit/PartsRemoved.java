@@ -47,7 +47,7 @@ public final class PartsRemoved {
               .airframe(setup.airframe().withMotors(turnedByNone(setup, id)))
               .done();
     } else {
-      throw InvalidInputException.of("id", id, Said.of("demand.surfaceMotorPanelSimpleChannel"));
+      throw InvalidInputException.of("id", id, Said.of("demand.removable"));
     }
     return Validation.check(tidied(without));
   }
@@ -74,12 +74,11 @@ public final class PartsRemoved {
             .map(Surface::name)
             .collect(Collectors.joining(", "));
     if (!driven.isEmpty()) {
-      throw InvalidInputException.of(
-          "id", id, Said.of("demand.surfaceDrivesNoOtherOne", "driven", driven));
+      throw InvalidInputException.of("id", id, Said.of("demand.drivesNone", "driven", driven));
     }
     mixesUsing(setup, id);
     if (setup.surfaces().size() == 1) {
-      throw InvalidInputException.of("id", id, Said.of("demand.oneSeveralModelNeedsSurface"));
+      throw InvalidInputException.of("id", id, Said.of("demand.oneLeft"));
     }
     List<Surface> left =
         kept(setup.surfaces(), one -> !one.id().equals(id)).stream()
@@ -141,7 +140,7 @@ public final class PartsRemoved {
             .map(Mix::name)
             .collect(Collectors.joining(", "));
     if (!names.isEmpty()) {
-      throw InvalidInputException.of("id", id, Said.of("demand.partNoMixUsesTake", "names", names));
+      throw InvalidInputException.of("id", id, Said.of("demand.unusedByMix", "names", names));
     }
   }
 
@@ -164,8 +163,7 @@ public final class PartsRemoved {
             .map(Surface::name)
             .collect(Collectors.joining(", "));
     if (!carried.isEmpty()) {
-      throw InvalidInputException.of(
-          "id", id, Said.of("demand.panelWithoutSurfacesOneCarries", "carried", carried));
+      throw InvalidInputException.of("id", id, Said.of("demand.emptyPanel", "carried", carried));
     }
     List<Panel> panels =
         kept(setup.airframe().panels(), one -> !one.id().equals(id)).stream()

@@ -63,7 +63,7 @@ public final class ProgramRemoved {
 
   private void phase(String id) {
     if (setup.basePhase().id().equals(id)) {
-      throw InvalidInputException.of("id", id, Said.of("demand.notPhaseWhenNoOther"));
+      throw InvalidInputException.of("id", id, Said.of("demand.notLastPhase"));
     }
     List<Phase> phases = new ArrayList<>(setup.phases());
     phases.removeIf(one -> one.id().equals(id));
@@ -106,7 +106,7 @@ public final class ProgramRemoved {
     List<String> left = phases.stream().filter(one -> !one.equals(gone)).toList();
     notes.add(
         left.isEmpty()
-            ? Said.of("edit.actsOnlyPhaseGoesToo", "what", what)
+            ? Said.of("edit.phaseTakes", "what", what)
             : Said.of("edit.goesOtherPhases", "what", what));
     return left.isEmpty() ? Optional.empty() : Optional.of(left);
   }
@@ -125,19 +125,17 @@ public final class ProgramRemoved {
       boolean used = members.size() < one.members().size();
       int least = one.kind() == ConditionKind.NOT ? 1 : 2;
       if (used && members.size() < least) {
-        notes.add(Said.of("edit.conditionMadeGoesToo", "one", one.name()));
+        notes.add(Said.of("edit.conditionTaken", "one", one.name()));
         after.add(one.id());
       } else if (used) {
-        notes.add(Said.of("edit.conditionGoesOtherMembers", "one", one.name()));
+        notes.add(Said.of("edit.memberTaken", "one", one.name()));
       }
       conditions.add(used && members.size() >= least ? one.withMembers(members) : one);
     }
     List<String> phases =
         setup.phases().stream().filter(one -> one.when().equals(id)).map(Phase::id).toList();
     for (String phase : phases) {
-      notes.add(
-          Said.of(
-              "edit.phaseSwitchedGoesToo", "orElseThrow", setup.phase(phase).orElseThrow().name()));
+      notes.add(Said.of("edit.phaseTaken", "orElseThrow", setup.phase(phase).orElseThrow().name()));
       phase(phase);
     }
     setup =
@@ -167,7 +165,7 @@ public final class ProgramRemoved {
     List<T> kept = new ArrayList<>();
     for (T one : all) {
       if (when.apply(one).equals(id)) {
-        notes.add(Said.of("edit.actsOnlyWhileTrueGoes", "said", name.apply(one)));
+        notes.add(Said.of("edit.conditionTakes", "said", name.apply(one)));
       } else {
         kept.add(one);
       }
@@ -181,18 +179,18 @@ public final class ProgramRemoved {
     for (FlightTimer timer : power.timers()) {
       boolean waits = timer.when().equals(id);
       if (waits) {
-        notes.add(Said.of("edit.timerWaitsCountAlways", "timer", timer.name()));
+        notes.add(Said.of("edit.timerTaken", "timer", timer.name()));
       }
       if (timer.resetWhen().equals(id)) {
-        notes.add(Said.of("edit.timerSetBackByHand", "timer", timer.name()));
+        notes.add(Said.of("edit.timerResetTaken", "timer", timer.name()));
       }
       timers.add(timer.without(id));
     }
     if (power.cutWhen().equals(id)) {
-      notes.add(Said.of("edit.throttleCutSwitchedOnlyCut"));
+      notes.add(Said.of("edit.cutTaken"));
     }
     if (power.armWhen().equals(id)) {
-      notes.add(Said.of("edit.armingSwitchedMotorAlwaysArmed"));
+      notes.add(Said.of("edit.armingTaken"));
     }
     return power.without(id, timers);
   }

@@ -187,8 +187,7 @@ public final class Settling {
     double mm = Math.abs(run.median()) * mmPerClick(control);
     if (mm >= house.suspiciousMm()) {
       return new Judged(
-          State.TOO_LARGE,
-          Said.of("log.trailingEdgeSymptomLookFirst", "mm", Quantity.mm(mm), "control", control));
+          State.TOO_LARGE, Said.of("log.symptomFirst", "mm", Quantity.mm(mm), "control", control));
     }
     return new Judged(
         State.SETTLED, Said.of("log.settled", "flights", run.size(), "apart", run.spread()));
@@ -227,7 +226,7 @@ public final class Settling {
     }
     double moved = report.movedFrom(newest.report());
     if (control == Control.PITCH && moved > house.sameCgMm()) {
-      return Said.of("log.balancePointMovedSince", "moved", Quantity.mm(moved, 0));
+      return Said.of("log.balanceMoved", "moved", Quantity.mm(moved, 0));
     }
     return report.battery().equals(newest.report().battery())
         ? Said.NOTHING
@@ -271,12 +270,12 @@ public final class Settling {
     List<LoggedFlight> older = counting.subList(0, run.first());
     jump(phase, control, older, agreeing, run).ifPresent(found::add);
     if (agreeing.stream().anyMatch(one -> reading(one, phase).orElseThrow().turnsDiffer())) {
-      found.add(Said.of("log.leftRightTurnsFlyDifferently"));
+      found.add(Said.of("log.turnsDiffer"));
     } else if (older.stream().anyMatch(one -> reading(one, phase).orElseThrow().turnsDiffer())) {
       found.add(Said.of("log.turnsDifferedBefore"));
     }
     if (oneThrottle(phase, control, older, agreeing, run)) {
-      found.add(Said.of("log.fitsOnlyOneThrottleSetting"));
+      found.add(Said.of("log.oneThrottle"));
     }
     return found;
   }

@@ -181,7 +181,7 @@ final class PairHazards {
     Surface surface = setup.surfaces().get(left);
     Said words =
         Said.of(
-            "hazard.movesRollYawCentred",
+            "hazard.pairApart",
             "surface",
             surface.name(),
             "one",

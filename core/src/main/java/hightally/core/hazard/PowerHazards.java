@@ -186,7 +186,7 @@ final class PowerHazards implements HazardFinder {
         double idle = power.power(told.applyAsDouble(found.at()));
         Said words =
             Said.of(
-                "hazard.phaseMotorRunsThrottleAll",
+                "hazard.motorRunsClosed",
                 "motor",
                 motor(motor),
                 "phase",
@@ -371,7 +371,7 @@ final class PowerHazards implements HazardFinder {
               && (phaseBefore != phaseAfter || changed != 0);
       Said words =
           Said.of(
-              "hazard.takesMotorFromStickUnmoved",
+              "hazard.switchMovesMotor",
               "name",
               search.states().name(line),
               "motor",

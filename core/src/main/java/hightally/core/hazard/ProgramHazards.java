@@ -115,7 +115,7 @@ final class ProgramHazards implements HazardFinder {
         if (differs > NOTICEABLE_PERCENT) {
           Said words =
               Said.of(
-                  "hazard.shareOneTrimButTheir",
+                  "hazard.trimShared",
                   "one",
                   one.name(),
                   "another",
@@ -228,28 +228,28 @@ final class ProgramHazards implements HazardFinder {
     for (int i = 0; i < conditions.count(); i++) {
       if (!everTrue(i)) {
         Condition one = conditions.at(i);
-        Said words = Said.of("hazard.trueNoPositionSwitchesLevers", "one", one.name());
+        Said words = Said.of("hazard.conditionUnmet", "one", one.name());
         search.keep(HazardKind.CONDITION_NEVER, one.id(), 1, words, List.of(), List.of());
       }
     }
     for (int i = 0; i < setup.phases().size(); i++) {
       if (!everOn(i)) {
         Phase phase = setup.phases().get(i);
-        Said words = Said.of("hazard.noSwitchReachesPhase", "phase", phase.name());
+        Said words = Said.of("hazard.phaseUnreached", "phase", phase.name());
         search.keep(HazardKind.CONDITION_NEVER, phase.id(), 1, words, List.of(), List.of());
       }
     }
     for (int i = 0; i < setup.mixes().size(); i++) {
       Mix mix = setup.mixes().get(i);
       if (!acts(i)) {
-        Said words = Said.of("hazard.actsNoPhasePositionWeights", "mix", mix.name());
+        Said words = Said.of("hazard.mixActsNowhere", "mix", mix.name());
         search.keep(HazardKind.MIX_NEVER, mix.id(), 1, words, List.of(), List.of());
       }
     }
     for (FlightTimer timer : setup.power().timers()) {
       int when = conditions.index(timer.when());
       if (when >= 0 && !everTrue(when)) {
-        Said words = Said.of("hazard.timerWaitsWhatNeverTrue", "timer", timer.name());
+        Said words = Said.of("hazard.timerNever", "timer", timer.name());
         search.keep(HazardKind.TIMER_NEVER, timer.id(), 1, words, List.of(), List.of());
       }
     }

@@ -438,11 +438,7 @@ final class StateHazards implements HazardFinder {
         Math.abs(LostTravel.freeMm(path, i, rolled) - LostTravel.freeMm(path, i, level));
     double given = Math.abs(LostTravel.realMm(path, i, rolled) - LostTravel.realMm(path, i, level));
     return Said.of(
-        "hazard.pitchStickThereRollLost",
-        "given",
-        Quantity.mm(wanted - given),
-        "wanted",
-        Quantity.mm(wanted));
+        "hazard.rollLost", "given", Quantity.mm(wanted - given), "wanted", Quantity.mm(wanted));
   }
 
   /** Whether both surfaces of a contact can get that far in a state, sticks and levers anywhere. */
@@ -612,8 +608,7 @@ final class StateHazards implements HazardFinder {
       for (Control control : Control.values()) {
         if (meant(control) && example[phase] != null && !alive[phase][control.ordinal()]) {
           Phase dead = setup.phases().get(phase);
-          Said words =
-              Said.of("hazard.phaseStickMovesNothing", "phase", dead.name(), "control", control);
+          Said words = Said.of("hazard.controlDead", "phase", dead.name(), "control", control);
           Moment moved = example[phase].with(control, 1);
           search.keep(
               HazardKind.CONTROL_DEAD,

@@ -102,17 +102,12 @@ final class StopHazards implements HazardFinder {
 
   private void failsafe(Motor motor, MotorStops stops) {
     if (!stops.failsafeReaches()) {
-      keep(
-          motor,
-          "",
-          Said.of("hazard.outReachReceiversFailsafeSerial", "motor", motor.name()),
-          List.of());
+      keep(motor, "", Said.of("hazard.failsafeUnreached", "motor", motor.name()), List.of());
     } else if (stops.failsafe().isEmpty()) {
       keep(
           motor,
           "",
-          Said.of(
-              "hazard.whenLinkLostChannelHolds", "channel", motor.channel(), "motor", motor.name()),
+          Said.of("hazard.failsafeHoldsPower", "channel", motor.channel(), "motor", motor.name()),
           stopping(motor));
     } else {
       Said what = Said.of("hazard.failsafeHolds", "motor", motor.name());
@@ -131,7 +126,7 @@ final class StopHazards implements HazardFinder {
           motor,
           which,
           Said.of(
-              "hazard.butControllerStopsMotorRun",
+              "hazard.controllerRuns",
               "what",
               what,
               "motor",

@@ -150,12 +150,12 @@ public record ModelStanding(
       Calibration learned,
       List<Said> due) {
     if (history.setup().surfaces().isEmpty()) {
-      return new Verdict(LoopStage.RIG, Next.DESCRIBE, Said.of("log.noSurfaceDescribedYet"), true);
+      return new Verdict(LoopStage.RIG, Next.DESCRIBE, Said.of("log.noSurface"), true);
     }
     if (history.open().isPresent()) {
       List<String> disagree = history.open().get().disagreeing();
       return disagree.isEmpty()
-          ? adjust(Next.FINISH_ORDER, Said.of("log.adjustmentBegunNotFinished"))
+          ? adjust(Next.FINISH_ORDER, Said.of("log.workOrderOpen"))
           : adjust(
               Next.SETTLE_READING,
               Said.of("story.readingDisagrees", "surfaces", Said.list(disagree)));
@@ -248,14 +248,11 @@ public record ModelStanding(
     History.Step newest = history.revisions().get(history.revisions().size() - 1);
     long flights = history.flights().stream().filter(one -> !one.simulated()).count();
     if (!history.orders().isEmpty() && !flownSince(history, lastOrder(history).result())) {
-      return fly(Next.CONFIRM, Said.of("log.adjustedNotFlownYetNext"), false);
+      return fly(Next.CONFIRM, Said.of("log.adjusted"), false);
     }
     if (flights == 0) {
       return new Verdict(
-          LoopStage.CHECK,
-          Next.FLY,
-          Said.of("log.revisionNotBeenFlown", "revision", newest.number()),
-          false);
+          LoopStage.CHECK, Next.FLY, Said.of("log.notFlown", "revision", newest.number()), false);
     }
     Optional<TrimSeries> open =
         here.stream()
@@ -273,7 +270,7 @@ public record ModelStanding(
     Said words =
         stands.allZero()
             ? Said.of("story.allAtZero")
-            : Said.of("log.whatLeftMayStayTrims", "words", stands.told(one -> true));
+            : Said.of("log.mayStay", "words", stands.told(one -> true));
     return fly(Next.REST, words, false);
   }
 

@@ -61,8 +61,7 @@ public record ThrowWish(
     if (most >= chordMm) {
       String field = path + (plusMm >= minusMm ? "plusMm" : "minusMm");
       found.accept(
-          Violation.of(
-              field, most, Said.of("demand.lessThanChordMm", "chord", Quantity.mm(chordMm))));
+          Violation.of(field, most, Said.of("demand.belowChord", "chord", Quantity.mm(chordMm))));
     }
   }
 

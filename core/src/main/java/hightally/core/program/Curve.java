@@ -48,7 +48,7 @@ public final class Curve {
     for (int i = 1; i < points.size(); i++) {
       double before = points.get(i - 1).x();
       if (!(points.get(i).x() > before)) {
-        Said wanted = Said.of("mix.moreThanPointBefore", "before", before);
+        Said wanted = Said.of("mix.pointOrder", "before", before);
         found.add(Violation.of(field + "[" + i + "].x", points.get(i).x(), wanted));
       }
     }

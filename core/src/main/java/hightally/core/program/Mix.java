@@ -73,7 +73,7 @@ public record Mix(
             Violation.of(
                 path + "targets[" + i + "].factorMinus",
                 targets.get(i).factorMinus(),
-                Said.of("demand.sameFactorWithCurve")));
+                Said.of("demand.alikeWithCurve")));
       }
     }
     if (targets.isEmpty()) {

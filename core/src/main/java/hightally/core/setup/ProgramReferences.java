@@ -113,10 +113,7 @@ final class ProgramReferences {
       }
       List<String> loop = loop(condition.id(), this::membersOf);
       if (!loop.isEmpty()) {
-        report(
-            at + ".members",
-            round(loop, this::conditionName),
-            Said.of("demand.conditionsDoNotGoRound"));
+        report(at + ".members", round(loop, this::conditionName), Said.of("demand.noCircle"));
       }
     }
   }
@@ -159,7 +156,7 @@ final class ProgramReferences {
       case PHASE -> Said.of("setup.phasesId");
       case TELEMETRY_ABOVE, TELEMETRY_BELOW -> Said.of("setup.linkVoltage");
       case TIMER_ABOVE -> Said.of("setup.timersId");
-      default -> Said.of("setup.rollPitchYawThrottleId");
+      default -> Said.of("setup.rollPitchYawOrLever");
     };
   }
 
@@ -182,14 +179,13 @@ final class ProgramReferences {
       String at = "phases[" + i + "]";
       when(at + ".when", phase.when());
       if (phase.when().isEmpty() && i < last) {
-        report(
-            at + ".when", Said.of("given.empty"), Said.of("demand.conditionOnlyLastPhaseWithout"));
+        report(at + ".when", Said.of("given.empty"), Said.of("demand.conditionPerPhase"));
       }
       if (!phase.when().isEmpty() && i == last) {
-        report(at + ".when", phase.when(), Said.of("demand.emptyLastPhaseWhenNo"));
+        report(at + ".when", phase.when(), Said.of("demand.lastPhaseEmpty"));
       }
       if (onPhase(phase.when(), new HashSet<>())) {
-        report(at + ".when", phase.when(), Said.of("demand.conditionDoesNotItselfAsk"));
+        report(at + ".when", phase.when(), Said.of("demand.noPhaseCondition"));
       }
       surfaces(at + ".presets", phase.presets(), one -> one.surface());
       surfaces(at + ".differential", phase.differential(), one -> one.surface());
@@ -222,10 +218,7 @@ final class ProgramReferences {
       int clicks = phase.trims().of(control);
       if (Math.abs(clicks) > range) {
         String field = at + ".trims." + control.word();
-        report(
-            field,
-            clicks,
-            Said.of("demand.clicksTransmittersTrimRange", "range", -range, "range2", range));
+        report(field, clicks, Said.of("demand.clicksInRange", "range", -range, "range2", range));
       }
     }
   }
@@ -252,7 +245,7 @@ final class ProgramReferences {
     for (String surface : ids(setup.surfaces(), one -> one.id())) {
       List<String> loop = loop(surface, this::fedBy);
       if (!loop.isEmpty()) {
-        report("mixes", round(loop, this::surfaceName), Said.of("demand.mixesDoNotFeedBack"));
+        report("mixes", round(loop, this::surfaceName), Said.of("demand.noFeedback"));
         return;
       }
     }
@@ -319,7 +312,7 @@ final class ProgramReferences {
       report(
           "power.curves",
           Said.of("given.curves", "count", power.curves().size()),
-          Said.of("demand.oneAmongThemAllOther"));
+          Said.of("demand.oneForOthers"));
     }
     for (int i = 0; i < power.failsafe().size(); i++) {
       int channel = power.failsafe().get(i).channel();

@@ -86,10 +86,7 @@ final class SetupReferences {
               || setup.surface(channel.carries()).isPresent()
               || setup.transmitter().inputIndex(channel.carries()) >= 0;
       if (!known) {
-        report(
-            "channels[" + i + "].carries",
-            channel.carries(),
-            Said.of("demand.surfacesIdInputsIdThrottle"));
+        report("channels[" + i + "].carries", channel.carries(), Said.of("demand.curveSource"));
       }
       if (channel.steady() && setup.surface(channel.carries()).isEmpty()) {
         report("channels[" + i + "].steady", "true", Said.of("demand.steadyCarriesSurface"));
@@ -136,8 +133,7 @@ final class SetupReferences {
     for (int i = 0; i < setup.wiring().leads().size(); i++) {
       String device = setup.wiring().leads().get(i).device();
       if (setup.device(device).isEmpty()) {
-        report(
-            "wiring.leads[" + i + "].device", device, Said.of("demand.idServoMotorInputChannel"));
+        report("wiring.leads[" + i + "].device", device, Said.of("demand.channelSubject"));
       }
     }
   }
@@ -172,7 +168,7 @@ final class SetupReferences {
               .filter(other -> one.side() != Side.CENTRE && other.side() == one.side().other())
               .isPresent();
       if (!one.pair().isEmpty() && !across) {
-        report("surfaces[" + i + "].pair", one.pair(), Said.of("demand.emptyIdSurfaceOtherSide"));
+        report("surfaces[" + i + "].pair", one.pair(), Said.of("demand.pairedSurface"));
       }
     }
     List<Panel> panels = setup.airframe().panels();
@@ -186,8 +182,7 @@ final class SetupReferences {
                           && other.id().equals(one.pair())
                           && other.pair().equals(one.id()));
       if (!one.pair().isEmpty() && !mutual) {
-        report(
-            "airframe.panels[" + i + "].pair", one.pair(), Said.of("demand.emptyIdPanelWhosePair"));
+        report("airframe.panels[" + i + "].pair", one.pair(), Said.of("demand.pairedPanel"));
       }
     }
   }
@@ -198,7 +193,7 @@ final class SetupReferences {
       report(at + ".place.panel", panel, Said.of("demand.idPanelAirframe"));
     }
     if (surface.place().from() >= surface.place().to()) {
-      report(at + ".place.to", surface.place().to(), Said.of("demand.moreThanInnerEnd"));
+      report(at + ".place.to", surface.place().to(), Said.of("demand.beyondInnerEnd"));
     }
   }
 
@@ -207,7 +202,7 @@ final class SetupReferences {
     if (rod.driver() == DriverKind.SERVO && setup.servo(rod.driverId()).isEmpty()) {
       report(at + ".rod.driverId", rod.driverId(), Said.of("demand.servosId"));
     } else if (rod.driver() == DriverKind.SURFACE && !endsAtServo(surface)) {
-      report(at + ".rod.driverId", rod.driverId(), Said.of("demand.surfaceServoMovesEnd"));
+      report(at + ".rod.driverId", rod.driverId(), Said.of("demand.servoMoves"));
     }
   }
 
@@ -232,10 +227,7 @@ final class SetupReferences {
       int clicks = setup.trims().of(control);
       if (Math.abs(clicks) > range) {
         String field = "trims." + control.word();
-        report(
-            field,
-            clicks,
-            Said.of("demand.clicksTransmittersTrimRange", "range", -range, "range2", range));
+        report(field, clicks, Said.of("demand.clicksInRange", "range", -range, "range2", range));
       }
     }
   }

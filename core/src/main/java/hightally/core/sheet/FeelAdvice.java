@@ -23,29 +23,16 @@ public final class FeelAdvice {
 
   /** What pilots say. */
   public enum Complaint {
-    TWITCHY(
-        Said.of("program.twitchyAroundCentre"), 0, 10, Said.of("program.moreExpoFirstThirdStick")),
-    SLUGGISH(
-        Said.of("program.sluggishAroundCentre"),
-        0,
-        -10,
-        Said.of("program.lessExpoStickAnswersSooner")),
+    TWITCHY(Said.of("program.twitchyAroundCentre"), 0, 10, Said.of("program.moreExpoInMiddle")),
+    SLUGGISH(Said.of("program.sluggishAroundCentre"), 0, -10, Said.of("program.lessExpoSooner")),
     SUDDEN_AT_END(
-        Said.of("program.suddenEndStick"), -5, -10, Said.of("program.lessExpoLittleLessTravel")),
-    RUNS_OUT(Said.of("program.runsOutBeforeFigureFlown"), 10, 0, Said.of("program.moreTravel")),
-    TOO_FAST(Said.of("program.tooFastFullStick"), -10, 0, Said.of("program.lessTravel")),
-    BITES_EARLY(Said.of("program.bitesTooEarlyTurnsBefore"), 0, 10, Said.of("program.moreExpo")),
-    BITES_LATE(Said.of("program.bitesTooLateRollingFigure"), 0, -10, Said.of("program.lessExpo")),
-    WALLOWS(
-        Said.of("program.wallowsNeverSettles"),
-        0,
-        -5,
-        Said.of("program.lessExpoSoSmallCorrections")),
-    BALLOONS(
-        Said.of("program.balloonsWhenSlowsFlapsCome"),
-        0,
-        0,
-        Said.of("program.notStickCompensationMixBalance"));
+        Said.of("program.suddenEndStick"), -5, -10, Said.of("program.lessExpoLessTravel")),
+    RUNS_OUT(Said.of("program.runsOut"), 10, 0, Said.of("program.moreTravel")),
+    TOO_FAST(Said.of("program.tooFast"), -10, 0, Said.of("program.lessTravel")),
+    BITES_EARLY(Said.of("program.tooEarly"), 0, 10, Said.of("program.moreExpo")),
+    BITES_LATE(Said.of("program.tooLate"), 0, -10, Said.of("program.lessExpo")),
+    WALLOWS(Said.of("program.wallowsNeverSettles"), 0, -5, Said.of("program.lessExpoSmall")),
+    BALLOONS(Said.of("program.balloons"), 0, 0, Said.of("program.notTheStick"));
 
     private final Said words;
     private final double rate;
@@ -139,10 +126,10 @@ public final class FeelAdvice {
     if (after.equals(before)) {
       return Said.all(
           Said.of("program.sentence", "words", lever),
-          complaint.rate > 0 ? Said.of("program.rateLimitLargerEndpointNext") : Said.NOTHING);
+          complaint.rate > 0 ? Said.of("program.rateLimit") : Said.NOTHING);
     }
     return Said.of(
-        "program.firstStepRateExpoJudge",
+        "program.firstStep",
         "lever",
         lever,
         "rateFrom",
@@ -159,8 +146,8 @@ public final class FeelAdvice {
 
   private static Said test(Control control) {
     return switch (control) {
-      case ROLL -> Said.of("program.slowRollFullRate");
-      case PITCH -> Said.of("program.entryHoverRoundLoopFair");
+      case ROLL -> Said.of("program.slowRoll");
+      case PITCH -> Said.of("program.hoverEntry");
       case YAW -> Said.of("program.steadyKnifeEdge");
     };
   }

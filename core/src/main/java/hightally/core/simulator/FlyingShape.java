@@ -164,7 +164,7 @@ public record FlyingShape(
         if (stations.get(i).aftMm() < stations.get(i - 1).aftMm()) {
           String field = path + "stations[" + i + "].aftMm";
           double aft = stations.get(i).aftMm();
-          found.accept(Violation.of(field, aft, Said.of("demand.stationsFromNoseToTail")));
+          found.accept(Violation.of(field, aft, Said.of("demand.stationOrder")));
         }
       }
     }
@@ -189,7 +189,7 @@ public record FlyingShape(
     @Override
     public void check(String path, Consumer<Violation> found) {
       if (turns == 0) {
-        found.accept(Violation.of(path + "turns", turns, Said.of("demand.oneOrMinusOne")));
+        found.accept(Violation.of(path + "turns", turns, Said.of("demand.plusOrMinusOne")));
       }
     }
   }

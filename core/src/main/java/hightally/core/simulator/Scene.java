@@ -59,7 +59,7 @@ public record Scene(
       double before = steps.get(i - 1).atSeconds();
       if (steps.get(i).atSeconds() < before) {
         String field = path + "steps[" + i + "].atSeconds";
-        Said wanted = Said.of("bench.notBeforeSStepBefore", "before", Quantity.seconds(before, 1));
+        Said wanted = Said.of("bench.sceneOrder", "before", Quantity.seconds(before, 1));
         found.accept(Violation.of(field, steps.get(i).atSeconds(), wanted));
       }
     }

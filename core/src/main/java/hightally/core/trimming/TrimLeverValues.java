@@ -364,8 +364,7 @@ public final class TrimLeverValues {
             .map(one -> MixTarget.even(one.id(), one.shares().of(control)))
             .toList();
     if (targets.isEmpty()) {
-      throw InvalidInputException.of(
-          "lever", control.word(), Said.of("demand.oneAirframeSurfacesMotors"));
+      throw InvalidInputException.of("lever", control.word(), Said.of("demand.kindItHas"));
     }
     return targets;
   }

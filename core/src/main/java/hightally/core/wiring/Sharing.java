@@ -88,11 +88,11 @@ public record Sharing(
     }
     List<Said> costs = new ArrayList<>();
     if (setup.surface(keep.carries()).filter(one -> one.shares().roll() != 0).isPresent()) {
-      costs.add(Said.of("wiring.noDifferentialBetweenTwo"));
-      costs.add(Said.of("wiring.noDroopingRaisingBothTogether"));
+      costs.add(Said.of("wiring.noDifferential"));
+      costs.add(Said.of("wiring.noDrooping"));
     }
-    costs.add(Said.of("wiring.noSubTrimEachBoth"));
-    costs.add(Said.of("wiring.noEndpointsEachThrowsDiffer"));
+    costs.add(Said.of("wiring.noSubTrims"));
+    costs.add(Said.of("wiring.noEndpoints"));
     boolean reverser =
         worst(setup, joined(setup, keep, drop, true))
             < worst(setup, joined(setup, keep, drop, false));

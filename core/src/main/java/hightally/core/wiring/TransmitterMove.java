@@ -156,13 +156,7 @@ public final class TransmitterMove {
     if (Math.abs(whole) > most) {
       notes.add(
           Said.of(
-              "wiring.trimNeedClicksTransmitterRest",
-              "control",
-              control,
-              "size",
-              Math.abs(whole),
-              "most",
-              most));
+              "wiring.trimTooLarge", "control", control, "size", Math.abs(whole), "most", most));
     }
     return (int) Math.max(-most, Math.min(most, whole));
   }
@@ -241,7 +235,7 @@ public final class TransmitterMove {
     String instead = to.inputs().get(0).id();
     notes.add(
         Said.of(
-            "wiring.followsTransmitterNoneStands",
+            "wiring.followsInstead",
             "user",
             user,
             "old",

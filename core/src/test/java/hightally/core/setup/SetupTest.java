@@ -29,9 +29,7 @@ class SetupTest {
         setup.withSurfaces(
             List.of(setup.surfaces().get(0), left.withRod(looped), setup.surfaces().get(2)));
     assertThat(Validation.violations(broken))
-        .contains(
-            Violation.of(
-                "surfaces[1].rod.driverId", "slave", Said.of("demand.surfaceServoMovesEnd")));
+        .contains(Violation.of("surfaces[1].rod.driverId", "slave", Said.of("demand.servoMoves")));
   }
 
   @Test
