@@ -34,6 +34,9 @@ import java.util.TreeSet;
  * surface's command is mixed onto it. Only what decides these is told; states alike in them have
  * one effect, those of one phase besides, whose fade it is, are one kind, and every pair of kinds
  * with different effects that a single change leads between is looked at once.
+ *
+ * <p>Long because states, their kinds and what leads between two of them share one numbering of
+ * switches, cells and motors.
  */
 final class PowerHazards implements HazardFinder {
   private static final int SHARE_PERCENT = 10;
