@@ -55,6 +55,25 @@ function shown(node) {
   return parent.parent.type !== "JSXAttribute" || READ.has(parent.parent.name.name);
 }
 
+/** A call that says something from the catalogue, alone or around. */
+const said = (node) =>
+  node?.type === "CallExpression" &&
+  (["say", "told"].includes(node.callee.name) || node.arguments.some(said));
+
+/** Whether a text stands where others like it are said: in a table of words by what they are for. */
+function amongSaid(node) {
+  const tuple = node.parent.type === "ArrayExpression" ? node.parent : undefined;
+  const at = tuple?.elements.indexOf(node);
+  const property = (tuple ?? node).parent;
+  if (property.type !== "Property" || property.value !== (tuple ?? node)) {
+    return false;
+  }
+  const others = property.parent.properties.filter(({ value }) =>
+    said(tuple === undefined ? value : value?.elements?.[at]),
+  );
+  return others.length > 1;
+}
+
 export const inCatalogue = {
   create(context) {
     const look = (node, text) =>
@@ -63,7 +82,10 @@ export const inCatalogue = {
       context.report({ node, message: "Words belong in the catalogue." });
     return {
       JSXText: (node) => look(node, node.value),
-      Literal: (node) => typeof node.value === "string" && shown(node) && look(node, node.value),
+      Literal: (node) =>
+        typeof node.value === "string" &&
+        (shown(node) || amongSaid(node)) &&
+        look(node, node.value),
       TemplateElement: (node) => shown(node.parent) && look(node, node.value.cooked),
     };
   },

@@ -19,6 +19,8 @@ test.each([
   "<Field label='Span' />",
   "<Field label={far ? 'far' : near} />",
   "<p>{list.map((one) => `${one} far`).join(', ')}</p>",
+  "let states = { OPEN: say('open'), VOID: say('void'), DONE: 'done' }",
+  "let states = { A: [say('a'), 'x'], B: [say('b'), 'x'], DONE: ['done', 'x'] }",
   "<button aria-label={'Take ' + name} />",
 ])("words in a page are caught: %s", (code) => {
   expect(caught(code)).toBe(1);
@@ -31,6 +33,7 @@ test.each([
   "<p className={wide ? 'text-lg' : 'text-sm'} data-state='open' />",
   "<p>{one} → {other}</p>",
   "<p>{pulse} µs</p>",
+  "let stage = { to: 'program', label: say('stage') }",
   "<p>{list.filter((one) => one !== 'far').map(words)}</p>",
 ])("what is no word, or not shown, is free: %s", (code) => {
   expect(caught(code)).toBe(0);

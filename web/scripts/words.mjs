@@ -13,7 +13,10 @@ const OUT = "src/words/generated";
 const ENUMS = [
   "Air",
   "BetweenKind",
+  "CheckKind",
+  "ConditionKind",
   "Control",
+  "EntrySection",
   "Failsafe",
   "NoseNote",
   "PanelRole",
@@ -21,6 +24,7 @@ const ENUMS = [
   "PhaseRole",
   "Pilot",
   "Regime",
+  "RodEndKind",
   "Shape",
   "Side",
   "SocketOutput",

@@ -1,21 +1,20 @@
 import { figure } from "@/domain/reader";
 import { LinkageDrawing } from "@/features/bench/LinkageDrawing";
 import { useBench } from "@/features/bench/store";
-import { signed, sizeOf } from "@/domain/words";
+import { capital, signed, sizeOf } from "@/domain/words";
 import { Card } from "@/ui/card";
 import { DraftChoice, DraftNumber } from "@/features/model/fields";
 import { useModel } from "@/features/model/model";
 import { MeasuredCard } from "./MeasuredCard";
 import { ThrowsCard } from "./ThrowsCard";
 import { TravelPlot } from "./TravelPlot";
+import { told } from "@/words/generated/enums";
 import { say } from "@/words/generated/aircraft";
 
-const ENDS = [
-  ["CLEVIS", say("rigPanel.clevis")],
-  ["BALL_LINK", say("rigPanel.ballLink")],
-  ["TURNBUCKLE", say("rigPanel.turnbuckle")],
-  ["SLIDE", say("rigPanel.slidingStopper")],
-] as const;
+const ENDS = (["CLEVIS", "BALL_LINK", "TURNBUCKLE", "SLIDE"] as const).map(
+  (kind) =>
+    [kind, say("rigPanel.endTurned", { kind, end: capital(told("RodEndKind", kind)) })] as const,
+);
 
 /** How the selected surface is built: linkage, rod end, chord, servo. */
 export function RigPanel({ index }: { index: number }) {

@@ -6,7 +6,7 @@ import { Failure } from "@/ui/message";
 import { say } from "@/words/generated/flightlog";
 
 const BECAME = {
-  TAKEN: "added",
+  TAKEN: say("csvCard.added"),
   THERE_ALREADY: say("csvCard.alreadyThere"),
   DIFFERS: say("csvCard.otherValues"),
   REFUSED: say("csvCard.notAdded"),

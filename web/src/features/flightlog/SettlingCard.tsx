@@ -22,7 +22,7 @@ type Point = TrimSeries["points"][number];
 const STATES = {
   SETTLED: [say("settlingCard.settled"), "text-done"],
   NOT_YET: [say("settlingCard.notYet"), "text-soft"],
-  DRIFTING: ["drifting", "text-grounded"],
+  DRIFTING: [say("settlingCard.drifting"), "text-grounded"],
   OPPOSITE: [say("settlingCard.wrongSign"), "text-grounded"],
   TOO_LARGE: [say("settlingCard.aSymptom"), "text-grounded"],
 } as const;

@@ -178,7 +178,7 @@ export function CheckVerdict({ model, grounding }: Shown) {
 const MARKS = {
   CLEAR: say("grounded.cleared"),
   NOT_YET: say("grounded.notCleared"),
-  GROUNDED: "grounded",
+  GROUNDED: say("grounded.grounded"),
 } as const;
 
 /** A mark beside a name: grounded, not cleared yet, or clear. */

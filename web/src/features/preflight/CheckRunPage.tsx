@@ -199,7 +199,7 @@ function Unjudged({ run }: { run: CheckRun }) {
 
 const VERDICTS = {
   RIGHT: say("checkRunPage.wasAsItShouldBe"),
-  WRONG: "wrong",
+  WRONG: say("checkRunPage.wasWrong"),
   LEFT_OUT: say("checkRunPage.leftOut"),
 } as const;
 

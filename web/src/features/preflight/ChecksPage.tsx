@@ -2,7 +2,7 @@ import { useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { useBeginCheck, useBegunHere, useChecks, type CheckRun } from "@/api/checks";
 import { useFlights } from "@/api/queries";
-import { day, timeOfDay } from "@/domain/words";
+import { capital, day, timeOfDay } from "@/domain/words";
 import { Grounded } from "@/features/model/Grounded";
 import { useModel } from "@/features/model/model";
 import { Button, buttonClass } from "@/ui/button";
@@ -11,13 +11,14 @@ import { Choice } from "@/ui/choice";
 import { Fold } from "@/ui/fold";
 import { Failure, Waiting } from "@/ui/message";
 import { LinkPractice } from "./LinkPractice";
+import { told } from "@/words/generated/enums";
 import { say } from "@/words/generated/preflight";
 
 const KINDS = {
-  FLIGHT: [say("checksPage.beforeTheFlight"), say("checksPage.everyFlight")],
-  FULL: [say("checksPage.fullCheck"), say("checksPage.afterChanges")],
-  RANGE: [say("checksPage.rangeCheck"), say("checksPage.afterRepair")],
-  PUPIL: [say("checksPage.trainerLink"), say("checksPage.withHelper")],
+  FLIGHT: [capital(told("CheckKind", "FLIGHT")), say("checksPage.everyFlight")],
+  FULL: [capital(told("CheckKind", "FULL")), say("checksPage.afterChanges")],
+  RANGE: [capital(told("CheckKind", "RANGE")), say("checksPage.afterRepair")],
+  PUPIL: [capital(told("CheckKind", "PUPIL")), say("checksPage.withHelper")],
 } as const;
 
 /** Checks of a model: what is due, one to begin or resume, those that were done. */
@@ -105,6 +106,7 @@ export function ChecksPage() {
                 large
                 className="w-full flex-col !items-start gap-0! py-2 text-left"
                 disabled={begin.isPending}
+                data-begin={kind}
                 onClick={() => start(kind)}
               >
                 <span>{KINDS[kind][0]}</span>

@@ -83,7 +83,7 @@ export function PhasesPage() {
                   none={say("phasesPage.never")}
                 />
               ) : (
-                <p className="self-center text-sm text-soft">{say("phasesPage.otherwise")}</p>
+                <p className="self-center text-sm text-soft">{say("phasesPage.restPhase")}</p>
               )}
               <DraftNumber path={["phases", i, "fadeSeconds"]} of={phase.name} />
               <DraftChoice

@@ -17,20 +17,23 @@ import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { RemoveDialog } from "./RemoveDialog";
 import { BenchBeside } from "@/features/bench/BenchBeside";
+import { told } from "@/words/generated/enums";
 import { say } from "@/words/generated/program";
 
-const KINDS = [
-  ["SWITCH_AT", say("switchesPage.switchAt")],
-  ["ABOVE", say("switchesPage.stickAbove")],
-  ["BELOW", say("switchesPage.stickBelow")],
-  ["PHASE", say("switchesPage.phaseOn")],
-  ["TELEMETRY_BELOW", say("switchesPage.valueBelow")],
-  ["TELEMETRY_ABOVE", say("switchesPage.valueAbove")],
-  ["TIMER_ABOVE", say("switchesPage.timerBeyond")],
-  ["AND", say("switchesPage.allOfThese")],
-  ["OR", say("switchesPage.oneOfThese")],
-  ["NOT", say("switchesPage.notThis")],
-] as const;
+const KINDS = (
+  [
+    "SWITCH_AT",
+    "ABOVE",
+    "BELOW",
+    "PHASE",
+    "TELEMETRY_BELOW",
+    "TELEMETRY_ABOVE",
+    "TIMER_ABOVE",
+    "AND",
+    "OR",
+    "NOT",
+  ] as const
+).map((kind) => [kind, told("ConditionKind", kind)] as const);
 
 type Kind = Schemas["Condition"]["kind"];
 

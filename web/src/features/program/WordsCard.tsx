@@ -7,27 +7,30 @@ import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Choice } from "@/ui/choice";
+import { told } from "@/words/generated/enums";
 import { say } from "@/words/generated/program";
 
 type Word = Setup["transmitter"]["words"][number];
 
-const SECTIONS: readonly (readonly [Word["section"], string])[] = [
-  ["DIRECTION", say("wordsCard.channelDirections")],
-  ["SUB_TRIM", say("wordsCard.subTrims")],
-  ["ENDPOINT", say("wordsCard.endpoints")],
-  ["SLOWED", say("wordsCard.slowedChannels")],
-  ["RATE", say("wordsCard.rates")],
-  ["EXPO", say("wordsCard.expo")],
-  ["PHASE", say("wordsCard.flightPhases")],
-  ["FADE", say("wordsCard.fades")],
-  ["PRESET", say("wordsCard.presets")],
-  ["DIFFERENTIAL", say("wordsCard.differential")],
-  ["MIX", say("wordsCard.mixes")],
-  ["POWER", say("wordsCard.power")],
-  ["FAILSAFE", say("wordsCard.failsafe")],
-  ["TIMER", say("wordsCard.timers")],
-  ["TRIM", say("wordsCard.trims")],
-];
+const SECTIONS = (
+  [
+    "DIRECTION",
+    "SUB_TRIM",
+    "ENDPOINT",
+    "SLOWED",
+    "RATE",
+    "EXPO",
+    "PHASE",
+    "FADE",
+    "PRESET",
+    "DIFFERENTIAL",
+    "MIX",
+    "POWER",
+    "FAILSAFE",
+    "TIMER",
+    "TRIM",
+  ] as const
+).map((section) => [section, told("EntrySection", section)] as const);
 
 /** The transmitter's own words, taught once: the entry sheet then follows its order, names and units. */
 export function WordsCard() {

@@ -21,15 +21,9 @@ import { ReportCard } from "./ReportCard";
 import { OneChange } from "./OneChange";
 import { LESSONS } from "./lessons";
 import { Watch } from "@/features/simulator/Watch";
+import { TEST_STATES } from "@/domain/test-states";
 import { say } from "@/words/generated/school";
 
-const STATES: Record<SchoolTest["state"], string> = {
-  OPEN: say("practicePage.notFlown"),
-  STANDS: "right",
-  CHANGE: say("practicePage.notShould"),
-  VOID: say("practicePage.flyAgain"),
-  SKIPPED: say("practicePage.leftOut"),
-};
 const keyOf = (one: SchoolTest) => `${one.test.test} ${one.test.part}`;
 
 /** One practice: choose a test, watch it, say what you saw, change one thing, fly again. */
@@ -102,7 +96,7 @@ function Field({ sheet }: { sheet: SchoolSheet }) {
                     >
                       <span>{one.card.name}</span>
                       <span className="text-sm font-normal whitespace-nowrap">
-                        {STATES[one.state]}
+                        {TEST_STATES[one.state]}
                       </span>
                     </Button>
                   </li>

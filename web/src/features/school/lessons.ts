@@ -4,8 +4,8 @@ import { say } from "@/words/generated/school";
 export type Lesson = Hall["lessons"][number]["lesson"];
 
 export const LESSONS: Record<Lesson, readonly [name: string, learns: string]> = {
-  SPORT: [say("lessons.sportModel"), say("lessons.aerobatic")],
-  AEROBATIC: [say("lessons.aerobaticModel"), say("lessons.sport")],
-  GLIDER: [say("lessons.thermalGlider"), say("lessons.glider")],
-  WING: [say("lessons.flyingWing"), say("lessons.wing")],
+  SPORT: [say("lessons.sportModel"), say("lessons.sportLearns")],
+  AEROBATIC: [say("lessons.aerobaticModel"), say("lessons.aerobaticLearns")],
+  GLIDER: [say("lessons.thermalGlider"), say("lessons.gliderLearns")],
+  WING: [say("lessons.flyingWing"), say("lessons.wingLearns")],
 };

@@ -16,14 +16,15 @@ import { Form, LineField } from "@/ui/form";
 import { Failure, Waiting } from "@/ui/message";
 import { AdviceCard, OpenJob } from "./AdviceCard";
 import { PathDrawing } from "./PathDrawing";
+import { TEST_STATES } from "@/domain/test-states";
 import { say } from "@/words/generated/trimming";
 
-const STATES = {
-  OPEN: [say("coachPage.open"), "text-soft"],
-  STANDS: [say("coachPage.done"), "text-done"],
-  CHANGE: [say("coachPage.notShould"), "text-grounded"],
-  VOID: [say("coachPage.flyAgain"), "text-grounded"],
-  SKIPPED: [say("coachPage.leftOut"), "text-soft"],
+const LOOKS = {
+  OPEN: "text-soft",
+  STANDS: "text-done",
+  CHANGE: "text-grounded",
+  VOID: "text-grounded",
+  SKIPPED: "text-soft",
 } as const;
 
 const keyOf = (one: CoachStanding) => `${one.test.test} ${one.test.part}`;
@@ -100,7 +101,8 @@ function TestList({ sheet, next, shown, choose }: ListProps) {
     <Card title={say("coachPage.order")}>
       <ol className="space-y-1">
         {sheet.plan.tests.map((one, i) => {
-          const [word, look] = STATES[one.state];
+          const word = TEST_STATES[one.state];
+          const look = LOOKS[one.state];
           return (
             <li key={keyOf(one)} data-test={keyOf(one)} data-state={one.state}>
               <button

@@ -181,8 +181,7 @@ public final class Screenshots {
 
   private void checks() {
     Page page = open("models/1/fly/checks", 390, 844, ColorScheme.LIGHT);
-    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Before the flight"))
-        .click();
+    page.locator("[data-begin=FLIGHT]").click();
     while (!page.locator("[data-check-step=move-flight-roll]").isVisible()) {
       String step = page.locator("[data-check-step]").getAttribute("data-check-step");
       click(page, "As it should be", 1);

@@ -41,7 +41,7 @@ class FlyStoriesTest extends Story {
   void aCheckIsBrokenOffAndGoneOnWith() {
     long model = biplane();
     Page page = phone("models/" + model + "/fly/checks");
-    page.getByRole(AriaRole.BUTTON, containing("Before the flight")).click();
+    page.locator("[data-begin=FLIGHT]").click();
     assertThat(page.locator("[data-check-step=parts]")).isVisible();
     right(page);
     right(page);

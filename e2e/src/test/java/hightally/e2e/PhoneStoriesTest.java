@@ -222,7 +222,7 @@ class PhoneStoriesTest {
     long model = Models.planted(app, 1, setup -> setup.put("name", "Turnstone"));
     Page phone = phone("Check");
     phone.navigate(network() + "models/" + model + "/fly/checks");
-    phone.getByRole(AriaRole.BUTTON, Story.containing("Before the flight")).click();
+    phone.locator("[data-begin=FLIGHT]").click();
     assertThat(phone.locator("[data-check-step=parts]")).isVisible();
     phone.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
     app.kill();
@@ -265,11 +265,11 @@ class PhoneStoriesTest {
     long model = Models.planted(app, 1, setup -> setup.put("name", "Whimbrel"));
     Page phone = phone("Away");
     phone.navigate(network() + "models/" + model + "/fly/checks");
-    assertThat(phone.getByText("Before the flight").first()).isVisible();
+    assertThat(phone.locator("[data-begin=FLIGHT]")).isVisible();
     phone.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
     app.kill();
 
-    phone.getByRole(AriaRole.BUTTON, Story.containing("Before the flight")).click();
+    phone.locator("[data-begin=FLIGHT]").click();
     assertThat(phone.locator("[data-check-step=parts]")).isVisible();
     Story.button(phone, "As it should be").click();
     assertThat(phone.locator("[data-check-step=parts]")).hasCount(0);
@@ -285,7 +285,7 @@ class PhoneStoriesTest {
     Story.button(phone, "Finish the check").click();
     assertThat(phone.getByText("Finished offline")).isVisible();
     // What stuck is freed, everything is looked at again, and it flies.
-    phone.getByRole(AriaRole.BUTTON, Story.containing("Before the flight")).click();
+    phone.locator("[data-begin=FLIGHT]").click();
     assertThat(phone.locator("[data-check-step]")).isVisible();
     allAnswered(phone, -1);
     Story.button(phone, "Finish the check").click();
@@ -397,7 +397,7 @@ class PhoneStoriesTest {
 
     // A check begun on one phone is gone on with on the other; the first sees it without asking.
     one.navigate(network() + "models/" + model + "/fly/checks");
-    one.getByRole(AriaRole.BUTTON, Story.containing("Before the flight")).click();
+    one.locator("[data-begin=FLIGHT]").click();
     assertThat(one.locator("[data-check-step=parts]")).isVisible();
     two.navigate(network() + "models/" + model + "/fly/checks");
     two.getByRole(AriaRole.LINK, Story.named("Continue")).click();

@@ -1,6 +1,5 @@
 package hightally.app.platform;
 
-import hightally.app.words.ReaderWords;
 import hightally.core.quantity.Said;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
@@ -13,10 +12,8 @@ import org.springframework.stereotype.Component;
 class Announcement {
   private final HighTallyProperties properties;
   private final LocalNetwork network;
-  private final ReaderWords words;
 
-  Announcement(HighTallyProperties properties, LocalNetwork network, ReaderWords words) {
-    this.words = words;
+  Announcement(HighTallyProperties properties, LocalNetwork network) {
     this.properties = properties;
     this.network = network;
   }
@@ -25,12 +22,12 @@ class Announcement {
   void ready(ApplicationReadyEvent event) {
     if (event.getApplicationContext() instanceof ServletWebServerApplicationContext context) {
       for (String page : network.pages()) {
-        System.out.println(words.standard(Said.of("start.forDevices", "page", page)));
+        System.out.println(StartWords.say(Said.of("start.forDevices", "page", page)));
       }
       String address = context.getEnvironment().getProperty("server.address", "127.0.0.1");
       int port = context.getWebServer().getPort();
       String page = "http://" + address + ":" + port + "/";
-      System.out.println(words.standard(Said.of("start.ready", "page", page)));
+      System.out.println(StartWords.say(Said.of("start.ready", "page", page)));
     }
     if (properties.exitWhenReady()) {
       System.exit(SpringApplication.exit(event.getApplicationContext()));

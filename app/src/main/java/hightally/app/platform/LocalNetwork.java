@@ -1,8 +1,6 @@
 package hightally.app.platform;
 
 import hightally.core.quantity.Said;
-import hightally.core.words.Wording;
-import hightally.core.words.Words;
 import java.net.Inet6Address;
 import java.net.InetAddress;
 import java.net.NetworkInterface;
@@ -43,7 +41,7 @@ public class LocalNetwork
   @Override
   public void customize(ConfigurableServletWebServerFactory factory) {
     if (properties.lan()) {
-      System.out.println(Words.of(Wording.PLAIN).say(Said.of("start.onNetwork")));
+      System.out.println(StartWords.say(Said.of("start.onNetwork")));
       factory.setAddress(null);
     }
   }

@@ -1,8 +1,6 @@
 package hightally.app.platform;
 
 import hightally.core.quantity.Said;
-import hightally.core.words.Wording;
-import hightally.core.words.Words;
 import java.net.BindException;
 import java.nio.file.Path;
 import org.flywaydb.core.api.exception.FlywayValidateException;
@@ -27,7 +25,7 @@ public final class StartFailure {
    * @param data the folder of the data
    */
   public static String beforehand(String data) {
-    return DataTrouble.readOnly(Path.of(data)) ? say(notWritable(data)) : "";
+    return DataTrouble.readOnly(Path.of(data)) ? StartWords.say(notWritable(data)) : "";
   }
 
   /**
@@ -36,11 +34,7 @@ public final class StartFailure {
    * @param data the folder of the data
    */
   public static String words(Throwable failure, String data) {
-    return say(said(failure, data));
-  }
-
-  private static String say(Said said) {
-    return Words.of(Wording.PLAIN).say(said);
+    return StartWords.say(said(failure, data));
   }
 
   private static Said notWritable(String data) {
@@ -49,12 +43,12 @@ public final class StartFailure {
 
   /** Where nobody foresaw the failure. */
   public static String unforeseen(boolean logged, String data) {
-    return say(Said.of("start.unforeseen", "logged", logged, "folder", data));
+    return StartWords.say(Said.of("start.unforeseen", "logged", logged, "folder", data));
   }
 
   /** The line under which it is told. */
   public static String cannotStart(String why) {
-    return say(Said.of("start.cannot", "why", why));
+    return StartWords.say(Said.of("start.cannot", "why", why));
   }
 
   private static Said said(Throwable failure, String data) {

@@ -22,9 +22,13 @@ import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.SQLException;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.Supplier;
+import java.util.regex.Pattern;
 import javax.sql.DataSource;
 import org.flywaydb.core.Flyway;
 import org.junit.jupiter.api.Test;
@@ -155,6 +159,42 @@ class FailuresTest {
     assertThat(StartFailure.words(new SQLException("x", "90000", 90031), file + "/in-it"))
         .contains("cannot be written");
     assertThat(StartFailure.words(new IllegalStateException("nobody foresaw"), "data")).isEmpty();
+  }
+
+  /** In a language in which every message stands between marks, nothing stands outside of them. */
+  @Test
+  void whateverIsPrintedAtAStartIsInTheCatalogue() {
+    Locale before = Locale.getDefault();
+    Locale.setDefault(Locale.forLanguageTag("en-XA"));
+    try {
+      List<String> printed = new ArrayList<>();
+      for (int code : new int[] {90020, 90028, 90030, 90048, 90097, 50000}) {
+        printed.add(StartFailure.words(new SQLException("h2", "90000", code), folder.toString()));
+      }
+      for (Exception one :
+          List.of(
+              new PortInUseException(8080),
+              new RuntimeException(new BindException()),
+              new StartFailure.NewerData(),
+              new StartFailure.NotKept(new IOException("x")))) {
+        printed.add(StartFailure.words(one, folder.toString()));
+      }
+      printed.add(StartFailure.unforeseen(true, folder.toString()));
+      printed.add(StartFailure.cannotStart(printed.get(0)));
+      for (String start : List.of("start.onNetwork", "start.forDevices", "start.ready")) {
+        printed.add(StartWords.say(Said.of(start, "page", "1")));
+      }
+      for (String one : printed) {
+        String outside = one.replaceAll(Pattern.quote(folder.toString()) + "[^⟦⟧ ]*", "");
+        while (outside.contains("⟦")) {
+          outside = outside.replaceAll("⟦[^⟦⟧]*⟧", "");
+        }
+        assertThat(outside).as(one).doesNotContainPattern("\\p{L}{2,}");
+        assertThat(one).startsWith("⟦");
+      }
+    } finally {
+      Locale.setDefault(before);
+    }
   }
 
   /** Data that has nothing to be brought up needs nothing kept. */
