@@ -13,7 +13,10 @@ export function Subpages({ label, pages, aside }: Props) {
   return (
     <>
       <div className="no-print flex items-end gap-3 border-b border-line-strong">
-        <nav aria-label={label} className="min-w-0 flex-1 overflow-x-auto">
+        <nav
+          aria-label={label}
+          className="-mb-px min-w-0 flex-1 overflow-x-auto overflow-y-hidden pb-px"
+        >
           <ul className="flex gap-1">
             {pages.map(([to, words]) => (
               <li key={to}>

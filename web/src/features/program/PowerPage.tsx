@@ -84,9 +84,7 @@ function MotorCard() {
           <DraftCheck path={[...P, "throttleWarning"]} label={say("powerPage.warnOpen")} />
         </div>
       </div>
-      <p className="mt-2 text-sm">
-        {power.twoWay ? say("powerPage.bothWaysHint") : say("powerPage.stopsInMiddle")}
-      </p>
+      <p className="mt-2 text-sm">{say("powerPage.controllerStops", { twoWay: power.twoWay })}</p>
     </Card>
   );
 }

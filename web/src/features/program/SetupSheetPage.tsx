@@ -44,7 +44,10 @@ export function SetupSheetPage() {
           {say("setupSheetPage.setupSheet", { setup: setup.name })}
         </h2>
         <SheetNote>
-          {setup.airframe.kind}, {setup.transmitter.name}.
+          {say("setupSheetPage.about", {
+            kind: setup.airframe.kind,
+            transmitter: setup.transmitter.name,
+          })}
         </SheetNote>
         <div className="grid gap-x-6 gap-y-2 sm:grid-cols-2 print:grid-cols-2">
           <div className="print:max-h-72 print:overflow-hidden">

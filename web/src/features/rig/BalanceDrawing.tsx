@@ -61,7 +61,7 @@ export function BalanceDrawing({ setup }: { setup: Setup }) {
         x={station(targetMm)}
         y={height - 10}
         fontSize={12}
-        textAnchor="middle"
+        textAnchor={targetMm < 0 ? "end" : "start"}
         fill="var(--done)"
       >
         {say("balanceDrawing.wanted", { lengthEntered: lengthEntered(targetMm) })}
@@ -71,7 +71,13 @@ export function BalanceDrawing({ setup }: { setup: Setup }) {
         stroke="var(--line-strong)"
         strokeDasharray="3 4"
       />
-      <text x={x(datumAftMm)} y={height - 10} fontSize={12} fill="var(--soft)" textAnchor="middle">
+      <text
+        x={x(datumAftMm)}
+        y={height - 10}
+        fontSize={12}
+        fill="var(--soft)"
+        textAnchor={targetMm < 0 ? "start" : "end"}
+      >
         {say("balanceDrawing.datum")}
       </text>
       {packs.map((pack, i) => (

@@ -2,7 +2,7 @@ import { Check } from "@/ui/check";
 import { Plus, X } from "lucide-react";
 import { useForm } from "react-hook-form";
 import { useMarkCheck, useNoteChange, usePartChanges, type NotedPartChange } from "@/api/rig";
-import { day, today } from "@/domain/words";
+import { capital, day, today } from "@/domain/words";
 import { DraftChoice, DraftNumber, DraftText, useField } from "@/features/model/fields";
 import { useHasMotor, useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
@@ -14,18 +14,20 @@ import { say } from "@/words/generated/rig";
 
 type Kind = NotedPartChange["change"]["kind"];
 
-const KINDS: readonly (readonly [Kind, string])[] = [
-  ["SERVO", told("PartKind", "SERVO")],
-  ["ARM", told("PartKind", "ARM")],
-  ["ROD", told("PartKind", "ROD")],
-  ["RECEIVER", told("PartKind", "RECEIVER")],
-  ["TRANSMITTER", told("PartKind", "TRANSMITTER")],
-  ["PROPELLER", told("PartKind", "PROPELLER")],
-  ["MOTOR", told("PartKind", "MOTOR")],
-  ["PACK", told("PartKind", "PACK")],
-  ["STABILISER", told("PartKind", "STABILISER")],
-  ["REPAIR", told("PartKind", "REPAIR")],
-];
+const KINDS = (
+  [
+    "SERVO",
+    "ARM",
+    "ROD",
+    "RECEIVER",
+    "TRANSMITTER",
+    "PROPELLER",
+    "MOTOR",
+    "PACK",
+    "STABILISER",
+    "REPAIR",
+  ] as const
+).map((kind) => [kind, told("PartKind", kind)] as const);
 
 const OF_A_MOTOR: readonly Kind[] = ["PROPELLER", "MOTOR"];
 
@@ -70,7 +72,7 @@ function NoteChange() {
         <PickField
           control={control}
           name="kind"
-          label={say("changesPage.new")}
+          label={say("changesPage.what")}
           options={motors ? KINDS : KINDS.filter(([one]) => !OF_A_MOTOR.includes(one))}
         />
         <LineField control={control} name="subject" label={say("changesPage.whichOne")} required />
@@ -99,8 +101,8 @@ function ChangeList() {
       {changes.data?.map((one) => (
         <Card
           key={one.id}
-          title={say("changesPage.newPart", {
-            kind: KINDS.find(([kind]) => kind === one.change.kind)?.[1] ?? "",
+          title={say("changesPage.changed", {
+            kind: capital(told("PartKind", one.change.kind)),
             subject: one.change.subject,
           })}
           aside={

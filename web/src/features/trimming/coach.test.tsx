@@ -66,7 +66,7 @@ describe("the coach's page", () => {
     expect(await screen.findByText("Rolls on their axis: fly it")).toBeInTheDocument();
     expect(screen.getByText("Into wind, a 45° climb.")).toBeInTheDocument();
     expect(screen.getByText(/An earlier test is not done yet/)).toBeInTheDocument();
-    expect(screen.getByText(/next: not flown yet/)).toBeInTheDocument();
+    expect(screen.getByText(/next: open/)).toBeInTheDocument();
     expect(screen.queryByText("The one change")).not.toBeInTheDocument();
   });
 
