@@ -10,10 +10,8 @@ import hightally.app.platform.HighTallyProperties;
 import hightally.core.airframe.PartChange;
 import hightally.core.airframe.PartChange.PartKind;
 import hightally.core.flightlog.FlightReport;
-import hightally.core.flightlog.FlightReport.Air;
 import hightally.core.flightlog.FlightReport.Wind;
 import hightally.core.flightlog.PhaseReading;
-import hightally.core.flightlog.PhaseReading.Sure;
 import hightally.core.program.Feel;
 import hightally.core.program.Response;
 import hightally.core.program.Trims;
@@ -144,20 +142,16 @@ class DemoData implements ApplicationRunner {
       String remarks) {
     Wind wind = day == 26 ? Wind.CALM : Wind.LIGHT;
     FlightReport report =
-        new FlightReport(
-            LocalDate.of(2026, 9, day),
-            wind,
-            Air.SMOOTH,
-            FIELD,
-            pack,
-            cg,
-            remarks,
-            "",
-            trims,
-            throttle,
-            Sure.SURE,
-            false,
-            List.of());
+        FlightReport.on(LocalDate.of(2026, 9, day))
+            .change()
+            .wind(wind)
+            .field(FIELD)
+            .battery(pack)
+            .cgMm(cg)
+            .remarks(remarks)
+            .trims(trims)
+            .throttlePercent(throttle)
+            .done();
     return flights.add(id, revision, report).id();
   }
 
@@ -171,19 +165,15 @@ class DemoData implements ApplicationRunner {
       LocalDate day, String pack, double cg, String remarks, List<PhaseReading> readings) {
     List<PhaseReading> others = new ArrayList<>(readings);
     PhaseReading base = others.remove(0);
-    return new FlightReport(
-        day,
-        Wind.CALM,
-        Air.SMOOTH,
-        FIELD,
-        pack,
-        cg,
-        remarks,
-        "",
-        base.trims(),
-        base.throttlePercent(),
-        Sure.SURE,
-        false,
-        others);
+    return FlightReport.on(day)
+        .change()
+        .field(FIELD)
+        .battery(pack)
+        .cgMm(cg)
+        .remarks(remarks)
+        .trims(base.trims())
+        .throttlePercent(base.throttlePercent())
+        .phases(others)
+        .done();
   }
 }

@@ -19,8 +19,6 @@ import hightally.app.platform.NotFoundException;
 import hightally.app.platform.Page;
 import hightally.core.flightlog.FlightObservations;
 import hightally.core.flightlog.FlightReport;
-import hightally.core.flightlog.FlightReport.Air;
-import hightally.core.flightlog.FlightReport.Wind;
 import hightally.core.flightlog.PhaseReading;
 import hightally.core.flightlog.PhaseReading.Sure;
 import hightally.core.program.Trims;
@@ -70,20 +68,14 @@ class FlightSeamsTest {
   }
 
   private static FlightReport report(String day, int pitch, List<PhaseReading> phases) {
-    return new FlightReport(
-        LocalDate.parse(day),
-        Wind.CALM,
-        Air.SMOOTH,
-        "Long Meadow",
-        "Pack one",
-        82.0,
-        "",
-        "",
-        new Trims(0, pitch, 0),
-        50,
-        Sure.SURE,
-        false,
-        phases);
+    return FlightReport.on(LocalDate.parse(day))
+        .change()
+        .field("Long Meadow")
+        .battery("Pack one")
+        .cgMm(82.0)
+        .trims(new Trims(0, pitch, 0))
+        .phases(phases)
+        .done();
   }
 
   private static PhaseReading reading(String phase, int pitch) {

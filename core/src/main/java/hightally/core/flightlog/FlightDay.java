@@ -3,6 +3,7 @@ package hightally.core.flightlog;
 import java.lang.reflect.Constructor;
 import java.lang.reflect.InvocationTargetException;
 import java.lang.reflect.RecordComponent;
+import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Set;
@@ -58,6 +59,15 @@ public final class FlightDay {
               : all[i].getName().equals("phases") ? phases : ofPhase(base, all[i].getName());
     }
     return made(Arrays.stream(all).map(RecordComponent::getType).toArray(Class<?>[]::new), given);
+  }
+
+  /** What a field holds of which nothing is noted: no text, no number, the first of a choice. */
+  static Object nothing(RecordComponent field, LocalDate day) {
+    Class<?> type = field.getType();
+    if (type == LocalDate.class) {
+      return day;
+    }
+    return type == String.class ? "" : type.isEnum() ? type.getEnumConstants()[0] : null;
   }
 
   private static Object ofPhase(PhaseReading reading, String name) {

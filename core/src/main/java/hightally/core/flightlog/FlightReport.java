@@ -2,6 +2,7 @@ package hightally.core.flightlog;
 
 import hightally.core.program.Trims;
 import hightally.core.quantity.Absentable;
+import hightally.core.quantity.Copyable;
 import hightally.core.quantity.Text;
 import hightally.core.quantity.Unit;
 import hightally.core.quantity.Within;
@@ -27,6 +28,7 @@ import java.util.List;
  * @param turnsDiffer whether left and right turns flew differently there
  * @param phases what was flown in the other phases
  */
+@Copyable
 public record FlightReport(
     LocalDate flownOn,
     Wind wind,
@@ -41,8 +43,21 @@ public record FlightReport(
     PhaseReading.Sure sure,
     boolean turnsDiffer,
     List<PhaseReading> phases) {
+  private static final double HALF = 50;
+
   public FlightReport {
     phases = phases == null ? null : List.copyOf(phases);
+  }
+
+  /** A calm flight of a day of which nothing else is noted yet, to say the rest of. */
+  public static FlightReport on(LocalDate day) {
+    PhaseReading base = new PhaseReading("", Trims.ZERO, HALF, PhaseReading.Sure.SURE, false);
+    return FlightDay.report(field -> FlightDay.nothing(field, day), base, List.of());
+  }
+
+  /** A copy to change, part by part. */
+  public FlightReportCopy change() {
+    return FlightReportCopy.from(this);
   }
 
   /** Every phase that was flown: the one that is on when no other is, then the others. */

@@ -47,20 +47,17 @@ class SettlingTest {
 
     LoggedFlight done() {
       FlightReport report =
-          new FlightReport(
-              LocalDate.of(2026, 5, 1).plusDays(day),
-              wind,
-              air,
-              "",
-              pack,
-              cg,
-              "",
-              "",
-              trims,
-              throttle,
-              sure,
-              differs,
-              List.of());
+          FlightReport.on(LocalDate.of(2026, 5, 1).plusDays(day))
+              .change()
+              .wind(wind)
+              .air(air)
+              .battery(pack)
+              .cgMm(cg)
+              .trims(trims)
+              .throttlePercent(throttle)
+              .sure(sure)
+              .turnsDiffer(differs)
+              .done();
       return new LoggedFlight(day, revision, report, leftOut, simulated, confirmed);
     }
   }

@@ -40,20 +40,12 @@ class StandingTrimsTest {
 
   private static LoggedFlight flight(int number, int pitch, PhaseReading... others) {
     FlightReport report =
-        new FlightReport(
-            LocalDate.of(2026, 5, number),
-            FlightReport.Wind.CALM,
-            FlightReport.Air.SMOOTH,
-            "",
-            "",
-            90.0,
-            "",
-            "",
-            new Trims(0, pitch, 0),
-            50,
-            PhaseReading.Sure.SURE,
-            false,
-            List.of(others));
+        FlightReport.on(LocalDate.of(2026, 5, number))
+            .change()
+            .cgMm(90.0)
+            .trims(new Trims(0, pitch, 0))
+            .phases(List.of(others))
+            .done();
     return new LoggedFlight(number, 1, report);
   }
 

@@ -1,8 +1,6 @@
 package hightally.core.history;
 
 import hightally.core.flightlog.FlightReport;
-import hightally.core.flightlog.FlightReport.Air;
-import hightally.core.flightlog.FlightReport.Wind;
 import hightally.core.flightlog.LoggedFlight;
 import hightally.core.flightlog.MarkedSettled;
 import hightally.core.flightlog.PhaseReading;
@@ -62,20 +60,13 @@ final class Histories {
   Histories flown(Trims trims, PhaseReading... others) {
     day++;
     FlightReport report =
-        new FlightReport(
-            FIRST.plusDays(day),
-            Wind.CALM,
-            Air.SMOOTH,
-            "",
-            "A",
-            100.0,
-            "",
-            "",
-            trims,
-            50,
-            PhaseReading.Sure.SURE,
-            false,
-            List.of(others));
+        FlightReport.on(FIRST.plusDays(day))
+            .change()
+            .battery("A")
+            .cgMm(100.0)
+            .trims(trims)
+            .phases(List.of(others))
+            .done();
     flights.add(new LoggedFlight(flights.size() + 1L, steps.size(), report));
     return this;
   }

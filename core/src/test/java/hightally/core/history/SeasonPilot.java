@@ -9,7 +9,6 @@ import hightally.core.airframe.DriverKind;
 import hightally.core.airframe.Surface;
 import hightally.core.flightlog.Diagnosis.Suspect;
 import hightally.core.flightlog.FlightReport;
-import hightally.core.flightlog.FlightReport.Air;
 import hightally.core.flightlog.FlightReport.Wind;
 import hightally.core.flightlog.LoggedFlight;
 import hightally.core.flightlog.MarkedSettled;
@@ -221,20 +220,14 @@ final class SeasonPilot {
         new LoggedFlight(
             number,
             steps.size(),
-            new FlightReport(
-                FIRST.plusDays(day),
-                windy ? Wind.FRESH : Wind.CALM,
-                Air.SMOOTH,
-                "",
-                "A",
-                100.0,
-                "",
-                "",
-                base.trims(),
-                50,
-                PhaseReading.Sure.SURE,
-                false,
-                read)));
+            FlightReport.on(FIRST.plusDays(day))
+                .change()
+                .wind(windy ? Wind.FRESH : Wind.CALM)
+                .battery("A")
+                .cgMm(100.0)
+                .trims(base.trims())
+                .phases(read)
+                .done()));
   }
 
   private void act() {
@@ -276,20 +269,15 @@ final class SeasonPilot {
           new LoggedFlight(
               flight.flight(),
               flight.revision(),
-              new FlightReport(
-                  report.flownOn(),
-                  report.wind(),
-                  report.air(),
-                  "",
-                  "A",
-                  100.0,
-                  "",
-                  "",
-                  report.trims().with(asked.control(), -noted),
-                  50,
-                  PhaseReading.Sure.SURE,
-                  false,
-                  report.phases())));
+              FlightReport.on(report.flownOn())
+                  .change()
+                  .wind(report.wind())
+                  .air(report.air())
+                  .battery("A")
+                  .cgMm(100.0)
+                  .trims(report.trims().with(asked.control(), -noted))
+                  .phases(report.phases())
+                  .done()));
     } else {
       List<LoggedFlight.SignConfirmed> confirmed = new ArrayList<>(flight.signsConfirmed());
       confirmed.add(new LoggedFlight.SignConfirmed(asked.phase(), asked.control()));
