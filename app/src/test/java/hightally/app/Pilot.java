@@ -2,6 +2,8 @@ package hightally.app;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import hightally.core.flightlog.FlightReport;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import org.springframework.http.HttpMethod;
@@ -17,11 +19,8 @@ public abstract class Pilot extends ApiTest {
 
   /** A calm flight's report with some clicks. */
   protected ObjectNode report(int roll, int pitch, int yaw) {
-    ObjectNode report = json.createObjectNode();
-    report.put("flownOn", "2026-09-05").put("wind", "CALM").put("air", "SMOOTH");
+    ObjectNode report = json.valueToTree(FlightReport.on(LocalDate.of(2026, 9, 5)));
     report.put("field", "Long Meadow").put("battery", "Pack one").put("cgMm", 118);
-    report.put("remarks", "").put("goal", "").put("throttlePercent", 50).put("sure", "SURE");
-    report.put("turnsDiffer", false).putArray("phases");
     report.putObject("trims").put("roll", roll).put("pitch", pitch).put("yaw", yaw);
     return report;
   }

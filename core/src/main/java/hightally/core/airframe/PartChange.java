@@ -3,7 +3,6 @@ package hightally.core.airframe;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.Said;
 import hightally.core.quantity.Text;
-import java.util.ArrayList;
 import java.util.List;
 
 /**
@@ -82,19 +81,17 @@ public record PartChange(
 
   /** What must be done again. */
   public List<Voided> voids() {
-    List<Voided> list = new ArrayList<>();
-    switch (kind) {
-      case SERVO -> list.addAll(List.of(CENTRE, DIRECTIONS, THROWS, ONCE, TRIMS));
-      case ARM -> list.addAll(List.of(CENTRE, THROWS, ONCE, TRIMS));
-      case ROD -> list.addAll(List.of(CENTRE, THROWS, ONCE, TRIMS));
-      case RECEIVER -> list.addAll(List.of(MAP, DIRECTIONS, FAILSAFE, RANGE));
-      case TRANSMITTER -> list.addAll(List.of(MAP, DIRECTIONS, THROWS, FAILSAFE, RANGE, TRIMS));
-      case PROPELLER -> list.addAll(List.of(YAW_TRIM, POWER_PITCH, TIMER));
-      case MOTOR -> list.addAll(List.of(CG, YAW_TRIM, POWER_PITCH, TIMER, FAILSAFE));
-      case PACK -> list.addAll(List.of(CG, PITCH_TRIM, TIMER));
-      case STABILISER -> list.addAll(List.of(DIRECTIONS, THROWS, RANGE, TRIMS));
-      case REPAIR -> list.addAll(List.of(DIRECTIONS, THROWS, CG, LATERAL, TRIMS));
-    }
-    return List.copyOf(list);
+    return switch (kind) {
+      case SERVO -> List.of(CENTRE, DIRECTIONS, THROWS, ONCE, TRIMS);
+      case ARM -> List.of(CENTRE, THROWS, ONCE, TRIMS);
+      case ROD -> List.of(CENTRE, THROWS, ONCE, TRIMS);
+      case RECEIVER -> List.of(MAP, DIRECTIONS, FAILSAFE, RANGE);
+      case TRANSMITTER -> List.of(MAP, DIRECTIONS, THROWS, FAILSAFE, RANGE, TRIMS);
+      case PROPELLER -> List.of(YAW_TRIM, POWER_PITCH, TIMER);
+      case MOTOR -> List.of(CG, YAW_TRIM, POWER_PITCH, TIMER, FAILSAFE);
+      case PACK -> List.of(CG, PITCH_TRIM, TIMER);
+      case STABILISER -> List.of(DIRECTIONS, THROWS, RANGE, TRIMS);
+      case REPAIR -> List.of(DIRECTIONS, THROWS, CG, LATERAL, TRIMS);
+    };
   }
 }

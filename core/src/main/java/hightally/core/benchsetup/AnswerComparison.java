@@ -27,6 +27,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /** Says what the pilot's answers mean: what to turn, what to reverse, whether the ruler agrees. */
 public final class AnswerComparison {
@@ -72,25 +73,25 @@ public final class AnswerComparison {
     for (StepAnswer answer : answers) {
       BenchStep step = judge.steps.get(answer.step());
       if (step != null && answer.values().size() == step.figures().size()) {
-        judge.verdict(step, answer, verdicts);
+        judge.verdict(step, answer).ifPresent(verdicts::add);
       }
     }
     return verdicts;
   }
 
-  private void verdict(BenchStep step, StepAnswer answer, List<StepResult> verdicts) {
-    switch (step.kind()) {
-      case SEAT -> verdicts.add(seat(step, answer.values().get(0)));
-      case FLUSH -> verdicts.add(flush(step, answer.values().get(0)));
-      case DIRECTION -> verdicts.add(DirectionDiagnosis.of(setup, path, answers, step));
-      case TRAVEL -> verdicts.add(travel(step, answer));
-      case CLICKS -> verdicts.add(clicks(step, answer.values().get(0)));
-      case TURN -> verdicts.add(turn(step, answer.values().get(0)));
-      case REFLEX -> verdicts.add(reflex(step, answer.values().get(0)));
+  private Optional<StepResult> verdict(BenchStep step, StepAnswer answer) {
+    return switch (step.kind()) {
+      case SEAT -> Optional.of(seat(step, answer.values().get(0)));
+      case FLUSH -> Optional.of(flush(step, answer.values().get(0)));
+      case DIRECTION -> Optional.of(DirectionDiagnosis.of(setup, path, answers, step));
+      case TRAVEL -> Optional.of(travel(step, answer));
+      case CLICKS -> Optional.of(clicks(step, answer.values().get(0)));
+      case TURN -> Optional.of(turn(step, answer.values().get(0)));
+      case REFLEX -> Optional.of(reflex(step, answer.values().get(0)));
       case MOTOR_STOP, MOTOR_TOUCH, MOTOR_WAY, MOTOR_REVERSE, FAILSAFE ->
-          verdicts.add(new MotorSteps(setup, path).verdict(step, answer, answers));
-      case HARMLESS, POWER, MOTOR_SAFE, FINISH -> {}
-    }
+          Optional.of(new MotorSteps(setup, path).verdict(step, answer, answers));
+      case HARMLESS, POWER, MOTOR_SAFE, FINISH -> Optional.empty();
+    };
   }
 
   private Surface surface(BenchStep step) {

@@ -113,13 +113,15 @@ public final class PartsAdded {
   /** The id of what was added. */
   private String add(PartWish wish, Side side, String name) {
     String id = wish.kind().place() == PartPlace.INPUT ? wish.at() : names.id(name);
-    switch (wish.kind()) {
-      case SURFACE -> surface(wish, side, name, id);
-      case SLAVE_SURFACE -> slave(wish, side, name, id);
-      case PANEL -> panel(wish.panel(), side, name, id);
-      case MOTOR -> motor(side, name, id);
-      case SIMPLE_CHANNEL -> simple(name, id);
-    }
+    Runnable made =
+        switch (wish.kind()) {
+          case SURFACE -> () -> surface(wish, side, name, id);
+          case SLAVE_SURFACE -> () -> slave(wish, side, name, id);
+          case PANEL -> () -> panel(wish.panel(), side, name, id);
+          case MOTOR -> () -> motor(side, name, id);
+          case SIMPLE_CHANNEL -> () -> simple(name, id);
+        };
+    made.run();
     return id;
   }
 

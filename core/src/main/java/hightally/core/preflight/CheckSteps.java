@@ -50,12 +50,14 @@ public final class CheckSteps {
    */
   public static List<CheckStep> of(CheckKind kind, Setup setup, Purpose wishes, String pack) {
     CheckSteps made = new CheckSteps(setup, wishes);
-    switch (kind) {
-      case FLIGHT -> made.flight(pack);
-      case FULL -> made.full(pack);
-      case RANGE -> made.range();
-      case PUPIL -> made.pupil();
-    }
+    Runnable all =
+        switch (kind) {
+          case FLIGHT -> () -> made.flight(pack);
+          case FULL -> () -> made.full(pack);
+          case RANGE -> made::range;
+          case PUPIL -> made::pupil;
+        };
+    all.run();
     return List.copyOf(made.steps);
   }
 
