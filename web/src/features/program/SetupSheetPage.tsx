@@ -3,16 +3,7 @@ import { lengthEntered, lengthWritten } from "@/domain/reader";
 import type { ReactNode } from "react";
 import { useDesk, useFeelLines, useProgramSheet, type MovementSheet } from "@/api/program";
 import { useStandingTrims } from "@/api/queries";
-import {
-  within,
-  CONTROL_KEYS,
-  clickWords,
-  controlName,
-  travel,
-  type Control,
-  sizeOf,
-  sizeFigure,
-} from "@/domain/words";
+import { within, CONTROL_KEYS, clickWords, travel, type Control } from "@/domain/words";
 import { AircraftViews } from "@/features/bench/AircraftViews";
 import { useBench } from "@/features/bench/store";
 import { useModel } from "@/features/model/model";
@@ -147,7 +138,9 @@ function AtRest({ desk }: DeskProps) {
         <tbody>
           {rows(setup.surfaces).map((row) => (
             <tr key={row.first.id} className="border-b border-line">
-              <th className="text-left font-normal">{rowName(row)}</th>
+              <th scope="row" className="text-left font-normal">
+                {rowName(row)}
+              </th>
               {desk?.phases.map((phase) => (
                 <td
                   key={phase.phase}
@@ -216,7 +209,7 @@ function Rates({ control }: { control: Control }) {
   return (
     <Part
       title={say("setupSheetPage.fullStick", {
-        controlName: controlName(key),
+        control,
         surface: within(surface.name),
       })}
     >
@@ -234,7 +227,7 @@ function Rates({ control }: { control: Control }) {
                   .join(", "),
                 b: (
                   <strong>
-                    {sizeFigure(line.plus.mm, 1)} / {sizeOf(line.minus.mm, 1)}
+                    {travel(line.plus.mm, surface)} / {travel(line.minus.mm, surface)}
                   </strong>
                 ),
                 expoPositivePercent: response.expoPositivePercent,
