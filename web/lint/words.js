@@ -81,6 +81,10 @@ export const inCatalogue = {
       !UNIT.test(text) &&
       context.report({ node, message: "Words belong in the catalogue." });
     return {
+      CallExpression: (node) =>
+        ["toLowerCase", "toUpperCase"].includes(node.callee.property?.name) &&
+        shown(node) &&
+        context.report({ node, message: "A name in code is no word: told() has it." }),
       JSXText: (node) => look(node, node.value),
       Literal: (node) =>
         typeof node.value === "string" &&

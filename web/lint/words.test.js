@@ -21,6 +21,7 @@ test.each([
   "<p>{list.map((one) => `${one} far`).join(', ')}</p>",
   "let states = { OPEN: say('open'), VOID: say('void'), DONE: 'done' }",
   "let states = { A: [say('a'), 'x'], B: [say('b'), 'x'], DONE: ['done', 'x'] }",
+  "<p>{one.control.toLowerCase()}</p>",
   "<button aria-label={'Take ' + name} />",
 ])("words in a page are caught: %s", (code) => {
   expect(caught(code)).toBe(1);

@@ -32,6 +32,7 @@ const ENUMS = [
   "StickFunction",
   "SubTrimMode",
   "SurfaceRole",
+  "TrimLever",
   "Way",
   "Wind",
 ];

@@ -4,6 +4,7 @@ import { NotFoundPage } from "./features/hangar/NotFoundPage";
 import { Shell } from "./features/hangar/Shell";
 import { Waiting } from "./ui/message";
 import { RouteFault } from "./ui/route-fault";
+import { within } from "@/domain/words";
 import { say } from "@/words/generated/pages";
 
 type Page = () => React.ReactNode;
@@ -23,7 +24,7 @@ const page = (
     handle: { title },
     lazy: async () => ({ Component: await load() }),
     errorElement: <RouteFault />,
-    hydrateFallbackElement: <Waiting what={title.toLowerCase()} />,
+    hydrateFallbackElement: <Waiting what={within(title)} />,
   }) as RouteObject;
 
 const rig = [

@@ -8,6 +8,7 @@ import { Button } from "@/ui/button";
 import { Form, LineField } from "@/ui/form";
 import { WentChoice, type Went } from "./WentChoice";
 import { Say, say } from "@/words/generated/adjustment";
+import { told } from "@/words/generated/enums";
 
 interface Props {
   open: OpenAdjustment;
@@ -76,7 +77,7 @@ export function GaugePanel({ open, rod }: Props) {
               id="gaugePanel.comparison"
               values={{
                 length: length(known.sizeMm, 1),
-                way: known.way === "SAME" ? "" : known.way.toLowerCase(),
+                way: known.way === "SAME" ? "" : told("Way", known.way),
                 travel: travelWords(rod.zeroingMm, surface),
                 lengthOther: length(known.check.toleranceMm, 1),
                 b: (

@@ -2,11 +2,12 @@ import { length, lengthFigure, lengthSign, typedLength } from "@/domain/reader";
 import { useForm } from "react-hook-form";
 import { type OpenAdjustment } from "@/api/queries";
 import { useVerify } from "@/api/field-work";
-import { wayWords } from "@/domain/words";
+import { wayWords, type Control } from "@/domain/words";
 import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { Form, LineField } from "@/ui/form";
 import { Say, say } from "@/words/generated/adjustment";
+import { told } from "@/words/generated/enums";
 
 type Expected = OpenAdjustment["verification"][number];
 
@@ -21,7 +22,7 @@ export function VerifyPanel({ open }: { open: OpenAdjustment }) {
   );
 }
 
-const stick = (by: string) => (by === "" ? "" : `, ${by.toLowerCase()}`);
+const stick = (by: string) => (by === "" ? "" : `, ${told("Control", by as Control)}`);
 
 function Surface({ open, expected }: { open: OpenAdjustment; expected: Expected }) {
   const { standing, draft } = useModel();
@@ -54,7 +55,7 @@ function Surface({ open, expected }: { open: OpenAdjustment; expected: Expected 
           values={{
             b: <strong>{expected.name}</strong>,
             how: expected.how,
-            first: expected.first.toLowerCase(),
+            first: told("Way", expected.first),
             length: length(expected.plusMm, 1),
             up,
             lengthOther: length(expected.minusMm, 1),

@@ -2,12 +2,13 @@ import { turnWords } from "./turn-words";
 import { SheetNote } from "@/features/model/SheetNote";
 import { lengthFigure, lengthSign } from "@/domain/reader";
 import { useOpenAdjustment, type OpenAdjustment, type PlannedRod } from "@/api/queries";
-import { CONTROL_KEYS, clickWords, controlName, travelWords } from "@/domain/words";
+import { CONTROL_KEYS, clickWords, controlName, travelWords, within } from "@/domain/words";
 import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { Empty } from "@/ui/card";
 import { Failure, Waiting } from "@/ui/message";
 import { say } from "@/words/generated/adjustment";
+import { told } from "@/words/generated/enums";
 
 const BOX = "border border-ink p-1 align-top";
 
@@ -157,9 +158,9 @@ function Throws({ open }: { open: OpenAdjustment }) {
         {open.verification.map((one) => (
           <tr key={one.surface + one.by}>
             <td className={BOX}>
-              {one.name}: {one.how.toLowerCase()}
+              {one.name}: {within(one.how)}
             </td>
-            <td className={BOX}>{one.first.toLowerCase()}</td>
+            <td className={BOX}>{told("Way", one.first)}</td>
             <td className={BOX}>
               {lengthFigure(one.plusMm, 1)} / {lengthFigure(one.minusMm, 1)}
             </td>

@@ -3,7 +3,7 @@ import { useState } from "react";
 import { useOutput } from "@/api/edits";
 import { useOutputSheet, type OutputRow } from "@/api/program";
 import type { Schemas } from "@/api/client";
-import { signed, wayWords, type Way } from "@/domain/words";
+import { signed, wayWords, within, type Way } from "@/domain/words";
 import { DraftCheck, DraftChoice, DraftNumber } from "@/features/model/fields";
 import { useModel } from "@/features/model/model";
 import { useWorked } from "@/features/model/worked";
@@ -133,7 +133,7 @@ const SIDES = [true, false] as const;
 /** Both ends of a surface, and how far its pulse may go at most. */
 function Ends({ row, way, name, onSet }: EndsProps) {
   const words = wayWords(way);
-  const label = (text: string) => (name === "" ? text : `${name}, ${text.toLowerCase()}`);
+  const label = (text: string) => (name === "" ? text : `${name}, ${within(text)}`);
   return (
     <div className="grid grid-cols-2 gap-3 border-line not-first:mt-3 not-first:border-t not-first:pt-3 sm:grid-cols-4">
       {SIDES.map((plus, i) => (

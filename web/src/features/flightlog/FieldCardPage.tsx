@@ -2,6 +2,7 @@ import { SheetNote } from "@/features/model/SheetNote";
 import type { Schemas } from "@/api/client";
 import { useCoach } from "@/api/fly";
 import { useFields, useSettling, useStandingTrims } from "@/api/queries";
+import { TURNS } from "@/features/trimming/turns";
 import { PathDrawing } from "@/features/trimming/PathDrawing";
 import { CONTROL_KEYS, clickWords, controlName } from "@/domain/words";
 import { Grounded } from "@/features/model/Grounded";
@@ -130,9 +131,7 @@ function TestBox({ card }: { card: Schemas["TestCard"] }) {
       </div>
       {card.turns.map((turn) => (
         <ul key={turn} className="mt-1 grid gap-x-4 sm:grid-cols-2 print:grid-cols-2">
-          {card.turns.length > 1 && (
-            <li className="col-span-full font-semibold">{turn.toLowerCase()}</li>
-          )}
+          {card.turns.length > 1 && <li className="col-span-full font-semibold">{TURNS[turn]}</li>}
           <li>{say("fieldCardPage.asItShouldBe")}</li>
           {card.outcomes.map(({ outcome, words }) => (
             <li key={outcome}>{say("fieldCardPage.strengths", { words })}</li>

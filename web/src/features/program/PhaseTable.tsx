@@ -12,6 +12,7 @@ import { rowName, rows, type Row } from "./pairs";
 import { Explained } from "@/ui/explained";
 import { Term } from "./Term";
 import { Say, say } from "@/words/generated/program";
+import { told } from "@/words/generated/enums";
 
 type Stand = MovementSheet["phases"][number]["surfaces"][number];
 type Shows = "preset" | "differential" | "full";
@@ -223,7 +224,7 @@ function Cell({ shows, phase, row, found }: CellProps) {
       <>
         {stand?.full.map((one) => (
           <span key={one.control} className="block text-xs" data-full={one.control}>
-            <span className="text-soft">{one.control.toLowerCase()} </span>
+            <span className="text-soft">{told("Control", one.control)} </span>
             {travel(one.plusMm, first)} / {travel(one.minusMm, first)}
           </span>
         ))}

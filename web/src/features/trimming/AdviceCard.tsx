@@ -1,3 +1,5 @@
+import { capital } from "@/domain/words";
+import { told } from "@/words/generated/enums";
 import { Link } from "react-router";
 import {
   useBeginJob,
@@ -139,7 +141,9 @@ export function OpenJob({ sheet }: { sheet: CoachSheet }) {
       className="border-l-4 border-l-tag"
       label={say("adviceCard.onBench")}
     >
-      <p className="text-lg font-semibold">{advice?.words ?? job.lever.toLowerCase()}</p>
+      <p className="text-lg font-semibold">
+        {advice?.words ?? capital(told("TrimLever", job.lever))}
+      </p>
       <ul className="figures my-2 list-disc pl-5">
         {advice?.sizes.map((one) => (
           <li key={one}>{one}</li>

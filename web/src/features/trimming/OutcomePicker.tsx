@@ -1,21 +1,16 @@
 import type { TestCard, TestResult } from "@/api/fly";
 import { Button } from "@/ui/button";
 import { PathDrawing } from "./PathDrawing";
+import { TURNS, type Turn } from "./turns";
 import { say } from "@/words/generated/trimming";
 
 type Seen = TestResult["seen"][number];
-type Turn = Seen["turn"];
 
 const STRENGTHS = [
   [1, say("outcomePicker.slight")],
   [2, say("outcomePicker.clear")],
   [3, say("outcomePicker.strong")],
 ] as const;
-const TURNS: Record<Turn, string> = {
-  BOTH: say("outcomePicker.didAsked"),
-  LEFT: say("outcomePicker.left"),
-  RIGHT: say("outcomePicker.right"),
-};
 
 interface Props {
   card: TestCard;
