@@ -120,7 +120,7 @@ function Table({ shows }: { shows: Shows }) {
       <tbody>
         {all.map(({ row, pair, differ }) => (
           <tr key={row.first.id} className="border-b border-line align-top">
-            <th className="py-1 pr-2 text-left font-medium">
+            <th scope="row" className="py-1 pr-2 text-left font-medium">
               {rowName(row)}
               {pair !== undefined && (
                 <Chain

@@ -53,7 +53,10 @@ export function SwitchesPage() {
                   key={row.input + row.position}
                   className="border-t border-line align-top first:border-0"
                 >
-                  <th className="w-40 py-1 pr-2 text-left font-medium first-letter:uppercase">
+                  <th
+                    scope="row"
+                    className="w-40 py-1 pr-2 text-left font-medium first-letter:uppercase"
+                  >
                     <span className={rows[i - 1]?.input === row.input ? "sr-only" : ""}>
                       {row.name}
                     </span>
