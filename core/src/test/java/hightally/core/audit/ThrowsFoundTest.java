@@ -115,7 +115,7 @@ class ThrowsFoundTest {
   }
 
   /** No answer that the rules would ground stands before one they would not. */
-  @Property(tries = 40)
+  @Property(tries = 20)
   void whatTheRulesGroundIsNoAnswerWhileThereIsAnother(@ForAll long seed) {
     Random random = new Random(seed);
     Setup rig = Rigs.random(seed);
@@ -147,7 +147,7 @@ class ThrowsFoundTest {
         false);
   }
 
-  @Property(tries = 120)
+  @Property(tries = 60)
   void aThrowTakenIsMetOrTheAnswerSaysWhatStandsInTheWay(@ForAll long seed) {
     Random random = new Random(seed);
     Setup rig = rig(random, between(random, 40, 120), between(random, 0.3, 1));
@@ -176,7 +176,7 @@ class ThrowsFoundTest {
   }
 
   /** A flap that only a lever moves is commanded to one way; the lever does the rest. */
-  @Property(tries = 40)
+  @Property(tries = 20)
   void aLeverCarriesASurfaceToItsWish(@ForAll long seed) {
     Random random = new Random(seed);
     Setup rig = rig(random, 80, 1);
@@ -204,7 +204,7 @@ class ThrowsFoundTest {
   }
 
   /** Shares of one, full stick at 80 %: what an endpoint in reach gives is met by some answer. */
-  @Property(tries = 60, seed = "20261126")
+  @Property(tries = 30, seed = "20261126")
   void aThrowThatSomeEndpointsGiveIsMetAndTheAnswersGetDearer(
       @ForAll @LongRange(min = 0, max = 100_000) long seed) {
     Random random = new Random(seed);

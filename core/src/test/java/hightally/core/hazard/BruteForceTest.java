@@ -133,7 +133,7 @@ class BruteForceTest {
         : moment.withInput(setup.transmitter().inputIndex(lever), 0);
   }
 
-  @Property(tries = 60, seed = "20261126")
+  @Property(tries = 30, seed = "20261126")
   void noMotorThatRunsAtRestIsMissed(@ForAll @LongRange(min = 0, max = 100_000) long seed) {
     begin(seed);
     PlainStates states = new PlainStates(setup, seed);
@@ -152,7 +152,7 @@ class BruteForceTest {
     }
   }
 
-  @Property(tries = 60, seed = "20261126")
+  @Property(tries = 30, seed = "20261126")
   void noStartAndNoJumpIsMissed(@ForAll @LongRange(min = 0, max = 100_000) long seed) {
     begin(seed);
     Power power = setup.power();
@@ -187,7 +187,7 @@ class BruteForceTest {
   }
 
   /** What is shown happens there, by the plain way. */
-  @Property(tries = 60, seed = "20261126")
+  @Property(tries = 30, seed = "20261126")
   void whatIsToldOfMotorsHappens(@ForAll @LongRange(min = 0, max = 100_000) long seed) {
     begin(seed);
     for (Hazard one : outcome.hazards()) {
@@ -238,7 +238,7 @@ class BruteForceTest {
   }
 
   /** Sticks centred, throttle and levers anywhere: what no fade takes in hand. */
-  @Property(tries = 60, seed = "20261126")
+  @Property(tries = 30, seed = "20261126")
   void noSurfaceThatJumpsIsMissed(@ForAll @LongRange(min = 0, max = 100_000) long seed) {
     begin(seed);
     PlainStates states = new PlainStates(setup, seed);
@@ -265,7 +265,7 @@ class BruteForceTest {
   }
 
   /** A channel no switch may move: whatever a flick does to it anywhere is told, and happens. */
-  @Property(tries = 60, seed = "20261127")
+  @Property(tries = 30, seed = "20261127")
   void noSwitchThatMovesASteadyChannelIsMissed(
       @ForAll @LongRange(min = 0, max = 100_000) long seed) {
     begin(seed);
@@ -331,7 +331,7 @@ class BruteForceTest {
   }
 
   /** Every motor: stick back, cut and failsafe give the pulse at which it stops, or it is told. */
-  @Property(tries = 60, seed = "20261126")
+  @Property(tries = 30, seed = "20261126")
   void whatShouldStopAMotorIsComparedAsPulses(
       @ForAll @LongRange(min = 0, max = 100_000) long seed,
       @ForAll @IntRange(min = -60, max = 60) int subTrim,
@@ -380,7 +380,7 @@ class BruteForceTest {
   }
 
   /** A failsafe at the very end of all travel, or further from rest than anything goes. */
-  @Property(tries = 60, seed = "20261126")
+  @Property(tries = 30, seed = "20261126")
   void aFailsafeThatThrowsASurfaceToItsEndIsTold(
       @ForAll @LongRange(min = 0, max = 100_000) long seed) {
     begin(seed);
@@ -407,7 +407,7 @@ class BruteForceTest {
     }
   }
 
-  @Property(tries = 60, seed = "20261126")
+  @Property(tries = 30, seed = "20261126")
   void nothingThatHappensIsCalledNever(@ForAll @LongRange(min = 0, max = 100_000) long seed) {
     begin(seed);
     PlainStates states = new PlainStates(setup, seed);
@@ -433,7 +433,7 @@ class BruteForceTest {
     }
   }
 
-  @Property(tries = 60, seed = "20261126")
+  @Property(tries = 30, seed = "20261126")
   void noContactAndNoUnequalPairIsMissed(@ForAll @LongRange(min = 0, max = 100_000) long seed) {
     begin(seed);
     PlainStates states = new PlainStates(setup, seed);
@@ -472,7 +472,7 @@ class BruteForceTest {
   }
 
   /** A command or a pulse cut off, or a servo at its stop. */
-  @Property(tries = 60, seed = "20261126")
+  @Property(tries = 30, seed = "20261126")
   void noRunOutIsMissed(@ForAll @LongRange(min = 0, max = 100_000) long seed) {
     begin(seed);
     PlainStates states = new PlainStates(setup, seed);

@@ -94,7 +94,7 @@ class WiringSheetTest {
         .orElseThrow();
   }
 
-  @Property(tries = 150)
+  @Property(tries = 50)
   void everyRowSaysWhatItsLeadIs(@ForAll long seed) {
     Setup setup = model(seed);
     WiringSheet sheet = WiringSheet.of(setup);
@@ -169,7 +169,7 @@ class WiringSheetTest {
         lead == null ? "" : lead.label());
   }
 
-  @Property(tries = 150)
+  @Property(tries = 50)
   void whatIsToBuyIsWhatTheLeadsNeed(@ForAll long seed) {
     Setup setup = model(seed);
     List<Lead> leads = setup.wiring().leads();
