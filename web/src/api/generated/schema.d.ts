@@ -3652,7 +3652,7 @@ export interface components {
       alarms: components["schemas"]["TelemetryAlarm"][];
       /**
        * Format: double
-       * @description Controller stops at: 0: not taught
+       * @description Controller stops at: 0 if it was not taught
        */
       stopMicroseconds: number;
     };
