@@ -4,19 +4,19 @@ import { answered, api, type Schemas } from "./client";
 export type Doorway = Schemas["Doorway"];
 export type Device = Schemas["Device"];
 
-/** How soon the desk looks again whether a device came in. */
+/** How soon the movements looks again whether a device came in. */
 const LOOK_MS = 2_000;
 
-/** Whether the program answers on the local network, and who was let in; the desk's alone. */
-export const useDoorway = (desk: boolean) =>
+/** Whether the program answers on the local network, and who was let in; this computer's alone. */
+export const useDoorway = (host: boolean) =>
   useQuery({
     queryKey: ["devices"],
     queryFn: () => answered(api.GET("/api/devices")),
-    enabled: desk,
+    enabled: host,
     refetchInterval: LOOK_MS,
   });
 
-/** Who asks: the desk, or a device. */
+/** Who asks: the movements, or a device. */
 export const useHere = () =>
   useQuery({ queryKey: ["here"], queryFn: () => answered(api.GET("/api/devices/here")) });
 

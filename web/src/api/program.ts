@@ -24,7 +24,7 @@ export const useProgramSheet = (setup: Setup | undefined) =>
         : () => answered(api.POST("/api/program/sheet", { body: { setup } })),
   });
 
-/** What the hands do with the sticks let go: what the desk is asked for changes no oftener. */
+/** What the hands do with the sticks let go: what the movements is asked for changes no oftener. */
 const still = (moment: Schemas["Moment"]) => ({ ...moment, roll: 0, pitch: 0, yaw: 0 });
 
 export type SurfaceResponse = Schemas["SurfaceResponse"];
@@ -73,11 +73,11 @@ export type MovementSheet = Schemas["MovementSheet"];
 export type MixEffect = Schemas["MixEffect"];
 
 /** Every millimetre beside the bench, for where the bench stands. */
-export const useDesk = (setup: Setup, moment: Schemas["Moment"]) => {
+export const useMovements = (setup: Setup, moment: Schemas["Moment"]) => {
   const stands = still(moment);
   return useQuery({
     ...while_,
-    queryKey: ["desk", setup, stands],
+    queryKey: ["movements", setup, stands],
     queryFn: () =>
       answered(api.POST("/api/program/movements", { body: { setup, moment: stands } })),
   });

@@ -187,7 +187,7 @@ export interface paths {
       cookie?: never;
     };
     get?: never;
-    /** Enters a change of metal as done, or gives it up; a balance makes a revision */
+    /** Enters a change at the model as done, or gives it up; a balance makes a revision */
     put: operations["putAircraftAircraftIdCoachJobsJobId"];
     post?: never;
     delete?: never;
@@ -2038,7 +2038,7 @@ export interface paths {
     };
     get?: never;
     put?: never;
-    /** Begins the change of metal a trim test asks for; once for each key */
+    /** Begins the change at the model a trim test asks for; once for each key */
     post: operations["postAircraftAircraftIdCoachJobs"];
     delete?: never;
     options?: never;
@@ -2055,7 +2055,7 @@ export interface paths {
     };
     get?: never;
     put?: never;
-    /** Enters that a change of metal was put back as it was before */
+    /** Enters that a change at the model was put back as it was before */
     post: operations["postAircraftAircraftIdCoachJobsJobIdBack"];
     delete?: never;
     options?: never;
@@ -6192,7 +6192,7 @@ export interface components {
       name: string;
     };
     Here: {
-      desk: boolean;
+      host: boolean;
       device: string;
     };
     Code: {

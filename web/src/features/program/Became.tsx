@@ -1,4 +1,4 @@
-import { useDesk, type MovementSheet } from "@/api/program";
+import { useMovements, type MovementSheet } from "@/api/program";
 import { useMovement } from "@/api/edits";
 import { useBench } from "@/features/bench/store";
 import { useModel } from "@/features/model/model";
@@ -14,9 +14,9 @@ export function Became() {
   const { draft } = useModel();
   const worked = useWorked();
   const bench = useBench((state) => state.moment);
-  const desk = useDesk(draft.present, bench);
+  const movements = useMovements(draft.present, bench);
   const move = useMovement();
-  const list = desk.data?.became ?? [];
+  const list = movements.data?.became ?? [];
   const set = (one: One, value: number, unit: One["typed"]["unit"]) =>
     void worked(
       move.mutateAsync({

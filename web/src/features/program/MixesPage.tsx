@@ -1,5 +1,5 @@
 import { Plus } from "lucide-react";
-import { useDesk, useProgramSheet } from "@/api/program";
+import { useMovements, useProgramSheet } from "@/api/program";
 import { useBench } from "@/features/bench/store";
 import { AddButton } from "@/features/model/edits";
 import { useModel } from "@/features/model/model";
@@ -16,7 +16,7 @@ export function MixesPage() {
   const { draft } = useModel();
   const sheet = useProgramSheet(draft.present);
   const bench = useBench((state) => state.moment);
-  const desk = useDesk(draft.present, bench);
+  const movements = useMovements(draft.present, bench);
   return (
     <div className="grid gap-4 lg:grid-cols-[minmax(0,1fr)_380px]">
       <div className="min-w-0 space-y-3">
@@ -34,7 +34,7 @@ export function MixesPage() {
             mix={mix}
             index={i}
             asCurve={sheet.data?.mixCurves[i] ?? []}
-            reach={desk.data?.mixes.find((one) => one.mix === mix.id)}
+            reach={movements.data?.mixes.find((one) => one.mix === mix.id)}
             sources={sheet.data?.sources ?? []}
           />
         ))}

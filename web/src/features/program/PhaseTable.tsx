@@ -1,6 +1,6 @@
 import { Link2, Unlink2 } from "lucide-react";
 import { useState } from "react";
-import { useDesk, useProgramSheet, type MovementSheet, type Phase } from "@/api/program";
+import { useMovements, useProgramSheet, type MovementSheet, type Phase } from "@/api/program";
 import { travel } from "@/domain/words";
 import { useBench, useBenchStore } from "@/features/bench/store";
 import { useModel } from "@/features/model/model";
@@ -61,7 +61,7 @@ function Table({ shows }: { shows: Shows }) {
   const store = useBenchStore();
   const now = useBench((state) => state.frame?.phase);
   const sheet = useProgramSheet(setup);
-  const desk = useDesk(setup, bench);
+  const movements = useMovements(setup, bench);
   const [apart, setApart] = useState<string[]>([]);
   const all: { row: Row; pair: Row | undefined; differ: boolean }[] = rows(setup.surfaces)
     .filter(({ first }) => shows !== "differential" || first.shares.roll !== 0)
@@ -70,7 +70,7 @@ function Table({ shows }: { shows: Shows }) {
       if (second === undefined) {
         return [{ row, pair: undefined, differ: false }];
       }
-      const differ = differs(desk.data, first.id, shows);
+      const differ = differs(movements.data, first.id, shows);
       return differ || apart.includes(first.id)
         ? [
             { row: { first }, pair: row, differ },
@@ -87,7 +87,7 @@ function Table({ shows }: { shows: Shows }) {
         <tr className="border-b-2 border-ink text-left align-bottom">
           <th className="py-1 pr-2 font-medium text-soft">{say("phaseTable.surface")}</th>
           {setup.phases.map((phase) => {
-            const stand = desk.data?.phases.find((one) => one.phase === phase.id);
+            const stand = movements.data?.phases.find((one) => one.phase === phase.id);
             return (
               <th
                 key={phase.id}
@@ -138,7 +138,7 @@ function Table({ shows }: { shows: Shows }) {
               )}
             </th>
             {setup.phases.map((phase) => {
-              const there = desk.data?.phases.find((one) => one.phase === phase.id)?.surfaces;
+              const there = movements.data?.phases.find((one) => one.phase === phase.id)?.surfaces;
               const found = [row.first, row.second].map((surface) =>
                 there?.find((one) => one.surface === surface?.id),
               );
@@ -161,8 +161,8 @@ function Table({ shows }: { shows: Shows }) {
 }
 
 /** Whether the two of a pair differ in some phase. */
-const differs = (desk: MovementSheet | undefined, surface: string, shows: Shows) =>
-  desk?.phases.some((phase) =>
+const differs = (movements: MovementSheet | undefined, surface: string, shows: Shows) =>
+  movements?.phases.some((phase) =>
     phase.surfaces.some(
       (one) =>
         one.surface === surface &&

@@ -1,7 +1,7 @@
 import { SheetNote } from "@/features/model/SheetNote";
 import { lengthEntered, lengthWritten } from "@/domain/reader";
 import type { ReactNode } from "react";
-import { useDesk, useFeelLines, useProgramSheet, type MovementSheet } from "@/api/program";
+import { useMovements, useFeelLines, useProgramSheet, type MovementSheet } from "@/api/program";
 import { useStandingTrims } from "@/api/queries";
 import { within, CONTROL_KEYS, clickWords, travel, type Control } from "@/domain/words";
 import { AircraftViews } from "@/features/bench/AircraftViews";
@@ -16,7 +16,7 @@ export function SetupSheetPage() {
   const { standing, draft } = useModel();
   const setup = draft.present;
   const bench = useBench((state) => state.moment);
-  const desk = useDesk(setup, bench);
+  const movements = useMovements(setup, bench);
   const sheet = useProgramSheet(setup);
   const trims = useStandingTrims(standing.id);
   const { balance } = setup;
@@ -67,7 +67,7 @@ export function SetupSheetPage() {
               </p>
             ))}
           </Part>
-          <AtRest desk={desk.data} />
+          <AtRest movements={movements.data} />
           <Part title={say("setupSheetPage.trims")}>
             {trims.data?.phases.map((one) => (
               <p key={one.phase} className="figures">
@@ -91,7 +91,7 @@ export function SetupSheetPage() {
                 </p>
               ))}
           </Part>
-          {setup.mixes.length > 0 && <Mixes desk={desk.data} />}
+          {setup.mixes.length > 0 && <Mixes movements={movements.data} />}
         </div>
       </article>
     </div>
@@ -113,12 +113,12 @@ function Part({ title, wide = false, children }: PartProps) {
   );
 }
 
-interface DeskProps {
-  desk: MovementSheet | undefined;
+interface MovementsProps {
+  movements: MovementSheet | undefined;
 }
 
 /** Where every surface stands in every phase, with the sticks at rest. */
-function AtRest({ desk }: DeskProps) {
+function AtRest({ movements }: MovementsProps) {
   const setup = useModel().draft.present;
   return (
     <Part wide title={say("setupSheetPage.phases")}>
@@ -141,7 +141,7 @@ function AtRest({ desk }: DeskProps) {
               <th scope="row" className="text-left font-normal">
                 {rowName(row)}
               </th>
-              {desk?.phases.map((phase) => (
+              {movements?.phases.map((phase) => (
                 <td
                   key={phase.phase}
                   className="px-1 whitespace-nowrap"
@@ -166,12 +166,12 @@ function AtRest({ desk }: DeskProps) {
 }
 
 /** What every mix adds at the ends of what it comes from. */
-function Mixes({ desk }: DeskProps) {
+function Mixes({ movements }: MovementsProps) {
   const setup = useModel().draft.present;
   return (
     <Part title={say("setupSheetPage.mixes")}>
       {setup.mixes.map((mix) => {
-        const reach = desk?.mixes.find((one) => one.mix === mix.id);
+        const reach = movements?.mixes.find((one) => one.mix === mix.id);
         return (
           <p key={mix.id} className="figures">
             <strong>{mix.name}</strong>{" "}

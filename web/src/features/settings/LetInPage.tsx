@@ -22,7 +22,7 @@ export function LetInPage() {
   return (
     <div className="mx-auto max-w-md space-y-4 p-4">
       <h1 className="text-2xl">{say("letInPage.title")}</h1>
-      {here.data?.desk === true && (
+      {here.data?.host === true && (
         <Card>
           <p>
             <Say

@@ -9,10 +9,10 @@ import { Choice } from "@/ui/choice";
 import { Failure, Waiting } from "@/ui/message";
 import { Say, say } from "@/words/generated/settings";
 
-/** Phones and tablets: let in and sent away from the desk; a device sees what it is. */
+/** Phones and tablets: let in and sent away from the movements; a device sees what it is. */
 export function PhonesCard({ here }: { here: Schemas["Here"] }) {
-  const doorway = useDoorway(here.desk);
-  if (!here.desk) {
+  const doorway = useDoorway(here.host);
+  if (!here.host) {
     return (
       <Card title={say("phonesCard.thisDevice")}>
         <p>

@@ -33,7 +33,7 @@ export function ArchiveCard() {
     mutationFn: backup,
     onSuccess: (file, called) => open(file, called),
   });
-  if (here.data?.desk === false) {
+  if (here.data?.host === false) {
     return <Card title={say("archiveCard.title")}>{say("archiveCard.onHost")}</Card>;
   }
   return (

@@ -49,7 +49,7 @@ export function AdviceCard({ of, sheet }: { of: CoachStanding; sheet: CoachSheet
       )}
       {advice.making !== "NOTHING" && (
         <div className="mt-3">
-          {advice.making === "BENCH" ? <Metal of={of} sheet={sheet} /> : <InProgram of={of} />}
+          {advice.making === "BENCH" ? <AtModel of={of} sheet={sheet} /> : <InProgram of={of} />}
         </div>
       )}
     </Card>
@@ -101,7 +101,7 @@ function InProgram({ of }: { of: CoachStanding }) {
 }
 
 /** A job for the bench, entered as done. */
-function Metal({ of, sheet }: { of: CoachStanding; sheet: CoachSheet }) {
+function AtModel({ of, sheet }: { of: CoachStanding; sheet: CoachSheet }) {
   const { standing } = useModel();
   const begin = useBeginJob(standing.id);
   return (
@@ -120,7 +120,7 @@ function Metal({ of, sheet }: { of: CoachStanding; sheet: CoachSheet }) {
   );
 }
 
-/** The change of metal that is open, to be entered as done or given up. */
+/** The change at the model that is open, to be entered as done or given up. */
 export function OpenJob({ sheet }: { sheet: CoachSheet }) {
   const { standing, draft } = useModel();
   const close = useCloseJob(standing.id);

@@ -24,7 +24,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Supplier;
 
-/** One round of moving trims into metal: which flight, how far, and what came of it. */
+/** One round of moving trims into the linkages: which flight, how far, and what came of it. */
 @Entity
 @Table(name = "adjustment")
 class AdjustmentEntity {

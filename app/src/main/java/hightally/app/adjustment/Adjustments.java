@@ -39,7 +39,8 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /**
- * Moving trims into metal: a plan from a flight, a work order to follow, a new revision at its end.
+ * Moving trims into the linkages: a plan from a flight, a work order to follow, a new revision at
+ * its end.
  *
  * <p>A plan is not stored: it follows from the revision and the clicks taken over when the work was
  * begun, neither of which can change under an open work order.
@@ -77,7 +78,7 @@ public class Adjustments {
   /**
    * What the pilot wants moved into the linkages.
    *
-   * @param reference id of the phase whose trim becomes metal; empty for the last
+   * @param reference id of the phase whose trim becomes atModel; empty for the last
    * @param presetsTakeUp whether presets take up what the rods leave
    * @param controls those that may be turned; what is not worth it stays all the same
    * @param means where something else than the end that is there is wanted
@@ -113,7 +114,7 @@ public class Adjustments {
   /**
    * What would be turned.
    *
-   * @param reference id of the phase whose trim becomes metal
+   * @param reference id of the phase whose trim goes into the linkages
    * @param worth what is worth turning of its settled trims, and what is not
    * @param controls those that would be turned; empty where there is nothing to begin
    * @param plan of them; absent where nothing is worth turning

@@ -8,7 +8,7 @@ import java.time.Instant;
  *
  * @param number counted from 1 for each aircraft
  * @param reason why it was saved
- * @param fromAdjustment whether it is the result of moving trims into metal
+ * @param fromAdjustment whether it is the result of moving trims into the linkages
  * @param corrects whether it only corrects the description from what a flight has taught
  * @param trimsHoldSince number of the first revision whose trims mean the same as this one's
  * @param createdAt when

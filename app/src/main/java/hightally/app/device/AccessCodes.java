@@ -14,9 +14,9 @@ import java.util.concurrent.TimeUnit;
 import org.springframework.stereotype.Component;
 
 /**
- * The code that lets one device in: made on the desk, good once and for five minutes, and only the
- * newest. Whoever tries a wrong one waits: one second, then two, four and so on up to a minute; and
- * after ten wrong ones, from wherever, the code is no longer good.
+ * The code that lets one device in: made on this computer, good once and for five minutes, and only
+ * the newest. Whoever tries a wrong one waits: one second, then two, four and so on up to a minute;
+ * and after ten wrong ones, from wherever, the code is no longer good.
  */
 @Component
 class AccessCodes {

@@ -28,7 +28,7 @@ import org.springframework.security.web.header.writers.StaticHeadersWriter;
  * Who may do what. The page itself is nobody's secret; everything the pilot has entered is only for
  * this machine and the devices it let in, and letting in, sending away and whole archives are only
  * for this machine. Against other sites no token is needed beside the cookie: it is never sent for
- * them, every request must name this machine as host and origin, and the desk has no cookie at all.
+ * them, every request must name this machine as host and origin, and the host has no cookie at all.
  */
 @Configuration
 class DeviceAccess {
@@ -57,9 +57,9 @@ class DeviceAccess {
                     .requestMatchers(HttpMethod.GET, "/api/devices/here")
                     .permitAll()
                     .requestMatchers("/api/devices/**", "/api/archive/**")
-                    .hasRole(Requester.DESK)
+                    .hasRole(Requester.HOST)
                     .requestMatchers("/api/**")
-                    .hasAnyRole(Requester.DESK, Requester.DEVICE)
+                    .hasAnyRole(Requester.HOST, Requester.DEVICE)
                     .anyRequest()
                     .permitAll())
         .exceptionHandling(

@@ -40,7 +40,7 @@ final class DeviceAccessFilter extends OncePerRequestFilter {
   private Optional<Requester> visitor(HttpServletRequest request) {
     String address = request.getRemoteAddr();
     if (isThisMachine(address)) {
-      return Optional.of(Requester.desk());
+      return Optional.of(Requester.host());
     }
     Cookie[] cookies = request.getCookies();
     if (cookies != null) {

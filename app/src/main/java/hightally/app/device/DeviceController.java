@@ -47,10 +47,10 @@ class DeviceController {
   /**
    * Who asks.
    *
-   * @param desk whether it is the machine the program runs on
+   * @param host whether it is the machine the program runs on
    * @param device the name it was let in under; empty where it was not
    */
-  record Here(boolean desk, String device) {}
+  record Here(boolean host, String device) {}
 
   /** What a device brings to be let in. */
   record Knock(String code, String name) {}
@@ -71,8 +71,8 @@ class DeviceController {
   @GetMapping("/here")
   @Operation(summary = "Who asks: the machine the program runs on, or a device")
   Here here(Principal asking) {
-    boolean desk = asking instanceof Requester visitor && visitor.device() == null;
-    return new Here(desk, asking instanceof Requester && !desk ? asking.getName() : "");
+    boolean host = asking instanceof Requester visitor && visitor.device() == null;
+    return new Here(host, asking instanceof Requester && !host ? asking.getName() : "");
   }
 
   @PostMapping("/code")

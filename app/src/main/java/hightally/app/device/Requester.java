@@ -4,9 +4,9 @@ import java.util.List;
 import org.springframework.security.authentication.AbstractAuthenticationToken;
 import org.springframework.security.core.authority.AuthorityUtils;
 
-/** Who asks: the desk, which is this machine, or a device that was let in. */
+/** Who asks: this computer, the host,, or a device that was let in. */
 final class Requester extends AbstractAuthenticationToken {
-  static final String DESK = "DESK";
+  static final String HOST = "HOST";
   static final String DEVICE = "DEVICE";
   private static final long serialVersionUID = 1;
 
@@ -20,15 +20,15 @@ final class Requester extends AbstractAuthenticationToken {
     setAuthenticated(true);
   }
 
-  static Requester desk() {
-    return new Requester(DESK, null, "the desk");
+  static Requester host() {
+    return new Requester(HOST, null, "this computer");
   }
 
   static Requester of(Devices.Device device) {
     return new Requester(DEVICE, device.id(), device.name());
   }
 
-  /** The number of the device; null for the desk. */
+  /** The number of the device; null for the host. */
   Long device() {
     return device;
   }

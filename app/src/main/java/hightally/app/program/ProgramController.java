@@ -83,7 +83,7 @@ class ProgramController {
   @PostMapping("/movements")
   @Operation(
       summary = "Every surface in every phase, and what every mix does, as the bench would show it")
-  MovementSheet desk(@RequestBody FlickAsked asked) {
+  MovementSheet movements(@RequestBody FlickAsked asked) {
     return MovementSheet.of(SignalPath.of(asked.setup()), asked.moment());
   }
 

@@ -37,9 +37,9 @@ final class FaultsFound {
   /** How far its lever was moved, in the fault's unit; not a number where it has none. */
   private static double moved(HiddenFault one, SchoolBrief brief, Practice practice) {
     return switch (one.kind()) {
-      case DOWN_THRUST -> metal(practice, TrimLever.DOWN_THRUST);
-      case RIGHT_THRUST -> metal(practice, TrimLever.RIGHT_THRUST);
-      case TIP_MASS -> metal(practice, TrimLever.LATERAL);
+      case DOWN_THRUST -> atModel(practice, TrimLever.DOWN_THRUST);
+      case RIGHT_THRUST -> atModel(practice, TrimLever.RIGHT_THRUST);
+      case TIP_MASS -> atModel(practice, TrimLever.LATERAL);
       case BALANCE ->
           PERCENT
               * (practice.now().cgMm() - brief.cgMm())
@@ -48,7 +48,7 @@ final class FaultsFound {
     };
   }
 
-  private static double metal(Practice practice, TrimLever lever) {
-    return practice.now().metal().getOrDefault(lever, 0.0);
+  private static double atModel(Practice practice, TrimLever lever) {
+    return practice.now().atModel().getOrDefault(lever, 0.0);
   }
 }

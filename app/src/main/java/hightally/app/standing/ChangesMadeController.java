@@ -50,7 +50,7 @@ class ChangesMadeController {
   @Operation(summary = "Changes that were typed in or done at the model, newest first")
   @Transactional(readOnly = true)
   public List<Made> made(@PathVariable long aircraftId) {
-    return Stream.concat(typed(aircraftId), metal(aircraftId))
+    return Stream.concat(typed(aircraftId), atModel(aircraftId))
         .sorted(Comparator.comparing(Made::at).reversed())
         .toList();
   }
@@ -71,7 +71,7 @@ class ChangesMadeController {
                     seen.add(one.transmitter() + "/" + one.key())));
   }
 
-  private Stream<Made> metal(long aircraftId) {
+  private Stream<Made> atModel(long aircraftId) {
     List<ModelChange> done = coach.done(aircraftId);
     Set<TrimLever> seen = new HashSet<>();
     return Stream.iterate(done.size() - 1, i -> i >= 0, i -> i - 1)
@@ -81,7 +81,7 @@ class ChangesMadeController {
                 new Made(
                     Where.MODEL,
                     one.id(),
-                    Said.of("made.metal", "lever", one.lever()),
+                    Said.of("made.atModel", "lever", one.lever()),
                     value(one.lever(), one.from()),
                     value(one.lever(), one.to()),
                     one.closedAt(),

@@ -71,7 +71,7 @@ class CoachController {
 
   @PostMapping("/coach/jobs")
   @ResponseStatus(HttpStatus.CREATED)
-  @Operation(summary = "Begins the change of metal a trim test asks for; once for each key")
+  @Operation(summary = "Begins the change at the model a trim test asks for; once for each key")
   ModelChange begin(
       @PathVariable long aircraftId,
       @RequestHeader(name = IdempotentRequests.KEY, required = false) String key,
@@ -83,7 +83,7 @@ class CoachController {
 
   @PutMapping("/coach/jobs/{jobId}")
   @Operation(
-      summary = "Enters a change of metal as done, or gives it up; a balance makes a revision")
+      summary = "Enters a change at the model as done, or gives it up; a balance makes a revision")
   ModelChange close(
       @PathVariable long aircraftId,
       @PathVariable long jobId,
@@ -93,7 +93,7 @@ class CoachController {
   }
 
   @PostMapping("/coach/jobs/{jobId}/back")
-  @Operation(summary = "Enters that a change of metal was put back as it was before")
+  @Operation(summary = "Enters that a change at the model was put back as it was before")
   ModelChange back(@PathVariable long aircraftId, @PathVariable long jobId) {
     return coach.back(aircraftId, jobId);
   }

@@ -6,7 +6,7 @@ import hightally.core.trimming.TrimLever;
 import java.time.Instant;
 
 /**
- * A change of metal that a trim test asked for: washers, balance, weight across.
+ * A change at the model that a trim test asked for: washers, balance, weight across.
  *
  * @param from where the lever stood, in its unit
  * @param to where it goes

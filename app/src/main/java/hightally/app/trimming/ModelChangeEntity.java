@@ -15,7 +15,7 @@ import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.time.Instant;
 
-/** A change of metal that a trim test asked for. */
+/** A change at the model that a trim test asked for. */
 @Entity
 @Table(name = "metal_job")
 class ModelChangeEntity {

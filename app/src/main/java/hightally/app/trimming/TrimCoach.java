@@ -43,7 +43,7 @@ import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Where every model stands in its trim flights, and the changes of metal they asked for. */
+/** Where every model stands in its trim flights, and the changes at the model they asked for. */
 @Service
 public class TrimCoach {
   private static final double PERCENT = 100;
@@ -83,7 +83,7 @@ public class TrimCoach {
    * The coach's page.
    *
    * @param cards how each test is flown, in the order of the plan
-   * @param job the change of metal that is open; absent where none is
+   * @param job the change at the model that is open; absent where none is
    * @param goal what the next flight is for: the open job, the next test, or a wish
    */
   public record CoachSheet(
@@ -188,15 +188,15 @@ public class TrimCoach {
         setup,
         flight.report().battery(),
         cgMm,
-        metal(done.stream().filter(one -> one.closedAt().isBefore(flight.notedAt())).toList()));
+        atModel(done.stream().filter(one -> one.closedAt().isBefore(flight.notedAt())).toList()));
   }
 
-  private static Map<TrimLever, Double> metal(List<ModelChange> done) {
-    Map<TrimLever, Double> metal = new EnumMap<>(TrimLever.class);
+  private static Map<TrimLever, Double> atModel(List<ModelChange> done) {
+    Map<TrimLever, Double> atModel = new EnumMap<>(TrimLever.class);
     done.stream()
         .filter(one -> one.lever() != TrimLever.BALANCE)
-        .forEach(one -> metal.merge(one.lever(), one.to() - one.from(), Double::sum));
-    return metal;
+        .forEach(one -> atModel.merge(one.lever(), one.to() - one.from(), Double::sum));
+    return atModel;
   }
 
   /** The model as it stands: the balance of the last flight, and what has been moved since. */
@@ -209,7 +209,7 @@ public class TrimCoach {
           setup,
           first == null ? "" : first.name(),
           first == null ? setup.balance().targetMm() : first.cgMm(),
-          metal(done));
+          atModel(done));
     }
     Flight last = newestFirst.get(0);
     Setup flown = hangar.revision(aircraftId, last.revisionNumber()).setup();
@@ -224,7 +224,7 @@ public class TrimCoach {
                 .filter(one -> one.closedAt().isAfter(last.notedAt()))
                 .mapToDouble(one -> shiftMm(setup, one))
                 .sum();
-    return new FlownState(setup, pack, balance(flown, newestFirst, 0) + moved, metal(done));
+    return new FlownState(setup, pack, balance(flown, newestFirst, 0) + moved, atModel(done));
   }
 
   /** How far a job moves the balance point, mm, plus aft. */
@@ -317,7 +317,7 @@ public class TrimCoach {
     return jobs.findByAircraftIdAndRequestKey(aircraftId, requestKey).map(ModelChangeEntity::read);
   }
 
-  /** Begins the change of metal a test asks for now. */
+  /** Begins the change at the model a test asks for now. */
   @Transactional
   public ModelChange begin(long aircraftId, TestCase test, String requestKey) {
     hangar.alone(aircraftId);
@@ -401,7 +401,9 @@ public class TrimCoach {
     return jobs.saveAndFlush(reverse).read();
   }
 
-  /** Changes of metal that were done, newest last: they part the trims flown before and after. */
+  /**
+   * Changes at the model that were done, newest last: they part the trims flown before and after.
+   */
   @Transactional(readOnly = true)
   public List<ModelChange> done(long aircraftId) {
     return jobs(aircraftId).stream()

@@ -13,11 +13,15 @@ import hightally.core.quantity.Quantity;
 import hightally.core.quantity.Said;
 import hightally.core.quantity.Turns;
 import hightally.core.quantity.Unit;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Properties;
 
 /**
  * What is said as data to be kept, so that it can be told again in other words. An enum comes back
@@ -29,7 +33,25 @@ public final class SaidData {
 
   private static final String UNIT = Unit.class.getSimpleName();
 
+  /** What codes of before are called today. */
+  static final Properties RENAMED = renamed();
+
   private SaidData() {}
+
+  private static Properties renamed() {
+    Properties found = new Properties();
+    try (InputStream in = SaidData.class.getResourceAsStream("/words/renamed-codes.properties")) {
+      found.load(in);
+      return found;
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  /** What was kept, as it would be kept today: to be compared with what is said now. */
+  public static String today(String kept) {
+    return kept.startsWith("{") ? write(read(kept)) : kept;
+  }
 
   /** As a text that is the same for the same thing said. */
   public static String write(Said said) {
@@ -94,7 +116,8 @@ public final class SaidData {
                 with.put(field.getKey(), value(field.getValue()));
               }
             });
-    return new Said(node.get("say").asText(), with);
+    String code = node.get("say").asText();
+    return new Said(RENAMED.getProperty(code, code), with);
   }
 
   private static Object value(JsonNode node) {

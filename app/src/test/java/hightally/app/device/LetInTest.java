@@ -35,7 +35,7 @@ import org.springframework.web.socket.WebSocketSession;
 import org.springframework.web.socket.client.standard.StandardWebSocketClient;
 import org.springframework.web.socket.handler.TextWebSocketHandler;
 
-/** Who is on the local network reads and writes nothing until the desk lets it in. */
+/** Who is on the local network reads and writes nothing until this computer lets it in. */
 @TestPropertySource(
     properties = {
       "high-tally.lan=true",
@@ -140,7 +140,7 @@ class LetInTest extends ApiTest {
     seesAndChangesNothing(phone);
     seesAndChangesNothing(phone, new Cookie(DeviceAccessFilter.COOKIE, "made-up"));
     assertThat(asked(from(phone, HttpMethod.GET, "/api/devices/here")).getContentAsString())
-        .contains("\"desk\":false", "\"device\":\"\"");
+        .contains("\"host\":false", "\"device\":\"\"");
   }
 
   @Test

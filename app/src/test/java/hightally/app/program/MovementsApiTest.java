@@ -54,9 +54,9 @@ class MovementsApiTest extends ApiTest {
   void everyPhaseAndEveryMixAsTheBenchAnswers() throws Exception {
     int compared = 0;
     for (JsonNode setup : models()) {
-      JsonNode desk =
+      JsonNode movements =
           post("/api/program/movements", Map.of("setup", setup, "moment", atRest(json))).json();
-      for (JsonNode phase : desk.get("phases")) {
+      for (JsonNode phase : movements.get("phases")) {
         assertThat(phase.get("reached").asBoolean()).as(phase.get("phase").asText()).isTrue();
         for (JsonNode stand : phase.get("surfaces")) {
           double bench = bench(setup, phase.get("moment"), stand.get("surface").asText());
@@ -64,7 +64,7 @@ class MovementsApiTest extends ApiTest {
           compared++;
         }
       }
-      for (JsonNode mix : desk.get("mixes")) {
+      for (JsonNode mix : movements.get("mixes")) {
         for (JsonNode end : mix.get("ends")) {
           for (JsonNode one : end.get("movements")) {
             double bench = bench(setup, end.get("moment"), one.get("surface").asText());
@@ -124,9 +124,9 @@ class MovementsApiTest extends ApiTest {
                 Map.of(
                     "subject", "thermal-1", "surface", "flap-left", "value", 2.5, "minusWay", true))
             .get("setup");
-    JsonNode desk =
+    JsonNode movements =
         post("/api/program/movements", Map.of("setup", setup, "moment", atRest(json))).json();
-    for (JsonNode phase : desk.get("phases")) {
+    for (JsonNode phase : movements.get("phases")) {
       if (phase.get("phase").asText().equals("thermal-1")) {
         for (String flap : List.of("flap-left", "flap-right")) {
           assertThat(bench(setup, phase.get("moment"), flap)).isCloseTo(-2.5, within(0.05));

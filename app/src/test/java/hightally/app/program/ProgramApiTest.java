@@ -56,14 +56,14 @@ class ProgramApiTest extends ApiTest {
     assertThat(separate.at("/phases/0/name").asText()).isEqualTo("Landing");
     JsonNode sheet = post("/api/program/sheet", Map.of("setup", separate)).json();
     assertThat(sheet.at("/phases/0/when").asText()).isEqualTo("front right switch at position 3");
-    JsonNode desk =
+    JsonNode movements =
         post(
                 "/api/program/movements",
                 Map.of("setup", separate, "moment", MovementsApiTest.atRest(json)))
             .json();
-    for (int i = 0; i < desk.at("/phases/0/surfaces").size(); i++) {
-      double base = desk.at("/phases/1/surfaces/" + i + "/restMm").asDouble();
-      double here = desk.at("/phases/0/surfaces/" + i + "/restMm").asDouble();
+    for (int i = 0; i < movements.at("/phases/0/surfaces").size(); i++) {
+      double base = movements.at("/phases/1/surfaces/" + i + "/restMm").asDouble();
+      double here = movements.at("/phases/0/surfaces/" + i + "/restMm").asDouble();
       assertThat(here).isCloseTo(base, within(1e-9));
     }
   }

@@ -174,7 +174,7 @@ class CoachSeriesTest extends Pilot {
       throw new AssertionError(test + part);
     }
 
-    /** Makes the one change that is commanded to, in the program or in metal. */
+    /** Makes the one change that is commanded to, in the program or in atModel. */
     private String change(JsonNode sheet, TrimTest test, String part) throws Exception {
       JsonNode standing = standing(sheet, test, part);
       JsonNode advice = standing.get("advice");
@@ -195,14 +195,14 @@ class CoachSeriesTest extends Pilot {
             Map.of("basedOn", revision(), "reason", "Trim test " + test.id(), "setup", changed);
         assertThat(post(at + "/revisions", revised).status()).isEqualTo(201);
       } else {
-        metal(lever, asked, by);
+        atModel(lever, asked, by);
       }
       String sizes =
           advice.get("sizes").size() == 0 ? "" : " " + advice.get("sizes").get(0).asText();
       return advice.get("words").asText() + sizes;
     }
 
-    private void metal(TrimLever lever, Map<String, Object> test, double by) throws Exception {
+    private void atModel(TrimLever lever, Map<String, Object> test, double by) throws Exception {
       Answer begun = post(at + "/coach/jobs", test);
       assertThat(begun.status()).as(begun.body()).isEqualTo(201);
       ObjectNode done = json.createObjectNode();
@@ -315,7 +315,7 @@ class CoachSeriesTest extends Pilot {
     putBack(aerobatic.at);
   }
 
-  /** The last change of metal that made no revision is put back, the one before it is not. */
+  /** The last change at the model that made no revision is put back, the one before it is not. */
   private void putBack(String at) throws Exception {
     JsonNode done = lastMetal(at);
     long id = done.get("id").asLong();

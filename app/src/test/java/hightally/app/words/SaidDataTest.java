@@ -15,10 +15,14 @@ import hightally.core.sheet.EntrySheet;
 import hightally.core.words.Wording;
 import hightally.core.words.Words;
 import java.io.IOException;
+import java.io.InputStream;
+import java.io.InputStreamReader;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Properties;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -52,6 +56,26 @@ class SaidDataTest {
         "what a pilot typed",
         Said.of("place.rest"),
         List.of("one", Quantity.mm(2), Said.of("place.rest")));
+  }
+
+  /** Data of before keep codes of before: they are told, and compared, as those of today. */
+  @Test
+  void whatWasKeptUnderACodeOfBeforeIsToldUnderItsCodeOfToday() throws IOException {
+    Properties messages = new Properties();
+    try (InputStream in =
+        SaidDataTest.class.getResourceAsStream("/hightally/words/messages_en.properties")) {
+      messages.load(new InputStreamReader(in, StandardCharsets.UTF_8));
+    }
+    assertThat(SaidData.RENAMED).hasSizeGreaterThan(300);
+    SaidData.RENAMED.forEach(
+        (old, now) -> {
+          assertThat(messages).as("%s is used again", old).doesNotContainKey(old);
+          assertThat(messages).as("%s is gone", now).containsKey(now);
+        });
+    String kept = "{\"say\":\"switch.otherwise\"}";
+    assertThat(words.say(SaidData.read(kept))).isEqualTo("normal");
+    assertThat(SaidData.today(kept)).isEqualTo(SaidData.write(Said.of("switch.normal")));
+    assertThat(SaidData.today("as typed")).isEqualTo("as typed");
   }
 
   @ParameterizedTest

@@ -15,7 +15,7 @@ import java.util.stream.Collectors;
 /**
  * Trims turned into rods.
  *
- * @param trims the clicks that are moved into metal
+ * @param trims the clicks that are moved into the linkages
  * @param reference id of the phase they were flown in
  * @param phases every phase with the new rods
  * @param throwChanges surfaces whose full travel changes

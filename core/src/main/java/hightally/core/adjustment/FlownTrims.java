@@ -16,7 +16,7 @@ import java.util.Optional;
 /**
  * The trims every phase was flown with, and which of them goes into the rods.
  *
- * @param reference id of the phase whose trim becomes metal
+ * @param reference id of the phase whose trim goes into the linkages
  * @param phases trims of the phases, the one flown most first: it decides where several share a
  *     trim; those that are not named count as they stand in the setup
  * @param presetsTakeUp whether presets take up what the rods leave, in every phase, so that all

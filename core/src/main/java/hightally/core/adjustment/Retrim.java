@@ -11,7 +11,7 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * Trims of every phase into rods: the reference phase's trim goes into metal, every other phase
+ * Trims of every phase into rods: the reference phase's trim goes into atModel, every other phase
  * gets the clicks with which its surfaces stand where they stood.
  *
  * <p>Per servo the rod change of {@link RodChange}, whole steps made; then in every phase the

@@ -49,7 +49,7 @@ public record TrimSeries(
     TOO_LARGE
   }
 
-  /** Whether it may go into metal. */
+  /** Whether it may go into atModel. */
   public boolean settled() {
     return state == State.SETTLED;
   }

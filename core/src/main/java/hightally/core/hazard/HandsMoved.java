@@ -19,11 +19,11 @@ public final class HandsMoved {
       if (from.input(i) != to.input(i)) {
         Said there = states.word(to, i);
         String name = path.setup().transmitter().inputs().get(i).name();
-        words.add(there.isEmpty() ? Said.of("desk.atRest", "name", name) : there);
+        words.add(there.isEmpty() ? Said.of("movement.atRest", "name", name) : there);
       }
     }
     if (from.throttle() != to.throttle()) {
-      words.add(Said.of("desk.throttle", "at", Quantity.percent(100 * to.throttle())));
+      words.add(Said.of("movement.throttle", "at", Quantity.percent(100 * to.throttle())));
     }
     return words;
   }

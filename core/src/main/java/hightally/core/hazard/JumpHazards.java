@@ -258,25 +258,25 @@ final class JumpHazards implements HazardFinder {
       int carried = path.carriedBehind(i);
       StillCommand one = path.program().still(carried, before, was);
       StillCommand two = path.program().still(carried, seen, is, weights);
-      JointExtremes attained =
+      JointExtremes extremes =
           new JointExtremes(one, two, before, after, moved, AxisPlaces.of(after, moved));
       double[] changes = new double[2];
       for (double way : WAYS) {
         CommandRegion.Limit jumps = new CommandRegion.Limit(-way, way, least[i]);
         CommandRegion region = CommandRegion.of(jumps, Double.POSITIVE_INFINITY, jumps);
-        JointExtremes.Found most = attained.most(region, slides, stretch);
+        JointExtremes.Found most = extremes.most(region, slides, stretch);
         if (most != null) {
           changes[way > 0 ? 1 : 0] = way * most.size();
-          attained.each(
+          extremes.each(
               region,
               slides,
               stretch,
-              at -> compare(at, held(attained.moved(at), false), latched, line));
+              at -> compare(at, held(extremes.moved(at), false), latched, line));
         }
       }
-      sampled += attained.undecided() ? 1 : 0;
-      evaluated += attained.parts();
-      search.work().spend(attained.parts());
+      sampled += extremes.undecided() ? 1 : 0;
+      evaluated += extremes.parts();
+      search.work().spend(extremes.parts());
       return changes;
     }
   }

@@ -182,9 +182,9 @@ final class PowerHazards implements HazardFinder {
       stretch.to()[throttleAxis] = 0;
       int phase = state.phase();
       StillCommand told = path.program().still(surfaces + motor, state.moment(), phase);
-      JointExtremes attained =
+      JointExtremes extremes =
           new JointExtremes(told, told, AxisPlaces.at(state.moment(), throttleAxis, 0));
-      JointExtremes.Found found = furthest(attained, regions.running(), stretch);
+      JointExtremes.Found found = furthest(extremes, regions.running(), stretch);
       if (found != null) {
         double idle = power.power(told.applyAsDouble(found.at()));
         Said words =
@@ -209,17 +209,17 @@ final class PowerHazards implements HazardFinder {
 
     /** The furthest any of the regions goes; null where there is nothing in them. */
     private JointExtremes.Found furthest(
-        JointExtremes attained, List<CommandRegion> looked, AxisBox stretch) {
+        JointExtremes extremes, List<CommandRegion> looked, AxisBox stretch) {
       JointExtremes.Found furthest = null;
-      long before = attained.parts();
+      long before = extremes.parts();
       for (CommandRegion region : looked) {
-        JointExtremes.Found found = attained.most(region, axes, stretch);
+        JointExtremes.Found found = extremes.most(region, axes, stretch);
         boolean further = found != null && (furthest == null || found.size() > furthest.size());
         furthest = further ? found : furthest;
       }
-      evaluated += attained.parts() - before;
-      search.work().spend(attained.parts() - before);
-      sampled += attained.undecided() ? 1 : 0;
+      evaluated += extremes.parts() - before;
+      search.work().spend(extremes.parts() - before);
+      sampled += extremes.undecided() ? 1 : 0;
       return furthest;
     }
 
@@ -319,7 +319,7 @@ final class PowerHazards implements HazardFinder {
       if (heldAfter) {
         return;
       }
-      JointExtremes attained =
+      JointExtremes extremes =
           new JointExtremes(
               toldBefore,
               toldAfter,
@@ -328,12 +328,12 @@ final class PowerHazards implements HazardFinder {
               moved,
               moved < 0 ? 0 : AxisPlaces.of(after, moved));
       if (!heldBefore) {
-        tell(attained, regions.starting());
-        tell(attained, regions.rising());
-        tell(attained, round ? regions.turnedRound() : regions.turning());
+        tell(extremes, regions.starting());
+        tell(extremes, regions.rising());
+        tell(extremes, round ? regions.turnedRound() : regions.turning());
       } else if (power.power(power.cutPercent()) <= PowerRegions.STILL && moved != throttleAxis) {
         // What the motor's own lever lets go is started by it.
-        letGo(attained);
+        letGo(extremes);
       }
     }
 
@@ -341,19 +341,19 @@ final class PowerHazards implements HazardFinder {
      * After a cut that is released only with the throttle closed nothing starts with it anywhere
      * else.
      */
-    private void letGo(JointExtremes attained) {
+    private void letGo(JointExtremes extremes) {
       if (!power.releaseWithStickBack()) {
-        tell(attained, regions.startingHeld());
+        tell(extremes, regions.startingHeld());
       } else if (stretch.from()[throttleAxis] <= NOTHING) {
         stretch.to()[throttleAxis] = stretch.from()[throttleAxis];
-        tell(attained, regions.startingHeld());
+        tell(extremes, regions.startingHeld());
       }
     }
 
-    private void tell(JointExtremes attained, List<CommandRegion> looked) {
-      JointExtremes.Found found = one.furthest(attained, looked, stretch);
+    private void tell(JointExtremes extremes, List<CommandRegion> looked) {
+      JointExtremes.Found found = one.furthest(extremes, looked, stretch);
       if (found != null) {
-        report(found.at(), attained.moved(found.at()));
+        report(found.at(), extremes.moved(found.at()));
       }
     }
 

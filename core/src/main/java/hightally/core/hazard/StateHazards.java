@@ -512,11 +512,11 @@ final class StateHazards implements HazardFinder {
   }
 
   private JointExtremes.Found most(
-      JointExtremes attained, CommandRegion region, Set<Integer> axes, AxisBox stretch) {
-    JointExtremes.Found found = attained.most(region, axes, stretch);
-    evaluated += attained.parts();
-    search.work().spend(attained.parts());
-    sampled += attained.undecided() ? 1 : 0;
+      JointExtremes extremes, CommandRegion region, Set<Integer> axes, AxisBox stretch) {
+    JointExtremes.Found found = extremes.most(region, axes, stretch);
+    evaluated += extremes.parts();
+    search.work().spend(extremes.parts());
+    sampled += extremes.undecided() ? 1 : 0;
     return found;
   }
 
@@ -534,14 +534,14 @@ final class StateHazards implements HazardFinder {
     }
     CommandRegion.Limit beyond = new CommandRegion.Limit(Math.signum(from), 0, Math.abs(from));
     CommandRegion.Limit too = new CommandRegion.Limit(0, Math.signum(and), Math.abs(and));
-    JointExtremes attained =
+    JointExtremes extremes =
         new JointExtremes(
             path.program().still(first, state, phase),
             path.program().still(second, state, phase),
             state);
     Set<Integer> axes = search.axesOf(path.indexOf(one.first()), path.indexOf(one.second()));
     CommandRegion region = CommandRegion.of(beyond, Math.abs(from), beyond, too);
-    JointExtremes.Found found = most(attained, region, axes, stretch);
+    JointExtremes.Found found = most(extremes, region, axes, stretch);
     if (found != null) {
       keepTouch(one, found.at(), phase, found.size());
     }

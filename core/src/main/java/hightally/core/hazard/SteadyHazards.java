@@ -126,7 +126,7 @@ final class SteadyHazards implements HazardFinder {
     stretch.to()[moved] = stretch.from()[moved];
     Program program = path.program();
     if (!tell(carried, before, after, line)) {
-      JointExtremes attained =
+      JointExtremes extremes =
           new JointExtremes(
               program.still(carried, before, from.phase()),
               program.still(carried, after, to.phase()),
@@ -134,10 +134,10 @@ final class SteadyHazards implements HazardFinder {
               after,
               moved,
               AxisPlaces.of(after, moved));
-      elsewhere(attained, carried, stretch, line);
-      evaluated += attained.parts();
-      search.work().spend(attained.parts());
-      sampled += attained.undecided() ? 1 : 0;
+      elsewhere(extremes, carried, stretch, line);
+      evaluated += extremes.parts();
+      search.work().spend(extremes.parts());
+      sampled += extremes.undecided() ? 1 : 0;
     }
     evaluated += 2;
     search.work().spend(2);
@@ -151,13 +151,13 @@ final class SteadyHazards implements HazardFinder {
   }
 
   /** Where nothing moves with all at rest: wherever the two commands differ at all. */
-  private void elsewhere(JointExtremes attained, int carried, AxisBox stretch, InputRange line) {
+  private void elsewhere(JointExtremes extremes, int carried, AxisBox stretch, InputRange line) {
     for (double way : WAYS) {
       CommandRegion.Limit moves = new CommandRegion.Limit(-way, way, NOTHING_PERCENT);
       CommandRegion region = CommandRegion.of(moves, Double.POSITIVE_INFINITY, moves);
-      JointExtremes.Found found = attained.most(region, axes, stretch);
-      if (found != null && !tell(carried, found.at(), attained.moved(found.at()), line)) {
-        attained.each(region, axes, stretch, at -> tell(carried, at, attained.moved(at), line));
+      JointExtremes.Found found = extremes.most(region, axes, stretch);
+      if (found != null && !tell(carried, found.at(), extremes.moved(found.at()), line)) {
+        extremes.each(region, axes, stretch, at -> tell(carried, at, extremes.moved(at), line));
       }
     }
   }

@@ -24,7 +24,7 @@ import java.util.function.IntFunction;
  * @param said what the pilot says has settled
  * @param orders closed work orders, oldest first
  * @param open the work order that is begun and not closed
- * @param changes parts that were changed and metal that was moved
+ * @param changes parts that were changed and changes at the model
  * @param readings what was measured on the bench
  * @param grounding what keeps it on the ground
  * @param setups the setup of a revision by its number

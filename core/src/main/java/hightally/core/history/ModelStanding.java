@@ -27,7 +27,7 @@ import java.util.Optional;
  * @param next the next thing to do
  * @param waiting that in a sentence
  * @param waits whether the pilot has something to do before it flies again
- * @param reference id of the phase whose trims would become metal
+ * @param reference id of the phase whose trims would go into the linkages
  * @param series the verdict of every phase and control
  * @param trims the clicks that stand in the transmitter
  * @param worth what is worth turning of the reference phase's settled trims, and what is not

@@ -24,7 +24,7 @@ import java.util.Optional;
  * What would be turned: the settled trims of the reference phase that are worth it, every other
  * phase as it stands.
  *
- * @param reference id of the phase whose trim becomes metal
+ * @param reference id of the phase whose trim goes into the linkages
  * @param worth what is worth turning there, and what is not
  * @param flown the trims of every phase, and what goes into the rods; empty where nothing does
  */

@@ -152,7 +152,7 @@ public record MixEffect(String mix, boolean here, String phase, List<Said> moved
     @Override
     public Optional<Hand> stick(Control control) {
       int side = plusSide ? 1 : -1;
-      Said words = Said.of("desk.fullStick", "control", control, "plus", plusSide);
+      Said words = Said.of("movement.fullStick", "control", control, "plus", plusSide);
       return Optional.of(new Hand(words, stands.with(control, side)));
     }
 
@@ -165,7 +165,7 @@ public record MixEffect(String mix, boolean here, String phase, List<Said> moved
     public Optional<Hand> input(String id) {
       int index = setup.transmitter().inputIndex(id);
       String name = setup.transmitter().inputs().get(index).name();
-      Said words = Said.of("desk.inputEnd", "name", name, "far", plusSide);
+      Said words = Said.of("movement.inputEnd", "name", name, "far", plusSide);
       return Optional.of(new Hand(words, stands.withInput(index, plusSide ? 1 : 0)));
     }
 
@@ -185,7 +185,7 @@ public record MixEffect(String mix, boolean here, String phase, List<Said> moved
     }
 
     private Optional<Hand> throttle(boolean cut) {
-      Said words = Said.of("desk.throttleEnd", "full", plusSide);
+      Said words = Said.of("movement.throttleEnd", "full", plusSide);
       return Optional.of(new Hand(words, stands.withThrottle(plusSide ? 1 : 0, cut)));
     }
 
@@ -208,7 +208,7 @@ public record MixEffect(String mix, boolean here, String phase, List<Said> moved
     @Override
     public Optional<Hand> always() {
       return plusSide
-          ? Optional.of(new Hand(Said.of("desk.asItStands"), stands))
+          ? Optional.of(new Hand(Said.of("movement.asItStands"), stands))
           : Optional.empty();
     }
 

@@ -162,7 +162,7 @@ public final class MovementSolver {
     }
     Said words =
         Said.of(
-            "desk.became",
+            "movement.became",
             "what",
             movements.named(),
             "typed",
@@ -207,11 +207,11 @@ public final class MovementSolver {
           case MIX -> Said.text(mix(setup, wish.subject()).name());
           default ->
               wish.subject().isEmpty()
-                  ? Said.of("desk.plainRates")
+                  ? Said.of("movement.plainRates")
                   : Said.text(setup.feelSets().get(setIndex()).name());
         };
     return Said.of(
-        "desk.typed",
+        "movement.typed",
         "kind",
         wish.kind(),
         "of",

@@ -79,7 +79,7 @@ public record StickResponses(
     }
     String at = surface.isEmpty() ? most(path, control) : surface;
     if (at.isEmpty()) {
-      return new StickResponses("", true, Said.of("desk.throwBoth"), sticks, List.of());
+      return new StickResponses("", true, Said.of("movement.throwBoth"), sticks, List.of());
     }
     int index = path.indexOf(at);
     Moment still = MixEffect.centred(bench);
@@ -96,7 +96,7 @@ public record StickResponses(
     return new StickResponses(
         at,
         !rolls || PhasePositions.rightRaises(path, still, index),
-        Said.of(rolls ? "desk.throwUp" : "desk.throwBoth"),
+        Said.of(rolls ? "movement.throwUp" : "movement.throwBoth"),
         sticks,
         lines);
   }

@@ -27,8 +27,8 @@ import java.util.Map;
 
 /**
  * A described model made to fly: geometry from its description, surfaces from its program, what has
- * been done to it in metal, hidden faults on top; what no description says is that of its class. A
- * stand-in, no real aircraft.
+ * been done to it in atModel, hidden faults on top; what no description says is that of its class.
+ * A stand-in, no real aircraft.
  */
 public final class FlyingModel {
   static final double GRAVITY = 9.80665;
@@ -73,7 +73,7 @@ public final class FlyingModel {
   /**
    * A model that can be flown.
    *
-   * @param snapshot the setup it is flown with, its balance point and what was done in metal
+   * @param snapshot the setup it is flown with, its balance point and what was done at the model
    * @param design the setup its faults were hidden in
    */
   public static FlyingModel of(
@@ -162,7 +162,7 @@ public final class FlyingModel {
     double chord = TrimLeverValues.chordMm(setup);
     double hidden = HiddenFault.sum(faults, HiddenFault.Kind.BALANCE, "") * chord / PERCENT;
     double across =
-        snapshot.metal().getOrDefault(TrimLever.LATERAL, 0.0)
+        snapshot.atModel().getOrDefault(TrimLever.LATERAL, 0.0)
             + HiddenFault.sum(faults, HiddenFault.Kind.TIP_MASS, "");
     double tip =
         panels().stream()
@@ -215,7 +215,7 @@ public final class FlyingModel {
   }
 
   private double angle(TrimLever lever, HiddenFault.Kind kind) {
-    return snapshot.metal().getOrDefault(lever, 0.0) + HiddenFault.sum(faults, kind, "");
+    return snapshot.atModel().getOrDefault(lever, 0.0) + HiddenFault.sum(faults, kind, "");
   }
 
   /** Class values of airframe design: gyration radii of span and length. */

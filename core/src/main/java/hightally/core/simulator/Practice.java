@@ -183,7 +183,7 @@ public final class Practice {
       double cg = edge + to / PERCENT * TrimLeverValues.chordMm(setup);
       become(now.change().setup(setup).cgMm(cg).done());
     } else {
-      become(now.withMetal(lever, to));
+      become(now.withAtModel(lever, to));
     }
   }
 }

@@ -43,15 +43,15 @@ public record TrimmedLesson(
     CoachFollowed.Followed trimmed = CoachFollowed.of(practice, MOST_FLIGHTS, naming);
     FlownState now = practice.now();
     List<HiddenFault> built = new ArrayList<>();
-    metal(now, TrimLever.DOWN_THRUST, HiddenFault.Kind.DOWN_THRUST, built);
-    metal(now, TrimLever.RIGHT_THRUST, HiddenFault.Kind.RIGHT_THRUST, built);
-    metal(now, TrimLever.LATERAL, HiddenFault.Kind.TIP_MASS, built);
+    atModel(now, TrimLever.DOWN_THRUST, HiddenFault.Kind.DOWN_THRUST, built);
+    atModel(now, TrimLever.RIGHT_THRUST, HiddenFault.Kind.RIGHT_THRUST, built);
+    atModel(now, TrimLever.LATERAL, HiddenFault.Kind.TIP_MASS, built);
     return new TrimmedLesson(at(now, now.cgMm()), built, trimmed.limits());
   }
 
-  private static void metal(
+  private static void atModel(
       FlownState now, TrimLever lever, HiddenFault.Kind kind, List<HiddenFault> built) {
-    double size = now.metal().getOrDefault(lever, 0.0);
+    double size = now.atModel().getOrDefault(lever, 0.0);
     if (size != 0) {
       built.add(new HiddenFault(kind, "", size));
     }

@@ -11,12 +11,12 @@ import java.util.Map;
  * @param setup the revision
  * @param pack the pack's name; empty where none was noted
  * @param cgMm balance point, aft of the datum
- * @param metal what has been done to the thrust line and across since it was built, by lever
+ * @param atModel what has been done to the thrust line and across since it was built, by lever
  */
 @Copyable
-public record FlownState(Setup setup, String pack, double cgMm, Map<TrimLever, Double> metal) {
+public record FlownState(Setup setup, String pack, double cgMm, Map<TrimLever, Double> atModel) {
   public FlownState {
-    metal = Map.copyOf(metal);
+    atModel = Map.copyOf(atModel);
   }
 
   /** A copy to change, part by part. */
@@ -24,21 +24,23 @@ public record FlownState(Setup setup, String pack, double cgMm, Map<TrimLever, D
     return FlownStateCopy.from(this);
   }
 
-  /** Where a lever stands, in its unit: the balance on the mean chord, metal since it was built. */
+  /**
+   * Where a lever stands, in its unit: the balance on the mean chord, others since it was built.
+   */
   public double value(TrimLever lever, TestCase test) {
     if (lever.inProgram()) {
       return TrimLeverValues.value(lever, setup, test);
     }
     return lever == TrimLever.BALANCE
         ? TrimLeverValues.chordPercent(setup, cgMm).orElse(cgMm)
-        : metal.getOrDefault(lever, 0.0);
+        : atModel.getOrDefault(lever, 0.0);
   }
 
-  /** The same model with a lever that is metal elsewhere. */
-  public FlownState withMetal(TrimLever lever, double value) {
+  /** The same model with a lever at the model elsewhere. */
+  public FlownState withAtModel(TrimLever lever, double value) {
     Map<TrimLever, Double> changed = new EnumMap<>(TrimLever.class);
-    changed.putAll(metal);
+    changed.putAll(atModel);
     changed.put(lever, value);
-    return change().metal(changed).done();
+    return change().atModel(changed).done();
   }
 }

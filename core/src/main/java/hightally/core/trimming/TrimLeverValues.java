@@ -230,7 +230,7 @@ public final class TrimLeverValues {
     };
   }
 
-  /** How a change of metal was done. */
+  /** How a change at the model was done. */
   public enum BalanceBy {
     AS_ADVISED,
     PACK,

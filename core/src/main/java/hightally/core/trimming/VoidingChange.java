@@ -57,10 +57,10 @@ public enum VoidingChange {
     if (otherPack(then, now)) {
       moved.add(PACK);
     }
-    if (metal(then, now, TrimLever.DOWN_THRUST) || metal(then, now, TrimLever.RIGHT_THRUST)) {
+    if (atModel(then, now, TrimLever.DOWN_THRUST) || atModel(then, now, TrimLever.RIGHT_THRUST)) {
       moved.add(THRUST);
     }
-    if (metal(then, now, TrimLever.LATERAL)) {
+    if (atModel(then, now, TrimLever.LATERAL)) {
       moved.add(ACROSS);
     }
     for (TrimLever lever : TrimLever.values()) {
@@ -72,8 +72,9 @@ public enum VoidingChange {
     return moved.stream().distinct().toList();
   }
 
-  private static boolean metal(FlownState then, FlownState now, TrimLever lever) {
-    return Math.abs(then.metal().getOrDefault(lever, 0.0) - now.metal().getOrDefault(lever, 0.0))
+  private static boolean atModel(FlownState then, FlownState now, TrimLever lever) {
+    return Math.abs(
+            then.atModel().getOrDefault(lever, 0.0) - now.atModel().getOrDefault(lever, 0.0))
         > SAME;
   }
 

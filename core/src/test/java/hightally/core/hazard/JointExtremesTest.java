@@ -58,7 +58,7 @@ class JointExtremesTest {
       axes = List.copyOf(on);
     }
 
-    JointExtremes attained() {
+    JointExtremes extremes() {
       return new JointExtremes(one, two, state);
     }
 
@@ -87,10 +87,10 @@ class JointExtremesTest {
         new Limit(
             random.nextDouble() * 2 - 1, random.nextDouble() * 2 - 1, random.nextInt(80) - 50);
     CommandRegion region = CommandRegion.of(most, Double.POSITIVE_INFINITY, most, cut);
-    JointExtremes attained = pair.attained();
-    JointExtremes.Found found = attained.most(region, pair.axes, pair.stretch);
-    assertThat(attained.parts()).isPositive();
-    if (attained.undecided()) {
+    JointExtremes extremes = pair.extremes();
+    JointExtremes.Found found = extremes.most(region, pair.axes, pair.stretch);
+    assertThat(extremes.parts()).isPositive();
+    if (extremes.undecided()) {
       // Three sticks with expo at once can need more parts than are looked at: it says so.
       return;
     }
@@ -125,9 +125,9 @@ class JointExtremesTest {
     Limit apart = new Limit(-1, 1, random.nextInt(40) - 10);
     CommandRegion region = CommandRegion.of(apart, Double.POSITIVE_INFINITY, apart);
     List<Moment> corners = new ArrayList<>();
-    JointExtremes attained = pair.attained();
-    attained.each(region, pair.axes, pair.stretch, corners::add);
-    if (attained.undecided()) {
+    JointExtremes extremes = pair.extremes();
+    extremes.each(region, pair.axes, pair.stretch, corners::add);
+    if (extremes.undecided()) {
       return;
     }
     double furthest = Double.NEGATIVE_INFINITY;
@@ -152,14 +152,14 @@ class JointExtremesTest {
     Pair pair = new Pair(7);
     Limit up = Limit.above(-1000);
     JointExtremes.Found any =
-        pair.attained().most(CommandRegion.of(up, -999, up), pair.axes, pair.stretch);
+        pair.extremes().most(CommandRegion.of(up, -999, up), pair.axes, pair.stretch);
     assertThat(any).isNotNull();
     Moment after = pair.state.with(hightally.core.quantity.Control.YAW, 0.5);
     JointExtremes change = new JointExtremes(pair.one, pair.two, pair.state, after, 2, 0.5);
     Moment there = change.moved(pair.state.with(hightally.core.quantity.Control.ROLL, 0.25));
     assertThat(there.yaw()).isEqualTo(0.5);
     assertThat(there.roll()).isEqualTo(0.25);
-    assertThat(pair.attained().moved(pair.state)).isSameAs(pair.state);
+    assertThat(pair.extremes().moved(pair.state)).isSameAs(pair.state);
   }
 
   /** What counts as running, starting, jumping and turning, straight from the powers. */

@@ -18,7 +18,7 @@ import java.util.Random;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 
-/** Every millimetre of the desk, worked out once more from the documentation. */
+/** Every millimetre of the movements, worked out once more from the documentation. */
 class MovementSheetTest {
   /** The plain way finds a rod's lock by halving. */
   private static final double EXACT = 1e-4;

@@ -23,13 +23,13 @@ class SeverityTest {
   private static FlownState with(FlownState as, TestCase test, TrimLever lever, double value) {
     if (lever.inProgram()) {
       Setup moved = TrimLeverValues.moved(lever, as.setup(), test, value, (what, longest) -> "Mix");
-      return new FlownState(moved, as.pack(), as.cgMm(), as.metal());
+      return new FlownState(moved, as.pack(), as.cgMm(), as.atModel());
     }
     if (lever == TrimLever.BALANCE) {
       double shift = value / 100 * TrimLeverValues.chordMm(as.setup());
-      return new FlownState(as.setup(), as.pack(), as.cgMm() + shift, as.metal());
+      return new FlownState(as.setup(), as.pack(), as.cgMm() + shift, as.atModel());
     }
-    return as.withMetal(lever, value);
+    return as.withAtModel(lever, value);
   }
 
   private static double value(
@@ -155,7 +155,7 @@ class SeverityTest {
     FlightTraits traits = FlightTraits.proposed(setup);
     FlownState as = FlyingModel.asBuilt(setup);
     assertThat(Flyable.against(as, traits)).isEmpty();
-    FlownState aft = new FlownState(setup, as.pack(), as.cgMm() + 200, as.metal());
+    FlownState aft = new FlownState(setup, as.pack(), as.cgMm() + 200, as.atModel());
     assertThat(Flyable.against(aft, traits)).anyMatch(one -> one.code().equals("air.unstable"));
     Shares none = new Shares(0, 0, 0, List.of());
     Setup bare =
@@ -163,7 +163,7 @@ class SeverityTest {
             setup.surfaces().stream()
                 .map(one -> one.shares().pitch() == 0 ? one : one.withShares(none))
                 .toList());
-    FlownState dead = new FlownState(bare, as.pack(), as.cgMm(), as.metal());
+    FlownState dead = new FlownState(bare, as.pack(), as.cgMm(), as.atModel());
     assertThat(Flyable.against(dead, traits)).anyMatch(one -> one.code().equals("air.noEffect"));
     FlightTraits wingless = new FlightTraits(traits.kind(), java.util.Map.of());
     assertThat(Flyable.against(as, wingless)).anyMatch(one -> one.code().equals("air.noWing"));

@@ -277,14 +277,14 @@ class CoachTest {
             TrimTest.INVERTED_45,
             TrimTest.KNIFE_EDGE,
             TrimTest.VERTICAL_DOWN);
-    FlownState thrust = then.withMetal(TrimLever.RIGHT_THRUST, 1);
+    FlownState thrust = then.withAtModel(TrimLever.RIGHT_THRUST, 1);
     assertThat(voidAfter(then, thrust, List.of()))
         .containsExactlyInAnyOrder(
             TrimTest.THROTTLE_CHANGE,
             TrimTest.VERTICAL_UP,
             TrimTest.KNIFE_EDGE,
             TrimTest.VERTICAL_DOWN);
-    FlownState across = then.withMetal(TrimLever.LATERAL, 0.2);
+    FlownState across = then.withAtModel(TrimLever.LATERAL, 0.2);
     assertThat(voidAfter(then, across, List.of()))
         .containsExactlyInAnyOrder(TrimTest.INVERTED_LEVEL, TrimTest.ROLL_AXIS);
     TestCase roll = new TestCase(TrimTest.ROLL_AXIS, "");

@@ -54,14 +54,14 @@ class SeriesTest {
   private static FlownState at(FlownState base, TrimLever lever, TestCase test, double value) {
     if (lever.inProgram()) {
       Setup moved = TrimLeverValues.moved(lever, base.setup(), test, value, English.NAMES);
-      return new FlownState(moved, base.pack(), base.cgMm(), base.metal());
+      return new FlownState(moved, base.pack(), base.cgMm(), base.atModel());
     }
     if (lever == TrimLever.BALANCE) {
       double per = TrimLeverValues.chordPercent(base.setup(), 1).orElseThrow();
       double none = TrimLeverValues.chordPercent(base.setup(), 0).orElseThrow();
-      return new FlownState(base.setup(), "", (value - none) / (per - none), base.metal());
+      return new FlownState(base.setup(), "", (value - none) / (per - none), base.atModel());
     }
-    return base.withMetal(lever, value);
+    return base.withAtModel(lever, value);
   }
 
   /** What a pilot sees of how far a lever is off: three grades each way, halfway between steps. */
