@@ -34,9 +34,6 @@ export const size = (value: number, places: number) => figure(Math.abs(value), p
 /** Whether a figure reads as none with so many places. */
 export const isNothing = (value: number, places: number) => Number(value.toFixed(places)) === 0;
 
-/** Empties a field once what stood in it has been taken; what has been typed since then stays. */
-export const emptied = (sent: string) => (now: string) => (now === sent ? "" : now);
-
 /** A part of a whole, 0 to 1, as whole percent. */
 export const percent = (part: number) => Math.round(100 * part);
 
@@ -62,23 +59,21 @@ const ARROWS: Record<Direction, string> = {
   FORWARD: "▲",
 };
 
-function directions(way: Way): readonly [plus: Direction, minus: Direction] {
+/** Where plus and minus of a surface go, as the core has it. */
+export function waysOf(way: Way): readonly [plus: Direction, minus: Direction] {
   const [role, sideways] =
     typeof way === "boolean" ? (["OTHER", way] as const) : ([way.role, way.sideways] as const);
   const found = WAYS.find((one) => one.role === role && one.sideways === sideways);
   return [found?.plus, found?.minus] as [Direction, Direction];
 }
 
-/** Which way plus and minus of a surface go, for what it asks to be told. */
-export const waysOf = directions;
-
 /** The words for plus and minus: up and down, right and left, or aft and forward. */
 export function wayWords(way: Way): readonly [plus: string, minus: string] {
-  const [plus, minus] = directions(way);
+  const [plus, minus] = waysOf(way);
   return [told("Way", plus), told("Way", minus)];
 }
 
-const directionOf = (way: Way, value: number) => directions(way)[value > 0 ? 0 : 1];
+const directionOf = (way: Way, value: number) => waysOf(way)[value > 0 ? 0 : 1];
 
 export const directionWord = (way: Way, value: number) => told("Way", directionOf(way, value));
 

@@ -52,7 +52,9 @@ final class Addresses {
           "", "All pages",
           "settings", "Keyboard shortcuts",
           "models/1/revisions", "Delete it",
-          "models/1/fly", "Leave it out");
+          "models/1/fly", "Leave it out",
+          "models/1/program", "Try it in the simulator",
+          "models/2/revisions", "Go back");
 
   private Addresses() {}
 

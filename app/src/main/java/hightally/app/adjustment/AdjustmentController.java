@@ -37,7 +37,7 @@ class AdjustmentController {
   /**
    * The flight whose trims go into the rods.
    *
-   * @param reference id of the phase whose trim becomes atModel; empty for the last
+   * @param reference id of the phase whose trim goes into the linkages; empty for the last
    * @param presetsTakeUp whether the other phases' own trims go into their presets
    * @param controls whose trims go into the rods
    */

@@ -78,7 +78,7 @@ public class Adjustments {
   /**
    * What the pilot wants moved into the linkages.
    *
-   * @param reference id of the phase whose trim becomes atModel; empty for the last
+   * @param reference id of the phase whose trim goes into the linkages; empty for the last
    * @param presetsTakeUp whether presets take up what the rods leave
    * @param controls those that may be turned; what is not worth it stays all the same
    * @param means where something else than the end that is there is wanted

@@ -45,12 +45,11 @@ class EnteredEntity {
   }
 
   EntryList.EnteredValue read() {
-    return new EntryList.EnteredValue(
-        key, SaidData.today(value), SaidData.read(value), readBack, enteredAt);
+    return new EntryList.EnteredValue(key, value(), SaidData.read(value), readBack, enteredAt);
   }
 
   String value() {
-    return value;
+    return SaidData.today(value);
   }
 
   String key() {

@@ -71,12 +71,12 @@ class TypedChangeEntity {
   }
 
   String after() {
-    return after;
+    return SaidData.today(after);
   }
 
   /** What to tick off to have again what stood there before. */
   EntryList.TickedValue back() {
-    return new EntryList.TickedValue(transmitter, key, before, false);
+    return new EntryList.TickedValue(transmitter, key, SaidData.today(before), false);
   }
 
   EntryList.TypedChange read() {

@@ -40,7 +40,7 @@ public final class SaidData {
 
   private static Properties renamed() {
     Properties found = new Properties();
-    try (InputStream in = SaidData.class.getResourceAsStream("/words/renamed-codes.properties")) {
+    try (InputStream in = SaidData.class.getResourceAsStream("/words/renamed-codes.txt")) {
       found.load(in);
       return found;
     } catch (IOException e) {

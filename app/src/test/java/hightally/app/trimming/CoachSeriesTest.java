@@ -174,7 +174,7 @@ class CoachSeriesTest extends Pilot {
       throw new AssertionError(test + part);
     }
 
-    /** Makes the one change that is commanded to, in the program or in atModel. */
+    /** Makes the one change that is commanded to, in the program or at the model. */
     private String change(JsonNode sheet, TrimTest test, String part) throws Exception {
       JsonNode standing = standing(sheet, test, part);
       JsonNode advice = standing.get("advice");

@@ -23,6 +23,8 @@ import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Properties;
+import java.util.Set;
+import java.util.TreeSet;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -30,6 +32,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 
 /** What is kept is told as it was told before it was kept. */
 class SaidDataTest {
+  private static final Path EVER = Path.of("src/test/resources/words/codes-ever.txt");
   private static final Path RESOURCES = Path.of("src/main/resources");
   private final Words words = Words.of(Wording.PLAIN);
 
@@ -61,11 +64,7 @@ class SaidDataTest {
   /** Data of before keep codes of before: they are told, and compared, as those of today. */
   @Test
   void whatWasKeptUnderACodeOfBeforeIsToldUnderItsCodeOfToday() throws IOException {
-    Properties messages = new Properties();
-    try (InputStream in =
-        SaidDataTest.class.getResourceAsStream("/hightally/words/messages_en.properties")) {
-      messages.load(new InputStreamReader(in, StandardCharsets.UTF_8));
-    }
+    Properties messages = messages();
     assertThat(SaidData.RENAMED).hasSizeGreaterThan(300);
     SaidData.RENAMED.forEach(
         (old, now) -> {
@@ -76,6 +75,40 @@ class SaidDataTest {
     assertThat(words.say(SaidData.read(kept))).isEqualTo("normal");
     assertThat(SaidData.today(kept)).isEqualTo(SaidData.write(Said.of("switch.normal")));
     assertThat(SaidData.today("as typed")).isEqualTo("as typed");
+  }
+
+  /**
+   * Every code there ever was is told today, under its own name or the one it has now. The list
+   * only grows: with {@code -Dpublish=true} by the codes of today.
+   */
+  @Test
+  void noCodeThereEverWasIsForgotten() throws IOException {
+    Set<String> today = new TreeSet<>();
+    messages()
+        .stringPropertyNames()
+        .forEach(
+            code -> {
+              if (Character.isLowerCase(code.charAt(0)) && !code.startsWith("field.")) {
+                today.add(code);
+              }
+            });
+    Set<String> ever = new TreeSet<>(Files.readAllLines(EVER));
+    if (Boolean.getBoolean("publish")) {
+      ever.addAll(today);
+      Files.write(EVER, ever);
+    }
+    assertThat(ever).containsAll(today);
+    assertThat(ever)
+        .allSatisfy(code -> assertThat(today).contains(SaidData.RENAMED.getProperty(code, code)));
+  }
+
+  private static Properties messages() throws IOException {
+    Properties messages = new Properties();
+    try (InputStream in =
+        SaidDataTest.class.getResourceAsStream("/hightally/words/messages_en.properties")) {
+      messages.load(new InputStreamReader(in, StandardCharsets.UTF_8));
+    }
+    return messages;
   }
 
   @ParameterizedTest

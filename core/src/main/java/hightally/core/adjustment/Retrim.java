@@ -11,8 +11,8 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * Trims of every phase into rods: the reference phase's trim goes into atModel, every other phase
- * gets the clicks with which its surfaces stand where they stood.
+ * Trims of every phase: the reference phase's trim goes into the rods, every other phase gets the
+ * clicks with which its surfaces stand where they stood.
  *
  * <p>Per servo the rod change of {@link RodChange}, whole steps made; then in every phase the
  * command that brings the old surface angle with the new rod, exact by the linkage's inverse; then

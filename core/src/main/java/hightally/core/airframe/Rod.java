@@ -20,7 +20,8 @@ import java.util.function.Consumer;
  * @param linkage the four-bar at neutral; for a slave rod the driving surface's horn is the arm,
  *     and the arm angle is the driving surface's angle
  * @param end its adjustable end
- * @param adjustedMm what has been added since neutral by trims moved into atModel; plus is longer
+ * @param adjustedMm what has been added since neutral by trims moved into the linkage; plus is
+ *     longer
  */
 @Copyable
 public record Rod(

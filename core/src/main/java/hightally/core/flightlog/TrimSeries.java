@@ -49,7 +49,7 @@ public record TrimSeries(
     TOO_LARGE
   }
 
-  /** Whether it may go into atModel. */
+  /** Whether it may go into the linkages. */
   public boolean settled() {
     return state == State.SETTLED;
   }

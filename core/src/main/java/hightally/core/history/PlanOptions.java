@@ -7,7 +7,7 @@ import java.util.List;
 /**
  * What the pilot wants of a plan.
  *
- * @param reference id of the phase whose trim becomes atModel; empty for the one flown most
+ * @param reference id of the phase whose trim goes into the linkages; empty for the one flown most
  * @param presetsTakeUp whether presets take up what the rods leave
  * @param leave controls that stay in the transmitter although they could be turned
  * @param means where something else than the end that is there is wanted

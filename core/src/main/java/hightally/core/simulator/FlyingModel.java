@@ -27,8 +27,8 @@ import java.util.Map;
 
 /**
  * A described model made to fly: geometry from its description, surfaces from its program, what has
- * been done to it in atModel, hidden faults on top; what no description says is that of its class.
- * A stand-in, no real aircraft.
+ * been done at the model, hidden faults on top; what no description says is that of its class. A
+ * stand-in, no real aircraft.
  */
 public final class FlyingModel {
   static final double GRAVITY = 9.80665;

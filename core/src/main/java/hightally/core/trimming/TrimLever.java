@@ -60,7 +60,7 @@ public enum TrimLever {
     return furthest;
   }
 
-  /** Whether it lies in the transmitter; if not, it is atModel, or where things lie. */
+  /** Whether it lies in the transmitter; if not, it is at the model. */
   public boolean inProgram() {
     return ordinal() >= DIFFERENTIAL.ordinal();
   }
