@@ -74,6 +74,39 @@ function amongSaid(node) {
   return others.length > 1;
 }
 
+/** The same in a list of rows. */
+function amongSaidRows(node) {
+  const row = node.parent.type === "ArrayExpression" ? node.parent : undefined;
+  const rows = row?.parent.type === "ArrayExpression" ? row.parent.elements : [];
+  const at = row?.elements.indexOf(node);
+  return rows.some((one) => one !== row && said(one?.elements?.[at]));
+}
+
+/** What the nearest function around is called. */
+function functionAround(node) {
+  for (let at = node.parent; at; at = at.parent) {
+    if (at.type === "FunctionDeclaration") {
+      return at.id?.name ?? "";
+    }
+    if (at.type === "ArrowFunctionExpression" || at.type === "FunctionExpression") {
+      return at.parent.type === "VariableDeclarator" ? (at.parent.id.name ?? "") : "";
+    }
+  }
+  return "";
+}
+
+/** Whether a text is what a function gives back that is called after its words. */
+function saidByWords(node) {
+  const { parent } = node;
+  if (parent.type === "ConditionalExpression" && parent.test !== node) {
+    return saidByWords(parent);
+  }
+  const given =
+    parent.type === "ReturnStatement" ||
+    (parent.type === "ArrowFunctionExpression" && parent.body === node);
+  return given && /words$/iu.test(functionAround(node));
+}
+
 export const inCatalogue = {
   create(context) {
     const look = (node, text) =>
@@ -88,7 +121,7 @@ export const inCatalogue = {
       JSXText: (node) => look(node, node.value),
       Literal: (node) =>
         typeof node.value === "string" &&
-        (shown(node) || amongSaid(node)) &&
+        [shown, amongSaid, amongSaidRows, saidByWords].some((is) => is(node)) &&
         look(node, node.value),
       TemplateElement: (node) => shown(node.parent) && look(node, node.value.cooked),
     };

@@ -21,6 +21,9 @@ test.each([
   "<p>{list.map((one) => `${one} far`).join(', ')}</p>",
   "let states = { OPEN: say('open'), VOID: say('void'), DONE: 'done' }",
   "let states = { A: [say('a'), 'x'], B: [say('b'), 'x'], DONE: ['done', 'x'] }",
+  "let rows = [['pitch', say('up')], ['roll', 'right']]",
+  "const seenWords = (seen) => { return seen.none ? 'right' : seen.map(words); }",
+  "const wayWords = (up) => (up ? 'up' : say('down'))",
   "<p>{one.control.toLowerCase()}</p>",
   "<button aria-label={'Take ' + name} />",
 ])("words in a page are caught: %s", (code) => {
@@ -34,6 +37,8 @@ test.each([
   "<p className={wide ? 'text-lg' : 'text-sm'} data-state='open' />",
   "<p>{one} → {other}</p>",
   "<p>{pulse} µs</p>",
+  "let rows = [['roll', say('up')], ['yaw', say('right')]]",
+  "const key = (up) => (up ? 'up' : 'down')",
   "let stage = { to: 'program', label: say('stage') }",
   "<p>{list.filter((one) => one !== 'far').map(words)}</p>",
 ])("what is no word, or not shown, is free: %s", (code) => {

@@ -1,5 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { clickWords, signed, travel, travelWords } from "./words";
+import { words } from "@/test/words";
 
 describe("figures", () => {
   it("carry an arrow and a word, never only a sign", () => {
@@ -12,7 +13,7 @@ describe("figures", () => {
 
   it("say nothing moves when nothing can be seen to", () => {
     expect(travel(-0.04, false)).toBe("0.0 mm");
-    expect(travelWords(0.04, true)).toBe("neutral");
+    expect(travelWords(0.04, true)).toBe(words("domain.words.neutral"));
   });
 
   it("never print a minus before a zero", () => {

@@ -26,7 +26,7 @@ globalThis.Request = class extends Plain {
 };
 
 // What comes late is still waited for: a shared machine may be slow, nothing here is a measurement.
-configure({ asyncUtilTimeout: 15_000 });
+configure({ asyncUtilTimeout: 45_000 });
 
 beforeEach(() => {
   localStorage.clear();

@@ -1,5 +1,5 @@
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
-import { render, type RenderResult } from "@testing-library/react";
+import { render, within, type RenderResult } from "@testing-library/react";
 import { readFileSync } from "node:fs";
 import { useEffect, useReducer, type ReactElement } from "react";
 import { createMemoryRouter, RouterProvider } from "react-router";
@@ -135,3 +135,13 @@ export function show(part: ReactElement, wish: Wish = {}): RenderResult {
     </QueryClientProvider>,
   );
 }
+
+/** What a row, a line or any other part says, read without line breaks. */
+export const told = (part: Element | undefined | null) =>
+  part?.textContent?.replace(/\s+/g, " ").trim() ?? "";
+
+/** The rows of a table, each as its cells say it; headers stand in the first where there are any. */
+export const rowsOf = (table: HTMLElement) =>
+  within(table)
+    .getAllByRole("row")
+    .map((row) => [...row.children].map(told));

@@ -13,6 +13,7 @@ import { Slide } from "./slide";
 import { Stepper } from "./stepper";
 import { SwitchTabs } from "./switch-tabs";
 import { Tip } from "./tip";
+import { words } from "@/test/words";
 
 const CHORD: Field = {
   path: "setup.surfaces[].chordMm",
@@ -41,14 +42,22 @@ describe("a stepper", () => {
   it("goes one click at a time and stops at the ends", async () => {
     const onValue = vi.fn();
     const { rerender } = render(stepper(4, onValue));
-    await userEvent.click(screen.getByLabelText("Roll trim: one more"));
+    await userEvent.click(
+      screen.getByLabelText(words("ui.stepper.oneMore", { label: "Roll trim" })),
+    );
     expect(onValue).toHaveBeenLastCalledWith(5);
-    await userEvent.click(screen.getByLabelText("Roll trim: one less"));
+    await userEvent.click(
+      screen.getByLabelText(words("ui.stepper.oneLess", { label: "Roll trim" })),
+    );
     expect(onValue).toHaveBeenLastCalledWith(3);
     rerender(stepper(5, onValue));
-    expect(screen.getByLabelText("Roll trim: one more")).toBeDisabled();
+    expect(
+      screen.getByLabelText(words("ui.stepper.oneMore", { label: "Roll trim" })),
+    ).toBeDisabled();
     rerender(stepper(-5, onValue));
-    expect(screen.getByLabelText("Roll trim: one less")).toBeDisabled();
+    expect(
+      screen.getByLabelText(words("ui.stepper.oneLess", { label: "Roll trim" })),
+    ).toBeDisabled();
   });
 
   it("takes a typed number and holds it within the range", async () => {
@@ -112,7 +121,7 @@ describe("one of a few values", () => {
     const onValue = vi.fn();
     render(
       <Choice
-        label="Acts in"
+        label="Stays in"
         value="landing"
         onValue={onValue}
         options={[
@@ -121,7 +130,7 @@ describe("one of a few values", () => {
         ]}
       />,
     );
-    const list = screen.getByLabelText("Acts in");
+    const list = screen.getByLabelText("Stays in");
     expect(list).toHaveTextContent("Landing");
     await userEvent.click(list);
     await userEvent.click(screen.getByRole("option", { name: "every phase" }));
@@ -152,12 +161,12 @@ describe("small parts", () => {
   it("folds away what is not wanted and says when it is opened", async () => {
     const onOpen = vi.fn();
     render(
-      <Fold title="Why it matters" onOpen={onOpen}>
+      <Fold title="What it is for" onOpen={onOpen}>
         A servo stalls.
       </Fold>,
     );
     expect(screen.queryByText("A servo stalls.")).not.toBeInTheDocument();
-    await userEvent.click(screen.getByRole("button", { name: "Why it matters" }));
+    await userEvent.click(screen.getByRole("button", { name: "What it is for" }));
     expect(screen.getByText("A servo stalls.")).toBeVisible();
     expect(onOpen).toHaveBeenCalledExactlyOnceWith(true);
   });
@@ -185,7 +194,7 @@ describe("small parts", () => {
     const more = vi.fn();
     const { rerender } = render(<More shown={50} total={120} more={more} coming={false} />);
     expect(screen.getByText("50 of 120")).toBeInTheDocument();
-    await userEvent.click(screen.getByRole("button", { name: "Show more" }));
+    await userEvent.click(screen.getByRole("button", { name: words("ui.more.showMore") }));
     expect(more).toHaveBeenCalledOnce();
     rerender(<More shown={50} total={120} more={more} coming />);
     expect(screen.getByRole("button")).toBeDisabled();

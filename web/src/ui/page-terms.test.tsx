@@ -4,6 +4,7 @@ import { describe, expect, it } from "vitest";
 import { GLOSSARY } from "./explained";
 import { termsOn } from "./page-terms";
 import PageTerms from "./PageTerms";
+import { words } from "@/test/words";
 
 const page = (html: string) => {
   const main = document.createElement("main");
@@ -42,7 +43,9 @@ describe("the terms of a page", () => {
     await userEvent.click(await screen.findByRole("button", { name: "expo" }));
     expect(screen.getByText(GLOSSARY.expo[1])).toBeInTheDocument();
     main.append(page("<p>Grounded.</p>"));
-    await waitFor(() => expect(screen.getAllByText("grounded").length).toBe(1));
+    await waitFor(() =>
+      expect(screen.getAllByText(words("model.grounded.grounded")).length).toBe(1),
+    );
     main.remove();
   });
 });

@@ -1,6 +1,7 @@
 import { describe, expect, it } from "vitest";
 import type { Field } from "@/api/queries";
 import { problemOf } from "./range";
+import { words } from "@/test/words";
 
 const chord: Field = {
   path: "setup.surfaces[].chordMm",
@@ -21,9 +22,13 @@ describe("a typed number", () => {
   });
 
   it("is refused with its value and range", () => {
-    expect(problemOf(chord, "601")).toBe("601 is refused. Chord: 5 to 600 mm");
+    expect(problemOf(chord, "601")).toBe(
+      words("ui.range.isRefused", { typed: 601, message: "Chord: 5 to 600 mm" }),
+    );
     expect(problemOf(chord, "wide")).toContain("wide is refused");
-    expect(problemOf(chord, "")).toBe("Chord is missing: 5 to 600 mm");
+    expect(problemOf(chord, "")).toBe(
+      words("ui.range.isMissing", { label: "Chord", range: "5 to 600 mm" }),
+    );
   });
 
   it("may have a point or a comma", () => {

@@ -30,6 +30,23 @@ describe("the page's catalogue", () => {
     expect(unused).toEqual([]);
   });
 
+  it("is not quoted where a test looks for something: a test names the key", () => {
+    const said = new Set(
+      keys.map((key) => of(key).replace(/<\/?\w+>/g, "")).filter((text) => text.includes(" ")),
+    );
+    const looks =
+      /(?:(?:Text|LabelText|Title|PlaceholderText|TextContent|DisplayValue)\(|name: )"([^"\n]*)"/g;
+    const quoted = readdirSync("src", { recursive: true, encoding: "utf8" })
+      .filter((name) => name.includes(".test."))
+      .flatMap((name) =>
+        [...readFileSync(join("src", name), "utf8").matchAll(looks)].map(
+          ([, text = ""]) => [name, text] as const,
+        ),
+      );
+    expect(quoted.length).toBeGreaterThan(50);
+    expect(quoted.filter(([, text]) => said.has(text))).toEqual([]);
+  });
+
   it("has the glossary that is in the documentation", () => {
     const terms = keys
       .filter((key) => /^glossary\.\w+\.name$/.test(key))

@@ -1,5 +1,5 @@
 import IntlMessageFormat from "intl-messageformat";
-import { Children, type ReactNode } from "react";
+import { createElement, Fragment, type ReactNode } from "react";
 import { filledIn, LANGUAGE, marked, markedAround } from "./language";
 
 /** What may stand in a place of a message. */
@@ -40,7 +40,7 @@ export function sayer<P extends object>(messages: Record<keyof P & string, unkno
   function Say<K extends keyof P & string>({ id, values }: { id: K; values: P[K] }): ReactNode {
     const parts: unknown = format(id).format(values as never);
     const list = (Array.isArray(parts) ? parts : [parts]) as ReactNode[];
-    return Children.toArray(markedAround(list));
+    return createElement(Fragment, null, ...markedAround(list));
   }
   return { say, Say };
 }

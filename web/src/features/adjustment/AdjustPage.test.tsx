@@ -2,6 +2,7 @@ import { screen, waitFor } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { describe, expect, it } from "vitest";
 import { answers, program, show } from "@/test/page";
+import { words } from "@/test/words";
 import { AdjustPage } from "./AdjustPage";
 
 const series = {
@@ -53,7 +54,7 @@ describe("the adjustment", () => {
     });
     show(<AdjustPage />);
     expect(await screen.findByText(worth.words)).toBeInTheDocument();
-    const start = screen.getByRole("button", { name: "Start at the bench" });
+    const start = screen.getByRole("button", { name: words("adjustment.planView.startAtBench") });
     await userEvent.dblClick(start);
     await waitFor(() =>
       expect(asked.filter((one) => one.path.endsWith("/planned"))).toHaveLength(1),
@@ -74,7 +75,9 @@ describe("the adjustment", () => {
     show(<AdjustPage />);
     expect(await screen.findByText(stays.words)).toBeInTheDocument();
     expect(screen.getByRole("heading", { name: story.waiting })).toBeInTheDocument();
-    expect(screen.queryByRole("button", { name: "Start at the bench" })).toBeNull();
+    expect(
+      screen.queryByRole("button", { name: words("adjustment.planView.startAtBench") }),
+    ).toBeNull();
   });
 
   it("takes a correction only with consent, and a measurement in millimetres", async () => {
@@ -104,7 +107,11 @@ describe("the adjustment", () => {
     show(<AdjustPage />);
     expect(await screen.findByText(named.words)).toBeInTheDocument();
     expect(asked.some((one) => one.path.endsWith("/learned"))).toBe(false);
-    await userEvent.click(screen.getByRole("button", { name: "Correct the description" }));
+    await userEvent.click(
+      screen.getByRole("button", {
+        name: words("adjustment.calibrationCard.correctTheDescription"),
+      }),
+    );
     await waitFor(() =>
       expect(asked.find((one) => one.path.endsWith("/learned"))?.body).toEqual({
         basedOn: answers.standing.newest.number,
@@ -112,8 +119,13 @@ describe("the adjustment", () => {
         subject: "",
       }),
     );
-    await userEvent.type(screen.getByLabelText("The trailing edge went, mm"), "6,1");
-    await userEvent.click(screen.getByRole("button", { name: "Note it" }));
+    await userEvent.type(
+      screen.getByLabelText(words("adjustment.calibrationCard.edgeWent", { lengthSign: "mm" })),
+      "6,1",
+    );
+    await userEvent.click(
+      screen.getByRole("button", { name: words("adjustment.calibrationCard.noteIt") }),
+    );
     await waitFor(() =>
       expect(asked.find((one) => one.path.endsWith("/bench-readings"))?.body).toEqual({
         surface: "elevator",

@@ -2,6 +2,7 @@ import { screen, waitFor } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { describe, expect, it } from "vitest";
 import { answers, program, show, type Asked } from "@/test/page";
+import { like, words } from "@/test/words";
 import { WorkOrderView } from "./WorkOrderView";
 
 const order = answers.order;
@@ -15,7 +16,9 @@ describe("a step of the work", () => {
     const first = order.plan.steps[0];
     expect(screen.getByRole("heading", { level: 2 })).toHaveTextContent(first?.title ?? "");
     expect(screen.getByText(`Step 1 of ${order.plan.steps.length}, 0 done`)).toBeInTheDocument();
-    expect(screen.getByRole("button", { name: "Back" })).toBeDisabled();
+    expect(
+      screen.getByRole("button", { name: words("adjustment.workOrderView.back") }),
+    ).toBeDisabled();
     if (first?.caution) {
       expect(screen.getByRole("note")).toHaveTextContent(first.caution);
     }
@@ -38,10 +41,16 @@ describe("a step of the work", () => {
   it("goes on by button and by key, naming the version the pilot saw", async () => {
     const asked = program({ "PUT /adjustment": moved });
     show(<WorkOrderView open={at(1)} />);
-    await userEvent.click(screen.getByRole("button", { name: "Next" }));
+    await userEvent.click(
+      screen.getByRole("button", { name: words("adjustment.workOrderView.next") }),
+    );
     await waitFor(() => expect(asked).toHaveLength(1));
     expect(asked[0]?.body).toEqual({ step: 2, version: order.version });
-    await waitFor(() => expect(screen.getByRole("button", { name: "Next" })).toBeEnabled());
+    await waitFor(() =>
+      expect(
+        screen.getByRole("button", { name: words("adjustment.workOrderView.next") }),
+      ).toBeEnabled(),
+    );
     await userEvent.keyboard("b");
     await waitFor(() => expect(asked).toHaveLength(2));
     expect(asked[1]?.body).toEqual({ step: 0, version: order.version });
@@ -50,7 +59,9 @@ describe("a step of the work", () => {
   it("says why it could not go on and stays", async () => {
     program({ "PUT /adjustment": [409, { detail: "This work order was moved on elsewhere." }] });
     show(<WorkOrderView open={at(1)} />);
-    await userEvent.click(screen.getByRole("button", { name: "Next" }));
+    await userEvent.click(
+      screen.getByRole("button", { name: words("adjustment.workOrderView.next") }),
+    );
     expect(await screen.findByText("This work order was moved on elsewhere.")).toBeInTheDocument();
     expect(screen.getByText(`Step 2 of ${order.plan.steps.length}, 0 done`)).toBeInTheDocument();
   });
@@ -73,7 +84,11 @@ describe("a step of the work", () => {
   it("ends with the revision it makes", async () => {
     const asked = program({ "POST /adjustment/close": { number: 2, setup: order.plan.after } });
     show(<WorkOrderView open={at(order.plan.steps.length - 1)} />);
-    await userEvent.click(screen.getByRole("button", { name: "Done: save revision 2" }));
+    await userEvent.click(
+      screen.getByRole("button", {
+        name: words("adjustment.workOrderView.saveRevision", { number: 2 }),
+      }),
+    );
     await waitFor(() => expect(asked[0]?.body).toEqual({ version: order.version, because: "" }));
   });
 
@@ -82,10 +97,12 @@ describe("a step of the work", () => {
     const off = { ...at(order.plan.steps.length - 1), notAsPlanned: ["Elevator: 4 mm off"] };
     show(<WorkOrderView open={off} />);
     expect(screen.getByText("Elevator: 4 mm off")).toBeInTheDocument();
-    const done = screen.getByRole("button", { name: "Done: save revision 2" });
+    const done = screen.getByRole("button", {
+      name: words("adjustment.workOrderView.saveRevision", { number: 2 }),
+    });
     expect(done).toBeDisabled();
     await userEvent.type(
-      screen.getByRole("textbox", { name: /Reason for closing/ }),
+      screen.getByRole("textbox", { name: like("adjustment.workOrderView.reasonForClosing") }),
       "Rod bent, flown so",
     );
     await userEvent.click(done);
@@ -99,10 +116,17 @@ describe("a step of the work", () => {
     const zero = order.plan.steps.findIndex((one) => one.kind === "ZERO");
     const surface = order.plan.steps[zero]?.surface ?? "";
     const shown = show(<WorkOrderView open={at(zero)} />);
-    await userEvent.type(screen.getByLabelText("It went, mm"), "1,4");
-    expect(screen.getByRole("button", { name: "Compare" })).toBeDisabled();
+    await userEvent.type(
+      screen.getByLabelText(words("adjustment.gaugePanel.itWent", { lengthSign: "mm" })),
+      "1,4",
+    );
+    expect(
+      screen.getByRole("button", { name: words("adjustment.gaugePanel.compare") }),
+    ).toBeDisabled();
     await userEvent.click(screen.getByRole("radio", { name: "up" }));
-    await userEvent.click(screen.getByRole("button", { name: "Compare" }));
+    await userEvent.click(
+      screen.getByRole("button", { name: words("adjustment.gaugePanel.compare") }),
+    );
     await waitFor(() =>
       expect(asked[0]?.body).toEqual({
         version: order.version,
@@ -126,8 +150,12 @@ describe("a step of the work", () => {
     };
     show(<WorkOrderView open={disagreeing} />);
     expect(screen.getByText("Check the direction first.")).toBeInTheDocument();
-    expect(screen.getByRole("button", { name: "Next" })).toBeDisabled();
-    await userEvent.click(screen.getByRole("button", { name: /go by the mark/ }));
+    expect(
+      screen.getByRole("button", { name: words("adjustment.workOrderView.next") }),
+    ).toBeDisabled();
+    await userEvent.click(
+      screen.getByRole("button", { name: like("adjustment.gaugePanel.goByMark") }),
+    );
     await waitFor(() =>
       expect(asked[1]?.body).toMatchObject({ gauge: { sizeMm: 1.4, way: "UP", choice: "RULER" } }),
     );
@@ -139,10 +167,17 @@ describe("a step of the work", () => {
     const surface = order.plan.steps[check]?.surface ?? "";
     const rod = order.plan.rods.find((one) => one.surface === surface);
     show(<WorkOrderView open={at(check)} />);
-    await userEvent.click(screen.getByRole("button", { name: "Turned: one more" }));
+    await userEvent.click(
+      screen.getByRole("button", { name: words("ui.stepper.oneMore", { label: "Turned" }) }),
+    );
     await userEvent.click(screen.getByRole("radio", { name: "down" }));
-    await userEvent.type(screen.getByLabelText("Off its mark, mm"), "0.3");
-    await userEvent.click(screen.getByRole("button", { name: "Off the mark: note it" }));
+    await userEvent.type(
+      screen.getByLabelText(words("adjustment.markPanel.offBy", { lengthSign: "mm" })),
+      "0.3",
+    );
+    await userEvent.click(
+      screen.getByRole("button", { name: words("adjustment.markPanel.noteOff") }),
+    );
     await waitFor(() =>
       expect(asked[0]?.body).toEqual({
         version: order.version,

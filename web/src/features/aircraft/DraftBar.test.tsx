@@ -5,6 +5,7 @@ import type { Setup } from "@/api/queries";
 import { keepDraft, type Draft } from "@/domain/draft";
 import { DraftNumber } from "@/features/model/fields";
 import { answers, program, show } from "@/test/page";
+import { like, words } from "@/test/words";
 import { DraftBar } from "./DraftBar";
 
 const CHORD = ["surfaces", 0, "chordMm"] as const;
@@ -32,11 +33,11 @@ describe("the bar of unsaved changes", () => {
     program(FIELDS);
     show(<Page />);
     const field = await typeChord("45");
-    expect(screen.getByText("1 unsaved change")).toBeInTheDocument();
-    await userEvent.click(screen.getByRole("button", { name: /Undo/ }));
+    expect(screen.getByText(words("aircraft.draftBar.unsaved", { past: 1 }))).toBeInTheDocument();
+    await userEvent.click(screen.getByRole("button", { name: like("aircraft.draftBar.undo") }));
     expect(field).toHaveValue(String(answers.setup.surfaces[0]?.chordMm));
-    expect(screen.getByRole("button", { name: /Undo/ })).toBeDisabled();
-    await userEvent.click(screen.getByRole("button", { name: /Redo/ }));
+    expect(screen.getByRole("button", { name: like("aircraft.draftBar.undo") })).toBeDisabled();
+    await userEvent.click(screen.getByRole("button", { name: like("aircraft.draftBar.redo") }));
     expect(field).toHaveValue("45");
   });
 
@@ -50,13 +51,18 @@ describe("the bar of unsaved changes", () => {
     });
     show(<Page />);
     await typeChord("45");
-    await userEvent.type(screen.getByLabelText("Reason for this change"), " measured again ");
-    await userEvent.click(screen.getByRole("button", { name: "Save as revision 2" }));
-    const said = await screen.findByText("Saved as revision 2.");
+    await userEvent.type(
+      screen.getByLabelText(words("aircraft.draftBar.reason")),
+      " measured again ",
+    );
+    await userEvent.click(
+      screen.getByRole("button", { name: words("aircraft.draftBar.save", { number: 2 }) }),
+    );
+    const said = await screen.findByText(words("aircraft.draftBar.saved", { saved: 2 }));
     expect(said).toHaveFocus();
     const sent = asked.find((one) => one.method === "POST")?.body as Draft & { reason: string };
     expect(sent).toMatchObject({ basedOn: 1, reason: "measured again" });
-    expect(screen.queryByText(/unsaved/)).not.toBeInTheDocument();
+    expect(screen.queryByText(like("aircraft.draftBar.unsaved"))).not.toBeInTheDocument();
   });
 
   it("keeps what is typed while a save is on its way, and leaves the focus where it is", async () => {
@@ -68,18 +74,25 @@ describe("the bar of unsaved changes", () => {
     });
     show(<Page />, { onDraft: (draft) => drafts.push(draft) });
     await typeChord("45");
-    await userEvent.type(screen.getByLabelText("Reason for this change"), "measured again");
-    await userEvent.click(screen.getByRole("button", { name: "Save as revision 2" }));
+    await userEvent.type(
+      screen.getByLabelText(words("aircraft.draftBar.reason")),
+      "measured again",
+    );
+    await userEvent.click(
+      screen.getByRole("button", { name: words("aircraft.draftBar.save", { number: 2 }) }),
+    );
     const field = await typeChord("46");
     await userEvent.click(field);
     const { setup } = asked.find((one) => one.method === "POST")?.body as { setup: Setup };
     answer([201, { number: 2, setup }]);
-    expect(await screen.findByText("1 unsaved change")).toBeInTheDocument();
+    expect(
+      await screen.findByText(words("aircraft.draftBar.unsaved", { past: 1 })),
+    ).toBeInTheDocument();
     expect(field).toHaveValue("46");
     expect(field).toHaveFocus();
     expect(setup.surfaces[0]?.chordMm).toBe(45);
     expect(drafts.at(-1)).toMatchObject({ basedOn: 2, past: [setup] });
-    expect(screen.getByLabelText("Reason for this change")).toHaveValue("");
+    expect(screen.getByLabelText(words("aircraft.draftBar.reason"))).toHaveValue("");
   });
 
   it("keeps everything when the save is refused, and says why", async () => {
@@ -89,11 +102,16 @@ describe("the bar of unsaved changes", () => {
     });
     show(<Page />);
     await typeChord("45");
-    await userEvent.type(screen.getByLabelText("Reason for this change"), "measured again");
-    await userEvent.click(screen.getByRole("button", { name: "Save as revision 2" }));
+    await userEvent.type(
+      screen.getByLabelText(words("aircraft.draftBar.reason")),
+      "measured again",
+    );
+    await userEvent.click(
+      screen.getByRole("button", { name: words("aircraft.draftBar.save", { number: 2 }) }),
+    );
     expect(await screen.findByText("Revision 2 has been saved since.")).toBeInTheDocument();
-    expect(screen.getByText("1 unsaved change")).toBeInTheDocument();
-    expect(screen.getByLabelText("Reason for this change")).toHaveValue("measured again");
+    expect(screen.getByText(words("aircraft.draftBar.unsaved", { past: 1 }))).toBeInTheDocument();
+    expect(screen.getByLabelText(words("aircraft.draftBar.reason"))).toHaveValue("measured again");
   });
 
   it("says what a save elsewhere means, and lets the pilot keep or drop what is his", async () => {
@@ -110,7 +128,9 @@ describe("the bar of unsaved changes", () => {
     );
     await typeChord("45");
     on.push(drafts.at(-1) as Draft);
-    expect(screen.getByRole("button", { name: "Save as revision 4" })).toBeInTheDocument();
+    expect(
+      screen.getByRole("button", { name: words("aircraft.draftBar.save", { number: 4 }) }),
+    ).toBeInTheDocument();
     expect(on[0]?.basedOn).toBe(3);
   });
 
@@ -122,15 +142,19 @@ describe("the bar of unsaved changes", () => {
       throw new DOMException("full", "QuotaExceededError");
     });
     keepDraft(1, { basedOn: 1, present: answers.setup, past: [answers.setup], future: [] });
-    await waitFor(() => expect(screen.getByText(/on this page only/)).toBeInTheDocument());
+    await waitFor(() =>
+      expect(screen.getByText(like("aircraft.draftBar.storageNone"))).toBeInTheDocument(),
+    );
     vi.restoreAllMocks();
     keepDraft(1, { basedOn: 1, present: answers.setup, past: [answers.setup], future: [] });
-    await waitFor(() => expect(screen.queryByText(/on this page only/)).not.toBeInTheDocument());
+    await waitFor(() =>
+      expect(screen.queryByText(like("aircraft.draftBar.storageNone"))).not.toBeInTheDocument(),
+    );
   });
 
   it("tells when what was kept cannot be read", () => {
     program(FIELDS);
     show(<DraftBar broken />);
-    expect(screen.getByText(/could not be read/)).toBeInTheDocument();
+    expect(screen.getByText(like("aircraft.draftBar.unreadable"))).toBeInTheDocument();
   });
 });

@@ -4,6 +4,7 @@ import { describe, expect, it } from "vitest";
 import type { Flight, RevisionHeader } from "@/api/queries";
 import { FlightsPage } from "@/features/flightlog/FlightsPage";
 import { answers, program, show, type Asked } from "@/test/page";
+import { like, words } from "@/test/words";
 import { RevisionsPage } from "./RevisionsPage";
 
 const header = (number: number, part: Partial<RevisionHeader> = {}): RevisionHeader => ({
@@ -101,7 +102,9 @@ describe("the revisions", () => {
     expect(await screen.findByText("Rates: roll")).toBeInTheDocument();
     expect(screen.getByText("85 % →")).toBeInTheDocument();
     expect(screen.getByText("2.00°")).toBeInTheDocument();
-    const back = screen.getAllByRole("button", { name: "Changed back" });
+    const back = screen.getAllByRole("button", {
+      name: words("aircraft.changesMadeCard.changedBack"),
+    });
     expect(back).toHaveLength(1);
     await userEvent.click(back[0] as HTMLElement);
     await waitFor(() =>
@@ -117,8 +120,10 @@ describe("the revisions", () => {
     await waitFor(() =>
       expect(flown).toHaveTextContent("roll 3 clicks right, yaw 1 click nose left"),
     );
-    expect(container.querySelector("[data-revision='60']")).toHaveTextContent("Not flown.");
-    await userEvent.click(screen.getByRole("button", { name: "Show more" }));
+    expect(container.querySelector("[data-revision='60']")).toHaveTextContent(
+      words("aircraft.revisionsPage.notFlown"),
+    );
+    await userEvent.click(screen.getByRole("button", { name: words("ui.more.showMore") }));
     await waitFor(() => expect(container.querySelector("[data-revision='1']")).toBeInTheDocument());
     const documents = asked.filter((one) => /revisions\/\d+$/.test(one.path));
     expect(documents.map((one) => one.path).sort()).toEqual([
@@ -151,16 +156,22 @@ describe("the revisions", () => {
     const { container } = show(<RevisionsPage />, { standing });
     await screen.findByText("50 of 60");
     const old = container.querySelector("[data-revision='58']") as HTMLElement;
-    await userEvent.click(within(old).getByRole("button", { name: "Flew well" }));
+    await userEvent.click(
+      within(old).getByRole("button", { name: words("aircraft.revisionsPage.mark") }),
+    );
     await waitFor(() =>
       expect(asked.find((one) => one.method === "PUT")?.body).toEqual({ flewWell: true }),
     );
-    await userEvent.click(within(old).getByRole("button", { name: "Go back" }));
+    await userEvent.click(within(old).getByRole("button", { name: words("model.goBack.goBack") }));
     expect(await screen.findByText(/Elevator: 1 turn in/)).toBeInTheDocument();
-    expect(screen.getByText(/Another linkage since then: Rudder/)).toBeInTheDocument();
+    expect(
+      screen.getByText(like("model.goBack.linkageSince", { parts: "Rudder" })),
+    ).toBeInTheDocument();
     const gone = () => asked.find((one) => one.method === "POST" && one.path.endsWith("/way-back"));
     expect(gone()).toBeUndefined();
-    await userEvent.click(screen.getByRole("button", { name: "Go back to revision 58" }));
+    await userEvent.click(
+      screen.getByRole("button", { name: words("model.goBack.do", { revision: 58 }) }),
+    );
     await waitFor(() =>
       expect(gone()?.body).toEqual({
         basedOn: 60,
@@ -190,8 +201,12 @@ describe("the log", () => {
     const first = screen.getAllByRole("article")[0] as HTMLElement;
     expect(first).toHaveTextContent("3 clicks right");
     expect(first).toHaveTextContent("0 clicks");
-    await waitFor(() => expect(first).toHaveTextContent("Changed before it: Change 60"));
-    await userEvent.click(screen.getByRole("button", { name: "Show more" }));
+    await waitFor(() =>
+      expect(first).toHaveTextContent(
+        words("flightlog.flightsPage.changedBefore", { changed: "Change 60" }),
+      ),
+    );
+    await userEvent.click(screen.getByRole("button", { name: words("ui.more.showMore") }));
     await waitFor(() => expect(screen.getAllByRole("article")).toHaveLength(70));
   });
 
@@ -211,9 +226,17 @@ describe("the log", () => {
     });
     show(<FlightsPage />, { standing });
     const file = new File(['"flown_on"'], "flights.csv", { type: "text/csv" });
-    await userEvent.upload(await screen.findByLabelText("Import a CSV"), file);
-    expect(await screen.findByText("2 flights added, 1 already in the log.")).toBeInTheDocument();
-    expect(screen.getByText("Row 4: roll_clicks is 2.5; it must be whole clicks.")).toBeVisible();
+    await userEvent.upload(await screen.findByLabelText(words("flightlog.csvCard.import")), file);
+    expect(
+      await screen.findByText(
+        words("flightlog.csvCard.taken", { taken: 2, there: "true", thereOther: 1 }),
+      ),
+    ).toBeInTheDocument();
+    expect(
+      screen.getByText(
+        `${words("flightlog.csvCard.refusedRow", { row: 4 })}: roll_clicks is 2.5; it must be whole clicks.`,
+      ),
+    ).toBeVisible();
     const sent = asked.find((one) => one.path.endsWith("/flights.csv"));
     expect(sent?.headers.get("Content-Type")).toBe("text/csv");
   });

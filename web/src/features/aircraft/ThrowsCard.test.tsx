@@ -3,6 +3,7 @@ import userEvent from "@testing-library/user-event";
 import { useState } from "react";
 import { describe, expect, it } from "vitest";
 import { answers, program, show, type Asked } from "@/test/page";
+import { like } from "@/test/words";
 import { ThrowsCard } from "./ThrowsCard";
 
 function Rig() {
@@ -37,11 +38,11 @@ describe("wanted throws", () => {
     show(<Rig />);
     expect(await screen.findByLabelText(/^Wanted up/)).toHaveValue("14");
     await userEvent.click(screen.getByRole("button", { name: "Another surface" }));
-    expect(screen.queryByLabelText(/^Wanted/)).not.toBeInTheDocument();
+    expect(screen.queryByLabelText(like("aircraft.throwsCard.wantedDown"))).not.toBeInTheDocument();
     answer(start(31, [20]));
-    const fields = await screen.findAllByLabelText(/^Wanted/);
+    const fields = await screen.findAllByLabelText(like("aircraft.throwsCard.wantedDown"));
     expect(fields.map((one) => (one as HTMLInputElement).value)).toEqual(["31", "31"]);
-    expect(screen.getByLabelText(/^Holes on the arm/)).toHaveValue("20");
+    expect(screen.getByLabelText(like("aircraft.throwsCard.armHoles"))).toHaveValue("20");
     const searched = asked.filter((one) => one.path.endsWith("/throws/search")).at(-1)?.body;
     expect(searched).toMatchObject({ surface: answers.setup.surfaces[2]?.id, plusMm: 31 });
   });

@@ -5,6 +5,7 @@ import type { Draft } from "@/domain/draft";
 import { length } from "@/domain/reader";
 import { signed, travelWords } from "@/domain/words";
 import { answers, benchAt, program, show, type Asked } from "@/test/page";
+import { words } from "@/test/words";
 import { CurvePlot } from "./CurvePlot";
 import { FindingsCard } from "./FindingsCard";
 import { PhaseNote } from "./PhaseNote";
@@ -80,7 +81,7 @@ describe("the tally", () => {
 describe("findings", () => {
   it("say so where there is none", () => {
     show(<FindingsCard />, { bench: benchAt({ findings: [] }) });
-    expect(screen.getByText("No problems found in the figures entered.")).toBeInTheDocument();
+    expect(screen.getByText(words("bench.findingsCard.nothingFound"))).toBeInTheDocument();
   });
 
   it("are named, explained, and mended with one click that one undo takes back", async () => {
@@ -97,12 +98,16 @@ describe("findings", () => {
       bench: benchAt({ findings: [FINDING] }),
       onDraft: (draft) => drafts.push(draft),
     });
-    expect(screen.getByText("(before it flies)")).toBeInTheDocument();
-    await userEvent.click(screen.getByRole("button", { name: "Why it matters" }));
+    expect(screen.getByText(words("bench.findingsCard.beforeItFlies"))).toBeInTheDocument();
+    await userEvent.click(
+      screen.getByRole("button", { name: words("bench.findingsCard.whyMatters") }),
+    );
     expect(screen.getByText("Travel is no longer equal both ways.")).toBeVisible();
     // All its changes are made at once, and what else moves is told in millimetres.
     const mend = await screen.findByRole("button", { name: "Sub-trim to zero · Level the rod" });
-    await userEvent.click(screen.getByRole("button", { name: "What moves differently with it" }));
+    await userEvent.click(
+      screen.getByRole("button", { name: words("model.triedMend.movesDifferently") }),
+    );
     expect(screen.getByText("+12.4 mm")).toBeVisible();
     await userEvent.click(mend);
     await waitFor(() => expect(drafts.at(-1)?.present.name).toBe("Mended"));
@@ -117,7 +122,7 @@ describe("findings", () => {
     });
     show(<FindingsCard />, { bench: benchAt({ findings: [FINDING] }) });
     expect(await screen.findByText("Remove the arm.")).toBeInTheDocument();
-    expect(screen.queryByText("Trying ways to fix it …")).not.toBeInTheDocument();
+    expect(screen.queryByText(words("bench.mendsOf.trying"))).not.toBeInTheDocument();
   });
 
   it("choose the surface they are about", async () => {
@@ -138,16 +143,19 @@ describe("findings", () => {
       bench: benchAt({ findings: [FINDING, accepted] }),
       onDraft: (draft) => drafts.push(draft),
     });
-    await userEvent.click(screen.getByRole("button", { name: "Accept this finding" }));
-    await userEvent.type(screen.getByLabelText("Why you accept this finding"), "only for today");
-    await userEvent.click(screen.getByRole("button", { name: "Accept" }));
+    await userEvent.click(screen.getByRole("button", { name: words("bench.accepting.title") }));
+    await userEvent.type(
+      screen.getByLabelText(words("bench.accepting.reasonAsked", { what: "finding" })),
+      "only for today",
+    );
+    await userEvent.click(screen.getByRole("button", { name: words("bench.accepting.accept") }));
     expect(drafts.at(-1)?.present.notebook.accepted.at(-1)).toEqual({
       rule: "large-sub-trim",
       subject: "elevator",
       reason: "only for today",
     });
     expect(screen.getByText(/as the maker wants it/)).toBeInTheDocument();
-    await userEvent.click(screen.getByRole("button", { name: "Open it again" }));
+    await userEvent.click(screen.getByRole("button", { name: words("bench.accepting.reopen") }));
     expect(drafts.at(-1)?.present.notebook.accepted.map((one) => one.rule)).not.toContain(
       "small-endpoint",
     );

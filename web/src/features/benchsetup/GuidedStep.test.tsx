@@ -4,6 +4,7 @@ import { describe, expect, it } from "vitest";
 import type { OpenSetUp } from "@/api/rig";
 import type { Draft } from "@/domain/draft";
 import { program, show, type Asked } from "@/test/page";
+import { like, words } from "@/test/words";
 import { GuidedStep } from "./GuidedStep";
 import { SetUpPage } from "./SetUpPage";
 
@@ -82,7 +83,7 @@ describe("a step of the bench set-up", () => {
     const asked = program({ "PUT /bench-set-up": moved });
     show(<GuidedStep open={at(1)} />);
     expect(screen.getByText("Full up, expected 12.0 mm")).toBeInTheDocument();
-    const judge = screen.getByRole("button", { name: "Compare" });
+    const judge = screen.getByRole("button", { name: words("benchsetup.guidedStep.compare") });
     await userEvent.type(screen.getByLabelText(/Full up/), "11,5");
     expect(judge).toBeDisabled();
     await userEvent.type(screen.getByLabelText(/Full down/), "12.25");
@@ -99,8 +100,10 @@ describe("a step of the bench set-up", () => {
     const asked = program({ "PUT /bench-set-up": moved });
     show(<GuidedStep open={at(1)} />);
     await userEvent.type(screen.getByLabelText(/Full up/), "twelve");
-    expect(screen.getByRole("alert")).toHaveTextContent("Numbers only.");
-    expect(screen.getByRole("button", { name: "Next" })).toBeDisabled();
+    expect(screen.getByRole("alert")).toHaveTextContent(words("benchsetup.guidedStep.numbersOnly"));
+    expect(
+      screen.getByRole("button", { name: words("benchsetup.guidedStep.next") }),
+    ).toBeDisabled();
     await userEvent.tab();
     expect(asked).toHaveLength(0);
   });
@@ -110,7 +113,9 @@ describe("a step of the bench set-up", () => {
     show(<GuidedStep open={at(1)} />);
     await userEvent.type(screen.getByLabelText(/Full up/), "11.5");
     await userEvent.type(screen.getByLabelText(/Full down/), "12");
-    await userEvent.click(screen.getByRole("button", { name: "Compare" }));
+    await userEvent.click(
+      screen.getByRole("button", { name: words("benchsetup.guidedStep.compare") }),
+    );
     expect(await screen.findByText("This set-up has moved on.")).toBeInTheDocument();
     expect(screen.getByLabelText(/Full up/)).toHaveValue("11.5");
   });
@@ -128,14 +133,18 @@ describe("a step of the bench set-up", () => {
     show(<SetUpPage />);
     await userEvent.type(await screen.findByLabelText(/Full up/), "11.5");
     await userEvent.type(screen.getByLabelText(/Full down/), "12");
-    await userEvent.click(screen.getByRole("button", { name: "Compare" }));
+    await userEvent.click(
+      screen.getByRole("button", { name: words("benchsetup.guidedStep.compare") }),
+    );
     expect(
       await screen.findByRole("heading", { name: "Step direction/rudder/yaw" }),
     ).toBeInTheDocument();
     expect(screen.getByRole("status")).toHaveTextContent(
       "what you typed at “Step travel/elevator” is still there",
     );
-    await userEvent.click(screen.getByRole("button", { name: "Back" }));
+    await userEvent.click(
+      screen.getByRole("button", { name: words("benchsetup.guidedStep.back") }),
+    );
     expect(await screen.findByLabelText(/Full up/)).toHaveValue("11.5");
   });
 
@@ -144,11 +153,15 @@ describe("a step of the bench set-up", () => {
     const why = "First say how you made the motor safe.";
     const all = ["travel/elevator", "direction/rudder/yaw"].map((one) => ({ step: one, why }));
     const { unmount } = show(<GuidedStep open={at(0, { barred: all })} />);
-    expect(screen.getByRole("button", { name: "Next" })).toBeDisabled();
+    expect(
+      screen.getByRole("button", { name: words("benchsetup.guidedStep.next") }),
+    ).toBeDisabled();
     expect(screen.getAllByRole("note").at(-1)).toHaveTextContent(why);
     unmount();
     show(<GuidedStep open={at(0, { barred: all.slice(0, 1) })} />);
-    await userEvent.click(screen.getByRole("button", { name: "Next" }));
+    await userEvent.click(
+      screen.getByRole("button", { name: words("benchsetup.guidedStep.next") }),
+    );
     await waitFor(() => expect(asked).toHaveLength(1));
     expect(asked[0]?.body).toMatchObject({ step: "direction/rudder/yaw" });
   });
@@ -173,7 +186,7 @@ describe("a step of the bench set-up", () => {
     });
     show(<SetUpPage />);
     await userEvent.click(await screen.findByRole("button", { name: "Went right" }));
-    await userEvent.click(screen.getByText("All steps"));
+    await userEvent.click(screen.getByText(words("benchsetup.guidedStep.allSteps")));
     await userEvent.click(screen.getByRole("button", { name: /Step harmless/ }));
     const moves = () => asked.filter((one) => one.method === "PUT");
     expect(moves()).toHaveLength(1);
@@ -230,7 +243,9 @@ describe("a step of the bench set-up", () => {
     });
     expect(screen.getByRole("status")).toHaveTextContent("reverse this servo");
     const button = await screen.findByRole("button", { name: "Channel 5: reversed" });
-    await userEvent.click(screen.getByRole("button", { name: /moves differently/ }));
+    await userEvent.click(
+      screen.getByRole("button", { name: like("model.triedMend.movesDifferently") }),
+    );
     expect(screen.getByRole("cell", { name: "Rudder" }), "what moves is told").toBeInTheDocument();
     expect(screen.queryByRole("button", { name: /60 %/ }), "held back").toBeNull();
     expect(screen.getByText("Flaps uneven")).toBeInTheDocument();
@@ -252,9 +267,15 @@ describe("a step of the bench set-up", () => {
       "GET /measurements": [],
     });
     show(<SetUpPage />);
-    await userEvent.click(await screen.findByLabelText("How do you centre servos?"));
-    await userEvent.click(screen.getByRole("option", { name: /sub-trim first/ }));
-    await userEvent.click(screen.getByRole("button", { name: "Begin" }));
+    await userEvent.click(
+      await screen.findByLabelText(words("benchsetup.setUpPage.centringAsked")),
+    );
+    await userEvent.click(
+      screen.getByRole("option", { name: like("benchsetup.setUpPage.subTrimFirst") }),
+    );
+    await userEvent.click(
+      screen.getByRole("button", { name: words("benchsetup.setUpPage.begin") }),
+    );
     const title = await screen.findByRole("heading", { name: "Step harmless" });
     await waitFor(() => expect(title).toHaveFocus());
     expect(begun).toEqual({ school: "SUB_TRIM_FIRST" });

@@ -5,7 +5,7 @@ import { useState } from "react";
 import type { Schemas } from "@/api/client";
 import { useWatch, type UseFormReturn } from "react-hook-form";
 import type { FlightReport } from "@/api/queries";
-import { CONTROL_KEYS, controlName, type ControlKey } from "@/domain/words";
+import { CONTROL_KEYS, CONTROL_WORDS, controlName, type ControlKey } from "@/domain/words";
 import { useModel } from "@/features/model/model";
 import { Card } from "@/ui/card";
 import { Choice } from "@/ui/choice";
@@ -84,7 +84,7 @@ export function CardTable({ form, stands }: Props) {
                 <td key={key} className="py-1 pr-1">
                   <Cell
                     key={unit}
-                    name={`${phase.name}, ${key}, ${UNIT_WORDS[unit]}`}
+                    name={`${phase.name}, ${CONTROL_WORDS[key]}, ${UNIT_WORDS[unit]}`}
                     clicks={reading(phase.id)?.trims[key]}
                     transmitter={transmitter}
                     unit={unit}

@@ -2,6 +2,7 @@ import { screen, waitFor } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { describe, expect, it } from "vitest";
 import { answers, program, show, type Asked } from "@/test/page";
+import { like, words } from "@/test/words";
 import { FlightEntryPage } from "./FlightEntryPage";
 
 const STANDS = {
@@ -60,12 +61,16 @@ describe("noting a flight", () => {
   it("sends what was entered, once, with a key of its own", async () => {
     const asked = program(REPLIES);
     show(<FlightEntryPage />);
-    await userEvent.click(await screen.findByLabelText("Roll trim: one more"));
+    await userEvent.click(
+      await screen.findByLabelText(words("ui.stepper.oneMore", { label: "Roll trim" })),
+    );
     await userEvent.type(screen.getByLabelText("Remarks"), "Calm evening");
     await userEvent.clear(screen.getByLabelText(/Balance point/));
     await userEvent.type(screen.getByLabelText(/Balance point/), "118");
     await choose();
-    await userEvent.click(screen.getByRole("button", { name: "Save the flight" }));
+    await userEvent.click(
+      screen.getByRole("button", { name: words("flightlog.flightEntryPage.save") }),
+    );
     await waitFor(() => expect(asked.some((one) => one.method === "POST")).toBe(true));
     const sent = asked.find((one) => one.method === "POST");
     expect(sent?.body).toMatchObject({
@@ -86,9 +91,11 @@ describe("noting a flight", () => {
           : [201, { id: 9, ...(body as object) }],
     });
     show(<FlightEntryPage />);
-    await userEvent.click(await screen.findByLabelText("Roll trim: one more"));
+    await userEvent.click(
+      await screen.findByLabelText(words("ui.stepper.oneMore", { label: "Roll trim" })),
+    );
     await choose();
-    const save = screen.getByRole("button", { name: "Save the flight" });
+    const save = screen.getByRole("button", { name: words("flightlog.flightEntryPage.save") });
     await userEvent.click(save);
     expect(await screen.findByText("The disk is full.")).toBeInTheDocument();
     expect(localStorage.getItem(KEY)).not.toBeNull();
@@ -104,7 +111,9 @@ describe("noting a flight", () => {
     program(REPLIES);
     localStorage.setItem(KEY, '{"trims":{"roll":7}');
     show(<FlightEntryPage />);
-    expect(await screen.findByText(/the form starts empty/)).toBeInTheDocument();
+    expect(
+      await screen.findByText(like("flightlog.flightEntryPage.unreadable")),
+    ).toBeInTheDocument();
     expect(screen.getByLabelText("Roll trim, clicks")).toHaveValue("2");
   });
 
@@ -112,24 +121,36 @@ describe("noting a flight", () => {
     program(REPLIES);
     show(<FlightEntryPage />);
     await userEvent.clear(await screen.findByLabelText("Flown on"));
-    await userEvent.click(screen.getByRole("button", { name: "Save the flight" }));
+    await userEvent.click(
+      screen.getByRole("button", { name: words("flightlog.flightEntryPage.save") }),
+    );
     expect(await screen.findByText(/Flown on: a date/)).toBeInTheDocument();
   });
 
   it("presets neither wind nor air nor how sure, and asks for each", async () => {
     const asked = program(REPLIES);
     show(<FlightEntryPage />);
-    await userEvent.click(await screen.findByRole("button", { name: "Save the flight" }));
-    expect(await screen.findByText("Wind: choose one")).toBeInTheDocument();
-    expect(screen.getByText("Air: choose one")).toBeInTheDocument();
-    expect(screen.getByText("How sure: choose one")).toBeInTheDocument();
+    await userEvent.click(
+      await screen.findByRole("button", { name: words("flightlog.flightEntryPage.save") }),
+    );
+    expect(
+      await screen.findByText(words("flightlog.rows.chooseOne", { label: "Wind" })),
+    ).toBeInTheDocument();
+    expect(
+      screen.getByText(words("flightlog.rows.chooseOne", { label: "Air" })),
+    ).toBeInTheDocument();
+    expect(screen.getByText(words("flightlog.sureRow.chooseOne"))).toBeInTheDocument();
     expect(asked.every((one) => one.method === "GET")).toBe(true);
   });
 
   it("is typed in from the card as well", async () => {
     program(REPLIES);
     show(<FlightEntryPage />);
-    await userEvent.click(await screen.findByRole("tab", { name: "From a field card" }));
-    expect(screen.getByLabelText("The transmitter shows")).toBeInTheDocument();
+    await userEvent.click(
+      await screen.findByRole("tab", { name: words("flightlog.flightEntryPage.fromCard") }),
+    );
+    expect(
+      screen.getByLabelText(words("flightlog.cardTable.transmitterShows")),
+    ).toBeInTheDocument();
   });
 });

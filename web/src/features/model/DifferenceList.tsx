@@ -58,7 +58,7 @@ export function DifferenceList({ before, after, beforeName, afterName }: Props) 
             </span>
           }
         >
-          <MovementTable lines={movements} />
+          <MovementTable lines={movements} names={[beforeName, afterName]} />
         </Fold>
       )}
     </div>

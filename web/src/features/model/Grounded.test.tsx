@@ -2,6 +2,7 @@ import { screen, waitFor } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { describe, expect, it } from "vitest";
 import { program, show } from "@/test/page";
+import { like, words } from "@/test/words";
 import { CheckVerdict, Grounded, GroundedMark } from "./Grounded";
 
 const CLEAR = {
@@ -65,10 +66,9 @@ describe("what grounds a model", () => {
     };
     const { unmount } = show(<Grounded model={3} grounding={many} />);
     expect(screen.queryByText("Finding 4")).toBeNull();
-    expect(screen.getByRole("link", { name: "all 5 of them" })).toHaveAttribute(
-      "href",
-      "/models/3/check",
-    );
+    expect(
+      screen.getByRole("link", { name: words("model.grounded.allReasons", { reasons: 5 }) }),
+    ).toHaveAttribute("href", "/models/3/check");
     unmount();
     show(<CheckVerdict model={3} grounding={many} />);
     expect(screen.getByText("Finding 5")).toBeInTheDocument();
@@ -84,15 +84,15 @@ describe("what grounds a model", () => {
 
   it("says what is missing, each with the way to where it is done, and is never green", async () => {
     const { unmount } = show(<CheckVerdict model={3} grounding={NOT_YET} />);
-    await userEvent.click(screen.getByRole("button", { name: /Not cleared yet/ }));
+    await userEvent.click(screen.getByRole("button", { name: like("model.grounded.because") }));
     expect(screen.queryByText("Cleared to fly.")).toBeNull();
     const note = screen.getByRole("note");
     expect(note).toHaveAttribute("data-verdict", "NOT_YET");
-    expect(screen.getByRole("link", { name: "Bench set-up" })).toHaveAttribute(
+    expect(screen.getByRole("link", { name: words("model.grounded.benchSetUp") })).toHaveAttribute(
       "href",
       "/models/3/rig/set-up",
     );
-    expect(screen.getByRole("link", { name: "Full check" })).toHaveAttribute(
+    expect(screen.getByRole("link", { name: words("model.grounded.fullCheck") })).toHaveAttribute(
       "href",
       "/models/3/fly/checks",
     );
@@ -105,26 +105,31 @@ describe("what grounds a model", () => {
         <GroundedMark grounding={CLEAR} />
       </>,
     );
-    expect(screen.getByLabelText("grounded")).toBeInTheDocument();
-    expect(screen.getByLabelText("not cleared yet")).toBeInTheDocument();
-    expect(screen.getByLabelText("being checked")).toBeInTheDocument();
-    expect(screen.getByLabelText("cleared to fly")).toBeInTheDocument();
+    expect(screen.getByLabelText(words("model.grounded.grounded"))).toBeInTheDocument();
+    expect(screen.getByLabelText(words("model.grounded.notCleared"))).toBeInTheDocument();
+    expect(screen.getByLabelText(words("model.grounded.beingChecked"))).toBeInTheDocument();
+    expect(screen.getByLabelText(words("model.grounded.cleared"))).toBeInTheDocument();
   });
 
   it("shows how far the search is, and offers no way round it", () => {
     show(<CheckVerdict model={3} grounding={SEARCHING} />);
     expect(screen.getByRole("progressbar")).toHaveAttribute("value", "0.4");
-    expect(screen.queryByRole("button", { name: "Fly it anyway" })).toBeNull();
+    expect(screen.queryByRole("button", { name: words("model.objections.flyAnyway") })).toBeNull();
   });
 
   it("takes the pilot's reason and sends it as it was typed", async () => {
     const asked = program({ "PUT /api/aircraft/3/clearance": {} });
     show(<CheckVerdict model={3} grounding={NOT_YET} />);
-    await userEvent.click(screen.getByRole("button", { name: /Not cleared yet/ }));
-    await userEvent.click(screen.getByRole("button", { name: "Fly it anyway" }));
-    const keep = screen.getByRole("button", { name: "Keep this reason" });
+    await userEvent.click(screen.getByRole("button", { name: like("model.grounded.because") }));
+    await userEvent.click(
+      screen.getByRole("button", { name: words("model.objections.flyAnyway") }),
+    );
+    const keep = screen.getByRole("button", { name: words("model.objections.keepReason") });
     expect(keep).toBeDisabled();
-    await userEvent.type(screen.getByLabelText("Because"), "flies since two years");
+    await userEvent.type(
+      screen.getByLabelText(words("model.objections.because")),
+      "flies since two years",
+    );
     await userEvent.click(keep);
     await waitFor(() =>
       expect(asked.find((one) => one.method === "PUT")?.body).toEqual({

@@ -2,6 +2,7 @@ import { screen, waitFor } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { describe, expect, it } from "vitest";
 import { program, show, type Asked } from "@/test/page";
+import { like, words } from "@/test/words";
 import { CheckRunPage } from "./CheckRunPage";
 import { LinkPractice } from "./LinkPractice";
 
@@ -40,7 +41,9 @@ describe("a check, step by step", () => {
     });
     show(page);
     expect(await screen.findByRole("heading", { name: "Step one" })).toBeInTheDocument();
-    await userEvent.click(screen.getByRole("button", { name: "As it should be" }));
+    await userEvent.click(
+      screen.getByRole("button", { name: words("preflight.checkRunPage.asItShouldBe") }),
+    );
     expect(await screen.findByRole("heading", { name: "Step two" })).toBeInTheDocument();
     expect(asked.find((one) => one.method === "PUT")?.body).toMatchObject({
       step: "one",
@@ -52,10 +55,12 @@ describe("a check, step by step", () => {
   it("says at once that a hold grounds the model", async () => {
     const asked = program({ "GET /checks/0": run(1), "PUT /answers": run(-1, ["one hold"]) });
     show(page);
-    await userEvent.clear(await screen.findByLabelText("Holds"));
-    await userEvent.type(screen.getByLabelText("Holds"), "2");
-    expect(screen.getByText(/A single hold grounds the model/)).toBeInTheDocument();
-    await userEvent.click(screen.getByRole("button", { name: "Note it" }));
+    await userEvent.clear(await screen.findByLabelText(words("preflight.linkPractice.holds")));
+    await userEvent.type(screen.getByLabelText(words("preflight.linkPractice.holds")), "2");
+    expect(screen.getByText(like("preflight.counts.holdGrounds"))).toBeInTheDocument();
+    await userEvent.click(
+      screen.getByRole("button", { name: words("preflight.checkRunPage.noteIt") }),
+    );
     await waitFor(() => expect(asked.some((one) => one.method === "PUT")).toBe(true));
     expect(asked.find((one) => one.method === "PUT")?.body).toMatchObject({
       step: "two",
@@ -66,16 +71,25 @@ describe("a check, step by step", () => {
   it("leaves a step out only with a reason", async () => {
     program({ "GET /checks/0": run(0) });
     show(page);
-    await userEvent.click(await screen.findByRole("button", { name: "Wrong" }));
-    expect(screen.getByRole("button", { name: "Leave it out" })).toBeDisabled();
-    await userEvent.type(screen.getByLabelText(/why left out/), "no wind sock here");
-    expect(screen.getByRole("button", { name: "Leave it out" })).toBeEnabled();
+    await userEvent.click(
+      await screen.findByRole("button", { name: words("preflight.checkRunPage.wrong") }),
+    );
+    expect(
+      screen.getByRole("button", { name: words("preflight.checkRunPage.leaveOut") }),
+    ).toBeDisabled();
+    await userEvent.type(
+      screen.getByLabelText(like("preflight.checkRunPage.whyAsked")),
+      "no wind sock here",
+    );
+    expect(
+      screen.getByRole("button", { name: words("preflight.checkRunPage.leaveOut") }),
+    ).toBeEnabled();
   });
 
   it("shows what grounds it at the end", async () => {
     program({ "GET /checks/0": run(-1, ["Motor off: one hold."]) });
     show(page);
-    expect(await screen.findByText("Do not fly it like this")).toBeInTheDocument();
+    expect(await screen.findByText(words("preflight.checkRunPage.doNotFly"))).toBeInTheDocument();
     expect(screen.getByText("Motor off: one hold.")).toBeInTheDocument();
   });
 });
@@ -94,7 +108,9 @@ describe("the simulated link", () => {
     });
     show(<LinkPractice />);
     expect(await screen.findByText("Simulated.")).toBeInTheDocument();
-    await userEvent.click(screen.getByRole("button", { name: "nose towards you" }));
+    await userEvent.click(
+      screen.getByRole("button", { name: words("preflight.linkPractice.nose") }),
+    );
     await waitFor(() =>
       expect(asked.map((one) => (one.body as { quarter: number }).quarter)).toContain(2),
     );

@@ -2,6 +2,7 @@ import { fireEvent, render, screen, within } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { describe, expect, it, vi } from "vitest";
 import { CurveEditor } from "./CurveEditor";
+import { words } from "@/test/words";
 
 const POINTS = [
   { x: -100, y: -100 },
@@ -27,7 +28,9 @@ describe("a curve", () => {
     paper();
     const onPoints = vi.fn<(points: typeof POINTS, gesture?: string) => void>();
     render(<CurveEditor points={POINTS} label="Throttle curve" onPoints={onPoints} {...REST} />);
-    const middle = screen.getByRole("slider", { name: "Point 2" });
+    const middle = screen.getByRole("slider", {
+      name: words("program.curveEditor.point", { i: 2 }),
+    });
     fireEvent.pointerDown(middle, { pointerId: 1 });
     fireEvent.pointerMove(middle, { buttons: 1, clientX: 165, clientY: 54 });
     fireEvent.pointerMove(middle, { buttons: 1, clientX: 290, clientY: 54 });
@@ -47,14 +50,19 @@ describe("a curve", () => {
     paper();
     const onPoints = vi.fn();
     render(<CurveEditor points={POINTS} label="Throttle curve" onPoints={onPoints} {...REST} />);
-    fireEvent.pointerMove(screen.getByRole("slider", { name: "Point 2" }), { clientX: 165 });
+    fireEvent.pointerMove(
+      screen.getByRole("slider", { name: words("program.curveEditor.point", { i: 2 }) }),
+      { clientX: 165 },
+    );
     expect(onPoints).not.toHaveBeenCalled();
   });
 
   it("moves by the arrow keys, a percent at a time", async () => {
     const onPoints = vi.fn();
     render(<CurveEditor points={POINTS} label="Throttle curve" onPoints={onPoints} {...REST} />);
-    const middle = screen.getByRole("slider", { name: "Point 2" });
+    const middle = screen.getByRole("slider", {
+      name: words("program.curveEditor.point", { i: 2 }),
+    });
     expect(middle).toHaveAttribute("aria-valuetext", "10 % at 0 %");
     middle.focus();
     await userEvent.keyboard("{ArrowUp}");
@@ -66,13 +74,13 @@ describe("a curve", () => {
   it("takes typed values when the field is left, and nothing that is no number", async () => {
     const onPoints = vi.fn();
     render(<CurveEditor points={POINTS} label="Throttle curve" onPoints={onPoints} {...REST} />);
-    const value = screen.getByLabelText("Point 2, value percent");
+    const value = screen.getByLabelText(words("program.curveEditor.pointValue", { i: 2 }));
     await userEvent.clear(value);
     await userEvent.type(value, "-40");
     expect(onPoints).not.toHaveBeenCalled();
     await userEvent.tab();
     expect(onPoints.mock.lastCall?.[0][1]).toEqual({ x: 0, y: -40 });
-    const place = screen.getByLabelText("Point 1, at percent");
+    const place = screen.getByLabelText(words("program.curveEditor.pointAt", { i: 1 }));
     await userEvent.clear(place);
     await userEvent.tab();
     expect(onPoints).toHaveBeenCalledTimes(1);
@@ -84,9 +92,13 @@ describe("a curve", () => {
     const { rerender } = render(
       <CurveEditor points={wide} label="C" onPoints={onPoints} {...REST} />,
     );
-    await userEvent.click(screen.getByRole("button", { name: "Another point" }));
+    await userEvent.click(
+      screen.getByRole("button", { name: words("program.curveEditor.anotherPoint") }),
+    );
     expect(onAdd).toHaveBeenCalledOnce();
-    await userEvent.click(screen.getByRole("button", { name: "Remove point 2" }));
+    await userEvent.click(
+      screen.getByRole("button", { name: words("program.curveEditor.removePoint", { i: 2 }) }),
+    );
     expect(onPoints.mock.lastCall?.[0]).toEqual([wide[0], wide[2]]);
     rerender(
       <CurveEditor
@@ -96,6 +108,8 @@ describe("a curve", () => {
         {...REST}
       />,
     );
-    expect(within(screen.getByRole("list")).queryByText("remove")).not.toBeInTheDocument();
+    expect(
+      within(screen.getByRole("list")).queryByText(words("program.curveEditor.remove")),
+    ).not.toBeInTheDocument();
   });
 });

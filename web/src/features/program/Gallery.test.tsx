@@ -4,6 +4,7 @@ import { useState } from "react";
 import { describe, expect, it } from "vitest";
 import type { Draft } from "@/domain/draft";
 import { answers, program, show, type Asked } from "@/test/page";
+import { words } from "@/test/words";
 import { Gallery } from "./Gallery";
 
 const [first, second] = answers.gallery;
@@ -28,13 +29,13 @@ describe("the gallery of mixes", () => {
     });
     show(<Gallery />, { onDraft: (draft) => drafts.push(draft) });
     await userEvent.click(await screen.findByRole("button", { name: first?.title ?? "" }));
-    await userEvent.click(screen.getByRole("button", { name: "Add this mix" }));
+    await userEvent.click(screen.getByRole("button", { name: words("program.gallery.add") }));
     await userEvent.click(screen.getByRole("button", { name: second?.title ?? "" }));
     expect(screen.getByText(second?.reason ?? "")).toBeInTheDocument();
     answer({ setup: { ...answers.setup, name: "With a mix" } });
     await waitFor(() => expect(drafts.at(-1)?.present.name).toBe("With a mix"));
     expect(screen.getByText(second?.reason ?? "")).toBeInTheDocument();
-    expect(screen.getByRole("button", { name: "Add this mix" })).toBeEnabled();
+    expect(screen.getByRole("button", { name: words("program.gallery.add") })).toBeEnabled();
     expect(asked.filter((one) => one.path.endsWith("/edits/mixes"))).toHaveLength(1);
   });
 
@@ -47,9 +48,9 @@ describe("the gallery of mixes", () => {
     });
     show(<Left />, { onDraft: (draft) => drafts.push(draft) });
     await userEvent.click(await screen.findByRole("button", { name: first?.title ?? "" }));
-    await userEvent.click(screen.getByRole("button", { name: "Add this mix" }));
+    await userEvent.click(screen.getByRole("button", { name: words("program.gallery.add") }));
     await userEvent.click(screen.getByRole("button", { name: "Leave" }));
-    expect(screen.queryByText("Add a mix")).not.toBeInTheDocument();
+    expect(screen.queryByText(words("program.gallery.title"))).not.toBeInTheDocument();
     answer({ setup: { ...answers.setup, name: "With a mix" } });
     await waitFor(() => expect(drafts.at(-1)?.present.name).toBe("With a mix"));
   });
@@ -61,7 +62,9 @@ describe("the gallery of mixes", () => {
     });
     show(<Gallery />);
     await userEvent.click(await screen.findByRole("button", { name: first?.title ?? "" }));
-    await userEvent.click(screen.getByRole("button", { name: "Add this mix" }));
-    await waitFor(() => expect(screen.queryByRole("button", { name: "Add this mix" })).toBeNull());
+    await userEvent.click(screen.getByRole("button", { name: words("program.gallery.add") }));
+    await waitFor(() =>
+      expect(screen.queryByRole("button", { name: words("program.gallery.add") })).toBeNull(),
+    );
   });
 });

@@ -3,6 +3,7 @@ import userEvent from "@testing-library/user-event";
 import { describe, expect, it } from "vitest";
 import type { Outcome } from "@/api/program";
 import { answers, program, show } from "@/test/page";
+import { words } from "@/test/words";
 import { HazardsPage } from "./HazardsPage";
 
 const outcome = (part: Partial<Outcome> = {}): Outcome => ({
@@ -28,7 +29,7 @@ describe("what every switch can do", () => {
   it("is called proven only where everything was looked at", async () => {
     search({ end: "WHOLE", outcome: outcome() });
     show(<HazardsPage />);
-    expect(await screen.findByText("No hazard found.")).toBeInTheDocument();
+    expect(await screen.findByText(words("program.hazardsPage.none"))).toBeInTheDocument();
     expect(screen.getByText(/All 12 switch combinations/)).toBeInTheDocument();
   });
 
@@ -45,11 +46,11 @@ describe("what every switch can do", () => {
     ["LEFT_ALONE", /this page was closed/],
     ["STOPPED", /Stopped early/],
     ["FAILED", /because of a fault in High Tally/],
-  ])("says how it ended: %s", async (end, words) => {
+  ])("says how it ended: %s", async (end, sentence) => {
     search({ end, outcome: end === "FAILED" ? null : outcome({ ending: "STOPPED" }) });
     show(<HazardsPage />);
-    expect(await screen.findByText(words)).toBeInTheDocument();
-    expect(screen.queryByText("No hazard found.")).not.toBeInTheDocument();
+    expect(await screen.findByText(sentence)).toBeInTheDocument();
+    expect(screen.queryByText(words("program.hazardsPage.none"))).not.toBeInTheDocument();
   });
 
   it("shows each hazard with why it matters and the way there", async () => {
@@ -80,7 +81,9 @@ describe("what every switch can do", () => {
   it("is stopped when told to", async () => {
     const asked = search({ end: null, outcome: null });
     show(<HazardsPage />);
-    await userEvent.click(await screen.findByRole("button", { name: "Stop" }));
+    await userEvent.click(
+      await screen.findByRole("button", { name: words("program.hazardsPage.stop") }),
+    );
     await waitFor(() => expect(asked.some((one) => one.method === "DELETE")).toBe(true));
   });
 });

@@ -2,6 +2,7 @@ import { screen, waitFor, within } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { describe, expect, it } from "vitest";
 import { answers, program, show } from "@/test/page";
+import { words } from "@/test/words";
 import { PhaseTable } from "./PhaseTable";
 import { SwitchesPage } from "./SwitchesPage";
 
@@ -103,7 +104,11 @@ describe("surfaces by flight phase", () => {
 
   it("has what a preset adds, by size and way, and where the surface and its pair are", async () => {
     await shown();
-    await waitFor(() => expect(document.body.textContent).toContain("total ▲"));
+    await waitFor(() =>
+      expect(document.body.textContent).toContain(
+        words("program.mixTargets.total", { travel: "▲" }),
+      ),
+    );
     const seen = each((found, p, surface, s) => {
       const typed = within(found).getByRole("textbox");
       expect(typed).toHaveValue(figure(p, s, 2).toFixed(1));

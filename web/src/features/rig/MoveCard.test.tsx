@@ -4,6 +4,7 @@ import { describe, expect, it } from "vitest";
 import type { Draft } from "@/domain/draft";
 import { useModel } from "@/features/model/model";
 import { answers, program, show } from "@/test/page";
+import { like, words } from "@/test/words";
 import { MoveCard } from "./MoveCard";
 
 function Elsewhere() {
@@ -34,19 +35,20 @@ describe("a model on another transmitter", () => {
       </>,
       { onDraft: (draft) => drafts.push(draft) },
     );
-    await userEvent.click(screen.getByRole("button", { name: "Switch to another transmitter" }));
-    const ask = () => userEvent.click(screen.getByRole("button", { name: /^Show before/ }));
+    await userEvent.click(screen.getByRole("button", { name: words("rig.moveCard.title") }));
+    const ask = () =>
+      userEvent.click(screen.getByRole("button", { name: like("rig.moveCard.showBoth") }));
     await ask();
     expect(
-      await screen.findByRole("button", { name: "Use the new transmitter" }),
+      await screen.findByRole("button", { name: words("rig.moveCard.use") }),
     ).toBeInTheDocument();
     await userEvent.click(screen.getByRole("button", { name: "Type elsewhere" }));
     expect(
-      screen.queryByRole("button", { name: "Use the new transmitter" }),
+      screen.queryByRole("button", { name: words("rig.moveCard.use") }),
     ).not.toBeInTheDocument();
-    expect(screen.getByText(/has changed since/)).toBeInTheDocument();
+    expect(screen.getByText(like("ui.message.outdated"))).toBeInTheDocument();
     await ask();
-    await userEvent.click(await screen.findByRole("button", { name: "Use the new transmitter" }));
+    await userEvent.click(await screen.findByRole("button", { name: words("rig.moveCard.use") }));
     expect(drafts.at(-1)?.present.name).toBe("Moved");
   });
 });

@@ -3,6 +3,7 @@ import { useEffect, useRef, useState } from "react";
 import { Link, useParams } from "react-router";
 import type { Schemas, Violation } from "@/api/client";
 import { usePractice, type FlightSample, type Outline } from "@/api/school";
+import { wayWords } from "@/domain/words";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Failure, Waiting } from "@/ui/message";
@@ -30,10 +31,11 @@ const TICK_MS = 100;
 const TICK_SECONDS = 0.1;
 const KEPT = 240;
 const RANGE = 60;
+const SIDES = wayWords(true);
 const CONTROLS = [
   ["pitch", say("handsOffPage.pitchTrim"), say("handsOffPage.up"), say("handsOffPage.down")],
-  ["roll", say("handsOffPage.rollTrim"), "right", "left"],
-  ["yaw", say("handsOffPage.yawTrim"), "right", "left"],
+  ["roll", say("handsOffPage.rollTrim"), ...SIDES],
+  ["yaw", say("handsOffPage.yawTrim"), ...SIDES],
 ] as const;
 
 /** Level flight, live: hold it level, let go, click the trims, until it stays. */

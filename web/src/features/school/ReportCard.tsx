@@ -18,7 +18,7 @@ const seenWords = (sheet: SchoolSheet, seen: TestResult | null) => {
     return say("reportCard.nothingSaid");
   }
   return seen.seen.length === 0
-    ? "right"
+    ? say("reportCard.asItShouldBe")
     : seen.seen
         .map((one) => `${outcomeWords(sheet, seen, one.outcome)}, ${STRENGTH[one.strength]}`)
         .join("; ");

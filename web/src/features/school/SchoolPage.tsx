@@ -76,7 +76,9 @@ function LessonCard({ of }: { of: Hall["lessons"][number] }) {
 }
 
 const stepWords = (of: Hall["lessons"][number]) =>
-  of.done ? "done" : say("schoolPage.stepOf", { next: of.next, steps: of.steps });
+  of.done
+    ? say("schoolPage.lessonDone")
+    : say("schoolPage.stepOf", { next: of.next, steps: of.steps });
 
 function OwnModel() {
   const hangar = useHangar();

@@ -3,6 +3,7 @@ import userEvent from "@testing-library/user-event";
 import { describe, expect, it, vi } from "vitest";
 import type { FlightSample } from "@/api/school";
 import { Watch } from "./Watch";
+import { like, words } from "@/test/words";
 
 const path: FlightSample[] = Array.from({ length: 31 }, (_, i) => ({
   seconds: i / 30,
@@ -34,8 +35,10 @@ describe("a flight to watch", () => {
     vi.stubGlobal("matchMedia", () => ({ matches: true }));
     render(<Watch path={path} frame={frame} words="It flew for 1 s." mirror />);
     expect(screen.getByRole("img", { name: "It flew for 1 s." })).toBeInTheDocument();
-    expect(screen.getByText("1.0 s of 1.0 s")).toBeInTheDocument();
-    expect(screen.getByText(/Simulated\.$/)).toBeInTheDocument();
+    expect(
+      screen.getByText(words("simulator.watch.played", { figure: "1.0", figureOther: "1.0" })),
+    ).toBeInTheDocument();
+    expect(screen.getByText(like("simulator.watch.simulated"))).toBeInTheDocument();
     vi.unstubAllGlobals();
   });
 
@@ -45,8 +48,10 @@ describe("a flight to watch", () => {
     render(<Watch path={path} frame={frame} words="It flew." />);
     screen.getByRole("slider").focus();
     await user.keyboard("{Home}");
-    expect(screen.getByText("0.0 s of 1.0 s")).toBeInTheDocument();
-    const side = screen.getByRole("button", { name: "From the side" });
+    expect(
+      screen.getByText(words("simulator.watch.played", { figure: "0.0", figureOther: "1.0" })),
+    ).toBeInTheDocument();
+    const side = screen.getByRole("button", { name: words("simulator.watch.side") });
     await user.click(side);
     expect(side).toHaveAttribute("aria-pressed", "true");
     vi.unstubAllGlobals();

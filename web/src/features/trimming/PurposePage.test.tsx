@@ -3,6 +3,7 @@ import userEvent from "@testing-library/user-event";
 import { beforeEach, describe, expect, it } from "vitest";
 import type { WishSheet } from "@/api/fly";
 import { program, show, type Asked } from "@/test/page";
+import { words } from "@/test/words";
 import { PurposePage } from "./PurposePage";
 
 const sheet = (version: number, balanceWhy: string): WishSheet => ({
@@ -26,11 +27,12 @@ let answer: (reply: unknown) => void;
 let asked: Asked[];
 
 const type = async (text: string) => {
-  const field = screen.getByLabelText("Reason for it");
+  const field = screen.getByLabelText(words("trimming.purposePage.reason"));
   await userEvent.clear(field);
   await userEvent.type(field, text);
 };
-const save = () => userEvent.click(screen.getByRole("button", { name: "Save" }));
+const save = () =>
+  userEvent.click(screen.getByRole("button", { name: words("trimming.purposePage.save") }));
 
 beforeEach(async () => {
   now = sheet(3, "by the book");
@@ -49,8 +51,14 @@ describe("wishes", () => {
     await type("calm air, and gusts");
     now = sheet(4, "calm air");
     answer(now);
-    await waitFor(() => expect(screen.getByRole("button", { name: "Save" })).toBeEnabled());
-    expect(screen.getByLabelText("Reason for it")).toHaveValue("calm air, and gusts");
+    await waitFor(() =>
+      expect(
+        screen.getByRole("button", { name: words("trimming.purposePage.save") }),
+      ).toBeEnabled(),
+    );
+    expect(screen.getByLabelText(words("trimming.purposePage.reason"))).toHaveValue(
+      "calm air, and gusts",
+    );
     expect(screen.queryByRole("alert")).not.toBeInTheDocument();
     await save();
     const sent = asked.filter((one) => one.method === "PUT").map((one) => one.body);
@@ -66,9 +74,11 @@ describe("wishes", () => {
     now = sheet(4, "theirs");
     answer([409, { detail: "These wishes were changed on another page meanwhile." }]);
     window.dispatchEvent(new Event("visibilitychange"));
-    await screen.findByRole("button", { name: "Keep mine" });
-    expect(screen.getByLabelText("Reason for it")).toHaveValue("mine");
-    await userEvent.click(screen.getByRole("button", { name: "Keep mine" }));
+    await screen.findByRole("button", { name: words("trimming.purposePage.keepMine") });
+    expect(screen.getByLabelText(words("trimming.purposePage.reason"))).toHaveValue("mine");
+    await userEvent.click(
+      screen.getByRole("button", { name: words("trimming.purposePage.keepMine") }),
+    );
     await save();
     expect(asked.at(-1)?.body).toMatchObject({ version: 4, wishes: { balanceWhy: "mine" } });
   });

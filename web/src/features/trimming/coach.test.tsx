@@ -3,7 +3,10 @@ import userEvent from "@testing-library/user-event";
 import { useState } from "react";
 import { describe, expect, it } from "vitest";
 import type { TestCard, TestResult } from "@/api/fly";
-import { program, show, type Asked } from "@/test/page";
+import { TEST_STATES } from "@/domain/test-states";
+import { program, show, told, type Asked } from "@/test/page";
+import { like, words } from "@/test/words";
+import { say } from "@/words/generated/trimming";
 import { CoachPage } from "./CoachPage";
 import { OutcomePicker } from "./OutcomePicker";
 
@@ -65,9 +68,11 @@ describe("the coach's page", () => {
     show(<CoachPage />);
     expect(await screen.findByText("Rolls on their axis: fly it")).toBeInTheDocument();
     expect(screen.getByText("Into wind, a 45° climb.")).toBeInTheDocument();
-    expect(screen.getByText(/An earlier test is not done yet/)).toBeInTheDocument();
-    expect(screen.getByText(/next: open/)).toBeInTheDocument();
-    expect(screen.queryByText("The one change")).not.toBeInTheDocument();
+    expect(screen.getByText(like("trimming.coachPage.earlierOpen"))).toBeInTheDocument();
+    expect(
+      screen.getByText(words("trimming.coachPage.nextIs", { word: TEST_STATES.OPEN })),
+    ).toBeInTheDocument();
+    expect(screen.queryByText(words("trimming.adviceCard.title"))).not.toBeInTheDocument();
   });
 
   it("makes a change of the program in the draft and asks where it is to stand", async () => {
@@ -80,7 +85,9 @@ describe("the coach's page", () => {
       }),
     });
     show(<CoachPage />);
-    await userEvent.click(await screen.findByRole("button", { name: "Put it in the draft" }));
+    await userEvent.click(
+      await screen.findByRole("button", { name: words("trimming.adviceCard.putDraft") }),
+    );
     await waitFor(() => expect(asked.some((one) => one.method === "POST")).toBe(true));
     expect(asked.find((one) => one.method === "POST")?.body).toMatchObject({
       lever: "DIFFERENTIAL",
@@ -97,8 +104,12 @@ describe("the coach's page", () => {
       "PUT /coach/jobs/4": job,
     });
     show(<CoachPage />);
-    expect(await screen.findByRole("button", { name: "Do it at the bench" })).toBeDisabled();
-    await userEvent.click(screen.getByRole("button", { name: "Done: pack moved" }));
+    expect(
+      await screen.findByRole("button", { name: words("trimming.adviceCard.doBench") }),
+    ).toBeDisabled();
+    await userEvent.click(
+      screen.getByRole("button", { name: words("trimming.adviceCard.packMoved") }),
+    );
     await waitFor(() => expect(asked.some((one) => one.method === "PUT")).toBe(true));
     expect(asked.find((one) => one.method === "PUT")?.body).toEqual({
       version: 0,
@@ -113,15 +124,94 @@ describe("the coach's page", () => {
       "POST /coach/skipped": sheet("SKIPPED", null),
     });
     show(<CoachPage />);
-    const leave = await screen.findByRole("button", { name: "Leave it out" });
+    const leave = await screen.findByRole("button", { name: words("trimming.coachPage.leaveOut") });
     expect(leave).toBeDisabled();
-    await userEvent.type(screen.getByLabelText("Reason for leaving it out"), "no room here");
+    await userEvent.type(screen.getByLabelText(words("trimming.coachPage.reason")), "no room here");
     await userEvent.click(leave);
     await waitFor(() => expect(asked.some((one) => one.method === "POST")).toBe(true));
     expect(asked.find((one) => one.method === "POST")?.body).toEqual({
       test: CARD.test,
       because: "no room here",
     });
+  });
+});
+
+describe("the list of trim tests", () => {
+  const STATES = ["STANDS", "CHANGE", "OPEN", "VOID", "SKIPPED"] as const;
+  const TESTS = ["LEVEL_TRIM", "ROLL_AXIS", "KNIFE_EDGE", "DIVE", "STALL"] as const;
+  const cards = TESTS.map((test) => ({
+    ...CARD,
+    test: { test, part: "" },
+    name: `Name of ${test}`,
+    tells: `Tells of ${test}.`,
+    flown: [`First of ${test}.`, `Then of ${test}.`],
+    watch: `Watch of ${test}.`,
+    caution: `Caution of ${test}.`,
+    outcomes: CARD.outcomes.map((one) => ({ ...one, words: `${one.outcome} of ${test}` })),
+  }));
+  const tests = TESTS.map((test, i) => ({
+    test: { test, part: "" },
+    state: STATES[i],
+    words: `Words of ${test}.`,
+    flight: i,
+    advice: test === "ROLL_AXIS" ? ADVICE : null,
+    openBefore: test === "DIVE",
+  }));
+  const whole = {
+    plan: { kind: "POWERED", next: 2, tests },
+    cards,
+    job: null,
+    jobs: [],
+    goal: "G",
+  };
+
+  it("has each test's own name, state and words, and the next one as the next", async () => {
+    program({ "GET /coach": whole });
+    show(<CoachPage />);
+    await screen.findByText("Words of DIVE.");
+    const lines = [...document.querySelectorAll("[data-test]")].map(told);
+    expect(lines).toEqual(
+      TESTS.map((test, i) => {
+        const word = TEST_STATES[STATES[i] as (typeof STATES)[number]];
+        const state = i === whole.plan.next ? say("coachPage.nextIs", { word }) : word;
+        return `Name of ${test}${state}Words of ${test}.`;
+      }),
+    );
+  });
+
+  it("shows of the chosen one how it is flown, what to watch, each outcome and its own advice", async () => {
+    program({ "GET /coach": whole });
+    show(<CoachPage />);
+    for (const one of [TESTS[2], TESTS[1], TESTS[3]]) {
+      const line = await screen.findByText(`Words of ${one}.`);
+      await userEvent.click(line);
+      const title = await screen.findByRole("heading", { name: `Name of ${one}` });
+      const card = title.closest("section");
+      expect([...(card?.querySelectorAll("ol li") ?? [])].map(told)).toEqual([
+        `First of ${one}.`,
+        `Then of ${one}.`,
+      ]);
+      expect([...(card?.querySelectorAll("ul li") ?? [])].map(told)).toEqual(
+        CARD.outcomes.map(({ outcome }) => `${outcome} of ${one}`),
+      );
+      for (const words of [`Watch of ${one}.`, `Tells of ${one}.`, `Caution of ${one}.`]) {
+        expect(told(card)).toContain(words);
+      }
+      expect(told(card).includes(say("coachPage.earlierOpen"))).toBe(one === "DIVE");
+      expect(document.querySelector("[data-advice]") !== null).toBe(one === "ROLL_AXIS");
+    }
+  });
+
+  it("has with an advice its words, each size, why, what to watch and other opinions", async () => {
+    program({ "GET /coach": { ...whole, plan: { ...whole.plan, next: 1 } } });
+    show(<CoachPage />);
+    const advice = (await screen.findByText(ADVICE.words)).closest("section");
+    expect([...(advice?.querySelectorAll("li") ?? [])].map(told)).toEqual(ADVICE.sizes);
+    for (const words of [ADVICE.why, `${say("adviceCard.nextFlight")} ${ADVICE.watch}`]) {
+      expect(told(advice)).toContain(words);
+    }
+    await userEvent.click(screen.getByText(say("adviceCard.differing")));
+    expect(told(advice)).toContain(ADVICE.schools[0]);
   });
 });
 
@@ -140,7 +230,9 @@ describe("picking an outcome", () => {
       throw new Error("both ways round are asked");
     }
     await userEvent.click(left);
-    await userEvent.click(screen.getByRole("button", { name: "strong" }));
+    await userEvent.click(
+      screen.getByRole("button", { name: words("trimming.outcomePicker.strong") }),
+    );
     await userEvent.click(right);
     expect(seen.at(-1)?.seen).toEqual([
       { outcome: "AWAY_FROM_THE_ROLL", strength: 3, turn: "LEFT" },
@@ -148,9 +240,13 @@ describe("picking an outcome", () => {
     ]);
     await userEvent.click(left);
     expect(seen.at(-1)?.seen).toHaveLength(1);
-    await userEvent.click(screen.getByRole("button", { name: "As it should be" }));
+    await userEvent.click(
+      screen.getByRole("button", { name: words("trimming.outcomePicker.asItShouldBe") }),
+    );
     expect(seen.at(-1)).toEqual({ test: "ROLL_AXIS", part: "", seen: [] });
-    await userEvent.click(screen.getByRole("button", { name: "Not flown" }));
+    await userEvent.click(
+      screen.getByRole("button", { name: words("trimming.outcomePicker.notFlown") }),
+    );
     expect(seen.at(-1)).toBeUndefined();
   });
 });
