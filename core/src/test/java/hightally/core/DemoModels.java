@@ -8,16 +8,28 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Stream;
 
 /** The invented aircraft that ship with the program. */
 public final class DemoModels {
   private static final Path RESOURCES = Path.of("../app/src/main/resources");
 
+  /** A model cannot change, so each file is read once. */
+  private static final ObjectMapper JSON = new ObjectMapper();
+
+  private static final Map<Path, Setup> READ = new ConcurrentHashMap<>();
+  private static final List<Setup> ALL = everyOne();
+
   private DemoModels() {}
 
   /** Every one of them, and every kind a new model can be begun from. */
   public static List<Setup> all() {
+    return ALL;
+  }
+
+  private static List<Setup> everyOne() {
     List<Setup> all = new ArrayList<>();
     for (String folder : List.of("demo", "kinds")) {
       try (Stream<Path> files = Files.list(RESOURCES.resolve(folder))) {
@@ -30,7 +42,7 @@ public final class DemoModels {
         throw new UncheckedIOException(e);
       }
     }
-    return all;
+    return List.copyOf(all);
   }
 
   /** One of them, by its file's name. */
@@ -39,10 +51,14 @@ public final class DemoModels {
   }
 
   private static Setup read(Path file) {
-    try {
-      return new ObjectMapper().readValue(file.toFile(), Setup.class);
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
+    return READ.computeIfAbsent(
+        file,
+        one -> {
+          try {
+            return JSON.readValue(one.toFile(), Setup.class);
+          } catch (IOException e) {
+            throw new UncheckedIOException(e);
+          }
+        });
   }
 }

@@ -42,7 +42,9 @@ import org.springframework.web.socket.WebSocketSession;
 class ReadersWordsTest extends EveryRoute {
   private static final String FILE = "/hightally/words/messages_%s.properties";
   private static final Pattern PLACE = Pattern.compile("\\{(\\w+)(?:\\}|, (?:plural|select))");
-  private static final int TRIES = 6;
+
+  /** How often each is asked; more by hand: {@code -Dtries=6}. */
+  private static final int TRIES = Integer.getInteger("tries", 3);
 
   /** What stands in a response besides words: figures of times and the reader's own texts. */
   private static final Pattern INSTANT = Pattern.compile("\\d{4}-\\d\\d-\\d\\d(T[\\d:.]+Z?)?");

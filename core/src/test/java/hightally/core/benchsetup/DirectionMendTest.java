@@ -34,7 +34,7 @@ class DirectionMendTest {
    * or on one Y-lead. The guide is answered truthfully and told again after every change, as its
    * words say.
    */
-  @Property(tries = 300)
+  @Property
   void theGuideEndsWithADescriptionThatMovesAsTheModelDoesAndAsTheStickMeans(
       @ForAll long seed, @ForAll @IntRange(min = 0, max = 2047) int turned) {
     Setup described = Rigs.random(seed);
@@ -93,7 +93,7 @@ class DirectionMendTest {
   }
 
   /** What the question expects is what the role says, whatever the description does. */
-  @Property(tries = 50)
+  @Property(tries = 30)
   void theGuideNeverTellsAMirroredTruth(@ForAll long seed) {
     Setup setup = Rigs.random(seed);
     for (BenchStep step : BenchSetUp.steps(setup)) {

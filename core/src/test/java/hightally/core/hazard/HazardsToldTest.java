@@ -7,6 +7,7 @@ import static hightally.core.hazard.HazardSearchTest.mix;
 import static hightally.core.hazard.HazardSearchTest.phase;
 import static hightally.core.hazard.HazardSearchTest.planted;
 import static hightally.core.hazard.HazardSearchTest.soft;
+import static java.util.stream.Collectors.joining;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import hightally.core.airframe.Contact;
@@ -26,6 +27,9 @@ import hightally.core.program.MixSource;
 import hightally.core.program.Phase;
 import hightally.core.program.Power;
 import hightally.core.program.ThrottleCurve;
+import hightally.core.quantity.OneOf;
+import hightally.core.quantity.Quantity;
+import hightally.core.quantity.Said;
 import hightally.core.setup.Acceptance;
 import hightally.core.setup.Notebook;
 import hightally.core.setup.Setup;
@@ -41,7 +45,7 @@ import java.util.Locale;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 
-/** Every word of a search: what happens, the way there, how it is shown, what mends it. */
+/** Every fact a search tells: what happens, the way there, how it is shown, what mends it. */
 class HazardsToldTest {
   private static Condition on(
       String id, ConditionKind kind, String subject, double limit, double s) {
@@ -72,12 +76,14 @@ class HazardsToldTest {
   private static String told(Setup setup) {
     HazardSearch.Outcome outcome = HazardSearch.of(SignalPath.of(setup));
     StringBuilder text = new StringBuilder();
-    text.append(outcome.ending()).append(": ").append(outcome.states()).append(" states\n");
+    text.append(outcome.ending()).append("\n");
     for (Hazard one : outcome.hazards()) {
       text.append(one.kind()).append(" ").append(one.subject()).append(": ");
-      text.append(say(one.words())).append("\n");
+      text.append(facts(one.words())).append("\n");
       if (!one.way().isEmpty()) {
-        text.append("  way: ").append(String.join("; ", say(one.way()))).append("\n");
+        text.append("  way: ")
+            .append(one.way().stream().map(HazardsToldTest::facts).collect(joining("; ")))
+            .append("\n");
       }
       if (one.moments().isEmpty()) {
         continue;
@@ -87,7 +93,7 @@ class HazardsToldTest {
       text.append(String.format(Locale.ROOT, " for %.1f s", one.showing().seconds()));
       text.append(one.showing().linkLost() ? ", link lost\n" : "\n");
       for (Mend mend : one.mends()) {
-        text.append("  mend: ").append(say(mend.words()));
+        text.append("  mend: ").append(facts(mend.words()));
         for (Edit edit : mend.edits()) {
           text.append(
               String.format(
@@ -97,6 +103,31 @@ class HazardsToldTest {
       }
     }
     return text.toString();
+  }
+
+  /** What is said without its sentence: the code, and each value by its name. */
+  private static String facts(Said said) {
+    return said.isEmpty()
+        ? "nothing"
+        : said.code()
+            + said.with().entrySet().stream()
+                .map(one -> one.getKey() + "=" + fact(one.getValue()))
+                .collect(joining(", ", "(", ")"));
+  }
+
+  private static String fact(Object value) {
+    if (value instanceof Said said) {
+      return facts(said);
+    }
+    if (value instanceof List<?> list) {
+      return list.stream().map(HazardsToldTest::fact).collect(joining(" + ", "[", "]"));
+    }
+    if (value instanceof Quantity quantity) {
+      String figure =
+          String.format(Locale.ROOT, "%." + quantity.decimals() + "f", quantity.value());
+      return figure + " " + quantity.unit();
+    }
+    return value instanceof OneOf one ? one.name() : String.valueOf(value);
   }
 
   private static String moments(List<Moment> moments) {
@@ -261,7 +292,7 @@ class HazardsToldTest {
   }
 
   @Test
-  void everyWordOfEveryStory() throws IOException {
+  void everyFactOfEveryStory() throws IOException {
     Map<String, String> expected = expected();
     Map<String, String> told = new LinkedHashMap<>();
     stories().forEach((name, setup) -> told.put(name, told(setup)));

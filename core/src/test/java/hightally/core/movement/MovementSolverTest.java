@@ -37,7 +37,7 @@ class MovementSolverTest {
         kind, subject, surface, true, mm, false, Unit.MILLIMETRES, false, false);
   }
 
-  @Property(tries = 60)
+  @Property(tries = 25)
   void aPresetStandsWhereItWasTyped(@ForAll long seed) {
     Setup setup = RandomPrograms.of(seed);
     Random random = new Random(seed);
@@ -106,7 +106,7 @@ class MovementSolverTest {
         .sum();
   }
 
-  @Property(tries = 40)
+  @Property(tries = 20)
   void aMixAddsWhatWasTypedAndNothingElseChanges(@ForAll long seed) {
     Setup setup = RandomPrograms.of(seed);
     SignalPath path = SignalPath.of(setup);

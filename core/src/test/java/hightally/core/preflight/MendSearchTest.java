@@ -49,7 +49,7 @@ class MendSearchTest {
     };
   }
 
-  @Property(tries = 100)
+  @Property(tries = 50)
   void whatIsOfferedMendsAndBringsNothingElse(
       @ForAll long seed, @ForAll @IntRange(max = 2) int kind) {
     checked(random(seed, kind));

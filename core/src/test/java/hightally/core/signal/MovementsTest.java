@@ -33,7 +33,7 @@ class MovementsTest {
         .done();
   }
 
-  @Property(tries = 60)
+  @Property(tries = 30)
   void everySurfaceThatStandsElsewhereIsTold(@ForAll long seed) {
     Setup before = RandomPrograms.of(seed);
     Setup after = turned(before);

@@ -66,7 +66,7 @@ class SheetAgainstPlainTest {
     return plain.travel(surface, moment, base);
   }
 
-  @Property(tries = 120)
+  @Property(tries = 60)
   void throwsOfSticksAreWhatTheyMoveAlone(@ForAll long seed) {
     begin(seed);
     Moment rest = rest(trims);
@@ -96,7 +96,7 @@ class SheetAgainstPlainTest {
     }
   }
 
-  @Property(tries = 120)
+  @Property(tries = 60)
   void gainTorqueTurnsAndSweepAreWhatALittleMoreShows(@ForAll long seed) {
     begin(seed);
     Moment rest = rest(trims);

@@ -94,7 +94,7 @@ class FadesTest {
   }
 
   /** Pauses of any length before flicks: what comes after does not begin before them. */
-  @Property(tries = 300)
+  @Property
   void aSceneGoesAsOnThePlainBenchWhateverIsFlickedWhenever(@ForAll long seed) {
     Setup setup = inTime(seed);
     Random random = new Random(seed);
@@ -135,7 +135,7 @@ class FadesTest {
   }
 
   /** Less power comes at once; more comes no faster than straight over the rest of the fade. */
-  @Property(tries = 150)
+  @Property(tries = 60)
   void powerFallsAtOnceAndRisesNoFasterThanTheFade(@ForAll long seed) {
     Setup setup = RandomPrograms.of(seed);
     Random random = new Random(seed);
