@@ -5,6 +5,7 @@ import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.Tracing;
 import com.microsoft.playwright.options.ColorScheme;
 import com.microsoft.playwright.options.ReducedMotion;
 import java.nio.file.Files;
@@ -19,6 +20,17 @@ public final class Browser implements AutoCloseable {
   private final Playwright playwright;
   private final com.microsoft.playwright.Browser browser;
   private final List<String> errors = new ArrayList<>();
+
+  private static Browser shared;
+
+  /** One for this process, started when it is first asked for and ended with the process. */
+  public static synchronized Browser shared() {
+    if (shared == null) {
+      shared = new Browser();
+      Runtime.getRuntime().addShutdownHook(new Thread(shared::close));
+    }
+    return shared;
+  }
 
   /** Starts the browser without a window. */
   public Browser() {
@@ -52,6 +64,8 @@ public final class Browser implements AutoCloseable {
                 .setColorScheme(theme)
                 .setReducedMotion(ReducedMotion.REDUCE)
                 .setLocale("en-GB"));
+    // What was done and asked, without pictures: those cost more than the pages themselves.
+    context.tracing().start(new Tracing.StartOptions());
     Page page = context.newPage();
     page.setDefaultTimeout(60_000);
     page.onPageError(error -> errors.add(error));
@@ -73,6 +87,28 @@ public final class Browser implements AutoCloseable {
   /** What went wrong on any page so far. */
   public List<String> errors() {
     return errors;
+  }
+
+  /** Closes every page; the next begins with an empty memory. */
+  public void closePages() {
+    browser.contexts().forEach(BrowserContext::close);
+    errors.clear();
+  }
+
+  /** Keeps a picture of every page that is open, and what was done there, in a folder. */
+  public void keep(Path folder) {
+    int number = 0;
+    for (BrowserContext context : browser.contexts()) {
+      // Each page is opened with a context of its own: a picture and its trace have one number.
+      number++;
+      for (Page page : context.pages()) {
+        page.screenshot(
+            new Page.ScreenshotOptions().setPath(folder.resolve("page-" + number + ".png")));
+      }
+      context
+          .tracing()
+          .stop(new Tracing.StopOptions().setPath(folder.resolve("trace-" + number + ".zip")));
+    }
   }
 
   private static Path chromium() {

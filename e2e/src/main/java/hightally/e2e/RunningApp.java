@@ -13,6 +13,8 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 
 /** The packaged application in a process of its own, started as the script starts it. */
 public final class RunningApp implements AutoCloseable {
@@ -26,12 +28,22 @@ public final class RunningApp implements AutoCloseable {
   /** What the first start of all has written into its empty folder: the demo data. */
   private static final Path FILLED = UNPACKED.resolve("filled");
 
+  /** What each of those that run here has said so far. */
+  private static final Map<Long, StringBuffer> SAID = new ConcurrentHashMap<>();
+
   private final Process process;
   private final String address;
 
   private RunningApp(Process process, String address) {
     this.process = process;
     this.address = address;
+  }
+
+  /** Keeps what applications started here have said, one file each, in a folder. */
+  static void keep(Path folder) throws IOException {
+    for (Map.Entry<Long, StringBuffer> one : SAID.entrySet()) {
+      Files.writeString(folder.resolve("application-" + one.getKey() + ".log"), one.getValue());
+    }
   }
 
   /** The folder the project stands in, from whichever of its folders this was started. */
@@ -202,12 +214,16 @@ public final class RunningApp implements AutoCloseable {
   private static String awaitAddress(Process process) throws IOException {
     BufferedReader out =
         new BufferedReader(new InputStreamReader(process.getInputStream(), StandardCharsets.UTF_8));
-    StringBuilder said = new StringBuilder();
+    StringBuffer said = new StringBuffer();
+    SAID.put(process.pid(), said);
     for (String line = out.readLine(); line != null; line = out.readLine()) {
+      said.append(line).append('\n');
       if (line.startsWith(READY)) {
+        Thread rest = new Thread(() -> out.lines().forEach(one -> said.append(one).append('\n')));
+        rest.setDaemon(true);
+        rest.start();
         return line.substring(READY.length()).strip();
       }
-      said.append(line).append('\n');
     }
     throw new IllegalStateException("The application ended before it was ready:\n" + said);
   }
@@ -217,8 +233,14 @@ public final class RunningApp implements AutoCloseable {
     return address;
   }
 
+  /** Whether its process is there. */
+  boolean isRunning() {
+    return process.isAlive();
+  }
+
   /** Ends the process with SIGKILL: no shutdown hook runs. */
   public void kill() {
+    SAID.remove(process.pid());
     process.destroyForcibly();
     try {
       process.waitFor();

@@ -49,12 +49,12 @@ final class Addresses {
   /** A dialog by the page it is on and the button that opens it. */
   static final Map<String, String> DIALOGS =
       Map.of(
-          "", "All pages",
-          "settings", "Keyboard shortcuts",
-          "models/1/revisions", "Delete it",
-          "models/1/fly", "Leave it out",
-          "models/1/program", "Try it in the simulator",
-          "models/2/revisions", "Go back");
+          "", "hangar.shell.allPages",
+          "settings", "hangar.shell.keyboardShortcuts",
+          "models/1/revisions", "aircraft.wholeModel.deleteIt",
+          "models/1/fly", "flightlog.flightActions.leaveItOut",
+          "models/1/program", "simulator.tryInSimulator.trySimulator",
+          "models/2/revisions", "model.goBack.goBack");
 
   private Addresses() {}
 

@@ -1,6 +1,7 @@
 package hightally.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static hightally.e2e.Catalogue.say;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
@@ -21,7 +22,7 @@ class ArchiveStoriesTest extends Story {
   private static Path saved(Page page) {
     Download file =
         page.waitForDownload(
-            () -> page.getByRole(AriaRole.LINK, named("Save everything as a file")).click());
+            () -> page.getByRole(AriaRole.LINK, named(say("transfer.archiveCard.save"))).click());
     Path kept = folder.resolve(file.suggestedFilename());
     file.saveAs(kept);
     return kept;
@@ -72,17 +73,21 @@ class ArchiveStoriesTest extends Story {
       other.navigate(empty.address() + "bring-in");
       other.locator("input[accept*=zip]").setInputFiles(archive);
       assertThat(other.locator("[data-in-archive]")).hasCount(4);
-      button(other, "Bring 4 models back").click();
-      assertThat(other.getByText("In the hangar now:")).isVisible();
+      button(other, say("transfer.archiveCard.bring", "chosen", 4, "withPractice", "other"))
+          .click();
+      assertThat(other.getByText(say("transfer.archiveCard.inHangar"))).isVisible();
       assertThat(told(empty)).isEqualTo(told(app));
       other.close();
     }
     // Into its own: each is known, and stays as it is until it is wanted beside itself.
     page.locator("input[accept*=zip]").setInputFiles(archive);
-    assertThat(page.getByText("Already in the hangar.").first()).isVisible();
-    assertThat(button(page, "Bring 0 models back")).isDisabled();
-    Browser.choose(page.getByLabel("What to do with Larkmere"), "beside");
-    button(page, "Bring one model back").click();
+    assertThat(page.getByText(say("transfer.archiveCard.alreadyThere")).first()).isVisible();
+    assertThat(
+            button(page, say("transfer.archiveCard.bring", "chosen", 0, "withPractice", "other")))
+        .isDisabled();
+    Browser.choose(
+        page.getByLabel(say("transfer.archiveCard.asked", "name", "Larkmere")), "beside");
+    button(page, say("transfer.archiveCard.bring", "chosen", 1, "withPractice", "other")).click();
     page.getByRole(AriaRole.LINK, named("Larkmere, from the archive")).click();
     assertThat(page.getByText("Larkmere, from the archive").first()).isVisible();
     // What the program keeps by itself can be looked into as well.

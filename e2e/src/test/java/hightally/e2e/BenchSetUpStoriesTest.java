@@ -1,6 +1,9 @@
 package hightally.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static hightally.e2e.Catalogue.begins;
+import static hightally.e2e.Catalogue.like;
+import static hightally.e2e.Catalogue.say;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
@@ -8,7 +11,6 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
-import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
 /** A model that moves otherwise than it is described, met by the guide at the bench. */
@@ -16,12 +18,12 @@ class BenchSetUpStoriesTest extends Story {
   /** The guide begun; a model without a motor is not asked how it was made harmless. */
   private static Page begun(long model, String harmless) {
     Page page = open("models/" + model + "/rig/set-up");
-    button(page, "Begin").click();
+    button(page, say("benchsetup.setUpPage.begin")).click();
     if (!harmless.isEmpty()) {
-      assertThat(button(page, "Next")).isDisabled();
+      assertThat(button(page, say("benchsetup.guidedStep.next"))).isDisabled();
       pick(page, harmless);
     }
-    assertThat(button(page, "Next")).isEnabled();
+    assertThat(button(page, say("benchsetup.guidedStep.next"))).isEnabled();
     return page;
   }
 
@@ -32,7 +34,7 @@ class BenchSetUpStoriesTest extends Story {
   }
 
   private static void to(Page page, String step) {
-    Locator all = page.getByText("All steps");
+    Locator all = page.getByText(say("benchsetup.guidedStep.allSteps"));
     if (!page.locator("ol button").first().isVisible()) {
       all.click();
     }
@@ -61,15 +63,15 @@ class BenchSetUpStoriesTest extends Story {
     boolean pulls =
         node(Models.setup(app, 1), "servos", "servo-rudder").get("pullsOnIncrease").asBoolean();
     pick(page, "Went left");
-    assertThat(page.locator("[data-verdict=differs]")).containsText("reverse this servo");
-    button(page, Pattern.compile("^Channel .*reversed")).click();
-    page.getByLabel("Reason for this change").fill("The rudder went the wrong way");
-    button(page, Pattern.compile("^Save as revision")).click();
+    assertThat(page.locator("[data-verdict=differs]")).containsText(like("guide.reverseServo"));
+    button(page, begins("guide.channelTurned")).click();
+    page.getByLabel(say("aircraft.draftBar.reason")).fill("The rudder went the wrong way");
+    button(page, begins("aircraft.draftBar.save")).click();
     // What was seen belongs to the old wiring: asked again, the same way round.
-    assertThat(page.getByText("Asked again")).isVisible();
+    assertThat(page.getByText(like("benchsetup.guidedStep.askedAgain"))).isVisible();
     assertThat(page.locator("[data-guide] + p")).hasText(asked);
     pick(page, "Went right");
-    assertThat(page.locator("[data-verdict=agrees]")).containsText("The correct way");
+    assertThat(page.locator("[data-verdict=agrees]")).containsText(like("guide.rightWay"));
     assertThat(
             node(Models.setup(app, 1), "servos", "servo-rudder").get("pullsOnIncrease").asBoolean())
         .isEqualTo(!pulls);
@@ -89,7 +91,7 @@ class BenchSetUpStoriesTest extends Story {
     pick(page, "Went down");
     to(page, "Right elevon: direction for pitch");
     pick(page, "Went up");
-    assertThat(page.locator("[data-verdict=differs]")).containsText("Swap the two leads");
+    assertThat(page.locator("[data-verdict=differs]")).containsText(like("guide.leadsSwapped"));
     assertThat(page.locator("[data-verdict=differs] button")).hasCount(0);
     // Exchanged at the receiver, everything is tried again and is right.
     pick(page, "Went up");
@@ -97,7 +99,7 @@ class BenchSetUpStoriesTest extends Story {
     pick(page, "Went up");
     to(page, "Left elevon: direction for roll");
     pick(page, "Went down");
-    assertThat(page.locator("[data-verdict=agrees]")).containsText("The correct way");
+    assertThat(page.locator("[data-verdict=agrees]")).containsText(like("guide.rightWay"));
     assertThat(browser.errors()).isEmpty();
   }
 
@@ -121,10 +123,10 @@ class BenchSetUpStoriesTest extends Story {
     to(page, "Right aileron: direction for roll");
     pick(page, "Went down");
     Locator verdict = page.locator("[data-verdict=differs]");
-    assertThat(verdict).containsText("its own pushrod or horn");
+    assertThat(verdict).containsText(like("guide.wrongShared"));
     assertThat(verdict.getByRole(AriaRole.BUTTON)).hasCount(0);
     pick(page, "Went up");
-    assertThat(page.locator("[data-verdict=agrees]")).containsText("The correct way");
+    assertThat(page.locator("[data-verdict=agrees]")).containsText(like("guide.rightWay"));
     assertThat(browser.errors()).isEmpty();
   }
 
@@ -132,19 +134,18 @@ class BenchSetUpStoriesTest extends Story {
   void noMotorIsTouchedBeforeThePropellerIsOff() {
     Page page = begun(4, "Motor unplugged");
     to(page, "The propeller comes off now");
-    assertThat(page.getByText("until then leave the motors alone")).isVisible();
-    button(page, "Next").click();
-    assertThat(page.locator("[data-guide]"))
-        .hasText("Fit the clevis keepers, then recheck everything");
-    button(page, "Back").click();
+    assertThat(page.getByText(like("guide.firstPropellerOff"))).isVisible();
+    button(page, say("benchsetup.guidedStep.next")).click();
+    assertThat(page.locator("[data-guide]")).hasText(say("guide.keepersAndRecheck"));
+    button(page, say("benchsetup.guidedStep.back")).click();
     pick(page, "Propeller off, model held");
-    button(page, "Next").click();
-    assertThat(page.locator("[data-guide]")).hasText("Left motor: a touch of throttle");
+    button(page, say("benchsetup.guidedStep.next")).click();
+    assertThat(page.locator("[data-guide]"))
+        .hasText(say("guide.motorTouch", "motor", "Left motor"));
     pick(page, "It starts gently and stops with the throttle closed");
-    button(page, "Next").click();
+    button(page, say("benchsetup.guidedStep.next")).click();
     pick(page, "It turns the other way");
-    assertThat(page.locator("[data-verdict=differs]"))
-        .containsText("any two of the three motor leads");
+    assertThat(page.locator("[data-verdict=differs]")).containsText(like("guide.swapTwoLeads"));
     assertThat(browser.errors()).isEmpty();
   }
 }

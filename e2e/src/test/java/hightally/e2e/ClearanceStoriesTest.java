@@ -1,6 +1,8 @@
 package hightally.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static hightally.e2e.Catalogue.like;
+import static hightally.e2e.Catalogue.say;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
@@ -17,7 +19,7 @@ class ClearanceStoriesTest extends Story {
 
   private static void to(Page page, String step) {
     if (!page.locator("ol button").first().isVisible()) {
-      page.getByText("All steps").click();
+      page.getByText(say("benchsetup.guidedStep.allSteps")).click();
     }
     page.locator("ol")
         .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(step))
@@ -39,16 +41,16 @@ class ClearanceStoriesTest extends Story {
   /** Begins a set-up, answers which way the rudder went, and closes the set-up. */
   private static Page answered(long model, String answer) {
     Page page = open("models/" + model + "/rig/set-up");
-    button(page, "Begin").click();
+    button(page, say("benchsetup.setUpPage.begin")).click();
     pick(page, "Propeller taken off");
     to(page, "Rudder: direction for yaw");
     pick(page, answer);
     to(page, "Fit the clevis keepers, then recheck everything");
-    for (int i = 0; i < 12 && !button(page, "Done, close this set-up").isVisible(); i++) {
-      button(page, "Next").click();
+    for (int i = 0; i < 12 && !button(page, say("benchsetup.guidedStep.close")).isVisible(); i++) {
+      button(page, say("benchsetup.guidedStep.next")).click();
     }
-    button(page, "Done, close this set-up").click();
-    assertThat(button(page, "Begin")).isVisible();
+    button(page, say("benchsetup.guidedStep.close")).click();
+    assertThat(button(page, say("benchsetup.setUpPage.begin"))).isVisible();
     return page;
   }
 
@@ -61,7 +63,7 @@ class ClearanceStoriesTest extends Story {
     assertThat(card(page, model).getByRole(AriaRole.LINK, in("Log a flight"))).hasCount(0);
     for (String place : java.util.List.of("check", "fly/new", "fly/checks", "rig")) {
       page.navigate(app.address() + "models/" + model + "/" + place);
-      assertThat(page.getByLabel("grounded", exactly()).first()).isVisible();
+      assertThat(page.getByLabel(say("model.grounded.grounded"), exactly()).first()).isVisible();
     }
     page.navigate(app.address() + "models/" + model + "/fly/new");
     assertThat(page.locator("[data-grounded]").first()).containsText("Rudder");
@@ -91,11 +93,12 @@ class ClearanceStoriesTest extends Story {
     assertThat(card.locator("[data-verdict=NOT_YET] li").first()).isVisible();
     assertThat(card.getByRole(AriaRole.LINK, in("Log a flight"))).hasCount(0);
     page.navigate(app.address() + "models/" + model + "/fly");
-    assertThat(page.locator("[data-verdict=NOT_YET]").first()).containsText("Before it flies");
-    assertThat(page.getByText("Log the first flight")).hasCount(0);
+    assertThat(page.locator("[data-verdict=NOT_YET]").first())
+        .containsText(like("model.grounded.before"));
+    assertThat(page.getByText(say("flightlog.flightsPage.logTheFirstFlight"))).hasCount(0);
     // A flight that was flown all the same is never refused.
-    page.getByText("Enter a flight you made anyway").click();
-    assertThat(button(page, "Save the flight")).isVisible();
+    page.getByText(say("model.logLink.flownAnyway")).click();
+    assertThat(button(page, say("flightlog.flightEntryPage.save"))).isVisible();
     assertThat(browser.errors()).isEmpty();
   }
 
@@ -159,7 +162,7 @@ class ClearanceStoriesTest extends Story {
     stick.press("ArrowRight");
     assertThat(page.locator("[data-end=WHOLE]")).isVisible();
     page.navigate(app.address());
-    assertThat(card(page, model).getByLabel("being checked")).hasCount(0);
+    assertThat(card(page, model).getByLabel(say("model.grounded.beingChecked"))).hasCount(0);
     assertThat(card(page, model).locator("[data-verdict]").first()).isVisible();
     assertThat(browser.errors()).isEmpty();
   }

@@ -1,6 +1,10 @@
 package hightally.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static hightally.e2e.Catalogue.begins;
+import static hightally.e2e.Catalogue.capital;
+import static hightally.e2e.Catalogue.like;
+import static hightally.e2e.Catalogue.say;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
@@ -8,7 +12,6 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
-import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
 /** Checks before a flight and trim flights, at the field and at the desk. */
@@ -26,7 +29,7 @@ class FlyStoriesTest extends Story {
 
   private static void right(Page page) {
     String step = page.locator("[data-check-step]").getAttribute("data-check-step");
-    button(page, "As it should be").click();
+    button(page, say("preflight.checkRunPage.asItShouldBe")).click();
     assertThat(page.locator("[data-check-step='" + step + "']")).hasCount(0);
   }
 
@@ -34,7 +37,7 @@ class FlyStoriesTest extends Story {
     while (page.locator("[data-check-step]").count() > 0) {
       right(page);
     }
-    button(page, "Finish the check").click();
+    button(page, say("preflight.checkRunPage.finish")).click();
   }
 
   @Test
@@ -48,8 +51,9 @@ class FlyStoriesTest extends Story {
     assertThat(page.locator("[data-check-step=on]")).isVisible();
     // The phone goes into the pocket, and the page is opened anew.
     page.navigate(app.address() + "models/" + model + "/fly/checks");
-    assertThat(page.getByText("2 of 9 steps")).isVisible();
-    page.getByRole(AriaRole.LINK, named("Continue")).click();
+    assertThat(page.getByText(like("preflight.checksPage.ofSteps", "answers", 2, "steps", 9)))
+        .isVisible();
+    page.getByRole(AriaRole.LINK, named(say("preflight.checksPage.continue"))).click();
     assertThat(page.locator("[data-check-step=on]")).isVisible();
     right(page);
     assertThat(page.getByText("Right aileron: up").first()).isVisible();
@@ -57,7 +61,7 @@ class FlyStoriesTest extends Story {
         .isEqualTo(true);
     finish(page);
     page.waitForURL("**/fly/new");
-    assertThat(page.getByText("Checked before: check")).isVisible();
+    assertThat(page.getByText(like("flightlog.seenCards.checkedToday"))).isVisible();
     assertThat(browser.errors()).isEmpty();
     page.close();
   }
@@ -66,21 +70,23 @@ class FlyStoriesTest extends Story {
   void aHoldGroundsTheModelAndAFlightFlownAllTheSameIsTaken() {
     long model = biplane();
     Page page = phone("models/" + model + "/fly/checks");
-    page.getByRole(AriaRole.BUTTON, containing("Range check")).click();
+    page.getByRole(AriaRole.BUTTON, containing(say("model.grounded.rangeCheck"))).click();
     right(page);
     right(page);
     assertThat(page.locator("[data-check-step=quarter-1]")).isVisible();
-    page.getByLabel("Holds").fill("1");
-    assertThat(page.getByText("A single hold grounds the model")).isVisible();
-    button(page, "Note it").click();
+    page.getByLabel(say("preflight.counts.holds")).fill("1");
+    assertThat(page.getByText(like("preflight.counts.holdGrounds"))).isVisible();
+    button(page, say("preflight.checkRunPage.noteIt")).click();
     assertThat(page.locator("[data-check-step=quarter-2]")).isVisible();
     page.navigate(app.address() + "models/" + model + "/fly/new");
     assertThat(page.locator("[data-grounded]")).containsText("one hold");
     describeTheDay(page);
-    page.getByLabel("Reason for flying it all the same").fill("Only to see whether this is taken");
-    button(page, "Save the flight").click();
+    page.getByLabel(say("flightlog.flightEntryPage.despite"))
+        .fill("Only to see whether this is taken");
+    button(page, say("flightlog.flightEntryPage.save")).click();
     page.waitForURL("**/fly");
-    assertThat(page.getByText("Flown without being cleared: Only to see")).isVisible();
+    assertThat(page.getByText(say("flightlog.flightsPage.uncleared", "despite", "Only to see")))
+        .isVisible();
     page.navigate(app.address());
     assertThat(
             page.locator("article:has(a[href*='/models/" + model + "/']) [data-grounded]").first())
@@ -96,7 +102,9 @@ class FlyStoriesTest extends Story {
       picker
           .getByRole(
               AriaRole.BUTTON,
-              new Locator.GetByRoleOptions().setName("As it should be").setExact(true))
+              new Locator.GetByRoleOptions()
+                  .setName(say("preflight.checkRunPage.asItShouldBe"))
+                  .setExact(true))
           .click();
     } else {
       picker.locator("[data-outcome=" + outcome + "]").first().click();
@@ -107,7 +115,7 @@ class FlyStoriesTest extends Story {
           .click();
     }
     describeTheDay(page);
-    button(page, "Save the flight").click();
+    button(page, say("flightlog.flightEntryPage.save")).click();
     page.waitForURL("**/fly/coach");
   }
 
@@ -128,27 +136,28 @@ class FlyStoriesTest extends Story {
     // The first flight trims it level; then the balance comes next.
     page.navigate(app.address() + "models/" + model + "/fly/new");
     describeTheDay(page);
-    button(page, "Save the flight").click();
+    button(page, say("flightlog.flightEntryPage.save")).click();
     page.waitForURL("**/fly");
     fly(page, model, "CLIMBS", "clear");
     assertThat(page.locator("[data-advice=BALANCE]")).containsText("further forward");
-    assertThat(page.getByText(Pattern.compile("^Move 4S 3300.*forward"))).isVisible();
-    button(page, "Do it at the bench").click();
-    assertThat(page.locator("[data-goal]")).containsText("First make the open change");
-    button(page, "Done: pack moved").click();
-    assertThat(page.locator("[data-goal]")).containsText("Level trim");
+    assertThat(page.getByText(like("coach.packMove", "aft", "false"))).isVisible();
+    button(page, say("trimming.adviceCard.doBench")).click();
+    assertThat(page.locator("[data-goal]")).containsText(like("coach.goalJob"));
+    button(page, say("trimming.adviceCard.packMoved")).click();
+    assertThat(page.locator("[data-goal]")).containsText(capital(say("TrimTest.LEVEL_TRIM")));
     page.navigate(app.address() + "models/" + model + "/fly/new");
     describeTheDay(page);
-    button(page, "Save the flight").click();
+    button(page, say("flightlog.flightEntryPage.save")).click();
     page.waitForURL("**/fly");
     fly(page, model, "CLIMBS", "slight");
-    assertThat(page.locator("[data-advice=BALANCE]")).containsText("as your own flights show");
-    button(page, "Do it at the bench").click();
-    button(page, "Done: pack moved").click();
-    assertThat(page.locator("[data-goal]")).containsText("Level trim");
+    assertThat(page.locator("[data-advice=BALANCE]"))
+        .containsText(like("coach.verdict", "verdict_is", "EXTRAPOLATED"));
+    button(page, say("trimming.adviceCard.doBench")).click();
+    button(page, say("trimming.adviceCard.packMoved")).click();
+    assertThat(page.locator("[data-goal]")).containsText(capital(say("TrimTest.LEVEL_TRIM")));
     page.navigate(app.address() + "models/" + model + "/fly/new");
     describeTheDay(page);
-    button(page, "Save the flight").click();
+    button(page, say("flightlog.flightEntryPage.save")).click();
     page.waitForURL("**/fly");
     fly(page, model, "", "");
     assertThat(page.locator("[data-test^=INVERTED_45]")).hasAttribute("data-state", "STANDS");
@@ -167,20 +176,20 @@ class FlyStoriesTest extends Story {
     }
     Page page = open("models/" + model + "/fly/new");
     describeTheDay(page);
-    button(page, "Save the flight").click();
+    button(page, say("flightlog.flightEntryPage.save")).click();
     page.waitForURL("**/fly");
     fly(page, model, "TO_BELLY", "clear");
     assertThat(page.locator("[data-advice=RUDDER_TO_ELEVATOR]"))
         .containsText("First step: 2.0 % more up elevator with full rudder");
-    button(page, "Put it in the draft").click();
-    assertThat(page.getByText("1 unsaved change")).isVisible();
-    page.getByLabel("Reason for this change").fill("Knife edge");
-    button(page, Pattern.compile("^Save as revision")).click();
-    assertThat(page.locator("[data-goal]")).containsText("the change is made");
+    button(page, say("trimming.adviceCard.putDraft")).click();
+    assertThat(page.getByText(say("aircraft.draftBar.unsaved", "past", 1))).isVisible();
+    page.getByLabel(say("aircraft.draftBar.reason")).fill("Knife edge");
+    button(page, begins("aircraft.draftBar.save")).click();
+    assertThat(page.locator("[data-goal]")).containsText(like("coach.goalChanged"));
     fly(page, model, "", "");
     assertThat(page.locator("[data-test^=KNIFE_EDGE]")).hasAttribute("data-state", "STANDS");
     page.navigate(app.address() + "models/" + model + "/program/mixes");
-    assertThat(page.getByText("Rudder to elevator").first()).isVisible();
+    assertThat(page.getByText(say("edit.rudderElevator")).first()).isVisible();
     assertThat(browser.errors()).isEmpty();
     page.close();
   }
@@ -190,12 +199,14 @@ class FlyStoriesTest extends Story {
     long model = biplane();
     Page page = open("models/" + model + "/fly/new");
     describeTheDay(page);
-    button(page, "Save the flight").click();
+    button(page, say("flightlog.flightEntryPage.save")).click();
     page.waitForURL("**/fly");
     page.navigate(app.address() + "models/" + model + "/fly/card");
     Locator card = page.locator("[data-field-card]");
-    assertThat(card.locator("[data-card-test=THROTTLE_CHANGE]")).containsText("Sinks at once");
-    assertThat(card).containsText("Throttle change: fly it");
+    assertThat(card.locator("[data-card-test=THROTTLE_CHANGE]"))
+        .containsText(like("TrimOutcome.SINKS_AT_ONCE"));
+    assertThat(card)
+        .containsText(like("coach.goalFirst", "test", capital(say("TrimTest.THROTTLE_CHANGE"))));
     assertThat(
             new String(page.pdf(), java.nio.charset.StandardCharsets.ISO_8859_1)
                     .split("/Type ?/Page[^s]")

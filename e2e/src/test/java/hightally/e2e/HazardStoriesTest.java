@@ -1,6 +1,8 @@
 package hightally.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static hightally.e2e.Catalogue.like;
+import static hightally.e2e.Catalogue.say;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
@@ -175,7 +177,7 @@ class HazardStoriesTest extends Story {
     assertThat(card).isVisible();
     page.waitForCondition(() -> !frames.all.isEmpty());
     frames.all.clear();
-    card.getByText("Show it on the bench").click();
+    card.getByText(say("program.hazardsPage.showBench")).click();
     page.waitForCondition(() -> !frames.all.isEmpty() && seen(kind, frames));
     assertThat(browser.errors()).isEmpty();
     page.close();
@@ -190,19 +192,24 @@ class HazardStoriesTest extends Story {
     assertThat(card.locator("[data-grounded]")).isVisible();
     for (String place : List.of("check", "fly/new", "fly/card")) {
       page.navigate(app.address() + "models/" + model + "/" + place);
-      assertThat(page.locator("[data-grounded]").first()).containsText("Fix this before you fly");
-      assertThat(page.getByLabel("grounded", new Page.GetByLabelOptions().setExact(true)))
+      assertThat(page.locator("[data-grounded]").first())
+          .containsText(like("model.grounded.termGrounded"));
+      assertThat(
+              page.getByLabel(
+                  say("model.grounded.grounded"), new Page.GetByLabelOptions().setExact(true)))
           .isVisible();
     }
     page.navigate(app.address() + "models/1/check");
-    assertThat(page.getByText("Cleared to fly.")).isVisible();
-    assertThat(page.getByLabel("cleared to fly")).isVisible();
+    assertThat(page.getByText(like("model.grounded.clearedWords"))).isVisible();
+    assertThat(page.getByLabel(say("model.grounded.cleared"))).isVisible();
     // One that nobody has looked at is not green, and leads to what is missing.
     page.navigate(app.address() + "models/4/check");
-    assertThat(page.getByLabel("not cleared yet", new Page.GetByLabelOptions().setExact(true)))
+    assertThat(
+            page.getByLabel(
+                say("model.grounded.notCleared"), new Page.GetByLabelOptions().setExact(true)))
         .isVisible();
-    page.getByText("Not cleared yet.").click();
-    assertThat(page.locator("[data-verdict=NOT_YET]")).containsText("Before it flies");
+    page.getByText(like("model.grounded.because")).click();
+    assertThat(page.locator("[data-verdict=NOT_YET]")).containsText(like("model.grounded.before"));
     assertThat(browser.errors()).isEmpty();
   }
 }

@@ -1,12 +1,14 @@
 package hightally.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static hightally.e2e.Catalogue.begins;
+import static hightally.e2e.Catalogue.like;
+import static hightally.e2e.Catalogue.say;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
-import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
 /** The whole path without a mouse; and models copied, set aside, deleted and brought back. */
@@ -78,12 +80,12 @@ class KeyboardStoriesTest extends Story {
 
     press(page, link(page, "Quillon"));
     assertThat(page.locator("main")).isFocused();
-    type(page, page.getByLabel("Horn radius"), "16.5");
-    assertThat(page.getByText("1 unsaved change")).isVisible();
-    to(page, page.getByLabel("Reason for this change"), "Shift+Tab");
+    type(page, page.getByLabel(say("field.Linkage.hornRadiusMm")), "16.5");
+    assertThat(page.getByText(say("aircraft.draftBar.unsaved", "past", 1))).isVisible();
+    to(page, page.getByLabel(say("aircraft.draftBar.reason")), "Shift+Tab");
     page.keyboard().type("By keyboard");
     page.keyboard().press("Enter");
-    assertThat(page.getByText("Saved as revision 4.")).isFocused();
+    assertThat(page.getByText(say("aircraft.draftBar.saved", "saved", 4))).isFocused();
 
     back(page, link(page, "Check"));
     assertThat(page.locator("main")).isFocused();
@@ -97,26 +99,26 @@ class KeyboardStoriesTest extends Story {
 
     back(page, link(page, "Fly"));
     press(page, link(page, "Log a flight"));
-    assertThat(button(page, "Save the flight")).isVisible();
-    type(page, page.getByLabel("Pitch trim, clicks"), "14");
-    press(page, button(page, "sure"));
+    assertThat(button(page, say("flightlog.flightEntryPage.save"))).isVisible();
+    type(page, page.getByLabel(Story.trimField("pitch")), "14");
+    press(page, button(page, say("flightlog.sureRow.sure")));
     picked(page, "Wind", "calm");
     picked(page, "Air", "smooth");
-    press(page, button(page, "Save the flight"));
+    press(page, button(page, say("flightlog.flightEntryPage.save")));
     page.waitForURL("**/fly");
     assertThat(page.locator("main")).isFocused();
 
     // The page has the focus as a whole: the loop comes first in it.
     press(page, page.locator("nav[aria-label='The loop'] a[href$='/adjust']"));
-    press(page, button(page, "Start at the bench"));
+    press(page, button(page, say("adjustment.planView.startAtBench")));
     Locator step = page.locator("[data-step]");
     assertThat(step).isFocused();
-    Locator done = page.locator("button", withText("Done: save revision"));
+    Locator done = page.locator("button", withText(like("adjustment.workOrderView.saveRevision")));
     while (done.count() == 0) {
-      Locator counter = page.getByText(Pattern.compile("^Step \\d+ of"));
+      Locator counter = page.getByText(begins("adjustment.workOrderView.progress"));
       String at = counter.innerText().split(",")[0];
       if ("CHECK".equals(step.getAttribute("data-step"))) {
-        press(page, button(page, "At the mark"));
+        press(page, button(page, say("adjustment.markPanel.atTheMark")));
         assertThat(page.locator("[data-marked]")).isVisible();
       }
       if ("VERIFY".equals(step.getAttribute("data-step"))) {
@@ -131,7 +133,9 @@ class KeyboardStoriesTest extends Story {
       Locator one = surfaces.nth(i);
       press(
           page,
-          one.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Correct way")));
+          one.getByRole(
+              AriaRole.BUTTON,
+              new Locator.GetByRoleOptions().setName(say("adjustment.verifyPanel.correctWay"))));
       assertThat(one.locator("[data-fits]")).isVisible();
     }
     press(page, done);
@@ -145,7 +149,7 @@ class KeyboardStoriesTest extends Story {
   @Test
   void aDialogGivesTheFocusBack() {
     Page page = open("models/2/revisions");
-    Locator delete = button(page, "Delete it").first();
+    Locator delete = button(page, say("aircraft.wholeModel.deleteIt")).first();
     press(page, delete);
     assertThat(page.getByRole(AriaRole.DIALOG)).isVisible();
     page.keyboard().press("Escape");
@@ -157,32 +161,37 @@ class KeyboardStoriesTest extends Story {
   @Test
   void aModelIsCopiedSetAsideDeletedAndBroughtBack() {
     Page page = open("models/3/revisions");
-    page.getByLabel("Copy to a second model, name").fill("Wigeon");
-    button(page, "Copy").click();
+    page.getByLabel(say("aircraft.wholeModel.copyName")).fill("Wigeon");
+    button(page, say("aircraft.wholeModel.copy")).click();
     assertThat(page.getByRole(AriaRole.HEADING, containing("Wigeon"))).isVisible();
     link(page, "revision 1").click();
-    assertThat(page.getByText("its trims, flights, checks and findings stayed behind").first())
-        .isVisible();
+    assertThat(page.getByText(like("aircraft.copied")).first()).isVisible();
 
-    button(page, "Archive it").click();
-    assertThat(page.getByRole(AriaRole.HEADING, named("Hangar"))).isVisible();
+    button(page, say("aircraft.wholeModel.archiveIt")).click();
+    assertThat(page.getByRole(AriaRole.HEADING, named(say("hangar.hangarPage.hangar"))))
+        .isVisible();
     assertThat(link(page, "Wigeon")).hasCount(0);
-    page.getByText("1 archived").click();
-    button(page, "Bring Wigeon back").click();
+    page.getByText(say("hangar.putAwayList.archived", "aside", 1)).click();
+    button(page, say("hangar.putAwayList.bringBack", "name", "Wigeon")).click();
     assertThat(link(page, "Wigeon").first()).isVisible();
 
     link(page, "Wigeon").first().click();
     link(page, "revision 1").click();
-    button(page, "Delete it").first().click();
+    button(page, say("aircraft.wholeModel.deleteIt")).first().click();
     page.getByRole(AriaRole.DIALOG)
-        .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Delete it"))
+        .getByRole(
+            AriaRole.BUTTON,
+            new Locator.GetByRoleOptions().setName(say("aircraft.wholeModel.deleteIt")))
         .click();
-    page.getByText("1 deleted").click();
-    assertThat(page.locator("[data-put-away=Wigeon]")).containsText("gone on");
+    page.getByText(say("hangar.putAwayList.deleted", "deleted", 1)).click();
+    assertThat(page.locator("[data-put-away=Wigeon]"))
+        .containsText(like("hangar.putAwayList.deletedUntil"));
     page.locator("[data-put-away=Wigeon] a").click();
-    assertThat(page.getByText("This model was deleted")).isVisible();
-    button(page, "Bring it back").click();
-    assertThat(page.getByText("This model was deleted")).hasCount(0);
+    assertThat(page.getByText(say("hangar.putAwayList.deleted", "deleted", "This model was")))
+        .isVisible();
+    button(page, say("aircraft.modelLayout.restore")).click();
+    assertThat(page.getByText(say("hangar.putAwayList.deleted", "deleted", "This model was")))
+        .hasCount(0);
     assertThat(browser.errors()).isEmpty();
     page.close();
   }

@@ -10,6 +10,7 @@ import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.time.LocalDate;
 import java.util.function.Consumer;
 
 /** Models that a story begins with, made through the interface for programs. */
@@ -59,5 +60,28 @@ final class Models {
     ObjectNode body = JSON.createObjectNode().put("reason", "Planted");
     body.set("setup", setup);
     return call(app, "POST", "api/aircraft", body).get("id").asLong();
+  }
+
+  /**
+   * Flights of a calm day, today, with one elevator trim each, as many as there are trims; the
+   * other trims as they stand.
+   */
+  static void flown(RunningApp app, long model, int... pitchClicks) {
+    int revision = call(app, "GET", "api/aircraft/" + model, null).at("/newest/number").asInt();
+    JsonNode stands = call(app, "GET", "api/aircraft/" + model + "/standing-trims", null);
+    JsonNode phases = stands.get("phases");
+    JsonNode base = phases.get(phases.size() - 1).get("trims");
+    int number = 0;
+    for (int clicks : pitchClicks) {
+      ObjectNode flight = JSON.createObjectNode().put("revisionNumber", revision);
+      ObjectNode report = flight.putObject("report");
+      report.put("flownOn", LocalDate.now().toString()).put("wind", "CALM").put("air", "SMOOTH");
+      report.put("field", "").put("battery", "").putNull("cgMm").put("remarks", "");
+      // The same sent again within two minutes would be one flight.
+      report.put("goal", "Flight " + ++number).put("throttlePercent", 50).put("sure", "SURE");
+      report.put("turnsDiffer", false).putArray("phases");
+      report.set("trims", ((ObjectNode) base.deepCopy()).put("pitch", clicks));
+      call(app, "POST", "api/aircraft/" + model + "/flights", flight);
+    }
   }
 }

@@ -1,6 +1,9 @@
 package hightally.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static hightally.e2e.Catalogue.begins;
+import static hightally.e2e.Catalogue.like;
+import static hightally.e2e.Catalogue.say;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -14,7 +17,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
-import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
 /**
@@ -32,12 +34,14 @@ class MovementStoriesTest extends Story {
     edits = 0;
     page = open("new");
     page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName(kind)).first().click();
-    page.getByLabel("Model name").fill(name);
-    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Create")))
+    page.getByLabel(say("hangar.newModelPage.modelName")).fill(name);
+    page.getByRole(
+            AriaRole.BUTTON,
+            new Page.GetByRoleOptions().setName(begins("hangar.newModelPage.create")))
         .click();
     page.waitForURL("**/rig");
     edits += 3;
-    page.getByRole(AriaRole.LINK, named("Program")).click();
+    page.getByRole(AriaRole.LINK, named(say("program.programPages.program"))).click();
   }
 
   private void to(String tab) {
@@ -88,9 +92,9 @@ class MovementStoriesTest extends Story {
   }
 
   private long save() {
-    page.getByLabel("Reason for this change").fill("Typed from the brief");
-    button(page, Pattern.compile("^Save as revision")).click();
-    assertThat(page.getByLabel("Reason for this change")).hasCount(0);
+    page.getByLabel(say("aircraft.draftBar.reason")).fill("Typed from the brief");
+    button(page, begins("aircraft.draftBar.save")).click();
+    assertThat(page.getByLabel(say("aircraft.draftBar.reason"))).hasCount(0);
     return Long.parseLong(page.url().replaceAll(".*/models/(\\d+)/.*", "$1"));
   }
 
@@ -143,44 +147,47 @@ class MovementStoriesTest extends Story {
   void anElectricGliderWithBrakesOnTheThrottleStick() {
     begin("V-tail, flaps with two servos", "Wheatear");
     to("Flight phases");
-    press(button(page, "Start, cruise, landing"));
+    press(button(page, say("program.usualPhases.threePhases")));
     assertThat(cell("start", "flap-left")).isVisible();
     move(cell("start", "flap-left"), "2");
     move(cell("landing", "flap-left"), "3");
     // The stick must drive no motor where it brakes: that is arranged first.
     to("Power and timers");
-    press(button(page, "A curve for some phases"));
-    Locator curves = page.locator("section", withText("Throttle curve"));
+    press(button(page, say("program.powerPage.phaseCurve")));
+    Locator curves = page.locator("section", withText(say("program.powerPage.throttleCurve")));
     assertThat(curves).hasCount(2);
-    type(curves.last().getByLabel("Point 2, value percent"), "0");
+    type(curves.last().getByLabel(say("program.curveEditor.pointValue", "i", 2)), "0");
     to("Mixes");
-    press(button(page, "Brakes on the throttle stick"));
-    pick(page.getByLabel("Acts in"), "landing");
-    press(button(page, "Add this mix"));
+    press(button(page, say("edit.brakesThrottleStick")));
+    pick(page.getByLabel(say("program.gallery.actsIn")), "landing");
+    press(button(page, say("program.gallery.add")));
     move(adds("Brakes on the throttle stick", "flap-left", "throttle closed"), "20");
     move(adds("Brakes on the throttle stick", "aileron-left", "throttle closed"), "4");
-    press(button(page, "Brakes to elevator"));
-    pick(page.getByLabel("Acts in"), "landing");
-    press(button(page, "Add this mix"));
+    press(button(page, say("edit.brakesElevator")));
+    pick(page.getByLabel(say("program.gallery.actsIn")), "landing");
+    press(button(page, say("program.gallery.add")));
     move(adds("Brakes to elevator", "v-tail-left", "throttle closed"), "2");
     to("Feel");
     move(page.locator("[data-rates='/roll'] input").first(), "9");
-    Browser.choose(page.getByLabel("Control"), "PITCH");
+    Browser.choose(page.getByLabel(say("program.feelPage.control")), "PITCH");
     move(page.locator("[data-rates='/pitch'] input").first(), "6");
     to("Flight phases");
-    page.getByLabel("Fade").first().waitFor();
+    page.getByLabel(say("program.fade")).first().waitFor();
     for (int i = 0; i < 3; i++) {
-      type(page.getByLabel("Fade").nth(i), "2");
+      type(page.getByLabel(say("program.fade")).nth(i), "2");
     }
     // Out of the landing with the stick forward the motor comes up over the fade: meant so.
     to("Switch check");
     Locator rises = page.locator("[data-hazard=MOTOR_RISES]");
     assertThat(rises).hasCount(1);
-    rises.getByText("Accept this finding").click();
-    type(rises.getByLabel("Why you accept this"), "Going round again: it fades in over 2 s");
+    rises.getByText(say("bench.accepting.title")).click();
+    type(
+        rises.getByLabel(like("bench.accepting.reasonAsked")),
+        "Going round again: it fades in over 2 s");
     press(
         rises.getByRole(
-            AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Accept").setExact(true)));
+            AriaRole.BUTTON,
+            new Locator.GetByRoleOptions().setName(say("bench.accepting.accept")).setExact(true)));
     long model = save();
     System.out.println("Electric glider, brakes on the throttle stick: " + edits + " edits");
     JsonNode setup = Models.setup(app, model);
@@ -204,7 +211,7 @@ class MovementStoriesTest extends Story {
   void aThermalGliderWithFivePhasesSnapFlapAndBrakes() {
     begin("Glider, flaps, no motor", "Siskin");
     to("Flight phases");
-    press(button(page, "Speed, cruise, thermal 1 and 2, landing"));
+    press(button(page, say("program.usualPhases.fivePhases")));
     String[][] presets = {
       {"speed", "1", "up"}, {"thermal-1", "2.5", "down"}, {"thermal-2", "4", "down"},
     };
@@ -219,28 +226,28 @@ class MovementStoriesTest extends Story {
       }
     }
     move(cell("landing", "flap-left"), "3");
-    page.getByRole(AriaRole.TAB, named("Differential")).click();
+    page.getByRole(AriaRole.TAB, named(say("program.phaseTable.differential"))).click();
     for (String phase : List.of("speed", "thermal-1", "thermal-2", "landing")) {
       move(cell(phase, "aileron-left"), "4");
     }
     to("Feel");
     move(page.locator("[data-rates='/roll'] input").first(), "9");
-    Browser.choose(page.getByLabel("Control"), "PITCH");
+    Browser.choose(page.getByLabel(say("program.feelPage.control")), "PITCH");
     move(page.locator("[data-rates='/pitch'] input").first(), "8");
-    Browser.choose(page.getByLabel("Control"), "YAW");
+    Browser.choose(page.getByLabel(say("program.feelPage.control")), "YAW");
     move(page.locator("[data-rates='/yaw'] input").first(), "18");
     to("Mixes");
-    press(button(page, "Elevator to flap"));
-    pick(page.getByLabel("Preset of phase"), "thermal-1");
-    press(button(page, "Add this mix"));
-    press(button(page, "Brakes on the throttle stick"));
-    pick(page.getByLabel("Acts in"), "landing");
-    press(button(page, "Add this mix"));
+    press(button(page, say("edit.elevatorFlap")));
+    pick(page.getByLabel(say("program.gallery.preset")), "thermal-1");
+    press(button(page, say("program.gallery.add")));
+    press(button(page, say("edit.brakesThrottleStick")));
+    pick(page.getByLabel(say("program.gallery.actsIn")), "landing");
+    press(button(page, say("program.gallery.add")));
     move(adds("Brakes on the throttle stick", "flap-left", "throttle closed"), "20");
     move(adds("Brakes on the throttle stick", "aileron-left", "throttle closed"), "4");
-    press(button(page, "Brakes to elevator"));
-    pick(page.getByLabel("Acts in"), "landing");
-    press(button(page, "Add this mix"));
+    press(button(page, say("edit.brakesElevator")));
+    pick(page.getByLabel(say("program.gallery.actsIn")), "landing");
+    press(button(page, say("program.gallery.add")));
     move(adds("Brakes to elevator", "elevator", "throttle closed"), "2");
     long model = save();
     System.out.println("Thermal glider, five phases, snap flap, brakes: " + edits + " edits");
@@ -272,10 +279,10 @@ class MovementStoriesTest extends Story {
     begin("Jet, canards and vectored thrust", "Sandgrouse");
     int kind = edits;
     to("Mixes");
-    press(button(page, "Elevator to canards"));
-    press(button(page, "Add this mix"));
+    press(button(page, say("edit.elevatorCanards")));
+    press(button(page, say("program.gallery.add")));
     // To each side and target a weight of its own: 30 and 35, 38 and 39 percent.
-    Browser.choose(page.getByLabel("Units"), "PERCENT");
+    Browser.choose(page.getByLabel(say("program.movementField.units")), "PERCENT");
     Locator moves = mix("Elevator to canards");
     String[][] weights = {
       {"left-canard", "full back stick", "30"},
@@ -283,18 +290,18 @@ class MovementStoriesTest extends Story {
       {"right-canard", "full back stick", "38"},
       {"right-canard", "full forward stick", "39"},
     };
-    press(moves.getByRole(AriaRole.BUTTON).getByText("Edit separately"));
+    press(moves.getByRole(AriaRole.BUTTON).getByText(say("program.mixesPage.editSeparately")));
     for (String[] one : weights) {
       move(adds("Elevator to canards", one[0], one[1]), one[2]);
     }
-    press(button(page, "Aileron to canards"));
-    press(button(page, "Add this mix"));
+    press(button(page, say("edit.aileronCanards")));
+    press(button(page, say("program.gallery.add")));
     move(adds("Aileron to canards", "left-canard", "full right aileron stick"), "20");
-    press(button(page, "Elevator to nozzles"));
-    press(button(page, "Add this mix"));
-    press(button(page, "Rudder to nozzles"));
-    press(button(page, "Add this mix"));
-    Browser.choose(page.getByLabel("Units"), "MILLIMETRES");
+    press(button(page, say("edit.elevatorNozzles")));
+    press(button(page, say("program.gallery.add")));
+    press(button(page, say("edit.rudderNozzles")));
+    press(button(page, say("program.gallery.add")));
+    Browser.choose(page.getByLabel(say("program.movementField.units")), "MILLIMETRES");
     to("Feel");
     move(page.locator("[data-rates='/roll'] input").first(), "12");
     long model = save();
@@ -333,7 +340,7 @@ class MovementStoriesTest extends Story {
   void whatThePagesShowIsWhatTheBenchShows() {
     for (long model = 1; model <= 4; model++) {
       page = open("models/" + model + "/program/phases");
-      page.getByRole(AriaRole.TAB, named("Full sticks")).click();
+      page.getByRole(AriaRole.TAB, named(say("program.phaseTable.fullSticks"))).click();
       assertThat(page.locator("[data-full]").first()).isVisible();
       Locator heads = page.locator("[data-phases] thead button");
       for (int i = 0; i < heads.count(); i++) {
@@ -349,8 +356,9 @@ class MovementStoriesTest extends Story {
 
   /** The column of the phase that is on, at rest, beside the figures of the drawing. */
   private void compareWithDrawing() {
-    page.getByRole(AriaRole.TAB, named("Presets")).click();
-    assertThat(page.locator("td.bg-inset[data-cell]").first()).containsText("total");
+    page.getByRole(AriaRole.TAB, named(say("program.phaseTable.presets"))).click();
+    assertThat(page.locator("td.bg-inset[data-cell]").first())
+        .containsText(say("program.phaseTable.total"));
     // A phase takes its time to fade in; then the two are the same.
     List<String> differ = differing();
     for (int tries = 0; tries < 300 && !differ.isEmpty(); tries++) {
@@ -358,7 +366,7 @@ class MovementStoriesTest extends Story {
       differ = differing();
     }
     assertThat(differ).isEmpty();
-    page.getByRole(AriaRole.TAB, named("Full sticks")).click();
+    page.getByRole(AriaRole.TAB, named(say("program.phaseTable.fullSticks"))).click();
   }
 
   private List<String> differing() {

@@ -1,6 +1,8 @@
 package hightally.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static hightally.e2e.Catalogue.like;
+import static hightally.e2e.Catalogue.say;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
@@ -21,19 +23,18 @@ class NothingLostTest extends Story {
   @Test
   void aStoreFilledToTheBrimCostsNeitherThePageNorTheEdit() {
     Page page = open("models/1/rig");
-    Locator radius = page.getByLabel("Horn radius");
+    Locator radius = page.getByLabel(say("field.Linkage.hornRadiusMm"));
     assertThat(radius).isVisible();
     page.evaluate(BRIM);
     radius.fill("16.5");
-    assertThat(page.getByText("storage is full: your changes are kept as long as this tab"))
-        .isVisible();
+    assertThat(page.getByText(like("aircraft.draftBar.storageInTab"))).isVisible();
     page.reload();
-    assertThat(page.getByLabel("Horn radius")).hasValue("16.5");
-    assertThat(page.getByText("1 unsaved change")).isVisible();
-    assertThat(page.getByText("as long as this tab")).isVisible();
+    assertThat(page.getByLabel(say("field.Linkage.hornRadiusMm"))).hasValue("16.5");
+    assertThat(page.getByText(say("aircraft.draftBar.unsaved", "past", 1))).isVisible();
+    assertThat(page.getByText(like("aircraft.draftBar.storageInTab"))).isVisible();
     page.evaluate("() => localStorage.clear()");
-    page.getByLabel("Horn radius").fill("17");
-    assertThat(page.getByText("as long as this tab")).hasCount(0);
+    page.getByLabel(say("field.Linkage.hornRadiusMm")).fill("17");
+    assertThat(page.getByText(like("aircraft.draftBar.storageInTab"))).hasCount(0);
     assertThat(browser.errors()).isEmpty();
   }
 
@@ -42,20 +43,22 @@ class NothingLostTest extends Story {
     Page page = open("models/2/fly");
     page.evaluate("() => localStorage.setItem('high-tally.flight.2.new', '{\"trims\": {\"roll\"')");
     page.navigate(app.address() + "models/2/fly/new");
-    assertThat(page.getByText("could not be read; the form starts empty")).isVisible();
+    assertThat(page.getByText(like("flightlog.flightEntryPage.unreadable"))).isVisible();
     // It begins with the trims that stand in the transmitter.
-    assertThat(page.getByLabel("Roll trim, clicks")).hasValue("−1");
+    assertThat(page.getByLabel(Story.trimField("roll"))).hasValue("−1");
     page.evaluate("() => localStorage.setItem('high-tally.draft.2', '{\"basedOn\":1}')");
     page.navigate(app.address() + "models/2/rig");
-    assertThat(page.getByText("unsaved changes of last time could not be read")).isVisible();
-    assertThat(page.getByLabel("Horn radius")).isVisible();
+    assertThat(page.getByText(like("aircraft.draftBar.unreadable"))).isVisible();
+    assertThat(page.getByLabel(say("field.Linkage.hornRadiusMm"))).isVisible();
     assertThat(browser.errors()).isEmpty();
   }
 
   @Test
   void aDragIsOneStepOfUndoAndSoIsATypedNumber() {
     Page page = open("models/2/program/power");
-    Locator point = page.getByRole(AriaRole.SLIDER, containing("Point 2")).first();
+    Locator point =
+        page.getByRole(AriaRole.SLIDER, containing(say("program.curveEditor.point", "i", 2)))
+            .first();
     String before = point.getAttribute("aria-valuetext");
     point.scrollIntoViewIfNeeded();
     BoundingBox box = point.boundingBox();
@@ -65,42 +68,42 @@ class NothingLostTest extends Story {
       page.mouse().move(box.x + box.width / 2 - 2 * i, box.y + box.height / 2 + 3 * i);
     }
     page.mouse().up();
-    assertThat(page.getByText("1 unsaved change")).isVisible();
+    assertThat(page.getByText(say("aircraft.draftBar.unsaved", "past", 1))).isVisible();
     assertThat(point.getAttribute("aria-valuetext")).isNotEqualTo(before);
     page.keyboard().press("Control+z");
     assertThat(point).hasAttribute("aria-valuetext", before);
 
     page.navigate(app.address() + "models/2/rig");
-    Locator radius = page.getByLabel("Horn radius");
+    Locator radius = page.getByLabel(say("field.Linkage.hornRadiusMm"));
     String was = radius.inputValue();
     radius.click();
     page.keyboard().press("Control+a");
     page.keyboard().type("14.5");
-    assertThat(page.getByText("1 unsaved change")).isVisible();
+    assertThat(page.getByText(say("aircraft.draftBar.unsaved", "past", 1))).isVisible();
     page.keyboard().press("Control+z");
-    assertThat(page.getByText("unsaved change")).isVisible();
+    assertThat(page.getByText(like("aircraft.draftBar.unsaved"))).isVisible();
     radius.fill("14.5");
     page.locator("h1").first().click();
     page.keyboard().press("Control+z");
     assertThat(radius).hasValue(was);
-    assertThat(button(page, "Undo")).isDisabled();
+    assertThat(button(page, say("aircraft.draftBar.undo"))).isDisabled();
   }
 
   @Test
   void aPageThatFailsShowsItsErrorPageAndTheDraftIsStillThere() {
     Page page = open("models/3/rig");
-    page.getByLabel("Horn radius").fill("13");
+    page.getByLabel(say("field.Linkage.hornRadiusMm")).fill("13");
     page.locator("h1").first().click();
-    assertThat(page.getByText("1 unsaved change")).isVisible();
+    assertThat(page.getByText(say("aircraft.draftBar.unsaved", "past", 1))).isVisible();
     page.route("**/api/program/gallery", FailingGallery::answer);
-    page.getByRole(AriaRole.LINK, named("Program")).click();
-    page.getByRole(AriaRole.LINK, named("Mixes")).click();
-    assertThat(page.getByText("This page has a fault")).isVisible();
-    assertThat(page.getByText("1 unsaved change")).isVisible();
-    page.getByRole(AriaRole.LINK, named("Flight phases")).click();
-    assertThat(page.getByText("This page has a fault")).hasCount(0);
+    page.getByRole(AriaRole.LINK, named(say("aircraft.loopNav.program"))).click();
+    page.getByRole(AriaRole.LINK, named(say("program.programPages.mixes"))).click();
+    assertThat(page.getByText(say("ui.routeFault.title"))).isVisible();
+    assertThat(page.getByText(say("aircraft.draftBar.unsaved", "past", 1))).isVisible();
+    page.getByRole(AriaRole.LINK, named(say("program.programPages.flightPhases"))).click();
+    assertThat(page.getByText(say("ui.routeFault.title"))).hasCount(0);
     page.reload();
-    assertThat(page.getByText("1 unsaved change")).isVisible();
+    assertThat(page.getByText(say("aircraft.draftBar.unsaved", "past", 1))).isVisible();
   }
 
   /** An answer of a shape no page can draw. */
@@ -117,7 +120,7 @@ class NothingLostTest extends Story {
     assertThat(page).hasTitle("Hangar · High Tally");
     page.navigate(app.address() + "models/1/rig");
     assertThat(page).hasTitle("Rig · Quillon · High Tally");
-    page.getByRole(AriaRole.LINK, named("Check")).click();
+    page.getByRole(AriaRole.LINK, named(say("aircraft.loopNav.check"))).click();
     assertThat(page).hasTitle("Bench · Quillon · High Tally");
     assertThat(page.locator("main")).isFocused();
   }

@@ -1,6 +1,9 @@
 package hightally.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static hightally.e2e.Catalogue.begins;
+import static hightally.e2e.Catalogue.like;
+import static hightally.e2e.Catalogue.say;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
@@ -34,31 +37,33 @@ class PathTest extends Story {
     browser.errors().clear();
     Page page = browser.page(1280, 800, ColorScheme.LIGHT);
     page.navigate(app.address());
-    assertThat(page.getByText("Ready to move into the linkages: roll 9 clicks left")).isVisible();
+    assertThat(page.getByText(begins("log.trimsWaitAdjustment")))
+        .containsText("roll " + Story.clicks(Story.Control.ROLL, -9));
     page.getByRole(AriaRole.LINK, named("Quillon")).first().click();
     anyButton(page, "Elevator").first().click();
-    assertThat(page.getByText("Elevator: linkage")).isVisible();
+    assertThat(page.getByText(say("aircraft.rigPanel.linkage", "surface", "Elevator"))).isVisible();
 
-    page.getByRole(AriaRole.LINK, named("Check")).click();
+    page.getByRole(AriaRole.LINK, named(say("aircraft.loopNav.check"))).click();
     // The bench opens with the trims that stand in the transmitter: 14 up.
     for (int i = 0; i < 4; i++) {
-      anyButton(page, "Pitch trim: one less").click();
+      anyButton(page, say("ui.stepper.oneLess", "label", "Pitch trim")).click();
     }
-    Locator trim = page.locator("tr", new Page.LocatorOptions().setHasText("Pitch trim"));
+    Locator trim =
+        page.locator("tr", new Page.LocatorOptions().setHasText(say("field.Trims.pitch")));
     assertThat(trim.locator("td").nth(2)).hasText("+1.71");
     assertThat(trim.locator("td").nth(0)).hasText("+5.0");
     theTallySumsToWhereTheSurfaceStands(page);
 
     page.setViewportSize(390, 844);
-    page.getByRole(AriaRole.LINK, named("Fly")).click();
-    page.getByRole(AriaRole.LINK, named("Log a flight")).click();
-    Story.trimTo(page, "Roll", -9);
-    Story.trimTo(page, "Pitch", 14);
-    Story.trimTo(page, "Yaw", 6);
-    assertThat(page.getByText("14 clicks nose up").first()).isVisible();
-    page.getByLabel("Remarks").fill("Hands off in calm air");
+    page.getByRole(AriaRole.LINK, named(say("aircraft.loopNav.fly"))).click();
+    page.getByRole(AriaRole.LINK, named(say("adjustment.adjustPage.logAFlight"))).click();
+    Story.trimTo(page, "roll", -9);
+    Story.trimTo(page, "pitch", 14);
+    Story.trimTo(page, "yaw", 6);
+    assertThat(page.getByText(Story.clicks(Story.Control.PITCH, 14)).first()).isVisible();
+    page.getByLabel(say("field.FlightReport.remarks")).fill("Hands off in calm air");
     Story.describeTheDay(page);
-    anyButton(page, "Save the flight").click();
+    anyButton(page, say("flightlog.flightEntryPage.save")).click();
     assertThat(page.getByText("Hands off in calm air")).isVisible();
 
     page.setViewportSize(1280, 800);
@@ -67,42 +72,57 @@ class PathTest extends Story {
         .containsText("Elevator: 1½ turns in. The trailing edge goes up by 2.3 mm.");
     assertThat(page.locator("[data-rod=upper-aileron-left]"))
         .containsText("leave the slave pushrod");
-    anyButton(page, "Start at the bench").click();
+    anyButton(page, say("adjustment.planView.startAtBench")).click();
     followTheWorkOrder(page);
 
-    assertThat(page.getByText("Adjusted, not flown yet: the next flight shows whether it worked."))
-        .isVisible();
-    page.getByRole(AriaRole.LINK, named("revision 4")).click();
+    assertThat(page.getByRole(AriaRole.HEADING, named(say("log.adjusted")))).isVisible();
+    page.getByRole(AriaRole.LINK, named(say("aircraft.loopNav.revision", "number", 4))).click();
     assertThat(
-            page.getByText("moved into the pushrods: roll 9 clicks left, pitch 14 clicks nose up"))
+            page.getByText(
+                like(
+                    "log.trimsMoved",
+                    "trims",
+                    "roll "
+                        + Story.clicks(Story.Control.ROLL, -9)
+                        + ", pitch "
+                        + Story.clicks(Story.Control.PITCH, 14))))
         .isVisible();
-    page.getByRole(AriaRole.LINK, named("Check")).click();
-    assertThat(page.getByLabel("Pitch trim, clicks")).hasValue("0");
+    page.getByRole(AriaRole.LINK, named(say("aircraft.loopNav.check"))).click();
+    assertThat(page.getByLabel(Story.trimField("pitch"))).hasValue("0");
     assertThat(browser.errors()).isEmpty();
   }
 
   private static void followTheWorkOrder(Page page) {
     Locator step = page.locator("[data-step]");
-    assertThat(step).hasText("Make the motor safe");
-    assertThat(page.getByText("Take the propeller off")).isVisible();
+    assertThat(step).hasText(say("adjustment.makeMotorHarmless"));
+    assertThat(page.getByText(like("adjustment.motorSafe"))).isVisible();
     boolean trimPutBack = false;
     boolean elevatorTurned = false;
     while (!"VERIFY".equals(step.getAttribute("data-step"))) {
-      trimPutBack |= step.innerText().equals("Put the trim back: roll 9 clicks left");
+      trimPutBack |=
+          step.innerText().equals(say("adjustment.putTrimBack", "moving", "roll 9 clicks left"));
       elevatorTurned |= step.innerText().equals("Elevator: 1½ turns in");
       if ("CHECK".equals(step.getAttribute("data-step"))) {
-        anyButton(page, "At the mark").click();
+        anyButton(page, say("adjustment.markPanel.atTheMark")).click();
         assertThat(page.locator("[data-marked]")).isVisible();
       }
-      String before = page.getByText("of 2").first().innerText().split(",")[0];
-      anyButton(page, "Next").click();
+      String before =
+          page.getByText(like("adjustment.workOrderView.progress"))
+              .first()
+              .innerText()
+              .split(",")[0];
+      anyButton(page, say("adjustment.workOrderView.next")).click();
       page.waitForCondition(
-          () -> !page.getByText("of 2").first().innerText().startsWith(before + ","));
+          () ->
+              !page.getByText(like("adjustment.workOrderView.progress"))
+                  .first()
+                  .innerText()
+                  .startsWith(before + ","));
     }
     lookAtEverySurface(page);
     assertThat(trimPutBack).as("the pair's second side is marked with the trim back in").isTrue();
     assertThat(elevatorTurned).isTrue();
-    anyButton(page, "Done: save revision 4").click();
+    anyButton(page, say("adjustment.workOrderView.saveRevision", "number", 4)).click();
   }
 
   private static void theTallySumsToWhereTheSurfaceStands(Page page) {
@@ -120,19 +140,22 @@ class PathTest extends Story {
   void aWrongValueIsRefusedAtItsFieldAndADraftSurvivesAReload() {
     Page page = browser.page(1280, 800, ColorScheme.LIGHT);
     page.navigate(app.address() + "models/1/rig");
-    Locator horn = page.getByLabel("Horn radius");
+    Locator horn = page.getByLabel(say("field.Linkage.hornRadiusMm"));
     horn.fill("0");
-    assertThat(page.getByText("0 is refused. Horn radius: 1 to 150 mm")).isVisible();
-    assertThat(page.getByText("unsaved change")).hasCount(0);
+    assertThat(
+            page.getByText(
+                say("ui.range.isRefused", "typed", 0, "message", "Horn radius: 1 to 150 mm")))
+        .isVisible();
+    assertThat(page.getByText(like("aircraft.draftBar.unsaved"))).hasCount(0);
     horn.fill("16.5");
-    assertThat(page.getByText("1 unsaved change")).isVisible();
+    assertThat(page.getByText(say("aircraft.draftBar.unsaved", "past", 1))).isVisible();
     page.reload();
-    assertThat(page.getByLabel("Horn radius")).hasValue("16.5");
-    anyButton(page, "Undo").click();
-    assertThat(page.getByLabel("Horn radius")).hasValue("15");
-    anyButton(page, "Redo").click();
-    assertThat(page.getByLabel("Horn radius")).hasValue("16.5");
-    anyButton(page, "Undo").click();
+    assertThat(page.getByLabel(say("field.Linkage.hornRadiusMm"))).hasValue("16.5");
+    anyButton(page, say("aircraft.draftBar.undo")).click();
+    assertThat(page.getByLabel(say("field.Linkage.hornRadiusMm"))).hasValue("15");
+    anyButton(page, say("aircraft.draftBar.redo")).click();
+    assertThat(page.getByLabel(say("field.Linkage.hornRadiusMm"))).hasValue("16.5");
+    anyButton(page, say("aircraft.draftBar.undo")).click();
   }
 
   @Test
@@ -142,7 +165,10 @@ class PathTest extends Story {
     Path saved = folder.resolve("quillon.json");
     page.waitForDownload(
             () ->
-                page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("as a file"))
+                page.getByRole(
+                        AriaRole.LINK,
+                        new Page.GetByRoleOptions()
+                            .setName(like("aircraft.revisionsPage.saveFile")))
                     .first()
                     .click())
         .saveAs(saved);
@@ -151,10 +177,20 @@ class PathTest extends Story {
     Files.writeString(broken, text.replace("\"stickMode\" : 2", "\"stickMode\" : 7"));
     page.navigate(app.address() + "bring-in");
     page.locator("input[accept*=json]").setInputFiles(broken);
-    assertThat(page.getByText("transmitter.stickMode is 7; it must be 1 to 4.")).isVisible();
+    assertThat(
+            page.getByText(
+                say(
+                    "aircraft.draftBar.refused",
+                    "field",
+                    "transmitter.stickMode",
+                    "value",
+                    7,
+                    "requirement",
+                    "1 to 4")))
+        .isVisible();
     Files.writeString(saved, text.replace("\"name\" : \"Quillon\"", "\"name\" : \"Second one\""));
     page.locator("input[accept*=json]").setInputFiles(saved);
-    anyButton(page, "Add as a new model").click();
+    anyButton(page, say("transfer.bringInPage.add")).click();
     assertThat(page.locator("[data-next=MAKE_READY]")).isVisible();
     assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Second one")))
         .isVisible();
@@ -165,27 +201,27 @@ class PathTest extends Story {
     Page first = browser.page(1280, 800, ColorScheme.LIGHT);
     first.navigate(app.address() + "bring-in");
     first.locator("input[accept*=json]").setInputFiles(RunningApp.root().resolve(DEMO_FILE));
-    anyButton(first, "Add as a new model").click();
+    anyButton(first, say("transfer.bringInPage.add")).click();
     assertThat(first.locator("[data-next=MAKE_READY]")).isVisible();
     Page second = browser.page(1280, 800, ColorScheme.LIGHT);
     second.navigate(first.url());
     edit(first, "16", "A longer horn");
     edit(second, "17", "A longer horn still");
-    anyButton(first, "Save as revision 2").click();
-    assertThat(first.getByText("Saved as revision 2.")).isVisible();
-    anyButton(second, "Save as revision 2").click();
-    assertThat(second.getByText("revision 2 has been saved since. Nothing was stored")).isVisible();
-    assertThat(second.getByLabel("Horn radius")).hasValue("17");
-    assertThat(second.getByLabel("Reason for this change")).hasValue("A longer horn still");
+    anyButton(first, say("aircraft.draftBar.save", "number", 2)).click();
+    assertThat(first.getByText(say("aircraft.draftBar.saved", "saved", 2))).isVisible();
+    anyButton(second, say("aircraft.draftBar.save", "number", 2)).click();
+    assertThat(second.getByText(like("refused.olderRevision", "saved", 2))).isVisible();
+    assertThat(second.getByLabel(say("field.Linkage.hornRadiusMm"))).hasValue("17");
+    assertThat(second.getByLabel(say("aircraft.draftBar.reason"))).hasValue("A longer horn still");
     second.reload();
-    assertThat(second.getByLabel("Horn radius")).hasValue("17");
-    anyButton(second, "Discard them and start from revision 2").click();
-    assertThat(second.getByLabel("Horn radius")).hasValue("16");
+    assertThat(second.getByLabel(say("field.Linkage.hornRadiusMm"))).hasValue("17");
+    anyButton(second, say("aircraft.draftBar.discardAndStart", "number", 2)).click();
+    assertThat(second.getByLabel(say("field.Linkage.hornRadiusMm"))).hasValue("16");
   }
 
   private static void edit(Page page, String horn, String reason) {
-    page.getByLabel("Horn radius").fill(horn);
-    page.getByLabel("Reason for this change").fill(reason);
+    page.getByLabel(say("field.Linkage.hornRadiusMm")).fill(horn);
+    page.getByLabel(say("aircraft.draftBar.reason")).fill(reason);
   }
 
   @Test
@@ -199,49 +235,51 @@ class PathTest extends Story {
     assertThat(rudder).containsText("▶");
     page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Rudder:")).focus();
     page.keyboard().press("Enter");
-    assertThat(page.getByText("Tally: Rudder")).isVisible();
+    assertThat(page.getByText(like("bench.tallyPanel.tallyNow", "surface", "Rudder"))).isVisible();
     assertThat(
-            page.locator("tr", new Page.LocatorOptions().setHasText("Yaw stick"))
+            page.locator("tr", new Page.LocatorOptions().setHasText(say("field.Moment.yaw")))
                 .locator("td")
                 .first())
         .hasText("+90.0");
     page.locator("[data-stick=left]").focus();
     page.keyboard().press("Home");
     assertThat(
-            page.locator("tr", new Page.LocatorOptions().setHasText("Yaw stick"))
+            page.locator("tr", new Page.LocatorOptions().setHasText(say("field.Moment.yaw")))
                 .locator("td")
                 .first())
         .hasText("0.0");
     page.keyboard().press("?");
-    assertThat(page.getByRole(AriaRole.DIALOG)).containsText("Next step of a work order");
+    assertThat(page.getByRole(AriaRole.DIALOG)).containsText(like("ui.shortcuts.nextStep"));
   }
 
   @Test
   void aNewModelStartsFromAKind() {
     Page page = browser.page(1280, 800, ColorScheme.LIGHT);
     page.navigate(app.address());
-    page.getByRole(AriaRole.LINK, named("New model")).click();
+    page.getByRole(AriaRole.LINK, named(say("hangar.newModelPage.newModel"))).click();
     page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("V-tail, flaps")).click();
-    page.getByLabel("Model name").fill("Wend");
-    anyButton(page, "Create this model").click();
+    page.getByLabel(say("hangar.newModelPage.modelName")).fill("Wend");
+    anyButton(page, say("hangar.newModelPage.create")).click();
     assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Wend")))
         .isVisible();
-    assertThat(page.getByText("No problems found in the figures entered.")).isVisible();
+    assertThat(page.getByText(say("bench.findingsCard.nothingFound"))).isVisible();
     anyButton(page, "Left V-tail").first().click();
-    assertThat(page.getByText("Left V-tail: linkage")).isVisible();
+    assertThat(page.getByText(say("aircraft.rigPanel.linkage", "surface", "Left V-tail")))
+        .isVisible();
   }
 
   @Test
   void aFindingIsMendedWithOneClickAndUndoneWithOne() {
     Page page = browser.page(1280, 800, ColorScheme.LIGHT);
     page.navigate(app.address() + "models/3/rig");
-    assertThat(page.getByText("3 findings")).isVisible();
+    assertThat(page.getByText(say("bench.findingsCard.findings", "count", 3))).isVisible();
     Locator subTrim = page.locator("[data-finding=large-sub-trim]");
-    assertThat(subTrim).containsText("Right elevon: sub-trim of 64 µs");
-    anyButton(page, "Set the sub-trim to zero and level the surface with the pushrod").click();
+    assertThat(subTrim)
+        .containsText(say("audit.subTrimS", "surface", "Right elevon", "size", "64 µs"));
+    anyButton(page, say("audit.subTrimMend")).click();
     assertThat(subTrim).hasCount(0);
-    assertThat(page.getByText("1 unsaved change")).isVisible();
-    anyButton(page, "Undo").click();
+    assertThat(page.getByText(say("aircraft.draftBar.unsaved", "past", 1))).isVisible();
+    anyButton(page, say("aircraft.draftBar.undo")).click();
     assertThat(subTrim).isVisible();
   }
 
@@ -250,17 +288,17 @@ class PathTest extends Story {
     Page page = browser.page(1280, 800, ColorScheme.LIGHT);
     page.navigate(app.address() + "models/2/rig");
     anyButton(page, "Left aileron").first().click();
-    page.getByLabel("Wanted up, mm").fill("14");
-    page.getByLabel("Wanted down, mm").fill("8");
+    page.getByLabel(say("aircraft.throwsCard.wantedUp", "up", "up", "unit", "mm")).fill("14");
+    page.getByLabel(say("aircraft.throwsCard.wantedDown", "down", "down", "unit", "mm")).fill("8");
     Locator choices = page.locator("[data-choices] tbody tr");
     assertThat(choices.first()).containsText("N·cm");
-    assertThat(anyButton(page, "Take it").first()).isEnabled();
+    assertThat(anyButton(page, say("aircraft.measuredCard.takeIt")).first()).isEnabled();
     String arm = choices.first().locator("td").first().innerText().replace(" mm", "");
-    anyButton(page, "Take it").first().click();
-    assertThat(page.getByLabel("Arm radius")).hasValue(arm);
-    page.getByRole(AriaRole.LINK, named("Program")).click();
+    anyButton(page, say("aircraft.measuredCard.takeIt")).first().click();
+    assertThat(page.getByLabel(say("field.Linkage.armRadiusMm"))).hasValue(arm);
+    page.getByRole(AriaRole.LINK, named(say("aircraft.loopNav.program"))).click();
     assertThat(page.getByText("mm down to ").or(page.getByText("mm up to "))).isVisible();
-    assertThat(page.getByText("1 unsaved change")).isVisible();
+    assertThat(page.getByText(say("aircraft.draftBar.unsaved", "past", 1))).isVisible();
   }
 
   private static double number(String text) {

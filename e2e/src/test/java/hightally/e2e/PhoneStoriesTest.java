@@ -1,6 +1,9 @@
 package hightally.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static hightally.e2e.Catalogue.begins;
+import static hightally.e2e.Catalogue.like;
+import static hightally.e2e.Catalogue.say;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
@@ -26,14 +29,16 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Map;
-import java.util.regex.Pattern;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
 
 /** A desk and phones on the local network: let in, sent away, and out of reach of the program. */
+@ExtendWith(Evidence.class)
 class PhoneStoriesTest {
   @TempDir static Path folder;
   private static RunningApp app;
@@ -46,7 +51,7 @@ class PhoneStoriesTest {
       port = free.getLocalPort();
     }
     started();
-    browser = Story.beside(app, Browser::new);
+    browser = Story.beside(app, Browser::shared);
     PlaywrightAssertions.setDefaultAssertionTimeout(60_000);
   }
 
@@ -54,10 +59,18 @@ class PhoneStoriesTest {
     app = RunningApp.startForDevices(folder.resolve("data"), port);
   }
 
+  /** A story that fails while the program is out of reach takes no other with it. */
+  @BeforeEach
+  void runs() {
+    if (!app.isRunning()) {
+      started();
+    }
+  }
+
   @AfterAll
   static void stop() {
     try {
-      browser.close();
+      browser.closePages();
     } finally {
       app.close();
     }
@@ -93,7 +106,8 @@ class PhoneStoriesTest {
   private static String scanned(Page desk) {
     try {
       byte[] seen =
-          desk.getByRole(AriaRole.IMG, Story.named("Code to scan with the phone")).screenshot();
+          desk.getByRole(AriaRole.IMG, Story.named(say("settings.phonesCard.codePicture")))
+              .screenshot();
       var light = new BufferedImageLuminanceSource(ImageIO.read(new ByteArrayInputStream(seen)));
       var bits = new BinaryBitmap(new HybridBinarizer(light));
       try {
@@ -107,13 +121,13 @@ class PhoneStoriesTest {
   }
 
   private static void letIn(Page desk, Page phone, String name) {
-    Story.button(desk, "Add a device").click();
+    Story.button(desk, say("settings.phonesCard.add")).click();
     assertThat(desk.locator("[data-code]")).isVisible();
     String link = scanned(desk).replaceFirst("http://[^/]*/", network());
     phone.navigate(link);
-    phone.getByLabel("Name of this device").fill(name);
-    Story.button(phone, "Get access").click();
-    assertThat(phone.getByText("This device has access.")).isVisible();
+    phone.getByLabel(say("settings.letInPage.name")).fill(name);
+    Story.button(phone, say("settings.letInPage.getAccess")).click();
+    assertThat(phone.getByText(say("settings.letInPage.inside"))).isVisible();
     assertThat(desk.locator("[data-device='" + name + "']")).isVisible();
   }
 
@@ -130,20 +144,20 @@ class PhoneStoriesTest {
     Page desk = desk("settings");
     Page phone = device();
     phone.navigate(network());
-    assertThat(phone.getByText("This device has no access, or no longer.")).isVisible();
+    assertThat(phone.getByText(like("hangar.shell.noAccess"))).isVisible();
     assertThat(phone.locator("main")).not().containsText("Quillon");
     letIn(desk, phone, "Pocket");
-    phone.getByRole(AriaRole.LINK, Story.named("To the hangar")).click();
+    phone.getByRole(AriaRole.LINK, Story.named(say("settings.letInPage.toTheHangar"))).click();
     assertThat(phone.locator("main")).containsText("Quillon");
 
     // The code was good once; the desk no longer shows it.
     assertThat(desk.locator("[data-code]")).hasCount(0);
-    assertThat(desk.getByText("It has access.")).isVisible();
+    assertThat(desk.getByText(say("settings.phonesCard.hasAccess"))).isVisible();
 
-    Story.button(desk, "Remove Pocket").click();
+    Story.button(desk, say("settings.phonesCard.remove", "name", "Pocket")).click();
     assertThat(desk.locator("[data-device='Pocket']")).hasCount(0);
     phone.reload();
-    assertThat(phone.getByText("This device has no access, or no longer.")).isVisible();
+    assertThat(phone.getByText(like("hangar.shell.noAccess"))).isVisible();
     assertThat(phone.locator("main")).not().containsText("Quillon");
     desk.close();
     phone.close();
@@ -152,18 +166,18 @@ class PhoneStoriesTest {
   @Test
   void aCodeIsTypedAndAWrongOneIsRefusedInWords() {
     Page desk = desk("settings");
-    Story.button(desk, "Add a device").click();
+    Story.button(desk, say("settings.phonesCard.add")).click();
     String code = desk.locator("[data-code]").getAttribute("data-code");
     Page phone = device();
     phone.navigate(network() + "let-in");
-    phone.getByLabel("Code from the computer, under Settings").fill("2222-2222");
-    Story.button(phone, "Get access").click();
-    assertThat(phone.getByRole(AriaRole.ALERT).last()).containsText("This code gives no access");
+    phone.getByLabel(say("settings.letInPage.code")).fill("2222-2222");
+    Story.button(phone, say("settings.letInPage.getAccess")).click();
+    assertThat(phone.getByRole(AriaRole.ALERT).last()).containsText(like("refused.wrongCode"));
     phone.waitForTimeout(1_100);
-    phone.getByLabel("Code from the computer, under Settings").fill(code.toLowerCase());
-    Story.button(phone, "Get access").click();
-    assertThat(phone.getByText("This device has access.")).isVisible();
-    Story.button(desk, "Remove Phone").click();
+    phone.getByLabel(say("settings.letInPage.code")).fill(code.toLowerCase());
+    Story.button(phone, say("settings.letInPage.getAccess")).click();
+    assertThat(phone.getByText(say("settings.letInPage.inside"))).isVisible();
+    Story.button(desk, say("settings.phonesCard.remove", "name", "Phone")).click();
     assertThat(desk.locator("[data-device='Phone']")).hasCount(0);
     desk.close();
     phone.close();
@@ -182,8 +196,8 @@ class PhoneStoriesTest {
 
   private static void fly(Page phone, String goal) {
     Story.describeTheDay(phone);
-    phone.getByLabel("Goal of the flight").fill(goal);
-    Story.button(phone, "Save the flight").click();
+    phone.getByLabel(say("field.FlightReport.goal")).fill(goal);
+    Story.button(phone, say("flightlog.flightEntryPage.save")).click();
     phone.waitForURL("**/fly");
   }
 
@@ -193,13 +207,13 @@ class PhoneStoriesTest {
     Page phone = phone("Field");
     phone.navigate(network() + "models/" + model + "/fly");
     phone.locator("main a[href$='/fly/new']").first().click();
-    assertThat(Story.button(phone, "Save the flight")).isVisible();
+    assertThat(Story.button(phone, say("flightlog.flightEntryPage.save"))).isVisible();
     phone.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
     app.kill();
 
     fly(phone, "first");
-    assertThat(phone.locator("[data-away='1']")).containsText("Offline since");
-    assertThat(phone.getByText("do not close or reload this page")).isVisible();
+    assertThat(phone.locator("[data-away='1']")).containsText(like("hangar.offlineBanner.offline"));
+    assertThat(phone.getByText(like("hangar.offlineBanner.offline"))).isVisible();
     phone.locator("main a[href$='/fly/new']").first().click();
     fly(phone, "second");
     assertThat(phone.locator("[data-away='2']")).isVisible();
@@ -229,13 +243,15 @@ class PhoneStoriesTest {
 
     String wrong = allAnswered(phone, 2);
     // Out of reach nothing is judged: what was answered is told, and that it waits.
-    assertThat(phone.getByText("Not evaluated yet")).isVisible();
-    assertThat(phone.locator("[data-unjudged]")).containsText(wrong + ": wrong, The left one");
-    assertThat(phone.getByText("Nothing wrong found in this check")).hasCount(0);
+    assertThat(phone.getByText(say("preflight.checkRunPage.notEvaluated"))).isVisible();
+    assertThat(phone.locator("[data-unjudged]"))
+        .containsText(
+            like("check.wrong", "step", wrong, "note_colon", ", The left one", "note", ""));
+    assertThat(phone.getByText(say("preflight.checkRunPage.nothingWrong"))).hasCount(0);
 
     started();
     assertThat(phone.locator("[data-unjudged]")).hasCount(0);
-    assertThat(phone.getByText("Do not fly it like this")).isVisible();
+    assertThat(phone.getByText(say("preflight.checkRunPage.doNotFly"))).isVisible();
     assertThat(phone.locator("[data-reasons]")).containsText("The left one sticks");
     JsonNode run = Models.call(app, "GET", "api/aircraft/" + model + "/checks", null).at("/runs/0");
     assertThat(run.get("answers")).hasSameSizeAs(run.get("steps"));
@@ -249,11 +265,11 @@ class PhoneStoriesTest {
       String step = phone.locator("[data-check-step]").getAttribute("data-check-step");
       if (i == wrongOne) {
         wrong = phone.locator("[data-check-step]").innerText();
-        Story.button(phone, "Wrong").click();
-        phone.getByLabel("What was wrong, or why left out?").fill("The left one sticks");
-        Story.button(phone, "It is wrong").click();
+        Story.button(phone, say("preflight.checkRunPage.wrong")).click();
+        phone.getByLabel(say("preflight.checkRunPage.whyAsked")).fill("The left one sticks");
+        Story.button(phone, say("preflight.checkRunPage.foundWrong")).click();
       } else {
-        Story.button(phone, "As it should be").click();
+        Story.button(phone, say("preflight.checkRunPage.asItShouldBe")).click();
       }
       assertThat(phone.locator("[data-check-step='" + step + "']")).hasCount(0);
     }
@@ -264,34 +280,41 @@ class PhoneStoriesTest {
   void aCheckIsBegunAndEndedOutOfReachAndKeptAsOfThen() {
     long model = Models.planted(app, 1, setup -> setup.put("name", "Whimbrel"));
     Page phone = phone("Away");
-    phone.navigate(network() + "models/" + model + "/fly/checks");
+    // The steps of every check are asked for ahead.
+    phone
+        .waitForResponse(
+            one -> one.url().endsWith("/checks/ahead") && one.ok(),
+            () -> phone.navigate(network() + "models/" + model + "/fly/checks"))
+        .finished();
     assertThat(phone.locator("[data-begin=FLIGHT]")).isVisible();
     phone.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
     app.kill();
 
     phone.locator("[data-begin=FLIGHT]").click();
     assertThat(phone.locator("[data-check-step=parts]")).isVisible();
-    Story.button(phone, "As it should be").click();
+    Story.button(phone, say("preflight.checkRunPage.asItShouldBe")).click();
     assertThat(phone.locator("[data-check-step=parts]")).hasCount(0);
     // Left in the middle, it is found again among the checks.
     phone.goBack();
-    assertThat(phone.getByText("Begun offline")).isVisible();
-    phone.getByRole(AriaRole.LINK, Story.named("Continue")).click();
+    assertThat(phone.getByText(say("preflight.checkRunPage.begunOffline"))).isVisible();
+    phone.getByRole(AriaRole.LINK, Story.named(say("preflight.checksPage.continue"))).click();
     assertThat(phone.locator("[data-check-step=parts]")).hasCount(0);
     String wrong = allAnswered(phone, 1);
-    assertThat(phone.getByText("Not evaluated yet")).isVisible();
-    assertThat(phone.locator("[data-unjudged]")).containsText(wrong + ": wrong, The left one");
+    assertThat(phone.getByText(say("preflight.checkRunPage.notEvaluated"))).isVisible();
+    assertThat(phone.locator("[data-unjudged]"))
+        .containsText(
+            like("check.wrong", "step", wrong, "note_colon", ", The left one", "note", ""));
     Instant before = Instant.now();
-    Story.button(phone, "Finish the check").click();
-    assertThat(phone.getByText("Finished offline")).isVisible();
+    Story.button(phone, say("preflight.checkRunPage.finish")).click();
+    assertThat(phone.getByText(say("preflight.checksPage.finishedOffline"))).isVisible();
     // What stuck is freed, everything is looked at again, and it flies.
     phone.locator("[data-begin=FLIGHT]").click();
     assertThat(phone.locator("[data-check-step]")).isVisible();
     allAnswered(phone, -1);
-    Story.button(phone, "Finish the check").click();
+    Story.button(phone, say("preflight.checkRunPage.finish")).click();
     phone.locator("a[href$='/models/" + model + "/fly']").first().click();
     phone.locator("a[href$='/fly/new']").first().click();
-    assertThat(phone.getByText("Checked before, offline")).isVisible();
+    assertThat(phone.getByText(like("flightlog.seenCards.checkedOffline"))).isVisible();
     fly(phone, "after both checks");
 
     started();
@@ -310,8 +333,8 @@ class PhoneStoriesTest {
         Models.call(app, "GET", "api/aircraft/" + model + "/flights", null).at("/items/0");
     assertThat(flight.at("/seen/check")).isEqualTo(runs.at("/0/id"));
     phone.navigate(network() + "models/" + model + "/fly/checks");
-    assertThat(phone.getByText("not passed").first()).isVisible();
-    assertThat(phone.getByText("Finished offline")).hasCount(0);
+    assertThat(phone.getByText(say("preflight.checksPage.notPassed")).first()).isVisible();
+    assertThat(phone.getByText(say("preflight.checksPage.finishedOffline"))).hasCount(0);
     phone.close();
   }
 
@@ -323,14 +346,14 @@ class PhoneStoriesTest {
     long model = Models.planted(app, 1, setup -> setup.put("name", "Redshank"));
     Page phone = phone("Sleeper");
     phone.navigate(network() + "models/" + model + "/fly");
-    assertThat(phone.getByText("Not flown yet")).isVisible();
+    assertThat(phone.getByText(say("flightlog.flightsPage.notFlown"))).isVisible();
     phone.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
     phone.navigate("about:blank");
     app.kill();
 
     phone.goBack();
-    assertThat(phone.locator("[data-away]")).containsText("Offline since");
-    assertThat(phone.getByText("Not flown yet")).isVisible();
+    assertThat(phone.locator("[data-away]")).containsText(like("hangar.offlineBanner.offline"));
+    assertThat(phone.getByText(say("flightlog.flightsPage.notFlown"))).isVisible();
     phone.locator("main a[href$='/fly/new']").first().click();
     fly(phone, "after the sleep");
     assertThat(phone.locator("[data-away='1']")).isVisible();
@@ -346,33 +369,33 @@ class PhoneStoriesTest {
   void theWorkGoesOnOutOfReachStepByStep() {
     Page phone = phone("Bench");
     phone.navigate(network() + "models/1/adjust");
-    Story.button(phone, "Start at the bench").click();
+    Story.button(phone, say("adjustment.planView.startAtBench")).click();
     Locator step = phone.locator("[data-step]");
     assertThat(step).isVisible();
     phone.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
     app.kill();
 
-    Locator counter = phone.getByText(Pattern.compile("^Step \\d+ of"));
+    Locator counter = phone.getByText(begins("adjustment.workOrderView.progress"));
     int marked = 0;
     while (marked < 2) {
       if ("CHECK".equals(step.getAttribute("data-step"))) {
         // Nobody passes a rod without saying what came of turning it, out of reach as well.
-        assertThat(Story.button(phone, "Next")).isDisabled();
-        Story.button(phone, "At the mark").click();
+        assertThat(Story.button(phone, say("adjustment.workOrderView.next"))).isDisabled();
+        Story.button(phone, say("adjustment.markPanel.atTheMark")).click();
         assertThat(phone.locator("[data-marked]")).isVisible();
         marked++;
       }
       String before = counter.innerText().split(",")[0];
-      Story.button(phone, "Next").click();
+      Story.button(phone, say("adjustment.workOrderView.next")).click();
       assertThat(counter).not().containsText(before + ",");
     }
-    int at = Integer.parseInt(counter.innerText().replaceAll("^Step (\\d+) of.*", "$1")) - 1;
+    int at = Integer.parseInt(counter.innerText().replaceAll("^\\D*(\\d+).*", "$1")) - 1;
     assertThat(phone.locator("[data-away]")).isVisible();
 
     started();
     assertThat(phone.locator("[data-away], [data-sending]")).hasCount(0);
     assertThat(phone.locator("[data-refused]")).hasCount(0);
-    assertThat(counter).containsText("Step " + (at + 1) + " of");
+    assertThat(counter).containsText(begins("adjustment.workOrderView.progress", "step", at + 1));
     JsonNode order = Models.call(app, "GET", "api/aircraft/1/adjustment", null);
     assertThat(order.get("step").asInt()).isEqualTo(at);
     assertThat(order.get("marks")).hasSize(2);
@@ -387,7 +410,7 @@ class PhoneStoriesTest {
     Page two = phone("Two");
     for (Page page : List.of(one, two)) {
       page.navigate(network() + "models/" + model + "/fly/new");
-      assertThat(Story.button(page, "Save the flight")).isVisible();
+      assertThat(Story.button(page, say("flightlog.flightEntryPage.save"))).isVisible();
     }
     // Both fly, and the desk as well: three flights, none lost.
     fly(one, "from one");
@@ -400,24 +423,24 @@ class PhoneStoriesTest {
     one.locator("[data-begin=FLIGHT]").click();
     assertThat(one.locator("[data-check-step=parts]")).isVisible();
     two.navigate(network() + "models/" + model + "/fly/checks");
-    two.getByRole(AriaRole.LINK, Story.named("Continue")).click();
-    Story.button(two, "As it should be").click();
+    two.getByRole(AriaRole.LINK, Story.named(say("preflight.checksPage.continue"))).click();
+    Story.button(two, say("preflight.checkRunPage.asItShouldBe")).click();
     assertThat(two.locator("[data-check-step=parts]")).hasCount(0);
-    Story.button(one, "As it should be").click();
+    Story.button(one, say("preflight.checkRunPage.asItShouldBe")).click();
     assertThat(one.locator("[data-check-step=parts]")).hasCount(0);
 
     // Two changes of one revision: the second is told, and keeps what it typed.
     desk.navigate(app.address() + "models/" + model + "/rig");
     two.navigate(network() + "models/" + model + "/rig");
-    desk.getByLabel("Horn radius").fill("16.5");
-    two.getByLabel("Horn radius").fill("17");
+    desk.getByLabel(say("field.Linkage.hornRadiusMm")).fill("16.5");
+    two.getByLabel(say("field.Linkage.hornRadiusMm")).fill("17");
     for (Page page : List.of(desk, two)) {
-      assertThat(page.getByText("1 unsaved change")).isVisible();
+      assertThat(page.getByText(say("aircraft.draftBar.unsaved", "past", 1))).isVisible();
     }
     saved(desk, "At the desk");
-    assertThat(desk.getByText("unsaved change")).hasCount(0);
+    assertThat(desk.getByText(like("aircraft.draftBar.unsaved"))).hasCount(0);
     saved(two, "On the phone");
-    assertThat(two.getByLabel("Horn radius")).hasValue("17");
+    assertThat(two.getByLabel(say("field.Linkage.hornRadiusMm"))).hasValue("17");
     JsonNode newest = Models.call(app, "GET", "api/aircraft/" + model, null).get("newest");
     assertThat(newest.get("reason").asText()).isEqualTo("At the desk");
     for (Page page : List.of(desk, one, two)) {
@@ -426,7 +449,7 @@ class PhoneStoriesTest {
   }
 
   private static void saved(Page page, String reason) {
-    page.getByLabel("Reason for this change").fill(reason);
-    Story.button(page, Pattern.compile("^Save as revision")).click();
+    page.getByLabel(say("aircraft.draftBar.reason")).fill(reason);
+    Story.button(page, begins("aircraft.draftBar.save")).click();
   }
 }

@@ -1,12 +1,14 @@
 package hightally.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static hightally.e2e.Catalogue.begins;
+import static hightally.e2e.Catalogue.like;
+import static hightally.e2e.Catalogue.say;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
-import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
 /** Programming a model: phases, mixes, feel, hazards, and what to type in. */
@@ -16,47 +18,52 @@ class ProgramStoriesTest extends Story {
   void brakesOnTheThrottleStickStopTheMotor() {
     Page page = open("new");
     page.getByRole(AriaRole.RADIO, containing("V-tail, flaps")).click();
-    page.getByLabel("Name").fill("Wheatear");
-    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Create")))
+    page.getByLabel(say("program.feelSetsCard.name")).fill("Wheatear");
+    page.getByRole(
+            AriaRole.BUTTON,
+            new Page.GetByRoleOptions().setName(begins("hangar.newModelPage.create")))
         .click();
-    page.getByRole(AriaRole.LINK, named("Program")).click();
-    page.getByRole(AriaRole.LINK, named("Flight phases")).click();
-    page.getByLabel("Name of the phase").fill("Landing");
-    Locator add = page.locator("section", withText("Add a flight phase"));
-    Browser.choose(add.getByLabel("Switch"), "front-right-switch");
-    Browser.choose(add.getByLabel("Position"), "3");
-    button(page, "Add the phase").click();
+    page.getByRole(AriaRole.LINK, named(say("program.programPages.program"))).click();
+    page.getByRole(AriaRole.LINK, named(say("program.programPages.flightPhases"))).click();
+    page.getByLabel(say("program.addPhase.name")).fill("Landing");
+    Locator add = page.locator("section", withText(say("program.addPhase.title")));
+    Browser.choose(add.getByLabel(say("program.addPhase.switch")), "front-right-switch");
+    Browser.choose(add.getByLabel(say("program.addPhase.position")), "3");
+    button(page, say("program.addPhase.add")).click();
     assertThat(page.locator("[data-phases] thead"))
-        .containsText("front right switch at position 3");
+        .containsText(say("condition.switchAt", "subject", "front right switch", "position", 3));
 
-    page.getByRole(AriaRole.LINK, named("Power and timers")).click();
-    button(page, "A curve for some phases").click();
-    Locator curves = page.locator("section", withText("Throttle curve"));
+    page.getByRole(AriaRole.LINK, named(say("program.programPages.powerAndTimers"))).click();
+    button(page, say("program.powerPage.phaseCurve")).click();
+    Locator curves = page.locator("section", withText(say("program.powerPage.throttleCurve")));
     assertThat(curves).hasCount(2);
     Locator curve = curves.last();
-    curve.getByLabel("Point 2, value percent").fill("0");
-    curve.getByLabel("Point 2, value percent").blur();
+    curve.getByLabel(say("program.curveEditor.pointValue", "i", 2)).fill("0");
+    curve.getByLabel(say("program.curveEditor.pointValue", "i", 2)).blur();
 
     // Only now is the stick free to brake: before, it is said and refused.
-    page.getByRole(AriaRole.LINK, named("Mixes")).click();
-    button(page, "Brakes on the throttle stick").click();
-    assertThat(page.getByText("The throttle stick drives the motor in")).isVisible();
-    Browser.choose(page.getByLabel("Acts in"), "landing");
-    button(page, "Add this mix").click();
-    assertThat(page.getByRole(AriaRole.HEADING, named("Brakes on the throttle stick"))).isVisible();
+    page.getByRole(AriaRole.LINK, named(say("program.programPages.mixes"))).click();
+    button(page, say("edit.brakesThrottleStick")).click();
+    assertThat(page.getByText(like("edit.stickDrivesMotor"))).isVisible();
+    Browser.choose(page.getByLabel(say("program.gallery.actsIn")), "landing");
+    button(page, say("program.gallery.add")).click();
+    assertThat(page.getByRole(AriaRole.HEADING, named(say("edit.brakesThrottleStick"))))
+        .isVisible();
 
-    page.getByText("Throttle cut on").click();
-    page.getByLabel("Hold the sticks where I leave them").check();
+    page.getByText(say("bench.stickPads.throttleCut", "throttleCut", "true")).click();
+    page.getByLabel(say("bench.stickPads.holdSticks")).check();
     page.locator("[data-stick=left]").focus();
     for (int i = 0; i < 4; i++) {
       page.keyboard().press("ArrowUp");
     }
-    assertThat(page.getByText("Motor commanded to run")).isVisible();
-    page.getByLabel("front right switch, position 3").click();
+    assertThat(page.getByText(like("bench.motorNote.commanded"))).isVisible();
+    page.getByLabel(
+            say("bench.inputPads.position", "name", "front right switch", "i", "", "brings", 3))
+        .click();
     assertThat(page.locator("[data-phase=landing]")).isVisible();
-    assertThat(page.getByText("Motor stopped")).isVisible();
+    assertThat(page.getByText(say("bench.motorNote.motorStopped"))).isVisible();
     page.locator("[data-travel=flap-left]").click();
-    Locator brakes = page.locator("tr", withText("Brakes on the throttle stick"));
+    Locator brakes = page.locator("tr", withText(say("edit.brakesThrottleStick")));
     assertThat(brakes.locator("td").first()).containsText("−");
     assertThat(browser.errors()).isEmpty();
   }
@@ -64,17 +71,17 @@ class ProgramStoriesTest extends Story {
   @Test
   void aMotorJumpIsFoundAndMended() {
     Page page = open("models/4/program/phases");
-    assertThat(page.getByLabel("Fade").first()).hasValue("2");
-    page.getByRole(AriaRole.LINK, named("Switch check")).click();
+    assertThat(page.getByLabel(say("program.fade")).first()).hasValue("2");
+    page.getByRole(AriaRole.LINK, named(say("program.programPages.switchCheck"))).click();
     assertThat(page.locator("[data-outcome='0']")).isVisible();
-    page.getByRole(AriaRole.LINK, named("Flight phases")).click();
-    page.getByLabel("Fade").last().fill("0");
-    page.getByRole(AriaRole.LINK, named("Switch check")).click();
+    page.getByRole(AriaRole.LINK, named(say("program.programPages.flightPhases"))).click();
+    page.getByLabel(say("program.fade")).last().fill("0");
+    page.getByRole(AriaRole.LINK, named(say("program.programPages.switchCheck"))).click();
     Locator jump = page.locator("[data-hazard=MOTOR_STARTS]").first();
     assertThat(jump).containsText("to Flight");
-    jump.getByRole(AriaRole.BUTTON).getByText("Show it on the bench").click();
+    jump.getByRole(AriaRole.BUTTON).getByText(say("program.hazardsPage.showBench")).click();
     assertThat(page.locator("[data-phase=flight]")).isVisible();
-    button(page, "Undo").click();
+    button(page, say("aircraft.draftBar.undo")).click();
     assertThat(page.locator("[data-outcome='0']")).isVisible();
     assertThat(browser.errors()).isEmpty();
   }
@@ -82,20 +89,26 @@ class ProgramStoriesTest extends Story {
   @Test
   void aLadderOfThreePositionsChangesTheThrowWithTheSwitch() {
     Page page = open("models/3/program/feel");
-    button(page, "Three rates on a switch").click();
-    assertThat(page.getByText("Reduced and soft").first()).isVisible();
+    button(page, say("program.feelSetsCard.threeRates")).click();
+    assertThat(page.getByText(say("edit.reducedSoft")).first()).isVisible();
     page.locator("[data-stick=right]").focus();
-    page.getByLabel("Hold the sticks where I leave them").check();
+    page.getByLabel(say("bench.stickPads.holdSticks")).check();
     page.locator("[data-stick=right]").focus();
     for (int i = 0; i < 10; i++) {
       page.keyboard().press("ArrowRight");
     }
-    Locator roll = page.locator("tr", withText("Roll stick")).locator("td").first();
-    page.getByLabel("front left switch, position 2").click();
+    Locator roll = page.locator("tr", withText(say("field.Moment.roll"))).locator("td").first();
+    page.getByLabel(
+            say("bench.inputPads.position", "name", "front left switch", "i", "", "brings", 2))
+        .click();
     String soft = settled(roll);
-    page.getByLabel("front left switch, position 3").click();
+    page.getByLabel(
+            say("bench.inputPads.position", "name", "front left switch", "i", "", "brings", 3))
+        .click();
     assertThat(roll).not().hasText(soft);
-    page.getByLabel("front left switch, position 2").click();
+    page.getByLabel(
+            say("bench.inputPads.position", "name", "front left switch", "i", "", "brings", 2))
+        .click();
     assertThat(roll).hasText(soft);
     assertThat(browser.errors()).isEmpty();
   }
@@ -103,15 +116,25 @@ class ProgramStoriesTest extends Story {
   @Test
   void oneRateAndOneMixGiveAnEntrySheetOfExactlyThoseValues() {
     Page page = open("models/2/program/entry");
-    button(page, "Tick all as entered").click();
+    button(page, say("program.entryPage.tickAll")).click();
     assertThat(page.locator("[data-open='0']")).isVisible();
-    page.getByRole(AriaRole.LINK, named("Surface by surface")).click();
-    assertThat(page.getByRole(AriaRole.HEADING, named("Roll, at the left aileron"))).isVisible();
-    page.getByLabel("Rate, plus side").first().fill("90");
-    page.getByRole(AriaRole.LINK, named("Mixes")).click();
-    page.getByLabel("Weight, plus side").first().fill("31");
+    page.getByRole(AriaRole.LINK, named(say("program.programPages.surfaceBySurface"))).click();
+    assertThat(
+            page.getByRole(
+                AriaRole.HEADING,
+                named(
+                    say(
+                        "bench.scenesPage.atThe",
+                        "lengthSign",
+                        "Roll,",
+                        "marked",
+                        "left aileron"))))
+        .isVisible();
+    page.getByLabel(say("field.Response.ratePositivePercent")).first().fill("90");
+    page.getByRole(AriaRole.LINK, named(say("program.programPages.mixes"))).click();
+    page.getByLabel(say("field.Mix.weightPlusPercent")).first().fill("31");
     // It opens on what has changed since it was typed in.
-    page.getByRole(AriaRole.LINK, named("Entry sheet")).click();
+    page.getByRole(AriaRole.LINK, named(say("program.programPages.entrySheet"))).click();
     Locator entries = page.locator("[data-entry]");
     assertThat(entries).hasCount(2);
     assertThat(entries.first()).containsText("85 %");
@@ -134,25 +157,29 @@ class ProgramStoriesTest extends Story {
   @Test
   void aSceneShowsWhatAChangeDoesAndWords() {
     Page page = open("models/2/program/feel");
-    button(page, "Twitchy around the centre").click();
+    button(page, say("program.twitchyAroundCentre")).click();
     assertThat(page.locator("[data-advice]")).containsText("expo 30 % to 40 %");
-    button(page, "Make this step").click();
-    page.getByRole(AriaRole.LINK, named("Check")).click();
-    page.getByRole(AriaRole.LINK, named("Scenes")).click();
-    button(page, "Every control once").click();
-    Browser.choose(page.getByLabel("Compare with"), "1");
-    button(page, "Compare").click();
+    button(page, say("program.feelPage.makeStep")).click();
+    page.getByRole(AriaRole.LINK, named(say("bench.checkPages.check"))).click();
+    page.getByRole(AriaRole.LINK, named(say("bench.checkPages.scenes"))).click();
+    button(page, say("bench.scenesPage.everythingOnce")).click();
+    Browser.choose(page.getByLabel(say("bench.scenesPage.compareWith")), "1");
+    button(page, say("bench.scenesPage.compare")).click();
     assertThat(page.getByText("Left aileron +").or(page.getByText("Left aileron −")).first())
         .isVisible();
     assertThat(page.locator("[data-marks]:not([data-marks='0'])").first()).isVisible();
-    button(page, "Record").click();
-    page.getByLabel("front right switch, position 3").click();
+    button(page, say("bench.scenesPage.record")).click();
+    page.getByLabel(
+            say("bench.inputPads.position", "name", "front right switch", "i", "", "brings", 3))
+        .click();
     assertThat(page.locator("[data-phase=landing]")).isVisible();
-    button(page, "Stop recording").click();
+    button(page, say("bench.scenesPage.stopRecording")).click();
     assertThat(page.locator("[data-scene='2']")).isVisible();
-    page.getByLabel("front right switch, position 1").click();
+    page.getByLabel(
+            say("bench.inputPads.position", "name", "front right switch", "i", "", "brings", 1))
+        .click();
     assertThat(page.locator("[data-phase=landing]")).hasCount(0);
-    button(page, "Play").click();
+    button(page, say("bench.scenesPage.play")).click();
     assertThat(page.locator("[data-phase=landing]")).isVisible();
     assertThat(browser.errors()).isEmpty();
   }
@@ -160,13 +187,13 @@ class ProgramStoriesTest extends Story {
   @Test
   void removingAPhaseSaysWhatHangsOnIt() {
     Page page = open("models/2/program/phases");
-    button(page, "Remove Speed").click();
+    button(page, say("program.mixesPage.remove", "mix", "Speed")).click();
     assertThat(page.locator("[data-uses]"))
-        .containsText("Rates “Speed, small throws” acts only in this phase, so it is removed too.");
-    button(page, "Remove it and make these changes").click();
-    assertThat(page.locator("[data-phases] thead")).not().containsText("Speed");
-    button(page, "Undo").click();
-    assertThat(page.locator("[data-phases] thead")).containsText("Speed");
+        .containsText(say("edit.phaseTakes", "what", "Rates “Speed, small throws”"));
+    button(page, say("program.removeDialog.confirm")).click();
+    assertThat(page.locator("[data-phases] thead")).not().containsText(say("edit.speed"));
+    button(page, say("aircraft.draftBar.undo")).click();
+    assertThat(page.locator("[data-phases] thead")).containsText(say("edit.speed"));
     assertThat(browser.errors()).isEmpty();
   }
 
@@ -176,23 +203,24 @@ class ProgramStoriesTest extends Story {
   @Test
   void outputsByWhereTheSurfaceGoes() {
     Page page = open("models/1/program");
-    Locator output = page.locator("section", withText("Output: channel 1"));
-    assertThat(output.getByText("both sides together")).isVisible();
-    output.getByLabel("Endpoint up").fill("90");
-    output.getByLabel("Endpoint up").blur();
-    assertThat(page.getByLabel("Reason for this change")).isVisible();
-    output.getByLabel("Limit of travel up").fill("110");
-    output.getByLabel("Limit of travel up").blur();
-    output.getByText("both sides together").click();
+    Locator output =
+        page.locator("section", withText(say("aircraft.outputCard.output", "rows", "channel 1")));
+    assertThat(output.getByText(say("aircraft.outputCard.together"))).isVisible();
+    output.getByLabel(say("aircraft.outputCard.endpoint", "words", "up")).fill("90");
+    output.getByLabel(say("aircraft.outputCard.endpoint", "words", "up")).blur();
+    assertThat(page.getByLabel(say("aircraft.draftBar.reason"))).isVisible();
+    output.getByLabel(say("aircraft.outputCard.limit", "words", "up")).fill("110");
+    output.getByLabel(say("aircraft.outputCard.limit", "words", "up")).blur();
+    output.getByText(say("aircraft.outputCard.together")).click();
     Locator right = output.getByLabel("Right aileron, endpoint down");
     right.fill("80");
     right.blur();
     assertThat(output.getByLabel("Left aileron, endpoint up")).hasValue("90");
     assertThat(right).hasValue("80");
-    output.getByLabel("No switch may move it").check();
-    page.getByLabel("Reason for this change").fill("Outputs");
-    button(page, Pattern.compile("^Save as revision")).click();
-    assertThat(page.getByLabel("Reason for this change")).hasCount(0);
+    output.getByLabel(say("aircraft.outputCard.steady")).check();
+    page.getByLabel(say("aircraft.draftBar.reason")).fill("Outputs");
+    button(page, begins("aircraft.draftBar.save")).click();
+    assertThat(page.getByLabel(say("aircraft.draftBar.reason"))).hasCount(0);
     var channels = Models.setup(app, 1).get("channels");
     var left = channels.get(0);
     var other = channels.get(4);

@@ -1,6 +1,8 @@
 package hightally.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static hightally.e2e.Catalogue.begins;
+import static hightally.e2e.Catalogue.say;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Page;
@@ -50,8 +52,8 @@ class ReaderStoriesTest extends Story {
     browser.errors().clear();
     Page page = browser.page(1280, 900, ColorScheme.LIGHT);
     page.navigate(app.address() + "settings");
-    page.getByRole(AriaRole.RADIO, named("Inches")).click();
-    page.getByRole(AriaRole.RADIO, named("Comma: 1,5")).click();
+    page.getByRole(AriaRole.RADIO, named(say("settings.displayCard.inches"))).click();
+    page.getByRole(AriaRole.RADIO, named(say("settings.displayCard.comma"))).click();
     assertThat(page.locator("[data-example]")).containsText("0,500 in");
     return page;
   }
@@ -111,19 +113,19 @@ class ReaderStoriesTest extends Story {
     long model = Models.planted(app, 1, setup -> setup.put("name", "Godwit"));
     Page page = reader();
     page.navigate(app.address() + "models/" + model + "/rig");
-    page.getByLabel("Horn radius").fill("0,65");
-    assertThat(page.getByText("1 unsaved change")).isVisible();
-    page.getByLabel("Horn radius").fill("9,5");
+    page.getByLabel(say("field.Linkage.hornRadiusMm")).fill("0,65");
+    assertThat(page.getByText(say("aircraft.draftBar.unsaved", "past", 1))).isVisible();
+    page.getByLabel(say("field.Linkage.hornRadiusMm")).fill("9,5");
     assertThat(page.getByText("9,5 is refused")).containsText(" in");
-    page.getByLabel("Horn radius").fill("0.65");
-    page.getByLabel("Reason for this change").fill("In inches");
-    button(page, Pattern.compile("^Save as revision")).click();
-    assertThat(page.getByText("Saved as revision 2.")).isVisible();
+    page.getByLabel(say("field.Linkage.hornRadiusMm")).fill("0.65");
+    page.getByLabel(say("aircraft.draftBar.reason")).fill("In inches");
+    button(page, begins("aircraft.draftBar.save")).click();
+    assertThat(page.getByText(say("aircraft.draftBar.saved", "saved", 2))).isVisible();
     // What was typed stays as it was typed.
-    assertThat(page.getByLabel("Horn radius")).hasValue("0.65");
+    assertThat(page.getByLabel(say("field.Linkage.hornRadiusMm"))).hasValue("0.65");
     assertThat(Models.setup(app, model).toString()).contains("\"hornRadiusMm\":16.51,");
     page.reload();
-    assertThat(page.getByLabel("Horn radius")).hasValue("0,65");
+    assertThat(page.getByLabel(say("field.Linkage.hornRadiusMm"))).hasValue("0,65");
     assertThat(browser.errors()).isEmpty();
     page.close();
   }

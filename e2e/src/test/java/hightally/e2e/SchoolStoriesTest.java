@@ -1,6 +1,8 @@
 package hightally.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static hightally.e2e.Catalogue.like;
+import static hightally.e2e.Catalogue.say;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
@@ -16,7 +18,7 @@ class SchoolStoriesTest extends Story {
 
   private static Page lesson(String name) {
     Page page = open("school");
-    button(page, "Begin: " + name).click();
+    button(page, say("school.schoolPage.begin", "name", name)).click();
     page.waitForURL("**/school/*");
     return page;
   }
@@ -25,33 +27,40 @@ class SchoolStoriesTest extends Story {
     for (Locator one : page.getByRole(AriaRole.CHECKBOX).all()) {
       one.click();
     }
-    button(page, "Take off").click();
+    button(page, say("school.practicePage.takeOff")).click();
   }
 
   @Test
   void theFirstLessonFromItsStartToItsReport() {
     Page page = lesson("Aerobatic model");
-    assertThat(page.getByText("One fault: its motor does not point the correct way")).isVisible();
+    assertThat(page.getByText(like("school.first", "kind_is", "DOWN_THRUST"))).isVisible();
     ready(page);
-    button(page, "Fly it").click();
+    button(page, say("school.practicePage.flyIt")).click();
     assertThat(page.locator("[data-watch]")).isVisible();
-    assertThat(page.getByText("Simulated.").last()).isVisible();
-    button(page, "From the side").click();
+    assertThat(page.getByText(like("simulator.watch.simulated")).last()).isVisible();
+    button(page, say("simulator.watch.side")).click();
     page.locator("[data-outcome=CLIMBS_AT_ONCE]").click();
-    button(page, "Note it").click();
-    assertThat(page.getByText("The one change")).isVisible();
+    button(page, say("school.practicePage.noteIt")).click();
+    assertThat(page.getByText(say("school.oneChange.title"))).isVisible();
     page.getByRole(AriaRole.BUTTON, named("+1")).first().click();
-    assertThat(button(page, "Fly it")).isVisible();
-    button(page, "Fly it").click();
-    assertThat(page.getByText("Flight 2: watch it")).isVisible();
-    page.getByRole(AriaRole.BUTTON, named("As it should be")).first().click();
-    button(page, "Note it").click();
-    button(page, "Finish: what was wrong?").click();
+    assertThat(button(page, say("school.practicePage.flyIt"))).isVisible();
+    button(page, say("school.practicePage.flyIt")).click();
+    assertThat(page.getByText(say("school.practicePage.watchFlight", "flight", 2))).isVisible();
+    page.getByRole(AriaRole.BUTTON, named(say("preflight.checkRunPage.asItShouldBe")))
+        .first()
+        .click();
+    button(page, say("school.practicePage.noteIt")).click();
+    button(page, say("school.practicePage.finishAsked")).click();
     assertThat(page.locator("[data-report]")).isVisible();
-    assertThat(page.getByText("The thrust line pointed")).isVisible();
-    assertThat(page.getByText("What the coach would have done")).isVisible();
+    Locator down = page.getByText(like("air.fault", "kind_is", "DOWN_THRUST", "more", "true"));
+    Locator up = page.getByText(like("air.fault", "kind_is", "DOWN_THRUST", "more", "false"));
+    assertThat(down.or(up)).isVisible();
+    assertThat(page.getByText(say("school.reportCard.coachDid"))).isVisible();
     page.navigate(app.address() + "school");
-    assertThat(page.getByText("Aerobatic model, step 1")).isVisible();
+    assertThat(
+            page.getByText(
+                say("school.schoolPage.lessonStep", "lesson", "Aerobatic model", "step", 1)))
+        .isVisible();
     assertThat(browser.errors()).isEmpty();
     page.close();
   }
@@ -60,18 +69,18 @@ class SchoolStoriesTest extends Story {
   @Test
   void handsOffUntilItStays() {
     Page page = lesson("Thermal glider");
-    page.getByRole(AriaRole.LINK, named("Trim it hands off")).click();
+    page.getByRole(AriaRole.LINK, named(say("school.practicePage.trim"))).click();
     Locator status = page.locator("[data-stays]");
     assertThat(page.locator("[data-watch]")).isVisible();
     boolean stays = false;
     for (int round = 0; round < 25 && !stays; round++) {
-      button(page, "Release the sticks").click();
+      button(page, say("school.handsOffPage.release")).click();
       // As fast as the machine is: until four seconds of flight have passed.
       page.waitForFunction("() => " + STAYS + " || " + FOUR_SECONDS);
       stays = "true".equals(status.getAttribute("data-stays"));
       String words = status.innerText();
       if (!stays) {
-        button(page, "Take it level again").click();
+        button(page, say("school.handsOffPage.again")).click();
         page.waitForFunction("() => !" + FOUR_SECONDS);
         int clicks = words.contains("climbs") || words.contains("sinks") ? degrees(words) : 0;
         String which = words.contains("climbs") ? "Pitch trim: one less" : "Pitch trim: one more";
@@ -81,7 +90,7 @@ class SchoolStoriesTest extends Story {
       }
     }
     assertThat(stays).isTrue();
-    assertThat(page.getByText("It flies straight")).isVisible();
+    assertThat(page.getByText(say("school.handsOffPage.straight"))).isVisible();
     assertThat(browser.errors()).isEmpty();
     page.close();
   }
@@ -95,14 +104,16 @@ class SchoolStoriesTest extends Story {
   void aDraftIsFlownWithAndWithoutAMix() {
     long model = Models.planted(app, 2, setup -> {});
     Page page = open("models/" + model + "/program/mixes");
-    button(page, "Try it in the simulator").click();
+    button(page, say("simulator.tryInSimulator.trySimulator")).click();
     assertThat(page.locator("[data-fly-this=ROLL] [data-watch]")).isVisible();
     String same = page.locator("[data-fly-this] figcaption").innerText();
     String[] both = same.replace("Draft: ", "").split("Saved revision: ");
-    assertThat(both[0].strip()).isEqualTo(both[1].replace("Simulated.", "").strip());
+    assertThat(both[0].strip())
+        .isEqualTo(
+            both[1].replace(say("simulator.watch.simulated", "words", "").strip(), "").strip());
     page.keyboard().press("Escape");
-    button(page, "Remove Aileron to rudder").click();
-    button(page, "Try it in the simulator").click();
+    button(page, say("program.mixesPage.remove", "mix", "Aileron to rudder")).click();
+    button(page, say("simulator.tryInSimulator.trySimulator")).click();
     assertThat(page.locator("[data-fly-this=ROLL] [data-watch]")).isVisible();
     String after = page.locator("[data-fly-this] figcaption").innerText();
     String[] differs = after.replace("Draft: ", "").split("Saved revision: ");

@@ -1,5 +1,7 @@
 package hightally.e2e;
 
+import static hightally.e2e.Catalogue.like;
+import static hightally.e2e.Catalogue.say;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
@@ -25,8 +27,7 @@ class StartTest {
     try (RunningApp running = RunningApp.start(data);
         ServerSocket taken = new ServerSocket(0, 1, InetAddress.getByName("127.0.0.1"))) {
       assertThat(running.address()).isNotEmpty();
-      said("--high-tally.data=" + data, "--server.port=0")
-          .contains("is in use by another High Tally");
+      said("--high-tally.data=" + data, "--server.port=0").containsPattern(like("start.inUse"));
       said("--high-tally.data=" + folder.resolve("other"), "--server.port=" + taken.getLocalPort())
           .contains("Port " + taken.getLocalPort() + " is in use");
     }
@@ -63,10 +64,10 @@ class StartTest {
   void dataThatIsDamagedAndAFolderThatCannotBeWritten() throws Exception {
     Path data = Files.createDirectories(folder.resolve("damaged"));
     Files.write(data.resolve("high-tally.mv.db"), "not a database".repeat(2000).getBytes());
-    said("--high-tally.data=" + data, "--server.port=0").contains("damaged or cannot be read");
+    said("--high-tally.data=" + data, "--server.port=0").containsPattern(like("start.damaged"));
     Path file = Files.writeString(folder.resolve("a-file"), "no folder");
     said("--high-tally.data=" + file.resolve("in-it"), "--server.port=0")
-        .contains("cannot be written");
+        .containsPattern(like("start.notWritable"));
   }
 
   @Test
@@ -88,6 +89,6 @@ class StartTest {
     RunningApp.Ended ended = RunningApp.startAndEnd(arguments);
     assertThat(ended.code()).isEqualTo(1);
     assertThat(ended.said().strip().lines()).as(ended.said()).hasSize(1);
-    return assertThat(ended.said()).startsWith("High Tally cannot start. ");
+    return assertThat(ended.said()).startsWith(say("start.cannot", "why", ""));
   }
 }

@@ -1,5 +1,8 @@
 package hightally.e2e;
 
+import static hightally.e2e.Catalogue.begins;
+import static hightally.e2e.Catalogue.say;
+
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
@@ -10,9 +13,11 @@ import java.util.function.Supplier;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
 
 /** The packaged application with demo data of its own, and a browser. */
+@ExtendWith(Evidence.class)
 abstract class Story {
   /** A shared machine may be slow; nothing here is a measurement. */
   private static final double PATIENCE_MILLIS = 60_000;
@@ -24,7 +29,7 @@ abstract class Story {
   @BeforeAll
   static void start() {
     app = RunningApp.start(folder.resolve("data"));
-    browser = beside(app, Browser::new);
+    browser = beside(app, Browser::shared);
     PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE_MILLIS);
   }
 
@@ -41,7 +46,7 @@ abstract class Story {
   @AfterAll
   static void stop() {
     try {
-      browser.close();
+      browser.closePages();
     } finally {
       app.close();
     }
@@ -63,12 +68,31 @@ abstract class Story {
     return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name));
   }
 
+  /** What a trim's field is called: of roll, pitch or yaw. */
+  static String trimField(String trim) {
+    return say("field.Trims." + trim) + ", " + say("ui.stepper.clicks");
+  }
+
+  /** So many clicks towards plus, or below nothing towards minus. */
+  static String clicks(Control control, int count) {
+    String way = count > 0 ? "plus" : "minus";
+    return say("clicks." + control + "." + way, "count", Math.abs(count));
+  }
+
+  /** What is trimmed. */
+  enum Control {
+    ROLL,
+    PITCH,
+    YAW
+  }
+
   /** Clicks a trim's stepper until it stands where it should. */
   static void trimTo(Page page, String trim, int clicks) {
-    Locator shown = page.getByLabel(trim + " trim, clicks");
+    Locator shown = page.getByLabel(trimField(trim));
     int missing = clicks - Integer.parseInt(shown.inputValue().replace('−', '-'));
     for (int i = 0; i < Math.abs(missing); i++) {
-      page.getByLabel(trim + " trim: one " + (missing > 0 ? "more" : "less")).click();
+      String key = missing > 0 ? "ui.stepper.oneMore" : "ui.stepper.oneLess";
+      page.getByLabel(say(key, "label", say("field.Trims." + trim))).click();
     }
     PlaywrightAssertions.assertThat(shown).hasValue(("" + clicks).replace('-', '−'));
   }
@@ -77,15 +101,15 @@ abstract class Story {
    * Goes on with a work order, each rod turned as planned and at its mark, until something shows.
    */
   static void workUntil(Page page, Locator shown) {
-    Locator counter = page.getByText(Pattern.compile("^Step \\d+ of"));
+    Locator counter = page.getByText(begins("adjustment.workOrderView.progress"));
     while (shown.count() == 0) {
       if ("CHECK".equals(page.locator("[data-step]").getAttribute("data-step"))
           && page.locator("[data-marked]").count() == 0) {
-        button(page, "At the mark").click();
+        button(page, say("adjustment.markPanel.atTheMark")).click();
         PlaywrightAssertions.assertThat(page.locator("[data-marked]")).isVisible();
       }
       String before = counter.innerText().split(",")[0];
-      button(page, "Next").click();
+      button(page, say("adjustment.workOrderView.next")).click();
       PlaywrightAssertions.assertThat(counter).not().containsText(before + ",");
     }
   }
@@ -96,19 +120,26 @@ abstract class Story {
     int count = surfaces.count();
     for (int i = 0; i < count; i++) {
       Locator one = surfaces.nth(i);
-      one.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Correct way")).click();
+      one.getByRole(
+              AriaRole.BUTTON,
+              new Locator.GetByRoleOptions().setName(say("adjustment.verifyPanel.correctWay")))
+          .click();
       PlaywrightAssertions.assertThat(one.locator("[data-fits]")).isVisible();
     }
   }
 
   /** How sure, and what the day was like: nothing of it is preset. */
   static void describeTheDay(Page page) {
-    button(page, "sure").click();
-    page.getByRole(AriaRole.RADIO, named("calm")).click();
-    page.getByRole(AriaRole.RADIO, named("smooth")).click();
+    button(page, say("flightlog.sureRow.sure")).click();
+    page.getByRole(AriaRole.RADIO, named(say("Wind.CALM"))).click();
+    page.getByRole(AriaRole.RADIO, named(say("Air.SMOOTH"))).click();
   }
 
   static Page.LocatorOptions withText(String text) {
+    return new Page.LocatorOptions().setHasText(text);
+  }
+
+  static Page.LocatorOptions withText(Pattern text) {
     return new Page.LocatorOptions().setHasText(text);
   }
 

@@ -1,12 +1,7 @@
 package hightally.e2e;
 
-import static org.assertj.core.api.Assertions.assertThat;
-
 import com.fasterxml.jackson.databind.JsonNode;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.options.AriaRole;
-import com.microsoft.playwright.options.ColorScheme;
-import com.microsoft.playwright.options.LoadState;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
@@ -14,14 +9,13 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.regex.Pattern;
-import org.junit.jupiter.api.Test;
 
 /**
- * Every address at desk and phone in a language in which each message stands between marks, which
- * end before what fills a place of it and go on after: what is read outside of marks is in no
- * catalogue, unless a pilot typed it.
+ * A page in a language in which each message stands between marks, which end before what fills a
+ * place of it and go on after: what is read outside of marks is in no catalogue, unless a pilot
+ * typed it.
  */
-class MadeUpLanguageTest extends Story {
+final class MadeUpLanguage {
   /**
    * What is read or told outside of marks: in text, and in what is read out or shown on a field.
    */
@@ -75,8 +69,8 @@ class MadeUpLanguageTest extends Story {
   private final Map<String, String> found = new TreeMap<>();
   private final Set<String> typed = new HashSet<>();
 
-  @Test
-  void nothingIsSaidThatIsInNoCatalogue() {
+  /** Reads what the pilots of the demo data typed. */
+  MadeUpLanguage(RunningApp app) {
     pilots(Models.call(app, "GET", "api/aircraft", null));
     // A kind is a file with a whole setup, its parts' names among it.
     pilots(Models.call(app, "GET", "api/kinds", null));
@@ -86,34 +80,28 @@ class MadeUpLanguageTest extends Story {
         pilots(Models.call(app, "GET", "api/aircraft/" + id + of, null));
       }
     }
-    Page page = browser.page(1280, 800, ColorScheme.LIGHT);
-    page.addInitScript("localStorage.setItem('language', 'en-XA')");
-    for (String path : Addresses.all(app)) {
-      page.setViewportSize(1280, 800);
-      page.navigate(app.address() + path);
-      page.waitForLoadState(LoadState.NETWORKIDLE);
-      page.locator("h1").first().waitFor();
-      look(page, path);
-      page.setViewportSize(360, 740);
-      page.waitForFunction("() => matchMedia('(max-width: 640px)').matches");
-      look(page, path + ", phone");
-    }
-    Addresses.DIALOGS.forEach(
-        (path, name) -> {
-          page.setViewportSize(path.isEmpty() ? 360 : 1280, 800);
-          page.navigate(app.address() + path);
-          page.waitForLoadState(LoadState.NETWORKIDLE);
-          page.getByRole(AriaRole.BUTTON, containing(name)).first().click();
-          page.getByRole(AriaRole.DIALOG).waitFor();
-          look(page, path + ", " + name);
-        });
-    assertThat(found).isEmpty();
-    page.setContent("<main><h1>⟦said⟧</h1><p>not said</p><p>⟦it says ⟧no word⟦ here⟧</p></main>");
-    look(page, "planted");
-    assertThat(found).containsOnlyKeys("not said", "no word");
   }
 
-  private void look(Page page, String where) {
+  /** What stands outside of marks, and where first. */
+  Map<String, String> found() {
+    return found;
+  }
+
+  /** From the next page on, everything is said in it. */
+  static void speak(Page page) {
+    page.addInitScript("localStorage.setItem('language', 'en-XA')");
+  }
+
+  /** Takes the marks off what stands on a page. */
+  static void unmark(Page page) {
+    page.evaluate(
+        "() => { const all = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);"
+            + " while (all.nextNode()) {"
+            + " const bare = all.currentNode.data.replace(/[⟦⟧]/g, '');"
+            + " if (bare !== all.currentNode.data) all.currentNode.data = bare; } }");
+  }
+
+  void look(Page page, String where) {
     for (Object one : (List<?>) page.evaluate(UNMARKED)) {
       for (String text : PARTS.split(FIGURES.matcher(one.toString()).replaceAll(";"))) {
         String part = text.strip();
