@@ -10,6 +10,8 @@ export default defineConfig({
     setupFiles: ["src/test/browser.ts"],
     // A shared machine may be slow; nothing here is a measurement.
     testTimeout: 60_000,
+    // Files share a process and what they import (a third of the time): each puts back what it changed.
+    isolate: false,
     restoreMocks: true,
     unstubGlobals: true,
   },
