@@ -4,8 +4,8 @@ import static java.nio.file.StandardOpenOption.CREATE;
 import static java.nio.file.StandardOpenOption.WRITE;
 
 import java.io.BufferedReader;
+import java.io.BufferedWriter;
 import java.io.IOException;
-import java.io.InputStreamReader;
 import java.io.UncheckedIOException;
 import java.nio.channels.FileChannel;
 import java.nio.charset.StandardCharsets;
@@ -14,7 +14,9 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.LinkedBlockingQueue;
 
 /** The packaged application in a process of its own, started as the script starts it. */
 public final class RunningApp implements AutoCloseable {
@@ -23,6 +25,7 @@ public final class RunningApp implements AutoCloseable {
   private static final Path JAR = root().resolve("app/target/high-tally-boot.jar");
   private static final Path UNPACKED = root().resolve("e2e/target/run");
 
+  private static final Path BOOT = UNPACKED.resolve("high-tally-boot.jar");
   private static final Path LOCK = root().resolve("e2e/target/run.lock");
 
   /** What the first start of all has written into its empty folder: the demo data. */
@@ -30,6 +33,9 @@ public final class RunningApp implements AutoCloseable {
 
   /** What each of those that run here has said so far. */
   private static final Map<Long, StringBuffer> SAID = new ConcurrentHashMap<>();
+
+  /** The process that starts one after the other, once there is one. */
+  private static Output host;
 
   private final Process process;
   private final String address;
@@ -52,11 +58,11 @@ public final class RunningApp implements AutoCloseable {
     return Files.exists(here.resolve("high-tally")) ? here : here.getParent();
   }
 
-  /** Whether an application started here is still running. */
+  /** Whether an application started here with a process of its own is still running. */
   static boolean anyLeft() {
     return ProcessHandle.current()
         .descendants()
-        .filter(ProcessHandle::isAlive)
+        .filter(one -> one.isAlive() && (host == null || one.pid() != host.process.pid()))
         .anyMatch(one -> one.info().commandLine().orElse("").contains(UNPACKED.toString()));
   }
 
@@ -67,6 +73,31 @@ public final class RunningApp implements AutoCloseable {
       copyTree(FILLED, data);
     }
     return launch(shared(), demo(data));
+  }
+
+  /**
+   * Starts on data of its own, the demo data, in the one process of these tests: whichever was
+   * started so before is ended.
+   */
+  static synchronized RunningApp next(Path data) {
+    unpack();
+    copyTree(FILLED, data);
+    if (host == null) {
+      List<String> command = java(shared());
+      String classes = root().resolve("e2e/target/classes").toString();
+      command.addAll(List.of("-cp", BOOT + ":" + classes, Host.class.getName()));
+      host = new Output(begun(command));
+    }
+    List<String> arguments = new ArrayList<>(demo(data));
+    arguments.add(PORT + 0);
+    BufferedWriter told = host.process.outputWriter(StandardCharsets.UTF_8);
+    try {
+      told.write(String.join("\t", arguments) + "\n");
+      told.flush();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+    return host.awaitRunning();
   }
 
   private static List<String> demo(Path data) {
@@ -125,7 +156,7 @@ public final class RunningApp implements AutoCloseable {
     List<String> command = new ArrayList<>(within);
     command.addAll(List.of("java", "-XX:TieredStopAtLevel=1", "-Dspring.aot.enabled=true"));
     command.add("-XX:SharedArchiveFile=" + UNPACKED.resolve("classes.jsa"));
-    command.addAll(List.of("-jar", UNPACKED.resolve("high-tally-boot.jar").toString()));
+    command.addAll(List.of("-jar", BOOT.toString()));
     command.addAll(List.of(arguments));
     try {
       Process process = new ProcessBuilder(command).redirectErrorStream(true).start();
@@ -188,44 +219,74 @@ public final class RunningApp implements AutoCloseable {
   private static RunningApp launch(
       List<String> within, List<String> flags, List<String> arguments) {
     List<String> command = new ArrayList<>(within);
-    command.addAll(List.of("java", "-XX:TieredStopAtLevel=1"));
-    command.addAll(List.of("-XX:+UseSerialGC", "-Dspring.aot.enabled=true", "-Xlog:disable"));
-    command.addAll(flags);
-    command.addAll(List.of("-jar", UNPACKED.resolve("high-tally-boot.jar").toString()));
+    command.addAll(java(flags));
+    command.addAll(List.of("-jar", BOOT.toString()));
     if (arguments.stream().noneMatch(one -> one.startsWith(PORT))) {
       command.add(PORT + 0);
     }
     command.addAll(arguments);
+    return new Output(begun(command)).awaitRunning();
+  }
+
+  private static List<String> java(List<String> flags) {
+    List<String> command = new ArrayList<>(List.of("java", "-XX:TieredStopAtLevel=1"));
+    command.addAll(List.of("-XX:+UseSerialGC", "-Dspring.aot.enabled=true", "-Xlog:disable"));
+    command.addAll(flags);
+    return command;
+  }
+
+  /** Whatever becomes of this program, the one it started ends with it. */
+  private static Process begun(List<String> command) {
     try {
       Process process = new ProcessBuilder(command).redirectErrorStream(true).start();
-      // Whatever becomes of this program, the one it started ends with it.
       Runtime.getRuntime().addShutdownHook(new Thread(process::destroyForcibly));
-      try {
-        return new RunningApp(process, awaitAddress(process));
-      } catch (IOException | RuntimeException e) {
-        process.destroyForcibly();
-        throw e;
-      }
+      return process;
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
   }
 
-  private static String awaitAddress(Process process) throws IOException {
-    BufferedReader out =
-        new BufferedReader(new InputStreamReader(process.getInputStream(), StandardCharsets.UTF_8));
-    StringBuffer said = new StringBuffer();
-    SAID.put(process.pid(), said);
-    for (String line = out.readLine(); line != null; line = out.readLine()) {
-      said.append(line).append('\n');
-      if (line.startsWith(READY)) {
-        Thread rest = new Thread(() -> out.lines().forEach(one -> said.append(one).append('\n')));
-        rest.setDaemon(true);
-        rest.start();
-        return line.substring(READY.length()).strip();
+  /** What a process says, line by line, and the addresses at which it is ready. */
+  private static final class Output {
+    private final Process process;
+    private final StringBuffer said = new StringBuffer();
+    private final BlockingQueue<String> addresses = new LinkedBlockingQueue<>();
+
+    Output(Process process) {
+      this.process = process;
+      SAID.put(process.pid(), said);
+      Thread reader = new Thread(this::read);
+      reader.setDaemon(true);
+      reader.start();
+    }
+
+    private void read() {
+      try (BufferedReader lines = process.inputReader(StandardCharsets.UTF_8)) {
+        for (String line = lines.readLine(); line != null; line = lines.readLine()) {
+          said.append(line).append('\n');
+          if (line.startsWith(READY)) {
+            addresses.add(line.substring(READY.length()).strip());
+          }
+        }
+      } catch (IOException e) {
+        said.append(e).append('\n');
+      } finally {
+        addresses.add("");
       }
     }
-    throw new IllegalStateException("The application ended before it was ready:\n" + said);
+
+    RunningApp awaitRunning() {
+      try {
+        String address = addresses.take();
+        if (!address.isEmpty()) {
+          return new RunningApp(process, address);
+        }
+      } catch (InterruptedException e) {
+        said.append(e).append('\n');
+      }
+      process.destroyForcibly();
+      throw new IllegalStateException("The application ended before it was ready:\n" + said);
+    }
   }
 
   /** Address of the page, ending in a slash. */
@@ -249,9 +310,12 @@ public final class RunningApp implements AutoCloseable {
     }
   }
 
+  /** Ends it; where others are started in the same process, the next one ends it. */
   @Override
   public void close() {
-    kill();
+    if (host == null || process != host.process) {
+      kill();
+    }
   }
 
   private static void run(String... command) throws IOException, InterruptedException {

@@ -75,7 +75,7 @@ class PathTest extends Story {
     anyButton(page, say("adjustment.planView.startAtBench")).click();
     followTheWorkOrder(page);
 
-    assertThat(page.getByRole(AriaRole.HEADING, named(say("log.adjusted")))).isVisible();
+    assertThat(page.locator("[data-next=CONFIRM]")).hasText(say("log.adjusted"));
     page.getByRole(AriaRole.LINK, named(say("aircraft.loopNav.revision", "number", 4))).click();
     assertThat(
             page.getByText(

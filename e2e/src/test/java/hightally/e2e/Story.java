@@ -12,6 +12,7 @@ import java.nio.file.Path;
 import java.util.function.Supplier;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
@@ -28,7 +29,7 @@ abstract class Story {
 
   @BeforeAll
   static void start() {
-    app = RunningApp.start(folder.resolve("data"));
+    app = RunningApp.next(folder.resolve("data"));
     browser = beside(app, Browser::shared);
     PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE_MILLIS);
   }
@@ -41,6 +42,12 @@ abstract class Story {
       running.close();
       throw e;
     }
+  }
+
+  /** A page left open goes on working. */
+  @AfterEach
+  void close() {
+    browser.closePages();
   }
 
   @AfterAll
