@@ -10,7 +10,6 @@ import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
-import java.nio.file.Files;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -46,23 +45,21 @@ public final class Growth {
   }
 
   /** Measures and prints. */
-  static void measure(Size size) throws IOException, InterruptedException {
-    try (RunningApp small = RunningApp.start(Files.createTempDirectory("high-tally-small"));
-        RunningApp large = RunningApp.start(Files.createTempDirectory("high-tally-large"))) {
-      Growth few = new Growth(small.address(), size);
-      Growth many = new Growth(large.address(), size);
-      String young = many.model(1, FEW_FLIGHTS);
-      String old = many.model(size.revisions(), size.flights());
-      for (String page : List.of("", "/settling", "/standing", "/revisions", "/flights")) {
-        many.compare(name(page), many, old + page, many, young + page);
-      }
-      many.seen(old, young);
-      for (int i = DEMO_MODELS + 2; i < size.models(); i++) {
-        many.model(1, 0);
-      }
-      many.compare(
-          "hangar with " + size.models() + " models", many, "api/aircraft", few, "api/aircraft");
+  static void measure(RunningApp small, RunningApp large, Size size)
+      throws IOException, InterruptedException {
+    Growth few = new Growth(small.address(), size);
+    Growth many = new Growth(large.address(), size);
+    String young = many.model(1, FEW_FLIGHTS);
+    String old = many.model(size.revisions(), size.flights());
+    for (String page : List.of("", "/settling", "/standing", "/revisions", "/flights")) {
+      many.compare(name(page), many, old + page, many, young + page);
     }
+    many.seen(old, young);
+    for (int i = DEMO_MODELS + 2; i < size.models(); i++) {
+      many.model(1, 0);
+    }
+    many.compare(
+        "hangar with " + size.models() + " models", many, "api/aircraft", few, "api/aircraft");
   }
 
   private static String name(String page) {

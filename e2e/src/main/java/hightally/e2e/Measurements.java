@@ -1,6 +1,8 @@
 package hightally.e2e;
 
 import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 
 /** Everything that is measured against the packaged application. */
 public final class Measurements {
@@ -11,13 +13,25 @@ public final class Measurements {
 
   /** Measures and prints. */
   public static void main(String[] args) throws IOException, InterruptedException {
-    StickLatency.measure(MOVEMENTS);
-    Growth.measure(Growth.Size.FULL);
+    try (RunningApp app = RunningApp.start(folder("latency"))) {
+      StickLatency.measure(app, MOVEMENTS);
+    }
+    try (RunningApp small = RunningApp.start(folder("small"));
+        RunningApp large = RunningApp.start(folder("large"))) {
+      Growth.measure(small, large, Growth.Size.FULL);
+    }
   }
 
-  /** Each of them in its shortest form, which says that it runs and nothing of how fast. */
-  static void once() throws IOException, InterruptedException {
-    StickLatency.measure(FEW);
-    Growth.measure(Growth.Size.SHORTEST);
+  /**
+   * Each of them in its shortest form, against the same application: says that it runs and nothing
+   * of how fast.
+   */
+  static void once(RunningApp app) throws IOException, InterruptedException {
+    StickLatency.measure(app, FEW);
+    Growth.measure(app, app, Growth.Size.SHORTEST);
+  }
+
+  private static Path folder(String name) throws IOException {
+    return Files.createTempDirectory("high-tally-" + name);
   }
 }

@@ -4,8 +4,6 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.ColorScheme;
 import com.microsoft.playwright.options.WaitForSelectorState;
-import java.io.IOException;
-import java.nio.file.Files;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
@@ -61,9 +59,8 @@ public final class StickLatency {
   private StickLatency() {}
 
   /** Measures and prints. */
-  static void measure(int movements) throws IOException {
-    try (Browser browser = new Browser();
-        RunningApp app = RunningApp.start(Files.createTempDirectory("high-tally-latency"))) {
+  static void measure(RunningApp app, int movements) {
+    try (Browser browser = new Browser()) {
       Page page = browser.page(1280, 800, ColorScheme.LIGHT);
       page.navigate(app.address() + "models/1/check");
       page.locator("[data-edge=elevator]").first().waitFor(DRAWN);

@@ -15,14 +15,19 @@ import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
 /**
- * Every address of the page, opened once in the made-up language and looked through on a desk and
- * on a phone: by rule, and for words that are in no catalogue.
+ * Every address of the page, opened once in the made-up language by a reader of inches and commas,
+ * and looked through on a desk and on a phone: by rule, for words that are in no catalogue, and for
+ * figures written for another reader.
  */
 class AccessibleTest extends Story {
   private static final boolean ALL = Accessibility.ALL;
 
+  /** Most pages of a model speak of a length. */
+  private static final int MANY = 10;
+
   private final Accessibility rules = new Accessibility();
   private MadeUpLanguage words;
+  private final OtherReader figures = new OtherReader();
   private Page page;
 
   @Test
@@ -30,12 +35,15 @@ class AccessibleTest extends Story {
     words = new MadeUpLanguage(app);
     page = browser.page(1280, 800, ColorScheme.LIGHT);
     MadeUpLanguage.speak(page);
+    OtherReader.read(page);
     List<String> all = Addresses.all(app);
     assertThat(notAmong(all)).as("addresses nobody looks at").isEmpty();
     all.forEach(this::address);
     Addresses.DIALOGS.forEach(this::dialog);
     assertThat(rules.found()).isEmpty();
     assertThat(words.found()).isEmpty();
+    assertThat(figures.found()).isEmpty();
+    assertThat(figures.pagesInInches()).isGreaterThan(MANY);
     planted();
     page.close();
   }
@@ -43,6 +51,9 @@ class AccessibleTest extends Story {
   /** At one size the themes differ in their colours alone. */
   private void address(String path) {
     go(path);
+    if (path.startsWith("models/")) {
+      figures.look(page, path);
+    }
     look(path, "light", Depth.ALL);
     look(path, "dark", ALL ? Depth.ALL : Depth.COLOURS);
     if (ALL) {
@@ -120,7 +131,9 @@ class AccessibleTest extends Story {
   private void planted() {
     page.setContent(
         "<main><h1>⟦said⟧</h1><button></button><p>not said</p>"
-            + "<p>⟦it says ⟧no word⟦ here⟧</p></main>");
+            + "<p>⟦it says ⟧no word⟦ here⟧</p><p>⟦at 3⟧.5⟦ of 4 mm⟧</p></main>");
+    figures.look(page, "planted");
+    assertThat(figures.found().get("planted")).hasSize(2);
     look("planted", "light", Depth.ALL);
     assertThat(rules.found().keySet()).anyMatch(one -> one.startsWith("button-name"));
     assertThat(words.found()).containsOnlyKeys("not said", "no word");

@@ -9,14 +9,14 @@ import java.nio.charset.StandardCharsets;
 import org.junit.jupiter.api.Test;
 
 /** Every measurement against the packaged application runs to its end and gives figures. */
-class MeasurementsTest {
+class MeasurementsTest extends Story {
   @Test
   void everyOneRunsOnce() throws IOException, InterruptedException {
     PrintStream screen = System.out;
     ByteArrayOutputStream printed = new ByteArrayOutputStream();
     System.setOut(new PrintStream(printed, true, StandardCharsets.UTF_8));
     try {
-      Measurements.once();
+      Measurements.once(app);
     } finally {
       System.setOut(screen);
     }

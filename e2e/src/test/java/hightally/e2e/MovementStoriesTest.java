@@ -335,10 +335,10 @@ class MovementStoriesTest extends Story {
     assertThat(browser.errors()).isEmpty();
   }
 
-  /** Every millimetre on the pages of the demo models is what the bench answers by itself. */
+  /** What a phase's column says is what the drawing beside it says, the phase faded in. */
   @Test
   void whatThePagesShowIsWhatTheBenchShows() {
-    for (long model = 1; model <= 4; model++) {
+    for (long model : List.of(2L, 3L)) {
       page = open("models/" + model + "/program/phases");
       page.getByRole(AriaRole.TAB, named(say("program.phaseTable.fullSticks"))).click();
       assertThat(page.locator("[data-full]").first()).isVisible();

@@ -28,7 +28,7 @@ class NumbersStoriesTest extends Story {
   /** Shown to a tenth. */
   private static final double SHOWN = 0.0501;
 
-  private static final int RANDOM_MODELS = Integer.getInteger("models", 9);
+  private static final int RANDOM_MODELS = Integer.getInteger("models", 4);
   private static final long FIRST_SEED = 20_261_127;
   private static final Pattern TRAVEL = Pattern.compile("([▲▼▶◀]?) ?(\\d+\\.\\d) mm");
 
