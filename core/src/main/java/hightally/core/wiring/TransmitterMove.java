@@ -4,6 +4,7 @@ import hightally.core.airframe.LeverShare;
 import hightally.core.airframe.Shares;
 import hightally.core.airframe.Surface;
 import hightally.core.channel.Channel;
+import hightally.core.channel.InputKind;
 import hightally.core.channel.Lead;
 import hightally.core.channel.Output;
 import hightally.core.channel.SubTrimMode;
@@ -11,6 +12,7 @@ import hightally.core.channel.Transmitter;
 import hightally.core.channel.TransmitterInput;
 import hightally.core.channel.Wiring;
 import hightally.core.program.Condition;
+import hightally.core.program.ConditionKind;
 import hightally.core.program.Mix;
 import hightally.core.program.Phase;
 import hightally.core.program.Preset;
@@ -24,6 +26,7 @@ import hightally.core.setup.Setup;
 import hightally.core.signal.Moment;
 import hightally.core.signal.SignalPath;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -43,6 +46,9 @@ public final class TransmitterMove {
 
   private static final double MOST_SUB_TRIM = 300;
   private static final double NOTHING = 1e-9;
+
+  /** Where a lever counts as thrown, percent of its travel. */
+  private static final double HALF_WAY = 50;
 
   private final Setup from;
   private final Transmitter to;
@@ -213,11 +219,30 @@ public final class TransmitterMove {
     }
   }
 
+  /** What asked for a place of a switch asks a switch, for the last place it has if need be. */
   private Condition condition(Condition old) {
     if (from.transmitter().inputIndex(old.subject()) < 0) {
       return old;
     }
-    return old.change().subject(input(old.subject(), Said.text(old.name()))).done();
+    Said user = Said.text(old.name());
+    if (old.kind() != ConditionKind.SWITCH_AT) {
+      return old.change().subject(input(old.subject(), user)).done();
+    }
+    String subject =
+        inputs.containsKey(old.subject())
+            ? inputs.get(old.subject())
+            : to.inputs().stream()
+                .filter(one -> one.kind() == InputKind.SWITCH)
+                .max(Comparator.comparingInt(TransmitterInput::positions))
+                .map(one -> instead(old.subject(), one.id(), user))
+                .orElseGet(() -> input(old.subject(), user));
+    int index = to.inputIndex(subject);
+    if (index >= 0 && to.inputs().get(index).kind() != InputKind.SWITCH) {
+      Condition forward = old.change().kind(ConditionKind.ABOVE).subject(subject).done();
+      return forward.change().limit(HALF_WAY).done();
+    }
+    double last = index < 0 ? old.limit() : to.inputs().get(index).positions();
+    return old.change().subject(subject).limit(Math.min(old.limit(), last)).done();
   }
 
   private Mix mix(Mix old) {
@@ -232,7 +257,10 @@ public final class TransmitterMove {
     if (found != null || to.inputs().isEmpty()) {
       return found == null ? old : found;
     }
-    String instead = to.inputs().get(0).id();
+    return instead(old, to.inputs().get(0).id(), user);
+  }
+
+  private String instead(String old, String instead, Said user) {
     notes.add(
         Said.of(
             "wiring.followsInstead",

@@ -2,12 +2,16 @@ package hightally.core.wiring;
 
 import static hightally.core.English.say;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.tuple;
+import static org.assertj.core.api.Assertions.within;
 
 import hightally.core.English;
 import hightally.core.Rigs;
 import hightally.core.airframe.PanelRole;
 import hightally.core.airframe.Side;
+import hightally.core.airframe.Surface;
 import hightally.core.airframe.SurfaceRole;
+import hightally.core.channel.Channel;
 import hightally.core.channel.InputKind;
 import hightally.core.channel.StickFunction;
 import hightally.core.channel.SubTrimMode;
@@ -16,7 +20,14 @@ import hightally.core.channel.TransmitterInput;
 import hightally.core.edit.PartWish;
 import hightally.core.edit.PartWish.NewPartKind;
 import hightally.core.edit.PartsAdded;
+import hightally.core.program.Condition;
+import hightally.core.program.ConditionKind;
+import hightally.core.program.Phase;
 import hightally.core.program.Trims;
+import hightally.core.quantity.Control;
+import hightally.core.quantity.Quantity;
+import hightally.core.quantity.Said;
+import hightally.core.quantity.Validation;
 import hightally.core.setup.Setup;
 import hightally.core.signal.Moment;
 import hightally.core.signal.Readings;
@@ -30,6 +41,7 @@ import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
 import net.jqwik.api.constraints.IntRange;
+import org.assertj.core.groups.Tuple;
 
 class TransmitterMoveTest {
   @Property(tries = 300)
@@ -140,5 +152,198 @@ class TransmitterMoveTest {
         PartsAdded.of(
             PartsAdded.of(Rigs.programmed(seed), motor, English.NAMES), retracts, English.NAMES);
     return rig.change().power(rig.power().throttleOn("lever")).done();
+  }
+
+  /**
+   * Whole clicks of the new step, half a click away from nothing; what is left stays as a preset.
+   */
+  @Property(tries = 100)
+  void trimsBecomeWholeClicksAndTheRestOfThemAPreset(
+      @ForAll long seed, @ForAll @IntRange(min = -60, max = 60) int clicks) {
+    Setup home = Rigs.programmed(seed).withTrims(new Trims(clicks, -clicks / 2, clicks / 3));
+    double oldStep = home.transmitter().clickStepPercent();
+    Transmitter other = other(new Random(seed)).withInputs(home.transmitter().inputs());
+    int most = 40;
+    Transmitter coarse = other.change().trimRangeClicks(most).done();
+    TransmitterMove.Moved moved = TransmitterMove.of(home, coarse);
+    int tooLarge = 0;
+    for (Control control : Control.values()) {
+      double exact = home.trims().of(control) * oldStep / coarse.clickStepPercent();
+      int whole = (int) Math.floor(Math.abs(exact) + 0.5) * (exact < 0 ? -1 : 1);
+      tooLarge += Math.abs(whole) > most ? 1 : 0;
+      assertThat(moved.setup().trims().of(control))
+          .as(control + " " + exact)
+          .isEqualTo(Math.max(-most, Math.min(most, whole)));
+    }
+    List<String> said =
+        moved.notes().stream()
+            .filter(one -> one.code().equals("wiring.trimTooLarge"))
+            .map(English::say)
+            .toList();
+    assertThat(said).hasSizeGreaterThanOrEqualTo(Math.min(1, tooLarge));
+    if (clicks == 0) {
+      assertThat(said).isEmpty();
+    }
+    for (Phase phase : home.phases()) {
+      Phase there =
+          moved.setup().phases().stream()
+              .filter(one -> one.id().equals(phase.id()))
+              .findFirst()
+              .orElseThrow();
+      for (Surface surface : home.surfaces()) {
+        double before = phase.presetPercent(surface.id());
+        double after = there.presetPercent(surface.id());
+        for (Control control : Control.values()) {
+          double share = surface.shares().of(control);
+          before += share * phase.effective(home.trims()).of(control) * oldStep;
+          after +=
+              share
+                  * there.effective(moved.setup().trims()).of(control)
+                  * coarse.clickStepPercent();
+        }
+        assertThat(after)
+            .as(surface.name() + " in " + phase.name())
+            .isCloseTo(before, within(1e-9));
+      }
+    }
+  }
+
+  /** The lines are every surface at rest, and whatever a stick or a lever that is there moves. */
+  @Property(tries = 40)
+  void everyLineIsWhatMoves(@ForAll long seed) {
+    Setup home = Rigs.programmed(seed);
+    Random random = new Random(seed);
+    List<TransmitterInput> some = new ArrayList<>(home.transmitter().inputs());
+    some.remove(random.nextInt(2 * some.size()) % some.size());
+    TransmitterMove.Moved moved = TransmitterMove.of(home, other(random).withInputs(some));
+    Setup there = moved.setup();
+    List<Tuple> wanted = new ArrayList<>();
+    Moment rest = Moment.centred(home.trims());
+    Moment now = Moment.centred(there.trims());
+    lines(wanted, home, there, Said.of("place.rest"), rest, now, true);
+    for (Control control : Control.values()) {
+      for (int way : new int[] {1, -1}) {
+        Said where = Said.of("place.stick", "control", control, "plus", way > 0);
+        lines(wanted, home, there, where, rest.with(control, way), now.with(control, way), false);
+      }
+    }
+    for (TransmitterInput input : some) {
+      int was = home.transmitter().inputIndex(input.id());
+      int is = there.transmitter().inputIndex(input.id());
+      lines(
+          wanted,
+          home,
+          there,
+          Said.text(input.name()),
+          rest.withInput(was, 1),
+          now.withInput(is, 1),
+          false);
+    }
+    assertThat(moved.lines())
+        .extracting(
+            TransmitterMove.MovedLine::surface,
+            TransmitterMove.MovedLine::where,
+            TransmitterMove.MovedLine::beforeMm,
+            TransmitterMove.MovedLine::afterMm)
+        .containsExactlyInAnyOrderElementsOf(wanted);
+  }
+
+  private static void lines(
+      List<Tuple> wanted, Setup home, Setup there, Said where, Moment was, Moment is, boolean all) {
+    double[] rest = SignalPath.of(home).evaluate(Moment.centred(home.trims())).travelMm();
+    double[] before = SignalPath.of(home).evaluate(was).travelMm();
+    double[] after = SignalPath.of(there).evaluate(is).travelMm();
+    for (int i = 0; i < before.length; i++) {
+      if (all || before[i] != rest[i] || after[i] != rest[i]) {
+        wanted.add(tuple(home.surfaces().get(i).name(), where, before[i], after[i]));
+      }
+    }
+  }
+
+  /** Limits of the new transmitter: said where what is needed lies beyond them, and only there. */
+  @Property(tries = 100)
+  void whatLiesBeyondALimitIsSaid(@ForAll long seed) {
+    Random random = new Random(seed);
+    Setup home = Rigs.random(seed);
+    Transmitter there =
+        other(random)
+            .change()
+            .endpointLimitPercent(60 + random.nextInt(90))
+            .subTrimLimitMicroseconds(random.nextInt(60))
+            .done();
+    TransmitterMove.Moved moved = TransmitterMove.of(home, there);
+    List<Said> wanted = new ArrayList<>();
+    for (Channel channel : home.channels()) {
+      Channel now =
+          moved.setup().channels().stream()
+              .filter(one -> one.name().equals(channel.name()))
+              .findFirst()
+              .orElseThrow();
+      double endpoint = Math.max(now.endpointLowPercent(), now.endpointHighPercent());
+      if (endpoint > there.endpointLimitPercent() + 1e-9) {
+        wanted.add(
+            Said.of(
+                "wiring.endpointBeyond",
+                "channel",
+                channel.name(),
+                "wanted",
+                Quantity.percent(endpoint),
+                "limit",
+                Quantity.percent(there.endpointLimitPercent())));
+      }
+      double subTrim = Math.abs(now.subTrimMicroseconds());
+      if (subTrim > there.subTrimLimitMicroseconds() + 1e-9) {
+        wanted.add(
+            Said.of(
+                "wiring.subTrimBeyond",
+                "channel",
+                channel.name(),
+                "wanted",
+                Quantity.microseconds(subTrim),
+                "limit",
+                Quantity.microseconds(there.subTrimLimitMicroseconds())));
+      }
+    }
+    assertThat(
+            moved.notes().stream()
+                .filter(one -> one.code().endsWith("Beyond"))
+                .map(English::say)
+                .toList())
+        .containsExactlyInAnyOrderElementsOf(wanted.stream().map(English::say).distinct().toList());
+  }
+
+  /** A place the other transmitter's switch does not have becomes its last; it is said. */
+  @Property(tries = 60)
+  void whereASwitchIsMissingAnotherIsAskedAndTheModelIsWhole(@ForAll long seed) {
+    Setup home = Rigs.programmed(seed);
+    Random random = new Random(seed);
+    List<TransmitterInput> there = new ArrayList<>();
+    if (random.nextBoolean()) {
+      there.add(new TransmitterInput("wheel", "wheel", InputKind.LEVER, 0));
+    }
+    if (there.isEmpty() || random.nextBoolean()) {
+      there.add(new TransmitterInput("toggle", "toggle", InputKind.SWITCH, 2));
+    }
+    TransmitterMove.Moved moved = TransmitterMove.of(home, other(random).withInputs(there));
+    Validation.check(moved.setup());
+    for (int i = 0; i < home.conditions().size(); i++) {
+      Condition old = home.conditions().get(i);
+      Condition now = moved.setup().conditions().get(i);
+      if (home.transmitter().inputIndex(old.subject()) < 0) {
+        assertThat(now).isEqualTo(old);
+      } else if (old.kind() == ConditionKind.SWITCH_AT) {
+        boolean toggle = moved.setup().transmitter().inputIndex("toggle") >= 0;
+        assertThat(now.kind()).isEqualTo(toggle ? ConditionKind.SWITCH_AT : ConditionKind.ABOVE);
+        assertThat(now.subject()).isEqualTo(toggle ? "toggle" : "wheel");
+        assertThat(now.limit()).isEqualTo(toggle ? Math.min(2, old.limit()) : 50);
+        assertThat(moved.notes())
+            .anyMatch(
+                one ->
+                    one.code().equals("wiring.followsInstead")
+                        && one.with().get("instead").equals(now.subject()));
+      } else {
+        assertThat(now.limit()).isEqualTo(old.limit());
+      }
+    }
   }
 }
