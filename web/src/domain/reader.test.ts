@@ -1,3 +1,4 @@
+import { words } from "@/test/words";
 import { afterEach, describe, expect, it } from "vitest";
 import {
   decimalMark,
@@ -8,6 +9,7 @@ import {
   lengthUnit,
   lengthWritten,
   readerHeaders,
+  severalWords,
   typed,
   typedLength,
   written,
@@ -40,6 +42,12 @@ describe("numbers as this reader writes them", () => {
     expect(written(2.5)).toBe("2,5");
     expect(length(3, 1)).toBe("3,0 mm");
   });
+});
+
+it("says by which mark several numbers are parted", () => {
+  expect(severalWords()).toBe(words("domain.reader.commasBetween"));
+  decimalMark.choose("comma");
+  expect(severalWords()).toBe(words("domain.reader.semicolonsBetween"));
 });
 
 describe("numbers as they are typed", () => {
