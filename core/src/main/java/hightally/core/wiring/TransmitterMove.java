@@ -237,12 +237,25 @@ public final class TransmitterMove {
                 .map(one -> instead(old.subject(), one.id(), user))
                 .orElseGet(() -> input(old.subject(), user));
     int index = to.inputIndex(subject);
-    if (index >= 0 && to.inputs().get(index).kind() != InputKind.SWITCH) {
-      Condition forward = old.change().kind(ConditionKind.ABOVE).subject(subject).done();
-      return forward.change().limit(HALF_WAY).done();
-    }
+    boolean lever = index >= 0 && to.inputs().get(index).kind() != InputKind.SWITCH;
     double last = index < 0 ? old.limit() : to.inputs().get(index).positions();
-    return old.change().subject(subject).limit(Math.min(old.limit(), last)).done();
+    double limit = lever ? HALF_WAY : Math.min(old.limit(), last);
+    if (lever || limit != old.limit()) {
+      notes.add(
+          Said.of(
+              "wiring.positionMissing",
+              "user",
+              user,
+              "position",
+              (int) old.limit(),
+              "instead",
+              name(to, subject)));
+    }
+    return old.change()
+        .kind(lever ? ConditionKind.ABOVE : old.kind())
+        .subject(subject)
+        .limit(limit)
+        .done();
   }
 
   private Mix mix(Mix old) {

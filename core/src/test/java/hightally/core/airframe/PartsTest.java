@@ -65,9 +65,6 @@ class PartsTest {
         .containsExactly("RIGHT", "LEFT");
     assertThat(List.of(swinging.way(2).name(), swinging.way(-2).name()))
         .containsExactly("AFT", "FORWARD");
-    // Nothing at all is told as the minus way by every kind alike.
-    assertThat(List.of(plain.way(0).name(), turning.way(0).name(), swinging.way(0).name()))
-        .containsExactly("DOWN", "LEFT", "FORWARD");
   }
 
   @ParameterizedTest

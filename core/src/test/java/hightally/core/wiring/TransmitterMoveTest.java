@@ -341,9 +341,45 @@ class TransmitterMoveTest {
                 one ->
                     one.code().equals("wiring.followsInstead")
                         && one.with().get("instead").equals(now.subject()));
+        assertThat(moved.notes())
+            .filteredOn(one -> one.code().equals("wiring.positionMissing"))
+            .filteredOn(one -> one.with().get("user").equals(Said.text(old.name())))
+            .hasSize(toggle && old.limit() <= 2 ? 0 : 1);
       } else {
         assertThat(now.limit()).isEqualTo(old.limit());
       }
     }
+  }
+
+  /** A switch of the same name with fewer positions changes when something is on: it is said. */
+  @Example
+  void aPositionThatIsGoneIsSaidEvenWhereTheSwitchIsThere() {
+    Setup home = Rigs.programmed(5);
+    Condition old =
+        home.conditions().stream()
+            .filter(one -> one.kind() == ConditionKind.SWITCH_AT)
+            .findFirst()
+            .orElseThrow();
+    Setup third =
+        home.change()
+            .conditions(
+                home.conditions().stream()
+                    .map(one -> one.equals(old) ? one.change().limit(3).done() : one)
+                    .toList())
+            .done();
+    List<TransmitterInput> shorter =
+        home.transmitter().inputs().stream()
+            .map(
+                one ->
+                    one.id().equals(old.subject())
+                        ? new TransmitterInput(one.id(), one.name(), InputKind.SWITCH, 2)
+                        : one)
+            .toList();
+    TransmitterMove.Moved moved = TransmitterMove.of(third, home.transmitter().withInputs(shorter));
+    assertThat(moved.notes())
+        .filteredOn(one -> one.code().equals("wiring.positionMissing"))
+        .extracting(one -> one.with().get("position"))
+        .contains(3);
+    assertThat(moved.setup().conditions().get(home.conditions().indexOf(old)).limit()).isEqualTo(2);
   }
 }
