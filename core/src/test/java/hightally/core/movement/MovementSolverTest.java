@@ -54,21 +54,24 @@ class MovementSolverTest {
           continue;
         }
         assertThat(presetMm(made, stand, surface.id())).isCloseTo(wanted, within(RULER_MM));
-        // On an output stage without trims, sub-trim and rods, it is where the surface goes.
-        Setup bare = bare(made);
+        // Asked of a model without sub-trim and with its rods unturned, it is where the surface
+        // goes: a horn's millimetres a degree are others where it stands at another angle.
+        Setup bare =
+            MovementSolver.made(
+                bare(setup), BENCH, wish(Kind.PRESET, stand.phase(), surface.id(), wanted));
         PlainModel plain = new PlainModel(bare);
         int phase = plain.phase(stand.moment());
         Surface there = bare.surface(surface.id()).orElseThrow();
         double with = plain.travel(there, stand.moment(), phase);
         double without = new PlainModel(withoutPresets(bare)).travel(there, stand.moment(), phase);
-        if (with != without && alone(bare, there.id())) {
-          assertThat(with - without).isCloseTo(wanted, within(0.5));
+        if (with != without && Math.abs(without) < RULER_MM / 10 && alone(bare, there.id())) {
+          assertThat(with - without).isCloseTo(wanted, within(RULER_MM));
         }
       }
     }
   }
 
-  /** Whether nothing but the preset moves it with the sticks let go. */
+  /** Whether no mix moves it: one may follow the presets of others. */
   private static boolean alone(Setup setup, String surface) {
     return setup.mixes().stream()
         .flatMap(mix -> mix.targets().stream())
