@@ -1,12 +1,14 @@
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { StrictMode } from "react";
 import { createRoot } from "react-dom/client";
-import { RouterProvider } from "react-router";
-import { router } from "./router";
+import { createBrowserRouter, RouterProvider } from "react-router";
+import { routes } from "./router";
 import { applyLook } from "./ui/theme";
 import "./index.css";
 
 applyLook();
+
+const router = createBrowserRouter(routes);
 
 const DAY_MS = 86_400_000;
 

@@ -1,4 +1,4 @@
-import { createBrowserRouter, Navigate, type RouteObject } from "react-router";
+import { Navigate, type RouteObject } from "react-router";
 import { HangarPage } from "./features/hangar/HangarPage";
 import { NotFoundPage } from "./features/hangar/NotFoundPage";
 import { Shell } from "./features/hangar/Shell";
@@ -207,7 +207,7 @@ const model = [
 ];
 
 /** The addresses of the page; those under a model follow the loop. */
-export const router = createBrowserRouter([
+export const routes: RouteObject[] = [
   {
     element: <Shell />,
     errorElement: <RouteFault />,
@@ -262,4 +262,4 @@ export const router = createBrowserRouter([
       { path: "*", element: <NotFoundPage />, handle: { title: say("router.notFound") } },
     ],
   },
-]);
+];

@@ -7,11 +7,13 @@ import net.jqwik.api.lifecycle.PropertyExecutor;
 import net.jqwik.api.lifecycle.PropertyLifecycleContext;
 
 /**
- * Every property tries the same values in every run, so that a run that fails fails again. Other
- * values: {@code -Dseeds=5}, each number its own, or {@code -Dseeds=random}.
+ * Every property tries the same values in every run, so that a run that fails fails again: as many
+ * as find what is planted. Other values: {@code -Dseeds=5}, each number its own, or {@code
+ * -Dseeds=random}; more of them: {@code -Dtries=10}, ten times as many.
  */
 public final class SameSeeds implements AroundPropertyHook {
   private static final String SEEDS = System.getProperty("seeds", "1");
+  private static final int TIMES = Integer.getInteger("tries", 1);
 
   @Override
   public PropagationMode propagateTo() {
@@ -31,6 +33,7 @@ public final class SameSeeds implements AroundPropertyHook {
       String name = property.containerClass().getName() + "." + property.targetMethod().getName();
       property.attributes().setSeed(Integer.toString((SEEDS + name).hashCode()));
     }
+    property.attributes().tries().ifPresent(one -> property.attributes().setTries(one * TIMES));
     return executor.execute();
   }
 }

@@ -11,9 +11,13 @@ import org.springframework.context.ConfigurableApplicationContext;
 /**
  * One process that starts the packaged application again and again, each time on the data it is
  * told: what a first start costs (classes read, code compiled) is paid once. Every line it reads is
- * a command line, its arguments parted by tabs; the application before is ended first.
+ * a command line, its arguments parted by tabs; the application before is ended first. An empty
+ * line ends it and starts none.
  */
 final class Host {
+  /** What it says once an application has ended. */
+  static final String ENDED = "ended";
+
   private static final String APPLICATION = "hightally.app.HighTally";
 
   private static ConfigurableApplicationContext running;
@@ -25,7 +29,9 @@ final class Host {
         new BufferedReader(new InputStreamReader(System.in, StandardCharsets.UTF_8));
     for (String line = in.readLine(); line != null; line = in.readLine()) {
       end();
-      if (!line.isEmpty()) {
+      if (line.isEmpty()) {
+        System.out.println(ENDED);
+      } else {
         start(line.split("\t"));
       }
     }

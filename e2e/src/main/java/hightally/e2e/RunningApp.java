@@ -22,6 +22,7 @@ import java.util.concurrent.LinkedBlockingQueue;
 public final class RunningApp implements AutoCloseable {
   private static final String READY = "High Tally is ready at ";
   private static final String PORT = "--server.port=";
+  private static final String LAN = "--high-tally.lan=true";
   private static final Path JAR = root().resolve("app/target/high-tally-boot.jar");
   private static final Path UNPACKED = root().resolve("e2e/target/run");
 
@@ -68,10 +69,7 @@ public final class RunningApp implements AutoCloseable {
 
   /** Starts on a free port; a data folder that is new gets the demo data. */
   public static RunningApp start(Path data) {
-    unpack();
-    if (!Files.exists(data)) {
-      copyTree(FILLED, data);
-    }
+    fill(data);
     return launch(shared(), demo(data));
   }
 
@@ -79,9 +77,19 @@ public final class RunningApp implements AutoCloseable {
    * Starts on data of its own, the demo data, in the one process of these tests: whichever was
    * started so before is ended.
    */
-  static synchronized RunningApp next(Path data) {
+  static RunningApp next(Path data) {
     unpack();
     copyTree(FILLED, data);
+    return inHost(data, List.of(PORT + 0));
+  }
+
+  /** The same on a port of its own, for devices on the local network as well. */
+  static RunningApp nextForDevices(Path data, int port) {
+    fill(data);
+    return inHost(data, List.of(LAN, PORT + port));
+  }
+
+  private static synchronized RunningApp inHost(Path data, List<String> with) {
     if (host == null) {
       List<String> command = java(shared());
       String classes = root().resolve("e2e/target/classes").toString();
@@ -89,14 +97,8 @@ public final class RunningApp implements AutoCloseable {
       host = new Output(begun(command));
     }
     List<String> arguments = new ArrayList<>(demo(data));
-    arguments.add(PORT + 0);
-    BufferedWriter told = host.process.outputWriter(StandardCharsets.UTF_8);
-    try {
-      told.write(String.join("\t", arguments) + "\n");
-      told.flush();
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
+    arguments.addAll(with);
+    host.tell(String.join("\t", arguments));
     return host.awaitRunning();
   }
 
@@ -123,17 +125,18 @@ public final class RunningApp implements AutoCloseable {
 
   /** Starts on a port of its own, for devices on the local network as well. */
   public static RunningApp startForDevices(Path data, int port) {
+    fill(data);
+    List<String> arguments = new ArrayList<>(demo(data));
+    arguments.addAll(List.of(LAN, PORT + port));
+    return launch(shared(), arguments);
+  }
+
+  /** A folder that is new gets the demo data. */
+  private static void fill(Path data) {
     unpack();
     if (!Files.exists(data)) {
       copyTree(FILLED, data);
     }
-    return launch(
-        shared(),
-        List.of(
-            "--high-tally.demo=true",
-            "--high-tally.data=" + data,
-            "--high-tally.lan=true",
-            PORT + port));
   }
 
   /** Starts on a free port with an empty hangar. */
@@ -266,12 +269,33 @@ public final class RunningApp implements AutoCloseable {
           said.append(line).append('\n');
           if (line.startsWith(READY)) {
             addresses.add(line.substring(READY.length()).strip());
+          } else if (line.equals(Host.ENDED)) {
+            addresses.add("");
           }
         }
       } catch (IOException e) {
         said.append(e).append('\n');
       } finally {
         addresses.add("");
+      }
+    }
+
+    void tell(String line) {
+      BufferedWriter told = process.outputWriter(StandardCharsets.UTF_8);
+      try {
+        told.write(line + "\n");
+        told.flush();
+      } catch (IOException e) {
+        throw new UncheckedIOException(e);
+      }
+    }
+
+    /** Once the application in the process has ended, or the process. */
+    void awaitEnded() {
+      try {
+        addresses.take();
+      } catch (InterruptedException e) {
+        throw new IllegalStateException(e);
       }
     }
 
@@ -310,10 +334,24 @@ public final class RunningApp implements AutoCloseable {
     }
   }
 
+  /** Ends it, where others are started in the same process as well. */
+  void end() {
+    if (isInHost()) {
+      host.tell("");
+      host.awaitEnded();
+    } else {
+      kill();
+    }
+  }
+
+  private boolean isInHost() {
+    return host != null && process == host.process;
+  }
+
   /** Ends it; where others are started in the same process, the next one ends it. */
   @Override
   public void close() {
-    if (host == null || process != host.process) {
+    if (!isInHost()) {
       kill();
     }
   }

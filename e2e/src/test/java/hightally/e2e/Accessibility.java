@@ -5,6 +5,7 @@ import com.microsoft.playwright.Page;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -21,8 +22,6 @@ final class Accessibility {
   /** What another size can change of the same page. */
   private static final List<String> SIZES =
       List.of(
-          "color-contrast",
-          "link-in-text-block",
           "target-size",
           "button-name",
           "link-name",
@@ -40,9 +39,24 @@ final class Accessibility {
   /** All rules in every theme at every size, by hand: {@code -Dlook=all}. */
   static final boolean ALL = "all".equals(System.getProperty("look"));
 
+  /**
+   * Marks one of all texts that are of the same classes, as is all they stand in: they have the
+   * same colours.
+   */
+  private static final String UNLIKE =
+      "() => { const seen = new Set(); const named = / (id|for|href|value|name|aria-label[a-z]*|"
+          + "aria-controls|aria-describedby|data-(?!state|theme)[a-z-]+)=\"[^\"]*\"/g;"
+          + " for (const one of document.querySelectorAll('body *')) {"
+          + " if (one.matches('input, textarea') || [...one.childNodes].some(n => n.nodeType === 3"
+          + " && n.data.trim() !== '')) { let like = '';"
+          + " for (let of = one; of !== document.body; of = of.parentElement)"
+          + " like += of.cloneNode(false).outerHTML.replace(named, '');"
+          + " if (!seen.has(like)) { seen.add(like); one.dataset.unlike = ''; } } } }";
+
   /** Only what is wrong: by which rule, where, and what of it. */
   private static final String LOOK =
-      "only => axe.run(document, { runOnly: only, resultTypes: ['violations'] }).then(all =>"
+      "([at, only]) => axe.run(at ?? document, { runOnly: only, resultTypes: ['violations']"
+          + " }).then(all =>"
           + " all.violations.flatMap(rule => rule.nodes.map(one =>"
           + " [rule.id + ': ' + one.target, one.failureSummary])))";
 
@@ -130,13 +144,20 @@ final class Accessibility {
     page.evaluate(DRAWN);
     // Loaded anew each time: it remembers colours it has seen.
     page.evaluate(AXE);
+    boolean colours = depth == Depth.COLOURS;
+    if (colours) {
+      page.evaluate(UNLIKE);
+    }
     Map<String, Object> only =
         switch (depth) {
           case ALL -> Map.of("type", "tag", "values", RULES);
           case SIZE -> Map.of("type", "rule", "values", SIZES);
           case COLOURS -> Map.of("type", "rule", "values", COLOURS);
         };
-    for (Object wrong : (List<?>) page.evaluate(LOOK, only)) {
+    List<Object> asked = new ArrayList<>();
+    asked.add(colours ? "[data-unlike]" : null);
+    asked.add(only);
+    for (Object wrong : (List<?>) page.evaluate(LOOK, asked)) {
       List<?> told = (List<?>) wrong;
       found.putIfAbsent(
           told.get(0).toString(), where + ", " + theme + ": " + told.get(1).toString());

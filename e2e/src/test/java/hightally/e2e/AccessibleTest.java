@@ -28,17 +28,20 @@ class AccessibleTest extends Story {
   private final Accessibility rules = new Accessibility();
   private MadeUpLanguage words;
   private final OtherReader figures = new OtherReader();
+  private Recorded recorded;
   private Page page;
 
   @Test
   void nothingIsFoundOnAnyPage() {
     words = new MadeUpLanguage(app);
     page = browser.page(1280, 800, ColorScheme.LIGHT);
+    recorded = new Recorded(page);
     MadeUpLanguage.speak(page);
     OtherReader.read(page);
     List<String> all = Addresses.all(app);
     assertThat(notAmong(all)).as("addresses nobody looks at").isEmpty();
     all.forEach(this::address);
+    recorded.isFresh();
     Addresses.DIALOGS.forEach(this::dialog);
     assertThat(rules.found()).isEmpty();
     assertThat(words.found()).isEmpty();
@@ -50,6 +53,7 @@ class AccessibleTest extends Story {
 
   /** At one size the themes differ in their colours alone. */
   private void address(String path) {
+    recorded.page(path);
     go(path);
     if (path.startsWith("models/")) {
       figures.look(page, path);
@@ -136,6 +140,15 @@ class AccessibleTest extends Story {
     assertThat(figures.found().get("planted")).hasSize(2);
     look("planted", "light", Depth.ALL);
     assertThat(rules.found().keySet()).anyMatch(one -> one.startsWith("button-name"));
+    // One of many alike is pale: it is not passed over for its likes.
+    page.setContent(
+        "<main>"
+            + "<p>read</p>".repeat(MANY)
+            + "<p style='color:#ccc'>pale</p><div style='background:#444'><p>dark</p></div></main>");
+    rules.look(page, "planted", "light", Depth.COLOURS);
+    assertThat(rules.found().keySet())
+        .filteredOn(one -> one.startsWith("color-contrast"))
+        .hasSize(2);
     assertThat(words.found()).containsOnlyKeys("not said", "no word");
   }
 }

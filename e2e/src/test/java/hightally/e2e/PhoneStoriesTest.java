@@ -44,6 +44,7 @@ class PhoneStoriesTest {
   private static RunningApp app;
   private static Browser browser;
   private static int port;
+  private static boolean reached;
 
   @BeforeAll
   static void start() throws IOException {
@@ -56,13 +57,21 @@ class PhoneStoriesTest {
   }
 
   private static void started() {
-    app = RunningApp.startForDevices(folder.resolve("data"), port);
+    app = RunningApp.nextForDevices(folder.resolve("data"), port);
+    reached = true;
+  }
+
+  /** From here on no phone reaches the program. */
+  private static void outOfReach() {
+    app.end();
+    reached = false;
   }
 
   /** A story that fails while the program is out of reach takes no other with it. */
   @BeforeEach
   void runs() {
-    if (!app.isRunning()) {
+    if (!reached) {
+      app.close();
       started();
     }
   }
@@ -204,6 +213,8 @@ class PhoneStoriesTest {
   @Test
   void flightsEnteredWhileTheProgramIsKilledAreStoredOnceAndInOrder() {
     long model = Models.planted(app, 1, setup -> setup.put("name", "Dabchick"));
+    outOfReach();
+    app = RunningApp.startForDevices(folder.resolve("data"), port);
     Page phone = phone("Field");
     phone.navigate(network() + "models/" + model + "/fly");
     phone.locator("main a[href$='/fly/new']").first().click();
@@ -239,7 +250,7 @@ class PhoneStoriesTest {
     phone.locator("[data-begin=FLIGHT]").click();
     assertThat(phone.locator("[data-check-step=parts]")).isVisible();
     phone.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
-    app.kill();
+    outOfReach();
 
     String wrong = allAnswered(phone, 2);
     // Out of reach nothing is judged: what was answered is told, and that it waits.
@@ -288,7 +299,7 @@ class PhoneStoriesTest {
         .finished();
     assertThat(phone.locator("[data-begin=FLIGHT]")).isVisible();
     phone.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
-    app.kill();
+    outOfReach();
 
     phone.locator("[data-begin=FLIGHT]").click();
     assertThat(phone.locator("[data-check-step=parts]")).isVisible();
@@ -349,7 +360,7 @@ class PhoneStoriesTest {
     assertThat(phone.getByText(say("flightlog.flightsPage.notFlown"))).isVisible();
     phone.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
     phone.navigate("about:blank");
-    app.kill();
+    outOfReach();
 
     phone.goBack();
     assertThat(phone.locator("[data-away]")).containsText(like("hangar.offlineBanner.offline"));
@@ -373,7 +384,7 @@ class PhoneStoriesTest {
     Locator step = phone.locator("[data-step]");
     assertThat(step).isVisible();
     phone.waitForLoadState(com.microsoft.playwright.options.LoadState.NETWORKIDLE);
-    app.kill();
+    outOfReach();
 
     Locator counter = phone.getByText(begins("adjustment.workOrderView.progress"));
     int marked = 0;

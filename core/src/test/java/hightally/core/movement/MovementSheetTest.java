@@ -28,7 +28,7 @@ class MovementSheetTest {
     return anywhere.with(Moment.centred(setup.trims()).readings());
   }
 
-  @Property(tries = 80)
+  @Property(tries = 30)
   void everyPhaseStandsAsSaidAndIsTheOneThatIsOn(@ForAll long seed) {
     Setup setup = RandomPrograms.of(seed);
     PlainModel plain = new PlainModel(setup);
@@ -105,7 +105,7 @@ class MovementSheetTest {
     return moment.withInput(which, place);
   }
 
-  @Property(tries = 80)
+  @Property(tries = 30)
   void aMixAddsWhatItsSurfaceLacksWithoutIt(@ForAll long seed) {
     Setup setup = RandomPrograms.of(seed);
     boolean chained = setup.mixes().stream().anyMatch(one -> one.source() == MixSource.SURFACE);
@@ -131,7 +131,7 @@ class MovementSheetTest {
     }
   }
 
-  @Property(tries = 60)
+  @Property(tries = 25)
   void everyWayAStickCanMoveASurfaceIsTheBenchsOwn(@ForAll long seed) {
     Setup setup = RandomPrograms.of(seed);
     PlainModel plain = new PlainModel(setup);

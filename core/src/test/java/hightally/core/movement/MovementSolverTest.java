@@ -37,7 +37,7 @@ class MovementSolverTest {
         kind, subject, surface, true, mm, false, Unit.MILLIMETRES, false, false);
   }
 
-  @Property(tries = 25)
+  @Property(tries = 8)
   void aPresetStandsWhereItWasTyped(@ForAll long seed) {
     Setup setup = RandomPrograms.of(seed);
     Random random = new Random(seed);
@@ -109,7 +109,7 @@ class MovementSolverTest {
         .sum();
   }
 
-  @Property(tries = 20)
+  @Property(tries = 8)
   void aMixAddsWhatWasTypedAndNothingElseChanges(@ForAll long seed) {
     Setup setup = RandomPrograms.of(seed);
     SignalPath path = SignalPath.of(setup);

@@ -34,7 +34,7 @@ class OutputSheetTest {
     return new PlainModel(setup).degrees(setup.surface(surface).orElseThrow(), pulse);
   }
 
-  @Property(tries = 80)
+  @Property(tries = 30)
   void theSideCalledUpIsTheOneThatGoesUp(@ForAll long seed) {
     Setup setup = RandomPrograms.of(seed);
     for (OutputSheet.Row row : OutputSheet.of(setup, "left").rows()) {
@@ -46,7 +46,7 @@ class OutputSheetTest {
     }
   }
 
-  @Property(tries = 80)
+  @Property(tries = 30)
   void aSubTrimRaisesOrLowersAsItSays(@ForAll long seed, @ForAll boolean plus) {
     Setup setup = RandomPrograms.of(seed);
     Setup none = set(setup, OutputFigure.SUB_TRIM, plus, 0, false);
@@ -63,7 +63,7 @@ class OutputSheetTest {
   }
 
   /** The pulse never passes the limit, and is as before short of it; by hand: 500 µs · 60 %. */
-  @Property(tries = 80)
+  @Property(tries = 30)
   void aLimitOfTravelHoldsWhateverIsAsked(@ForAll long seed) {
     Setup setup = RandomPrograms.of(seed);
     Setup limited = set(setup, OutputFigure.LIMIT, true, 60, false);

@@ -27,7 +27,7 @@ import net.jqwik.api.constraints.IntRange;
 class OutputShownTest {
   private static final double LESS = 30;
 
-  @Property(tries = 40)
+  @Property(tries = 15)
   void everyFigureIsOfItsSide(@ForAll long seed, @ForAll @IntRange(max = 1) int kind) {
     checked(kind == 0 ? RandomPrograms.of(seed) : Rigs.random(seed));
   }

@@ -20,7 +20,7 @@ class SurfaceResponseTest {
   /** The plain way finds a rod's lock by halving. */
   private static final double EXACT = 1e-4;
 
-  @Property(tries = 80)
+  @Property(tries = 30)
   void everyFigureIsTheBenchsOwn(@ForAll long seed) {
     Setup setup = RandomPrograms.of(seed);
     PlainModel plain = new PlainModel(setup);

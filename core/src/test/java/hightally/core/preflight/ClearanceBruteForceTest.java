@@ -33,7 +33,7 @@ import org.junit.jupiter.api.Test;
  * working things out.
  */
 class ClearanceBruteForceTest {
-  private static final int PROGRAMS = Integer.getInteger("programs", 60);
+  private static final int PROGRAMS = Integer.getInteger("programs", 40);
   private static final int MOMENTS = 60;
   private static final double RUNS = 0.005;
   private static final double CLEARLY = 0.002;

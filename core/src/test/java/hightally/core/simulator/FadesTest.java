@@ -135,7 +135,7 @@ class FadesTest {
   }
 
   /** Less power comes at once; more comes no faster than straight over the rest of the fade. */
-  @Property(tries = 60)
+  @Property(tries = 25)
   void powerFallsAtOnceAndRisesNoFasterThanTheFade(@ForAll long seed) {
     Setup setup = RandomPrograms.of(seed);
     Random random = new Random(seed);

@@ -1,0 +1,154 @@
+package hightally.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.JsonNodeFactory;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import com.fasterxml.jackson.databind.node.TextNode;
+import com.microsoft.playwright.APIResponse;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Request;
+import com.microsoft.playwright.Route;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+
+/**
+ * What the program answers while every address is opened, for the tests that lay the pages out
+ * without it ({@code web/src/test/walk}). A sentence stands there by the field it is in and when it
+ * came, not by its words, and all times are one. Written anew with {@code -Dpublish=true}.
+ */
+final class Recorded {
+  private static final Path FILE = RunningApp.root().resolve("web/src/test/walk/recorded.json");
+  private static final ObjectMapper JSON = new ObjectMapper();
+
+  private final Map<String, JsonNode> answers = new TreeMap<>();
+  private final Map<String, ArrayNode> frames = new TreeMap<>();
+  private final ArrayNode pages = JSON.createArrayNode();
+  private String at = "";
+
+  /** Listens to a page. */
+  Recorded(Page page) {
+    page.route("**/api/**", this::note);
+    page.onWebSocket(
+        socket ->
+            socket.onFrameReceived(
+                frame ->
+                    frames
+                        .computeIfAbsent(
+                            "SOCKET " + path(socket.url()).replaceFirst("\\?.*", "") + " " + at,
+                            url -> JSON.createArrayNode())
+                        .add(frame.text())));
+  }
+
+  /** From here on another page is laid out. */
+  void page(String address) {
+    at = address;
+    pages.add(address);
+  }
+
+  private void note(Route route) {
+    APIResponse got = route.fetch();
+    Request request = route.request();
+    String body = request.postData();
+    String asked =
+        request.method() + " " + path(request.url()) + (body == null ? "" : " " + hash(body));
+    if (!answers.containsKey(asked)) {
+      ObjectNode answer = JSON.createObjectNode().put("status", got.status());
+      String text = got.text();
+      answer.set("body", text.isEmpty() ? null : scrubbed(tree(text)));
+      answers.put(asked, answer);
+    }
+    route.fulfill(new Route.FulfillOptions().setResponse(got));
+  }
+
+  /** What was read is what was published. */
+  void isFresh() {
+    ObjectNode all = JSON.createObjectNode();
+    all.set("pages", pages);
+    answers.forEach(all::set);
+    ObjectNode sockets = JSON.createObjectNode();
+    frames.forEach((url, told) -> sockets.set(url, first(told)));
+    StringBuilder text = new StringBuilder("{\n");
+    List<String> lines = new ArrayList<>();
+    all.properties().forEach(one -> lines.add(line(one)));
+    sockets.properties().forEach(one -> lines.add(line(one)));
+    text.append(String.join(",\n", lines)).append("\n}\n");
+    try {
+      if (Boolean.getBoolean("publish")) {
+        Files.createDirectories(FILE.getParent());
+        Files.writeString(FILE, text);
+      }
+      assertThat(JSON.readTree(text.toString())).isEqualTo(JSON.readTree(Files.readString(FILE)));
+    } catch (IOException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
+  private static String line(Map.Entry<String, JsonNode> one) {
+    return "\"" + one.getKey() + "\": " + one.getValue();
+  }
+
+  /** The first of what a socket told: its setup, and where the sticks are at rest. */
+  private static ArrayNode first(ArrayNode told) {
+    ArrayNode few = JSON.createArrayNode();
+    for (int i = 0; i < Math.min(told.size(), 3); i++) {
+      few.add(scrubbed(tree(told.get(i).asText())));
+    }
+    return few;
+  }
+
+  private static String path(String url) {
+    return url.replaceFirst("^\\w+://[^/]*", "");
+  }
+
+  private static String hash(String body) {
+    return Integer.toHexString(body.hashCode());
+  }
+
+  private static JsonNode tree(String text) {
+    try {
+      return JSON.readTree(text);
+    } catch (IOException e) {
+      return TextNode.valueOf("not JSON");
+    }
+  }
+
+  private static JsonNode scrubbed(JsonNode answer) {
+    return scrubbed(answer, "", new HashMap<>());
+  }
+
+  private static JsonNode scrubbed(JsonNode one, String field, Map<String, String> said) {
+    if (one.isObject()) {
+      ObjectNode all = JSON.createObjectNode();
+      one.properties()
+          .forEach(part -> all.set(part.getKey(), scrubbed(part.getValue(), part.getKey(), said)));
+      return all;
+    }
+    if (one.isArray()) {
+      ArrayNode all = JSON.createArrayNode();
+      one.forEach(part -> all.add(scrubbed(part, field, said)));
+      return all;
+    }
+    return one.isTextual() ? text(one.asText(), field, said) : one;
+  }
+
+  private static JsonNode text(String text, String field, Map<String, String> said) {
+    JsonNodeFactory make = JsonNodeFactory.instance;
+    if (text.contains("⟦")) {
+      return make.textNode(
+          said.computeIfAbsent(text, sentence -> "«" + field + " " + (said.size() + 1) + "»"));
+    }
+    return make.textNode(
+        text.replaceAll("\\d{4}-\\d\\d-\\d\\dT[\\d:.]+Z", "2026-09-05T10:00:00Z")
+            .replaceAll("\\d{4}-\\d\\d-\\d\\d(?!T)", "2026-09-05"));
+  }
+}
