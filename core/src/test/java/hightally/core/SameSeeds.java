@@ -9,11 +9,11 @@ import net.jqwik.api.lifecycle.PropertyLifecycleContext;
 /**
  * Every property tries the same values in every run, so that a run that fails fails again: as many
  * as find what is planted. Other values: {@code -Dseeds=5}, each number its own, or {@code
- * -Dseeds=random}; more of them: {@code -Dtries=10}, ten times as many.
+ * -Dseeds=random}; more of them: {@code -Dtimes=10}, ten times as many.
  */
 public final class SameSeeds implements AroundPropertyHook {
   private static final String SEEDS = System.getProperty("seeds", "1");
-  private static final int TIMES = Integer.getInteger("tries", 1);
+  private static final int TIMES = Integer.getInteger("times", 1);
 
   @Override
   public PropagationMode propagateTo() {
