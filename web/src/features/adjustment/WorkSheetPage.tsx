@@ -1,3 +1,4 @@
+import type { ReactNode } from "react";
 import { turnWords } from "./turn-words";
 import { SheetNote } from "@/features/model/SheetNote";
 import { lengthFigure, lengthSign } from "@/domain/reader";
@@ -51,23 +52,7 @@ export function WorkSheetPage() {
           <Step key={step.title} title={step.title} words={`${step.detail} ${step.caution}`} />
         ))}
         <p className="mt-2">{say("workSheetPage.surfaceBySurface")}</p>
-        <table className="figures mt-1 w-full border-collapse">
-          <Head
-            cells={[
-              say("workSheetPage.surface"),
-              say("workSheetPage.turn"),
-              say("workSheetPage.atZeroTrim"),
-              say("workSheetPage.itWent"),
-              say("workSheetPage.turnsNeeded"),
-              say("workSheetPage.offMark"),
-            ]}
-          />
-          <tbody>
-            {turned.map((rod) => (
-              <Row key={rod.surface} rod={rod} />
-            ))}
-          </tbody>
-        </table>
+        <Turns rods={turned} />
         <Phases open={open.data} />
         {last.map((step) => (
           <Step key={step.title} title={step.title} words={`${step.detail} ${step.caution}`} />
@@ -78,17 +63,31 @@ export function WorkSheetPage() {
   );
 }
 
-function Head({ cells }: { cells: string[] }) {
+/** A table to write in: a cell of nothing has room for it. On a phone each row is a card. */
+function Ruled({ heads, rows }: { heads: string[]; rows: [string, ...ReactNode[]][] }) {
   return (
-    <thead>
-      <tr className="text-left">
-        {cells.map((one) => (
-          <th key={one} className={BOX}>
-            {one}
-          </th>
+    <table className="figures cards-on-phone mt-3 w-full border-collapse">
+      <thead>
+        <tr className="text-left">
+          {heads.map((one) => (
+            <th key={one} className={BOX}>
+              {one}
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map(([key, ...cells]) => (
+          <tr key={key}>
+            {heads.map((head, at) => (
+              <td key={head} className={cells[at] === null ? `${BOX} w-24` : BOX} data-label={head}>
+                {cells[at]}
+              </td>
+            ))}
+          </tr>
         ))}
-      </tr>
-    </thead>
+      </tbody>
+    </table>
   );
 }
 
@@ -103,71 +102,68 @@ function Step({ title, words }: { title: string; words: string }) {
   );
 }
 
-function Row({ rod }: { rod: PlannedRod }) {
+function Turns({ rods }: { rods: PlannedRod[] }) {
   const { draft } = useModel();
-  const way = draft.present.surfaces.find((one) => one.id === rod.surface) ?? false;
   return (
-    <tr>
-      <td className={BOX}>
-        <strong>{rod.surfaceName}</strong>
-      </td>
-      <td className={BOX}>
-        {rod.turn}
-        <span className="block">{turnWords(rod, way)}</span>
-      </td>
-      <td className={BOX}>{travelWords(rod.zeroingMm, way)}</td>
-      <td className={`${BOX} w-20`} />
-      <td className={`${BOX} w-20`} />
-      <td className={`${BOX} w-20`} />
-    </tr>
+    <Ruled
+      heads={[
+        say("workSheetPage.surface"),
+        say("workSheetPage.turn"),
+        say("workSheetPage.atZeroTrim"),
+        say("workSheetPage.itWent"),
+        say("workSheetPage.turnsNeeded"),
+        say("workSheetPage.offMark"),
+      ]}
+      rows={rods.map((rod) => {
+        const way = draft.present.surfaces.find((one) => one.id === rod.surface) ?? false;
+        return [
+          rod.surface,
+          <strong key="name">{rod.surfaceName}</strong>,
+          <span key="turn">
+            {rod.turn}
+            <span className="block">{turnWords(rod, way)}</span>
+          </span>,
+          travelWords(rod.zeroingMm, way),
+          null,
+          null,
+          null,
+        ];
+      })}
+    />
   );
 }
 
 function Phases({ open }: { open: OpenAdjustment }) {
   return (
-    <table className="figures mt-3 w-full border-collapse">
-      <Head cells={[say("workSheetPage.trimsAfterwards"), ...CONTROL_KEYS.map(controlName)]} />
-      <tbody>
-        {open.plan.phases.map((phase) => (
-          <tr key={phase.phase}>
-            <td className={BOX}>{phase.name}</td>
-            {CONTROL_KEYS.map((key) => (
-              <td key={key} className={BOX}>
-                {clickWords(key, phase.before[key])} → {clickWords(key, phase.after[key])}
-              </td>
-            ))}
-          </tr>
-        ))}
-      </tbody>
-    </table>
+    <Ruled
+      heads={[say("workSheetPage.trimsAfterwards"), ...CONTROL_KEYS.map(controlName)]}
+      rows={open.plan.phases.map((phase) => [
+        phase.phase,
+        phase.name,
+        ...CONTROL_KEYS.map(
+          (key) => `${clickWords(key, phase.before[key])} → ${clickWords(key, phase.after[key])}`,
+        ),
+      ])}
+    />
   );
 }
 
 function Throws({ open }: { open: OpenAdjustment }) {
   return (
-    <table className="figures mt-3 w-full border-collapse">
-      <Head
-        cells={[
-          say("workSheetPage.atFullStick"),
-          say("workSheetPage.firstWay"),
-          say("workSheetPage.expected", { lengthSign: lengthSign() }),
-          say("workSheetPage.measured", { lengthSign: lengthSign() }),
-        ]}
-      />
-      <tbody>
-        {open.verification.map((one) => (
-          <tr key={one.surface + one.by}>
-            <td className={BOX}>
-              {one.name}: {within(one.how)}
-            </td>
-            <td className={BOX}>{told("Way", one.first)}</td>
-            <td className={BOX}>
-              {lengthFigure(one.plusMm, 1)} / {lengthFigure(one.minusMm, 1)}
-            </td>
-            <td className={`${BOX} w-32`} />
-          </tr>
-        ))}
-      </tbody>
-    </table>
+    <Ruled
+      heads={[
+        say("workSheetPage.atFullStick"),
+        say("workSheetPage.firstWay"),
+        say("workSheetPage.expected", { lengthSign: lengthSign() }),
+        say("workSheetPage.measured", { lengthSign: lengthSign() }),
+      ]}
+      rows={open.verification.map((one) => [
+        `${one.surface} ${one.by}`,
+        `${one.name}: ${within(one.how)}`,
+        told("Way", one.first),
+        `${lengthFigure(one.plusMm, 1)} / ${lengthFigure(one.minusMm, 1)}`,
+        null,
+      ])}
+    />
   );
 }

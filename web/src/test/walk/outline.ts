@@ -75,6 +75,38 @@ function control(one: Element): string | undefined {
   return undefined;
 }
 
+const PLACES = [
+  "d",
+  "points",
+  "x",
+  "y",
+  "x1",
+  "y1",
+  "x2",
+  "y2",
+  "cx",
+  "cy",
+  "r",
+  "rx",
+  "ry",
+  "width",
+  "height",
+  "transform",
+  "viewBox",
+];
+
+/** A drawing in a word: how many shapes, and one that is another wherever one of them is moved. */
+function drawn(picture: Element): string {
+  const shapes = [picture, ...picture.querySelectorAll("*")].map((shape) =>
+    PLACES.map((place) => shape.getAttribute(place) ?? "").join(" "),
+  );
+  let mark = 0;
+  for (const char of shapes.join("|")) {
+    mark = (mark * 31 + char.charCodeAt(0)) >>> 0;
+  }
+  return `~ ${shapes.length} shapes ${mark.toString(36)}`;
+}
+
 export function outline(root: Element): string {
   const lines: string[] = [];
   let line = "";
@@ -123,6 +155,9 @@ export function outline(root: Element): string {
       (label === null ? "" : `(${label}) `);
     children(one);
     end();
+    if (tag === "SVG" && !one.classList.contains("lucide")) {
+      lines.push(drawn(one));
+    }
   };
   children(root);
   end();

@@ -91,7 +91,9 @@ const socketOn = (page: string) =>
     private told: Told[];
 
     constructor(url: string) {
-      this.told = (recorded[`SOCKET ${new URL(url).pathname} ${page}`] ?? []) as Told[];
+      this.told = (recorded[
+        `SOCKET ${new URL(url).pathname} ${page.replace(/^(models\/\d+)\/.*/, "$1")}`
+      ] ?? []) as Told[];
       setTimeout(() => this.onopen?.(), 0);
     }
 

@@ -33,12 +33,12 @@ class AccessibleTest extends Story {
 
   @Test
   void nothingIsFoundOnAnyPage() {
+    List<String> all = Addresses.all(app);
     words = new MadeUpLanguage(app);
     page = browser.page(1280, 800, ColorScheme.LIGHT);
     recorded = new Recorded(page);
     MadeUpLanguage.speak(page);
     OtherReader.read(page);
-    List<String> all = Addresses.all(app);
     assertThat(notAmong(all)).as("addresses nobody looks at").isEmpty();
     all.forEach(this::address);
     recorded.isFresh();

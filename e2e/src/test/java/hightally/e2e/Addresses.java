@@ -2,6 +2,7 @@ package hightally.e2e;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
+import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -43,6 +44,9 @@ final class Addresses {
           "models/1/fly/wishes",
           "models/1/fly/1",
           "models/1/adjust",
+          "models/2/fly/new",
+          "models/2/fly/card",
+          "models/2/adjust",
           "models/1/adjust/sheet",
           "models/1/revisions");
 
@@ -60,19 +64,50 @@ final class Addresses {
 
   /** All of them; a lesson and a check are begun for those that need one. */
   static List<String> all(RunningApp app) {
+    List<String> begun = begun(app);
     List<String> all = new ArrayList<>(PAGES);
-    all.addAll(begun(app));
+    all.addAll(begun);
     return all;
   }
 
-  /** Those that are only there once something was begun. */
+  /** Those that are only there, or say more, once something was begun. */
   private static List<String> begun(RunningApp app) {
-    JsonNode lesson =
-        JsonNodeFactory.instance.objectNode().put("lesson", "AEROBATIC").put("seed", 5);
+    JsonNode lesson = object().put("lesson", "AEROBATIC").put("seed", 5);
     long practice = Models.call(app, "POST", "api/school/lessons", lesson).get("id").asLong();
-    JsonNode check = JsonNodeFactory.instance.objectNode().put("kind", "RANGE").put("pack", "");
+    JsonNode check = object().put("kind", "RANGE").put("pack", "");
     long run = Models.call(app, "POST", "api/aircraft/2/checks", check).get("id").asLong();
+    long turned = turned(app);
+    long setUp = Models.planted(app, 2, setup -> setup.put("name", "Godwit"));
+    Models.call(
+        app,
+        "POST",
+        "api/aircraft/" + setUp + "/bench-set-up",
+        object().put("school", "ROD_FIRST"));
+    long aside = Models.planted(app, 1, setup -> setup.put("name", "Siskin"));
+    Models.call(app, "PUT", "api/aircraft/" + aside + "/place", object().put("place", "DELETED"));
     return List.of(
-        "school/" + practice, "school/" + practice + "/hands-off", "models/2/fly/checks/" + run);
+        "school/" + practice,
+        "school/" + practice + "/hands-off",
+        "models/2/fly/checks/" + run,
+        "models/" + turned + "/adjust",
+        "models/" + turned + "/adjust/sheet",
+        "models/" + setUp + "/rig/set-up");
+  }
+
+  /** A model with a work order begun. */
+  private static long turned(RunningApp app) {
+    long model = Models.planted(app, 1, setup -> setup.put("name", "Dunlin"));
+    String at = "api/aircraft/" + model;
+    Models.flown(app, model, 12, 12, 12);
+    JsonNode flights = Models.call(app, "GET", at + "/flights", null);
+    ObjectNode order = object().put("reference", "").put("presetsTakeUp", false);
+    order.set("flightId", flights.at("/items/0/id"));
+    order.putArray("controls").add("PITCH");
+    Models.call(app, "POST", at + "/adjustment", order);
+    return model;
+  }
+
+  private static ObjectNode object() {
+    return JsonNodeFactory.instance.objectNode();
   }
 }

@@ -74,7 +74,8 @@ final class MadeUpLanguage {
     pilots(Models.call(app, "GET", "api/aircraft", null));
     // A kind is a file with a whole setup, its parts' names among it.
     pilots(Models.call(app, "GET", "api/kinds", null));
-    for (int id = 1; id <= 4; id++) {
+    for (JsonNode one : Models.call(app, "GET", "api/aircraft?size=50", null).get("items")) {
+      String id = one.get("id").asText();
       for (String of :
           List.of("", "/flights", "/revisions", "/checks", "/wishes", "/part-changes")) {
         pilots(Models.call(app, "GET", "api/aircraft/" + id + of, null));

@@ -17,8 +17,10 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
 
 /**
@@ -44,7 +46,10 @@ final class Recorded {
                 frame ->
                     frames
                         .computeIfAbsent(
-                            "SOCKET " + path(socket.url()).replaceFirst("\\?.*", "") + " " + at,
+                            "SOCKET "
+                                + path(socket.url()).replaceFirst("\\?.*", "")
+                                + " "
+                                + model(at),
                             url -> JSON.createArrayNode())
                         .add(frame.text())));
   }
@@ -97,13 +102,22 @@ final class Recorded {
     return "\"" + one.getKey() + "\": " + one.getValue();
   }
 
-  /** The first of what a socket told: its setup, and where the sticks are at rest. */
+  /** The first of each type of what a socket told: a setup, and where the sticks are at rest. */
   private static ArrayNode first(ArrayNode told) {
     ArrayNode few = JSON.createArrayNode();
-    for (int i = 0; i < Math.min(told.size(), 3); i++) {
-      few.add(scrubbed(tree(told.get(i).asText())));
+    Set<String> types = new HashSet<>();
+    for (JsonNode frame : told) {
+      JsonNode one = tree(frame.asText());
+      if (types.add(one.path("type").asText())) {
+        few.add(scrubbed(one));
+      }
     }
     return few;
+  }
+
+  /** The address of the model a page is of, or the page's own. */
+  private static String model(String page) {
+    return page.replaceFirst("^(models/\\d+)/.*", "$1");
   }
 
   private static String path(String url) {

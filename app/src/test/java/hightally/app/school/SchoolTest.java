@@ -112,6 +112,49 @@ class SchoolTest extends ApiTest {
     throw new IllegalStateException("Nothing was flown");
   }
 
+  private int flown(String at, Map<String, Object> test) throws Exception {
+    Answer flown = post(at + "/flights", test);
+    assertThat(flown.status()).as(flown.body()).isEqualTo(200);
+    return flown.json().get("flight").asInt();
+  }
+
+  @Test
+  void aFlightIsFourTestsAndEndsWithAChange() throws Exception {
+    JsonNode sheet = lesson("AEROBATIC", 5);
+    String at = "/api/school/" + sheet.get("id").asLong();
+    Map<String, Object> up = Map.of("test", "VERTICAL_UP", "part", "");
+    List<Integer> numbers = new ArrayList<>();
+    for (int i = 0; i < 9; i++) {
+      numbers.add(flown(at, up));
+    }
+    assertThat(numbers).containsExactly(1, 1, 1, 1, 2, 2, 2, 2, 3);
+    for (int changes = 0; changes < 2; changes++) {
+      JsonNode test = null;
+      int before = 0;
+      for (int tries = 0; test == null || test.at("/levers/0").isMissingNode(); tries++) {
+        assertThat(tries).as("nothing was seen").isLessThan(12);
+        JsonNode open = next(sheet).get("test");
+        before = flown(at, Map.of("test", open.get("test"), "part", open.get("part")));
+        sheet = post(at + "/seen", truth(sheet.get("id").asLong())).json();
+        test = next(sheet);
+      }
+      Map<String, Object> change =
+          Map.of(
+              "test",
+              test.at("/test/test"),
+              "part",
+              test.at("/test/part"),
+              "lever",
+              test.at("/levers/0/lever"),
+              "by",
+              test.at("/levers/0/moves/1"));
+      Answer changed = post(at + "/changes", change);
+      assertThat(changed.status()).as(changed.body()).isEqualTo(200);
+      sheet = changed.json();
+      assertThat(flown(at, up)).as("after a change").isEqualTo(before + 1);
+    }
+  }
+
   @Test
   void whoDoesNothingHasFoundNothingAndTheLogKnowsNothingOfIt() throws Exception {
     long flights = get("/api/aircraft/2/flights").json().get("total").asLong();
