@@ -34,6 +34,23 @@ export function Failure({ error }: { error: unknown }) {
   );
 }
 
+/** A question to the program and what came of it. */
+export interface Question {
+  isError: boolean;
+  error: unknown;
+  data?: unknown;
+}
+
+/** The first of some questions that failed and has no earlier answer. */
+export const failed = (of: readonly Question[]) =>
+  of.find((one) => one.isError && one.data === undefined);
+
+/** What is missing on a page because a question failed. */
+export function Failed({ of }: { of: readonly Question[] }) {
+  const one = failed(of);
+  return one && <Failure error={one.error} />;
+}
+
 /** In place of a proposal that was worked out from what the setup no longer is. */
 export function Outdated() {
   return (

@@ -9,6 +9,7 @@ import { Grounded } from "@/features/model/Grounded";
 import { useHasMotor, useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { dayFields, dayLabel } from "./day-fields";
+import { Failed } from "@/ui/message";
 import { say } from "@/words/generated/flightlog";
 
 /** Characters that fit into a box. */
@@ -32,7 +33,8 @@ export function FieldCardPage() {
     sheet.data?.series.find((one) => one.phase === phase && one.control === control);
   return (
     <div className="mx-auto max-w-[820px] pt-3">
-      <div className="no-print mb-3">
+      <div className="no-print mb-3 space-y-3">
+        <Failed of={[sheet, coach, fields, stands]} />
         <Button look="main" onClick={() => print()}>
           {say("fieldCardPage.print")}
         </Button>

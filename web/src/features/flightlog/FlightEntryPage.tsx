@@ -19,7 +19,7 @@ import { Grounded } from "@/features/model/Grounded";
 import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { Form } from "@/ui/form";
-import { Failure, Waiting } from "@/ui/message";
+import { failed, Failure, Waiting } from "@/ui/message";
 import { SwitchTabs } from "@/ui/switch-tabs";
 import { CardTable } from "./CardTable";
 import { DayCard } from "./DayCard";
@@ -45,9 +45,6 @@ export function FlightEntryPage() {
   const asks = useFlightForm(standing.id);
   const checks = useChecks(standing.id);
   const opened = useOpened(flights, corrected, trims, coach, asks, checks);
-  if (corrected.isError) {
-    return <Failure error={corrected.error} />;
-  }
   if (
     !opened ||
     flights.items === undefined ||
@@ -58,7 +55,20 @@ export function FlightEntryPage() {
     checks.data === undefined ||
     (flightId !== undefined && corrected.data === undefined)
   ) {
-    return <Waiting what={say("flightEntryPage.theForm")} />;
+    const wrong = failed([
+      { ...flights, data: flights.items },
+      corrected,
+      fields,
+      trims,
+      coach,
+      asks,
+      checks,
+    ]);
+    return wrong === undefined ? (
+      <Waiting what={say("flightEntryPage.theForm")} />
+    ) : (
+      <Failure error={wrong.error} />
+    );
   }
   return (
     <Entry

@@ -4,6 +4,7 @@ import { DraftChoice } from "@/features/model/fields";
 import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
+import { Failed } from "@/ui/message";
 import { say } from "@/words/generated/program";
 
 const PATH = ["power", "startPositions"] as const;
@@ -19,6 +20,7 @@ export function DemandedCard() {
   const put = (value: typeof list) => change({ type: "edit", path: PATH, value });
   return switches.length === 0 ? null : (
     <Card title={say("demandedCard.title")}>
+      <Failed of={[sheet]} />
       {list.map((one, i) => {
         const rows = sheet.data?.switches.filter((row) => row.input === one.input) ?? [];
         return (

@@ -12,6 +12,7 @@ import { rowName, rows, type Row } from "./pairs";
 import { Explained } from "@/ui/explained";
 import { Term } from "./Term";
 import { Say, say } from "@/words/generated/program";
+import { Failed } from "@/ui/message";
 import { told } from "@/words/generated/enums";
 
 type Stand = MovementSheet["phases"][number]["surfaces"][number];
@@ -79,84 +80,89 @@ function Table({ shows }: { shows: Shows }) {
         : [{ row, pair: row, differ }];
     });
   return (
-    <table
-      className="figures cards-on-phone w-full border-collapse text-sm sm:min-w-[560px]"
-      data-phases
-    >
-      <thead>
-        <tr className="border-b-2 border-ink text-left align-bottom">
-          <th className="py-1 pr-2 font-medium text-soft">{say("phaseTable.surface")}</th>
-          {setup.phases.map((phase) => {
-            const stand = movements.data?.phases.find((one) => one.phase === phase.id);
-            return (
-              <th
-                key={phase.id}
-                data-phase-of={phase.id}
-                data-moment={stand?.reached === true ? JSON.stringify(stand.moment) : ""}
-                className={`px-1.5 py-1 ${phase.id === now ? "rounded-t-card bg-inset" : ""}`}
-              >
-                {stand?.reached === true && !stand.here ? (
-                  <button
-                    type="button"
-                    className="min-h-[24px] underline decoration-dotted underline-offset-2"
-                    title={say("phaseTable.setBench", { moved: stand.moved.join(", ") })}
-                    onClick={() => store.move(stand.moment)}
-                  >
-                    {phase.name}
-                  </button>
-                ) : (
-                  phase.name
-                )}
-                <span className="block text-xs font-normal text-soft">
-                  {stand?.reached === false
-                    ? say("phaseTable.neverOn")
-                    : sheet.data?.phases.find((one) => one.phase === phase.id)?.when}
-                </span>
-              </th>
-            );
-          })}
-        </tr>
-      </thead>
-      <tbody>
-        {all.map(({ row, pair, differ }) => (
-          <tr key={row.first.id} className="border-b border-line align-top">
-            <th scope="row" className="py-1 pr-2 text-left font-medium">
-              {rowName(row)}
-              {pair !== undefined && (
-                <Chain
-                  name={rowName(pair)}
-                  apart={row.second === undefined}
-                  held={differ}
-                  onTurn={() =>
-                    setApart((list) =>
-                      list.includes(pair.first.id)
-                        ? list.filter((one) => one !== pair.first.id)
-                        : [...list, pair.first.id],
-                    )
-                  }
-                />
-              )}
-            </th>
+    <>
+      <Failed of={[sheet, movements]} />
+      <table
+        className="figures cards-on-phone w-full border-collapse text-sm sm:min-w-[560px]"
+        data-phases
+      >
+        <thead>
+          <tr className="border-b-2 border-ink text-left align-bottom">
+            <th className="py-1 pr-2 font-medium text-soft">{say("phaseTable.surface")}</th>
             {setup.phases.map((phase) => {
-              const there = movements.data?.phases.find((one) => one.phase === phase.id)?.surfaces;
-              const found = [row.first, row.second].map((surface) =>
-                there?.find((one) => one.surface === surface?.id),
-              );
+              const stand = movements.data?.phases.find((one) => one.phase === phase.id);
               return (
-                <td
+                <th
                   key={phase.id}
-                  className={`px-1.5 py-1 ${phase.id === now ? "bg-inset" : ""}`}
-                  data-label={phase.name}
-                  data-cell={`${phase.id}/${row.first.id}`}
+                  data-phase-of={phase.id}
+                  data-moment={stand?.reached === true ? JSON.stringify(stand.moment) : ""}
+                  className={`px-1.5 py-1 ${phase.id === now ? "rounded-t-card bg-inset" : ""}`}
                 >
-                  <Cell shows={shows} phase={phase} row={row} found={found} />
-                </td>
+                  {stand?.reached === true && !stand.here ? (
+                    <button
+                      type="button"
+                      className="min-h-[24px] underline decoration-dotted underline-offset-2"
+                      title={say("phaseTable.setBench", { moved: stand.moved.join(", ") })}
+                      onClick={() => store.move(stand.moment)}
+                    >
+                      {phase.name}
+                    </button>
+                  ) : (
+                    phase.name
+                  )}
+                  <span className="block text-xs font-normal text-soft">
+                    {stand?.reached === false
+                      ? say("phaseTable.neverOn")
+                      : sheet.data?.phases.find((one) => one.phase === phase.id)?.when}
+                  </span>
+                </th>
               );
             })}
           </tr>
-        ))}
-      </tbody>
-    </table>
+        </thead>
+        <tbody>
+          {all.map(({ row, pair, differ }) => (
+            <tr key={row.first.id} className="border-b border-line align-top">
+              <th scope="row" className="py-1 pr-2 text-left font-medium">
+                {rowName(row)}
+                {pair !== undefined && (
+                  <Chain
+                    name={rowName(pair)}
+                    apart={row.second === undefined}
+                    held={differ}
+                    onTurn={() =>
+                      setApart((list) =>
+                        list.includes(pair.first.id)
+                          ? list.filter((one) => one !== pair.first.id)
+                          : [...list, pair.first.id],
+                      )
+                    }
+                  />
+                )}
+              </th>
+              {setup.phases.map((phase) => {
+                const there = movements.data?.phases.find(
+                  (one) => one.phase === phase.id,
+                )?.surfaces;
+                const found = [row.first, row.second].map((surface) =>
+                  there?.find((one) => one.surface === surface?.id),
+                );
+                return (
+                  <td
+                    key={phase.id}
+                    className={`px-1.5 py-1 ${phase.id === now ? "bg-inset" : ""}`}
+                    data-label={phase.name}
+                    data-cell={`${phase.id}/${row.first.id}`}
+                  >
+                    <Cell shows={shows} phase={phase} row={row} found={found} />
+                  </td>
+                );
+              })}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </>
   );
 }
 

@@ -9,6 +9,7 @@ import { useBench } from "@/features/bench/store";
 import { useModel } from "@/features/model/model";
 import { Button } from "@/ui/button";
 import { rowName, rows } from "./pairs";
+import { Failed } from "@/ui/message";
 import { Say, say } from "@/words/generated/program";
 
 /** Everything worth knowing of a model on one page, for its box. */
@@ -22,7 +23,8 @@ export function SetupSheetPage() {
   const { balance } = setup;
   return (
     <div className="mx-auto max-w-[900px]">
-      <div className="no-print mb-3">
+      <div className="no-print mb-3 space-y-3">
+        <Failed of={[movements, sheet, trims]} />
         <Button look="main" onClick={() => print()}>
           {say("setupSheetPage.print")}
         </Button>

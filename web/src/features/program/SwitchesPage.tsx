@@ -18,6 +18,7 @@ import { Card } from "@/ui/card";
 import { RemoveDialog } from "./RemoveDialog";
 import { BenchBeside } from "@/features/bench/BenchBeside";
 import { told } from "@/words/generated/enums";
+import { Failed } from "@/ui/message";
 import { say } from "@/words/generated/program";
 
 const KINDS = (
@@ -46,6 +47,7 @@ export function SwitchesPage() {
     <div className="grid gap-4 lg:grid-cols-[minmax(0,1fr)_380px]">
       <div className="min-w-0 space-y-3">
         <Card title={say("switchesPage.switchPlan")}>
+          <Failed of={[sheet]} />
           <table className="w-full text-sm" data-switches>
             <tbody>
               {rows.map((row, i) => (

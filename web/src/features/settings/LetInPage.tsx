@@ -4,6 +4,7 @@ import { useHere, useLetIn } from "@/api/devices";
 import { buttonClass, Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Form } from "@/ui/form";
+import { Failed } from "@/ui/message";
 import { Say, say } from "@/words/generated/settings";
 
 /** What a device is called until the pilot names it. */
@@ -22,6 +23,7 @@ export function LetInPage() {
   return (
     <div className="mx-auto max-w-md space-y-4 p-4">
       <h1 className="text-2xl">{say("letInPage.title")}</h1>
+      <Failed of={[here]} />
       {here.data?.host === true && (
         <Card>
           <p>

@@ -54,12 +54,27 @@ function atOnce(status: number, body: unknown): Response {
   );
 }
 
-/** Stands in for the program and its sockets; what nobody recorded is told. */
-export function recordedProgram(page: string): { missing: string[] } {
+/** What a page stands on: without it there is no page that could say what failed. */
+const GROUND = /^GET \/api\/(fields|aircraft\/\d+(\/standing|\/standing-trims)?)$/;
+
+/**
+ * Stands in for the program and its sockets; what nobody recorded is told.
+ *
+ * @param refuses whether all that is asked besides is answered with a failure
+ */
+export function recordedProgram(
+  page: string,
+  refuses = false,
+): { missing: string[]; refused: string[] } {
   const missing: string[] = [];
+  const refused: string[] = [];
   vi.stubGlobal("fetch", async (request: Request) => {
     const url = new URL(request.url);
     const asked = `${request.method} ${url.pathname}${url.search}`;
+    if (refuses && !GROUND.test(asked)) {
+      refused.push(asked);
+      return atOnce(500, { detail: "planted" });
+    }
     const answer = answerOf(asked);
     if (answer === undefined) {
       missing.push(asked);
@@ -68,7 +83,7 @@ export function recordedProgram(page: string): { missing: string[] } {
     return atOnce(answer.status, unlike(answer.body));
   });
   vi.stubGlobal("WebSocket", socketOn(page));
-  return { missing };
+  return { missing, refused };
 }
 
 /** A frame that was told: what it answers is its type, its number that of the question. */

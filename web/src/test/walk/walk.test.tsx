@@ -1,7 +1,7 @@
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { act, fireEvent, render } from "@testing-library/react";
 import { createMemoryRouter, RouterProvider, type RouteObject } from "react-router";
-import { beforeAll, expect, test, vi } from "vitest";
+import { beforeAll, beforeEach, expect, test, vi } from "vitest";
 import { routes } from "@/router";
 import { outline } from "./outline";
 import { pages, recordedProgram } from "./program";
@@ -43,29 +43,38 @@ beforeAll(async () => {
   pagesLoaded = await Promise.all(routes.map(loaded));
 });
 
+/** A page as it is once all that was asked is answered. */
+async function opened(path: string): Promise<Element> {
+  const client = new QueryClient({
+    defaultOptions: { queries: { retry: false }, mutations: { retry: false } },
+  });
+  const router = createMemoryRouter(pagesLoaded, { initialEntries: [`/${path}`] });
+  const { container } = render(
+    <QueryClientProvider client={client}>
+      <RouterProvider router={router} />
+    </QueryClientProvider>,
+  );
+  await settled();
+  return container;
+}
+
+beforeEach(() => {
+  vi.useFakeTimers({
+    now: new Date("2026-09-06T12:00:00Z"),
+    toFake: ["setTimeout", "clearTimeout", "setInterval", "clearInterval", "Date", "performance"],
+  });
+});
+
 /**
  * Every address laid out from what the program answers, its measures made unlike: by the keys of
  * its words, so that only what stands where is compared. Renewed with `npx vitest run --project
  * walk -u`, and read before it is kept.
  */
 test.each(pages)("what stands on /%s is what it is called", async (path) => {
-  vi.useFakeTimers({
-    now: new Date("2026-09-06T12:00:00Z"),
-    toFake: ["setTimeout", "clearTimeout", "setInterval", "clearInterval", "Date", "performance"],
-  });
   const { missing } = recordedProgram(path);
-  const client = new QueryClient({
-    defaultOptions: { queries: { retry: false }, mutations: { retry: false } },
-  });
-  const router = createMemoryRouter(pagesLoaded, { initialEntries: [`/${path}`] });
-  const page = render(
-    <QueryClientProvider client={client}>
-      <RouterProvider router={router} />
-    </QueryClientProvider>,
-  );
-  await settled();
+  const page = await opened(path);
   expect(missing).toEqual([]);
-  const main = () => page.container.querySelector("main") ?? page.container;
+  const main = () => page.querySelector("main") ?? page;
   const first = outline(main());
   const text = [document.title, first];
   for (const tab of tabs(main())) {
@@ -80,4 +89,13 @@ test.each(pages)("what stands on /%s is what it is called", async (path) => {
   await expect(`${text.join("\n")}\n`).toMatchFileSnapshot(
     `pages/${path.replaceAll("/", "-") || "hangar"}.txt`,
   );
+});
+
+/** Where the program cannot answer, the page says so and does not go on waiting. */
+test.each(pages)("what fails on /%s is said", async (path) => {
+  const { refused } = recordedProgram(path, true);
+  const page = await opened(path);
+  const said = outline(page);
+  expect(said).not.toContain("message.loading");
+  expect(page.querySelectorAll("[role=alert]").length > 0 || refused.length === 0).toBe(true);
 });
