@@ -2,7 +2,7 @@ import { screen, waitFor, within } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
 import { describe, expect, it } from "vitest";
 import { answers, program, show } from "@/test/page";
-import { words } from "@/test/words";
+import { like, words } from "@/test/words";
 import { PhaseTable } from "./PhaseTable";
 import { SwitchesPage } from "./SwitchesPage";
 
@@ -93,6 +93,22 @@ const each = (look: (found: HTMLElement, p: number, surface: Surface, s: number)
 };
 
 describe("surfaces by flight phase", () => {
+  it("has a row of its own for each of a pair that is taken apart, and one again for both", async () => {
+    const chains = (key: string) =>
+      screen.queryAllByRole("button", { name: like(`program.phaseTable.${key}`) });
+    await shown();
+    const pairs = chains("editSeparately").length;
+    expect(pairs).toBeGreaterThan(1);
+    for (const at of [0, pairs - 1]) {
+      await userEvent.click(chains("editSeparately")[at] as HTMLElement);
+      expect(chains("editTogether")).toHaveLength(1);
+      expect(chains("editSeparately")).toHaveLength(pairs - 1);
+      await userEvent.click(chains("editTogether")[0] as HTMLElement);
+      expect(chains("editTogether")).toHaveLength(0);
+      expect(chains("editSeparately")).toHaveLength(pairs);
+    }
+  });
+
   it("has each phase under its own name and condition", async () => {
     await shown();
     setup.phases.forEach((phase) => {
