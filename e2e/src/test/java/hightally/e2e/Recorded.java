@@ -32,6 +32,9 @@ import java.util.TreeSet;
 final class Recorded {
   private static final Path FILE = RunningApp.root().resolve("web/src/test/walk/recorded.json");
 
+  /** What may have come to its end or not when the page is left. */
+  private static final List<String> UNDER_WAY = List.of("/searches/", "/backups");
+
   /** How large an archive came out. */
   private static final String PASSING = "bytes";
 
@@ -99,6 +102,7 @@ final class Recorded {
       JsonNode published = JSON.readTree(Files.readString(FILE));
       Set<String> keys = new TreeSet<>();
       List.of(today, published).forEach(one -> one.fieldNames().forEachRemaining(keys::add));
+      keys.removeIf(one -> UNDER_WAY.stream().anyMatch(one::contains));
       assertThat(keys.stream().filter(one -> !same(today.get(one), published.get(one))))
           .as("answered otherwise than published: run with -Dpublish=true")
           .isEmpty();
