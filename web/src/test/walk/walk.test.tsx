@@ -1,4 +1,5 @@
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
+import { readdirSync } from "node:fs";
 import { act, fireEvent, render } from "@testing-library/react";
 import { createMemoryRouter, RouterProvider, type RouteObject } from "react-router";
 import { beforeAll, beforeEach, expect, test, vi } from "vitest";
@@ -65,6 +66,13 @@ beforeEach(() => {
   });
 });
 
+const fileOf = (path: string) => `${path.replaceAll("/", "-") || "hangar"}.txt`;
+
+/** One that is new is written when it is first laid out, and none stays of one that is gone. */
+test("every page has been laid out, and none besides", () => {
+  expect(readdirSync("src/test/walk/pages").sort()).toEqual(pages.map(fileOf).sort());
+});
+
 /**
  * Every address laid out from what the program answers, its measures made unlike: by the keys of
  * its words, so that only what stands where is compared. Renewed with `npx vitest run --project
@@ -86,9 +94,7 @@ test.each(pages)("what stands on /%s is what it is called", async (path) => {
       .filter((line) => !first.includes(line));
     text.push(`--- ${tab.textContent}`, ...more);
   }
-  await expect(`${text.join("\n")}\n`).toMatchFileSnapshot(
-    `pages/${path.replaceAll("/", "-") || "hangar"}.txt`,
-  );
+  await expect(`${text.join("\n")}\n`).toMatchFileSnapshot(`pages/${fileOf(path)}`);
 });
 
 /** Where the program cannot answer, the page says so and does not go on waiting. */

@@ -318,11 +318,6 @@ public final class RunningApp implements AutoCloseable {
     return address;
   }
 
-  /** Whether its process is there. */
-  boolean isRunning() {
-    return process.isAlive();
-  }
-
   /** Ends the process with SIGKILL: no shutdown hook runs. */
   public void kill() {
     SAID.remove(process.pid());
