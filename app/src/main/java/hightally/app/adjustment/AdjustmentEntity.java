@@ -1,5 +1,6 @@
 package hightally.app.adjustment;
 
+import hightally.app.aircraft.StoredRow;
 import hightally.app.flightlog.Flight;
 import hightally.app.flightlog.PhaseReadings;
 import hightally.core.adjustment.FlownTrims;
@@ -23,11 +24,12 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Supplier;
+import java.util.stream.Stream;
 
 /** One round of moving trims into the linkages: which flight, how far, and what came of it. */
 @Entity
 @Table(name = "adjustment")
-class AdjustmentEntity {
+class AdjustmentEntity implements StoredRow {
   /** What has become of it. */
   enum State {
     OPEN,
@@ -185,5 +187,10 @@ class AdjustmentEntity {
 
   int version() {
     return version;
+  }
+
+  @Override
+  public Stream<? extends Record> told() {
+    return Stream.of(phases, gauges, verified, means, marks).flatMap(List::stream);
   }
 }

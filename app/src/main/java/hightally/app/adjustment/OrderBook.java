@@ -1,6 +1,7 @@
 package hightally.app.adjustment;
 
 import hightally.app.aircraft.Hangar;
+import hightally.app.aircraft.PageOfModel;
 import hightally.app.history.OrderSource;
 import hightally.core.adjustment.AdjustmentPlan;
 import hightally.core.adjustment.AdjustmentPlanner;
@@ -27,7 +28,7 @@ import org.springframework.transaction.annotation.Transactional;
  * Work orders as they stand: planned anew from what they were begun with whenever they are read.
  */
 @Component
-class OrderBook implements OrderSource {
+class OrderBook implements OrderSource, PageOfModel {
   /** So many of the newest orders are weighed: older rods have been turned since. */
   private static final int NEWEST = 12;
 
@@ -229,5 +230,12 @@ class OrderBook implements OrderSource {
       return Said.of("adjustment.sayMark", "surface", name(open, step.surface()));
     }
     return Said.NOTHING;
+  }
+
+  @Override
+  @Transactional(readOnly = true)
+  public void workOut(long aircraftId) {
+    closed(aircraftId);
+    open(aircraftId);
   }
 }

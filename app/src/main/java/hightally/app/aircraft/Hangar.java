@@ -17,7 +17,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** The aircraft and their revisions. */
 @Service
-public class Hangar {
+public class Hangar implements PageOfModel {
   /** How long what was deleted can be brought back. */
   public static final Duration WAY_BACK = Duration.ofDays(30);
 
@@ -284,5 +284,12 @@ public class Hangar {
 
   private AircraftEntity find(long id) {
     return aircraft.findById(id).orElseThrow(() -> new NotFoundException("missing.aircraft", id));
+  }
+
+  @Override
+  @Transactional(readOnly = true)
+  public void workOut(long aircraftId) {
+    newest(aircraftId);
+    putAway();
   }
 }

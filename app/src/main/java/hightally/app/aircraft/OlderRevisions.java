@@ -3,9 +3,11 @@ package hightally.app.aircraft;
 import hightally.core.flightlog.TrimsStillValid;
 import hightally.core.setup.Setup;
 import java.util.List;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.SmartInitializingSingleton;
-import org.springframework.data.domain.PageRequest;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /**
@@ -14,7 +16,7 @@ import org.springframework.transaction.support.TransactionTemplate;
  */
 @Component
 public class OlderRevisions implements SmartInitializingSingleton {
-  private static final int AT_ONCE = 50;
+  private static final Logger LOG = LoggerFactory.getLogger(OlderRevisions.class);
 
   private final RevisionRepository revisions;
   private final StoredSetups setups;
@@ -29,22 +31,25 @@ public class OlderRevisions implements SmartInitializingSingleton {
 
   @Override
   public void afterSingletonsInstantiated() {
-    workOut();
-  }
-
-  /** For every revision that does not know it yet. */
-  public void workOut() {
-    while (Boolean.TRUE.equals(transaction.execute(status -> some()))) {
-      // Some at a time: a long history is not held in memory.
+    for (Long aircraft : revisions.aircraftWithOlderOnes()) {
+      try {
+        transaction.executeWithoutResult(status -> workOut(aircraft));
+      } catch (RuntimeException e) {
+        // Its card says so; the others are not kept waiting for it.
+        LOG.warn("What model {} holds cannot be read: {}", aircraft, e.getMessage());
+      }
     }
   }
 
-  private boolean some() {
+  /** For every revision of a model that does not know it yet. */
+  @Transactional
+  public void workOut(long aircraftId) {
     List<RevisionEntity> open =
-        revisions.findByTrimsHoldSinceIsNullOrderByAircraftIdAscNumberAsc(
-            PageRequest.of(0, AT_ONCE));
-    open.forEach(one -> one.heldSince(since(one)));
-    return !open.isEmpty();
+        revisions.findByAircraftIdAndTrimsHoldSinceIsNullOrderByNumberAsc(aircraftId);
+    for (RevisionEntity one : open) {
+      one.heldSince(since(one));
+      revisions.saveAndFlush(one);
+    }
   }
 
   private int since(RevisionEntity now) {

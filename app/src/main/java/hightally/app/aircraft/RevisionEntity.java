@@ -10,6 +10,7 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.util.List;
+import java.util.stream.Stream;
 
 /**
  * The header of one revision; its setup is kept apart. Only added, never changed, but for the mark
@@ -17,7 +18,7 @@ import java.util.List;
  */
 @Entity
 @Table(name = "revision")
-class RevisionEntity {
+class RevisionEntity implements StoredRow {
   @Id
   @GeneratedValue(strategy = GenerationType.IDENTITY)
   private Long id;
@@ -123,5 +124,10 @@ class RevisionEntity {
         createdAt,
         restored,
         flewWell);
+  }
+
+  @Override
+  public Stream<? extends Record> told() {
+    return parted().stream();
   }
 }

@@ -5,6 +5,7 @@ import java.util.Optional;
 import org.springframework.data.domain.Page;
 import org.springframework.data.domain.Pageable;
 import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Query;
 
 interface RevisionRepository extends JpaRepository<RevisionEntity, Long> {
   Page<RevisionEntity> findByAircraftIdOrderByNumberDesc(long aircraftId, Pageable page);
@@ -15,6 +16,11 @@ interface RevisionRepository extends JpaRepository<RevisionEntity, Long> {
 
   List<RevisionEntity> findByAircraftIdOrderByNumber(long aircraftId);
 
-  /** Of models from before this was kept. */
-  List<RevisionEntity> findByTrimsHoldSinceIsNullOrderByAircraftIdAscNumberAsc(Pageable page);
+  /** Models with revisions from before this was kept. */
+  @Query(
+      "select distinct one.aircraftId from RevisionEntity one where one.trimsHoldSince is null"
+          + " order by one.aircraftId")
+  List<Long> aircraftWithOlderOnes();
+
+  List<RevisionEntity> findByAircraftIdAndTrimsHoldSinceIsNullOrderByNumberAsc(long aircraftId);
 }

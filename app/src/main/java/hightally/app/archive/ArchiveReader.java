@@ -1,5 +1,6 @@
 package hightally.app.archive;
 
+import com.fasterxml.jackson.core.JacksonException;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ObjectNode;
@@ -7,6 +8,10 @@ import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Said;
 import java.io.IOException;
 import java.nio.file.Path;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipException;
 import java.util.zip.ZipFile;
@@ -14,7 +19,16 @@ import java.util.zip.ZipFile;
 /** Reads an archive's files, one at a time, none larger than it may be. */
 final class ArchiveReader implements AutoCloseable {
   /** The largest model read, bytes: thousands of flights and hundreds of revisions. */
-  private static final long LARGEST = 300_000_000;
+  private static final int LARGEST = 80_000_000;
+
+  /** All of it unpacked, bytes. */
+  private static final long LARGEST_IN_ALL = 1_000_000_000;
+
+  private static final int MOST_FILES = 5_000;
+  private static final Pattern MODEL =
+      Pattern.compile(ArchiveWriter.MODELS + "([1-9][0-9]{0,15})\\.json");
+
+  private static final long MEGA = 1_000_000;
 
   private final ZipFile zip;
   private final ObjectMapper mapper;
@@ -26,6 +40,23 @@ final class ArchiveReader implements AutoCloseable {
     } catch (ZipException e) {
       throw refused(Said.of("demand.archiveZip"));
     }
+    long unpacked = zip.stream().mapToLong(ZipEntry::getSize).sum();
+    if (zip.size() > MOST_FILES || unpacked > LARGEST_IN_ALL) {
+      zip.close();
+      throw refused(
+          Said.of("demand.archiveSize", "files", MOST_FILES, "megabytes", LARGEST_IN_ALL / MEGA));
+    }
+  }
+
+  /** Numbers of the models it has files of. */
+  Set<Long> models() throws IOException {
+    Set<Long> found = new TreeSet<>();
+    zip.stream()
+        .map(one -> MODEL.matcher(one.getName()))
+        .filter(Matcher::matches)
+        .forEach(one -> found.add(Long.valueOf(one.group(1))));
+    about().path("models").forEach(one -> found.add(one.path("number").asLong()));
+    return found;
   }
 
   /** What it says of itself. */
@@ -53,19 +84,30 @@ final class ArchiveReader implements AutoCloseable {
     if (entry == null) {
       throw refused(Said.of("demand.archiveHolds", "file", name));
     }
+    if (entry.getSize() > LARGEST) {
+      throw tooLarge(name);
+    }
     byte[] content;
     try (var in = zip.getInputStream(entry)) {
-      content = in.readNBytes((int) Math.min(LARGEST + 1, Integer.MAX_VALUE - 8));
+      content = in.readNBytes(LARGEST + 1);
     } catch (ZipException e) {
       throw refused(Said.of("demand.archiveZip"));
     }
     if (content.length > LARGEST) {
+      throw tooLarge(name);
+    }
+    try {
+      if (mapper.readTree(content) instanceof ObjectNode found) {
+        return found;
+      }
+    } catch (JacksonException e) {
       throw refused(Said.of("demand.archiveHolds", "file", name));
     }
-    if (mapper.readTree(content) instanceof ObjectNode found) {
-      return found;
-    }
     throw refused(Said.of("demand.archiveHolds", "file", name));
+  }
+
+  private static InvalidInputException tooLarge(String name) {
+    return refused(Said.of("demand.archiveFileSize", "file", name, "megabytes", LARGEST / MEGA));
   }
 
   private static InvalidInputException refused(Said requirement) {

@@ -1,5 +1,6 @@
 package hightally.app.archive;
 
+import com.fasterxml.jackson.databind.JsonNode;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -66,6 +67,11 @@ record Kept(String table, Map<String, String> refers) {
     return refers.containsKey(OF_MODEL)
         ? OF_MODEL + " = ?"
         : "revision_id in (select id from revision where aircraft_id = ?)";
+  }
+
+  /** Whether a value names no row: a flight without a check says 0. */
+  boolean none(String column, JsonNode value) {
+    return column.equals("check_run") && value.asLong() == 0;
   }
 
   /** Whether a column names a row that is written later. */

@@ -25,18 +25,16 @@ import java.util.Map;
 final class Rows {
   private final Connection connection;
   private final ObjectMapper mapper;
-  private final Map<String, Map<String, String>> known = new HashMap<>();
+  private final Map<String, Map<String, StoredColumn>> known = new HashMap<>();
 
   Rows(Connection connection, ObjectMapper mapper) {
     this.connection = connection;
     this.mapper = mapper;
   }
 
-  /**
-   * Columns of a table that are stored and not worked out, by their types; none where it is not.
-   */
-  Map<String, String> columns(String table) throws SQLException {
-    Map<String, String> asked = known.get(table);
+  /** Columns of a table that are stored and not worked out; none where it is not. */
+  Map<String, StoredColumn> columns(String table) throws SQLException {
+    Map<String, StoredColumn> asked = known.get(table);
     if (asked == null) {
       asked = askedFor(table);
       known.put(table, asked);
@@ -44,17 +42,23 @@ final class Rows {
     return asked;
   }
 
-  private Map<String, String> askedFor(String table) throws SQLException {
-    Map<String, String> found = new LinkedHashMap<>();
+  private Map<String, StoredColumn> askedFor(String table) throws SQLException {
+    Map<String, StoredColumn> found = new LinkedHashMap<>();
     try (PreparedStatement asked =
         connection.prepareStatement(
-            "select column_name, data_type from information_schema.columns where table_schema ="
-                + " 'PUBLIC' and lower(table_name) = ? and is_generated = 'NEVER' order by"
-                + " ordinal_position")) {
+            "select column_name, data_type, is_nullable, column_default, character_maximum_length"
+                + " from information_schema.columns where table_schema = 'PUBLIC' and"
+                + " lower(table_name) = ? and is_generated = 'NEVER' order by ordinal_position")) {
       asked.setString(1, table);
       try (ResultSet rows = asked.executeQuery()) {
         while (rows.next()) {
-          found.put(rows.getString(1).toLowerCase(Locale.ROOT), rows.getString(2));
+          found.put(
+              rows.getString(1).toLowerCase(Locale.ROOT),
+              new StoredColumn(
+                  rows.getString(2),
+                  rows.getString(3).equals("YES"),
+                  rows.getString(4) != null,
+                  rows.getLong(5)));
         }
       }
     }
@@ -64,7 +68,7 @@ final class Rows {
   /** The rows of a table of which a condition holds, the oldest first. */
   ArrayNode read(String table, String where, Object... values) throws SQLException {
     ArrayNode rows = mapper.createArrayNode();
-    Map<String, String> columns = columns(table);
+    Map<String, StoredColumn> columns = columns(table);
     if (columns.isEmpty()) {
       return rows;
     }
@@ -101,7 +105,7 @@ final class Rows {
    * @param numbered whether the row keeps its number
    */
   long write(String table, ObjectNode row, boolean numbered) throws SQLException {
-    Map<String, String> columns = columns(table);
+    Map<String, StoredColumn> columns = columns(table);
     List<String> names = new ArrayList<>();
     for (Iterator<String> all = row.fieldNames(); all.hasNext(); ) {
       String name = all.next();
@@ -115,7 +119,7 @@ final class Rows {
     try (PreparedStatement insert =
         connection.prepareStatement(sql, Statement.RETURN_GENERATED_KEYS)) {
       for (int i = 0; i < names.size(); i++) {
-        insert.setObject(i + 1, of(row.get(names.get(i)), columns.get(names.get(i))));
+        insert.setObject(i + 1, of(row.get(names.get(i)), columns.get(names.get(i)).type()));
       }
       insert.executeUpdate();
       if (!columns.containsKey("id")) {

@@ -1,5 +1,6 @@
 package hightally.app.benchsetup;
 
+import hightally.app.aircraft.StoredRow;
 import hightally.app.words.SaidData;
 import hightally.core.benchsetup.StepAnswer;
 import hightally.core.quantity.Said;
@@ -12,13 +13,14 @@ import java.time.Instant;
 import java.util.Arrays;
 import java.util.List;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.hibernate.annotations.Immutable;
 
 /** One answer with its date; a later one to the same step stands beside it. */
 @Entity
 @Immutable
 @Table(name = "bench_answer")
-class BenchAnswerEntity {
+class BenchAnswerEntity implements StoredRow {
   @Id
   @GeneratedValue(strategy = GenerationType.IDENTITY)
   private Long id;
@@ -66,5 +68,10 @@ class BenchAnswerEntity {
     return readings.isEmpty()
         ? List.of()
         : Arrays.stream(readings.split(" ")).map(Double::valueOf).toList();
+  }
+
+  @Override
+  public Stream<? extends Record> told() {
+    return Stream.of(answer());
   }
 }

@@ -1,5 +1,6 @@
 package hightally.app.benchsetup;
 
+import hightally.app.aircraft.StoredRow;
 import hightally.core.benchsetup.CentringMethod;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
@@ -10,11 +11,12 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.time.Instant;
+import java.util.stream.Stream;
 
 /** One guided set-up on the bench: whose, by which school, and how far. */
 @Entity
 @Table(name = "bench_set_up")
-class BenchSetUpEntity {
+class BenchSetUpEntity implements StoredRow {
   /** What has become of it. */
   enum State {
     OPEN,
@@ -80,5 +82,10 @@ class BenchSetUpEntity {
 
   int version() {
     return version;
+  }
+
+  @Override
+  public Stream<? extends Record> told() {
+    return Stream.empty();
   }
 }

@@ -1,6 +1,7 @@
 package hightally.app.benchsetup;
 
 import hightally.app.aircraft.Hangar;
+import hightally.app.aircraft.PageOfModel;
 import hightally.app.aircraft.Revision;
 import hightally.app.platform.ConflictException;
 import hightally.app.platform.NotFoundException;
@@ -35,7 +36,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Guided set-ups: begun, answered step by step, left and taken up again, closed. */
 @Service
-public class BenchSetUps {
+public class BenchSetUps implements PageOfModel {
   private final BenchSetUpRepository setUps;
   private final BenchAnswerRepository answers;
   private final Hangar hangar;
@@ -247,5 +248,13 @@ public class BenchSetUps {
         SafetyGate.barred(newest.setup(), standing.given()),
         List.copyOf(standing.again()),
         entity.version());
+  }
+
+  @Override
+  @Transactional(readOnly = true)
+  public void workOut(long aircraftId) {
+    open(aircraftId);
+    measurements(aircraftId);
+    looks(aircraftId);
   }
 }

@@ -1,5 +1,6 @@
 package hightally.app.benchsetup;
 
+import hightally.app.aircraft.StoredRow;
 import hightally.core.airframe.PartChange;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
@@ -15,11 +16,12 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** A part that was changed, and which of the checks it voided have been done again. */
 @Entity
 @Table(name = "part_change")
-class PartChangeEntity {
+class PartChangeEntity implements StoredRow {
   @Id
   @GeneratedValue(strategy = GenerationType.IDENTITY)
   private Long id;
@@ -88,5 +90,10 @@ class PartChangeEntity {
     return done.isEmpty()
         ? List.of()
         : Arrays.stream(done.split(" ")).map(Integer::valueOf).toList();
+  }
+
+  @Override
+  public Stream<? extends Record> told() {
+    return Stream.of(read().change());
   }
 }

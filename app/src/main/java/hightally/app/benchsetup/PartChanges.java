@@ -1,6 +1,7 @@
 package hightally.app.benchsetup;
 
 import hightally.app.aircraft.Hangar;
+import hightally.app.aircraft.PageOfModel;
 import hightally.app.platform.NotFoundException;
 import hightally.core.airframe.PartChange;
 import hightally.core.quantity.InvalidInputException;
@@ -15,7 +16,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Parts that were changed, and the checks that had to be done again. */
 @Service
-public class PartChanges {
+public class PartChanges implements PageOfModel {
   private final PartChangeRepository changes;
   private final Hangar hangar;
   private final Clock clock;
@@ -80,5 +81,11 @@ public class PartChanges {
     }
     found.mark(check, done);
     return changes.save(found).read();
+  }
+
+  @Override
+  @Transactional(readOnly = true)
+  public void workOut(long aircraftId) {
+    of(aircraftId);
   }
 }

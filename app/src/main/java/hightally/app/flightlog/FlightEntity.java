@@ -1,5 +1,6 @@
 package hightally.app.flightlog;
 
+import hightally.app.aircraft.StoredRow;
 import hightally.core.flightlog.FlightDay;
 import hightally.core.flightlog.FlightObservations;
 import hightally.core.flightlog.FlightReport;
@@ -19,13 +20,14 @@ import jakarta.persistence.Version;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.stream.Stream;
 import org.hibernate.annotations.SQLRestriction;
 
 /** One flight on one revision. */
 @Entity
 @Table(name = "flight")
 @SQLRestriction("deleted_at is null")
-class FlightEntity {
+class FlightEntity implements StoredRow {
   @Id
   @GeneratedValue(strategy = GenerationType.IDENTITY)
   private Long id;
@@ -151,5 +153,10 @@ class FlightEntity {
 
   int version() {
     return version;
+  }
+
+  @Override
+  public Stream<? extends Record> told() {
+    return Stream.of(read().report(), read().seen(), read().marks());
   }
 }

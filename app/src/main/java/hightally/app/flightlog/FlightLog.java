@@ -1,6 +1,7 @@
 package hightally.app.flightlog;
 
 import hightally.app.aircraft.Hangar;
+import hightally.app.aircraft.PageOfModel;
 import hightally.app.platform.ConflictException;
 import hightally.app.platform.NotFoundException;
 import hightally.app.platform.Page;
@@ -28,7 +29,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** The flights of every aircraft. */
 @Service
-public class FlightLog {
+public class FlightLog implements PageOfModel {
   private static final Duration FLOWN_AND_NOTED = Duration.ofMinutes(2);
 
   private final FlightRepository flights;
@@ -286,5 +287,11 @@ public class FlightLog {
         .findById(flightId)
         .filter(found -> found.read().aircraftId() == aircraftId)
         .orElseThrow(() -> new NotFoundException("missing.flight", flightId));
+  }
+
+  @Override
+  @Transactional(readOnly = true)
+  public void workOut(long aircraftId) {
+    all(aircraftId);
   }
 }

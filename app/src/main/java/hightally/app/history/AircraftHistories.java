@@ -3,6 +3,7 @@ package hightally.app.history;
 import hightally.app.aircraft.Hangar;
 import hightally.app.aircraft.Lineage;
 import hightally.app.aircraft.Lineage.Descent;
+import hightally.app.aircraft.PageOfModel;
 import hightally.app.aircraft.Revision;
 import hightally.app.aircraft.RevisionHeader;
 import hightally.app.flightlog.Flight;
@@ -28,7 +29,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** What has become of every model, and where it stands: the one answer that every page shows. */
 @Service
-public class AircraftHistories {
+public class AircraftHistories implements PageOfModel {
   private static final int KEPT = 200;
 
   /** So many of the newest flights are looked at: what lies further back has no say. */
@@ -197,5 +198,12 @@ public class AircraftHistories {
   @Transactional(readOnly = true)
   public PlannedTrims planned(long aircraftId, PlanOptions wish) {
     return ModelStanding.planned(history(aircraftId), wish);
+  }
+
+  @Override
+  @Transactional(readOnly = true)
+  public void workOut(long aircraftId) {
+    history(aircraftId);
+    standing(aircraftId);
   }
 }

@@ -1,5 +1,6 @@
 package hightally.app.history;
 
+import hightally.app.aircraft.StoredRow;
 import hightally.core.flightlog.Diagnosis.Seen;
 import hightally.core.history.BenchReading;
 import hightally.core.quantity.Control;
@@ -12,11 +13,12 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.stream.Stream;
 
 /** Something that was measured on the bench outside a work order. */
 @Entity
 @Table(name = "bench_reading")
-class BenchReadingEntity {
+class BenchReadingEntity implements StoredRow {
   @Id
   @GeneratedValue(strategy = GenerationType.IDENTITY)
   private Long id;
@@ -62,5 +64,10 @@ class BenchReadingEntity {
 
   BenchReading read() {
     return new BenchReading(surface, kind, control, amount, mm, revisionNumber, measuredOn);
+  }
+
+  @Override
+  public Stream<? extends Record> told() {
+    return Stream.of(read());
   }
 }

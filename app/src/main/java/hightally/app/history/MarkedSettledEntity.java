@@ -1,5 +1,6 @@
 package hightally.app.history;
 
+import hightally.app.aircraft.StoredRow;
 import hightally.core.flightlog.MarkedSettled;
 import hightally.core.quantity.Control;
 import jakarta.persistence.Entity;
@@ -10,11 +11,12 @@ import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
+import java.util.stream.Stream;
 
 /** A pilot's word that a trim has settled. */
 @Entity
 @Table(name = "settled_word")
-class MarkedSettledEntity {
+class MarkedSettledEntity implements StoredRow {
   @Id
   @GeneratedValue(strategy = GenerationType.IDENTITY)
   private Long id;
@@ -42,5 +44,10 @@ class MarkedSettledEntity {
 
   MarkedSettled read() {
     return new MarkedSettled(phase, control, flightId, because);
+  }
+
+  @Override
+  public Stream<? extends Record> told() {
+    return Stream.of(read());
   }
 }

@@ -1,5 +1,6 @@
 package hightally.app.preflight;
 
+import hightally.app.aircraft.StoredRow;
 import hightally.core.preflight.CheckAnswer;
 import hightally.core.preflight.CheckKind;
 import hightally.core.preflight.CheckState;
@@ -16,11 +17,12 @@ import jakarta.persistence.Version;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Stream;
 
 /** A check before a flight. */
 @Entity
 @Table(name = "check_run")
-class CheckRunEntity {
+class CheckRunEntity implements StoredRow {
   @Id
   @GeneratedValue(strategy = GenerationType.IDENTITY)
   private Long id;
@@ -119,5 +121,10 @@ class CheckRunEntity {
         createdAt,
         closedAt,
         version);
+  }
+
+  @Override
+  public Stream<? extends Record> told() {
+    return answers.stream();
   }
 }

@@ -3,6 +3,7 @@ package hightally.app.preflight;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import hightally.app.aircraft.Hangar;
+import hightally.app.aircraft.PageOfModel;
 import hightally.app.aircraft.Revision;
 import hightally.app.benchsetup.NotedPartChange;
 import hightally.app.benchsetup.PartChanges;
@@ -38,7 +39,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** The checks of every model: begun, answered step by step, resumed, kept. */
 @Service
-public class Checks implements CheckSource {
+public class Checks implements CheckSource, PageOfModel {
   private static final Pattern NUMBER = Pattern.compile("\\d{1,15}");
 
   private static final int SHOWN = 20;
@@ -272,5 +273,12 @@ public class Checks implements CheckSource {
     return runs.findById(runId)
         .filter(one -> one.aircraftId() == aircraftId)
         .orElseThrow(() -> new NotFoundException("missing.check", runId));
+  }
+
+  @Override
+  @Transactional(readOnly = true)
+  public void workOut(long aircraftId) {
+    sheet(aircraftId);
+    looks(aircraftId);
   }
 }

@@ -1,5 +1,6 @@
 package hightally.app.program;
 
+import hightally.app.aircraft.StoredRow;
 import hightally.app.words.SaidData;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
@@ -8,11 +9,12 @@ import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
+import java.util.stream.Stream;
 
 /** A value the pilot said he typed into one of his transmitters. */
 @Entity
 @Table(name = "entered_value")
-class EnteredEntity {
+class EnteredEntity implements StoredRow {
   @Id
   @GeneratedValue(strategy = GenerationType.IDENTITY)
   private Long id;
@@ -58,5 +60,10 @@ class EnteredEntity {
 
   Instant enteredAt() {
     return enteredAt;
+  }
+
+  @Override
+  public Stream<? extends Record> told() {
+    return Stream.of(read());
   }
 }

@@ -3,6 +3,7 @@ package hightally.app.program;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import hightally.app.aircraft.Hangar;
+import hightally.app.aircraft.PageOfModel;
 import hightally.app.aircraft.Revision;
 import hightally.app.platform.NotFoundException;
 import hightally.app.words.SaidData;
@@ -26,7 +27,7 @@ import org.springframework.transaction.annotation.Transactional;
  * that after a change only what differs is left to type.
  */
 @Service
-public class EntryList {
+public class EntryList implements PageOfModel {
   private static final long KEPT = 200;
 
   /** What stood where nothing stood. */
@@ -227,5 +228,12 @@ public class EntryList {
         sheet,
         of(aircraftId, transmitter).stream()
             .collect(Collectors.toMap(EnteredValue::key, EnteredValue::value)));
+  }
+
+  @Override
+  @Transactional(readOnly = true)
+  public void workOut(long aircraftId) {
+    open(aircraftId, hangar.newest(aircraftId));
+    changes(aircraftId);
   }
 }

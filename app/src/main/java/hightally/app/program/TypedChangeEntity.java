@@ -1,5 +1,6 @@
 package hightally.app.program;
 
+import hightally.app.aircraft.StoredRow;
 import hightally.app.words.SaidData;
 import hightally.core.quantity.Said;
 import jakarta.persistence.Column;
@@ -9,11 +10,12 @@ import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
+import java.util.stream.Stream;
 
 /** A value that was changed in a transmitter, as it was ticked off. */
 @Entity
 @Table(name = "typed_change")
-class TypedChangeEntity {
+class TypedChangeEntity implements StoredRow {
   @Id
   @GeneratedValue(strategy = GenerationType.IDENTITY)
   private Long id;
@@ -89,5 +91,10 @@ class TypedChangeEntity {
         SaidData.read(after),
         revisionNumber,
         changedAt);
+  }
+
+  @Override
+  public Stream<? extends Record> told() {
+    return Stream.of(read());
   }
 }

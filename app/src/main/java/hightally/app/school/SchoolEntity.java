@@ -1,5 +1,6 @@
 package hightally.app.school;
 
+import hightally.app.aircraft.StoredRow;
 import jakarta.persistence.Convert;
 import jakarta.persistence.Entity;
 import jakarta.persistence.GeneratedValue;
@@ -10,11 +11,12 @@ import jakarta.persistence.Version;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Stream;
 
 /** A practice on the simulated model. */
 @Entity
 @Table(name = "school_run")
-class SchoolEntity {
+class SchoolEntity implements StoredRow {
   @Id
   @GeneratedValue(strategy = GenerationType.IDENTITY)
   private Long id;
@@ -87,5 +89,10 @@ class SchoolEntity {
 
   boolean passed() {
     return passed;
+  }
+
+  @Override
+  public Stream<? extends Record> told() {
+    return Stream.concat(brief.stream(), events.stream());
   }
 }

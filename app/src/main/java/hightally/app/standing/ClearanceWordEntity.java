@@ -1,5 +1,6 @@
 package hightally.app.standing;
 
+import hightally.app.aircraft.StoredRow;
 import hightally.core.preflight.Clearance.Lack;
 import jakarta.persistence.Entity;
 import jakarta.persistence.GeneratedValue;
@@ -11,11 +12,12 @@ import java.util.Arrays;
 import java.util.Collection;
 import java.util.List;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** Why a pilot flies a model though something is still to be seen. */
 @Entity
 @Table(name = "clearance_word")
-class ClearanceWordEntity {
+class ClearanceWordEntity implements StoredRow {
   @Id
   @GeneratedValue(strategy = GenerationType.IDENTITY)
   private Long id;
@@ -46,5 +48,10 @@ class ClearanceWordEntity {
 
   String because() {
     return because;
+  }
+
+  @Override
+  public Stream<? extends Record> told() {
+    return Stream.empty();
   }
 }

@@ -1,5 +1,6 @@
 package hightally.app.trimming;
 
+import hightally.app.aircraft.StoredRow;
 import hightally.core.trimming.CoachAdvice;
 import hightally.core.trimming.TestCase;
 import hightally.core.trimming.TrimLever;
@@ -14,11 +15,12 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.time.Instant;
+import java.util.stream.Stream;
 
 /** A change at the model that a trim test asked for. */
 @Entity
 @Table(name = "metal_job")
-class ModelChangeEntity {
+class ModelChangeEntity implements StoredRow {
   @Id
   @GeneratedValue(strategy = GenerationType.IDENTITY)
   private Long id;
@@ -98,5 +100,10 @@ class ModelChangeEntity {
         createdAt,
         closedAt,
         version);
+  }
+
+  @Override
+  public Stream<? extends Record> told() {
+    return Stream.of(read());
   }
 }

@@ -3,7 +3,9 @@ package hightally.app.trimming;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import hightally.app.aircraft.Hangar;
+import hightally.app.aircraft.PageOfModel;
 import hightally.app.platform.ConflictException;
+import hightally.app.platform.JsonProblems;
 import hightally.core.quantity.Said;
 import hightally.core.quantity.Validation;
 import hightally.core.trimming.Purpose;
@@ -13,7 +15,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** What every model is for. */
 @Service
-public class Purposes {
+public class Purposes implements PageOfModel {
   private final PurposeRepository wishes;
   private final Hangar hangar;
   private final ObjectMapper json;
@@ -51,11 +53,12 @@ public class Purposes {
     return new Kept(changed, wishes.saveAndFlush(found).version());
   }
 
-  private Purpose read(String document) {
+  /** One as it is stored. */
+  Purpose read(String document) {
     try {
-      return json.readValue(document, Purpose.class);
+      return Validation.check(json.readValue(document, Purpose.class));
     } catch (JsonProcessingException e) {
-      throw new UncheckedIOException(e);
+      throw JsonProblems.explained(e);
     }
   }
 
@@ -65,5 +68,11 @@ public class Purposes {
     } catch (JsonProcessingException e) {
       throw new UncheckedIOException(e);
     }
+  }
+
+  @Override
+  @Transactional(readOnly = true)
+  public void workOut(long aircraftId) {
+    of(aircraftId);
   }
 }

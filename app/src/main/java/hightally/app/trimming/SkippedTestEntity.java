@@ -1,5 +1,6 @@
 package hightally.app.trimming;
 
+import hightally.app.aircraft.StoredRow;
 import hightally.core.trimming.Coach;
 import hightally.core.trimming.TestCase;
 import hightally.core.trimming.TrimTest;
@@ -11,11 +12,12 @@ import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
+import java.util.stream.Stream;
 
 /** A trim test that is left out, and why. */
 @Entity
 @Table(name = "skipped_test")
-class SkippedTestEntity {
+class SkippedTestEntity implements StoredRow {
   @Id
   @GeneratedValue(strategy = GenerationType.IDENTITY)
   private Long id;
@@ -45,5 +47,10 @@ class SkippedTestEntity {
 
   Coach.Skipped read() {
     return new Coach.Skipped(new TestCase(test, part), because);
+  }
+
+  @Override
+  public Stream<? extends Record> told() {
+    return Stream.of(read());
   }
 }

@@ -1,6 +1,7 @@
 package hightally.app.trimming;
 
 import hightally.app.aircraft.Hangar;
+import hightally.app.aircraft.PageOfModel;
 import hightally.app.aircraft.Revision;
 import hightally.app.aircraft.RevisionHeader;
 import hightally.app.benchsetup.NotedPartChange;
@@ -45,7 +46,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Where every model stands in its trim flights, and the changes at the model they asked for. */
 @Service
-public class TrimCoach {
+public class TrimCoach implements PageOfModel {
   private static final double PERCENT = 100;
 
   private final Hangar hangar;
@@ -410,5 +411,12 @@ public class TrimCoach {
         .filter(one -> one.state() == ModelChange.State.DONE)
         .sorted(Comparator.comparing(ModelChange::closedAt))
         .toList();
+  }
+
+  @Override
+  @Transactional(readOnly = true)
+  public void workOut(long aircraftId) {
+    sheet(aircraftId);
+    done(aircraftId);
   }
 }

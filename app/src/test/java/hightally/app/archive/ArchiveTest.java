@@ -48,7 +48,7 @@ class ArchiveTest extends ApiTest {
         .getResponse();
   }
 
-  private static Map<String, byte[]> entries(byte[] archive) throws Exception {
+  static Map<String, byte[]> entries(byte[] archive) throws Exception {
     Map<String, byte[]> found = new TreeMap<>();
     try (ZipInputStream zip = new ZipInputStream(new ByteArrayInputStream(archive))) {
       for (ZipEntry one = zip.getNextEntry(); one != null; one = zip.getNextEntry()) {
@@ -58,7 +58,7 @@ class ArchiveTest extends ApiTest {
     return found;
   }
 
-  private static byte[] zipped(Map<String, byte[]> entries) throws Exception {
+  static byte[] zipped(Map<String, byte[]> entries) throws Exception {
     ByteArrayOutputStream out = new ByteArrayOutputStream();
     try (ZipOutputStream zip = new ZipOutputStream(out)) {
       for (Map.Entry<String, byte[]> one : entries.entrySet()) {

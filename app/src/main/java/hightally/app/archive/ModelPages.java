@@ -1,0 +1,25 @@
+package hightally.app.archive;
+
+import hightally.app.aircraft.PageOfModel;
+import java.util.List;
+import org.springframework.stereotype.Component;
+
+/** Everything the program works out of a model, to see whether it can. */
+@Component
+class ModelPages {
+  private final List<PageOfModel> pages;
+
+  ModelPages(List<PageOfModel> pages) {
+    this.pages = pages;
+  }
+
+  void workOut(long aircraftId, RowFaults faults) {
+    for (PageOfModel page : pages) {
+      try {
+        page.workOut(aircraftId);
+      } catch (RuntimeException e) {
+        EntityRows.explained(e).violations().forEach(faults::add);
+      }
+    }
+  }
+}
