@@ -2,6 +2,7 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { answered, api, type Schemas } from "./client";
 
 export type InArchive = Schemas["InArchive"];
+export type Contents = Schemas["Contents"];
 export type Backup = Schemas["Backup"];
 
 const ZIP = {

@@ -1,4 +1,4 @@
-import { ApiError } from "@/api/client";
+import { ApiError, type Violation } from "@/api/client";
 import { Say, say } from "@/words/generated/ui";
 
 /** A failed call: what happened, field by field, and what to do. */
@@ -14,23 +14,30 @@ export function Failure({ error }: { error: unknown }) {
       ) : (
         <>
           <p className="font-semibold">{say("message.notAccepted")}</p>
-          <ul className="list-disc pl-5">
-            {violations.map((one) => (
-              <li key={one.field + one.requirement}>
-                <Say
-                  id="message.refused"
-                  values={{
-                    b: <strong>{one.field}</strong>,
-                    value: one.value,
-                    requirement: one.requirement,
-                  }}
-                />
-              </li>
-            ))}
-          </ul>
+          <Violations of={violations} />
         </>
       )}
     </div>
+  );
+}
+
+/** What is wrong with what was given, field by field. */
+export function Violations({ of }: { of: readonly Violation[] }) {
+  return (
+    <ul className="list-disc pl-5">
+      {of.map((one) => (
+        <li key={one.field + one.requirement} className="break-words">
+          <Say
+            id="message.refused"
+            values={{
+              b: <strong>{one.field}</strong>,
+              value: one.value,
+              requirement: one.requirement,
+            }}
+          />
+        </li>
+      ))}
+    </ul>
   );
 }
 

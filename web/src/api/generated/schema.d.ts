@@ -6934,6 +6934,7 @@ export interface components {
       models: components["schemas"]["InArchive"][];
       /** Format: int32 */
       practice: number;
+      practiceFaults: components["schemas"]["Violation"][];
     };
     InArchive: {
       /** Format: int64 */
@@ -6944,6 +6945,16 @@ export interface components {
       /** Format: int32 */
       flights: number;
       here: boolean;
+      faults: components["schemas"]["Violation"][];
+    };
+    /** @description One thing wrong with an input. */
+    Violation: {
+      /** @description which field, by its path */
+      field: string;
+      /** @description what was given */
+      value: string;
+      /** @description what would be legal */
+      requirement: string;
     };
     BroughtBack: {
       /** Format: int64 */
@@ -7537,15 +7548,6 @@ export interface components {
       since: string;
       /** Format: date-time */
       gone: string | null;
-    };
-    /** @description One thing wrong with an input. */
-    Violation: {
-      /** @description which field, by its path */
-      field: string;
-      /** @description what was given */
-      value: string;
-      /** @description what would be legal */
-      requirement: string;
     };
     /** @description Why a request was not carried out (RFC 9457). */
     Problem: {

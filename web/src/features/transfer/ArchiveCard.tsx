@@ -7,13 +7,14 @@ import {
   useBackups,
   useBringBack,
   useLookIntoArchive,
+  type Contents,
   type InArchive,
 } from "@/api/archive";
 import { day } from "@/domain/words";
 import { Button, buttonClass } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Choice } from "@/ui/choice";
-import { Failure } from "@/ui/message";
+import { Failure, Violations } from "@/ui/message";
 import { Say, say } from "@/words/generated/transfer";
 
 type Wish = "bring" | "beside" | "leave";
@@ -71,6 +72,7 @@ export function ArchiveCard() {
           name={name}
           models={look.data.models}
           practice={look.data.practice}
+          practiceFaults={look.data.practiceFaults}
         />
       )}
       <Backups onOpen={(called) => fetched.mutate(called)} />
@@ -85,6 +87,8 @@ interface HeldProps {
   models: InArchive[];
   /** How many practices of the flying school that belong to no model. */
   practice: number;
+  /** What is wrong with any of it. */
+  practiceFaults: Contents["practiceFaults"];
 }
 
 const IN_OR_OUT: [Wish, string][] = [
@@ -93,45 +97,30 @@ const IN_OR_OUT: [Wish, string][] = [
 ];
 
 /** What an archive holds, and what is to become of each model. */
-function Held({ archive, name, models, practice }: HeldProps) {
+function Held({ archive, name, models, practice, practiceFaults }: HeldProps) {
   const [wishes, setWishes] = useState<Record<number, Wish>>({});
   const [practised, setPractised] = useState<Wish>("bring");
   const bring = useBringBack();
-  const withPractice = practice > 0 && practised === "bring";
-  const wish = (one: InArchive) => wishes[one.number] ?? (one.here ? "leave" : "bring");
+  const withPractice = practice > 0 && practiceFaults.length === 0 && practised === "bring";
+  const wish = (one: InArchive) =>
+    one.faults.length > 0 ? "leave" : (wishes[one.number] ?? (one.here ? "leave" : "bring"));
   const chosen = models.filter((one) => wish(one) !== "leave").map((one) => one.number);
   const beside = models.filter((one) => wish(one) === "beside").map((one) => one.number);
   return (
     <Card title={say("archiveCard.in", { name })}>
       <ul className="divide-y divide-line">
-        {models.map((one) => (
-          <li
-            key={one.number}
-            className="flex flex-wrap items-end justify-between gap-3 py-2"
-            data-in-archive={one.name}
-          >
-            <p>
-              <strong>{one.name}</strong>:{" "}
-              {say("archiveCard.contents", { revisions: one.revisions, flights: one.flights })}
-              {one.here && <span className="text-soft"> {say("archiveCard.alreadyThere")}</span>}
-            </p>
-            <div className="w-72">
-              <Choice
-                label={say("archiveCard.asked", { name: one.name })}
-                value={wish(one)}
-                onValue={(picked) => setWishes({ ...wishes, [one.number]: picked })}
-                options={
-                  one.here
-                    ? [
-                        ["leave", say("archiveCard.keepHere")],
-                        ["beside", say("archiveCard.importBeside")],
-                      ]
-                    : IN_OR_OUT
-                }
-              />
-            </div>
-          </li>
-        ))}
+        {models.map((one) =>
+          one.faults.length > 0 ? (
+            <Broken key={one.number} model={one} />
+          ) : (
+            <Whole
+              key={one.number}
+              model={one}
+              wish={wish(one)}
+              onWish={(picked) => setWishes({ ...wishes, [one.number]: picked })}
+            />
+          ),
+        )}
         {practice > 0 && (
           <li className="flex flex-wrap items-end justify-between gap-3 py-2">
             <p>
@@ -140,14 +129,18 @@ function Held({ archive, name, models, practice }: HeldProps) {
                 values={{ b: (words) => <strong>{words}</strong>, practice }}
               />
             </p>
-            <div className="w-72">
-              <Choice
-                label={say("archiveCard.doPractice")}
-                value={practised}
-                onValue={setPractised}
-                options={IN_OR_OUT}
-              />
-            </div>
+            {practiceFaults.length > 0 ? (
+              <Faults of={practiceFaults} />
+            ) : (
+              <div className="w-72">
+                <Choice
+                  label={say("archiveCard.doPractice")}
+                  value={practised}
+                  onValue={setPractised}
+                  options={IN_OR_OUT}
+                />
+              </div>
+            )}
           </li>
         )}
       </ul>
@@ -177,6 +170,64 @@ function Held({ archive, name, models, practice }: HeldProps) {
         </div>
       )}
     </Card>
+  );
+}
+
+interface WholeProps {
+  model: InArchive;
+  wish: Wish;
+  onWish: (picked: Wish) => void;
+}
+
+/** A model that can come in, and whether it shall. */
+function Whole({ model, wish, onWish }: WholeProps) {
+  return (
+    <li
+      className="flex flex-wrap items-end justify-between gap-3 py-2"
+      data-in-archive={model.name}
+    >
+      <p>
+        <strong>{model.name}</strong>:{" "}
+        {say("archiveCard.contents", { revisions: model.revisions, flights: model.flights })}
+        {model.here && <span className="text-soft"> {say("archiveCard.alreadyThere")}</span>}
+      </p>
+      <div className="w-72">
+        <Choice
+          label={say("archiveCard.asked", { name: model.name })}
+          value={wish}
+          onValue={onWish}
+          options={
+            model.here
+              ? [
+                  ["leave", say("archiveCard.keepHere")],
+                  ["beside", say("archiveCard.importBeside")],
+                ]
+              : IN_OR_OUT
+          }
+        />
+      </div>
+    </li>
+  );
+}
+
+/** A model that is not as it was written: it stays out, the others can come. */
+function Broken({ model }: { model: InArchive }) {
+  return (
+    <li className="py-2" data-in-archive={model.name}>
+      <p>
+        <strong>{model.name}</strong>
+      </p>
+      <Faults of={model.faults} />
+    </li>
+  );
+}
+
+function Faults({ of }: { of: InArchive["faults"] }) {
+  return (
+    <div className="border-l-4 border-grounded pl-3">
+      <p>{say("archiveCard.notWhole")}</p>
+      <Violations of={of} />
+    </div>
   );
 }
 

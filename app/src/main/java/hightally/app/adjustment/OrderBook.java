@@ -233,6 +233,11 @@ class OrderBook implements OrderSource, PageOfModel {
   }
 
   @Override
+  public String told() {
+    return "adjustment";
+  }
+
+  @Override
   @Transactional(readOnly = true)
   public void workOut(long aircraftId) {
     closed(aircraftId);

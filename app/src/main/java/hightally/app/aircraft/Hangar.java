@@ -72,6 +72,12 @@ public class Hangar implements PageOfModel {
     aircraft.save(found);
   }
 
+  /** What it is called. */
+  @Transactional(readOnly = true)
+  public String name(long id) {
+    return find(id).name();
+  }
+
   /** Where a model is. */
   @Transactional(readOnly = true)
   public Place place(long id) {
@@ -284,6 +290,11 @@ public class Hangar implements PageOfModel {
 
   private AircraftEntity find(long id) {
     return aircraft.findById(id).orElseThrow(() -> new NotFoundException("missing.aircraft", id));
+  }
+
+  @Override
+  public String told() {
+    return "aircraft";
   }
 
   @Override

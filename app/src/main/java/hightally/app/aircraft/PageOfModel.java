@@ -5,6 +5,9 @@ package hightally.app.aircraft;
  * of them can be worked out.
  */
 public interface PageOfModel {
+  /** The table it is about, or what several tables are worked into. */
+  String told();
+
   /** Works it out; fails where the rows do not go together. */
   void workOut(long aircraftId);
 }

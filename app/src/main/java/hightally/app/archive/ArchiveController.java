@@ -1,5 +1,6 @@
 package hightally.app.archive;
 
+import hightally.app.aircraft.Hangar;
 import hightally.app.archive.Archives.BroughtBack;
 import hightally.app.archive.Archives.Contents;
 import io.swagger.v3.oas.annotations.Operation;
@@ -39,8 +40,11 @@ class ArchiveController {
   private final Backups backups;
   private final ArchiveWriter writer;
   private final Clock clock;
+  private final Hangar hangar;
 
-  ArchiveController(Archives archives, Backups backups, ArchiveWriter writer, Clock clock) {
+  ArchiveController(
+      Archives archives, Backups backups, ArchiveWriter writer, Hangar hangar, Clock clock) {
+    this.hangar = hangar;
     this.archives = archives;
     this.backups = backups;
     this.writer = writer;
@@ -55,6 +59,19 @@ class ArchiveController {
     LocalDate today = LocalDate.ofInstant(clock.instant(), ZoneId.systemDefault());
     return ResponseEntity.ok()
         .headers(saved("high-tally-" + today + ".zip"))
+        .body(whole.toByteArray());
+  }
+
+  @GetMapping(value = "/models/{id}", produces = ZIP)
+  @Operation(
+      summary =
+          "One model as it lies in the data, also where it cannot be read, as an archive of its own")
+  ResponseEntity<byte[]> one(@PathVariable long id) throws IOException, SQLException {
+    hangar.name(id);
+    ByteArrayOutputStream whole = new ByteArrayOutputStream();
+    writer.write(whole, clock.instant(), id);
+    return ResponseEntity.ok()
+        .headers(saved("high-tally-model-" + id + ".zip"))
         .body(whole.toByteArray());
   }
 

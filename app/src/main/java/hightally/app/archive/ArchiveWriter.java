@@ -31,6 +31,8 @@ class ArchiveWriter {
   static final String SCHOOL = "school.json";
   static final String MODELS = "models/";
 
+  private static final long EVERY = 0;
+
   private final DataSource data;
   private final ObjectMapper mapper;
 
@@ -57,13 +59,18 @@ class ArchiveWriter {
     }
   }
 
-  /** Writes it to wherever it goes. */
+  /** Writes all of it to wherever it goes. */
   void write(OutputStream out, Instant now) throws IOException, SQLException {
+    write(out, now, EVERY);
+  }
+
+  /** Writes one model alone, as it lies in the data, or every one. */
+  void write(OutputStream out, Instant now, long only) throws IOException, SQLException {
     try (Connection connection = data.getConnection()) {
       isolate(connection, "SNAPSHOT");
       connection.setAutoCommit(false);
       try (ZipOutputStream zip = new ZipOutputStream(out)) {
-        write(zip, connection, now);
+        write(zip, connection, now, only);
       } finally {
         connection.rollback();
         connection.setAutoCommit(true);
@@ -78,14 +85,14 @@ class ArchiveWriter {
     }
   }
 
-  private void write(ZipOutputStream zip, Connection connection, Instant now)
+  private void write(ZipOutputStream zip, Connection connection, Instant now, long only)
       throws IOException, SQLException {
     Rows rows = new Rows(connection, mapper);
     ObjectNode about = mapper.createObjectNode();
     about.put("format", FORMAT).put("program", "High Tally").put("writtenAt", now.toString());
     about.put("dataVersion", version(connection));
     ArrayNode models = about.putArray("models");
-    for (var model : rows.read(Kept.MODEL, "true")) {
+    for (var model : rows.read(Kept.MODEL, "? in (id, 0)", only)) {
       long id = model.get("id").asLong();
       ObjectNode one = mapper.createObjectNode();
       for (Kept kept : Kept.ALL) {
@@ -101,7 +108,9 @@ class ArchiveWriter {
       entry(zip, MODELS + id + ".json", one);
     }
     ObjectNode school = mapper.createObjectNode();
-    school.set(Kept.PRACTICE, rows.read(Kept.PRACTICE, Kept.OF_NO_MODEL));
+    school.set(
+        Kept.PRACTICE,
+        only == EVERY ? rows.read(Kept.PRACTICE, Kept.OF_NO_MODEL) : mapper.createArrayNode());
     entry(zip, SCHOOL, school);
     entry(zip, ABOUT, about);
   }

@@ -1,6 +1,5 @@
 package hightally.app.archive;
 
-import com.fasterxml.jackson.core.JacksonException;
 import com.fasterxml.jackson.databind.JsonNode;
 import hightally.app.aircraft.StoredDocument;
 import hightally.app.aircraft.StoredRow;
@@ -79,7 +78,7 @@ class EntityRows {
         try {
           one.reader().accept(text);
         } catch (RuntimeException e) {
-          faults.add(table, index, one.column(), explained(e));
+          faults.add(table, index, one.column(), JsonProblems.why(e));
         }
       }
     }
@@ -107,7 +106,7 @@ class EntityRows {
     } catch (ReflectiveOperationException e) {
       throw new IllegalStateException(e);
     } catch (RuntimeException e) {
-      faults.add(table, index, column(field), explained(e));
+      faults.add(table, index, column(field), JsonProblems.why(e));
     }
   }
 
@@ -130,26 +129,12 @@ class EntityRows {
         | IllegalArgumentException
         | IllegalStateException
         | NullPointerException e) {
-      faults.add(table, index, "", explained(e));
+      faults.add(table, index, "", JsonProblems.why(e));
     }
   }
 
   /** Keeps nothing of what was read. */
   void forget() {
     entities.clear();
-  }
-
-  /** Why something could not be read, in words. */
-  static InvalidInputException explained(RuntimeException failed) {
-    for (Throwable cause = failed; cause != null; cause = cause.getCause()) {
-      if (cause instanceof InvalidInputException told) {
-        return told;
-      }
-      if (cause instanceof JacksonException json) {
-        return JsonProblems.explained(json);
-      }
-    }
-    return InvalidInputException.of(
-        "document", Said.of("given.unreadable"), Said.of("demand.asWritten"));
   }
 }

@@ -1,6 +1,7 @@
 package hightally.app.archive;
 
 import hightally.app.aircraft.PageOfModel;
+import hightally.app.platform.JsonProblems;
 import java.util.List;
 import org.springframework.stereotype.Component;
 
@@ -18,7 +19,7 @@ class ModelPages {
       try {
         page.workOut(aircraftId);
       } catch (RuntimeException e) {
-        EntityRows.explained(e).violations().forEach(faults::add);
+        faults.add(page.told(), JsonProblems.why(e));
       }
     }
   }

@@ -19,7 +19,11 @@ final class RowFaults {
 
   /** What is wrong inside of a column or of the whole row. */
   void add(String table, int row, String column, InvalidInputException inside) {
-    String at = at(table, row, column);
+    add(at(table, row, column), inside);
+  }
+
+  /** The same at a place that is no row. */
+  void add(String at, InvalidInputException inside) {
     inside
         .violations()
         .forEach(one -> add(new Violation(at + "." + one.field(), one.value(), one.requirement())));

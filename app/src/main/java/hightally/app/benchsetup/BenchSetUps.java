@@ -251,6 +251,11 @@ public class BenchSetUps implements PageOfModel {
   }
 
   @Override
+  public String told() {
+    return "bench_set_up";
+  }
+
+  @Override
   @Transactional(readOnly = true)
   public void workOut(long aircraftId) {
     open(aircraftId);

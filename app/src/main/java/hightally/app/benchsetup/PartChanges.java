@@ -84,6 +84,11 @@ public class PartChanges implements PageOfModel {
   }
 
   @Override
+  public String told() {
+    return "part_change";
+  }
+
+  @Override
   @Transactional(readOnly = true)
   public void workOut(long aircraftId) {
     of(aircraftId);

@@ -290,6 +290,11 @@ public class FlightLog implements PageOfModel {
   }
 
   @Override
+  public String told() {
+    return "flight";
+  }
+
+  @Override
   @Transactional(readOnly = true)
   public void workOut(long aircraftId) {
     all(aircraftId);

@@ -201,6 +201,11 @@ public class AircraftHistories implements PageOfModel {
   }
 
   @Override
+  public String told() {
+    return "history";
+  }
+
+  @Override
   @Transactional(readOnly = true)
   public void workOut(long aircraftId) {
     history(aircraftId);

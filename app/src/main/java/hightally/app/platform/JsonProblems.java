@@ -107,4 +107,18 @@ public final class JsonProblems {
     }
     return path.toString();
   }
+
+  /** Why something could not be read, in words. */
+  public static InvalidInputException why(RuntimeException failed) {
+    for (Throwable cause = failed; cause != null; cause = cause.getCause()) {
+      if (cause instanceof InvalidInputException told) {
+        return told;
+      }
+      if (cause instanceof JacksonException json) {
+        return explained(json);
+      }
+    }
+    return InvalidInputException.of(
+        "document", Said.of("given.unreadable"), Said.of("demand.asWritten"));
+  }
 }

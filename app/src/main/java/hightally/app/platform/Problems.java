@@ -4,8 +4,15 @@ import com.fasterxml.jackson.core.JacksonException;
 import hightally.app.words.ReaderWords;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Said;
+import hightally.core.quantity.Violation;
+import jakarta.servlet.http.HttpServletRequest;
 import java.nio.file.Path;
 import java.sql.SQLException;
+import java.util.List;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.core.io.Resource;
 import org.springframework.dao.DataAccessResourceFailureException;
@@ -33,18 +40,33 @@ import org.springframework.web.servlet.resource.NoResourceFoundException;
 class Problems extends ResponseEntityExceptionHandler {
   private static final Resource PAGE = new ClassPathResource("static/index.html");
 
+  private static final Pattern OF_MODEL = Pattern.compile("/api/aircraft/([0-9]{1,15})(/|$)");
+
   private final Connections connections;
   private final ReaderWords words;
   private final HighTallyProperties properties;
+  private final ObjectProvider<ModelFaults> faults;
 
-  Problems(Connections connections, ReaderWords words, HighTallyProperties properties) {
+  Problems(
+      Connections connections,
+      ReaderWords words,
+      HighTallyProperties properties,
+      ObjectProvider<ModelFaults> faults) {
+    this.faults = faults;
     this.properties = properties;
     this.connections = connections;
     this.words = words;
   }
 
+  /** What is asked for and not sent can only be wrong in what is stored. */
   @ExceptionHandler(InvalidInputException.class)
-  ProblemDetail invalid(InvalidInputException e) {
+  ProblemDetail refused(InvalidInputException e, HttpServletRequest request) {
+    Optional<ProblemDetail> stored =
+        request.getMethod().equals("GET") ? unreadable(request) : Optional.empty();
+    return stored.orElseGet(() -> invalid(e));
+  }
+
+  private ProblemDetail invalid(InvalidInputException e) {
     ProblemDetail problem =
         problem(HttpStatus.UNPROCESSABLE_ENTITY, Said.of("problem.invalid"), words.say(e));
     problem.setProperty("violations", e.violations());
@@ -94,6 +116,13 @@ class Problems extends ResponseEntityExceptionHandler {
     UncategorizedDataAccessException.class,
     SQLException.class
   })
+  ProblemDetail notStored(Exception e, HttpServletRequest request) {
+    boolean sql = !NestedSql.state(e).isEmpty();
+    return sql || !(e instanceof UncategorizedDataAccessException told)
+        ? noRoom(e)
+        : failed(told, request);
+  }
+
   ProblemDetail noRoom(Exception e) {
     if (NestedSql.allConnectionsTaken(e)) {
       return busy();
@@ -115,8 +144,31 @@ class Problems extends ResponseEntityExceptionHandler {
         words.say(Said.of("problem.tryAgain")));
   }
 
+  /** Where a model is asked for that cannot be read, this is why; else a fault of the program. */
   @ExceptionHandler(RuntimeException.class)
-  ProblemDetail unforeseen(RuntimeException e) {
+  ProblemDetail failed(RuntimeException e, HttpServletRequest request) {
+    return unreadable(request).orElseGet(() -> unforeseen(e));
+  }
+
+  private Optional<ProblemDetail> unreadable(HttpServletRequest request) {
+    Matcher model = OF_MODEL.matcher(request.getRequestURI());
+    if (!model.find()) {
+      return Optional.empty();
+    }
+    List<Violation> why = faults.getObject().of(Long.parseLong(model.group(1)));
+    if (why.isEmpty()) {
+      return Optional.empty();
+    }
+    ProblemDetail problem =
+        problem(
+            HttpStatus.UNPROCESSABLE_ENTITY,
+            Said.of("problem.unreadable"),
+            words.say(new InvalidInputException(why)));
+    problem.setProperty("violations", why);
+    return Optional.of(problem);
+  }
+
+  private ProblemDetail unforeseen(RuntimeException e) {
     logger.error("A request failed in a way nobody foresaw", e);
     return problem(
         HttpStatus.INTERNAL_SERVER_ERROR,

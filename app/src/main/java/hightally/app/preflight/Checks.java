@@ -276,6 +276,11 @@ public class Checks implements CheckSource, PageOfModel {
   }
 
   @Override
+  public String told() {
+    return "check_run";
+  }
+
+  @Override
   @Transactional(readOnly = true)
   public void workOut(long aircraftId) {
     sheet(aircraftId);

@@ -231,6 +231,11 @@ public class EntryList implements PageOfModel {
   }
 
   @Override
+  public String told() {
+    return "entered_value";
+  }
+
+  @Override
   @Transactional(readOnly = true)
   public void workOut(long aircraftId) {
     open(aircraftId, hangar.newest(aircraftId));

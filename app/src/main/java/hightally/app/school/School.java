@@ -22,9 +22,11 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Supplier;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
 
 /**
  * Practice on the simulated model: begun, flown, judged, kept apart from every log. What takes long
@@ -32,6 +34,7 @@ import org.springframework.transaction.annotation.Transactional;
  */
 @Service
 class School {
+  private static final Logger LOG = LoggerFactory.getLogger(School.class);
   private static final int SHOWN = 100;
   private static final int TESTS_A_FLIGHT = 4;
 
@@ -96,10 +99,11 @@ class School {
   /** The school's first page. */
   record Hall(List<LessonProgress> lessons, List<PracticeEntry> runs) {}
 
-  @Transactional(readOnly = true)
   Hall hall() {
     List<PracticeEntry> all =
-        runs.findAllByOrderByIdDesc(Limit.of(SHOWN)).stream()
+        readable(
+                () -> runs.findAllByOrderByIdDesc(Limit.of(SHOWN)), () -> runs.ids(Limit.of(SHOWN)))
+            .stream()
             .map(
                 one ->
                     new PracticeEntry(
@@ -122,9 +126,27 @@ class School {
     return new Hall(lessons, all);
   }
 
+  /** All of some practices, or one by one those that can be read. */
+  private List<SchoolEntity> readable(
+      Supplier<List<SchoolEntity>> all, Supplier<List<Long>> numbers) {
+    try {
+      return all.get();
+    } catch (RuntimeException e) {
+      List<SchoolEntity> found = new ArrayList<>();
+      for (long id : numbers.get()) {
+        try {
+          runs.findById(id).ifPresent(found::add);
+        } catch (RuntimeException unreadable) {
+          LOG.warn("Practice {} cannot be read", id, unreadable);
+        }
+      }
+      return found;
+    }
+  }
+
   /** The last step that was passed of a lesson, however long ago; 0 for none. */
   private int passed(SchoolLesson lesson) {
-    return runs.findByPassedTrue().stream()
+    return readable(runs::findByPassedTrue, runs::passedIds).stream()
         .map(SchoolEntity::brief)
         .filter(one -> one.lesson() == lesson)
         .mapToInt(SchoolBrief::step)

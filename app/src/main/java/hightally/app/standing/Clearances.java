@@ -34,8 +34,11 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HexFormat;
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ConcurrentMap;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -45,6 +48,7 @@ import org.springframework.transaction.annotation.Transactional;
  */
 @Component
 class Clearances implements ClearanceSource {
+  private static final Logger LOG = LoggerFactory.getLogger(Clearances.class);
   private static final int KEPT = 500;
 
   /** An answer waits this long for a search, so that most come with its outcome. */
@@ -124,15 +128,20 @@ class Clearances implements ClearanceSource {
   void prepare(Collection<Long> aircraft) {
     List<Job> begun = new ArrayList<>();
     for (long one : aircraft) {
-      Revision newest = hangar.newest(one);
-      String key = key(new Revised(one, newest.number()), newest.setup());
-      searched(key, newest.setup());
-      Job job = underWay.get(key);
-      if (job != null) {
-        begun.add(job);
+      try {
+        begun(one).ifPresent(begun::add);
+      } catch (RuntimeException e) {
+        LOG.debug("Model {} cannot be read, which its card says", one, e);
       }
     }
     work.await(begun, PATIENCE_MILLISECONDS);
+  }
+
+  private Optional<Job> begun(long aircraft) {
+    Revision newest = hangar.newest(aircraft);
+    String key = key(new Revised(aircraft, newest.number()), newest.setup());
+    searched(key, newest.setup());
+    return Optional.ofNullable(underWay.get(key));
   }
 
   /** What a setup says, whoever it belongs to and whatever was noted or accepted of it. */

@@ -5,7 +5,6 @@ import hightally.app.aircraft.Place;
 import hightally.app.aircraft.Revision;
 import hightally.app.flightlog.FlightLog;
 import hightally.app.history.AircraftHistories;
-import hightally.app.platform.Page;
 import hightally.core.preflight.Clearance;
 import hightally.core.setup.Setup;
 import org.springframework.stereotype.Service;
@@ -42,14 +41,9 @@ class HangarBoard {
       StandingSummary loop,
       Clearance grounding) {}
 
-  /** Those whose name has a part, in the order that was last kept. */
+  /** Its place in the hangar. */
   @Transactional(readOnly = true)
-  public Page<HangarEntry> named(String part, Page.Asked asked) {
-    Page<Long> found = hangar.named(part, asked);
-    return new Page<>(found.items().stream().map(this::entry).toList(), found.total());
-  }
-
-  private HangarEntry entry(long id) {
+  public HangarEntry entry(long id) {
     Revision newest = hangar.newest(id);
     Setup setup = newest.setup();
     return new HangarEntry(

@@ -1,10 +1,14 @@
 package hightally.app.standing;
 
 import hightally.app.aircraft.Hangar;
+import hightally.app.platform.JsonProblems;
+import hightally.app.platform.ModelFaults;
 import hightally.app.platform.Page;
 import hightally.app.standing.HangarBoard.Standing;
 import hightally.core.preflight.Clearance;
+import hightally.core.quantity.Violation;
 import io.swagger.v3.oas.annotations.Operation;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import org.slf4j.Logger;
@@ -27,8 +31,11 @@ class HangarBoardController {
   private final HangarBoard board;
   private final Hangar hangar;
   private final Clearances groundings;
+  private final ModelFaults faults;
 
-  HangarBoardController(HangarBoard board, Hangar hangar, Clearances groundings) {
+  HangarBoardController(
+      HangarBoard board, Hangar hangar, Clearances groundings, ModelFaults faults) {
+    this.faults = faults;
     this.board = board;
     this.hangar = hangar;
     this.groundings = groundings;
@@ -39,19 +46,45 @@ class HangarBoardController {
       summary =
           "The hangar: aircraft whose name has a part, where each stands, what waits; those that"
               + " want their pilot first, as was known when they were last looked at")
-  Page<HangarEntry> all(
+  HangarList all(
       @RequestParam(defaultValue = "") String named,
       @RequestParam(defaultValue = "0") int page,
       @RequestParam(defaultValue = "12") int size) {
-    Page.Asked asked = new Page.Asked(page, size);
-    groundings.prepare(hangar.named(named, asked).items());
-    Page<HangarEntry> found = board.named(named, asked);
-    found.items().forEach(one -> attend(one.id(), one.loop(), one.grounding()));
-    List<HangarEntry> soonest =
-        found.items().stream()
-            .sorted(Comparator.comparingInt(one -> one.loop().attention(one.grounding())))
-            .toList();
-    return new Page<>(soonest, found.total());
+    Page<Long> found = hangar.named(named, new Page.Asked(page, size));
+    groundings.prepare(found.items());
+    List<HangarEntry> items = new ArrayList<>();
+    List<UnreadableModel> unreadable = new ArrayList<>();
+    for (long id : found.items()) {
+      try {
+        items.add(board.entry(id));
+      } catch (RuntimeException e) {
+        LOG.warn("Model {} cannot be read", id, e);
+        unreadable.add(unreadable(id, e));
+      }
+    }
+    items.forEach(one -> attend(one.id(), one.loop(), one.grounding()));
+    items.sort(Comparator.comparingInt(one -> one.loop().attention(one.grounding())));
+    return new HangarList(items, found.total(), unreadable);
+  }
+
+  /**
+   * A part of the hangar.
+   *
+   * @param unreadable models of this part of which not everything can be read
+   */
+  record HangarList(List<HangarEntry> items, long total, List<UnreadableModel> unreadable) {}
+
+  /**
+   * A model of which not everything can be read.
+   *
+   * @param faults what cannot, by table, row and field
+   */
+  record UnreadableModel(long id, String name, List<Violation> faults) {}
+
+  private UnreadableModel unreadable(long id, RuntimeException failed) {
+    List<Violation> why = faults.of(id);
+    return new UnreadableModel(
+        id, hangar.name(id), why.isEmpty() ? JsonProblems.why(failed).violations() : why);
   }
 
   @GetMapping("/api/aircraft/{id}")

@@ -71,6 +71,11 @@ public class Purposes implements PageOfModel {
   }
 
   @Override
+  public String told() {
+    return "wishes";
+  }
+
+  @Override
   @Transactional(readOnly = true)
   public void workOut(long aircraftId) {
     of(aircraftId);

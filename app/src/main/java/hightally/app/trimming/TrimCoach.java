@@ -414,6 +414,11 @@ public class TrimCoach implements PageOfModel {
   }
 
   @Override
+  public String told() {
+    return "coach";
+  }
+
+  @Override
   @Transactional(readOnly = true)
   public void workOut(long aircraftId) {
     sheet(aircraftId);

@@ -35,6 +35,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.springframework.beans.factory.support.StaticListableBeanFactory;
 import org.springframework.boot.web.server.PortInUseException;
 import org.springframework.dao.DataAccessResourceFailureException;
 import org.springframework.dao.DataIntegrityViolationException;
@@ -51,7 +52,10 @@ class FailuresTest {
     when(words.say(any(Said.class)))
         .thenAnswer(asked -> Words.of(Wording.PLAIN).say(asked.getArgument(0, Said.class)));
     return new Problems(
-        connections, words, new HighTallyProperties(false, folder.toString(), false, false));
+        connections,
+        words,
+        new HighTallyProperties(false, folder.toString(), false, false),
+        new StaticListableBeanFactory().getBeanProvider(ModelFaults.class));
   }
 
   private static DataIntegrityViolationException violation(String state) {
