@@ -15,6 +15,7 @@ import { answered, api, requestKey, type Schemas } from "./client";
 
 export type Standing = Schemas["Standing"];
 export type Clearance = Schemas["Clearance"];
+export type UnreadableModel = Schemas["UnreadableModel"];
 export type HangarEntry = Schemas["HangarEntry"];
 export type RevisionHeader = Schemas["RevisionHeader"];
 export type { Setup, Surface } from "@/domain/contract";
@@ -34,7 +35,12 @@ const of = (aircraftId: number) => ({ params: { path: { aircraftId } } });
 interface Part<T> {
   items: T[];
   total: number;
+  /** What of this part cannot be read, where that is asked. */
+  unreadable?: UnreadableModel[];
 }
+
+const came = (parts: Part<unknown>[]) =>
+  parts.flatMap((one) => [...one.items, ...(one.unreadable ?? [])]);
 
 /** A list that may grow, asked for part by part; what has come so far, and how many there are. */
 function useParts<T>(
@@ -46,13 +52,13 @@ function useParts<T>(
     queryKey: key,
     initialPageParam: 0,
     queryFn: ({ pageParam }) => part(pageParam),
-    getNextPageParam: (last, all) =>
-      all.flatMap((one) => one.items).length < last.total ? all.length : undefined,
+    getNextPageParam: (last, all) => (came(all).length < last.total ? all.length : undefined),
     placeholderData: keepPreviousData,
     refetchInterval: ({ state }) => again(state.data?.pages.flatMap((one) => one.items) ?? []),
   });
   return {
     items: query.data?.pages.flatMap((one) => one.items),
+    unreadable: query.data?.pages.flatMap((one) => one.unreadable ?? []) ?? [],
     total: query.data?.pages[0]?.total ?? 0,
     error: query.error,
     isError: query.isError,
@@ -72,6 +78,12 @@ const searching = (all: { grounding: Clearance }[]) =>
   all.some((one) => one.grounding.missing.some((each) => each.lack === "SEARCHING"))
     ? LOOK_AGAIN_MS
     : false;
+
+/** Asks for the hangar anew. */
+export function useTryAgain() {
+  const client = useQueryClient();
+  return () => void client.invalidateQueries({ queryKey: ["hangar"] });
+}
 
 export const useHangar = (named = "") =>
   useParts(

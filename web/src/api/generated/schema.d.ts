@@ -2320,6 +2320,23 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/archive/models/{id}": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** One model as it lies in the data, also where it cannot be read, as an archive of its own */
+    get: operations["getArchiveModelsId"];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/archive/backups": {
     parameters: {
       query?: never;
@@ -7472,10 +7489,17 @@ export interface components {
       loop: components["schemas"]["StandingSummary"];
       grounding: components["schemas"]["Clearance"];
     };
-    PageHangarEntry: {
+    HangarList: {
       items: components["schemas"]["HangarEntry"][];
       /** Format: int64 */
       total: number;
+      unreadable: components["schemas"]["UnreadableModel"][];
+    };
+    UnreadableModel: {
+      /** Format: int64 */
+      id: number;
+      name: string;
+      faults: components["schemas"]["Violation"][];
     };
     SettlingSheet: {
       reference: string;
@@ -16074,7 +16098,7 @@ export interface operations {
           [name: string]: unknown;
         };
         content: {
-          "application/json": components["schemas"]["PageHangarEntry"];
+          "application/json": components["schemas"]["HangarList"];
         };
       };
       /** @description A part of the address is of the wrong kind. */
@@ -19754,6 +19778,73 @@ export interface operations {
       };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  getArchiveModelsId: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/zip": string;
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
         headers: {
           [name: string]: unknown;
         };

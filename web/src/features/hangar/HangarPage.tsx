@@ -10,6 +10,7 @@ import { Grounded } from "@/features/model/Grounded";
 import { NextLink } from "@/features/model/NextLink";
 import { PutAwayList } from "./PutAwayList";
 import { Silhouette } from "./Silhouette";
+import { UnreadableCard } from "./UnreadableCard";
 import { say } from "@/words/generated/hangar";
 
 const STAGES = ["RIG", "PROGRAM", "CHECK", "FLY", "ADJUST"] as const;
@@ -36,6 +37,8 @@ export function HangarPage() {
       <Waiting what={say("hangarPage.theHangar")} />
     );
   }
+  const { unreadable } = hangar;
+  const shown = [...unreadable, ...models].length;
   return (
     <div className="mx-auto max-w-[1200px] p-4 sm:p-6">
       <div className="mb-3 flex flex-wrap items-end justify-between gap-3">
@@ -53,7 +56,7 @@ export function HangarPage() {
           />
         )}
       </div>
-      {models.length === 0 && named === "" && (
+      {hangar.total === 0 && named === "" && (
         <Empty title={say("hangarPage.empty")}>
           <p>{say("hangarPage.emptyHint")}</p>
           <Link to="/new" className={buttonClass("main")}>
@@ -64,15 +67,20 @@ export function HangarPage() {
           </Link>
         </Empty>
       )}
-      {models.length === 0 && named !== "" && <p>{say("hangarPage.noneNamed", { named })}</p>}
+      {hangar.total === 0 && named !== "" && <p>{say("hangarPage.noneNamed", { named })}</p>}
       <ul className="grid gap-3 lg:grid-cols-2">
+        {unreadable.map((one) => (
+          <li key={one.id}>
+            <UnreadableCard model={one} />
+          </li>
+        ))}
         {models.map((one) => (
           <li key={one.id} className="drawn-in-view">
             <ModelCard one={one} />
           </li>
         ))}
       </ul>
-      <More shown={models.length} total={hangar.total} more={hangar.more} coming={hangar.coming} />
+      <More shown={shown} total={hangar.total} more={hangar.more} coming={hangar.coming} />
       <PutAwayList />
     </div>
   );

@@ -35,6 +35,43 @@ function hangar({ path }: Asked) {
 }
 
 describe("the hangar", () => {
+  it("has a card for a model that cannot be read: what, and what can be done", async () => {
+    const broken = {
+      id: 7,
+      name: "Broken",
+      faults: [{ field: "flight[3].wind", value: "BLOWY", requirement: "one of [CALM]" }],
+    };
+    const asked = program({
+      "GET /api/aircraft/put-away": [],
+      "GET /api/aircraft": { items: [entry(1)], total: 2, unreadable: [broken] },
+      "PUT /api/aircraft/7/place": [204, undefined],
+    });
+    show(<HangarPage />);
+    const heading = await screen.findByRole("heading", { name: "Broken" });
+    const card = within(heading.closest("article") ?? heading);
+    expect(card.getByText("flight[3].wind")).toBeVisible();
+    expect(card.getByRole("link", { name: words("hangar.unreadableCard.save") })).toHaveAttribute(
+      "href",
+      "/api/archive/models/7",
+    );
+    expect(screen.getByRole("link", { name: "Model 1" })).toBeVisible();
+    await userEvent.click(
+      card.getByRole("button", { name: words("hangar.unreadableCard.tryAgain") }),
+    );
+    await userEvent.click(
+      card.getByRole("button", { name: words("hangar.unreadableCard.delete") }),
+    );
+    await waitFor(() =>
+      expect(asked).toContainEqual(
+        expect.objectContaining({
+          method: "PUT",
+          path: "/api/aircraft/7/place",
+          body: { place: "DELETED" },
+        }),
+      ),
+    );
+  });
+
   it("shows where each model stands and what waits", async () => {
     const waits = { stage: "ADJUST", next: "ADJUST", waiting: "Trims wait.", waits: true } as const;
     program({ "GET /api/aircraft": { items: [entry(1, { loop: waits })], total: 1 } });
