@@ -1,8 +1,16 @@
 package hightally.app;
 
+import hightally.app.archive.BringBack;
+import hightally.app.datafile.DataFile;
+import hightally.app.datafile.WayBack;
 import hightally.app.platform.LogFile;
 import hightally.app.platform.StartFailure;
+import hightally.app.platform.StartWords;
+import hightally.core.quantity.Said;
+import java.io.IOException;
+import java.nio.file.Path;
 import java.time.Clock;
+import java.util.Optional;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.boot.autoconfigure.security.servlet.UserDetailsServiceAutoConfiguration;
@@ -16,13 +24,28 @@ import org.springframework.scheduling.annotation.EnableScheduling;
 @EnableScheduling
 public class HighTally {
   private static final String DATA = "--high-tally.data=";
+  private static final String RESTORE = "--high-tally.restore=";
 
   /** Command line start; settings are Spring's, see {@code application.yaml}. */
   public static void main(String[] args) {
-    String data = data(args);
+    String data = option(args, DATA, "./data");
     String barred = StartFailure.beforehand(data);
     if (!barred.isEmpty()) {
       end(barred);
+    }
+    String way = option(args, RESTORE, "");
+    try {
+      DataFile file = new DataFile(Path.of(data));
+      if (!way.isEmpty()) {
+        restore(data, way);
+      } else {
+        Said trouble = file.trouble(Clock.systemDefaultZone());
+        if (!trouble.isEmpty()) {
+          end(StartWords.say(trouble));
+        }
+      }
+    } catch (IOException e) {
+      end(StartFailure.words(e, data));
     }
     LogFile.in(data)
         .ifPresent(
@@ -47,18 +70,30 @@ public class HighTally {
     }
   }
 
+  /** Says which ways back there are, or takes one. */
+  private static void restore(String data, String word) throws IOException {
+    WayBack back = new WayBack(Path.of(data), Clock.systemDefaultZone());
+    Optional<WayBack.Way> way = WayBack.Way.named(word);
+    if (way.isEmpty()) {
+      System.out.println(StartWords.say(back.offer()));
+      System.exit(0);
+    }
+    back.take(way.get(), said -> System.out.println(StartWords.say(said)))
+        .ifPresent(archive -> System.setProperty(BringBack.ARCHIVE, archive.toString()));
+  }
+
   private static void end(String why) {
     System.err.println(StartFailure.cannotStart(why));
     System.exit(1);
   }
 
-  private static String data(String[] args) {
+  private static String option(String[] args, String name, String otherwise) {
     for (String arg : args) {
-      if (arg.startsWith(DATA)) {
-        return arg.substring(DATA.length());
+      if (arg.startsWith(name)) {
+        return arg.substring(name.length());
       }
     }
-    return "./data";
+    return otherwise;
   }
 
   @Bean

@@ -64,10 +64,44 @@ class StartTest {
   void dataThatIsDamagedAndAFolderThatCannotBeWritten() throws Exception {
     Path data = Files.createDirectories(folder.resolve("damaged"));
     Files.write(data.resolve("high-tally.mv.db"), "not a database".repeat(2000).getBytes());
-    said("--high-tally.data=" + data, "--server.port=0").containsPattern(like("start.damaged"));
+    said("--high-tally.data=" + data, "--server.port=0").containsPattern(like("start.notOurs"));
     Path file = Files.writeString(folder.resolve("a-file"), "no folder");
     said("--high-tally.data=" + file.resolve("in-it"), "--server.port=0")
         .containsPattern(like("start.notWritable"));
+  }
+
+  /** The way back brings everything up to the last archive, and says what is missing. */
+  @Test
+  void aChangedDataFileIsRefusedAndTheArchiveBringsItBack() throws Exception {
+    Path data = folder.resolve("changed");
+    try (RunningApp running = RunningApp.start(data)) {
+      Path kept = Files.createDirectories(data.resolve("backups")).resolve("daily-2026-05-01.zip");
+      HttpClient.newHttpClient()
+          .send(
+              HttpRequest.newBuilder(URI.create(running.address() + "api/archive")).build(),
+              HttpResponse.BodyHandlers.ofFile(kept));
+    }
+    Path file = data.resolve("high-tally.mv.db");
+    byte[] whole = Files.readAllBytes(file);
+    whole[whole.length / 2] ^= 1;
+    Files.write(file, whole);
+    said("--high-tally.data=" + data, "--server.port=0").containsPattern(like("start.fileChanged"));
+    assertThat(Files.readAllBytes(file)).isEqualTo(whole);
+    RunningApp.Ended offered =
+        RunningApp.startAndEnd("--high-tally.data=" + data, "--high-tally.restore=ask");
+    assertThat(offered.said()).containsPattern(like("restore.archive"));
+    assertThat(offered.code()).isZero();
+    RunningApp.Ended restored =
+        RunningApp.startAndEnd(
+            "--high-tally.data=" + data,
+            "--server.port=0",
+            "--high-tally.restore=archive",
+            "--high-tally.exit-when-ready=true");
+    assertThat(restored.said()).containsPattern(like("restore.done")).contains("models");
+    assertThat(restored.code()).isZero();
+    try (RunningApp running = RunningApp.start(data)) {
+      assertThat(asked(running, "api/aircraft/1/flights", "").statusCode()).isEqualTo(200);
+    }
   }
 
   @Test

@@ -3,6 +3,8 @@ package hightally.app.archive;
 import hightally.app.platform.BeforeUpgrade;
 import hightally.app.platform.HighTallyProperties;
 import hightally.app.platform.NotFoundException;
+import hightally.app.platform.SureCommits;
+import jakarta.annotation.PreDestroy;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -37,29 +39,56 @@ class Backups implements BeforeUpgrade {
   /** A start has other things to do first. */
   private static final long SOON_MILLIS = 5_000;
 
-  private static final long HOUR_MILLIS = 3_600_000;
+  /** Of a first evening too there is one, minutes after the first change. */
+  private static final long OFTEN_MILLIS = 120_000;
+
   private static final Logger LOG = LoggerFactory.getLogger(Backups.class);
 
   private final DataSource data;
   private final ArchiveWriter writer;
   private final Clock clock;
+  private final HighTallyProperties properties;
   private final Path folder;
+
+  /** The state of the data that was last kept. */
+  private long kept;
 
   Backups(DataSource data, ArchiveWriter writer, Clock clock, HighTallyProperties properties) {
     this.data = data;
     this.writer = writer;
     this.clock = clock;
+    this.properties = properties;
+    kept = SureCommits.state();
     folder = Path.of(properties.data()).resolve("backups");
   }
 
   /** One of them. */
   record Backup(String name, long bytes, Instant writtenAt) {}
 
-  /** Once a day while the program runs, and soon after it has been started on a new day. */
-  @Scheduled(fixedDelay = HOUR_MILLIS, initialDelay = SOON_MILLIS)
+  /** At the end the day's archive is what the day came to. */
+  @PreDestroy
+  void atTheEnd() {
+    if (properties.demo() || SureCommits.state() == kept) {
+      return;
+    }
+    try {
+      if (!empty()) {
+        write(today());
+      }
+    } catch (IOException | SQLException | RuntimeException e) {
+      LOG.warn("The archive of the end could not be written to {}: {}", folder, e.getMessage());
+    }
+  }
+
+  private Path today() {
+    return folder.resolve(
+        DAILY + LocalDate.ofInstant(clock.instant(), ZoneId.systemDefault()) + ".zip");
+  }
+
+  /** Once a day while the program runs, minutes after there is anything to keep. */
+  @Scheduled(fixedDelay = OFTEN_MILLIS, initialDelay = SOON_MILLIS)
   void daily() {
-    LocalDate today = LocalDate.ofInstant(clock.instant(), ZoneId.systemDefault());
-    Path file = folder.resolve(DAILY + today + ".zip");
+    Path file = today();
     try {
       if (!Files.exists(file) && !empty()) {
         write(file);
@@ -88,6 +117,7 @@ class Backups implements BeforeUpgrade {
   }
 
   private void write(Path file) throws IOException, SQLException {
+    kept = SureCommits.state();
     writer.write(file, clock.instant());
   }
 

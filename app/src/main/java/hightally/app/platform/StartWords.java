@@ -6,10 +6,11 @@ import hightally.core.words.Words;
 import java.util.Locale;
 
 /** What is printed where the program is started: in the language of the machine. */
-final class StartWords {
+public final class StartWords {
   private StartWords() {}
 
-  static String say(Said said) {
+  /** In words. */
+  public static String say(Said said) {
     return Words.of(new Wording(Locale.getDefault(), Wording.Length.MILLIMETRES, false)).say(said);
   }
 }

@@ -1,11 +1,13 @@
 package hightally.app.platform;
 
+import hightally.app.datafile.SummedPath;
 import java.lang.reflect.InvocationHandler;
 import java.lang.reflect.InvocationTargetException;
 import java.lang.reflect.Method;
 import java.lang.reflect.Proxy;
 import java.sql.Connection;
 import java.sql.SQLException;
+import java.util.concurrent.atomic.AtomicLong;
 import javax.sql.DataSource;
 import org.h2.engine.SessionLocal;
 import org.h2.jdbc.JdbcConnection;
@@ -21,8 +23,19 @@ import org.springframework.stereotype.Component;
  * closed stays closed for the connections it had, so asking after the commit tells.
  */
 @Component
-class SureCommits implements BeanPostProcessor {
+public class SureCommits implements BeanPostProcessor {
   private static final int CLOSED = 90098;
+
+  private static final AtomicLong STATE = new AtomicLong();
+
+  static {
+    SummedPath.register();
+  }
+
+  /** The state of the data after the last commit: another number after anything was written. */
+  public static long state() {
+    return STATE.get();
+  }
 
   @Override
   public Object postProcessAfterInitialization(Object bean, String name) {
@@ -73,6 +86,7 @@ class SureCommits implements BeanPostProcessor {
         if (store.isClosed() || store.getPanicException() != null) {
           throw new SQLException("The file was closed before this was written", "HY000", CLOSED);
         }
+        STATE.set(session.getDatabase().getModificationDataId());
       }
     }
   }

@@ -6,10 +6,12 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import hightally.app.platform.HighTallyProperties;
 import hightally.app.platform.NotFoundException;
+import hightally.app.platform.SureCommits;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.FileTime;
+import java.sql.Connection;
 import java.sql.SQLException;
 import java.time.Clock;
 import java.time.Duration;
@@ -87,6 +89,56 @@ class BackupsTest {
     assertThat(names).last().isEqualTo("daily-2026-09-04.zip");
     assertThat(Files.list(folder.resolve("backups")))
         .allSatisfy(file -> assertThat(file.toString()).endsWith(".zip"));
+  }
+
+  /** The evening's last flight is in the day's archive. */
+  @Test
+  void atTheEndTheDaysArchiveIsWhatTheDayCameTo() throws Exception {
+    JdbcDataSource file = new JdbcDataSource();
+    file.setURL("jdbc:h2:file:" + folder.resolve("data") + ";WRITE_DELAY=0");
+    data = (DataSource) new SureCommits().postProcessAfterInitialization(file, "data");
+    Flyway.configure().dataSource(data).load().migrate();
+    try (Connection open = data.getConnection()) {
+      assertThat(open.isValid(1)).as("open all evening").isTrue();
+      anEvening();
+    }
+  }
+
+  private void anEvening() throws Exception {
+    Backups evening = on(FIRST);
+    evening.daily();
+    assertThat(evening.all()).as("nothing there").isEmpty();
+    committed("Wheatear");
+    evening.daily();
+    evening.daily();
+    assertThat(models(evening)).containsExactly("Wheatear");
+    committed("Larkmere");
+    evening.daily();
+    assertThat(models(evening)).as("one a day").containsExactly("Wheatear");
+    evening.atTheEnd();
+    assertThat(models(evening)).containsExactly("Wheatear", "Larkmere");
+    Files.delete(evening.file("daily-2026-09-01.zip"));
+    evening.atTheEnd();
+    assertThat(evening.all()).as("nothing new since").isEmpty();
+  }
+
+  private void committed(String name) throws SQLException {
+    try (var connection = data.getConnection();
+        var statement = connection.createStatement()) {
+      connection.setAutoCommit(false);
+      statement.execute(
+          "insert into aircraft (name, newest_revision, created_at, version) values ('"
+              + name
+              + "', 0, current_timestamp, 0)");
+      connection.commit();
+    }
+  }
+
+  private static List<String> models(Backups kept) throws Exception {
+    try (ArchiveReader archive =
+        new ArchiveReader(kept.file(kept.all().get(0).name()), new ObjectMapper())) {
+      return archive.about().get("models").findValuesAsText("name");
+    }
   }
 
   @Test
