@@ -100,7 +100,12 @@ class StartTest {
     assertThat(restored.said()).containsPattern(like("restore.done")).contains("models");
     assertThat(restored.code()).isZero();
     try (RunningApp running = RunningApp.start(data)) {
-      assertThat(asked(running, "api/aircraft/1/flights", "").statusCode()).isEqualTo(200);
+      HttpRequest hangar =
+          HttpRequest.newBuilder(URI.create(running.address() + "api/aircraft")).build();
+      assertThat(
+              HttpClient.newHttpClient().send(hangar, HttpResponse.BodyHandlers.ofString()).body())
+          .contains("Quillon", "Larkmere")
+          .contains("\"unreadable\":[]");
     }
   }
 

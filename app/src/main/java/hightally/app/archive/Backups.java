@@ -74,6 +74,7 @@ class Backups implements BeforeUpgrade {
     try {
       if (!empty()) {
         write(today());
+        kept = SureCommits.state();
       }
     } catch (IOException | SQLException | RuntimeException e) {
       LOG.warn("The archive of the end could not be written to {}: {}", folder, e.getMessage());
