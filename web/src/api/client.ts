@@ -16,6 +16,9 @@ export interface Violation {
 /** The status of a call that never arrived. */
 export const NO_ANSWER = 0;
 
+/** The status of a change made on what is not the newest any more. */
+export const CONFLICT = 409;
+
 /** A call that failed; the message says what happened and what to do. */
 export class ApiError extends Error {
   readonly status: number;

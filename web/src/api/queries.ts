@@ -11,7 +11,7 @@ import {
 } from "@tanstack/react-query";
 import { meanwhile } from "./meanwhile";
 import { useRef, useState } from "react";
-import { answered, api, requestKey, type Schemas } from "./client";
+import { answered, api, ApiError, CONFLICT, requestKey, type Schemas } from "./client";
 
 export type Standing = Schemas["Standing"];
 export type Clearance = Schemas["Clearance"];
@@ -265,6 +265,11 @@ export function useChange<V, T>(
     ...(inTurn === undefined ? {} : { scope: { id: inTurn } }),
     mutationFn: change,
     onSuccess: (answer) => acknowledged(client, shows, answer),
+    // What was saved elsewhere meanwhile is shown, with the choice it leaves.
+    onError: (error) =>
+      error instanceof ApiError && error.status === CONFLICT
+        ? client.invalidateQueries({ queryKey: ["hangar"] })
+        : undefined,
   });
 }
 

@@ -1,7 +1,8 @@
 import { signal } from "./signal";
 import type { Setup } from "./contract";
 import { merged } from "./merge";
-import { forget, keep, keepForGood, kept, shaped, type Kept } from "./storage";
+import { forget, keep, keepForGood, kept, keysOf, shaped, type Kept } from "./storage";
+import { isThere, thisWindow } from "./window";
 
 /** A setup being edited: what it was made from, and every step back and forward. */
 export interface Draft {
@@ -114,6 +115,9 @@ export const cataloguePath = (path: Path): string =>
 
 const storageKey = (aircraftId: number) => `high-tally.draft.${aircraftId}`;
 
+/** Each window keeps its own: two of them never write over one another. */
+const ownKey = (aircraftId: number) => `${storageKey(aircraftId)}@${thisWindow()}`;
+
 /** So many steps back are kept over a reload, where there is room. */
 const KEPT_STEPS = 20;
 
@@ -136,7 +140,7 @@ export function keepDraft(aircraftId: number, draft: Draft): DraftKept {
  * back go first, never the edit itself.
  */
 function stored(aircraftId: number, draft: Draft): DraftKept {
-  const key = storageKey(aircraftId);
+  const key = ownKey(aircraftId);
   if (!isChanged(draft)) {
     forget(key);
     return "all";
@@ -159,5 +163,34 @@ const isDraft = (value: unknown): value is Draft =>
   shaped(value, { basedOn: "number", present: "object", past: "array", future: "array" }) &&
   shaped((value as Draft).present, { formatVersion: "number", surfaces: "array" });
 
-/** The draft kept for an aircraft, if it can be read. */
-export const keptDraft = (aircraftId: number): Kept<Draft> => kept(storageKey(aircraftId), isDraft);
+/**
+ * The draft kept for an aircraft, if it can be read: this window's own, or one that a window has
+ * left behind that is closed.
+ */
+export function keptDraft(aircraftId: number): Kept<Draft> {
+  const own = kept(ownKey(aircraftId), isDraft);
+  if (own.state !== "none") {
+    return own;
+  }
+  const left = others(aircraftId).find((key) => !isThere(windowOf(key)));
+  taken = left;
+  return left === undefined ? own : kept(left, isDraft);
+}
+
+/** Where it lies what was taken up and is not kept by this window yet. */
+let taken: string | undefined;
+
+const windowOf = (key: string) => key.split("@")[1] ?? "";
+
+const others = (aircraftId: number) =>
+  [storageKey(aircraftId), ...keysOf(`${storageKey(aircraftId)}@`)].filter(
+    (key) => key !== ownKey(aircraftId) && kept(key, isDraft).state !== "none",
+  );
+
+/** What another window left behind is this one's now that it is kept under its own name. */
+export function adopted(): void {
+  if (taken !== undefined) {
+    forget(taken);
+    taken = undefined;
+  }
+}

@@ -75,6 +75,21 @@ export function kept<T>(key: string, is: (value: unknown) => value is T): Kept<T
   }
 }
 
+/** Keys that begin so, of what is kept for good or in this tab. */
+export function keysOf(beginning: string): string[] {
+  const found = new Set<string>();
+  for (const store of ["forGood", "thisTab"] as const) {
+    try {
+      Object.keys(stores[store]())
+        .filter((key) => key.startsWith(beginning))
+        .forEach((key) => found.add(key));
+    } catch {
+      // What cannot be reached keeps nothing.
+    }
+  }
+  return [...found];
+}
+
 /** Forgets it. */
 export function forget(key: string): void {
   removed("forGood", key);

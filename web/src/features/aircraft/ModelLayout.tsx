@@ -3,7 +3,7 @@ import { Link, Outlet, useParams } from "react-router";
 import { ApiError } from "@/api/client";
 import { readSetupFile, useStanding, type Standing } from "@/api/queries";
 import { useStory } from "@/api/history";
-import { isChanged, keepDraft, keptDraft, reduceDraft, type Draft } from "@/domain/draft";
+import { adopted, isChanged, keepDraft, keptDraft, reduceDraft, type Draft } from "@/domain/draft";
 import { keep, kept } from "@/domain/storage";
 import { useGamepad } from "@/features/bench/gamepad";
 import { BenchContext, BenchStore } from "@/features/bench/store";
@@ -72,6 +72,7 @@ function LoadedModel({ standing }: { standing: Standing }) {
   useEffect(() => {
     if (older === undefined || isChanged(draft)) {
       keepDraft(standing.id, draft);
+      adopted();
     }
   }, [standing.id, draft, older]);
   useEffect(() => {

@@ -38,6 +38,47 @@ class NothingLostTest extends Story {
     assertThat(browser.errors()).isEmpty();
   }
 
+  /** Two windows on one model: the second save is refused and offers to keep either. */
+  @Test
+  void ofTwoWindowsNeitherLosesWhatWasTypedInIt() {
+    Page first = open("models/4/rig");
+    Page second = first.context().newPage();
+    second.navigate(app.address() + "models/4/rig");
+    String field = say("field.Linkage.hornRadiusMm");
+    first.getByLabel(field).fill("16.5");
+    second.getByLabel(field).fill("17.5");
+    assertThat(first.getByText(say("aircraft.draftBar.unsaved", "past", 1))).isVisible();
+    assertThat(second.getByText(say("aircraft.draftBar.unsaved", "past", 1))).isVisible();
+    saveButton(first).click();
+    assertThat(first.getByText(like("aircraft.draftBar.saved"))).isVisible();
+    saveButton(second).click();
+    Locator keepMine = second.getByRole(AriaRole.BUTTON, named(say("aircraft.draftBar.keepMine")));
+    assertThat(keepMine).isVisible();
+    assertThat(second.getByLabel(field)).hasValue("17.5");
+    second.reload();
+    assertThat(keepMine).isVisible();
+    assertThat(second.getByLabel(field)).hasValue("17.5");
+    // The other way round: what the first types now is its own, whatever the second saves.
+    first.getByLabel(field).fill("15.5");
+    assertThat(first.getByText(say("aircraft.draftBar.unsaved", "past", 1))).isVisible();
+    keepMine.click();
+    saveButton(second).click();
+    assertThat(second.getByText(like("aircraft.draftBar.saved"))).isVisible();
+    first.reload();
+    assertThat(first.getByLabel(field)).hasValue("15.5");
+    first
+        .getByRole(
+            AriaRole.BUTTON,
+            new Page.GetByRoleOptions().setName(like("aircraft.draftBar.discardAndStart")))
+        .click();
+    assertThat(first.getByLabel(field)).hasValue("17.5");
+  }
+
+  private static Locator saveButton(Page page) {
+    return page.getByRole(
+        AriaRole.BUTTON, new Page.GetByRoleOptions().setName(like("aircraft.draftBar.save")));
+  }
+
   @Test
   void aBrokenKeptFlightOpensAsAnEmptyFormWithAWordAboutIt() {
     Page page = open("models/2/fly");

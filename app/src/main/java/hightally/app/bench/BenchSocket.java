@@ -25,6 +25,8 @@ import org.springframework.web.socket.handler.TextWebSocketHandler;
 class BenchSocket extends TextWebSocketHandler {
   private static final Logger LOG = LoggerFactory.getLogger(BenchSocket.class);
   private static final String SESSION = "bench";
+  private static final Violation NOTHING =
+      Violation.of("bench", Said.of("given.missing"), Said.of("demand.given"));
   private static final Violation FAULT =
       Violation.of("bench", Said.of("given.atFault"), Said.of("demand.reloaded"));
 
@@ -62,7 +64,8 @@ class BenchSocket extends TextWebSocketHandler {
 
   private BenchAnswer answer(BenchSession bench, TextMessage message) throws IOException {
     try {
-      return bench.answer(mapper.readValue(message.getPayload(), BenchRequest.class));
+      BenchRequest asked = mapper.readValue(message.getPayload(), BenchRequest.class);
+      return asked == null ? BenchAnswer.refused(0, List.of(NOTHING)) : bench.answer(asked);
     } catch (JacksonException e) {
       return BenchAnswer.refused(0, JsonProblems.explained(e).violations());
     } catch (InvalidInputException e) {

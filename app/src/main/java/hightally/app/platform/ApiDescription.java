@@ -90,6 +90,7 @@ class ApiDescription {
       refusal(operation, "422", "What was sent breaks its contract; every violation is named.");
     }
     if (operation.getRequestBody() != null) {
+      refusal(operation, "413", "More bytes than are taken here.");
       refusal(operation, "415", "The request does not say that it brings what is asked for.");
       refusal(operation, "422", "What was sent breaks its contract; every violation is named.");
     }

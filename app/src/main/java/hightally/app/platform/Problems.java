@@ -194,12 +194,27 @@ class Problems extends ResponseEntityExceptionHandler {
       HttpHeaders headers,
       HttpStatusCode status,
       WebRequest request) {
+    for (Throwable cause = e; cause != null; cause = cause.getCause()) {
+      if (cause instanceof BodyLimit.TooLarge beyond) {
+        headers.setConnection("close");
+        return handleExceptionInternal(
+            e, tooLarge(beyond), headers, HttpStatus.PAYLOAD_TOO_LARGE, request);
+      }
+    }
     InvalidInputException explained =
         e.getCause() instanceof JacksonException cause
             ? JsonProblems.explained(cause)
             : InvalidInputException.of("body", Said.of("given.missing"), Said.of("demand.json"));
     return handleExceptionInternal(
         e, invalid(explained), headers, HttpStatus.UNPROCESSABLE_ENTITY, request);
+  }
+
+  @ExceptionHandler(BodyLimit.TooLarge.class)
+  ProblemDetail tooLarge(BodyLimit.TooLarge e) {
+    return problem(
+        HttpStatus.PAYLOAD_TOO_LARGE,
+        Said.of("problem.refused"),
+        words.say(Said.of("refused.tooLarge", "most", e.most())));
   }
 
   private ProblemDetail problem(HttpStatus status, Said title, String detail) {

@@ -72,6 +72,9 @@ class DraftFlightController {
     if (against.isEmpty()) {
       against = Flyable.against(FlyingModel.asBuilt(saved), traits);
     }
+    if (against.isEmpty() && !Manoeuvre.of(saved).contains(asked.manoeuvre())) {
+      against = List.of(Said.of("air.savedHasNone"));
+    }
     if (!against.isEmpty() || !others.contains(asked.manoeuvre())) {
       return new BothFlown(
           asked.manoeuvre(), others, List.of(), List.of(), List.of(), against, List.of());

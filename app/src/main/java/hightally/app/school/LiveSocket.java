@@ -2,7 +2,9 @@ package hightally.app.school;
 
 import com.fasterxml.jackson.core.JacksonException;
 import com.fasterxml.jackson.databind.ObjectMapper;
+import hightally.app.platform.ConflictException;
 import hightally.app.platform.JsonProblems;
+import hightally.app.platform.NotFoundException;
 import hightally.app.words.ReaderWords;
 import hightally.core.program.Phase;
 import hightally.core.program.Trims;
@@ -83,16 +85,29 @@ class LiveSocket extends TextWebSocketHandler {
 
   private Answered answer(WebSocketSession session, TextMessage message) {
     try {
-      Asked asked = Validation.check(mapper.readValue(message.getPayload(), Asked.class));
+      Asked sent = mapper.readValue(message.getPayload(), Asked.class);
+      if (sent == null) {
+        throw InvalidInputException.of("live", Said.of("given.missing"), Said.of("demand.given"));
+      }
+      Asked asked = Validation.check(sent);
       return asked.begin() > 0 ? begin(session, asked) : fly(session, asked);
     } catch (JacksonException e) {
       return new Answered(null, null, List.of(), JsonProblems.explained(e).violations());
     } catch (InvalidInputException e) {
       return new Answered(null, null, List.of(), e.violations());
+    } catch (NotFoundException e) {
+      return refused(e.said());
+    } catch (ConflictException e) {
+      return refused(e.said());
     } catch (RuntimeException e) {
       LOG.error("A message to the live flight failed in a way nobody foresaw", e);
       return new Answered(null, null, List.of(), List.of(FAULT));
     }
+  }
+
+  private static Answered refused(Said why) {
+    Violation told = Violation.of("begin", Said.of("given.notPossible"), why);
+    return new Answered(null, null, List.of(), List.of(told));
   }
 
   private Answered begin(WebSocketSession session, Asked asked) {

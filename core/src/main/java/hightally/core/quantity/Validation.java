@@ -2,6 +2,7 @@ package hightally.core.quantity;
 
 import java.lang.reflect.Method;
 import java.lang.reflect.RecordComponent;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -22,6 +23,11 @@ public final class Validation {
           return Arrays.stream(type.getRecordComponents()).map(Part::of).toArray(Part[]::new);
         }
       };
+
+  /** Nobody flew a model before, and nothing is noted so far ahead. */
+  private static final int FIRST_YEAR = 1900;
+
+  private static final int LAST_YEAR = 2100;
 
   /** Of a text that is wrong so much is told. */
   private static final int SHOWN = 40;
@@ -122,6 +128,8 @@ public final class Validation {
       number(part.range(), number);
     } else if (value instanceof String text) {
       text(part.text(), text);
+    } else if (value instanceof LocalDate day) {
+      day(day);
     } else if (value instanceof Record child) {
       path.append('.');
       walk(child);
@@ -148,6 +156,12 @@ public final class Validation {
     } else if (!(value >= range.min() && value <= range.max())) {
       Said demand = range(range.min(), range.max(), range.unit());
       found.add(Violation.of(path.toString(), number, demand));
+    }
+  }
+
+  private void day(LocalDate day) {
+    if (day.getYear() < FIRST_YEAR || day.getYear() > LAST_YEAR) {
+      found.add(Violation.of(path.toString(), day, Said.of("demand.day")));
     }
   }
 

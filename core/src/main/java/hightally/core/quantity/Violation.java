@@ -8,13 +8,26 @@ package hightally.core.quantity;
  * @param requirement what would be legal, with its unit
  */
 public record Violation(String field, Said value, Said requirement) {
-  /** What was given as it was typed. */
+  /** Of what was given so much is told: what is sent is not sent back. */
+  private static final int TOLD = 80;
+
+  private static final int LONGEST_PATH = 160;
+
+  public Violation {
+    field = cut(field, LONGEST_PATH);
+  }
+
+  /** What was given as it was typed, its beginning where it is long. */
   public static Violation of(String field, Object value, Said requirement) {
     if (value instanceof Said said) {
       return new Violation(field, said, requirement);
     }
-    Object given = value instanceof Number ? value : String.valueOf(value);
+    Object given = value instanceof Number ? value : cut(String.valueOf(value), TOLD);
     return new Violation(field, Said.of("given", "value", given), requirement);
+  }
+
+  private static String cut(String text, int most) {
+    return text.length() <= most ? text : text.substring(0, most) + "…";
   }
 
   /** The three parts as one sentence. */
