@@ -95,7 +95,7 @@ final class Addresses {
   }
 
   /** A model with a work order begun. */
-  private static long turned(RunningApp app) {
+  static long turned(RunningApp app) {
     long model = Models.planted(app, 1, setup -> setup.put("name", "Dunlin"));
     String at = "api/aircraft/" + model;
     Models.flown(app, model, 12, 12, 12);

@@ -139,6 +139,153 @@ class KilledTest {
         kept.size());
   }
 
+  /**
+   * Killed in the middle of revisions, checks, every step of a work order and devices that are
+   * given access: what was acknowledged of each is there once.
+   */
+  @Test
+  void killedInTheMiddleOfOrdersRevisionsChecksAndDevices() throws Exception {
+    Path data = folder.resolve("others");
+    long turned;
+    try (RunningApp app = RunningApp.start(data)) {
+      turned = Addresses.turned(app);
+    }
+    Random moments = new Random(TIMES);
+    Others others = new Others();
+    for (int time = 1; time <= TIMES; time++) {
+      RunningApp app = RunningApp.startForDevices(data, 0);
+      List<Thread> writers =
+          List.of(
+              new Thread(() -> untilKilled(() -> revise(app, others))),
+              new Thread(() -> untilKilled(() -> check(app, others))),
+              new Thread(() -> untilKilled(() -> order(app, turned, others))),
+              new Thread(() -> untilKilled(() -> device(app, others))));
+      writers.forEach(Thread::start);
+      Thread.sleep(300 + moments.nextInt(900));
+      app.kill();
+      for (Thread writer : writers) {
+        writer.join();
+      }
+    }
+    try (RunningApp app = RunningApp.start(data)) {
+      List<String> reasons = reasons(app);
+      assertThat(reasons).doesNotHaveDuplicates().containsAll(others.reasons);
+      for (long check : others.checks) {
+        assertThat(get(app, "api/aircraft/2/checks/" + check).get("id").asLong()).isEqualTo(check);
+      }
+      JsonNode open = get(app, "api/aircraft/" + turned + "/adjustment");
+      assertThat(open.get("version").asInt()).isBetween(others.version, others.version + TIMES);
+      if (open.get("version").asInt() == others.version) {
+        assertThat(open.get("step").asInt()).isEqualTo(others.step);
+      }
+      List<String> codes = new ArrayList<>();
+      get(app, "api/devices").at("/devices").forEach(one -> codes.add(one.get("name").asText()));
+      assertThat(codes).doesNotHaveDuplicates().containsAll(others.devices);
+    }
+    assertThat(others.reasons.size()).isPositive();
+    assertThat(others.checks.size()).isPositive();
+    assertThat(others.version).isPositive();
+    System.out.printf(
+        "Killed %d times: %d revisions, %d checks, %d steps of an order, %d devices acknowledged,"
+            + " all there%n",
+        TIMES, others.reasons.size(), others.checks.size(), others.version, others.devices.size());
+  }
+
+  /** What was acknowledged of all but flights. */
+  private static final class Others {
+    private final AtomicInteger sent = new AtomicInteger();
+    private final Set<String> reasons = ConcurrentHashMap.newKeySet();
+    private final Set<Long> checks = ConcurrentHashMap.newKeySet();
+    private final Set<String> devices = ConcurrentHashMap.newKeySet();
+    private volatile int version;
+    private volatile int step;
+  }
+
+  private interface Written {
+    void once() throws Exception;
+  }
+
+  private static void untilKilled(Written written) {
+    try {
+      while (true) {
+        written.once();
+      }
+    } catch (IOException e) {
+      // Killed.
+    } catch (Exception e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
+  private void revise(RunningApp app, Others others) throws Exception {
+    JsonNode standing = get(app, "api/aircraft/2");
+    String reason = "Reason " + others.sent.incrementAndGet();
+    ObjectNode body = json.createObjectNode().put("reason", reason);
+    body.put("basedOn", standing.at("/newest/number").asInt());
+    ObjectNode setup = standing.at("/newest/setup").deepCopy();
+    body.set("setup", setup.put("notes", reason));
+    if (post(app, "api/aircraft/2/revisions", body) == 201) {
+      others.reasons.add(reason);
+    }
+  }
+
+  private void check(RunningApp app, Others others) throws Exception {
+    ObjectNode begun = json.createObjectNode().put("kind", "RANGE").put("pack", "");
+    HttpResponse<String> answer = answered(app, "POST", "api/aircraft/2/checks", begun);
+    if (answer.statusCode() == 201) {
+      others.checks.add(json.readTree(answer.body()).get("id").asLong());
+    }
+  }
+
+  /** To its next step, and from the last to the first. */
+  private void order(RunningApp app, long model, Others others) throws Exception {
+    String at = "api/aircraft/" + model + "/adjustment";
+    JsonNode open = get(app, at);
+    int step = (open.get("step").asInt() + 1) % open.at("/plan/steps").size();
+    ObjectNode body =
+        json.createObjectNode().put("step", step).put("version", open.get("version").asInt());
+    HttpResponse<String> answer = answered(app, "PUT", at, body);
+    if (answer.statusCode() == 200) {
+      others.step = step;
+      others.version = json.readTree(answer.body()).get("version").asInt();
+    }
+  }
+
+  private void device(RunningApp app, Others others) throws Exception {
+    HttpResponse<String> code = answered(app, "POST", "api/devices/code", json.createObjectNode());
+    if (code.statusCode() >= 300) {
+      return;
+    }
+    String name = "Phone " + others.sent.incrementAndGet();
+    ObjectNode body = json.createObjectNode().put("name", name);
+    body.set("code", json.readTree(code.body()).get("code"));
+    if (answered(app, "POST", "api/devices/let-in", body).statusCode() < 300) {
+      others.devices.add(name);
+    }
+  }
+
+  private List<String> reasons(RunningApp app) throws Exception {
+    List<String> found = new ArrayList<>();
+    for (int page = 0; ; page++) {
+      JsonNode items = get(app, "api/aircraft/2/revisions?size=200&page=" + page).get("items");
+      items.forEach(one -> found.add(one.get("reason").asText()));
+      if (items.size() < 200) {
+        found.removeIf(one -> !one.startsWith("Reason "));
+        return found;
+      }
+    }
+  }
+
+  private HttpResponse<String> answered(RunningApp app, String method, String path, JsonNode body)
+      throws Exception {
+    HttpRequest request =
+        HttpRequest.newBuilder(URI.create(app.address() + path))
+            .header("Content-Type", "application/json")
+            .method(method, HttpRequest.BodyPublishers.ofString(body.toString()))
+            .build();
+    return client.send(request, HttpResponse.BodyHandlers.ofString());
+  }
+
   /** What became of what was sent. */
   private static final class Sent {
     private final AtomicInteger flights = new AtomicInteger();
