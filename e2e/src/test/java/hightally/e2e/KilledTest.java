@@ -160,8 +160,13 @@ class KilledTest {
               new Thread(() -> untilKilled(() -> check(app, others))),
               new Thread(() -> untilKilled(() -> order(app, turned, others))),
               new Thread(() -> untilKilled(() -> device(app, others))));
+      int before = others.reasons.size();
       writers.forEach(Thread::start);
-      Thread.sleep(300 + moments.nextInt(900));
+      long until = System.nanoTime() + UNTIL_FULL;
+      while (others.reasons.size() == before && System.nanoTime() < until) {
+        Thread.sleep(20);
+      }
+      Thread.sleep(moments.nextInt(600));
       app.kill();
       for (Thread writer : writers) {
         writer.join();
@@ -218,13 +223,13 @@ class KilledTest {
   }
 
   private void revise(RunningApp app, Others others) throws Exception {
-    JsonNode standing = get(app, "api/aircraft/2");
+    JsonNode standing = get(app, "api/aircraft/1");
     String reason = "Reason " + others.sent.incrementAndGet();
     ObjectNode body = json.createObjectNode().put("reason", reason);
     body.put("basedOn", standing.at("/newest/number").asInt());
     ObjectNode setup = standing.at("/newest/setup").deepCopy();
     body.set("setup", setup.put("notes", reason));
-    if (post(app, "api/aircraft/2/revisions", body) == 201) {
+    if (post(app, "api/aircraft/1/revisions", body) == 201) {
       others.reasons.add(reason);
     }
   }
@@ -267,7 +272,7 @@ class KilledTest {
   private List<String> reasons(RunningApp app) throws Exception {
     List<String> found = new ArrayList<>();
     for (int page = 0; ; page++) {
-      JsonNode items = get(app, "api/aircraft/2/revisions?size=200&page=" + page).get("items");
+      JsonNode items = get(app, "api/aircraft/1/revisions?size=200&page=" + page).get("items");
       items.forEach(one -> found.add(one.get("reason").asText()));
       if (items.size() < 200) {
         found.removeIf(one -> !one.startsWith("Reason "));
