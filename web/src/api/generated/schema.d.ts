@@ -7662,6 +7662,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description More bytes than are taken here. */
+      413: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description The request does not say that it brings what is asked for. */
       415: {
         headers: {
@@ -7754,6 +7763,15 @@ export interface operations {
       };
       /** @description Somebody else was first, or something under way stands against it. */
       409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description More bytes than are taken here. */
+      413: {
         headers: {
           [name: string]: unknown;
         };
@@ -7857,6 +7875,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description More bytes than are taken here. */
+      413: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description The request does not say that it brings what is asked for. */
       415: {
         headers: {
@@ -7948,6 +7975,15 @@ export interface operations {
       };
       /** @description Somebody else was first, or something under way stands against it. */
       409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description More bytes than are taken here. */
+      413: {
         headers: {
           [name: string]: unknown;
         };
@@ -8214,6 +8250,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description More bytes than are taken here. */
+      413: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description The request does not say that it brings what is asked for. */
       415: {
         headers: {
@@ -8306,6 +8351,15 @@ export interface operations {
       };
       /** @description Somebody else was first, or something under way stands against it. */
       409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description More bytes than are taken here. */
+      413: {
         headers: {
           [name: string]: unknown;
         };
@@ -8482,6 +8536,15 @@ export interface operations {
       };
       /** @description Somebody else was first, or something under way stands against it. */
       409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description More bytes than are taken here. */
+      413: {
         headers: {
           [name: string]: unknown;
         };
@@ -8674,6 +8737,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description More bytes than are taken here. */
+      413: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description The request does not say that it brings what is asked for. */
       415: {
         headers: {
@@ -8766,6 +8838,15 @@ export interface operations {
       };
       /** @description Somebody else was first, or something under way stands against it. */
       409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description More bytes than are taken here. */
+      413: {
         headers: {
           [name: string]: unknown;
         };
@@ -8949,6 +9030,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description More bytes than are taken here. */
+      413: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description The request does not say that it brings what is asked for. */
       415: {
         headers: {
@@ -9041,6 +9131,15 @@ export interface operations {
       };
       /** @description Somebody else was first, or something under way stands against it. */
       409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description More bytes than are taken here. */
+      413: {
         headers: {
           [name: string]: unknown;
         };
@@ -9149,6 +9248,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description More bytes than are taken here. */
+      413: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description The request does not say that it brings what is asked for. */
       415: {
         headers: {
@@ -9241,6 +9349,15 @@ export interface operations {
       };
       /** @description Somebody else was first, or something under way stands against it. */
       409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description More bytes than are taken here. */
+      413: {
         headers: {
           [name: string]: unknown;
         };
@@ -9349,6 +9466,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description More bytes than are taken here. */
+      413: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description The request does not say that it brings what is asked for. */
       415: {
         headers: {
@@ -9441,6 +9567,15 @@ export interface operations {
       };
       /** @description Somebody else was first, or something under way stands against it. */
       409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description More bytes than are taken here. */
+      413: {
         headers: {
           [name: string]: unknown;
         };
@@ -9622,6 +9757,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description More bytes than are taken here. */
+      413: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description The request does not say that it brings what is asked for. */
       415: {
         headers: {
@@ -9713,6 +9857,15 @@ export interface operations {
       };
       /** @description Somebody else was first, or something under way stands against it. */
       409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description More bytes than are taken here. */
+      413: {
         headers: {
           [name: string]: unknown;
         };
@@ -9894,6 +10047,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description More bytes than are taken here. */
+      413: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description The request does not say that it brings what is asked for. */
       415: {
         headers: {
@@ -9985,6 +10147,15 @@ export interface operations {
       };
       /** @description Somebody else was first, or something under way stands against it. */
       409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description More bytes than are taken here. */
+      413: {
         headers: {
           [name: string]: unknown;
         };
@@ -10175,6 +10346,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description More bytes than are taken here. */
+      413: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description The request does not say that it brings what is asked for. */
       415: {
         headers: {
@@ -10266,6 +10446,15 @@ export interface operations {
       };
       /** @description Somebody else was first, or something under way stands against it. */
       409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description More bytes than are taken here. */
+      413: {
         headers: {
           [name: string]: unknown;
         };
@@ -10371,6 +10560,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description More bytes than are taken here. */
+      413: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description The request does not say that it brings what is asked for. */
       415: {
         headers: {
@@ -10440,6 +10638,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description More bytes than are taken here. */
+      413: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description The request does not say that it brings what is asked for. */
       415: {
         headers: {
@@ -10493,6 +10700,15 @@ export interface operations {
       };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description More bytes than are taken here. */
+      413: {
         headers: {
           [name: string]: unknown;
         };
@@ -10560,6 +10776,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description More bytes than are taken here. */
+      413: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description The request does not say that it brings what is asked for. */
       415: {
         headers: {
@@ -10613,6 +10838,15 @@ export interface operations {
       };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description More bytes than are taken here. */
+      413: {
         headers: {
           [name: string]: unknown;
         };
@@ -10680,6 +10914,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description More bytes than are taken here. */
+      413: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description The request does not say that it brings what is asked for. */
       415: {
         headers: {
@@ -10733,6 +10976,15 @@ export interface operations {
       };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description More bytes than are taken here. */
+      413: {
         headers: {
           [name: string]: unknown;
         };
@@ -10822,6 +11074,15 @@ export interface operations {
       };
       /** @description Somebody else was first, or something under way stands against it. */
       409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description More bytes than are taken here. */
+      413: {
         headers: {
           [name: string]: unknown;
         };
@@ -10927,6 +11188,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description More bytes than are taken here. */
+      413: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description The request does not say that it brings what is asked for. */
       415: {
         headers: {
@@ -11018,6 +11288,15 @@ export interface operations {
       };
       /** @description Somebody else was first, or something under way stands against it. */
       409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description More bytes than are taken here. */
+      413: {
         headers: {
           [name: string]: unknown;
         };
@@ -11123,6 +11402,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description More bytes than are taken here. */
+      413: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description The request does not say that it brings what is asked for. */
       415: {
         headers: {
@@ -11196,6 +11484,15 @@ export interface operations {
       };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description More bytes than are taken here. */
+      413: {
         headers: {
           [name: string]: unknown;
         };
@@ -11283,6 +11580,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description More bytes than are taken here. */
+      413: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description The request does not say that it brings what is asked for. */
       415: {
         headers: {
@@ -11352,6 +11658,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description More bytes than are taken here. */
+      413: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description The request does not say that it brings what is asked for. */
       415: {
         headers: {
@@ -11405,6 +11720,15 @@ export interface operations {
       };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description More bytes than are taken here. */
+      413: {
         headers: {
           [name: string]: unknown;
         };
@@ -11472,6 +11796,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description More bytes than are taken here. */
+      413: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description The request does not say that it brings what is asked for. */
       415: {
         headers: {
@@ -11525,6 +11858,15 @@ export interface operations {
       };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description More bytes than are taken here. */
+      413: {
         headers: {
           [name: string]: unknown;
         };
@@ -11592,6 +11934,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description More bytes than are taken here. */
+      413: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description The request does not say that it brings what is asked for. */
       415: {
         headers: {
@@ -11645,6 +11996,15 @@ export interface operations {
       };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description More bytes than are taken here. */
+      413: {
         headers: {
           [name: string]: unknown;
         };
@@ -11712,6 +12072,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description More bytes than are taken here. */
+      413: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description The request does not say that it brings what is asked for. */
       415: {
         headers: {
@@ -11765,6 +12134,15 @@ export interface operations {
       };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description More bytes than are taken here. */
+      413: {
         headers: {
           [name: string]: unknown;
         };
@@ -11832,6 +12210,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description More bytes than are taken here. */
+      413: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description The request does not say that it brings what is asked for. */
       415: {
         headers: {
@@ -11885,6 +12272,15 @@ export interface operations {
       };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description More bytes than are taken here. */
+      413: {
         headers: {
           [name: string]: unknown;
         };
@@ -11952,6 +12348,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description More bytes than are taken here. */
+      413: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description The request does not say that it brings what is asked for. */
       415: {
         headers: {
@@ -12005,6 +12410,15 @@ export interface operations {
       };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description More bytes than are taken here. */
+      413: {
         headers: {
           [name: string]: unknown;
         };
@@ -12072,6 +12486,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description More bytes than are taken here. */
+      413: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description The request does not say that it brings what is asked for. */
       415: {
         headers: {
@@ -12132,6 +12555,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description More bytes than are taken here. */
+      413: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description The request does not say that it brings what is asked for. */
       415: {
         headers: {
@@ -12176,6 +12608,15 @@ export interface operations {
       };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description More bytes than are taken here. */
+      413: {
         headers: {
           [name: string]: unknown;
         };
@@ -12243,6 +12684,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description More bytes than are taken here. */
+      413: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description The request does not say that it brings what is asked for. */
       415: {
         headers: {
@@ -12296,6 +12746,15 @@ export interface operations {
       };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description More bytes than are taken here. */
+      413: {
         headers: {
           [name: string]: unknown;
         };
@@ -12363,6 +12822,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description More bytes than are taken here. */
+      413: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description The request does not say that it brings what is asked for. */
       415: {
         headers: {
@@ -12416,6 +12884,15 @@ export interface operations {
       };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description More bytes than are taken here. */
+      413: {
         headers: {
           [name: string]: unknown;
         };
@@ -12521,6 +12998,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description More bytes than are taken here. */
+      413: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description The request does not say that it brings what is asked for. */
       415: {
         headers: {
@@ -12574,6 +13060,15 @@ export interface operations {
       };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description More bytes than are taken here. */
+      413: {
         headers: {
           [name: string]: unknown;
         };
@@ -12641,6 +13136,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description More bytes than are taken here. */
+      413: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description The request does not say that it brings what is asked for. */
       415: {
         headers: {
@@ -12694,6 +13198,15 @@ export interface operations {
       };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description More bytes than are taken here. */
+      413: {
         headers: {
           [name: string]: unknown;
         };
@@ -12761,6 +13274,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description More bytes than are taken here. */
+      413: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description The request does not say that it brings what is asked for. */
       415: {
         headers: {
@@ -12814,6 +13336,15 @@ export interface operations {
       };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description More bytes than are taken here. */
+      413: {
         headers: {
           [name: string]: unknown;
         };
@@ -12881,6 +13412,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description More bytes than are taken here. */
+      413: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description The request does not say that it brings what is asked for. */
       415: {
         headers: {
@@ -12934,6 +13474,15 @@ export interface operations {
       };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description More bytes than are taken here. */
+      413: {
         headers: {
           [name: string]: unknown;
         };
@@ -13001,6 +13550,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description More bytes than are taken here. */
+      413: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description The request does not say that it brings what is asked for. */
       415: {
         headers: {
@@ -13054,6 +13612,15 @@ export interface operations {
       };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description More bytes than are taken here. */
+      413: {
         headers: {
           [name: string]: unknown;
         };
@@ -13121,6 +13688,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description More bytes than are taken here. */
+      413: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description The request does not say that it brings what is asked for. */
       415: {
         headers: {
@@ -13174,6 +13750,15 @@ export interface operations {
       };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description More bytes than are taken here. */
+      413: {
         headers: {
           [name: string]: unknown;
         };
@@ -13241,6 +13826,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description More bytes than are taken here. */
+      413: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description The request does not say that it brings what is asked for. */
       415: {
         headers: {
@@ -13294,6 +13888,15 @@ export interface operations {
       };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description More bytes than are taken here. */
+      413: {
         headers: {
           [name: string]: unknown;
         };
@@ -13361,6 +13964,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description More bytes than are taken here. */
+      413: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description The request does not say that it brings what is asked for. */
       415: {
         headers: {
@@ -13414,6 +14026,15 @@ export interface operations {
       };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description More bytes than are taken here. */
+      413: {
         headers: {
           [name: string]: unknown;
         };
@@ -13481,6 +14102,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description More bytes than are taken here. */
+      413: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description The request does not say that it brings what is asked for. */
       415: {
         headers: {
@@ -13534,6 +14164,15 @@ export interface operations {
       };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description More bytes than are taken here. */
+      413: {
         headers: {
           [name: string]: unknown;
         };
@@ -13601,6 +14240,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description More bytes than are taken here. */
+      413: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description The request does not say that it brings what is asked for. */
       415: {
         headers: {
@@ -13654,6 +14302,15 @@ export interface operations {
       };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description More bytes than are taken here. */
+      413: {
         headers: {
           [name: string]: unknown;
         };
@@ -13721,6 +14378,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description More bytes than are taken here. */
+      413: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description The request does not say that it brings what is asked for. */
       415: {
         headers: {
@@ -13774,6 +14440,15 @@ export interface operations {
       };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description More bytes than are taken here. */
+      413: {
         headers: {
           [name: string]: unknown;
         };
@@ -13841,6 +14516,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description More bytes than are taken here. */
+      413: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description The request does not say that it brings what is asked for. */
       415: {
         headers: {
@@ -13894,6 +14578,15 @@ export interface operations {
       };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description More bytes than are taken here. */
+      413: {
         headers: {
           [name: string]: unknown;
         };
@@ -13961,6 +14654,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description More bytes than are taken here. */
+      413: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description The request does not say that it brings what is asked for. */
       415: {
         headers: {
@@ -14021,6 +14723,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description More bytes than are taken here. */
+      413: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description The request does not say that it brings what is asked for. */
       415: {
         headers: {
@@ -14065,6 +14776,15 @@ export interface operations {
       };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description More bytes than are taken here. */
+      413: {
         headers: {
           [name: string]: unknown;
         };
@@ -14194,6 +14914,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description More bytes than are taken here. */
+      413: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description The request does not say that it brings what is asked for. */
       415: {
         headers: {
@@ -14280,6 +15009,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description More bytes than are taken here. */
+      413: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description The request does not say that it brings what is asked for. */
       415: {
         headers: {
@@ -14346,6 +15084,15 @@ export interface operations {
       };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description More bytes than are taken here. */
+      413: {
         headers: {
           [name: string]: unknown;
         };
@@ -14445,6 +15192,15 @@ export interface operations {
       };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description More bytes than are taken here. */
+      413: {
         headers: {
           [name: string]: unknown;
         };
@@ -14571,6 +15327,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description More bytes than are taken here. */
+      413: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description The request does not say that it brings what is asked for. */
       415: {
         headers: {
@@ -14640,6 +15405,15 @@ export interface operations {
       };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description More bytes than are taken here. */
+      413: {
         headers: {
           [name: string]: unknown;
         };
@@ -14732,6 +15506,15 @@ export interface operations {
       };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description More bytes than are taken here. */
+      413: {
         headers: {
           [name: string]: unknown;
         };
@@ -14893,6 +15676,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description More bytes than are taken here. */
+      413: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description The request does not say that it brings what is asked for. */
       415: {
         headers: {
@@ -15015,6 +15807,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description More bytes than are taken here. */
+      413: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description The request does not say that it brings what is asked for. */
       415: {
         headers: {
@@ -15092,6 +15893,15 @@ export interface operations {
       };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description More bytes than are taken here. */
+      413: {
         headers: {
           [name: string]: unknown;
         };
@@ -15230,6 +16040,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description More bytes than are taken here. */
+      413: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description The request does not say that it brings what is asked for. */
       415: {
         headers: {
@@ -15314,6 +16133,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description More bytes than are taken here. */
+      413: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description The request does not say that it brings what is asked for. */
       415: {
         headers: {
@@ -15383,6 +16211,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description More bytes than are taken here. */
+      413: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description The request does not say that it brings what is asked for. */
       415: {
         headers: {
@@ -15443,6 +16280,15 @@ export interface operations {
       };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description More bytes than are taken here. */
+      413: {
         headers: {
           [name: string]: unknown;
         };
@@ -15680,6 +16526,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description More bytes than are taken here. */
+      413: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description The request does not say that it brings what is asked for. */
       415: {
         headers: {
@@ -15733,6 +16588,15 @@ export interface operations {
       };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description More bytes than are taken here. */
+      413: {
         headers: {
           [name: string]: unknown;
         };
@@ -15800,6 +16664,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description More bytes than are taken here. */
+      413: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description The request does not say that it brings what is asked for. */
       415: {
         headers: {
@@ -15853,6 +16726,15 @@ export interface operations {
       };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description More bytes than are taken here. */
+      413: {
         headers: {
           [name: string]: unknown;
         };
@@ -15920,6 +16802,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description More bytes than are taken here. */
+      413: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description The request does not say that it brings what is asked for. */
       415: {
         headers: {
@@ -15976,6 +16867,15 @@ export interface operations {
       };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description More bytes than are taken here. */
+      413: {
         headers: {
           [name: string]: unknown;
         };
@@ -16052,6 +16952,15 @@ export interface operations {
       };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description More bytes than are taken here. */
+      413: {
         headers: {
           [name: string]: unknown;
         };
@@ -16183,6 +17092,15 @@ export interface operations {
       };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description More bytes than are taken here. */
+      413: {
         headers: {
           [name: string]: unknown;
         };
@@ -16367,6 +17285,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description More bytes than are taken here. */
+      413: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description The request does not say that it brings what is asked for. */
       415: {
         headers: {
@@ -16460,6 +17387,15 @@ export interface operations {
       };
       /** @description Somebody else was first, or something under way stands against it. */
       409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description More bytes than are taken here. */
+      413: {
         headers: {
           [name: string]: unknown;
         };
@@ -16637,6 +17573,15 @@ export interface operations {
       };
       /** @description Somebody else was first, or something under way stands against it. */
       409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description More bytes than are taken here. */
+      413: {
         headers: {
           [name: string]: unknown;
         };
@@ -16907,6 +17852,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description More bytes than are taken here. */
+      413: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description The request does not say that it brings what is asked for. */
       415: {
         headers: {
@@ -16998,6 +17952,15 @@ export interface operations {
       };
       /** @description Somebody else was first, or something under way stands against it. */
       409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description More bytes than are taken here. */
+      413: {
         headers: {
           [name: string]: unknown;
         };
@@ -17267,6 +18230,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description More bytes than are taken here. */
+      413: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description The request does not say that it brings what is asked for. */
       415: {
         headers: {
@@ -17367,6 +18339,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description More bytes than are taken here. */
+      413: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description The request does not say that it brings what is asked for. */
       415: {
         headers: {
@@ -17458,6 +18439,15 @@ export interface operations {
       };
       /** @description Somebody else was first, or something under way stands against it. */
       409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description More bytes than are taken here. */
+      413: {
         headers: {
           [name: string]: unknown;
         };
@@ -17644,6 +18634,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description More bytes than are taken here. */
+      413: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description The request does not say that it brings what is asked for. */
       415: {
         headers: {
@@ -17736,6 +18735,15 @@ export interface operations {
       };
       /** @description Somebody else was first, or something under way stands against it. */
       409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description More bytes than are taken here. */
+      413: {
         headers: {
           [name: string]: unknown;
         };
@@ -17843,6 +18851,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description More bytes than are taken here. */
+      413: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description The request does not say that it brings what is asked for. */
       415: {
         headers: {
@@ -17939,6 +18956,15 @@ export interface operations {
       };
       /** @description Somebody else was first, or something under way stands against it. */
       409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description More bytes than are taken here. */
+      413: {
         headers: {
           [name: string]: unknown;
         };
@@ -18120,6 +19146,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description More bytes than are taken here. */
+      413: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description The request does not say that it brings what is asked for. */
       415: {
         headers: {
@@ -18211,6 +19246,15 @@ export interface operations {
       };
       /** @description Somebody else was first, or something under way stands against it. */
       409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description More bytes than are taken here. */
+      413: {
         headers: {
           [name: string]: unknown;
         };
@@ -18316,6 +19360,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description More bytes than are taken here. */
+      413: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description The request does not say that it brings what is asked for. */
       415: {
         headers: {
@@ -18407,6 +19460,15 @@ export interface operations {
       };
       /** @description Somebody else was first, or something under way stands against it. */
       409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description More bytes than are taken here. */
+      413: {
         headers: {
           [name: string]: unknown;
         };
@@ -18507,6 +19569,15 @@ export interface operations {
       };
       /** @description Somebody else was first, or something under way stands against it. */
       409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description More bytes than are taken here. */
+      413: {
         headers: {
           [name: string]: unknown;
         };
@@ -18779,6 +19850,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description More bytes than are taken here. */
+      413: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description The request does not say that it brings what is asked for. */
       415: {
         headers: {
@@ -18868,6 +19948,15 @@ export interface operations {
       };
       /** @description Somebody else was first, or something under way stands against it. */
       409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description More bytes than are taken here. */
+      413: {
         headers: {
           [name: string]: unknown;
         };
@@ -18975,6 +20064,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description More bytes than are taken here. */
+      413: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description The request does not say that it brings what is asked for. */
       415: {
         headers: {
@@ -19066,6 +20164,15 @@ export interface operations {
       };
       /** @description Somebody else was first, or something under way stands against it. */
       409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description More bytes than are taken here. */
+      413: {
         headers: {
           [name: string]: unknown;
         };
@@ -19171,6 +20278,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description More bytes than are taken here. */
+      413: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description The request does not say that it brings what is asked for. */
       415: {
         headers: {
@@ -19269,6 +20385,15 @@ export interface operations {
           "application/problem+json": components["schemas"]["Problem"];
         };
       };
+      /** @description More bytes than are taken here. */
+      413: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
       /** @description The request does not say that it brings what is asked for. */
       415: {
         headers: {
@@ -19331,6 +20456,15 @@ export interface operations {
       };
       /** @description Asked by another page, or under another name than this machine's. */
       403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description More bytes than are taken here. */
+      413: {
         headers: {
           [name: string]: unknown;
         };

@@ -28,7 +28,9 @@ class ThirdPartyTest {
       for (var entry : jar.stream().filter(one -> one.getName().startsWith(LIBRARIES)).toList()) {
         String file = entry.getName().substring(LIBRARIES.length()).replace(".jar", "");
         int dash = file.replaceAll("-(?=\\d)", "\0").indexOf('\0');
-        if (dash > 0 && !List.of("core", "web", "icu", "spring-boot-jarmode-tools").contains(file.substring(0, dash))) {
+        if (dash > 0
+            && !List.of("core", "web", "icu", "spring-boot-jarmode-tools")
+                .contains(file.substring(0, dash))) {
           String name = ":" + file.substring(0, dash) + " | " + file.substring(dash + 1) + " |";
           assertThat(listed).as(name).anyMatch(row -> row.contains(name));
           found++;
