@@ -87,13 +87,13 @@ public class HighTally {
     System.exit(1);
   }
 
-  private static String option(String[] args, String name, String otherwise) {
+  private static String option(String[] args, String name, String usual) {
     for (String arg : args) {
       if (arg.startsWith(name)) {
         return arg.substring(name.length());
       }
     }
-    return otherwise;
+    return usual;
   }
 
   @Bean
