@@ -45,7 +45,7 @@ public class HighTally {
         }
       }
     } catch (IOException e) {
-      end(StartFailure.words(e, data));
+      end(StartFailure.unforeseen(LogFile.add(data, e), data));
     }
     LogFile.in(data)
         .ifPresent(
@@ -73,7 +73,7 @@ public class HighTally {
   /** Says which ways back there are, or takes one. */
   private static void restore(String data, String word) throws IOException {
     WayBack back = new WayBack(Path.of(data), Clock.systemDefaultZone());
-    Optional<WayBack.Way> way = WayBack.Way.named(word);
+    Optional<WayBack.RestoreFrom> way = WayBack.RestoreFrom.named(word);
     if (way.isEmpty()) {
       System.out.println(StartWords.say(back.offer()));
       System.exit(0);

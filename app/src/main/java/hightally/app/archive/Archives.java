@@ -261,6 +261,10 @@ class Archives {
       }
       List<ObjectNode> practised = notHere(contained.practised(), hangar);
       for (int i = 0; i < practised.size(); i++) {
+        rows.fields(Kept.PRACTICE, i, practised.get(i), contained.practiceFaults());
+      }
+      contained.refuseFaults();
+      for (int i = 0; i < practised.size(); i++) {
         practised(hangar, practised.get(i), i, contained.practiceFaults());
       }
       contained.refuseFaults();

@@ -11,7 +11,6 @@ import jakarta.persistence.AttributeConverter;
 import jakarta.persistence.Column;
 import jakarta.persistence.Convert;
 import jakarta.persistence.EntityManager;
-import jakarta.persistence.PersistenceException;
 import jakarta.persistence.Table;
 import java.lang.reflect.Constructor;
 import java.lang.reflect.Field;
@@ -125,10 +124,7 @@ class EntityRows {
                           each ->
                               faults.add(
                                   table, index, "", new InvalidInputException(List.of(each)))));
-    } catch (PersistenceException
-        | IllegalArgumentException
-        | IllegalStateException
-        | NullPointerException e) {
+    } catch (RuntimeException e) {
       faults.add(table, index, "", JsonProblems.why(e));
     }
   }

@@ -29,13 +29,13 @@ public final class WayBack {
   }
 
   /** Which way. */
-  public enum Way {
+  public enum RestoreFrom {
     ARCHIVE,
     COPY,
     AS_IT_IS;
 
     /** By the word of the command line. */
-    public static Optional<Way> named(String word) {
+    public static Optional<RestoreFrom> named(String word) {
       String wanted = word.trim().toUpperCase(Locale.ROOT).replace('-', '_');
       return List.of(values()).stream().filter(one -> one.name().equals(wanted)).findFirst();
     }
@@ -67,7 +67,7 @@ public final class WayBack {
    *
    * @return the archive that is still to be brought back; empty for the other ways
    */
-  public Optional<Path> take(Way way, Consumer<Said> told) throws IOException {
+  public Optional<Path> take(RestoreFrom way, Consumer<Said> told) throws IOException {
     switch (way) {
       case ARCHIVE -> {
         Path archive = first(data.archives());

@@ -61,8 +61,10 @@ class Problems extends ResponseEntityExceptionHandler {
   /** What is asked for and not sent can only be wrong in what is stored. */
   @ExceptionHandler(InvalidInputException.class)
   ProblemDetail refused(InvalidInputException e, HttpServletRequest request) {
+    boolean sent =
+        e.violations().stream().anyMatch(one -> request.getParameterMap().containsKey(one.field()));
     Optional<ProblemDetail> stored =
-        request.getMethod().equals("GET") ? unreadable(request) : Optional.empty();
+        request.getMethod().equals("GET") && !sent ? unreadable(request) : Optional.empty();
     return stored.orElseGet(() -> invalid(e));
   }
 

@@ -58,7 +58,7 @@ class HangarBoardController {
       try {
         items.add(board.entry(id));
       } catch (RuntimeException e) {
-        LOG.warn("Model {} cannot be read", id, e);
+        LOG.warn("Model {} cannot be read: {}", id, e.getMessage());
         unreadable.add(unreadable(id, e));
       }
     }

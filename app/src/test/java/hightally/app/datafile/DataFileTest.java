@@ -138,7 +138,7 @@ class DataFileTest {
     Files.copy(older, data.file(), StandardCopyOption.REPLACE_EXISTING);
     assertThat(code()).isEqualTo("start.wentBackwards");
     // At the pilot's word it is gone on with, and what it is now is copied.
-    new WayBack(folder, clock).take(WayBack.Way.AS_IT_IS, said -> {});
+    new WayBack(folder, clock).take(WayBack.RestoreFrom.AS_IT_IS, said -> {});
     assertThat(data.copies()).hasSize(1);
     assertThat(data.trouble(clock)).isEqualTo(Said.NOTHING);
     assertThat(rows(opened(folder))).isEqualTo(20);
@@ -218,7 +218,7 @@ class DataFileTest {
     assertThat(code()).isEqualTo("start.fileChanged");
     WayBack back = new WayBack(folder, clock);
     assertThat(back.offer().toString()).contains("restore.copy").doesNotContain("restore.archive");
-    assertThat(back.take(WayBack.Way.COPY, said -> {})).isEmpty();
+    assertThat(back.take(WayBack.RestoreFrom.COPY, said -> {})).isEmpty();
     assertThat(data.trouble(clock)).isEqualTo(Said.NOTHING);
     assertThat(rows(opened(folder))).isEqualTo(14);
     try (var aside = Files.list(folder)) {
