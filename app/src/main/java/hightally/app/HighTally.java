@@ -78,6 +78,10 @@ public class HighTally {
       System.out.println(StartWords.say(back.offer()));
       System.exit(0);
     }
+    Said trouble = back.trouble();
+    if (!trouble.isEmpty()) {
+      end(StartWords.say(trouble));
+    }
     back.take(way.get(), said -> System.out.println(StartWords.say(said)))
         .ifPresent(archive -> System.setProperty(BringBack.ARCHIVE, archive.toString()));
   }

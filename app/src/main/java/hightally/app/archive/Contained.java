@@ -12,6 +12,7 @@ import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -25,6 +26,7 @@ import org.springframework.jdbc.datasource.SingleConnectionDataSource;
  */
 final class Contained {
   private final ArchiveReader archive;
+  private final ObjectMapper mapper;
   private final Connection memory;
   private final Rows rows;
   private final RawRows raw;
@@ -39,6 +41,7 @@ final class Contained {
   Contained(ArchiveReader archive, ObjectMapper mapper, String version, Connection memory)
       throws SQLException {
     this.archive = archive;
+    this.mapper = mapper;
     this.memory = memory;
     migrated(memory, MigrationVersion.fromVersion(version));
     referring(false);
@@ -126,15 +129,14 @@ final class Contained {
     }
     referring(true);
     migrated(memory, MigrationVersion.LATEST);
-    for (JsonNode row :
-        new Rows(memory, new ObjectMapper()).read(Kept.PRACTICE, Kept.OF_NO_MODEL)) {
+    for (JsonNode row : new Rows(memory, mapper).read(Kept.PRACTICE, Kept.OF_NO_MODEL)) {
       practice.add((ObjectNode) row);
     }
   }
 
   private void remove(long number) throws SQLException {
     List<Kept> last = new ArrayList<>(Kept.ALL);
-    java.util.Collections.reverse(last);
+    Collections.reverse(last);
     for (Kept kept : last) {
       if (rows.columns(kept.table()).isEmpty()) {
         continue;

@@ -82,10 +82,16 @@ public final class DataFile {
       boolean older = version > 0 && version < known.version();
       return said(older ? "start.wentBackwards" : "start.fileChanged");
     }
-    if (!known.wellClosed()) {
+    return known.wellClosed() || copied(clock) ? Said.NOTHING : said("start.notCopied");
+  }
+
+  private boolean copied(Clock clock) {
+    try {
       copy(clock);
+      return true;
+    } catch (IOException e) {
+      return false;
     }
-    return Said.NOTHING;
   }
 
   private Said said(String what) {
@@ -112,7 +118,7 @@ public final class DataFile {
     }
   }
 
-  private boolean inUse() throws IOException {
+  boolean inUse() throws IOException {
     if (!Files.exists(file())) {
       return false;
     }

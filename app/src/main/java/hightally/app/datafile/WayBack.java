@@ -41,6 +41,13 @@ public final class WayBack {
     }
   }
 
+  /** Why none can be taken now; nothing where one can. */
+  public Said trouble() throws IOException {
+    return data.inUse()
+        ? Said.of("start.inUse", "folder", data.file().getParent().toString())
+        : Said.NOTHING;
+  }
+
   /** The ways there are, with what each brings, and how to take one. */
   public Said offer() throws IOException {
     List<Said> found = new ArrayList<>();

@@ -13,6 +13,8 @@ import hightally.core.quantity.Quantity;
 import hightally.core.quantity.Said;
 import hightally.core.quantity.Turns;
 import hightally.core.quantity.Unit;
+import hightally.core.words.Wording;
+import hightally.core.words.Words;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -63,7 +65,7 @@ public final class SaidData {
     try {
       JsonNode node = kept.startsWith("{") ? MAPPER.readTree(kept) : null;
       return node == null || !node.has("say") ? Said.text(kept) : said(node);
-    } catch (JsonProcessingException e) {
+    } catch (JsonProcessingException | RuntimeException e) {
       return Said.text(kept);
     }
   }
@@ -116,8 +118,19 @@ public final class SaidData {
                 with.put(field.getKey(), value(field.getValue()));
               }
             });
-    String code = node.get("say").asText();
-    return new Said(RENAMED.getProperty(code, code), with);
+    String told = node.get("say").asText();
+    String code = RENAMED.getProperty(told, told);
+    boolean known =
+        switch (code) {
+          case "" -> true;
+          case "text" -> with.get("text") instanceof String;
+          case "all", "list" -> with.get("parts") instanceof List<?>;
+          default -> Words.of(Wording.PLAIN).has(code);
+        };
+    if (!known) {
+      throw new IllegalArgumentException(code + " is no message");
+    }
+    return new Said(code, with);
   }
 
   private static Object value(JsonNode node) {

@@ -6,7 +6,6 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
-import hightally.app.ApiTest;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -22,14 +21,13 @@ import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.http.HttpMethod;
 import org.springframework.http.MediaType;
 import org.springframework.mock.web.MockHttpServletResponse;
-import org.springframework.test.web.servlet.request.MockMvcRequestBuilders;
 
 /**
  * Archives with one field of one row changed, generated from the tables of the database: refused in
  * words that name table, row and field, or taken, and then every page's data answers. Nothing else
  * in the hangar is touched. All of them by {@code -Darchives=100000}.
  */
-class ArchiveFaultsTest extends ApiTest {
+class ArchiveFaultsTest extends ArchiveCalls {
   private static final int TRIED = Integer.getInteger("archives", 100);
   private static final JsonNodeFactory JSON = JsonNodeFactory.instance;
 
@@ -54,7 +52,7 @@ class ArchiveFaultsTest extends ApiTest {
       id = Math.min(id, one.get("id").asLong());
     }
     workedOn("/api/aircraft/" + id, id);
-    whole.putAll(ArchiveTest.entries(written()));
+    whole.putAll(entries(written()));
     file = ArchiveWriter.MODELS + id + ".json";
     whole.keySet().removeIf(one -> one.startsWith(ArchiveWriter.MODELS) && !one.equals(file));
     model = (ObjectNode) json.readTree(whole.get(file));
@@ -139,20 +137,6 @@ class ArchiveFaultsTest extends ApiTest {
         : JSON.objectNode();
   }
 
-  private byte[] written() throws Exception {
-    return http.perform(MockMvcRequestBuilders.get("/api/archive"))
-        .andReturn()
-        .getResponse()
-        .getContentAsByteArray();
-  }
-
-  private MockHttpServletResponse sent(String path, byte[] archive) throws Exception {
-    return http.perform(
-            MockMvcRequestBuilders.post(path).contentType("application/zip").content(archive))
-        .andReturn()
-        .getResponse();
-  }
-
   @Test
   void oneFieldChangedIsRefusedInWordsOrEveryPageAnswers() throws Exception {
     List<Bent> all = all();
@@ -183,7 +167,7 @@ class ArchiveFaultsTest extends ApiTest {
   private boolean tried(Bent one, ObjectNode bent, boolean must) throws Exception {
     Map<String, byte[]> entries = new TreeMap<>(whole);
     entries.put(file, json.writeValueAsBytes(bent));
-    byte[] archive = ArchiveTest.zipped(entries);
+    byte[] archive = zipped(entries);
     String number = file.replaceAll("\\D", "");
     MockHttpServletResponse looked = sent("/api/archive/look", archive);
     assertThat(looked.getStatus()).as(one + " " + looked.getContentAsString()).isEqualTo(200);

@@ -5,8 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
-import hightally.app.ApiTest;
-import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -18,56 +16,16 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import java.util.TreeMap;
-import java.util.zip.ZipEntry;
-import java.util.zip.ZipInputStream;
-import java.util.zip.ZipOutputStream;
 import javax.sql.DataSource;
 import org.flywaydb.core.Flyway;
 import org.h2.jdbcx.JdbcDataSource;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.mock.web.MockHttpServletResponse;
-import org.springframework.test.web.servlet.request.MockMvcRequestBuilders;
 
 /** Everything out in one file and in again, next to what is there. */
-class ArchiveTest extends ApiTest {
+class ArchiveTest extends ArchiveCalls {
   @Autowired private DataSource data;
-
-  private byte[] written() throws Exception {
-    return http.perform(MockMvcRequestBuilders.get("/api/archive"))
-        .andReturn()
-        .getResponse()
-        .getContentAsByteArray();
-  }
-
-  private MockHttpServletResponse sent(String path, byte[] archive) throws Exception {
-    return http.perform(
-            MockMvcRequestBuilders.post(path).contentType("application/zip").content(archive))
-        .andReturn()
-        .getResponse();
-  }
-
-  static Map<String, byte[]> entries(byte[] archive) throws Exception {
-    Map<String, byte[]> found = new TreeMap<>();
-    try (ZipInputStream zip = new ZipInputStream(new ByteArrayInputStream(archive))) {
-      for (ZipEntry one = zip.getNextEntry(); one != null; one = zip.getNextEntry()) {
-        found.put(one.getName(), zip.readAllBytes());
-      }
-    }
-    return found;
-  }
-
-  static byte[] zipped(Map<String, byte[]> entries) throws Exception {
-    ByteArrayOutputStream out = new ByteArrayOutputStream();
-    try (ZipOutputStream zip = new ZipOutputStream(out)) {
-      for (Map.Entry<String, byte[]> one : entries.entrySet()) {
-        zip.putNextEntry(new ZipEntry(one.getKey()));
-        zip.write(one.getValue());
-      }
-    }
-    return out.toByteArray();
-  }
 
   /** Every table of the data is in an archive, or a new one would be lost without a word. */
   @Test

@@ -4,8 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.github.benmanes.caffeine.cache.Cache;
-import hightally.app.ApiTest;
 import hightally.app.aircraft.OlderRevisions;
+import hightally.app.aircraft.StoredDocument;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -20,7 +20,7 @@ import org.springframework.test.util.ReflectionTestUtils;
 import org.springframework.test.web.servlet.request.MockMvcRequestBuilders;
 
 /** A model of which something stored cannot be read is one card; everything else goes on. */
-class UnreadableTest extends ApiTest {
+class UnreadableTest extends ArchiveCalls {
   /** The demonstration's gliders of that name, whatever else was put into the hangar. */
   private static final String NAMED = "/api/aircraft?named=Larkmere&size=200";
 
@@ -60,6 +60,36 @@ class UnreadableTest extends ApiTest {
       }
     }
     return found;
+  }
+
+  /** A table that nothing here reads would be believed whatever it holds. */
+  @Test
+  void everyTableThatIsKeptIsAskedWhatItTells() {
+    List<String> documents =
+        context.getBeansOfType(StoredDocument.class).values().stream()
+            .map(StoredDocument::table)
+            .toList();
+    EntityRows rows = context.getBean(EntityRows.class);
+    assertThat(Kept.ALL).allMatch(one -> rows.asks(one.table()) || documents.contains(one.table()));
+  }
+
+  /** What was ticked off is told as it stands where it is no message. */
+  @Test
+  void whatIsNoMessageIsShownAsItStands() throws Exception {
+    String at = "/api/aircraft/" + model() + "/entered";
+    for (String data :
+        List.of("{\"say\": \"no.such.message\"}", "{\"say\": {}}", "{\"say\": \"list\"}")) {
+      Map<String, Object> ticked =
+          Map.of("transmitter", "Other", "key", "a", "data", data, "readBack", false);
+      Answer done =
+          send(
+              HttpMethod.PUT,
+              at,
+              MediaType.APPLICATION_JSON,
+              json.writeValueAsString(List.of(ticked)));
+      assertThat(done.status()).as(done.body()).isEqualTo(200);
+      assertThat(get(at + "?transmitter=Other").status()).as(data).isEqualTo(200);
+    }
   }
 
   @Test
@@ -138,7 +168,7 @@ class UnreadableTest extends ApiTest {
     assertThat(asked.status()).isEqualTo(422);
     assertThat(asked.body()).contains(field, "cannot be read").doesNotContain("hightally.");
     var saved = http.perform(MockMvcRequestBuilders.get("/api/archive/models/" + id)).andReturn();
-    Map<String, byte[]> entries = ArchiveTest.entries(saved.getResponse().getContentAsByteArray());
+    Map<String, byte[]> entries = entries(saved.getResponse().getContentAsByteArray());
     assertThat(entries.keySet())
         .containsExactlyInAnyOrder("archive.json", "school.json", "models/" + id + ".json");
     assertThat(new String(entries.get("models/" + id + ".json"))).contains("{]");

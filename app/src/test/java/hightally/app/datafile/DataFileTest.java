@@ -202,7 +202,17 @@ class DataFileTest {
       statement.execute("create table \"flyway_schema_history\" (id int)");
       assertThat(data.trouble(clock)).isEqualTo(Said.NOTHING);
       assertThat(data.copies()).isEmpty();
+      assertThat(new WayBack(folder, clock).trouble().code()).isEqualTo("start.inUse");
     }
+    assertThat(new WayBack(folder, clock).trouble()).isEqualTo(Said.NOTHING);
+  }
+
+  /** Without room for the copy the file is not opened. */
+  @Test
+  void whatCannotBeCopiedAfterABadEndIsNotOpened() throws Exception {
+    written(20, false);
+    Files.writeString(folder.resolve("copies"), "in the way of the folder");
+    assertThat(code()).isEqualTo("start.notCopied");
   }
 
   @Test
