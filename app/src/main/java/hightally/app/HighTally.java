@@ -4,6 +4,8 @@ import hightally.app.archive.BringBack;
 import hightally.app.datafile.DataFile;
 import hightally.app.datafile.WayBack;
 import hightally.app.platform.LogFile;
+import hightally.app.platform.OwnBrowser;
+import hightally.app.platform.RunningAt;
 import hightally.app.platform.StartFailure;
 import hightally.app.platform.StartWords;
 import hightally.core.quantity.Said;
@@ -25,6 +27,7 @@ import org.springframework.scheduling.annotation.EnableScheduling;
 public class HighTally {
   private static final String DATA = "--high-tally.data=";
   private static final String RESTORE = "--high-tally.restore=";
+  private static final String BROWSER = "--high-tally.browser=";
 
   /** Command line start; settings are Spring's, see {@code application.yaml}. */
   public static void main(String[] args) {
@@ -35,7 +38,14 @@ public class HighTally {
     }
     String way = option(args, RESTORE, "");
     try {
+      Said notTaken = new TakeOver(args).into(Path.of(data));
+      if (!notTaken.isEmpty()) {
+        end(StartWords.say(notTaken));
+      }
       DataFile file = new DataFile(Path.of(data));
+      if (Boolean.parseBoolean(option(args, BROWSER, "")) && file.inUse()) {
+        openTheOneThatRuns(data);
+      }
       if (!way.isEmpty()) {
         restore(data, way);
       } else {
@@ -70,6 +80,17 @@ public class HighTally {
     }
   }
 
+  /** Who starts it a second time wants its page. */
+  private static void openTheOneThatRuns(String data) {
+    RunningAt.in(data)
+        .ifPresent(
+            page -> {
+              System.out.println(StartWords.say(Said.of("start.ready", "page", page)));
+              OwnBrowser.open(page);
+              System.exit(0);
+            });
+  }
+
   /** Says which ways back there are, or takes one. */
   private static void restore(String data, String word) throws IOException {
     WayBack back = new WayBack(Path.of(data), Clock.systemDefaultZone());
@@ -91,7 +112,7 @@ public class HighTally {
     System.exit(1);
   }
 
-  private static String option(String[] args, String name, String usual) {
+  static String option(String[] args, String name, String usual) {
     for (String arg : args) {
       if (arg.startsWith(name)) {
         return arg.substring(name.length());

@@ -17,7 +17,7 @@ import org.junit.jupiter.api.Test;
 
 /** The pilot's way through the page, in a real browser, on the packaged application. */
 class PathTest extends Story {
-  private static final String DEMO_FILE = "app/src/main/resources/demo/quillon.json";
+  static final String DEMO_FILE = "app/src/main/resources/demo/quillon.json";
 
   /**
    * From the hangar to a revision with its trims at zero. Worked out by hand for the elevator:

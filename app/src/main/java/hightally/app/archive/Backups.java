@@ -1,5 +1,6 @@
 package hightally.app.archive;
 
+import hightally.app.datafile.DataFile;
 import hightally.app.platform.BeforeUpgrade;
 import hightally.app.platform.HighTallyProperties;
 import hightally.app.platform.NotFoundException;
@@ -115,6 +116,9 @@ class Backups implements BeforeUpgrade {
   public void keep(String version) throws IOException, SQLException {
     String day = LocalDate.ofInstant(clock.instant(), ZoneId.systemDefault()).toString();
     write(folder.resolve("upgrade-from-" + version + "-" + day + ".zip"));
+    try (var connection = data.getConnection()) {
+      new DataFile(folder.getParent()).copy(clock, connection);
+    }
   }
 
   private void write(Path file) throws IOException, SQLException {

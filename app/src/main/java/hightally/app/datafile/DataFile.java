@@ -14,6 +14,7 @@ import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
 import java.sql.Connection;
 import java.sql.DriverManager;
+import java.sql.PreparedStatement;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.time.Clock;
@@ -25,6 +26,8 @@ import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipInputStream;
 
 /** The data file of a folder, looked at before anything opens it. */
 public final class DataFile {
@@ -118,7 +121,8 @@ public final class DataFile {
     }
   }
 
-  boolean inUse() throws IOException {
+  /** Whether another program has it open. */
+  public boolean inUse() throws IOException {
     if (!Files.exists(file())) {
       return false;
     }
@@ -153,12 +157,45 @@ public final class DataFile {
         : 0;
   }
 
-  /** Copies the file as it is, with its sums, and forgets the oldest copies. */
+  /** Copies the file as it is, and forgets the oldest copies. */
   public Path copy(Clock clock) throws IOException {
+    return copy(clock, part -> Files.copy(file(), part, StandardCopyOption.REPLACE_EXISTING));
+  }
+
+  /** The same of a file that is open: the database writes what it holds. */
+  public Path copy(Clock clock, Connection open) throws IOException {
+    return copy(clock, part -> written(open, part));
+  }
+
+  private static void written(Connection open, Path to) throws IOException {
+    Path zip = to.resolveSibling(to.getFileName() + ".zip");
+    try (PreparedStatement backup = open.prepareStatement("backup to ?")) {
+      backup.setString(1, zip.toString());
+      backup.execute();
+      try (ZipInputStream in = new ZipInputStream(Files.newInputStream(zip))) {
+        ZipEntry entry = in.getNextEntry();
+        while (entry != null && !entry.getName().endsWith(".mv.db")) {
+          entry = in.getNextEntry();
+        }
+        Files.copy(in, to, StandardCopyOption.REPLACE_EXISTING);
+      }
+    } catch (SQLException e) {
+      throw new IOException(e);
+    } finally {
+      Files.deleteIfExists(zip);
+    }
+  }
+
+  /** Writes a copy somewhere. */
+  private interface Copier {
+    void to(Path part) throws IOException;
+  }
+
+  private Path copy(Clock clock, Copier copier) throws IOException {
     Path copies = Files.createDirectories(folder.resolve(COPIES));
     Path copy = copies.resolve("high-tally-" + STAMP.format(LocalDateTime.now(clock)) + ".mv.db");
     Path part = copies.resolve(copy.getFileName() + ".part");
-    Files.copy(file(), part, StandardCopyOption.REPLACE_EXISTING);
+    copier.to(part);
     Files.move(part, copy, StandardCopyOption.REPLACE_EXISTING);
     List<Path> all = copies();
     for (Path old : all.subList(Math.min(KEPT, all.size()), all.size())) {

@@ -28,6 +28,10 @@ class Announcement {
       int port = context.getWebServer().getPort();
       String page = "http://" + address + ":" + port + "/";
       System.out.println(StartWords.say(Said.of("start.ready", "page", page)));
+      RunningAt.keep(properties.data(), page);
+      if (properties.browser()) {
+        OwnBrowser.open(page);
+      }
     }
     if (properties.exitWhenReady()) {
       System.exit(SpringApplication.exit(event.getApplicationContext()));

@@ -5,6 +5,7 @@ import java.sql.SQLException;
 import org.flywaydb.core.Flyway;
 import org.flywaydb.core.api.MigrationInfo;
 import org.flywaydb.core.api.MigrationState;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.autoconfigure.flyway.FlywayMigrationStrategy;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -16,11 +17,13 @@ import org.springframework.context.annotation.Configuration;
 @Configuration
 class NoNewerData {
   @Bean
-  FlywayMigrationStrategy refuseNewer(BeforeUpgrade before) {
-    return flyway -> migrate(flyway, before);
+  FlywayMigrationStrategy refuseNewer(
+      BeforeUpgrade before,
+      @Value("${" + HighTallyProperties.TAKEN_OVER + ":}") String takenOverFrom) {
+    return flyway -> migrate(flyway, before, !takenOverFrom.isEmpty());
   }
 
-  private static void migrate(Flyway flyway, BeforeUpgrade before) {
+  private static void migrate(Flyway flyway, BeforeUpgrade before, boolean takenOver) {
     for (var applied : flyway.info().all()) {
       if (applied.getState() == MigrationState.FUTURE_SUCCESS
           || applied.getState() == MigrationState.FUTURE_FAILED) {
@@ -28,7 +31,7 @@ class NoNewerData {
       }
     }
     MigrationInfo now = flyway.info().current();
-    if (now != null && flyway.info().pending().length > 0) {
+    if (now != null && (takenOver || flyway.info().pending().length > 0)) {
       try {
         before.keep(now.getVersion().getVersion());
       } catch (IOException | SQLException e) {

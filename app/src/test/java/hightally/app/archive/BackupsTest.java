@@ -12,6 +12,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.FileTime;
 import java.sql.Connection;
+import java.sql.DriverManager;
 import java.sql.SQLException;
 import java.time.Clock;
 import java.time.Duration;
@@ -21,6 +22,7 @@ import java.util.List;
 import javax.sql.DataSource;
 import org.flywaydb.core.Flyway;
 import org.h2.jdbcx.JdbcDataSource;
+import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -35,12 +37,17 @@ class BackupsTest {
   @BeforeEach
   void aHangar() throws SQLException {
     JdbcDataSource made = new JdbcDataSource();
-    made.setURL("jdbc:h2:mem:backups-" + folder.getFileName() + ";DB_CLOSE_DELAY=-1");
+    made.setURL("jdbc:h2:file:" + folder + "/high-tally;DB_CLOSE_DELAY=-1");
     data = made;
     Flyway.configure().dataSource(data).load().migrate();
     sql(
         "insert into aircraft (name, newest_revision, created_at, version) values ('Wheatear', 0,"
             + " current_timestamp, 0)");
+  }
+
+  @AfterEach
+  void closed() throws SQLException {
+    sql("shutdown immediately");
   }
 
   private void sql(String statement) throws SQLException {
@@ -59,7 +66,7 @@ class BackupsTest {
 
   private Backups on(Instant day) {
     HighTallyProperties properties =
-        new HighTallyProperties(false, folder.toString(), false, false);
+        new HighTallyProperties(false, folder.toString(), false, false, false);
     return new Backups(
         data,
         new ArchiveWriter(data, new ObjectMapper()),
@@ -151,10 +158,25 @@ class BackupsTest {
     assertThat(on(FIRST).file("upgrade-from-7-2026-09-01.zip")).isRegularFile();
   }
 
+  /** An archive has what this program knows of; the copy is all there was. */
+  @Test
+  void beforeAnUpgradeTheFileIsCopiedAsWell() throws Exception {
+    on(FIRST).keep("7");
+    sql("delete from aircraft");
+    try (var copies = Files.list(folder.resolve("copies"))) {
+      Path copy = copies.toList().get(0);
+      String file = copy.toString().replace(".mv.db", "");
+      try (var connection = DriverManager.getConnection("jdbc:h2:file:" + file);
+          var found = connection.createStatement().executeQuery("select count(*) from aircraft")) {
+        found.next();
+        assertThat(found.getInt(1)).isEqualTo(1);
+      }
+    }
+  }
+
   @Test
   void nothingElseOfTheFolderIsHandedOut() throws Exception {
     Files.createDirectories(folder.resolve("backups"));
-    Files.writeString(folder.resolve("high-tally.mv.db"), "x");
     for (String name : List.of("../high-tally.mv.db", "daily-2026-09-01.zip", "x")) {
       assertThatThrownBy(() -> on(FIRST).file(name)).isInstanceOf(NotFoundException.class);
     }

@@ -54,7 +54,7 @@ class FailuresTest {
     return new Problems(
         connections,
         words,
-        new HighTallyProperties(false, folder.toString(), false, false),
+        new HighTallyProperties(false, folder.toString(), false, false, false),
         new StaticListableBeanFactory().getBeanProvider(ModelFaults.class));
   }
 
@@ -217,30 +217,32 @@ class FailuresTest {
         version -> {
           throw new IOException("no room");
         };
-    assertThatThrownBy(() -> new NoNewerData().refuseNewer(full).migrate(flyway))
+    assertThatThrownBy(() -> new NoNewerData().refuseNewer(full, "").migrate(flyway))
         .isInstanceOf(StartFailure.NotKept.class);
     assertThat(flyway.info().current().getVersion().getVersion()).isEqualTo("7");
     assertThat(StartFailure.words(new StartFailure.NotKept(new IOException()), "data"))
         .contains("saved as one file")
         .contains("Nothing was changed");
     java.util.List<String> kept = new java.util.ArrayList<>();
-    new NoNewerData().refuseNewer(kept::add).migrate(flyway);
+    new NoNewerData().refuseNewer(kept::add, "").migrate(flyway);
     assertThat(kept).containsExactly("7");
     assertThat(flyway.info().pending()).isEmpty();
+    new NoNewerData().refuseNewer(kept::add, "0.1.0").migrate(flyway);
+    assertThat(kept).as("data just taken over").hasSize(2).contains("7");
   }
 
   @Test
   void dataOfANewerProgramIsRefusedAndLeftAsItIs() throws Exception {
     String url = "jdbc:h2:mem:newer;DB_CLOSE_DELAY=-1";
     Flyway flyway = Flyway.configure().dataSource(url, "sa", "").load();
-    new NoNewerData().refuseNewer(NOTHING_KEPT).migrate(flyway);
+    new NoNewerData().refuseNewer(NOTHING_KEPT, "").migrate(flyway);
     try (Connection connection = DriverManager.getConnection(url, "sa", "")) {
       connection
           .createStatement()
           .executeUpdate(
               "insert into \"flyway_schema_history\" select 99, '99', 'later', 'SQL',"
                   + " 'V99__later.sql', 1, 'sa', current_timestamp, 1, true");
-      assertThatThrownBy(() -> new NoNewerData().refuseNewer(NOTHING_KEPT).migrate(flyway))
+      assertThatThrownBy(() -> new NoNewerData().refuseNewer(NOTHING_KEPT, "").migrate(flyway))
           .isInstanceOf(StartFailure.NewerData.class);
       var rows = connection.createStatement().executeQuery("select count(*) from aircraft");
       rows.next();
