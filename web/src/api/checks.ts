@@ -6,6 +6,7 @@ import { send, stillWaits, useLetters, type Letter } from "./outbox";
 import { acknowledged, useOnceKey } from "./queries";
 import { say } from "@/words/generated/domain";
 
+export type CheckOutline = Schemas["CheckOutline"];
 export type CheckRun = Schemas["CheckRun"];
 export type CheckStep = Schemas["CheckStep"];
 export type CheckAnswer = Schemas["CheckAnswer"];
@@ -74,7 +75,7 @@ export function useBegunHere(aircraftId: number) {
  * The last check before a flight that was ended today, as long as the program does not know of its
  * end; empty for none. Whether it found nothing is the program's to judge.
  */
-export function useEndedHere(aircraftId: number, runs: readonly CheckRun[]): CheckName {
+export function useEndedHere(aircraftId: number, runs: readonly CheckOutline[]): CheckName {
   const letters = useLetters().filter(stillWaits);
   const begun = (name: CheckName) =>
     letters.find((one) => one.key === name)?.body as Begun | undefined;

@@ -7553,8 +7553,26 @@ export interface components {
       throttlePercent: number;
       reckoned: string;
     };
+    CheckOutline: {
+      /** Format: int64 */
+      id: number;
+      /** Format: int32 */
+      revisionNumber: number;
+      /** @enum {string} */
+      kind: "FLIGHT" | "FULL" | "RANGE" | "PUPIL";
+      pack: string;
+      /** @enum {string} */
+      state: "OPEN" | "DONE" | "BROKEN_OFF";
+      /** Format: int32 */
+      steps: number;
+      /** Format: int32 */
+      answered: number;
+      faulty: boolean;
+      /** Format: date-time */
+      createdAt: string;
+    };
     CheckSheet: {
-      runs: components["schemas"]["CheckRun"][];
+      runs: components["schemas"]["CheckOutline"][];
       due: components["schemas"]["Due"][];
     };
     Due: {

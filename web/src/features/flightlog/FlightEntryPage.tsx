@@ -2,7 +2,7 @@ import { zodResolver } from "@hookform/resolvers/zod";
 import { useState } from "react";
 import { useNavigate, useParams } from "react-router";
 import { useAddSimulated } from "@/api/history";
-import { useChecks, useEndedHere, type CheckRun } from "@/api/checks";
+import { useChecks, useEndedHere, type CheckOutline } from "@/api/checks";
 import { useAddFlown, useCoach, useCorrectFlown, useFlightForm } from "@/api/fly";
 import {
   useFields,
@@ -89,7 +89,7 @@ interface EntryProps extends Begun {
   corrected: Flight | undefined;
   /** The check of today, to be named by the flight; 0 for none. */
   check: number;
-  runs: CheckRun[];
+  runs: CheckOutline[];
 }
 
 function Entry(props: EntryProps) {

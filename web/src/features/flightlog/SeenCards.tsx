@@ -1,6 +1,6 @@
 import { useState } from "react";
 import type { Schemas } from "@/api/client";
-import type { CheckRun } from "@/api/checks";
+import type { CheckOutline } from "@/api/checks";
 import type { CoachSheet, TestCard, TestResult } from "@/api/fly";
 import { dateOf } from "@/domain/words";
 import { shaped } from "@/domain/storage";
@@ -18,12 +18,12 @@ export const isSeen = (value: unknown): value is Seen =>
   shaped(value, { results: "array", check: "number", despite: "string" });
 
 /** The newest check of today that was done and found nothing; 0 for none. */
-export const checkedToday = (runs: CheckRun[], day: string) =>
+export const checkedToday = (runs: CheckOutline[], day: string) =>
   runs.find(
     (one) =>
       one.kind === "FLIGHT" &&
       one.state === "DONE" &&
-      one.judged.reasons.length === 0 &&
+      !one.faulty &&
       dateOf(new Date(one.createdAt)) === day,
   )?.id ?? 0;
 

@@ -1,6 +1,6 @@
 import { useState } from "react";
 import { Link, useNavigate } from "react-router";
-import { useBeginCheck, useBegunHere, useChecks, type CheckRun } from "@/api/checks";
+import { useBeginCheck, useBegunHere, useChecks, type CheckOutline } from "@/api/checks";
 import { useFlights } from "@/api/queries";
 import { capital, day, timeOfDay } from "@/domain/words";
 import { Grounded } from "@/features/model/Grounded";
@@ -43,7 +43,7 @@ export function ChecksPage() {
   const last = flights.items?.[0]?.report.battery ?? "";
   const usual = packs.some((one) => one.name === last) ? last : (packs[0]?.name ?? "");
   const pack = picked ?? usual;
-  const start = (kind: CheckRun["kind"]) =>
+  const start = (kind: CheckOutline["kind"]) =>
     begin.mutate({ kind, pack }, { onSuccess: (name) => void navigate(name) });
   return (
     <div className="mx-auto max-w-2xl space-y-3 pt-3">
@@ -71,8 +71,8 @@ export function ChecksPage() {
           <p className="mb-2">
             {say("checksPage.ofSteps", {
               kind: KINDS[open.kind][0],
-              answers: open.answers.length,
-              steps: open.steps.length,
+              answers: open.answered,
+              steps: open.steps,
             })}
           </p>
           <Link to={String(open.id)} className={buttonClass("main", true)}>
@@ -99,7 +99,7 @@ export function ChecksPage() {
           />
         )}
         <ul className="mt-3 space-y-2">
-          {(Object.keys(KINDS) as CheckRun["kind"][]).map((kind) => (
+          {(Object.keys(KINDS) as CheckOutline["kind"][]).map((kind) => (
             <li key={kind}>
               <Button
                 look={kind === "FLIGHT" ? "main" : "plain"}
@@ -129,7 +129,7 @@ export function ChecksPage() {
 }
 
 /** The checks that were done, newest first. */
-function SoFar({ runs }: { runs: CheckRun[] }) {
+function SoFar({ runs }: { runs: CheckOutline[] }) {
   return (
     <Card title={say("checksPage.soFar")}>
       <ul className="divide-y divide-line">
@@ -145,7 +145,7 @@ function SoFar({ runs }: { runs: CheckRun[] }) {
                 pack: run.pack !== "" && `, ${run.pack}`,
                 state: run.state,
               })}
-              {run.judged.reasons.length > 0 && (
+              {run.faulty && (
                 <strong className="text-grounded"> {say("checksPage.notPassed")}</strong>
               )}
             </span>

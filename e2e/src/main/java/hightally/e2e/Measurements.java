@@ -8,6 +8,7 @@ import java.nio.file.Path;
 public final class Measurements {
   private static final int MOVEMENTS = 300;
   private static final int FEW = 3;
+  private static final int HEAP = 256;
 
   private Measurements() {}
 
@@ -16,9 +17,13 @@ public final class Measurements {
     try (RunningApp app = RunningApp.start(folder("latency"))) {
       StickLatency.measure(app, MOVEMENTS);
     }
-    try (RunningApp small = RunningApp.start(folder("small"));
-        RunningApp large = RunningApp.start(folder("large"))) {
-      Growth.measure(small, large, Growth.Size.FULL);
+    boolean kept;
+    try (RunningApp small = RunningApp.startWithHeap(HEAP, folder("small"));
+        RunningApp large = RunningApp.startWithHeap(HEAP, folder("large"))) {
+      kept = Growth.measure(small, large, Growth.Size.FULL);
+    }
+    if (!kept) {
+      throw new IllegalStateException("Not every figure is within its limit");
     }
   }
 
@@ -32,6 +37,6 @@ public final class Measurements {
   }
 
   private static Path folder(String name) throws IOException {
-    return Files.createTempDirectory("high-tally-" + name);
+    return Files.createTempDirectory("high-tally-" + name).resolve("data");
   }
 }

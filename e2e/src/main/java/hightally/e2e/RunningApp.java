@@ -17,11 +17,17 @@ import java.util.Map;
 import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.LinkedBlockingQueue;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 
 /** The packaged application in a process of its own, started as the script starts it. */
 public final class RunningApp implements AutoCloseable {
   private static final String READY = "High Tally is ready at ";
   private static final String PORT = "--server.port=";
+
+  /** The generations of the heap; the metaspace is told in lines of another form. */
+  private static final Pattern USED = Pattern.compile("generation +total \\d+K, used (\\d+)K");
+
   private static final String LAN = "--high-tally.lan=true";
   private static final Path JAR = root().resolve("app/target/high-tally-boot.jar");
   private static final Path UNPACKED = root().resolve("e2e/target/run");
@@ -71,6 +77,39 @@ public final class RunningApp implements AutoCloseable {
   public static RunningApp start(Path data) {
     fill(data);
     return launch(shared(), demo(data));
+  }
+
+  /** The same with so much heap, in MB. */
+  static RunningApp startWithHeap(int megabytes, Path data) {
+    fill(data);
+    List<String> flags = new ArrayList<>(shared());
+    flags.add("-Xmx" + megabytes + "m");
+    return launch(flags, demo(data));
+  }
+
+  /** Bytes of the heap in use, once what is not used any more is gone. */
+  long heapInUse() {
+    String pid = Long.toString(process.pid());
+    printed("jcmd", pid, "GC.run");
+    Matcher used = USED.matcher(printed("jcmd", pid, "GC.heap_info"));
+    long kilobytes = 0;
+    while (used.find()) {
+      kilobytes += Long.parseLong(used.group(1));
+    }
+    return kilobytes * 1024;
+  }
+
+  private static String printed(String... command) {
+    try {
+      Process process = new ProcessBuilder(command).redirectErrorStream(true).start();
+      String said = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+      process.waitFor();
+      return said;
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    } catch (InterruptedException e) {
+      throw new IllegalStateException(e);
+    }
   }
 
   /**

@@ -9,8 +9,11 @@ import hightally.core.quantity.Validation;
 import hightally.core.setup.Setup;
 import java.time.Clock;
 import java.time.Duration;
+import java.util.Collection;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.springframework.data.domain.PageRequest;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -239,6 +242,20 @@ public class Hangar implements PageOfModel {
     return revisions.findByAircraftIdAndNumberIn(aircraftId, numbers).stream()
         .map(RevisionEntity::header)
         .toList();
+  }
+
+  /** Setups of some of an aircraft's revisions, by their numbers. */
+  @Transactional(readOnly = true)
+  public Map<Integer, Setup> setups(long aircraftId, Collection<Integer> numbers) {
+    Map<Integer, Setup> found =
+        revisions.findByAircraftIdAndNumberIn(aircraftId, List.copyOf(numbers)).stream()
+            .collect(Collectors.toMap(one -> one.header().number(), setups::of));
+    for (int number : numbers) {
+      if (!found.containsKey(number)) {
+        throw new NotFoundException("missing.revision", number);
+      }
+    }
+    return found;
   }
 
   private RevisionEntity entity(long aircraftId, int number) {

@@ -67,11 +67,10 @@ class CsvController {
   @GetMapping("/api/aircraft/{aircraftId}/flights.csv")
   @Operation(summary = "All flights, one row a flight and phase")
   ResponseEntity<String> export(@PathVariable long aircraftId) {
-    String base = hangar.newest(aircraftId).setup().basePhase().id();
     return ResponseEntity.ok()
         .contentType(new MediaType("text", "csv", java.nio.charset.StandardCharsets.UTF_8))
         .header("Content-Disposition", "attachment; filename=\"flights.csv\"")
-        .body(CsvLog.write(log.all(aircraftId), base));
+        .body(log.csv(aircraftId));
   }
 
   @PostMapping(value = "/api/aircraft/{aircraftId}/flights.csv", consumes = "text/csv")

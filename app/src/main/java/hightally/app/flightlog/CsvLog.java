@@ -74,26 +74,36 @@ final class CsvLog {
   }
 
   static String write(List<Flight> flights, String basePhase) {
-    StringBuilder text = new StringBuilder(CSVFormat.DEFAULT.format(COLUMNS.toArray()));
-    for (Flight flight : flights) {
-      FlightReport report = flight.report();
-      for (PhaseReading reading : report.readings(basePhase)) {
-        List<Object> row = new ArrayList<>();
-        row.add(flight.id());
-        FlightDay.FIELDS.forEach(field -> row.add(cell(FlightDay.value(report, field))));
-        row.add(reading.phase());
-        row.add(reading.trims().roll());
-        row.add(reading.trims().pitch());
-        row.add(reading.trims().yaw());
-        row.add(reading.throttlePercent());
-        row.add(reading.sure());
-        row.add(reading.turnsDiffer() ? "YES" : "NO");
-        row.add(still(flight.marks().leftOut()));
-        row.add(flight.marks().simulated() ? "YES" : "NO");
-        text.append(END).append(CSVFormat.DEFAULT.format(row.toArray()));
-      }
+    StringBuilder text = new StringBuilder(header());
+    flights.forEach(one -> text.append(lines(one, basePhase)));
+    return text.toString();
+  }
+
+  static String header() {
+    return CSVFormat.DEFAULT.format(COLUMNS.toArray()) + END;
+  }
+
+  /** The lines of one flight, each with its end. */
+  static String lines(Flight flight, String basePhase) {
+    FlightReport report = flight.report();
+    List<Object> day = new ArrayList<>();
+    day.add(flight.id());
+    FlightDay.FIELDS.forEach(field -> day.add(cell(FlightDay.value(report, field))));
+    StringBuilder text = new StringBuilder();
+    for (PhaseReading reading : report.readings(basePhase)) {
+      List<Object> row = new ArrayList<>(day);
+      row.add(reading.phase());
+      row.add(reading.trims().roll());
+      row.add(reading.trims().pitch());
+      row.add(reading.trims().yaw());
+      row.add(reading.throttlePercent());
+      row.add(reading.sure());
+      row.add(reading.turnsDiffer() ? "YES" : "NO");
+      row.add(still(flight.marks().leftOut()));
+      row.add(flight.marks().simulated() ? "YES" : "NO");
+      text.append(CSVFormat.DEFAULT.format(row.toArray())).append(END);
     }
-    return text.append(END).toString();
+    return text.toString();
   }
 
   private static Object cell(Object value) {

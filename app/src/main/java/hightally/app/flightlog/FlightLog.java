@@ -3,6 +3,7 @@ package hightally.app.flightlog;
 import hightally.app.aircraft.Hangar;
 import hightally.app.aircraft.PageOfModel;
 import hightally.app.platform.ConflictException;
+import hightally.app.platform.KeptRows;
 import hightally.app.platform.NotFoundException;
 import hightally.app.platform.Page;
 import hightally.core.flightlog.FlightObservations;
@@ -19,22 +20,28 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.springframework.data.domain.Limit;
 import org.springframework.data.domain.PageRequest;
-import org.springframework.data.domain.Pageable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /** The flights of every aircraft. */
 @Service
 public class FlightLog implements PageOfModel {
+  /** So many flights are kept as they were read. */
+  private static final int KEPT = 5_000;
+
   private static final Duration FLOWN_AND_NOTED = Duration.ofMinutes(2);
 
   private final FlightRepository flights;
   private final Hangar hangar;
   private final Clock clock;
+  private final KeptRows<Flight> read = new KeptRows<>(KEPT);
+  private final KeptRows<String> written = new KeptRows<>(KEPT);
 
   FlightLog(FlightRepository flights, Hangar hangar, Clock clock) {
     this.flights = flights;
@@ -52,14 +59,46 @@ public class FlightLog implements PageOfModel {
     return new Page<>(found.map(FlightEntity::read).getContent(), found.getTotalElements());
   }
 
-  /** Every flight of an aircraft, newest first: only for writing all of them out. */
+  /** Every flight of an aircraft, newest first. */
   @Transactional(readOnly = true)
   public List<Flight> all(long aircraftId) {
+    return newest(aircraftId, Limit.unlimited());
+  }
+
+  /** The newest of them. */
+  @Transactional(readOnly = true)
+  public List<Flight> newest(long aircraftId, Limit most) {
     hangar.newestHeader(aircraftId);
-    return flights
-        .findByAircraftIdOrderByFlownOnDescIdDesc(aircraftId, Pageable.unpaged())
-        .map(FlightEntity::read)
-        .getContent();
+    return read.of(flights.rows(aircraftId, most), this::read);
+  }
+
+  /** Every flight of an aircraft as comma-separated values, newest first. */
+  @Transactional(readOnly = true)
+  public String csv(long aircraftId) {
+    String base = hangar.newest(aircraftId).setup().basePhase().id();
+    List<KeptRows.Row> rows =
+        flights.rows(aircraftId, Limit.unlimited()).stream()
+            .map(one -> one.besides(base.hashCode()))
+            .toList();
+    StringBuilder text = new StringBuilder(CsvLog.header());
+    written.of(rows, numbers -> written(numbers, base)).forEach(text::append);
+    return text.toString();
+  }
+
+  private Map<KeptRows.Row, String> written(List<Long> numbers, String base) {
+    Map<KeptRows.Row, String> found = new HashMap<>();
+    read(numbers)
+        .forEach((row, one) -> found.put(row.besides(base.hashCode()), CsvLog.lines(one, base)));
+    return found;
+  }
+
+  private Map<KeptRows.Row, Flight> read(List<Long> numbers) {
+    Map<KeptRows.Row, Flight> found = new HashMap<>();
+    for (FlightEntity one : flights.findAllById(numbers)) {
+      Flight flight = one.read();
+      found.put(new KeptRows.Row(flight.id(), flight.version()), flight);
+    }
+    return found;
   }
 
   /** How many flights were flown on a revision or a later one; from 0 on, how many in all. */
@@ -160,9 +199,12 @@ public class FlightLog implements PageOfModel {
   private Optional<Flight> again(
       long aircraftId, int revisionNumber, FlightReport report, FlightObservations seen) {
     Instant since = clock.instant().minus(FLOWN_AND_NOTED);
-    return same(aircraftId, report).stream()
+    return flights
+        .findByAircraftIdAndFlownOnAndCreatedAtAfterOrderById(aircraftId, report.flownOn(), since)
+        .stream()
+        .map(FlightEntity::read)
         .filter(one -> one.revisionNumber() == revisionNumber && one.seen().equals(seen))
-        .filter(one -> one.notedAt().isAfter(since))
+        .filter(one -> one.report().equals(report))
         .findFirst();
   }
 

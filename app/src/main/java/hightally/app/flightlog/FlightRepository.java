@@ -1,5 +1,6 @@
 package hightally.app.flightlog;
 
+import hightally.app.platform.KeptRows;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
@@ -13,6 +14,12 @@ import org.springframework.data.jpa.repository.Query;
 
 interface FlightRepository extends JpaRepository<FlightEntity, Long> {
   Page<FlightEntity> findByAircraftIdOrderByFlownOnDescIdDesc(long aircraftId, Pageable page);
+
+  /** Number and version of each, newest first. */
+  @Query(
+      "select new hightally.app.platform.KeptRows$Row(f.id, f.version, 0) from FlightEntity f"
+          + " where f.aircraftId = :aircraftId order by f.flownOn desc, f.id desc")
+  List<KeptRows.Row> rows(long aircraftId, Limit limit);
 
   long countByAircraftId(long aircraftId);
 
@@ -48,6 +55,9 @@ interface FlightRepository extends JpaRepository<FlightEntity, Long> {
   int bringBack(long aircraftId, long id);
 
   List<FlightEntity> findByAircraftIdAndFlownOnOrderById(long aircraftId, LocalDate flownOn);
+
+  List<FlightEntity> findByAircraftIdAndFlownOnAndCreatedAtAfterOrderById(
+      long aircraftId, LocalDate flownOn, Instant since);
 
   Optional<FlightEntity> findByAircraftIdAndRequestKey(long aircraftId, String requestKey);
 }

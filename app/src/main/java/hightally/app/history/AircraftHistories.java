@@ -8,7 +8,6 @@ import hightally.app.aircraft.Revision;
 import hightally.app.aircraft.RevisionHeader;
 import hightally.app.flightlog.Flight;
 import hightally.app.flightlog.FlightLog;
-import hightally.app.platform.Page;
 import hightally.core.flightlog.LoggedFlight;
 import hightally.core.history.History;
 import hightally.core.history.History.Origin;
@@ -24,6 +23,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.IntFunction;
+import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -108,7 +108,7 @@ public class AircraftHistories implements PageOfModel {
   private List<LoggedFlight> flown(long aircraftId, Setup setup) {
     List<LoggedFlight> found =
         new ArrayList<>(
-            flights.flights(aircraftId, new Page.Asked(0, NEWEST)).items().stream()
+            flights.newest(aircraftId, Limit.of(NEWEST)).stream()
                 .map(AircraftHistories::flown)
                 .toList());
     if (found.size() == NEWEST) {

@@ -41,6 +41,9 @@ public abstract class JsonList<T> implements AttributeConverter<List<T>, String>
     if (text == null) {
       return null;
     }
+    if (text.equals("[]")) {
+      return List.of();
+    }
     try {
       return MAPPER.readValue(text, type);
     } catch (IOException e) {

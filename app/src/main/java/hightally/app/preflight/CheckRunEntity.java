@@ -5,6 +5,8 @@ import hightally.core.preflight.CheckAnswer;
 import hightally.core.preflight.CheckKind;
 import hightally.core.preflight.CheckState;
 import hightally.core.preflight.CheckStep;
+import hightally.core.preflight.ModelClearance.CheckLook;
+import hightally.core.setup.Setup;
 import jakarta.persistence.Convert;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
@@ -17,6 +19,7 @@ import jakarta.persistence.Version;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Supplier;
 import java.util.stream.Stream;
 
 /** A check before a flight. */
@@ -121,6 +124,15 @@ class CheckRunEntity implements StoredRow {
         createdAt,
         closedAt,
         version);
+  }
+
+  int version() {
+    return version;
+  }
+
+  /** As the judgement of the model looks at it. */
+  CheckLook look(Supplier<List<CheckStep>> steps, Supplier<Setup> then) {
+    return new CheckLook(kind, steps, answers, state == CheckRun.Stage.DONE, then, createdAt);
   }
 
   @Override

@@ -9,6 +9,7 @@ import hightally.app.benchsetup.NotedPartChange;
 import hightally.app.benchsetup.PartChanges;
 import hightally.app.flightlog.CheckSource;
 import hightally.app.platform.ConflictException;
+import hightally.app.platform.KeptRows;
 import hightally.app.platform.NotFoundException;
 import hightally.app.trimming.Purposes;
 import hightally.core.airframe.Pack;
@@ -28,14 +29,18 @@ import hightally.core.trimming.Purpose;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalLong;
+import java.util.function.Function;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.util.function.SingletonSupplier;
 
 /** The checks of every model: begun, answered step by step, resumed, kept. */
 @Service
@@ -49,6 +54,9 @@ public class Checks implements CheckSource, PageOfModel {
 
   private static final int KEPT = 500;
 
+  /** They hold their answers; what they were made from only where it was asked for. */
+  private static final int LOOKS_KEPT = 2_000;
+
   private final CheckRunRepository runs;
   private final Hangar hangar;
   private final Purposes wishes;
@@ -58,6 +66,9 @@ public class Checks implements CheckSource, PageOfModel {
   /** Steps are the same for the same setup, pack and wishes. */
   private final Cache<Asked, List<CheckStep>> made =
       Caffeine.newBuilder().maximumSize(KEPT).build();
+
+  private final KeptRows<CheckOutline> outlines = new KeptRows<>(KEPT);
+  private final KeptRows<CheckLook> looks = new KeptRows<>(LOOKS_KEPT);
 
   Checks(
       CheckRunRepository runs, Hangar hangar, Purposes wishes, PartChanges changes, Clock clock) {
@@ -69,16 +80,44 @@ public class Checks implements CheckSource, PageOfModel {
   }
 
   /** The newest checks, newest first, and what is due besides. */
-  public record CheckSheet(List<CheckRun> runs, List<Due> due) {}
+  public record CheckSheet(List<CheckOutline> runs, List<Due> due) {}
+
+  /**
+   * A check as a list shows it.
+   *
+   * @param answered how many of its steps have their answer
+   * @param faulty whether something was found that it did not pass by
+   */
+  public record CheckOutline(
+      long id,
+      int revisionNumber,
+      CheckKind kind,
+      String pack,
+      CheckRun.Stage state,
+      int steps,
+      int answered,
+      boolean faulty,
+      Instant createdAt) {
+    static CheckOutline of(CheckRun run) {
+      return new CheckOutline(
+          run.id(),
+          run.revisionNumber(),
+          run.kind(),
+          run.pack(),
+          run.state(),
+          run.steps().size(),
+          run.answers().size(),
+          !run.judged().reasons().isEmpty(),
+          run.createdAt());
+    }
+  }
 
   /** All there is to see of a model's checks. */
   @Transactional(readOnly = true)
   public CheckSheet sheet(long aircraftId) {
     hangar.newestHeader(aircraftId);
-    List<CheckRun> shown =
-        runs.findByAircraftIdOrderByCreatedAtDescIdDesc(aircraftId, Limit.of(SHOWN)).stream()
-            .map(this::read)
-            .toList();
+    List<CheckOutline> shown =
+        outlines.of(rows(aircraftId, SHOWN), made(aircraftId, one -> CheckOutline.of(read(one))));
     return new CheckSheet(shown, due(aircraftId));
   }
 
@@ -123,19 +162,34 @@ public class Checks implements CheckSource, PageOfModel {
   /** All checks of a model, newest first. */
   @Transactional(readOnly = true)
   public List<CheckLook> looks(long aircraftId) {
-    return runs.findByAircraftIdOrderByCreatedAtDescIdDesc(aircraftId, Limit.of(LOOKED_AT)).stream()
-        .map(
-            one -> {
-              CheckRun run = read(one);
-              return new CheckLook(
-                  run.kind(),
-                  run.steps(),
-                  run.answers(),
-                  run.state() == CheckRun.Stage.DONE,
-                  hangar.revision(aircraftId, run.revisionNumber()).setup(),
-                  run.createdAt());
-            })
-        .toList();
+    return looks.of(rows(aircraftId, LOOKED_AT), made(aircraftId, this::look));
+  }
+
+  /** Rows in which something can be found only with the wishes they are read with. */
+  private List<KeptRows.Row> rows(long aircraftId, int most) {
+    int wished = wishes.of(aircraftId).version();
+    return runs.rows(aircraftId, Limit.of(most)).stream().map(one -> one.besides(wished)).toList();
+  }
+
+  private <V> Function<List<Long>, Map<KeptRows.Row, V>> made(
+      long aircraftId, Function<CheckRunEntity, V> made) {
+    int wished = wishes.of(aircraftId).version();
+    return numbers -> {
+      Map<KeptRows.Row, V> found = new HashMap<>();
+      for (CheckRunEntity one : runs.findAllById(numbers)) {
+        found.put(new KeptRows.Row(one.id(), one.version(), wished), made.apply(one));
+      }
+      return found;
+    };
+  }
+
+  /** What a check was made from is read only where somebody has to know. */
+  private CheckLook look(CheckRunEntity one) {
+    long aircraftId = one.aircraftId();
+    int revision = one.revisionNumber();
+    return one.look(
+        SingletonSupplier.of(() -> steps(one)),
+        SingletonSupplier.of(() -> hangar.revision(aircraftId, revision).setup()));
   }
 
   /** Every check as it would begin now, with each pack and without one; none is begun. */

@@ -10,4 +10,6 @@ interface EnteredRepository extends JpaRepository<EnteredEntity, Long> {
 
   Optional<EnteredEntity> findByAircraftIdAndTransmitterAndKey(
       long aircraftId, String transmitter, String key);
+
+  boolean existsByAircraftId(long aircraftId);
 }

@@ -52,11 +52,13 @@ public class TypedByThen {
   public final class Typed {
     private final long aircraftId;
     private final List<TypedChangeEntity> newestFirst;
+    private final boolean nothing;
     private final Map<String, List<EnteredEntity>> ticked = new HashMap<>();
 
     private Typed(long aircraftId, List<TypedChangeEntity> newestFirst) {
       this.aircraftId = aircraftId;
       this.newestFirst = newestFirst;
+      nothing = newestFirst.isEmpty() && !entered.existsByAircraftId(aircraftId);
     }
 
     /**
@@ -64,6 +66,9 @@ public class TypedByThen {
      * that number where nothing was ever ticked off, or where none stood there whole.
      */
     public int revision(int number, Instant at) {
+      if (nothing) {
+        return number;
+      }
       for (int back = 0; back < LOOKED_BACK && number - back > 0; back++) {
         Revision revision = hangar.revision(aircraftId, number - back);
         Standing standing = standing(revision.setup().transmitter().name(), at);

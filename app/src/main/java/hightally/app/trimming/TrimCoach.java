@@ -41,6 +41,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -126,23 +127,26 @@ public class TrimCoach implements PageOfModel {
     List<ModelChange> done =
         jobs(aircraftId).stream().filter(one -> one.state() == ModelChange.State.DONE).toList();
     TypedByThen.Typed byThen = typed.of(aircraftId);
-    Map<Integer, Setup> setups = new HashMap<>();
     List<NotedPartChange> parts = changes.of(aircraftId);
     List<Coach.Flown> flown = new ArrayList<>();
-    for (int i = newestFirst.size() - 1; i >= 0; i--) {
-      Flight one = newestFirst.get(i);
-      for (TestResult result : one.seen().results()) {
-        Setup setup =
-            setups.computeIfAbsent(
-                byThen.revision(one.revisionNumber(), one.notedAt()),
-                number -> hangar.revision(aircraftId, number).setup());
-        flown.add(
-            new Coach.Flown(
-                one.id(),
-                result,
-                snapshot(setup, one, balance(setup, newestFirst, i), done),
-                since(parts, one.notedAt())));
-      }
+    List<Told> counted = told(newestFirst);
+    Map<Long, Integer> revisions = new HashMap<>();
+    for (Told told : counted) {
+      Flight one = newestFirst.get(told.which());
+      revisions.computeIfAbsent(
+          one.id(), id -> byThen.revision(one.revisionNumber(), one.notedAt()));
+    }
+    Map<Integer, Setup> setups = hangar.setups(aircraftId, Set.copyOf(revisions.values()));
+    for (Told told : counted) {
+      Flight one = newestFirst.get(told.which());
+      Setup setup = setups.get(revisions.get(one.id()));
+      double cgMm = balance(setup, newestFirst, told.which());
+      flown.add(
+          new Coach.Flown(
+              one.id(),
+              told.result(),
+              snapshot(setup, one, cgMm, done),
+              since(parts, one.notedAt())));
     }
     List<Coach.Skipped> left =
         skipped.findByAircraftIdOrderById(aircraftId).stream()
@@ -160,6 +164,21 @@ public class TrimCoach implements PageOfModel {
             left,
             moved ? Map.of() : level(aircraftId),
             wishes.of(aircraftId).wishes().turnedRound()));
+  }
+
+  /** What a flight showed of a test. */
+  private record Told(int which, TestResult result) {}
+
+  /** What has a say, the oldest first. */
+  private static List<Told> told(List<Flight> newestFirst) {
+    int last = newestFirst.size() - 1;
+    return Coach.newestOf(
+        newestFirst.size(),
+        i ->
+            newestFirst.get(last - i).seen().results().stream()
+                .map(result -> new Told(last - i, result))
+                .toList(),
+        Told::result);
   }
 
   private static List<PartKind> since(List<NotedPartChange> parts, Instant at) {

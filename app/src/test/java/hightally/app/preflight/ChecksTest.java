@@ -127,7 +127,8 @@ class ChecksTest extends Pilot {
     }
     JsonNode runs = get(at + "/checks").json().get("runs");
     assertThat(runs).hasSize(1);
-    JsonNode run = runs.get(0);
+    assertThat(runs.get(0).get("steps").asInt()).isEqualTo(blank.get("steps").size());
+    JsonNode run = get(at + "/checks/" + runs.get(0).get("id").asLong()).json();
     assertThat(run.get("revisionNumber").asInt()).isEqualTo(1);
     assertThat(run.get("steps")).isEqualTo(blank.get("steps"));
     assertThat(Duration.between(Instant.parse(run.get("createdAt").asText()), Instant.now()))

@@ -6,6 +6,7 @@ import java.lang.reflect.RecordComponent;
 import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -27,6 +28,12 @@ public final class FlightDay {
       Stream.of(FlightReport.class.getRecordComponents())
           .filter(one -> !OF_A_PHASE.contains(one.getName()) && !one.getName().equals("phases"))
           .toList();
+
+  private static final RecordComponent[] ALL = FlightReport.class.getRecordComponents();
+  private static final Constructor<FlightReport> WHOLE = whole();
+  private static final Map<String, RecordComponent> IN_A_PHASE =
+      Stream.of(PhaseReading.class.getRecordComponents())
+          .collect(Collectors.toMap(RecordComponent::getName, Function.identity()));
 
   private FlightDay() {}
 
@@ -50,15 +57,15 @@ public final class FlightDay {
    */
   public static FlightReport report(
       Function<RecordComponent, Object> values, PhaseReading base, List<PhaseReading> phases) {
-    RecordComponent[] all = FlightReport.class.getRecordComponents();
-    Object[] given = new Object[all.length];
-    for (int i = 0; i < all.length; i++) {
+    Object[] given = new Object[ALL.length];
+    for (int i = 0; i < ALL.length; i++) {
+      String name = ALL[i].getName();
       given[i] =
-          has(all[i])
-              ? values.apply(all[i])
-              : all[i].getName().equals("phases") ? phases : ofPhase(base, all[i].getName());
+          name.equals("phases")
+              ? phases
+              : OF_A_PHASE.contains(name) ? read(base, IN_A_PHASE.get(name)) : values.apply(ALL[i]);
     }
-    return made(Arrays.stream(all).map(RecordComponent::getType).toArray(Class<?>[]::new), given);
+    return made(given);
   }
 
   /** What a field holds of which nothing is noted: no text, no number, the first of a choice. */
@@ -70,14 +77,6 @@ public final class FlightDay {
     return type == String.class ? "" : type.isEnum() ? type.getEnumConstants()[0] : null;
   }
 
-  private static Object ofPhase(PhaseReading reading, String name) {
-    return Stream.of(PhaseReading.class.getRecordComponents())
-        .filter(one -> one.getName().equals(name))
-        .findFirst()
-        .map(one -> read(reading, one))
-        .orElseThrow();
-  }
-
   private static Object read(Record record, RecordComponent field) {
     try {
       return field.getAccessor().invoke(record);
@@ -86,10 +85,18 @@ public final class FlightDay {
     }
   }
 
-  private static FlightReport made(Class<?>[] types, Object[] given) {
+  private static Constructor<FlightReport> whole() {
     try {
-      Constructor<FlightReport> whole = FlightReport.class.getDeclaredConstructor(types);
-      return whole.newInstance(given);
+      return FlightReport.class.getDeclaredConstructor(
+          Arrays.stream(ALL).map(RecordComponent::getType).toArray(Class<?>[]::new));
+    } catch (NoSuchMethodException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
+  private static FlightReport made(Object[] given) {
+    try {
+      return WHOLE.newInstance(given);
     } catch (ReflectiveOperationException e) {
       throw new IllegalStateException(e);
     }

@@ -16,6 +16,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Supplier;
 
 /**
  * What was seen and measured on one model, and what that leaves to be done before it may fly. It
@@ -32,21 +33,35 @@ public final class ModelClearance {
   public record BenchLook(StepAnswer answer, Setup then, Instant at) {}
 
   /**
-   * A check.
+   * A check. What it was made from is asked for only where somebody has to know: of a long history
+   * that is the newest few.
    *
-   * @param steps as they were asked
+   * @param asked its steps as they were asked
    * @param done whether it was ended with every step answered
-   * @param then the setup it was made from
+   * @param setup the one it was made from
    */
   public record CheckLook(
       CheckKind kind,
-      List<CheckStep> steps,
+      Supplier<List<CheckStep>> asked,
       List<CheckAnswer> answers,
       boolean done,
-      Setup then,
+      Supplier<Setup> setup,
       Instant at) {
+    List<CheckStep> steps() {
+      return asked.get();
+    }
+
+    Setup then() {
+      return setup.get();
+    }
+
     boolean passed() {
-      return done && CheckState.of(steps, answers).passed();
+      return done && CheckState.of(steps(), answers).passed();
+    }
+
+    /** Whether every step it answers is among some. */
+    boolean answersOnly(Set<String> some) {
+      return answers.stream().allMatch(one -> some.contains(one.step()));
     }
   }
 
@@ -93,6 +108,9 @@ public final class ModelClearance {
     Set<CheckKind> kinds = new HashSet<>();
     for (CheckLook check : checks) {
       boolean newest = kinds.add(check.kind());
+      if (check.answersOnly(seen)) {
+        continue; // What is newer has been seen of each.
+      }
       for (CheckStep step : check.steps()) {
         Optional<CheckAnswer> answer =
             check.answers().stream()
@@ -142,6 +160,7 @@ public final class ModelClearance {
     }
     boolean balance =
         checks.stream()
+            .filter(one -> !one.answers().isEmpty())
             .filter(one -> one.then().balance().equals(now.balance()))
             .anyMatch(
                 one -> CheckState.right(one.steps(), one.answers(), CheckStep.Concern.BALANCE));

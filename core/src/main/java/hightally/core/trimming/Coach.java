@@ -5,12 +5,17 @@ import hightally.core.quantity.Absentable;
 import hightally.core.quantity.Said;
 import hightally.core.setup.Setup;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.EnumSet;
+import java.util.HashMap;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
+import java.util.function.Function;
+import java.util.function.IntFunction;
 
 /**
  * Where a model stands in its trim flights: which tests hold, which are void and by what, what
@@ -26,7 +31,13 @@ public final class Coach {
   /** A value so far from a step of its lever, in parts of it, was rounded in the transmitter. */
   private static final double ROUNDED = 4;
 
+  /** So many of the newest flights of a test are looked at: what lies further back has no say. */
+  private static final int NEWEST = 40;
+
   private final Asked asked;
+
+  /** What has moved since a flight, by the test it is asked for. */
+  private final Map<TestCase, Map<Flown, List<VoidingChange>>> moved = new HashMap<>();
 
   /**
    * A flight's result of a test, with the model as it was then.
@@ -53,7 +64,35 @@ public final class Coach {
       List<Flown> flown,
       List<Skipped> skipped,
       Map<String, LevelTrim> levelTrim,
-      boolean turnedRound) {}
+      boolean turnedRound) {
+    /** The same with of each test only the newest flights, which have a say. */
+    private Asked newest() {
+      List<Flown> kept = newestOf(flown.size(), i -> List.of(flown.get(i)), Flown::result);
+      return new Asked(now, kept, skipped, levelTrim, turnedRound);
+    }
+  }
+
+  /**
+   * Of each test the newest flights, which have a say.
+   *
+   * @param flights how many there are
+   * @param of what one of them has to tell, the oldest first
+   */
+  public static <T> List<T> newestOf(
+      int flights, IntFunction<List<T>> of, Function<T, TestResult> result) {
+    Map<TestCase, Integer> met = new HashMap<>();
+    List<T> kept = new ArrayList<>();
+    for (int i = flights - 1; i >= 0; i--) {
+      for (T one : of.apply(i)) {
+        TestResult told = result.apply(one);
+        if (met.merge(new TestCase(told.test(), told.part()), 1, Integer::sum) <= NEWEST) {
+          kept.add(one);
+        }
+      }
+    }
+    Collections.reverse(kept);
+    return kept;
+  }
 
   /** How far the trims of a phase have come. */
   public enum LevelTrim {
@@ -109,7 +148,7 @@ public final class Coach {
   }
 
   private Coach(Asked asked) {
-    this.asked = asked;
+    this.asked = asked.newest();
   }
 
   /** The plan that follows from what was flown. */
@@ -170,10 +209,7 @@ public final class Coach {
       return new TestStanding(test, State.OPEN, Said.of("coach.notFlown"), 0, null, openBefore);
     }
     Flown newest = all.get(all.size() - 1);
-    List<VoidingChange> moved =
-        VoidingChange.between(newest.snapshot(), asked.now(), test, newest.changed()).stream()
-            .filter(one -> one.voids(test.test()))
-            .toList();
+    List<VoidingChange> moved = moved(newest, test);
     Set<TrimLever> own = own(newest, test);
     if (!moved.isEmpty() || !own.isEmpty()) {
       boolean itself =
@@ -232,7 +268,8 @@ public final class Coach {
       strongest = most == lever ? strength : strongest;
     }
     if (most != null) {
-      return CoachAdvice.of(asked.now(), test, most, step(test, most, all), sign(most));
+      return CoachAdvice.of(
+          asked.now(), test, most, step(test, most, told(test, most, all)), sign(most));
     }
     return closed == null
         ? CoachAdvice.named(newest)
@@ -270,11 +307,13 @@ public final class Coach {
    * not tried round and round.
    */
   private boolean wasNotTheCause(TestCase test, TrimLever lever, List<Flown> all) {
-    for (int i = 1; i < all.size(); i++) {
-      List<Flown> before = all.subList(0, i);
-      if (comparable(before.get(i - 1), test, lever)
-          && before.get(i - 1).result().severity(lever).orElse(0) != 0
-          && step(test, lever, before).verdict() == TrimStep.Verdict.NOT_THE_CAUSE) {
+    List<TrimStep.Flown> history = new ArrayList<>();
+    for (int i = 0; i < all.size() - 1; i++) {
+      Flown one = all.get(i);
+      told(one, test, lever).ifPresent(history::add);
+      if (comparable(one, test, lever)
+          && one.result().severity(lever).orElse(0) != 0
+          && step(test, lever, history).verdict() == TrimStep.Verdict.NOT_THE_CAUSE) {
         return true;
       }
     }
@@ -286,15 +325,21 @@ public final class Coach {
     return lever == TrimLever.DIFFERENTIAL && asked.turnedRound() ? -1 : 1;
   }
 
-  private TrimStep step(TestCase test, TrimLever lever, List<Flown> all) {
-    List<TrimStep.Flown> history = new ArrayList<>();
-    for (Flown one : all) {
-      OptionalInt severity = one.result().severity(lever);
-      if (severity.isPresent() && !hidden(one, lever) && comparable(one, test, lever)) {
-        double value = one.snapshot().value(lever, test);
-        history.add(new TrimStep.Flown(value, sign(lever) * severity.getAsInt()));
-      }
+  private List<TrimStep.Flown> told(TestCase test, TrimLever lever, List<Flown> all) {
+    return all.stream().flatMap(one -> told(one, test, lever).stream()).toList();
+  }
+
+  /** What a flight tells of a lever; nothing where it can tell nothing. */
+  private Optional<TrimStep.Flown> told(Flown one, TestCase test, TrimLever lever) {
+    OptionalInt severity = one.result().severity(lever);
+    if (severity.isEmpty() || hidden(one, lever) || !comparable(one, test, lever)) {
+      return Optional.empty();
     }
+    double value = one.snapshot().value(lever, test);
+    return Optional.of(new TrimStep.Flown(value, sign(lever) * severity.getAsInt()));
+  }
+
+  private TrimStep step(TestCase test, TrimLever lever, List<TrimStep.Flown> history) {
     double min = -lever.furthest();
     double max = lever.furthest();
     if (lever == TrimLever.BALANCE) {
@@ -338,8 +383,18 @@ public final class Coach {
 
   /** Whether only the lever itself has moved between that flight and now. */
   private boolean comparable(Flown one, TestCase test, TrimLever lever) {
-    return VoidingChange.between(one.snapshot(), asked.now(), test, one.changed()).stream()
-        .filter(moved -> moved.voids(test.test()))
-        .allMatch(moved -> moved == lever.moved());
+    return moved(one, test).stream().allMatch(moved -> moved == lever.moved());
+  }
+
+  /** What has moved since a flight and voids its test. */
+  private List<VoidingChange> moved(Flown one, TestCase test) {
+    return moved
+        .computeIfAbsent(test, unknown -> new IdentityHashMap<>())
+        .computeIfAbsent(
+            one,
+            then ->
+                VoidingChange.between(then.snapshot(), asked.now(), test, then.changed()).stream()
+                    .filter(moved -> moved.voids(test.test()))
+                    .toList());
   }
 }

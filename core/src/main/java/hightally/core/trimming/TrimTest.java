@@ -148,6 +148,7 @@ public enum TrimTest {
   private final Set<VoidingChange> voidedBy = EnumSet.of(VoidingChange.SERVO, VoidingChange.REPAIR);
   private final List<TrimOutcome> seen = new ArrayList<>();
   private final Map<TrimOutcome, Way> ways = new EnumMap<>(TrimOutcome.class);
+  private final List<TrimLever> levers;
 
   /**
    * What an outcome asks for.
@@ -193,6 +194,7 @@ public enum TrimTest {
         voided(one.lever().moved());
       }
     }
+    levers = seen.stream().flatMap(one -> way(one).stream()).map(Way::lever).distinct().toList();
   }
 
   private void voided(VoidingChange by) {
@@ -254,7 +256,7 @@ public enum TrimTest {
 
   /** What it can move, each lever once, the one to be looked at first first. */
   public List<TrimLever> levers() {
-    return seen.stream().flatMap(one -> way(one).stream()).map(Way::lever).distinct().toList();
+    return levers;
   }
 
   /** Everything it can show that asks for a change that is computed. */

@@ -4,6 +4,7 @@ import hightally.core.airframe.Pack;
 import hightally.core.airframe.PartChange.PartKind;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Stream;
 
 /** What has moved on a model since a flight; each trim test says by which it is voided. */
 public enum VoidingChange {
@@ -63,10 +64,8 @@ public enum VoidingChange {
     if (atModel(then, now, TrimLever.LATERAL)) {
       moved.add(ACROSS);
     }
-    for (TrimLever lever : TrimLever.values()) {
-      if (lever.inProgram() && differs(lever, then, now, test)) {
-        moved.add(lever.moved());
-      }
+    if (then.setup() != now.setup()) {
+      moved.addAll(inProgram(then, now, test));
     }
     changed.forEach(kind -> moved.addAll(of(kind)));
     return moved.stream().distinct().toList();
@@ -78,20 +77,25 @@ public enum VoidingChange {
         > SAME;
   }
 
-  private static boolean differs(TrimLever lever, FlownState then, FlownState now, TestCase test) {
-    List<TestCase> parts =
+  private static List<VoidingChange> inProgram(FlownState then, FlownState now, TestCase test) {
+    List<TestCase> concerned =
         TestCase.of(now.setup()).stream()
-            .filter(one -> one.test().levers().contains(lever))
-            .filter(one -> !one.test().equals(test.test()) || one.equals(test))
-            .filter(one -> TrimLeverValues.known(lever, then.setup(), one))
+            .filter(one -> one.test() != test.test() || one.equals(test))
             .toList();
-    return parts.stream()
-        .anyMatch(
-            one ->
-                Math.abs(
-                        TrimLeverValues.value(lever, then.setup(), one)
-                            - TrimLeverValues.value(lever, now.setup(), one))
-                    > SAME);
+    return Stream.of(TrimLever.values())
+        .filter(TrimLever::inProgram)
+        .filter(lever -> concerned.stream().anyMatch(one -> differs(lever, then, now, one)))
+        .map(TrimLever::moved)
+        .toList();
+  }
+
+  private static boolean differs(TrimLever lever, FlownState then, FlownState now, TestCase test) {
+    return test.test().levers().contains(lever)
+        && TrimLeverValues.known(lever, then.setup(), test)
+        && Math.abs(
+                TrimLeverValues.value(lever, then.setup(), test)
+                    - TrimLeverValues.value(lever, now.setup(), test))
+            > SAME;
   }
 
   /** Another pack than then, of another mass or in another place. */
