@@ -8,7 +8,8 @@ import java.nio.file.Path;
 public final class Measurements {
   private static final int MOVEMENTS = 300;
   private static final int FEW = 3;
-  private static final int HEAP = 256;
+  private static final String HEAP = "-Xmx256m";
+  private static final int TIMES = 5;
 
   private Measurements() {}
 
@@ -18,10 +19,12 @@ public final class Measurements {
       StickLatency.measure(app, MOVEMENTS);
     }
     boolean kept;
-    try (RunningApp small = RunningApp.startWithHeap(HEAP, folder("small"));
-        RunningApp large = RunningApp.startWithHeap(HEAP, folder("large"))) {
+    Path grown = folder("large");
+    try (RunningApp small = RunningApp.startAsPackaged(folder("small"), HEAP);
+        RunningApp large = RunningApp.startAsPackaged(grown, HEAP)) {
       kept = Growth.measure(small, large, Growth.Size.FULL);
     }
+    kept &= new StartTimes(folder("starts").getParent(), TIMES).measure(grown);
     if (!kept) {
       throw new IllegalStateException("Not every figure is within its limit");
     }
@@ -34,6 +37,7 @@ public final class Measurements {
   static void once(RunningApp app) throws IOException, InterruptedException {
     StickLatency.measure(app, FEW);
     Growth.measure(app, app, Growth.Size.SHORTEST);
+    new StartTimes(folder("starts").getParent(), 1).once(app);
   }
 
   private static Path folder(String name) throws IOException {

@@ -32,6 +32,10 @@ public final class RunningApp implements AutoCloseable {
   private static final Path JAR = root().resolve("app/target/high-tally-boot.jar");
   private static final Path UNPACKED = root().resolve("e2e/target/run");
 
+  /** Those of the packaged start. */
+  static final List<String> FLAGS =
+      List.of("-XX:+UseSerialGC", "-Dspring.aot.enabled=true", "-Xlog:disable");
+
   private static final Path BOOT = UNPACKED.resolve("high-tally-boot.jar");
   private static final Path LOCK = root().resolve("e2e/target/run.lock");
 
@@ -79,12 +83,29 @@ public final class RunningApp implements AutoCloseable {
     return launch(shared(), demo(data));
   }
 
-  /** The same with so much heap, in MB. */
-  static RunningApp startWithHeap(int megabytes, Path data) {
+  /** The same with the flags of the packaged start. */
+  static RunningApp startAsPackaged(Path data, String... flags) {
     fill(data);
-    List<String> flags = new ArrayList<>(shared());
-    flags.add("-Xmx" + megabytes + "m");
-    return launch(flags, demo(data));
+    List<String> command = packaged();
+    command.addAll(1, List.of(flags));
+    command.addAll(demo(data));
+    command.add(PORT + 0);
+    return new Output(begun(command)).awaitRunning();
+  }
+
+  /** As the packaged start begins: its compilers are both there. */
+  static List<String> packaged() {
+    unpack();
+    List<String> command = new ArrayList<>(List.of("java"));
+    command.addAll(FLAGS);
+    command.addAll(shared());
+    command.addAll(List.of("-jar", BOOT.toString()));
+    return command;
+  }
+
+  static Path unpacked() {
+    unpack();
+    return UNPACKED;
   }
 
   /** Bytes of the heap in use, once what is not used any more is gone. */
@@ -272,7 +293,7 @@ public final class RunningApp implements AutoCloseable {
 
   private static List<String> java(List<String> flags) {
     List<String> command = new ArrayList<>(List.of("java", "-XX:TieredStopAtLevel=1"));
-    command.addAll(List.of("-XX:+UseSerialGC", "-Dspring.aot.enabled=true", "-Xlog:disable"));
+    command.addAll(FLAGS);
     command.addAll(flags);
     return command;
   }

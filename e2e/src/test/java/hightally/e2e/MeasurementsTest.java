@@ -22,9 +22,11 @@ class MeasurementsTest extends Story {
     }
     String told = printed.toString(StandardCharsets.UTF_8);
     assertThat(told.lines().filter(one -> one.startsWith("Stick to redrawn surface"))).hasSize(1);
+    // Every page's data that the published description names, four first views, the heap.
     assertThat(told.lines().filter(one -> one.startsWith("Growth, ")))
-        .hasSize(7)
-        .allMatch(one -> one.matches(".*: median [1-9].* against [\\d.]+.* times as slow.*"));
+        .hasSizeGreaterThan(40)
+        .allMatch(one -> one.matches(".*: (median )?[0-9].* against [\\d.]+.* times as .*"));
+    assertThat(told.lines().filter(one -> one.contains(" times as long"))).hasSize(2);
     assertThat(told).doesNotContain("NaN", "Infinity");
   }
 }

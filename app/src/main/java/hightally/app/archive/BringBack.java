@@ -9,6 +9,7 @@ import java.nio.file.Path;
 import java.sql.SQLException;
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
@@ -20,11 +21,11 @@ public class BringBack implements ApplicationRunner {
   /** The setting that names the archive. */
   public static final String ARCHIVE = "high-tally.bring-back";
 
-  private final Archives archives;
+  private final ObjectProvider<Archives> reader;
   private final String file;
 
-  BringBack(Archives archives, @Value("${" + ARCHIVE + ":}") String file) {
-    this.archives = archives;
+  BringBack(ObjectProvider<Archives> reader, @Value("${" + ARCHIVE + ":}") String file) {
+    this.reader = reader;
     this.file = file;
   }
 
@@ -34,6 +35,7 @@ public class BringBack implements ApplicationRunner {
       return;
     }
     Path archive = Path.of(file);
+    Archives archives = reader.getObject();
     try {
       Archives.Contents held = archives.look(archive);
       Set<Long> sound =

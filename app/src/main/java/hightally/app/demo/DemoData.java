@@ -6,7 +6,6 @@ import hightally.app.aircraft.Hangar;
 import hightally.app.benchsetup.NotedPartChange;
 import hightally.app.benchsetup.PartChanges;
 import hightally.app.flightlog.FlightLog;
-import hightally.app.platform.HighTallyProperties;
 import hightally.core.airframe.PartChange;
 import hightally.core.airframe.PartChange.PartKind;
 import hightally.core.flightlog.FlightReport;
@@ -20,8 +19,6 @@ import hightally.core.setup.Setup;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
-import org.springframework.boot.ApplicationArguments;
-import org.springframework.boot.ApplicationRunner;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -31,10 +28,9 @@ import org.springframework.transaction.annotation.Transactional;
  * that has not flown. All history goes through the same use cases as a pilot's.
  */
 @Component
-class DemoData implements ApplicationRunner {
+class DemoData {
   private static final String FIELD = "Fernhollow meadow";
 
-  private final HighTallyProperties properties;
   private final Hangar hangar;
   private final FlightLog flights;
   private final Adjustments adjustments;
@@ -44,7 +40,6 @@ class DemoData implements ApplicationRunner {
   private final DemoChecks checks;
 
   DemoData(
-      HighTallyProperties properties,
       Hangar hangar,
       FlightLog flights,
       Adjustments adjustments,
@@ -52,7 +47,6 @@ class DemoData implements ApplicationRunner {
       DemoAircraft aircraft,
       DemoGlider glider,
       DemoChecks checks) {
-    this.properties = properties;
     this.hangar = hangar;
     this.flights = flights;
     this.adjustments = adjustments;
@@ -62,10 +56,10 @@ class DemoData implements ApplicationRunner {
     this.checks = checks;
   }
 
-  @Override
+  /** Fills the hangar if there is nothing in it. */
   @Transactional
-  public void run(ApplicationArguments arguments) {
-    if (properties.demo() && hangar.isEmpty()) {
+  public void fill() {
+    if (hangar.isEmpty()) {
       checks.done(biplane(), "4S 3300, pack B");
       checks.done(glider.fly(), DemoGlider.PACK);
       checks.done(wing(), "4-cell receiver pack");

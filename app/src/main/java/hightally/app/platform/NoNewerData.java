@@ -1,6 +1,7 @@
 package hightally.app.platform;
 
 import java.io.IOException;
+import java.sql.Connection;
 import java.sql.SQLException;
 import org.flywaydb.core.Flyway;
 import org.flywaydb.core.api.MigrationInfo;
@@ -24,6 +25,11 @@ class NoNewerData {
   }
 
   private static void migrate(Flyway flyway, BeforeUpgrade before, boolean takenOver) {
+    try (Connection connection = flyway.getConfiguration().getDataSource().getConnection()) {
+      NewestSchema.make(connection);
+    } catch (SQLException | IOException e) {
+      throw new IllegalStateException(e);
+    }
     for (var applied : flyway.info().all()) {
       if (applied.getState() == MigrationState.FUTURE_SUCCESS
           || applied.getState() == MigrationState.FUTURE_FAILED) {
