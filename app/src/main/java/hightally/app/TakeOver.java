@@ -46,7 +46,7 @@ final class TakeOver {
     }
     if (trouble.isEmpty()) {
       System.setProperty(HighTallyProperties.TAKEN_OVER, earlier.version());
-      say(Said.of("takeOver.done", "folder", earlier.folder().toString()));
+      say(Said.of("earlier.done", "folder", earlier.folder().toString()));
     }
     return trouble;
   }
@@ -57,13 +57,13 @@ final class TakeOver {
 
   private boolean asked(EarlierFolder earlier) throws IOException {
     String folder = earlier.folder().toString();
-    Said question = Said.of("takeOver.question", "folder", folder, "version", earlier.version());
-    List<Said> answers = List.of(Said.of("takeOver.yes"), Said.of("takeOver.no"));
+    Said question = Said.of("earlier.question", "folder", folder, "version", earlier.version());
+    List<Said> answers = List.of(Said.of("earlier.yes"), Said.of("earlier.no"));
     return new AskedInBrowser(question, answers).ask(port(), this::open) == 0;
   }
 
   private void open(String page) {
-    say(Said.of("takeOver.asks", "page", page));
+    say(Said.of("earlier.asks", "page", page));
     if (Boolean.parseBoolean(HighTally.option(args, "--high-tally.browser=", ""))) {
       OwnBrowser.open(page);
     }

@@ -136,15 +136,15 @@ class PackagedTest {
       try (Started early = new Started(newer, tools, "--take-over", "yes")) {
         early.until(say("start.cannot", "why", "").strip());
         assertThat(early.process.waitFor()).isEqualTo(1);
-        assertThat(String.join("\n", early.lines)).containsPattern(like("takeOver.inUse"));
+        assertThat(String.join("\n", early.lines)).containsPattern(like("earlier.inUse"));
       }
     }
     try (Started running = new Started(newer, tools, "--port", "0")) {
-      String question = running.until(say("takeOver.asks", "page", "").strip());
+      String question = running.until(say("earlier.asks", "page", "").strip());
       assertThat(opened(3).get(2)).isEqualTo(question);
       Page page = browser.page(1280, 800, ColorScheme.LIGHT);
       page.navigate(question);
-      Story.button(page, say("takeOver.yes")).click();
+      Story.button(page, say("earlier.yes")).click();
       page.navigate(running.until(READY));
       page.getByText("Quillon").first().waitFor();
     }

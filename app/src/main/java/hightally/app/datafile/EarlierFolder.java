@@ -81,7 +81,7 @@ public record EarlierFolder(Path folder, String version) {
   public Said trouble() throws IOException {
     Path data = folder.resolve(DATA);
     return Files.exists(data.resolve(Sums.NAME)) && new DataFile(data).inUse()
-        ? Said.of("takeOver.inUse", "folder", folder.toString())
+        ? Said.of("earlier.inUse", "folder", folder.toString())
         : Said.NOTHING;
   }
 
@@ -96,7 +96,7 @@ public record EarlierFolder(Path folder, String version) {
     Files.walkFileTree(folder.resolve(DATA), new Copying(folder.resolve(DATA), part));
     if (!new DataFile(part).trouble(clock).isEmpty()) {
       FileSystemUtils.deleteRecursively(part);
-      return Said.of("takeOver.damaged", "folder", folder.toString());
+      return Said.of("earlier.damaged", "folder", folder.toString());
     }
     if (Files.isDirectory(to)) {
       Files.delete(to); // Empty, or it is not for us to remove.

@@ -105,7 +105,7 @@ public final class AskedInBrowser {
 
   /** The same address is the program's in a moment. */
   private static String going() {
-    String said = HtmlUtils.htmlEscape(StartWords.say(Said.of("takeOver.starting")));
+    String said = HtmlUtils.htmlEscape(StartWords.say(Said.of("earlier.starting")));
     return page("<meta http-equiv=\"refresh\" content=\"3;url=/\">", "<p>" + said + "</p>");
   }
 

@@ -105,7 +105,7 @@ class EarlierFolderTest {
     whole[whole.length / 2] ^= 1;
     Files.write(file, whole);
     EarlierFolder earlier = EarlierFolder.beside(home, data).orElseThrow();
-    assertThat(earlier.copyTo(data, Clock.systemUTC()).code()).isEqualTo("takeOver.damaged");
+    assertThat(earlier.copyTo(data, Clock.systemUTC()).code()).isEqualTo("earlier.damaged");
     assertThat(all(home)).containsExactly("version.txt");
   }
 
@@ -116,7 +116,7 @@ class EarlierFolderTest {
     try (FileChannel channel = FileChannel.open(file, StandardOpenOption.WRITE);
         var lock = channel.lock()) {
       assertThat(lock.isValid()).isTrue();
-      assertThat(earlier.trouble().code()).isEqualTo("takeOver.inUse");
+      assertThat(earlier.trouble().code()).isEqualTo("earlier.inUse");
     }
   }
 

@@ -24,8 +24,8 @@ class AskedInBrowserTest {
       CompletableFuture.supplyAsync(
           () -> {
             try {
-              Said question = Said.of("takeOver.question", "folder", "<a>", "version", "1");
-              List<Said> answers = List.of(Said.of("takeOver.yes"), Said.of("takeOver.no"));
+              Said question = Said.of("earlier.question", "folder", "<a>", "version", "1");
+              List<Said> answers = List.of(Said.of("earlier.yes"), Said.of("earlier.no"));
               return new AskedInBrowser(question, answers).ask(0, page::complete);
             } catch (java.io.IOException e) {
               throw new java.io.UncheckedIOException(e);
