@@ -320,19 +320,19 @@ CREATE CACHED TABLE "PUBLIC"."flyway_schema_history"(
 );
 ALTER TABLE "PUBLIC"."flyway_schema_history" ADD CONSTRAINT "PUBLIC"."flyway_schema_history_pk" PRIMARY KEY("installed_rank");
 CREATE INDEX "PUBLIC"."flyway_schema_history_s_idx" ON "PUBLIC"."flyway_schema_history"("success" NULLS FIRST);
-INSERT INTO "flyway_schema_history" VALUES (-1, NULL, '<< Flyway Schema History table created >>', 'TABLE', '', null, 'SA', CURRENT_TIMESTAMP, 0, TRUE);
-INSERT INTO "flyway_schema_history" VALUES (1, '1', 'aircraft flights adjustments', 'SQL', 'V1__aircraft_flights_adjustments.sql', 1793283186, 'SA', CURRENT_TIMESTAMP, 0, TRUE);
-INSERT INTO "flyway_schema_history" VALUES (2, '2', 'bench set up', 'SQL', 'V2__bench_set_up.sql', -177630580, 'SA', CURRENT_TIMESTAMP, 0, TRUE);
-INSERT INTO "flyway_schema_history" VALUES (3, '3', 'entered values', 'SQL', 'V3__entered_values.sql', 1355326819, 'SA', CURRENT_TIMESTAMP, 0, TRUE);
-INSERT INTO "flyway_schema_history" VALUES (4, '4', 'phases of flights', 'SQL', 'V4__phases_of_flights.sql', 1978901838, 'SA', CURRENT_TIMESTAMP, 0, TRUE);
-INSERT INTO "flyway_schema_history" VALUES (5, '5', 'flights to metal', 'SQL', 'V5__flights_to_metal.sql', 90199007, 'SA', CURRENT_TIMESTAMP, 0, TRUE);
-INSERT INTO "flyway_schema_history" VALUES (6, '6', 'history that may grow', 'SQL', 'V6__history_that_may_grow.sql', -105181118, 'SA', CURRENT_TIMESTAMP, 0, TRUE);
-INSERT INTO "flyway_schema_history" VALUES (7, '7', 'trim flights', 'SQL', 'V7__trim_flights.sql', -832345133, 'SA', CURRENT_TIMESTAMP, 0, TRUE);
-INSERT INTO "flyway_schema_history" VALUES (8, '8', 'one story', 'SQL', 'V8__one_story.sql', 926721740, 'SA', CURRENT_TIMESTAMP, 0, TRUE);
-INSERT INTO "flyway_schema_history" VALUES (9, '9', 'school', 'SQL', 'V9__school.sql', 1791407706, 'SA', CURRENT_TIMESTAMP, 0, TRUE);
-INSERT INTO "flyway_schema_history" VALUES (10, '10', 'attention', 'SQL', 'V10__attention.sql', -1183600339, 'SA', CURRENT_TIMESTAMP, 0, TRUE);
-INSERT INTO "flyway_schema_history" VALUES (11, '11', 'devices let in', 'SQL', 'V11__devices_let_in.sql', -1378482969, 'SA', CURRENT_TIMESTAMP, 0, TRUE);
-INSERT INTO "flyway_schema_history" VALUES (12, '12', 'put away', 'SQL', 'V12__put_away.sql', 864884606, 'SA', CURRENT_TIMESTAMP, 0, TRUE);
-INSERT INTO "flyway_schema_history" VALUES (13, '13', 'clearance', 'SQL', 'V13__clearance.sql', -844870539, 'SA', CURRENT_TIMESTAMP, 0, TRUE);
-INSERT INTO "flyway_schema_history" VALUES (14, '14', 'balance not typed', 'SQL', 'V14__balance_not_typed.sql', -2135702327, 'SA', CURRENT_TIMESTAMP, 0, TRUE);
-INSERT INTO "flyway_schema_history" VALUES (15, '15', 'typed changes', 'SQL', 'V15__typed_changes.sql', -1856134333, 'SA', CURRENT_TIMESTAMP, 0, TRUE);
+INSERT INTO "flyway_schema_history" VALUES (-1, NULL, '<< Flyway Schema History table created >>', 'TABLE', '', null, 'SA', CURRENT_TIMESTAMP, 0, TRUE),
+(1, '1', 'aircraft flights adjustments', 'SQL', 'V1__aircraft_flights_adjustments.sql', 1793283186, 'SA', CURRENT_TIMESTAMP, 0, TRUE),
+(2, '2', 'bench set up', 'SQL', 'V2__bench_set_up.sql', -177630580, 'SA', CURRENT_TIMESTAMP, 0, TRUE),
+(3, '3', 'entered values', 'SQL', 'V3__entered_values.sql', 1355326819, 'SA', CURRENT_TIMESTAMP, 0, TRUE),
+(4, '4', 'phases of flights', 'SQL', 'V4__phases_of_flights.sql', 1978901838, 'SA', CURRENT_TIMESTAMP, 0, TRUE),
+(5, '5', 'flights to metal', 'SQL', 'V5__flights_to_metal.sql', 90199007, 'SA', CURRENT_TIMESTAMP, 0, TRUE),
+(6, '6', 'history that may grow', 'SQL', 'V6__history_that_may_grow.sql', -105181118, 'SA', CURRENT_TIMESTAMP, 0, TRUE),
+(7, '7', 'trim flights', 'SQL', 'V7__trim_flights.sql', -832345133, 'SA', CURRENT_TIMESTAMP, 0, TRUE),
+(8, '8', 'one story', 'SQL', 'V8__one_story.sql', 926721740, 'SA', CURRENT_TIMESTAMP, 0, TRUE),
+(9, '9', 'school', 'SQL', 'V9__school.sql', 1791407706, 'SA', CURRENT_TIMESTAMP, 0, TRUE),
+(10, '10', 'attention', 'SQL', 'V10__attention.sql', -1183600339, 'SA', CURRENT_TIMESTAMP, 0, TRUE),
+(11, '11', 'devices let in', 'SQL', 'V11__devices_let_in.sql', -1378482969, 'SA', CURRENT_TIMESTAMP, 0, TRUE),
+(12, '12', 'put away', 'SQL', 'V12__put_away.sql', 864884606, 'SA', CURRENT_TIMESTAMP, 0, TRUE),
+(13, '13', 'clearance', 'SQL', 'V13__clearance.sql', -844870539, 'SA', CURRENT_TIMESTAMP, 0, TRUE),
+(14, '14', 'balance not typed', 'SQL', 'V14__balance_not_typed.sql', -2135702327, 'SA', CURRENT_TIMESTAMP, 0, TRUE),
+(15, '15', 'typed changes', 'SQL', 'V15__typed_changes.sql', -1856134333, 'SA', CURRENT_TIMESTAMP, 0, TRUE);

@@ -30,11 +30,6 @@ final class Growth {
   /** The demo glider: five phases. */
   private static final String DEMO = "api/aircraft/2";
 
-  /** A whole file of flights holds two hundred times as many. */
-  private static final String FILE = ".csv";
-
-  private static final double FILE_LIMIT = 4;
-
   /** Every so many checks one is gone through to its end. */
   private static final int ANSWERED = 25;
 
@@ -242,11 +237,10 @@ final class Growth {
         shorts.add(small);
       }
     }
-    double limit = page.path.endsWith(FILE) ? FILE_LIMIT : LIMIT;
-    return told(page.path, median(longs), median(shorts), limit);
+    return told(page.path, median(longs), median(shorts));
   }
 
-  private static boolean told(String what, double grown, double small, double limit) {
+  private static boolean told(String what, double grown, double small) {
     double ratio = grown / small;
     System.out.printf(
         Locale.ROOT,
@@ -255,8 +249,8 @@ final class Growth {
         grown,
         small,
         ratio,
-        limit);
-    return ratio <= limit * Limits.BEYOND;
+        LIMIT);
+    return ratio <= LIMIT * Limits.BEYOND;
   }
 
   /** The first view in the browser, from the address to what shows that it is drawn. */
@@ -275,7 +269,7 @@ final class Growth {
             shorts.add(small);
           }
         }
-        kept &= told("first view of " + view, median(longs), median(shorts), LIMIT);
+        kept &= told("first view of " + view, median(longs), median(shorts));
       }
     }
     return kept;

@@ -73,12 +73,6 @@ final class CsvLog {
     return field.getName().replaceAll("([A-Z])", "_$1").toLowerCase(Locale.ROOT);
   }
 
-  static String write(List<Flight> flights, String basePhase) {
-    StringBuilder text = new StringBuilder(header());
-    flights.forEach(one -> text.append(lines(one, basePhase)));
-    return text.toString();
-  }
-
   static String header() {
     return CSVFormat.DEFAULT.format(COLUMNS.toArray()) + END;
   }
