@@ -237,7 +237,7 @@ final class Growth {
         shorts.add(small);
       }
     }
-    return told(page.path, median(longs), median(shorts));
+    return told(page.path, Limits.median(longs), Limits.median(shorts));
   }
 
   private static boolean told(String what, double grown, double small) {
@@ -269,7 +269,7 @@ final class Growth {
             shorts.add(small);
           }
         }
-        kept &= told("first view of " + view, median(longs), median(shorts));
+        kept &= told("first view of " + view, Limits.median(longs), Limits.median(shorts));
       }
     }
     return kept;
@@ -303,10 +303,6 @@ final class Growth {
         ratio,
         LEVEL);
     return ratio <= LEVEL;
-  }
-
-  private static double median(List<Double> times) {
-    return times.stream().sorted().skip(times.size() / 2).findFirst().orElseThrow();
   }
 
   private double timed(String path) throws IOException, InterruptedException {

@@ -10,6 +10,7 @@ public final class Measurements {
   private static final int FEW = 3;
   private static final String HEAP = "-Xmx256m";
   private static final int TIMES = 5;
+  private static final int ANSWERS = 25;
 
   private Measurements() {}
 
@@ -19,10 +20,13 @@ public final class Measurements {
       StickLatency.measure(app, MOVEMENTS);
     }
     boolean kept;
+    try (RunningApp app = RunningApp.startAsPackaged(folder("answers"))) {
+      kept = AnswerTimes.measure(app, ANSWERS);
+    }
     Path grown = folder("large");
     try (RunningApp small = RunningApp.startAsPackaged(folder("small"), HEAP);
         RunningApp large = RunningApp.startAsPackaged(grown, HEAP)) {
-      kept = Growth.measure(small, large, Growth.Size.FULL);
+      kept &= Growth.measure(small, large, Growth.Size.FULL);
     }
     kept &= new StartTimes(folder("starts").getParent(), TIMES).measure(grown);
     if (!kept) {
@@ -36,6 +40,7 @@ public final class Measurements {
    */
   static void once(RunningApp app) throws IOException, InterruptedException {
     StickLatency.measure(app, FEW);
+    AnswerTimes.measure(app, 1);
     Growth.measure(app, app, Growth.Size.SHORTEST);
     new StartTimes(folder("starts").getParent(), 1).once(app);
   }

@@ -86,20 +86,16 @@ final class StartTimes {
   }
 
   private static boolean told(String what, List<Double> one, List<Double> other, double limit) {
-    double ratio = median(one) / median(other);
+    double ratio = Limits.median(one) / Limits.median(other);
     System.out.printf(
         Locale.ROOT,
         "%s: median %.2f s against %.2f s; %.2f times as long (limit %.2f)%n",
         what,
-        median(one),
-        median(other),
+        Limits.median(one),
+        Limits.median(other),
         ratio,
         limit);
     return ratio <= limit * Limits.BEYOND;
-  }
-
-  private static double median(List<Double> times) {
-    return times.stream().sorted().skip(times.size() / 2).findFirst().orElseThrow();
   }
 
   private static List<String> started(Path data) {
@@ -251,7 +247,7 @@ final class StartTimes {
         took.add((System.nanoTime() - begin) / 1e9);
       }
     }
-    return median(took);
+    return Limits.median(took);
   }
 
   private static JsonNode answered(HttpRequest.Builder request)

@@ -30,8 +30,17 @@ import java.util.function.DoubleUnaryOperator;
  * with the bench's own answers, and the movement is kept beside it.
  */
 public final class MovementSolver {
-  private static final int PIECES = 120;
-  private static final int HALVINGS = 60;
+  /** Looked at first; what is not found so is looked for in smaller pieces. */
+  private static final int PIECES = 24;
+
+  private static final int SMALL_PIECES = 120;
+  private static final int ROUNDS = 60;
+
+  /** Millimetres or degrees nobody can tell from nothing. */
+  private static final double EXACT = 1e-7;
+
+  /** A root is known well enough at a hundredth of the grain. */
+  private static final double NEAR = 1e-4;
 
   /** Percent are kept to this: hundredths move nothing a ruler shows. */
   private static final double GRAIN = 100;
@@ -60,8 +69,8 @@ public final class MovementSolver {
   }
 
   /** One to be set. */
-  private static MovementSolver at(Setup setup, Moment bench, WantedMovement wish) {
-    MovementSolver found = new MovementSolver(SignalPath.of(setup), bench, wish);
+  private static MovementSolver at(SignalPath path, Moment bench, WantedMovement wish) {
+    MovementSolver found = new MovementSolver(path, bench, wish);
     if (found.moment == null) {
       throw InvalidInputException.of("subject", wish.subject(), Said.of("demand.comesOn"));
     }
@@ -76,13 +85,15 @@ public final class MovementSolver {
    */
   public static Setup made(Setup setup, Moment bench, WantedMovement wish) {
     Validation.check(wish);
-    Setup one = at(setup, bench, wish).set();
+    SignalPath path = SignalPath.of(setup);
+    Setup one = at(path, bench, wish).set();
     Optional<Surface> pair = setup.surface(wish.surface()).flatMap(setup::pairOf);
     if (!wish.pair() || pair.isEmpty()) {
       return one;
     }
     double sign = sign(setup, wish, pair.get().id());
-    return sign == 0 ? one : at(one, bench, wish.at(pair.get().id(), sign * wish.signed())).set();
+    WantedMovement mirrored = wish.at(pair.get().id(), sign * wish.signed());
+    return sign == 0 ? one : at(path.reprogrammed(one), bench, mirrored).set();
   }
 
   /** Whether the mirrored surface moves the same way, 1, or the other, -1; 0 for not at all. */
@@ -282,7 +293,7 @@ public final class MovementSolver {
             Strengths.percent(
                 changed, wish.kind(), wish.subject(), wish.surface(), wish.plusSide()),
             trims,
-            stood(SignalPath.of(changed)));
+            stood(path.reprogrammed(changed)));
     typed.removeIf(now::sameAs);
     if (wish.unit() != Unit.PERCENT) {
       typed.add(now);
@@ -305,57 +316,83 @@ public final class MovementSolver {
     boolean rate = wish.kind().sized() && wish.kind() != Kind.DIFFERENTIAL;
     double least = rate ? 0 : -most;
     DoubleUnaryOperator off =
-        percent -> measured(SignalPath.of(put(percent)), trims) - wish.signed();
+        percent -> measured(path.reprogrammed(put(percent)), trims) - wish.signed();
+    Searched found = searched(off, least, most, PIECES);
+    if (Double.isNaN(found.best())) {
+      found = searched(off, least, most, SMALL_PIECES);
+    }
+    if (Double.isNaN(found.best())) {
+      throw InvalidInputException.of(
+          "value",
+          wish.value(),
+          Validation.range(
+              Math.ceil((found.lowest() + wish.signed()) * 10) / 10,
+              Math.floor((found.highest() + wish.signed()) * 10) / 10,
+              wish.unit()));
+    }
+    return found.best();
+  }
+
+  /** The percent found, not a number for none, and the least and most by which it was missed. */
+  private record Searched(double best, double lowest, double highest) {}
+
+  private Searched searched(DoubleUnaryOperator off, double least, double most, int pieces) {
     double now =
         Strengths.percent(setup, wish.kind(), wish.subject(), wish.surface(), wish.plusSide());
     double best = Double.NaN;
-    double lowest = Double.POSITIVE_INFINITY;
-    double highest = Double.NEGATIVE_INFINITY;
     double before = off.applyAsDouble(least);
-    for (int i = 0; i < PIECES; i++) {
-      double from = least + (most - least) * i / PIECES;
-      double to = least + (most - least) * (i + 1) / PIECES;
+    double lowest = before;
+    double highest = before;
+    for (int i = 0; i < pieces; i++) {
+      double from = least + (most - least) * i / pieces;
+      double to = least + (most - least) * (i + 1) / pieces;
       double after = off.applyAsDouble(to);
-      lowest = Math.min(lowest, Math.min(before, after));
-      highest = Math.max(highest, Math.max(before, after));
+      lowest = Math.min(lowest, after);
+      highest = Math.max(highest, after);
       if (before == 0 || before * after < 0 || after == 0) {
-        double found = Math.rint(root(off, from, to, before) * GRAIN) / GRAIN;
+        double found = Math.rint(root(off, from, to, before, after) * GRAIN) / GRAIN;
         boolean nearer = Double.isNaN(best) || Math.abs(found - now) < Math.abs(best - now);
         // Where a rod locks the surface jumps past it: that is no answer.
         best = nearer && Math.abs(off.applyAsDouble(found)) <= MISS ? found : best;
       }
       before = after;
     }
-    if (Double.isNaN(best)) {
-      throw InvalidInputException.of(
-          "value",
-          wish.value(),
-          Validation.range(
-              Math.ceil((lowest + wish.signed()) * 10) / 10,
-              Math.floor((highest + wish.signed()) * 10) / 10,
-              wish.unit()));
-    }
-    return best;
+    return new Searched(best, lowest, highest);
   }
 
-  private static double root(DoubleUnaryOperator off, double from, double to, double atFrom) {
+  /**
+   * Where it is nothing, by the straight line between two places either side; one that has stayed
+   * twice counts half, so that neither stays for long (the Illinois form of false position).
+   */
+  private static double root(
+      DoubleUnaryOperator off, double from, double to, double atFrom, double atTo) {
     double low = from;
     double high = to;
     double atLow = atFrom;
-    for (int i = 0; i < HALVINGS && high - low > 1e-9; i++) {
-      double middle = (low + high) / 2;
+    double atHigh = atTo;
+    int stayed = 0;
+    for (int i = 0; i < ROUNDS && high - low > NEAR && atLow != 0 && atHigh != 0; i++) {
+      double middle = (low * atHigh - high * atLow) / (atHigh - atLow);
       double at = off.applyAsDouble(middle);
-      if (at == 0) {
+      if (Math.abs(at) < EXACT) {
         return middle;
       }
       if (atLow * at < 0) {
         high = middle;
+        atHigh = at;
+        atLow /= stayed < 0 ? 2 : 1;
+        stayed = -1;
       } else {
         low = middle;
         atLow = at;
+        atHigh /= stayed > 0 ? 2 : 1;
+        stayed = 1;
       }
     }
-    return (low + high) / 2;
+    if (atLow == 0) {
+      return low;
+    }
+    return atHigh == 0 ? high : (low + high) / 2;
   }
 
   /** Where it is typed, and the commands it goes between. */

@@ -58,6 +58,37 @@ public final class SignalPath {
     drives = new Drive[rests.length][surfaces.length];
   }
 
+  /** The same aircraft, leads and channels with another program. */
+  private SignalPath(Setup setup, SignalPath like) {
+    this.setup = setup;
+    program = new Program(setup);
+    channels = like.channels;
+    servos = like.servos;
+    channelOfServo = like.channelOfServo;
+    surfaces = like.surfaces;
+    servoOfSurface = like.servoOfSurface;
+    masterOfSurface = like.masterOfSurface;
+    order = like.order;
+    rests = new Moment[setup.phases().size()];
+    drives = new Drive[rests.length][surfaces.length];
+  }
+
+  /**
+   * The path of a setup that differs from this one's in its program alone: nothing behind the
+   * program is worked out again, and what is within its ranges is for the caller to know.
+   */
+  public SignalPath reprogrammed(Setup changed) {
+    if (!changed.surfaces().equals(setup.surfaces())
+        || !changed.servos().equals(setup.servos())
+        || !changed.channels().equals(setup.channels())
+        || !changed.wiring().equals(setup.wiring())
+        || !changed.transmitter().equals(setup.transmitter())
+        || !changed.airframe().equals(setup.airframe())) {
+      throw new IllegalArgumentException("More than the program differs");
+    }
+    return new SignalPath(changed, this);
+  }
+
   /**
    * The path of a setup.
    *
