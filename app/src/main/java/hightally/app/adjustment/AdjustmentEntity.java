@@ -10,6 +10,9 @@ import hightally.core.benchsetup.BenchVerification.Verified;
 import hightally.core.flightlog.PhaseReading;
 import hightally.core.program.Trims;
 import hightally.core.quantity.Control;
+import hightally.core.quantity.Said;
+import hightally.core.quantity.SelfChecked;
+import hightally.core.quantity.Violation;
 import hightally.core.setup.Setup;
 import jakarta.persistence.Convert;
 import jakarta.persistence.Entity;
@@ -23,6 +26,7 @@ import jakarta.persistence.Version;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Consumer;
 import java.util.function.Supplier;
 import java.util.stream.Stream;
 
@@ -189,8 +193,22 @@ class AdjustmentEntity implements StoredRow {
     return version;
   }
 
+  /** The phase the others were told by; none in a round of one phase. */
+  private record Reference(String reference, List<PhaseReading> phases) implements SelfChecked {
+    @Override
+    public void check(String path, Consumer<Violation> found) {
+      List<String> known = phases.stream().map(PhaseReading::phase).toList();
+      if (!reference.isEmpty() && !known.contains(reference)) {
+        Said one = Said.of("demand.oneOf", "names", String.join(", ", known));
+        found.accept(Violation.of(path + "reference", reference, one));
+      }
+    }
+  }
+
   @Override
   public Stream<? extends Record> told() {
-    return Stream.of(phases, gauges, verified, means, marks).flatMap(List::stream);
+    return Stream.concat(
+        Stream.of(new Reference(referencePhase, phases)),
+        Stream.of(gauges, verified, means, marks).flatMap(List::stream));
   }
 }

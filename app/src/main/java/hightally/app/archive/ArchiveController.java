@@ -10,6 +10,7 @@ import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
+import java.nio.file.StandardOpenOption;
 import java.sql.SQLException;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -17,11 +18,13 @@ import java.time.ZoneId;
 import java.util.List;
 import java.util.Set;
 import org.springframework.core.io.FileSystemResource;
+import org.springframework.core.io.InputStreamResource;
 import org.springframework.core.io.Resource;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -36,16 +39,16 @@ import org.springframework.web.bind.annotation.RestController;
 class ArchiveController {
   private static final String ZIP = "application/zip";
 
-  private final Archives archives;
+  private final ArchiveWorks works;
   private final Backups backups;
   private final ArchiveWriter writer;
   private final Clock clock;
   private final Hangar hangar;
 
   ArchiveController(
-      Archives archives, Backups backups, ArchiveWriter writer, Hangar hangar, Clock clock) {
+      ArchiveWorks works, Backups backups, ArchiveWriter writer, Hangar hangar, Clock clock) {
     this.hangar = hangar;
-    this.archives = archives;
+    this.works = works;
     this.backups = backups;
     this.writer = writer;
     this.clock = clock;
@@ -53,13 +56,61 @@ class ArchiveController {
 
   @GetMapping(produces = ZIP)
   @Operation(summary = "All models with everything that belongs to them, as one file")
-  ResponseEntity<byte[]> all() throws IOException, SQLException {
-    ByteArrayOutputStream whole = new ByteArrayOutputStream();
-    writer.write(whole, clock.instant());
-    LocalDate today = LocalDate.ofInstant(clock.instant(), ZoneId.systemDefault());
+  ResponseEntity<Resource> all() throws IOException {
+    Path file = works.saved();
     return ResponseEntity.ok()
-        .headers(saved("high-tally-" + today + ".zip"))
-        .body(whole.toByteArray());
+        .headers(savedToday())
+        .contentLength(Files.size(file))
+        .body(
+            new InputStreamResource(
+                Files.newInputStream(file, StandardOpenOption.DELETE_ON_CLOSE)));
+  }
+
+  private HttpHeaders savedToday() {
+    LocalDate today = LocalDate.ofInstant(clock.instant(), ZoneId.systemDefault());
+    return saved("high-tally-" + today + ".zip");
+  }
+
+  @PostMapping("/works/save")
+  @Operation(summary = "Begins to write all models into one file; how far it is can be asked")
+  ArchiveWorks.ArchiveState save() throws IOException {
+    return works.save();
+  }
+
+  @PostMapping(value = "/works/look", consumes = ZIP)
+  @Operation(summary = "Begins to look into an archive; stores nothing")
+  ArchiveWorks.ArchiveState beginLook(@RequestBody Resource archive) throws IOException {
+    return works.look(received(archive));
+  }
+
+  @PostMapping(value = "/works/bring", consumes = ZIP)
+  @Operation(
+      summary = "Begins to bring models of an archive back; stopped, nothing was brought at all")
+  ArchiveWorks.ArchiveState beginBring(
+      @RequestBody Resource archive,
+      @RequestParam(defaultValue = "") Set<Long> chosen,
+      @RequestParam(defaultValue = "") Set<Long> beside,
+      @RequestParam(defaultValue = "false") boolean practice)
+      throws IOException {
+    return works.bring(received(archive), new Archives.Wanted(chosen, beside, practice));
+  }
+
+  @GetMapping("/works/{id}")
+  @Operation(summary = "How far an archive's writing, look or return is, and what came of it")
+  ArchiveWorks.ArchiveState work(@PathVariable long id) {
+    return works.state(id);
+  }
+
+  @DeleteMapping("/works/{id}")
+  @Operation(summary = "Stops it before its next model")
+  ArchiveWorks.ArchiveState stop(@PathVariable long id) {
+    return works.stop(id);
+  }
+
+  @GetMapping(value = "/works/{id}/file", produces = ZIP)
+  @Operation(summary = "The file that was written")
+  ResponseEntity<Resource> file(@PathVariable long id) {
+    return ResponseEntity.ok().headers(savedToday()).body(new FileSystemResource(works.file(id)));
   }
 
   @GetMapping(value = "/models/{id}", produces = ZIP)
@@ -98,13 +149,8 @@ class ArchiveController {
 
   @PostMapping(value = "/look", consumes = ZIP)
   @Operation(summary = "What an archive holds, and which of it the hangar has; stores nothing")
-  Contents look(@RequestBody Resource archive) throws IOException, SQLException {
-    Path file = received(archive);
-    try {
-      return archives.look(file);
-    } finally {
-      Files.deleteIfExists(file);
-    }
+  Contents look(@RequestBody Resource archive) throws IOException {
+    return works.lookedInto(received(archive));
   }
 
   @PostMapping(value = "/bring", consumes = ZIP)
@@ -117,13 +163,8 @@ class ArchiveController {
       @RequestParam(defaultValue = "") Set<Long> chosen,
       @RequestParam(defaultValue = "") Set<Long> beside,
       @RequestParam(defaultValue = "false") boolean practice)
-      throws IOException, SQLException {
-    Path file = received(archive);
-    try {
-      return archives.bring(file, new Archives.Wanted(chosen, beside, practice));
-    } finally {
-      Files.deleteIfExists(file);
-    }
+      throws IOException {
+    return works.broughtBack(received(archive), new Archives.Wanted(chosen, beside, practice));
   }
 
   private static Path received(Resource archive) throws IOException {

@@ -1,5 +1,6 @@
 package hightally.app.archive;
 
+import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
@@ -13,6 +14,7 @@ import java.sql.Connection;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.time.Instant;
+import java.util.function.DoubleConsumer;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 import javax.sql.DataSource;
@@ -43,11 +45,20 @@ class ArchiveWriter {
 
   /** Writes a file that is there only when it is whole. */
   void write(Path file, Instant now) throws IOException, SQLException {
+    write(file, now, done -> {});
+  }
+
+  /**
+   * The same, telling how much is written, 0 to 1.
+   *
+   * @param reached told before each model; may throw to stop
+   */
+  void write(Path file, Instant now, DoubleConsumer reached) throws IOException, SQLException {
     Files.createDirectories(file.toAbsolutePath().getParent());
     Path part = file.resolveSibling(file.getFileName() + ".part");
     try {
       try (OutputStream out = Files.newOutputStream(part)) {
-        write(out, now);
+        write(out, now, EVERY, reached);
       }
       try {
         Files.move(part, file, StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
@@ -59,18 +70,18 @@ class ArchiveWriter {
     }
   }
 
-  /** Writes all of it to wherever it goes. */
-  void write(OutputStream out, Instant now) throws IOException, SQLException {
-    write(out, now, EVERY);
+  /** Writes one model alone, as it lies in the data. */
+  void write(OutputStream out, Instant now, long only) throws IOException, SQLException {
+    write(out, now, only, done -> {});
   }
 
-  /** Writes one model alone, as it lies in the data, or every one. */
-  void write(OutputStream out, Instant now, long only) throws IOException, SQLException {
+  private void write(OutputStream out, Instant now, long only, DoubleConsumer reached)
+      throws IOException, SQLException {
     try (Connection connection = data.getConnection()) {
       isolate(connection, "SNAPSHOT");
       connection.setAutoCommit(false);
       try (ZipOutputStream zip = new ZipOutputStream(out)) {
-        write(zip, connection, now, only);
+        write(zip, connection, now, only, reached);
       } finally {
         connection.rollback();
         connection.setAutoCommit(true);
@@ -85,14 +96,18 @@ class ArchiveWriter {
     }
   }
 
-  private void write(ZipOutputStream zip, Connection connection, Instant now, long only)
+  private void write(
+      ZipOutputStream zip, Connection connection, Instant now, long only, DoubleConsumer reached)
       throws IOException, SQLException {
     Rows rows = new Rows(connection, mapper);
     ObjectNode about = mapper.createObjectNode();
     about.put("format", FORMAT).put("program", "High Tally").put("writtenAt", now.toString());
     about.put("dataVersion", version(connection));
     ArrayNode models = about.putArray("models");
-    for (var model : rows.read(Kept.MODEL, "? in (id, 0)", only)) {
+    ArrayNode all = rows.read(Kept.MODEL, "? in (id, 0)", only);
+    for (int i = 0; i < all.size(); i++) {
+      reached.accept((double) i / all.size());
+      JsonNode model = all.get(i);
       long id = model.get("id").asLong();
       ObjectNode one = mapper.createObjectNode();
       for (Kept kept : Kept.ALL) {

@@ -22,6 +22,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.DoubleConsumer;
 import java.util.regex.Pattern;
 import javax.sql.DataSource;
 import org.flywaydb.core.api.MigrationVersion;
@@ -88,16 +89,22 @@ class Archives {
   /** A model that was brought back, with its number in the hangar. */
   record BroughtBack(long id, String name) {}
 
-  /** What a file holds and what is wrong with it; nothing is stored. */
-  Contents look(Path file) throws IOException, SQLException {
+  /**
+   * What a file holds and what is wrong with it; nothing is stored.
+   *
+   * @param reached told how much is looked at, 0 to 1; may throw to stop
+   */
+  Contents look(Path file, DoubleConsumer reached) throws IOException, SQLException {
     try (ArchiveReader archive = new ArchiveReader(file, mapper);
         Connection upgraded = DriverManager.getConnection("jdbc:h2:mem:" + UUID.randomUUID())) {
       Contained contained = new Contained(archive, mapper, version(archive.about()), upgraded);
       contained.models(archive.models());
       contained.practice();
       contained.bringUp();
-      for (long number : contained.sound()) {
-        tried(contained, upgraded, number);
+      List<Long> sound = contained.sound();
+      for (int i = 0; i < sound.size(); i++) {
+        reached.accept((double) i / sound.size());
+        tried(contained, upgraded, sound.get(i));
       }
       for (int i = 0; i < contained.practised().size(); i++) {
         rows.fields(Kept.PRACTICE, i, contained.practised().get(i), contained.practiceFaults());
@@ -230,8 +237,13 @@ class Archives {
         "archive", Said.of("given.file"), Said.of("demand.archiveWhole"));
   }
 
-  /** Brings back what is wanted, all or none; practice that is here already only once. */
-  List<BroughtBack> bring(Path file, Wanted wanted) throws IOException, SQLException {
+  /**
+   * Brings back what is wanted, all or none; practice that is here already only once.
+   *
+   * @param reached told how much is brought, 0 to 1; may throw to stop, and nothing was brought
+   */
+  List<BroughtBack> bring(Path file, Wanted wanted, DoubleConsumer reached)
+      throws IOException, SQLException {
     try (ArchiveReader archive = new ArchiveReader(file, mapper);
         Connection upgraded = DriverManager.getConnection("jdbc:h2:mem:" + UUID.randomUUID())) {
       Contained contained = new Contained(archive, mapper, version(archive.about()), upgraded);
@@ -241,15 +253,17 @@ class Archives {
       }
       contained.bringUp();
       contained.refuseFaults();
-      return transaction.execute(status -> brought(contained, upgraded, wanted));
+      return transaction.execute(status -> brought(contained, upgraded, wanted, reached));
     }
   }
 
-  private List<BroughtBack> brought(Contained contained, Connection upgraded, Wanted wanted) {
+  private List<BroughtBack> brought(
+      Contained contained, Connection upgraded, Wanted wanted, DoubleConsumer reached) {
     Connection hangar = DataSourceUtils.getConnection(data);
     try {
       List<BroughtBack> done = new ArrayList<>();
       for (long number : wanted.models) {
+        reached.accept((double) done.size() / wanted.models.size());
         Copied copied =
             read(
                 new Bringing(upgraded, hangar, false),

@@ -1,6 +1,7 @@
 package hightally.app.archive;
 
 import hightally.app.datafile.DataFile;
+import hightally.app.platform.BackgroundWork;
 import hightally.app.platform.BeforeUpgrade;
 import hightally.app.platform.HighTallyProperties;
 import hightally.app.platform.NotFoundException;
@@ -49,12 +50,19 @@ class Backups implements BeforeUpgrade {
   private final ArchiveWriter writer;
   private final Clock clock;
   private final HighTallyProperties properties;
+  private final BackgroundWork work;
   private final Path folder;
 
   /** The state of the data that was last kept. */
   private long kept;
 
-  Backups(DataSource data, ArchiveWriter writer, Clock clock, HighTallyProperties properties) {
+  Backups(
+      DataSource data,
+      ArchiveWriter writer,
+      Clock clock,
+      HighTallyProperties properties,
+      BackgroundWork work) {
+    this.work = work;
     this.data = data;
     this.writer = writer;
     this.clock = clock;
@@ -90,6 +98,10 @@ class Backups implements BeforeUpgrade {
   /** Once a day while the program runs, minutes after there is anything to keep. */
   @Scheduled(fixedDelay = OFTEN_MILLIS, initialDelay = SOON_MILLIS)
   void daily() {
+    work.await(List.of(work.begin("archive of the day", job -> ofTheDay())), Long.MAX_VALUE);
+  }
+
+  private void ofTheDay() {
     Path file = today();
     try {
       if (!Files.exists(file) && !empty()) {

@@ -37,14 +37,14 @@ public class BringBack implements ApplicationRunner {
     Path archive = Path.of(file);
     Archives archives = reader.getObject();
     try {
-      Archives.Contents held = archives.look(archive);
+      Archives.Contents held = archives.look(archive, part -> {});
       Set<Long> sound =
           held.models().stream()
               .filter(one -> one.faults().isEmpty() && !one.here())
               .map(Archives.InArchive::number)
               .collect(Collectors.toSet());
       boolean practice = held.practiceFaults().isEmpty();
-      archives.bring(archive, new Archives.Wanted(sound, Set.of(), practice));
+      archives.bring(archive, new Archives.Wanted(sound, Set.of(), practice), part -> {});
       tell(Said.of("restore.done", "count", sound.size(), "when", held.writtenAt()));
       for (Archives.InArchive one : held.models()) {
         for (Violation fault : one.faults()) {

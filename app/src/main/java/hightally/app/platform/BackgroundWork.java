@@ -2,12 +2,13 @@ package hightally.app.platform;
 
 import jakarta.annotation.PreDestroy;
 import java.util.Map;
-import java.util.concurrent.ArrayBlockingQueue;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.PriorityBlockingQueue;
 import java.util.concurrent.RejectedExecutionException;
 import java.util.concurrent.ThreadPoolExecutor;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.BooleanSupplier;
 import java.util.function.Consumer;
 import java.util.function.DoubleConsumer;
@@ -25,13 +26,14 @@ public class BackgroundWork {
   private static final int QUEUED = 400;
 
   private final Map<String, Job> jobs = new ConcurrentHashMap<>();
+  private final AtomicLong numbers = new AtomicLong();
   private final ThreadPoolExecutor pool =
       new ThreadPoolExecutor(
           1,
           1,
           0,
           TimeUnit.SECONDS,
-          new ArrayBlockingQueue<>(QUEUED),
+          new PriorityBlockingQueue<>(),
           task -> {
             Thread thread = new Thread(task, "background-work");
             thread.setDaemon(true);
@@ -44,7 +46,27 @@ public class BackgroundWork {
     WAITING,
     RUNNING,
     DONE,
+    STOPPED,
     FAILED
+  }
+
+  /** Thrown where a piece of work finds that it was told to stop. */
+  public static final class StoppedException extends RuntimeException {
+    private static final long serialVersionUID = 1;
+  }
+
+  /** A piece that waits: what somebody asked for before what is done because it is due. */
+  private record Piece(boolean asked, long number, Runnable work)
+      implements Runnable, Comparable<Piece> {
+    @Override
+    public void run() {
+      work.run();
+    }
+
+    @Override
+    public int compareTo(Piece other) {
+      return asked == other.asked ? Long.compare(number, other.number) : asked ? -1 : 1;
+    }
   }
 
   /** A piece of work. */
@@ -66,6 +88,18 @@ public class BackgroundWork {
       part = done;
     }
 
+    /**
+     * Told by the work how far it is, 0 to 1, where it can stop.
+     *
+     * @throws StoppedException if it was told to
+     */
+    public void reached(double done) {
+      part = done;
+      if (stop) {
+        throw new StoppedException();
+      }
+    }
+
     /** How much is done, 0 to 1. */
     public double part() {
       return part;
@@ -74,6 +108,11 @@ public class BackgroundWork {
     /** What has become of it. */
     public Stage stage() {
       return stage;
+    }
+
+    /** Whether it goes on no more. */
+    public boolean ended() {
+      return ended.getCount() == 0;
     }
 
     /** Asks it to stop. */
@@ -92,18 +131,30 @@ public class BackgroundWork {
   }
 
   /**
-   * Begins a piece of work, or finds the one of that name that is waiting or under way.
+   * Begins a piece of work that is due, or finds the one of that name that is waiting or under way.
    *
    * @throws BusyException if as much is waiting as may be
    */
   public Job begin(String name, Consumer<Job> work) {
+    return begin(name, false, work);
+  }
+
+  /** The same with work that somebody asked for and looks at: before all that is only due. */
+  public Job beginAsked(String name, Consumer<Job> work) {
+    return begin(name, true, work);
+  }
+
+  private Job begin(String name, boolean asked, Consumer<Job> work) {
     Job fresh = new Job();
     Job known = jobs.putIfAbsent(name, fresh);
     if (known != null) {
       return known;
     }
     try {
-      pool.execute(() -> go(name, fresh, work));
+      if (pool.getQueue().size() >= QUEUED) {
+        throw new RejectedExecutionException();
+      }
+      pool.execute(new Piece(asked, numbers.incrementAndGet(), () -> go(name, fresh, work)));
     } catch (RejectedExecutionException e) {
       jobs.remove(name, fresh);
       throw new BusyException();
@@ -116,6 +167,8 @@ public class BackgroundWork {
     try {
       work.accept(job);
       job.stage = Stage.DONE;
+    } catch (StoppedException e) {
+      job.stage = Stage.STOPPED;
     } catch (RuntimeException | OutOfMemoryError e) {
       LOG.error("Work in the background failed: {}", name, e);
       job.stage = Stage.FAILED;

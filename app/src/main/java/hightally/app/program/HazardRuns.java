@@ -119,7 +119,7 @@ class HazardRuns {
     long id = numbers.incrementAndGet();
     runs.put(id, run);
     forget(id - KEPT);
-    work.begin("hazards " + id, job -> run.go(path));
+    work.beginAsked("hazards " + id, job -> run.go(path));
     return state(id);
   }
 

@@ -1,9 +1,13 @@
 package hightally.app.trimming;
 
 import hightally.core.quantity.Absentable;
+import hightally.core.quantity.Said;
+import hightally.core.quantity.SelfChecked;
+import hightally.core.quantity.Violation;
 import hightally.core.trimming.TestCase;
 import hightally.core.trimming.TrimLever;
 import java.time.Instant;
+import java.util.function.Consumer;
 
 /**
  * A change at the model that a trim test asked for: washers, balance, weight across.
@@ -23,11 +27,20 @@ public record ModelChange(
     @Absentable Integer resultRevision,
     Instant createdAt,
     @Absentable Instant closedAt,
-    int version) {
+    int version)
+    implements SelfChecked {
   /** How far it has come. */
   public enum State {
     OPEN,
     DONE,
     DROPPED
+  }
+
+  @Override
+  public void check(String path, Consumer<Violation> found) {
+    if (state != State.OPEN && closedAt == null) {
+      found.accept(
+          Violation.of(path + "closedAt", Said.of("given.missing"), Said.of("demand.given")));
+    }
   }
 }

@@ -9,10 +9,12 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import java.util.Set;
 import java.util.TreeMap;
 import javax.sql.DataSource;
 import org.junit.jupiter.api.BeforeEach;
@@ -29,6 +31,11 @@ import org.springframework.mock.web.MockHttpServletResponse;
  */
 class ArchiveFaultsTest extends ArchiveCalls {
   private static final int TRIED = Integer.getInteger("archives", 100);
+
+  /** Columns that were once refused without being named: tried first. */
+  private static final Set<String> ONCE_WRONG =
+      Set.of("adjustment.reference_phase", "adjustment.phases", "metal_job.closed_at");
+
   private static final JsonNodeFactory JSON = JsonNodeFactory.instance;
 
   @Autowired private DataSource data;
@@ -142,6 +149,7 @@ class ArchiveFaultsTest extends ArchiveCalls {
     List<Bent> all = all();
     assertThat(all.size()).as("changes").isGreaterThan(1500);
     Collections.shuffle(all, new Random(7));
+    all.sort(Comparator.comparing(one -> !ONCE_WRONG.contains(one.table + "." + one.column)));
     // As it is it is taken, or nothing below says anything.
     tried(new Bent("as it is", "aircraft", 0, "", null), model, true);
     Map<String, Integer> became = new TreeMap<>();

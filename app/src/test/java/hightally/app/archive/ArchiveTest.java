@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
-import java.io.ByteArrayOutputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -158,9 +157,10 @@ class ArchiveTest extends ArchiveCalls {
       document.setString(1, setup);
       document.execute();
     }
-    ByteArrayOutputStream out = new ByteArrayOutputStream();
-    new ArchiveWriter(old, json).write(out, Instant.parse("2023-05-02T12:00:00Z"));
-    MockHttpServletResponse done = sent("/api/archive/bring?chosen=1", out.toByteArray());
+    Path file = Files.createTempDirectory("high-tally").resolve("old.zip");
+    new ArchiveWriter(old, json).write(file, Instant.parse("2023-05-02T12:00:00Z"));
+    byte[] whole = Files.readAllBytes(file);
+    MockHttpServletResponse done = sent("/api/archive/bring?chosen=1", whole);
     assertThat(done.getStatus()).as(done.getContentAsString()).isEqualTo(200);
     String at = "/api/aircraft/" + json.readTree(done.getContentAsString()).at("/0/id").asLong();
     JsonNode standing = get(at).json();
@@ -170,7 +170,7 @@ class ArchiveTest extends ArchiveCalls {
     JsonNode flight = get(at + "/flights").json().at("/items/0");
     assertThat(flight.findValue("flownOn").asText()).isEqualTo("2023-05-01");
     // Once more it is known, and comes in only beside itself.
-    assertThat(sent("/api/archive/bring?chosen=1", out.toByteArray()).getStatus()).isEqualTo(409);
+    assertThat(sent("/api/archive/bring?chosen=1", whole).getStatus()).isEqualTo(409);
   }
 
   /** Practice with a bundled trainer is nobody's, and came back with no model until it did. */

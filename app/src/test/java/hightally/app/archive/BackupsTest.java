@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import com.fasterxml.jackson.databind.ObjectMapper;
+import hightally.app.platform.BackgroundWork;
 import hightally.app.platform.HighTallyProperties;
 import hightally.app.platform.NotFoundException;
 import hightally.app.platform.SureCommits;
@@ -71,7 +72,8 @@ class BackupsTest {
         data,
         new ArchiveWriter(data, new ObjectMapper()),
         Clock.fixed(day, ZoneOffset.UTC),
-        properties);
+        properties,
+        new BackgroundWork());
   }
 
   private void day(int number) throws IOException {
