@@ -17,12 +17,67 @@ export const useBackups = () =>
     queryFn: () => answered(api.GET("/api/archive/backups")),
   });
 
+export type ArchiveState = Schemas["ArchiveState"];
+
+/** So often is asked how far it is. */
+const LOOK_MS = 300;
+
+/** Something done with an archive while the page goes on: begun, watched, stopped, refused. */
+function useArchiveWork<Asked>(
+  begin: (asked: Asked) => Promise<ArchiveState>,
+  onDone: (state: ArchiveState) => void,
+) {
+  const begun = useMutation({ mutationFn: begin });
+  const id = begun.data?.id;
+  const at = { params: { path: { id: id ?? 0 } } };
+  const watched = useQuery({
+    queryKey: ["archive-work", id],
+    enabled: id !== undefined,
+    retry: false,
+    staleTime: Infinity,
+    queryFn: async () => {
+      const state = await answered(api.GET("/api/archive/works/{id}", at));
+      if (state.end === "DONE") {
+        onDone(state);
+      }
+      return state;
+    },
+    refetchInterval: (query) =>
+      query.state.error === null && query.state.data?.end == null ? LOOK_MS : false,
+  });
+  const stop = useMutation({
+    mutationFn: () => answered(api.DELETE("/api/archive/works/{id}", at)),
+  });
+  const error = begun.error ?? watched.error ?? stop.error;
+  return {
+    begin: begun.mutate,
+    underWay: begun.isPending || (id !== undefined && error === null && watched.data?.end == null),
+    part: watched.data?.part ?? 0,
+    state: watched.data,
+    error,
+    stop: () => stop.mutate(),
+  };
+}
+
+export type ArchiveWork = Pick<
+  ReturnType<typeof useArchiveWork>,
+  "underWay" | "part" | "state" | "error" | "stop"
+>;
+
+/** Everything written into one file, which is then fetched from its address. */
+export const useSaveArchive = (onWritten: (address: string) => void) =>
+  useArchiveWork<undefined>(
+    () => answered(api.POST("/api/archive/works/save")),
+    (state) => onWritten(`/api/archive/works/${state.id}/file`),
+  );
+
 /** What an archive holds; nothing is stored. */
 export const useLookIntoArchive = () =>
-  useMutation({
-    mutationFn: (archive: Blob) =>
-      answered(api.POST("/api/archive/look", { ...ZIP, body: archive as unknown as string })),
-  });
+  useArchiveWork<Blob>(
+    (archive) =>
+      answered(api.POST("/api/archive/works/look", { ...ZIP, body: archive as unknown as string })),
+    () => undefined,
+  );
 
 interface Brought {
   archive: Blob;
@@ -34,17 +89,17 @@ interface Brought {
 /** Models of an archive brought back, all of those chosen or none. */
 export function useBringBack() {
   const client = useQueryClient();
-  return useMutation({
-    mutationFn: ({ archive, ...query }: Brought) =>
+  return useArchiveWork<Brought>(
+    ({ archive, ...query }) =>
       answered(
-        api.POST("/api/archive/bring", {
+        api.POST("/api/archive/works/bring", {
           ...ZIP,
           params: { query },
           body: archive as unknown as string,
         }),
       ),
-    onSuccess: () => client.invalidateQueries(),
-  });
+    () => void client.invalidateQueries({ predicate: (one) => one.queryKey[0] !== "archive-work" }),
+  );
 }
 
 /** One of the program's own archives, as a file. */

@@ -1,12 +1,15 @@
 import { useHere } from "@/api/devices";
 import { useMutation } from "@tanstack/react-query";
 import { useState } from "react";
+import { Square } from "lucide-react";
 import { Link } from "react-router";
 import {
   backup,
   useBackups,
   useBringBack,
   useLookIntoArchive,
+  useSaveArchive,
+  type ArchiveWork,
   type Contents,
   type InArchive,
 } from "@/api/archive";
@@ -15,6 +18,7 @@ import { Button, buttonClass } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Choice } from "@/ui/choice";
 import { Failure, Violations } from "@/ui/message";
+import { PartDone } from "@/ui/part-done";
 import { Say, say } from "@/words/generated/transfer";
 
 type Wish = "bring" | "beside" | "leave";
@@ -24,16 +28,18 @@ export function ArchiveCard() {
   const [archive, setArchive] = useState<Blob>();
   const [name, setName] = useState("");
   const look = useLookIntoArchive();
+  const save = useSaveArchive(fetchFile);
   const here = useHere();
   const open = (file: Blob, called: string) => {
     setArchive(file);
     setName(called);
-    look.mutate(file);
+    look.begin(file);
   };
   const fetched = useMutation({
     mutationFn: backup,
     onSuccess: (file, called) => open(file, called),
   });
+  const held = look.state?.contents ?? undefined;
   if (here.data?.host === false) {
     return <Card title={say("archiveCard.title")}>{say("archiveCard.onHost")}</Card>;
   }
@@ -41,9 +47,10 @@ export function ArchiveCard() {
     <>
       <Card title={say("archiveCard.title")}>
         <p className="mb-3">{say("archiveCard.described")}</p>
-        <a href="/api/archive" download className={buttonClass("main")}>
+        <Button look="main" disabled={save.underWay} onClick={() => save.begin(undefined)}>
           {say("archiveCard.save")}
-        </a>
+        </Button>
+        <UnderWay work={save} label={say("archiveCard.saving")} />
         <label className="mt-4 block">
           <span className="mb-2 block">{say("archiveCard.restoreHint")}</span>
           <input
@@ -59,25 +66,49 @@ export function ArchiveCard() {
           />
         </label>
       </Card>
-      {look.isError && (
-        <>
-          <p className="font-medium">{say("archiveCard.leftOut", { name })}</p>
-          <Failure error={look.error} />
-        </>
-      )}
-      {archive !== undefined && look.data !== undefined && (
+      {look.error !== null && <p className="font-medium">{say("archiveCard.leftOut", { name })}</p>}
+      <UnderWay work={look} label={say("archiveCard.looking", { name })} />
+      {archive !== undefined && held !== undefined && (
         <Held
           key={name}
           archive={archive}
           name={name}
-          models={look.data.models}
-          practice={look.data.practice}
-          practiceFaults={look.data.practiceFaults}
+          models={held.models}
+          practice={held.practice}
+          practiceFaults={held.practiceFaults}
         />
       )}
       <Backups onOpen={(called) => fetched.mutate(called)} />
       {fetched.isError && <Failure error={fetched.error} />}
     </>
+  );
+}
+
+/** As if a link to the file had been clicked: the browser saves it where it saves files. */
+function fetchFile(address: string) {
+  const link = document.createElement("a");
+  link.href = address;
+  link.download = "";
+  link.click();
+}
+
+/** How far it is, with the way to stop it; what came in the way. */
+function UnderWay({ work, label }: { work: ArchiveWork; label: string }) {
+  if (work.error !== null) {
+    return <Failure error={work.error} />;
+  }
+  if (work.state?.end === "STOPPED") {
+    return <p role="status">{say("archiveCard.stopped")}</p>;
+  }
+  return (
+    work.underWay && (
+      <div className="mt-3 flex flex-wrap items-center gap-3">
+        <PartDone label={label} done={work.part} />
+        <Button onClick={work.stop}>
+          <Square aria-hidden size={14} /> {say("archiveCard.stop")}
+        </Button>
+      </div>
+    )
   );
 }
 
@@ -101,6 +132,7 @@ function Held({ archive, name, models, practice, practiceFaults }: HeldProps) {
   const [wishes, setWishes] = useState<Record<number, Wish>>({});
   const [practised, setPractised] = useState<Wish>("bring");
   const bring = useBringBack();
+  const brought = bring.state?.brought ?? undefined;
   const withPractice = practice > 0 && practiceFaults.length === 0 && practised === "bring";
   const wish = (one: InArchive) =>
     one.faults.length > 0 ? "leave" : (wishes[one.number] ?? (one.here ? "leave" : "bring"));
@@ -144,22 +176,22 @@ function Held({ archive, name, models, practice, practiceFaults }: HeldProps) {
           </li>
         )}
       </ul>
-      {bring.isError && <Failure error={bring.error} />}
-      {bring.data === undefined ? (
+      <UnderWay work={bring} label={say("archiveCard.bringing")} />
+      {brought === undefined ? (
         <Button
           look="main"
           className="mt-3"
-          disabled={bring.isPending || (chosen.length === 0 && !withPractice)}
-          onClick={() => bring.mutate({ archive, chosen, beside, practice: withPractice })}
+          disabled={bring.underWay || (chosen.length === 0 && !withPractice)}
+          onClick={() => bring.begin({ archive, chosen, beside, practice: withPractice })}
         >
           {say("archiveCard.bring", { chosen: chosen.length, withPractice: Boolean(withPractice) })}
         </Button>
       ) : (
         <div role="status" className="mt-3">
           {withPractice && <p>{say("archiveCard.practiceThere")}</p>}
-          {bring.data.length > 0 && <p className="font-medium">{say("archiveCard.inHangar")}</p>}
+          {brought.length > 0 && <p className="font-medium">{say("archiveCard.inHangar")}</p>}
           <ul className="list-disc pl-5">
-            {bring.data.map((one) => (
+            {brought.map((one) => (
               <li key={one.id}>
                 <Link to={`/models/${one.id}/rig`} className="underline underline-offset-2">
                   {one.name}
