@@ -7041,7 +7041,7 @@ export interface components {
       part: number;
       end: ("DONE" | "STOPPED") | null;
       contents: components["schemas"]["Contents"] | null;
-      brought: (components["schemas"]["BroughtBack"] | null)[] | null;
+      brought: components["schemas"]["BroughtBack"][];
     };
     BroughtBack: {
       /** Format: int64 */

@@ -132,7 +132,7 @@ function Held({ archive, name, models, practice, practiceFaults }: HeldProps) {
   const [wishes, setWishes] = useState<Record<number, Wish>>({});
   const [practised, setPractised] = useState<Wish>("bring");
   const bring = useBringBack();
-  const brought = bring.state?.brought ?? undefined;
+  const brought = bring.state?.end === "DONE" ? bring.state.brought : undefined;
   const withPractice = practice > 0 && practiceFaults.length === 0 && practised === "bring";
   const wish = (one: InArchive) =>
     one.faults.length > 0 ? "leave" : (wishes[one.number] ?? (one.here ? "leave" : "bring"));

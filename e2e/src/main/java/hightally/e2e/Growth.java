@@ -28,6 +28,8 @@ final class Growth {
   private static final int A_PAGE = 12;
 
   /** The demo glider: five phases. */
+  private static final String HANGAR = "api/aircraft";
+
   private static final String DEMO = "api/aircraft/2";
 
   /** Every so many checks one is gone through to its end. */
@@ -44,6 +46,8 @@ final class Growth {
           "/api/school/{id}",
           "/api/program/hazards/searches/{id}",
           "/api/archive",
+          "/api/archive/works/{id}",
+          "/api/archive/works/{id}/file",
           "/api/archive/backups/{name}",
           "/api/archive/models/{id}");
 
@@ -101,6 +105,7 @@ final class Growth {
     for (Asked page : pages()) {
       kept &= compare(page, old, young);
     }
+    kept &= old.archived();
     kept &= seen(old, young);
     return kept & old.level();
   }
@@ -251,6 +256,36 @@ final class Growth {
         ratio,
         LIMIT);
     return ratio <= LIMIT * Limits.BEYOND;
+  }
+
+  /** The hangar's page while an archive of all of it is written, against the same afterwards. */
+  private boolean archived() throws IOException, InterruptedException {
+    String works = "api/archive/works/";
+    JsonNode work = post(works + "save", json.createObjectNode());
+    List<Double> meanwhile = new ArrayList<>();
+    long begin = System.nanoTime();
+    int steps = 0;
+    double part = 0;
+    while (work.get("end").isNull()) {
+      meanwhile.add(timed(HANGAR));
+      work = get(works + work.get("id").asLong());
+      steps += work.get("part").asDouble() > part ? 1 : 0;
+      part = work.get("part").asDouble();
+    }
+    double seconds = (System.nanoTime() - begin) / 1e9;
+    List<Double> quiet = new ArrayList<>();
+    for (int i = 0; i < Math.max(1, meanwhile.size()); i++) {
+      quiet.add(timed(HANGAR));
+    }
+    System.out.printf(
+        Locale.ROOT,
+        "An archive of it in the background: %.1f s, its progress told in %d steps%n",
+        seconds,
+        steps);
+    return told(
+        "the hangar's page while it is written",
+        Limits.median(meanwhile.isEmpty() ? quiet : meanwhile),
+        Limits.median(quiet));
   }
 
   /** The first view in the browser, from the address to what shows that it is drawn. */

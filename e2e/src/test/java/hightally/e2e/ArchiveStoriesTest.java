@@ -21,8 +21,7 @@ import org.junit.jupiter.api.Test;
 class ArchiveStoriesTest extends Story {
   private static Path saved(Page page) {
     Download file =
-        page.waitForDownload(
-            () -> page.getByRole(AriaRole.LINK, named(say("transfer.archiveCard.save"))).click());
+        page.waitForDownload(() -> button(page, say("transfer.archiveCard.save")).click());
     Path kept = folder.resolve(file.suggestedFilename());
     file.saveAs(kept);
     return kept;

@@ -80,7 +80,7 @@ class ArchiveWorks {
       double part,
       @Absentable ArchiveEnd end,
       @Absentable Archives.Contents contents,
-      @Absentable List<Archives.BroughtBack> brought) {}
+      List<Archives.BroughtBack> brought) {}
 
   /** What is done with the file of a piece of work. */
   private interface Doing {
@@ -93,7 +93,7 @@ class ArchiveWorks {
     private final Path file;
     private Job job;
     private volatile Archives.Contents contents;
-    private volatile List<Archives.BroughtBack> brought;
+    private volatile List<Archives.BroughtBack> brought = List.of();
     private volatile RuntimeException refused;
 
     Work(long id, ArchiveTask task, Path file) {
@@ -202,7 +202,7 @@ class ArchiveWorks {
   private ArchiveState kept(Work work) {
     works.put(work.id, work);
     forget(work.id - KEPT);
-    return new ArchiveState(work.id, work.task, 0, null, null, null);
+    return new ArchiveState(work.id, work.task, 0, null, null, List.of());
   }
 
   private void forget(long upTo) {
