@@ -10,6 +10,9 @@ const ZIP = {
   bodySerializer: (body: unknown) => body as Blob,
 };
 
+/** A request from another page could not name this content: so even one without any does. */
+const JSON_OF_NOTHING = { headers: { "Content-Type": "application/json" } };
+
 /** The archives the program has written by itself. */
 export const useBackups = () =>
   useQuery({
@@ -67,7 +70,7 @@ export type ArchiveWork = Pick<
 /** Everything written into one file, which is then fetched from its address. */
 export const useSaveArchive = (onWritten: (address: string) => void) =>
   useArchiveWork<undefined>(
-    () => answered(api.POST("/api/archive/works/save")),
+    () => answered(api.POST("/api/archive/works/save", JSON_OF_NOTHING)),
     (state) => onWritten(`/api/archive/works/${state.id}/file`),
   );
 

@@ -95,10 +95,18 @@ function fetchFile(address: string) {
 /** How far it is, with the way to stop it; what came in the way. */
 function UnderWay({ work, label }: { work: ArchiveWork; label: string }) {
   if (work.error !== null) {
-    return <Failure error={work.error} />;
+    return (
+      <div className="mt-3">
+        <Failure error={work.error} />
+      </div>
+    );
   }
   if (work.state?.end === "STOPPED") {
-    return <p role="status">{say("archiveCard.stopped")}</p>;
+    return (
+      <p role="status" className="mt-3">
+        {say("archiveCard.stopped")}
+      </p>
+    );
   }
   return (
     work.underWay && (

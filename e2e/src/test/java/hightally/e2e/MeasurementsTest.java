@@ -26,7 +26,9 @@ class MeasurementsTest extends Story {
     assertThat(told.lines().filter(one -> one.startsWith("Growth, ")))
         .hasSizeGreaterThan(40)
         .allMatch(one -> one.matches(".*: (median )?[0-9].* against [\\d.]+.* times as .*"));
-    assertThat(told.lines().filter(one -> one.contains(" times as long"))).hasSize(2);
+    // Movements and millimetres of two models; the start; long work.
+    assertThat(told.lines().filter(one -> one.contains(" times as long"))).hasSize(6);
+    assertThat(told).contains("An archive of it in the background: ");
     assertThat(told).doesNotContain("NaN", "Infinity");
   }
 }
