@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { answered, api, type Schemas } from "./client";
+import { answered, api, JSON_BROUGHT, type Schemas } from "./client";
 
 export type InArchive = Schemas["InArchive"];
 export type Contents = Schemas["Contents"];
@@ -9,9 +9,6 @@ const ZIP = {
   headers: { "Content-Type": "application/zip" },
   bodySerializer: (body: unknown) => body as Blob,
 };
-
-/** A request from another page could not name this content: so even one without any does. */
-const JSON_OF_NOTHING = { headers: { "Content-Type": "application/json" } };
 
 /** The archives the program has written by itself. */
 export const useBackups = () =>
@@ -70,7 +67,7 @@ export type ArchiveWork = Pick<
 /** Everything written into one file, which is then fetched from its address. */
 export const useSaveArchive = (onWritten: (address: string) => void) =>
   useArchiveWork<undefined>(
-    () => answered(api.POST("/api/archive/works/save", JSON_OF_NOTHING)),
+    () => answered(api.POST("/api/archive/works/save", { headers: JSON_BROUGHT })),
     (state) => onWritten(`/api/archive/works/${state.id}/file`),
   );
 

@@ -71,3 +71,6 @@ export function problemOf(response: Response, body: unknown): ApiError {
     problem.violations ?? [],
   );
 }
+
+/** A request that changes something says what it brings, also where that is nothing. */
+export const JSON_BROUGHT = { "Content-Type": "application/json" } as const;

@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { answered, api, type Schemas } from "./client";
+import { JSON_BROUGHT, answered, api, type Schemas } from "./client";
 
 export type Doorway = Schemas["Doorway"];
 export type Device = Schemas["Device"];
@@ -23,8 +23,7 @@ export const useHere = () =>
 /** A code for one device. */
 export const useMakeCode = () =>
   useMutation({
-    mutationFn: () =>
-      answered(api.POST("/api/devices/code", { headers: { "Content-Type": "application/json" } })),
+    mutationFn: () => answered(api.POST("/api/devices/code", { headers: JSON_BROUGHT })),
   });
 
 /** Lets this device in. */

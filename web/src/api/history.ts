@@ -1,5 +1,5 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
-import { answered, api, type Schemas } from "./client";
+import { answered, api, type Schemas, JSON_BROUGHT } from "./client";
 import { useChange, useOnce, type Flight } from "./queries";
 
 export type Story = Schemas["ModelStanding"];
@@ -122,9 +122,6 @@ export const useFlewWell = (id: number) =>
       }),
     ),
   );
-
-/** A request that changes something says what it brings, also where that is nothing. */
-const JSON_BROUGHT = { "Content-Type": "application/json" } as const;
 
 /** What was really changed: typed into the transmitter, or done at the model. */
 export const useMade = (aircraftId: number) =>

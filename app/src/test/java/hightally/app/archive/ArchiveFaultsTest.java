@@ -6,6 +6,7 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import hightally.app.EveryPage;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -46,7 +47,7 @@ class ArchiveFaultsTest extends ArchiveCalls {
   private ObjectNode model;
 
   private String file;
-  private List<String> pages;
+  private EveryPage pages;
 
   /** One change. */
   private record Bent(String what, String table, int row, String column, JsonNode value) {}
@@ -64,15 +65,7 @@ class ArchiveFaultsTest extends ArchiveCalls {
     whole.keySet().removeIf(one -> one.startsWith(ArchiveWriter.MODELS) && !one.equals(file));
     model = (ObjectNode) json.readTree(whole.get(file));
     everyTable();
-    pages = new ArrayList<>();
-    for (var one : get("/api/openapi").json().get("paths").properties()) {
-      // The simulated flight is flown, not read, and of the setup alone.
-      boolean asks = one.getValue().has("get") && !one.getKey().endsWith("/simulated-flight");
-      if (asks && one.getKey().startsWith("/api/aircraft/{")) {
-        pages.add(one.getKey());
-      }
-    }
-    assertThat(pages).hasSizeGreaterThan(20);
+    pages = new EveryPage(this::get);
   }
 
   /** A set-up under way, wishes, a practice, something ticked off. */
@@ -211,22 +204,7 @@ class ArchiveFaultsTest extends ArchiveCalls {
   }
 
   private void everyPageAnswers(Bent one, long id) throws Exception {
-    JsonNode flights = get("/api/aircraft/" + id + "/flights").json().path("items");
-    JsonNode checks = get("/api/aircraft/" + id + "/checks").json().path("runs");
-    for (String page : pages) {
-      String at =
-          page.replaceFirst("\\{(aircraftId|id)\\}", "" + id)
-              .replace("{number}", "1")
-              .replace("{flightId}", flights.at("/0/id").asText())
-              .replace("{runId}", checks.at("/0/id").asText());
-      Answer answer = get(at + "?transmitter=Sender&revision=1&step=x&pilot=BEGINNER");
-      assertThat(answer.status())
-          .as(one + ": " + at + " " + answer.body())
-          .isIn(200, 204, 404, 409);
-      if (answer.status() == 404) {
-        assertThat(at).as(one + ": " + answer.body()).containsPattern("adjustment|bench-set-up");
-      }
-    }
+    pages.answers(one.toString(), id);
     assertThat(get("/api/aircraft?named=from the archive&size=50").status())
         .as(one.toString())
         .isEqualTo(200);
