@@ -84,7 +84,7 @@ public final class SignalPath {
         || !changed.wiring().equals(setup.wiring())
         || !changed.transmitter().equals(setup.transmitter())
         || !changed.airframe().equals(setup.airframe())) {
-      throw new IllegalArgumentException("More than the program differs");
+      throw new IllegalStateException("More than the program differs");
     }
     return new SignalPath(changed, this);
   }
