@@ -11,7 +11,6 @@ import java.net.http.HttpResponse;
 import java.nio.file.Files;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 
 /**
  * How long a movement typed in millimetres takes to be answered, and the millimetres beside the
@@ -76,21 +75,10 @@ final class AnswerTimes {
         sheets.add(sheet);
       }
     }
-    return told("A movement typed in mm, " + name, edits, moments)
-        & told("The millimetres beside the bench, " + name, sheets, moments);
-  }
-
-  private static boolean told(String what, List<Double> one, List<Double> moments) {
-    double ratio = Limits.median(one) / Limits.median(moments);
-    System.out.printf(
-        Locale.ROOT,
-        "%s: %.1f ms against %.1f ms of a bench moment; %.1f times as long (limit %.0f)%n",
-        what,
-        1000 * Limits.median(one),
-        1000 * Limits.median(moments),
-        ratio,
-        LIMIT);
-    return ratio <= LIMIT * Limits.BEYOND;
+    return Limits.told(
+            "A movement typed in mm against a bench moment, " + name, edits, moments, LIMIT)
+        & Limits.told(
+            "The millimetres beside the bench against a moment, " + name, sheets, moments, LIMIT);
   }
 
   private ObjectNode asked(JsonNode setup) {

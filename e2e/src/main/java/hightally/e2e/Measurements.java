@@ -11,6 +11,7 @@ public final class Measurements {
   private static final String HEAP = "-Xmx256m";
   private static final int TIMES = 5;
   private static final int ANSWERS = 25;
+  private static final int STRANGERS = 60;
 
   private Measurements() {}
 
@@ -22,6 +23,9 @@ public final class Measurements {
     boolean kept;
     try (RunningApp app = RunningApp.startAsPackaged(folder("answers"))) {
       kept = AnswerTimes.measure(app, ANSWERS);
+    }
+    try (RunningApp app = RunningApp.startForDevices(folder("desk"), 0)) {
+      kept &= StrangerTimes.measure(app, StrangerTimes.network(app), STRANGERS);
     }
     Path grown = folder("large");
     try (RunningApp small = RunningApp.startAsPackaged(folder("small"), HEAP);
@@ -41,6 +45,7 @@ public final class Measurements {
   static void once(RunningApp app) throws IOException, InterruptedException {
     StickLatency.measure(app, FEW);
     AnswerTimes.measure(app, 1);
+    StrangerTimes.measure(app, app.address(), 1);
     Growth.measure(app, app, Growth.Size.SHORTEST);
     new StartTimes(folder("starts").getParent(), 1).once(app);
   }

@@ -72,8 +72,8 @@ final class StartTimes {
       }
     }
     boolean kept =
-        told("Start of empty data against an empty application", ours, bare, LIMIT)
-            & told("Start of a grown hangar against empty data", full, ours, GROWN_LIMIT);
+        Limits.told("Start of empty data against an empty application", ours, bare, LIMIT)
+            & Limits.told("Start of a grown hangar against empty data", full, ours, GROWN_LIMIT);
     return kept & work();
   }
 
@@ -81,21 +81,8 @@ final class StartTimes {
   void once(RunningApp running) throws IOException, InterruptedException {
     List<Double> bare = List.of(seconds(emptyApplication()));
     List<Double> ours = List.of(seconds(started(folder.resolve("data"))));
-    told("Start of empty data against an empty application", ours, bare, LIMIT);
-    told("Long work", List.of(searched(running)), ours, WORK_LIMIT);
-  }
-
-  private static boolean told(String what, List<Double> one, List<Double> other, double limit) {
-    double ratio = Limits.median(one) / Limits.median(other);
-    System.out.printf(
-        Locale.ROOT,
-        "%s: median %.2f s against %.2f s; %.2f times as long (limit %.2f)%n",
-        what,
-        Limits.median(one),
-        Limits.median(other),
-        ratio,
-        limit);
-    return ratio <= limit * Limits.BEYOND;
+    Limits.told("Start of empty data against an empty application", ours, bare, LIMIT);
+    Limits.told("Long work", List.of(searched(running)), ours, WORK_LIMIT);
   }
 
   private static List<String> started(Path data) {

@@ -26,8 +26,8 @@ class MeasurementsTest extends Story {
     assertThat(told.lines().filter(one -> one.startsWith("Growth, ")))
         .hasSizeGreaterThan(40)
         .allMatch(one -> one.matches(".*: (median )?[0-9].* against [\\d.]+.* times as .*"));
-    // Movements and millimetres of two models; the start; long work.
-    assertThat(told.lines().filter(one -> one.contains(" times as long"))).hasSize(6);
+    // Movements and millimetres of two models; a stranger's bodies; the start; long work.
+    assertThat(told.lines().filter(one -> one.contains(" times as long"))).hasSize(7);
     assertThat(told).contains("An archive of it in the background: ");
     assertThat(told).doesNotContain("NaN", "Infinity");
   }
