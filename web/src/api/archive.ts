@@ -31,7 +31,8 @@ function useArchiveWork<Asked>(
   const id = begun.data?.id;
   const at = { params: { path: { id: id ?? 0 } } };
   const watched = useQuery({
-    queryKey: ["archive-work", id],
+    // A program started anew counts from one again: what an earlier one answered is not it.
+    queryKey: ["archive-work", id, begun.submittedAt],
     enabled: id !== undefined,
     retry: false,
     staleTime: Infinity,
@@ -50,7 +51,10 @@ function useArchiveWork<Asked>(
   });
   const error = begun.error ?? watched.error ?? stop.error;
   return {
-    begin: begun.mutate,
+    begin: (asked: Asked) => {
+      stop.reset();
+      begun.mutate(asked);
+    },
     underWay: begun.isPending || (id !== undefined && error === null && watched.data?.end == null),
     part: watched.data?.part ?? 0,
     state: watched.data,

@@ -142,6 +142,9 @@ class ArchiveWorks {
       if (refused != null) {
         throw refused;
       }
+      if (stage == Stage.FAILED) {
+        throw new BusyException(); // No room for it now; the log says so.
+      }
       ArchiveEnd end =
           stage == Stage.DONE
               ? ArchiveEnd.DONE
