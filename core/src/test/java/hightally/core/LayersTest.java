@@ -35,6 +35,7 @@ class LayersTest {
     "trimming",
     "flightlog",
     "adjustment",
+    "probe",
     "benchsetup",
     "hazard",
     "movement",

@@ -1,0 +1,43 @@
+package hightally.core.probe;
+
+import hightally.core.quantity.Absentable;
+import hightally.core.signal.Moment;
+import java.util.List;
+
+/**
+ * One look at the whole model.
+ *
+ * @param id stable name under which its answer is kept
+ * @param kind how it is looked
+ * @param subject the control, the lever or switch, the channel's number, the servo, the motor, the
+ *     phase
+ * @param phase in which it is done
+ * @param rest where everything stands before
+ * @param there where hands go
+ * @param back where they go then; null where there is no other way
+ * @param microseconds how far a channel's pulse is moved by its sub-trim; 0 for a look at something
+ *     else
+ * @param picture how each surface must go, in the setup's order, then each motor
+ */
+public record Look(
+    String id,
+    LookKind kind,
+    String subject,
+    String phase,
+    Moment rest,
+    Moment there,
+    @Absentable Moment back,
+    double microseconds,
+    List<Drawn> picture) {
+  public Look {
+    picture = List.copyOf(picture);
+  }
+
+  /**
+   * How one surface must go.
+   *
+   * @param way 1 up or right, -1 down or left, 0 stays
+   * @param told whether that can be told by eye
+   */
+  public record Drawn(String surface, int way, boolean told) {}
+}

@@ -1,0 +1,210 @@
+package hightally.core.probe;
+
+import hightally.core.airframe.Servo;
+import hightally.core.channel.InputKind;
+import hightally.core.channel.TransmitterInput;
+import hightally.core.quantity.Control;
+import hightally.core.setup.Setup;
+import hightally.core.signal.Moment;
+import hightally.core.signal.SignalPath;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+
+/**
+ * Every look there is at a rig, one of those that show the same: sticks, levers and switches in
+ * every phase, the phases themselves, one channel by itself, one lead unplugged, each motor.
+ */
+final class Looks {
+  /** How far an edge is nudged, mm, where the sub-trim goes so far. */
+  static final double NUDGE_MM = 3;
+
+  private final RigModel model;
+  private final Setup setup;
+  private final SignalPath path;
+  private final List<RigModel.Effect> found = new ArrayList<>();
+  private final Set<List<Integer>> shown = new HashSet<>();
+
+  private Looks(RigModel model) {
+    this.model = model;
+    setup = model.setup();
+    path = model.path();
+  }
+
+  /** All of them, what is looked at first in front. */
+  static List<RigModel.Effect> of(RigModel model) {
+    Looks looks = new Looks(model);
+    looks.hands(path(model).basePhase());
+    for (int phase = 0; phase < model.setup().phases().size(); phase++) {
+      looks.phase(phase);
+    }
+    for (int phase = path(model).basePhase() - 1; phase >= 0; phase--) {
+      looks.hands(phase);
+    }
+    looks.apart();
+    looks.motors();
+    return looks.found;
+  }
+
+  private static SignalPath path(RigModel model) {
+    return model.path();
+  }
+
+  private Moment rest(int phase) {
+    return path.rest(phase);
+  }
+
+  private void hands(int phase) {
+    Moment rest = rest(phase);
+    if (path.phase(rest) != phase) {
+      return;
+    }
+    for (Control control : Control.values()) {
+      Moment there = rest.with(control, 1);
+      add(LookKind.STICK, control.word(), phase, rest, there, rest.with(control, -1));
+    }
+    for (int i = 0; i < setup.transmitter().inputs().size(); i++) {
+      input(phase, rest, i);
+    }
+    double other = rest.throttle() == 1 ? 0 : 1;
+    add(LookKind.THROTTLE, "", phase, rest, rest.withThrottle(other, rest.throttleCut()), null);
+  }
+
+  private void input(int phase, Moment rest, int index) {
+    TransmitterInput input = setup.transmitter().inputs().get(index);
+    int steps = input.kind() == InputKind.LEVER ? 2 : Math.max(2, input.positions());
+    for (int step = steps - 1; step >= 0; step--) {
+      double place = step / (steps - 1.0);
+      if (Math.abs(place - rest.input(index)) > 1e-9) {
+        Moment there = rest.withInput(index, place);
+        add(LookKind.INPUT, input.id() + "/" + step, phase, rest, there, null);
+      }
+    }
+  }
+
+  private void phase(int phase) {
+    int base = path.basePhase();
+    if (phase != base && path.phase(rest(phase)) == phase) {
+      add(LookKind.PHASE, setup.phases().get(phase).id(), base, rest(base), rest(phase), null);
+    }
+  }
+
+  private void add(
+      LookKind kind, String subject, int phase, Moment rest, Moment there, Moment back) {
+    String id = kind.name().toLowerCase(java.util.Locale.ROOT) + "/" + subject;
+    String in = setup.phases().get(phase).id();
+    String full = phase == path.basePhase() ? id : id + "@" + in;
+    Look look = new Look(full, kind, subject, in, rest, there, back, 0, List.of());
+    keep(model.new Effect(look));
+  }
+
+  /** Only what shows something that no look before it shows. */
+  private void keep(RigModel.Effect effect) {
+    List<Integer> ways = new ArrayList<>();
+    RigState state = model.described();
+    ways(effect, state, ways);
+    for (int i = 0; i < model.differences().size(); i++) {
+      state.put(i, model.turn(i));
+      ways(effect, state, ways);
+      state.takeBack(model.turn(i));
+    }
+    if (ways.stream().anyMatch(way -> way != 0 && way != RigModel.UNTOLD) && shown.add(ways)) {
+      found.add(effect);
+    }
+  }
+
+  private void ways(RigModel.Effect effect, RigState state, List<Integer> ways) {
+    for (int i = 0; i < model.size(); i++) {
+      ways.add(RigModel.way(effect.seen(state, i)));
+    }
+  }
+
+  /** One channel by its sub-trim; where that does not go far enough, one lead unplugged. */
+  private void apart() {
+    List<RigModel.Effect> hands = List.copyOf(found);
+    for (Servo servo : Differences.servos(setup)) {
+      int index = model.servo(servo.id());
+      double gain = 0;
+      for (int i = 0; i < setup.surfaces().size(); i++) {
+        gain = model.servoOf(i) == index ? Math.max(gain, Math.abs(model.gain(i))) : gain;
+      }
+      double most = setup.transmitter().subTrimLimitMicroseconds();
+      double needed = gain == 0 ? Double.POSITIVE_INFINITY : NUDGE_MM / gain;
+      if (Math.min(most, needed) * gain >= RigModel.SEEN_MM) {
+        nudge(servo.channel(), Math.rint(Math.min(most, needed)));
+      } else {
+        unplug(servo.id(), index, hands);
+      }
+    }
+  }
+
+  private void nudge(int channel, double microseconds) {
+    String number = Integer.toString(channel);
+    String id = "nudge/" + number;
+    if (found.stream().noneMatch(one -> one.look().id().equals(id))) {
+      Moment rest = rest(path.basePhase());
+      String phase = setup.basePhase().id();
+      found.add(
+          model
+          .new Effect(
+              new Look(
+                  id, LookKind.NUDGE, number, phase, rest, rest, null, microseconds, List.of())));
+    }
+  }
+
+  private void unplug(String servo, int index, List<RigModel.Effect> hands) {
+    RigState state = model.described();
+    for (RigModel.Effect one : hands) {
+      boolean moves = false;
+      for (int i = 0; i < setup.surfaces().size(); i++) {
+        moves |= model.servoOf(i) == index && Math.abs(RigModel.way(one.seen(state, i))) == 1;
+      }
+      if (moves) {
+        Look like = one.look();
+        found.add(
+            model
+            .new Effect(
+                new Look(
+                    "unplug/" + like.id() + "/" + servo,
+                    LookKind.UNPLUG,
+                    like.subject(),
+                    like.phase(),
+                    like.rest(),
+                    like.there(),
+                    like.back(),
+                    0,
+                    List.of())));
+        return;
+      }
+    }
+  }
+
+  private void motors() {
+    Moment rest = rest(path.basePhase());
+    String phase = setup.basePhase().id();
+    for (var motor : setup.airframe().motors()) {
+      found.add(
+          model
+          .new Effect(
+              new Look(
+                  "motor/" + motor.id(),
+                  LookKind.MOTOR,
+                  motor.id(),
+                  phase,
+                  rest,
+                  rest,
+                  null,
+                  0,
+                  List.of())));
+    }
+  }
+
+  /** Whether a channel is nudged as it is described: its servo and how far. */
+  static int[] untold(int size) {
+    int[] ways = new int[size];
+    Arrays.fill(ways, RigModel.UNTOLD);
+    return ways;
+  }
+}

@@ -1,0 +1,465 @@
+package hightally.core.probe;
+
+import hightally.core.airframe.Surface;
+import hightally.core.quantity.Control;
+import hightally.core.setup.MeantWay;
+import hightally.core.setup.Setup;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumSet;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * Finds out what a rig is from what was seen of it.
+ *
+ * <p>All states that show what was seen are kept, as described the likeliest and each difference
+ * ten times less so. While some of them would still behave otherwise under something the program
+ * can do, the look that tells most for its cost is next. Then comes the smallest change.
+ */
+public final class Probe {
+  private static final double RARER = 0.1;
+  private static final int USUAL_MOST = 3;
+  private static final int MOST = 5;
+  private static final int MOST_CHANGES = 5;
+  private static final double ALIKE_MM = 0.1;
+
+  private final RigModel model;
+  private final List<RigModel.Effect> looks;
+  private final Map<String, RigModel.Effect> byId = new LinkedHashMap<>();
+
+  /** What the model is to do: its description, mended where it does not do as its roles say. */
+  private final List<RigState> wished;
+
+  private Probe(Setup setup) {
+    model = new RigModel(setup);
+    looks = Looks.of(model);
+    looks.forEach(one -> byId.put(one.look().id(), one));
+    wished = wished();
+  }
+
+  /** A probe of a described rig. */
+  public static Probe of(Setup setup) {
+    return new Probe(setup);
+  }
+
+  /** Every look there is at this rig, drawn as it must be. */
+  public List<Look> looks() {
+    return looks.stream().map(this::drawn).toList();
+  }
+
+  /** One of them, if there is one of that id. */
+  public Optional<Look> look(String id) {
+    return Optional.ofNullable(byId.get(id)).map(this::drawn);
+  }
+
+  /** Where the search stands; answers to looks that there are not are passed over. */
+  public ProbeStanding standing(List<LookAnswer> answers) {
+    List<StateSearch.Seen> seen = seen(answers);
+    int least = least(seen);
+    if (least > MOST) {
+      return contradicted(answers);
+    }
+    List<RigState> left = List.of();
+    for (int most = Math.max(1, least); most <= Math.max(USUAL_MOST, least + 1); most++) {
+      left = StateSearch.all(model, seen, most);
+      Map<List<Long>, Double> classes = new HashMap<>();
+      Map<List<Long>, RigState> one = new LinkedHashMap<>();
+      for (RigState state : left) {
+        List<Long> behaviour = behaviour(state);
+        classes.merge(behaviour, weight(state), Double::sum);
+        one.merge(behaviour, state, (a, b) -> a.size() <= b.size() ? a : b);
+      }
+      if (one.size() > 1) {
+        List<Ranked> ranked = ranked(answers, one, classes);
+        if (!ranked.isEmpty()) {
+          RigState likeliest = likeliest(left);
+          return new ProbeStanding(
+              ProbeStage.LOOKING,
+              drawn(ranked.get(0).effect()),
+              told(likeliest.made()),
+              null,
+              List.of(),
+              ranked.size());
+        }
+      }
+    }
+    return concluded(likeliest(left));
+  }
+
+  /** The fewest differences with which a rig shows what was seen; beyond the most where none do. */
+  private int least(List<StateSearch.Seen> seen) {
+    List<RigState> found =
+        StateSearch.fewest(model, seen, model.described(), any -> true, MOST, null);
+    return found.isEmpty() ? MOST + 1 : found.get(0).size();
+  }
+
+  private static RigState likeliest(List<RigState> states) {
+    return states.stream()
+        .min(
+            Comparator.<RigState>comparingInt(RigState::size)
+                .thenComparingInt(one -> one.made().stream().mapToInt(Integer::intValue).sum()))
+        .orElseThrow();
+  }
+
+  private List<StateSearch.Seen> seen(List<LookAnswer> answers) {
+    List<StateSearch.Seen> seen = new ArrayList<>();
+    for (LookAnswer answer : answers) {
+      RigModel.Effect effect = byId.get(answer.look());
+      if (effect != null) {
+        int[] ways = Looks.untold(model.size());
+        for (int i = 0; i < ways.length; i++) {
+          for (LookAnswer.Sight sight : answer.seen()) {
+            ways[i] = sight.surface().equals(model.id(i)) ? sight.way() : ways[i];
+          }
+        }
+        seen.add(new StateSearch.Seen(effect, ways));
+      }
+    }
+    return seen;
+  }
+
+  private static double weight(RigState state) {
+    return Math.pow(RARER, state.size());
+  }
+
+  /**
+   * What the program can do with a rig: what every stick, lever, switch and phase moves and how
+   * far, and which channel has which surface. Two that are alike in all of it are one.
+   */
+  private List<Long> behaviour(RigState state) {
+    List<Long> behaviour = new ArrayList<>();
+    for (RigModel.Effect look : looks) {
+      if (hands(look)) {
+        for (int i = 0; i < model.size(); i++) {
+          behaviour.add(Math.round(look.seen(state, i) / ALIKE_MM));
+        }
+      }
+    }
+    for (int i = 0; i < model.size(); i++) {
+      if (!model.isMotor(i)) {
+        int servo = model.servoOf(i);
+        behaviour.add(state.servoStill[servo] ? -1L : state.channelOfServo[servo]);
+      }
+    }
+    return behaviour;
+  }
+
+  private static boolean hands(RigModel.Effect look) {
+    return look.look().kind() != LookKind.NUDGE && look.look().kind() != LookKind.UNPLUG;
+  }
+
+  private record Ranked(RigModel.Effect effect, double worth) {}
+
+  /** The looks not yet answered that tell some of the classes apart, what tells most first. */
+  private List<Ranked> ranked(
+      List<LookAnswer> answers,
+      Map<List<Long>, RigState> classes,
+      Map<List<Long>, Double> weights) {
+    List<String> answered = answers.stream().map(LookAnswer::look).toList();
+    List<Ranked> ranked = new ArrayList<>();
+    for (RigModel.Effect look : looks) {
+      if (!answered.contains(look.look().id())) {
+        double worth = told(look, classes, weights);
+        if (worth > 0) {
+          ranked.add(new Ranked(look, worth / look.look().kind().cost()));
+        }
+      }
+    }
+    ranked.sort(Comparator.comparingDouble(one -> -one.worth()));
+    return ranked;
+  }
+
+  /** How much a look is expected to tell: the entropy of what it may show. */
+  private double told(
+      RigModel.Effect look, Map<List<Long>, RigState> classes, Map<List<Long>, Double> weights) {
+    Map<List<Integer>, Double> shows = new HashMap<>();
+    double all = 0;
+    for (Map.Entry<List<Long>, RigState> one : classes.entrySet()) {
+      List<Integer> ways = new ArrayList<>();
+      for (int i = 0; i < model.size(); i++) {
+        ways.add(RigModel.way(look.seen(one.getValue(), i)));
+      }
+      double weight = weights.get(one.getKey());
+      all += weight;
+      shows.merge(ways, weight, Double::sum);
+    }
+    return apart(List.copyOf(shows.keySet())) ? entropy(shows, all) : 0;
+  }
+
+  private static double entropy(Map<List<Integer>, Double> shows, double all) {
+    double sum = 0;
+    for (double weight : shows.values()) {
+      double part = weight / all;
+      sum -= part * Math.log(part);
+    }
+    return sum;
+  }
+
+  /** Whether an eye can tell two of them: a surface that goes here and there or not at all. */
+  private static boolean apart(List<List<Integer>> shows) {
+    for (int i = 0; i < shows.size(); i++) {
+      for (int j = i + 1; j < shows.size(); j++) {
+        for (int k = 0; k < shows.get(i).size(); k++) {
+          int one = shows.get(i).get(k);
+          int other = shows.get(j).get(k);
+          if (one != other && one != RigModel.UNTOLD && other != RigModel.UNTOLD) {
+            return true;
+          }
+        }
+      }
+    }
+    return false;
+  }
+
+  private List<Difference> told(List<Integer> differences) {
+    return differences.stream().map(model.differences()::get).toList();
+  }
+
+  // The wish.
+
+  /** The description, changed as little as makes every stick do what the surfaces' roles say. */
+  private List<RigState> wished() {
+    List<StateSearch.Seen> meant = new ArrayList<>();
+    RigState described = model.described();
+    for (RigModel.Effect look : looks) {
+      if (look.look().kind() == LookKind.STICK) {
+        int[] ways = Looks.untold(model.size());
+        for (int i = 0; i < ways.length; i++) {
+          if (!model.isMotor(i) && Math.abs(look.seen(described, i)) >= RigModel.SEEN_MM) {
+            Surface surface = model.setup().surfaces().get(i);
+            int way = MeantWay.of(model.setup(), surface, control(look.look().subject()));
+            ways[i] = way == 0 ? RigModel.UNTOLD : way;
+          }
+        }
+        meant.add(new StateSearch.Seen(look, ways));
+      }
+    }
+    Set<RigPart> written =
+        EnumSet.of(
+            RigPart.SERVO_SENSE, RigPart.HORN_SIDE, RigPart.SHARE_SIGN, RigPart.CHANNEL_SIGN);
+    List<RigState> found =
+        StateSearch.fewest(
+            model,
+            meant,
+            described,
+            one -> written.contains(model.differences().get(one).part()),
+            MOST_CHANGES,
+            null);
+    return found.isEmpty() ? List.of(described) : found;
+  }
+
+  private static Control control(String word) {
+    for (Control control : Control.values()) {
+      if (control.word().equals(word)) {
+        return control;
+      }
+    }
+    throw new IllegalStateException("not a control: " + word);
+  }
+
+  private Look drawn(RigModel.Effect effect) {
+    Look look = effect.look();
+    List<Look.Drawn> picture = new ArrayList<>();
+    for (int i = 0; i < model.size(); i++) {
+      int way = RigModel.way(effect.seen(wished.get(0), i));
+      boolean told = way != RigModel.UNTOLD;
+      picture.add(new Look.Drawn(model.id(i), told ? way : 0, told));
+    }
+    return new Look(
+        look.id(),
+        look.kind(),
+        look.subject(),
+        look.phase(),
+        look.rest(),
+        look.there(),
+        look.back(),
+        look.microseconds(),
+        picture);
+  }
+
+  // The mend.
+
+  private ProbeStanding concluded(RigState rig) {
+    List<ProbeMend> fair = new ArrayList<>();
+    List<ProbeMend> any = new ArrayList<>();
+    for (RigState wish : wished) {
+      List<RigState> ways =
+          StateSearch.fewest(
+              model, goal(wish), rig, one -> made(one, rig), MOST_CHANGES, wish.channelOfServo);
+      for (RigState mended : ways) {
+        ProbeMend mend = new ProbeMend(told(mended.made()), notes(rig, mended));
+        any.add(mend);
+        if (mend.changes().stream().allMatch(change -> fair(change, rig, wish))) {
+          fair.add(mend);
+        }
+      }
+    }
+    Optional<ProbeMend> best =
+        (fair.isEmpty() ? any : fair)
+            .stream()
+                .min(
+                    Comparator.<ProbeMend>comparingInt(one -> one.changes().size())
+                        .thenComparingInt(Probe::effort)
+                        .thenComparingInt(one -> one.notes().size()));
+    List<Difference> found = told(rig.made());
+    if (best.isEmpty()) {
+      return new ProbeStanding(ProbeStage.UNMENDED, null, found, null, List.of(), 0);
+    }
+    ProbeMend mend = best.get();
+    boolean agreed = mend.changes().isEmpty() && mend.notes().isEmpty();
+    return new ProbeStanding(
+        agreed ? ProbeStage.AGREED : ProbeStage.MENDING, null, found, mend, List.of(), 0);
+  }
+
+  /** What is then otherwise than described; leads are not: each servo is on its channel again. */
+  private List<Difference> notes(RigState rig, RigState mended) {
+    List<Integer> notes = new ArrayList<>(rig.made());
+    for (Integer change : mended.made()) {
+      if (!notes.remove(change)) {
+        notes.add(change);
+      }
+    }
+    return told(notes).stream().filter(one -> one.part() != RigPart.LEADS).toList();
+  }
+
+  /** What must be seen in every look with hands for the rig to do what is wished. */
+  private List<StateSearch.Seen> goal(RigState wish) {
+    List<StateSearch.Seen> goal = new ArrayList<>();
+    for (RigModel.Effect look : looks) {
+      if (hands(look)) {
+        int[] ways = Looks.untold(model.size());
+        for (int i = 0; i < ways.length; i++) {
+          ways[i] = RigModel.way(look.seen(wish, i));
+        }
+        goal.add(new StateSearch.Seen(look, ways));
+      }
+    }
+    return goal;
+  }
+
+  /** What can be done to a rig; nothing is made to stand still. */
+  private boolean made(int difference, RigState rig) {
+    return switch (model.differences().get(difference).part()) {
+      case SERVO_STILL, SURFACE_STILL -> rig.has(difference);
+      default -> true;
+    };
+  }
+
+  /** A channel that has something right on it is never turned round for something else. */
+  private boolean fair(Difference change, RigState rig, RigState wish) {
+    if (change.part() != RigPart.CHANNEL_SIGN) {
+      return true;
+    }
+    int channel = model.channel(change.subject());
+    for (int i = 0; i < model.surfaces(); i++) {
+      if (wish.channelOfServo[model.servoOf(i)] == channel && !against(i, rig, wish)) {
+        return false;
+      }
+    }
+    return true;
+  }
+
+  /** Whether a surface goes against the wish in some look. */
+  private boolean against(int surface, RigState rig, RigState wish) {
+    return looks.stream()
+        .filter(Probe::hands)
+        .anyMatch(
+            look -> {
+              double one = look.seen(rig, surface);
+              double wanted = look.seen(wish, surface);
+              return one * wanted < 0 && Math.abs(wanted) >= RigModel.SEEN_MM;
+            });
+  }
+
+  /** Changes of the program before work at the model, and that before both. */
+  private static int effort(ProbeMend mend) {
+    int program = 0;
+    int model = 0;
+    int sum = 0;
+    for (Difference one : mend.changes()) {
+      switch (one.part()) {
+        case CHANNEL_SIGN, SHARE_SIGN -> program++;
+        case LEADS -> {}
+        default -> model++;
+      }
+      sum += one.part() == RigPart.SHARE_SIGN ? 1 : 0;
+    }
+    int kind = model == 0 ? 0 : program == 0 ? 1 : 2;
+    return 100 * kind + sum;
+  }
+
+  // Answers.
+
+  private ProbeStanding contradicted(List<LookAnswer> answers) {
+    String worst = "";
+    int fewest = Integer.MAX_VALUE;
+    for (LookAnswer one : answers) {
+      int left = least(seen(without(answers, one)));
+      if (left < fewest) {
+        fewest = left;
+        worst = one.look();
+      }
+    }
+    String doubted = worst;
+    LookAnswer again =
+        answers.stream().filter(one -> one.look().equals(doubted)).findFirst().orElseThrow();
+    String against =
+        answers.stream()
+            .filter(one -> one != again)
+            .max(Comparator.comparingInt(one -> least(seen(List.of(one, again)))))
+            .map(LookAnswer::look)
+            .orElse("");
+    return new ProbeStanding(
+        ProbeStage.CONTRADICTED,
+        look(doubted).orElse(null),
+        List.of(),
+        null,
+        List.of(doubted, against),
+        0);
+  }
+
+  private static List<LookAnswer> without(List<LookAnswer> answers, LookAnswer one) {
+    return answers.stream().filter(each -> each != one).toList();
+  }
+
+  /** The description once a mend is made. */
+  public Setup after(ProbeMend mend) {
+    return Differences.made(model.setup(), mend.notes());
+  }
+
+  /**
+   * The answers that a mend leaves standing: those whose look shows afterwards what it showed.
+   *
+   * @param standing the one that asked for it
+   */
+  public List<LookAnswer> kept(List<LookAnswer> answers, ProbeStanding standing) {
+    RigState before = model.described();
+    put(before, standing.found());
+    RigState after = before.copy();
+    put(after, standing.mend().changes());
+    List<LookAnswer> kept = new ArrayList<>();
+    for (LookAnswer answer : answers) {
+      RigModel.Effect look = byId.get(answer.look());
+      boolean same = look != null;
+      for (int i = 0; same && i < model.size(); i++) {
+        same = RigModel.way(look.seen(before, i)) == RigModel.way(look.seen(after, i));
+      }
+      if (same) {
+        kept.add(answer);
+      }
+    }
+    return kept;
+  }
+
+  private void put(RigState state, List<Difference> differences) {
+    for (Difference one : differences) {
+      int index = model.differences().indexOf(one);
+      state.put(index, model.turn(index));
+    }
+  }
+}
