@@ -180,10 +180,7 @@ public final class Probe {
     Map<List<Integer>, Double> shows = new HashMap<>();
     double all = 0;
     for (Map.Entry<List<Long>, RigState> one : classes.entrySet()) {
-      List<Integer> ways = new ArrayList<>();
-      for (int i = 0; i < model.size(); i++) {
-        ways.add(RigModel.way(look.seen(one.getValue(), i)));
-      }
+      List<Integer> ways = shows(look, one.getValue());
       double weight = weights.get(one.getKey());
       all += weight;
       shows.merge(ways, weight, Double::sum);
@@ -433,27 +430,57 @@ public final class Probe {
   }
 
   /**
-   * The answers that a mend leaves standing: those whose look shows afterwards what it showed.
+   * The answers that a mend leaves standing: those whose look shows afterwards what it showed, in
+   * whichever of the states that may still be.
    *
    * @param standing the one that asked for it
    */
   public List<LookAnswer> kept(List<LookAnswer> answers, ProbeStanding standing) {
-    RigState before = model.described();
-    put(before, standing.found());
-    RigState after = before.copy();
-    put(after, standing.mend().changes());
+    List<StateSearch.Seen> seen = seen(answers);
+    List<RigState> states = StateSearch.all(model, seen, Math.max(USUAL_MOST, least(seen)));
+    List<RigState> after = new ArrayList<>();
+    for (RigState state : states) {
+      RigState changed = state.copy();
+      put(changed, standing.mend().changes());
+      after.add(changed);
+    }
     List<LookAnswer> kept = new ArrayList<>();
     for (LookAnswer answer : answers) {
       RigModel.Effect look = byId.get(answer.look());
       boolean same = look != null;
-      for (int i = 0; same && i < model.size(); i++) {
-        same = RigModel.way(look.seen(before, i)) == RigModel.way(look.seen(after, i));
+      for (int i = 0; same && i < states.size(); i++) {
+        same = shows(look, states.get(i)).equals(shows(look, after.get(i)));
       }
       if (same) {
-        kept.add(answer);
+        kept.add(told(look, answer, states, after));
       }
     }
     return kept;
+  }
+
+  /** An answer without what moved too little to be told, and moves otherwise now. */
+  private LookAnswer told(
+      RigModel.Effect look, LookAnswer answer, List<RigState> states, List<RigState> after) {
+    List<LookAnswer.Sight> sights = new ArrayList<>(answer.seen());
+    for (int i = 0; i < model.size(); i++) {
+      boolean turned = false;
+      for (int j = 0; j < states.size(); j++) {
+        turned |= look.seen(states.get(j), i) * look.seen(after.get(j), i) < 0;
+      }
+      String id = model.id(i);
+      if (turned) {
+        sights.removeIf(one -> one.surface().equals(id));
+      }
+    }
+    return new LookAnswer(answer.look(), sights);
+  }
+
+  private List<Integer> shows(RigModel.Effect look, RigState state) {
+    List<Integer> ways = new ArrayList<>();
+    for (int i = 0; i < model.size(); i++) {
+      ways.add(RigModel.way(look.seen(state, i)));
+    }
+    return ways;
   }
 
   private void put(RigState state, List<Difference> differences) {

@@ -22,7 +22,7 @@ final class StateSearch {
   private final IntPredicate allowed;
   private final boolean needed;
 
-  /** The channel each servo must be on; null where any will do. */
+  /** The channel each servo must be on, with nothing still; null where any will do. */
   private final int[] channels;
 
   /** How many differences more could be made when a state was come to. */
@@ -56,7 +56,8 @@ final class StateSearch {
   /**
    * The states that take the fewest changes from one, none of them needless.
    *
-   * @param channels the channel each servo must then be on; null where any will do
+   * @param channels the channel each servo must then be on, with nothing still; null where any will
+   *     do
    */
   static List<RigState> fewest(
       RigModel model,
@@ -110,7 +111,9 @@ final class StateSearch {
     }
     for (int i = 0; channels != null && i < model.surfaces(); i++) {
       int servo = model.servoOf(i);
-      if (state.channelOfServo[servo] != channels[servo]) {
+      if (state.channelOfServo[servo] != channels[servo]
+          || state.servoStill[servo]
+          || state.surfaceStill[i]) {
         return i;
       }
     }
