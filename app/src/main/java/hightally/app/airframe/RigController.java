@@ -7,6 +7,8 @@ import hightally.core.benchsetup.MeasuredThrows;
 import hightally.core.channel.Transmitter;
 import hightally.core.preflight.SeenMends;
 import hightally.core.preflight.SeenMends.SeenMend;
+import hightally.core.probe.LookAnswer;
+import hightally.core.probe.ProbeTold;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Said;
 import hightally.core.quantity.Validation;
@@ -36,6 +38,9 @@ class RigController {
 
   /** A setup and the two channels that are to become one. */
   record ShareAsked(Setup setup, int keep, int drop) {}
+
+  /** A setup and what was seen of the rig it describes, oldest first. */
+  record ProbeAsked(Setup setup, List<LookAnswer> answers) {}
 
   /** A setup and the transmitter it is to go to. */
   record MoveAsked(Setup setup, Transmitter transmitter) {}
@@ -74,6 +79,22 @@ class RigController {
   @Operation(summary = "The wiring sheet with the parts to buy")
   WiringSheet sheet(@RequestBody SetupAsked asked) {
     return WiringSheet.of(Validation.check(asked.setup()));
+  }
+
+  @PostMapping("/probe")
+  @Operation(
+      summary =
+          "What to look at next to find out what a rig is, or what to change; whatever was seen so"
+              + " far is asked with it")
+  ProbeTold probe(@RequestBody ProbeAsked asked) {
+    return turns.of(() -> ProbeTold.of(Validation.check(asked.setup()), asked.answers()));
+  }
+
+  @PostMapping("/probe/mended")
+  @Operation(
+      summary = "The setup once what is to be changed has been, and the answers that still hold")
+  ProbeTold.Mended mended(@RequestBody ProbeAsked asked) {
+    return turns.of(() -> ProbeTold.mended(Validation.check(asked.setup()), asked.answers()));
   }
 
   @PostMapping("/balance/wish")

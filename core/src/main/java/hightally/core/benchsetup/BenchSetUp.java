@@ -7,6 +7,7 @@ import hightally.core.airframe.Surface;
 import hightally.core.benchsetup.BenchStep.Choice;
 import hightally.core.benchsetup.BenchStep.Figure;
 import hightally.core.channel.Lead;
+import hightally.core.channel.StickWords;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.Quantity;
 import hightally.core.quantity.Said;

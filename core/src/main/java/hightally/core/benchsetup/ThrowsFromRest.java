@@ -2,6 +2,7 @@ package hightally.core.benchsetup;
 
 import hightally.core.airframe.LeverShare;
 import hightally.core.airframe.Surface;
+import hightally.core.channel.StickWords;
 import hightally.core.quantity.Control;
 import hightally.core.quantity.Said;
 import hightally.core.setup.Setup;

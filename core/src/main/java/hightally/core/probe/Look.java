@@ -9,8 +9,9 @@ import java.util.List;
  *
  * @param id stable name under which its answer is kept
  * @param kind how it is looked
- * @param subject the control, the lever or switch, the channel's number, the servo, the motor, the
- *     phase
+ * @param subject the control, the lever or switch, the channel's number, the motor, the phase
+ * @param position of a lever or switch, 0 the first; 0 for the rest
+ * @param unplugged the servo whose lead is unplugged; empty for none
  * @param phase in which it is done
  * @param rest where everything stands before
  * @param there where hands go
@@ -23,6 +24,8 @@ public record Look(
     String id,
     LookKind kind,
     String subject,
+    int position,
+    String unplugged,
     String phase,
     Moment rest,
     Moment there,
@@ -31,6 +34,12 @@ public record Look(
     List<Drawn> picture) {
   public Look {
     picture = List.copyOf(picture);
+  }
+
+  /** The same look with what must be seen in it. */
+  Look drawn(List<Drawn> drawn) {
+    return new Look(
+        id, kind, subject, position, unplugged, phase, rest, there, back, microseconds, drawn);
   }
 
   /**

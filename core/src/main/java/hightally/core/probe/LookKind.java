@@ -1,5 +1,7 @@
 package hightally.core.probe;
 
+import java.util.Locale;
+
 /** How a rig is looked at, and what that costs a pilot beside a stick held over. */
 public enum LookKind {
   /** A stick held one way, then the other. */
@@ -21,6 +23,12 @@ public enum LookKind {
 
   LookKind(int cost) {
     this.cost = cost;
+  }
+
+  /** The stable name of such a look. */
+  String id(String of) {
+    String kind = name().toLowerCase(Locale.ROOT);
+    return of.isEmpty() ? kind : kind + "/" + of;
   }
 
   int cost() {

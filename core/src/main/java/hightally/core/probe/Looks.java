@@ -63,13 +63,13 @@ final class Looks {
     }
     for (Control control : Control.values()) {
       Moment there = rest.with(control, 1);
-      add(LookKind.STICK, control.word(), phase, rest, there, rest.with(control, -1));
+      add(LookKind.STICK, control.word(), 0, phase, rest, there, rest.with(control, -1));
     }
     for (int i = 0; i < setup.transmitter().inputs().size(); i++) {
       input(phase, rest, i);
     }
     double other = rest.throttle() == 1 ? 0 : 1;
-    add(LookKind.THROTTLE, "", phase, rest, rest.withThrottle(other, rest.throttleCut()), null);
+    add(LookKind.THROTTLE, "", 0, phase, rest, rest.withThrottle(other, rest.throttleCut()), null);
   }
 
   private void input(int phase, Moment rest, int index) {
@@ -79,7 +79,7 @@ final class Looks {
       double place = step / (steps - 1.0);
       if (Math.abs(place - rest.input(index)) > 1e-9) {
         Moment there = rest.withInput(index, place);
-        add(LookKind.INPUT, input.id() + "/" + step, phase, rest, there, null);
+        add(LookKind.INPUT, input.id(), step, phase, rest, there, null);
       }
     }
   }
@@ -87,17 +87,40 @@ final class Looks {
   private void phase(int phase) {
     int base = path.basePhase();
     if (phase != base && path.phase(rest(phase)) == phase) {
-      add(LookKind.PHASE, setup.phases().get(phase).id(), base, rest(base), rest(phase), null);
+      add(LookKind.PHASE, setup.phases().get(phase).id(), 0, base, rest(base), rest(phase), null);
     }
   }
 
   private void add(
-      LookKind kind, String subject, int phase, Moment rest, Moment there, Moment back) {
-    String id = kind.name().toLowerCase(java.util.Locale.ROOT) + "/" + subject;
+      LookKind kind,
+      String subject,
+      int position,
+      int phase,
+      Moment rest,
+      Moment there,
+      Moment back) {
+    String of = kind == LookKind.INPUT ? subject + "/" + position : subject;
     String in = setup.phases().get(phase).id();
-    String full = phase == path.basePhase() ? id : id + "@" + in;
-    Look look = new Look(full, kind, subject, in, rest, there, back, 0, List.of());
-    keep(model.new Effect(look));
+    String id = kind.id(of) + (phase == path.basePhase() ? "" : "@" + in);
+    keep(look(id, kind, subject, position, "", in, rest, there, back, 0));
+  }
+
+  private RigModel.Effect look(
+      String id,
+      LookKind kind,
+      String subject,
+      int position,
+      String unplugged,
+      String phase,
+      Moment rest,
+      Moment there,
+      Moment back,
+      double microseconds) {
+    List<Look.Drawn> none = List.of();
+    return model
+    .new Effect(
+        new Look(
+            id, kind, subject, position, unplugged, phase, rest, there, back, microseconds, none));
   }
 
   /** Only what shows something that no look before it shows. */
@@ -142,15 +165,11 @@ final class Looks {
 
   private void nudge(int channel, double microseconds) {
     String number = Integer.toString(channel);
-    String id = "nudge/" + number;
+    String id = LookKind.NUDGE.id(number);
     if (found.stream().noneMatch(one -> one.look().id().equals(id))) {
       Moment rest = rest(path.basePhase());
       String phase = setup.basePhase().id();
-      found.add(
-          model
-          .new Effect(
-              new Look(
-                  id, LookKind.NUDGE, number, phase, rest, rest, null, microseconds, List.of())));
+      found.add(look(id, LookKind.NUDGE, number, 0, "", phase, rest, rest, null, microseconds));
     }
   }
 
@@ -164,18 +183,17 @@ final class Looks {
       if (moves) {
         Look like = one.look();
         found.add(
-            model
-            .new Effect(
-                new Look(
-                    "unplug/" + like.id() + "/" + servo,
-                    LookKind.UNPLUG,
-                    like.subject(),
-                    like.phase(),
-                    like.rest(),
-                    like.there(),
-                    like.back(),
-                    0,
-                    List.of())));
+            look(
+                LookKind.UNPLUG.id(like.id() + "/" + servo),
+                LookKind.UNPLUG,
+                like.subject(),
+                like.position(),
+                servo,
+                like.phase(),
+                like.rest(),
+                like.there(),
+                like.back(),
+                0));
         return;
       }
     }
@@ -185,23 +203,12 @@ final class Looks {
     Moment rest = rest(path.basePhase());
     String phase = setup.basePhase().id();
     for (var motor : setup.airframe().motors()) {
-      found.add(
-          model
-          .new Effect(
-              new Look(
-                  "motor/" + motor.id(),
-                  LookKind.MOTOR,
-                  motor.id(),
-                  phase,
-                  rest,
-                  rest,
-                  null,
-                  0,
-                  List.of())));
+      String id = LookKind.MOTOR.id(motor.id());
+      found.add(look(id, LookKind.MOTOR, motor.id(), 0, "", phase, rest, rest, null, 0));
     }
   }
 
-  /** Whether a channel is nudged as it is described: its servo and how far. */
+  /** Of so many, nothing that must be seen. */
   static int[] untold(int size) {
     int[] ways = new int[size];
     Arrays.fill(ways, RigModel.UNTOLD);

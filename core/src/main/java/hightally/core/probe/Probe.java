@@ -267,16 +267,7 @@ public final class Probe {
       boolean told = way != RigModel.UNTOLD;
       picture.add(new Look.Drawn(model.id(i), told ? way : 0, told));
     }
-    return new Look(
-        look.id(),
-        look.kind(),
-        look.subject(),
-        look.phase(),
-        look.rest(),
-        look.there(),
-        look.back(),
-        look.microseconds(),
-        picture);
+    return look.drawn(picture);
   }
 
   // The mend.

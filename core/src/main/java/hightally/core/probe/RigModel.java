@@ -279,10 +279,7 @@ final class RigModel {
         }
       }
       nudged = look.kind() == LookKind.NUDGE ? channel(look.subject()) : -1;
-      unplugged =
-          look.kind() == LookKind.UNPLUG
-              ? servos.indexOf(look.id().substring(look.id().lastIndexOf('/') + 1))
-              : -1;
+      unplugged = servos.indexOf(look.unplugged());
       motor = look.kind() == LookKind.MOTOR ? motor(look.subject()) : -1;
     }
 

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import hightally.core.Rigs;
+import hightally.core.channel.StickWords;
 import hightally.core.edit.Edits;
 import hightally.core.program.Trims;
 import hightally.core.setup.Setup;

@@ -1,4 +1,4 @@
-package hightally.core.benchsetup;
+package hightally.core.channel;
 
 import hightally.core.quantity.Control;
 import hightally.core.quantity.Said;

@@ -1,4 +1,4 @@
-package hightally.core.benchsetup;
+package hightally.core.channel;
 
 import static hightally.core.English.say;
 import static org.assertj.core.api.Assertions.assertThat;

@@ -1,0 +1,139 @@
+package hightally.core.probe;
+
+import hightally.core.airframe.Motor;
+import hightally.core.quantity.Absentable;
+import hightally.core.quantity.InvalidInputException;
+import hightally.core.quantity.Said;
+import hightally.core.quantity.Validation;
+import hightally.core.setup.Setup;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * Where the search for what a rig is stands, in words.
+ *
+ * @param words what to do now
+ * @param next what is looked at; null once nothing is
+ * @param changes what is changed at the transmitter or the model
+ * @param notes what the description then says otherwise
+ * @param open looks that could still show something else
+ */
+public record ProbeTold(
+    ProbeStage stage,
+    Said words,
+    @Absentable LookTold next,
+    List<ChangeTold> changes,
+    List<ChangeTold> notes,
+    int open) {
+  public ProbeTold {
+    changes = List.copyOf(changes);
+    notes = List.copyOf(notes);
+  }
+
+  /**
+   * One look in words.
+   *
+   * @param title in a few words
+   * @param instruction what to do
+   * @param caution what can hurt; empty for nothing
+   * @param lines how each surface must go, in the order of the picture
+   */
+  public record LookTold(Look look, Said title, Said instruction, Said caution, List<Said> lines) {
+    public LookTold {
+      lines = List.copyOf(lines);
+    }
+  }
+
+  /** One change in words. */
+  public record ChangeTold(Difference change, Said words) {}
+
+  /** A rig made as the search says, and the answers that still hold. */
+  public record Mended(Setup setup, List<LookAnswer> answers) {
+    public Mended {
+      answers = List.copyOf(answers);
+    }
+  }
+
+  /**
+   * Where it stands.
+   *
+   * @throws InvalidInputException for an answer to a look there is not, or about what is not there
+   */
+  public static ProbeTold of(Setup setup, List<LookAnswer> answers) {
+    Probe probe = checked(setup, answers);
+    ProbeStanding standing = probe.standing(answers);
+    ProbeWords words = new ProbeWords(setup);
+    List<ChangeTold> changes = new ArrayList<>();
+    List<ChangeTold> notes = new ArrayList<>();
+    if (standing.mend() != null) {
+      standing.mend().changes().forEach(one -> changes.add(new ChangeTold(one, words.change(one))));
+      standing.mend().notes().forEach(one -> notes.add(new ChangeTold(one, words.note(one))));
+    }
+    return new ProbeTold(
+        standing.stage(),
+        said(standing, probe, words),
+        standing.next() == null ? null : told(standing.next(), words),
+        changes,
+        notes,
+        standing.open());
+  }
+
+  /**
+   * The rig once what is to be changed has been; as it was where nothing is.
+   *
+   * @throws InvalidInputException as above
+   */
+  public static Mended mended(Setup setup, List<LookAnswer> answers) {
+    Probe probe = checked(setup, answers);
+    ProbeStanding standing = probe.standing(answers);
+    return standing.stage() == ProbeStage.MENDING
+        ? new Mended(probe.after(standing.mend()), probe.kept(answers, standing))
+        : new Mended(setup, answers);
+  }
+
+  private static Probe checked(Setup setup, List<LookAnswer> answers) {
+    Probe probe = Probe.of(Validation.check(setup));
+    List<String> looks = probe.looks().stream().map(Look::id).toList();
+    List<String> seen = new ArrayList<>();
+    setup.surfaces().forEach(one -> seen.add(one.id()));
+    setup.airframe().motors().stream().map(Motor::id).forEach(seen::add);
+    for (int i = 0; i < answers.size(); i++) {
+      LookAnswer answer = Validation.check(answers.get(i));
+      String field = "answers[" + i + "].";
+      named(field + "look", answer.look(), looks);
+      for (int j = 0; j < answer.seen().size(); j++) {
+        named(field + "seen[" + j + "].surface", answer.seen().get(j).surface(), seen);
+      }
+    }
+    return probe;
+  }
+
+  private static void named(String field, String id, List<String> known) {
+    if (!known.contains(id)) {
+      throw InvalidInputException.of(field, id, Said.of("demand.oneOf", "names", Said.list(known)));
+    }
+  }
+
+  private static Said said(ProbeStanding standing, Probe probe, ProbeWords words) {
+    return switch (standing.stage()) {
+      case LOOKING -> Said.of("probe.looking");
+      case MENDING ->
+          standing.mend().changes().isEmpty() ? Said.of("probe.noting") : Said.of("probe.mending");
+      case AGREED -> Said.of("probe.agreed");
+      case UNMENDED -> Said.of("probe.unmended");
+      case CONTRADICTED ->
+          words.contrary(
+              probe.look(standing.contrary().get(0)).orElseThrow(),
+              probe.look(standing.contrary().get(1)).orElseThrow());
+    };
+  }
+
+  private static LookTold told(Look look, ProbeWords words) {
+    return new LookTold(
+        look,
+        words.title(look),
+        words.instruction(look),
+        words.caution(look),
+        look.picture().stream().map(one -> words.line(look, one)).toList());
+  }
+}
