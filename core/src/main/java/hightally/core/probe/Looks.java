@@ -129,9 +129,9 @@ final class Looks {
     RigState state = model.described();
     ways(effect, state, ways);
     for (int i = 0; i < model.differences().size(); i++) {
-      state.put(i, model.turn(i));
+      state.turn(i, model.turn(i));
       ways(effect, state, ways);
-      state.takeBack(model.turn(i));
+      state.turn(i, model.turn(i));
     }
     if (ways.stream().anyMatch(way -> way != 0 && way != RigModel.UNTOLD) && shown.add(ways)) {
       found.add(effect);

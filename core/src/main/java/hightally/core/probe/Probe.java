@@ -5,14 +5,17 @@ import hightally.core.quantity.Control;
 import hightally.core.setup.MeantWay;
 import hightally.core.setup.Setup;
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.IntPredicate;
 
 /**
  * Finds out what a rig is from what was seen of it.
@@ -60,17 +63,18 @@ public final class Probe {
   /** Where the search stands; answers to looks that there are not are passed over. */
   public ProbeStanding standing(List<LookAnswer> answers) {
     List<StateSearch.Seen> seen = seen(answers);
-    int least = least(seen);
+    RigState near = near(seen);
+    int least = least(seen, near);
     if (least > MOST) {
       return contradicted(answers);
     }
     List<RigState> left = List.of();
     for (int most = Math.max(1, least); most <= Math.max(USUAL_MOST, least + 1); most++) {
-      left = StateSearch.all(model, seen, most);
-      Map<List<Long>, Double> classes = new HashMap<>();
-      Map<List<Long>, RigState> one = new LinkedHashMap<>();
+      left = around(seen, near, most);
+      Map<Long, Double> classes = new HashMap<>();
+      Map<Long, RigState> one = new LinkedHashMap<>();
       for (RigState state : left) {
-        List<Long> behaviour = behaviour(state);
+        long behaviour = behaviour(state);
         classes.merge(behaviour, weight(state), Double::sum);
         one.merge(behaviour, state, (a, b) -> a.size() <= b.size() ? a : b);
       }
@@ -91,11 +95,55 @@ public final class Probe {
     return concluded(likeliest(left));
   }
 
-  /** The fewest differences with which a rig shows what was seen; beyond the most where none do. */
+  /** The likeliest state there is of those that take the leads as they are, or two exchanged. */
+  private RigState near(List<StateSearch.Seen> seen) {
+    RigState near = StateSearch.nearest(model, seen, model.described(), any -> true);
+    int most = Math.min(USUAL_MOST, near.size() - 1);
+    List<RigState> few =
+        StateSearch.fewest(model, seen, model.described(), any -> true, most, null);
+    if (!few.isEmpty()) {
+      return few.get(0);
+    }
+    boolean shows = StateSearch.shows(model, seen, near);
+    for (int i = 0; (near.size() > 1 || !shows) && i < model.differences().size(); i++) {
+      if (model.differences().get(i).part() == RigPart.LEADS) {
+        RigState exchanged = model.described();
+        exchanged.turn(i, model.turn(i));
+        RigState other = StateSearch.nearest(model, seen, exchanged, any -> true);
+        if ((!shows || other.size() < near.size()) && StateSearch.shows(model, seen, other)) {
+          near = other;
+          shows = true;
+        }
+      }
+    }
+    return near;
+  }
+
+  /** All states some steps from there, and those that differ in little from the description. */
+  private List<RigState> around(List<StateSearch.Seen> seen, RigState near, int most) {
+    List<RigState> states = new ArrayList<>(StateSearch.all(model, seen, near, most));
+    if (near.size() > 0) {
+      Set<BitSet> known = new HashSet<>();
+      states.forEach(one -> known.add(one.key()));
+      StateSearch.all(model, seen, model.described(), USUAL_MOST).stream()
+          .filter(one -> known.add(one.key()))
+          .forEach(states::add);
+    }
+    return states;
+  }
+
+  /** How many steps from there a rig shows what was seen; beyond the most where none does. */
   private int least(List<StateSearch.Seen> seen) {
-    List<RigState> found =
-        StateSearch.fewest(model, seen, model.described(), any -> true, MOST, null);
-    return found.isEmpty() ? MOST + 1 : found.get(0).size();
+    return least(seen, near(seen));
+  }
+
+  private int least(List<StateSearch.Seen> seen, RigState near) {
+    for (int most = 0; most <= MOST; most++) {
+      if (!StateSearch.fewest(model, seen, near, any -> true, most, null).isEmpty()) {
+        return most;
+      }
+    }
+    return MOST + 1;
   }
 
   private static RigState likeliest(List<RigState> states) {
@@ -131,22 +179,26 @@ public final class Probe {
    * What the program can do with a rig: what every stick, lever, switch and phase moves and how
    * far, and which channel has which surface. Two that are alike in all of it are one.
    */
-  private List<Long> behaviour(RigState state) {
-    List<Long> behaviour = new ArrayList<>();
+  private long behaviour(RigState state) {
+    long behaviour = 1;
     for (RigModel.Effect look : looks) {
       if (hands(look)) {
         for (int i = 0; i < model.size(); i++) {
-          behaviour.add(Math.round(look.seen(state, i) / ALIKE_MM));
+          behaviour = mixed(behaviour, Math.round(look.seen(state, i) / ALIKE_MM));
         }
       }
     }
-    for (int i = 0; i < model.size(); i++) {
-      if (!model.isMotor(i)) {
-        int servo = model.servoOf(i);
-        behaviour.add(state.servoStill[servo] ? -1L : state.channelOfServo[servo]);
-      }
+    for (int i = 0; i < model.surfaces(); i++) {
+      int servo = model.servoOf(i);
+      behaviour = mixed(behaviour, state.servoStill[servo] ? -1 : state.channelOfServo[servo]);
     }
     return behaviour;
+  }
+
+  /** Spreads what is added over all bits, so that two behaviours hardly ever look alike. */
+  private static long mixed(long all, long one) {
+    long next = (all ^ one) * 0x9E3779B97F4A7C15L;
+    return next ^ next >>> 29;
   }
 
   private static boolean hands(RigModel.Effect look) {
@@ -157,9 +209,7 @@ public final class Probe {
 
   /** The looks not yet answered that tell some of the classes apart, what tells most first. */
   private List<Ranked> ranked(
-      List<LookAnswer> answers,
-      Map<List<Long>, RigState> classes,
-      Map<List<Long>, Double> weights) {
+      List<LookAnswer> answers, Map<Long, RigState> classes, Map<Long, Double> weights) {
     List<String> answered = answers.stream().map(LookAnswer::look).toList();
     List<Ranked> ranked = new ArrayList<>();
     for (RigModel.Effect look : looks) {
@@ -176,10 +226,10 @@ public final class Probe {
 
   /** How much a look is expected to tell: the entropy of what it may show. */
   private double told(
-      RigModel.Effect look, Map<List<Long>, RigState> classes, Map<List<Long>, Double> weights) {
+      RigModel.Effect look, Map<Long, RigState> classes, Map<Long, Double> weights) {
     Map<List<Integer>, Double> shows = new HashMap<>();
     double all = 0;
-    for (Map.Entry<List<Long>, RigState> one : classes.entrySet()) {
+    for (Map.Entry<Long, RigState> one : classes.entrySet()) {
       List<Integer> ways = shows(look, one.getValue());
       double weight = weights.get(one.getKey());
       all += weight;
@@ -239,14 +289,12 @@ public final class Probe {
     Set<RigPart> written =
         EnumSet.of(
             RigPart.SERVO_SENSE, RigPart.HORN_SIDE, RigPart.SHARE_SIGN, RigPart.CHANNEL_SIGN);
-    List<RigState> found =
-        StateSearch.fewest(
-            model,
-            meant,
-            described,
-            one -> written.contains(model.differences().get(one).part()),
-            MOST_CHANGES,
-            null);
+    IntPredicate note = one -> written.contains(model.differences().get(one).part());
+    List<RigState> found = StateSearch.fewest(model, meant, described, note, USUAL_MOST, null);
+    if (found.isEmpty()) {
+      RigState near = StateSearch.nearest(model, meant, described, note);
+      found = StateSearch.fewest(model, meant, near, note, USUAL_MOST, null);
+    }
     return found.isEmpty() ? List.of(described) : found;
   }
 
@@ -276,10 +324,7 @@ public final class Probe {
     List<ProbeMend> fair = new ArrayList<>();
     List<ProbeMend> any = new ArrayList<>();
     for (RigState wish : wished) {
-      List<RigState> ways =
-          StateSearch.fewest(
-              model, goal(wish), rig, one -> made(one, rig), MOST_CHANGES, wish.channelOfServo);
-      for (RigState mended : ways) {
+      for (RigState mended : mended(rig, wish)) {
         ProbeMend mend = new ProbeMend(told(mended.made()), notes(rig, mended));
         any.add(mend);
         if (mend.changes().stream().allMatch(change -> fair(change, rig, wish))) {
@@ -302,6 +347,28 @@ public final class Probe {
     boolean agreed = mend.changes().isEmpty() && mend.notes().isEmpty();
     return new ProbeStanding(
         agreed ? ProbeStage.AGREED : ProbeStage.MENDING, null, found, mend, List.of(), 0);
+  }
+
+  /** The rig with what is wished made of it by as few changes as can be. */
+  private List<RigState> mended(RigState rig, RigState wish) {
+    List<StateSearch.Seen> goal = goal(wish);
+    RigState from = rig.begun();
+    List<RigState> few =
+        StateSearch.fewest(
+            model, goal, from, one -> made(one, rig), USUAL_MOST, wish.channelOfServo);
+    if (!few.isEmpty()) {
+      return few;
+    }
+    // Much is to be changed: every lead to its place, then each channel by itself.
+    for (int i = 0; i < model.differences().size(); i++) {
+      Difference one = model.differences().get(i);
+      if (made(i, rig) && model.home(one, from, wish)) {
+        from.turn(i, model.turn(i));
+      }
+    }
+    RigState near = StateSearch.nearest(model, goal, from, one -> made(one, rig));
+    return StateSearch.fewest(
+        model, goal, near, one -> made(one, rig), MOST_CHANGES, wish.channelOfServo);
   }
 
   /** What is then otherwise than described; leads are not: each servo is on its channel again. */
@@ -428,7 +495,9 @@ public final class Probe {
    */
   public List<LookAnswer> kept(List<LookAnswer> answers, ProbeStanding standing) {
     List<StateSearch.Seen> seen = seen(answers);
-    List<RigState> states = StateSearch.all(model, seen, Math.max(USUAL_MOST, least(seen)));
+    RigState near = near(seen);
+    int most = Math.max(USUAL_MOST, least(seen, near));
+    List<RigState> states = around(seen, near, most);
     List<RigState> after = new ArrayList<>();
     for (RigState state : states) {
       RigState changed = state.copy();
@@ -477,7 +546,7 @@ public final class Probe {
   private void put(RigState state, List<Difference> differences) {
     for (Difference one : differences) {
       int index = model.differences().indexOf(one);
-      state.put(index, model.turn(index));
+      state.turn(index, model.turn(index));
     }
   }
 }

@@ -162,6 +162,15 @@ final class RigModel {
     return gain.length + setup.airframe().motors().size();
   }
 
+  int channels() {
+    return outputs.length;
+  }
+
+  /** The channel a surface hangs on in a state. */
+  int on(int surface, RigState state) {
+    return state.channelOfServo[servoOf[surface]];
+  }
+
   int surfaces() {
     return gain.length;
   }
@@ -218,6 +227,22 @@ final class RigModel {
       case HORN_SIDE, SURFACE_STILL ->
           Arrays.stream(chains[seen]).anyMatch(link -> link == path.indexOf(one.subject()));
       case MOTOR_SENSE -> false;
+    };
+  }
+
+  /** Whether a change brings a lead to where it is wished, or makes something move. */
+  boolean home(Difference one, RigState state, RigState wish) {
+    return switch (one.part()) {
+      case LEADS -> {
+        int first = servos.indexOf(one.subject());
+        int second = servos.indexOf(one.other());
+        int[] on = state.channelOfServo;
+        int[] wanted = wish.channelOfServo;
+        boolean wrong = on[first] != wanted[first] && on[second] != wanted[second];
+        yield wrong && (on[first] == wanted[second] || on[second] == wanted[first]);
+      }
+      case SERVO_STILL, SURFACE_STILL -> true;
+      default -> false;
     };
   }
 

@@ -5,8 +5,8 @@ import java.util.BitSet;
 import java.util.List;
 
 /**
- * A rig as it may be, told by where it differs from its description. Differences are put in and
- * taken out again while states are searched.
+ * A rig as it may be, told by where it differs from its description. Differences are made and taken
+ * back while states are searched.
  */
 final class RigState {
   private static final int CHANNEL_BITS = 6;
@@ -34,16 +34,15 @@ final class RigState {
     shareTurned = new boolean[shares];
   }
 
-  /** A state with one difference more. */
-  void put(int index, RigModel.Turn turn) {
+  /** Makes a difference, or takes one back that was made: the last one first. */
+  void turn(int index, RigModel.Turn turn) {
     turn.in(this);
-    made.add(index);
-  }
-
-  /** The same without the one put in last. */
-  void takeBack(RigModel.Turn turn) {
-    turn.in(this);
-    made.remove(made.size() - 1);
+    int at = made.lastIndexOf(index);
+    if (at < 0) {
+      made.add(index);
+    } else {
+      made.remove(at);
+    }
   }
 
   List<Integer> made() {
