@@ -11,45 +11,96 @@ import java.util.Random;
 import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
 
-/** Rigs put together otherwise than described, led home by what is seen of them. */
+/**
+ * Rigs put together otherwise than described, led home by what is seen of them. More of them by
+ * hand: {@code -Drigs=300 -Dminimal=400}.
+ */
 class ProbeProofTest {
-  private static final int RIGS = Integer.getInteger("rigs", 60);
+  private static final int RIGS = Integer.getInteger("rigs", 40);
+  private static final int MINIMAL = Integer.getInteger("minimal", 12);
+  private static final int UNSETTLED = 5;
 
+  /** To the end on every rig, right, within so many answers. */
   @Test
   void everyRigEndsAsDescribedAndAsMeant() {
-    List<Setup> kinds = DemoModels.all();
-    TreeMap<String, Integer> ends = new TreeMap<>();
+    TreeMap<Integer, Integer> answers = new TreeMap<>();
+    TreeMap<Integer, Integer> spared = new TreeMap<>();
     List<String> wrong = new ArrayList<>();
-    int worst = Integer.MIN_VALUE;
-    long slowest = 0;
     for (int i = 0; i < RIGS; i++) {
       Random random = new Random(i);
-      Setup described = kinds.get(i % kinds.size());
-      int count = random.nextInt(4);
-      List<Difference> hidden =
-          i % 5 == 4 ? unsettled(described, random) : hidden(described, count, random);
-      SimulatedRig rig = new SimulatedRig(described, hidden);
-      long before = System.nanoTime();
-      SimulatedRig.End end = rig.led(Integer.getInteger("wrongOneIn", 0), random);
-      slowest = Math.max(slowest, System.nanoTime() - before);
-      String what = i + " " + described.name() + " " + hidden + " " + end;
-      ends.merge(end.stage() + " " + end.homeWhy(), 1, Integer::sum);
-      if (!end.home()) {
-        wrong.add(what);
-      }
-      int over = end.answers() - end.bound();
-      worst = Math.max(worst, over);
-      if (over > 0) {
-        System.out.println("over by " + over + " " + what);
+      Setup described = kind(i);
+      List<Difference> hidden = hidden(i, described, random);
+      SimulatedRig.End end = new SimulatedRig(described, hidden).led(0, random);
+      answers.merge(end.answers(), 1, Integer::sum);
+      spared.merge(end.bound() - end.answers(), 1, Integer::sum);
+      if (!end.home() || end.answers() > end.bound()) {
+        wrong.add(i + " " + described.name() + " " + hidden + " " + end);
       }
     }
-    System.out.println(ends + " worst over " + worst + " slowest ms " + slowest / 1_000_000);
+    System.out.println(RIGS + " rigs, by answers " + answers + ", by answers spared " + spared);
     assertThat(wrong).isEmpty();
+  }
+
+  /** One answer in thirty wrong: right in the end, in nineteen of twenty. */
+  @Test
+  void aWrongAnswerNowAndThenIsLivedWith() {
+    List<String> wrong = new ArrayList<>();
+    for (int i = 0; i < RIGS; i++) {
+      Random random = new Random(i);
+      Setup described = kind(i);
+      List<Difference> hidden = hidden(i, described, random);
+      SimulatedRig.End end = new SimulatedRig(described, hidden).led(30, random);
+      if (!end.home()) {
+        wrong.add(i + " " + described.name() + " " + end);
+      }
+    }
+    System.out.println(wrong.size() + " of " + RIGS + " wrong where answers are");
+    assertThat(wrong).hasSizeLessThanOrEqualTo(RIGS / 20);
+  }
+
+  /** No fewer changes make a rig right: every set of fewer is tried on it. */
+  @Test
+  void noSmallerMendExists() {
+    int proven = 0;
+    int tried = 0;
+    for (int i = 0; i < MINIMAL; i++) {
+      Random random = new Random(1000 + i);
+      Setup described = kind(i);
+      SimulatedRig rig = new SimulatedRig(described, hidden(described, 1 + i % 3, random));
+      List<Difference> mend = rig.firstMend();
+      if (mend.size() > 1 && mend.size() < 4 && rig.rightWith(mend)) {
+        List<Difference> all = Differences.of(described);
+        for (Difference one : all) {
+          assertThat(rig.rightWith(List.of(one))).as("%s for %s", one, mend).isFalse();
+          tried++;
+          for (int j = 0; j < all.size() && mend.size() == 3; j++) {
+            List<Difference> two = List.of(one, all.get(j));
+            assertThat(rig.rightWith(two)).as("%s for %s", two, mend).isFalse();
+            tried++;
+          }
+        }
+        proven++;
+      }
+    }
+    System.out.println(
+        proven + " mends of two and three changes, " + tried + " smaller ones tried");
+    assertThat(proven).isPositive();
+  }
+
+  private static Setup kind(int rig) {
+    List<Setup> kinds = DemoModels.all();
+    return kinds.get(rig % kinds.size());
+  }
+
+  private static List<Difference> hidden(int rig, Setup described, Random random) {
+    return rig % UNSETTLED == UNSETTLED - 1
+        ? unsettled(described, random)
+        : hidden(described, random.nextInt(4), random);
   }
 
   private static List<Difference> hidden(Setup setup, int count, Random random) {
     List<Difference> all = new ArrayList<>(Differences.of(setup));
-    List<RigPart> parts = new ArrayList<>(List.of(RigPart.values()));
+    List<RigPart> parts = List.of(RigPart.values());
     List<Difference> hidden = new ArrayList<>();
     if (count == 3 && random.nextInt(2) == 0) {
       compensated(setup, all, random, hidden);
@@ -77,17 +128,16 @@ class ProbeProofTest {
       boolean servos = random.nextBoolean();
       hidden.add(one);
       for (String servo : List.of(one.subject(), one.other())) {
+        int channel = setup.servo(servo).orElseThrow().channel();
         hidden.add(
             servos
                 ? Difference.of(RigPart.SERVO_SENSE, servo)
-                : Difference.of(
-                    RigPart.CHANNEL_SIGN,
-                    Integer.toString(setup.servo(servo).orElseThrow().channel())));
+                : Difference.of(RigPart.CHANNEL_SIGN, Integer.toString(channel)));
       }
     }
   }
 
-  /** A model just wired: every servo turns one way or the other, as it happens. */
+  /** A model just wired: every servo turns as it happens, now and then two leads exchanged. */
   private static List<Difference> unsettled(Setup setup, Random random) {
     List<Difference> hidden = new ArrayList<>(Differences.of(setup));
     hidden.removeIf(one -> one.part() != RigPart.SERVO_SENSE || random.nextBoolean());

@@ -76,31 +76,11 @@ final class SimulatedRig {
     int changed = 0;
     int allowed = -1;
     for (int round = 0; round < ENDLESS; round++) {
-      long t0 = System.nanoTime();
       Probe probe = Probe.of(described);
       if (allowed < 0) {
         allowed = usual(probe) + 3 * hidden;
       }
-      long t1 = System.nanoTime();
       ProbeStanding standing = probe.standing(answers);
-      long t2 = System.nanoTime();
-      if (t2 - t0 > 600_000_000L) {
-        System.out.println(
-            "{slow "
-                + described.name()
-                + " "
-                + round
-                + " of "
-                + (t1 - t0) / 1000000
-                + " standing "
-                + (t2 - t1) / 1000000
-                + " "
-                + standing.stage()
-                + " "
-                + probe.looks().size()
-                + " looks "
-                + Differences.of(described).size());
-      }
       switch (standing.stage()) {
         case LOOKING -> {
           Look look = standing.next();
@@ -141,6 +121,28 @@ final class SimulatedRig {
       }
     }
     return new End(null, false, "endless", asked, allowed, log.toString());
+  }
+
+  /** What the probe first says is to be changed; nothing where it asks for nothing. */
+  List<Difference> firstMend() {
+    List<LookAnswer> answers = new ArrayList<>();
+    Probe probe = Probe.of(described);
+    ProbeStanding standing = probe.standing(answers);
+    while (standing.stage() == ProbeStage.LOOKING) {
+      answers.add(look(standing.next()));
+      standing = probe.standing(answers);
+    }
+    return standing.stage() == ProbeStage.MENDING ? standing.mend().changes() : List.of();
+  }
+
+  /** Whether changes make it do what is described and meant. */
+  boolean rightWith(List<Difference> changes) {
+    changes.forEach(this::mend);
+    boolean right = away().isEmpty();
+    List<Difference> back = new ArrayList<>(changes);
+    java.util.Collections.reverse(back);
+    back.forEach(this::make);
+    return right;
   }
 
   /** What is to be made to move is followed from the servo to the surface. */
