@@ -558,6 +558,40 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/rig/probe": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** What to look at next to find out what a rig is, or what to change; whatever was seen so far is asked with it */
+    post: operations["postRigProbe"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/rig/probe/mended": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** The setup once what is to be changed has been, and the answers that still hold */
+    post: operations["postRigProbeMended"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/rig/measured": {
     parameters: {
       query?: never;
@@ -5288,6 +5322,106 @@ export interface components {
       /** Format: int64 */
       seed: number;
     };
+    LookAnswer: {
+      look: string;
+      seen: components["schemas"]["Sight"][];
+    };
+    ProbeAsked: {
+      setup: components["schemas"]["Setup"];
+      answers: components["schemas"]["LookAnswer"][];
+    };
+    Sight: {
+      surface: string;
+      /** Format: int32 */
+      way: number;
+    };
+    ChangeTold: {
+      change: components["schemas"]["Difference"];
+      words: string;
+    };
+    Drawn: {
+      surface: string;
+      /** Format: int32 */
+      way: number;
+      told: boolean;
+    };
+    Look: {
+      id: string;
+      /** @enum {string} */
+      kind: "STICK" | "INPUT" | "PHASE" | "THROTTLE" | "NUDGE" | "UNPLUG" | "MOTOR";
+      subject: string;
+      /** Format: int32 */
+      position: number;
+      unplugged: string;
+      phase: string;
+      rest: components["schemas"]["Moment"];
+      there: components["schemas"]["Moment"];
+      back: components["schemas"]["Moment"] | null;
+      /** Format: double */
+      microseconds: number;
+      picture: components["schemas"]["Drawn"][];
+    };
+    LookTold: {
+      look: components["schemas"]["Look"];
+      title: string;
+      instruction: string;
+      caution: string;
+      lines: string[];
+    };
+    Moment: {
+      /**
+       * Format: double
+       * @description Roll stick
+       */
+      roll: number;
+      /**
+       * Format: double
+       * @description Pitch stick
+       */
+      pitch: number;
+      /**
+       * Format: double
+       * @description Yaw stick
+       */
+      yaw: number;
+      /**
+       * Format: double
+       * @description Throttle
+       */
+      throttle: number;
+      throttleCut: boolean;
+      trims: components["schemas"]["Trims"];
+      inputs: number[];
+      readings: components["schemas"]["Readings"];
+    };
+    ProbeTold: {
+      /** @enum {string} */
+      stage: "LOOKING" | "MENDING" | "AGREED" | "CONTRADICTED" | "UNMENDED";
+      words: string;
+      next: components["schemas"]["LookTold"] | null;
+      changes: components["schemas"]["ChangeTold"][];
+      notes: components["schemas"]["ChangeTold"][];
+      /** Format: int32 */
+      open: number;
+    };
+    Readings: {
+      /**
+       * Format: double
+       * @description Link
+       */
+      linkPercent: number;
+      /**
+       * Format: double
+       * @description Voltage
+       */
+      voltage: number;
+      timerSeconds: number[];
+      truths: boolean[];
+    };
+    Mended: {
+      setup: components["schemas"]["Setup"];
+      answers: components["schemas"]["LookAnswer"][];
+    };
     MeasuredQuestion: {
       setup: components["schemas"]["Setup"];
       /** @description Surface */
@@ -5641,46 +5775,6 @@ export interface components {
     FlickAsked: {
       setup: components["schemas"]["Setup"];
       moment: components["schemas"]["Moment"];
-    };
-    Moment: {
-      /**
-       * Format: double
-       * @description Roll stick
-       */
-      roll: number;
-      /**
-       * Format: double
-       * @description Pitch stick
-       */
-      pitch: number;
-      /**
-       * Format: double
-       * @description Yaw stick
-       */
-      yaw: number;
-      /**
-       * Format: double
-       * @description Throttle
-       */
-      throttle: number;
-      throttleCut: boolean;
-      trims: components["schemas"]["Trims"];
-      inputs: number[];
-      readings: components["schemas"]["Readings"];
-    };
-    Readings: {
-      /**
-       * Format: double
-       * @description Link
-       */
-      linkPercent: number;
-      /**
-       * Format: double
-       * @description Voltage
-       */
-      voltage: number;
-      timerSeconds: number[];
-      truths: boolean[];
     };
     Became: {
       typed: components["schemas"]["TypedMovement"];
@@ -11724,6 +11818,144 @@ export interface operations {
       };
       /** @description The data cannot be written: perhaps the disk is full. */
       503: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  postRigProbe: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["ProbeAsked"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["ProbeTold"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description More bytes than are taken here. */
+      413: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  postRigProbeMended: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["ProbeAsked"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["Mended"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description More bytes than are taken here. */
+      413: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
         headers: {
           [name: string]: unknown;
         };

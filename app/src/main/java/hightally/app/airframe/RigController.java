@@ -87,14 +87,16 @@ class RigController {
           "What to look at next to find out what a rig is, or what to change; whatever was seen so"
               + " far is asked with it")
   ProbeTold probe(@RequestBody ProbeAsked asked) {
-    return turns.of(() -> ProbeTold.of(Validation.check(asked.setup()), asked.answers()));
+    Validation.check(asked);
+    return turns.of(() -> ProbeTold.of(asked.setup(), asked.answers()));
   }
 
   @PostMapping("/probe/mended")
   @Operation(
       summary = "The setup once what is to be changed has been, and the answers that still hold")
   ProbeTold.Mended mended(@RequestBody ProbeAsked asked) {
-    return turns.of(() -> ProbeTold.mended(Validation.check(asked.setup()), asked.answers()));
+    Validation.check(asked);
+    return turns.of(() -> ProbeTold.mended(asked.setup(), asked.answers()));
   }
 
   @PostMapping("/balance/wish")

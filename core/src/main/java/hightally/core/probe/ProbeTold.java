@@ -98,7 +98,7 @@ public record ProbeTold(
     setup.surfaces().forEach(one -> seen.add(one.id()));
     setup.airframe().motors().stream().map(Motor::id).forEach(seen::add);
     for (int i = 0; i < answers.size(); i++) {
-      LookAnswer answer = Validation.check(answers.get(i));
+      LookAnswer answer = answers.get(i);
       String field = "answers[" + i + "].";
       named(field + "look", answer.look(), looks);
       for (int j = 0; j < answer.seen().size(); j++) {
