@@ -30,24 +30,6 @@ import java.util.function.DoubleUnaryOperator;
  * with the bench's own answers, and the movement is kept beside it.
  */
 public final class MovementSolver {
-  /** Looked at first; what is not found so is looked for in smaller pieces. */
-  private static final int PIECES = 24;
-
-  private static final int SMALL_PIECES = 120;
-  private static final int ROUNDS = 60;
-
-  /** Millimetres or degrees nobody can tell from nothing. */
-  private static final double EXACT = 1e-7;
-
-  /** A root is known well enough at a hundredth of the grain. */
-  private static final double NEAR = 1e-4;
-
-  /** Percent are kept to this: hundredths move nothing a ruler shows. */
-  private static final double GRAIN = 100;
-
-  /** What is typed may miss by this: half the grain, at the largest throw. */
-  private static final double MISS = 0.05;
-
   private final Setup setup;
   private final SignalPath path;
   private final Moment still;
@@ -167,7 +149,7 @@ public final class MovementSolver {
         typed.stood() == null
             ? movements.measured(movements.path, typed.trims())
             : movements.between(typed.stood());
-    double shown = typed.unit() == Unit.DEGREES ? 0.1 : MISS;
+    double shown = typed.unit() == Unit.DEGREES ? 0.1 : NearestRoot.MISS;
     if (Math.abs(now - typed.value()) <= shown) {
       return Optional.empty();
     }
@@ -201,7 +183,7 @@ public final class MovementSolver {
                 Strengths.percent(
                         setup, typed.kind(), typed.subject(), typed.surface(), typed.plusSide())
                     - typed.percent())
-            < 1 / GRAIN;
+            < 1 / NearestRoot.GRAIN;
   }
 
   private static Mix mix(Setup setup, String id) {
@@ -317,10 +299,9 @@ public final class MovementSolver {
     double least = rate ? 0 : -most;
     DoubleUnaryOperator off =
         percent -> measured(path.reprogrammed(put(percent)), trims) - wish.signed();
-    Searched found = searched(off, least, most, PIECES);
-    if (Double.isNaN(found.best())) {
-      found = searched(off, least, most, SMALL_PIECES);
-    }
+    double now =
+        Strengths.percent(setup, wish.kind(), wish.subject(), wish.surface(), wish.plusSide());
+    NearestRoot found = NearestRoot.of(off, now, least, most);
     if (Double.isNaN(found.best())) {
       throw InvalidInputException.of(
           "value",
@@ -331,68 +312,6 @@ public final class MovementSolver {
               wish.unit()));
     }
     return found.best();
-  }
-
-  /** The percent found, not a number for none, and the least and most by which it was missed. */
-  private record Searched(double best, double lowest, double highest) {}
-
-  private Searched searched(DoubleUnaryOperator off, double least, double most, int pieces) {
-    double now =
-        Strengths.percent(setup, wish.kind(), wish.subject(), wish.surface(), wish.plusSide());
-    double best = Double.NaN;
-    double before = off.applyAsDouble(least);
-    double lowest = before;
-    double highest = before;
-    for (int i = 0; i < pieces; i++) {
-      double from = least + (most - least) * i / pieces;
-      double to = least + (most - least) * (i + 1) / pieces;
-      double after = off.applyAsDouble(to);
-      lowest = Math.min(lowest, after);
-      highest = Math.max(highest, after);
-      if (before == 0 || before * after < 0 || after == 0) {
-        double found = Math.rint(root(off, from, to, before, after) * GRAIN) / GRAIN;
-        boolean nearer = Double.isNaN(best) || Math.abs(found - now) < Math.abs(best - now);
-        // Where a rod locks the surface jumps past it: that is no answer.
-        best = nearer && Math.abs(off.applyAsDouble(found)) <= MISS ? found : best;
-      }
-      before = after;
-    }
-    return new Searched(best, lowest, highest);
-  }
-
-  /**
-   * Where it is nothing, by the straight line between two places either side; one that has stayed
-   * twice counts half, so that neither stays for long (the Illinois form of false position).
-   */
-  private static double root(
-      DoubleUnaryOperator off, double from, double to, double atFrom, double atTo) {
-    double low = from;
-    double high = to;
-    double atLow = atFrom;
-    double atHigh = atTo;
-    int stayed = 0;
-    for (int i = 0; i < ROUNDS && high - low > NEAR && atLow != 0 && atHigh != 0; i++) {
-      double middle = (low * atHigh - high * atLow) / (atHigh - atLow);
-      double at = off.applyAsDouble(middle);
-      if (Math.abs(at) < EXACT) {
-        return middle;
-      }
-      if (atLow * at < 0) {
-        high = middle;
-        atHigh = at;
-        atLow /= stayed < 0 ? 2 : 1;
-        stayed = -1;
-      } else {
-        low = middle;
-        atLow = at;
-        atHigh /= stayed > 0 ? 2 : 1;
-        stayed = 1;
-      }
-    }
-    if (atLow == 0) {
-      return low;
-    }
-    return atHigh == 0 ? high : (low + high) / 2;
   }
 
   /** Where it is typed, and the commands it goes between. */
