@@ -9,6 +9,8 @@ export type BalanceAdvice = Schemas["BalanceAdvice"];
 export type BalanceWish = Schemas["BalanceWish"];
 export type OpenSetUp = Schemas["OpenSetUp"];
 export type StepResult = Schemas["StepResult"];
+export type LookAnswer = Schemas["LookAnswer"];
+export type ProbeTold = Schemas["ProbeTold"];
 export type NotedPartChange = Schemas["NotedPartChange"];
 
 const of = (aircraftId: number) => ({ params: { path: { aircraftId } } });
@@ -130,6 +132,22 @@ export const useMarkCheck = (aircraftId: number) =>
       }),
     ),
   );
+
+/** Where the search for what a rig is stands after some looks. */
+export const useProbe = (setup: Setup, answers: LookAnswer[]) =>
+  useQuery({
+    queryKey: ["probe", setup, answers],
+    retry: false,
+    placeholderData: keepPreviousData,
+    queryFn: () => answered(api.POST("/api/rig/probe", { body: { setup, answers } })),
+  });
+
+/** The setup with what is to be changed made, and the looks that still hold. */
+export const useProbeMended = () =>
+  useMutation({
+    mutationFn: (body: Schemas["ProbeAsked"]) =>
+      answered(api.POST("/api/rig/probe/mended", { body })),
+  });
 
 /** The thrust line through the balance point, from how a model hangs. */
 export const useHanging = (body: Schemas["HangingAsked"]) =>

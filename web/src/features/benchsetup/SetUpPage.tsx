@@ -7,6 +7,7 @@ import { Card, Caution } from "@/ui/card";
 import { Choice } from "@/ui/choice";
 import { Failure, Waiting } from "@/ui/message";
 import { GuidedStep, STEP_TITLE, type Pressed } from "./GuidedStep";
+import { Ways } from "./Ways";
 import { say } from "@/words/generated/benchsetup";
 
 type School = "ROD_FIRST" | "SUB_TRIM_FIRST";
@@ -20,6 +21,7 @@ export function SetUpPage() {
   const [typed] = useState(() => new Map<string, string[]>());
   const [movedOn, setMovedOn] = useState<string>();
   const [pressed, setPressed] = useState<Pressed>();
+  const [looking, setLooking] = useState(false);
   useEffect(() => {
     if (before.current !== step && open.data !== undefined) {
       document.getElementById(STEP_TITLE)?.focus({ preventScroll: true });
@@ -33,8 +35,11 @@ export function SetUpPage() {
       <Waiting what={say("setUpPage.theBenchSetUp")} />
     );
   }
+  if (looking) {
+    return <Ways onLeave={() => setLooking(false)} />;
+  }
   if (open.data === null) {
-    return <Begin />;
+    return <Begin onWays={() => setLooking(true)} />;
   }
   const kept = open.data.steps.find((one) => one.id === movedOn);
   return (
@@ -67,7 +72,7 @@ function MovedOn({ title, onSeen }: { title: string; onSeen: () => void }) {
   );
 }
 
-function Begin() {
+function Begin({ onWays }: { onWays: () => void }) {
   const { standing } = useModel();
   const begin = useBeginSetUp(standing.id);
   const motor = useHasMotor();
@@ -98,7 +103,15 @@ function Begin() {
         </Button>
         {begin.isError && <Failure error={begin.error} />}
       </Card>
-      <MeasurementLog />
+      <div className="space-y-4">
+        <Card title={say("ways.title")}>
+          <p className="mb-3">{say("ways.described")}</p>
+          <Button large onClick={onWays}>
+            {say("ways.begin")}
+          </Button>
+        </Card>
+        <MeasurementLog />
+      </div>
     </div>
   );
 }

@@ -15,6 +15,8 @@ import org.junit.jupiter.api.Test;
 
 /** A model that moves otherwise than it is described, met by the guide at the bench. */
 class BenchSetUpStoriesTest extends Story {
+  private static final int MOST_LOOKS = 20;
+
   /** The guide begun; a model without a motor is not asked how it was made harmless. */
   private static Page begun(long model, String harmless) {
     Page page = open("models/" + model + "/rig/set-up");
@@ -52,6 +54,52 @@ class BenchSetUpStoriesTest extends Story {
       }
     }
     throw new IllegalArgumentException(id);
+  }
+
+  /** Looks until there is none left; the elevator seen to go the other way, or as it must. */
+  private static String looked(Page page, boolean turned) {
+    Locator stage = page.locator("[data-ways]");
+    Locator look = page.locator("[data-look]");
+    for (int looks = 0; looks < MOST_LOOKS; looks++) {
+      assertThat(stage).isVisible();
+      if (!"LOOKING".equals(stage.getAttribute("data-ways"))) {
+        return stage.getAttribute("data-ways");
+      }
+      String id = look.getAttribute("data-look");
+      if (turned && id.equals("stick/pitch")) {
+        look.getByText(like("probe.goes", "surface", "Elevator")).first().click();
+        look.getByRole(
+                AriaRole.RADIO,
+                new Locator.GetByRoleOptions().setName(say("guide.went", "way", "down")))
+            .first()
+            .click();
+        button(page, say("benchsetup.ways.seen")).click();
+      } else {
+        button(page, say("benchsetup.ways.asDrawn")).click();
+      }
+      assertThat(page.locator("[data-look='" + id + "']")).hasCount(0);
+    }
+    throw new AssertionError("no end of looks");
+  }
+
+  /** What the rig is, by looks: one thing the other way round is one change, and one look again. */
+  @Test
+  void whichSurfaceMovedIsFoundOutByLooks() {
+    Page page = open("models/1/rig/set-up");
+    button(page, say("benchsetup.ways.begin")).click();
+    assertThat(looked(page, true)).isEqualTo("MENDING");
+    assertThat(page.getByRole(AriaRole.LISTITEM).filter(has("probe.reverseChannel"))).hasCount(1);
+    assertThat(page.getByRole(AriaRole.LISTITEM).filter(has("probe.noteServo"))).hasCount(1);
+    page.reload();
+    button(page, say("benchsetup.ways.begin")).click();
+    button(page, say("benchsetup.ways.done")).click();
+    assertThat(page.locator("[data-look='stick/pitch']")).isVisible();
+    assertThat(looked(page, false)).isEqualTo("AGREED");
+    assertThat(button(page, begins("aircraft.draftBar.save"))).isVisible();
+  }
+
+  private static Locator.FilterOptions has(String key) {
+    return new Locator.FilterOptions().setHasText(like(key));
   }
 
   @Test

@@ -88,7 +88,7 @@ class ProbeTest extends ApiTest {
     for (int looks = 0; told.get("stage").asText().equals("LOOKING"); looks++) {
       assertThat(looks).isLessThan(12);
       assertThat(told.at("/next/instruction").asText()).isNotEmpty();
-      assertThat(told.at("/next/lines")).hasSameSizeAs(told.at("/next/look/picture"));
+      assertThat(told.at("/next/lines")).isNotEmpty();
       answer(asked, told.at("/next/look"), turned);
       told = post("/api/rig/probe", asked).json();
     }

@@ -36,13 +36,26 @@ public record ProbeTold(
    * @param title in a few words
    * @param instruction what to do
    * @param caution what can hurt; empty for nothing
-   * @param lines how each surface must go, in the order of the picture
+   * @param lines how each surface must go, in the order of the picture, then the motor it is about
    */
-  public record LookTold(Look look, Said title, Said instruction, Said caution, List<Said> lines) {
+  public record LookTold(
+      Look look, Said title, Said instruction, Said caution, List<LineTold> lines) {
     public LookTold {
       lines = List.copyOf(lines);
     }
   }
+
+  /**
+   * How one surface, or motor, must go.
+   *
+   * @param way 1 up or right, -1 down or left, 0 stays
+   * @param told whether that can be told by eye
+   * @param words as it must be
+   * @param plus as an answer: it went up, or right
+   * @param minus as an answer: it went down, or left
+   */
+  public record LineTold(
+      String surface, int way, boolean told, Said words, Said plus, Said minus) {}
 
   /** One change in words. */
   public record ChangeTold(Difference change, Said words) {}
@@ -134,6 +147,17 @@ public record ProbeTold(
         words.title(look),
         words.instruction(look),
         words.caution(look),
-        look.picture().stream().map(one -> words.line(look, one)).toList());
+        look.picture().stream()
+            .filter(one -> words.about(look, one))
+            .map(
+                one ->
+                    new LineTold(
+                        one.surface(),
+                        one.way(),
+                        one.told(),
+                        words.line(look, one),
+                        words.went(one.surface(), 1),
+                        words.went(one.surface(), -1)))
+            .toList());
   }
 }

@@ -93,6 +93,21 @@ public final class ProbeWords {
     };
   }
 
+  /** Whether a look is at something: a motor only at its own. */
+  boolean about(Look look, Look.Drawn drawn) {
+    boolean motor = setup.surface(drawn.surface()).isEmpty();
+    return motor == (look.kind() == LookKind.MOTOR)
+        && (!motor || look.subject().equals(drawn.surface()));
+  }
+
+  /** How one surface went, as an answer. */
+  Said went(String id, int way) {
+    return setup
+        .surface(id)
+        .map(one -> Said.of("guide.went", "way", one.way(way)))
+        .orElseGet(() -> Said.of(way > 0 ? "guide.asPropellerNeeds" : "guide.otherWayRound"));
+  }
+
   /** How one surface must go in a look. */
   public Said line(Look look, Look.Drawn drawn) {
     Said name = Said.text(name(drawn.surface()));

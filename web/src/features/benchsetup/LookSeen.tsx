@@ -1,0 +1,74 @@
+import { useState } from "react";
+import type { LookAnswer, ProbeTold } from "@/api/rig";
+import { Button } from "@/ui/button";
+import { Caution } from "@/ui/card";
+import { Fold } from "@/ui/fold";
+import { OptionRow } from "@/ui/option-row";
+import { say } from "@/words/generated/benchsetup";
+
+type Told = NonNullable<ProbeTold["next"]>;
+type Line = Told["lines"][number];
+
+interface Shown {
+  told: Told;
+  busy: boolean;
+  onSeen: (answer: LookAnswer) => void;
+}
+
+/** One look, answered at once where all goes as it must, and surface by surface where not. */
+export function LookSeen({ told, busy, onSeen }: Shown) {
+  const [ways, setWays] = useState<Record<string, number>>({});
+  const way = (line: Line) => ways[line.surface] ?? line.way;
+  const asDrawn = told.lines.every((line) => way(line) === line.way);
+  const moving = told.lines.filter((line) => line.way !== 0 || !line.told);
+  const still = told.lines.filter((line) => line.way === 0 && line.told);
+  const row = (line: Line) => (
+    <Fold
+      key={line.surface}
+      className="rounded-card border border-line px-3 py-2"
+      title={<span className="text-xl">{line.words}</span>}
+    >
+      <OptionRow
+        label={line.words}
+        value={String(way(line))}
+        onValue={(picked) => setWays({ ...ways, [line.surface]: Number(picked) })}
+        options={[
+          ["1", line.plus],
+          ["0", say("ways.still")],
+          ["-1", line.minus],
+        ]}
+      />
+    </Fold>
+  );
+  return (
+    <div data-look={told.look.id}>
+      <h2 className="mt-2 text-3xl leading-tight">{told.title}</h2>
+      <p className="my-3 max-w-[52ch] text-xl leading-snug">{told.instruction}</p>
+      {told.caution !== "" && <Caution>{told.caution}</Caution>}
+      <div className="my-4 space-y-2">
+        {moving.map(row)}
+        {still.length > 0 && (
+          <Fold title={<span className="text-soft">{say("ways.other")}</span>}>
+            <div className="mt-2 space-y-2">{still.map(row)}</div>
+          </Fold>
+        )}
+        <p className="text-sm text-soft">{say("ways.tap")}</p>
+      </div>
+      <Button
+        look="main"
+        large
+        disabled={busy}
+        onClick={() =>
+          onSeen({
+            look: told.look.id,
+            seen: told.lines
+              .filter((line) => line.told || ways[line.surface] !== undefined)
+              .map((line) => ({ surface: line.surface, way: way(line) })),
+          })
+        }
+      >
+        {asDrawn ? say("ways.asDrawn") : say("ways.seen")}
+      </Button>
+    </div>
+  );
+}
