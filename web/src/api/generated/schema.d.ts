@@ -5336,7 +5336,7 @@ export interface components {
       way: number;
     };
     ChangeTold: {
-      change: components["schemas"]["Difference"];
+      change: components["schemas"]["RigDifference"];
       words: string;
     };
     Drawn: {
@@ -5344,6 +5344,15 @@ export interface components {
       /** Format: int32 */
       way: number;
       told: boolean;
+    };
+    LineTold: {
+      surface: string;
+      /** Format: int32 */
+      way: number;
+      told: boolean;
+      words: string;
+      plus: string;
+      minus: string;
     };
     Look: {
       id: string;
@@ -5366,7 +5375,7 @@ export interface components {
       title: string;
       instruction: string;
       caution: string;
-      lines: string[];
+      lines: components["schemas"]["LineTold"][];
     };
     Moment: {
       /**
@@ -5417,6 +5426,20 @@ export interface components {
       voltage: number;
       timerSeconds: number[];
       truths: boolean[];
+    };
+    RigDifference: {
+      /** @enum {string} */
+      part:
+        | "SERVO_SENSE"
+        | "HORN_SIDE"
+        | "LEADS"
+        | "CHANNEL_SIGN"
+        | "SHARE_SIGN"
+        | "SERVO_STILL"
+        | "SURFACE_STILL"
+        | "MOTOR_SENSE";
+      subject: string;
+      other: string;
     };
     Mended: {
       setup: components["schemas"]["Setup"];

@@ -83,7 +83,9 @@ describe("which surface moved", () => {
   it("is one answer where all went as it must", async () => {
     const asked = program(replies);
     show(<Ways onLeave={() => {}} />);
-    await userEvent.click(await screen.findByRole("button", { name: words("benchsetup.ways.asDrawn") }));
+    await userEvent.click(
+      await screen.findByRole("button", { name: words("benchsetup.ways.asDrawn") }),
+    );
     expect(await screen.findByText("Reverse channel 2.")).toBeVisible();
     expect(answers(asked).at(-1)).toEqual([
       {
@@ -116,14 +118,20 @@ describe("which surface moved", () => {
   it("takes the last answer back, keeps the rest over a reload, and looks again once made", async () => {
     const asked = program(replies);
     const { unmount } = show(<Ways onLeave={() => {}} />);
-    await userEvent.click(await screen.findByRole("button", { name: words("benchsetup.ways.asDrawn") }));
+    await userEvent.click(
+      await screen.findByRole("button", { name: words("benchsetup.ways.asDrawn") }),
+    );
     await screen.findByText("Reverse channel 2.");
     unmount();
     show(<Ways onLeave={() => {}} />);
     expect(await screen.findByText("Reverse channel 2.")).toBeVisible();
     await userEvent.click(screen.getByRole("button", { name: words("benchsetup.ways.back") }));
-    await userEvent.click(await screen.findByRole("button", { name: words("benchsetup.ways.asDrawn") }));
-    await userEvent.click(await screen.findByRole("button", { name: words("benchsetup.ways.done") }));
+    await userEvent.click(
+      await screen.findByRole("button", { name: words("benchsetup.ways.asDrawn") }),
+    );
+    await userEvent.click(
+      await screen.findByRole("button", { name: words("benchsetup.ways.done") }),
+    );
     await waitFor(() =>
       expect(asked.some((one) => one.path.endsWith("/api/rig/probe/mended"))).toBe(true),
     );

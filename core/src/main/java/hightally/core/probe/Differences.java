@@ -25,17 +25,17 @@ public final class Differences {
   private Differences() {}
 
   /** All that one part of a rig may differ by. */
-  public static List<Difference> of(Setup setup) {
-    List<Difference> all = new ArrayList<>();
+  public static List<RigDifference> of(Setup setup) {
+    List<RigDifference> all = new ArrayList<>();
     List<Servo> moving = servos(setup);
-    moving.forEach(servo -> all.add(Difference.of(RigPart.SERVO_SENSE, servo.id())));
+    moving.forEach(servo -> all.add(RigDifference.of(RigPart.SERVO_SENSE, servo.id())));
     setup.surfaces().stream()
         .filter(surface -> !alone(setup, surface))
-        .forEach(surface -> all.add(Difference.of(RigPart.HORN_SIDE, surface.id())));
+        .forEach(surface -> all.add(RigDifference.of(RigPart.HORN_SIDE, surface.id())));
     for (int i = 0; i < moving.size(); i++) {
       for (Servo other : moving.subList(i + 1, moving.size())) {
         if (moving.get(i).channel() != other.channel()) {
-          all.add(new Difference(RigPart.LEADS, moving.get(i).id(), other.id()));
+          all.add(new RigDifference(RigPart.LEADS, moving.get(i).id(), other.id()));
         }
       }
     }
@@ -43,29 +43,29 @@ public final class Differences {
     List<Channel> channels =
         setup.channels().stream().filter(one -> used.contains(one.number())).toList();
     channels.forEach(
-        one -> all.add(Difference.of(RigPart.CHANNEL_SIGN, Integer.toString(one.number()))));
+        one -> all.add(RigDifference.of(RigPart.CHANNEL_SIGN, Integer.toString(one.number()))));
     for (Channel channel : channels) {
       setup.surface(channel.carries()).ifPresent(surface -> shares(surface, all));
     }
-    moving.forEach(servo -> all.add(Difference.of(RigPart.SERVO_STILL, servo.id())));
+    moving.forEach(servo -> all.add(RigDifference.of(RigPart.SERVO_STILL, servo.id())));
     setup.surfaces().stream()
         .filter(surface -> !alone(setup, surface))
-        .forEach(surface -> all.add(Difference.of(RigPart.SURFACE_STILL, surface.id())));
+        .forEach(surface -> all.add(RigDifference.of(RigPart.SURFACE_STILL, surface.id())));
     for (Motor motor : setup.airframe().motors()) {
-      all.add(Difference.of(RigPart.MOTOR_SENSE, motor.id()));
+      all.add(RigDifference.of(RigPart.MOTOR_SENSE, motor.id()));
     }
     return all.stream().distinct().toList();
   }
 
-  private static void shares(Surface surface, List<Difference> all) {
+  private static void shares(Surface surface, List<RigDifference> all) {
     for (Control control : Control.values()) {
       if (surface.shares().of(control) != 0) {
-        all.add(new Difference(RigPart.SHARE_SIGN, surface.id(), control.word()));
+        all.add(new RigDifference(RigPart.SHARE_SIGN, surface.id(), control.word()));
       }
     }
     for (LeverShare lever : surface.shares().levers()) {
       if (lever.share() != 0) {
-        all.add(new Difference(RigPart.SHARE_SIGN, surface.id(), lever.input()));
+        all.add(new RigDifference(RigPart.SHARE_SIGN, surface.id(), lever.input()));
       }
     }
   }
@@ -95,15 +95,15 @@ public final class Differences {
   }
 
   /** A description with differences made in it; what no description says leaves it as it is. */
-  public static Setup made(Setup setup, List<Difference> differences) {
+  public static Setup made(Setup setup, List<RigDifference> differences) {
     Setup made = setup;
-    for (Difference one : differences) {
+    for (RigDifference one : differences) {
       made = made(made, one);
     }
     return made;
   }
 
-  private static Setup made(Setup setup, Difference one) {
+  private static Setup made(Setup setup, RigDifference one) {
     return switch (one.part()) {
       case SERVO_SENSE -> withServo(setup, one.subject(), servo -> turned(setup, servo));
       case HORN_SIDE -> {

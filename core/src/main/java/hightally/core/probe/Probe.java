@@ -263,7 +263,7 @@ public final class Probe {
     return false;
   }
 
-  private List<Difference> told(List<Integer> differences) {
+  private List<RigDifference> told(List<Integer> differences) {
     return differences.stream().map(model.differences()::get).toList();
   }
 
@@ -339,7 +339,7 @@ public final class Probe {
                     Comparator.<ProbeMend>comparingInt(one -> one.changes().size())
                         .thenComparingInt(Probe::effort)
                         .thenComparingInt(one -> one.notes().size()));
-    List<Difference> found = told(rig.made());
+    List<RigDifference> found = told(rig.made());
     if (best.isEmpty()) {
       return new ProbeStanding(ProbeStage.UNMENDED, null, found, null, List.of(), 0);
     }
@@ -361,7 +361,7 @@ public final class Probe {
     }
     // Much is to be changed: every lead to its place, then each channel by itself.
     for (int i = 0; i < model.differences().size(); i++) {
-      Difference one = model.differences().get(i);
+      RigDifference one = model.differences().get(i);
       if (made(i, rig) && model.home(one, from, wish)) {
         from.turn(i, model.turn(i));
       }
@@ -372,7 +372,7 @@ public final class Probe {
   }
 
   /** What is then otherwise than described; leads are not: each servo is on its channel again. */
-  private List<Difference> notes(RigState rig, RigState mended) {
+  private List<RigDifference> notes(RigState rig, RigState mended) {
     List<Integer> notes = new ArrayList<>(rig.made());
     for (Integer change : mended.made()) {
       if (!notes.remove(change)) {
@@ -406,7 +406,7 @@ public final class Probe {
   }
 
   /** A channel that has something right on it is never turned round for something else. */
-  private boolean fair(Difference change, RigState rig, RigState wish) {
+  private boolean fair(RigDifference change, RigState rig, RigState wish) {
     if (change.part() != RigPart.CHANNEL_SIGN) {
       return true;
     }
@@ -436,7 +436,7 @@ public final class Probe {
     int program = 0;
     int model = 0;
     int sum = 0;
-    for (Difference one : mend.changes()) {
+    for (RigDifference one : mend.changes()) {
       switch (one.part()) {
         case CHANNEL_SIGN, SHARE_SIGN -> program++;
         case LEADS -> {}
@@ -543,8 +543,8 @@ public final class Probe {
     return ways;
   }
 
-  private void put(RigState state, List<Difference> differences) {
-    for (Difference one : differences) {
+  private void put(RigState state, List<RigDifference> differences) {
+    for (RigDifference one : differences) {
       int index = model.differences().indexOf(one);
       state.turn(index, model.turn(index));
     }

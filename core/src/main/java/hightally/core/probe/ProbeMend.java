@@ -10,7 +10,7 @@ import java.util.List;
  * @param notes what the description says otherwise afterwards, so that it tells the rig as it then
  *     is
  */
-public record ProbeMend(List<Difference> changes, List<Difference> notes) {
+public record ProbeMend(List<RigDifference> changes, List<RigDifference> notes) {
   public ProbeMend {
     changes = List.copyOf(changes);
     notes = List.copyOf(notes);

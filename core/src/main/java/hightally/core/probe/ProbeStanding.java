@@ -16,7 +16,7 @@ import java.util.List;
 public record ProbeStanding(
     ProbeStage stage,
     @Absentable Look next,
-    List<Difference> found,
+    List<RigDifference> found,
     @Absentable ProbeMend mend,
     List<String> contrary,
     int open) {

@@ -58,7 +58,7 @@ public record ProbeTold(
       String surface, int way, boolean told, Said words, Said plus, Said minus) {}
 
   /** One change in words. */
-  public record ChangeTold(Difference change, Said words) {}
+  public record ChangeTold(RigDifference change, Said words) {}
 
   /** A rig made as the search says, and the answers that still hold. */
   public record Mended(Setup setup, List<LookAnswer> answers) {

@@ -127,7 +127,7 @@ public final class ProbeWords {
   }
 
   /** What is to be done at the transmitter or the model. */
-  public Said change(Difference one) {
+  public Said change(RigDifference one) {
     return switch (one.part()) {
       case CHANNEL_SIGN ->
           Said.of(
@@ -149,7 +149,7 @@ public final class ProbeWords {
   }
 
   /** What the description says otherwise from then on. */
-  public Said note(Difference one) {
+  public Said note(RigDifference one) {
     return switch (one.part()) {
       case CHANNEL_SIGN ->
           Said.of(

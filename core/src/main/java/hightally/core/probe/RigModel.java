@@ -32,7 +32,7 @@ final class RigModel {
 
   private final Setup setup;
   private final SignalPath path;
-  private final List<Difference> differences;
+  private final List<RigDifference> differences;
   private final List<Turn> turns = new ArrayList<>();
   private final List<String> servos;
   private final int[] servoOf;
@@ -40,7 +40,7 @@ final class RigModel {
   private final int[] channelOfServo;
   private final double[] gain;
   private final Output[][] outputs;
-  private final List<Difference> shares;
+  private final List<RigDifference> shares;
   private final SignalPath[] turned;
 
   /** Puts one difference into a state, or takes it out again. */
@@ -103,7 +103,7 @@ final class RigModel {
     return found;
   }
 
-  private Turn turn(Difference one) {
+  private Turn turn(RigDifference one) {
     String subject = one.subject();
     return switch (one.part()) {
       case SERVO_SENSE -> state -> flip(state.servoTurned, servos.indexOf(subject));
@@ -149,7 +149,7 @@ final class RigModel {
   }
 
   /** All that may differ. */
-  List<Difference> differences() {
+  List<RigDifference> differences() {
     return differences;
   }
 
@@ -213,7 +213,7 @@ final class RigModel {
 
   /** Whether something of a surface follows from a difference, in a state. */
   boolean touches(int difference, int seen, RigState state) {
-    Difference one = differences.get(difference);
+    RigDifference one = differences.get(difference);
     if (isMotor(seen)) {
       return one.part() == RigPart.MOTOR_SENSE && motor(one.subject()) == seen - gain.length;
     }
@@ -231,7 +231,7 @@ final class RigModel {
   }
 
   /** Whether a change brings a lead to where it is wished, or makes something move. */
-  boolean home(Difference one, RigState state, RigState wish) {
+  boolean home(RigDifference one, RigState state, RigState wish) {
     return switch (one.part()) {
       case LEADS -> {
         int first = servos.indexOf(one.subject());

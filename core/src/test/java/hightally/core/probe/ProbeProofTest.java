@@ -29,7 +29,7 @@ class ProbeProofTest {
     for (int i = 0; i < RIGS; i++) {
       Random random = new Random(i);
       Setup described = kind(i);
-      List<Difference> hidden = hidden(i, described, random);
+      List<RigDifference> hidden = hidden(i, described, random);
       SimulatedRig.End end = new SimulatedRig(described, hidden).led(0, random);
       answers.merge(end.answers(), 1, Integer::sum);
       spared.merge(end.bound() - end.answers(), 1, Integer::sum);
@@ -48,7 +48,7 @@ class ProbeProofTest {
     for (int i = 0; i < RIGS; i++) {
       Random random = new Random(i);
       Setup described = kind(i);
-      List<Difference> hidden = hidden(i, described, random);
+      List<RigDifference> hidden = hidden(i, described, random);
       SimulatedRig.End end = new SimulatedRig(described, hidden).led(30, random);
       if (!end.home()) {
         wrong.add(i + " " + described.name() + " " + end);
@@ -67,14 +67,14 @@ class ProbeProofTest {
       Random random = new Random(1000 + i);
       Setup described = kind(i);
       SimulatedRig rig = new SimulatedRig(described, hidden(described, 1 + i % 3, random));
-      List<Difference> mend = rig.firstMend();
+      List<RigDifference> mend = rig.firstMend();
       if (mend.size() > 1 && mend.size() < 4 && rig.rightWith(mend)) {
-        List<Difference> all = Differences.of(described);
-        for (Difference one : all) {
+        List<RigDifference> all = Differences.of(described);
+        for (RigDifference one : all) {
           assertThat(rig.rightWith(List.of(one))).as("%s for %s", one, mend).isFalse();
           tried++;
           for (int j = 0; j < all.size() && mend.size() == 3; j++) {
-            List<Difference> two = List.of(one, all.get(j));
+            List<RigDifference> two = List.of(one, all.get(j));
             assertThat(rig.rightWith(two)).as("%s for %s", two, mend).isFalse();
             tried++;
           }
@@ -92,24 +92,24 @@ class ProbeProofTest {
     return kinds.get(rig % kinds.size());
   }
 
-  private static List<Difference> hidden(int rig, Setup described, Random random) {
+  private static List<RigDifference> hidden(int rig, Setup described, Random random) {
     return rig % UNSETTLED == UNSETTLED - 1
         ? unsettled(described, random)
         : hidden(described, random.nextInt(4), random);
   }
 
-  private static List<Difference> hidden(Setup setup, int count, Random random) {
-    List<Difference> all = new ArrayList<>(Differences.of(setup));
+  private static List<RigDifference> hidden(Setup setup, int count, Random random) {
+    List<RigDifference> all = new ArrayList<>(Differences.of(setup));
     List<RigPart> parts = List.of(RigPart.values());
-    List<Difference> hidden = new ArrayList<>();
+    List<RigDifference> hidden = new ArrayList<>();
     if (count == 3 && random.nextInt(2) == 0) {
       compensated(setup, all, random, hidden);
     }
     while (hidden.size() < count) {
       RigPart part = parts.get(random.nextInt(parts.size()));
-      List<Difference> of = all.stream().filter(one -> one.part() == part).toList();
+      List<RigDifference> of = all.stream().filter(one -> one.part() == part).toList();
       if (!of.isEmpty()) {
-        Difference one = of.get(random.nextInt(of.size()));
+        RigDifference one = of.get(random.nextInt(of.size()));
         if (!hidden.contains(one)) {
           hidden.add(one);
         }
@@ -121,27 +121,27 @@ class ProbeProofTest {
 
   /** Two leads exchanged and both turned round again: every stick looks right. */
   private static void compensated(
-      Setup setup, List<Difference> all, Random random, List<Difference> hidden) {
-    List<Difference> leads = all.stream().filter(one -> one.part() == RigPart.LEADS).toList();
+      Setup setup, List<RigDifference> all, Random random, List<RigDifference> hidden) {
+    List<RigDifference> leads = all.stream().filter(one -> one.part() == RigPart.LEADS).toList();
     if (!leads.isEmpty()) {
-      Difference one = leads.get(random.nextInt(leads.size()));
+      RigDifference one = leads.get(random.nextInt(leads.size()));
       boolean servos = random.nextBoolean();
       hidden.add(one);
       for (String servo : List.of(one.subject(), one.other())) {
         int channel = setup.servo(servo).orElseThrow().channel();
         hidden.add(
             servos
-                ? Difference.of(RigPart.SERVO_SENSE, servo)
-                : Difference.of(RigPart.CHANNEL_SIGN, Integer.toString(channel)));
+                ? RigDifference.of(RigPart.SERVO_SENSE, servo)
+                : RigDifference.of(RigPart.CHANNEL_SIGN, Integer.toString(channel)));
       }
     }
   }
 
   /** A model just wired: every servo turns as it happens, now and then two leads exchanged. */
-  private static List<Difference> unsettled(Setup setup, Random random) {
-    List<Difference> hidden = new ArrayList<>(Differences.of(setup));
+  private static List<RigDifference> unsettled(Setup setup, Random random) {
+    List<RigDifference> hidden = new ArrayList<>(Differences.of(setup));
     hidden.removeIf(one -> one.part() != RigPart.SERVO_SENSE || random.nextBoolean());
-    List<Difference> leads =
+    List<RigDifference> leads =
         Differences.of(setup).stream().filter(one -> one.part() == RigPart.LEADS).toList();
     if (random.nextInt(3) == 0 && !leads.isEmpty()) {
       hidden.add(leads.get(random.nextInt(leads.size())));

@@ -31,7 +31,7 @@ final class SimulatedRig {
   private final Set<String> turnedMotors = new HashSet<>();
   private final int hidden;
 
-  SimulatedRig(Setup described, List<Difference> differences) {
+  SimulatedRig(Setup described, List<RigDifference> differences) {
     this.described = described;
     real = described;
     hidden = differences.size();
@@ -40,7 +40,7 @@ final class SimulatedRig {
 
   record End(ProbeStage stage, boolean home, String homeWhy, int answers, int bound, String log) {}
 
-  private void make(Difference one) {
+  private void make(RigDifference one) {
     switch (one.part()) {
       case SERVO_STILL -> turn(stillServos, one.subject());
       case SURFACE_STILL -> turn(still, one.subject());
@@ -124,7 +124,7 @@ final class SimulatedRig {
   }
 
   /** What the probe first says is to be changed; nothing where it asks for nothing. */
-  List<Difference> firstMend() {
+  List<RigDifference> firstMend() {
     List<LookAnswer> answers = new ArrayList<>();
     Probe probe = Probe.of(described);
     ProbeStanding standing = probe.standing(answers);
@@ -136,17 +136,17 @@ final class SimulatedRig {
   }
 
   /** Whether changes make it do what is described and meant. */
-  boolean rightWith(List<Difference> changes) {
+  boolean rightWith(List<RigDifference> changes) {
     changes.forEach(this::mend);
     boolean right = away().isEmpty();
-    List<Difference> back = new ArrayList<>(changes);
+    List<RigDifference> back = new ArrayList<>(changes);
     java.util.Collections.reverse(back);
     back.forEach(this::make);
     return right;
   }
 
   /** What is to be made to move is followed from the servo to the surface. */
-  private void mend(Difference one) {
+  private void mend(RigDifference one) {
     if (one.part() == RigPart.SERVO_STILL) {
       stillServos.remove(one.subject());
       still.removeIf(id -> servo(real.surface(id).orElseThrow()).equals(one.subject()));

@@ -10,9 +10,9 @@ import hightally.core.quantity.Text;
  * @param other the other servo of exchanged leads; the control or lever of a share; empty for the
  *     rest
  */
-public record Difference(
+public record RigDifference(
     RigPart part, @Text(max = 40) String subject, @Text(min = 0, max = 40) String other) {
-  static Difference of(RigPart part, String subject) {
-    return new Difference(part, subject, "");
+  static RigDifference of(RigPart part, String subject) {
+    return new RigDifference(part, subject, "");
   }
 }
