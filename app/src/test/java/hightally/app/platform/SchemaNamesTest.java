@@ -52,7 +52,8 @@ class SchemaNamesTest {
       if (one.isRecord() || one.isEnum()) {
         byName.computeIfAbsent(one.getSimpleName(), name -> new TreeSet<>()).add(one.getName());
       }
-      for (RecordComponent part : one.isRecord() ? one.getRecordComponents() : new RecordComponent[0]) {
+      for (RecordComponent part :
+          one.isRecord() ? one.getRecordComponents() : new RecordComponent[0]) {
         walk(part.getGenericType());
       }
     }
