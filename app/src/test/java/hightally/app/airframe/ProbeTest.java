@@ -75,6 +75,18 @@ class ProbeTest extends ApiTest {
     assertThat(refused.body()).contains("answers[0].seen[0].way");
   }
 
+  @Test
+  void whatNoRigCanDoIsAskedAgain() throws Exception {
+    ObjectNode asked = asked("kinds/tailed-two-aileron-servos.json");
+    ObjectNode answer = ((ArrayNode) asked.get("answers")).addObject();
+    answer.put("look", "motor/motor");
+    answer.putArray("seen").addObject().put("surface", "elevator").put("way", 1);
+    JsonNode told = post("/api/rig/probe", asked).json();
+    assertThat(told.get("stage").asText()).isEqualTo("CONTRADICTED");
+    assertThat(told.at("/next/look/id").asText()).isEqualTo("motor/motor");
+    assertThat(told.get("words").asText()).contains(told.at("/next/title").asText());
+  }
+
   private ObjectNode asked(String file) throws Exception {
     ObjectNode asked = json.createObjectNode();
     asked.set("setup", json.readTree(resource(file)));

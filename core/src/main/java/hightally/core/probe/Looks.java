@@ -127,20 +127,14 @@ final class Looks {
   private void keep(RigModel.Effect effect) {
     List<Integer> ways = new ArrayList<>();
     RigState state = model.described();
-    ways(effect, state, ways);
+    ways.addAll(effect.shows(state));
     for (int i = 0; i < model.differences().size(); i++) {
       state.turn(i, model.turn(i));
-      ways(effect, state, ways);
+      ways.addAll(effect.shows(state));
       state.turn(i, model.turn(i));
     }
     if (ways.stream().anyMatch(way -> way != 0 && way != RigModel.UNTOLD) && shown.add(ways)) {
       found.add(effect);
-    }
-  }
-
-  private void ways(RigModel.Effect effect, RigState state, List<Integer> ways) {
-    for (int i = 0; i < model.size(); i++) {
-      ways.add(RigModel.way(effect.seen(state, i)));
     }
   }
 

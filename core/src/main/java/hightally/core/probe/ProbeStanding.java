@@ -10,7 +10,7 @@ import java.util.List;
  * @param found what the rig most likely differs by, as far as it is known
  * @param mend what is changed; null while something is looked at
  * @param contrary ids of two looks whose answers do not go together, the one to be asked again in
- *     front
+ *     front; of one that fits no rig by itself
  * @param open looks that could still show something else
  */
 public record ProbeStanding(

@@ -134,11 +134,15 @@ public record ProbeTold(
           standing.mend().changes().isEmpty() ? Said.of("probe.noting") : Said.of("probe.mending");
       case AGREED -> Said.of("probe.agreed");
       case UNMENDED -> Said.of("probe.unmended");
-      case CONTRADICTED ->
-          words.contrary(
-              probe.look(standing.contrary().get(0)).orElseThrow(),
-              probe.look(standing.contrary().get(1)).orElseThrow());
+      case CONTRADICTED -> contrary(standing.contrary(), probe, words);
     };
+  }
+
+  private static Said contrary(List<String> looks, Probe probe, ProbeWords words) {
+    Look one = probe.look(looks.get(0)).orElseThrow();
+    return looks.size() == 1
+        ? Said.of("probe.impossible", "one", words.title(one))
+        : words.contrary(one, probe.look(looks.get(1)).orElseThrow());
   }
 
   private static LookTold told(Look look, ProbeWords words) {

@@ -199,16 +199,17 @@ final class RigModel {
     return gain[surface];
   }
 
-  int channelOfServo(int servo) {
-    return channelOfServo[servo];
-  }
-
   int servoOf(int surface) {
     return servoOf[surface];
   }
 
   int servo(String id) {
     return servos.indexOf(id);
+  }
+
+  /** Differences by their indices. */
+  List<RigDifference> told(List<Integer> indices) {
+    return indices.stream().map(differences::get).toList();
   }
 
   /** Whether something of a surface follows from a difference, in a state. */
@@ -338,6 +339,20 @@ final class RigModel {
         return channel == nudged ? sign * look.microseconds() : 0;
       }
       return sign * moved(state, channel);
+    }
+
+    /** The ways all would be seen to go. */
+    List<Integer> shows(RigState state) {
+      List<Integer> ways = new ArrayList<>();
+      for (int i = 0; i < size(); i++) {
+        ways.add(way(seen(state, i)));
+      }
+      return ways;
+    }
+
+    /** Whether it is looked at with sticks, levers and switches alone. */
+    boolean hands() {
+      return look.kind() != LookKind.NUDGE && look.kind() != LookKind.UNPLUG;
     }
 
     private double moved(RigState state, int channel) {
