@@ -7412,6 +7412,7 @@ export interface components {
       revisionNumber: number;
       report: components["schemas"]["FlightReport"];
     };
+    FlightWanted: unknown;
     FlownFlight: {
       /** Format: int32 */
       revisionNumber: number;
@@ -19249,7 +19250,7 @@ export interface operations {
     };
     requestBody: {
       content: {
-        "application/json": components["schemas"]["BroughtBack"];
+        "application/json": components["schemas"]["FlightWanted"];
       };
     };
     responses: {

@@ -139,12 +139,12 @@ class FlightController {
   }
 
   /** Nothing more is asked. */
-  record BroughtBack() {}
+  record FlightWanted() {}
 
   @PostMapping("/{flightId}/brought-back")
   @Operation(summary = "Brings a deleted flight back")
   Flight bringBack(
-      @PathVariable long aircraftId, @PathVariable long flightId, @RequestBody BroughtBack asked) {
+      @PathVariable long aircraftId, @PathVariable long flightId, @RequestBody FlightWanted asked) {
     return log.bringBack(aircraftId, flightId);
   }
 
