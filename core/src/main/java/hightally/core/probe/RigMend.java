@@ -92,7 +92,8 @@ final class RigMend {
                 .min(
                     Comparator.<ProbeMend>comparingInt(one -> one.changes().size())
                         .thenComparingInt(RigMend::effort)
-                        .thenComparingInt(one -> one.notes().size()));
+                        .thenComparingInt(one -> one.notes().size())
+                        .thenComparingInt(RigMend::shares));
     List<RigDifference> found = model.told(rig.made());
     if (best.isEmpty()) {
       return new ProbeStanding(ProbeStage.UNMENDED, null, found, null, List.of(), 0);
@@ -187,18 +188,24 @@ final class RigMend {
 
   /** Changes of the program before work at the model, and that before both. */
   private static int effort(ProbeMend mend) {
-    int program = 0;
-    int model = 0;
-    int sum = 0;
-    for (RigDifference one : mend.changes()) {
-      switch (one.part()) {
-        case CHANNEL_SIGN, SHARE_SIGN -> program++;
-        case LEADS -> {}
-        default -> model++;
-      }
-      sum += one.part() == RigPart.SHARE_SIGN ? 1 : 0;
-    }
-    int kind = model == 0 ? 0 : program == 0 ? 1 : 2;
-    return 100 * kind + sum;
+    boolean program = any(mend, RigPart.CHANNEL_SIGN) || any(mend, RigPart.SHARE_SIGN);
+    boolean model =
+        mend.changes().stream()
+            .map(RigDifference::part)
+            .anyMatch(
+                part ->
+                    part != RigPart.CHANNEL_SIGN
+                        && part != RigPart.SHARE_SIGN
+                        && part != RigPart.LEADS);
+    return !model ? 0 : program ? 2 : 1;
+  }
+
+  private static boolean any(ProbeMend mend, RigPart part) {
+    return mend.changes().stream().anyMatch(one -> one.part() == part);
+  }
+
+  /** Of two as good, a channel is reversed before a share's sign. */
+  private static int shares(ProbeMend mend) {
+    return (int) mend.changes().stream().filter(one -> one.part() == RigPart.SHARE_SIGN).count();
   }
 }
