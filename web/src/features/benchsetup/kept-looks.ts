@@ -4,7 +4,7 @@ import type { Setup } from "@/api/queries";
 import { forget, keep, kept, shaped } from "@/domain/storage";
 
 interface Looks {
-  /** What the looks were at: once it is another, they say nothing. */
+  /** The setup the looks were at: once it is another, they say nothing. */
   of: string;
   answers: LookAnswer[];
 }
@@ -14,29 +14,17 @@ const isLooks = (value: unknown): value is Looks =>
   Array.isArray((value as Looks).answers) &&
   (value as Looks).answers.every((one: unknown) => shaped(one, { look: "string", seen: "object" }));
 
-/** What decides which way anything goes. */
-const decides = (setup: Setup) =>
-  JSON.stringify([
-    setup.servos,
-    setup.surfaces,
-    setup.channels,
-    setup.wiring,
-    setup.mixes,
-    setup.phases,
-    setup.conditions,
-  ]);
-
 /** The looks at a model, kept in this browser until they begin again. */
 export function useKeptLooks(aircraftId: number, setup: Setup) {
   const key = `high-tally.ways.${aircraftId}`;
-  const of = decides(setup);
+  const of = JSON.stringify(setup);
   const [looks, setLooks] = useState<Looks>(() => {
     const found = kept(key, isLooks);
     return found.state === "kept" ? found.value : { of, answers: [] };
   });
   const changed = looks.of !== of && looks.answers.length > 0;
   const put = (answers: LookAnswer[], at: Setup) => {
-    const next = { of: decides(at), answers };
+    const next = { of: JSON.stringify(at), answers };
     setLooks(next);
     if (answers.length === 0) {
       forget(key);

@@ -226,24 +226,13 @@ final class DirectionDiagnosis {
   /** The servo of a surface noted as turning the other way, its arm resting where it rested. */
   private List<Edit> turnedRound(Surface surface) {
     Servo servo = setup.servo(surface.rod().driverId()).orElseThrow();
-    int index = path.channelBehind(path.indexOf(surface.id()));
     List<Edit> edits = new ArrayList<>();
     edits.add(Edit.flag(Figure.PULLS_ON_INCREASE, servo.id(), !servo.pullsOnIncrease()));
-    double turned = restTurned(servo, path.output(index).pulse(0));
+    double turned = path.restTurned(servo.id());
     if (turned != 0) {
       edits.add(Edit.of(Figure.ARM_OFFSET, servo.id(), servo.armOffsetDegrees() + 2 * turned));
     }
     return edits;
-  }
-
-  /** How far the centred pulse turns a servo's arm from where it was seated, degrees. */
-  private double restTurned(Servo servo, double pulse) {
-    return setup.surfaces().stream()
-        .filter(one -> one.rod().driverId().equals(servo.id()))
-        .findFirst()
-        .map(one -> path.servoBehind(path.indexOf(one.id())))
-        .map(wired -> (pulse - wired.centrePulseMicroseconds()) * wired.slope())
-        .orElse(0.0);
   }
 
   private List<String> commands(Surface surface) {

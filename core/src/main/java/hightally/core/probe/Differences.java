@@ -9,6 +9,9 @@ import hightally.core.airframe.Surface;
 import hightally.core.channel.Channel;
 import hightally.core.channel.Lead;
 import hightally.core.channel.Wiring;
+import hightally.core.edit.Edit;
+import hightally.core.edit.Edits;
+import hightally.core.edit.Figure;
 import hightally.core.quantity.Control;
 import hightally.core.setup.Setup;
 import hightally.core.signal.SignalPath;
@@ -107,30 +110,29 @@ public final class Differences {
     return switch (one.part()) {
       case SERVO_SENSE -> withServo(setup, one.subject(), servo -> turned(setup, servo));
       case HORN_SIDE -> {
-        Surface surface = setup.surface(one.subject()).orElseThrow();
-        var linkage = surface.rod().linkage();
-        yield setup.withSurface(
-            surface.withRod(surface.rod().with(linkage.raising(!linkage.pushRaises()))));
+        boolean raises = surface(setup, one).rod().linkage().pushRaises();
+        yield edited(setup, Figure.PUSH_RAISES, one, !raises);
       }
       case LEADS -> exchanged(setup, one.subject(), one.other());
-      case CHANNEL_SIGN ->
-          setup
-              .change()
-              .channels(
-                  setup.channels().stream()
-                      .map(
-                          channel ->
-                              Integer.toString(channel.number()).equals(one.subject())
-                                  ? channel.turning(!channel.reversed())
-                                  : channel)
-                      .toList())
-              .done();
+      case CHANNEL_SIGN -> {
+        int number = Integer.parseInt(one.subject());
+        boolean reversed = setup.channel(number).orElseThrow().reversed();
+        yield edited(setup, Figure.REVERSED, one, !reversed);
+      }
       case SHARE_SIGN -> {
-        Surface surface = setup.surface(one.subject()).orElseThrow();
+        Surface surface = surface(setup, one);
         yield setup.withSurface(surface.withShares(turned(surface.shares(), one.other())));
       }
       case SERVO_STILL, SURFACE_STILL, MOTOR_SENSE -> setup;
     };
+  }
+
+  private static Surface surface(Setup setup, RigDifference one) {
+    return setup.surface(one.subject()).orElseThrow();
+  }
+
+  private static Setup edited(Setup setup, Figure figure, RigDifference one, boolean on) {
+    return Edits.made(setup, List.of(Edit.flag(figure, one.subject(), on)));
   }
 
   /** Each servo on the other's channel, its lead in the other's socket. */
@@ -179,20 +181,7 @@ public final class Differences {
 
   /** A servo turning the other way, its arm resting where it rested. */
   private static Servo turned(Setup setup, Servo servo) {
-    SignalPath path = SignalPath.of(setup);
-    double rest =
-        setup.surfaces().stream()
-            .filter(one -> one.rod().driver() == DriverKind.SERVO)
-            .filter(one -> one.rod().driverId().equals(servo.id()))
-            .mapToInt(one -> path.indexOf(one.id()))
-            .mapToDouble(
-                index -> {
-                  Servo wired = path.servoBehind(index);
-                  double pulse = path.output(path.channelBehind(index)).pulse(0);
-                  return (pulse - wired.centrePulseMicroseconds()) * wired.slope();
-                })
-            .findFirst()
-            .orElse(0);
+    double rest = SignalPath.of(setup).restTurned(servo.id());
     return servo.seated(!servo.pullsOnIncrease(), servo.armOffsetDegrees() + 2 * rest);
   }
 

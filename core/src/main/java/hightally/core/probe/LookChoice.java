@@ -12,7 +12,10 @@ final class LookChoice {
 
   private record Ranked(RigModel.Effect effect, double worth) {}
 
-  /** The looks not yet answered that tell some of the classes apart, what tells most first. */
+  /**
+   * The looks not yet answered that tell some of the classes apart, what tells most first, motors
+   * last.
+   */
   static List<RigModel.Effect> ranked(
       List<RigModel.Effect> looks,
       List<LookAnswer> answers,
@@ -28,7 +31,9 @@ final class LookChoice {
         }
       }
     }
-    ranked.sort(Comparator.comparingDouble(one -> -one.worth()));
+    ranked.sort(
+        Comparator.comparing((Ranked one) -> one.effect().runsMotor())
+            .thenComparingDouble(one -> -one.worth()));
     return ranked.stream().map(Ranked::effect).toList();
   }
 

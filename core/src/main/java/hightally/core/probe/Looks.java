@@ -36,20 +36,16 @@ final class Looks {
   /** All of them, what is looked at first in front. */
   static List<RigModel.Effect> of(RigModel model) {
     Looks looks = new Looks(model);
-    looks.hands(path(model).basePhase());
+    looks.hands(model.path().basePhase());
     for (int phase = 0; phase < model.setup().phases().size(); phase++) {
       looks.phase(phase);
     }
-    for (int phase = path(model).basePhase() - 1; phase >= 0; phase--) {
+    for (int phase = model.path().basePhase() - 1; phase >= 0; phase--) {
       looks.hands(phase);
     }
     looks.apart();
     looks.motors();
     return looks.found;
-  }
-
-  private static SignalPath path(RigModel model) {
-    return model.path();
   }
 
   private Moment rest(int phase) {
@@ -125,9 +121,8 @@ final class Looks {
 
   /** Only what shows something that no look before it shows. */
   private void keep(RigModel.Effect effect) {
-    List<Integer> ways = new ArrayList<>();
     RigState state = model.described();
-    ways.addAll(effect.shows(state));
+    List<Integer> ways = new ArrayList<>(effect.shows(state));
     for (int i = 0; i < model.differences().size(); i++) {
       state.turn(i, model.turn(i));
       ways.addAll(effect.shows(state));
@@ -170,6 +165,10 @@ final class Looks {
   private void unplug(String servo, int index, List<RigModel.Effect> hands) {
     RigState state = model.described();
     for (RigModel.Effect one : hands) {
+      LookKind kind = one.look().kind();
+      if (kind != LookKind.STICK && kind != LookKind.INPUT) {
+        continue;
+      }
       boolean moves = false;
       for (int i = 0; i < setup.surfaces().size(); i++) {
         moves |= model.servoOf(i) == index && Math.abs(RigModel.way(one.seen(state, i))) == 1;

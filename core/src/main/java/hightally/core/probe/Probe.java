@@ -62,30 +62,29 @@ public final class Probe {
       return contradicted(answers);
     }
     List<RigState> left = List.of();
+    List<RigModel.Effect> motors = List.of();
     for (int most = Math.max(1, least); most <= Math.max(USUAL_MOST, least + 1); most++) {
       left = around(seen, near, most);
-      Map<Long, Double> classes = new HashMap<>();
-      Map<Long, RigState> one = new LinkedHashMap<>();
+      Map<Long, Double> weights = new HashMap<>();
+      Map<Long, RigState> classes = new LinkedHashMap<>();
       for (RigState state : left) {
         long behaviour = behaviour(state);
-        classes.merge(behaviour, weight(state), Double::sum);
-        one.merge(behaviour, state, (a, b) -> a.size() <= b.size() ? a : b);
+        weights.merge(behaviour, weight(state), Double::sum);
+        classes.merge(behaviour, state, (a, b) -> a.size() <= b.size() ? a : b);
       }
-      if (one.size() > 1) {
-        List<RigModel.Effect> ranked = LookChoice.ranked(looks, answers, one, classes);
-        if (!ranked.isEmpty()) {
-          RigState likeliest = likeliest(left);
-          return new ProbeStanding(
-              ProbeStage.LOOKING,
-              drawn(ranked.get(0)),
-              model.told(likeliest.made()),
-              null,
-              List.of(),
-              ranked.size());
-        }
+      List<RigModel.Effect> ranked = LookChoice.ranked(looks, answers, classes, weights);
+      if (!ranked.isEmpty() && !ranked.get(0).runsMotor()) {
+        return looking(ranked);
       }
+      motors = motors.isEmpty() ? ranked : motors;
     }
-    return mend.concluded(likeliest(left));
+    // No motor is touched before everything else is known.
+    return motors.isEmpty() ? mend.concluded(likeliest(left)) : looking(motors);
+  }
+
+  private ProbeStanding looking(List<RigModel.Effect> ranked) {
+    Look next = drawn(ranked.get(0));
+    return new ProbeStanding(ProbeStage.LOOKING, next, null, List.of(), ranked.size());
   }
 
   /** The likeliest state there is of those that take the leads as they are, or two exchanged. */
@@ -224,7 +223,7 @@ public final class Probe {
         .max(Comparator.comparingInt(one -> least(seen(List.of(one, again)))))
         .ifPresent(one -> contrary.add(one.look()));
     Look next = look(doubted).orElseThrow();
-    return new ProbeStanding(ProbeStage.CONTRADICTED, next, List.of(), null, contrary, 0);
+    return new ProbeStanding(ProbeStage.CONTRADICTED, next, null, contrary, 0);
   }
 
   private static List<LookAnswer> without(List<LookAnswer> answers, LookAnswer one) {

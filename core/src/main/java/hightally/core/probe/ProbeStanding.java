@@ -7,7 +7,6 @@ import java.util.List;
  * Where the search stands after some answers.
  *
  * @param next what is looked at next; null once nothing is
- * @param found what the rig most likely differs by, as far as it is known
  * @param mend what is changed; null while something is looked at
  * @param contrary ids of two looks whose answers do not go together, the one to be asked again in
  *     front; of one that fits no rig by itself
@@ -16,12 +15,10 @@ import java.util.List;
 public record ProbeStanding(
     ProbeStage stage,
     @Absentable Look next,
-    List<RigDifference> found,
     @Absentable ProbeMend mend,
     List<String> contrary,
     int open) {
   public ProbeStanding {
-    found = List.copyOf(found);
     contrary = List.copyOf(contrary);
   }
 }

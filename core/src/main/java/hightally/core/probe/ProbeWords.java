@@ -57,10 +57,7 @@ public final class ProbeWords {
   private Said hands(Look look) {
     boolean stick =
         List.of(Control.values()).stream().anyMatch(one -> one.word().equals(look.subject()));
-    Said hands =
-        stick
-            ? stick(Control.named(look.subject()))
-            : Said.of("probe.move", "name", input(look).name());
+    Said hands = stick ? stick(Control.named(look.subject())) : input(look, input(look));
     return look.kind() == LookKind.UNPLUG
         ? Said.of("probe.unplug", "servo", servo(look.unplugged()), "hands", hands)
         : hands;

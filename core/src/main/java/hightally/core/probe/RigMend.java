@@ -45,7 +45,7 @@ final class RigMend {
         for (int i = 0; i < ways.length; i++) {
           if (!model.isMotor(i) && Math.abs(look.seen(described, i)) >= RigModel.SEEN_MM) {
             Surface surface = model.setup().surfaces().get(i);
-            int way = MeantWay.of(model.setup(), surface, control(look.look().subject()));
+            int way = MeantWay.of(model.setup(), surface, Control.named(look.look().subject()));
             ways[i] = way == 0 ? RigModel.UNTOLD : way;
           }
         }
@@ -62,15 +62,6 @@ final class RigMend {
       found = StateSearch.fewest(model, meant, near, note, USUAL_MOST, null);
     }
     return found.isEmpty() ? List.of(described) : found;
-  }
-
-  private static Control control(String word) {
-    for (Control control : Control.values()) {
-      if (control.word().equals(word)) {
-        return control;
-      }
-    }
-    throw new IllegalStateException("not a control: " + word);
   }
 
   /** Where a rig that is known stands. */
@@ -94,14 +85,13 @@ final class RigMend {
                         .thenComparingInt(RigMend::effort)
                         .thenComparingInt(one -> one.notes().size())
                         .thenComparingInt(RigMend::shares));
-    List<RigDifference> found = model.told(rig.made());
     if (best.isEmpty()) {
-      return new ProbeStanding(ProbeStage.UNMENDED, null, found, null, List.of(), 0);
+      return new ProbeStanding(ProbeStage.UNMENDED, null, null, List.of(), 0);
     }
     ProbeMend mend = best.get();
     boolean agreed = mend.changes().isEmpty() && mend.notes().isEmpty();
     return new ProbeStanding(
-        agreed ? ProbeStage.AGREED : ProbeStage.MENDING, null, found, mend, List.of(), 0);
+        agreed ? ProbeStage.AGREED : ProbeStage.MENDING, null, mend, List.of(), 0);
   }
 
   /** The rig with what is wished made of it by as few changes as can be. */

@@ -350,6 +350,11 @@ final class RigModel {
       return ways;
     }
 
+    /** Whether a motor turns in it. */
+    boolean runsMotor() {
+      return motor >= 0;
+    }
+
     /** Whether it is looked at with sticks, levers and switches alone. */
     boolean hands() {
       return look.kind() != LookKind.NUDGE && look.kind() != LookKind.UNPLUG;

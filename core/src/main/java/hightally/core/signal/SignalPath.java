@@ -259,6 +259,21 @@ public final class SignalPath {
     return servos[servoIndexBehind(surface)];
   }
 
+  /**
+   * How far the pulse of no command turns a servo's arm from where it was seated, degrees; 0 for
+   * one that moves no surface.
+   */
+  public double restTurned(String servoId) {
+    for (int i = 0; i < surfaces.length; i++) {
+      if (surfaces[i].surface().rod().driverId().equals(servoId) && servoOfSurface[i] >= 0) {
+        Servo wired = servoBehind(i);
+        double pulse = output(channelBehind(i)).pulse(0);
+        return (pulse - wired.centrePulseMicroseconds()) * wired.slope();
+      }
+    }
+    return 0;
+  }
+
   private Servo asWired(Servo servo) {
     boolean reverser = setup.wiring().lead(servo.id()).map(Lead::reverser).orElse(false);
     return reverser ? servo.mirrored(Lead.REVERSER_CENTRE_MICROSECONDS) : servo;

@@ -19,6 +19,7 @@ class ProbeProofTest {
   private static final int RIGS = Integer.getInteger("rigs", 40);
   private static final int MINIMAL = Integer.getInteger("minimal", 12);
   private static final int UNSETTLED = 5;
+  private static final int SUB_TRIMLESS = 7;
 
   /** To the end on every rig, right, within so many answers. */
   @Test
@@ -87,9 +88,22 @@ class ProbeProofTest {
     assertThat(proven).isPositive();
   }
 
+  /** A demo model or kind; now and then its transmitter has no sub-trim to click. */
   private static Setup kind(int rig) {
     List<Setup> kinds = DemoModels.all();
-    return kinds.get(rig % kinds.size());
+    Setup kind = kinds.get(rig % kinds.size());
+    return rig % SUB_TRIMLESS == 0 ? withoutSubTrim(kind) : kind;
+  }
+
+  /** The same model on a transmitter whose sub-trim moves nothing: leads are unplugged instead. */
+  static Setup withoutSubTrim(Setup setup) {
+    boolean used = setup.channels().stream().anyMatch(one -> one.subTrimMicroseconds() != 0);
+    return used
+        ? setup
+        : setup
+            .change()
+            .transmitter(setup.transmitter().change().subTrimLimitMicroseconds(0).done())
+            .done();
   }
 
   private static List<RigDifference> hidden(int rig, Setup described, Random random) {

@@ -137,17 +137,29 @@ final class SimulatedRig {
 
   /** Whether changes make it do what is described and meant. */
   boolean rightWith(List<RigDifference> changes) {
+    Setup before = real;
+    Set<String> surfaces = Set.copyOf(still);
+    Set<String> servos = Set.copyOf(stillServos);
+    Set<String> motors = Set.copyOf(turnedMotors);
     changes.forEach(this::mend);
     boolean right = away().isEmpty();
-    List<RigDifference> back = new ArrayList<>(changes);
-    java.util.Collections.reverse(back);
-    back.forEach(this::make);
+    real = before;
+    put(still, surfaces);
+    put(stillServos, servos);
+    put(turnedMotors, motors);
     return right;
+  }
+
+  private static void put(Set<String> set, Set<String> all) {
+    set.clear();
+    set.addAll(all);
   }
 
   /** What is to be made to move is followed from the servo to the surface. */
   private void mend(RigDifference one) {
-    if (one.part() == RigPart.SERVO_STILL) {
+    if (one.part() == RigPart.SURFACE_STILL) {
+      still.remove(one.subject());
+    } else if (one.part() == RigPart.SERVO_STILL) {
       stillServos.remove(one.subject());
       still.removeIf(id -> servo(real.surface(id).orElseThrow()).equals(one.subject()));
     } else {
@@ -175,11 +187,9 @@ final class SimulatedRig {
   private int usual(Probe probe) {
     Set<String> hands = new HashSet<>();
     for (Look look : probe.looks()) {
-      if (look.kind() == LookKind.PHASE) {
-        continue;
-      }
-      if (look.kind() != LookKind.NUDGE && look.kind() != LookKind.UNPLUG) {
-        hands.add(look.kind() + look.subject().split("/")[0]);
+      boolean apart = look.kind() == LookKind.NUDGE || look.kind() == LookKind.UNPLUG;
+      if (!apart && look.kind() != LookKind.PHASE) {
+        hands.add(look.kind() + look.subject());
       }
     }
     Set<String> pairs = new HashSet<>();
@@ -226,7 +236,7 @@ final class SimulatedRig {
   LookAnswer look(Look look) {
     List<LookAnswer.Sight> seen = new ArrayList<>();
     for (Surface surface : real.surfaces()) {
-      boolean plugged = look.kind() != LookKind.UNPLUG || !look.id().endsWith("/" + servo(surface));
+      boolean plugged = !look.unplugged().equals(servo(surface));
       double mm = dead(surface) || !plugged ? 0 : seen(look, surface);
       int way = Math.abs(mm) < EYE_MM ? 0 : mm > 0 ? 1 : -1;
       seen.add(new LookAnswer.Sight(surface.id(), way));
