@@ -11,7 +11,7 @@ import java.util.List;
  * @param kind how it is looked
  * @param subject the control, the lever or switch, the channel's number, the motor, the phase
  * @param position of a lever or switch, 0 the first; 0 for the rest
- * @param unplugged the servo whose lead is unplugged; empty for none
+ * @param unplugged number of the channel whose socket is unplugged; empty for none
  * @param phase in which it is done
  * @param rest where everything stands before
  * @param there where hands go

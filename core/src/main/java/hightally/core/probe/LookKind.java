@@ -14,7 +14,7 @@ public enum LookKind {
   THROTTLE(1),
   /** One channel's sub-trim clicked up, and put back. */
   NUDGE(2),
-  /** One lead unplugged while a stick is held. */
+  /** The socket of one channel unplugged while a stick is held. */
   UNPLUG(3),
   /** A touch of throttle. */
   MOTOR(1);

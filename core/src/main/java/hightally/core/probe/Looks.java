@@ -133,7 +133,7 @@ final class Looks {
     }
   }
 
-  /** One channel by its sub-trim; where that does not go far enough, one lead unplugged. */
+  /** One channel by its sub-trim; where that does not go far enough, one socket unplugged. */
   private void apart() {
     List<RigModel.Effect> hands = List.copyOf(found);
     for (Servo servo : Differences.servos(setup)) {
@@ -147,7 +147,7 @@ final class Looks {
       if (Math.min(most, needed) * gain >= RigModel.SEEN_MM) {
         nudge(servo.channel(), Math.rint(Math.min(most, needed)));
       } else {
-        unplug(servo.id(), index, hands);
+        unplug(servo.channel(), index, hands);
       }
     }
   }
@@ -162,8 +162,12 @@ final class Looks {
     }
   }
 
-  private void unplug(String servo, int index, List<RigModel.Effect> hands) {
+  private void unplug(int channel, int index, List<RigModel.Effect> hands) {
     RigState state = model.described();
+    String number = Integer.toString(channel);
+    if (found.stream().anyMatch(one -> one.look().unplugged().equals(number))) {
+      return;
+    }
     for (RigModel.Effect one : hands) {
       LookKind kind = one.look().kind();
       if (kind != LookKind.STICK && kind != LookKind.INPUT) {
@@ -177,11 +181,11 @@ final class Looks {
         Look like = one.look();
         found.add(
             look(
-                LookKind.UNPLUG.id(like.id() + "/" + servo),
+                LookKind.UNPLUG.id(number + "/" + like.id()),
                 LookKind.UNPLUG,
                 like.subject(),
                 like.position(),
-                servo,
+                number,
                 like.phase(),
                 like.rest(),
                 like.there(),

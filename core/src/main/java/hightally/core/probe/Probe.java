@@ -97,12 +97,9 @@ public final class Probe {
       return few.get(0);
     }
     boolean shows = StateSearch.shows(model, seen, near);
-    for (int i = 0; (near.size() > 1 || !shows) && i < model.differences().size(); i++) {
-      if (model.differences().get(i).part() == RigPart.LEADS) {
-        RigState exchanged = model.described();
-        exchanged.turn(i, model.turn(i));
-        RigState other = StateSearch.nearest(model, seen, exchanged, any -> true);
-        if ((!shows || other.size() < near.size()) && StateSearch.shows(model, seen, other)) {
+    if (near.size() > 1 || !shows) {
+      for (RigState other : exchanged(seen, model.described())) {
+        if (!shows || other.size() < near.size()) {
           near = other;
           shows = true;
         }
@@ -111,16 +108,36 @@ public final class Probe {
     return near;
   }
 
-  /** All states some steps from there, and those that differ in little from the description. */
+  /** For each exchange of two leads the nearest state that shows what was seen, if there is one. */
+  private List<RigState> exchanged(List<StateSearch.Seen> seen, RigState from) {
+    List<RigState> found = new ArrayList<>();
+    for (int i = 0; i < model.differences().size(); i++) {
+      if (model.differences().get(i).part() == RigPart.LEADS) {
+        RigState exchanged = from.copy();
+        exchanged.turn(i, model.turn(i));
+        RigState other = StateSearch.nearest(model, seen, exchanged, any -> true);
+        if (StateSearch.shows(model, seen, other)) {
+          found.add(other);
+        }
+      }
+    }
+    return found;
+  }
+
+  /**
+   * All states some steps from there, those that differ in little from the description, and for
+   * each exchange of leads the nearest: with it any number of servos may be turned as well.
+   */
   private List<RigState> around(List<StateSearch.Seen> seen, RigState near, int most) {
     List<RigState> states = new ArrayList<>(StateSearch.all(model, seen, near, most));
-    if (near.size() > 0) {
-      Set<BitSet> known = new HashSet<>();
-      states.forEach(one -> known.add(one.key()));
-      StateSearch.all(model, seen, model.described(), USUAL_MOST).stream()
-          .filter(one -> known.add(one.key()))
-          .forEach(states::add);
+    if (most >= USUAL_MOST) {
+      states.addAll(exchanged(seen, near));
     }
+    if (near.size() > 0) {
+      states.addAll(StateSearch.all(model, seen, model.described(), USUAL_MOST));
+    }
+    Set<BitSet> known = new HashSet<>();
+    states.removeIf(one -> !known.add(one.key()));
     return states;
   }
 

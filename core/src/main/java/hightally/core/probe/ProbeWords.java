@@ -28,7 +28,7 @@ public final class ProbeWords {
       case NUDGE ->
           Said.of(
               "probe.nudgeTitle", "number", look.subject(), "name", channel(look.subject()).name());
-      case UNPLUG -> Said.of("probe.unplugTitle", "servo", servo(look.unplugged()));
+      case UNPLUG -> Said.of("probe.unplugTitle", "number", look.unplugged());
       case MOTOR -> Said.of("probe.motorTitle", "motor", motor(look.subject()));
     };
   }
@@ -59,7 +59,7 @@ public final class ProbeWords {
         List.of(Control.values()).stream().anyMatch(one -> one.word().equals(look.subject()));
     Said hands = stick ? stick(Control.named(look.subject())) : input(look, input(look));
     return look.kind() == LookKind.UNPLUG
-        ? Said.of("probe.unplug", "servo", servo(look.unplugged()), "hands", hands)
+        ? Said.of("probe.unplug", "number", look.unplugged(), "hands", hands)
         : hands;
   }
 

@@ -305,7 +305,7 @@ final class RigModel {
         }
       }
       nudged = look.kind() == LookKind.NUDGE ? channel(look.subject()) : -1;
-      unplugged = servos.indexOf(look.unplugged());
+      unplugged = look.unplugged().isEmpty() ? -1 : channel(look.unplugged());
       motor = look.kind() == LookKind.MOTOR ? motor(look.subject()) : -1;
     }
 
@@ -324,7 +324,7 @@ final class RigModel {
         return index != motor ? 0 : state.motorTurned[index] ? -MOTOR_MM : MOTOR_MM;
       }
       int servo = servoOf[one];
-      if (motor >= 0 || state.servoStill[servo] || servo == unplugged) {
+      if (motor >= 0 || state.servoStill[servo] || state.channelOfServo[servo] == unplugged) {
         return 0;
       }
       double sign = state.servoTurned[servo] ? -gain[one] : gain[one];

@@ -236,7 +236,8 @@ final class SimulatedRig {
   LookAnswer look(Look look) {
     List<LookAnswer.Sight> seen = new ArrayList<>();
     for (Surface surface : real.surfaces()) {
-      boolean plugged = !look.unplugged().equals(servo(surface));
+      int channel = real.servo(servo(surface)).orElseThrow().channel();
+      boolean plugged = !look.unplugged().equals(Integer.toString(channel));
       double mm = dead(surface) || !plugged ? 0 : seen(look, surface);
       int way = Math.abs(mm) < EYE_MM ? 0 : mm > 0 ? 1 : -1;
       seen.add(new LookAnswer.Sight(surface.id(), way));
