@@ -1,4 +1,4 @@
-import { keepPreviousData, useMutation, useQuery } from "@tanstack/react-query";
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { answered, api, type Schemas } from "./client";
 import { useChange, useOnce, type Setup } from "./queries";
 
@@ -11,6 +11,7 @@ export type OpenSetUp = Schemas["OpenSetUp"];
 export type StepResult = Schemas["StepResult"];
 export type LookAnswer = Schemas["LookAnswer"];
 export type ProbeTold = Schemas["ProbeTold"];
+export type WaysStanding = Schemas["WaysStanding"];
 export type NotedPartChange = Schemas["NotedPartChange"];
 
 const of = (aircraftId: number) => ({ params: { path: { aircraftId } } });
@@ -101,6 +102,58 @@ export const useCloseSetUp = (aircraftId: number) =>
     ),
   );
 
+const ways = (aircraftId: number) => [...openSetUp(aircraftId), "ways"];
+
+/** Which surface moves, and which way: what is looked at next, or what is changed. */
+export const useWays = (aircraftId: number) =>
+  useQuery({
+    queryKey: ways(aircraftId),
+    retry: false,
+    queryFn: () =>
+      answered(api.GET("/api/aircraft/{aircraftId}/bench-set-up/ways", of(aircraftId))),
+  });
+
+/** A change of the looks: the set-up goes on with the version that it left. */
+function useWaysChange<V>(aircraftId: number, change: (value: V) => Promise<WaysStanding>) {
+  const client = useQueryClient();
+  const setUp = openSetUp(aircraftId);
+  return useChange(async (value: V) => {
+    const answer = await change(value);
+    await client.cancelQueries({ queryKey: setUp, exact: true });
+    client.setQueryData<OpenSetUp | null>(
+      setUp,
+      (open) => open && { ...open, version: answer.version },
+    );
+    return answer;
+  }, ways(aircraftId));
+}
+
+export const useWaysLook = (aircraftId: number) =>
+  useWaysChange(aircraftId, (body: Schemas["WaysLooked"]) =>
+    answered(api.PUT("/api/aircraft/{aircraftId}/bench-set-up/ways", { ...of(aircraftId), body })),
+  );
+
+export const useWaysBack = (aircraftId: number) =>
+  useWaysChange(aircraftId, (body: Schemas["SetUpSeen"]) =>
+    answered(
+      api.POST("/api/aircraft/{aircraftId}/bench-set-up/ways/back", { ...of(aircraftId), body }),
+    ),
+  );
+
+export const useWaysAgain = (aircraftId: number) =>
+  useWaysChange(aircraftId, (body: Schemas["SetUpSeen"]) =>
+    answered(
+      api.POST("/api/aircraft/{aircraftId}/bench-set-up/ways/again", { ...of(aircraftId), body }),
+    ),
+  );
+
+export const useWaysMended = (aircraftId: number) =>
+  useWaysChange(aircraftId, (body: Schemas["WaysDone"]) =>
+    answered(
+      api.POST("/api/aircraft/{aircraftId}/bench-set-up/ways/mended", { ...of(aircraftId), body }),
+    ),
+  );
+
 export const useMeasurements = (aircraftId: number) =>
   useQuery({
     queryKey: ["measurements", aircraftId],
@@ -132,22 +185,6 @@ export const useMarkCheck = (aircraftId: number) =>
       }),
     ),
   );
-
-/** Where the search for what a rig is stands after some looks. */
-export const useProbe = (setup: Setup, answers: LookAnswer[]) =>
-  useQuery({
-    queryKey: ["probe", setup, answers],
-    retry: false,
-    placeholderData: keepPreviousData,
-    queryFn: () => answered(api.POST("/api/rig/probe", { body: { setup, answers } })),
-  });
-
-/** The setup with what is to be changed made, and the looks that still hold. */
-export const useProbeMended = () =>
-  useMutation({
-    mutationFn: (body: Schemas["ProbeAsked"]) =>
-      answered(api.POST("/api/rig/probe/mended", { body })),
-  });
 
 /** The thrust line through the balance point, from how a model hangs. */
 export const useHanging = (body: Schemas["HangingAsked"]) =>

@@ -100,6 +100,8 @@ interface Wish {
   setup?: Setup;
   standing?: Standing;
   bench?: BenchStore;
+  /** Whether the draft has been changed and not saved. */
+  changed?: boolean;
   /** Told of every state of the draft. */
   onDraft?: (draft: Draft) => void;
 }
@@ -109,7 +111,7 @@ function Model({ wish, children }: { wish: Wish; children: ReactElement }) {
   const [draft, change] = useReducer(reduceDraft, {
     basedOn: standing.newest.number,
     present: wish.setup ?? answers.setup,
-    past: [],
+    past: wish.changed === true ? [answers.setup] : [],
     future: [],
   });
   const { onDraft } = wish;

@@ -1,4 +1,4 @@
-import type { ButtonHTMLAttributes } from "react";
+import type { ComponentProps } from "react";
 
 type Look = "main" | "plain" | "quiet" | "warn";
 
@@ -15,7 +15,7 @@ const SHAPE =
 export const buttonClass = (look: Look = "plain", large = false) =>
   `${SHAPE} ${LOOKS[look]} ${large ? "min-h-14 px-6 text-lg" : "min-h-9 px-3.5"}`;
 
-interface Props extends ButtonHTMLAttributes<HTMLButtonElement> {
+interface Props extends ComponentProps<"button"> {
   look?: Look;
   large?: boolean;
 }

@@ -283,6 +283,24 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/aircraft/{aircraftId}/bench-set-up/ways": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** Which surface moves and which way: what to look at next, or what to change */
+    get: operations["getAircraftAircraftIdBenchSetUpWays"];
+    /** Keeps what was seen in a look; a later answer to the same one replaces it */
+    put: operations["putAircraftAircraftIdBenchSetUpWays"];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/aircraft/{aircraftId}/adjustment": {
     parameters: {
       query?: never;
@@ -2166,6 +2184,57 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  "/api/aircraft/{aircraftId}/bench-set-up/ways/mended": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** Takes what is to be changed as done: a new revision where the description is another, and only the looks it changed are asked again */
+    post: operations["postAircraftAircraftIdBenchSetUpWaysMended"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/aircraft/{aircraftId}/bench-set-up/ways/back": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** Takes the last look back */
+    post: operations["postAircraftAircraftIdBenchSetUpWaysBack"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  "/api/aircraft/{aircraftId}/bench-set-up/ways/again": {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** Begins with nothing seen */
+    post: operations["postAircraftAircraftIdBenchSetUpWaysAgain"];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   "/api/aircraft/{aircraftId}/bench-set-up/close": {
     parameters: {
       query?: never;
@@ -3594,6 +3663,7 @@ export interface components {
         | "NOT_PROVEN"
         | "SEARCH_FAILED"
         | "NOT_TYPED"
+        | "WAYS"
         | "NOT_MEASURED"
         | "BALANCE"
         | "FULL_CHECK"
@@ -4677,9 +4747,9 @@ export interface components {
       kind:
         | "HARMLESS"
         | "POWER"
+        | "WAYS"
         | "SEAT"
         | "FLUSH"
-        | "DIRECTION"
         | "TRAVEL"
         | "CLICKS"
         | "TURN"
@@ -4805,6 +4875,136 @@ export interface components {
       words: string;
       mends: components["schemas"]["Mend"][];
       seats: components["schemas"]["SeatPicture"][];
+    };
+    LookAnswer: {
+      look: string;
+      seen: components["schemas"]["Sight"][];
+    };
+    Sight: {
+      surface: string;
+      /** Format: int32 */
+      way: number;
+    };
+    WaysLooked: {
+      /** Format: int32 */
+      version: number;
+      answer: components["schemas"]["LookAnswer"];
+    };
+    ChangeTold: {
+      change: components["schemas"]["RigDifference"];
+      words: string;
+    };
+    Drawn: {
+      surface: string;
+      /** Format: int32 */
+      way: number;
+      told: boolean;
+    };
+    LineTold: {
+      surface: string;
+      /** Format: int32 */
+      way: number;
+      told: boolean;
+      words: string;
+      plus: string;
+      minus: string;
+    };
+    Look: {
+      id: string;
+      /** @enum {string} */
+      kind: "STICK" | "INPUT" | "PHASE" | "THROTTLE" | "NUDGE" | "UNPLUG" | "MOTOR";
+      subject: string;
+      /** Format: int32 */
+      position: number;
+      unplugged: string;
+      phase: string;
+      rest: components["schemas"]["Moment"];
+      there: components["schemas"]["Moment"];
+      back: components["schemas"]["Moment"] | null;
+      /** Format: double */
+      microseconds: number;
+      picture: components["schemas"]["Drawn"][];
+    };
+    LookTold: {
+      look: components["schemas"]["Look"];
+      title: string;
+      instruction: string;
+      caution: string;
+      lines: components["schemas"]["LineTold"][];
+    };
+    Moment: {
+      /**
+       * Format: double
+       * @description Roll stick
+       */
+      roll: number;
+      /**
+       * Format: double
+       * @description Pitch stick
+       */
+      pitch: number;
+      /**
+       * Format: double
+       * @description Yaw stick
+       */
+      yaw: number;
+      /**
+       * Format: double
+       * @description Throttle
+       */
+      throttle: number;
+      throttleCut: boolean;
+      trims: components["schemas"]["Trims"];
+      inputs: number[];
+      readings: components["schemas"]["Readings"];
+    };
+    ProbeTold: {
+      /** @enum {string} */
+      stage: "LOOKING" | "MENDING" | "AGREED" | "CONTRADICTED" | "UNMENDED";
+      words: string;
+      next: components["schemas"]["LookTold"] | null;
+      changes: components["schemas"]["ChangeTold"][];
+      notes: components["schemas"]["ChangeTold"][];
+      /** Format: int32 */
+      open: number;
+    };
+    Readings: {
+      /**
+       * Format: double
+       * @description Link
+       */
+      linkPercent: number;
+      /**
+       * Format: double
+       * @description Voltage
+       */
+      voltage: number;
+      timerSeconds: number[];
+      truths: boolean[];
+    };
+    RigDifference: {
+      /** @enum {string} */
+      part:
+        | "SERVO_SENSE"
+        | "HORN_SIDE"
+        | "LEADS"
+        | "CHANNEL_SIGN"
+        | "SHARE_SIGN"
+        | "SERVO_STILL"
+        | "SURFACE_STILL"
+        | "MOTOR_SENSE";
+      subject: string;
+      other: string;
+    };
+    WaysStanding: {
+      /** Format: int32 */
+      version: number;
+      /** Format: int32 */
+      revision: number;
+      /** Format: int32 */
+      seen: number;
+      changed: boolean;
+      told: components["schemas"]["ProbeTold"];
     };
     Progress: {
       /** Format: int32 */
@@ -5322,124 +5522,9 @@ export interface components {
       /** Format: int64 */
       seed: number;
     };
-    LookAnswer: {
-      look: string;
-      seen: components["schemas"]["Sight"][];
-    };
     ProbeAsked: {
       setup: components["schemas"]["Setup"];
       answers: components["schemas"]["LookAnswer"][];
-    };
-    Sight: {
-      surface: string;
-      /** Format: int32 */
-      way: number;
-    };
-    ChangeTold: {
-      change: components["schemas"]["RigDifference"];
-      words: string;
-    };
-    Drawn: {
-      surface: string;
-      /** Format: int32 */
-      way: number;
-      told: boolean;
-    };
-    LineTold: {
-      surface: string;
-      /** Format: int32 */
-      way: number;
-      told: boolean;
-      words: string;
-      plus: string;
-      minus: string;
-    };
-    Look: {
-      id: string;
-      /** @enum {string} */
-      kind: "STICK" | "INPUT" | "PHASE" | "THROTTLE" | "NUDGE" | "UNPLUG" | "MOTOR";
-      subject: string;
-      /** Format: int32 */
-      position: number;
-      unplugged: string;
-      phase: string;
-      rest: components["schemas"]["Moment"];
-      there: components["schemas"]["Moment"];
-      back: components["schemas"]["Moment"] | null;
-      /** Format: double */
-      microseconds: number;
-      picture: components["schemas"]["Drawn"][];
-    };
-    LookTold: {
-      look: components["schemas"]["Look"];
-      title: string;
-      instruction: string;
-      caution: string;
-      lines: components["schemas"]["LineTold"][];
-    };
-    Moment: {
-      /**
-       * Format: double
-       * @description Roll stick
-       */
-      roll: number;
-      /**
-       * Format: double
-       * @description Pitch stick
-       */
-      pitch: number;
-      /**
-       * Format: double
-       * @description Yaw stick
-       */
-      yaw: number;
-      /**
-       * Format: double
-       * @description Throttle
-       */
-      throttle: number;
-      throttleCut: boolean;
-      trims: components["schemas"]["Trims"];
-      inputs: number[];
-      readings: components["schemas"]["Readings"];
-    };
-    ProbeTold: {
-      /** @enum {string} */
-      stage: "LOOKING" | "MENDING" | "AGREED" | "CONTRADICTED" | "UNMENDED";
-      words: string;
-      next: components["schemas"]["LookTold"] | null;
-      changes: components["schemas"]["ChangeTold"][];
-      notes: components["schemas"]["ChangeTold"][];
-      /** Format: int32 */
-      open: number;
-    };
-    Readings: {
-      /**
-       * Format: double
-       * @description Link
-       */
-      linkPercent: number;
-      /**
-       * Format: double
-       * @description Voltage
-       */
-      voltage: number;
-      timerSeconds: number[];
-      truths: boolean[];
-    };
-    RigDifference: {
-      /** @enum {string} */
-      part:
-        | "SERVO_SENSE"
-        | "HORN_SIDE"
-        | "LEADS"
-        | "CHANNEL_SIGN"
-        | "SHARE_SIGN"
-        | "SERVO_STILL"
-        | "SURFACE_STILL"
-        | "MOTOR_SENSE";
-      subject: string;
-      other: string;
     };
     Mended: {
       setup: components["schemas"]["Setup"];
@@ -7513,6 +7598,12 @@ export interface components {
     SetUpBegun: {
       /** @enum {string} */
       school: "ROD_FIRST" | "SUB_TRIM_FIRST";
+    };
+    WaysDone: {
+      /** Format: int32 */
+      version: number;
+      /** Format: int32 */
+      basedOn: number;
     };
     SetUpSeen: {
       /** Format: int32 */
@@ -10050,6 +10141,189 @@ export interface operations {
         };
         content: {
           "application/json": components["schemas"]["OpenSetUp"];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description More bytes than are taken here. */
+      413: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The data cannot be written: perhaps the disk is full. */
+      503: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  getAircraftAircraftIdBenchSetUpWays: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        aircraftId: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["WaysStanding"];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  putAircraftAircraftIdBenchSetUpWays: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        aircraftId: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["WaysLooked"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["WaysStanding"];
         };
       };
       /** @description A part of the address is of the wrong kind. */
@@ -20369,6 +20643,327 @@ export interface operations {
         };
         content: {
           "application/json": components["schemas"]["CheckRun"];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description More bytes than are taken here. */
+      413: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The data cannot be written: perhaps the disk is full. */
+      503: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  postAircraftAircraftIdBenchSetUpWaysMended: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        aircraftId: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["WaysDone"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["WaysStanding"];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description More bytes than are taken here. */
+      413: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The data cannot be written: perhaps the disk is full. */
+      503: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  postAircraftAircraftIdBenchSetUpWaysBack: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        aircraftId: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["SetUpSeen"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["WaysStanding"];
+        };
+      };
+      /** @description A part of the address is of the wrong kind. */
+      400: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by a device on the network that is not let in. */
+      401: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Asked by another page, or under another name than this machine's. */
+      403: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What the address names is not there. */
+      404: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description Somebody else was first, or something under way stands against it. */
+      409: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description More bytes than are taken here. */
+      413: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The request does not say that it brings what is asked for. */
+      415: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description What was sent breaks its contract; every violation is named. */
+      422: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+      /** @description The data cannot be written: perhaps the disk is full. */
+      503: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/problem+json": components["schemas"]["Problem"];
+        };
+      };
+    };
+  };
+  postAircraftAircraftIdBenchSetUpWaysAgain: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        aircraftId: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        "application/json": components["schemas"]["SetUpSeen"];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          "application/json": components["schemas"]["WaysStanding"];
         };
       };
       /** @description A part of the address is of the wrong kind. */

@@ -14,6 +14,7 @@ import { Answers, useFigures } from "./StepAnswers";
 import { barred, StepList } from "./StepList";
 import { StepVerdict } from "./StepVerdict";
 import { SeatDrawing } from "./SeatDrawing";
+import { Ways } from "./Ways";
 import { say } from "@/words/generated/benchsetup";
 
 /** Where the focus goes when another step comes up. */
@@ -98,6 +99,7 @@ export function GuidedStep({ open, kept, onConflict, pressed, onPressed }: Shown
   const figures = useFigures(step, answer, kept);
   const { typed, type, complete, wrong, changed } = figures;
   const surface = step?.surface ?? "";
+  const looking = step?.kind === "WAYS";
   useEffect(() => {
     if (surface !== "") {
       bench.select(surface);
@@ -123,12 +125,14 @@ export function GuidedStep({ open, kept, onConflict, pressed, onPressed }: Shown
           <h2
             id={STEP_TITLE}
             tabIndex={-1}
-            className="mb-3 text-3xl leading-tight sm:text-4xl"
+            className={`mb-3 leading-tight ${looking ? "text-xl" : "text-3xl sm:text-4xl"}`}
             data-guide={step.id}
           >
             {step.title}
           </h2>
-          <p className="mb-4 max-w-[52ch] text-xl leading-snug">{step.instruction}</p>
+          <p className={looking ? "mb-3 text-soft" : "mb-4 max-w-[52ch] text-xl leading-snug"}>
+            {step.instruction}
+          </p>
           {step.caution !== "" && (
             <div className="mb-4 text-lg">
               <Caution>{step.caution}</Caution>
@@ -154,7 +158,8 @@ export function GuidedStep({ open, kept, onConflict, pressed, onPressed }: Shown
               {say("guidedStep.askedAgain")}
             </p>
           )}
-          {verdict !== undefined && <StepVerdict verdict={verdict} />}
+          {looking && <Ways version={open.version} onConflict={() => onConflict?.(step.id)} />}
+          {verdict !== undefined && !looking && <StepVerdict verdict={verdict} />}
         </Enter>
         {[move, close].map((one, i) => one.isError && <Failure key={i} error={one.error} />)}
         <div className="mt-4 grid grid-cols-2 gap-3">
@@ -177,7 +182,7 @@ export function GuidedStep({ open, kept, onConflict, pressed, onPressed }: Shown
         )}
       </div>
       <div className="space-y-3">
-        <AircraftViews compact />
+        {!looking && <AircraftViews compact />}
         {verdict?.seats.map((seat, i) => (
           <SeatDrawing key={i} seat={seat} />
         ))}

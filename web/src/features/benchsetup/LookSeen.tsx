@@ -1,4 +1,4 @@
-import { useState } from "react";
+import { useEffect, useId, useRef, useState } from "react";
 import type { LookAnswer, ProbeTold } from "@/api/rig";
 import { Button } from "@/ui/button";
 import { Caution } from "@/ui/card";
@@ -11,14 +11,24 @@ type Line = Told["lines"][number];
 
 interface Shown {
   told: Told;
+  /** How many were seen before it; at the first the focus stays where the step put it. */
+  seen: number;
   busy: boolean;
   onSeen: (answer: LookAnswer) => void;
 }
 
 /** One look, answered at once where all goes as it must, and surface by surface where not. */
-export function LookSeen({ told, busy, onSeen }: Shown) {
+export function LookSeen({ told, seen, busy, onSeen }: Shown) {
+  const answer = useRef<HTMLButtonElement>(null);
+  const what = useId();
   const [ways, setWays] = useState<Record<string, number>>({});
   const way = (line: Line) => ways[line.surface] ?? line.way;
+  // The next look is answered with the same key, or the same thumb, as the one before.
+  useEffect(() => {
+    if (seen > 0) {
+      answer.current?.focus({ preventScroll: true });
+    }
+  }, [seen]);
   const asDrawn = told.lines.every((line) => way(line) === line.way);
   const moving = told.lines.filter((line) => line.way !== 0 || !line.told);
   const still = told.lines.filter((line) => line.way === 0 && line.told);
@@ -41,9 +51,11 @@ export function LookSeen({ told, busy, onSeen }: Shown) {
     </Fold>
   );
   return (
-    <div data-look={told.look.id}>
-      <h2 className="mt-2 text-3xl leading-tight">{told.title}</h2>
-      <p className="my-3 max-w-[52ch] text-xl leading-snug">{told.instruction}</p>
+    <div data-look={told.look.id} data-seen={seen}>
+      <div id={what}>
+        <h3 className="mt-2 text-3xl leading-tight">{told.title}</h3>
+        <p className="my-3 max-w-[52ch] text-2xl leading-snug">{told.instruction}</p>
+      </div>
       {told.caution !== "" && <Caution>{told.caution}</Caution>}
       <div className="my-4 space-y-2">
         {moving.map(row)}
@@ -55,8 +67,11 @@ export function LookSeen({ told, busy, onSeen }: Shown) {
         <p className="text-sm text-soft">{say("ways.tap")}</p>
       </div>
       <Button
+        ref={answer}
         look="main"
         large
+        className="w-full sm:w-auto sm:min-w-80"
+        aria-describedby={what}
         disabled={busy}
         onClick={() =>
           onSeen({

@@ -7,7 +7,6 @@ import { Card, Caution } from "@/ui/card";
 import { Choice } from "@/ui/choice";
 import { Failure, Waiting } from "@/ui/message";
 import { GuidedStep, STEP_TITLE, type Pressed } from "./GuidedStep";
-import { Ways } from "./Ways";
 import { say } from "@/words/generated/benchsetup";
 
 type School = "ROD_FIRST" | "SUB_TRIM_FIRST";
@@ -21,7 +20,6 @@ export function SetUpPage() {
   const [typed] = useState(() => new Map<string, string[]>());
   const [movedOn, setMovedOn] = useState<string>();
   const [pressed, setPressed] = useState<Pressed>();
-  const [looking, setLooking] = useState(false);
   useEffect(() => {
     if (before.current !== step && open.data !== undefined) {
       document.getElementById(STEP_TITLE)?.focus({ preventScroll: true });
@@ -35,11 +33,8 @@ export function SetUpPage() {
       <Waiting what={say("setUpPage.theBenchSetUp")} />
     );
   }
-  if (looking) {
-    return <Ways onLeave={() => setLooking(false)} />;
-  }
   if (open.data === null) {
-    return <Begin onWays={() => setLooking(true)} />;
+    return <Begin />;
   }
   const kept = open.data.steps.find((one) => one.id === movedOn);
   return (
@@ -72,7 +67,7 @@ function MovedOn({ title, onSeen }: { title: string; onSeen: () => void }) {
   );
 }
 
-function Begin({ onWays }: { onWays: () => void }) {
+function Begin() {
   const { standing } = useModel();
   const begin = useBeginSetUp(standing.id);
   const motor = useHasMotor();
@@ -103,15 +98,7 @@ function Begin({ onWays }: { onWays: () => void }) {
         </Button>
         {begin.isError && <Failure error={begin.error} />}
       </Card>
-      <div className="space-y-4">
-        <Card title={say("ways.title")}>
-          <p className="mb-3">{say("ways.described")}</p>
-          <Button large onClick={onWays}>
-            {say("ways.begin")}
-          </Button>
-        </Card>
-        <MeasurementLog />
-      </div>
+      <MeasurementLog />
     </div>
   );
 }

@@ -1,9 +1,10 @@
 import { screen, waitFor } from "@testing-library/react";
 import userEvent from "@testing-library/user-event";
-import { beforeEach, describe, expect, it } from "vitest";
-import type { ProbeTold } from "@/api/rig";
+import { describe, expect, it } from "vitest";
+import type { ProbeTold, WaysStanding } from "@/api/rig";
 import { program, show, type Asked } from "@/test/page";
 import { like, words } from "@/test/words";
+import { useOpenSetUp } from "@/api/rig";
 import { Ways } from "./Ways";
 
 const MOMENT = {
@@ -64,43 +65,64 @@ const MENDING: ProbeTold = {
   open: 0,
 };
 
-/** Looks until one was answered, then asks for a change. */
-const replies = {
-  "POST /api/rig/probe": ({ body }: Asked) =>
-    (body as { answers: unknown[] }).answers.length === 0 ? LOOKING : MENDING,
-  "POST /api/rig/probe/mended": ({ body }: Asked) => ({
-    setup: (body as { setup: unknown }).setup,
-    answers: [],
-  }),
-};
+const standing = (seen: number, told: ProbeTold): WaysStanding => ({
+  version: 4 + seen,
+  revision: 1,
+  seen,
+  changed: false,
+  told,
+});
 
-const answers = (asked: Asked[]) =>
-  asked.map((one) => (one.body as { answers: { seen: unknown }[] }).answers);
+/** Looks until one was answered, then asks for a change. */
+function replies(): Parameters<typeof program>[0] {
+  let now = standing(0, LOOKING);
+  const next = (one: WaysStanding) => () => (now = one);
+  return {
+    "GET /bench-set-up/ways": () => now,
+    "GET /bench-set-up": () => now,
+    "PUT /bench-set-up/ways": next(standing(1, MENDING)),
+    "POST /bench-set-up/ways/back": next(standing(0, LOOKING)),
+    "POST /bench-set-up/ways/again": next(standing(0, LOOKING)),
+    "POST /bench-set-up/ways/mended": next(standing(0, LOOKING)),
+  };
+}
+
+/** The step as the set-up shows it: with the version that was answered last. */
+function Looking() {
+  const open = useOpenSetUp(1);
+  return open.data == null ? null : (
+    <Ways version={open.data.version} onConflict={() => void open.refetch()} />
+  );
+}
+
+const sent = (asked: Asked[], method: string, path: string) =>
+  asked.filter((one) => one.method === method && one.path.endsWith(path)).map((one) => one.body);
+
+const asDrawn = () => screen.findByRole("button", { name: words("benchsetup.ways.asDrawn") });
 
 describe("which surface moved", () => {
-  beforeEach(() => localStorage.clear());
-
   it("is one answer where all went as it must", async () => {
-    const asked = program(replies);
-    show(<Ways onLeave={() => {}} />);
-    await userEvent.click(
-      await screen.findByRole("button", { name: words("benchsetup.ways.asDrawn") }),
-    );
+    const asked = program(replies());
+    show(<Looking />);
+    await userEvent.click(await asDrawn());
     expect(await screen.findByText("Reverse channel 2.")).toBeVisible();
-    expect(answers(asked).at(-1)).toEqual([
+    expect(sent(asked, "PUT", "/ways")).toEqual([
       {
-        look: "stick/pitch",
-        seen: [
-          { surface: "elevator", way: 1 },
-          { surface: "rudder", way: 0 },
-        ],
+        version: 4,
+        answer: {
+          look: "stick/pitch",
+          seen: [
+            { surface: "elevator", way: 1 },
+            { surface: "rudder", way: 0 },
+          ],
+        },
       },
     ]);
   });
 
   it("says surface by surface what went otherwise, what moved besides too", async () => {
-    const asked = program(replies);
-    show(<Ways onLeave={() => {}} />);
+    const asked = program(replies());
+    show(<Looking />);
     await userEvent.click(await screen.findByText("elevator must go up"));
     await userEvent.click(await screen.findByRole("radio", { name: "Went down" }));
     await userEvent.click(screen.getByText(like("benchsetup.ways.other")));
@@ -109,32 +131,82 @@ describe("which surface moved", () => {
     await userEvent.click(ups[1] as HTMLElement);
     await userEvent.click(screen.getByRole("button", { name: words("benchsetup.ways.seen") }));
     await screen.findByText("Reverse channel 2.");
-    expect(answers(asked).at(-1)?.[0]?.seen).toEqual([
-      { surface: "elevator", way: -1 },
-      { surface: "rudder", way: 1 },
+    expect(sent(asked, "PUT", "/ways")).toMatchObject([
+      {
+        answer: {
+          seen: [
+            { surface: "elevator", way: -1 },
+            { surface: "rudder", way: 1 },
+          ],
+        },
+      },
     ]);
   });
 
-  it("takes the last answer back, keeps the rest over a reload, and looks again once made", async () => {
-    const asked = program(replies);
-    const { unmount } = show(<Ways onLeave={() => {}} />);
-    await userEvent.click(
-      await screen.findByRole("button", { name: words("benchsetup.ways.asDrawn") }),
-    );
+  it("takes the last answer back, and looks again once a change was made", async () => {
+    const asked = program(replies());
+    show(<Looking />);
+    const back = await screen.findByRole("button", { name: words("benchsetup.ways.back") });
+    expect(back, "nothing yet").toBeDisabled();
+    await userEvent.click(await asDrawn());
     await screen.findByText("Reverse channel 2.");
-    unmount();
-    show(<Ways onLeave={() => {}} />);
-    expect(await screen.findByText("Reverse channel 2.")).toBeVisible();
-    await userEvent.click(screen.getByRole("button", { name: words("benchsetup.ways.back") }));
-    await userEvent.click(
-      await screen.findByRole("button", { name: words("benchsetup.ways.asDrawn") }),
-    );
+    await userEvent.click(back);
+    const answer = await asDrawn();
+    expect(sent(asked, "POST", "/back")).toEqual([{ version: 5 }]);
+    await userEvent.click(answer);
     await userEvent.click(
       await screen.findByRole("button", { name: words("benchsetup.ways.done") }),
     );
-    await waitFor(() =>
-      expect(asked.some((one) => one.path.endsWith("/api/rig/probe/mended"))).toBe(true),
-    );
     expect(await screen.findByText("Pitch: what moves")).toBeVisible();
+    expect(sent(asked, "POST", "/mended")).toEqual([{ version: 5, basedOn: 1 }]);
+  });
+
+  it("is answered with one key after the other", async () => {
+    const again: ProbeTold = {
+      ...LOOKING,
+      next: { ...(LOOKING.next as NonNullable<ProbeTold["next"]>), title: "Roll: what moves" },
+    };
+    const asked = program({
+      "GET /bench-set-up/ways": standing(1, LOOKING),
+      "GET /bench-set-up": standing(1, LOOKING),
+      "PUT /bench-set-up/ways": standing(2, again),
+    });
+    show(<Looking />);
+    await waitFor(async () => expect(await asDrawn()).toHaveFocus());
+    expect(await asDrawn()).toHaveAccessibleDescription(/Pitch: what moves.*From behind/);
+    await userEvent.keyboard("{Enter}");
+    await waitFor(() => expect(sent(asked, "PUT", "/ways")).toHaveLength(1));
+  });
+
+  it("shows where another page went on, and keeps what was picked", async () => {
+    let now = standing(0, LOOKING);
+    const asked = program({
+      "GET /bench-set-up/ways": () => now,
+      "GET /bench-set-up": () => now,
+      "PUT /bench-set-up/ways": () => {
+        now = { ...now, version: 9 };
+        return [409, { detail: "This set-up has moved on." }];
+      },
+    });
+    show(<Looking />);
+    await userEvent.click(await screen.findByText("elevator must go up"));
+    await userEvent.click(await screen.findByRole("radio", { name: "Went down" }));
+    const seen = screen.getByRole("button", { name: words("benchsetup.ways.seen") });
+    await userEvent.click(seen);
+    expect(await screen.findByText("This set-up has moved on.")).toBeInTheDocument();
+    expect(screen.getByRole("radio", { name: "Went down" })).toBeChecked();
+    await userEvent.click(seen);
+    await waitFor(() => expect(sent(asked, "PUT", "/ways").at(-1)).toMatchObject({ version: 9 }));
+  });
+
+  it("makes no revision beside a draft, and says why", async () => {
+    program({
+      "GET /bench-set-up/ways": standing(3, MENDING),
+      "GET /bench-set-up": standing(3, MENDING),
+    });
+    show(<Looking />, { changed: true });
+    const done = await screen.findByRole("button", { name: words("benchsetup.ways.done") });
+    expect(done).toBeDisabled();
+    expect(done).toHaveAccessibleDescription(words("benchsetup.ways.unsaved"));
   });
 });

@@ -1,18 +1,28 @@
-import { useEffect } from "react";
-import { useProbe, useProbeMended, type LookAnswer, type ProbeTold } from "@/api/rig";
-import { AircraftViews } from "@/features/bench/AircraftViews";
+import { useEffect, useId } from "react";
+import { ApiError } from "@/api/client";
+import {
+  useWays,
+  useWaysAgain,
+  useWaysBack,
+  useWaysLook,
+  useWaysMended,
+  type ProbeTold,
+} from "@/api/rig";
 import { useBenchStore } from "@/features/bench/store";
-import { useHasMotor, useModel } from "@/features/model/model";
+import { useModel } from "@/features/model/model";
+import { isChanged } from "@/domain/draft";
 import { Button } from "@/ui/button";
-import { Card, Caution } from "@/ui/card";
+import { Card } from "@/ui/card";
 import { Failure, Waiting } from "@/ui/message";
 import { say } from "@/words/generated/benchsetup";
-import { useKeptLooks } from "./kept-looks";
+import { LookDrawn } from "./LookDrawn";
 import { LookSeen } from "./LookSeen";
 
 type Told = NonNullable<ProbeTold["next"]>;
 
-/** The model drawn as it must look, while it is looked at. */
+const CONFLICT = 409;
+
+/** The bench stands as the model must, while it is looked at. */
 function useDrawn(told: Told | null | undefined) {
   const bench = useBenchStore();
   const there = told?.look.there;
@@ -26,83 +36,87 @@ function useDrawn(told: Told | null | undefined) {
   }, [bench, there, rest]);
 }
 
-/** Finding out what the rig is: one look after the other, then what to change. */
-export function Ways({ onLeave }: { onLeave: () => void }) {
-  const { standing, draft, change } = useModel();
-  const setup = draft.present;
-  const motor = useHasMotor();
-  const looks = useKeptLooks(standing.id, setup);
-  const told = useProbe(setup, looks.answers);
-  const mended = useProbeMended();
-  const next = told.data?.next;
+/**
+ * Finding out what the rig is: one look after the other, then what to change.
+ *
+ * @param version of the set-up it belongs to
+ */
+export function Ways({ version, onConflict }: { version: number; onConflict: () => void }) {
+  const { standing } = useModel();
+  const asked = useWays(standing.id);
+  const look = useWaysLook(standing.id);
+  const back = useWaysBack(standing.id);
+  const again = useWaysAgain(standing.id);
+  const mended = useWaysMended(standing.id);
+  const next = asked.data?.told.next;
   useDrawn(next);
-  const take = () =>
-    mended.mutate(
-      { setup, answers: looks.answers },
-      {
-        onSuccess: (made) => {
-          change({ type: "replace", from: setup, setup: made.setup });
-          looks.put(made.answers, made.setup);
-        },
-      },
+  const changes = [look, back, again, mended];
+  const busy = changes.some((one) => one.isPending);
+  // Another page went on: what it left is shown, and what was picked here stays.
+  const late = {
+    onError: (error: Error) => {
+      if (error instanceof ApiError && error.status === CONFLICT) {
+        void asked.refetch();
+        onConflict();
+      }
+    },
+  };
+  if (asked.data === undefined) {
+    return asked.isError ? (
+      <Failure error={asked.error} />
+    ) : (
+      <Waiting what={say("ways.nextLook")} />
     );
-  const answer = (given: LookAnswer) =>
-    looks.put([...looks.answers.filter((one) => one.look !== given.look), given], setup);
-  const busy = told.isPlaceholderData || mended.isPending;
+  }
+  const { told, revision, seen } = asked.data;
   return (
-    <div className="grid gap-4 lg:grid-cols-[minmax(0,1fr)_340px]">
-      <div className="rounded-card border border-line bg-sheet p-6">
-        {motor && <Caution>{say("setUpPage.safety")}</Caution>}
-        {looks.changed && (
-          <p role="note" className="mt-3 border-l-4 border-tag bg-inset px-4 py-2">
-            {say("ways.changed")}
-          </p>
-        )}
-        {told.isError && <Failure error={told.error} />}
-        {told.data === undefined && !told.isError && <Waiting what={say("ways.nextLook")} />}
-        {told.data !== undefined && (
-          <p role="status" className="mt-4 text-lg font-medium" data-ways={told.data.stage}>
-            {told.data.words}
-          </p>
-        )}
-        {next != null && (
+    <>
+      <p role="status" className="font-medium" data-ways={told.stage}>
+        {told.words}
+      </p>
+      {next != null && (
+        <>
+          <LookDrawn look={next.look} />
           <LookSeen
-            key={`${next.look.id}.${looks.answers.length}`}
+            key={`${next.look.id}.${seen}`}
             told={next}
+            seen={seen}
             busy={busy}
-            onSeen={answer}
+            onSeen={(answer) => look.mutate({ version, answer }, late)}
           />
+        </>
+      )}
+      <Changes
+        told={told}
+        busy={busy}
+        onTake={() => mended.mutate({ version, basedOn: revision }, late)}
+      />
+      {changes.map((one, i) => one.isError && <Failure key={i} error={one.error} />)}
+      <div className="mt-6 flex flex-wrap gap-3">
+        <Button disabled={seen === 0 || busy} onClick={() => back.mutate({ version }, late)}>
+          {say("ways.back")}
+        </Button>
+        <Button disabled={seen === 0 || busy} onClick={() => again.mutate({ version }, late)}>
+          {say("ways.again")}
+        </Button>
+        {next != null && told.open > 0 && (
+          <span className="figures self-center text-soft">
+            {say("ways.open", { count: told.open })}
+          </span>
         )}
-        {told.data !== undefined && <Changes told={told.data} busy={busy} onTake={take} />}
-        {mended.isError && <Failure error={mended.error} />}
-        <div className="mt-6 flex flex-wrap gap-3">
-          <Button
-            disabled={looks.answers.length === 0 || busy}
-            onClick={() => looks.put(looks.answers.slice(0, -1), setup)}
-          >
-            {say("ways.back")}
-          </Button>
-          <Button disabled={busy} onClick={() => looks.put([], setup)}>
-            {say("ways.again")}
-          </Button>
-          <Button onClick={onLeave}>{say("ways.leave")}</Button>
-          {next != null && told.data !== undefined && told.data.open > 0 && (
-            <span className="figures self-center text-soft">
-              {say("ways.open", { count: told.data.open })}
-            </span>
-          )}
-        </div>
       </div>
-      <AircraftViews compact />
-    </div>
+    </>
   );
 }
 
 /** What is changed and what is noted with it. */
 function Changes({ told, busy, onTake }: { told: ProbeTold; busy: boolean; onTake: () => void }) {
+  const { draft } = useModel();
+  const why = useId();
   if (told.stage !== "MENDING") {
     return null;
   }
+  const unsaved = isChanged(draft);
   const lists = [
     [say("ways.changes"), told.changes],
     [say("ways.notes"), told.notes],
@@ -113,7 +127,7 @@ function Changes({ told, busy, onTake }: { told: ProbeTold; busy: boolean; onTak
         ([title, list]) =>
           list.length > 0 && (
             <Card key={title} title={title} className="mt-4">
-              <ul className="ml-5 list-disc text-lg">
+              <ul className="ml-5 list-disc text-xl">
                 {list.map((one) => (
                   <li key={one.words}>{one.words}</li>
                 ))}
@@ -121,9 +135,21 @@ function Changes({ told, busy, onTake }: { told: ProbeTold; busy: boolean; onTak
             </Card>
           ),
       )}
-      <Button look="main" large className="mt-4" disabled={busy} onClick={onTake}>
+      <Button
+        look="main"
+        large
+        className="mt-4"
+        disabled={busy || unsaved}
+        aria-describedby={unsaved ? why : undefined}
+        onClick={onTake}
+      >
         {say("ways.done")}
       </Button>
+      {unsaved && (
+        <p id={why} role="note" className="mt-2 text-soft">
+          {say("ways.unsaved")}
+        </p>
+      )}
     </>
   );
 }

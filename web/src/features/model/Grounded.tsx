@@ -24,6 +24,7 @@ export const LACKS: Record<Lack, readonly [string, string]> = {
   SEARCHING: ["program/hazards", say("grounded.showProgress")],
   NOT_PROVEN: ["program/hazards", say("grounded.seeHazards")],
   SEARCH_FAILED: ["program/hazards", say("grounded.searchAgain")],
+  WAYS: ["rig/set-up", say("grounded.benchSetUp")],
   NOT_MEASURED: ["rig/set-up", say("grounded.benchSetUp")],
   BALANCE: ["fly/checks", say("grounded.fullCheck")],
   FULL_CHECK: ["fly/checks", say("grounded.fullCheck")],

@@ -89,6 +89,8 @@ class LayersTest {
           .resideOutsideOfPackage("hightally.core.words..")
           .and()
           .doNotHaveFullyQualifiedName("hightally.core.edit.PartNames")
+          .and()
+          .doNotHaveFullyQualifiedName("hightally.core.benchsetup.StepName")
           .should()
           .callMethodWhere(
               describe(

@@ -38,13 +38,17 @@ class ClearanceStoriesTest extends Story {
     return page.locator("article", new Page.LocatorOptions().setHas(itself));
   }
 
-  /** Begins a set-up, answers which way the rudder went, and closes the set-up. */
-  private static Page answered(long model, String answer) {
+  /** Begins a set-up, looks at the model as it is, and closes it. */
+  private static Page looked(long model, TrueRig rig, boolean mended) {
     Page page = open("models/" + model + "/rig/set-up");
     button(page, say("benchsetup.setUpPage.begin")).click();
     pick(page, "Propeller taken off");
-    to(page, "Rudder: direction for yaw");
-    pick(page, answer);
+    to(page, say("guide.ways"));
+    if (mended) {
+      Looks.led(page, model, rig);
+    } else {
+      Looks.looked(page, model, rig);
+    }
     to(page, "Fit the clevis keepers, then recheck everything");
     for (int i = 0; i < 12 && !button(page, say("benchsetup.guidedStep.close")).isVisible(); i++) {
       button(page, say("benchsetup.guidedStep.next")).click();
@@ -57,18 +61,20 @@ class ClearanceStoriesTest extends Story {
   @Test
   void aWrongDirectionHoldsTheModelUntilItIsSeenRight() {
     long model = Models.planted(app, 1, setup -> {});
-    Page page = answered(model, "Went left");
+    TrueRig rig = new TrueRig(app, Models.setup(app, model)).turned("servo-rudder");
+    Page page = looked(model, rig, false);
     page.navigate(app.address());
-    assertThat(card(page, model).locator("[data-verdict=GROUNDED]")).containsText("Rudder");
+    assertThat(card(page, model).locator("[data-verdict=GROUNDED]"))
+        .containsText(say("ready.waysWrong"));
     assertThat(card(page, model).getByRole(AriaRole.LINK, in("Log a flight"))).hasCount(0);
     for (String place : java.util.List.of("check", "fly/new", "fly/checks", "rig")) {
       page.navigate(app.address() + "models/" + model + "/" + place);
       assertThat(page.getByLabel(say("model.grounded.grounded"), exactly()).first()).isVisible();
     }
     page.navigate(app.address() + "models/" + model + "/fly/new");
-    assertThat(page.locator("[data-grounded]").first()).containsText("Rudder");
+    assertThat(page.locator("[data-grounded]").first()).containsText(say("ready.waysWrong"));
     // Seen right in the next set-up, it holds no more; what is missing is told instead.
-    page = answered(model, "Went right");
+    page = looked(model, rig, true);
     page.navigate(app.address());
     assertThat(card(page, model).locator("[data-verdict=NOT_YET]")).isVisible();
     assertThat(card(page, model).locator("[data-verdict=GROUNDED]")).hasCount(0);

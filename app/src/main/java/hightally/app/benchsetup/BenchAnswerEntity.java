@@ -55,6 +55,10 @@ class BenchAnswerEntity implements StoredRow {
     return benchSetUpId;
   }
 
+  long aircraftId() {
+    return aircraftId;
+  }
+
   Measurement measurement() {
     return new Measurement(
         step, SaidData.read(title), choice, values(), revisionNumber, answeredAt);

@@ -1,10 +1,12 @@
 package hightally.app.benchsetup;
 
+import hightally.app.benchsetup.BenchWays.WaysStanding;
 import hightally.app.platform.ComputationQueue;
 import hightally.core.benchsetup.CentringMethod;
 import hightally.core.benchsetup.StepAnswer;
 import hightally.core.preflight.SeenMends;
 import hightally.core.preflight.SeenMends.SeenMend;
+import hightally.core.probe.LookAnswer;
 import hightally.core.quantity.Text;
 import hightally.core.quantity.Validation;
 import io.swagger.v3.oas.annotations.Operation;
@@ -26,10 +28,12 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/aircraft/{aircraftId}")
 class BenchSetUpController {
   private final BenchSetUps setUps;
+  private final BenchWays ways;
   private final ComputationQueue turns;
 
-  BenchSetUpController(BenchSetUps setUps, ComputationQueue turns) {
+  BenchSetUpController(BenchSetUps setUps, BenchWays ways, ComputationQueue turns) {
     this.setUps = setUps;
+    this.ways = ways;
     this.turns = turns;
   }
 
@@ -41,6 +45,12 @@ class BenchSetUpController {
 
   /** The version the pilot saw. */
   record SetUpSeen(int version) {}
+
+  /** What was seen in a look, and the version the pilot saw. */
+  record WaysLooked(int version, LookAnswer answer) {}
+
+  /** The version and the revision the pilot saw. */
+  record WaysDone(int version, int basedOn) {}
 
   @GetMapping("/bench-set-up")
   @Operation(summary = "The guided set-up under way; empty if there is none")
@@ -74,6 +84,40 @@ class BenchSetUpController {
   List<SeenMend> mends(@PathVariable long aircraftId, @RequestParam String step) {
     BenchSetUps.Proposed proposed = setUps.proposed(aircraftId, step);
     return turns.of(() -> SeenMends.of(proposed.setup(), proposed.mends()));
+  }
+
+  @GetMapping("/bench-set-up/ways")
+  @Operation(summary = "Which surface moves and which way: what to look at next, or what to change")
+  WaysStanding ways(@PathVariable long aircraftId) {
+    return turns.of(() -> ways.standing(aircraftId));
+  }
+
+  @PutMapping("/bench-set-up/ways")
+  @Operation(summary = "Keeps what was seen in a look; a later answer to the same one replaces it")
+  WaysStanding look(@PathVariable long aircraftId, @RequestBody WaysLooked looked) {
+    Validation.check(looked);
+    return turns.of(() -> ways.keep(aircraftId, looked.version(), looked.answer()));
+  }
+
+  @PostMapping("/bench-set-up/ways/back")
+  @Operation(summary = "Takes the last look back")
+  WaysStanding back(@PathVariable long aircraftId, @RequestBody SetUpSeen seen) {
+    return turns.of(() -> ways.back(aircraftId, seen.version()));
+  }
+
+  @PostMapping("/bench-set-up/ways/again")
+  @Operation(summary = "Begins with nothing seen")
+  WaysStanding again(@PathVariable long aircraftId, @RequestBody SetUpSeen seen) {
+    return turns.of(() -> ways.again(aircraftId, seen.version()));
+  }
+
+  @PostMapping("/bench-set-up/ways/mended")
+  @Operation(
+      summary =
+          "Takes what is to be changed as done: a new revision where the description is another,"
+              + " and only the looks it changed are asked again")
+  WaysStanding mended(@PathVariable long aircraftId, @RequestBody WaysDone done) {
+    return turns.of(() -> ways.mended(aircraftId, done.version(), done.basedOn()));
   }
 
   @PostMapping("/bench-set-up/close")

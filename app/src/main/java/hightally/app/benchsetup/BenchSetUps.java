@@ -1,11 +1,14 @@
 package hightally.app.benchsetup;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import hightally.app.aircraft.Hangar;
 import hightally.app.aircraft.PageOfModel;
 import hightally.app.aircraft.Revision;
 import hightally.app.platform.ConflictException;
 import hightally.app.platform.NotFoundException;
 import hightally.core.benchsetup.AnswerComparison;
+import hightally.core.benchsetup.BenchLook;
 import hightally.core.benchsetup.BenchSetUp;
 import hightally.core.benchsetup.BenchStep;
 import hightally.core.benchsetup.CentringMethod;
@@ -13,18 +16,21 @@ import hightally.core.benchsetup.SafetyGate;
 import hightally.core.benchsetup.SafetyGate.Barred;
 import hightally.core.benchsetup.StepAnswer;
 import hightally.core.benchsetup.StepResult;
+import hightally.core.benchsetup.WaysSeen;
 import hightally.core.edit.Mend;
-import hightally.core.preflight.ModelClearance.BenchLook;
 import hightally.core.quantity.InvalidInputException;
 import hightally.core.quantity.Said;
 import hightally.core.quantity.Validation;
 import hightally.core.setup.Setup;
+import jakarta.persistence.EntityManager;
+import jakarta.persistence.LockModeType;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
-import java.util.Comparator;
+import java.util.Collections;
 import java.util.HashMap;
+import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -37,13 +43,22 @@ import org.springframework.transaction.annotation.Transactional;
 /** Guided set-ups: begun, answered step by step, left and taken up again, closed. */
 @Service
 public class BenchSetUps implements PageOfModel {
+  private static final int KEPT = 60;
+
   private final BenchSetUpRepository setUps;
   private final BenchAnswerRepository answers;
   private final Hangar hangar;
   private final Clock clock;
+  private final EntityManager entities;
+  private final Cache<Known, WaysSeen> ways = Caffeine.newBuilder().maximumSize(KEPT).build();
 
   BenchSetUps(
-      BenchSetUpRepository setUps, BenchAnswerRepository answers, Hangar hangar, Clock clock) {
+      BenchSetUpRepository setUps,
+      BenchAnswerRepository answers,
+      Hangar hangar,
+      Clock clock,
+      EntityManager entities) {
+    this.entities = entities;
     this.setUps = setUps;
     this.answers = answers;
     this.hangar = hangar;
@@ -114,23 +129,91 @@ public class BenchSetUps implements PageOfModel {
   /** Everything ever measured on a model, newest first. */
   @Transactional(readOnly = true)
   public List<Measurement> measurements(long aircraftId) {
-    return answers.findByAircraftIdOrderByIdDesc(aircraftId).stream()
-        .map(BenchAnswerEntity::measurement)
+    List<BenchAnswerEntity> all =
+        answers.findByAircraftIdOrderByIdDesc(aircraftId).stream()
+            .filter(one -> WaysSeen.isTold(one.answer()))
+            .toList();
+    Map<Integer, Setup> then = new HashMap<>();
+    List<BenchLook> looks =
+        all.stream()
+            .filter(one -> WaysSeen.isAbout(one.answer()))
+            .map(one -> look(one, then))
+            .toList();
+    Iterator<Said> logged = WaysSeen.log(looks).iterator();
+    return all.stream()
+        .map(
+            one ->
+                WaysSeen.isAbout(one.answer())
+                    ? one.measurement().ofLook(logged.next())
+                    : one.measurement())
         .toList();
+  }
+
+  /** An answer with the setup that was on the bench, each read once. */
+  private BenchLook look(BenchAnswerEntity one, Map<Integer, Setup> then) {
+    Measurement measurement = one.measurement();
+    Setup setup =
+        then.computeIfAbsent(
+            measurement.revisionNumber(),
+            number -> hangar.revision(one.aircraftId(), number).setup());
+    return new BenchLook(one.answer(), setup, measurement.answeredAt());
   }
 
   /** Everything ever answered on a model, oldest first, with what was on the bench. */
   @Transactional(readOnly = true)
   public List<BenchLook> looks(long aircraftId) {
-    return answers.findByAircraftIdOrderByIdDesc(aircraftId).stream()
-        .sorted(Comparator.comparing(one -> one.measurement().answeredAt()))
-        .map(
-            one ->
-                new BenchLook(
-                    one.answer(),
-                    hangar.revision(aircraftId, one.measurement().revisionNumber()).setup(),
-                    one.measurement().answeredAt()))
-        .toList();
+    Map<Integer, Setup> then = new HashMap<>();
+    List<BenchLook> all =
+        new ArrayList<>(
+            answers.findByAircraftIdOrderByIdDesc(aircraftId).stream()
+                .map(one -> look(one, then))
+                .toList());
+    Collections.reverse(all);
+    return all;
+  }
+
+  /** What tells apart all that may have been seen: answers are only ever added. */
+  private record Known(long aircraft, int revision, int looks, StepAnswer newest, Instant at) {}
+
+  /**
+   * Which surface was seen to move and which way, worked out once for what was seen.
+   *
+   * @param looks all there are of it
+   */
+  public WaysSeen ways(long aircraftId, Revision newest, List<BenchLook> looks) {
+    int count = looks.size();
+    BenchLook last = count == 0 ? null : looks.get(count - 1);
+    Known known =
+        new Known(
+            aircraftId,
+            newest.number(),
+            count,
+            last == null ? null : last.answer(),
+            last == null ? Instant.MIN : last.at());
+    return ways.get(known, one -> WaysSeen.of(newest.setup(), looks));
+  }
+
+  /** The version of the set-up under way. */
+  int version(long aircraftId) {
+    return entity(aircraftId)
+        .orElseThrow(() -> new NotFoundException("missing.setUp", aircraftId))
+        .version();
+  }
+
+  /** Refuses to look at surfaces in a set-up that moved on, or before the model is harmless. */
+  void atWays(long aircraftId, int version) {
+    notBarred(seen(aircraftId, version), "step", WaysSeen.STEP);
+  }
+
+  /** Keeps what was seen of the ways at a revision; the version of the set-up from then on. */
+  int keepWays(long aircraftId, int version, int revision, List<StepAnswer> seen) {
+    BenchSetUpEntity found = seen(aircraftId, version);
+    for (StepAnswer one : seen) {
+      answers.save(new BenchAnswerEntity(found, revision, one, Said.of("guide.ways"), now()));
+    }
+    // What is kept of it is another, so whoever saw it before has to see it again.
+    entities.lock(found, LockModeType.PESSIMISTIC_FORCE_INCREMENT);
+    return found.version();
   }
 
   /** As exact as the database keeps it. */
@@ -193,6 +276,9 @@ public class BenchSetUps implements PageOfModel {
     Map<Integer, Setup> then = new HashMap<>();
     then.put(newest.number(), newest.setup());
     for (BenchAnswerEntity answer : answers.findByBenchSetUpIdOrderById(entity.id())) {
+      if (WaysSeen.isAbout(answer.answer())) {
+        continue;
+      }
       int revision = answer.measurement().revisionNumber();
       String step = answer.answer().step();
       Setup on =
@@ -237,16 +323,23 @@ public class BenchSetUps implements PageOfModel {
     Revision newest = hangar.newest(entity.aircraftId());
     List<BenchStep> steps = BenchSetUp.steps(newest.setup());
     Standing standing = standing(entity, newest);
-    List<String> ids = new ArrayList<>(steps.stream().map(BenchStep::id).toList());
+    List<String> ids = steps.stream().map(BenchStep::id).toList();
+    WaysSeen seen = ways(entity.aircraftId(), newest, looks(entity.aircraftId()));
+    List<StepResult> verdicts = new ArrayList<>(verdicts(entity, standing));
+    seen.verdict().ifPresent(verdicts::add);
+    List<String> again = new ArrayList<>(standing.again());
+    if (seen.changed()) {
+      again.add(WaysSeen.STEP);
+    }
     return new OpenSetUp(
         entity.school(),
         entity.startedAt(),
         Math.max(0, ids.indexOf(entity.step())),
         steps,
         standing.latest().values().stream().map(BenchAnswerEntity::measurement).toList(),
-        verdicts(entity, standing).stream().map(StepResult::shown).toList(),
+        verdicts.stream().map(StepResult::shown).toList(),
         SafetyGate.barred(newest.setup(), standing.given()),
-        List.copyOf(standing.again()),
+        again,
         entity.version());
   }
 

@@ -19,4 +19,9 @@ public record Measurement(
     String choice,
     List<Double> values,
     int revisionNumber,
-    Instant answeredAt) {}
+    Instant answeredAt) {
+  /** The same told as what was seen in a look. */
+  Measurement ofLook(Said seen) {
+    return new Measurement(step, seen, "", List.of(), revisionNumber, answeredAt);
+  }
+}

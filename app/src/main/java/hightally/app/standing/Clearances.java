@@ -13,6 +13,7 @@ import hightally.app.platform.ConflictException;
 import hightally.app.preflight.Checks;
 import hightally.app.program.EntryList;
 import hightally.app.transfer.SetupDocuments;
+import hightally.core.benchsetup.BenchLook;
 import hightally.core.hazard.HazardSearch;
 import hightally.core.preflight.Clearance;
 import hightally.core.preflight.Clearance.Lack;
@@ -103,10 +104,12 @@ class Clearances implements ClearanceSource {
         new ArrayList<>(rules.get(which, one -> SetupClearance.rules(SignalPath.of(setup))));
     reasons.addAll(SetupClearance.open(searched.reasons(), setup.notebook()));
     SetupClearance verdict = new SetupClearance(reasons, searched.search(), searched.searched());
+    List<BenchLook> looks = setUps.looks(aircraft);
     ModelClearance.Seen seen =
         ModelClearance.of(
             setup,
-            setUps.looks(aircraft),
+            setUps.ways(aircraft, newest, looks),
+            looks,
             checks.looks(aircraft),
             checks.due(aircraft),
             entries.open(aircraft, newest));

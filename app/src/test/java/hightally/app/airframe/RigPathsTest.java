@@ -117,57 +117,6 @@ class RigPathsTest extends Pilot {
     assertThat(measured.at("/0/revisionNumber").asInt()).isEqualTo(1);
   }
 
-  /** The mend of a wrong direction changes transmitter and description; then it is asked again. */
-  @Test
-  void aDirectionSeenWrongIsAskedAgainOnceItIsMended() throws Exception {
-    String at = newModel();
-    JsonNode begun = post(at + "/bench-set-up", Map.of("school", "ROD_FIRST")).json();
-    Map<String, Object> wrong =
-        Map.of("step", "direction/rudder/yaw", "choice", "wrong", "values", List.of());
-    Map<String, Object> early =
-        Map.of(
-            "version",
-            begun.get("version"),
-            "step",
-            "direction/rudder/yaw",
-            "answers",
-            List.of(wrong));
-    Answer refused = put(at + "/bench-set-up", early);
-    assertThat(refused.status()).isEqualTo(422);
-    assertThat(refused.body()).contains("answer.step").contains("how you made the motor safe");
-    Map<String, Object> harmless =
-        Map.of("step", "harmless", "choice", "propeller-off", "values", List.of());
-    JsonNode open = answered(at, begun, "power", harmless);
-    JsonNode seen = answered(at, open, "direction/rudder/yaw", wrong);
-    String asked = instruction(seen);
-    assertThat(seen.at("/verdicts/0/mends")).as("offered only once it was tried").isEmpty();
-    JsonNode mend = get(at + "/bench-set-up/mends?step=direction/rudder/yaw").json().get(0);
-    assertThat(mend.get("hand").asText()).isEmpty();
-    assertThat(get(at + "/bench-set-up/mends?step=power").json()).isEmpty();
-    JsonNode newest = get(at).json().get("newest");
-    Map<String, Object> wish = Map.of("setup", newest.get("setup"), "edits", mend.get("edits"));
-    JsonNode setup = post("/api/edits/mend", wish).json().get("setup");
-    assertThat(
-            post(at + "/revisions", Map.of("basedOn", 1, "reason", "Mended", "setup", setup))
-                .status())
-        .isEqualTo(201);
-    JsonNode after = get(at + "/bench-set-up").json();
-    assertThat(after.get("answers")).as("seen on another wiring").hasSize(1);
-    assertThat(after.at("/answers/0/step").asText()).isEqualTo("harmless");
-    assertThat(after.at("/again/0").asText()).isEqualTo("direction/rudder/yaw");
-    assertThat(after.get("verdicts")).isEmpty();
-    assertThat(instruction(after)).as("what the stick should do stays").isEqualTo(asked);
-  }
-
-  private static String instruction(JsonNode setUp) {
-    for (JsonNode step : setUp.get("steps")) {
-      if (step.get("id").asText().equals("direction/rudder/yaw")) {
-        return step.get("instruction").asText();
-      }
-    }
-    throw new AssertionError("not asked");
-  }
-
   @Test
   void theSimulatedModelNeedsWhatItsFaultsMakeAndNothingIsStored() throws Exception {
     String at = newModel();

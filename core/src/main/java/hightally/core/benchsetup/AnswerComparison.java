@@ -83,14 +83,13 @@ public final class AnswerComparison {
     return switch (step.kind()) {
       case SEAT -> Optional.of(seat(step, answer.values().get(0)));
       case FLUSH -> Optional.of(flush(step, answer.values().get(0)));
-      case DIRECTION -> Optional.of(DirectionDiagnosis.of(setup, path, answers, step));
       case TRAVEL -> Optional.of(travel(step, answer));
       case CLICKS -> Optional.of(clicks(step, answer.values().get(0)));
       case TURN -> Optional.of(turn(step, answer.values().get(0)));
       case REFLEX -> Optional.of(reflex(step, answer.values().get(0)));
       case MOTOR_STOP, MOTOR_TOUCH, MOTOR_WAY, MOTOR_REVERSE, FAILSAFE ->
           Optional.of(new MotorSteps(setup, path).verdict(step, answer, answers));
-      case HARMLESS, POWER, MOTOR_SAFE, FINISH -> Optional.empty();
+      case HARMLESS, POWER, WAYS, MOTOR_SAFE, FINISH -> Optional.empty();
     };
   }
 

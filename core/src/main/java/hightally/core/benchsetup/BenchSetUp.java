@@ -1,8 +1,6 @@
 package hightally.core.benchsetup;
 
 import hightally.core.airframe.DriverKind;
-import hightally.core.airframe.LeverShare;
-import hightally.core.airframe.Servo;
 import hightally.core.airframe.Surface;
 import hightally.core.benchsetup.BenchStep.Choice;
 import hightally.core.benchsetup.BenchStep.Figure;
@@ -20,12 +18,15 @@ import hightally.core.signal.SheetMaker;
 import hightally.core.signal.SignalPath;
 import hightally.core.signal.SurfaceSheet;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 import java.util.stream.Stream;
 
 /**
  * The steps of setting a model up on the bench, in the order in which nothing has to be done twice:
- * made harmless, powered, then per surface seated, level, right way round, measured.
+ * made harmless, powered, every surface seen to go the right way, then each seated, level,
+ * measured.
  */
 public final class BenchSetUp {
   static final String RIGHT = "right";
@@ -42,6 +43,9 @@ public final class BenchSetUp {
   private final SignalPath path;
   private final List<SurfaceSheet> sheets;
   private final List<BenchStep> steps = new ArrayList<>();
+
+  /** Servos whose arm was seated at another of their surfaces. */
+  private final Set<String> seated = new HashSet<>();
 
   private BenchSetUp(Setup setup) {
     this.setup = setup;
@@ -61,9 +65,9 @@ public final class BenchSetUp {
   }
 
   /**
-   * Whether an answer given on one setup still says something on a later one. How a surface was
-   * seen to go does not once what decides its direction has been changed, nor how a motor once its
-   * channel, its controller or its failsafe has: it is asked again.
+   * Whether an answer given on one setup still says something on a later one. How a motor was seen
+   * to turn does not once its channel, its controller or its failsafe has been changed: it is asked
+   * again.
    */
   public static boolean holds(StepAnswer answer, Setup then, Setup now) {
     return Stream.concat(steps(then).stream(), steps(now).stream())
@@ -71,12 +75,11 @@ public final class BenchSetUp {
         .allMatch(step -> Directed.of(then, step).equals(Directed.of(now, step)));
   }
 
-  /** What decides which way a surface or motor goes. */
+  /** What decides which way a motor goes. */
   private record Directed(List<Object> facts) {
     static Directed of(Setup setup, BenchStep step) {
       List<Object> facts = new ArrayList<>();
       switch (step.kind()) {
-        case DIRECTION -> surface(setup, step.surface(), facts);
         case MOTOR_STOP, MOTOR_TOUCH, MOTOR_WAY, MOTOR_REVERSE -> motor(setup, step, facts);
         case FAILSAFE -> {
           motor(setup, step, facts);
@@ -99,30 +102,6 @@ public final class BenchSetUp {
                   setup.channels().stream()
                       .filter(channel -> channel.number() == one.channel())
                       .forEach(facts::add));
-    }
-
-    private static void surface(Setup setup, String id, List<Object> facts) {
-      Surface surface = setup.surface(id).orElse(null);
-      while (surface != null) {
-        facts.add(surface.rod().driverId());
-        facts.add(surface.rod().linkage().pushRaises());
-        facts.add(surface.rod().linkage().opposite());
-        setup.servo(surface.rod().driverId()).ifPresent(servo -> servo(setup, servo, facts));
-        surface = setup.surface(surface.rod().driverId()).orElse(null);
-      }
-    }
-
-    private static void servo(Setup setup, Servo servo, List<Object> facts) {
-      facts.add(servo.pullsOnIncrease());
-      facts.add(servo.channel());
-      facts.add(setup.wiring().lead(servo.id()).map(Lead::reverser).orElse(false));
-      setup.channels().stream()
-          .filter(one -> one.number() == servo.channel())
-          .forEach(
-              channel -> {
-                facts.add(channel.reversed());
-                setup.surface(channel.carries()).ifPresent(one -> facts.add(one.shares()));
-              });
     }
   }
 
@@ -149,14 +128,19 @@ public final class BenchSetUp {
                 "throttle",
                 StickWords.throttle(setup.transmitter().stickMode())),
             setup.airframe().motors().isEmpty() ? Said.NOTHING : Said.of("guide.batteryCaution")));
+    if (!setup.surfaces().isEmpty()) {
+      steps.add(
+          BenchStep.tell(
+              StepKind.WAYS, Said.of("guide.ways"), Said.of("guide.waysHow"), Said.NOTHING));
+    }
   }
 
   private void surface(Surface surface) {
-    if (surface.rod().driver() == DriverKind.SERVO) {
+    String driver = surface.rod().driverId();
+    if (surface.rod().driver() == DriverKind.SERVO && seated.add(driver)) {
       seat(surface);
     }
     flush(surface);
-    directions(surface);
     travel(surface);
     once(surface);
   }
@@ -185,46 +169,6 @@ public final class BenchSetUp {
             new Figure(Said.of("guide.offLevel"), Unit.MILLIMETRES, 0, false)));
   }
 
-  /** Every stick and lever that moves it; of one driven by another surface one is enough. */
-  private void directions(Surface surface) {
-    Surface carried = carried(surface);
-    for (Control control : Control.values()) {
-      if (carried.shares().of(control) != 0) {
-        double travel = meant(path, surface, control);
-        Said stick = StickWords.to(setup.transmitter().stickMode(), control, 1);
-        direction(surface, control.word(), Said.of("control", "control", control), stick, travel);
-        if (surface.rod().driver() == DriverKind.SURFACE) {
-          return;
-        }
-      }
-    }
-    for (LeverShare lever : carried.shares().levers()) {
-      int index = setup.transmitter().inputIndex(lever.input());
-      double travel = moved(surface, rest(path).withInput(index, 1));
-      String name = setup.transmitter().inputs().get(index).name();
-      direction(
-          surface, lever.input(), Said.text(name), Said.of("guide.farEnd", "name", name), travel);
-    }
-  }
-
-  private void direction(Surface surface, String command, Said on, Said what, double travel) {
-    steps.add(
-        BenchStep.choose(
-            StepKind.DIRECTION,
-            surface.id(),
-            command,
-            Said.of("guide.way", "surface", surface.name(), "on", on),
-            Said.of("guide.whichWay", "what", what, "way", surface.way(travel)),
-            Said.NOTHING,
-            new Choice(RIGHT, Said.of("guide.went", "way", surface.way(travel))),
-            new Choice(WRONG, Said.of("guide.went", "way", surface.way(-travel)))));
-  }
-
-  private Surface carried(Surface surface) {
-    int channel = path.channelBehind(path.indexOf(surface.id()));
-    return setup.surface(setup.channels().get(channel).carries()).orElseThrow();
-  }
-
   /**
    * Which way a surface must go for a stick: what its role says, whatever the description does; as
    * described only where the role says nothing.
@@ -245,12 +189,6 @@ public final class BenchSetUp {
   /** Where the model rests on the bench. */
   static Moment rest(SignalPath path) {
     return path.rest(path.basePhase());
-  }
-
-  private double moved(Surface surface, Moment moment) {
-    int index = path.indexOf(surface.id());
-    double rest = path.evaluateBase(rest(path)).travelMm()[index];
-    return path.evaluateBase(moment).travelMm()[index] - rest;
   }
 
   private void travel(Surface surface) {

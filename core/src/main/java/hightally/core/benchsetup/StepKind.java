@@ -4,9 +4,9 @@ package hightally.core.benchsetup;
 public enum StepKind {
   HARMLESS("harmless"),
   POWER("power"),
+  WAYS("ways"),
   SEAT("seat"),
   FLUSH("flush"),
-  DIRECTION("direction"),
   TRAVEL("travel"),
   CLICKS("clicks"),
   TURN("turn"),
@@ -30,10 +30,10 @@ public enum StepKind {
     return this == MOTOR_TOUCH || this == MOTOR_WAY || this == MOTOR_REVERSE || this == FAILSAFE;
   }
 
-  /** Whether it looks at which way something goes, or whether it stops: what must not be wrong. */
+  /** Whether it looks at which way a motor goes, or whether it stops: what must not be wrong. */
   boolean looks() {
     return switch (this) {
-      case DIRECTION, MOTOR_STOP, MOTOR_TOUCH, MOTOR_WAY, MOTOR_REVERSE, FAILSAFE -> true;
+      case MOTOR_STOP, MOTOR_TOUCH, MOTOR_WAY, MOTOR_REVERSE, FAILSAFE -> true;
       default -> false;
     };
   }

@@ -69,6 +69,8 @@ public record Clearance(
     SEARCH_FAILED,
     /** What was changed is not ticked as typed into the transmitter: it flies what was typed. */
     NOT_TYPED,
+    /** Looking which way every surface goes was begun and not ended. */
+    WAYS,
     /** Nothing was measured on the model: throws are the description's. */
     NOT_MEASURED,
     /** Whether it balances was never seen. */
@@ -80,7 +82,7 @@ public record Clearance(
 
     /** Whether a pilot can fly in spite of it and say why. */
     public boolean canBeWaived() {
-      return this != SEARCHING;
+      return this != SEARCHING && this != WAYS;
     }
   }
 

@@ -1,7 +1,9 @@
 package hightally.core.preflight;
 
 import hightally.core.benchsetup.BenchFindings;
+import hightally.core.benchsetup.BenchLook;
 import hightally.core.benchsetup.StepAnswer;
+import hightally.core.benchsetup.WaysSeen;
 import hightally.core.preflight.Clearance.Kind;
 import hightally.core.preflight.Clearance.Lack;
 import hightally.core.preflight.Clearance.Missing;
@@ -24,13 +26,6 @@ import java.util.function.Supplier;
  */
 public final class ModelClearance {
   private ModelClearance() {}
-
-  /**
-   * An answer of a bench set-up.
-   *
-   * @param then the setup that was on the bench
-   */
-  public record BenchLook(StepAnswer answer, Setup then, Instant at) {}
 
   /**
    * A check. What it was made from is asked for only where somebody has to know: of a long history
@@ -80,21 +75,35 @@ public final class ModelClearance {
    * What follows from all that was seen.
    *
    * @param now the setup as it is
+   * @param ways which surface was seen to move, and which way
    * @param looks of all set-ups, oldest first
    * @param checks newest first
    * @param due what changed parts have made due
    * @param untyped how many values do not stand in the transmitter; 0 where nobody keeps that here
    */
   public static Seen of(
-      Setup now, List<BenchLook> looks, List<CheckLook> checks, List<Due> due, int untyped) {
+      Setup now,
+      WaysSeen ways,
+      List<BenchLook> looks,
+      List<CheckLook> checks,
+      List<Due> due,
+      int untyped) {
     List<Reason> wrong = new ArrayList<>(wrongInChecks(checks));
-    wrong.addAll(wrongInSetUps(now, looks, checks));
+    Instant checked = wholeCheck(checks);
+    List<BenchLook> answers =
+        looks.stream().filter(one -> !WaysSeen.isAbout(one.answer())).toList();
+    wrong.addAll(wrongInSetUps(now, answers, checked));
+    WaysSeen.WaysLeft left = ways.left(checked);
+    left.wrong().forEach(one -> wrong.add(new Reason(Kind.SET_UP, "", WaysSeen.STEP, one)));
     List<Missing> missing = new ArrayList<>();
     if (untyped > 0) {
       // What flies is what was typed: a change is made when it is ticked off.
       missing.add(new Missing(Lack.NOT_TYPED, Said.of("ready.notTyped", "values", untyped)));
     }
-    missing.addAll(missing(now, looks, checks, due));
+    if (left.open()) {
+      missing.add(new Missing(Lack.WAYS, Said.of("ready.waysOpen")));
+    }
+    missing.addAll(missing(now, answers, checks, due));
     return new Seen(List.copyOf(wrong), List.copyOf(missing));
   }
 
@@ -126,16 +135,18 @@ public final class ModelClearance {
     return found;
   }
 
+  /** When the model was last checked as a whole and passed. */
+  private static Instant wholeCheck(List<CheckLook> checks) {
+    return checks.stream()
+        .filter(one -> one.kind() == CheckKind.FULL || one.kind() == CheckKind.FLIGHT)
+        .filter(CheckLook::passed)
+        .map(CheckLook::at)
+        .findFirst()
+        .orElse(Instant.MIN);
+  }
+
   /** What the set-up saw go wrong, and neither it nor a whole check has seen right since. */
-  private static List<Reason> wrongInSetUps(
-      Setup now, List<BenchLook> looks, List<CheckLook> checks) {
-    Instant checked =
-        checks.stream()
-            .filter(one -> one.kind() == CheckKind.FULL || one.kind() == CheckKind.FLIGHT)
-            .filter(CheckLook::passed)
-            .map(CheckLook::at)
-            .findFirst()
-            .orElse(Instant.MIN);
+  private static List<Reason> wrongInSetUps(Setup now, List<BenchLook> looks, Instant checked) {
     Map<String, BenchLook> newest = new LinkedHashMap<>();
     looks.forEach(one -> newest.put(one.answer().step(), one));
     List<Reason> found = new ArrayList<>();

@@ -31,16 +31,30 @@ public final class Probe {
 
   private final RigMend mend;
 
-  private Probe(Setup setup) {
+  private Probe(Setup setup, boolean motors) {
     model = new RigModel(setup);
-    looks = Looks.of(model);
+    looks = Looks.of(model).stream().filter(one -> motors || !one.runsMotor()).toList();
     looks.forEach(one -> byId.put(one.look().id(), one));
     mend = new RigMend(model, looks);
   }
 
   /** A probe of a described rig. */
   public static Probe of(Setup setup) {
-    return new Probe(setup);
+    return new Probe(setup, true);
+  }
+
+  /** The same without its motors: no look runs one. */
+  public static Probe ofSurfaces(Setup setup) {
+    return new Probe(setup, false);
+  }
+
+  /**
+   * The way every surface, then every motor, goes in a look if the rig is as described: 1, 0, -1,
+   * or 2 where it moves too little to tell; nothing where there is no such look.
+   */
+  public List<Integer> described(String id) {
+    RigModel.Effect look = byId.get(id);
+    return look == null ? List.of() : look.shows(model.described());
   }
 
   /** Every look there is at this rig, drawn as it must be. */

@@ -7,7 +7,9 @@ import hightally.core.quantity.Said;
 import hightally.core.quantity.Validation;
 import hightally.core.setup.Setup;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 
 /**
  * Where the search for what a rig is stands, in words.
@@ -73,7 +75,11 @@ public record ProbeTold(
    * @throws InvalidInputException for an answer to a look there is not, or about what is not there
    */
   public static ProbeTold of(Setup setup, List<LookAnswer> answers) {
-    Probe probe = checked(setup, answers);
+    return of(checked(setup, answers), setup, answers);
+  }
+
+  /** Where it stands with a probe of a setup, and answers of it. */
+  public static ProbeTold of(Probe probe, Setup setup, List<LookAnswer> answers) {
     ProbeStanding standing = probe.standing(answers);
     ProbeWords words = new ProbeWords(setup);
     List<ChangeTold> changes = new ArrayList<>();
@@ -97,7 +103,11 @@ public record ProbeTold(
    * @throws InvalidInputException as above
    */
   public static Mended mended(Setup setup, List<LookAnswer> answers) {
-    Probe probe = checked(setup, answers);
+    return mended(checked(setup, answers), setup, answers);
+  }
+
+  /** The same with a probe of a setup, and answers of it. */
+  public static Mended mended(Probe probe, Setup setup, List<LookAnswer> answers) {
     ProbeStanding standing = probe.standing(answers);
     return standing.stage() == ProbeStage.MENDING
         ? new Mended(probe.after(standing.mend()), probe.kept(answers, standing))
@@ -106,19 +116,32 @@ public record ProbeTold(
 
   private static Probe checked(Setup setup, List<LookAnswer> answers) {
     Probe probe = Probe.of(Validation.check(setup));
-    List<String> looks = probe.looks().stream().map(Look::id).toList();
-    List<String> seen = new ArrayList<>();
-    setup.surfaces().forEach(one -> seen.add(one.id()));
-    setup.airframe().motors().stream().map(Motor::id).forEach(seen::add);
     for (int i = 0; i < answers.size(); i++) {
-      LookAnswer answer = answers.get(i);
-      String field = "answers[" + i + "].";
-      named(field + "look", answer.look(), looks);
-      for (int j = 0; j < answer.seen().size(); j++) {
-        named(field + "seen[" + j + "].surface", answer.seen().get(j).surface(), seen);
-      }
+      check(probe, setup, "answers[" + i + "]", answers.get(i));
     }
     return probe;
+  }
+
+  /**
+   * Checks an answer for being one to a look there is, about what is there.
+   *
+   * @param field the field it stands in
+   * @throws InvalidInputException naming the field below it
+   */
+  public static void check(Probe probe, Setup setup, String field, LookAnswer answer) {
+    List<String> known = new ArrayList<>();
+    setup.surfaces().forEach(one -> known.add(one.id()));
+    setup.airframe().motors().stream().map(Motor::id).forEach(known::add);
+    named(field + ".look", answer.look(), probe.looks().stream().map(Look::id).toList());
+    Set<String> seen = new HashSet<>();
+    for (int i = 0; i < answer.seen().size(); i++) {
+      String surface = answer.seen().get(i).surface();
+      String of = field + ".seen[" + i + "].surface";
+      named(of, surface, known);
+      if (!seen.add(surface)) {
+        throw InvalidInputException.of(of, surface, Said.of("demand.eachOnce"));
+      }
+    }
   }
 
   private static void named(String field, String id, List<String> known) {

@@ -8,6 +8,7 @@ import hightally.core.quantity.Control;
 import hightally.core.quantity.Quantity;
 import hightally.core.quantity.Said;
 import hightally.core.setup.Setup;
+import java.util.ArrayList;
 import java.util.List;
 
 /** What is said of a look, of what is seen in it, and of a change. */
@@ -121,6 +122,29 @@ public final class ProbeWords {
                 name,
                 "way",
                 setup.surface(drawn.surface()).orElseThrow().way(drawn.way()));
+  }
+
+  /** What was seen in a look: as drawn, or what went otherwise and how. */
+  public Said saw(Look look, LookAnswer answer) {
+    List<Said> otherwise = new ArrayList<>();
+    for (LookAnswer.Sight sight : answer.seen()) {
+      boolean drawn =
+          look.picture().stream()
+              .filter(one -> one.surface().equals(sight.surface()))
+              .anyMatch(one -> !one.told() || one.way() == sight.way());
+      setup
+          .surface(sight.surface())
+          .filter(one -> !drawn)
+          .map(
+              one ->
+                  sight.way() == 0
+                      ? Said.of("probe.sawStill", "surface", one.name())
+                      : Said.of("probe.goes", "surface", one.name(), "way", one.way(sight.way())))
+          .ifPresent(otherwise::add);
+    }
+    return otherwise.isEmpty()
+        ? Said.of("probe.sawAsDrawn", "title", title(look))
+        : Said.of("probe.sawOtherwise", "title", title(look), "seen", Said.list(otherwise));
   }
 
   /** What is to be done at the transmitter or the model. */

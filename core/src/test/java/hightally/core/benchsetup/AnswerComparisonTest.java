@@ -20,33 +20,6 @@ import org.junit.jupiter.params.provider.CsvSource;
 class AnswerComparisonTest {
   private static final Setup PLAIN = Rigs.plain();
 
-  /** What left and right elevon did on roll and on pitch; r is right, w is wrong. */
-  @ParameterizedTest
-  @CsvSource({
-    "r r r r, The correct way",
-    "w w r r, reverse this servo",
-    "w r w r, their leads are swapped",
-    "r w r w, their leads are swapped",
-    "r w w r, swap the two leads",
-    "w r r r, Wiring alone cannot cause this"
-  })
-  void twoCommandsTellMixedSurfacesApart(String seen, String words) {
-    String[] each = seen.split(" ");
-    List<StepAnswer> answers =
-        List.of(
-            direction("right", "roll", each[2]),
-            direction("right", "pitch", each[3]),
-            direction("left", "roll", each[0]),
-            direction("left", "pitch", each[1]));
-    List<StepResult> verdicts = AnswerComparison.verdicts(PLAIN, CentringMethod.ROD_FIRST, answers);
-    assertThat(say(verdicts.get(3).words())).contains(words);
-  }
-
-  private static StepAnswer direction(String surface, String command, String seen) {
-    String choice = seen.equals("r") ? BenchSetUp.RIGHT : BenchSetUp.WRONG;
-    return new StepAnswer("direction/" + surface + "/" + command, choice, List.of());
-  }
-
   @ParameterizedTest
   @CsvSource({
     // At 80 % the arm turns 0.5 · 80 · 0.09 · 5 = 18°, the surface as far: 50 · sin 18° = 15.45 mm.
@@ -97,7 +70,7 @@ class AnswerComparisonTest {
         .isEqualTo("right stick towards you");
     List<String> kinds = new ArrayList<>();
     steps.forEach(step -> kinds.add(step.id().split("/")[0]));
-    assertThat(kinds).containsSubsequence("power", "seat", "flush", "direction");
+    assertThat(kinds).containsSubsequence("power", "ways", "seat", "flush");
     assertThat(kinds).contains("reflex");
   }
 

@@ -232,8 +232,6 @@ class RulerTest {
     double whole = travel(flap, "right", REST.withInput(0, 1)) - travel(flap, "right", REST);
     assertThat(travel.figures().get(0).expected()).isCloseTo(Math.max(0, whole), within(1e-6));
     assertThat(travel.figures().get(1).expected()).isCloseTo(Math.max(0, -whole), within(1e-6));
-    BenchStep direction = step(flap, "direction/right/lever");
-    assertThat(say(direction.instruction())).contains("to its far end").contains("go up");
   }
 
   @Example

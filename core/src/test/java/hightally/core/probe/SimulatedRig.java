@@ -20,7 +20,7 @@ import java.util.Set;
  * A rig as it really is, and a pilot who looks at it and answers truthfully, or now and then not.
  * It moves by the plain model of the tests: their own four-bar, output stage and program.
  */
-final class SimulatedRig {
+public final class SimulatedRig {
   private static final double EYE_MM = 1.2;
   private static final int ENDLESS = 90;
 
@@ -31,7 +31,8 @@ final class SimulatedRig {
   private final Set<String> turnedMotors = new HashSet<>();
   private final int hidden;
 
-  SimulatedRig(Setup described, List<RigDifference> differences) {
+  /** A rig that differs from its description. */
+  public SimulatedRig(Setup described, List<RigDifference> differences) {
     this.described = described;
     real = described;
     hidden = differences.size();
@@ -135,6 +136,12 @@ final class SimulatedRig {
     return standing.stage() == ProbeStage.MENDING ? standing.mend().changes() : List.of();
   }
 
+  /** Where it still differs from a description, or from what is meant; empty for nowhere. */
+  public String awayFrom(Setup told) {
+    described = told;
+    return away();
+  }
+
   /** Whether changes make it do what is described and meant. */
   boolean rightWith(List<RigDifference> changes) {
     Setup before = real;
@@ -156,7 +163,7 @@ final class SimulatedRig {
   }
 
   /** What is to be made to move is followed from the servo to the surface. */
-  private void mend(RigDifference one) {
+  public void mend(RigDifference one) {
     if (one.part() == RigPart.SURFACE_STILL) {
       still.remove(one.subject());
     } else if (one.part() == RigPart.SERVO_STILL) {
@@ -233,7 +240,7 @@ final class SimulatedRig {
   }
 
   /** What is seen in a look. */
-  LookAnswer look(Look look) {
+  public LookAnswer look(Look look) {
     List<LookAnswer.Sight> seen = new ArrayList<>();
     for (Surface surface : real.surfaces()) {
       int channel = real.servo(servo(surface)).orElseThrow().channel();
