@@ -4483,6 +4483,8 @@ export interface components {
         | "SERVO"
         | "ARM"
         | "ROD"
+        | "HORN"
+        | "LEAD"
         | "RECEIVER"
         | "TRANSMITTER"
         | "PROPELLER"

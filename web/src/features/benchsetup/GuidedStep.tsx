@@ -130,9 +130,7 @@ export function GuidedStep({ open, kept, onConflict, pressed, onPressed }: Shown
           >
             {step.title}
           </h2>
-          <p className={looking ? "mb-3 text-soft" : "mb-4 max-w-[52ch] text-xl leading-snug"}>
-            {step.instruction}
-          </p>
+          {!looking && <p className="mb-4 max-w-[52ch] text-xl leading-snug">{step.instruction}</p>}
           {step.caution !== "" && (
             <div className="mb-4 text-lg">
               <Caution>{step.caution}</Caution>
@@ -158,7 +156,13 @@ export function GuidedStep({ open, kept, onConflict, pressed, onPressed }: Shown
               {say("guidedStep.askedAgain")}
             </p>
           )}
-          {looking && <Ways version={open.version} onConflict={() => onConflict?.(step.id)} />}
+          {looking && (
+            <Ways
+              version={open.version}
+              how={step.instruction}
+              onConflict={() => onConflict?.(step.id)}
+            />
+          )}
           {verdict !== undefined && !looking && <StepVerdict verdict={verdict} />}
         </Enter>
         {[move, close].map((one, i) => one.isError && <Failure key={i} error={one.error} />)}
@@ -167,7 +171,7 @@ export function GuidedStep({ open, kept, onConflict, pressed, onPressed }: Shown
             {say("guidedStep.back")}
           </Button>
           <Button
-            look="main"
+            look={looking && verdict?.agrees !== true ? "plain" : "main"}
             large
             onClick={() => (last ? close.mutate(open.version) : send(next))}
             disabled={busy || (!last && (wrong || next < 0))}

@@ -2,6 +2,7 @@ import type { ProbeTold } from "@/api/rig";
 import { RearView } from "@/features/bench/RearView";
 import { useBench, useBenchStore } from "@/features/bench/store";
 import { useWidth } from "@/ui/width";
+import { say } from "@/words/generated/benchsetup";
 
 type Look = NonNullable<ProbeTold["next"]>["look"];
 
@@ -29,7 +30,9 @@ export function LookDrawn({ look }: { look: Look }) {
   };
   return (
     <div ref={box} className="mm-paper my-3 overflow-hidden rounded-card border border-line">
-      {setup !== undefined && frame !== undefined && (
+      {setup === undefined || frame === undefined ? (
+        <p className="p-6 text-soft">{say("ways.starting")}</p>
+      ) : (
         <RearView
           width={width}
           tallest={TALLEST}

@@ -5,6 +5,7 @@ import { Caution } from "@/ui/card";
 import { Fold } from "@/ui/fold";
 import { OptionRow } from "@/ui/option-row";
 import { say } from "@/words/generated/benchsetup";
+import { LookDrawn } from "./LookDrawn";
 
 type Told = NonNullable<ProbeTold["next"]>;
 type Line = Told["lines"][number];
@@ -57,8 +58,9 @@ export function LookSeen({ told, seen, busy, onSeen }: Shown) {
         <p className="my-3 max-w-[52ch] text-2xl leading-snug">{told.instruction}</p>
       </div>
       {told.caution !== "" && <Caution>{told.caution}</Caution>}
+      <LookDrawn look={told.look} />
       <div className="my-4 space-y-2">
-        {moving.map(row)}
+        <div className="grid items-start gap-2 sm:grid-cols-2">{moving.map(row)}</div>
         {still.length > 0 && (
           <Fold title={<span className="text-soft">{say("ways.other")}</span>}>
             <div className="mt-2 space-y-2">{still.map(row)}</div>
@@ -70,7 +72,7 @@ export function LookSeen({ told, seen, busy, onSeen }: Shown) {
         ref={answer}
         look="main"
         large
-        className="w-full sm:w-auto sm:min-w-80"
+        className="sticky bottom-3 z-10 w-full sm:static sm:w-auto sm:min-w-80"
         aria-describedby={what}
         disabled={busy}
         onClick={() =>

@@ -91,7 +91,7 @@ function replies(): Parameters<typeof program>[0] {
 function Looking() {
   const open = useOpenSetUp(1);
   return open.data == null ? null : (
-    <Ways version={open.data.version} onConflict={() => void open.refetch()} />
+    <Ways how="" version={open.data.version} onConflict={() => void open.refetch()} />
   );
 }
 

@@ -15,7 +15,6 @@ import { Button } from "@/ui/button";
 import { Card } from "@/ui/card";
 import { Failure, Waiting } from "@/ui/message";
 import { say } from "@/words/generated/benchsetup";
-import { LookDrawn } from "./LookDrawn";
 import { LookSeen } from "./LookSeen";
 
 type Told = NonNullable<ProbeTold["next"]>;
@@ -36,12 +35,16 @@ function useDrawn(told: Told | null | undefined) {
   }, [bench, there, rest]);
 }
 
-/**
- * Finding out what the rig is: one look after the other, then what to change.
- *
- * @param version of the set-up it belongs to
- */
-export function Ways({ version, onConflict }: { version: number; onConflict: () => void }) {
+interface Shown {
+  /** Of the set-up it belongs to. */
+  version: number;
+  /** How it is done, said until the first look is answered. */
+  how: string;
+  onConflict: () => void;
+}
+
+/** Finding out what the rig is: one look after the other, then what to change. */
+export function Ways({ version, how, onConflict }: Shown) {
   const { standing } = useModel();
   const asked = useWays(standing.id);
   const look = useWaysLook(standing.id);
@@ -71,20 +74,22 @@ export function Ways({ version, onConflict }: { version: number; onConflict: () 
   const { told, revision, seen } = asked.data;
   return (
     <>
-      <p role="status" className="font-medium" data-ways={told.stage}>
+      {seen === 0 && <p className="mb-3 text-soft">{how}</p>}
+      <p
+        role="status"
+        className={told.stage === "LOOKING" ? "sr-only" : "text-xl font-medium"}
+        data-ways={told.stage}
+      >
         {told.words}
       </p>
       {next != null && (
-        <>
-          <LookDrawn look={next.look} />
-          <LookSeen
-            key={`${next.look.id}.${seen}`}
-            told={next}
-            seen={seen}
-            busy={busy}
-            onSeen={(answer) => look.mutate({ version, answer }, late)}
-          />
-        </>
+        <LookSeen
+          key={`${next.look.id}.${seen}`}
+          told={next}
+          seen={seen}
+          busy={busy}
+          onSeen={(answer) => look.mutate({ version, answer }, late)}
+        />
       )}
       <Changes
         told={told}

@@ -19,6 +19,8 @@ const KINDS = (
     "SERVO",
     "ARM",
     "ROD",
+    "HORN",
+    "LEAD",
     "RECEIVER",
     "TRANSMITTER",
     "PROPELLER",

@@ -2,7 +2,6 @@ package hightally.e2e;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.ColorScheme;
@@ -12,6 +11,7 @@ import java.io.IOException;
 import java.net.ServerSocket;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.regex.Pattern;
 
 /** Renews docs/screenshots from the demo data. */
 public final class Screenshots {
@@ -49,6 +49,7 @@ public final class Screenshots {
     hazards();
     school();
     guidedStep();
+    ways();
     bench();
     phone();
     adjustment();
@@ -59,26 +60,13 @@ public final class Screenshots {
     outOfReach();
   }
 
-  /** A code on the desk; the phone that scanned it. */
+  /** A code on the desk. */
   private void devices() {
     Page desk = open("settings", 1280, 1120, ColorScheme.LIGHT);
     click(desk, "Add a device", 1);
     desk.locator("[data-code]").waitFor();
     desk.waitForTimeout(300);
     save(desk, "settings");
-    Page phone = browser.page(360, 740, ColorScheme.LIGHT);
-    // Seen from outside: only then is there something to let in.
-    phone.route(
-        "**/api/devices/here",
-        route ->
-            route.fulfill(
-                new Route.FulfillOptions()
-                    .setContentType("application/json")
-                    .setBody("{\"desk\":false,\"device\":\"\"}")));
-    String code = desk.locator("[data-code]").getAttribute("data-code");
-    phone.navigate(app.address() + "let-in#" + code);
-    phone.waitForTimeout(1000);
-    save(phone, "phone-let-in");
   }
 
   /** A flight entered while the program is out of reach, in the theme for the sun. */
@@ -149,19 +137,50 @@ public final class Screenshots {
     page.locator("[data-outcome=DRIFTS_LEFT]").click();
     click(page, "Note it", 1);
     page.getByText("The one change").waitFor();
-    click(page, "Finish: what was wrong?", 1);
-    page.locator("[data-report]").waitFor();
-    page.waitForTimeout(300);
-    save(page, "school-report");
+  }
+
+  /**
+   * Which surface moves: a look, and what is to be changed where the elevator goes the other way.
+   */
+  private void ways() {
+    Page page = open("models/1/rig/set-up", 1280, 800, ColorScheme.LIGHT);
+    click(page, "Begin", 1);
+    click(page, "Propeller taken off", 1);
+    page.locator("[aria-pressed=true]").waitFor();
+    next(page);
+    next(page);
+    Locator look = page.locator("[data-look]");
+    look.waitFor();
+    page.waitForTimeout(800);
+    save(page, "set-up-look");
+    Locator mend = page.locator("[data-ways=MENDING]");
+    for (int seen = 1; mend.count() == 0; seen++) {
+      Locator elevator = look.getByText(Pattern.compile("Elevator: (up|down)"));
+      boolean turned = elevator.count() > 0;
+      if (turned) {
+        boolean up = elevator.first().innerText().endsWith("up");
+        elevator.first().click();
+        look.getByRole(AriaRole.RADIO).nth(up ? 2 : 0).click();
+      }
+      click(page, turned ? "That is what I saw" : "As it should be", 1);
+      page.locator("[data-seen='" + seen + "'], [data-ways=MENDING]").first().waitFor();
+    }
+    page.waitForTimeout(500);
+    save(page, "set-up-mend");
+  }
+
+  private static void next(Page page) {
+    Locator step = page.locator("[data-guide]");
+    String before = step.innerText();
+    click(page, "Next", 1);
+    page.waitForCondition(() -> !step.innerText().equals(before));
   }
 
   private void guidedStep() {
     Page page = open("models/3/rig/set-up", 1280, 800, ColorScheme.LIGHT);
     click(page, "Begin", 1);
-    Locator step = page.locator("[data-guide]");
-    String before = step.innerText();
-    click(page, "Next", 1);
-    page.waitForCondition(() -> !step.innerText().equals(before));
+    next(page);
+    next(page);
     page.getByLabel("Arm angle").fill("9");
     click(page, "Compare", 1);
     page.locator("[data-verdict]").waitFor();

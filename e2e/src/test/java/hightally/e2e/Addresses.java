@@ -78,11 +78,12 @@ final class Addresses {
     long run = Models.call(app, "POST", "api/aircraft/2/checks", check).get("id").asLong();
     long turned = turned(app);
     long setUp = Models.planted(app, 2, setup -> setup.put("name", "Godwit"));
-    Models.call(
-        app,
-        "POST",
-        "api/aircraft/" + setUp + "/bench-set-up",
-        object().put("school", "ROD_FIRST"));
+    String bench = "api/aircraft/" + setUp + "/bench-set-up";
+    JsonNode first = Models.call(app, "POST", bench, object().put("school", "ROD_FIRST"));
+    ObjectNode ways = object().put("version", first.get("version").asInt()).put("step", "ways");
+    ObjectNode safe = ways.putArray("answers").addObject().put("step", "harmless");
+    safe.put("choice", "propeller-off").putArray("values");
+    Models.call(app, "PUT", bench, ways);
     long aside = Models.planted(app, 1, setup -> setup.put("name", "Siskin"));
     Models.call(app, "PUT", "api/aircraft/" + aside + "/place", object().put("place", "DELETED"));
     return List.of(

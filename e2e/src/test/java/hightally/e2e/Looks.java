@@ -91,7 +91,7 @@ final class Looks {
   static JsonNode after(Page page, long model, JsonNode before) {
     JsonNode now = before;
     for (int i = 0; i < 600 && now.get("version").equals(before.get("version")); i++) {
-      page.waitForTimeout(50);
+      page.waitForTimeout(150);
       now = standing(model);
     }
     String look = now.at("/told/next/look/id").asText();

@@ -12,6 +12,7 @@ import hightally.core.benchsetup.BenchLook;
 import hightally.core.benchsetup.BenchSetUp;
 import hightally.core.benchsetup.BenchStep;
 import hightally.core.benchsetup.CentringMethod;
+import hightally.core.benchsetup.PartNoted;
 import hightally.core.benchsetup.SafetyGate;
 import hightally.core.benchsetup.SafetyGate.Barred;
 import hightally.core.benchsetup.StepAnswer;
@@ -47,6 +48,7 @@ public class BenchSetUps implements PageOfModel {
 
   private final BenchSetUpRepository setUps;
   private final BenchAnswerRepository answers;
+  private final PartChangeRepository changes;
   private final Hangar hangar;
   private final Clock clock;
   private final EntityManager entities;
@@ -55,9 +57,11 @@ public class BenchSetUps implements PageOfModel {
   BenchSetUps(
       BenchSetUpRepository setUps,
       BenchAnswerRepository answers,
+      PartChangeRepository changes,
       Hangar hangar,
       Clock clock,
       EntityManager entities) {
+    this.changes = changes;
     this.entities = entities;
     this.setUps = setUps;
     this.answers = answers;
@@ -173,7 +177,8 @@ public class BenchSetUps implements PageOfModel {
   }
 
   /** What tells apart all that may have been seen: answers are only ever added. */
-  private record Known(long aircraft, int revision, int looks, StepAnswer newest, Instant at) {}
+  private record Known(
+      long aircraft, int revision, int looks, StepAnswer newest, Instant at, int parts) {}
 
   /**
    * Which surface was seen to move and which way, worked out once for what was seen.
@@ -181,6 +186,13 @@ public class BenchSetUps implements PageOfModel {
    * @param looks all there are of it
    */
   public WaysSeen ways(long aircraftId, Revision newest, List<BenchLook> looks) {
+    List<PartNoted> parts =
+        looks.isEmpty()
+            ? List.of()
+            : changes.findByAircraftIdOrderByIdDesc(aircraftId).stream()
+                .map(PartChangeEntity::read)
+                .map(one -> new PartNoted(one.change(), one.changedAt()))
+                .toList();
     int count = looks.size();
     BenchLook last = count == 0 ? null : looks.get(count - 1);
     Known known =
@@ -189,8 +201,9 @@ public class BenchSetUps implements PageOfModel {
             newest.number(),
             count,
             last == null ? null : last.answer(),
-            last == null ? Instant.MIN : last.at());
-    return ways.get(known, one -> WaysSeen.of(newest.setup(), looks));
+            last == null ? Instant.MIN : last.at(),
+            parts.size());
+    return ways.get(known, one -> WaysSeen.of(newest.setup(), looks, parts));
   }
 
   /** The version of the set-up under way. */

@@ -20,6 +20,8 @@ public record PartChange(
     SERVO,
     ARM,
     ROD,
+    HORN,
+    LEAD,
     RECEIVER,
     TRANSMITTER,
     PROPELLER,
@@ -76,7 +78,15 @@ public record PartChange(
 
   /** Whether it made a linkage another one. */
   public boolean ofLinkage() {
-    return kind == PartKind.SERVO || kind == PartKind.ARM || kind == PartKind.ROD;
+    return kind == PartKind.SERVO
+        || kind == PartKind.ARM
+        || kind == PartKind.ROD
+        || kind == PartKind.HORN;
+  }
+
+  /** Whether surfaces may move another way than they were seen to. */
+  public boolean asksWays() {
+    return voids().contains(DIRECTIONS);
   }
 
   /** What must be done again. */
@@ -85,6 +95,8 @@ public record PartChange(
       case SERVO -> List.of(CENTRE, DIRECTIONS, THROWS, ONCE, TRIMS);
       case ARM -> List.of(CENTRE, THROWS, ONCE, TRIMS);
       case ROD -> List.of(CENTRE, THROWS, ONCE, TRIMS);
+      case HORN -> List.of(CENTRE, DIRECTIONS, THROWS, ONCE, TRIMS);
+      case LEAD -> List.of(MAP, DIRECTIONS);
       case RECEIVER -> List.of(MAP, DIRECTIONS, FAILSAFE, RANGE);
       case TRANSMITTER -> List.of(MAP, DIRECTIONS, THROWS, FAILSAFE, RANGE, TRIMS);
       case PROPELLER -> List.of(YAW_TRIM, POWER_PITCH, TIMER);

@@ -1,5 +1,6 @@
 package hightally.core.benchsetup;
 
+import hightally.core.airframe.PartChange;
 import hightally.core.airframe.Surface;
 import hightally.core.channel.Lead;
 import hightally.core.probe.Look;
@@ -14,6 +15,7 @@ import hightally.core.quantity.Said;
 import hightally.core.setup.Setup;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -50,14 +52,16 @@ public final class WaysSeen {
   private Probe probe;
   private final Map<String, BenchLook> newest = new LinkedHashMap<>();
   private final Map<String, BenchLook> older = new LinkedHashMap<>();
+  private final List<PartNoted> parts;
   private final List<LookAnswer> answers = new ArrayList<>();
   private boolean begun;
   private boolean changed;
   private Instant last = Instant.MIN;
   private ProbeTold told;
 
-  private WaysSeen(Setup now, List<BenchLook> all) {
+  private WaysSeen(Setup now, List<BenchLook> all, List<PartNoted> parts) {
     this.now = now;
+    this.parts = List.copyOf(parts);
     Map<Setup, Probe> probes = new HashMap<>();
     for (BenchLook one : all) {
       String step = one.answer().step();
@@ -88,9 +92,14 @@ public final class WaysSeen {
     return probe;
   }
 
-  /** What was seen on a model as it is now, by all that was ever answered of it, oldest first. */
-  public static WaysSeen of(Setup now, List<BenchLook> all) {
-    return new WaysSeen(now, all);
+  /**
+   * What was seen on a model as it is now.
+   *
+   * @param all that was ever answered of it, oldest first
+   * @param parts that were changed on it
+   */
+  public static WaysSeen of(Setup now, List<BenchLook> all, List<PartNoted> parts) {
+    return new WaysSeen(now, all, parts);
   }
 
   /** Whether an answer is about the looks: one to a look, or word about one or about all. */
@@ -120,10 +129,12 @@ public final class WaysSeen {
 
   private void take(BenchLook one, Map<Setup, Probe> probes) {
     String look = look(one.answer());
-    if (holds(look, one.then(), probes)) {
+    Optional<Instant> swapped = swapped(look, one, probes);
+    if (swapped.isEmpty() && holds(look, one.then(), probes)) {
       answers.add(answer(one));
     } else {
       changed = true;
+      swapped.filter(last::isBefore).ifPresent(since -> last = since);
     }
   }
 
@@ -149,6 +160,47 @@ public final class WaysSeen {
       }
     }
     return true;
+  }
+
+  /** When, after a look, a part was changed that can make it show something else. */
+  private Optional<Instant> swapped(String look, BenchLook one, Map<Setup, Probe> probes) {
+    return parts.stream()
+        .filter(part -> part.change().asksWays() && part.at().isAfter(one.at()))
+        .filter(part -> moves(part.change(), look, one.then(), probes))
+        .map(PartNoted::at)
+        .max(Comparator.naturalOrder());
+  }
+
+  /** Whether what hangs on a part moves in a look; one that is none of them may be any. */
+  private static boolean moves(PartChange part, String look, Setup then, Map<Setup, Probe> probes) {
+    List<Integer> ways = probes.computeIfAbsent(then, Probe::ofSurfaces).described(look);
+    boolean known = false;
+    boolean moves = false;
+    for (int i = 0; i < then.surfaces().size() && i < ways.size(); i++) {
+      boolean hangs = hangs(then, then.surfaces().get(i), part.subject());
+      known |= hangs;
+      moves |= hangs && ways.get(i) != 0;
+    }
+    return moves || !known;
+  }
+
+  /** Whether a surface, what drives it or its servo is called so. */
+  private static boolean hangs(Setup setup, Surface surface, String subject) {
+    Surface at = surface;
+    while (at != null) {
+      String driver = at.rod().driverId();
+      if (subject.equalsIgnoreCase(at.name()) || subject.equals(at.id())) {
+        return true;
+      }
+      if (setup
+          .servo(driver)
+          .filter(one -> subject.equals(one.id()) || subject.equalsIgnoreCase(one.name()))
+          .isPresent()) {
+        return true;
+      }
+      at = setup.surface(driver).orElse(null);
+    }
+    return false;
   }
 
   /** What the description says of the parts between a channel and a surface. */

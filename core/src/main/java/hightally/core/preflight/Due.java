@@ -40,7 +40,7 @@ public record Due(CheckKind kind, Said why) {
     return switch (part) {
       case RECEIVER, TRANSMITTER, REPAIR, STABILISER -> true;
       case MOTOR -> true;
-      case SERVO, ARM, ROD, PROPELLER, PACK -> kind == CheckKind.FULL;
+      case SERVO, ARM, ROD, HORN, LEAD, PROPELLER, PACK -> kind == CheckKind.FULL;
     };
   }
 }

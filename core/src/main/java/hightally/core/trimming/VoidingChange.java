@@ -39,7 +39,7 @@ public enum VoidingChange {
       case PROPELLER -> List.of(PROPELLER);
       case MOTOR -> List.of(MOTOR);
       case PACK -> List.of(PACK);
-      case ARM, ROD, RECEIVER, TRANSMITTER, STABILISER -> List.of();
+      case ARM, ROD, HORN, LEAD, RECEIVER, TRANSMITTER, STABILISER -> List.of();
     };
   }
 

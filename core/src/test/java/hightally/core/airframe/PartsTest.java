@@ -98,10 +98,10 @@ class PartsTest {
   }
 
   @Example
-  void ofTheLinkageAreServoArmAndPushrod() {
+  void ofTheLinkageAreServoArmPushrodAndHorn() {
     for (PartChange change : changes()) {
       assertThat(change.ofLinkage())
-          .isEqualTo(List.of("SERVO", "ARM", "ROD").contains(change.kind().name()));
+          .isEqualTo(List.of("SERVO", "ARM", "ROD", "HORN").contains(change.kind().name()));
       assertThat(change.voids()).as(change.kind().name()).isNotEmpty().doesNotHaveDuplicates();
     }
   }

@@ -6,6 +6,8 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import hightally.core.DemoModels;
 import hightally.core.Rigs;
+import hightally.core.airframe.PartChange;
+import hightally.core.airframe.PartChange.PartKind;
 import hightally.core.edit.Edit;
 import hightally.core.edit.Edits;
 import hightally.core.edit.Figure;
@@ -23,6 +25,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
 
 /** Looks kept as answers of a set-up, at models that are put together otherwise than described. */
 class WaysSeenTest {
@@ -30,6 +34,7 @@ class WaysSeenTest {
   private static final Setup PLAIN = Rigs.plain();
 
   private final List<BenchLook> rows = new ArrayList<>();
+  private final List<PartNoted> parts = new ArrayList<>();
   private Instant at = Instant.parse("2026-05-01T10:00:00Z");
   private Setup now = PLAIN;
 
@@ -39,7 +44,7 @@ class WaysSeenTest {
   }
 
   private WaysSeen seen() {
-    return WaysSeen.of(now, rows);
+    return WaysSeen.of(now, rows, parts);
   }
 
   private WaysSeen.WaysLeft left() {
@@ -176,6 +181,38 @@ class WaysSeenTest {
                     .as(one.look())
                     .isEqualTo(one.seen().contains(new Sight(rudder, 0))));
     assertThat(left().open()).isTrue();
+  }
+
+  /** What it can have changed is asked again, and grounds even a model that was checked since. */
+  @ParameterizedTest
+  @EnumSource(PartKind.class)
+  void aPartThatWasChangedIsLookedAtAgain(PartKind kind) {
+    now = DemoModels.all().get(0);
+    lead(new SimulatedRig(now, List.of()));
+    List<LookAnswer> before = seen().answers();
+    Instant checked = at.plusSeconds(5);
+    parts.add(new PartNoted(new PartChange(kind, "Rudder servo", ""), at.plusSeconds(10)));
+    boolean turns =
+        List.of(
+                PartKind.SERVO,
+                PartKind.HORN,
+                PartKind.LEAD,
+                PartKind.RECEIVER,
+                PartKind.TRANSMITTER,
+                PartKind.STABILISER,
+                PartKind.REPAIR)
+            .contains(kind);
+    assertThat(seen().changed()).isEqualTo(turns);
+    assertThat(seen().left(checked).open()).isEqualTo(turns);
+    assertThat(seen().answers()).isSubsetOf(before).isNotEmpty();
+    for (LookAnswer one : before) {
+      boolean moved = !one.seen().contains(new Sight("rudder", 0));
+      assertThat(seen().answers().contains(one)).isEqualTo(!turns || !moved);
+    }
+    parts.set(0, new PartNoted(new PartChange(kind, "what fell off", ""), at.plusSeconds(10)));
+    assertThat(seen().answers()).as("of none by name").hasSize(turns ? 0 : before.size());
+    at = at.plusSeconds(20);
+    lead(new SimulatedRig(now, List.of()));
   }
 
   @Test

@@ -74,4 +74,27 @@ class ProbeWordsTest {
     }
     return models;
   }
+
+  /** Every way drawn in a look is what a rig as described shows, by a plain second way. */
+  @Test
+  void everyWayDrawnIsWhatTheModelDoes() {
+    int drawn = 0;
+    for (Setup setup : DemoModels.all()) {
+      SimulatedRig rig = new SimulatedRig(setup, List.of());
+      for (Look look : Probe.of(setup).looks()) {
+        LookAnswer seen = rig.look(look);
+        for (Look.Drawn one : look.picture()) {
+          for (LookAnswer.Sight sight : seen.seen()) {
+            if (one.told() && sight.surface().equals(one.surface())) {
+              assertThat(sight.way())
+                  .as("%s, %s, %s", setup.name(), look.id(), one.surface())
+                  .isEqualTo(one.way());
+              drawn++;
+            }
+          }
+        }
+      }
+    }
+    assertThat(drawn).isGreaterThan(500);
+  }
 }
