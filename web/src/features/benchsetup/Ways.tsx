@@ -94,7 +94,13 @@ export function Ways({ version, how, onConflict }: Shown) {
       <Changes
         told={told}
         busy={busy}
-        onTake={() => mended.mutate({ version, basedOn: revision }, late)}
+        onTake={() =>
+          mended.mutate(
+            { version, basedOn: revision },
+            // It says itself what it is refused for: a revision made meanwhile, or open work.
+            { onError: () => void asked.refetch() },
+          )
+        }
       />
       {changes.map((one, i) => one.isError && <Failure key={i} error={one.error} />)}
       <div className="mt-6 flex flex-wrap gap-3">

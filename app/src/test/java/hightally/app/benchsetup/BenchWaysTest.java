@@ -93,6 +93,14 @@ class BenchWaysTest extends Pilot {
     JsonNode log = get(at + "/measurements").json();
     assertThat(log.toString()).contains("not as drawn").contains("all as drawn");
     assertThat(log.at("/0/values")).isEmpty();
+    int seen = get(at + LOOKED).json().get("seen").asInt();
+    post(at + "/part-changes", Map.of("kind", "HORN", "subject", "Rudder", "note", "broken"));
+    JsonNode asked = get(at + LOOKED).json();
+    assertThat(stage(asked)).as("what a new horn can have changed").isEqualTo("LOOKING");
+    assertThat(asked.get("seen").asInt()).as("and no more").isPositive().isLessThan(seen);
+    assertThat(get(at + "/bench-set-up").json().get("again").toString()).contains("ways");
+    assertThat(clearance(at, "missing")).contains("WAYS");
+    assertThat(stage(looked(at, ""))).isEqualTo("AGREED");
   }
 
   private boolean reversed(String at, int revision, String channel) throws Exception {

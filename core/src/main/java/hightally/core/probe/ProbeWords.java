@@ -144,7 +144,7 @@ public final class ProbeWords {
     }
     return otherwise.isEmpty()
         ? Said.of("probe.sawAsDrawn", "title", title(look))
-        : Said.of("probe.sawOtherwise", "title", title(look), "seen", Said.list(otherwise));
+        : Said.of("probe.sawElse", "title", title(look), "seen", Said.list(otherwise));
   }
 
   /** What is to be done at the transmitter or the model. */
