@@ -72,7 +72,7 @@ export function LookSeen({ told, seen, busy, onSeen }: Shown) {
         ref={answer}
         look="main"
         large
-        className="sticky bottom-3 z-10 w-full sm:static sm:w-auto sm:min-w-80"
+        className="sticky bottom-3 z-10 w-full shadow-lg sm:w-auto sm:min-w-80"
         aria-describedby={what}
         disabled={busy}
         onClick={() =>
