@@ -65,15 +65,22 @@ export function surfaceShapes(setup: Outline): SurfaceShape[] {
 const SPOILER_AT = 0.45;
 
 function shape(surface: Surface, panel: Panel): SurfaceShape {
+  // Of a nose wheel it is the front that is told, and drawn.
+  const nose = surface.role === "NOSE_WHEEL";
   const behind = (t: number): Vec => {
     const front = leading(panel, t);
     const chord = mix(panel.root.chordMm, panel.tip.chordMm, t);
     return surface.role === "SPOILER"
       ? { ...front, aft: front.aft + chord * SPOILER_AT + surface.chordMm }
-      : trailing(panel, t);
+      : nose
+        ? front
+        : trailing(panel, t);
   };
   const edge: [Vec, Vec] = [behind(surface.place.from), behind(surface.place.to)];
-  const forward = (point: Vec): Vec => ({ ...point, aft: point.aft - surface.chordMm });
+  const forward = (point: Vec): Vec => ({
+    ...point,
+    aft: point.aft + (nose ? surface.chordMm : -surface.chordMm),
+  });
   return {
     surface,
     edge,

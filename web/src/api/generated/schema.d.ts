@@ -4172,7 +4172,8 @@ export interface components {
         | "V_TAIL"
         | "CANARD"
         | "SPOILER"
-        | "WHEEL"
+        | "NOSE_WHEEL"
+        | "TAIL_WHEEL"
         | "NOZZLE"
         | "SWINGING_WING"
         | "OTHER";
@@ -6286,7 +6287,8 @@ export interface components {
         | "V_TAIL"
         | "CANARD"
         | "SPOILER"
-        | "WHEEL"
+        | "NOSE_WHEEL"
+        | "TAIL_WHEEL"
         | "NOZZLE"
         | "SWINGING_WING"
         | "OTHER";

@@ -8,6 +8,8 @@ import { say } from "@/words/generated/bench";
 /** From behind, travels are drawn larger than the model, or they could not be seen. */
 const TRAVEL_SCALE = 2.5;
 
+const WHEELS: ReadonlySet<string> = new Set(["NOSE_WHEEL", "TAIL_WHEEL"]);
+
 const FONT = 14;
 const LINE = 19;
 const TITLE = 24;
@@ -97,7 +99,7 @@ export function RearView({ width, tallest, setup, travelMm, selected, onSelect }
 /** What stands across the middle, and what moves sideways, is told by its name as well. */
 const wordsOf = ({ surface }: SurfaceShape, mm: number) =>
   surface.side === "CENTRE" &&
-  (!surface.sideways || surface.role === "WHEEL" || surface.role === "NOZZLE")
+  (!surface.sideways || WHEELS.has(surface.role) || surface.role === "NOZZLE")
     ? `${surface.name} ${travel(mm, surface)}`
     : travel(mm, surface);
 

@@ -175,7 +175,7 @@ class OrderBook implements OrderSource, PageOfModel {
                 "mm",
                 Quantity.mm(mark.offMm()).size(),
                 "way",
-                surface.way(mark.offMm())));
+                surface.goes(mark.offMm())));
       }
     }
     verification.stream()

@@ -55,12 +55,17 @@ final class RolesFromNames {
     PHASES.put("cruise", PhaseRole.CRUISE);
   }
 
+  /** The one role of steered wheels before version 10. */
+  static final String WHEEL = "WHEEL";
+
   private RolesFromNames() {}
 
   static void ofSurfaces(List<ObjectNode> surfaces) {
     for (ObjectNode one : surfaces) {
       JsonNode part = one.remove("part");
-      one.put("role", role(one, part == null ? "" : part.asText()).name());
+      String told = part == null ? "" : part.asText();
+      // What was one kind of wheel until version 10 is told apart there.
+      one.put("role", told.equals(WHEEL) ? WHEEL : role(one, told).name());
       one.put("pair", pair(one, surfaces));
     }
     surfaces.forEach(one -> unpairUnlessMutual(one, surfaces, true));
@@ -68,7 +73,6 @@ final class RolesFromNames {
 
   private static SurfaceRole role(ObjectNode surface, String part) {
     return switch (part) {
-      case "WHEEL" -> SurfaceRole.WHEEL;
       case "SPOILER" -> SurfaceRole.SPOILER;
       case "SWINGING_WING" -> SurfaceRole.SWINGING_WING;
       case "NOZZLE" -> SurfaceRole.NOZZLE;

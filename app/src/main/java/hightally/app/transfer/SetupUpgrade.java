@@ -6,6 +6,7 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import hightally.core.airframe.BalanceSheet;
 import hightally.core.airframe.Motor;
+import hightally.core.airframe.SurfaceRole;
 import hightally.core.program.NoseNote;
 import hightally.core.program.Power;
 import hightally.core.program.Trims;
@@ -63,9 +64,44 @@ final class SetupUpgrade {
         seventh.path("formatVersion").asInt() == 7
             ? new SetupUpgrade(mapper, seventh.deepCopy()).withLimits()
             : seventh;
-    return eighth.path("formatVersion").asInt() == 8
-        ? new SetupUpgrade(mapper, eighth.deepCopy()).withMoments()
-        : eighth;
+    JsonNode ninth =
+        eighth.path("formatVersion").asInt() == 8
+            ? new SetupUpgrade(mapper, eighth.deepCopy()).withMoments()
+            : eighth;
+    return ninth.path("formatVersion").asInt() == 9
+        ? new SetupUpgrade(mapper, ninth.deepCopy()).withWheels()
+        : ninth;
+  }
+
+  /**
+   * Version 10 knows nose and tail wheels as two: one ahead of the balance point is a nose wheel,
+   * which the pilot is asked to look at once.
+   */
+  private JsonNode withWheels() {
+    setup.put("formatVersion", 10);
+    for (ObjectNode surface : each("surfaces")) {
+      if (surface.path("role").asText().equals(RolesFromNames.WHEEL)) {
+        boolean ahead = aheadOfBalance(surface.path("place").path("panel").asText());
+        SurfaceRole role = ahead ? SurfaceRole.NOSE_WHEEL : SurfaceRole.TAIL_WHEEL;
+        surface.put("role", role.name());
+        if (ahead && setup.get("notebook") instanceof ObjectNode notebook) {
+          notebook.put("rolesFromNames", true);
+        }
+      }
+    }
+    return setup;
+  }
+
+  /** Whether a panel begins ahead of where the model is to balance. */
+  private boolean aheadOfBalance(String id) {
+    JsonNode balance = setup.path("balance");
+    double at = balance.path("datumAftMm").asDouble() + balance.path("targetMm").asDouble();
+    for (ObjectNode panel : each(setup.path("airframe").path("panels"))) {
+      if (panel.path("id").asText().equals(id)) {
+        return panel.path("root").path("aftMm").asDouble() < at;
+      }
+    }
+    return false;
   }
 
   /** Version 9 knows where a movement was typed. */

@@ -19,7 +19,7 @@ class RigPathsTest extends Pilot {
             "kind", "SURFACE",
             "name", "Tail wheel",
             "rightName", "",
-            "role", "WHEEL",
+            "role", "TAIL_WHEEL",
             "panel", "OTHER",
             "side", "CENTRE",
             "mirrored", false,

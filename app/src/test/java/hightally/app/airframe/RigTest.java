@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import hightally.app.ApiTest;
+import hightally.core.setup.Setup;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
@@ -22,7 +23,7 @@ class RigTest extends ApiTest {
             MediaType.TEXT_PLAIN,
             resource("older/format-1.json"));
     assertThat(read.status()).as(read.body()).isEqualTo(200);
-    assertThat(read.json().get("formatVersion").asInt()).isEqualTo(9);
+    assertThat(read.json().get("formatVersion").asInt()).isEqualTo(Setup.FORMAT_VERSION);
     JsonNode today = json.readTree(resource("kinds/v-tail-flaps.json"));
     for (String stick : List.of("roll", "pitch", "yaw")) {
       JsonNode before = travel(read.json(), stick);

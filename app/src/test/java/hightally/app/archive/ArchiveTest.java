@@ -164,7 +164,7 @@ class ArchiveTest extends ArchiveCalls {
     assertThat(done.getStatus()).as(done.getContentAsString()).isEqualTo(200);
     String at = "/api/aircraft/" + json.readTree(done.getContentAsString()).at("/0/id").asLong();
     JsonNode standing = get(at).json();
-    assertThat(standing.at("/newest/setup/formatVersion").asInt()).isEqualTo(9);
+    assertThat(standing.at("/newest/setup/formatVersion").asInt()).isEqualTo(Setup.FORMAT_VERSION);
     assertThat(standing.at("/newest/setup/name").asText()).isEqualTo("Wheatear");
     assertThat(standing.get("trimsHoldSince").asInt()).isEqualTo(1);
     JsonNode flight = get(at + "/flights").json().at("/items/0");

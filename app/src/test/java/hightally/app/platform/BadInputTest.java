@@ -31,7 +31,7 @@ class BadInputTest extends ApiTest {
           /trims/roll                   | 2.5    | trims.roll                    | a whole number
           /feel/yaw/shape               | "ROUND" | feel.yaw.shape               | one of [CUBIC, SQUARE, EXPONENTIAL]
           /servos/0/centrePulseMicroseconds | null | servos[0].centrePulseMicroseconds | a number
-          /formatVersion                | 10     | formatVersion                 | written by a newer High Tally
+          /formatVersion                | 11     | formatVersion                 | written by a newer High Tally
           /phases/0/when                | "gone" | phases[0].when                | a condition's id
           /power/curves/0/points        | [{"x":0,"y":0},{"x":0,"y":5}] | power.curves[0].points[1].x | more than 0
           /power/cutWhen                | "gone" | power.cutWhen                 | a condition's id

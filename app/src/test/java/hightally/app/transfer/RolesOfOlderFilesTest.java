@@ -52,6 +52,17 @@ class RolesOfOlderFilesTest {
     assertThat(now.notebook().rolesFromNames()).isFalse();
   }
 
+  /** A steered wheel ahead of the balance point is a nose wheel, which is to be looked at once. */
+  @ParameterizedTest
+  @CsvSource({"steered-wheel, NOSE_WHEEL, true", "brindle, TAIL_WHEEL, false"})
+  void aSteeredWheelIsToldByWhereItStands(String name, SurfaceRole role, boolean looked)
+      throws IOException {
+    Path file = OLDER.resolveSibling("format-9").resolve(name + ".json");
+    Setup setup = new SetupDocuments(JSON).read(Files.readString(file));
+    assertThat(roles(setup).stream().filter(SurfaceRole::wheel)).containsExactly(role);
+    assertThat(setup.notebook().rolesFromNames()).isEqualTo(looked);
+  }
+
   private static List<SurfaceRole> roles(Setup setup) {
     return setup.surfaces().stream().map(Surface::role).toList();
   }

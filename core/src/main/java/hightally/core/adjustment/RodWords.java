@@ -52,7 +52,7 @@ public final class RodWords {
             : Said.of(
                 "adjustment.trailingEdgeGoes",
                 "way",
-                surface.way(moves),
+                surface.goes(moves),
                 "mm",
                 Quantity.mm(mm).size());
     Said turn = turn(change.end(), change.steps());

@@ -110,7 +110,11 @@ final class WorkOrder {
         Kind.ZERO,
         Said.of("adjustment.trimZero", "controls", controls(surface)),
         Said.of(
-            "adjustment.edgeMovesAway", "way", surface.way(moves), "mm", Quantity.mm(moves).size()),
+            "adjustment.edgeMovesAway",
+            "way",
+            surface.goes(moves),
+            "mm",
+            Quantity.mm(moves).size()),
         Said.NOTHING,
         surface);
   }
@@ -154,7 +158,7 @@ final class WorkOrder {
             "surface",
             surface.name(),
             "way",
-            surface.way(mm),
+            surface.goes(mm),
             "mm",
             Quantity.mm(mm).size()),
         Said.of(
@@ -164,7 +168,7 @@ final class WorkOrder {
             "steps",
             rod.steps() != 0,
             "way",
-            surface.way(mm)),
+            surface.goes(mm)),
         Said.of("adjustment.keeperWarning"),
         surface);
   }

@@ -54,7 +54,7 @@ public record Surface(
 
   @Override
   public void check(String path, Consumer<Violation> found) {
-    if (role == SurfaceRole.WHEEL && !sideways) {
+    if (role.wheel() && !sideways) {
       found.accept(Violation.of(path + "sideways", "false", Said.of("demand.trueWheelSteers")));
     }
   }
@@ -75,6 +75,15 @@ public record Surface(
       return sign > 0 ? Way.RIGHT : Way.LEFT;
     }
     return sign > 0 ? Way.UP : Way.DOWN;
+  }
+
+  /** The same to be said: of a wheel, with which end it goes there. */
+  public Object goes(double sign) {
+    return switch (role) {
+      case NOSE_WHEEL -> Said.of("way.front", "way", way(sign));
+      case TAIL_WHEEL -> Said.of("way.rear", "way", way(sign));
+      default -> way(sign);
+    };
   }
 
   /** The same surface on another rod. */

@@ -21,8 +21,10 @@ public enum SurfaceRole {
   CANARD,
   /** A spoiler plate; plus is up, out of the wing. */
   SPOILER,
-  /** A nose or tail wheel that steers; measured at the tyre's edge. */
-  WHEEL,
+  /** A wheel ahead of the balance point that steers: plus points its front right. */
+  NOSE_WHEEL,
+  /** A wheel behind it: plus moves its rear right, as the rudder's. */
+  TAIL_WHEEL,
   /** A thrust-vectoring nozzle or vane. */
   NOZZLE,
   /** A wing half that swings; plus sweeps it aft, measured at the tip. */
@@ -31,7 +33,12 @@ public enum SurfaceRole {
 
   /** Whether plus moves its trailing edge right instead of up. */
   public boolean sideways() {
-    return this == RUDDER || this == WHEEL;
+    return this == RUDDER || wheel();
+  }
+
+  /** Whether it is a wheel that steers. */
+  public boolean wheel() {
+    return this == NOSE_WHEEL || this == TAIL_WHEEL;
   }
 
   /** The shares such a surface mostly has, to begin with. */
@@ -42,7 +49,7 @@ public enum SurfaceRole {
       case ELEVON -> shares(across / 2, 0.5, 0);
       case ELEVATOR -> shares(0, 1, 0);
       case CANARD -> shares(0, -1, 0);
-      case RUDDER, WHEEL -> shares(0, 0, 1);
+      case RUDDER, NOSE_WHEEL, TAIL_WHEEL -> shares(0, 0, 1);
       case V_TAIL -> shares(0, 0.5, -across / 2);
       case FLAP, SPOILER, NOZZLE, SWINGING_WING, OTHER -> shares(0, 0, 0);
     };

@@ -62,9 +62,9 @@ final class RoleRules {
               "control",
               control,
               "way",
-              surface.way(-meant),
+              surface.goes(-meant),
               "meant",
-              surface.way(meant),
+              surface.goes(meant),
               "phase",
               rig.setup().phases().size() == 1
                   ? Said.NOTHING

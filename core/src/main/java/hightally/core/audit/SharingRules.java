@@ -134,11 +134,11 @@ final class SharingRules {
             "size",
             Quantity.mm(Math.abs(contact.firstMm())),
             "way",
-            rig.surface(first).way(contact.firstMm()),
+            rig.surface(first).goes(contact.firstMm()),
             "size2",
             Quantity.mm(Math.abs(contact.secondMm())),
             "way2",
-            other.way(contact.secondMm()));
+            other.goes(contact.secondMm()));
     List<Mend> mends = rig.alone(first) ? shorter(rig, first, contact) : List.of();
     double limit = rig.house().contactMarginMm();
     return finding(rule, rig, first, title, overlap, limit, Unit.MILLIMETRES, mends);

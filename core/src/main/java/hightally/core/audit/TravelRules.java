@@ -53,11 +53,11 @@ final class TravelRules {
                         "plus",
                         Quantity.mm(plus),
                         "way",
-                        rig.surface(i).way(1),
+                        rig.surface(i).goes(1),
                         "minus",
                         Quantity.mm(minus),
                         "way2",
-                        rig.surface(i).way(-1));
+                        rig.surface(i).goes(-1));
                 List<Mend> mends =
                     shorten(rig, i, plus > minus, Math.min(plus, minus) / Math.max(plus, minus));
                 findings.add(
@@ -93,7 +93,7 @@ final class TravelRules {
                 "leftMm",
                 Quantity.mm(leftMm),
                 "way",
-                rig.surface(left).way(plus ? 1 : -1),
+                rig.surface(left).goes(plus ? 1 : -1),
                 "surface2",
                 rig.surface(right).name(),
                 "rightMm",

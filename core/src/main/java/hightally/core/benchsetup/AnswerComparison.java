@@ -182,7 +182,7 @@ public final class AnswerComparison {
             "amount",
             amount,
             "way2",
-            surface.way(moves),
+            surface.goes(moves),
             "mm",
             Quantity.mm(moves).size(),
             "left",

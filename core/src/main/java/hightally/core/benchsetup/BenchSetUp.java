@@ -165,7 +165,13 @@ public final class BenchSetUp {
             surface.id(),
             Said.of("guide.levelRod", "surface", surface.name()),
             Said.of(
-                "guide.edgeApart", "way", surface.way(1), "way2", surface.way(-1), "slave", slave),
+                "guide.edgeApart",
+                "way",
+                surface.goes(1),
+                "way2",
+                surface.goes(-1),
+                "slave",
+                slave),
             new Figure(Said.of("guide.offLevel"), Unit.MILLIMETRES, 0, false)));
   }
 
@@ -208,12 +214,12 @@ public final class BenchSetUp {
                 "where",
                 found.where(setup.transmitter().stickMode())),
             new Figure(
-                Said.of("guide.full", "way", surface.way(1)),
+                Said.of("guide.full", "way", surface.goes(1)),
                 Unit.MILLIMETRES,
                 found.plusMm(),
                 true),
             new Figure(
-                Said.of("guide.full", "way", surface.way(-1)),
+                Said.of("guide.full", "way", surface.goes(-1)),
                 Unit.MILLIMETRES,
                 found.minusMm(),
                 true)));

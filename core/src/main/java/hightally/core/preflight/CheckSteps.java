@@ -251,11 +251,11 @@ public final class CheckSteps {
                 "surface",
                 surface.name(),
                 "up",
-                surface.way(1),
+                surface.goes(1),
                 "plus",
                 Quantity.mm(ends.plusMm(), 0),
                 "down",
-                surface.way(-1),
+                surface.goes(-1),
                 "minus",
                 Quantity.mm(ends.minusMm(), 0),
                 "where",
@@ -285,7 +285,7 @@ public final class CheckSteps {
                 "surface",
                 surface.name(),
                 "way",
-                surface.way(mm > 0 ? 1 : -1),
+                surface.goes(mm > 0 ? 1 : -1),
                 "mm",
                 Quantity.mm(Math.abs(mm), 0)));
       }

@@ -102,7 +102,7 @@ public final class ProbeWords {
   Said went(String id, int way) {
     return setup
         .surface(id)
-        .map(one -> Said.of("guide.went", "way", one.way(way)))
+        .map(one -> Said.of("guide.went", "way", one.goes(way)))
         .orElseGet(() -> Said.of(way > 0 ? "guide.asPropellerNeeds" : "guide.otherWayRound"));
   }
 
@@ -121,7 +121,7 @@ public final class ProbeWords {
                 "surface",
                 name,
                 "way",
-                setup.surface(drawn.surface()).orElseThrow().way(drawn.way()));
+                setup.surface(drawn.surface()).orElseThrow().goes(drawn.way()));
   }
 
   /** What was seen in a look: as drawn, or what went otherwise and how. */
@@ -139,7 +139,7 @@ public final class ProbeWords {
               one ->
                   sight.way() == 0
                       ? Said.of("probe.sawStill", "surface", one.name())
-                      : Said.of("probe.goes", "surface", one.name(), "way", one.way(sight.way())))
+                      : Said.of("probe.goes", "surface", one.name(), "way", one.goes(sight.way())))
           .ifPresent(otherwise::add);
     }
     return otherwise.isEmpty()

@@ -9,8 +9,8 @@ import java.util.List;
  * @param goals throws wished for
  * @param sources where figures come from
  * @param accepted findings the pilot lives with
- * @param rolesFromNames whether the roles of panels, surfaces and phases were taken from names when
- *     an older document was brought up, and nobody has looked at them yet
+ * @param rolesFromNames whether the roles of panels, surfaces and phases were taken from names, or
+ *     of a wheel from its place, when an older document was brought up, and nobody has looked yet
  * @param typed movements typed in millimetres or degrees
  */
 @Copyable

@@ -73,7 +73,7 @@ public record Setup(
     Notebook notebook)
     implements SelfChecked {
   /** The newest form this program writes; older ones are brought up to it on reading. */
-  public static final int FORMAT_VERSION = 9;
+  public static final int FORMAT_VERSION = 10;
 
   public Setup {
     channels = channels == null ? null : List.copyOf(channels);

@@ -59,7 +59,7 @@ public record FlickPreview(String phase, Said words, List<Move> moves) {
                 "size",
                 Quantity.mm(mm).size(),
                 "way",
-                surface.way(mm)));
+                surface.goes(mm)));
       }
     }
     Said what = told.isEmpty() ? Said.of("flick.nothing") : Said.of("flick.moves", "moves", told);

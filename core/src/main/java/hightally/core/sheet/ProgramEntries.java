@@ -270,7 +270,7 @@ final class ProgramEntries {
         .map(
             surface -> {
               boolean plus = path.highIsPlus(path.indexOf(surface.id())) == high;
-              return Said.of("program.sideWay", "way", surface.way(plus ? 1 : -1));
+              return Said.of("program.sideWay", "way", surface.goes(plus ? 1 : -1));
             })
         .orElse(Said.NOTHING);
   }

@@ -4,7 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import hightally.core.DemoModels;
+import hightally.core.English;
 import hightally.core.Rigs;
+import hightally.core.quantity.Said;
 import hightally.core.setup.Setup;
 import java.util.Arrays;
 import java.util.List;
@@ -28,7 +30,8 @@ class PartsTest {
     "ELEVATOR, CENTRE, 0, 1, 0",
     "CANARD, CENTRE, 0, -1, 0",
     "RUDDER, CENTRE, 0, 0, 1",
-    "WHEEL, CENTRE, 0, 0, 1",
+    "NOSE_WHEEL, CENTRE, 0, 0, 1",
+    "TAIL_WHEEL, CENTRE, 0, 0, 1",
     "V_TAIL, LEFT, 0, 0.5, 0.5",
     "V_TAIL, RIGHT, 0, 0.5, -0.5",
     "FLAP, LEFT, 0, 0, 0",
@@ -46,7 +49,9 @@ class PartsTest {
   void whatARoleSaysOfASurface() {
     for (SurfaceRole role : SurfaceRole.values()) {
       String name = role.name();
-      assertThat(role.sideways()).as(name).isEqualTo(List.of("RUDDER", "WHEEL").contains(name));
+      assertThat(role.sideways())
+          .as(name)
+          .isEqualTo(List.of("RUDDER", "NOSE_WHEEL", "TAIL_WHEEL").contains(name));
       assertThat(role.flap()).as(name).isEqualTo(List.of("FLAP", "FLAPERON").contains(name));
       assertThat(role.rolls())
           .as(name)
@@ -65,6 +70,13 @@ class PartsTest {
         .containsExactly("RIGHT", "LEFT");
     assertThat(List.of(swinging.way(2).name(), swinging.way(-2).name()))
         .containsExactly("AFT", "FORWARD");
+    Surface nose = turning.change().role(SurfaceRole.NOSE_WHEEL).done();
+    Surface tail = turning.change().role(SurfaceRole.TAIL_WHEEL).done();
+    assertThat(English.say(Said.of("guide.went", "way", nose.goes(1))))
+        .isEqualTo("Went right with its front");
+    assertThat(English.say(Said.of("guide.went", "way", tail.goes(-1))))
+        .isEqualTo("Went left with its rear");
+    assertThat(plain.goes(1)).isEqualTo(plain.way(1));
   }
 
   @ParameterizedTest

@@ -34,7 +34,7 @@ class CheckShownTest {
   private static final double EXACT = 1e-3;
 
   /** A surface, where it goes and how far, as a line tells it. */
-  private record Line(String surface, Way way, double mm) {}
+  private record Line(String surface, Way way, String end, double mm) {}
 
   @Property(tries = 40)
   void everyDirectionIsWhatTheModelDoes(@ForAll long seed, @ForAll @IntRange(max = 1) int kind) {
@@ -76,7 +76,9 @@ class CheckShownTest {
     for (int i = 0; i < lines.size(); i++) {
       Map<String, Object> told = shown.get(i).with();
       assertThat(told).as(id).containsEntry("surface", lines.get(i).surface());
-      assertThat(told).as(id).containsEntry("way", lines.get(i).way());
+      Way way = lines.get(i).way();
+      String end = lines.get(i).end();
+      assertThat(told).as(id).containsEntry("way", end.isEmpty() ? way : Said.of(end, "way", way));
       double mm = ((Quantity) told.get("mm")).value();
       assertThat(Math.abs(mm - lines.get(i).mm())).as(id).isLessThan(EXACT);
     }
@@ -123,10 +125,19 @@ class CheckShownTest {
     for (Surface surface : setup.surfaces()) {
       double mm = plain.travel(surface, to, phase) - plain.travel(surface, from, phase);
       if (Math.abs(mm) >= SEEN_MM) {
-        lines.add(new Line(surface.name(), way(surface, mm > 0), Math.abs(mm)));
+        lines.add(new Line(surface.name(), way(surface, mm > 0), end(surface), Math.abs(mm)));
       }
     }
     return lines;
+  }
+
+  /** A wheel is told by the end that goes there. */
+  private static String end(Surface surface) {
+    return switch (surface.role()) {
+      case NOSE_WHEEL -> "way.front";
+      case TAIL_WHEEL -> "way.rear";
+      default -> "";
+    };
   }
 
   private static Way way(Surface surface, boolean plus) {

@@ -168,7 +168,10 @@ class EntryChannelsShownTest {
       }
       if (went.size() == 1) {
         Said side = (Said) own.get(high ? "high" : "low").what().with().get("way");
-        assertThat(side.with().get("way"))
+        Object way = side.with().get("way");
+        boolean end = way instanceof Said;
+        assertThat(end).as("told with the end of a wheel").isEqualTo(surface.role().wheel());
+        assertThat(end ? ((Said) way).with().get("way") : way)
             .as("%s %s, channel %s", setup.name(), high ? "high" : "low", channel.number())
             .isEqualTo(went.first());
       }
