@@ -185,7 +185,7 @@ public final class BenchSetUp {
   }
 
   /** Which way, and how far, a surface goes for a stick as it is described, mm. */
-  static double described(SignalPath path, Surface surface, Control control) {
+  private static double described(SignalPath path, Surface surface, Control control) {
     int index = path.indexOf(surface.id());
     Moment rest = rest(path);
     return path.evaluateBase(rest.with(control, 1)).travelMm()[index]

@@ -374,12 +374,7 @@ public final class WaysSeen {
   private boolean otherwise(Look look) {
     LookAnswer answer =
         answers.stream().filter(one -> one.look().equals(look.id())).findFirst().orElseThrow();
-    return answer.seen().stream()
-        .anyMatch(
-            sight ->
-                look.picture().stream()
-                    .filter(one -> one.surface().equals(sight.surface()))
-                    .anyMatch(one -> one.told() && one.way() != sight.way()));
+    return !answer.seen().stream().allMatch(look::asDrawn);
   }
 
   /**

@@ -36,6 +36,13 @@ public record Look(
     picture = List.copyOf(picture);
   }
 
+  /** Whether a surface was seen to go as it is drawn; one that cannot be told by eye was. */
+  public boolean asDrawn(LookAnswer.Sight sight) {
+    return picture.stream()
+        .filter(one -> one.surface().equals(sight.surface()))
+        .anyMatch(one -> !one.told() || one.way() == sight.way());
+  }
+
   /** The same look with what must be seen in it. */
   Look drawn(List<Drawn> drawn) {
     return new Look(

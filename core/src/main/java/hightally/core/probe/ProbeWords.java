@@ -128,13 +128,9 @@ public final class ProbeWords {
   public Said saw(Look look, LookAnswer answer) {
     List<Said> otherwise = new ArrayList<>();
     for (LookAnswer.Sight sight : answer.seen()) {
-      boolean drawn =
-          look.picture().stream()
-              .filter(one -> one.surface().equals(sight.surface()))
-              .anyMatch(one -> !one.told() || one.way() == sight.way());
       setup
           .surface(sight.surface())
-          .filter(one -> !drawn)
+          .filter(one -> !look.asDrawn(sight))
           .map(
               one ->
                   sight.way() == 0
